@@ -1,0 +1,108 @@
+"""The command line: ``yarrow plan|fold|catalog``, documents in, documents out.
+
+Exit status: 0 a result; 3 a result with an error finding, still printed; 2 can't be read.
+"""
+
+from __future__ import annotations
+
+import argparse
+import json
+import os
+import sys
+from dataclasses import asdict
+from decimal import Decimal
+from pathlib import Path
+from typing import NoReturn
+
+from yarrow import __version__
+from yarrow.documents.bends_file import fold_document
+from yarrow.documents.catalogue import catalogue
+from yarrow.documents.refusal import Refusal
+from yarrow.documents.run_file import read_run
+from yarrow.documents.writing import marks_csv, plan_text, to_json
+from yarrow.runs.planner import plan_run
+
+LARGEST_FILE = 16 * 1024 * 1024
+"""Bytes: far beyond any run, well within memory."""
+
+
+def main(arguments: list[str] | None = None) -> int:
+    """Run one command. Returns the exit status."""
+    options = _parser().parse_args(arguments)
+    # A path's name or a label may hold letters that the terminal's encoding has not.
+    for stream in (sys.stdout, sys.stderr):
+        if hasattr(stream, "reconfigure"):
+            stream.reconfigure(errors="backslashreplace")
+    try:
+        return int(options.run(options))
+    except Refusal as refusal:
+        print(refusal, file=sys.stderr)
+        return 2
+    except BrokenPipeError:
+        os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
+        return 0
+
+
+def _parser() -> argparse.ArgumentParser:
+    parser = argparse.ArgumentParser(prog="yarrow", description=__doc__.splitlines()[0])
+    parser.add_argument("--version", action="version", version=f"yarrow {__version__}")
+    commands = parser.add_subparsers(required=True, metavar="COMMAND")
+
+    plan = commands.add_parser("plan", help="plan a run; - reads standard input")
+    plan.add_argument("file")
+    plan.add_argument("--format", choices=["json", "text", "csv"], default="json")
+    plan.set_defaults(run=_plan)
+
+    fold = commands.add_parser("fold", help="straight pipe and bends to their shape")
+    fold.add_argument("file")
+    fold.set_defaults(run=_fold)
+
+    catalog = commands.add_parser("catalog", help="what is known, as JSON")
+    catalog.add_argument("part", nargs="?", choices=["conduit", "benders", "fittings"])
+    catalog.set_defaults(run=_catalog)
+    return parser
+
+
+def _plan(options: argparse.Namespace) -> int:
+    plan = plan_run(read_run(_document(options.file)))
+    writers = {"json": lambda: to_json(plan) + "\n", "text": lambda: plan_text(plan)}
+    sys.stdout.write(writers.get(options.format, lambda: marks_csv(plan))())
+    return 0 if plan.can_be_made else 3
+
+
+def _fold(options: argparse.Namespace) -> int:
+    print(to_json(fold_document(_document(options.file))))
+    return 0
+
+
+def _catalog(options: argparse.Namespace) -> int:
+    whole = asdict(catalogue())
+    print(json.dumps(whole[options.part] if options.part else whole, indent=2, ensure_ascii=False))
+    return 0
+
+
+def _document(name: str) -> object:
+    """The JSON of a file, numbers exact. Raises: Refusal."""
+    try:
+        if name == "-":
+            data = sys.stdin.buffer.read(LARGEST_FILE + 1)
+        else:
+            with Path(name).open("rb") as file:
+                data = file.read(LARGEST_FILE + 1)
+    except OSError as error:
+        raise Refusal(name, f"a file that can be read ({error.strerror})") from None
+    if len(data) > LARGEST_FILE:
+        raise Refusal("", f"at most {LARGEST_FILE // 1024 // 1024} MB")
+    try:
+        return json.loads(data, parse_float=Decimal, parse_constant=_no_constant)
+    except (ValueError, RecursionError, ArithmeticError) as error:
+        where = f" ({error})" if isinstance(error, json.JSONDecodeError) else ""
+        raise Refusal("", f"JSON in UTF-8{where}") from None
+
+
+def _no_constant(name: str) -> NoReturn:
+    raise ValueError(name)
+
+
+if __name__ == "__main__":
+    sys.exit(main())

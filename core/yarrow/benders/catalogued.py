@@ -1,0 +1,58 @@
+"""From a catalogue entry or a person's own numbers to a bender with one conduit in it."""
+
+from __future__ import annotations
+
+import math
+from fractions import Fraction
+
+from yarrow.benders.bender import Bender, BenderKind
+from yarrow.catalog.tables import BenderEntry, Conduit, ShoeFit
+from yarrow.measure.units import Unit, convert
+
+TYPICAL_HOOK = {"in": 2.0, "mm": 50.0}
+TYPICAL_HEEL = {"in": 1.0, "mm": 25.0}
+"""Where a person's own bender does not say: the straight that a small hand shoe needs."""
+
+
+def radius_from_gain(gain: float, diameter: float) -> float:
+    """R = (G − D) / (2 − π/2), from a test 90.
+
+    Args: gain G = stub + tail − straight length, and diameter D, in one unit.
+    Source: docs/geometry.md, a test 90 calibrates it.
+    """
+    return (gain - diameter) / (2 - math.pi / 2)
+
+
+def fit_for(entry: BenderEntry, conduit: Conduit) -> ShoeFit | None:
+    """The row of a bender's shoe for a conduit; None where the shoe does not take it."""
+    for fit in entry.fits:
+        if (fit.type, fit.size) == (conduit.type, conduit.size):
+            return fit
+    return None
+
+
+def catalogued(entry: BenderEntry, fit: ShoeFit, conduit: Conduit, unit: Unit) -> Bender:
+    """A catalogue bender with a conduit in it, in the document's unit."""
+
+    def number(value: Fraction) -> float:
+        return float(convert(value, fit.unit, unit))
+
+    diameter = float(convert(conduit.diameter, conduit.unit, unit))
+    if fit.radius is not None:
+        radius = number(fit.radius)
+    else:
+        radius = radius_from_gain(number(fit.gain or Fraction(0)), diameter)
+    return Bender(
+        id=entry.id,
+        name=entry.name,
+        kind=_kind(entry.kind),
+        radius=radius,
+        take_up=number(fit.take_up),
+        hook=number(fit.hook),
+        heel=number(fit.heel),
+        diameter=diameter,
+    )
+
+
+def _kind(kind: str) -> BenderKind:
+    return "bench" if kind == "bench" else "hand"

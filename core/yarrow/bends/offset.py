@@ -1,0 +1,115 @@
+"""Offset: two equal bends opposite ways that carry the pipe over to a parallel line."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import Literal
+
+from yarrow.bends.leg import (
+    ByRule,
+    Corner,
+    Datum,
+    Laid,
+    Leg,
+    Pipe,
+    Read,
+    Rule,
+    RuleSpot,
+)
+from yarrow.geometry.arcs import gain, tangent_length
+from yarrow.geometry.frame import Side
+from yarrow.geometry.vectors import Vector, dot, subtract
+
+Hold = Literal["full", "begin", "centre"]
+
+
+@dataclass(frozen=True, slots=True)
+class Offset:
+    """A line of the walk. Lengths exact, in the document's unit; angle in degrees.
+
+    ``of`` says what ``at`` is measured to: where the pipe is fully displaced and straight again
+    (``full``), where it begins to leave the line (``begin``), or the middle (``centre``).
+    """
+
+    at: Fraction
+    rise: Fraction
+    toward: Side
+    angle: float = 30.0
+    of: Hold = "full"
+    measured_from: Datum = "back"
+    label: str = ""
+
+    def lay(self, leg: Leg, pipe: Pipe) -> Laid:
+        """Vertices at u1 and u2 = u1 + h / tan θ, held where ``of`` says.
+
+        Source: docs/geometry.md, the named bends.
+        """
+        place = leg.place(float(self.at), self.measured_from)
+        rise, run = float(self.rise), self._run()
+        near = place - self._from_near_vertex(pipe)
+        after = leg.displaced(self.toward, rise)
+        return Laid(
+            corners=(
+                Corner(leg.point(near), "near"),
+                Corner(after.point(near + run), "far"),
+            ),
+            begins=near,
+            ends=near + run,
+            after=after,
+            hooked=leg.point(leg.datum(self.measured_from)),
+            reached=leg.point(place),
+        )
+
+    def read_back(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Read, ...]:
+        """Rise: across the leg from vertex to vertex. At: along the leg, to what ``of`` holds."""
+        near, far = vertices
+        rise = dot(subtract(far, near), leg.frame.toward(self.toward))
+        near_place, far_place = (dot(subtract(v, origin), leg.frame.ahead) for v in vertices)
+        tangent = tangent_length(pipe.radius, self.angle)
+        held = {
+            "full": far_place + tangent,
+            "begin": near_place - tangent,
+            "centre": (near_place + far_place) / 2,
+        }[self.of]
+        return (
+            Read("at", float(self.at), held - leg.datum(self.measured_from)),
+            Read("rise", float(self.rise), rise),
+        )
+
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule:
+        """The far mark at the full place plus the shrink, the near one back by the multiplier.
+
+        Source: catalog/rules-of-thumb.csv; a printed rule knows no arcs.
+        """
+        multiplier, shrink = rule(self.angle)
+        rise = float(self.rise)
+        to_full = {"full": 0.0, "begin": self._run(), "centre": self._run() / 2}[self.of]
+        base += shrink * rise
+        far = base + leg.place(float(self.at), self.measured_from) + to_full
+        return ByRule((RuleSpot(far - multiplier * rise, True), RuleSpot(far, True)), base)
+
+    def shrink(self, radius: float) -> float:
+        """h tan(θ/2) − 2 g(θ): how much more pipe the offset takes than the straight line would.
+
+        Source: docs/geometry.md.
+        """
+        half = math.radians(self.angle) / 2
+        return float(self.rise) * math.tan(half) - 2 * gain(radius, self.angle)
+
+    def _run(self) -> float:
+        """h / tan θ, along the leg from vertex to vertex; 0 for a square offset."""
+        angle = math.radians(self.angle)
+        return 0.0 if self.angle == 90 else float(self.rise) / math.tan(angle)
+
+    def _from_near_vertex(self, pipe: Pipe) -> float:
+        """Along the leg from the near vertex to the place that ``at`` is measured to."""
+        tangent = tangent_length(pipe.radius, self.angle)
+        return {
+            "full": self._run() + tangent,
+            "begin": -tangent,
+            "centre": self._run() / 2,
+        }[self.of]

@@ -1,0 +1,69 @@
+"""Turn: one bend that takes the run, and the frame with it, toward a side."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+
+from yarrow.bends.leg import (
+    ByRule,
+    Corner,
+    Datum,
+    Laid,
+    Leg,
+    Pipe,
+    Read,
+    Rule,
+    RuleSpot,
+)
+from yarrow.geometry.arcs import gain, tangent_length
+from yarrow.geometry.frame import Side
+from yarrow.geometry.vectors import Vector, dot, subtract
+
+
+@dataclass(frozen=True, slots=True)
+class Turn:
+    """A line of the walk; ``of`` is what ``at`` goes to: the turn's back, centre or inside."""
+
+    at: Fraction
+    toward: Side
+    angle: float = 90.0
+    of: Datum = "back"
+    measured_from: Datum = "back"
+    label: str = ""
+
+    def lay(self, leg: Leg, pipe: Pipe) -> Laid:
+        """One vertex, short of the back by (D/2) tan(θ/2). Source: docs/geometry.md."""
+        back = pipe.back_beyond_vertex(self.angle)
+        reached = leg.place(float(self.at), self.measured_from)
+        place = reached - self._beyond_vertex(back)
+        vertex = leg.point(place)
+        return Laid(
+            corners=(Corner(vertex, "turn"),),
+            begins=place,
+            ends=place,
+            after=Leg(leg.number + 1, vertex, leg.frame.turned(self.toward, self.angle), back),
+            hooked=leg.point(leg.datum(self.measured_from)),
+            reached=leg.point(reached),
+        )
+
+    def read_back(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Read, ...]:
+        """At: along the leg to the same surface that was measured to."""
+        place = dot(subtract(vertices[0], origin), leg.frame.ahead)
+        reached = place + self._beyond_vertex(pipe.back_beyond_vertex(self.angle))
+        return (Read("at", float(self.at), reached - leg.datum(self.measured_from)),)
+
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule:
+        """The arc where take-up and gain put it: for a turn the printed way is the exact one."""
+        vertex = base + self.lay(leg, pipe).begins
+        arc_start = vertex - tangent_length(pipe.radius, self.angle)
+        return ByRule((RuleSpot(arc_start, False),), vertex - gain(pipe.radius, self.angle))
+
+    def shrink(self, radius: float) -> float:
+        """Nothing: a turn does not come back to its line."""
+        return 0.0
+
+    def _beyond_vertex(self, back: float) -> float:
+        return {"back": back, "centre": 0.0, "inside": -back}[self.of]

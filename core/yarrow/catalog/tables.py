@@ -1,0 +1,217 @@
+"""The catalogue's tables as values: read once, converted once, each with its source."""
+
+from __future__ import annotations
+
+import csv
+import tomllib
+from dataclasses import dataclass
+from fractions import Fraction
+from functools import cache
+from pathlib import Path
+from typing import Any
+
+from yarrow.measure.tape import read_length
+from yarrow.measure.units import Unit, convert
+
+_HERE = Path(__file__).parent
+
+
+class TradeSize(str):
+    """A trade size such as ``1-1/4`` or ``20``: a name, never a length."""
+
+    __slots__ = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Conduit:
+    """One conduit of the catalogue, in its table's unit. ``inside`` is None where the table
+    does not say; ``engaged`` is the thread that a fitting takes in (0: thin wall, plastic)."""
+
+    type: str
+    size: TradeSize
+    name: str
+    unit: Unit
+    diameter: Fraction
+    inside: Fraction | None
+    stick: Fraction
+    threaded: bool
+    engaged: Fraction
+    least_radius: Fraction | None
+    source: str
+
+
+@dataclass(frozen=True, slots=True)
+class ShoeFit:
+    """A catalogue bender's numbers for one conduit that its shoe takes, in ``unit``. One of
+    ``gain`` and ``radius`` is printed; the other follows from it."""
+
+    type: str
+    size: TradeSize
+    unit: Unit
+    take_up: Fraction
+    gain: Fraction | None
+    radius: Fraction | None
+    hook: Fraction
+    heel: Fraction
+
+
+@dataclass(frozen=True, slots=True)
+class BenderEntry:
+    """A bender of the catalogue with every conduit that its shoe takes."""
+
+    id: str
+    kind: str
+    name: str
+    fits: tuple[ShoeFit, ...]
+    source: str
+
+
+@dataclass(frozen=True, slots=True)
+class RuleOfThumb:
+    """A printed row: multiplier and shrink per unit of rise, for one offset angle."""
+
+    angle: float
+    multiplier: float
+    shrink: float
+
+
+@dataclass(frozen=True, slots=True)
+class Fitting:
+    """What a run can start from or end at."""
+
+    kind: str
+    name: str
+    takes_thread: bool
+    drawn: str
+
+
+@cache
+def conduits() -> dict[tuple[str, str], Conduit]:
+    """Every conduit by type and size."""
+    types = _toml("conduit-types")
+    found: dict[tuple[str, str], Conduit] = {}
+    for table, unit in (("conduit-us", "in"), ("conduit-metric", "mm")):
+        region = table.removeprefix("conduit-")
+        engaged = {row["size"]: row[f"engaged_{unit}"] for row in _csv(f"threads-{region}")}
+        for row in _csv(table):
+            kind = types[row["type"]]
+            size = TradeSize(row["size"])
+            diameter = Fraction(row[f"od_{unit}"])
+            found[row["type"], size] = Conduit(
+                type=row["type"],
+                size=size,
+                name=f"{kind['name']} {size.replace('-', ' ')}",
+                unit="in" if unit == "in" else "mm",
+                diameter=diameter,
+                inside=Fraction(row["id_in"]) if unit == "in" else None,
+                stick=Fraction(kind["stick"]),
+                threaded=kind["threaded"],
+                engaged=Fraction(engaged[size]) if kind["threaded"] else Fraction(0),
+                least_radius=_least_radius(size, diameter, unit),
+                source=_source(table),
+            )
+    return found
+
+
+@cache
+def benders() -> dict[str, BenderEntry]:
+    """Every bender by id."""
+    families = _toml("benders")
+    rows: dict[str, list[dict[str, str]]] = {}
+    for row in _csv("benders"):
+        rows.setdefault(row["id"], []).append(row)
+    found = {}
+    for bender, shoe in rows.items():
+        family = families[shoe[0]["family"]]
+        found[bender] = BenderEntry(
+            id=bender,
+            kind=family["kind"],
+            name=f"{family['name']} {shoe[0]['label'].replace('-', ' ', 1)}",
+            fits=tuple(_shoe_fit(row) for row in shoe),
+            source=family["source"],
+        )
+    return found
+
+
+@cache
+def rules_of_thumb() -> tuple[RuleOfThumb, ...]:
+    """The printed multipliers and shrinks, by angle."""
+    return tuple(
+        RuleOfThumb(
+            float(row["angle"]), float(row["multiplier"]), float(Fraction(row["shrink_per_rise"]))
+        )
+        for row in _csv("rules-of-thumb")
+    )
+
+
+@cache
+def fittings() -> dict[str, Fitting]:
+    """What a run can start from or end at, by kind."""
+    return {kind: Fitting(kind, **entry) for kind, entry in _toml("fittings").items()}
+
+
+@cache
+def limits() -> dict[str, Any]:
+    """Limits that a rule sets, each with its source."""
+    return _toml("limits")
+
+
+@cache
+def source_of_least_radius(unit: Unit) -> str:
+    """Where the least radius of a conduit measured in ``unit`` is written."""
+    return (
+        _source("least-radius-us") if unit == "in" else limits()["metric_inside_radius"]["source"]
+    )
+
+
+def allowance(fitting: Fitting, conduit: Conduit, unit: Unit) -> Fraction:
+    """The pipe that goes beyond a fitting's face when nothing else is said, in ``unit``."""
+    own = conduit.engaged if fitting.takes_thread else Fraction(0)
+    return convert(own, conduit.unit, unit)
+
+
+def _least_radius(size: str, diameter: Fraction, unit: str) -> Fraction | None:
+    if unit == "mm":
+        # From the inside of the bend, which is half a diameter in from the centreline.
+        inside = Fraction(str(limits()["metric_inside_radius"]["diameters"]))
+        return diameter * (inside + Fraction(1, 2))
+    return _least_radii().get(size)
+
+
+@cache
+def _least_radii() -> dict[str, Fraction]:
+    return {
+        row["size"]: read_length(row["one_shot_in"], "in").value for row in _csv("least-radius-us")
+    }
+
+
+def _shoe_fit(row: dict[str, str]) -> ShoeFit:
+    unit: Unit = "in" if row["unit"] == "in" else "mm"
+
+    def number(field: str) -> Fraction:
+        return read_length(row[field], unit).value
+
+    return ShoeFit(
+        type=row["type"],
+        size=TradeSize(row["size"]),
+        unit=unit,
+        take_up=number("take_up"),
+        gain=number("gain") if row["gain"] else None,
+        radius=number("radius") if row["radius"] else None,
+        hook=number("hook"),
+        heel=number("heel"),
+    )
+
+
+def _csv(table: str) -> list[dict[str, str]]:
+    with (_HERE / f"{table}.csv").open(encoding="utf-8", newline="") as file:
+        return list(csv.DictReader(file))
+
+
+def _toml(name: str) -> dict[str, Any]:
+    return tomllib.loads((_HERE / f"{name}.toml").read_text(encoding="utf-8"))
+
+
+def _source(table: str) -> str:
+    about = _toml(table)
+    return f"{about['source']} ({about['edition']})"

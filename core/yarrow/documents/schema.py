@@ -1,0 +1,258 @@
+"""Reading by JSON Schema: checks a document against a shipped schema and converts what it holds.
+
+The core has no third-party package, so this is a small reader of the keywords that the shipped
+schemas use; a keyword it does not know is an error when the schema is compiled, never a check that
+is quietly left out. The tests hold it to a full validator. Beyond checking, it
+
+- turns strings and numbers with ``"format": "length"`` into exact fractions in the document's unit,
+- fills in ``default`` values, so that what comes out is complete,
+- chooses a branch of ``oneOf`` by the property that ``discriminator`` names.
+"""
+
+from __future__ import annotations
+
+import json
+import math
+from collections.abc import Callable
+from decimal import Decimal
+from functools import cache
+from pathlib import Path
+from typing import Any
+
+from yarrow.documents.refusal import Refusal
+from yarrow.measure.tape import Reading, TapeError, read_length
+from yarrow.measure.units import Unit
+
+_HERE = Path(__file__).parent / "schemas"
+
+Read = Callable[[Any, str, Unit], Any]
+"""Reads a value at a path in a document of that unit; raises Refusal."""
+
+_MARGINAL = {"$schema", "$id", "$defs", "title", "description", "examples", "default"}
+_KNOWN = {
+    "object": {"type", "properties", "required", "additionalProperties"},
+    "array": {"type", "items", "minItems", "maxItems"},
+    "string": {"type", "enum", "const", "maxLength"},
+    "number": {"type", "minimum", "maximum"},
+    "integer": {"type", "minimum", "maximum"},
+    "boolean": {"type"},
+    "length": {"type", "format", "maxLength", "x-least", "x-above"},
+}
+
+
+@cache
+def schema(name: str) -> dict[str, Any]:
+    """A shipped JSON Schema (draft 2020-12) by its format's name: ``run``, ``bends``, ``plan``."""
+    found: dict[str, Any] = json.loads((_HERE / f"{name}.schema.json").read_text("utf-8"))
+    return found
+
+
+@cache
+def reader(name: str) -> Read:
+    """The compiled reader of a shipped schema.
+
+    Raises (once, when compiling): ValueError for a keyword that it would not check.
+    """
+    document = schema(name)
+    return _compile(document, document)
+
+
+def _compile(node: dict[str, Any], root: dict[str, Any]) -> Read:
+    if "$ref" in node:
+        target = root["$defs"][node["$ref"].removeprefix("#/$defs/")]
+        return _compile({**target, **{k: v for k, v in node.items() if k != "$ref"}}, root)
+    if "oneOf" in node:
+        return _one_of(node, root)
+    if "const" in node and "type" not in node:
+        node = {**node, "type": "string"}
+    kind = "length" if node.get("format") == "length" else node["type"]
+    unknown = set(node) - _KNOWN[kind] - _MARGINAL
+    if unknown:
+        raise ValueError(f"schema keywords that are not checked: {sorted(unknown)}")
+    return _COMPILERS[kind](node, root)
+
+
+def _object(node: dict[str, Any], root: dict[str, Any]) -> Read:
+    properties = {key: _compile(child, root) for key, child in node["properties"].items()}
+    required = node.get("required", [])
+    defaults = {
+        key: _resolved(child, root)["default"]
+        for key, child in node["properties"].items()
+        if "default" in _resolved(child, root)
+    }
+    known = _listed(list(properties))
+
+    def read(value: Any, path: str, unit: Unit) -> dict[str, Any]:
+        if not isinstance(value, dict):
+            raise Refusal(path, _WORDS["object"])
+        prefix = f"{path}." if path else ""
+        found = {}
+        for key, item in value.items():
+            property_reader = properties.get(key)
+            if property_reader is None:
+                name = key if len(key) <= 40 and key.isprintable() else "…"
+                raise Refusal(f"{prefix}{name}", f"no such field; one of {known}")
+            found[key] = property_reader(item, f"{prefix}{key}", unit)
+        for key in required:
+            if key not in found:
+                raise Refusal(f"{prefix}{key}", "a value; it is missing")
+        for key, default in defaults.items():
+            if key not in found:
+                found[key] = properties[key](default, f"{prefix}{key}", unit)
+        return found
+
+    return read
+
+
+def _array(node: dict[str, Any], root: dict[str, Any]) -> Read:
+    item_reader = _compile(node["items"], root)
+    least, most = node.get("minItems", 0), node.get("maxItems", math.inf)
+
+    def read(value: Any, path: str, unit: Unit) -> list[Any]:
+        if not isinstance(value, list | tuple):
+            raise Refusal(path, _WORDS["array"])
+        if not least <= len(value) <= most:
+            wanted = f"at least {least}" if len(value) < least else f"at most {most}"
+            raise Refusal(path, f"{wanted} item{'s' if wanted[-2:] != ' 1' else ''}")
+        return [item_reader(item, f"{path}[{i}]", unit) for i, item in enumerate(value)]
+
+    return read
+
+
+def _one_of(node: dict[str, Any], root: dict[str, Any]) -> Read:
+    if "discriminator" not in node:
+        return _by_type([_compile(branch, root) for branch in node["oneOf"]], node["description"])
+    name = node["discriminator"]["propertyName"]
+    branches = {
+        _resolved(branch, root)["properties"][name]["const"]: _compile(branch, root)
+        for branch in node["oneOf"]
+    }
+    known = _listed(list(branches))
+
+    def read(value: Any, path: str, unit: Unit) -> Any:
+        if not isinstance(value, dict):
+            raise Refusal(path, _WORDS["object"])
+        word = value.get(name)
+        branch = branches.get(word) if isinstance(word, str) else None
+        if branch is None:
+            raise Refusal(f"{path}.{name}", f"one of {known}")
+        return branch(value, path, unit)
+
+    return read
+
+
+def _by_type(branches: list[Read], expected: str) -> Read:
+    """A text or an object: whichever branch takes the value's type decides the refusal."""
+
+    def read(value: Any, path: str, unit: Unit) -> Any:
+        for branch in branches:
+            try:
+                return branch(value, path, unit)
+            except Refusal as refusal:
+                if refusal.path != path:  # it was of the right type, and wrong further in
+                    raise
+        raise Refusal(path, expected)
+
+    return read
+
+
+def _string(node: dict[str, Any], root: dict[str, Any]) -> Read:
+    words = frozenset(node.get("enum", [node["const"]] if "const" in node else []))
+    expected = f"one of {_listed(sorted(words))}" if len(words) > 1 else _listed(list(words))
+    longest = node.get("maxLength", math.inf)
+
+    def read(value: Any, path: str, unit: Unit) -> str:
+        if not isinstance(value, str):
+            raise Refusal(path, expected if words else _WORDS["string"])
+        if words and value not in words:
+            raise Refusal(path, expected)
+        if len(value) > longest:
+            raise Refusal(path, f"at most {longest} characters")
+        if "\x00" in value or (not value.isascii() and _has_surrogate(value)):
+            raise Refusal(path, "text without control codes")
+        return value
+
+    return read
+
+
+def _has_surrogate(text: str) -> bool:
+    return any("\ud800" <= letter <= "\udfff" for letter in text)
+
+
+def _number(node: dict[str, Any], root: dict[str, Any]) -> Read:
+    least, most = node.get("minimum", -math.inf), node.get("maximum", math.inf)
+    whole = node["type"] == "integer"
+    expected = "a whole number" if whole else "a number"
+    if "minimum" in node and "maximum" in node:
+        expected += f" from {least} to {most}"
+
+    def read(value: Any, path: str, unit: Unit) -> float | int:
+        if isinstance(value, bool) or not isinstance(value, int | float | Decimal):
+            raise Refusal(path, expected)
+        finite = isinstance(value, int) or math.isfinite(value)
+        if not (finite and least <= value <= most):
+            raise Refusal(path, expected)
+        if not whole:
+            return float(value)
+        if value != int(value):
+            raise Refusal(path, expected)
+        return int(value)
+
+    return read
+
+
+def _boolean(node: dict[str, Any], root: dict[str, Any]) -> Read:
+    def read(value: Any, path: str, unit: Unit) -> bool:
+        if not isinstance(value, bool):
+            raise Refusal(path, "true or false")
+        return value
+
+    return read
+
+
+def _length(node: dict[str, Any], root: dict[str, Any]) -> Read:
+    above, least = node.get("x-above"), node.get("x-least")
+
+    def read(value: Any, path: str, unit: Unit) -> Reading:
+        try:
+            reading = read_length(value, unit)
+        except TapeError as error:
+            raise Refusal(path, error.expected + _told(value)) from None
+        if above is not None and reading.value <= above:
+            raise Refusal(path, f"a length above {above}")
+        if least is not None and reading.value < least:
+            raise Refusal(path, f"a length of {least} or more")
+        return reading
+
+    return read
+
+
+def _told(value: object) -> str:
+    """What was found instead, where repeating it helps."""
+    if isinstance(value, str) and len(value) <= 30 and value.isprintable():
+        return f', not "{value}"' if value.strip() else ", not an empty field"
+    return ""
+
+
+def _resolved(node: dict[str, Any], root: dict[str, Any]) -> dict[str, Any]:
+    if "$ref" not in node:
+        return node
+    target: dict[str, Any] = root["$defs"][node["$ref"].removeprefix("#/$defs/")]
+    return {**target, **node}
+
+
+def _listed(words: list[str]) -> str:
+    return ", ".join(words)
+
+
+_WORDS = {"object": "an object", "array": "a list", "string": "a text"}
+
+_COMPILERS: dict[str, Callable[[dict[str, Any], dict[str, Any]], Read]] = {
+    "object": _object,
+    "array": _array,
+    "string": _string,
+    "number": _number,
+    "integer": _number,
+    "boolean": _boolean,
+    "length": _length,
+}

@@ -1,0 +1,68 @@
+"""Writing answers: values to JSON, a plan to text for a printer or a terminal, marks to CSV."""
+
+from __future__ import annotations
+
+import csv
+import io
+import json
+from dataclasses import asdict
+from typing import Any
+
+from yarrow.runs.plan import Plan
+from yarrow.runs.steps import REFERENCE_NAMES
+from yarrow.runs.words import degrees
+
+_UNITS = {"in": "inches", "mm": "millimetres"}
+
+
+def to_json(value: Any) -> str:
+    """A frozen dataclass (or lists and dicts of them) as indented JSON; NaN is refused."""
+    return json.dumps(asdict(value), indent=2, ensure_ascii=False, allow_nan=False)
+
+
+def plan_text(plan: Plan) -> str:
+    """A plan to read at the bench: cut, marks, steps, findings."""
+    lines = [
+        plan.name or "Run",
+        f"{plan.conduit.name}, {plan.bender.name}, {plan.method} marks in {_UNITS[plan.units]}",
+        "",
+    ]
+    if plan.cut_length_text:
+        lines += [f"Cut   {plan.cut_length_text}", ""]
+    for mark in plan.marks:
+        bend = plan.bends[mark.bend]
+        lines.append(
+            f"{mark.bend + 1:>3}  {mark.text:>10}  {REFERENCE_NAMES[mark.reference]}, "
+            f"hook to the {mark.hook}, {degrees(bend.angle)}, roll {degrees(bend.roll)}"
+        )
+    lines += ["", *(f"{s.number:>3}. {s.title}: {s.do}\n     Check: {s.check}" for s in plan.steps)]
+    for finding in plan.findings:
+        at = f" (line {finding.feature + 1})" if finding.feature is not None else ""
+        lines.append(f"{finding.level.upper()}{at}: {finding.text}")
+    lines += ["", "A plan, for a licensed electrician to check; local code decides."]
+    return "\n".join(lines) + "\n"
+
+
+def marks_csv(plan: Plan) -> str:
+    """The marks as a table: one row a bend."""
+    out = io.StringIO()
+    table = csv.writer(out, lineterminator="\n")
+    table.writerow(
+        ["bend", "line", "mark", "position", "unit", "reference", "hook", "angle", "roll"]
+    )
+    for mark in plan.marks:
+        bend = plan.bends[mark.bend]
+        table.writerow(
+            [
+                mark.bend + 1,
+                bend.feature + 1,
+                mark.text,
+                f"{mark.position:.4f}",
+                plan.units,
+                mark.reference,
+                mark.hook,
+                f"{bend.angle:g}",
+                f"{bend.roll:g}",
+            ]
+        )
+    return out.getvalue()

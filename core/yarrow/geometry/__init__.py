@@ -1,0 +1,1 @@
+"""Points, polylines with round corners, and the straight pipe they come from. No trade words."""

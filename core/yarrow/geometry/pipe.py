@@ -1,0 +1,188 @@
+"""Develop and fold: from a polyline with round corners to a straight pipe with bends, and back.
+
+All lengths are in one unit, whichever; angles and rolls are in degrees. The derivation, with the
+conventions for roll and frame, is in docs/geometry.md; property tests hold the two to each other.
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from yarrow.geometry.arcs import arc_length, tangent_length
+from yarrow.geometry.errors import GeometryError
+from yarrow.geometry.vectors import (
+    ORIGIN,
+    Vector,
+    along,
+    cross,
+    dot,
+    length,
+    scaled,
+    subtract,
+    turned,
+)
+
+AHEAD: Vector = (1.0, 0.0, 0.0)
+OUT: Vector = (0.0, 0.0, 1.0)
+
+_STRAIGHT = 1e-9
+"""Degrees below which two legs are one: far under what any bender or level can tell."""
+
+_BACK_ON_ITSELF = 180 - 1e-6
+"""Degrees from which a corner has no arc any more (its tangents would be endless)."""
+
+
+@dataclass(frozen=True, slots=True)
+class PipeBend:
+    """One bend on the straight pipe: where its arc begins, how far it turns, how it is rolled.
+
+    ``roll`` is by how much the plane of this bend is turned about the pipe from the plane of the
+    bend before, right-handed about the direction of travel, −180 < roll ≤ 180; 0 on the first.
+    """
+
+    arc_start: float
+    angle: float
+    roll: float
+    radius: float
+
+    @property
+    def arc_end(self) -> float:
+        """Where the arc ends on the straight pipe."""
+        return self.arc_start + arc_length(self.radius, self.angle)
+
+
+@dataclass(frozen=True, slots=True)
+class StraightPipe:
+    """A polyline, unrolled.
+
+    ``straights`` are the parts between the arcs, one more than the bends; one below zero says that
+    the arcs at its ends overlap by that much. ``corners`` names, for each bend, the vertex it is at
+    (vertices on a straight line have none). ``first_toward`` is the unit vector that the first bend
+    turns toward, and ``ahead`` the direction that the pipe starts in.
+    """
+
+    cut_length: float
+    straights: tuple[float, ...]
+    bends: tuple[PipeBend, ...]
+    corners: tuple[int, ...]
+    ahead: Vector
+    first_toward: Vector
+
+
+@dataclass(frozen=True, slots=True)
+class Folded:
+    """A bent pipe: its vertices with both ends, and the direction in which it leaves."""
+
+    vertices: tuple[Vector, ...]
+    direction: Vector
+
+
+def develop(vertices: Sequence[Vector], radius: float) -> StraightPipe:
+    """Unroll a polyline with an arc of ``radius`` in each corner.
+
+    Cut length = Σ straights + Σ arcs, with straight_i = |V_i V_i+1| − T(θ_i) − T(θ_i+1).
+
+    Args: vertices, at least two, with both ends; radius ≥ 0.
+    Returns: the straight pipe; straights below zero are left to the caller to judge.
+    Raises: GeometryError("repeated-point" | "folds-back", index of the vertex).
+    Source: docs/geometry.md.
+    """
+    directions: list[Vector] = []
+    lengths: list[float] = []
+    for index in range(len(vertices) - 1):
+        leg = subtract(vertices[index + 1], vertices[index])
+        size = length(leg)
+        if size == 0.0:
+            raise GeometryError("repeated-point", index + 1)
+        directions.append(scaled(leg, 1 / size))
+        lengths.append(size)
+
+    bends: list[PipeBend] = []
+    straights: list[float] = []
+    corners: list[int] = []
+    first_toward = OUT if abs(dot(directions[0], OUT)) < 0.9 else AHEAD
+    before: Vector | None = None
+    place = 0.0
+    straight = lengths[0]
+    for index in range(1, len(directions)):
+        arriving, leaving = directions[index - 1], directions[index]
+        normal = cross(arriving, leaving)
+        sine = length(normal)
+        angle = math.degrees(math.atan2(sine, dot(arriving, leaving)))
+        if angle < _STRAIGHT:
+            straight += lengths[index]
+            continue
+        if angle > _BACK_ON_ITSELF:
+            raise GeometryError("folds-back", index)
+        normal = scaled(normal, 1 / sine)
+        tangent = tangent_length(radius, angle)
+        straight -= tangent
+        if before is None:
+            roll, first_toward = 0.0, cross(normal, arriving)
+        else:
+            roll = _roll(before, normal, arriving)
+        place += straight
+        bends.append(PipeBend(place, angle, roll, radius))
+        straights.append(straight)
+        corners.append(index)
+        place = bends[-1].arc_end
+        straight = lengths[index] - tangent
+        before = normal
+    straights.append(straight)
+    return StraightPipe(
+        place + straight,
+        tuple(straights),
+        tuple(bends),
+        tuple(corners),
+        directions[0],
+        first_toward,
+    )
+
+
+def _roll(before: Vector, normal: Vector, travel: Vector) -> float:
+    """From one bend's plane to the next about the leg they share, in (−180, 180]."""
+    sine, cosine = dot(cross(before, normal), travel), dot(before, normal)
+    # Offsets are exactly opposite; noise in the sine must not make that −180.
+    if abs(sine) < 1e-12 and cosine < 0:
+        return 180.0
+    return math.degrees(math.atan2(sine, cosine))
+
+
+def fold(
+    bends: Sequence[PipeBend],
+    cut_length: float,
+    *,
+    start: Vector = ORIGIN,
+    ahead: Vector = AHEAD,
+    first_toward: Vector = OUT,
+) -> Folded:
+    """Bend a straight pipe: the way back from develop().
+
+    Args: bends in order along the pipe; cut_length; start and ahead, where the pipe begins and in
+    which direction (unit); first_toward, the unit vector square to ahead from which the first
+    bend's roll is counted.
+    Returns: the vertices, with both ends, and the direction of the last leg.
+    Raises: GeometryError("arcs-overlap", bend) where an arc would begin before the last one ends,
+    or the last one beyond the end of the pipe (bend = number of bends).
+    Source: docs/geometry.md.
+    """
+    vertices = [start]
+    direction, toward = ahead, first_toward
+    reach = 0.0  # from the last vertex to where the pipe is straight again
+    end_of_last = 0.0
+    for index, bend in enumerate(bends):
+        if bend.arc_start < end_of_last - 1e-9:
+            raise GeometryError("arcs-overlap", index)
+        tangent = tangent_length(bend.radius, bend.angle)
+        vertices.append(
+            along(vertices[-1], direction, reach + bend.arc_start - end_of_last + tangent)
+        )
+        toward, _ = turned(toward, cross(direction, toward), bend.roll)
+        direction, toward = turned(direction, toward, bend.angle)
+        reach, end_of_last = tangent, bend.arc_end
+    if cut_length < end_of_last - 1e-9:
+        raise GeometryError("arcs-overlap", len(bends))
+    vertices.append(along(vertices[-1], direction, reach + cut_length - end_of_last))
+    return Folded(tuple(vertices), direction)

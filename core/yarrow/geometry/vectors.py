@@ -1,0 +1,70 @@
+"""Vectors in space as plain triples: fast enough without a library, and nothing to convert."""
+
+from __future__ import annotations
+
+import math
+
+Vector = tuple[float, float, float]
+
+ORIGIN: Vector = (0.0, 0.0, 0.0)
+
+
+def add(a: Vector, b: Vector) -> Vector:
+    """a + b."""
+    return (a[0] + b[0], a[1] + b[1], a[2] + b[2])
+
+
+def subtract(a: Vector, b: Vector) -> Vector:
+    """a − b."""
+    return (a[0] - b[0], a[1] - b[1], a[2] - b[2])
+
+
+def along(start: Vector, direction: Vector, distance: float) -> Vector:
+    """start + distance · direction."""
+    return (
+        start[0] + distance * direction[0],
+        start[1] + distance * direction[1],
+        start[2] + distance * direction[2],
+    )
+
+
+def dot(a: Vector, b: Vector) -> float:
+    """a · b."""
+    return a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
+
+
+def cross(a: Vector, b: Vector) -> Vector:
+    """a × b, right-handed."""
+    return (a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0])
+
+
+def length(a: Vector) -> float:
+    """|a|, without overflow or underflow on the way."""
+    return math.hypot(*a)
+
+
+def scaled(a: Vector, factor: float) -> Vector:
+    """factor · a."""
+    return (a[0] * factor, a[1] * factor, a[2] * factor)
+
+
+def turned(ahead: Vector, side: Vector, degrees: float) -> tuple[Vector, Vector]:
+    """Both of a pair of perpendicular unit vectors, turned in their own plane from ahead to side.
+
+    Args: ahead and side, unit and perpendicular; degrees, positive from ahead toward side.
+    Returns: (new ahead, new side).
+    """
+    cos, sin = _cos_sin(degrees)
+    return (
+        add(scaled(ahead, cos), scaled(side, sin)),
+        subtract(scaled(side, cos), scaled(ahead, sin)),
+    )
+
+
+def _cos_sin(degrees: float) -> tuple[float, float]:
+    # A square corner is exact, so that a wall a mile off is still square to the run.
+    quarter, rest = divmod(degrees, 90.0)
+    if rest == 0.0:
+        return ((1.0, 0.0), (0.0, 1.0), (-1.0, 0.0), (0.0, -1.0))[int(quarter) % 4]
+    angle = math.radians(degrees)
+    return math.cos(angle), math.sin(angle)

@@ -1,0 +1,1 @@
+"""Lengths as people read them off a tape: units, notation, exact fractions and rounding."""

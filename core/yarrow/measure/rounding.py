@@ -1,0 +1,71 @@
+"""Tape notation out: rounding to the tape's marks at the very end, and the text of a length."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from fractions import Fraction
+
+from yarrow.measure.units import INCHES_PER_FOOT, Unit
+
+STEPS: dict[Unit, dict[str, Fraction]] = {
+    "in": {"1/8": Fraction(1, 8), "1/16": Fraction(1, 16), "1/32": Fraction(1, 32)},
+    "mm": {"1": Fraction(1)},
+}
+"""What a length may be rounded to, by unit: the marks of the tapes in use."""
+
+USUAL_STEP: dict[Unit, str] = {"in": "1/16", "mm": "1"}
+
+
+@dataclass(frozen=True, slots=True)
+class Rounded:
+    """A length brought to the nearest mark of the tape: the mark, its text, how far it moved."""
+
+    value: float
+    text: str
+    moved: float
+
+
+def round_to(value: float, step: Fraction, unit: Unit, *, feet: bool = False) -> Rounded:
+    """The nearest mark on a tape divided in ``step``; half-way goes up.
+
+    Args: value, a length in ``unit``; step, > 0, in ``unit``; feet, whether inches are told in feet
+    and inches with their signs (a cut length) or in inches alone (a mark).
+    Returns: the mark, with ``moved`` = mark − value.
+    """
+    count = math.floor(value * step.denominator / step.numerator + 0.5)
+    over, under = count * step.numerator, step.denominator
+    mark = over / under
+    text = _feet_text(over, under) if feet and unit == "in" else _mixed_text(over, under)
+    if feet and unit == "mm":
+        text += " mm"
+    return Rounded(mark, text, mark - value)
+
+
+def exact_text(value: Fraction, unit: Unit) -> str:
+    """A length as a tape would tell it if it can (``49 7/8``), else in decimals (``49.333``).
+
+    Args: value, a length in ``unit``. Millimetres are always told in decimals.
+    """
+    if unit == "in" and value.denominator in (1, 2, 4, 8, 16, 32, 64):
+        return _mixed_text(value.numerator, value.denominator)
+    return f"{float(value):.3f}".rstrip("0").rstrip(".")
+
+
+def _mixed_text(over: int, under: int) -> str:
+    """``-5/4`` as ``-1 1/4``."""
+    sign = "-" if over < 0 else ""
+    whole, part = divmod(abs(over), under)
+    if part == 0:
+        return f"{sign}{whole}"
+    common = math.gcd(part, under)
+    fraction = f"{part // common}/{under // common}"
+    return f"{sign}{whole} {fraction}" if whole else f"{sign}{fraction}"
+
+
+def _feet_text(over: int, under: int) -> str:
+    """``118 7/16`` inches as ``9' 10 7/16"``."""
+    sign = "-" if over < 0 else ""
+    feet, rest = divmod(abs(over), INCHES_PER_FOOT * under)
+    inches = _mixed_text(rest, under)
+    return f"{sign}{feet}' {inches}\"" if feet else f'{sign}{inches}"'

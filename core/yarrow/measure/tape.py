@@ -1,0 +1,159 @@
+"""Tape notation in: ``27 11/16``, ``7' 2 5/8"``, ``618 mm`` and their sums, as exact fractions."""
+
+from __future__ import annotations
+
+import math
+import re
+from dataclasses import dataclass
+from decimal import Decimal
+from fractions import Fraction
+
+from yarrow.measure.rounding import exact_text
+from yarrow.measure.units import INCHES_PER_FOOT, MM_PER_INCH, Unit
+
+LONGEST_TEXT = 60
+"""Characters in one field: more is not something that was read off a tape."""
+
+LARGEST = 1_000_000
+"""A length beyond this (16 miles, in inches) is refused rather than planned."""
+
+EXPECTED = "a length such as 27 11/16, 7' 2 5/8\" or 618 mm"
+
+_SPELLINGS = str.maketrans(
+    {
+        "′": "'", "’": "'", "‘": "'", "″": '"', "”": '"', "“": '"',
+        "−": "-", "–": "-", "⁄": "/", "×": "x", "*": "x", "\u00a0": " ", "\u2009": " ",
+        "¼": " 1/4", "½": " 1/2", "¾": " 3/4", "⅛": " 1/8", "⅜": " 3/8", "⅝": " 5/8", "⅞": " 7/8",
+    }
+)  # fmt: skip
+
+_TERM = re.compile(
+    r"""\s*
+    (?:(?P<feet>\d+(?:\.\d+)?)\s*(?:'|ft\b)(?:-(?=\d)|\s*))?
+    (?:
+        (?P<over>\d+)/(?P<under>\d+)
+      | (?P<whole>\d+\.?\d*|\.\d+)(?:(?:\s+|-)(?P<part>\d+)/(?P<of>\d+))?
+    )?
+    \s*(?P<unit>"|inches\b|inch\b|in\b|mm\b|cm\b|m\b)?\s*""",
+    re.VERBOSE,
+)
+
+_PLAIN = re.compile(r"(\d{1,6})(?:[ -](\d{1,3})/(\d{1,3}))?")
+
+_PER_UNIT: dict[str, tuple[Unit, Fraction]] = {
+    '"': ("in", Fraction(1)),
+    "in": ("in", Fraction(1)),
+    "inch": ("in", Fraction(1)),
+    "inches": ("in", Fraction(1)),
+    "mm": ("mm", Fraction(1)),
+    "cm": ("mm", Fraction(10)),
+    "m": ("mm", Fraction(1000)),
+}
+
+
+class TapeError(ValueError):
+    """What was written is not a length; ``expected`` says what would be."""
+
+    def __init__(self, expected: str = EXPECTED) -> None:
+        super().__init__(expected)
+        self.expected = expected
+
+
+@dataclass(frozen=True, slots=True)
+class Reading:
+    """A length as it was given: its exact value in ``unit``, and the worked sum if it was one."""
+
+    value: Fraction
+    unit: Unit
+    worked: str = ""
+
+
+def read_length(given: object, unit: Unit) -> Reading:
+    """A length from a number or from tape notation.
+
+    Numbers and texts without a unit are in ``unit``; a unit that is written wins. Terms may be
+    added and subtracted (``52 3/4 - 2 7/8``) or repeated (``3 x 16``); the worked sum is kept.
+
+    Args: given, an int, float, Decimal or str; unit, the document's.
+    Returns: the reading, exact, in ``unit``.
+    Raises: TapeError, with what was expected.
+    Source: the run file's contract, docs/run-file.md.
+    """
+    if isinstance(given, str):
+        return _read_text(given, unit)
+    if isinstance(given, bool) or not isinstance(given, int | float | Decimal):
+        raise TapeError
+    # Whole numbers are compared as they are: a huge one has no float to be tested by.
+    finite = isinstance(given, int) or math.isfinite(given)
+    if not (finite and -LARGEST <= given <= LARGEST):
+        raise TapeError(f"a length up to {LARGEST:,}")
+    # repr is the shortest decimal that means this float: 0.1 stays one tenth.
+    return Reading(Fraction(repr(given)) if isinstance(given, float) else Fraction(given), unit)
+
+
+def _read_text(text: str, unit: Unit) -> Reading:
+    plain = _PLAIN.fullmatch(text)
+    if plain and plain[2] is None:
+        return Reading(Fraction(int(plain[1])), unit)
+    if plain and int(plain[2]) < int(plain[3]):
+        under = int(plain[3])
+        return Reading(Fraction(int(plain[1]) * under + int(plain[2]), under), unit)
+    if len(text) > LONGEST_TEXT:
+        raise TapeError(f"a length in at most {LONGEST_TEXT} characters")
+    value, terms = _read_sum(text.translate(_SPELLINGS).lower().strip(), unit)
+    if abs(value) > LARGEST:
+        raise TapeError(f"a length up to {LARGEST:,}")
+    worked = f"{' '.join(text.split())} = {exact_text(value, unit)}" if terms > 1 else ""
+    return Reading(value, unit, worked)
+
+
+def _read_sum(text: str, unit: Unit) -> tuple[Fraction, int]:
+    """The value of ``term (+|- term)*`` and how many terms it had."""
+    total, terms, place = Fraction(0), 0, 0
+    sign = 1
+    if text[:1] in ("-", "+"):
+        sign, place = (-1 if text[0] == "-" else 1), 1
+    while True:
+        value, place, bare = _read_term(text, place, unit)
+        terms += 1
+        while bare and text[place : place + 1] == "x":
+            times, place, bare = _read_term(text, place + 1, unit)
+            value, terms = value * times, terms + 1
+        total += sign * value
+        if place == len(text):
+            return total, terms
+        if text[place] not in "+-":
+            raise TapeError
+        sign, place = (-1 if text[place] == "-" else 1), place + 1
+
+
+def _read_term(text: str, place: int, unit: Unit) -> tuple[Fraction, int, bool]:
+    """One term's value in ``unit``, where it ends, and whether it is a bare number (a count)."""
+    match = _TERM.match(text, place)
+    if match is None or match.end() == place:
+        raise TapeError
+    feet, over, whole, written = match["feet"], match["over"], match["whole"], match["unit"]
+    if feet is None and over is None and whole is None:
+        raise TapeError
+    if feet is not None and written in ("mm", "cm", "m"):
+        raise TapeError("feet with inches, or a metric length, not both")
+    inches = _fraction(over, match["under"]) if over else Fraction(whole or 0)
+    if match["part"]:
+        part = _fraction(match["part"], match["of"])
+        if part >= 1 or "." in whole:
+            raise TapeError("a whole number and a fraction below 1, such as 27 11/16")
+        inches += part
+    if feet is not None:
+        value, own = inches + Fraction(feet) * INCHES_PER_FOOT, "in"
+    else:
+        own, scale = _PER_UNIT.get(written, (unit, Fraction(1)))
+        value = inches * scale
+    if own != unit:
+        value = value / MM_PER_INCH if unit == "in" else value * MM_PER_INCH
+    return value, match.end(), feet is None and written is None
+
+
+def _fraction(over: str, under: str) -> Fraction:
+    if int(under) == 0:
+        raise TapeError("a fraction whose lower number is not zero")
+    return Fraction(int(over), int(under))

@@ -1,0 +1,24 @@
+"""The two units that a job can be measured in, and the way from one to the other."""
+
+from __future__ import annotations
+
+from fractions import Fraction
+from typing import Literal
+
+Unit = Literal["in", "mm"]
+
+MM_PER_INCH = Fraction(127, 5)
+"""Exact by definition (international inch, 1959)."""
+
+INCHES_PER_FOOT = 12
+
+
+def convert(value: Fraction, unit: Unit, to: Unit) -> Fraction:
+    """The same length in the other unit, exactly.
+
+    Args: value, a length in ``unit``; unit and to, "in" or "mm".
+    Returns: the length in ``to``.
+    """
+    if unit == to:
+        return value
+    return value * MM_PER_INCH if to == "mm" else value / MM_PER_INCH

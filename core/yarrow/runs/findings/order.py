@@ -1,0 +1,47 @@
+"""Lines that lie behind one another: found before anything is bent round their corners."""
+
+from __future__ import annotations
+
+from yarrow.runs.findings.draft import line_name, move
+from yarrow.runs.layout import Layout
+from yarrow.runs.plan import Finding
+from yarrow.runs.run import Run
+from yarrow.runs.words import Words
+
+_HAIR = 1e-9
+
+
+def order_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
+    """An error for every line whose first corner does not come after the corner before it."""
+    found = []
+    reached, leg = -float(run.start.allowance), 0
+    before = "the start of the pipe"
+    last = len(layout.lines) - 1
+    for feature, line in enumerate(layout.lines):
+        if line.leg.number != leg:
+            reached, leg = 0.0, line.leg.number
+        behind = reached - line.laid.begins
+        if behind >= -_HAIR:
+            code = "end-short" if feature == last else "before-start"
+            if feature != last and not before.startswith("the start"):
+                code = "out-of-order"
+            name = line_name(run, feature)
+            found.append(
+                Finding(
+                    "error",
+                    code,
+                    f"{name[0].upper()}{name[1:]} would begin {words.length(behind)} before "
+                    f"{before}. Move it further along, or check which face it was measured from.",
+                    feature,
+                    f"walk[{feature}].at",
+                    remedy=move(run, words, feature, behind + _room(layout)),
+                )
+            )
+        reached = line.laid.ends if line.laid.after.number == leg else reached
+        before = f"{line_name(run, feature)} ends"
+    return found
+
+
+def _room(layout: Layout) -> float:
+    """A first guess at the room that a corner needs: a quarter bend's radius."""
+    return layout.pipe.radius

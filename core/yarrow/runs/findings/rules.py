@@ -1,0 +1,122 @@
+"""Rules for the finished run, slips of the pen, and what was added without being asked."""
+
+from __future__ import annotations
+
+from yarrow.catalog.tables import limits
+from yarrow.measure.units import convert
+from yarrow.runs.findings.draft import Draft, line_name
+from yarrow.runs.plan import Finding
+from yarrow.runs.run import Run
+from yarrow.runs.words import Words, degrees
+
+
+def degree_findings(draft: Draft) -> list[Finding]:
+    """A warning where the run bends more than four quarters between pull points."""
+    limit = limits()["bends_between_pull_points"]
+    total = 0.0
+    for index, bend in enumerate(draft.pipe.bends):
+        total += bend.angle
+        if total > limit["degrees"] + 1e-6:
+            feature = draft.feature(index)
+            whole = sum(b.angle for b in draft.pipe.bends)
+            return [
+                Finding(
+                    "warning",
+                    "too-many-degrees",
+                    f"The run bends {degrees(whole)} between pull points; "
+                    f"{degrees(limit['degrees'])} is the most. Put a box or a conduit body before "
+                    f"{line_name(draft.run, feature)}, or use shallower offsets.",
+                    feature,
+                    "",
+                    (index,),
+                    source=limit["source"],
+                )
+            ]
+    return []
+
+
+def stick_findings(draft: Draft) -> list[Finding]:
+    """A warning where the pipe is longer than a stick, with how many it takes."""
+    conduit, words = draft.run.conduit, draft.words
+    stick = float(convert(conduit.stick, conduit.unit, draft.run.unit))
+    over = draft.pipe.cut_length - stick
+    if over <= 1e-6:
+        return []
+    sticks = int(-(-draft.pipe.cut_length // stick))
+    return [
+        Finding(
+            "warning",
+            "longer-than-stick",
+            f"The pipe is {words.length(over)} longer than a stick of {words.length(stick)}. "
+            f"It takes {sticks} sticks: end this piece at a coupling in a straight part, and start "
+            "the next one there.",
+            path="walk",
+        )
+    ]
+
+
+def slip_findings(run: Run, words: Words) -> list[Finding]:
+    """A warning for every number that looks like a slip of the pen or the tape."""
+    stick = float(convert(run.conduit.stick, run.conduit.unit, run.unit))
+    found = []
+    for feature, line in enumerate(run.walk):
+        at = float(line.at)
+        rise = float(getattr(line, "rise", 0))
+        if at == 0:
+            found.append(_slip(feature, "at", "0 is where the tape is hooked. Was it measured?"))
+        elif at > stick:
+            found.append(
+                _slip(
+                    feature,
+                    "at",
+                    f"{words.length(at)} is more than a stick of {words.length(stick)}. "
+                    "Read the tape again, and check the unit.",
+                )
+            )
+        if rise > stick:
+            found.append(
+                _slip(
+                    feature,
+                    "rise",
+                    f"A rise of {words.length(rise)} is more than a stick. Check the unit.",
+                )
+            )
+        elif rise > at > 0:
+            found.append(
+                _slip(
+                    feature,
+                    "rise",
+                    f"The rise of {words.length(rise)} is more than the {words.length(at)} that "
+                    "lead up to it. Are the two numbers the right way round?",
+                )
+            )
+    return found
+
+
+def _slip(feature: int, field: str, text: str) -> Finding:
+    return Finding("warning", "looks-like-a-slip", text, feature, f"walk[{feature}].{field}")
+
+
+def allowance_findings(run: Run, words: Words) -> list[Finding]:
+    """A note wherever the fitting's own thread was added, so that nobody adds it twice."""
+    added = words.length(float(convert(run.conduit.engaged, run.conduit.unit, run.unit)))
+    return [
+        Finding(
+            "note",
+            "thread-added",
+            f"{added} of thread is added beyond this face: a typical fitting takes that in. "
+            "Measure yours, and do not add it again.",
+            None if place == "start" else len(run.walk) - 1,
+            f"{place}.allowance",
+            source="catalogue, threads",
+        )
+        for place in run.own_allowances
+    ]
+
+
+def table_findings(run: Run) -> list[Finding]:
+    """A note where the printed method was asked for and there is no walk to work it on."""
+    if run.method == "table" and not run.walk:
+        text = "A path has no walk to work multipliers on: the marks are the exact ones."
+        return [Finding("note", "table-needs-walk", text, path="method")]
+    return []

@@ -1,0 +1,67 @@
+"""What a pipe comes out as: its marks, as rounded, folded and measured like the site was."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from yarrow.benders.bender import Bender
+from yarrow.geometry.arcs import arc_length
+from yarrow.geometry.errors import GeometryError
+from yarrow.geometry.pipe import PipeBend, StraightPipe, fold
+from yarrow.runs.layout import Layout, leg_origin
+from yarrow.runs.plan import Dimension, Mark
+from yarrow.runs.run import Run
+from yarrow.runs.words import Words
+
+
+def comes_out(
+    run: Run,
+    layout: Layout,
+    pipe: StraightPipe,
+    marks: Sequence[Mark],
+    cut_length: float,
+    words: Words,
+) -> tuple[Dimension, ...]:
+    """Every number of the walk as it comes out when the rounded marks are followed to the letter.
+
+    Args: pipe, for the angles and rolls of its bends; marks, one a bend, in order.
+    Returns: the dimensions; none where the marks make arcs overlap, so that no pipe comes out.
+    """
+    bends = [
+        PipeBend(_arc_start(run.bender, mark, bend), bend.angle, bend.roll, bend.radius)
+        for mark, bend in zip(marks, pipe.bends, strict=True)
+    ]
+    try:
+        vertices = fold(
+            bends,
+            cut_length,
+            start=layout.vertices[0],
+            ahead=pipe.ahead,
+            first_toward=pipe.first_toward,
+        ).vertices
+    except GeometryError:
+        return ()
+    lead = float(run.start.allowance)
+    found = []
+    for feature, line in enumerate(layout.lines):
+        own = vertices[line.first_vertex : line.first_vertex + len(line.laid.corners)]
+        origin = leg_origin(layout, line.leg.number, vertices, lead)
+        for read in line.line.read_back(line.leg, layout.pipe, origin, own):
+            off = read.comes_out - read.asked
+            found.append(
+                Dimension(
+                    feature=feature,
+                    field=read.field,
+                    asked=read.asked,
+                    comes_out=read.comes_out,
+                    off=off,
+                    asked_text=words.reading(read.asked),
+                    off_text=words.off(off),
+                )
+            )
+    return tuple(found)
+
+
+def _arc_start(bender: Bender, mark: Mark, bend: PipeBend) -> float:
+    length = arc_length(bend.radius, bend.angle)
+    return bender.arc_start(mark.rounded, length, mark.hook, mark.reference)

@@ -1,0 +1,56 @@
+"""A run as it was read: everything resolved against the catalogue, lengths still exact."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import Literal
+
+from yarrow.benders.bender import Bender
+from yarrow.bends.registry import Line
+from yarrow.catalog.tables import Conduit
+from yarrow.measure.units import Unit
+
+Method = Literal["exact", "table"]
+
+Points = tuple[tuple[Fraction, Fraction, Fraction], ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Start:
+    """Where the run starts: the fitting, and the pipe beyond its face (short of it below zero)."""
+
+    fitting: str
+    allowance: Fraction
+    label: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Worked:
+    """A sum that was typed into a field, worked out: ``52 3/4 - 2 7/8 = 49 7/8``."""
+
+    path: str
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class Run:
+    """A run that can be read. ``path`` is used where it is not empty; then ``walk`` is empty.
+
+    ``bender_fits`` is False where the bender is in the catalogue and its shoe does not take this
+    conduit; the bender then carries the numbers of its shoe's own size.
+    ``own_allowances`` are the places whose allowance was left to the fitting and is not zero.
+    """
+
+    name: str
+    unit: Unit
+    round_to: Fraction
+    conduit: Conduit
+    bender: Bender
+    bender_fits: bool
+    method: Method
+    start: Start
+    walk: tuple[Line, ...]
+    path: Points
+    worked: tuple[Worked, ...]
+    own_allowances: tuple[str, ...]

@@ -1,0 +1,100 @@
+"""The work in order, in words: mark, bend by bend, cut, each with how to check it."""
+
+from __future__ import annotations
+
+import math
+
+from yarrow.benders.bender import Reference
+from yarrow.geometry.arcs import tangent_length
+from yarrow.geometry.pipe import StraightPipe
+from yarrow.runs.plan import Mark, Step
+from yarrow.runs.words import Words, degrees
+
+REFERENCE_NAMES: dict[Reference, str] = {
+    "front": "front mark",
+    "back": "back-of-bend mark",
+    "centre": "centre mark",
+    "former": "edge of the former",
+    "square": "square at the back of the bend",
+}
+
+_MARK_CAUTION = "Mark all the way round, so that no mark is lost in the shoe."
+_BEND_CAUTION = "Gloves on; fingers away from shoe and roller."
+_CUT_CAUTION = "Gloves and eye protection. A burr cuts the wire: ream it."
+
+
+def steps(
+    pipe: StraightPipe, marks: tuple[Mark, ...], cut_text: str, words: Words
+) -> tuple[Step, ...]:
+    """What to do, in order, with the figures of this plan; nothing where there are no marks."""
+    if not marks and pipe.bends:
+        return ()
+    found = []
+    if marks:
+        listed = ", ".join(mark.text for mark in marks)
+        found.append(
+            Step(
+                1,
+                "Mark",
+                f"From the start end, mark {listed}. The cut comes at {cut_text}.",
+                "Hook the tape once and read every mark from there; add nothing up on the pipe.",
+                _MARK_CAUTION,
+                None,
+            )
+        )
+    for mark in marks:
+        found.append(_bend_step(len(found) + 1, pipe, mark, words))
+    found.append(
+        Step(
+            len(found) + 1,
+            "Cut",
+            f"Cut square at {cut_text} from the start end, when the last bend has been checked."
+            if marks
+            else f"Cut square at {cut_text}.",
+            "Offer it up before the fittings go on.",
+            _CUT_CAUTION,
+            None,
+        )
+    )
+    return tuple(found)
+
+
+def _bend_step(number: int, pipe: StraightPipe, mark: Mark, words: Words) -> Step:
+    bend = pipe.bends[mark.bend]
+    turn = _roll_words(bend.roll) if mark.bend else ""
+    reference = REFERENCE_NAMES[mark.reference]
+    do = (
+        f"{turn}{reference[0].upper()}{reference[1:]} on {mark.text}, hook toward the "
+        f"{mark.hook} of the pipe. Bend {degrees(bend.angle)}, rather under than over."
+    )
+    return Step(
+        number, f"Bend {mark.bend + 1}", do, _check(pipe, mark, words), _BEND_CAUTION, mark.bend
+    )
+
+
+def _roll_words(roll: float) -> str:
+    if abs(roll) < 0.05:
+        return "Pipe stays as it lies. "
+    if abs(abs(roll) - 180) < 0.05:
+        return "Turn the pipe half over. "
+    way = "clockwise" if roll > 0 else "anticlockwise"
+    return f"Turn the pipe {degrees(abs(roll))} {way}, seen from its start. "
+
+
+def _check(pipe: StraightPipe, mark: Mark, words: Words) -> str:
+    """How to see that this bend is right, with a figure where one can be put to it."""
+    index = mark.bend
+    bend = pipe.bends[index]
+    before = pipe.bends[index - 1] if index else None
+    if before and abs(abs(bend.roll) - 180) < 0.05 and abs(before.angle - bend.angle) < 1e-6:
+        apart = _parallel_distance(before.angle, bend.radius, pipe.straights[index])
+        return f"Both legs parallel, {words.length(apart)} from centre line to centre line."
+    if index and abs(bend.roll) > 0.05 and abs(abs(bend.roll) - 180) > 0.05:
+        return f"{degrees(bend.angle)} against a level or square; sight down the pipe for a twist."
+    return f"{degrees(bend.angle)} against a level or square."
+
+
+def _parallel_distance(angle: float, radius: float, straight: float) -> float:
+    """Rise of two equal opposite bends with a straight between: (straight + 2 T) sin θ."""
+    slope = straight + 2 * tangent_length(radius, angle)
+    return slope * math.sin(math.radians(angle))

@@ -1,0 +1,49 @@
+"""Lengths and angles in sentences: rounded to the job's tape, the safe way where it matters."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+
+from yarrow.measure.rounding import round_to
+from yarrow.measure.units import Unit
+
+
+@dataclass(frozen=True, slots=True)
+class Words:
+    """How one job tells its numbers."""
+
+    unit: Unit
+    step: Fraction
+
+    def length(self, value: float) -> str:
+        """To the nearest mark, with the unit."""
+        return self.reading(value) + (" mm" if self.unit == "mm" else " in")
+
+    def reading(self, value: float) -> str:
+        """To the nearest mark, as it is written at the pipe: no unit."""
+        return round_to(value, self.step, self.unit).text
+
+    def at_least(self, value: float) -> str:
+        """To the next mark up, with the unit: for what is needed."""
+        return self.length(self.up(value))
+
+    def up(self, value: float) -> float:
+        """The next mark up (the mark itself where it is on one, to a millionth)."""
+        size = float(self.step)
+        return -((-(value - 1e-6)) // size) * size
+
+    def off(self, value: float) -> str:
+        """A difference with its sign, or 0 where it is less than half a mark."""
+        text = self.reading(abs(value))
+        return text if text == "0" else f"{'+' if value > 0 else '−'}{text}"
+
+
+def degrees(value: float) -> str:
+    """``30°``, ``22.5°``: at most two places, none that say nothing."""
+    return f"{value:.2f}".rstrip("0").rstrip(".") + "°"
+
+
+def plural(count: int, word: str) -> str:
+    """``1 bend``, ``2 bends``."""
+    return f"{count} {word}{'' if count == 1 else 's'}"

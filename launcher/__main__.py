@@ -1,0 +1,56 @@
+"""The commands of ./yarrow."""
+
+from __future__ import annotations
+
+import argparse
+import signal
+import sys
+from types import FrameType
+
+from launcher.bench import bench
+from launcher.contract import contract
+from launcher.demo import PORT, demo
+from launcher.dev import dev
+from launcher.say import GiveUp, complain
+from launcher.testing import test
+
+
+def main() -> int:
+    """Run one command. Returns the exit status."""
+    signal.signal(signal.SIGTERM, _interrupted)
+    options = _parser().parse_args()
+    try:
+        if options.command == "demo":
+            return demo(port=options.port, fresh=options.fresh)
+        if options.command == "test":
+            return test(options.labels)
+        return {"dev": dev, "bench": bench, "contract": contract}[options.command]()
+    except GiveUp as error:
+        complain(f"\n{error}")
+        return 1
+    except KeyboardInterrupt:
+        complain("\nStopped.")
+        return 130
+
+
+def _parser() -> argparse.ArgumentParser:
+    parser = argparse.ArgumentParser(prog="./yarrow", description="Start Yarrow.")
+    commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
+    demo_command = commands.add_parser("demo", help="install what is missing and serve the demo")
+    demo_command.add_argument("--port", type=int, default=PORT)
+    demo_command.add_argument("--fresh", action="store_true", help="start over with empty data")
+    test_command = commands.add_parser("test", help="run every check and test")
+    test_command.add_argument("labels", nargs="*", help="tests to run alone, without the checks")
+    commands.add_parser("dev", help="a server and page that reload")
+    commands.add_parser("bench", help="measure the speed and write docs/benchmarks.md")
+    commands.add_parser("contract", help="write the API's contract and the page's types anew")
+    return parser
+
+
+def _interrupted(_number: int, _frame: FrameType | None) -> None:
+    """Ending by a signal goes the same way as Ctrl-C: everything that was started is stopped."""
+    raise KeyboardInterrupt
+
+
+if __name__ == "__main__":
+    sys.exit(main())

@@ -1,0 +1,23 @@
+"""./yarrow bench: the speed that was promised, measured on this machine."""
+
+from __future__ import annotations
+
+import os
+import subprocess
+
+from launcher.places import PYTHON, ROOT
+from launcher.postgres import cluster
+from launcher.setup import set_up
+
+
+def bench() -> int:
+    """Run the benchmarks and write docs/benchmarks.md. Returns the exit status. Raises: GiveUp."""
+    set_up(for_tests=True)
+    with cluster("bench", durable=False) as environment:
+        done = subprocess.run(
+            [str(PYTHON), "-m", "benchmarks"],
+            cwd=ROOT,
+            env={**os.environ, **environment},
+            check=False,
+        )
+    return done.returncode

@@ -1,0 +1,30 @@
+"""Debian's packages: installed where that is allowed, else the exact line to run."""
+
+from __future__ import annotations
+
+import os
+import shutil
+from collections.abc import Sequence
+
+from launcher.processes import answers, run
+from launcher.say import GiveUp, say
+
+
+def ensure_packages(packages: Sequence[str]) -> None:
+    """Install Debian packages. Raises: GiveUp, with the line to run, where we may not."""
+    if not packages:
+        return
+    line = f"apt-get update && apt-get install -y --no-install-recommends {' '.join(packages)}"
+    if shutil.which("apt-get") is None:
+        raise GiveUp(f"Yarrow needs {', '.join(packages)}, and there is no apt-get here.")
+    if os.geteuid() == 0:
+        prefix: list[str] = []
+    elif answers(["sudo", "-n", "true"]):
+        prefix = ["sudo", "-n", "env", "DEBIAN_FRONTEND=noninteractive"]
+    else:
+        raise GiveUp(f"Yarrow needs Debian's {', '.join(packages)}. Run:\n  sudo sh -c '{line}'")
+    say(f"  installing {', '.join(packages)}")
+    quiet = {"DEBIAN_FRONTEND": "noninteractive"}
+    run([*prefix, "apt-get", "update", "-q"], environment=quiet, what="apt-get update")
+    install = ["apt-get", "install", "-y", "-q", "--no-install-recommends", *packages]
+    run([*prefix, *install], environment=quiet, what="apt-get install")

@@ -1,0 +1,82 @@
+"""./yarrow demo: everything on one address, until Ctrl-C."""
+
+from __future__ import annotations
+
+import http.client
+import os
+import socket
+import subprocess
+import time
+
+from launcher.places import MANAGE, PYTHON, ROOT
+from launcher.postgres import cluster
+from launcher.processes import run, stop
+from launcher.say import GiveUp, say, step
+from launcher.setup import set_up
+
+PORT = 8600
+_PATIENCE = 30
+
+
+def demo(*, port: int = PORT, fresh: bool = False) -> int:
+    """Set up, start the database, migrate, load the demo data, serve. Returns the exit status.
+
+    Raises: GiveUp.
+    """
+    _check_port(port)
+    set_up(for_tests=False)
+    say("· The database …")
+    with cluster("demo", fresh=fresh) as environment:
+        with step("Tables and demo data"):
+            run([PYTHON, MANAGE, "migrate", "-v0"], environment=environment, what="migrating")
+            told = run([PYTHON, MANAGE, "load_demo"], environment=environment, what="demo data")
+        server = _serve(port, environment)
+        try:
+            _wait_until_it_answers(server, port)
+            say(f"\nYarrow is at http://127.0.0.1:{port}/\n{told.rstrip()}\nCtrl-C stops it.")
+            return server.wait()
+        except KeyboardInterrupt:
+            say("\nStopping …")
+            return 0
+        finally:
+            stop(server)
+
+
+def _check_port(port: int) -> None:
+    with socket.socket() as probe:
+        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            probe.bind(("127.0.0.1", port))
+        except OSError:
+            raise GiveUp(
+                f"Port {port} is in use. Stop what is there, or: ./yarrow demo --port {port + 1}"
+            ) from None
+
+
+def _serve(port: int, environment: dict[str, str]) -> subprocess.Popen[bytes]:
+    """gunicorn, in a session of its own so that Ctrl-C reaches us and not it."""
+    command = [
+        PYTHON, "-m", "gunicorn", "config.wsgi:application", "--bind", f"127.0.0.1:{port}",
+        "--workers", "2", "--threads", "4", "--worker-tmp-dir", "/dev/shm",
+        "--chdir", ROOT / "server", "--pythonpath", ROOT / "core", "--log-level", "warning",
+    ]  # fmt: skip
+    return subprocess.Popen(
+        [str(part) for part in command],
+        env={**os.environ, **environment},
+        start_new_session=True,
+    )
+
+
+def _wait_until_it_answers(server: subprocess.Popen[bytes], port: int) -> None:
+    end = time.monotonic() + _PATIENCE
+    while time.monotonic() < end:
+        if server.poll() is not None:
+            raise GiveUp("The server stopped at once; its own words are above.")
+        try:
+            connection = http.client.HTTPConnection("127.0.0.1", port, timeout=5)
+            connection.request("GET", "/api/session")
+            if connection.getresponse().status == 200:
+                return
+        except OSError:
+            time.sleep(0.1)
+    raise GiveUp(f"The server did not answer within {_PATIENCE} s.")

@@ -1,0 +1,187 @@
+"""A PostgreSQL cluster of the checkout's own: on loopback, with a password, ended when we end."""
+
+from __future__ import annotations
+
+import fcntl
+import hashlib
+import os
+import pwd
+import re
+import shutil
+import socket
+from collections.abc import Iterator, Sequence
+from contextlib import contextmanager
+from pathlib import Path
+
+from launcher.debian import ensure_packages
+from launcher.keys import keys
+from launcher.places import ROOT, STATE
+from launcher.processes import answers, run
+from launcher.say import GiveUp
+
+_AS_ROOT_USER = "postgres"
+"""PostgreSQL refuses root; Debian's package makes this user."""
+
+
+def ensure_postgres() -> Path:
+    """The folder of PostgreSQL's programs, after installing it where it is missing."""
+    found = _programs()
+    if found is None:
+        ensure_packages(["postgresql"])
+        found = _programs()
+    if found is None:
+        raise GiveUp("PostgreSQL's initdb is not to be found under /usr/lib/postgresql.")
+    return found
+
+
+def _programs() -> Path | None:
+    versions = Path("/usr/lib/postgresql").glob("*/bin/initdb")
+    newest = sorted(versions, key=lambda path: int(path.parts[-3]))
+    return newest[-1].parent if newest else None
+
+
+@contextmanager
+def cluster(name: str, *, fresh: bool = False, durable: bool = True) -> Iterator[dict[str, str]]:
+    """A running cluster, made where there is none; stopped at the end.
+
+    Args: name, of the data folder; fresh, start over; durable, False for tests, where data that a
+    power cut would lose is no loss.
+    Yields: the environment in which Django finds it.
+    Raises: GiveUp, also where another start holds it.
+    """
+    programs = ensure_postgres()
+    with _held(name):
+        data = _data_folder(name)
+        tool = _Tool(programs, data)
+        if fresh:
+            tool.stop()
+            tool.remove()
+        tool.ensure_made()
+        port = tool.start(durable)
+        try:
+            tool.ensure_database(port)
+            yield {
+                "YARROW_DB_PORT": str(port),
+                "YARROW_DB_PASSWORD": keys()["database"],
+                "YARROW_SECRET_KEY": keys()["django"],
+            }
+        finally:
+            tool.stop()
+
+
+@contextmanager
+def _held(name: str) -> Iterator[None]:
+    """Only one start at a time; the lock goes with the process, however it ends."""
+    with (STATE / f"{name}.lock").open("w") as file:
+        try:
+            fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        except OSError:
+            raise GiveUp(f"./yarrow {name} is already running in this checkout.") from None
+        yield
+
+
+def _data_folder(name: str) -> Path:
+    """In .yarrow/, or under /var/lib where the postgres user can't reach the checkout."""
+    if os.geteuid() != 0:
+        return STATE / f"postgres-{name}"
+    if answers(["runuser", "-u", _AS_ROOT_USER, "--", "test", "-x", STATE]):
+        return STATE / f"postgres-{name}"
+    checkout = hashlib.sha256(str(ROOT).encode()).hexdigest()[:12]
+    home = Path("/var/lib/yarrow") / checkout
+    home.mkdir(parents=True, exist_ok=True)
+    return home / f"postgres-{name}"
+
+
+class _Tool:
+    """PostgreSQL's own programs on one data folder."""
+
+    def __init__(self, programs: Path, data: Path) -> None:
+        self.programs = programs
+        self.data = data
+        self.log = data.parent / f"{data.name}.log"
+        self.made = data / "yarrow-made"
+
+    def ensure_made(self) -> None:
+        """Make the cluster; one that an interrupted start left half made is made again."""
+        if self.made.is_file():
+            return
+        self.stop()
+        self.remove()
+        self.data.mkdir(mode=0o700)
+        password = self.data.parent / f"{self.data.name}.password"
+        password.touch(mode=0o600)
+        password.write_text(keys()["database"])
+        self._give(self.data)
+        self._give(password)
+        try:
+            self._run(
+                "initdb", "-D", self.data, "-U", "yarrow", "--auth=scram-sha-256",
+                f"--pwfile={password}", "--encoding=UTF8", "--locale=C.UTF-8", "--no-instructions",
+            )  # fmt: skip
+        finally:
+            password.unlink()
+        self.made.touch()
+
+    def start(self, durable: bool) -> int:
+        """Start the cluster, or find it still running from a start that was killed. The port."""
+        running = self._running_port()
+        if running:
+            return running
+        port = _free_port()
+        self.log.touch(mode=0o600)
+        self._give(self.log)
+        options = f"-c listen_addresses=127.0.0.1 -c port={port} -c unix_socket_directories=''"
+        if not durable:
+            options += " -c fsync=off -c synchronous_commit=off -c full_page_writes=off"
+        self._run("pg_ctl", "-D", self.data, "-o", options, "-l", self.log, "-w", "start")
+        return port
+
+    def ensure_database(self, port: int) -> None:
+        """The database in the cluster."""
+        ask = ["-h", "127.0.0.1", "-p", str(port), "-U", "yarrow", "-w"]
+        query = "select 1 from pg_database where datname = 'yarrow'"
+        found = self._run("psql", *ask, "-d", "postgres", "-Atc", query)
+        if found.strip() != "1":
+            self._run("createdb", *ask, "yarrow")
+
+    def stop(self) -> None:
+        """Stop the cluster if it runs."""
+        if self.data.is_dir() and self._running_port():
+            self._run("pg_ctl", "-D", self.data, "-m", "fast", "-w", "stop")
+
+    def remove(self) -> None:
+        """Remove the data folder."""
+        shutil.rmtree(self.data, ignore_errors=True)
+
+    def _running_port(self) -> int | None:
+        status: list[str | Path] = [
+            *self._as_user(),
+            self.programs / "pg_ctl",
+            "-D",
+            self.data,
+            "status",
+        ]
+        if not answers(status):
+            return None
+        lines = (self.data / "postmaster.pid").read_text().splitlines()
+        return int(lines[3]) if len(lines) > 3 and re.fullmatch(r"\d+", lines[3]) else None
+
+    def _run(self, program: str, *arguments: str | Path) -> str:
+        password = {"PGPASSWORD": keys()["database"], "PGCONNECT_TIMEOUT": "10"}
+        command = [*self._as_user(), self.programs / program, *arguments]
+        # Not from the checkout: the postgres user may not be allowed to stand there.
+        return run(command, environment=password, cwd=Path("/"), what=f"PostgreSQL's {program}")
+
+    def _as_user(self) -> Sequence[str]:
+        return ["runuser", "-u", _AS_ROOT_USER, "--"] if os.geteuid() == 0 else []
+
+    def _give(self, path: Path) -> None:
+        if os.geteuid() == 0:
+            user = pwd.getpwnam(_AS_ROOT_USER)
+            os.chown(path, user.pw_uid, user.pw_gid)
+
+
+def _free_port() -> int:
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        return int(probe.getsockname()[1])

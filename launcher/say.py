@@ -1,0 +1,33 @@
+"""Progress in plain lines, and the one way to give up."""
+
+from __future__ import annotations
+
+import sys
+import time
+from collections.abc import Iterator
+from contextlib import contextmanager
+
+
+class GiveUp(Exception):
+    """Something that the person has to put right; its text says what and how."""
+
+
+def say(text: str) -> None:
+    """One line, now."""
+    print(text, flush=True)
+
+
+@contextmanager
+def step(title: str) -> Iterator[None]:
+    """Announce a step, and how long it took."""
+    say(f"· {title} …")
+    began = time.monotonic()
+    yield
+    took = time.monotonic() - began
+    if took >= 1:
+        say(f"  {title}: {took:.0f} s")
+
+
+def complain(text: str) -> None:
+    """One line on standard error."""
+    print(text, file=sys.stderr, flush=True)

@@ -1,0 +1,27 @@
+"""What every command needs first: Python's packages, Node, the page's packages, the built page."""
+
+from __future__ import annotations
+
+from launcher.node_env import ensure_packages, ensure_page, node_environment
+from launcher.places import API_TYPES, STATE, WEB
+from launcher.python_env import ensure_python
+from launcher.say import step
+
+
+def set_up(*, for_tests: bool, build: bool = True) -> dict[str, str]:
+    """Install and build what is missing. Returns: the environment for node and npm.
+
+    Raises: GiveUp.
+    """
+    STATE.mkdir(exist_ok=True)
+    with step("Python packages"):
+        ensure_python(for_tests=for_tests)
+    with step("Node and the page's packages"):
+        node = node_environment()
+        ensure_packages(WEB, node)
+        if for_tests:
+            ensure_packages(API_TYPES, node)
+    if build:
+        with step("The page"):
+            ensure_page(node)
+    return node

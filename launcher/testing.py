@@ -1,0 +1,102 @@
+"""./yarrow test: every check, then every test, closing with the count of Django's test runner."""
+
+from __future__ import annotations
+
+import os
+import shutil
+import subprocess
+from collections.abc import Callable
+from pathlib import Path
+
+from launcher.debian import ensure_packages
+from launcher.places import API_TYPES, CONTRACT, MANAGE, PYTHON, ROOT, VENV, WEB
+from launcher.postgres import cluster
+from launcher.processes import run
+from launcher.say import GiveUp, complain, say, step
+from launcher.setup import set_up
+
+_LABELS = ("core/tests", "server/tests", "e2e")
+_CODE = ("core", "server", "launcher", "e2e", "benchmarks")
+
+
+def test(labels: list[str]) -> int:
+    """Checks and tests; labels choose tests alone. Returns the exit status. Raises: GiveUp."""
+    node = set_up(for_tests=True)
+    with step("Chromium and its driver"):
+        ensure_packages(
+            [
+                package
+                for package, program in (
+                    ("chromium", "chromium"),
+                    ("chromium-driver", "chromedriver"),
+                )
+                if shutil.which(program) is None
+            ]
+        )
+    with cluster("test", durable=False) as environment:
+        failed = [] if labels else _checks(environment, node)
+        done = subprocess.run(
+            [str(PYTHON), str(MANAGE), "test", "--top-level", str(ROOT), *(labels or _LABELS)],
+            cwd=ROOT,
+            env={**os.environ, **environment, "YARROW_HOSTS": "127.0.0.1,localhost,testserver"},
+            check=False,
+        )
+    return 1 if failed or done.returncode else 0
+
+
+def _checks(environment: dict[str, str], node: dict[str, str]) -> list[str]:
+    """Every check in turn; the names of those that failed."""
+
+    def python(*arguments: str | Path) -> Callable[[], str]:
+        return lambda: run([PYTHON, "-m", *arguments], cwd=ROOT, environment=environment)
+
+    def npm(script: str) -> Callable[[], str]:
+        return lambda: run(["npm", "run", "--silent", script], cwd=WEB, environment=node)
+
+    checks: dict[str, Callable[[], str | None]] = {
+        "ruff": python("ruff", "check", *_CODE),
+        "ruff format": python("ruff", "format", "--check", *_CODE),
+        "mypy": python("mypy", "core/yarrow", "launcher"),
+        "imports point one way": lambda: run(
+            [VENV / "bin" / "lint-imports", "--no-cache"],
+            cwd=ROOT,
+            environment={"PYTHONPATH": f"{ROOT / 'core'}{os.pathsep}{ROOT / 'server'}"},
+        ),
+        "no migration is missing": lambda: run(
+            [PYTHON, MANAGE, "makemigrations", "--check", "--dry-run"], environment=environment
+        ),
+        "the contract is current": lambda: _current_contract(environment),
+        "the page's types are current": lambda: _current_types(node),
+        "TypeScript": npm("types"),
+        "Biome": npm("lint"),
+        "the page's own tests": npm("test"),
+    }
+    failed = []
+    for name, check in checks.items():
+        try:
+            with step(name):
+                check()
+        except GiveUp as error:
+            complain(f"FAILED {name}\n{error}")
+            failed.append(name)
+    say(f"Checks: {len(checks) - len(failed)} of {len(checks)} passed.")
+    return failed
+
+
+def _current_contract(environment: dict[str, str]) -> None:
+    """Raises: GiveUp, where contracts/openapi.json is not what the API says of itself."""
+    told = run([PYTHON, MANAGE, "contract"], environment=environment)
+    if told != CONTRACT.read_text():
+        raise GiveUp("contracts/openapi.json is stale. Run: ./yarrow contract")
+
+
+def _current_types(node: dict[str, str]) -> None:
+    """Raises: GiveUp, where the page's types were made from another contract."""
+    schema = WEB / "src" / "api" / "schema.d.ts"
+    if api_types(node) != schema.read_text():
+        raise GiveUp("web/src/api/schema.d.ts is stale. Run: ./yarrow contract")
+
+
+def api_types(node: dict[str, str]) -> str:
+    """The page's types, generated from the contract."""
+    return run(["npm", "run", "--silent", "generate"], cwd=API_TYPES, environment=node)

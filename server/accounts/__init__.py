@@ -1,0 +1,1 @@
+"""Crews and their members."""

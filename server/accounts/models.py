@@ -1,0 +1,28 @@
+"""A crew, and the people in it who can sign in."""
+
+from __future__ import annotations
+
+from django.contrib.auth.models import AbstractUser
+from django.db import models
+
+
+class Crew(models.Model):
+    """The wall around everything: jobs belong to a crew, and nobody else sees them."""
+
+    name = models.CharField(max_length=120, unique=True)
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class Member(AbstractUser):
+    """A person who signs in; always in exactly one crew."""
+
+    crew = models.ForeignKey(Crew, on_delete=models.PROTECT, related_name="members")
+
+    REQUIRED_FIELDS = ["crew"]  # noqa: RUF012 (Django's own form)
+
+    @property
+    def shown_name(self) -> str:
+        """What the others call this member."""
+        return self.get_full_name() or self.username

@@ -1,0 +1,1 @@
+"""The HTTP API: reads a request, calls a service, answers in the contract's shapes."""

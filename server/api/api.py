@@ -1,0 +1,109 @@
+"""The API itself: its reader of bodies, its walls, its routes and its contract."""
+
+from __future__ import annotations
+
+import json
+from typing import Any, NoReturn
+
+from django.http import HttpRequest, HttpResponse
+from ninja import NinjaAPI
+from ninja.parser import Parser
+from ninja.renderers import BaseRenderer
+from ninja.responses import NinjaJSONEncoder
+from ninja.security import SessionAuth
+
+from api.problems import handle_problems
+from api.routes import jobs, planning, runs, session
+from yarrow import __version__
+from yarrow.documents.refusal import Refusal
+from yarrow.documents.schema import schema
+
+
+class StrictParser(Parser):
+    """JSON as the standard has it: no NaN, no Infinity, no bottomless nesting."""
+
+    def parse_body(self, request: HttpRequest) -> Any:
+        """The body's JSON. Raises: Refusal."""
+        try:
+            return json.loads(request.body, parse_constant=_no_constant)
+        except (ValueError, RecursionError):
+            raise Refusal("", "JSON in UTF-8") from None
+
+
+class StrictRenderer(BaseRenderer):
+    """JSON out, with NaN and Infinity an error rather than an invalid document."""
+
+    media_type = "application/json"
+
+    def render(self, request: HttpRequest, data: Any, *, response_status: int) -> bytes:
+        """The answer's bytes."""
+        text = json.dumps(data, cls=NinjaJSONEncoder, allow_nan=False, separators=(",", ":"))
+        return text.encode()
+
+
+class YarrowAPI(NinjaAPI):
+    """Ninja's API with the core's documents in its contract."""
+
+    def get_openapi_schema(self, **options: Any) -> Any:
+        """The contract; where it says x-document, the core's own JSON Schema."""
+        contract = super().get_openapi_schema(**options)
+        plain = json.loads(json.dumps(contract, cls=NinjaJSONEncoder))
+        components = plain["components"]["schemas"]
+        for name in ("run",):
+            document = dict(schema(name))
+            definitions = document.pop("$defs")
+            title = f"{name.capitalize()}Document"
+            components[title] = _placed(document, title)
+            for part, definition in definitions.items():
+                components[f"{title}_{part}"] = _placed(definition, title)
+        return _placed(plain, "")
+
+
+def _placed(node: Any, title: str) -> Any:
+    """A schema with its references turned to where its parts stand in the contract."""
+    if isinstance(node, list):
+        return [_placed(item, title) for item in node]
+    if not isinstance(node, dict):
+        return node
+    if "x-document" in node:
+        return {"$ref": f"#/components/schemas/{node['x-document'].capitalize()}Document"}
+    found = {
+        key: _placed(value, title) for key, value in node.items() if key not in ("$schema", "$id")
+    }
+    reference = found.get("$ref", "")
+    if isinstance(reference, str) and reference.startswith("#/$defs/"):
+        found["$ref"] = f"#/components/schemas/{title}_{reference.removeprefix('#/$defs/')}"
+        # A default beside a reference is the reader's; a client has to send nothing for it.
+        found = {"$ref": found["$ref"]}
+    return found
+
+
+def _no_constant(name: str) -> NoReturn:
+    raise ValueError(name)
+
+
+def _build() -> YarrowAPI:
+    built = YarrowAPI(
+        title="Yarrow",
+        version=__version__,
+        description="Plan and keep conduit runs. Shapes: docs/run-file.md.",
+        auth=SessionAuth(),
+        parser=StrictParser(),
+        renderer=StrictRenderer(),
+        docs_url=None,
+        openapi_url="openapi.json",
+        urls_namespace="api",
+    )
+    handle_problems(built)
+    for router in (session.router, jobs.router, runs.router, planning.router):
+        built.add_router("", router)
+    return built
+
+
+api = _build()
+
+
+def missing(request: HttpRequest) -> HttpResponse:
+    """For addresses under the API that lead nowhere."""
+    body = {"code": "not-found", "message": "There is no such address.", "errors": []}
+    return api.create_response(request, body, status=404)

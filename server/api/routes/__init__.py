@@ -1,0 +1,1 @@
+"""The routes, by what they are about."""

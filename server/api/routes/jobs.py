@@ -1,0 +1,65 @@
+"""Jobs and the runs in them."""
+
+from __future__ import annotations
+
+from django.db.models import Count, Q
+from django.http import HttpRequest
+from ninja import Body, Path, Router
+
+from api.problems import REFUSALS
+from api.shapes import (
+    Id,
+    JobBody,
+    JobChange,
+    JobDetail,
+    JobSummary,
+    RunDetail,
+    RunDocument,
+    job_detail,
+    run_detail,
+)
+from jobs import services
+from jobs.models import Job
+from jobs.policy import jobs_for, runs_for
+
+router = Router(tags=["jobs"])
+
+
+@router.get("/jobs", response={200: list[JobSummary], **REFUSALS}, operation_id="list_jobs")
+def list_jobs(request: HttpRequest) -> list[Job]:
+    """The crew's jobs."""
+    live = Count("runs", filter=Q(runs__removed_at=None))
+    return list(jobs_for(request.user).annotate(run_count=live))
+
+
+@router.post("/jobs", response={201: JobDetail, **REFUSALS}, operation_id="create_job")
+def create_job(request: HttpRequest, body: JobBody) -> tuple[int, JobDetail]:
+    """A new job."""
+    return 201, job_detail(services.create_job(request.user, **body.dict()), [])
+
+
+@router.get("/jobs/{job_id}", response={200: JobDetail, **REFUSALS}, operation_id="get_job")
+def get_job(request: HttpRequest, job_id: Path[Id]) -> JobDetail:
+    """A job with its runs."""
+    return _detail(request, jobs_for(request.user).get(id=job_id))
+
+
+@router.put("/jobs/{job_id}", response={200: JobDetail, **REFUSALS}, operation_id="change_job")
+def change_job(request: HttpRequest, job_id: Path[Id], body: JobChange) -> JobDetail:
+    """Another name or place."""
+    return _detail(request, services.change_job(request.user, job_id, **body.dict()))
+
+
+@router.post(
+    "/jobs/{job_id}/runs", response={201: RunDetail, **REFUSALS}, operation_id="create_run"
+)
+def create_run(
+    request: HttpRequest, job_id: Path[Id], document: Body[RunDocument]
+) -> tuple[int, RunDetail]:
+    """A new run from its document: a fresh one, a copy, or a file that was imported."""
+    return 201, run_detail(services.create_run(request.user, job_id, document))
+
+
+def _detail(request: HttpRequest, job: Job) -> JobDetail:
+    runs = runs_for(request.user).filter(job=job).select_related("updated_by")
+    return job_detail(job, list(runs.defer("document")))

@@ -1,0 +1,42 @@
+"""Planning without saving, folding, and the catalogue."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.http import HttpRequest
+from ninja import Body, Router
+
+from api.problems import REFUSALS
+from api.shapes import Nothing, RunDocument
+from yarrow.documents.bends_file import FoldedPipe, fold_document
+from yarrow.documents.catalogue import Catalogue, catalogue
+from yarrow.documents.run_file import read_run
+from yarrow.runs.plan import Plan
+from yarrow.runs.planner import plan_run
+
+router = Router(tags=["planning"])
+
+
+@router.post("/plan", response={200: Plan, **REFUSALS}, operation_id="plan")
+def plan(request: HttpRequest, document: Body[RunDocument]) -> Plan:
+    """The plan of a run document; nothing is saved."""
+    return plan_run(read_run(document))
+
+
+@router.post("/fold", response={200: FoldedPipe, **REFUSALS}, operation_id="fold")
+def fold(request: HttpRequest, document: Body[dict[str, Any]]) -> FoldedPipe:
+    """The shape of straight pipe with bends (``yarrow.bends/1``)."""
+    return fold_document(document)
+
+
+@router.get("/catalogue", response={200: Catalogue, **REFUSALS}, operation_id="get_catalogue")
+def get_catalogue(request: HttpRequest) -> Catalogue:
+    """Everything that a run can name."""
+    return catalogue()
+
+
+@router.get("/nothing", response={200: Nothing, **REFUSALS}, operation_id="get_nothing")
+def get_nothing(request: HttpRequest) -> Nothing:
+    """An empty answer: whether the server is there, and what it costs to ask it anything."""
+    return Nothing()

@@ -1,0 +1,166 @@
+"""One run: open, save, its history, its file and its sheet."""
+
+from __future__ import annotations
+
+import json
+from typing import Any, Literal
+
+from django.http import HttpRequest, HttpResponse
+from django.utils.text import slugify
+from ninja import Path, Query, Router
+
+from api.problems import REFUSALS, ConflictProblem
+from api.shapes import (
+    Id,
+    Nothing,
+    Restore,
+    RevisionDetail,
+    RevisionSummary,
+    RunDetail,
+    RunDocument,
+    RunSave,
+    Version,
+    revision_detail,
+    revision_summary,
+    run_detail,
+)
+from exports.pdf import sheet_pdf
+from exports.sheet import PAPERS, Heading, compose_sheet
+from exports.svg import drawing_svg
+from jobs import services
+from jobs.models import Revision, Run
+from jobs.policy import revisions_for, runs_for
+from yarrow.documents.run_file import read_run
+from yarrow.runs.planner import plan_run
+
+router = Router(tags=["runs"])
+
+Paper = Literal["a4", "letter"]
+
+
+@router.get("/runs/{run_id}", response={200: RunDetail, **REFUSALS}, operation_id="get_run")
+def get_run(request: HttpRequest, run_id: Path[Id]) -> RunDetail:
+    """A run with its document."""
+    return run_detail(_run(request, run_id))
+
+
+@router.put(
+    "/runs/{run_id}",
+    response={200: RunDetail, 409: ConflictProblem, **REFUSALS},
+    operation_id="save_run",
+)
+def save_run(request: HttpRequest, run_id: Path[Id], body: RunSave) -> RunDetail:
+    """Save the next version; 409 with both documents where someone else was faster."""
+    request.document = body.document  # told back in a conflict
+    return run_detail(services.save_run(request.user, run_id, body.document, body.base_version))
+
+
+@router.delete("/runs/{run_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_run")
+def remove_run(request: HttpRequest, run_id: Path[Id]) -> Nothing:
+    """Put a run away; it can be brought back."""
+    services.remove_run(request.user, run_id)
+    return Nothing()
+
+
+@router.post(
+    "/runs/{run_id}/bring-back",
+    response={200: RunDetail, **REFUSALS},
+    operation_id="bring_back_run",
+)
+def bring_back_run(request: HttpRequest, run_id: Path[Id]) -> RunDetail:
+    """Bring back a run that was put away."""
+    return run_detail(services.bring_back_run(request.user, run_id))
+
+
+@router.get(
+    "/runs/{run_id}/revisions",
+    response={200: list[RevisionSummary], **REFUSALS},
+    operation_id="list_revisions",
+)
+def list_revisions(request: HttpRequest, run_id: Path[Id]) -> list[RevisionSummary]:
+    """A run's history, newest first."""
+    run = runs_for(request.user).get(id=run_id)
+    revisions = revisions_for(request.user).filter(run=run).select_related("saved_by")
+    return [revision_summary(revision) for revision in revisions.defer("document")]
+
+
+@router.get(
+    "/runs/{run_id}/revisions/{version}",
+    response={200: RevisionDetail, **REFUSALS},
+    operation_id="get_revision",
+)
+def get_revision(request: HttpRequest, run_id: Path[Id], version: Path[Version]) -> RevisionDetail:
+    """A run as it was."""
+    revisions: Any = revisions_for(request.user).select_related("saved_by")
+    revision: Revision = revisions.get(run_id=run_id, version=version)
+    return revision_detail(revision)
+
+
+@router.post(
+    "/runs/{run_id}/revisions/{version}/restore",
+    response={200: RunDetail, 409: ConflictProblem, **REFUSALS},
+    operation_id="restore_revision",
+)
+def restore_revision(
+    request: HttpRequest, run_id: Path[Id], version: Path[Version], body: Restore
+) -> RunDetail:
+    """Bring an earlier revision back, as the next version."""
+    return run_detail(services.restore_revision(request.user, run_id, version, body.base_version))
+
+
+@router.get(
+    "/runs/{run_id}/file", response={200: RunDocument, **REFUSALS}, operation_id="export_run"
+)
+def export_run(request: HttpRequest, run_id: Path[Id]) -> HttpResponse:
+    """The run file, to keep or to hand on."""
+    run = _run(request, run_id)
+    body = json.dumps(run.document, indent=2, ensure_ascii=False)
+    return _download(body.encode(), "application/json", f"{_file_name(run)}.json")
+
+
+@router.get(
+    "/runs/{run_id}/sheet.svg",
+    response={200: str, **REFUSALS},
+    operation_id="get_sheet_svg",
+    openapi_extra={"responses": {200: {"content": {"image/svg+xml": {}}}}},
+)
+def get_sheet_svg(
+    request: HttpRequest, run_id: Path[Id], paper: Query[Paper] = "a4"
+) -> HttpResponse:
+    """The sheet as the page shows and prints it."""
+    drawing = _sheet(_run(request, run_id), paper)
+    return HttpResponse(drawing_svg(drawing), content_type="image/svg+xml")
+
+
+@router.get(
+    "/runs/{run_id}/sheet.pdf",
+    response={200: str, **REFUSALS},
+    operation_id="get_sheet_pdf",
+    openapi_extra={"responses": {200: {"content": {"application/pdf": {}}}}},
+)
+def get_sheet_pdf(
+    request: HttpRequest, run_id: Path[Id], paper: Query[Paper] = "a4"
+) -> HttpResponse:
+    """The same sheet as a PDF."""
+    run = _run(request, run_id)
+    return _download(sheet_pdf(_sheet(run, paper)), "application/pdf", f"{_file_name(run)}.pdf")
+
+
+def _run(request: HttpRequest, run_id: int) -> Run:
+    found: Run = runs_for(request.user).select_related("updated_by", "job").get(id=run_id)
+    return found
+
+
+def _sheet(run: Run, paper: Paper) -> Any:
+    plan = plan_run(read_run(run.document))
+    saved = f"version {run.version}, saved {run.updated_at:%d %b %Y} by {run.updated_by.shown_name}"
+    return compose_sheet(plan, Heading(run.job.name, run.name, saved), PAPERS[paper])
+
+
+def _file_name(run: Run) -> str:
+    return slugify(run.name) or f"run-{run.id}"
+
+
+def _download(body: bytes, kind: str, name: str) -> HttpResponse:
+    headers = {"Content-Disposition": f'inline; filename="{name}"'}
+    return HttpResponse(body, content_type=kind, headers=headers)

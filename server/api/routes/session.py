@@ -1,0 +1,80 @@
+"""Signing in and out, and changing the password."""
+
+from __future__ import annotations
+
+from django.contrib.auth import authenticate, login, logout, update_session_auth_hash
+from django.contrib.auth.password_validation import validate_password
+from django.core.exceptions import ValidationError
+from django.http import HttpRequest
+from django.middleware.csrf import get_token
+from ninja import Router
+from ninja.errors import HttpError
+from ninja.utils import check_csrf
+
+from accounts.models import Member
+from api.problems import REFUSALS, Problem, Throttled
+from api.shapes import Nothing, PasswordChange, Session, SignIn, member_shape
+from yarrow.documents.refusal import Refusal
+
+router = Router(tags=["session"])
+
+
+@router.get("/session", response={200: Session, **REFUSALS}, auth=None, operation_id="get_session")
+def get_session(request: HttpRequest) -> Session:
+    """Who is signed in; null where nobody is."""
+    return _session(request)
+
+
+@router.post(
+    "/session",
+    response={200: Session, 429: Problem, **REFUSALS},
+    auth=None,
+    operation_id="sign_in",
+)
+def sign_in(request: HttpRequest, body: SignIn) -> Session:
+    """Sign in. Five wrong passwords close the door for five minutes."""
+    _check_csrf(request)
+    member = authenticate(request, username=body.username, password=body.password)
+    if member is None:
+        if getattr(request, "axes_locked_out", False):
+            raise Throttled
+        raise HttpError(403, "That name and password do not go together.")
+    login(request, member)
+    return _session(request)
+
+
+@router.delete("/session", response={200: Session, **REFUSALS}, operation_id="sign_out")
+def sign_out(request: HttpRequest) -> Session:
+    """Sign out."""
+    logout(request)
+    return _session(request)
+
+
+@router.put(
+    "/session/password", response={200: Nothing, **REFUSALS}, operation_id="change_password"
+)
+def change_password(request: HttpRequest, body: PasswordChange) -> Nothing:
+    """Change the password of the member who is signed in; other sessions end."""
+    member: Member = request.user
+    if not member.check_password(body.current):
+        raise Refusal("current", "the password that you signed in with")
+    try:
+        validate_password(body.new, member)
+    except ValidationError as error:
+        raise Refusal("new", " ".join(error.messages)) from None
+    member.set_password(body.new)
+    member.save(update_fields=["password"])
+    update_session_auth_hash(request, member)
+    return Nothing()
+
+
+def _session(request: HttpRequest) -> Session:
+    member = request.user
+    known = member_shape(member) if member.is_authenticated else None
+    return Session(member=known, csrf=get_token(request))
+
+
+def _check_csrf(request: HttpRequest) -> None:
+    """Signing in needs the token as well: nobody is to be signed in as someone else."""
+    if check_csrf(request) is not None:
+        raise HttpError(403, "The page is out of date. Load it again.")

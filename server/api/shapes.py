@@ -1,0 +1,213 @@
+"""The shapes that the API takes and gives. Plans and catalogues are the core's own dataclasses."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Annotated, Any, Literal
+
+from ninja import Schema
+from pydantic import ConfigDict, Field, StringConstraints, WithJsonSchema
+
+from accounts.models import Member
+from jobs.models import Job, Revision, Run
+
+RunDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run"})]
+"""A ``yarrow.run/1`` document. The core reads it; its schema stands in the contract."""
+
+_PRINTABLE = r"^[^\x00-\x1f\x7f]*$"
+
+Name = Annotated[
+    str,
+    StringConstraints(strip_whitespace=True, min_length=1, max_length=120, pattern=_PRINTABLE),
+]
+Place = Annotated[str, StringConstraints(strip_whitespace=True, max_length=200, pattern=_PRINTABLE)]
+Secret = Annotated[str, StringConstraints(min_length=1, max_length=200)]
+Version = Annotated[int, Field(ge=1, le=2_000_000_000)]
+Id = Annotated[int, Field(ge=1, le=2**62)]
+
+Units = Literal["in", "mm"]
+
+
+class Body(Schema):
+    """What comes in: unknown fields are refused."""
+
+    model_config = ConfigDict(extra="forbid")
+
+
+class SignIn(Body):
+    """A member's name and password."""
+
+    username: Annotated[str, StringConstraints(min_length=1, max_length=150, pattern=_PRINTABLE)]
+    password: Secret
+
+
+class PasswordChange(Body):
+    """The password that is, and the one that is to be."""
+
+    current: Secret
+    new: Secret
+
+
+class JobBody(Body):
+    """A new job."""
+
+    name: Name
+    place: Place = ""
+    units: Units
+
+
+class JobChange(Body):
+    """A job's name and place."""
+
+    name: Name
+    place: Place = ""
+
+
+class RunSave(Body):
+    """A whole document and the version that it was made from."""
+
+    document: RunDocument
+    base_version: Version
+
+
+class Restore(Body):
+    """The version that the person was looking at when they asked for an older one."""
+
+    base_version: Version
+
+
+class MemberShape(Schema):
+    """The person who is signed in."""
+
+    username: str
+    name: str
+    crew: str
+
+
+class Session(Schema):
+    """Who is signed in, and the token that every change has to carry (X-CSRFToken)."""
+
+    member: MemberShape | None
+    csrf: str
+
+
+class RunSummary(Schema):
+    """A run in a list."""
+
+    id: int
+    name: str
+    version: int
+    conduit: str
+    cut_length_text: str
+    bend_degrees: float
+    worst_finding: str
+    updated_at: datetime
+    updated_by: str
+
+
+class RunDetail(RunSummary):
+    """A run with its document."""
+
+    job_id: int
+    job_name: str
+    document: RunDocument
+
+
+class JobSummary(Schema):
+    """A job in a list."""
+
+    id: int
+    name: str
+    place: str
+    units: Units
+    run_count: int
+
+
+class JobDetail(Schema):
+    """A job with its runs."""
+
+    id: int
+    name: str
+    place: str
+    units: Units
+    runs: list[RunSummary]
+
+
+class RevisionSummary(Schema):
+    """A revision in a run's history."""
+
+    version: int
+    saved_at: datetime
+    saved_by: str
+    restored_from: int | None
+
+
+class RevisionDetail(RevisionSummary):
+    """A revision with its document."""
+
+    document: RunDocument
+
+
+class Nothing(Schema):
+    """An empty answer."""
+
+
+def member_shape(member: Member) -> MemberShape:
+    """A member as the page shows them."""
+    return MemberShape(username=member.username, name=member.shown_name, crew=member.crew.name)
+
+
+def run_summary(run: Run) -> RunSummary:
+    """A run as a list shows it. Its ``updated_by`` should be loaded."""
+    return RunSummary(**_summary(run))
+
+
+def run_detail(run: Run) -> RunDetail:
+    """A run with its document. Its ``updated_by`` and ``job`` should be loaded."""
+    return RunDetail(
+        **_summary(run), job_id=run.job_id, job_name=run.job.name, document=run.document
+    )
+
+
+def job_detail(job: Job, runs: list[Run]) -> JobDetail:
+    """A job with its runs."""
+    return JobDetail(
+        id=job.id,
+        name=job.name,
+        place=job.place,
+        units=job.units,
+        runs=[run_summary(run) for run in runs],
+    )
+
+
+def revision_summary(revision: Revision) -> RevisionSummary:
+    """A revision as the history shows it."""
+    return RevisionSummary(**_revision(revision))
+
+
+def revision_detail(revision: Revision) -> RevisionDetail:
+    """A revision with its document."""
+    return RevisionDetail(**_revision(revision), document=revision.document)
+
+
+def _summary(run: Run) -> dict[str, Any]:
+    return {
+        "id": run.id,
+        "name": run.name,
+        "version": run.version,
+        "conduit": run.conduit,
+        "cut_length_text": run.cut_length_text,
+        "bend_degrees": run.bend_degrees,
+        "worst_finding": run.worst_finding,
+        "updated_at": run.updated_at,
+        "updated_by": run.updated_by.shown_name,
+    }
+
+
+def _revision(revision: Revision) -> dict[str, Any]:
+    return {
+        "version": revision.version,
+        "saved_at": revision.saved_at,
+        "saved_by": revision.saved_by.shown_name,
+        "restored_from": revision.restored_from,
+    }

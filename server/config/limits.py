@@ -1,0 +1,29 @@
+"""Refuses request bodies that are too large before anything reads them."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+
+from django.conf import settings
+from django.http import HttpRequest, HttpResponse, JsonResponse
+
+
+class BodyLimit:
+    """Answers 413 to a body whose declared length is over the limit or is not a number."""
+
+    def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
+        self.get_response = get_response
+
+    def __call__(self, request: HttpRequest) -> HttpResponse:
+        """Pass the request on, or refuse it."""
+        declared = request.META.get("CONTENT_LENGTH") or "0"
+        if declared.isdecimal() and int(declared) <= settings.LARGEST_BODY:
+            return self.get_response(request)
+        return JsonResponse(
+            {
+                "code": "too-large",
+                "message": f"A request may carry at most {settings.LARGEST_BODY:,} bytes.",
+                "errors": [],
+            },
+            status=413,
+        )

@@ -1,0 +1,36 @@
+"""Django's test runner, closing with a plain count."""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from django.test.runner import DiscoverRunner
+
+
+class CountingRunner(DiscoverRunner):
+    """Ends with ``N passed, N failed, N skipped`` on a line of its own.
+
+    A test database that a killed run left over is replaced without asking.
+    """
+
+    def __init__(self, **options: Any) -> None:
+        options["interactive"] = False
+        super().__init__(**options)
+
+    def suite_result(
+        self, suite: unittest.TestSuite, result: unittest.TestResult, **kwargs: Any
+    ) -> int:
+        """Django's own result, after the count."""
+        failed = len(result.failures) + len(result.errors) + len(result.unexpectedSuccesses)
+        skipped = len(result.skipped)
+        passed = max(result.testsRun - failed - skipped, 0)
+        self.closing_line = f"{passed} passed, {failed} failed, {skipped} skipped"
+        none_ran = int(result.testsRun == 0)
+        return int(super().suite_result(suite, result, **kwargs)) + none_ran
+
+    def run_tests(self, test_labels: list[str], **kwargs: Any) -> int:
+        """Run, tear down, and say the count last."""
+        failures = int(super().run_tests(test_labels, **kwargs))
+        print(self.closing_line, flush=True)
+        return failures

@@ -1,0 +1,14 @@
+"""Addresses: the API, and the page for everything else."""
+
+from __future__ import annotations
+
+from django.urls import path, re_path
+
+from api.api import api
+from config.page import page
+
+urlpatterns = [
+    path("api/", api.urls),
+    # Everything that is not the API or a built file is a place in the page.
+    re_path(r"^(?!api/|static/).*$", page),
+]

@@ -1,0 +1,1 @@
+"""Paper: a sheet composed once, drawn as SVG for the page and as PDF for the printer."""

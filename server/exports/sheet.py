@@ -1,0 +1,294 @@
+"""The sheet: one page for one pipe that works without the app."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from exports.drawing import (
+    ACCENT,
+    AMBER,
+    BAND,
+    BRICK,
+    FAINT,
+    INK,
+    PIPE,
+    SOFT,
+    Drawing,
+    reading_width,
+    text_width,
+)
+from exports.layout import Point, View, centreline, spread, views
+from yarrow.geometry.vectors import along
+from yarrow.runs.plan import Plan, Thing
+from yarrow.runs.steps import REFERENCE_NAMES
+from yarrow.runs.words import degrees
+
+PAPERS = {"a4": (210.0, 297.0), "letter": (215.9, 279.4)}
+"""Width and height in millimetres."""
+
+MARGIN = 14.0
+_COLOURS = {"error": BRICK, "warning": AMBER, "note": SOFT}
+_MOST_STEPS_HEIGHT = 62.0
+
+
+@dataclass(frozen=True, slots=True)
+class Heading:
+    """Whose run this is and which version of it."""
+
+    job: str
+    run: str
+    saved: str
+
+
+def compose_sheet(plan: Plan, heading: Heading, paper: tuple[float, float]) -> Drawing:
+    """The whole sheet, from the top down: heading, stick, marks, shape, steps, findings, foot."""
+    width, height = paper
+    drawing = Drawing(width, height, f"{heading.run}, {heading.job}")
+    y = _heading(drawing, plan, heading)
+    if plan.marks:
+        y = _stick(drawing, plan, y + 6)
+    y = _marks(drawing, plan, y + 6)
+    foot = height - MARGIN - 22
+    findings_top = foot - _findings_height(plan)
+    shape_bottom = max(findings_top - _steps_height(plan), y + 40)
+    _shape(drawing, plan, y + 4, shape_bottom - 4)
+    y = _steps(drawing, plan, shape_bottom + 3)
+    _findings(drawing, plan, max(y, findings_top) + 2, foot)
+    _foot(drawing, foot + 4)
+    return drawing
+
+
+def _heading(drawing: Drawing, plan: Plan, heading: Heading) -> float:
+    right = drawing.width - MARGIN
+    y = MARGIN + 6
+    drawing.text(MARGIN, y, _fitted(heading.run, 6.4, right - MARGIN - 62), 6.4, bold=True)
+    drawing.text(right, y - 2.6, "cut length", 3, anchor="end", colour=SOFT)
+    y += 5.4
+    drawing.text(MARGIN, y, heading.job, 3.6, colour=SOFT)
+    if plan.cut_length_text:
+        drawing.reading(right, y, plan.cut_length_text, 7, anchor="end")
+    y += 5
+    unit = "inches" if plan.units == "in" else "millimetres"
+    step = f"to {plan.round_to}" if plan.units == "in" else "whole"
+    facts = f"{plan.conduit.name} · {plan.bender.name} · {unit}, {step} · {plan.method} marks"
+    drawing.text(MARGIN, y, facts, 3.3)
+    drawing.text(right, y, heading.saved, 2.8, anchor="end", colour=SOFT)
+    y += 3
+    drawing.line((MARGIN, y), (right, y), width=0.3)
+    return y
+
+
+def _fitted(text: str, size: float, width: float) -> str:
+    while text_width(text, size, bold=True) > width and len(text) > 1:
+        text = text[:-2] + "…"
+    return text
+
+
+def _stick(drawing: Drawing, plan: Plan, top: float) -> float:
+    """The unbent pipe to scale, with marks, arcs and hooks; readings spread, none collide."""
+    left, right = MARGIN, drawing.width - MARGIN
+    scale = (right - left) / plan.cut_length
+    label_y, pipe_y, thick = top + 5, top + 17, 4.0
+    drawing.rectangle(left, pipe_y, right - left, thick, fill=PIPE)
+    for bend in plan.bends:
+        begin, end = left + bend.arc_start * scale, left + bend.arc_end * scale
+        drawing.rectangle(begin, pipe_y, end - begin, thick, fill=BAND, stroke=BAND)
+    drawing.rectangle(left, pipe_y, right - left, thick)
+    places = [left + mark.position * scale for mark in plan.marks]
+    order = sorted(range(len(places)), key=lambda i: places[i])
+    widths = [reading_width(plan.marks[i].text, 4.2) + 3 for i in order]
+    if sum(widths) <= right - left:
+        centres = spread([places[i] for i in order], widths, left, right)
+        for i, centre in zip(order, centres, strict=True):
+            drawing.text(centre, label_y - 4.4, str(i + 1), 2.8, anchor="middle", colour=SOFT)
+            drawing.reading(centre, label_y, plan.marks[i].text, 4.2, anchor="middle")
+            drawing.line(
+                (centre, label_y + 1.2),
+                (places[i], pipe_y - 5),
+                (places[i], pipe_y - 1),
+                width=0.15,
+            )
+    for mark, x in zip(plan.marks, places, strict=True):
+        drawing.line((x, pipe_y - 1), (x, pipe_y + thick + 1), width=0.45)
+        way = 1 if mark.hook == "end" else -1
+        tip = (x + 2.2 * way, pipe_y - 2)
+        drawing.shape((x, pipe_y - 3), tip, (x, pipe_y - 1), fill=INK, width=0.1)
+    _ruler(drawing, plan, left, scale, pipe_y + thick + 2)
+    return pipe_y + thick + 8
+
+
+def _ruler(drawing: Drawing, plan: Plan, left: float, scale: float, y: float) -> None:
+    step, per_label, sign = (12.0, 1, "'") if plan.units == "in" else (100.0, 5, "")
+    count = int(plan.cut_length / step) + 1
+    for number in range(count):
+        x = left + number * step * scale
+        drawing.line((x, y), (x, y + 1.6), stroke=SOFT, width=0.15)
+        if number % per_label == 0 and count < 60:
+            told = f"{number}{sign}" if plan.units == "in" else f"{number * step:g}"
+            drawing.text(x, y + 4.4, told, 2.5, anchor="middle", colour=SOFT)
+
+
+_COLUMNS = (0.0, 12.0, 42.0, 84.0, 120.0, 142.0, 168.0)
+
+
+def _marks(drawing: Drawing, plan: Plan, top: float) -> float:
+    """The marks as a table: the figures that are worked from."""
+    left, right = MARGIN, drawing.width - MARGIN
+    names = ("bend", "mark", "put it on", "hook faces", "bend to", "roll", "moved by rounding")
+    for name, x in zip(names, _COLUMNS, strict=True):
+        drawing.text(left + x, top, name, 2.7, colour=SOFT)
+    y = top + 1.6
+    if not plan.marks:
+        drawing.text(left, y + 6, "No marks: this run can't be made as written.", 4, bold=True)
+        return y + 8
+    size = 4.6 if len(plan.marks) <= 10 else 3.4
+    for mark in plan.marks:
+        bend = plan.bends[mark.bend]
+        drawing.line((left, y), (right, y), stroke=FAINT)
+        y += size * 1.5
+        base = y - size * 0.4
+        drawing.text(left, base, str(mark.bend + 1), size * 0.8, colour=SOFT)
+        drawing.reading(left + _COLUMNS[1], base, mark.text, size)
+        drawing.text(left + _COLUMNS[2], base, REFERENCE_NAMES[mark.reference], size * 0.72)
+        drawing.text(left + _COLUMNS[3], base, f"the {mark.hook} of the pipe", size * 0.72)
+        drawing.text(left + _COLUMNS[4], base, degrees(bend.angle), size, bold=True)
+        roll = "first" if mark.bend == 0 else degrees(bend.roll)
+        drawing.text(left + _COLUMNS[5], base, roll, size * 0.72)
+        moved = f"{mark.moved:+.3f}".replace("-", "−")
+        drawing.text(left + _COLUMNS[6], base, moved, size * 0.72, colour=SOFT)
+    drawing.line((left, y), (right, y), stroke=FAINT)
+    return y
+
+
+def _shape(drawing: Drawing, plan: Plan, top: float, bottom: float) -> None:
+    """The run as it will hang, in each view that shows something, to one scale."""
+    shown = views(plan)
+    room = (bottom - top) / len(shown)
+    for number, (title, view) in enumerate(shown):
+        _view(drawing, plan, view, title, top + number * room, top + (number + 1) * room - 2)
+
+
+def _view(drawing: Drawing, plan: Plan, view: View, title: str, top: float, bottom: float) -> None:
+    drawing.text(MARGIN, top + 3, title, 2.9, colour=SOFT)
+    points = [view(point) for point in plan.path]
+    for dimension in plan.site:
+        points += [view(dimension.start), view(dimension.end)]
+    xs, ys = [x for x, _ in points], [y for _, y in points]
+    left, right = MARGIN + 10, drawing.width - MARGIN - 16
+    span_x, span_y = max(xs) - min(xs) or 1.0, max(ys) - min(ys)
+    scale = min((right - left) / span_x, max(bottom - top - 22, 8) / (span_y or 1e-9))
+    middle = (top + 6 + bottom - 14) / 2
+
+    def placed(point: Point) -> Point:
+        return (
+            left + (point[0] - min(xs)) * scale,
+            middle + (point[1] - (min(ys) + max(ys)) / 2) * scale,
+        )
+
+    for thing in plan.things:
+        _thing(drawing, thing, lambda point: placed(view(point)))
+    thick = max(plan.conduit.diameter * scale, 0.9)
+    pieces = centreline(plan)
+    for bend, piece in pieces:
+        flat = [placed(view(point)) for point in piece]
+        drawing.line(*flat, width=thick, stroke=SOFT if bend is None else ACCENT)
+    for _, piece in pieces:
+        flat = [placed(view(point)) for point in piece]
+        drawing.line(*flat, width=max(thick - 0.4, 0.3), stroke=PIPE)
+    floor = max(y for _, y in (placed(p) for p in points)) + 5
+    row = 0
+    for dimension in plan.site:
+        begin, end = placed(view(dimension.start)), placed(view(dimension.end))
+        if abs(end[0] - begin[0]) > max(abs(end[1] - begin[1]), 4):
+            y = min(floor + row * 4.4, bottom - 1)
+            row += 1
+            _dimension(drawing, (begin[0], y), (end[0], y), dimension.text)
+        elif abs(end[1] - begin[1]) > 2.5:
+            x = max(begin[0], end[0]) + (6 if dimension.field == "at" else 0)
+            _dimension(drawing, (x, begin[1]), (x, end[1]), dimension.text)
+
+
+def _thing(drawing: Drawing, thing: Thing, placed: object) -> None:
+    place = placed  # a projection onto the sheet
+    assert callable(place)
+    if thing.kind == "ledge":
+        near = thing.at
+        far = along(near, thing.ahead, thing.along)
+        corners = (near, far, along(far, thing.toward, -thing.height))
+        flat = [place(corner) for corner in (*corners, along(near, thing.toward, -thing.height))]
+        drawing.shape(*flat, fill="#f6f7f8", stroke=FAINT)
+        x, y = flat[0]
+        if thing.label:
+            drawing.text(x + 1.5, (y + flat[3][1]) / 2 + 1, thing.label, 2.7, colour=SOFT)
+        return
+    x, y = place(thing.at)
+    ahead = place(along(thing.at, thing.ahead, 1.0))
+    dx, dy = (ahead[0] - x), (ahead[1] - y)
+    size = 6.0 if thing.kind == "box" else 3.0
+    way = (1 if dx > 0 else -1, 0) if abs(dx) >= abs(dy) else (0, 1 if dy > 0 else -1)
+    centre = (x + way[0] * size / 2, y + way[1] * size / 2)
+    drawing.rectangle(centre[0] - size / 2, centre[1] - size / 2, size, size, fill="#ffffff")
+    if thing.label:
+        drawing.text(centre[0], centre[1] - size / 2 - 1.2, thing.label, 2.7, anchor="middle")
+
+
+def _dimension(drawing: Drawing, begin: Point, end: Point, text: str) -> None:
+    drawing.line(begin, end, width=0.12, stroke=SOFT)
+    upright = abs(end[0] - begin[0]) < 1e-6
+    for x, y in (begin, end):
+        tick = ((x - 1, y), (x + 1, y)) if upright else ((x, y - 1), (x, y + 1))
+        drawing.line(*tick, width=0.12, stroke=SOFT)
+    middle = ((begin[0] + end[0]) / 2, (begin[1] + end[1]) / 2)
+    width = reading_width(text, 3.2) + 1.4
+    if upright:
+        drawing.reading(middle[0] + 1.2, middle[1] + 1.1, text, 3.2)
+        return
+    drawing.rectangle(
+        middle[0] - width / 2, middle[1] - 1.9, width, 3.8, fill="#ffffff", stroke="#ffffff"
+    )
+    drawing.reading(middle[0], middle[1] + 1.1, text, 3.2, anchor="middle")
+
+
+def _steps_height(plan: Plan) -> float:
+    return min(len(plan.steps) * 8.4 + 4, _MOST_STEPS_HEIGHT)
+
+
+def _steps(drawing: Drawing, plan: Plan, y: float) -> float:
+    left, width = MARGIN, drawing.width - 2 * MARGIN - 10
+    size = 2.9 if len(plan.steps) <= 8 else 2.2
+    for step in plan.steps:
+        drawing.rectangle(left, y - size * 0.85, size * 0.95, size * 0.95, line=0.15)
+        drawing.text(left + size * 1.6, y, f"{step.number}", size, bold=True)
+        y = drawing.paragraph(left + size * 3.2, y, width, f"{step.do} {step.check}", size)
+        y += size * 0.3
+    return y
+
+
+def _findings_height(plan: Plan) -> float:
+    return min(len(plan.findings) * 7.6, 30)
+
+
+def _findings(drawing: Drawing, plan: Plan, y: float, bottom: float) -> None:
+    for number, finding in enumerate(plan.findings):
+        if y > bottom - 3 and number < len(plan.findings) - 1:
+            left = len(plan.findings) - number
+            drawing.text(MARGIN + 2, y, f"and {left} more: see the run in Yarrow", 2.7)
+            return
+        drawing.line((MARGIN, y - 2.6), (MARGIN, y + 1), width=0.7, stroke=_COLOURS[finding.level])
+        where = f"Line {finding.feature + 1}: " if finding.feature is not None else ""
+        text = f"{where}{finding.text}" + (f" ({finding.source})" if finding.source else "")
+        y = drawing.paragraph(MARGIN + 2, y, drawing.width - 2 * MARGIN - 4, text, 2.7) + 0.6
+
+
+def _foot(drawing: Drawing, y: float) -> None:
+    right = drawing.width - MARGIN
+    drawing.line((MARGIN, y - 3), (right, y - 3), width=0.3)
+    cautions = (
+        "Gloves and eye protection when cutting and bending. Isolate and prove dead before a box "
+        "is opened. These figures are a plan, for a licensed electrician to check; local code and "
+        "the inspector decide."
+    )
+    end = drawing.paragraph(MARGIN, y + 1, right - MARGIN, cautions, 2.6, colour=SOFT)
+    for name, x in (("Bent by", 0.0), ("Checked by", 62.0), ("Date", 124.0)):
+        drawing.text(MARGIN + x, end + 7, name, 2.8, colour=SOFT)
+        drawing.line((MARGIN + x + 17, end + 7.4), (MARGIN + x + 56, end + 7.4), width=0.15)

@@ -1,0 +1,1 @@
+"""Jobs, their runs, and every revision of a run."""

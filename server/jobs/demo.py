@@ -1,0 +1,166 @@
+"""The demo data: two made-up sites, measured off believable walls, and a second crew next door."""
+
+from __future__ import annotations
+
+from typing import Any
+
+PASSWORD = "kestrel-over-marsh"
+MEMBERS = {
+    "Heron crew": {"wren": "Wren Hallow", "rook": "Rook Tansley"},
+    "Osprey crew": {"tern": "Tern Ivesley"},
+}
+
+_EMT = {
+    "units": "in",
+    "round_to": "1/16",
+    "conduit": {"type": "emt", "size": "1/2"},
+    "bender": "hand-emt-1/2",
+}
+_EMT_34 = {**_EMT, "conduit": {"type": "emt", "size": "3/4"}, "bender": "hand-emt-3/4"}
+_RIGID = {**_EMT, "conduit": {"type": "rmc", "size": "1/2"}, "bender": "hand-emt-3/4"}
+_STEEL_20 = {
+    "units": "mm",
+    "round_to": "1",
+    "conduit": {"type": "steel", "size": "20"},
+    "bender": "bench-steel-20",
+}
+_STEEL_25 = {**_STEEL_20, "conduit": {"type": "steel", "size": "25"}, "bender": "bench-steel-25"}
+
+
+def _run(
+    name: str, base: dict[str, Any], start: dict[str, Any], *walk: dict[str, Any]
+) -> dict[str, Any]:
+    return {
+        "format": "yarrow.run/1",
+        "name": name,
+        **base,
+        "method": "exact",
+        "start": start,
+        "walk": list(walk),
+    }
+
+
+def _box(label: str, kind: str = "connector") -> dict[str, Any]:
+    return {"kind": kind, "label": label}
+
+
+def _offset(at: str, rise: str, toward: str, label: str, **more: Any) -> dict[str, Any]:
+    return {
+        "kind": "offset",
+        "at": at,
+        "of": "full",
+        "rise": rise,
+        "toward": toward,
+        "angle": 30,
+        "label": label,
+        **more,
+    }
+
+
+def _turn(at: str, toward: str, label: str = "", **more: Any) -> dict[str, Any]:
+    return {
+        "kind": "turn",
+        "at": at,
+        "of": "back",
+        "from": "back",
+        "toward": toward,
+        "angle": 90,
+        "label": label,
+        **more,
+    }
+
+
+def _end(at: str, label: str, fitting: str = "connector", **more: Any) -> dict[str, Any]:
+    return {"kind": "end", "at": at, "from": "back", "fitting": fitting, "label": label, **more}
+
+
+SALTMARSH = {
+    "name": "Saltmarsh Cider Works",
+    "place": "Press hall, cellar and bottling",
+    "units": "in",
+    "runs": [
+        _run(
+            "Press hall feed, bay 2",
+            _EMT,
+            _box("isolator"),
+            _offset("33", "4 3/8", "left", "press plinth"),
+            _turn("71 5/8", "left", "corner post"),
+            _end("34 1/8", "pump panel"),
+        ),
+        _run(
+            "Cellar lighting, north wall",
+            _EMT,
+            _box("switch box"),
+            _turn("18 3/8", "right", "under the joists"),
+            _offset("41 7/16", "2 3/4", "out", "stone sill", angle=22.5),
+            _end("88 1/4", "first luminaire"),
+        ),
+        _run(
+            "Bottling line drop",
+            _EMT_34,
+            _box("tray end", "open"),
+            _offset("27 11/16", "6 1/8", "right", "filler guard", angle=45),
+            _offset("68 3/4 - 2 7/8", "6 1/8", "left", "back to the column", angle=45),
+            _turn("96 1/2", "out", "foot of the column"),
+            _end("14 5/16", "conveyor motor"),
+        ),
+        _run(
+            "Weighbridge kiosk, rigid",
+            _RIGID,
+            _box("gland plate", "hub"),
+            _turn("22 9/16", "left", "up the kiosk"),
+            _offset("38 1/4", "3 1/2", "right", "roof lip"),
+            _end("61 7/8", "load cell box", "hub"),
+        ),
+    ],
+}
+
+HARROW_LOCK = {
+    "name": "Harrow Lock pump house",
+    "place": "Pump floor and wet well stair",
+    "units": "mm",
+    "runs": [
+        _run(
+            "Pump 1 supply",
+            _STEEL_20,
+            _box("isolator", "hub"),
+            _offset("846", "112", "left", "pump bed"),
+            _turn("1863", "left", "to the starter"),
+            _end("924", "starter", "hub"),
+        ),
+        _run(
+            "Level sensor, wet well stair",
+            _STEEL_20,
+            _box("stair box", "hub"),
+            _turn("618", "out", "round the pier"),
+            _turn("437", "right", "down the stair"),
+            _end("1291", "sensor head", "coupling"),
+        ),
+        _run(
+            "Gate motor",
+            _STEEL_25,
+            _box("trunking", "open"),
+            _offset("523", "74", "out", "cable ladder", angle=22.5),
+            _offset("1487", "74", "in", "back to the wall", angle=22.5),
+            _turn("2216", "left", "gate pillar"),
+            _end("781", "gate motor", "hub"),
+        ),
+    ],
+}
+
+OTHER_CREW = {
+    "name": "Reedbank Mill",
+    "place": "Sluice room",
+    "units": "in",
+    "runs": [
+        _run(
+            "Sluice gate",
+            _EMT,
+            _box("panel"),
+            _turn("44 3/4", "left"),
+            _end("26 1/2", "limit switch"),
+        ),
+    ],
+}
+
+JOBS = {"Heron crew": [SALTMARSH, HARROW_LOCK], "Osprey crew": [OTHER_CREW]}

@@ -1,0 +1,122 @@
+"""Every change to jobs and runs: checked against the policy, in one transaction, on the record."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.db import transaction
+from django.utils import timezone
+
+from accounts.models import Member
+from jobs.models import Job, Revision, Run
+from jobs.policy import jobs_for, revisions_for, runs_for
+from yarrow.documents.run_file import read_run
+from yarrow.runs.plan import Plan
+from yarrow.runs.planner import plan_run
+
+UNNAMED = "Unnamed run"
+
+
+class Conflict(Exception):
+    """Someone else saved in between. ``current`` is the run as it stands now."""
+
+    def __init__(self, current: Run) -> None:
+        super().__init__(f"the run is at version {current.version}")
+        self.current = current
+
+
+def create_job(member: Member, *, name: str, place: str, units: str) -> Job:
+    """A new job of the member's crew."""
+    return Job.objects.create(crew_id=member.crew_id, name=name, place=place, units=units)
+
+
+def change_job(member: Member, job_id: int, *, name: str, place: str) -> Job:
+    """Give a job another name or place. Raises: Job.DoesNotExist."""
+    job = jobs_for(member).get(id=job_id)
+    job.name, job.place = name, place
+    job.save(update_fields=["name", "place"])
+    return job
+
+
+@transaction.atomic
+def create_run(member: Member, job_id: int, document: dict[str, Any]) -> Run:
+    """A new run in a job. Raises: Job.DoesNotExist; Refusal, where the document can't be read."""
+    job = jobs_for(member).get(id=job_id)
+    run = Run(job=job, version=1)
+    return _written(run, member, document)
+
+
+@transaction.atomic
+def save_run(member: Member, run_id: int, document: dict[str, Any], base_version: int) -> Run:
+    """Save a document as the next version of a run.
+
+    Args: base_version, the version that the document was made from.
+    Raises: Run.DoesNotExist; Refusal; Conflict, where the run has moved on: nothing changes.
+    """
+    run = _locked(member, run_id, base_version)
+    run.version += 1
+    return _written(run, member, document)
+
+
+@transaction.atomic
+def restore_revision(member: Member, run_id: int, version: int, base_version: int) -> Run:
+    """Bring an earlier revision back, as a new version.
+
+    Raises: as save_run; Revision.DoesNotExist.
+    """
+    run = _locked(member, run_id, base_version)
+    revision = revisions_for(member).get(run=run, version=version)
+    run.version += 1
+    return _written(run, member, revision.document, restored_from=version)
+
+
+@transaction.atomic
+def remove_run(member: Member, run_id: int) -> Run:
+    """Put a run away. Its revisions stay. Raises: Run.DoesNotExist."""
+    run = runs_for(member).select_for_update(of=("self",)).get(id=run_id)
+    run.removed_at = timezone.now()
+    run.save(update_fields=["removed_at"])
+    return run
+
+
+@transaction.atomic
+def bring_back_run(member: Member, run_id: int) -> Run:
+    """Bring a removed run back. Raises: Run.DoesNotExist."""
+    run = Run.objects.select_for_update().get(id=run_id, job__in=jobs_for(member))
+    run.removed_at = None
+    run.save(update_fields=["removed_at"])
+    return run
+
+
+def _locked(member: Member, run_id: int, base_version: int) -> Run:
+    run = runs_for(member).select_for_update(of=("self",)).get(id=run_id)
+    if run.version != base_version:
+        raise Conflict(run)
+    return run
+
+
+def _written(
+    run: Run, member: Member, document: dict[str, Any], restored_from: int | None = None
+) -> Run:
+    plan = plan_run(read_run(document))
+    run.document = document
+    run.name = plan.name.strip() or UNNAMED
+    run.conduit = plan.conduit.name
+    run.cut_length_text = plan.cut_length_text
+    run.bend_degrees = plan.totals.bend_degrees
+    run.worst_finding = _worst(plan)
+    run.updated_by = member
+    run.save()
+    Revision.objects.create(
+        run=run,
+        version=run.version,
+        document=document,
+        saved_by=member,
+        restored_from=restored_from,
+    )
+    return run
+
+
+def _worst(plan: Plan) -> str:
+    """The gravest level among the findings; a plan lists that first."""
+    return plan.findings[0].level if plan.findings else ""
