@@ -68,14 +68,18 @@ def _placed(node: Any, title: str) -> Any:
     if "x-document" in node:
         return {"$ref": f"#/components/schemas/{node['x-document'].capitalize()}Document"}
     found = {
-        key: _placed(value, title) for key, value in node.items() if key not in ("$schema", "$id")
+        key: _placed(value, title)
+        for key, value in node.items()
+        if key not in (_READERS_OWN if title else ())
     }
     reference = found.get("$ref", "")
     if isinstance(reference, str) and reference.startswith("#/$defs/"):
         found["$ref"] = f"#/components/schemas/{title}_{reference.removeprefix('#/$defs/')}"
-        # A default beside a reference is the reader's; a client has to send nothing for it.
-        found = {"$ref": found["$ref"]}
     return found
+
+
+_READERS_OWN = ("$schema", "$id", "default", "discriminator", "x-above", "x-least")
+"""Of a core schema, what is not for a client: it has to send nothing where there is a default."""
 
 
 def _no_constant(name: str) -> NoReturn:

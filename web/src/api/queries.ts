@@ -1,0 +1,91 @@
+// Server state: what the page reads, by name, and who may be out of date after a change.
+import { type QueryClient, useQuery } from "@tanstack/react-query";
+import { client, rememberToken, type Schemas, unwrap } from "./client";
+
+export const keys = {
+  session: ["session"],
+  jobs: ["jobs"],
+  job: (id: number) => ["job", id],
+  run: (id: number) => ["run", id],
+  revisions: (id: number) => ["revisions", id],
+  catalogue: ["catalogue"],
+} as const;
+
+export async function loadSession(): Promise<Schemas["Session"]> {
+  const session = await unwrap(client.GET("/api/session"));
+  rememberToken(session.csrf);
+  return session;
+}
+
+export function useSession() {
+  return useQuery({ queryKey: keys.session, queryFn: loadSession, staleTime: Infinity });
+}
+
+export function useJobs() {
+  return useQuery({ queryKey: keys.jobs, queryFn: () => unwrap(client.GET("/api/jobs")) });
+}
+
+export function useJob(id: number) {
+  return useQuery({
+    queryKey: keys.job(id),
+    queryFn: () => unwrap(client.GET("/api/jobs/{job_id}", { params: { path: { job_id: id } } })),
+  });
+}
+
+export function useRevisions(id: number, enabled: boolean) {
+  return useQuery({
+    queryKey: keys.revisions(id),
+    queryFn: () =>
+      unwrap(client.GET("/api/runs/{run_id}/revisions", { params: { path: { run_id: id } } })),
+    enabled,
+  });
+}
+
+export function useCatalogue() {
+  return useQuery({
+    queryKey: keys.catalogue,
+    queryFn: () => unwrap(client.GET("/api/catalogue")),
+    staleTime: Infinity,
+  });
+}
+
+export function loadRun(id: number): Promise<Schemas["RunDetail"]> {
+  return unwrap(client.GET("/api/runs/{run_id}", { params: { path: { run_id: id } } }));
+}
+
+export function saveRun(
+  id: number,
+  document: Schemas["RunDocument"],
+  baseVersion: number,
+): Promise<Schemas["RunDetail"]> {
+  return unwrap(
+    client.PUT("/api/runs/{run_id}", {
+      params: { path: { run_id: id } },
+      body: { document, base_version: baseVersion },
+    }),
+  );
+}
+
+export function createRun(
+  jobId: number,
+  document: Schemas["RunDocument"],
+): Promise<Schemas["RunDetail"]> {
+  return unwrap(
+    client.POST("/api/jobs/{job_id}/runs", { params: { path: { job_id: jobId } }, body: document }),
+  );
+}
+
+/** The plan of a document, unsaved. */
+export async function planRun(
+  document: Schemas["RunDocument"],
+  signal: AbortSignal,
+): Promise<Schemas["Plan"]> {
+  const plan = await unwrap(client.POST("/api/plan", { body: document, signal }));
+  // The client's own types widen a point to a list of numbers; the contract has three.
+  return plan as Schemas["Plan"];
+}
+
+export function forgetLists(queries: QueryClient): void {
+  void queries.invalidateQueries({ queryKey: keys.jobs });
+  void queries.invalidateQueries({ queryKey: ["job"] });
+}

@@ -1,0 +1,141 @@
+// The run as it will hang: each view that shows something, at one scale, with the site's numbers.
+import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
+import { centreline, type Piece } from "@/geometry/centreline";
+import { bounds, fit, type Room, type View, viewsOf } from "@/geometry/views";
+import type { Plan } from "@/model/document";
+import { useSize } from "@/ui/useSize";
+import { DimensionLine } from "./DimensionLine";
+import { layOutDimensions } from "./dimensionLayout";
+import { allPoints } from "./points";
+import { Fitting, Ledge } from "./Thing";
+
+const PADDING = { left: 74, right: 104, top: 44, bottom: 22 };
+const MAIN_SHARE = 0.62;
+const THINNEST_PIPE = 5;
+
+export function Shape() {
+  const { plan, stale } = usePlanState();
+  const [ref, { width, height }] = useSize<HTMLDivElement>();
+  const views = plan ? viewsOf(plan) : [];
+  return (
+    <div ref={ref} className="absolute inset-0 overflow-hidden">
+      {plan && width > 0 && height > 0 ? (
+        <svg
+          width={width}
+          height={height}
+          role="img"
+          aria-label="The run as it will hang"
+          className={stale ? "opacity-50" : ""}
+        >
+          <defs>
+            <pattern
+              id="hatch"
+              width="7"
+              height="7"
+              patternUnits="userSpaceOnUse"
+              patternTransform="rotate(45)"
+            >
+              <line y2="7" className="stroke-line" strokeWidth="1.4" />
+            </pattern>
+          </defs>
+          {views.map((view, index) => {
+            const share = views.length === 1 ? 1 : index === 0 ? MAIN_SHARE : 1 - MAIN_SHARE;
+            const top = index === 0 ? 0 : height * MAIN_SHARE;
+            const room = { left: 0, right: width, top, bottom: top + height * share };
+            return <Flat key={view.name} plan={plan} view={view} room={room} />;
+          })}
+        </svg>
+      ) : null}
+    </div>
+  );
+}
+
+function Flat({ plan, view, room }: { plan: Plan; view: View; room: Room }) {
+  const selected = usePlanner((state) => state.selected);
+  const pointed = usePlanner((state) => state.pointed);
+  const select = usePlanner((state) => state.select);
+  const point = usePlanner((state) => state.point);
+  const rows = layOutDimensions(plan, view).rows;
+  const { scale, place } = fit(bounds(allPoints(plan, view)), {
+    left: room.left + PADDING.left,
+    right: room.right - PADDING.right,
+    top: room.top + PADDING.top,
+    bottom: room.bottom - PADDING.bottom - rows * DIMENSION_ROW,
+  });
+  const flat = (points: Piece["points"]) =>
+    points
+      .map((at) =>
+        place(view.flat(at))
+          .map((value) => value.toFixed(1))
+          .join(","),
+      )
+      .join(" ");
+  const pieces = centreline(plan);
+  const thick = Math.max(plan.conduit.diameter * scale, THINNEST_PIPE);
+  const troubled = new Set(
+    plan.findings.filter(({ level }) => level !== "note").flatMap((finding) => finding.bends),
+  );
+  const tone = (bend: number) =>
+    plan.bends[bend]?.feature === selected || bend === pointed
+      ? "stroke-accent"
+      : troubled.has(bend)
+        ? "stroke-amber"
+        : "stroke-arc";
+  const ledges = plan.things.filter(({ kind }) => kind === "ledge");
+  const fittings = plan.things.filter(({ kind }) => kind !== "ledge");
+  const broken = plan.bends.length === 0 && plan.findings.some(({ level }) => level === "error");
+  return (
+    <g>
+      <text x={room.left + 16} y={room.top + 24} className="fill-soft text-[13px] font-semibold">
+        {view.title}
+      </text>
+      {ledges.map((thing) => (
+        <Ledge key={thing.feature} thing={thing} place={(at) => place(view.flat(at))} />
+      ))}
+      <g fill="none" strokeLinejoin="round">
+        {pieces.map((piece) => (
+          <polyline
+            key={`outer-${keyOf(piece)}`}
+            points={flat(piece.points)}
+            strokeWidth={thick + 2.6}
+            className={broken ? "stroke-brick" : "stroke-ink"}
+            strokeDasharray={broken ? "8 6" : undefined}
+          />
+        ))}
+        {pieces.map((piece) => (
+          // biome-ignore lint/a11y/noStaticElementInteractions: the table of marks does the same by key
+          <polyline
+            key={`inner-${keyOf(piece)}`}
+            points={flat(piece.points)}
+            strokeWidth={thick}
+            className={piece.bend === null ? "stroke-pipe" : tone(piece.bend)}
+            {...(piece.bend === null
+              ? {}
+              : {
+                  "data-shape-bend": piece.bend,
+                  onPointerEnter: () => point(piece.bend),
+                  onPointerLeave: () => point(null),
+                  onPointerDown: () => select(plan.bends[piece.bend ?? 0]?.feature ?? null),
+                })}
+          />
+        ))}
+      </g>
+      {fittings.map((thing) => (
+        <Fitting
+          key={thing.feature ?? "start"}
+          thing={thing}
+          place={(at) => place(view.flat(at))}
+        />
+      ))}
+      {layOutDimensions(plan, view, place).lines.map((line) => (
+        <DimensionLine key={line.key} line={line} lit={line.feature === selected} />
+      ))}
+    </g>
+  );
+}
+
+const DIMENSION_ROW = 24;
+
+function keyOf(piece: Piece): string {
+  return piece.bend === null ? (piece.points[0] ?? []).join() : `bend-${piece.bend}`;
+}

@@ -1,0 +1,198 @@
+// The stick: the unbent pipe to scale, as it will lie in the hands, with all that goes on it.
+import { useState } from "react";
+import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
+import { ruler } from "@/geometry/ruler";
+import type { Plan } from "@/model/document";
+import { IconButton } from "@/ui/Button";
+import { classes } from "@/ui/classes";
+import { Icon } from "@/ui/Icon";
+import { ReadingSpan } from "@/ui/Reading";
+import { useSize } from "@/ui/useSize";
+import { layOutStick, READING_SIZE, type StickLayout, stickPages } from "./stickLayout";
+
+const HEIGHT = 138;
+const TAG_Y = 18;
+const READING_Y = 38;
+const LEADER_Y = 46;
+const PIPE_TOP = 78;
+const PIPE = 20;
+const RULER_Y = PIPE_TOP + PIPE + 6;
+
+export function Stick() {
+  const { plan, stale } = usePlanState();
+  const [ref, { width }] = useSize<HTMLElement>();
+  const [turned, setTurned] = useState(0);
+  const pages = plan?.cut_length && width ? stickPages(plan, width) : [];
+  const number = Math.min(turned, pages.length - 1);
+  const page = pages[number];
+  return (
+    <section
+      ref={ref}
+      aria-label="The stick"
+      className={classes(
+        "relative h-[138px] shrink-0 border-t border-line bg-paper",
+        stale && "[&>svg]:opacity-50",
+      )}
+    >
+      {plan && page ? (
+        <Drawn plan={plan} layout={layOutStick(plan, page, width)} width={width} />
+      ) : (
+        <p className="grid h-full place-content-center px-6 text-center text-soft">
+          The pipe is drawn here with its marks, as soon as the walk has its numbers.
+        </p>
+      )}
+      {pages.length > 1 ? (
+        <div className="absolute right-1 bottom-0 flex items-center rounded bg-paper text-sm text-soft">
+          <IconButton
+            label="Earlier part of the pipe"
+            onClick={() => setTurned(number - 1)}
+            disabled={number === 0}
+          >
+            <Icon name="back" />
+          </IconButton>
+          {number + 1} of {pages.length}
+          <IconButton
+            label="Later part of the pipe"
+            onClick={() => setTurned(number + 1)}
+            disabled={number === pages.length - 1}
+          >
+            <Icon name="next" />
+          </IconButton>
+        </div>
+      ) : null}
+    </section>
+  );
+}
+
+function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width: number }) {
+  const selected = usePlanner((state) => state.selected);
+  const pointed = usePlanner((state) => state.pointed);
+  const select = usePlanner((state) => state.select);
+  const point = usePlanner((state) => state.point);
+  const { x, left, right, scale, placed, cut } = layout;
+  const lit = (bend: number) => plan.bends[bend]?.feature === selected || bend === pointed;
+  const within = (position: number) => Math.min(Math.max(x(position), left), right);
+  const ticks = ruler(plan.units, (left - x(0)) / scale, (right - x(0)) / scale, scale);
+  const troubled = new Set(
+    plan.findings.filter(({ level }) => level !== "note").flatMap((finding) => finding.bends),
+  );
+  return (
+    <svg
+      width={width}
+      height={HEIGHT}
+      viewBox={`0 0 ${width} ${HEIGHT}`}
+      role="img"
+      aria-label={`The unbent pipe, ${plan.cut_length_text} long, with ${plan.marks.length} marks`}
+    >
+      <rect x={left} y={PIPE_TOP} width={right - left} height={PIPE} className="fill-pipe" />
+      {plan.bends.map((bend, number) => (
+        // biome-ignore lint/a11y/noStaticElementInteractions: the table of marks does the same by key
+        <rect
+          key={bend.arc_start}
+          x={within(bend.arc_start)}
+          y={PIPE_TOP}
+          width={Math.max(within(bend.arc_end) - within(bend.arc_start), 0)}
+          height={PIPE}
+          className={lit(number) ? "fill-accent" : troubled.has(number) ? "fill-amber" : "fill-arc"}
+          onPointerEnter={() => point(number)}
+          onPointerLeave={() => point(null)}
+          onPointerDown={() => select(bend.feature)}
+        />
+      ))}
+      <rect
+        x={left}
+        y={PIPE_TOP}
+        width={right - left}
+        height={PIPE}
+        className="pointer-events-none fill-transparent stroke-ink"
+        strokeWidth="1.4"
+      />
+      {ticks.map(({ at, long, label }) => (
+        <g key={at} className="stroke-strong-line">
+          <line x1={x(at)} x2={x(at)} y1={RULER_Y} y2={RULER_Y + (long ? 9 : 5)} />
+          {label ? (
+            <text
+              x={x(at)}
+              y={RULER_Y + 22}
+              textAnchor="middle"
+              className="fill-soft stroke-none text-[12px] font-semibold"
+            >
+              {label}
+            </text>
+          ) : null}
+        </g>
+      ))}
+      {placed.map(({ mark, x: at, label }) => {
+        const way = mark.hook === "end" ? 1 : -1;
+        const on = lit(mark.bend);
+        return (
+          // biome-ignore lint/a11y/noStaticElementInteractions: the table of marks does the same by key
+          <g
+            key={mark.bend}
+            data-stick-mark={mark.bend}
+            className={classes(
+              "cursor-pointer",
+              on ? "fill-accent stroke-accent" : "fill-ink stroke-ink",
+            )}
+            onPointerEnter={() => point(mark.bend)}
+            onPointerLeave={() => point(null)}
+            onPointerDown={() => select(plan.bends[mark.bend]?.feature ?? null)}
+          >
+            <text
+              x={label}
+              y={TAG_Y}
+              textAnchor="middle"
+              className={classes("stroke-none text-[12px]", on ? "fill-accent" : "fill-soft")}
+            >
+              {mark.bend + 1} · {Number((plan.bends[mark.bend]?.angle ?? 0).toFixed(1))}°
+            </text>
+            <text
+              x={label}
+              y={READING_Y}
+              textAnchor="middle"
+              fontSize={READING_SIZE}
+              className="stroke-none font-bold"
+            >
+              <ReadingSpan text={mark.text} size={READING_SIZE} />
+            </text>
+            <polyline
+              points={`${label},${LEADER_Y} ${at},${PIPE_TOP - 16} ${at},${PIPE_TOP + PIPE}`}
+              fill="none"
+              strokeWidth={on ? 2 : 1.5}
+            />
+            <path
+              d={`M${at} ${PIPE_TOP - 14}l${9 * way} 5l${-9 * way} 5z`}
+              className="stroke-none"
+            />
+          </g>
+        );
+      })}
+      {cut ? (
+        <g className="fill-ink stroke-ink">
+          <text
+            x={cut.label}
+            y={TAG_Y}
+            textAnchor="middle"
+            className="fill-soft stroke-none text-[12px]"
+          >
+            cut
+          </text>
+          <text
+            x={cut.label}
+            y={READING_Y}
+            textAnchor="middle"
+            fontSize={READING_SIZE}
+            className="stroke-none font-bold"
+          >
+            <ReadingSpan text={plan.cut_length_text} size={READING_SIZE} />
+          </text>
+          <polyline
+            points={`${cut.label},${LEADER_Y} ${cut.x},${PIPE_TOP - 16} ${cut.x},${PIPE_TOP + PIPE + 6}`}
+            fill="none"
+            strokeWidth="2"
+          />
+        </g>
+      ) : null}
+    </svg>
+  );
+}

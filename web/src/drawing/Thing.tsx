@@ -1,0 +1,97 @@
+// Something on site: a ledge that the run steps over, a box or a coupling at an end.
+import { along, type Point3, point3 } from "@/geometry/centreline";
+import { bounds, type Point2 } from "@/geometry/views";
+import type { Plan } from "@/model/document";
+
+type Props = {
+  thing: Plan["things"][number];
+  place: (point: Point3) => Point2;
+};
+
+const THINNEST = 7;
+const BOX = 30;
+const COUPLING = 14;
+const HALO = "stroke-canvas [paint-order:stroke]";
+
+export function Ledge({ thing, place }: Props) {
+  const near = point3(thing.at);
+  const ahead = point3(thing.ahead);
+  const toward = point3(thing.toward);
+  const far = along(near, ahead, thing.along);
+  const corners = [
+    near,
+    far,
+    along(far, toward, -thing.height),
+    along(near, toward, -thing.height),
+  ];
+  const flat = corners.map(place);
+  const box = bounds(flat);
+  // Seen edge on, it is a line that would only be in the way.
+  if (box.bottom - box.top < THINNEST || box.right - box.left < THINNEST) {
+    return null;
+  }
+  // Its name goes on the side that the pipe is not on.
+  const pipe = place(along(near, toward, 1));
+  const under = pipe[1] < (flat[0]?.[1] ?? 0);
+  const beside = Math.abs(pipe[0] - (flat[0]?.[0] ?? 0)) > Math.abs(pipe[1] - (flat[0]?.[1] ?? 0));
+  const label = {
+    x: (box.left + box.right) / 2,
+    y: beside ? (box.top + box.bottom) / 2 : under ? box.bottom + 16 : box.top - 8,
+  };
+  return (
+    <g>
+      <polygon
+        points={flat.map((corner) => corner.join(",")).join(" ")}
+        fill="url(#hatch)"
+        className="stroke-strong-line"
+        strokeWidth="1"
+      />
+      {thing.label ? (
+        <text
+          x={label.x}
+          y={label.y}
+          textAnchor="middle"
+          strokeWidth="5"
+          className={`fill-soft text-[13px] ${HALO}`}
+        >
+          {thing.label}
+        </text>
+      ) : null}
+    </g>
+  );
+}
+
+export function Fitting({ thing, place }: Props) {
+  const [x, y] = place(point3(thing.at));
+  const [aheadX, aheadY] = place(along(point3(thing.at), point3(thing.ahead), 1));
+  const level = Math.abs(aheadX - x) >= Math.abs(aheadY - y);
+  const size = thing.kind === "box" ? BOX : COUPLING;
+  const centre = level
+    ? [x + (Math.sign(aheadX - x) * size) / 2, y]
+    : [x, y + (Math.sign(aheadY - y) * size) / 2];
+  const [cx = x, cy = y] = centre;
+  return (
+    <g>
+      <rect
+        x={cx - size / 2}
+        y={cy - size / 2}
+        width={size}
+        height={size}
+        rx="2"
+        className="fill-paper stroke-ink"
+        strokeWidth="1.6"
+      />
+      {thing.label ? (
+        <text
+          x={level ? cx : cx - size / 2 - 8}
+          y={level ? cy - size / 2 - 8 : cy + 5}
+          textAnchor={level ? "middle" : "end"}
+          strokeWidth="5"
+          className={`fill-ink text-[13px] font-medium ${HALO}`}
+        >
+          {thing.label}
+        </text>
+      ) : null}
+    </g>
+  );
+}

@@ -1,0 +1,149 @@
+// One job with its runs: open one, start one, bring one in from a file.
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { Link, useNavigate, useParams } from "react-router";
+import type { Schemas } from "@/api/client";
+import { createRun, forgetLists, useJob } from "@/api/queries";
+import { AccountMenu } from "@/features/account/AccountMenu";
+import { emptyRun, type RunDocument } from "@/model/document";
+import { lastHabit } from "@/model/remembered";
+import { Button } from "@/ui/Button";
+import { Icon, type IconName } from "@/ui/Icon";
+import { Reading } from "@/ui/Reading";
+import { TopBar } from "@/ui/TopBar";
+import { Waiting } from "@/ui/Waiting";
+
+export function JobScreen() {
+  const jobId = Number(useParams().jobId);
+  const job = useJob(jobId);
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const file = useRef<HTMLInputElement>(null);
+  const [problem, setProblem] = useState("");
+  const create = useMutation({
+    mutationFn: (document: RunDocument) => createRun(jobId, document),
+    onSuccess: (run) => {
+      forgetLists(queries);
+      void navigate(`/runs/${run.id}`);
+    },
+    onError: (error) => setProblem(error.message),
+  });
+  if (job.isError) {
+    return <Waiting what={job.error.message} retry={() => void navigate("/")} />;
+  }
+  if (job.isPending) {
+    return <Waiting what="Opening the job" />;
+  }
+  const { name, place, units, runs } = job.data;
+  const start = () => {
+    const habit = lastHabit(units);
+    create.mutate(emptyRun(`Run ${runs.length + 1}`, units, habit.conduit, habit.bender));
+  };
+  const bringIn = async (chosen: File) => {
+    setProblem("");
+    try {
+      create.mutate(JSON.parse(await chosen.text()) as RunDocument);
+    } catch {
+      setProblem(`${chosen.name} is not a run file: it is not JSON.`);
+    }
+  };
+  return (
+    <div className="flex min-h-full flex-col">
+      <TopBar actions={<AccountMenu />}>
+        <Link to="/" className="text-soft hover:text-ink">
+          Jobs
+        </Link>
+      </TopBar>
+      <main className="mx-auto w-full max-w-4xl flex-1 p-4 desk:p-8">
+        <div className="mb-5 flex flex-wrap items-end justify-between gap-4">
+          <div>
+            <h1 className="text-2xl font-bold">{name}</h1>
+            <p className="text-soft">{place}</p>
+          </div>
+          <div className="flex gap-2">
+            <input
+              ref={file}
+              type="file"
+              accept=".json,application/json"
+              aria-label="Run file"
+              className="sr-only"
+              tabIndex={-1}
+              onChange={(event) => {
+                const chosen = event.target.files?.[0];
+                event.target.value = "";
+                if (chosen) {
+                  void bringIn(chosen);
+                }
+              }}
+            />
+            <Button onClick={() => file.current?.click()}>Import a run file</Button>
+            <Button weight="main" onClick={start} disabled={create.isPending}>
+              <Icon name="add" />
+              New run
+            </Button>
+          </div>
+        </div>
+        {problem ? (
+          <p role="alert" className="mb-4 border-l-3 border-brick bg-brick-soft px-3 py-2">
+            {problem}
+          </p>
+        ) : null}
+        {runs.length === 0 ? (
+          <p className="rounded-lg border border-dashed border-strong-line p-8 text-center text-soft">
+            No runs yet. A run is one pipe, from one box to the next: start one and walk it with the
+            tape.
+          </p>
+        ) : (
+          <ul className="divide-y divide-line overflow-hidden rounded-lg border border-line bg-paper">
+            {runs.map((run) => (
+              <RunRow key={run.id} run={run} />
+            ))}
+          </ul>
+        )}
+      </main>
+    </div>
+  );
+}
+
+const WORST: Record<string, { icon: IconName; colour: string; text: string }> = {
+  error: { icon: "stop", colour: "text-brick", text: "can't be made as written" },
+  warning: { icon: "warn", colour: "text-amber", text: "has a warning" },
+};
+
+function RunRow({ run }: { run: Schemas["RunSummary"] }) {
+  const worst = WORST[run.worst_finding];
+  return (
+    <li>
+      <Link
+        to={`/runs/${run.id}`}
+        className="grid grid-cols-[1fr_auto] items-center gap-x-4 px-4 py-3 hover:bg-accent-soft desk:grid-cols-[1fr_9rem_7rem_6rem]"
+      >
+        <span className="min-w-0">
+          <span className="flex items-center gap-2 font-semibold">
+            <span className="truncate">{run.name}</span>
+            {worst ? (
+              <span className={worst.colour} title={worst.text}>
+                <Icon name={worst.icon} className="size-4" />
+                <span className="sr-only">{worst.text}</span>
+              </span>
+            ) : null}
+          </span>
+          <span className="block truncate text-sm text-soft">
+            {run.conduit} · {run.updated_by}
+          </span>
+        </span>
+        <span className="text-sm text-soft max-desk:hidden">
+          {new Date(run.updated_at).toLocaleDateString(undefined, {
+            day: "numeric",
+            month: "short",
+            year: "numeric",
+          })}
+        </span>
+        <span className="text-sm text-soft max-desk:hidden">
+          {Math.round(run.bend_degrees)}° bent
+        </span>
+        <Reading text={run.cut_length_text} className="text-right text-lg font-semibold" />
+      </Link>
+    </li>
+  );
+}

@@ -1,0 +1,59 @@
+// What the pipe comes out as, dimension by dimension; with printed marks, the exact ones beside.
+import { FIELD } from "@/kinds/words";
+import type { Plan } from "@/model/document";
+import { Reading } from "@/ui/Reading";
+
+type Dimension = Plan["dimensions"][number];
+
+export function Comparison({ plan }: { plan: Plan }) {
+  if (plan.dimensions.length === 0) {
+    return null;
+  }
+  const beside = plan.beside;
+  return (
+    <section className="border-t border-line px-4 pt-3">
+      <h2 className="pb-1 text-sm font-semibold text-soft">
+        {beside ? "Printed marks come out as" : "Rounded marks come out as"}
+      </h2>
+      <table className="w-full text-sm">
+        <thead className="text-left text-soft">
+          <tr>
+            <th className="font-normal">Line</th>
+            <th className="text-right font-normal">Asked</th>
+            <th className="text-right font-normal">{beside ? "Printed" : "Off by"}</th>
+            {beside ? <th className="text-right font-normal">Exact</th> : null}
+          </tr>
+        </thead>
+        <tbody>
+          {plan.dimensions.map((dimension, index) => (
+            <tr key={`${dimension.feature}-${dimension.field}`} className="border-t border-line">
+              <td className="py-0.5">
+                {dimension.feature + 1}, {FIELD[dimension.field as keyof typeof FIELD]}
+              </td>
+              <td className="text-right">
+                <Reading text={dimension.asked_text} />
+              </td>
+              <Off dimension={dimension} />
+              {beside ? <Off dimension={beside.dimensions[index]} /> : null}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {beside ? (
+        <p className="pt-2 text-sm text-soft">
+          Exact marks: {beside.marks.map((mark) => mark.text).join(", ")}; cut{" "}
+          <Reading text={beside.cut_length_text} />.
+        </p>
+      ) : null}
+    </section>
+  );
+}
+
+function Off({ dimension }: { dimension: Dimension | undefined }) {
+  const off = dimension?.off_text ?? "";
+  return (
+    <td className={`text-right font-semibold ${off === "0" ? "text-soft" : "text-amber"}`}>
+      {off === "0" ? "true" : <Reading text={off} />}
+    </td>
+  );
+}

@@ -1,0 +1,96 @@
+// Which run this is, how saving stands, and what can be done with the whole of it.
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { client, unwrap } from "@/api/client";
+import { createRun, forgetLists } from "@/api/queries";
+import { AccountMenu } from "@/features/account/AccountMenu";
+import { set } from "@/model/commands";
+import { dropDraft } from "@/model/drafts";
+import { ButtonLink, IconButton } from "@/ui/Button";
+import { Icon } from "@/ui/Icon";
+import { Menu } from "@/ui/Menu";
+import { TopBar } from "@/ui/TopBar";
+import { downloadRun } from "./downloadRun";
+import { HistoryDialog } from "./HistoryDialog";
+import { useDocument, usePlanner } from "./PlannerContext";
+import { SavingState } from "./SavingState";
+
+type Props = { job: { id: number; name: string }; showShortcuts: () => void };
+
+export function Header({ job, showShortcuts }: Props) {
+  const document = useDocument();
+  const runId = usePlanner((state) => state.runId);
+  const change = usePlanner((state) => state.change);
+  const undo = usePlanner((state) => state.undo);
+  const redo = usePlanner((state) => state.redo);
+  const canUndo = usePlanner((state) => state.history.past.length > 0);
+  const canRedo = usePlanner((state) => state.history.future.length > 0);
+  const [history, setHistory] = useState(false);
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+
+  const copy = async () => {
+    const run = await createRun(job.id, { ...document, name: `${document.name ?? "Run"}, copy` });
+    forgetLists(queries);
+    await navigate(`/runs/${run.id}`);
+  };
+  const remove = async () => {
+    await unwrap(client.DELETE("/api/runs/{run_id}", { params: { path: { run_id: runId } } }));
+    dropDraft(runId);
+    forgetLists(queries);
+    await navigate(`/jobs/${job.id}`);
+  };
+
+  return (
+    <TopBar
+      actions={
+        <>
+          <IconButton label="Undo (Ctrl Z)" onClick={undo} disabled={!canUndo}>
+            <Icon name="undo" />
+          </IconButton>
+          <IconButton label="Redo (Ctrl Shift Z)" onClick={redo} disabled={!canRedo}>
+            <Icon name="redo" />
+          </IconButton>
+          <ButtonLink to={`/runs/${runId}/sheet`} weight="main">
+            <Icon name="sheet" />
+            <span className="max-desk:sr-only">Sheet</span>
+          </ButtonLink>
+          <Menu
+            trigger={
+              <IconButton label="More">
+                <Icon name="more" />
+              </IconButton>
+            }
+            actions={[
+              { label: "History", run: () => setHistory(true) },
+              { label: "Export the run file", run: () => downloadRun(document) },
+              { label: "Copy this run", run: () => void copy() },
+              { label: "Shortcuts", key: "?", run: showShortcuts },
+              { label: "Remove this run", hint: "its history is kept", run: () => void remove() },
+            ]}
+          />
+          <span className="max-desk:hidden">
+            <AccountMenu />
+          </span>
+        </>
+      }
+    >
+      <Link to={`/jobs/${job.id}`} className="truncate text-soft hover:text-ink max-desk:hidden">
+        {job.name}
+      </Link>
+      <span className="text-soft max-desk:hidden">/</span>
+      <div className="flex min-w-0 flex-1 gap-x-3 max-desk:flex-col desk:items-center">
+        <input
+          aria-label="Name of the run"
+          value={document.name ?? ""}
+          maxLength={120}
+          onChange={(event) => change(set("name", event.target.value), "name")}
+          className="grows min-w-24 max-w-full truncate rounded border border-transparent bg-transparent px-1 text-lg font-semibold hover:border-line"
+        />
+        <SavingState />
+      </div>
+      <HistoryDialog open={history} onOpenChange={setHistory} />
+    </TopBar>
+  );
+}

@@ -1,0 +1,168 @@
+// The marks as a table, what they add up to, and what holds for the run as a whole.
+import { REFERENCE } from "@/kinds/words";
+import type { Plan } from "@/model/document";
+import { classes } from "@/ui/classes";
+import { Icon } from "@/ui/Icon";
+import { Reading } from "@/ui/Reading";
+import { Comparison } from "./Comparison";
+import { Findings } from "./Findings";
+import { usePlanner, usePlanState } from "./PlannerContext";
+
+export function MarksPane() {
+  const { plan, stale, offline, problems, refusal } = usePlanState();
+  const notice = offline
+    ? "No connection. What you see is from before your last change."
+    : refusal ||
+      (problems.size > 0 ? "A line can't be read yet. What you see is from before it." : "");
+  return (
+    <div className={classes("py-3.5", stale && "text-soft")}>
+      <h2 className="px-4 pb-1.5 text-sm font-semibold text-soft">Marks from the start</h2>
+      {notice ? (
+        <p
+          role="status"
+          className="mx-4 mb-2 border-l-3 border-amber bg-amber-soft px-2.5 py-1 text-sm text-ink"
+        >
+          {notice}
+        </p>
+      ) : null}
+      {plan ? (
+        <>
+          <MarksTable plan={plan} />
+          <Totals plan={plan} />
+          <div className="px-4">
+            <Findings
+              findings={plan.findings.filter(
+                (finding) => finding.feature == null && !finding.path.startsWith("start"),
+              )}
+            />
+          </div>
+          <Comparison plan={plan} />
+          <p className="px-4 pt-4 text-xs text-soft">
+            A plan, for a licensed electrician to check. Local code decides.
+          </p>
+        </>
+      ) : null}
+    </div>
+  );
+}
+
+function MarksTable({ plan }: { plan: Plan }) {
+  const select = usePlanner((state) => state.select);
+  const selected = usePlanner((state) => state.selected);
+  const point = usePlanner((state) => state.point);
+  const pointed = usePlanner((state) => state.pointed);
+  if (plan.marks.length === 0) {
+    return (
+      <p className="px-4 py-2 text-soft">
+        {plan.bends.length === 0 && plan.findings.every((finding) => finding.level !== "error")
+          ? "A straight piece: nothing to mark but the cut."
+          : "No marks: this run can't be made as it is written. The line in question says why."}
+      </p>
+    );
+  }
+  return (
+    <table className="w-full">
+      <thead className="text-xs text-soft">
+        <tr>
+          <th className="w-9 pl-4">
+            <span className="sr-only">Bend</span>
+          </th>
+          <th className="pr-2 text-right font-normal">mark</th>
+          <th className="text-left font-normal">put it on</th>
+          <th className="px-2 font-normal">hook</th>
+          <th className="text-right font-normal">bend</th>
+          <th className="pr-4 text-right font-normal">roll</th>
+        </tr>
+      </thead>
+      <tbody>
+        {plan.marks.map((mark) => {
+          const bend = plan.bends[mark.bend];
+          const lit = bend?.feature === selected || mark.bend === pointed;
+          return (
+            <tr
+              key={mark.bend}
+              data-mark={mark.bend}
+              onPointerEnter={() => point(mark.bend)}
+              onPointerLeave={() => point(null)}
+              onClick={() => select(bend?.feature ?? null)}
+              className={classes("border-t border-line", lit && "bg-accent-soft text-accent")}
+            >
+              <td className="py-1 pl-4 text-sm text-soft">
+                <button
+                  type="button"
+                  aria-label={`Bend ${mark.bend + 1}, show its line`}
+                  onFocus={() => point(mark.bend)}
+                  onBlur={() => point(null)}
+                >
+                  {mark.bend + 1}
+                </button>
+              </td>
+              <td className="py-1 pr-2 text-right text-xl font-bold">
+                <Reading text={mark.text} />
+              </td>
+              <td className="py-1 text-sm">{REFERENCE[mark.reference]}</td>
+              <td className="px-1 py-1">
+                <span
+                  title={`hook toward the ${mark.hook} of the pipe`}
+                  className="flex items-center justify-center"
+                >
+                  <Icon name={mark.hook === "end" ? "next" : "back"} className="size-4" />
+                  <span className="sr-only">hook toward the {mark.hook}</span>
+                </span>
+              </td>
+              <td className="py-1 text-right font-semibold">{degrees(bend?.angle ?? 0)}</td>
+              <td className="py-1 pr-4 text-right text-sm text-soft">
+                {mark.bend === 0 ? "–" : rolled(bend?.roll ?? 0)}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+function Totals({ plan }: { plan: Plan }) {
+  const { bend_degrees: bent, limit_degrees: limit } = plan.totals;
+  const over = bent > limit;
+  return (
+    <dl className="grid grid-cols-[1fr_auto] items-baseline gap-y-1 px-4 py-3">
+      <dt>Cut</dt>
+      <dd className="text-xl font-bold" data-cut>
+        <Reading text={plan.cut_length_text || "–"} />
+      </dd>
+      <dt>Bends</dt>
+      <dd className={classes("font-semibold", over && "text-amber")}>
+        {degrees(bent)} of {degrees(limit)}
+      </dd>
+      <dd
+        className="col-span-2 mt-0.5 h-2 overflow-hidden rounded-full bg-ground"
+        aria-hidden="true"
+      >
+        <svg viewBox="0 0 100 1" preserveAspectRatio="none" className="block h-full w-full">
+          <rect
+            width={Math.min((100 * bent) / limit, 100)}
+            height="1"
+            className={over ? "fill-amber" : "fill-moss"}
+          />
+        </svg>
+      </dd>
+    </dl>
+  );
+}
+
+export function degrees(value: number): string {
+  return `${Number(value.toFixed(2))}°`;
+}
+
+/** The roll in the words that are used at the bender. */
+function rolled(roll: number): string {
+  const size = Math.abs(roll);
+  if (size < 0.05) {
+    return "same";
+  }
+  if (Math.abs(size - 180) < 0.05) {
+    return "over";
+  }
+  return `${roll > 0 ? "+" : "−"}${degrees(size)}`;
+}

@@ -1,0 +1,94 @@
+// The planner's screen: three panes and the stick at a desk, one pane and the stick on a phone.
+import { Tabs } from "radix-ui";
+import { useState } from "react";
+import { useStore } from "zustand";
+import { Shape } from "@/drawing/Shape";
+import { Stick } from "@/drawing/Stick";
+import type { PlannerStore } from "@/model/store";
+import { classes } from "@/ui/classes";
+import { ConflictDialog } from "./ConflictDialog";
+import { Header } from "./Header";
+import { MarksPane } from "./MarksPane";
+import { PlanContext, StoreContext } from "./PlannerContext";
+import { SettingsBar } from "./SettingsBar";
+import { ShortcutsDialog } from "./ShortcutsDialog";
+import { useAutosave } from "./useAutosave";
+import { usePlan } from "./usePlan";
+import { useShortcuts } from "./useShortcuts";
+import { Walk } from "./Walk";
+
+const PANES = { walk: "Walk", shape: "Shape", marks: "Marks" } as const;
+type Pane = keyof typeof PANES;
+
+export function Planner({
+  store,
+  job,
+}: {
+  store: PlannerStore;
+  job: { id: number; name: string };
+}) {
+  const document = useStore(store, (state) => state.history.present);
+  const planned = usePlan(document);
+  const [pane, setPane] = useState<Pane>("walk");
+  const [help, setHelp] = useState(false);
+  const [adding, setAdding] = useState(false);
+  useAutosave(store);
+  useShortcuts(store, { help: () => setHelp(true), add: () => setAdding(true) });
+  const shown = (name: Pane) => (pane === name ? "" : "max-desk:hidden");
+  return (
+    <StoreContext value={store}>
+      <PlanContext value={planned}>
+        <div className="flex h-full flex-col">
+          <Header job={job} showShortcuts={() => setHelp(true)} />
+          <SettingsBar />
+          <main className="grid min-h-0 flex-1 desk:grid-cols-[21rem_minmax(0,1fr)_19rem]">
+            <section
+              aria-label="The walk"
+              className={classes(
+                "min-h-0 overflow-auto border-r border-line bg-paper",
+                shown("walk"),
+              )}
+            >
+              <Walk adding={adding} setAdding={setAdding} />
+            </section>
+            <section
+              aria-label="The shape"
+              className={classes("relative min-h-0 min-w-0 bg-canvas", shown("shape"))}
+            >
+              <Shape />
+            </section>
+            <section
+              aria-label="Marks"
+              className={classes(
+                "min-h-0 overflow-auto border-l border-line bg-paper",
+                shown("marks"),
+              )}
+            >
+              <MarksPane />
+            </section>
+          </main>
+          <Stick />
+          <Tabs.Root
+            value={pane}
+            onValueChange={(next) => setPane(next as Pane)}
+            className="border-t border-line bg-paper desk:hidden"
+          >
+            <Tabs.List aria-label="What to show" className="grid grid-cols-3">
+              {Object.entries(PANES).map(([name, title]) => (
+                <Tabs.Trigger
+                  key={name}
+                  value={name}
+                  className="min-h-12 -outline-offset-4 border-t-3 border-transparent font-medium text-soft data-[state=active]:border-accent data-[state=active]:font-semibold data-[state=active]:text-accent"
+                >
+                  {title}
+                </Tabs.Trigger>
+              ))}
+            </Tabs.List>
+          </Tabs.Root>
+        </div>
+        <ConflictDialog />
+        <ShortcutsDialog open={help} onOpenChange={setHelp} />
+      </PlanContext>
+    </StoreContext>
+  );
+}

@@ -1,0 +1,98 @@
+// One line of the walk: its sentence, its findings, and its place in the order.
+import type { KeyboardEvent } from "react";
+import { duplicateLine, moveLine, removeLine } from "@/model/commands";
+import type { Line } from "@/model/document";
+import { IconButton } from "@/ui/Button";
+import { classes } from "@/ui/classes";
+import { Icon } from "@/ui/Icon";
+import { Menu } from "@/ui/Menu";
+import { Findings } from "./Findings";
+import { focusField } from "./focusField";
+import { usePlanner, usePlanState } from "./PlannerContext";
+import { Sentence } from "./sentences";
+
+type Props = { line: Line; index: number; last: boolean; nextToEnd: boolean; firstLeg: boolean };
+
+export function WalkLine({ line, index, last, nextToEnd, firstLeg }: Props) {
+  const change = usePlanner((state) => state.change);
+  const select = usePlanner((state) => state.select);
+  const selected = usePlanner((state) => state.selected === index);
+  const pointed = usePlanner((state) => state.pointed);
+  const { plan, problems } = usePlanState();
+  const lit = selected || (pointed !== null && plan?.bends[pointed]?.feature === index);
+  const findings = plan?.findings.filter((finding) => finding.feature === index) ?? [];
+  const problem = [...problems].find(([path]) => path.startsWith(`walk[${index}].`));
+  const worked = plan?.worked.filter((sum) => sum.path.startsWith(`walk[${index}].`)) ?? [];
+
+  const move = (by: -1 | 1) => {
+    change(moveLine(index, by));
+    select(index + by);
+    focusField(`walk[${index + by}].at`);
+  };
+  const keys = (event: KeyboardEvent) => {
+    if (!event.altKey || last) {
+      return;
+    }
+    if (event.key === "ArrowUp") {
+      move(-1);
+    } else if (event.key === "ArrowDown") {
+      move(1);
+    } else if (event.key === "Backspace") {
+      change(removeLine(index));
+    } else {
+      return;
+    }
+    event.preventDefault();
+  };
+
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveElementInteractions: the keys act on the fields within
+    <li
+      onFocus={() => select(index)}
+      onPointerDown={() => select(index)}
+      onKeyDown={keys}
+      className={classes(
+        "group relative flex gap-3 border-b border-l-4 border-b-line py-2 pr-3 pl-3",
+        lit ? "border-l-accent bg-accent-soft" : "border-l-transparent",
+      )}
+    >
+      <span className="w-5 pt-0.5 text-right font-semibold text-soft">{index + 1}</span>
+      <div className="min-w-0 flex-1">
+        <Sentence line={line} index={index} firstLeg={firstLeg} />
+        {worked.map((sum) => (
+          <p key={sum.path} className="text-sm text-soft">
+            {sum.text}
+          </p>
+        ))}
+        {problem ? (
+          <p role="alert" className="mt-1 text-sm text-brick">
+            {fieldName(problem[0])}: expected {problem[1]}
+          </p>
+        ) : null}
+        <Findings findings={findings} />
+      </div>
+      {last ? null : (
+        <div className="absolute top-1 right-1">
+          <Menu
+            trigger={
+              <IconButton label={`Line ${index + 1}: move, repeat, remove`}>
+                <Icon name="more" className="size-4" />
+              </IconButton>
+            }
+            actions={[
+              { label: "Earlier", key: "Alt Up", run: () => move(-1), disabled: index === 0 },
+              { label: "Later", key: "Alt Down", run: () => move(1), disabled: nextToEnd },
+              { label: "The same again", run: () => change(duplicateLine(index)) },
+              { label: "Remove", key: "Alt Backspace", run: () => change(removeLine(index)) },
+            ]}
+          />
+        </div>
+      )}
+    </li>
+  );
+}
+
+function fieldName(path: string): string {
+  const field = path.split(".").at(-1) ?? path;
+  return field.charAt(0).toUpperCase() + field.slice(1);
+}

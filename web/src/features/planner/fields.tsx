@@ -1,0 +1,100 @@
+// The fields of a walk line: typed as read off a tape, never reworded, each with its own word for
+// what is wrong with it.
+import { type ChangeEvent, type KeyboardEvent, useRef } from "react";
+import { asText } from "@/model/document";
+import { classes } from "@/ui/classes";
+import { Select } from "@/ui/Select";
+import { usePlanner, usePlanState } from "./PlannerContext";
+
+type FieldProps = {
+  /** Where the field is in the document: `walk[1].rise`. */
+  path: string;
+  label: string;
+  value: string | number | undefined;
+  onChange: (text: string, burst: string) => void;
+  placeholder?: string;
+  numeric?: boolean;
+  className?: string;
+};
+
+/** A field in a sentence, as wide as what is in it. */
+export function InlineField(props: FieldProps) {
+  const { path, label, value, onChange, placeholder, numeric = true, className } = props;
+  const settle = usePlanner((state) => state.settle);
+  const { problems, plan } = usePlanState();
+  const began = useRef("");
+  const problem = problems.get(path);
+  const finding = problem ? undefined : plan?.findings.find((found) => found.path === path);
+  const text = asText(value);
+
+  const bailOut = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === "Escape" && text !== began.current) {
+      event.stopPropagation();
+      onChange(began.current, path);
+    }
+  };
+
+  return (
+    <input
+      data-path={path}
+      aria-label={label}
+      aria-invalid={problem ? true : undefined}
+      title={problem ? `Expected ${problem}` : label}
+      value={text}
+      placeholder={placeholder}
+      inputMode={numeric ? "text" : undefined}
+      autoComplete="off"
+      spellCheck={false}
+      onFocus={() => {
+        began.current = text;
+      }}
+      onBlur={settle}
+      onKeyDown={bailOut}
+      onChange={(event: ChangeEvent<HTMLInputElement>) => onChange(event.target.value, path)}
+      className={classes(
+        "grows max-w-full rounded-t-sm border-b-[1.5px] bg-transparent px-0.5 leading-snug pointer-coarse:min-h-11 pointer-coarse:rounded-md pointer-coarse:border pointer-coarse:px-2.5",
+        numeric && "font-semibold",
+        text === "" && "min-w-12",
+        problem
+          ? "border-brick bg-brick-soft"
+          : finding?.level === "error"
+            ? "border-brick"
+            : finding?.level === "warning"
+              ? "border-amber bg-amber-soft"
+              : "border-strong-line hover:border-accent focus:border-accent",
+        className,
+      )}
+    />
+  );
+}
+
+/** A word in a sentence that can be another. */
+export function WordField<T extends string>({
+  label,
+  value,
+  words,
+  onChange,
+}: {
+  label: string;
+  value: T;
+  words: Record<T, string>;
+  onChange: (value: T) => void;
+}) {
+  const options = (Object.keys(words) as T[]).map((word) => ({ value: word, label: words[word] }));
+  return (
+    <Select
+      look="word"
+      label={label}
+      value={value}
+      options={options}
+      onChange={(next) => onChange(next as T)}
+    />
+  );
+}
+
+/** What was typed as a number where it is one; else the text, for the core to refuse in words. */
+export function numberOrText(text: string): number | string {
+  const trimmed = text.trim();
+  const value = Number(trimmed);
+  return trimmed !== "" && Number.isFinite(value) && String(value) === trimmed ? value : text;
+}

@@ -1,0 +1,58 @@
+// The plan of the document as it stands: asked for at every key press, the last good one kept on
+// screen while a number is half typed or the connection is gone.
+import { useQuery } from "@tanstack/react-query";
+import { useMemo, useState } from "react";
+import { Refused } from "@/api/client";
+import { planRun } from "@/api/queries";
+import type { Plan, RunDocument } from "@/model/document";
+
+const ASK_AGAIN_MS = 4000;
+const KEEP_MS = 60_000;
+
+export type PlanState = {
+  /** The last plan that there was; null until the first. */
+  readonly plan: Plan | null;
+  /** Whether it is the plan of what is on the screen now. */
+  readonly current: boolean;
+  /** What can't be read, by its path in the document. */
+  readonly problems: ReadonlyMap<string, string>;
+  readonly offline: boolean;
+  /** Whether what is shown is from before something that can't be planned. */
+  readonly stale: boolean;
+  /** A refusal that is not about a field. */
+  readonly refusal: string;
+};
+
+export function usePlan(document: RunDocument): PlanState {
+  const asked = JSON.stringify(document);
+  const query = useQuery({
+    queryKey: ["plan", asked],
+    queryFn: ({ signal }) => planRun(document, signal),
+    retry: false,
+    staleTime: Infinity,
+    gcTime: KEEP_MS,
+    networkMode: "always",
+    refetchInterval: ({ state }) => (isOffline(state.error) ? ASK_AGAIN_MS : false),
+  });
+  const [last, setLast] = useState<Plan | null>(null);
+  if (query.data && query.data !== last) {
+    setLast(query.data);
+  }
+  const error = query.error instanceof Refused ? query.error : null;
+  return useMemo(() => {
+    const fields = error?.problem.errors ?? [];
+    const about = error && error.status !== 0 && fields.length === 0;
+    return {
+      plan: query.data ?? last,
+      current: query.data !== undefined,
+      stale: error !== null,
+      problems: new Map(fields.map(({ path, expected }) => [path, expected])),
+      offline: isOffline(error),
+      refusal: about ? error.message : "",
+    };
+  }, [query.data, last, error]);
+}
+
+function isOffline(error: unknown): boolean {
+  return error instanceof Refused && error.status === 0;
+}

@@ -1,0 +1,47 @@
+// Keys that work anywhere in the planner.
+import { useEffect } from "react";
+import type { PlannerStore } from "@/model/store";
+
+export const SHORTCUTS = [
+  ["A", "Add what comes next"],
+  ["Alt Up, Alt Down", "Move the line that you are in"],
+  ["Alt Backspace", "Remove the line that you are in"],
+  ["Escape", "Take a field back to what it was"],
+  ["Ctrl Z", "Undo"],
+  ["Ctrl Shift Z", "Redo"],
+  ["Tab", "To the next number or word"],
+  ["?", "This list"],
+] as const;
+
+type Actions = { help: () => void; add: () => void };
+
+export function useShortcuts(store: PlannerStore, { help, add }: Actions): void {
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "z") {
+        event.preventDefault();
+        const { undo, redo } = store.getState();
+        (event.shiftKey ? redo : undo)();
+        return;
+      }
+      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) {
+        return;
+      }
+      const action = { "?": help, a: add, A: add }[event.key];
+      if (action) {
+        event.preventDefault();
+        action();
+      }
+    };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  }, [store, help, add]);
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    (target.matches("input, textarea, select") ||
+      target.closest("[role=dialog], [role=listbox]") !== null)
+  );
+}

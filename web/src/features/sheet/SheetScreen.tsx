@@ -1,0 +1,82 @@
+// The sheet: the same drawing that the server puts into the PDF, shown and printed by the page.
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import { useParams } from "react-router";
+import { client, unwrap } from "@/api/client";
+import { Button, ButtonLink } from "@/ui/Button";
+import { Choice } from "@/ui/Choice";
+import { Icon } from "@/ui/Icon";
+import { TopBar } from "@/ui/TopBar";
+import { Waiting } from "@/ui/Waiting";
+
+const PAPERS = [
+  { value: "a4", label: "A4" },
+  { value: "letter", label: "Letter" },
+] as const;
+type Paper = (typeof PAPERS)[number]["value"];
+
+export default function SheetScreen() {
+  const runId = Number(useParams().runId);
+  const [paper, setPaper] = useState<Paper>("a4");
+  const sheet = useQuery({
+    queryKey: ["sheet", runId, paper],
+    queryFn: () =>
+      unwrap(
+        client.GET("/api/runs/{run_id}/sheet.svg", {
+          params: { path: { run_id: runId }, query: { paper } },
+          parseAs: "text",
+        }),
+      ),
+    gcTime: 0,
+    placeholderData: (before) => before,
+  });
+  if (sheet.isError) {
+    return <Waiting what={sheet.error.message} retry={() => void sheet.refetch()} />;
+  }
+  return (
+    <div className="flex min-h-full flex-col print:block">
+      <div className="print:hidden">
+        <TopBar
+          actions={
+            <>
+              <Choice label="Paper" value={paper} options={PAPERS} onChange={setPaper} />
+              <a
+                className="inline-flex min-h-9 items-center rounded-md border border-line bg-paper px-3 font-medium hover:border-strong-line pointer-coarse:min-h-11"
+                href={`/api/runs/${runId}/sheet.pdf?paper=${paper}`}
+              >
+                PDF
+              </a>
+              <Button weight="main" onClick={() => window.print()}>
+                Print
+              </Button>
+            </>
+          }
+        >
+          <ButtonLink to={`/runs/${runId}`} weight="quiet">
+            <Icon name="back" />
+            <span className="max-desk:sr-only">Back to the run</span>
+          </ButtonLink>
+        </TopBar>
+      </div>
+      <main className="grid flex-1 justify-center overflow-auto p-4 print:p-0">
+        {sheet.data ? <Drawn svg={sheet.data} /> : <p role="status">Drawing the sheet</p>}
+      </main>
+    </div>
+  );
+}
+
+/** The server's SVG as part of the page, so that it is set in the page's own font. */
+function Drawn({ svg }: { svg: string }) {
+  const holder = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const parsed = new DOMParser().parseFromString(svg, "image/svg+xml").documentElement;
+    holder.current?.replaceChildren(document.importNode(parsed, true));
+  }, [svg]);
+  return (
+    <div
+      ref={holder}
+      data-sheet
+      className="w-full max-w-[210mm] bg-[white] shadow-lift print:max-w-none print:shadow-none [&>svg]:h-auto [&>svg]:w-full"
+    />
+  );
+}

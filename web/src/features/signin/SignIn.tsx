@@ -1,0 +1,61 @@
+// The door.
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { type FormEvent, useState } from "react";
+import { client, rememberToken, unwrap } from "@/api/client";
+import { keys } from "@/api/queries";
+import { Button } from "@/ui/Button";
+import { Logo } from "@/ui/Logo";
+import { TextField } from "@/ui/TextField";
+
+export function SignIn() {
+  const queries = useQueryClient();
+  const [username, setUsername] = useState("");
+  const [password, setPassword] = useState("");
+  const signIn = useMutation({
+    mutationFn: () => unwrap(client.POST("/api/session", { body: { username, password } })),
+    onSuccess: (session) => {
+      rememberToken(session.csrf);
+      queries.setQueryData(keys.session, session);
+    },
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    signIn.mutate();
+  };
+  return (
+    <main className="grid min-h-full place-content-center gap-6 p-6">
+      <div className="flex items-center gap-3">
+        <Logo className="h-11 w-10" />
+        <div>
+          <h1 className="text-2xl leading-tight font-bold">Yarrow</h1>
+          <p className="text-soft">Say what is there. Read off where to bend.</p>
+        </div>
+      </div>
+      <form
+        onSubmit={submit}
+        className="grid w-[min(22rem,88vw)] gap-4 rounded-lg border border-line bg-paper p-5"
+      >
+        <TextField
+          label="Name"
+          autoComplete="username"
+          autoCapitalize="none"
+          value={username}
+          onChange={(event) => setUsername(event.target.value)}
+          required
+        />
+        <TextField
+          label="Password"
+          type="password"
+          autoComplete="current-password"
+          value={password}
+          onChange={(event) => setPassword(event.target.value)}
+          required
+          {...(signIn.error ? { problem: signIn.error.message } : {})}
+        />
+        <Button type="submit" weight="main" disabled={signIn.isPending}>
+          {signIn.isPending ? "Signing in" : "Sign in"}
+        </Button>
+      </form>
+    </main>
+  );
+}

@@ -1,0 +1,112 @@
+// Every change that a person can make to a run, as a function from document to document.
+import type { Line, LineKind, RunDocument, Units } from "./document";
+import { asText, USUAL_ROUNDING, walkOf } from "./document";
+
+export type Change = (document: RunDocument) => RunDocument;
+
+const NEW_LINES = {
+  offset: { kind: "offset", at: "", of: "full", rise: "", toward: "left", angle: 30 },
+  turn: { kind: "turn", at: "", of: "back", from: "back", toward: "left", angle: 90 },
+} as const satisfies Partial<Record<LineKind, Line>>;
+
+export type AddableKind = keyof typeof NEW_LINES;
+
+export function set<K extends keyof RunDocument>(key: K, value: RunDocument[K]): Change {
+  return (document) => ({ ...document, [key]: value });
+}
+
+export function setLine(index: number, fields: Record<string, unknown>): Change {
+  return withWalk((walk) =>
+    walk.map((line, at) => (at === index ? ({ ...line, ...fields } as Line) : line)),
+  );
+}
+
+export function setStart(fields: Partial<NonNullable<RunDocument["start"]>>): Change {
+  return (document) => ({
+    ...document,
+    start: { kind: "open", ...document.start, ...fields },
+  });
+}
+
+/** A new line before the end. */
+export function addLine(kind: AddableKind): Change {
+  return withWalk((walk) => [...walk.slice(0, -1), { ...NEW_LINES[kind] }, ...walk.slice(-1)]);
+}
+
+export function removeLine(index: number): Change {
+  return withWalk((walk) => walk.filter((_, at) => at !== index));
+}
+
+export function duplicateLine(index: number): Change {
+  return withWalk((walk) =>
+    walk.flatMap((line, at) => (at === index ? [line, { ...line }] : line)),
+  );
+}
+
+/** Swap a line with its neighbour; the end stays last. */
+export function moveLine(index: number, by: -1 | 1): Change {
+  return withWalk((walk) => {
+    const to = index + by;
+    const line = walk[index];
+    if (!line || to < 0 || to >= walk.length - 1 || index >= walk.length - 1) {
+      return [...walk];
+    }
+    const moved = walk.filter((_, at) => at !== index);
+    moved.splice(to, 0, line);
+    return moved;
+  });
+}
+
+/** Another unit for the job: what was typed keeps its meaning, since its old unit is written to it. */
+export function setUnits(units: Units): Change {
+  return (document) => {
+    if (document.units === units) {
+      return document;
+    }
+    const keep = (value: unknown): unknown => withUnit(value, document.units);
+    const walk = walkOf(document).map((line) => keptLengths(line, keep));
+    const start = document.start ? keptLengths(document.start, keep) : undefined;
+    return {
+      ...document,
+      units,
+      round_to: USUAL_ROUNDING[units],
+      walk,
+      ...(start ? { start } : {}),
+    };
+  };
+}
+
+/** What a finding's touch does: one value at one path, such as `walk[1].angle`. */
+export function setAtPath(path: string, value: string | number): Change {
+  const [, index, field] = path.match(/^walk\[(\d+)\]\.(\w+)$/) ?? [];
+  if (index !== undefined && field !== undefined) {
+    return setLine(Number(index), { [field]: value });
+  }
+  return (document) => ({ ...document, [path]: value });
+}
+
+const LENGTH_FIELDS = ["at", "rise", "allowance"];
+
+function keptLengths<T extends object>(fields: T, keep: (value: unknown) => unknown): T {
+  return Object.fromEntries(
+    Object.entries(fields).map(([name, value]) => [
+      name,
+      LENGTH_FIELDS.includes(name) ? keep(value) : value,
+    ]),
+  ) as T;
+}
+
+/** `52 3/4 - 2 7/8` as `52 3/4 in - 2 7/8 in`; what names its own unit stays as it is. */
+function withUnit(value: unknown, unit: Units): unknown {
+  if (typeof value !== "string" && typeof value !== "number") {
+    return value;
+  }
+  return asText(value)
+    .split(/( [+-] )/)
+    .map((term) => (/\d/.test(term) && !/['"a-z]/i.test(term) ? `${term.trim()} ${unit}` : term))
+    .join("");
+}
+
+function withWalk(change: (walk: readonly Line[]) => Line[]): Change {
+  return (document) => ({ ...document, walk: change(walkOf(document)) });
+}

@@ -1,0 +1,46 @@
+// The run document as the page edits it: what was typed, exactly as it was typed.
+import type { Schemas } from "@/api/client";
+
+export type RunDocument = Schemas["RunDocument"];
+export type Line = Schemas["RunDocument_line"];
+export type LineKind = Line["kind"];
+export type LineOf<K extends LineKind> = Extract<Line, { kind: K }>;
+export type Toward = Schemas["RunDocument_toward"];
+export type Datum = Schemas["RunDocument_datum"];
+export type Units = RunDocument["units"];
+export type FittingKind = Schemas["RunDocument_fitting"];
+export type Plan = Schemas["Plan"];
+export type Finding = Schemas["Finding"];
+export type Mark = Schemas["Mark"];
+
+/** A length field as text: numbers of an imported file are shown as they stand there. */
+export function asText(value: string | number | undefined): string {
+  return value === undefined ? "" : String(value);
+}
+
+export function walkOf(document: RunDocument): readonly Line[] {
+  return document.walk ?? [];
+}
+
+export const ROUNDINGS = { in: ["1/8", "1/16", "1/32"], mm: ["1"] } as const;
+export const USUAL_ROUNDING = { in: "1/16", mm: "1" } as const;
+
+/** A run with nothing measured yet. */
+export function emptyRun(
+  name: string,
+  units: Units,
+  conduit: RunDocument["conduit"],
+  bender: string,
+): RunDocument {
+  return {
+    format: "yarrow.run/1",
+    name,
+    units,
+    round_to: USUAL_ROUNDING[units],
+    conduit,
+    bender,
+    method: "exact",
+    start: { kind: "connector" },
+    walk: [{ kind: "end", at: units === "in" ? "36" : "900", from: "back", fitting: "connector" }],
+  };
+}

@@ -1,0 +1,40 @@
+// A window over the page: Radix Dialog with Yarrow's title and close.
+import { Dialog as Radix } from "radix-ui";
+import type { ReactNode } from "react";
+import { IconButton } from "./Button";
+import { Icon } from "./Icon";
+
+type Props = {
+  title: string;
+  description?: string;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  children: ReactNode;
+};
+
+export function Dialog({ title, description, open, onOpenChange, children }: Props) {
+  return (
+    <Radix.Root open={open} onOpenChange={onOpenChange}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-40 bg-[rgb(10_14_18/0.45)]" />
+        <Radix.Content
+          className="fixed top-1/2 left-1/2 z-50 max-h-[88vh] w-[min(34rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg border border-line bg-paper p-5 shadow-lift"
+          {...(description ? {} : { "aria-describedby": undefined })}
+        >
+          <div className="mb-3 flex items-start justify-between gap-4">
+            <Radix.Title className="text-lg font-semibold">{title}</Radix.Title>
+            <Radix.Close asChild>
+              <IconButton label="Close" className="-mt-1.5 -mr-2">
+                <Icon name="close" />
+              </IconButton>
+            </Radix.Close>
+          </div>
+          {description ? (
+            <Radix.Description className="mb-4 text-soft">{description}</Radix.Description>
+          ) : null}
+          {children}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}

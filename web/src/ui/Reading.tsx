@@ -1,0 +1,44 @@
+// A length as it stands on a tape: whole figures and a built fraction. The face has ready-made
+// fractions for quarters alone, so every fraction is built the same way here.
+import { parted, RAISED, SMALL } from "./reading";
+
+const THIN = "\u200a";
+const SLASH = "\u2044";
+
+export function Reading({ text, className = "" }: { text: string; className?: string }) {
+  const { whole, over, under, tail } = parted(text);
+  return (
+    <span className={`whitespace-nowrap ${className}`} aria-label={text}>
+      {whole}
+      {over ? (
+        <span aria-hidden="true" className="ml-[0.08em]">
+          <span className="figure relative -top-[0.34em]">{over}</span>
+          {SLASH}
+          <span className="figure">{under}</span>
+        </span>
+      ) : null}
+      {tail}
+    </span>
+  );
+}
+
+/** The same within an SVG text of a size in pixels. */
+export function ReadingSpan({ text, size }: { text: string; size: number }) {
+  const { whole, over, under, tail } = parted(text);
+  if (!over) {
+    return <>{whole}</>;
+  }
+  const lift = size * RAISED;
+  return (
+    <>
+      {whole}
+      {whole ? THIN : ""}
+      <tspan fontSize={size * SMALL} dy={-lift}>
+        {over}
+      </tspan>
+      <tspan dy={lift}>{SLASH}</tspan>
+      <tspan fontSize={size * SMALL}>{under}</tspan>
+      {tail}
+    </>
+  );
+}

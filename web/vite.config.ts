@@ -1,0 +1,15 @@
+/// <reference types="vitest/config" />
+import tailwindcss from "@tailwindcss/vite";
+import react from "@vitejs/plugin-react";
+import { defineConfig } from "vite";
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  base: "/static/",
+  build: { target: "es2022", assetsInlineLimit: 0, modulePreload: { polyfill: false } },
+  server: {
+    host: "127.0.0.1",
+    proxy: { "/api": process.env.YARROW_API ?? "http://127.0.0.1:8601" },
+  },
+  test: { include: ["src/**/*.test.ts"] },
+});
