@@ -47,10 +47,6 @@ REFUSALS: dict[int, Any] = {
 """Declared on every route."""
 
 
-class Throttled(Exception):
-    """Too many failed sign-ins."""
-
-
 def handle_problems(api: NinjaAPI) -> None:
     """Teach an API to answer every expected error with a Problem."""
 
@@ -86,11 +82,6 @@ def handle_problems(api: NinjaAPI) -> None:
     @api.exception_handler(AuthenticationError)
     def stranger(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
         return answer(request, 401, "signed-out", "Sign in first.")
-
-    @api.exception_handler(Throttled)
-    def throttled(request: HttpRequest, error: Throttled) -> HttpResponse:
-        message = "Too many wrong passwords. Wait five minutes and try again."
-        return answer(request, 429, "throttled", message)
 
     @api.exception_handler(RequestDataTooBig)
     def too_large(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:

@@ -1,4 +1,4 @@
-"""Refuses request bodies that are too large before anything reads them."""
+"""What is too much: request bodies that are too large, and too many wrong passwords."""
 
 from __future__ import annotations
 
@@ -6,6 +6,14 @@ from collections.abc import Callable
 
 from django.conf import settings
 from django.http import HttpRequest, HttpResponse, JsonResponse
+
+
+def locked_out(
+    request: HttpRequest, response: HttpResponse | None = None, credentials: object = None
+) -> HttpResponse:
+    """What django-axes answers while the door is closed after too many wrong passwords."""
+    message = "Too many wrong passwords. Wait five minutes and try again."
+    return JsonResponse({"code": "throttled", "message": message, "errors": []}, status=429)
 
 
 class BodyLimit:

@@ -154,7 +154,7 @@ def _reading_parts(text: str, size: float, bold: bool) -> list[tuple[str, float,
     for word in text.split(" "):
         over, slash, under = word.partition("/")
         if not slash:
-            advance = text_width(word, size, bold) + size * 0.12
+            advance = text_width(word, size, bold) + size * (0.28 if word.endswith("'") else 0.1)
             parts.append((word, 1.0, 0.0, advance))
             continue
         inch = '"' if under.endswith('"') else ""

@@ -5,7 +5,6 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from exports.drawing import (
-    ACCENT,
     AMBER,
     BAND,
     BRICK,
@@ -45,7 +44,7 @@ def compose_sheet(plan: Plan, heading: Heading, paper: tuple[float, float]) -> D
     width, height = paper
     drawing = Drawing(width, height, f"{heading.run}, {heading.job}")
     y = _heading(drawing, plan, heading)
-    if plan.marks:
+    if plan.working_marks:
         y = _stick(drawing, plan, y + 6)
     y = _marks(drawing, plan, y + 6)
     foot = height - MARGIN - 22
@@ -94,21 +93,21 @@ def _stick(drawing: Drawing, plan: Plan, top: float) -> float:
         begin, end = left + bend.arc_start * scale, left + bend.arc_end * scale
         drawing.rectangle(begin, pipe_y, end - begin, thick, fill=BAND, stroke=BAND)
     drawing.rectangle(left, pipe_y, right - left, thick)
-    places = [left + mark.position * scale for mark in plan.marks]
+    places = [left + mark.position * scale for mark in plan.working_marks]
     order = sorted(range(len(places)), key=lambda i: places[i])
-    widths = [reading_width(plan.marks[i].text, 4.2) + 3 for i in order]
+    widths = [reading_width(plan.working_marks[i].text, 4.2) + 3 for i in order]
     if sum(widths) <= right - left:
         centres = spread([places[i] for i in order], widths, left, right)
         for i, centre in zip(order, centres, strict=True):
             drawing.text(centre, label_y - 4.4, str(i + 1), 2.8, anchor="middle", colour=SOFT)
-            drawing.reading(centre, label_y, plan.marks[i].text, 4.2, anchor="middle")
+            drawing.reading(centre, label_y, plan.working_marks[i].text, 4.2, anchor="middle")
             drawing.line(
                 (centre, label_y + 1.2),
                 (places[i], pipe_y - 5),
                 (places[i], pipe_y - 1),
                 width=0.15,
             )
-    for mark, x in zip(plan.marks, places, strict=True):
+    for mark, x in zip(plan.working_marks, places, strict=True):
         drawing.line((x, pipe_y - 1), (x, pipe_y + thick + 1), width=0.45)
         way = 1 if mark.hook == "end" else -1
         tip = (x + 2.2 * way, pipe_y - 2)
@@ -128,21 +127,21 @@ def _ruler(drawing: Drawing, plan: Plan, left: float, scale: float, y: float) ->
             drawing.text(x, y + 4.4, told, 2.5, anchor="middle", colour=SOFT)
 
 
-_COLUMNS = (0.0, 12.0, 42.0, 84.0, 120.0, 142.0, 168.0)
+_COLUMNS = (0.0, 12.0, 42.0, 84.0, 120.0, 142.0, 164.0)
 
 
 def _marks(drawing: Drawing, plan: Plan, top: float) -> float:
     """The marks as a table: the figures that are worked from."""
     left, right = MARGIN, drawing.width - MARGIN
-    names = ("bend", "mark", "put it on", "hook faces", "bend to", "roll", "moved by rounding")
+    names = ("bend", "mark", "put it on", "hook faces", "bend to", "roll", "rounded by")
     for name, x in zip(names, _COLUMNS, strict=True):
         drawing.text(left + x, top, name, 2.7, colour=SOFT)
     y = top + 1.6
-    if not plan.marks:
+    if not plan.working_marks:
         drawing.text(left, y + 6, "No marks: this run can't be made as written.", 4, bold=True)
         return y + 8
-    size = 4.6 if len(plan.marks) <= 10 else 3.4
-    for mark in plan.marks:
+    size = 4.6 if len(plan.working_marks) <= 10 else 3.4
+    for mark in plan.working_marks:
         bend = plan.bends[mark.bend]
         drawing.line((left, y), (right, y), stroke=FAINT)
         y += size * 1.5
@@ -187,14 +186,14 @@ def _view(drawing: Drawing, plan: Plan, view: View, title: str, top: float, bott
 
     for thing in plan.things:
         _thing(drawing, thing, lambda point: placed(view(point)))
-    thick = max(plan.conduit.diameter * scale, 0.9)
+    thick = max(plan.conduit.diameter * scale, 1.3)
     pieces = centreline(plan)
-    for bend, piece in pieces:
-        flat = [placed(view(point)) for point in piece]
-        drawing.line(*flat, width=thick, stroke=SOFT if bend is None else ACCENT)
     for _, piece in pieces:
         flat = [placed(view(point)) for point in piece]
-        drawing.line(*flat, width=max(thick - 0.4, 0.3), stroke=PIPE)
+        drawing.line(*flat, width=thick + 0.5, stroke=INK)
+    for bend, piece in pieces:
+        flat = [placed(view(point)) for point in piece]
+        drawing.line(*flat, width=thick, stroke=PIPE if bend is None else BAND)
     floor = max(y for _, y in (placed(p) for p in points)) + 5
     row = 0
     for dimension in plan.site:
@@ -204,7 +203,7 @@ def _view(drawing: Drawing, plan: Plan, view: View, title: str, top: float, bott
             row += 1
             _dimension(drawing, (begin[0], y), (end[0], y), dimension.text)
         elif abs(end[1] - begin[1]) > 2.5:
-            x = max(begin[0], end[0]) + (6 if dimension.field == "at" else 0)
+            x = max(begin[0], end[0]) + (6 if dimension.field == "at" else 2)
             _dimension(drawing, (x, begin[1]), (x, end[1]), dimension.text)
 
 
@@ -219,7 +218,8 @@ def _thing(drawing: Drawing, thing: Thing, placed: object) -> None:
         drawing.shape(*flat, fill="#f6f7f8", stroke=FAINT)
         x, y = flat[0]
         if thing.label:
-            drawing.text(x + 1.5, (y + flat[3][1]) / 2 + 1, thing.label, 2.7, colour=SOFT)
+            beside = text_width("00 00/00", 3.2, bold=True)  # room for the rise at its edge
+            drawing.text(x + beside, (y + flat[3][1]) / 2 + 1, thing.label, 2.7, colour=SOFT)
         return
     x, y = place(thing.at)
     ahead = place(along(thing.at, thing.ahead, 1.0))

@@ -29,7 +29,7 @@ def plan_text(plan: Plan) -> str:
     ]
     if plan.cut_length_text:
         lines += [f"Cut   {plan.cut_length_text}", ""]
-    for mark in plan.marks:
+    for mark in plan.working_marks:
         bend = plan.bends[mark.bend]
         lines.append(
             f"{mark.bend + 1:>3}  {mark.text:>10}  {REFERENCE_NAMES[mark.reference]}, "

@@ -35,10 +35,10 @@ _TERM = re.compile(
       | (?P<whole>\d+\.?\d*|\.\d+)(?:(?:\s+|-)(?P<part>\d+)/(?P<of>\d+))?
     )?
     \s*(?P<unit>"|inches\b|inch\b|in\b|mm\b|cm\b|m\b)?\s*""",
-    re.VERBOSE,
+    re.VERBOSE | re.ASCII,
 )
 
-_PLAIN = re.compile(r"(\d{1,6})(?:[ -](\d{1,3})/(\d{1,3}))?")
+_PLAIN = re.compile(r"(\d{1,6})(?:[ -](\d{1,3})/(\d{1,3}))?", re.ASCII)
 
 _PER_UNIT: dict[str, tuple[Unit, Fraction]] = {
     '"': ("in", Fraction(1)),

@@ -170,7 +170,8 @@ class Plan:
     """Everything about one pipe. Lengths in ``units``, angles in degrees.
 
     ``path`` holds the centreline vertices with both ends, in the frame of the start's face; its
-    first point is the start's pipe end. ``marks`` is empty where the run can't be made as written.
+    first point is the start's pipe end. Where the run can't be made as written, ``steps`` is empty
+    and ``marks`` only tell where the arcs would have to lie.
     """
 
     format: str
@@ -194,6 +195,11 @@ class Plan:
     things: tuple[Thing, ...]
     worked: tuple[Worked, ...]
     findings: tuple[Finding, ...]
+
+    @property
+    def working_marks(self) -> tuple[Mark, ...]:
+        """The marks to put on a pipe: none where the run can't be made."""
+        return self.marks if self.can_be_made else ()
 
     @property
     def can_be_made(self) -> bool:

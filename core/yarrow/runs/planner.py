@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from yarrow.benders.placing import place_bender
 from yarrow.catalog.tables import limits
 from yarrow.geometry.arcs import gain
@@ -25,7 +27,6 @@ from yarrow.runs.marks import exact_marks, rule_marks
 from yarrow.runs.outcome import comes_out
 from yarrow.runs.plan import (
     Beside,
-    Dimension,
     Finding,
     Mark,
     Plan,
@@ -36,7 +37,7 @@ from yarrow.runs.plan import (
     Totals,
 )
 from yarrow.runs.rule import by_rule
-from yarrow.runs.run import Run
+from yarrow.runs.run import Method, Run
 from yarrow.runs.site import site_dimensions, things
 from yarrow.runs.steps import steps
 from yarrow.runs.words import Words
@@ -45,7 +46,7 @@ _GRAVEST_FIRST = {"error": 0, "warning": 1, "note": 2}
 
 
 def plan_run(run: Run) -> Plan:
-    """The plan of a run. What can't be made is a plan with an error finding, and without marks.
+    """The plan of a run. What can't be made is a plan with an error finding, and without steps.
 
     Source: docs/geometry.md.
     """
@@ -61,27 +62,51 @@ def plan_run(run: Run) -> Plan:
     disorder = order_findings(run, layout, words)
     pipe = None if disorder else _developed(layout, findings)
     if pipe is None:
-        return _plan(run, layout, _NO_PIPE, (), (), (), None, [*findings, *disorder], words)
+        nothing = Beside(run.method, 0.0, "", (), ())
+        return _plan(run, layout, _NO_PIPE, nothing, (), None, [*findings, *disorder], words)
 
     placings = place_bender(run.bender, pipe)
-    overlaps = arc_findings(Draft(run, layout, pipe, placings, (), words))
     exact = exact_marks(run, pipe, placings)
     draft = Draft(run, layout, pipe, placings, exact, words)
+    overlaps = arc_findings(draft)
+    made = None if overlaps else _exact(draft)
+    beside = None
+    if run.method == "table" and run.walk:
+        beside, made = made, _printed(draft)
+        if made.dimensions:
+            # The printed spacing leaves the arcs apart: a pipe comes out, though not this one.
+            overlaps = [replace(f, level="warning", text=f"{f.text} {_STILL}") for f in overlaps]
     findings += overlaps or room_findings(draft)
     findings += [*degree_findings(draft), *stick_findings(draft)]
-    if any(finding.level == "error" for finding in findings):
-        return _plan(run, layout, pipe, (), (), (), None, findings, words)
+    if made is None or any(finding.level == "error" for finding in findings):
+        # Where the arcs would lie is worth seeing; how to work them, or a wrong shoe's, is not.
+        shown = exact if run.bender_fits else ()
+        unmade = Beside("exact", pipe.cut_length, "", shown, ())
+        return _plan(run, layout, pipe, unmade, (), None, findings, words)
+    work = steps(pipe, made.marks, made.cut_length_text, words)
+    return _plan(run, layout, pipe, made, work, beside, findings, words)
 
-    dimensions = comes_out(run, layout, pipe, exact, _cut(run, pipe.cut_length), words)
-    marks, cut_length, beside = exact, pipe.cut_length, None
-    if run.method == "table" and run.walk:
-        spots, cut_length = by_rule(run, layout)
-        marks = rule_marks(run, pipe, placings, spots)
-        text = _cut_text(run, pipe.cut_length)
-        beside = Beside("exact", pipe.cut_length, text, exact, dimensions)
-        dimensions = comes_out(run, layout, pipe, marks, _cut(run, cut_length), words)
-    work = steps(pipe, marks, _cut_text(run, cut_length), words)
-    return _plan(run, layout, pipe, marks, work, dimensions, beside, findings, words, cut_length)
+
+_STILL = "The printed marks can be made; see what they come out as."
+
+
+def _exact(draft: Draft) -> Beside:
+    """The run by the exact geometry: its marks, its cut, and what they come out as."""
+    return _made(draft, "exact", draft.marks, draft.pipe.cut_length)
+
+
+def _printed(draft: Draft) -> Beside:
+    """The run by printed multipliers and shrink."""
+    spots, cut_length = by_rule(draft.run, draft.layout)
+    marks = rule_marks(draft.run, draft.pipe, draft.placings, spots)
+    return _made(draft, "table", marks, cut_length)
+
+
+def _made(draft: Draft, method: Method, marks: tuple[Mark, ...], cut_length: float) -> Beside:
+    run = draft.run
+    cut = round_to(cut_length, run.round_to, run.unit, feet=True)
+    dimensions = comes_out(run, draft.layout, draft.pipe, marks, cut.value, draft.words)
+    return Beside(method, cut_length, cut.text, marks, dimensions)
 
 
 _NO_PIPE = StraightPipe(0.0, (), (), (), (1.0, 0.0, 0.0), OUT)
@@ -105,15 +130,13 @@ def _plan(
     run: Run,
     layout: Layout,
     pipe: StraightPipe,
-    marks: tuple[Mark, ...],
+    made: Beside,
     work: tuple[Step, ...],
-    dimensions: tuple[Dimension, ...],
     beside: Beside | None,
     findings: list[Finding],
     words: Words,
-    cut_length: float | None = None,
 ) -> Plan:
-    cut = max(pipe.cut_length if cut_length is None else cut_length, 0.0)
+    cut_length = max(made.cut_length, 0.0)
     conduit = run.conduit
     return Plan(
         format="yarrow.plan/1",
@@ -131,15 +154,17 @@ def _plan(
         bender=PlannedBender(
             run.bender.id, run.bender.name, run.bender.kind, run.bender.radius, run.bender.take_up
         ),
-        cut_length=cut,
-        cut_length_text=_cut_text(run, cut) if pipe.straights else "",
+        cut_length=cut_length,
+        cut_length_text=round_to(cut_length, run.round_to, run.unit, feet=True).text
+        if pipe.straights
+        else "",
         path=layout.vertices,
         first_toward=pipe.first_toward,
         bends=_bends(layout, pipe),
-        marks=marks,
+        marks=made.marks,
         steps=work,
         totals=_totals(run, layout, pipe),
-        dimensions=dimensions,
+        dimensions=made.dimensions,
         beside=beside,
         site=site_dimensions(layout, words),
         things=things(run, layout),
@@ -179,11 +204,3 @@ def _totals(run: Run, layout: Layout, pipe: StraightPipe) -> Totals:
         shrink=sum(line.shrink(run.bender.radius) for line in run.walk),
         gain=saved,
     )
-
-
-def _cut(run: Run, cut_length: float) -> float:
-    return round_to(cut_length, run.round_to, run.unit).value
-
-
-def _cut_text(run: Run, cut_length: float) -> str:
-    return round_to(cut_length, run.round_to, run.unit, feet=True).text

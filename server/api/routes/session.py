@@ -12,7 +12,7 @@ from ninja.errors import HttpError
 from ninja.utils import check_csrf
 
 from accounts.models import Member
-from api.problems import REFUSALS, Problem, Throttled
+from api.problems import REFUSALS, Problem
 from api.shapes import Nothing, PasswordChange, Session, SignIn, member_shape
 from yarrow.documents.refusal import Refusal
 
@@ -36,8 +36,7 @@ def sign_in(request: HttpRequest, body: SignIn) -> Session:
     _check_csrf(request)
     member = authenticate(request, username=body.username, password=body.password)
     if member is None:
-        if getattr(request, "axes_locked_out", False):
-            raise Throttled
+        # Where the door has just closed, django-axes answers instead: config/limits.py.
         raise HttpError(403, "That name and password do not go together.")
     login(request, member)
     return _session(request)

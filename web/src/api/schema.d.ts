@@ -699,7 +699,8 @@ export interface components {
          * @description Everything about one pipe. Lengths in ``units``, angles in degrees.
          *
          *     ``path`` holds the centreline vertices with both ends, in the frame of the start's face; its
-         *     first point is the start's pipe end. ``marks`` is empty where the run can't be made as written.
+         *     first point is the start's pipe end. Where the run can't be made as written, ``steps`` is empty
+         *     and ``marks`` only tell where the arcs would have to lie.
          */
         Plan: {
             bender: components["schemas"]["PlannedBender"];

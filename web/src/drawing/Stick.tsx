@@ -30,7 +30,8 @@ export function Stick() {
       ref={ref}
       aria-label="The stick"
       className={classes(
-        "relative h-[138px] shrink-0 border-t border-line bg-paper",
+        "relative shrink-0 border-t border-line bg-paper",
+        pages.length > 1 ? "h-[160px]" : "h-[138px]",
         stale && "[&>svg]:opacity-50",
       )}
     >
@@ -82,7 +83,7 @@ function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width
       height={HEIGHT}
       viewBox={`0 0 ${width} ${HEIGHT}`}
       role="img"
-      aria-label={`The unbent pipe, ${plan.cut_length_text} long, with ${plan.marks.length} marks`}
+      aria-label={`The unbent pipe, ${plan.cut_length_text} long, with ${placed.length} marks shown`}
     >
       <rect x={left} y={PIPE_TOP} width={right - left} height={PIPE} className="fill-pipe" />
       {plan.bends.map((bend, number) => (

@@ -16,6 +16,7 @@ export type DrawnDimension = {
 };
 
 const BELOW = 30;
+const HANGING = 26;
 const ROW = 24;
 const BESIDE = 34;
 const NEAR = 16;
@@ -38,8 +39,9 @@ export function layOutDimensions(plan: Plan, view: View, place: Place = AS_IT_IS
   );
   // Short ones nearest to the run, so that no extension line crosses a figure.
   const ordered = level.toSorted((a, b) => span(a.begin, a.end, 0) - span(b.begin, b.end, 0));
+  const clear = BELOW + (plan.things.some((thing) => hangsBelow(thing, view)) ? HANGING : 0);
   const lines: DrawnDimension[] = ordered.map(({ dimension, begin, end }, row) => {
-    const y = content.bottom + BELOW + row * ROW;
+    const y = content.bottom + clear + row * ROW;
     return {
       key: `${dimension.feature}-${dimension.field}`,
       feature: dimension.feature,
@@ -68,6 +70,12 @@ export function layOutDimensions(plan: Plan, view: View, place: Place = AS_IT_IS
     });
   }
   return { rows: level.length, lines };
+}
+
+/** Whether a box or coupling at an end reaches down past the run itself. */
+function hangsBelow(thing: Plan["things"][number], view: View): boolean {
+  const [x, y] = view.flat(point3(thing.ahead));
+  return thing.kind !== "ledge" && y > Math.abs(x);
 }
 
 function isLevel(begin: Point2, end: Point2): boolean {

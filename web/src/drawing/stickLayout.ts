@@ -1,6 +1,6 @@
 // Where everything on the stick goes: its pages, its scale, and its labels, none colliding.
 import { spread } from "@/geometry/spread";
-import type { Mark, Plan } from "@/model/document";
+import { type Mark, type Plan, workingMarks } from "@/model/document";
 import { widthOf } from "@/ui/reading";
 
 export const READING_SIZE = 19;
@@ -44,7 +44,7 @@ function labelWidth(plan: Plan, mark: Mark): number {
 /** The stick in as few pages as leave every label its room. */
 export function stickPages(plan: Plan, width: number): StickPage[] {
   const room = width - 2 * MARGIN;
-  const marks = plan.marks.toSorted((a, b) => a.position - b.position);
+  const marks = workingMarks(plan).toSorted((a, b) => a.position - b.position);
   const cutRoom = widthOf(plan.cut_length_text, READING_SIZE) + GAP;
   const pages: Mark[][] = [[]];
   let used = 0;

@@ -22,6 +22,11 @@ export function walkOf(document: RunDocument): readonly Line[] {
   return document.walk ?? [];
 }
 
+/** The marks to put on a pipe: none where the run can't be made. */
+export function workingMarks(plan: Plan): readonly Mark[] {
+  return plan.findings.some(({ level }) => level === "error") ? [] : plan.marks;
+}
+
 export const ROUNDINGS = { in: ["1/8", "1/16", "1/32"], mm: ["1"] } as const;
 export const USUAL_ROUNDING = { in: "1/16", mm: "1" } as const;
 

@@ -1,6 +1,6 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
 import { REFERENCE } from "@/kinds/words";
-import type { Plan } from "@/model/document";
+import { type Plan, workingMarks } from "@/model/document";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
@@ -51,7 +51,8 @@ function MarksTable({ plan }: { plan: Plan }) {
   const selected = usePlanner((state) => state.selected);
   const point = usePlanner((state) => state.point);
   const pointed = usePlanner((state) => state.pointed);
-  if (plan.marks.length === 0) {
+  const marks = workingMarks(plan);
+  if (marks.length === 0) {
     return (
       <p className="px-4 py-2 text-soft">
         {plan.bends.length === 0 && plan.findings.every((finding) => finding.level !== "error")
@@ -75,7 +76,7 @@ function MarksTable({ plan }: { plan: Plan }) {
         </tr>
       </thead>
       <tbody>
-        {plan.marks.map((mark) => {
+        {marks.map((mark) => {
           const bend = plan.bends[mark.bend];
           const lit = bend?.feature === selected || mark.bend === pointed;
           return (

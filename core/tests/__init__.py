@@ -1,0 +1,1 @@
+"""Tests of the core, by what they are held to."""

@@ -1,0 +1,58 @@
+"""Run documents for tests, with only what a test is about said."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from yarrow.documents.run_file import read_run
+from yarrow.runs.plan import Finding, Plan
+from yarrow.runs.planner import plan_run
+
+# Half-inch thin wall on a hand bender with K 5 and G 2 5/8: geometry.md's own example.
+RADIUS = 4.471070775489305
+DIAMETER = 0.706
+
+
+def offset(
+    at: Any, rise: Any, angle: float = 30, toward: str = "left", **more: Any
+) -> dict[str, Any]:
+    return {"kind": "offset", "at": at, "rise": rise, "toward": toward, "angle": angle, **more}
+
+
+def turn(at: Any, toward: str = "left", angle: float = 90, **more: Any) -> dict[str, Any]:
+    return {"kind": "turn", "at": at, "toward": toward, "angle": angle, **more}
+
+
+def end(at: Any, **more: Any) -> dict[str, Any]:
+    return {"kind": "end", "at": at, **more}
+
+
+def run(*walk: dict[str, Any], **more: Any) -> dict[str, Any]:
+    return {
+        "format": "yarrow.run/1",
+        "units": "in",
+        "conduit": {"type": "emt", "size": "1/2"},
+        "bender": "hand-emt-1/2",
+        "walk": list(walk),
+        **more,
+    }
+
+
+def metric(*walk: dict[str, Any], **more: Any) -> dict[str, Any]:
+    steel = {"type": "steel", "size": "20"}
+    return run(*walk, **{"units": "mm", "conduit": steel, "bender": "bench-steel-20", **more})
+
+
+def planned(*walk: dict[str, Any], **more: Any) -> Plan:
+    return plan_run(read_run(run(*walk, **more)))
+
+
+def found(plan: Plan, code: str) -> Finding:
+    """The one finding with a code; the test fails where there is none."""
+    matching = [finding for finding in plan.findings if finding.code == code]
+    assert matching, f"no {code} among {[finding.code for finding in plan.findings]}"
+    return matching[0]
+
+
+def codes(plan: Plan) -> list[str]:
+    return [finding.code for finding in plan.findings]

@@ -1,0 +1,135 @@
+"""The command line, as a user has it: documents in, documents out, exit status by contract."""
+
+from __future__ import annotations
+
+import csv
+import io
+import json
+import math
+import subprocess
+import sys
+import tempfile
+import unittest
+from pathlib import Path
+from typing import Any
+
+from core.tests.builders import end, offset, run, turn
+
+CORE = Path(__file__).resolve().parents[2]
+
+
+def yarrow(*arguments: str, given: object = "") -> subprocess.CompletedProcess[str]:
+    text = given if isinstance(given, str) else json.dumps(given)
+    return subprocess.run(
+        [sys.executable, "-S", "-m", "yarrow", *arguments],
+        input=text,
+        env={"PYTHONPATH": str(CORE)},
+        capture_output=True,
+        text=True,
+        check=False,
+    )
+
+
+GOOD = run(offset(33, "4 3/8"), turn("71 5/8"), end("34 1/8"), name="Press hall")
+
+
+class Plan(unittest.TestCase):
+    def test_a_plan_of_a_file_and_of_standard_input_are_the_same(self) -> None:
+        with tempfile.TemporaryDirectory() as folder:
+            file = Path(folder) / "run.json"
+            file.write_text(json.dumps(GOOD))
+            by_file, by_input = yarrow("plan", str(file)), yarrow("plan", "-", given=GOOD)
+        self.assertEqual((by_file.returncode, by_file.stderr), (0, ""))
+        self.assertEqual(by_file.stdout, by_input.stdout)
+        self.assertEqual(json.loads(by_file.stdout)["format"], "yarrow.plan/1")
+
+    def test_text_reads_like_a_card(self) -> None:
+        text = yarrow("plan", "-", "--format", "text", given=GOOD).stdout
+        for wanted in ("Press hall", "25 9/16", "back-of-bend mark", "8' 8 3/16\"", "local code"):
+            self.assertIn(wanted, text)
+
+    def test_csv_has_a_row_a_mark(self) -> None:
+        rows = list(
+            csv.DictReader(io.StringIO(yarrow("plan", "-", "--format", "csv", given=GOOD).stdout))
+        )
+        self.assertEqual([row["mark"] for row in rows], ["25 9/16", "34 1/4", "72 11/16"])
+        self.assertEqual([row["angle"] for row in rows], ["30", "30", "90"])
+
+    def test_what_can_t_be_made_is_printed_with_status_3(self) -> None:
+        done = yarrow("plan", "-", given=run(offset(40, 1, angle=60), end(80)))
+        self.assertEqual((done.returncode, done.stderr), (3, ""))
+        self.assertEqual(json.loads(done.stdout)["findings"][0]["level"], "error")
+        text = yarrow("plan", "-", "--format", "text", given=run(offset(40, 1, angle=60), end(80)))
+        self.assertEqual(text.returncode, 3)
+        self.assertNotIn("front mark", text.stdout)
+
+    def test_what_can_t_be_read_is_one_line_with_its_path_and_status_2(self) -> None:
+        cases: list[tuple[Any, str]] = [
+            (run(offset(40, "4 3/"), end(80)), "walk[0].rise: expected a length"),
+            (run(offset(40, 0), end(80)), "walk[0].rise: expected a length above 0"),
+            (
+                run({**offset(40, 4), "colour": 1}, end(80)),
+                "walk[0].colour: expected no such field",
+            ),
+            ("{", "document: expected JSON"),
+            ("[" * 200_000, "document: expected JSON"),
+            ('{"units": NaN}', "document: expected JSON"),
+            ("[]", "document: expected a JSON object"),
+            ("", "document: expected JSON"),
+            ('{"units": "in", "format": "yarrow.run/1", "name": 1' + "0" * 5000 + "}", "document"),
+        ]
+        for given, wanted in cases:
+            with self.subTest(wanted=wanted):
+                done = yarrow("plan", "-", given=given)
+                self.assertEqual((done.returncode, done.stdout), (2, ""))
+                self.assertEqual(done.stderr.count("\n"), 1)
+                self.assertTrue(done.stderr.startswith(wanted), done.stderr)
+
+    def test_a_file_that_is_not_there(self) -> None:
+        done = yarrow("plan", "/nowhere/run.json")
+        self.assertEqual(done.returncode, 2)
+        self.assertIn("/nowhere/run.json: expected a file that can be read", done.stderr)
+
+
+class Fold(unittest.TestCase):
+    def test_a_plan_s_own_bends_come_back_to_its_shape(self) -> None:
+        plan = json.loads(yarrow("plan", "-", given=GOOD).stdout)
+        bends = {
+            "format": "yarrow.bends/1",
+            "units": "in",
+            "radius": plan["bender"]["radius"],
+            "cut_length": plan["cut_length"],
+            "first_toward": "left",
+            "bends": [{k: b[k] for k in ("arc_start", "angle", "roll")} for b in plan["bends"]],
+        }
+        folded = json.loads(yarrow("fold", "-", given=bends).stdout)
+        for made, meant in zip(folded["path"], plan["path"], strict=True):
+            self.assertLess(math.dist(made, meant), 1e-6)
+        for got, wanted in zip(folded["direction"], (0, 1, 0), strict=True):
+            self.assertAlmostEqual(got, wanted)
+
+    def test_the_contract_s_own_example(self) -> None:
+        example = {
+            "format": "yarrow.bends/1", "units": "in", "radius": 4.471, "cut_length": 60,
+            "bends": [{"arc_start": 12.31, "angle": 30, "roll": 0}],
+        }  # fmt: skip
+        folded = json.loads(yarrow("fold", "-", given=example).stdout)
+        # By hand: T = 4.471 tan 15° = 1.198; the vertex lies at 13.508, the pipe turns toward +z.
+        self.assertAlmostEqual(folded["path"][1][0], 13.508, places=3)
+        self.assertAlmostEqual(folded["direction"][2], 0.5)
+        self.assertEqual(folded["end"], folded["path"][-1])
+
+    def test_bends_that_overlap_are_refused_by_path(self) -> None:
+        bends = [{"arc_start": 10, "angle": 90}, {"arc_start": 12, "angle": 30}]
+        given = {"format": "yarrow.bends/1", "units": "in", "radius": 4, "cut_length": 60}
+        done = yarrow("fold", "-", given={**given, "bends": bends})
+        self.assertEqual(done.returncode, 2)
+        self.assertIn("bends[1].arc_start: expected at least 16.28", done.stderr)
+
+
+class Catalog(unittest.TestCase):
+    def test_parts_and_whole(self) -> None:
+        whole = json.loads(yarrow("catalog").stdout)
+        for part in ("conduit", "benders", "fittings"):
+            self.assertEqual(json.loads(yarrow("catalog", part).stdout), whole[part])
+        self.assertIn("hand-emt-1/2", [bender["id"] for bender in whole["benders"]])

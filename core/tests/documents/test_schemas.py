@@ -1,0 +1,108 @@
+"""The shipped schemas: used by our reader, and held to a full validator."""
+
+from __future__ import annotations
+
+import copy
+import random
+import unittest
+from typing import Any
+
+import jsonschema
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from core.tests.builders import end as end_line
+from core.tests.builders import metric, offset, run, turn
+from core.tests.properties.strategies import json_junk, makeable_runs
+from yarrow.bends.registry import KINDS
+from yarrow.documents.refusal import Refusal
+from yarrow.documents.run_file import read_run
+from yarrow.documents.schema import _compile, schema
+
+
+def validates(document: object, name: str) -> bool:
+    return jsonschema.Draft202012Validator(schema(name)).is_valid(document)
+
+
+class AgainstAFullValidator(unittest.TestCase):
+    def test_the_schemas_are_schemas(self) -> None:
+        for name in ("run", "bends", "plan"):
+            jsonschema.Draft202012Validator.check_schema(schema(name))
+
+    @settings(max_examples=100, deadline=None)
+    @given(makeable_runs())
+    def test_what_we_read_it_validates(self, document: dict[str, Any]) -> None:
+        read_run(document)
+        self.assertTrue(validates(document, "run"))
+
+    @settings(max_examples=300, deadline=None)
+    @given(st.integers(0, 2**32), json_junk)
+    def test_what_it_refuses_we_refuse(self, seed: int, junk: object) -> None:
+        document: Any = copy.deepcopy(run(offset(40, 4), turn(60), end_line(30)))
+        chance = random.Random(seed)
+        place = chance.choice([document, document["conduit"], *document["walk"]])
+        place[chance.choice([*place, "surplus"])] = junk
+        if not validates(document, "run"):
+            with self.assertRaises(Refusal):
+                read_run(document)
+
+    def test_a_keyword_that_we_would_not_check_is_an_error(self) -> None:
+        node = {"type": "string", "pattern": "^a"}
+        with self.assertRaises(ValueError):
+            _compile(node, node)
+
+
+class Reading(unittest.TestCase):
+    def refused(self, document: object, path: str, expected: str = "") -> None:
+        with self.assertRaises(Refusal) as caught:
+            read_run(document)
+        self.assertEqual(caught.exception.path, path)
+        self.assertIn(expected, caught.exception.expected)
+
+    def test_every_kind_of_line_has_a_schema_and_the_same_fields(self) -> None:
+        definitions = schema("run")["$defs"]
+        listed = {ref["$ref"].rpartition("/")[2] for ref in definitions["line"]["oneOf"]}
+        self.assertEqual(listed, set(KINDS))
+        for kind, line in KINDS.items():
+            fields = set(definitions[kind]["properties"]) - {"kind"}
+            named = {"measured_from" if field == "from" else field for field in fields}
+            self.assertEqual(named, set(line.__dataclass_fields__))
+
+    def test_the_contract_s_refusals(self) -> None:
+        good = run(offset(40, 4), end_line(60))
+        first, last = good["walk"]
+        self.refused({**good, "walk": []}, "walk", "at least 1 item")
+        self.refused({**good, "walk": [first]}, "walk[0].kind", "end on the last line")
+        self.refused({**good, "walk": [last, last]}, "walk[0].kind", "only on the last")
+        self.refused({**good, "walk": [{**first, "rise": 0}, last]}, "walk[0].rise", "above 0")
+        self.refused({**good, "walk": [{**first, "angle": 121}, last]}, "walk[0].angle", "1 to 120")
+        self.refused({**good, "walk": [{**first, "angle": True}, last]}, "walk[0].angle")
+        self.refused({**good, "walk": [{**first, "toward": "up"}, last]}, "walk[0].toward", "left")
+        self.refused(
+            {**good, "walk": [{"kind": "loop"}, last]}, "walk[0].kind", "offset, turn, end"
+        )
+        self.refused(
+            {**good, "walk": [{**first, "hight": 3}, last]}, "walk[0].hight", "no such field"
+        )
+        self.refused({**good, "bender": "hand-emt-9"}, "bender", "hand-emt-1/2")
+        self.refused({**good, "bender": 5}, "bender", "a bender of the catalogue")
+        self.refused({**good, "bender": {"kind": "hand", "radius": 4}}, "bender.take_up", "missing")
+        self.refused({**good, "conduit": {"type": "hose", "size": "1"}}, "conduit.type", "emt")
+        self.refused({**good, "round_to": "1/7"}, "round_to", "1/8, 1/16, 1/32")
+        self.refused({**metric(last), "round_to": "1/16"}, "round_to", "1")
+        self.refused({**good, "path": [[0, 0, 0], [9, 0, 0]]}, "walk", "not both")
+        self.refused({k: v for k, v in good.items() if k != "walk"}, "walk", "a walk or a path")
+        self.refused({**good, "format": "yarrow.run/2"}, "format", "yarrow.run/1")
+        self.refused({**good, "name": "a\x00b"}, "name")
+
+    def test_worked_sums_are_kept_by_path(self) -> None:
+        got = read_run(run(offset("52 3/4 - 2 7/8", 4), end_line("60 + 8")))
+        self.assertEqual(
+            [(sum_.path, sum_.text) for sum_ in got.worked],
+            [("walk[0].at", "52 3/4 - 2 7/8 = 49 7/8"), ("walk[1].at", "60 + 8 = 68")],
+        )
+
+    def test_trade_sizes_may_be_written_with_a_space(self) -> None:
+        conduit = {"type": "emt", "size": "1 1/4"}
+        got = read_run(run(end_line(60), conduit=conduit, bender="hand-emt-1-1/4"))
+        self.assertEqual(got.conduit.size, "1-1/4")

@@ -1,0 +1,72 @@
+"""Two crews with a job and a run each, for tests that need someone to be someone else."""
+
+from __future__ import annotations
+
+import json
+from typing import Any
+
+from django.test import Client, TestCase
+
+from accounts.models import Crew, Member
+from jobs.models import Job, Run
+from jobs.services import create_job, create_run
+
+PASSWORD = "kestrel-over-marsh"
+DOCUMENT: dict[str, Any] = {
+    "format": "yarrow.run/1",
+    "name": "Press hall feed",
+    "units": "in",
+    "conduit": {"type": "emt", "size": "1/2"},
+    "bender": "hand-emt-1/2",
+    "start": {"kind": "connector"},
+    "walk": [
+        {"kind": "offset", "at": "33", "rise": "4 3/8", "toward": "left", "angle": 30},
+        {"kind": "turn", "at": "71 5/8", "toward": "left"},
+        {"kind": "end", "at": "34 1/8", "fitting": "connector"},
+    ],
+}
+
+
+def changed(**fields: Any) -> dict[str, Any]:
+    """The document with other fields."""
+    return {**DOCUMENT, **fields}
+
+
+class CrewTest(TestCase):
+    """Heron crew's wren and rook, Osprey crew's tern, and a run of each crew."""
+
+    wren: Member
+    rook: Member
+    tern: Member
+    job: Job
+    run_: Run
+    their_job: Job
+    their_run: Run
+
+    @classmethod
+    def setUpTestData(cls) -> None:
+        heron, osprey = (Crew.objects.create(name=name) for name in ("Heron", "Osprey"))
+        cls.wren = Member.objects.create_user("wren", password=PASSWORD, crew=heron)
+        cls.rook = Member.objects.create_user("rook", password=PASSWORD, crew=heron)
+        cls.tern = Member.objects.create_user("tern", password=PASSWORD, crew=osprey)
+        cls.job = create_job(cls.wren, name="Saltmarsh", place="", units="in")
+        cls.run_ = create_run(cls.wren, cls.job.id, DOCUMENT)
+        cls.their_job = create_job(cls.tern, name="Reedbank", place="", units="in")
+        cls.their_run = create_run(cls.tern, cls.their_job.id, DOCUMENT)
+
+    def setUp(self) -> None:
+        self.client.force_login(self.wren)
+
+    def send(self, method: str, path: str, body: Any = None, client: Client | None = None) -> Any:
+        """A request with a JSON body."""
+        data = body if isinstance(body, str | bytes) else json.dumps(body)
+        return (client or self.client).generic(
+            method, path, data if body is not None else "", content_type="application/json"
+        )
+
+    def signed_in_as(self, member: Member) -> Client:
+        """Another browser, with someone else in it."""
+        client = Client()
+        member.refresh_from_db()  # its password may have changed
+        client.force_login(member)
+        return client

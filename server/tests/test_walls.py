@@ -1,0 +1,113 @@
+"""The walls between crews: every route, with and without the right."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.test import Client
+
+from api.api import api
+from server.tests.people import DOCUMENT, CrewTest
+
+# (method, path) → body and what the right member gets. {job}, {run} and {version} are filled in.
+OPEN = {("get", "/api/session"), ("post", "/api/session")}
+FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
+    ("get", "/api/jobs"): (None, 200),
+    ("post", "/api/jobs"): ({"name": "New", "units": "mm"}, 201),
+    ("post", "/api/plan"): (DOCUMENT, 200),
+    ("post", "/api/fold"): (
+        {"format": "yarrow.bends/1", "units": "in", "radius": 4, "cut_length": 60, "bends": []},
+        200,
+    ),
+    ("get", "/api/catalogue"): (None, 200),
+    ("get", "/api/nothing"): (None, 200),
+    ("put", "/api/session/password"): (
+        {"current": "kestrel-over-marsh", "new": "sedge-warbler-9"},
+        200,
+    ),
+    ("delete", "/api/session"): (None, 200),
+}
+FOR_THE_CREW: dict[tuple[str, str], Any] = {
+    ("get", "/api/jobs/{job_id}"): (None, 200),
+    ("put", "/api/jobs/{job_id}"): ({"name": "Renamed"}, 200),
+    ("post", "/api/jobs/{job_id}/runs"): (DOCUMENT, 201),
+    ("get", "/api/runs/{run_id}"): (None, 200),
+    ("put", "/api/runs/{run_id}"): ({"document": DOCUMENT, "base_version": 1}, 200),
+    ("get", "/api/runs/{run_id}/revisions"): (None, 200),
+    ("get", "/api/runs/{run_id}/revisions/{version}"): (None, 200),
+    ("post", "/api/runs/{run_id}/revisions/{version}/restore"): ({"base_version": 1}, 200),
+    ("get", "/api/runs/{run_id}/file"): (None, 200),
+    ("get", "/api/runs/{run_id}/sheet.svg"): (None, 200),
+    ("get", "/api/runs/{run_id}/sheet.pdf"): (None, 200),
+    ("post", "/api/runs/{run_id}/bring-back"): (None, 200),
+    ("delete", "/api/runs/{run_id}"): (None, 200),
+}
+
+
+class Walls(CrewTest):
+    def address(self, path: str, job_id: int, run_id: int) -> str:
+        return path.format(job_id=job_id, run_id=run_id, version=1)
+
+    def test_every_route_has_a_row_here(self) -> None:
+        contract = api.get_openapi_schema(path_prefix="/api/")
+        routes = {
+            (method, path) for path, methods in contract["paths"].items() for method in methods
+        }
+        self.assertEqual(routes, OPEN | FOR_ANY_MEMBER.keys() | FOR_THE_CREW.keys())
+
+    def test_what_is_the_crew_s_answers_its_members(self) -> None:
+        for (method, path), (body, status) in FOR_THE_CREW.items():
+            with self.subTest(method=method, path=path):
+                run = self.fresh_run()
+                address = self.address(path, self.job.id, run)
+                self.assertEqual(self.send(method, address, body).status_code, status)
+
+    def fresh_run(self) -> int:
+        made = self.send("post", f"/api/jobs/{self.job.id}/runs", DOCUMENT)
+        return int(made.json()["id"])
+
+    def test_what_is_another_crew_s_is_404_on_every_route(self) -> None:
+        for (method, path), (body, _) in FOR_THE_CREW.items():
+            with self.subTest(method=method, path=path):
+                address = self.address(path, self.their_job.id, self.their_run.id)
+                answer = self.send(method, address, body)
+                self.assertEqual((answer.status_code, answer.json()["code"]), (404, "not-found"))
+        self.their_run.refresh_from_db()
+        self.assertEqual((self.their_run.version, self.their_run.removed_at), (1, None))
+
+    def test_a_stranger_gets_401_on_every_route(self) -> None:
+        for (method, path), (body, _) in {**FOR_ANY_MEMBER, **FOR_THE_CREW}.items():
+            with self.subTest(method=method, path=path):
+                address = self.address(path, self.job.id, self.run_.id)
+                answer = self.send(method, address, body, Client())
+                self.assertEqual((answer.status_code, answer.json()["code"]), (401, "signed-out"))
+
+    def test_members_have_what_is_for_any_member(self) -> None:
+        for (method, path), (body, status) in FOR_ANY_MEMBER.items():
+            with self.subTest(method=method, path=path):
+                client = self.signed_in_as(self.rook)
+                self.assertEqual(self.send(method, path, body, client).status_code, status)
+
+    def test_lists_hold_the_crew_s_own_alone(self) -> None:
+        names = [job["name"] for job in self.client.get("/api/jobs").json()]
+        self.assertEqual(names, ["Saltmarsh"])
+
+    def test_a_revision_of_another_run_is_not_restored(self) -> None:
+        path = f"/api/runs/{self.run_.id}/revisions/7/restore"
+        self.assertEqual(self.send("post", path, {"base_version": 1}).status_code, 404)
+
+    def test_changes_need_the_page_s_token(self) -> None:
+        strict = Client(enforce_csrf_checks=True)
+        strict.force_login(self.wren)
+        for method, path, body in (
+            ("post", "/api/plan", DOCUMENT),
+            ("delete", f"/api/runs/{self.run_.id}", None),
+            ("post", "/api/session", {"username": "wren", "password": "x"}),
+        ):
+            with self.subTest(path=path):
+                self.assertEqual(self.send(method, path, body, strict).status_code, 403)
+        token = strict.get("/api/session").json()["csrf"]
+        passed = strict.post(
+            "/api/plan", DOCUMENT, content_type="application/json", headers={"X-CSRFToken": token}
+        )
+        self.assertEqual(passed.status_code, 200)
