@@ -1,10 +1,12 @@
 // A menu of actions: Radix DropdownMenu.
 import { DropdownMenu as Radix } from "radix-ui";
-import type { ReactNode } from "react";
+import { type ReactNode, useRef } from "react";
+import { focusField } from "./focusField";
 
 export type Action = {
   readonly label: string;
-  readonly run: () => void;
+  /** What it does. The field (by its path) that it returns gets the cursor afterwards. */
+  readonly run: () => string | void;
   readonly hint?: string;
   readonly key?: string;
   readonly disabled?: boolean;
@@ -19,6 +21,7 @@ type Props = {
 };
 
 export function Menu({ trigger, actions, open, onOpenChange, align = "end" }: Props) {
+  const cursor = useRef("");
   const controlled = open === undefined ? {} : { open };
   return (
     <Radix.Root {...controlled} {...(onOpenChange ? { onOpenChange } : {})}>
@@ -26,6 +29,13 @@ export function Menu({ trigger, actions, open, onOpenChange, align = "end" }: Pr
       <Radix.Portal>
         <Radix.Content
           align={align}
+          onCloseAutoFocus={(event) => {
+            if (cursor.current) {
+              event.preventDefault();
+              focusField(cursor.current);
+              cursor.current = "";
+            }
+          }}
           sideOffset={6}
           className="z-50 min-w-52 rounded-md border border-line bg-paper p-1 text-ink shadow-lift"
         >
@@ -33,7 +43,9 @@ export function Menu({ trigger, actions, open, onOpenChange, align = "end" }: Pr
             <Radix.Item
               key={action.label}
               disabled={action.disabled ?? false}
-              onSelect={action.run}
+              onSelect={() => {
+                cursor.current = action.run() ?? "";
+              }}
               className="flex min-h-9 items-center gap-3 rounded px-2.5 outline-none select-none data-[disabled]:opacity-40 data-[highlighted]:bg-accent-soft data-[highlighted]:text-accent pointer-coarse:min-h-11"
             >
               <span className="flex flex-col py-1">

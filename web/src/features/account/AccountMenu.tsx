@@ -16,7 +16,8 @@ export function AccountMenu() {
   const [changing, setChanging] = useState(false);
   const signOut = async () => {
     const session = await unwrap(client.DELETE("/api/session"));
-    queries.clear();
+    // What the next member may see is not what this one has seen.
+    queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== keys.session[0] });
     rememberToken(session.csrf);
     queries.setQueryData(keys.session, session);
   };

@@ -80,6 +80,7 @@ export function Header({ job, showShortcuts }: Props) {
         {job.name}
       </Link>
       <span className="text-soft max-desk:hidden">/</span>
+      <h1 className="sr-only">{document.name}</h1>
       <div className="flex min-w-0 flex-1 gap-x-3 max-desk:flex-col desk:items-center">
         <input
           aria-label="Name of the run"

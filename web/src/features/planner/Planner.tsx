@@ -1,5 +1,5 @@
 // The planner's screen: three panes and the stick at a desk, one pane and the stick on a phone.
-import { Tabs } from "radix-ui";
+import { ToggleGroup } from "radix-ui";
 import { useState } from "react";
 import { useStore } from "zustand";
 import { Shape } from "@/drawing/Shape";
@@ -68,23 +68,29 @@ export function Planner({
             </section>
           </main>
           <Stick />
-          <Tabs.Root
-            value={pane}
-            onValueChange={(next) => setPane(next as Pane)}
-            className="border-t border-line bg-paper desk:hidden"
-          >
-            <Tabs.List aria-label="What to show" className="grid grid-cols-3">
+          <nav aria-label="What to show" className="border-t border-line bg-paper desk:hidden">
+            <ToggleGroup.Root
+              type="single"
+              aria-label="What to show"
+              value={pane}
+              onValueChange={(next) => {
+                if (next) {
+                  setPane(next as Pane);
+                }
+              }}
+              className="grid grid-cols-3"
+            >
               {Object.entries(PANES).map(([name, title]) => (
-                <Tabs.Trigger
+                <ToggleGroup.Item
                   key={name}
                   value={name}
-                  className="min-h-12 -outline-offset-4 border-t-3 border-transparent font-medium text-soft data-[state=active]:border-accent data-[state=active]:font-semibold data-[state=active]:text-accent"
+                  className="min-h-12 border-t-3 border-transparent font-medium text-soft -outline-offset-4 data-[state=on]:border-accent data-[state=on]:font-semibold data-[state=on]:text-accent"
                 >
                   {title}
-                </Tabs.Trigger>
+                </ToggleGroup.Item>
               ))}
-            </Tabs.List>
-          </Tabs.Root>
+            </ToggleGroup.Root>
+          </nav>
         </div>
         <ConflictDialog />
         <ShortcutsDialog open={help} onOpenChange={setHelp} />

@@ -31,7 +31,10 @@ export function SettingsBar() {
   };
 
   return (
-    <div className="flex items-center gap-x-5 gap-y-2 overflow-x-auto border-b border-line bg-raised px-4 py-1.5 text-sm">
+    <section
+      aria-label="What it is bent from and with"
+      className="flex items-center gap-x-5 gap-y-2 overflow-x-auto border-b border-line bg-raised px-4 py-1.5 text-sm"
+    >
       <Setting label="Conduit">
         <Select
           look="word"
@@ -94,7 +97,7 @@ export function SettingsBar() {
           onChange={(value) => change(set("method", value))}
         />
       </div>
-    </div>
+    </section>
   );
 }
 

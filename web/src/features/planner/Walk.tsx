@@ -6,7 +6,6 @@ import { Icon } from "@/ui/Icon";
 import { Key, Menu } from "@/ui/Menu";
 import { Findings } from "./Findings";
 import { InlineField, WordField } from "./fields";
-import { focusField } from "./focusField";
 import { useDocument, usePlanner, usePlanState } from "./PlannerContext";
 import { LabelField, SENTENCE, SUB } from "./sentences";
 import { WalkLine } from "./WalkLine";
@@ -24,7 +23,7 @@ export function Walk({ adding, setAdding }: Props) {
   const add = (kind: AddableKind) => {
     change(addLine(kind));
     select(walk.length - 1);
-    focusField(`walk[${walk.length - 1}].${kind === "offset" ? "rise" : "at"}`);
+    return `walk[${walk.length - 1}].${kind === "offset" ? "rise" : "at"}`;
   };
 
   if (document.path) {

@@ -4,10 +4,10 @@ import { duplicateLine, moveLine, removeLine } from "@/model/commands";
 import type { Line } from "@/model/document";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
+import { focusField } from "@/ui/focusField";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
 import { Findings } from "./Findings";
-import { focusField } from "./focusField";
 import { usePlanner, usePlanState } from "./PlannerContext";
 import { Sentence } from "./sentences";
 
@@ -27,16 +27,16 @@ export function WalkLine({ line, index, last, nextToEnd, firstLeg }: Props) {
   const move = (by: -1 | 1) => {
     change(moveLine(index, by));
     select(index + by);
-    focusField(`walk[${index + by}].at`);
+    return `walk[${index + by}].at`;
   };
   const keys = (event: KeyboardEvent) => {
     if (!event.altKey || last) {
       return;
     }
     if (event.key === "ArrowUp") {
-      move(-1);
+      focusField(move(-1));
     } else if (event.key === "ArrowDown") {
-      move(1);
+      focusField(move(1));
     } else if (event.key === "Backspace") {
       change(removeLine(index));
     } else {

@@ -52,21 +52,26 @@ export default function SheetScreen() {
             </>
           }
         >
+          <h1 className="sr-only">Sheet</h1>
           <ButtonLink to={`/runs/${runId}`} weight="quiet">
             <Icon name="back" />
             <span className="max-desk:sr-only">Back to the run</span>
           </ButtonLink>
         </TopBar>
       </div>
-      <main className="grid flex-1 justify-center overflow-auto p-4 print:p-0">
-        {sheet.data ? <Drawn svg={sheet.data} /> : <p role="status">Drawing the sheet</p>}
+      <main className="grid flex-1 justify-center overflow-auto p-4 print:block print:overflow-visible print:p-0">
+        {sheet.data ? (
+          <Drawn svg={sheet.data} paper={paper} />
+        ) : (
+          <p role="status">Drawing the sheet</p>
+        )}
       </main>
     </div>
   );
 }
 
 /** The server's SVG as part of the page, so that it is set in the page's own font. */
-function Drawn({ svg }: { svg: string }) {
+function Drawn({ svg, paper }: { svg: string; paper: Paper }) {
   const holder = useRef<HTMLDivElement>(null);
   useEffect(() => {
     const parsed = new DOMParser().parseFromString(svg, "image/svg+xml").documentElement;
@@ -76,7 +81,8 @@ function Drawn({ svg }: { svg: string }) {
     <div
       ref={holder}
       data-sheet
-      className="w-full max-w-[210mm] bg-[white] shadow-lift print:max-w-none print:shadow-none [&>svg]:h-auto [&>svg]:w-full"
+      data-paper={paper}
+      className="w-full max-w-[210mm] bg-[white] shadow-lift print:max-w-none print:shadow-none not-print:[&>svg]:h-auto not-print:[&>svg]:w-full"
     />
   );
 }

@@ -1,0 +1,1 @@
+"""The real page in a real browser, against a real server and database."""

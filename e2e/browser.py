@@ -1,0 +1,150 @@
+"""Headless Chromium by way of ChromeDriver, and the words for using it as a person would."""
+
+from __future__ import annotations
+
+import shutil
+import tempfile
+from collections.abc import Callable
+from typing import Any
+
+from selenium import webdriver
+from selenium.common.exceptions import StaleElementReferenceException
+from selenium.webdriver.common.by import By
+from selenium.webdriver.common.keys import Keys
+from selenium.webdriver.remote.webelement import WebElement
+from selenium.webdriver.support.ui import WebDriverWait
+
+DESK = (1280, 800)
+PHONE = (390, 844)
+PATIENCE = 15
+
+_FLAGS = (
+    "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+    "--disable-background-networking", "--disable-component-update", "--disable-sync",
+    "--hide-scrollbars", "--force-device-scale-factor=1",
+)  # fmt: skip
+
+
+class Browser:
+    """One window of a browser with nothing in it from before."""
+
+    def __init__(self, size: tuple[int, int] = DESK, *, dark: bool = False) -> None:
+        self.folder = tempfile.mkdtemp(prefix="yarrow-chromium-")
+        options = webdriver.ChromeOptions()
+        options.binary_location = shutil.which("chromium") or "/usr/bin/chromium"
+        for flag in _FLAGS:
+            options.add_argument(flag)
+        options.add_argument(f"--user-data-dir={self.folder}")
+        options.add_argument(f"--window-size={size[0]},{size[1]}")
+        options.set_capability("goog:loggingPrefs", {"browser": "ALL"})
+        service = webdriver.ChromeService(shutil.which("chromedriver") or "/usr/bin/chromedriver")
+        self.driver = webdriver.Chrome(options=options, service=service)
+        touch = size[0] < 600
+        self.command(
+            "Emulation.setDeviceMetricsOverride",
+            width=size[0], height=size[1], deviceScaleFactor=1, mobile=touch,
+        )  # fmt: skip
+        self.command("Emulation.setTouchEmulationEnabled", enabled=touch)
+        scheme = {"name": "prefers-color-scheme", "value": "dark" if dark else "light"}
+        still = {"name": "prefers-reduced-motion", "value": "reduce"}
+        self.command("Emulation.setEmulatedMedia", features=[scheme, still])
+
+    def close(self) -> None:
+        """End the browser and what it left behind."""
+        self.driver.quit()
+        shutil.rmtree(self.folder, ignore_errors=True)
+
+    def command(self, name: str, **values: Any) -> Any:
+        """A command of the browser's own protocol."""
+        return self.driver.execute_cdp_cmd(name, values)
+
+    def until(self, true: Callable[[], Any], what: str) -> Any:
+        """Wait for something that has to be seen. Returns what it was."""
+
+        def look(_: object) -> Any:
+            try:
+                return true()
+            except StaleElementReferenceException:
+                return None
+
+        wait = WebDriverWait(self.driver, PATIENCE, poll_frequency=0.05)
+        return wait.until(look, f"never saw: {what}")
+
+    def all(self, selector: str) -> list[WebElement]:
+        """Everything that a CSS selector finds now."""
+        return self.driver.find_elements(By.CSS_SELECTOR, selector)
+
+    def see(self, selector: str) -> WebElement:
+        """The first visible element of a selector, as soon as there is one."""
+        found: WebElement = self.until(
+            lambda: next((e for e in self.all(selector) if e.is_displayed()), None), selector
+        )
+        return found
+
+    def see_text(self, text: str, within: str = "body") -> None:
+        """Wait until a text stands somewhere."""
+        self.until(lambda: any(text in e.text for e in self.all(within)), f"{text!r} in {within}")
+
+    def gone(self, text: str, within: str = "body") -> None:
+        """Wait until a text stands nowhere."""
+        self.until(lambda: all(text not in e.text for e in self.all(within)), f"no {text!r}")
+
+    def press(self, name: str, role: str = "button, a, [role=menuitem], [role=option]") -> None:
+        """Press the control of that name, which is its label or begins its text."""
+
+        def find() -> WebElement | None:
+            for element in self.all(role):
+                label = element.get_attribute("aria-label") or element.text
+                if label.startswith(name) and element.is_displayed() and element.is_enabled():
+                    return element
+            return None
+
+        found: WebElement = self.until(find, f"a control {name!r}")
+        self.driver.execute_script("arguments[0].scrollIntoView({block: 'nearest'})", found)
+        found.click()
+
+    def field(self, path: str) -> WebElement:
+        """A field of the walk by its path in the document."""
+        return self.see(f'[data-path="{path}"]')
+
+    def write(self, path: str, text: str) -> None:
+        """Replace what is in a field of the walk."""
+        field = self.field(path)
+        field.click()
+        field.send_keys(Keys.CONTROL, "a")
+        field.send_keys(text or Keys.DELETE)
+
+    def value(self, path: str) -> str:
+        """What stands in a field of the walk."""
+        return self.field(path).get_attribute("value") or ""
+
+    def keys(self, *keys: str) -> None:
+        """Press keys wherever the cursor is."""
+        webdriver.ActionChains(self.driver).send_keys(*keys).perform()
+
+    def chord(self, *keys: str) -> None:
+        """Press keys together, the last one while the others are held."""
+        actions = webdriver.ActionChains(self.driver)
+        for key in keys[:-1]:
+            actions.key_down(key)
+        actions.send_keys(keys[-1])
+        for key in keys[:-1]:
+            actions.key_up(key)
+        actions.perform()
+
+    def marks(self) -> list[str]:
+        """The readings in the table of marks, top to bottom."""
+        cells = self.all("tr[data-mark] td:nth-child(2) [aria-label]")
+        return [cell.get_attribute("aria-label") or "" for cell in cells]
+
+    def see_marks(self, *marks: str) -> None:
+        """Wait until these are the marks."""
+        try:
+            self.until(lambda: self.marks() == list(marks), f"marks {marks}")
+        except Exception as error:
+            raise AssertionError(f"wanted marks {marks}, saw {self.marks()}") from error
+
+    def complaints(self) -> list[str]:
+        """What the page's console complained about, but for refusals, which are answers."""
+        said = [entry["message"] for entry in self.driver.get_log("browser")]
+        return [text for text in said if "the server responded with a status of 4" not in text]

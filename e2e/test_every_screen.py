@@ -1,0 +1,93 @@
+"""Every screen: readable by everyone (axe), quiet in the console, and nothing from elsewhere."""
+
+from __future__ import annotations
+
+from pathlib import Path
+from urllib.parse import urlsplit
+
+from e2e.browser import Browser
+from e2e.case import PageTest
+
+AXE = Path(__file__).resolve().parent.parent / "web" / "node_modules" / "axe-core" / "axe.min.js"
+
+
+class EveryScreen(PageTest):
+    def check(self, browser: Browser, screen: str) -> None:
+        browser.driver.execute_script(AXE.read_text())
+        result = browser.driver.execute_async_script(
+            "const done = arguments[0]; axe.run(document, {resultTypes: ['violations']}).then(done)"
+        )
+        found = [
+            f"{v['id']}: {v['help']}: {[n['html'][:120] for n in v['nodes'][:3]]}"
+            for v in result["violations"]
+        ]
+        self.assertEqual(found, [], screen)
+        self.assertEqual(browser.complaints(), [], screen)
+        asked = browser.driver.execute_script(
+            "return performance.getEntriesByType('resource').map(entry => entry.name)"
+        )
+        own = urlsplit(self.live_server_url).netloc
+        self.assertEqual({urlsplit(address).netloc for address in asked} - {own}, set(), screen)
+
+    def tour(self, browser: Browser) -> None:
+        self.go("/", browser)
+        browser.see("form")
+        self.check(browser, "sign in")
+        self.sign_in(browser=browser)
+        browser.see("main li")
+        self.check(browser, "jobs")
+        run = self.run_named("Bottling line drop")
+        self.go(f"/jobs/{run.job_id}", browser)
+        browser.see("main li")
+        self.check(browser, "job")
+        self.go(f"/runs/{run.id}", browser)
+        browser.see("[data-stick-mark]")
+        self.check(browser, "planner")
+        browser.write("walk[0].rise", "1")
+        browser.see("[data-finding=arcs-overlap]")
+        self.check(browser, "planner with an error")
+        browser.write("walk[0].rise", "1 1/")
+        browser.see("[role=alert]")
+        self.check(browser, "planner with a half typed number")
+        browser.press("More")
+        browser.see("[role=menu]")
+        browser.press("Shortcuts")
+        browser.see("[role=dialog]")
+        self.check(browser, "shortcuts")
+        self.go(f"/runs/{run.id}/sheet", browser)
+        browser.see("[data-sheet] svg")
+        self.check(browser, "sheet")
+
+    def test_at_a_desk(self) -> None:
+        self.tour(self.browser)
+
+    def test_on_a_phone(self) -> None:
+        phone = Browser((390, 844))
+        self.addCleanup(phone.close)
+        self.tour(phone)
+
+    def test_in_the_dark(self) -> None:
+        dark = Browser(dark=True)
+        self.addCleanup(dark.close)
+        self.tour(dark)
+
+    def test_the_password_is_changed_and_the_door_shut_behind(self) -> None:
+        browser = self.browser
+        self.sign_in()
+        browser.press("Account of Wren Hallow")
+        browser.press("Change password")
+        fields = browser.until(lambda: browser.all("[role=dialog] input"), "the form")
+        fields[0].send_keys("wrong")
+        fields[1].send_keys("sedge-warbler-9")
+        browser.press("Change password", "[role=dialog] button")
+        browser.see_text("the password that you signed in with", "[role=dialog]")
+        fields[0].clear()
+        fields[0].send_keys("kestrel-over-marsh")
+        browser.press("Change password", "[role=dialog] button")
+        browser.until(lambda: not browser.all("[role=dialog]"), "the form is gone")
+        browser.press("Account of Wren Hallow")
+        browser.press("Sign out")
+        browser.see("input[autocomplete=username]").send_keys("wren")
+        browser.see("input[type=password]").send_keys("kestrel-over-marsh")
+        browser.press("Sign in")
+        browser.see_text("do not go together", "[role=alert]")

@@ -1,0 +1,80 @@
+"""The sheet on paper, and the run file out and in."""
+
+from __future__ import annotations
+
+import base64
+import io
+import json
+import tempfile
+from pathlib import Path
+
+from pypdf import PdfReader
+
+from e2e.case import PageTest
+from jobs.models import Run
+
+PRESS_HALL = "Press hall feed, bay 2"
+
+
+class PaperAndFiles(PageTest):
+    def test_the_sheet_prints_on_one_page_with_the_marks(self) -> None:
+        browser = self.browser
+        run = self.open_run(PRESS_HALL)
+        browser.press("Sheet")
+        browser.see("[data-sheet] svg")
+        printed = base64.b64decode(
+            browser.command("Page.printToPDF", preferCSSPageSize=True)["data"]
+        )
+        pages = PdfReader(io.BytesIO(printed)).pages
+        self.assertEqual(len(pages), 1)
+        by_page = "".join(pages[0].extract_text().split())
+        answer = self.client_with_session().get(f"/api/runs/{run.id}/sheet.pdf")
+        by_server = "".join(PdfReader(io.BytesIO(answer.content)).pages[0].extract_text().split())
+        for wanted in ("Presshallfeed,bay2", "back-of-bendmark", "Gloves", "34⁄", "Bentby"):
+            self.assertIn(wanted.replace("34⁄", "34"), by_page)
+            self.assertIn(wanted.replace("34⁄", "34"), by_server)
+        browser.press("Letter", "[role=radio]")
+        browser.until(
+            lambda: browser.see("[data-sheet] svg").get_attribute("width") == "215.9mm", "letter"
+        )
+
+    def client_with_session(self):  # type: ignore[no-untyped-def]
+        from django.test import Client
+
+        from accounts.models import Member
+
+        client = Client()
+        client.force_login(Member.objects.get(username="wren"))
+        return client
+
+    def test_a_run_file_goes_out_and_comes_in_without_loss(self) -> None:
+        browser = self.browser
+        run = self.open_run(PRESS_HALL)
+        with tempfile.TemporaryDirectory() as folder:
+            browser.command("Browser.setDownloadBehavior", behavior="allow", downloadPath=folder)
+            browser.press("More")
+            browser.press("Export the run file")
+            file = Path(folder) / "press-hall-feed-bay-2.json"
+            browser.until(file.exists, "the file")
+            self.assertEqual(json.loads(file.read_text()), run.document)
+            self.go(f"/jobs/{run.job_id}")
+            browser.until(lambda: browser.all("input[type=file]"), "the file field")
+            browser.all("input[type=file]")[0].send_keys(str(file))
+            browser.see_marks("25 9/16", "34 1/4", "72 11/16")
+        newest = Run.objects.latest("id")
+        self.assertEqual((newest.document, newest.id != run.id), (run.document, True))
+
+    def test_a_file_that_is_no_run_is_refused_in_words(self) -> None:
+        browser = self.browser
+        self.sign_in()
+        self.go(f"/jobs/{self.run_named(PRESS_HALL).job_id}")
+        browser.until(lambda: browser.all("input[type=file]"), "the file field")
+        with tempfile.TemporaryDirectory() as folder:
+            for name, body, said in (
+                ("photo.json", "\x00\x01", "photo.json is not a run file"),
+                ("other.json", '{"format": "yarrow.run/1"}', "units: expected one of in, mm"),
+            ):
+                file = Path(folder) / name
+                file.write_text(body)
+                browser.all("input[type=file]")[0].send_keys(str(file))
+                browser.see_text(said, "[role=alert]")
