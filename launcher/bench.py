@@ -7,12 +7,13 @@ import subprocess
 
 from launcher.places import PYTHON, ROOT
 from launcher.postgres import cluster
-from launcher.setup import set_up
+from launcher.setup import ensure_browser, set_up
 
 
 def bench() -> int:
     """Run the benchmarks and write docs/benchmarks.md. Returns the exit status. Raises: GiveUp."""
     set_up(for_tests=True)
+    ensure_browser()
     with cluster("bench", durable=False) as environment:
         done = subprocess.run(
             [str(PYTHON), "-m", "benchmarks"],

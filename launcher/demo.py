@@ -30,9 +30,9 @@ def demo(*, port: int = PORT, fresh: bool = False) -> int:
         with step("Tables and demo data"):
             run([PYTHON, MANAGE, "migrate", "-v0"], environment=environment, what="migrating")
             told = run([PYTHON, MANAGE, "load_demo"], environment=environment, what="demo data")
-        server = _serve(port, environment)
+        server = serve(port, environment)
         try:
-            _wait_until_it_answers(server, port)
+            wait_until_it_answers(server, port)
             say(f"\nYarrow is at http://127.0.0.1:{port}/\n{told.rstrip()}\nCtrl-C stops it.")
             return server.wait()
         except KeyboardInterrupt:
@@ -53,7 +53,7 @@ def _check_port(port: int) -> None:
             ) from None
 
 
-def _serve(port: int, environment: dict[str, str]) -> subprocess.Popen[bytes]:
+def serve(port: int, environment: dict[str, str]) -> subprocess.Popen[bytes]:
     """gunicorn, in a session of its own so that Ctrl-C reaches us and not it."""
     command = [
         PYTHON, "-m", "gunicorn", "config.wsgi:application", "--bind", f"127.0.0.1:{port}",
@@ -67,7 +67,8 @@ def _serve(port: int, environment: dict[str, str]) -> subprocess.Popen[bytes]:
     )
 
 
-def _wait_until_it_answers(server: subprocess.Popen[bytes], port: int) -> None:
+def wait_until_it_answers(server: subprocess.Popen[bytes], port: int) -> None:
+    """Wait for the first answer. Raises: GiveUp, where the server ends or is too slow."""
     end = time.monotonic() + _PATIENCE
     while time.monotonic() < end:
         if server.poll() is not None:

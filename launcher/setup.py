@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+import shutil
+
+from launcher.debian import ensure_packages as ensure_debian
 from launcher.node_env import ensure_packages, ensure_page, node_environment
 from launcher.places import API_TYPES, STATE, WEB
 from launcher.python_env import ensure_python
@@ -25,3 +28,15 @@ def set_up(*, for_tests: bool, build: bool = True) -> dict[str, str]:
         with step("The page"):
             ensure_page(node)
     return node
+
+
+def ensure_browser() -> None:
+    """Chromium and the driver of the same version, from Debian. Raises: GiveUp."""
+    with step("Chromium and its driver"):
+        missing = [
+            package
+            for package, program in (("chromium", "chromium"), ("chromium-driver", "chromedriver"))
+            if shutil.which(program) is None
+        ]
+        # Both at once, so that one that was there is brought to the version of the other.
+        ensure_debian(["chromium", "chromium-driver"] if missing else [])

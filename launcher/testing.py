@@ -3,17 +3,15 @@
 from __future__ import annotations
 
 import os
-import shutil
 import subprocess
 from collections.abc import Callable
 from pathlib import Path
 
-from launcher.debian import ensure_packages
 from launcher.places import API_TYPES, CONTRACT, MANAGE, PYTHON, ROOT, VENV, WEB
 from launcher.postgres import cluster
 from launcher.processes import run
 from launcher.say import GiveUp, complain, say, step
-from launcher.setup import set_up
+from launcher.setup import ensure_browser, set_up
 
 _LABELS = ("core/tests", "server/tests", "e2e")
 _CODE = ("core", "server", "launcher", "e2e", "benchmarks")
@@ -22,17 +20,7 @@ _CODE = ("core", "server", "launcher", "e2e", "benchmarks")
 def test(labels: list[str]) -> int:
     """Checks and tests; labels choose tests alone. Returns the exit status. Raises: GiveUp."""
     node = set_up(for_tests=True)
-    with step("Chromium and its driver"):
-        ensure_packages(
-            [
-                package
-                for package, program in (
-                    ("chromium", "chromium"),
-                    ("chromium-driver", "chromedriver"),
-                )
-                if shutil.which(program) is None
-            ]
-        )
+    ensure_browser()
     with cluster("test", durable=False) as environment:
         failed = [] if labels else _checks(environment, node)
         done = subprocess.run(

@@ -6,10 +6,11 @@ import { defineConfig } from "vite";
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   base: "/static/",
+  resolve: { alias: { "@": new URL("./src", import.meta.url).pathname } },
   build: { target: "es2022", assetsInlineLimit: 0, modulePreload: { polyfill: false } },
   server: {
     host: "127.0.0.1",
     proxy: { "/api": process.env.YARROW_API ?? "http://127.0.0.1:8601" },
   },
-  test: { include: ["src/**/*.test.ts"] },
+  test: { include: ["src/**/*.test.ts"], isolate: false },
 });

@@ -1,4 +1,5 @@
 // The run as it will hang: each view that shows something, at one scale, with the site's numbers.
+import { memo } from "react";
 import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
 import { centreline, type Piece } from "@/geometry/centreline";
 import { bounds, fit, type Room, type View, viewsOf } from "@/geometry/views";
@@ -13,7 +14,7 @@ const PADDING = { left: 74, right: 104, top: 44, bottom: 22 };
 const MAIN_SHARE = 0.62;
 const THINNEST_PIPE = 5;
 
-export function Shape() {
+export const Shape = memo(function Shape() {
   const { plan, stale } = usePlanState();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const views = plan ? viewsOf(plan) : [];
@@ -48,7 +49,7 @@ export function Shape() {
       ) : null}
     </div>
   );
-}
+});
 
 function Flat({ plan, view, room }: { plan: Plan; view: View; room: Room }) {
   const selected = usePlanner((state) => state.selected);

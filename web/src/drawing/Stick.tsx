@@ -1,5 +1,5 @@
 // The stick: the unbent pipe to scale, as it will lie in the hands, with all that goes on it.
-import { useState } from "react";
+import { memo, useState } from "react";
 import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
 import { ruler } from "@/geometry/ruler";
 import type { Plan } from "@/model/document";
@@ -18,7 +18,7 @@ const PIPE_TOP = 78;
 const PIPE = 20;
 const RULER_Y = PIPE_TOP + PIPE + 6;
 
-export function Stick() {
+export const Stick = memo(function Stick() {
   const { plan, stale } = usePlanState();
   const [ref, { width }] = useSize<HTMLElement>();
   const [turned, setTurned] = useState(0);
@@ -63,7 +63,7 @@ export function Stick() {
       ) : null}
     </section>
   );
-}
+});
 
 function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width: number }) {
   const selected = usePlanner((state) => state.selected);

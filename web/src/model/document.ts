@@ -18,8 +18,10 @@ export function asText(value: string | number | undefined): string {
   return value === undefined ? "" : String(value);
 }
 
+const NO_WALK: readonly Line[] = [];
+
 export function walkOf(document: RunDocument): readonly Line[] {
-  return document.walk ?? [];
+  return document.walk ?? NO_WALK;
 }
 
 /** The marks to put on a pipe: none where the run can't be made. */

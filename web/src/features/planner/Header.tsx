@@ -1,6 +1,6 @@
 // Which run this is, how saving stands, and what can be done with the whole of it.
 import { useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { client, unwrap } from "@/api/client";
 import { createRun, forgetLists } from "@/api/queries";
@@ -13,13 +13,14 @@ import { Menu } from "@/ui/Menu";
 import { TopBar } from "@/ui/TopBar";
 import { downloadRun } from "./downloadRun";
 import { HistoryDialog } from "./HistoryDialog";
-import { useDocument, usePlanner } from "./PlannerContext";
+import { usePlanner, usePlannerStore } from "./PlannerContext";
 import { SavingState } from "./SavingState";
 
 type Props = { job: { id: number; name: string }; showShortcuts: () => void };
 
-export function Header({ job, showShortcuts }: Props) {
-  const document = useDocument();
+export const Header = memo(function Header({ job, showShortcuts }: Props) {
+  const store = usePlannerStore();
+  const name = usePlanner((state) => state.history.present.name ?? "");
   const runId = usePlanner((state) => state.runId);
   const change = usePlanner((state) => state.change);
   const undo = usePlanner((state) => state.undo);
@@ -31,7 +32,8 @@ export function Header({ job, showShortcuts }: Props) {
   const navigate = useNavigate();
 
   const copy = async () => {
-    const run = await createRun(job.id, { ...document, name: `${document.name ?? "Run"}, copy` });
+    const original = store.getState().history.present;
+    const run = await createRun(job.id, { ...original, name: `${name || "Run"}, copy` });
     forgetLists(queries);
     await navigate(`/runs/${run.id}`);
   };
@@ -64,7 +66,10 @@ export function Header({ job, showShortcuts }: Props) {
             }
             actions={[
               { label: "History", run: () => setHistory(true) },
-              { label: "Export the run file", run: () => downloadRun(document) },
+              {
+                label: "Export the run file",
+                run: () => downloadRun(store.getState().history.present),
+              },
               { label: "Copy this run", run: () => void copy() },
               { label: "Shortcuts", key: "?", run: showShortcuts },
               { label: "Remove this run", hint: "its history is kept", run: () => void remove() },
@@ -80,11 +85,11 @@ export function Header({ job, showShortcuts }: Props) {
         {job.name}
       </Link>
       <span className="text-soft max-desk:hidden">/</span>
-      <h1 className="sr-only">{document.name}</h1>
+      <h1 className="sr-only">{name}</h1>
       <div className="flex min-w-0 flex-1 gap-x-3 max-desk:flex-col desk:items-center">
         <input
           aria-label="Name of the run"
-          value={document.name ?? ""}
+          value={name}
           maxLength={120}
           onChange={(event) => change(set("name", event.target.value), "name")}
           className="grows min-w-24 max-w-full truncate rounded border border-transparent bg-transparent px-1 text-lg font-semibold hover:border-line"
@@ -94,4 +99,4 @@ export function Header({ job, showShortcuts }: Props) {
       <HistoryDialog open={history} onOpenChange={setHistory} />
     </TopBar>
   );
-}
+});

@@ -1,4 +1,5 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
+import { memo } from "react";
 import { REFERENCE } from "@/kinds/words";
 import { type Plan, workingMarks } from "@/model/document";
 import { classes } from "@/ui/classes";
@@ -8,7 +9,7 @@ import { Comparison } from "./Comparison";
 import { Findings } from "./Findings";
 import { usePlanner, usePlanState } from "./PlannerContext";
 
-export function MarksPane() {
+export const MarksPane = memo(function MarksPane() {
   const { plan, stale, offline, problems, refusal } = usePlanState();
   const notice = offline
     ? "No connection. What you see is from before your last change."
@@ -44,7 +45,7 @@ export function MarksPane() {
       ) : null}
     </div>
   );
-}
+});
 
 function MarksTable({ plan }: { plan: Plan }) {
   const select = usePlanner((state) => state.select);

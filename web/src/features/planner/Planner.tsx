@@ -1,6 +1,6 @@
 // The planner's screen: three panes and the stick at a desk, one pane and the stick on a phone.
 import { ToggleGroup } from "radix-ui";
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import { useStore } from "zustand";
 import { Shape } from "@/drawing/Shape";
 import { Stick } from "@/drawing/Stick";
@@ -28,20 +28,25 @@ export function Planner({
   job: { id: number; name: string };
 }) {
   const document = useStore(store, (state) => state.history.present);
-  const planned = usePlan(document);
+  const { planned, current } = usePlan(document);
   const [pane, setPane] = useState<Pane>("walk");
   const [help, setHelp] = useState(false);
   const [adding, setAdding] = useState(false);
   useAutosave(store);
-  useShortcuts(store, { help: () => setHelp(true), add: () => setAdding(true) });
+  const showHelp = useCallback(() => setHelp(true), []);
+  const add = useCallback(() => setAdding(true), []);
+  useShortcuts(store, showHelp, add);
   const shown = (name: Pane) => (pane === name ? "" : "max-desk:hidden");
   return (
     <StoreContext value={store}>
       <PlanContext value={planned}>
         <div className="flex h-full flex-col">
-          <Header job={job} showShortcuts={() => setHelp(true)} />
+          <Header job={job} showShortcuts={showHelp} />
           <SettingsBar />
-          <main className="grid min-h-0 flex-1 desk:grid-cols-[21rem_minmax(0,1fr)_19rem]">
+          <main
+            data-current={current}
+            className="grid min-h-0 flex-1 desk:grid-cols-[21rem_minmax(0,1fr)_19rem]"
+          >
             <section
               aria-label="The walk"
               className={classes(

@@ -1,31 +1,36 @@
 // What the run is bent from and with, and how its numbers are read.
+import { memo } from "react";
 import { useCatalogue } from "@/api/queries";
 import { set, setUnits } from "@/model/commands";
 import { ROUNDINGS, type RunDocument, type Units } from "@/model/document";
 import { Choice } from "@/ui/Choice";
 import { Select } from "@/ui/Select";
-import { useDocument, usePlanner } from "./PlannerContext";
+import { usePlanner } from "./PlannerContext";
 
-export function SettingsBar() {
-  const document = useDocument();
+export const SettingsBar = memo(function SettingsBar() {
+  const conduit = usePlanner((state) => state.history.present.conduit);
+  const chosen = usePlanner((state) => state.history.present.bender);
+  const units = usePlanner((state) => state.history.present.units);
+  const rounding = usePlanner((state) => state.history.present.round_to);
+  const method = usePlanner((state) => state.history.present.method);
   const change = usePlanner((state) => state.change);
   const catalogue = useCatalogue().data;
-  const conduits = (catalogue?.conduit ?? []).filter((conduit) =>
-    catalogue?.benders.some((bender) => takes(bender, conduit)),
+  const conduits = (catalogue?.conduit ?? []).filter((candidate) =>
+    catalogue?.benders.some((bender) => takes(bender, candidate)),
   );
-  const benders = (catalogue?.benders ?? []).filter((bender) => takes(bender, document.conduit));
-  const own = typeof document.bender === "string" ? null : (document.bender.name ?? "own bender");
-  const bender = typeof document.bender === "string" ? document.bender : OWN;
+  const benders = (catalogue?.benders ?? []).filter((bender) => takes(bender, conduit));
+  const own = typeof chosen === "string" ? null : (chosen.name ?? "own bender");
+  const bender = typeof chosen === "string" ? chosen : OWN;
 
   const chooseConduit = (value: string) => {
     const [type = "", size = ""] = value.split(" ");
-    const conduit = { type, size };
-    const fitting = catalogue?.benders.filter((candidate) => takes(candidate, conduit)) ?? [];
-    const stays = fitting.some((candidate) => candidate.id === document.bender);
+    const wanted = { type, size };
+    const fitting = catalogue?.benders.filter((candidate) => takes(candidate, wanted)) ?? [];
+    const stays = fitting.some((candidate) => candidate.id === chosen);
     const first = fitting[0];
     change((before) => ({
       ...before,
-      conduit,
+      conduit: wanted,
       bender: stays || !first ? before.bender : first.id,
     }));
   };
@@ -39,10 +44,10 @@ export function SettingsBar() {
         <Select
           look="word"
           label="Conduit"
-          value={`${document.conduit.type} ${document.conduit.size}`}
-          options={conduits.map((conduit) => ({
-            value: `${conduit.type} ${conduit.size}`,
-            label: conduit.name,
+          value={`${conduit.type} ${conduit.size}`}
+          options={conduits.map(({ type, size, name }) => ({
+            value: `${type} ${size}`,
+            label: name,
           }))}
           onChange={chooseConduit}
         />
@@ -67,7 +72,7 @@ export function SettingsBar() {
         <Select
           look="word"
           label="Units"
-          value={document.units}
+          value={units}
           options={[
             { value: "in", label: "inches" },
             { value: "mm", label: "millimetres" },
@@ -75,12 +80,12 @@ export function SettingsBar() {
           onChange={(value) => change(setUnits(value as Units))}
         />
       </Setting>
-      {document.units === "in" ? (
+      {units === "in" ? (
         <Setting label="Round to">
           <Select
             look="word"
             label="Round to"
-            value={String(document.round_to ?? "1/16")}
+            value={String(rounding ?? "1/16")}
             options={ROUNDINGS.in.map((value) => ({ value, label: value }))}
             onChange={(value) => change(set("round_to", value))}
           />
@@ -89,7 +94,7 @@ export function SettingsBar() {
       <div className="ml-auto">
         <Choice
           label="Method"
-          value={document.method ?? "exact"}
+          value={method ?? "exact"}
           options={[
             { value: "exact", label: "Exact" },
             { value: "table", label: "Printed table" },
@@ -99,7 +104,7 @@ export function SettingsBar() {
       </div>
     </section>
   );
-}
+});
 
 const OWN = "own";
 

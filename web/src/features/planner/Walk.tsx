@@ -1,23 +1,20 @@
 // The walk: what the tape meets, in order, from the start to the end.
-import { FITTING } from "@/kinds/words";
-import { type AddableKind, addLine, setStart } from "@/model/commands";
+import { memo } from "react";
+import { type AddableKind, addLine } from "@/model/commands";
 import { walkOf } from "@/model/document";
 import { Icon } from "@/ui/Icon";
 import { Key, Menu } from "@/ui/Menu";
-import { Findings } from "./Findings";
-import { InlineField, WordField } from "./fields";
-import { useDocument, usePlanner, usePlanState } from "./PlannerContext";
-import { LabelField, SENTENCE, SUB } from "./sentences";
+import { usePlanner } from "./PlannerContext";
+import { StartLine } from "./StartLine";
 import { WalkLine } from "./WalkLine";
 
 type Props = { adding: boolean; setAdding: (open: boolean) => void };
 
-export function Walk({ adding, setAdding }: Props) {
-  const document = useDocument();
+export const Walk = memo(function Walk({ adding, setAdding }: Props) {
+  const walk = usePlanner((state) => walkOf(state.history.present));
+  const points = usePlanner((state) => state.history.present.path?.length ?? 0);
   const change = usePlanner((state) => state.change);
   const select = usePlanner((state) => state.select);
-  const { plan } = usePlanState();
-  const walk = walkOf(document);
   const firstTurn = walk.findIndex((line) => line.kind === "turn");
 
   const add = (kind: AddableKind) => {
@@ -26,52 +23,18 @@ export function Walk({ adding, setAdding }: Props) {
     return `walk[${walk.length - 1}].${kind === "offset" ? "rise" : "at"}`;
   };
 
-  if (document.path) {
+  if (points > 0) {
     return (
       <p className="p-5 text-soft">
-        This run was given as {document.path.length} points in space, not as a walk. Its shape,
-        marks and stick are here; the points are changed in the run file.
+        This run was given as {points} points in space, not as a walk. Its shape, marks and stick
+        are here; the points are changed in the run file.
       </p>
     );
   }
   return (
     <div className="pb-6">
       <h2 className="px-5 pt-3.5 pb-1 text-sm font-semibold text-soft">The walk</h2>
-      <div className="border-b border-line py-2 pr-3 pl-12">
-        <LabelField
-          path="start.label"
-          value={document.start?.label}
-          placeholder="Which box?"
-          onChange={(label, burst) => change(setStart({ label }), burst)}
-        />
-        <p className={SENTENCE}>
-          Start at a{" "}
-          <WordField
-            label="Fitting at the start"
-            value={document.start?.kind ?? "open"}
-            words={FITTING}
-            onChange={(kind) => change(setStart({ kind }))}
-          />
-        </p>
-        <p className={SUB}>
-          pipe beyond its face{" "}
-          <InlineField
-            path="start.allowance"
-            label="Pipe beyond the start's face"
-            value={document.start?.allowance}
-            placeholder="its own"
-            onChange={(text, burst) =>
-              change(
-                (before) => withoutEmptyAllowance(setStart({ allowance: text })(before)),
-                burst,
-              )
-            }
-          />
-        </p>
-        <Findings
-          findings={(plan?.findings ?? []).filter((finding) => finding.path.startsWith("start"))}
-        />
-      </div>
+      <StartLine />
       <ol>
         {walk.map((line, index) => (
           <WalkLine
@@ -116,12 +79,4 @@ export function Walk({ adding, setAdding }: Props) {
       </div>
     </div>
   );
-}
-
-function withoutEmptyAllowance<T extends { start?: { allowance?: string | number } }>(run: T): T {
-  if (run.start?.allowance !== "") {
-    return run;
-  }
-  const { allowance: _, ...start } = run.start;
-  return { ...run, start };
-}
+});

@@ -1,5 +1,5 @@
 // One line of the walk: its sentence, its findings, and its place in the order.
-import type { KeyboardEvent } from "react";
+import { type KeyboardEvent, memo } from "react";
 import { duplicateLine, moveLine, removeLine } from "@/model/commands";
 import type { Line } from "@/model/document";
 import { IconButton } from "@/ui/Button";
@@ -13,7 +13,7 @@ import { Sentence } from "./sentences";
 
 type Props = { line: Line; index: number; last: boolean; nextToEnd: boolean; firstLeg: boolean };
 
-export function WalkLine({ line, index, last, nextToEnd, firstLeg }: Props) {
+export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, firstLeg }: Props) {
   const change = usePlanner((state) => state.change);
   const select = usePlanner((state) => state.select);
   const selected = usePlanner((state) => state.selected === index);
@@ -90,7 +90,7 @@ export function WalkLine({ line, index, last, nextToEnd, firstLeg }: Props) {
       )}
     </li>
   );
-}
+});
 
 function fieldName(path: string): string {
   const field = path.split(".").at(-1) ?? path;

@@ -1,5 +1,5 @@
 // Each kind of walk line as a sentence whose numbers and words can be changed where they stand.
-import type { ComponentType } from "react";
+import { type ComponentType, memo } from "react";
 import { DATUM, FITTING, HOLD, TOWARD } from "@/kinds/words";
 import { setLine } from "@/model/commands";
 import type { Line, LineKind, LineOf } from "@/model/document";
@@ -185,15 +185,10 @@ const SENTENCES: { [K in LineKind]: ComponentType<SentenceProps<K>> } = {
   end: EndSentence,
 };
 
-export function Sentence({
-  line,
-  index,
-  firstLeg,
-}: {
-  line: Line;
-  index: number;
-  firstLeg: boolean;
-}) {
+type AnySentence = { line: Line; index: number; firstLeg: boolean };
+
+/** Drawn again when its line changes, not whenever there is a new plan: its fields see to that. */
+export const Sentence = memo(function Sentence({ line, index, firstLeg }: AnySentence) {
   const Kind = SENTENCES[line.kind] as ComponentType<SentenceProps<LineKind>>;
   return <Kind line={line} index={index} firstLeg={firstLeg} />;
-}
+});

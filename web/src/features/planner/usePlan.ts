@@ -12,8 +12,6 @@ const KEEP_MS = 60_000;
 export type PlanState = {
   /** The last plan that there was; null until the first. */
   readonly plan: Plan | null;
-  /** Whether it is the plan of what is on the screen now. */
-  readonly current: boolean;
   /** What can't be read, by its path in the document. */
   readonly problems: ReadonlyMap<string, string>;
   readonly offline: boolean;
@@ -23,7 +21,8 @@ export type PlanState = {
   readonly refusal: string;
 };
 
-export function usePlan(document: RunDocument): PlanState {
+/** The plan for all, and whether it is already that of the last key press. */
+export function usePlan(document: RunDocument): { planned: PlanState; current: boolean } {
   const asked = JSON.stringify(document);
   const query = useQuery({
     queryKey: ["plan", asked],
@@ -38,19 +37,21 @@ export function usePlan(document: RunDocument): PlanState {
   if (query.data && query.data !== last) {
     setLast(query.data);
   }
+  const plan = query.data ?? last;
   const error = query.error instanceof Refused ? query.error : null;
-  return useMemo(() => {
+  // While a plan is under way nothing here changes, so nothing that shows it is drawn again.
+  const planned = useMemo(() => {
     const fields = error?.problem.errors ?? [];
     const about = error && error.status !== 0 && fields.length === 0;
     return {
-      plan: query.data ?? last,
-      current: query.data !== undefined,
+      plan,
       stale: error !== null,
       problems: new Map(fields.map(({ path, expected }) => [path, expected])),
       offline: isOffline(error),
       refusal: about ? error.message : "",
     };
-  }, [query.data, last, error]);
+  }, [plan, error]);
+  return { planned, current: query.data !== undefined };
 }
 
 function isOffline(error: unknown): boolean {

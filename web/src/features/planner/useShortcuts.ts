@@ -13,9 +13,7 @@ export const SHORTCUTS = [
   ["?", "This list"],
 ] as const;
 
-type Actions = { help: () => void; add: () => void };
-
-export function useShortcuts(store: PlannerStore, { help, add }: Actions): void {
+export function useShortcuts(store: PlannerStore, help: () => void, add: () => void): void {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "z") {

@@ -1,0 +1,91 @@
+"""From a key press to new marks on the page, and how much script the first view takes."""
+
+from __future__ import annotations
+
+import gzip
+import re
+import statistics
+from pathlib import Path
+
+from selenium.webdriver.common.keys import Keys
+from selenium.webdriver.remote.webelement import WebElement
+
+from benchmarks.row import Row, at_most
+from e2e.browser import Browser
+
+_PRESSES = 200
+_WARM_UP = 10
+_LIMIT_MS = 100
+_LIMIT_KB = 200
+
+_WATCH = """
+window.taken = [];
+let pressed = null;
+addEventListener('keydown', () => { pressed = performance.now(); }, true);
+new MutationObserver(() => {
+  if (pressed !== null && document.querySelector('main').dataset.current === 'true') {
+    const began = pressed;
+    pressed = null;
+    requestAnimationFrame(() => window.taken.push(performance.now() - began));
+  }
+}).observe(document.querySelector('main'), {attributes: true, attributeFilter: ['data-current']});
+"""
+
+
+def measure(address: str, username: str, password: str, run_id: int) -> list[Row]:
+    """The 95th percentile over 200 presses, each of which makes a walk that is planned anew."""
+    browser = Browser()
+    try:
+        browser.driver.get(address)
+        browser.see("input[autocomplete=username]").send_keys(username)
+        browser.see("input[type=password]").send_keys(password)
+        browser.press("Sign in")
+        browser.see_text("Jobs", "h1")
+        browser.driver.get(f"{address}/runs/{run_id}")
+        field = browser.field("walk[0].at")
+        browser.see("main[data-current=true]")
+        browser.driver.execute_script(_WATCH)
+        taken = _press(browser, field)
+    finally:
+        browser.close()
+    ordered = sorted(taken)
+    worst = ordered[int(len(ordered) * 0.95) - 1]
+    return [
+        Row("key press to new marks on the page, median", f"{statistics.median(taken):.1f} ms"),
+        at_most("… 95th percentile over 200 presses", worst, _LIMIT_MS, "ms"),
+    ]
+
+
+def _press(browser: Browser, field: WebElement) -> list[float]:
+    """Types numbers none of whose beginnings was typed before, but for the first figure."""
+    seen = {str(field.get_attribute("value"))}
+    counted = 0
+    number = 0
+    while counted < _PRESSES + _WARM_UP:
+        number += 1
+        field.click()
+        browser.chord(Keys.CONTROL, "a")
+        text = ""
+        for figure in f"{20 + number % 60}.{number:03d}":
+            text += figure
+            before = browser.driver.execute_script("return window.taken.length")
+            browser.keys(figure)
+            if text in seen:
+                continue  # planned before: nothing is asked
+            seen.add(text)
+            browser.until(
+                lambda: browser.driver.execute_script("return window.taken.length") > before,  # noqa: B023
+                "new marks",
+            )
+            counted += 1
+    taken: list[float] = browser.driver.execute_script("return window.taken")
+    return taken[_WARM_UP : _WARM_UP + _PRESSES]
+
+
+def script_size(dist: Path) -> Row:
+    """The scripts that the planner needs to be shown for the first time, compressed."""
+    page = (dist / "index.html").read_text()
+    names = set(re.findall(r"assets/([\w.-]+\.js)", page))
+    names |= {path.name for path in (dist / "assets").glob("PlannerScreen-*.js")}
+    size = sum(len(gzip.compress((dist / "assets" / name).read_bytes())) for name in names)
+    return at_most("script for the first view, compressed", size / 1000, _LIMIT_KB, "kB")

@@ -1,0 +1,64 @@
+"""The planning endpoint against one that answers ``{}``, through the production server."""
+
+from __future__ import annotations
+
+import http.client
+import json
+import statistics
+import time
+from typing import Any
+
+from benchmarks.core import run_of
+from benchmarks.row import Row, at_most
+
+_TIMES = 300
+_WARM_UP = 30
+
+
+class Client:
+    """A signed-in connection that is kept open, as a browser keeps it."""
+
+    def __init__(self, port: int, username: str, password: str) -> None:
+        self.connection = http.client.HTTPConnection("127.0.0.1", port)
+        self.headers = {"Content-Type": "application/json"}
+        first = self.ask("GET", "/api/session")
+        self.headers["X-CSRFToken"] = first["csrf"]
+        body = {"username": username, "password": password}
+        self.headers["X-CSRFToken"] = self.ask("POST", "/api/session", body)["csrf"]
+
+    def ask(self, method: str, path: str, body: Any = None) -> Any:
+        """One request, answered; cookies are kept."""
+        data = None if body is None else json.dumps(body)
+        self.connection.request(method, path, data, self.headers)
+        answer = self.connection.getresponse()
+        for cookie in answer.headers.get_all("Set-Cookie") or ():
+            pair = cookie.partition(";")[0]
+            kept = [c for c in self.headers.get("Cookie", "").split("; ") if c]
+            name = pair.partition("=")[0]
+            others = [c for c in kept if not c.startswith(f"{name}=")]
+            self.headers["Cookie"] = "; ".join([*others, pair])
+        text = answer.read()
+        if answer.status >= 400:
+            raise RuntimeError(f"{method} {path}: {answer.status} {text[:200]!r}")
+        return json.loads(text)
+
+
+def measure(client: Client) -> list[Row]:
+    """Medians of both endpoints, asked in turn, and their ratio."""
+    document = run_of(6)
+    taken: dict[str, list[float]] = {"/api/nothing": [], "/api/plan": []}
+    for turn in range(_WARM_UP + _TIMES):
+        for path, method, body in (
+            ("/api/nothing", "GET", None),
+            ("/api/plan", "POST", document),
+        ):
+            began = time.perf_counter()
+            client.ask(method, path, body)
+            if turn >= _WARM_UP:
+                taken[path].append(time.perf_counter() - began)
+    nothing, plan = (statistics.median(times) * 1000 for times in taken.values())
+    return [
+        Row("an answer of {} behind the same middleware, median", f"{nothing:.2f} ms"),
+        Row("the plan of 6 bends, median", f"{plan:.2f} ms"),
+        at_most("… ratio", plan / nothing, 2, "x"),
+    ]

@@ -1,0 +1,58 @@
+// Where the run starts: the fitting, what it is called, and the pipe beyond its face.
+import { FITTING } from "@/kinds/words";
+import { setStart } from "@/model/commands";
+import { Findings } from "./Findings";
+import { InlineField, WordField } from "./fields";
+import { usePlanner, usePlanState } from "./PlannerContext";
+import { LabelField, SENTENCE, SUB } from "./sentences";
+
+export function StartLine() {
+  const start = usePlanner((state) => state.history.present.start);
+  const change = usePlanner((state) => state.change);
+  return (
+    <div className="border-b border-line py-2 pr-3 pl-12">
+      <LabelField
+        path="start.label"
+        value={start?.label}
+        placeholder="Which box?"
+        onChange={(label, burst) => change(setStart({ label }), burst)}
+      />
+      <p className={SENTENCE}>
+        Start at a{" "}
+        <WordField
+          label="Fitting at the start"
+          value={start?.kind ?? "open"}
+          words={FITTING}
+          onChange={(kind) => change(setStart({ kind }))}
+        />
+      </p>
+      <p className={SUB}>
+        pipe beyond its face{" "}
+        <InlineField
+          path="start.allowance"
+          label="Pipe beyond the start's face"
+          value={start?.allowance}
+          placeholder="its own"
+          onChange={(text, burst) =>
+            change((before) => withoutEmptyAllowance(setStart({ allowance: text })(before)), burst)
+          }
+        />
+      </p>
+      <StartFindings />
+    </div>
+  );
+}
+
+function StartFindings() {
+  const { plan } = usePlanState();
+  const findings = plan?.findings.filter(({ path }) => path.startsWith("start")) ?? [];
+  return <Findings findings={findings} />;
+}
+
+function withoutEmptyAllowance<T extends { start?: { allowance?: string | number } }>(run: T): T {
+  if (run.start?.allowance !== "") {
+    return run;
+  }
+  const { allowance: _, ...start } = run.start;
+  return { ...run, start };
+}
