@@ -5,7 +5,6 @@ from __future__ import annotations
 import datetime
 import os
 import platform
-import socket
 import sys
 from pathlib import Path
 
@@ -19,6 +18,7 @@ from django.core.management import call_command  # noqa: E402
 from benchmarks import core, page, server  # noqa: E402
 from benchmarks.row import Row  # noqa: E402
 from launcher.demo import serve, wait_until_it_answers  # noqa: E402
+from launcher.postgres import free_port  # noqa: E402
 from launcher.processes import stop  # noqa: E402
 
 
@@ -29,7 +29,7 @@ def main() -> int:
     call_command("load_demo")
     rows = core.measure()
     rows.append(page.script_size(ROOT / "web" / "dist"))
-    port = _free_port()
+    port = free_port()
     running = serve(port, dict(os.environ))
     try:
         wait_until_it_answers(running, port)
@@ -82,12 +82,6 @@ Times on shared machines are noisy: the ratios, taken within one run, are what i
 
 def _system() -> str:
     return platform.freedesktop_os_release()["PRETTY_NAME"]
-
-
-def _free_port() -> int:
-    with socket.socket() as probe:
-        probe.bind(("127.0.0.1", 0))
-        return int(probe.getsockname()[1])
 
 
 if __name__ == "__main__":

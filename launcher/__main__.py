@@ -11,6 +11,7 @@ from launcher.bench import bench
 from launcher.contract import contract
 from launcher.demo import PORT, demo
 from launcher.dev import dev
+from launcher.pictures import pictures
 from launcher.say import GiveUp, complain
 from launcher.testing import test
 
@@ -24,7 +25,8 @@ def main() -> int:
             return demo(port=options.port, fresh=options.fresh)
         if options.command == "test":
             return test(options.labels)
-        return {"dev": dev, "bench": bench, "contract": contract}[options.command]()
+        others = {"dev": dev, "bench": bench, "contract": contract, "pictures": pictures}
+        return others[options.command]()
     except GiveUp as error:
         complain(f"\n{error}")
         return 1
@@ -44,6 +46,7 @@ def _parser() -> argparse.ArgumentParser:
     commands.add_parser("dev", help="a server and page that reload")
     commands.add_parser("bench", help="measure the speed and write docs/benchmarks.md")
     commands.add_parser("contract", help="write the API's contract and the page's types anew")
+    commands.add_parser("pictures", help="take docs/screenshots anew")
     return parser
 
 

@@ -127,7 +127,7 @@ class _Tool:
         running = self._running_port()
         if running:
             return running
-        port = _free_port()
+        port = free_port()
         self.log.touch(mode=0o600)
         self._give(self.log)
         options = f"-c listen_addresses=127.0.0.1 -c port={port} -c unix_socket_directories=''"
@@ -181,7 +181,8 @@ class _Tool:
             os.chown(path, user.pw_uid, user.pw_gid)
 
 
-def _free_port() -> int:
+def free_port() -> int:
+    """A port on loopback that nobody listens on."""
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", 0))
         return int(probe.getsockname()[1])

@@ -1,0 +1,88 @@
+"""The pictures in docs/screenshots, taken anew from the demo data: one of each main view."""
+
+from __future__ import annotations
+
+import sys
+from pathlib import Path
+
+from e2e.browser import DESK, PHONE, Browser
+from jobs.demo import PASSWORD
+from jobs.models import Run
+
+FOLDER = Path(__file__).resolve().parent.parent / "docs" / "screenshots"
+
+
+def take_pictures(address: str) -> None:
+    """Take every picture. Args: address, of a server with fresh demo data."""
+    FOLDER.mkdir(exist_ok=True)
+    for size, dark, views in (
+        (DESK, False, _at_a_desk),
+        (DESK, True, _in_the_dark),
+        (PHONE, False, _on_a_phone),
+    ):
+        browser = Browser(size, dark=dark)
+        try:
+            browser.driver.get(address)
+            browser.see("form")
+            if views is _at_a_desk:
+                _save(browser, "sign-in")
+            browser.see("input[autocomplete=username]").send_keys("wren")
+            browser.see("input[type=password]").send_keys(PASSWORD)
+            browser.press("Sign in")
+            browser.see("main li")
+            views(browser, address)
+        finally:
+            browser.close()
+
+
+def _open(browser: Browser, address: str, name: str, what: str = "") -> None:
+    browser.driver.get(f"{address}/runs/{Run.objects.get(name=name).id}{what}")
+    browser.see("svg")
+
+
+def _at_a_desk(browser: Browser, address: str) -> None:
+    _save(browser, "jobs")
+    browser.press("Saltmarsh Cider Works")
+    browser.see_text("New run")
+    _save(browser, "job")
+    _open(browser, address, "Press hall feed, bay 2")
+    browser.see("[data-cut]")
+    browser.field("walk[0].rise").click()
+    _save(browser, "planner")
+    browser.write("walk[0].rise", "1")
+    browser.see("[data-finding=arcs-overlap]")
+    _save(browser, "planner-error")
+    browser.chord("\ue009", "z")  # Control
+    _open(browser, address, "Cellar lighting, north wall")
+    browser.see("[data-cut]")
+    browser.press("Printed table", "[role=radio]")
+    browser.see_text("Printed marks come out as")
+    _save(browser, "planner-table")
+    browser.press("Exact", "[role=radio]")
+    browser.see_text("Saved", "[role=status]")
+    _open(browser, address, "Pump 1 supply", "/sheet")
+    browser.see("[data-sheet] svg")
+    _save(browser, "sheet")
+
+
+def _in_the_dark(browser: Browser, address: str) -> None:
+    _open(browser, address, "Bottling line drop")
+    browser.see("[data-cut]")
+    _save(browser, "planner-dark")
+
+
+def _on_a_phone(browser: Browser, address: str) -> None:
+    _open(browser, address, "Press hall feed, bay 2")
+    browser.see("svg[aria-label^='The unbent pipe']")
+    _save(browser, "phone-walk")
+    browser.press("Shape", "[role=radio]")
+    _save(browser, "phone-shape")
+    browser.press("Marks", "[role=radio]")
+    browser.see_text("Cut")
+    _save(browser, "phone-marks")
+
+
+def _save(browser: Browser, name: str) -> None:
+    browser.driver.execute_async_script("document.fonts.ready.then(() => arguments[0]())")
+    browser.driver.save_screenshot(str(FOLDER / f"{name}.png"))
+    print(f"docs/screenshots/{name}.png", file=sys.stderr)
