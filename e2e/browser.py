@@ -134,8 +134,8 @@ class Browser:
 
     def marks(self) -> list[str]:
         """The readings in the table of marks, top to bottom."""
-        cells = self.all("tr[data-mark] td:nth-child(2) [aria-label]")
-        return [cell.get_attribute("aria-label") or "" for cell in cells]
+        cells = self.all("tr[data-mark] [data-reading]")
+        return [cell.get_attribute("data-reading") or "" for cell in cells]
 
     def see_marks(self, *marks: str) -> None:
         """Wait until these are the marks."""

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+import re
 import shutil
 
 from launcher.debian import ensure_packages as ensure_debian
 from launcher.node_env import ensure_packages, ensure_page, node_environment
 from launcher.places import API_TYPES, STATE, WEB
+from launcher.processes import run
 from launcher.python_env import ensure_python
 from launcher.say import step
 
@@ -33,10 +35,15 @@ def set_up(*, for_tests: bool, build: bool = True) -> dict[str, str]:
 def ensure_browser() -> None:
     """Chromium and the driver of the same version, from Debian. Raises: GiveUp."""
     with step("Chromium and its driver"):
-        missing = [
-            package
-            for package, program in (("chromium", "chromium"), ("chromium-driver", "chromedriver"))
-            if shutil.which(program) is None
-        ]
-        # Both at once, so that one that was there is brought to the version of the other.
-        ensure_debian(["chromium", "chromium-driver"] if missing else [])
+        versions = {_major_version(program) for program in ("chromium", "chromedriver")}
+        if None in versions or len(versions) > 1:
+            # Both at once: one that was there is brought to the version of the other.
+            ensure_debian(["chromium", "chromium-driver"])
+
+
+def _major_version(program: str) -> str | None:
+    """``156`` of a browser or its driver; None where it is not there."""
+    if shutil.which(program) is None:
+        return None
+    told = re.search(r"(\d+)\.", run([program, "--version"], what=program))
+    return told[1] if told else None

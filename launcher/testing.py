@@ -13,7 +13,7 @@ from launcher.processes import run
 from launcher.say import GiveUp, complain, say, step
 from launcher.setup import ensure_browser, set_up
 
-_LABELS = ("core/tests", "server/tests", "e2e")
+_LABELS = ("core/tests", "server/tests", "launcher/tests", "e2e")
 _CODE = ("core", "server", "launcher", "e2e", "benchmarks")
 
 

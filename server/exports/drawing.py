@@ -151,11 +151,14 @@ def reading_width(text: str, size: float, bold: bool = True) -> float:
 def _reading_parts(text: str, size: float, bold: bool) -> list[tuple[str, float, float, float]]:
     """(text, scale, lift, advance) of each part of a reading."""
     parts = []
-    for word in text.split(" "):
+    words = text.split(" ")
+    for word, following in zip(words, [*words[1:], ""], strict=True):
         over, slash, under = word.partition("/")
         if not slash:
-            advance = text_width(word, size, bold) + size * (0.28 if word.endswith("'") else 0.1)
-            parts.append((word, 1.0, 0.0, advance))
+            # A fraction belongs to the figure before it; a unit, or inches after feet, stand apart.
+            close = "/" in following and word[-1:].isdigit()
+            gap = 0.0 if not following else size * (0.08 if close else 0.25)
+            parts.append((word, 1.0, 0.0, text_width(word, size, bold) + gap))
             continue
         inch = '"' if under.endswith('"') else ""
         under = under.removesuffix('"')

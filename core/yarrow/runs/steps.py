@@ -14,8 +14,8 @@ REFERENCE_NAMES: dict[Reference, str] = {
     "front": "front mark",
     "back": "back-of-bend mark",
     "centre": "centre mark",
-    "former": "edge of the former",
-    "square": "square at the back of the bend",
+    "former": "former's edge",
+    "square": "square at the back",
 }
 
 _MARK_CAUTION = "Mark all the way round, so that no mark is lost in the shoe."

@@ -2,8 +2,8 @@
 import { memo } from "react";
 import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
 import { centreline, type Piece } from "@/geometry/centreline";
-import { bounds, fit, type Room, type View, viewsOf } from "@/geometry/views";
-import type { Plan } from "@/model/document";
+import { bounds, fitInto, type Room, type View, viewsOf } from "@/geometry/views";
+import { type Plan, troubledBends } from "@/model/document";
 import { useSize } from "@/ui/useSize";
 import { DimensionLine } from "./DimensionLine";
 import { layOutDimensions } from "./dimensionLayout";
@@ -13,6 +13,8 @@ import { Fitting, Ledge } from "./Thing";
 const PADDING = { left: 74, right: 104, top: 44, bottom: 22 };
 const MAIN_SHARE = 0.62;
 const THINNEST_PIPE = 5;
+
+const STROKES = { error: "stroke-brick", warning: "stroke-amber", fine: "stroke-arc" } as const;
 
 export const Shape = memo(function Shape() {
   const { plan, stale } = usePlanState();
@@ -57,7 +59,7 @@ function Flat({ plan, view, room }: { plan: Plan; view: View; room: Room }) {
   const select = usePlanner((state) => state.select);
   const point = usePlanner((state) => state.point);
   const rows = layOutDimensions(plan, view).rows;
-  const { scale, place } = fit(bounds(allPoints(plan, view)), {
+  const { scale, place } = fitInto(bounds(allPoints(plan, view)), {
     left: room.left + PADDING.left,
     right: room.right - PADDING.right,
     top: room.top + PADDING.top,
@@ -73,15 +75,11 @@ function Flat({ plan, view, room }: { plan: Plan; view: View; room: Room }) {
       .join(" ");
   const pieces = centreline(plan);
   const thick = Math.max(plan.conduit.diameter * scale, THINNEST_PIPE);
-  const troubled = new Set(
-    plan.findings.filter(({ level }) => level !== "note").flatMap((finding) => finding.bends),
-  );
+  const troubled = troubledBends(plan);
   const tone = (bend: number) =>
     plan.bends[bend]?.feature === selected || bend === pointed
       ? "stroke-accent"
-      : troubled.has(bend)
-        ? "stroke-amber"
-        : "stroke-arc";
+      : STROKES[troubled.get(bend) ?? "fine"];
   const ledges = plan.things.filter(({ kind }) => kind === "ledge");
   const fittings = plan.things.filter(({ kind }) => kind !== "ledge");
   const broken = plan.bends.length === 0 && plan.findings.some(({ level }) => level === "error");
@@ -104,7 +102,6 @@ function Flat({ plan, view, room }: { plan: Plan; view: View; room: Room }) {
           />
         ))}
         {pieces.map((piece) => (
-          // biome-ignore lint/a11y/noStaticElementInteractions: the table of marks does the same by key
           <polyline
             key={`inner-${keyOf(piece)}`}
             points={flat(piece.points)}

@@ -2,7 +2,7 @@
 import { memo, useState } from "react";
 import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
 import { ruler } from "@/geometry/ruler";
-import type { Plan } from "@/model/document";
+import { type Plan, troubledBends } from "@/model/document";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
@@ -17,6 +17,8 @@ const LEADER_Y = 46;
 const PIPE_TOP = 78;
 const PIPE = 20;
 const RULER_Y = PIPE_TOP + PIPE + 6;
+
+const FILLS = { error: "fill-brick", warning: "fill-amber", fine: "fill-arc" } as const;
 
 export const Stick = memo(function Stick() {
   const { plan, stale } = usePlanState();
@@ -74,9 +76,8 @@ function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width
   const lit = (bend: number) => plan.bends[bend]?.feature === selected || bend === pointed;
   const within = (position: number) => Math.min(Math.max(x(position), left), right);
   const ticks = ruler(plan.units, (left - x(0)) / scale, (right - x(0)) / scale, scale);
-  const troubled = new Set(
-    plan.findings.filter(({ level }) => level !== "note").flatMap((finding) => finding.bends),
-  );
+  const troubled = troubledBends(plan);
+  const fill = (bend: number) => (lit(bend) ? "fill-accent" : FILLS[troubled.get(bend) ?? "fine"]);
   return (
     <svg
       width={width}
@@ -87,14 +88,13 @@ function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width
     >
       <rect x={left} y={PIPE_TOP} width={right - left} height={PIPE} className="fill-pipe" />
       {plan.bends.map((bend, number) => (
-        // biome-ignore lint/a11y/noStaticElementInteractions: the table of marks does the same by key
         <rect
           key={bend.arc_start}
           x={within(bend.arc_start)}
           y={PIPE_TOP}
           width={Math.max(within(bend.arc_end) - within(bend.arc_start), 0)}
           height={PIPE}
-          className={lit(number) ? "fill-accent" : troubled.has(number) ? "fill-amber" : "fill-arc"}
+          className={fill(number)}
           onPointerEnter={() => point(number)}
           onPointerLeave={() => point(null)}
           onPointerDown={() => select(bend.feature)}
@@ -127,7 +127,6 @@ function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width
         const way = mark.hook === "end" ? 1 : -1;
         const on = lit(mark.bend);
         return (
-          // biome-ignore lint/a11y/noStaticElementInteractions: the table of marks does the same by key
           <g
             key={mark.bend}
             data-stick-mark={mark.bend}
@@ -139,23 +138,12 @@ function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width
             onPointerLeave={() => point(null)}
             onPointerDown={() => select(plan.bends[mark.bend]?.feature ?? null)}
           >
-            <text
+            <Label
               x={label}
-              y={TAG_Y}
-              textAnchor="middle"
-              className={classes("stroke-none text-[12px]", on ? "fill-accent" : "fill-soft")}
-            >
-              {mark.bend + 1} · {Number((plan.bends[mark.bend]?.angle ?? 0).toFixed(1))}°
-            </text>
-            <text
-              x={label}
-              y={READING_Y}
-              textAnchor="middle"
-              fontSize={READING_SIZE}
-              className="stroke-none font-bold"
-            >
-              <ReadingSpan text={mark.text} size={READING_SIZE} />
-            </text>
+              tag={`${mark.bend + 1} · ${Number((plan.bends[mark.bend]?.angle ?? 0).toFixed(1))}°`}
+              reading={mark.text}
+              lit={on}
+            />
             <polyline
               points={`${label},${LEADER_Y} ${at},${PIPE_TOP - 16} ${at},${PIPE_TOP + PIPE}`}
               fill="none"
@@ -170,23 +158,7 @@ function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width
       })}
       {cut ? (
         <g className="fill-ink stroke-ink">
-          <text
-            x={cut.label}
-            y={TAG_Y}
-            textAnchor="middle"
-            className="fill-soft stroke-none text-[12px]"
-          >
-            cut
-          </text>
-          <text
-            x={cut.label}
-            y={READING_Y}
-            textAnchor="middle"
-            fontSize={READING_SIZE}
-            className="stroke-none font-bold"
-          >
-            <ReadingSpan text={plan.cut_length_text} size={READING_SIZE} />
-          </text>
+          <Label x={cut.label} tag="cut" reading={plan.cut_length_text} lit={false} />
           <polyline
             points={`${cut.label},${LEADER_Y} ${cut.x},${PIPE_TOP - 16} ${cut.x},${PIPE_TOP + PIPE + 6}`}
             fill="none"
@@ -195,5 +167,29 @@ function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width
         </g>
       ) : null}
     </svg>
+  );
+}
+
+/** A reading with a word above it, over the pipe. */
+function Label({
+  x,
+  tag,
+  reading,
+  lit,
+}: {
+  x: number;
+  tag: string;
+  reading: string;
+  lit: boolean;
+}) {
+  return (
+    <g className="stroke-none" textAnchor="middle">
+      <text x={x} y={TAG_Y} className={classes("text-[12px]", lit ? "fill-accent" : "fill-soft")}>
+        {tag}
+      </text>
+      <text x={x} y={READING_Y} fontSize={READING_SIZE} className="font-bold">
+        <ReadingSpan text={reading} size={READING_SIZE} />
+      </text>
+    </g>
   );
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Plan } from "@/model/document";
-import { bounds, fit, viewsOf } from "./views";
+import { bounds, fitInto, viewsOf } from "./views";
 
 const along = (path: number[][]) => viewsOf({ path } as unknown as Plan).map(({ name }) => name);
 
@@ -44,7 +44,7 @@ describe("views", () => {
 
   it("fits the content into the room, whole and centred", () => {
     const room = { left: 10, right: 110, top: 0, bottom: 50 };
-    const { scale, place } = fit(
+    const { scale, place } = fitInto(
       bounds([
         [0, 0],
         [20, 40],

@@ -57,7 +57,7 @@ export function bounds(points: readonly Point2[]): Room {
 }
 
 /** Fits what lies in `content` into `room`, centred, at the largest scale that does. */
-export function fit(content: Room, room: Room): Placed {
+export function fitInto(content: Room, room: Room): Placed {
   const width = Math.max(content.right - content.left, HAIR);
   const height = Math.max(content.bottom - content.top, HAIR);
   const scale = Math.min(

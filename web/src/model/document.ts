@@ -29,6 +29,20 @@ export function workingMarks(plan: Plan): readonly Mark[] {
   return plan.findings.some(({ level }) => level === "error") ? [] : plan.marks;
 }
 
+/** The bends that something is wrong with, and how gravely. */
+export function troubledBends(plan: Plan): ReadonlyMap<number, "error" | "warning"> {
+  const found = new Map<number, "error" | "warning">();
+  // Findings come gravest first: the first word about a bend stands.
+  for (const { level, bends } of plan.findings) {
+    for (const bend of bends) {
+      if (level !== "note" && !found.has(bend)) {
+        found.set(bend, level);
+      }
+    }
+  }
+  return found;
+}
+
 export const ROUNDINGS = { in: ["1/8", "1/16", "1/32"], mm: ["1"] } as const;
 export const USUAL_ROUNDING = { in: "1/16", mm: "1" } as const;
 

@@ -11,7 +11,7 @@ const WEIGHTS = {
 
 const SHAPE =
   "inline-flex items-center justify-center gap-2 rounded-md border min-h-9 pointer-coarse:min-h-11 " +
-  "whitespace-nowrap transition-colors disabled:opacity-40 disabled:pointer-events-none";
+  "whitespace-nowrap transition-colors motion-reduce:transition-none disabled:opacity-40 disabled:pointer-events-none";
 
 type Weight = keyof typeof WEIGHTS;
 type Props = ButtonHTMLAttributes<HTMLButtonElement> & { weight?: Weight };

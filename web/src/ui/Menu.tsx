@@ -5,8 +5,9 @@ import { focusField } from "./focusField";
 
 export type Action = {
   readonly label: string;
-  /** What it does. The field (by its path) that it returns gets the cursor afterwards. */
-  readonly run: () => string | void;
+  readonly run: () => void;
+  /** The field, by its path, that gets the cursor afterwards. */
+  readonly cursor?: string;
   readonly hint?: string;
   readonly key?: string;
   readonly disabled?: boolean;
@@ -44,7 +45,8 @@ export function Menu({ trigger, actions, open, onOpenChange, align = "end" }: Pr
               key={action.label}
               disabled={action.disabled ?? false}
               onSelect={() => {
-                cursor.current = action.run() ?? "";
+                action.run();
+                cursor.current = action.cursor ?? "";
               }}
               className="flex min-h-9 items-center gap-3 rounded px-2.5 outline-none select-none data-[disabled]:opacity-40 data-[highlighted]:bg-accent-soft data-[highlighted]:text-accent pointer-coarse:min-h-11"
             >

@@ -8,16 +8,19 @@ const SLASH = "\u2044";
 export function Reading({ text, className = "" }: { text: string; className?: string }) {
   const { whole, over, under, tail } = parted(text);
   return (
-    <span className={`whitespace-nowrap ${className}`} aria-label={text}>
-      {whole}
-      {over ? (
-        <span aria-hidden="true" className="ml-[0.08em]">
-          <span className="figure relative -top-[0.34em]">{over}</span>
-          {SLASH}
-          <span className="figure">{under}</span>
-        </span>
-      ) : null}
-      {tail}
+    <span className={`whitespace-nowrap ${className}`} data-reading={text}>
+      <span className="sr-only">{text}</span>
+      <span aria-hidden="true">
+        {whole}
+        {over ? (
+          <span className="ml-[0.08em]">
+            <span className="figure relative -top-[0.34em]">{over}</span>
+            {SLASH}
+            <span className="figure">{under}</span>
+          </span>
+        ) : null}
+        {tail}
+      </span>
     </span>
   );
 }

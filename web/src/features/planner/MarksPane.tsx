@@ -133,6 +133,17 @@ function Totals({ plan }: { plan: Plan }) {
       <dd className="text-xl font-bold" data-cut>
         <Reading text={plan.cut_length_text || "–"} />
       </dd>
+      {plan.marks.length > 0 ? (
+        <>
+          <dt className="text-sm text-soft">Rounding moves a mark by at most</dt>
+          <dd className="text-right text-sm text-soft">
+            {Math.max(...plan.marks.map(({ moved }) => Math.abs(moved))).toFixed(
+              plan.units === "in" ? 3 : 1,
+            )}{" "}
+            {plan.units}
+          </dd>
+        </>
+      ) : null}
       <dt>Bends</dt>
       <dd className={classes("font-semibold", over && "text-amber")}>
         {degrees(bent)} of {degrees(limit)}
@@ -141,7 +152,12 @@ function Totals({ plan }: { plan: Plan }) {
         className="col-span-2 mt-0.5 h-2 overflow-hidden rounded-full bg-ground"
         aria-hidden="true"
       >
-        <svg viewBox="0 0 100 1" preserveAspectRatio="none" className="block h-full w-full">
+        <svg
+          viewBox="0 0 100 1"
+          preserveAspectRatio="none"
+          className="block h-full w-full"
+          aria-hidden="true"
+        >
           <rect
             width={Math.min((100 * bent) / limit, 100)}
             height="1"

@@ -20,7 +20,6 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
   const add = (kind: AddableKind) => {
     change(addLine(kind));
     select(walk.length - 1);
-    return `walk[${walk.length - 1}].${kind === "offset" ? "rise" : "at"}`;
   };
 
   if (points > 0) {
@@ -38,7 +37,7 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
       <ol>
         {walk.map((line, index) => (
           <WalkLine
-            // A line has no name of its own: its place is what it is.
+            // biome-ignore lint/suspicious/noArrayIndexKey: a line has no name; its place is what it is
             key={`${index}-${line.kind}`}
             line={line}
             index={index}
@@ -68,11 +67,13 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
               label: "Something to step over",
               hint: "a ledge, a beam, a box that stands off the wall",
               run: () => add("offset"),
+              cursor: `walk[${walk.length - 1}].rise`,
             },
             {
               label: "A corner to turn",
               hint: "a wall, a floor, a ceiling, the side of a post",
               run: () => add("turn"),
+              cursor: `walk[${walk.length - 1}].at`,
             },
           ]}
         />

@@ -27,16 +27,17 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
   const move = (by: -1 | 1) => {
     change(moveLine(index, by));
     select(index + by);
-    return `walk[${index + by}].at`;
   };
   const keys = (event: KeyboardEvent) => {
     if (!event.altKey || last) {
       return;
     }
     if (event.key === "ArrowUp") {
-      focusField(move(-1));
+      move(-1);
+      focusField(fieldAt(index - 1));
     } else if (event.key === "ArrowDown") {
-      focusField(move(1));
+      move(1);
+      focusField(fieldAt(index + 1));
     } else if (event.key === "Backspace") {
       change(removeLine(index));
     } else {
@@ -46,7 +47,6 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
   };
 
   return (
-    // biome-ignore lint/a11y/noNoninteractiveElementInteractions: the keys act on the fields within
     <li
       onFocus={() => select(index)}
       onPointerDown={() => select(index)}
@@ -80,8 +80,20 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
               </IconButton>
             }
             actions={[
-              { label: "Earlier", key: "Alt Up", run: () => move(-1), disabled: index === 0 },
-              { label: "Later", key: "Alt Down", run: () => move(1), disabled: nextToEnd },
+              {
+                label: "Earlier",
+                key: "Alt Up",
+                run: () => move(-1),
+                cursor: fieldAt(index - 1),
+                disabled: index === 0,
+              },
+              {
+                label: "Later",
+                key: "Alt Down",
+                run: () => move(1),
+                cursor: fieldAt(index + 1),
+                disabled: nextToEnd,
+              },
               { label: "The same again", run: () => change(duplicateLine(index)) },
               { label: "Remove", key: "Alt Backspace", run: () => change(removeLine(index)) },
             ]}
@@ -91,6 +103,10 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
     </li>
   );
 });
+
+function fieldAt(index: number): string {
+  return `walk[${index}].at`;
+}
 
 function fieldName(path: string): string {
   const field = path.split(".").at(-1) ?? path;

@@ -48,7 +48,6 @@ export function LabelField({
 
 function OffsetSentence({ line, index, firstLeg }: SentenceProps<"offset">) {
   const { path, set } = useFields(index);
-  const angle = set("angle");
   return (
     <>
       <LabelField
@@ -65,14 +64,8 @@ function OffsetSentence({ line, index, firstLeg }: SentenceProps<"offset">) {
         <InlineField path={path("at")} label="At" value={line.at} onChange={set("at")} />
       </p>
       <p className={SUB}>
-        offset at{" "}
-        <InlineField
-          path={path("angle")}
-          label="Angle"
-          value={line.angle ?? 30}
-          onChange={(text, burst) => angle(numberOrText(text), burst)}
-        />
-        °<From line={line} firstLeg={firstLeg} onChange={set("from")} />
+        offset at <Angle path={path("angle")} value={line.angle ?? 30} onChange={set("angle")} />
+        <From line={line} firstLeg={firstLeg} onChange={set("from")} />
       </p>
     </>
   );
@@ -80,7 +73,6 @@ function OffsetSentence({ line, index, firstLeg }: SentenceProps<"offset">) {
 
 function TurnSentence({ line, index, firstLeg }: SentenceProps<"turn">) {
   const { path, set } = useFields(index);
-  const angle = set("angle");
   return (
     <>
       <LabelField
@@ -101,14 +93,8 @@ function TurnSentence({ line, index, firstLeg }: SentenceProps<"turn">) {
         />
       </p>
       <p className={SUB}>
-        bend of{" "}
-        <InlineField
-          path={path("angle")}
-          label="Angle"
-          value={line.angle ?? 90}
-          onChange={(text, burst) => angle(numberOrText(text), burst)}
-        />
-        °<From line={line} firstLeg={firstLeg} onChange={set("from")} />
+        bend of <Angle path={path("angle")} value={line.angle ?? 90} onChange={set("angle")} />
+        <From line={line} firstLeg={firstLeg} onChange={set("from")} />
       </p>
     </>
   );
@@ -145,6 +131,29 @@ function EndSentence({ line, index, firstLeg }: SentenceProps<"end">) {
         />
         <From line={line} firstLeg={firstLeg} onChange={set("from")} />
       </p>
+    </>
+  );
+}
+
+/** Degrees, typed freely: what is not a number is left for the core to refuse in words. */
+function Angle({
+  path,
+  value,
+  onChange,
+}: {
+  path: string;
+  value: number;
+  onChange: (value: unknown, burst: string) => void;
+}) {
+  return (
+    <>
+      <InlineField
+        path={path}
+        label="Angle"
+        value={value}
+        onChange={(text, burst) => onChange(numberOrText(text), burst)}
+      />
+      °
     </>
   );
 }
