@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 
 from exports.drawing import (
@@ -17,7 +18,7 @@ from exports.drawing import (
     text_width,
 )
 from exports.layout import Point, View, centreline, spread, views
-from yarrow.geometry.vectors import along
+from yarrow.geometry.vectors import Vector, along
 from yarrow.runs.plan import Plan, Thing
 from yarrow.runs.steps import REFERENCE_NAMES
 from yarrow.runs.words import degrees
@@ -160,28 +161,75 @@ def _marks(drawing: Drawing, plan: Plan, top: float) -> float:
 
 
 def _shape(drawing: Drawing, plan: Plan, top: float, bottom: float) -> None:
-    """The run as it will hang, in each view that shows something, to one scale."""
+    """The run as it will hang, in each view that shows something: stacked, or side by side where
+    that shows it larger."""
     shown = views(plan)
-    room = (bottom - top) / len(shown)
-    for number, (title, view) in enumerate(shown):
-        _view(drawing, plan, view, title, top + number * room, top + (number + 1) * room - 2)
+    left, right = MARGIN, drawing.width - MARGIN
+    count = len(shown)
+    stacked = [
+        (left, top + (bottom - top) * n / count, right, top + (bottom - top) * (n + 1) / count)
+        for n in range(count)
+    ]
+    beside = [
+        (left + (right - left) * n / count, top, left + (right - left) * (n + 1) / count, bottom)
+        for n in range(count)
+    ]
+
+    def smallest(rooms: list[Room]) -> float:
+        return min(_scale(plan, view, room) for (_, view), room in zip(shown, rooms, strict=True))
+
+    rooms = max(stacked, beside, key=smallest)
+    for (title, view), room in zip(shown, rooms, strict=True):
+        _view(drawing, plan, view, title, room)
 
 
-def _view(drawing: Drawing, plan: Plan, view: View, title: str, top: float, bottom: float) -> None:
-    drawing.text(MARGIN, top + 3, title, 2.9, colour=SOFT)
+Room = tuple[float, float, float, float]
+"""Left, top, right and bottom, in millimetres."""
+
+_VIEW_PADDING = (12.0, 11.0, 18.0, 5.0)
+_DIMENSION_ROW = 4.4
+_THINNEST = 2.0
+
+
+def _content(plan: Plan, view: View) -> tuple[float, float, float, float]:
+    """The bounds of what a view shows, in the plan's unit."""
     points = [view(point) for point in plan.path]
     for dimension in plan.site:
         points += [view(dimension.start), view(dimension.end)]
     xs, ys = [x for x, _ in points], [y for _, y in points]
-    left, right = MARGIN + 10, drawing.width - MARGIN - 16
-    span_x, span_y = max(xs) - min(xs) or 1.0, max(ys) - min(ys)
-    scale = min((right - left) / span_x, max(bottom - top - 22, 8) / (span_y or 1e-9))
-    middle = (top + 6 + bottom - 14) / 2
+    return min(xs), min(ys), max(xs), max(ys)
+
+
+def _inner(plan: Plan, view: View, room: Room) -> Room:
+    """What of a room is left for the run itself, beside dimensions and labels."""
+    level = sum(
+        abs(view(d.end)[0] - view(d.start)[0]) > abs(view(d.end)[1] - view(d.start)[1])
+        for d in plan.site
+    )
+    left, top, right, bottom = (
+        edge + pad * way for edge, pad, way in zip(room, _VIEW_PADDING, (1, 1, -1, -1), strict=True)
+    )
+    return left, top, right, bottom - level * _DIMENSION_ROW
+
+
+def _scale(plan: Plan, view: View, room: Room) -> float:
+    least_x, least_y, most_x, most_y = _content(plan, view)
+    left, top, right, bottom = _inner(plan, view, room)
+    across = max(right - left, 1.0) / max(most_x - least_x, 1e-6)
+    return min(across, max(bottom - top, 1.0) / max(most_y - least_y, 1e-6))
+
+
+def _view(drawing: Drawing, plan: Plan, view: View, title: str, room: Room) -> None:
+    drawing.text(room[0], room[1] + 3, title, 2.9, colour=SOFT)
+    least_x, least_y, most_x, most_y = _content(plan, view)
+    left, top, right, bottom = _inner(plan, view, room)
+    scale = _scale(plan, view, room)
+    centre = ((left + right) / 2, (top + bottom) / 2)
 
     def placed(point: Point) -> Point:
         return (
-            left + (point[0] - min(xs)) * scale,
-            middle + (point[1] - (min(ys) + max(ys)) / 2) * scale,
+            centre[0] + (point[0] - (least_x + most_x) / 2) * scale,
+            centre[1] + (point[1] - (least_y + most_y) / 2) * scale,
         )
 
     for thing in plan.things:
@@ -194,12 +242,12 @@ def _view(drawing: Drawing, plan: Plan, view: View, title: str, top: float, bott
     for bend, piece in pieces:
         flat = [placed(view(point)) for point in piece]
         drawing.line(*flat, width=thick, stroke=PIPE if bend is None else BAND)
-    floor = max(y for _, y in (placed(p) for p in points)) + 5
+    floor = placed((0.0, most_y))[1] + 5
     row = 0
     for dimension in plan.site:
         begin, end = placed(view(dimension.start)), placed(view(dimension.end))
         if abs(end[0] - begin[0]) > max(abs(end[1] - begin[1]), 4):
-            y = min(floor + row * 4.4, bottom - 1)
+            y = floor + row * _DIMENSION_ROW
             row += 1
             _dimension(drawing, (begin[0], y), (end[0], y), dimension.text)
         elif abs(end[1] - begin[1]) > 2.5:
@@ -207,19 +255,17 @@ def _view(drawing: Drawing, plan: Plan, view: View, title: str, top: float, bott
             _dimension(drawing, (x, begin[1]), (x, end[1]), dimension.text)
 
 
-def _thing(drawing: Drawing, thing: Thing, placed: object) -> None:
-    place = placed  # a projection onto the sheet
-    assert callable(place)
+def _thing(drawing: Drawing, thing: Thing, place: Callable[[Vector], Point]) -> None:
+    """A ledge, a box or a coupling, drawn by a projection onto the sheet."""
     if thing.kind == "ledge":
         near = thing.at
         far = along(near, thing.ahead, thing.along)
         corners = (near, far, along(far, thing.toward, -thing.height))
         flat = [place(corner) for corner in (*corners, along(near, thing.toward, -thing.height))]
+        if abs(flat[0][1] - flat[3][1]) < _THINNEST and abs(flat[0][0] - flat[3][0]) < _THINNEST:
+            return  # seen edge on
         drawing.shape(*flat, fill="#f6f7f8", stroke=FAINT)
-        x, y = flat[0]
-        if thing.label:
-            beside = text_width("00 00/00", 3.2, bold=True)  # room for the rise at its edge
-            drawing.text(x + beside, (y + flat[3][1]) / 2 + 1, thing.label, 2.7, colour=SOFT)
+        _ledge_name(drawing, thing, flat, place)
         return
     x, y = place(thing.at)
     ahead = place(along(thing.at, thing.ahead, 1.0))
@@ -228,8 +274,29 @@ def _thing(drawing: Drawing, thing: Thing, placed: object) -> None:
     way = (1 if dx > 0 else -1, 0) if abs(dx) >= abs(dy) else (0, 1 if dy > 0 else -1)
     centre = (x + way[0] * size / 2, y + way[1] * size / 2)
     drawing.rectangle(centre[0] - size / 2, centre[1] - size / 2, size, size, fill="#ffffff")
-    if thing.label:
+    if not thing.label:
+        return
+    if way[1]:  # the pipe comes from above or below: its name goes beside it
+        drawing.text(centre[0] - size / 2 - 1.2, centre[1] + 1, thing.label, 2.7, anchor="end")
+    else:
         drawing.text(centre[0], centre[1] - size / 2 - 1.2, thing.label, 2.7, anchor="middle")
+
+
+def _ledge_name(
+    drawing: Drawing, thing: Thing, flat: list[Point], place: Callable[[Vector], Point]
+) -> None:
+    """The name of a ledge, on the side of it that the pipe is not on."""
+    xs, ys = [x for x, _ in flat], [y for _, y in flat]
+    pipe = place(along(thing.at, thing.toward, 1.0))
+    middle = (min(xs) + max(xs)) / 2
+    if abs(pipe[0] - flat[0][0]) > abs(pipe[1] - flat[0][1]):
+        beside = max(xs) + 1.2 if pipe[0] < flat[0][0] else min(xs) - 1.2
+        anchor = "start" if pipe[0] < flat[0][0] else "end"
+        y = (min(ys) + max(ys)) / 2
+        drawing.text(beside, y, thing.label, 2.7, anchor=anchor, colour=SOFT)
+    else:
+        y = max(ys) + 3.2 if pipe[1] < flat[0][1] else min(ys) - 1.2
+        drawing.text(middle, y, thing.label, 2.7, anchor="middle", colour=SOFT)
 
 
 def _dimension(drawing: Drawing, begin: Point, end: Point, text: str) -> None:

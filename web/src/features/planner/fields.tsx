@@ -27,7 +27,10 @@ export function InlineField(props: FieldProps) {
   const finding = problem ? undefined : plan?.findings.find((found) => found.path === path);
   const text = asText(value);
 
-  const bailOut = (event: KeyboardEvent<HTMLInputElement>) => {
+  const keys = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === "Enter") {
+      nextField(event.currentTarget)?.focus();
+    }
     if (event.key === "Escape" && text !== began.current) {
       event.stopPropagation();
       onChange(began.current, path);
@@ -49,7 +52,7 @@ export function InlineField(props: FieldProps) {
         began.current = text;
       }}
       onBlur={settle}
-      onKeyDown={bailOut}
+      onKeyDown={keys}
       onChange={(event: ChangeEvent<HTMLInputElement>) => onChange(event.target.value, path)}
       className={classes(
         "grows max-w-full rounded-t-sm border-b-[1.5px] bg-transparent px-0.5 leading-snug pointer-coarse:min-h-11 pointer-coarse:rounded-md pointer-coarse:border pointer-coarse:px-2.5",
@@ -66,6 +69,12 @@ export function InlineField(props: FieldProps) {
       )}
     />
   );
+}
+
+/** The number after this one, down the walk. */
+function nextField(field: HTMLInputElement): HTMLInputElement | undefined {
+  const fields = [...document.querySelectorAll<HTMLInputElement>("input[data-path]")];
+  return fields[fields.indexOf(field) + 1];
 }
 
 /** A word in a sentence that can be another. */

@@ -6,6 +6,7 @@ export const SHORTCUTS = [
   ["A", "Add what comes next"],
   ["Alt Up, Alt Down", "Move the line that you are in"],
   ["Alt Backspace", "Remove the line that you are in"],
+  ["Enter", "To the next number"],
   ["Escape", "Take a field back to what it was"],
   ["Ctrl Z", "Undo"],
   ["Ctrl Shift Z", "Redo"],
