@@ -33,6 +33,21 @@ class Measuring(PageTest):
         browser.see_text("Saved", "[role=status]")
         self.assertEqual(browser.complaints(), [])
 
+    def test_a_pipe_to_cross_is_a_saddle_with_its_centre_on_the_notch(self) -> None:
+        browser = self.browser
+        self.sign_in()
+        browser.press("Saltmarsh Cider Works")
+        browser.press("New run")
+        browser.see("[data-cut]")
+        browser.write("walk[0].at", "80")
+        browser.press("Add what comes next")
+        browser.press("A pipe to cross")
+        browser.until(lambda: self.focused() == "walk[0].rise", "the cursor in the new line")
+        browser.keys("1 3/4", Keys.ENTER, "53")
+        # The handbook's saddle: middle at 53.302, outers' arcs 4.550 to either side of it.
+        browser.see_marks("48 15/16", "53 5/16", "57 11/16")
+        browser.see_text("centre", "tr[data-mark='1']")
+
     def focused(self) -> str:
         return str(self.browser.driver.execute_script("return document.activeElement.dataset.path"))
 

@@ -27,6 +27,27 @@ def end(at: Any, **more: Any) -> dict[str, Any]:
     return {"kind": "end", "at": at, **more}
 
 
+def saddle3(
+    at: Any, rise: Any, angle: float = 45, toward: str = "out", **more: Any
+) -> dict[str, Any]:
+    return {"kind": "saddle3", "at": at, "rise": rise, "toward": toward, "angle": angle, **more}
+
+
+def saddle4(
+    at: Any, width: Any, rise: Any, angle: float = 30, toward: str = "out", **more: Any
+) -> dict[str, Any]:
+    line = {"kind": "saddle4", "at": at, "width": width, "rise": rise, "toward": toward}
+    return {**line, "angle": angle, **more}
+
+
+def kick(at: Any, rise: Any, toward: str = "in", **more: Any) -> dict[str, Any]:
+    return {"kind": "kick", "at": at, "rise": rise, "toward": toward, **more}
+
+
+def box_offset(where: str, rise: Any, toward: str = "in", **more: Any) -> dict[str, Any]:
+    return {"kind": "box_offset", "where": where, "rise": rise, "toward": toward, **more}
+
+
 def run(*walk: dict[str, Any], **more: Any) -> dict[str, Any]:
     return {
         "format": "yarrow.run/1",

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Callable
 from dataclasses import dataclass
 
@@ -257,14 +258,15 @@ def _view(drawing: Drawing, plan: Plan, view: View, title: str, room: Room) -> N
 
 def _thing(drawing: Drawing, thing: Thing, place: Callable[[Vector], Point]) -> None:
     """A ledge, a box or a coupling, drawn by a projection onto the sheet."""
-    if thing.kind == "ledge":
+    if thing.kind in ("ledge", "round"):
         near = thing.at
         far = along(near, thing.ahead, thing.along)
         corners = (near, far, along(far, thing.toward, -thing.height))
         flat = [place(corner) for corner in (*corners, along(near, thing.toward, -thing.height))]
         if abs(flat[0][1] - flat[3][1]) < _THINNEST and abs(flat[0][0] - flat[3][0]) < _THINNEST:
             return  # seen edge on
-        drawing.shape(*flat, fill="#f6f7f8", stroke=FAINT)
+        outline = flat if thing.kind == "ledge" else _ellipse(flat)
+        drawing.shape(*outline, fill="#f6f7f8", stroke=FAINT)
         _ledge_name(drawing, thing, flat, place)
         return
     x, y = place(thing.at)
@@ -280,6 +282,18 @@ def _thing(drawing: Drawing, thing: Thing, place: Callable[[Vector], Point]) -> 
         drawing.text(centre[0] - size / 2 - 1.2, centre[1] + 1, thing.label, 2.7, anchor="end")
     else:
         drawing.text(centre[0], centre[1] - size / 2 - 1.2, thing.label, 2.7, anchor="middle")
+
+
+def _ellipse(corners: list[Point]) -> list[Point]:
+    """What is round, within the corners of its square."""
+    xs, ys = [x for x, _ in corners], [y for _, y in corners]
+    centre = ((min(xs) + max(xs)) / 2, (min(ys) + max(ys)) / 2)
+    across, up = (max(xs) - min(xs)) / 2, (max(ys) - min(ys)) / 2
+    turns = [math.tau * step / _ROUND_POINTS for step in range(_ROUND_POINTS)]
+    return [(centre[0] + across * math.cos(t), centre[1] + up * math.sin(t)) for t in turns]
+
+
+_ROUND_POINTS = 24
 
 
 def _ledge_name(

@@ -79,7 +79,7 @@ class Reading(unittest.TestCase):
         self.refused({**good, "walk": [{**first, "angle": True}, last]}, "walk[0].angle")
         self.refused({**good, "walk": [{**first, "toward": "up"}, last]}, "walk[0].toward", "left")
         self.refused(
-            {**good, "walk": [{"kind": "loop"}, last]}, "walk[0].kind", "offset, turn, end"
+            {**good, "walk": [{"kind": "loop"}, last]}, "walk[0].kind", "one of offset, saddle3"
         )
         self.refused(
             {**good, "walk": [{**first, "hight": 3}, last]}, "walk[0].hight", "no such field"

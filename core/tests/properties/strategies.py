@@ -6,7 +6,7 @@ from typing import Any
 
 from hypothesis import strategies as st
 
-from core.tests.builders import end, offset, run, turn
+from core.tests.builders import box_offset, end, kick, offset, run, saddle3, saddle4, turn
 
 SIDES = ("left", "right", "out", "in")
 BENDERS = (
@@ -29,22 +29,47 @@ def makeable_runs(draw: Any) -> dict[str, Any]:
 
     walk: list[dict[str, Any]] = []
     at = 0.0
+    if draw(st.booleans()):
+        small = sixteenths(1, 2)
+        margin = sixteenths(3, 5)
+        walk.append(box_offset("start", small, draw(st.sampled_from(SIDES)), margin=margin))
+        at += 16 * size
     for _ in range(draw(st.integers(0, 4))):
         at += float(sixteenths(24, 40))
         toward = draw(st.sampled_from(SIDES))
-        datum = draw(st.sampled_from(DATUMS))
-        if draw(st.booleans()):
+        datum = {"from": draw(st.sampled_from(DATUMS))}
+        kind = draw(st.sampled_from(["offset", "saddle3", "saddle4", "kick", "turn"]))
+        if kind == "offset":
             angle = draw(st.sampled_from([10, 15, 22.5, 30, 45, 60, 37.25]))
             rise = sixteenths(5, 9) if angle > 30 else sixteenths(2, 3)
             hold = draw(st.sampled_from(["full", "begin", "centre"]))
-            walk.append(offset(f"{at:.4f}", rise, angle, toward, of=hold, **{"from": datum}))
+            walk.append(offset(f"{at:.4f}", rise, angle, toward, of=hold, **datum))
             at += float(rise) * 6
+        elif kind == "saddle3":
+            angle = draw(st.sampled_from([30, 45, 60]))
+            at += 10 * size
+            rise = sixteenths(2, 4)
+            walk.append(saddle3(f"{at:.4f}", rise, angle, toward, clearance="3/8", **datum))
+            at += 20 * size
+        elif kind == "saddle4":
+            angle = draw(st.sampled_from([22.5, 30, 45]))
+            rise, width = sixteenths(4, 6), sixteenths(2, 12)
+            at += 4 * size
+            walk.append(saddle4(f"{at:.4f}", width, rise, angle, toward, **datum))
+            at += float(width) + 24 * size
         else:
+            if kind == "kick":
+                walk.append(kick(f"{at:.4f}", sixteenths(1, 3), toward, **datum))
+                at += float(sixteenths(24, 40))
+                toward = draw(st.sampled_from(SIDES))
             angle = draw(st.sampled_from([90, 90, 45, 30, 110.5]))
             to = draw(st.sampled_from(DATUMS))
-            walk.append(turn(f"{at:.4f}", toward, angle, of=to, **{"from": datum}))
+            walk.append(turn(f"{at:.4f}", toward, angle, of=to, **datum))
             at = 0.0
     at += float(sixteenths(24, 40))
+    if draw(st.booleans()):
+        walk.append(box_offset("end", sixteenths(1, 2), draw(st.sampled_from(SIDES))))
+        at += 16 * size
     walk.append(end(f"{at:.4f}", allowance=sixteenths(0, 1)))
     start = {"kind": "hub", "allowance": sixteenths(0, 1)}
     return run(*walk, units=units, conduit=conduit, bender=bender, start=start)

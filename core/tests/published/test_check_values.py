@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 import unittest
 
-from core.tests.builders import end, metric, offset, planned, turn
+from core.tests.builders import end, metric, offset, planned, saddle3, turn
 from yarrow.benders.catalogued import radius_from_gain
 from yarrow.catalog.tables import rules_of_thumb
 from yarrow.documents.run_file import read_run
@@ -35,6 +35,26 @@ class HalfInchHandBender(unittest.TestCase):
                 near, far = plan.marks
                 self.assertAlmostEqual(far.position - near.position, spacing, delta=THOUSANDTH)
                 self.assertAlmostEqual(plan.bends[1].arc_end, full, delta=THOUSANDTH)
+
+    def test_a_3_bend_saddle_over_1_3_4_at_53(self) -> None:
+        plan = planned(saddle3("53", "1 3/4"), end("80"))
+        near, centre, far = plan.bends
+        middle = (centre.arc_start + centre.arc_end) / 2
+        self.assertAlmostEqual(middle, 53.302, delta=THOUSANDTH)
+        self.assertAlmostEqual(middle - near.arc_end, 4.550, delta=THOUSANDTH)
+        self.assertAlmostEqual(far.arc_start - middle, 4.550, delta=THOUSANDTH)
+        # The notch is at the middle of a 45, so its mark is where the middle comes.
+        self.assertEqual([m.reference for m in plan.marks], ["front", "centre", "front"])
+        self.assertEqual([m.hook for m in plan.marks], ["end", "end", "start"])
+        self.assertAlmostEqual(plan.marks[1].position, middle, delta=THOUSANDTH)
+        # The centre is bent first.
+        self.assertEqual([s.title for s in plan.steps[1:4]], ["Bend 2", "Bend 1", "Bend 3"])
+
+    def test_the_printed_rule_for_that_saddle(self) -> None:
+        near, centre, far = planned(saddle3("53", "1 3/4"), end("80"), method="table").marks
+        self.assertAlmostEqual(centre.position, 53 + 21 / 64, delta=0.0005)
+        self.assertAlmostEqual(centre.position - near.position, 4.375, delta=0.0005)
+        self.assertAlmostEqual(far.position - centre.position, 4.375, delta=0.0005)
 
     def test_the_printed_rule_for_the_same_offsets(self) -> None:
         published = {30: (8.75, 47 + 3 / 32), 45: (6.186, 48.625), 60: (5.25, 49.1875)}

@@ -12,6 +12,9 @@ BenderKind = Literal["hand", "bench"]
 Reference = Literal["front", "back", "centre", "former", "square"]
 Hook = Literal["start", "end"]
 
+NOTCH_ANGLE = 45.0
+"""The bend whose middle the centre notch is at: the centre of a 3-bend saddle, as it is taught."""
+
 
 @dataclass(frozen=True, slots=True)
 class Bender:
@@ -51,19 +54,22 @@ class Bender:
         """The mark of this bender that the back of a 90 sits on."""
         return "square" if self.kind == "bench" else "back"
 
-    def behind_front(self, reference: Reference) -> float:
-        """How far a reference lies from the front mark toward the heel.
+    @property
+    def centre_reference(self) -> Reference:
+        """The mark of this bender that the middle of a saddle sits on; a bench machine has none."""
+        return "former" if self.kind == "bench" else "centre"
 
-        Raises: KeyError for a reference that this slice does not place.
+    def behind_front(self, reference: Reference) -> float:
+        """How far a reference lies from the front mark toward the heel. The centre notch is that of
+        a 45: for another centre angle it does not serve.
+
         Source: docs/geometry.md, other marks on the same shoe.
         """
         if reference in ("front", "former"):
             return 0.0
         if reference in ("back", "square"):
             return self.take_up - self.gain_90
-        if reference == "centre":
-            return self.arc_behind_front + self.radius * math.radians(45) / 2
-        raise KeyError(reference)
+        return self.arc_behind_front + self.radius * math.radians(NOTCH_ANGLE) / 2
 
     def mark_position(
         self, arc_start: float, arc_end: float, hook: Hook, reference: Reference

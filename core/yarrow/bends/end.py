@@ -40,10 +40,6 @@ class End:
         face = place - float(self.allowance) - leg.datum(self.measured_from)
         return (Read("at", float(self.at), face),)
 
-    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule:
-        """No bend: the pipe is cut where this place comes on it."""
-        return ByRule((), base)
-
-    def shrink(self, radius: float) -> float:
-        """Nothing."""
-        return 0.0
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
+        """No bend."""
+        return None

@@ -13,11 +13,23 @@ Datum = Literal["back", "centre", "inside"]
 
 
 @dataclass(frozen=True, slots=True)
+class PipeEnd:
+    """Where the walk ends on its last leg: the face, and the pipe beyond it."""
+
+    at: float
+    measured_from: Datum
+    allowance: float
+
+
+@dataclass(frozen=True, slots=True)
 class Pipe:
-    """The two numbers of the pipe that decide where vertices lie, in the document's unit."""
+    """What of the pipe decides where vertices lie, in the document's unit: diameter and centreline
+    radius; where it begins on the first leg, and how the walk ends (None without one)."""
 
     diameter: float
     radius: float
+    begins: float = 0.0
+    end: PipeEnd | None = None
 
     def back_beyond_vertex(self, angle: float) -> float:
         """(D/2) tan(θ/2): how far the back of a bend lies beyond its centreline vertex, both ways.
@@ -89,27 +101,30 @@ class Read:
 
 @dataclass(frozen=True, slots=True)
 class RuleSpot:
-    """Where a printed rule puts one bend: as a front mark, hook toward the end, or as the start of
-    the arc where the rule says no more than that."""
+    """Where a printed rule puts one mark, the reference it goes on, and the end the hook faces."""
 
     position: float
-    is_front_mark: bool
+    reference: Literal["front", "centre"] = "front"
+    hook: Literal["start", "end"] = "end"
 
 
 @dataclass(frozen=True, slots=True)
 class ByRule:
-    """A line worked by multiplier and shrink: its spots, and ``base``, what to add to a place on
-    the leg that it leaves behind to come to a position on the pipe."""
+    """A line worked by multiplier and shrink: its spots in order along the pipe, and the pipe that
+    it uses up more than the straight line would."""
 
     spots: tuple[RuleSpot, ...]
-    base: float
+    shrink: float
 
 
 class Rule(Protocol):
-    """A printed table of multipliers and shrinks."""
+    """Printed tables of multipliers and shrinks."""
 
-    def __call__(self, angle: float) -> tuple[float, float]:
+    def offset(self, angle: float) -> tuple[float, float]:
         """(multiplier, shrink per unit of rise) for an offset angle in degrees."""
+
+    def saddle(self, angle: float) -> tuple[float, float]:
+        """(multiplier, shrink per unit of rise) for a 3-bend saddle's centre angle in degrees."""
 
 
 class Feature(Protocol):
@@ -128,14 +143,11 @@ class Feature(Protocol):
         """This line's dimensions as they come out on a bent pipe.
 
         Args: leg, as it was laid; origin, where the leg begins on the bent pipe; vertices, this
-        feature's own on the bent pipe (for an end, the end of the pipe).
+        feature's own on the bent pipe, and the one after them where there is one.
         """
 
-    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule:
-        """Where printed multipliers and shrink put this line's bends.
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
+        """Where printed multipliers and shrink put this line's marks; None where there are none.
 
-        Args: base, what the lines before add to a place on this leg to come to the pipe.
+        Args: base, what to add to a place on this leg to come to a position on the pipe.
         """
-
-    def shrink(self, radius: float) -> float:
-        """How much more pipe this line takes than going straight on would."""

@@ -18,7 +18,7 @@ from yarrow.bends.leg import (
     Rule,
     RuleSpot,
 )
-from yarrow.geometry.arcs import gain, tangent_length
+from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
 
@@ -66,9 +66,9 @@ class Offset:
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
     ) -> tuple[Read, ...]:
         """Rise: across the leg from vertex to vertex. At: along the leg, to what ``of`` holds."""
-        near, far = vertices
+        near, far = vertices[:2]
         rise = dot(subtract(far, near), leg.frame.toward(self.toward))
-        near_place, far_place = (dot(subtract(v, origin), leg.frame.ahead) for v in vertices)
+        near_place, far_place = (dot(subtract(v, origin), leg.frame.ahead) for v in (near, far))
         tangent = tangent_length(pipe.radius, self.angle)
         held = {
             "full": far_place + tangent,
@@ -80,25 +80,17 @@ class Offset:
             Read("rise", float(self.rise), rise),
         )
 
-    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule:
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
         """The far mark at the full place plus the shrink, the near one back by the multiplier.
 
         Source: catalog/rules-of-thumb.csv; a printed rule knows no arcs.
         """
-        multiplier, shrink = rule(self.angle)
+        multiplier, shrink = rule.offset(self.angle)
         rise = float(self.rise)
         to_full = {"full": 0.0, "begin": self._run(), "centre": self._run() / 2}[self.of]
-        base += shrink * rise
-        far = base + leg.place(float(self.at), self.measured_from) + to_full
-        return ByRule((RuleSpot(far - multiplier * rise, True), RuleSpot(far, True)), base)
-
-    def shrink(self, radius: float) -> float:
-        """h tan(θ/2) − 2 g(θ): how much more pipe the offset takes than the straight line would.
-
-        Source: docs/geometry.md.
-        """
-        half = math.radians(self.angle) / 2
-        return float(self.rise) * math.tan(half) - 2 * gain(radius, self.angle)
+        used = shrink * rise
+        far = base + leg.place(float(self.at), self.measured_from) + to_full + used
+        return ByRule((RuleSpot(far - multiplier * rise), RuleSpot(far)), used)
 
     def _run(self) -> float:
         """h / tan θ, along the leg from vertex to vertex; 0 for a square offset."""

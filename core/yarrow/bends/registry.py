@@ -2,12 +2,22 @@
 
 from __future__ import annotations
 
+from yarrow.bends.box_offset import BoxOffset
 from yarrow.bends.end import End
+from yarrow.bends.kick import Kick
 from yarrow.bends.offset import Offset
+from yarrow.bends.saddle3 import Saddle3
+from yarrow.bends.saddle4 import Saddle4
 from yarrow.bends.turn import Turn
 
-Line = Offset | Turn | End
+Line = Offset | Saddle3 | Saddle4 | Turn | Kick | BoxOffset | End
 
-KINDS: dict[str, type[Line]] = {"offset": Offset, "turn": Turn, "end": End}
-
-KIND_OF: dict[type[Line], str] = {line: kind for kind, line in KINDS.items()}
+KINDS: dict[str, type[Line]] = {
+    "offset": Offset,
+    "saddle3": Saddle3,
+    "saddle4": Saddle4,
+    "turn": Turn,
+    "kick": Kick,
+    "box_offset": BoxOffset,
+    "end": End,
+}

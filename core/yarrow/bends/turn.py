@@ -14,9 +14,7 @@ from yarrow.bends.leg import (
     Pipe,
     Read,
     Rule,
-    RuleSpot,
 )
-from yarrow.geometry.arcs import gain, tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
 
@@ -55,15 +53,9 @@ class Turn:
         reached = place + self._beyond_vertex(pipe.back_beyond_vertex(self.angle))
         return (Read("at", float(self.at), reached - leg.datum(self.measured_from)),)
 
-    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule:
-        """The arc where take-up and gain put it: for a turn the printed way is the exact one."""
-        vertex = base + self.lay(leg, pipe).begins
-        arc_start = vertex - tangent_length(pipe.radius, self.angle)
-        return ByRule((RuleSpot(arc_start, False),), vertex - gain(pipe.radius, self.angle))
-
-    def shrink(self, radius: float) -> float:
-        """Nothing: a turn does not come back to its line."""
-        return 0.0
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
+        """Nothing of its own: take-up and gain are the exact geometry."""
+        return None
 
     def _beyond_vertex(self, back: float) -> float:
         return {"back": back, "centre": 0.0, "inside": -back}[self.of]

@@ -134,13 +134,13 @@ def benders() -> dict[str, BenderEntry]:
 
 
 @cache
-def rules_of_thumb() -> tuple[RuleOfThumb, ...]:
-    """The printed multipliers and shrinks, by angle."""
+def rules_of_thumb(table: str = "rules-of-thumb") -> tuple[RuleOfThumb, ...]:
+    """The printed multipliers and shrinks by angle, of a table of them."""
     return tuple(
         RuleOfThumb(
             float(row["angle"]), float(row["multiplier"]), float(Fraction(row["shrink_per_rise"]))
         )
-        for row in _csv("rules-of-thumb")
+        for row in _csv(table)
     )
 
 

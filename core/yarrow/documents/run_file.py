@@ -7,6 +7,7 @@ from typing import Any, cast
 
 from yarrow.benders.bender import Bender
 from yarrow.benders.catalogued import TYPICAL_HEEL, TYPICAL_HOOK, catalogued, fit_for
+from yarrow.bends.box_offset import BoxOffset
 from yarrow.bends.end import End
 from yarrow.bends.registry import KINDS, Line
 from yarrow.catalog.tables import Conduit, TradeSize, allowance, benders, conduits, fittings
@@ -16,6 +17,9 @@ from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.tape import Reading
 from yarrow.measure.units import Unit, convert
 from yarrow.runs.run import Points, Run, Start, Worked
+
+BOX_MARGIN: dict[Unit, Fraction] = {"in": Fraction(2), "mm": Fraction(50)}
+"""Straight left at a box where nothing is said: what a hook takes without crushing the end."""
 
 _NAMES = {"from": "measured_from"}
 """Fields whose name is a word of Python."""
@@ -138,12 +142,23 @@ def _walk(
         if (kind is End) != (number == last):
             expected = "end on the last line" if number == last else "end only on the last line"
             raise Refusal(f"{path}.kind", expected)
+        if kind is BoxOffset:
+            _check_box_offset(fields, number, last, path)
+            fields.setdefault("margin", Reading(BOX_MARGIN[unit], unit))
         if kind is End:
             beyond = _allowance(fields, fields["fitting"], path, conduit, unit, worked, own)
             fields["allowance"] = beyond
         # The fields of a schema's line and of its dataclass are the same by design and by a test.
         lines.append(kind(**_exact(fields, path, worked)))
     return tuple(lines)
+
+
+def _check_box_offset(fields: dict[str, Any], number: int, last: int, path: str) -> None:
+    """A box offset stands at an end of the pipe, so at an end of the walk."""
+    stands = 0 if fields["where"] == "start" else last - 1
+    if number != stands:
+        expected = "start on the first line, or end on the line before the end"
+        raise Refusal(f"{path}.where", expected)
 
 
 def _allowance(

@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from yarrow.bends.leg import FIRST_LEG, Laid, Leg, Pipe
+from yarrow.bends.end import End
+from yarrow.bends.leg import FIRST_LEG, Laid, Leg, Pipe, PipeEnd
 from yarrow.bends.registry import Line
 from yarrow.geometry.vectors import ORIGIN, Vector
 from yarrow.runs.run import Run
@@ -38,13 +39,13 @@ def lay_out(run: Run) -> Layout:
     The origin is the face that the tape is hooked to at the start; the pipe begins the start's
     allowance before it.
     """
-    pipe = Pipe(run.bender.diameter, run.bender.radius)
+    pipe = _pipe(run)
     if run.path:
         vertices = tuple((float(x), float(y), float(z)) for x, y, z in run.path)
         owners = tuple((corner, "corner") for corner in range(len(vertices) - 1))
         return Layout(pipe, vertices, owners, (), (0,))
     leg = FIRST_LEG
-    points = [leg.point(-float(run.start.allowance))]
+    points = [leg.point(pipe.begins)]
     owned: list[tuple[int, str]] = []
     lines: list[LaidLine] = []
     leg_vertices = [0]
@@ -58,6 +59,14 @@ def lay_out(run: Run) -> Layout:
             leg_vertices.append(len(points) - 1)
         leg = laid.after
     return Layout(pipe, tuple(points), tuple(owned), tuple(lines), tuple(leg_vertices))
+
+
+def _pipe(run: Run) -> Pipe:
+    last = run.walk[-1] if run.walk else None
+    end = None
+    if isinstance(last, End):
+        end = PipeEnd(float(last.at), last.measured_from, float(last.allowance))
+    return Pipe(run.bender.diameter, run.bender.radius, -float(run.start.allowance), end)
 
 
 def leg_origin(layout: Layout, number: int, vertices: tuple[Vector, ...], lead: float) -> Vector:

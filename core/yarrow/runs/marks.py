@@ -2,13 +2,12 @@
 
 from __future__ import annotations
 
-from yarrow.benders.bender import Bender, Hook, Reference
+from yarrow.benders.bender import Hook, Reference
 from yarrow.benders.placing import Placing
-from yarrow.bends.leg import RuleSpot
-from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.measure.rounding import round_to
 from yarrow.runs.plan import Mark
+from yarrow.runs.rule import RuleWork
 from yarrow.runs.run import Run
 
 
@@ -27,26 +26,25 @@ def exact_marks(run: Run, pipe: StraightPipe, placings: tuple[Placing, ...]) -> 
 
 
 def rule_marks(
-    run: Run, pipe: StraightPipe, placings: tuple[Placing, ...], spots: tuple[RuleSpot, ...]
+    run: Run, pipe: StraightPipe, placings: tuple[Placing, ...], work: RuleWork
 ) -> tuple[Mark, ...]:
-    """A mark a bend, where the printed rule puts it. An offset's marks are front marks with the
-    hook toward the end, so that the far one is where the pipe should be fully displaced."""
+    """A mark a bend, where the printed rule puts it; where none is printed, the exact one, moved
+    along by what the rules before it are out."""
     bender = run.bender
     marks = []
-    for index, (bend, how, spot) in enumerate(zip(pipe.bends, placings, spots, strict=True)):
-        if spot.is_front_mark:
-            marks.append(_mark(run, index, spot.position, bender.front_reference, "end"))
-        else:
-            marks.append(_arc_mark(run, bender, index, spot.position, bend.angle, how))
+    for index, (bend, how, spot, drift) in enumerate(
+        zip(pipe.bends, placings, work.spots, work.drifts, strict=True)
+    ):
+        if spot is None:
+            start, end = bend.arc_start + drift, bend.arc_end + drift
+            position = bender.mark_position(start, end, how.hook, how.reference)
+            marks.append(_mark(run, index, position, how.reference, how.hook))
+            continue
+        reference = bender.centre_reference if spot.reference == "centre" else "front"
+        if reference == "front":
+            reference = bender.front_reference
+        marks.append(_mark(run, index, spot.position, reference, spot.hook))
     return tuple(marks)
-
-
-def _arc_mark(
-    run: Run, bender: Bender, index: int, arc_start: float, angle: float, how: Placing
-) -> Mark:
-    arc_end = arc_start + arc_length(bender.radius, angle)
-    position = bender.mark_position(arc_start, arc_end, how.hook, how.reference)
-    return _mark(run, index, position, how.reference, how.hook)
 
 
 def _mark(run: Run, bend: int, position: float, reference: Reference, hook: Hook) -> Mark:

@@ -44,7 +44,7 @@ def comes_out(
     lead = float(run.start.allowance)
     found = []
     for feature, line in enumerate(layout.lines):
-        own = vertices[line.first_vertex : line.first_vertex + len(line.laid.corners)]
+        own = vertices[line.first_vertex : line.first_vertex + len(line.laid.corners) + 1]
         origin = leg_origin(layout, line.leg.number, vertices, lead)
         for read in line.line.read_back(line.leg, layout.pipe, origin, own):
             off = read.comes_out - read.asked

@@ -134,7 +134,7 @@ class Thing:
     far it stands up to there. ``feature`` is None for what the run starts from."""
 
     feature: int | None
-    kind: Literal["box", "coupling", "ledge"]
+    kind: Literal["box", "coupling", "ledge", "round"]
     label: str
     at: Vector
     ahead: Vector

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from yarrow.benders.placing import place_bender
+from yarrow.benders.placing import making_order, place_bender
 from yarrow.catalog.tables import limits
 from yarrow.geometry.arcs import gain
 from yarrow.geometry.errors import GeometryError
@@ -17,6 +17,7 @@ from yarrow.runs.findings.order import order_findings
 from yarrow.runs.findings.rules import (
     allowance_findings,
     degree_findings,
+    notch_findings,
     slip_findings,
     stick_findings,
     table_findings,
@@ -65,7 +66,9 @@ def plan_run(run: Run) -> Plan:
         nothing = Beside(run.method, 0.0, "", (), ())
         return _plan(run, layout, _NO_PIPE, nothing, (), None, [*findings, *disorder], words)
 
-    placings = place_bender(run.bender, pipe)
+    roles = [layout.owners[corner - 1][1] for corner in pipe.corners]
+    order = making_order(roles)
+    placings = place_bender(run.bender, pipe, roles, order)
     exact = exact_marks(run, pipe, placings)
     draft = Draft(run, layout, pipe, placings, exact, words)
     overlaps = arc_findings(draft)
@@ -77,13 +80,13 @@ def plan_run(run: Run) -> Plan:
             # The printed spacing leaves the arcs apart: a pipe comes out, though not this one.
             overlaps = [replace(f, level="warning", text=f"{f.text} {_STILL}") for f in overlaps]
     findings += overlaps or room_findings(draft)
-    findings += [*degree_findings(draft), *stick_findings(draft)]
+    findings += [*degree_findings(draft), *stick_findings(draft), *notch_findings(draft)]
     if made is None or any(finding.level == "error" for finding in findings):
         # Where the arcs would lie is worth seeing; how to work them, or a wrong shoe's, is not.
         shown = exact if run.bender_fits else ()
         unmade = Beside("exact", pipe.cut_length, "", shown, ())
         return _plan(run, layout, pipe, unmade, (), None, findings, words)
-    work = steps(pipe, made.marks, made.cut_length_text, words)
+    work = steps(pipe, made.marks, roles, order, made.cut_length_text, words)
     return _plan(run, layout, pipe, made, work, beside, findings, words)
 
 
@@ -97,9 +100,9 @@ def _exact(draft: Draft) -> Beside:
 
 def _printed(draft: Draft) -> Beside:
     """The run by printed multipliers and shrink."""
-    spots, cut_length = by_rule(draft.run, draft.layout)
-    marks = rule_marks(draft.run, draft.pipe, draft.placings, spots)
-    return _made(draft, "table", marks, cut_length)
+    work = by_rule(draft.layout, draft.pipe)
+    marks = rule_marks(draft.run, draft.pipe, draft.placings, work)
+    return _made(draft, "table", marks, work.cut_length)
 
 
 def _made(draft: Draft, method: Method, marks: tuple[Mark, ...], cut_length: float) -> Beside:
@@ -163,7 +166,7 @@ def _plan(
         bends=_bends(layout, pipe),
         marks=made.marks,
         steps=work,
-        totals=_totals(run, layout, pipe),
+        totals=_totals(layout, pipe),
         dimensions=made.dimensions,
         beside=beside,
         site=site_dimensions(layout, words),
@@ -192,15 +195,30 @@ def _bends(layout: Layout, pipe: StraightPipe) -> tuple[PlannedBend, ...]:
     return tuple(found)
 
 
-def _totals(run: Run, layout: Layout, pipe: StraightPipe) -> Totals:
+_TURNING = ("turn", "corner", "kick")
+"""Parts of bends that save pipe, against those that come back to the line and use pipe up."""
+
+
+def _totals(layout: Layout, pipe: StraightPipe) -> Totals:
+    """Legs + shrink − gain = cut length, with the legs measured straight along the walk."""
     saved = sum(
         gain(bend.radius, bend.angle)
         for bend, corner in zip(pipe.bends, pipe.corners, strict=True)
-        if layout.owners[corner - 1][1] in ("turn", "corner")
+        if layout.owners[corner - 1][1] in _TURNING
     )
     return Totals(
         bend_degrees=sum(bend.angle for bend in pipe.bends),
         limit_degrees=float(limits()["bends_between_pull_points"]["degrees"]),
-        shrink=sum(line.shrink(run.bender.radius) for line in run.walk),
+        shrink=pipe.cut_length + saved - _legs(layout) if layout.lines and pipe.straights else 0.0,
         gain=saved,
     )
+
+
+def _legs(layout: Layout) -> float:
+    """The walk, straight along its legs from the pipe's start to its end."""
+    total, leg, reached = -layout.pipe.begins, 0, 0.0
+    for item in layout.lines:
+        if item.leg.number != leg:
+            total, leg = total + reached, item.leg.number
+        reached = item.laid.ends
+    return total + reached

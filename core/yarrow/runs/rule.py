@@ -3,34 +3,80 @@
 from __future__ import annotations
 
 import math
+from dataclasses import dataclass
 
 from yarrow.bends.leg import RuleSpot
 from yarrow.catalog.tables import rules_of_thumb
-from yarrow.runs.layout import Layout
-from yarrow.runs.run import Run
+from yarrow.geometry.arcs import tangent_length
+from yarrow.geometry.pipe import PipeBend, StraightPipe
+from yarrow.runs.layout import LaidLine, Layout
 
 
-def printed_rule(angle: float) -> tuple[float, float]:
-    """Multiplier and shrink per unit of rise; by 1/sin θ and tan(θ/2) where no row is printed.
+class PrintedRule:
+    """The catalogue's tables; for an angle without a row, what a card would say if it had one."""
 
-    Args: angle in degrees. Source: catalog/rules-of-thumb.csv.
-    """
-    for row in rules_of_thumb():
+    def offset(self, angle: float) -> tuple[float, float]:
+        """Multiplier and shrink; else 1/sin θ and tan(θ/2). Source: catalog/rules-of-thumb.csv."""
+        radians = math.radians(angle)
+        return _row("rules-of-thumb", angle) or (1 / math.sin(radians), math.tan(radians / 2))
+
+    def saddle(self, angle: float) -> tuple[float, float]:
+        """Distance of an outer and shrink, by the centre angle; else as an offset of half of it.
+
+        Source: catalog/rules-of-thumb-saddle.csv.
+        """
+        half = math.radians(angle) / 2
+        usual = (1 / math.sin(half), math.tan(half / 2))
+        return _row("rules-of-thumb-saddle", angle) or usual
+
+
+def _row(table: str, angle: float) -> tuple[float, float] | None:
+    for row in rules_of_thumb(table):
         if row.angle == angle:
             return row.multiplier, row.shrink
-    radians = math.radians(angle)
-    return 1 / math.sin(radians), math.tan(radians / 2)
+    return None
 
 
-def by_rule(run: Run, layout: Layout) -> tuple[tuple[RuleSpot, ...], float]:
-    """Where printed rules put every bend, in order, and the cut length that goes with them.
+@dataclass(frozen=True, slots=True)
+class RuleWork:
+    """The printed way for a whole run: a spot a bend, None where no rule is printed and the exact
+    arc is moved along by its drift, the pipe that the rules before it used up beyond need."""
 
-    Returns: the spots and the cut length, from the start's pipe end.
-    """
-    base = float(run.start.allowance)
-    spots: list[RuleSpot] = []
-    for laid_line in layout.lines:
-        worked = laid_line.line.by_rule(laid_line.leg, layout.pipe, base, printed_rule)
-        spots.extend(worked.spots)
-        base = worked.base
-    return tuple(spots), base + layout.lines[-1].laid.ends
+    spots: tuple[RuleSpot | None, ...]
+    drifts: tuple[float, ...]
+    cut_length: float
+
+
+def by_rule(layout: Layout, pipe: StraightPipe) -> RuleWork:
+    """Where printed rules put every bend, in order, and the cut length that goes with them."""
+    spots: list[RuleSpot | None] = []
+    drifts: list[float] = []
+    drift = 0.0
+    rule = PrintedRule()
+    for item in layout.lines:
+        own = _own_bends(pipe, item)
+        drifts += [drift] * len(own)
+        if not own:
+            continue
+        base, used = _exact(own, item)
+        worked = item.line.by_rule(item.leg, layout.pipe, base + drift, rule)
+        if worked is None:
+            spots += [None] * len(own)
+        else:
+            spots += worked.spots
+            drift += worked.shrink - used
+    return RuleWork(tuple(spots), tuple(drifts), pipe.cut_length + drift)
+
+
+def _own_bends(pipe: StraightPipe, item: LaidLine) -> list[PipeBend]:
+    vertices = range(item.first_vertex, item.first_vertex + len(item.laid.corners))
+    return [b for b, corner in zip(pipe.bends, pipe.corners, strict=True) if corner in vertices]
+
+
+def _exact(own: list[PipeBend], item: LaidLine) -> tuple[float, float]:
+    """What to add to a place on the leg before a line to come to the pipe, and how much more pipe
+    the line takes than going straight on."""
+    first, last = own[0], own[-1]
+    before = first.arc_start + tangent_length(first.radius, first.angle) - item.laid.begins
+    after = last.arc_end - tangent_length(last.radius, last.angle) - item.laid.ends
+    return before, after - before

@@ -2,8 +2,12 @@
 
 from __future__ import annotations
 
+from yarrow.bends.box_offset import BoxOffset
 from yarrow.bends.end import End
 from yarrow.bends.offset import Offset
+from yarrow.bends.saddle3 import Saddle3
+from yarrow.bends.saddle4 import Saddle4
+from yarrow.bends.turn import Turn
 from yarrow.catalog.tables import fittings
 from yarrow.geometry.vectors import Vector, along, scaled
 from yarrow.runs.layout import LaidLine, Layout
@@ -17,13 +21,18 @@ def site_dimensions(layout: Layout, words: Words) -> tuple[SiteDimension, ...]:
     found = []
     for feature, item in enumerate(layout.lines):
         line, laid = item.line, item.laid
-        found.append(
-            SiteDimension(feature, "at", words.reading(float(line.at)), laid.hooked, laid.reached)
-        )
-        if isinstance(line, Offset):
+        if not isinstance(line, BoxOffset):
+            text = words.reading(float(line.at))
+            found.append(SiteDimension(feature, "at", text, laid.hooked, laid.reached))
+        if isinstance(line, Saddle4):
+            far = along(laid.reached, item.leg.frame.ahead, float(line.width))
+            text = words.reading(float(line.width))
+            found.append(SiteDimension(feature, "width", text, laid.reached, far))
+        if not isinstance(line, Turn | End):
             rise = float(line.rise)
             raised = along(laid.reached, item.leg.frame.toward(line.toward), rise)
-            found.append(SiteDimension(feature, "rise", words.reading(rise), laid.reached, raised))
+            text = words.reading(rise)
+            found.append(SiteDimension(feature, "rise", text, laid.reached, raised))
     return tuple(found)
 
 
@@ -40,6 +49,8 @@ def things(run: Run, layout: Layout) -> tuple[Thing, ...]:
         line = item.line
         if isinstance(line, Offset) and line.of == "full":
             found.append(_ledge(layout, feature, item, line))
+        elif isinstance(line, Saddle3 | Saddle4):
+            found.append(_obstacle(layout, feature, item, line))
         elif isinstance(line, End):
             ended = _fitting(line.fitting, feature, line.label, item, item.laid.reached, 1.0)
             if ended:
@@ -63,6 +74,24 @@ def _ledge(layout: Layout, feature: int, item: LaidLine, line: Offset) -> Thing:
         toward,
         extent,
         float(line.rise),
+    )
+
+
+def _obstacle(layout: Layout, feature: int, item: LaidLine, line: Saddle3 | Saddle4) -> Thing:
+    """What a saddle goes over: round and as wide as it is high, or a block of its width."""
+    toward, rise = item.leg.frame.toward(line.toward), float(line.rise)
+    width = float(line.width) if isinstance(line, Saddle4) else rise
+    top = along(item.laid.reached, toward, rise - layout.pipe.diameter / 2)
+    begins = 0.0 if isinstance(line, Saddle4) else -width / 2
+    return Thing(
+        feature,
+        "ledge" if isinstance(line, Saddle4) else "round",
+        line.label,
+        along(top, item.leg.frame.ahead, begins),
+        item.leg.frame.ahead,
+        toward,
+        width,
+        rise,
     )
 
 

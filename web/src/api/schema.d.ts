@@ -947,6 +947,17 @@ export interface components {
         };
         /** @description How far the pipe turns, in degrees. */
         RunDocument_angle: number;
+        RunDocument_box_offset: {
+            angle?: components["schemas"]["RunDocument_angle"];
+            /** @constant */
+            kind: "box_offset";
+            label?: components["schemas"]["RunDocument_label"];
+            margin?: components["schemas"]["RunDocument_size"];
+            rise: components["schemas"]["RunDocument_size"];
+            toward: components["schemas"]["RunDocument_toward"];
+            /** @enum {string} */
+            where: "start" | "end";
+        };
         RunDocument_conduit: {
             size: string;
             type: string;
@@ -964,6 +975,15 @@ export interface components {
         };
         /** @enum {string} */
         RunDocument_fitting: "open" | "connector" | "coupling" | "hub" | "running_coupler" | "union" | "socket";
+        RunDocument_kick: {
+            at: components["schemas"]["RunDocument_length"];
+            from?: components["schemas"]["RunDocument_datum"];
+            /** @constant */
+            kind: "kick";
+            label?: components["schemas"]["RunDocument_label"];
+            rise: components["schemas"]["RunDocument_size"];
+            toward: components["schemas"]["RunDocument_toward"];
+        };
         /** @description What it is on site: pump box, ledge. */
         RunDocument_label: string;
         /**
@@ -971,7 +991,7 @@ export interface components {
          * @description A number in the document's units, or tape notation: 27 11/16, 7' 2 5/8", 618 mm, 52 3/4 - 2 7/8.
          */
         RunDocument_length: string | number;
-        RunDocument_line: components["schemas"]["RunDocument_offset"] | components["schemas"]["RunDocument_turn"] | components["schemas"]["RunDocument_end"];
+        RunDocument_line: components["schemas"]["RunDocument_offset"] | components["schemas"]["RunDocument_saddle3"] | components["schemas"]["RunDocument_saddle4"] | components["schemas"]["RunDocument_turn"] | components["schemas"]["RunDocument_kick"] | components["schemas"]["RunDocument_box_offset"] | components["schemas"]["RunDocument_end"];
         /**
          * Format: length
          * @description A length of zero or more.
@@ -999,6 +1019,29 @@ export interface components {
             take_up: components["schemas"]["RunDocument_size"];
         };
         RunDocument_point: components["schemas"]["RunDocument_length"][];
+        RunDocument_saddle3: {
+            angle?: components["schemas"]["RunDocument_angle"];
+            at: components["schemas"]["RunDocument_length"];
+            clearance?: components["schemas"]["RunDocument_not_negative"];
+            from?: components["schemas"]["RunDocument_datum"];
+            /** @constant */
+            kind: "saddle3";
+            label?: components["schemas"]["RunDocument_label"];
+            rise: components["schemas"]["RunDocument_size"];
+            toward: components["schemas"]["RunDocument_toward"];
+        };
+        RunDocument_saddle4: {
+            angle?: components["schemas"]["RunDocument_angle"];
+            at: components["schemas"]["RunDocument_length"];
+            clearance?: components["schemas"]["RunDocument_not_negative"];
+            from?: components["schemas"]["RunDocument_datum"];
+            /** @constant */
+            kind: "saddle4";
+            label?: components["schemas"]["RunDocument_label"];
+            rise: components["schemas"]["RunDocument_size"];
+            toward: components["schemas"]["RunDocument_toward"];
+            width: components["schemas"]["RunDocument_size"];
+        };
         /**
          * Format: length
          * @description A length above zero.
@@ -1160,7 +1203,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "box" | "coupling" | "ledge";
+            kind: "box" | "coupling" | "ledge" | "round";
             /** Label */
             label: string;
             /** Toward */

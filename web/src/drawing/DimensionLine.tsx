@@ -54,7 +54,11 @@ export function DimensionLine({ line, lit }: { line: DrawnDimension; lit: boolea
         y={middle[1] + SIZE * 0.35}
         textAnchor="middle"
         fontSize={SIZE}
-        className={classes("stroke-none font-semibold", lit ? "fill-accent" : "fill-ink")}
+        strokeWidth="4"
+        className={classes(
+          "stroke-canvas font-semibold [paint-order:stroke]",
+          lit ? "fill-accent" : "fill-ink",
+        )}
       >
         <ReadingSpan text={text} size={SIZE} />
       </text>

@@ -7,8 +7,8 @@ import { type Plan, troubledBends } from "@/model/document";
 import { useSize } from "@/ui/useSize";
 import { DimensionLine } from "./DimensionLine";
 import { layOutDimensions } from "./dimensionLayout";
-import { allPoints } from "./points";
-import { Fitting, Ledge } from "./Thing";
+import { allPoints, isObstacle } from "./points";
+import { Fitting, Obstacle } from "./Thing";
 
 const PADDING = { left: 74, right: 104, top: 44, bottom: 22 };
 const MAIN_SHARE = 0.62;
@@ -80,16 +80,16 @@ function Flat({ plan, view, room }: { plan: Plan; view: View; room: Room }) {
     plan.bends[bend]?.feature === selected || bend === pointed
       ? "stroke-accent"
       : STROKES[troubled.get(bend) ?? "fine"];
-  const ledges = plan.things.filter(({ kind }) => kind === "ledge");
-  const fittings = plan.things.filter(({ kind }) => kind !== "ledge");
+  const obstacles = plan.things.filter(({ kind }) => isObstacle(kind));
+  const fittings = plan.things.filter(({ kind }) => !isObstacle(kind));
   const broken = plan.bends.length === 0 && plan.findings.some(({ level }) => level === "error");
   return (
     <g>
       <text x={room.left + 16} y={room.top + 24} className="fill-soft text-[13px] font-semibold">
         {view.title}
       </text>
-      {ledges.map((thing) => (
-        <Ledge key={thing.feature} thing={thing} place={(at) => place(view.flat(at))} />
+      {obstacles.map((thing) => (
+        <Obstacle key={thing.feature} thing={thing} place={(at) => place(view.flat(at))} />
       ))}
       <g fill="none" strokeLinejoin="round">
         {pieces.map((piece) => (

@@ -1,4 +1,4 @@
-// Something on site: a ledge that the run steps over, a box or a coupling at an end.
+// Something on site: what the run steps over, a box or a coupling at an end.
 import { along, type Point3, point3 } from "@/geometry/centreline";
 import { bounds, type Point2 } from "@/geometry/views";
 import type { Plan } from "@/model/document";
@@ -13,7 +13,8 @@ const BOX = 30;
 const COUPLING = 14;
 const HALO = "stroke-canvas [paint-order:stroke]";
 
-export function Ledge({ thing, place }: Props) {
+/** A ledge or block, or something round, to be stepped over. */
+export function Obstacle({ thing, place }: Props) {
   const near = point3(thing.at);
   const ahead = point3(thing.ahead);
   const toward = point3(thing.toward);
@@ -40,12 +41,23 @@ export function Ledge({ thing, place }: Props) {
   };
   return (
     <g>
-      <polygon
-        points={flat.map((corner) => corner.join(",")).join(" ")}
-        fill="url(#hatch)"
-        className="stroke-strong-line"
-        strokeWidth="1"
-      />
+      {thing.kind === "round" ? (
+        <ellipse
+          cx={(box.left + box.right) / 2}
+          cy={(box.top + box.bottom) / 2}
+          rx={(box.right - box.left) / 2}
+          ry={(box.bottom - box.top) / 2}
+          fill="url(#hatch)"
+          className="stroke-strong-line"
+        />
+      ) : (
+        <polygon
+          points={flat.map((corner) => corner.join(",")).join(" ")}
+          fill="url(#hatch)"
+          className="stroke-strong-line"
+          strokeWidth="1"
+        />
+      )}
       {thing.label ? (
         <text
           x={label.x}

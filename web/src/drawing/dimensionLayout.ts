@@ -2,7 +2,7 @@
 import { point3 } from "@/geometry/centreline";
 import { bounds, type Point2, type View } from "@/geometry/views";
 import type { Plan } from "@/model/document";
-import { allPoints } from "./points";
+import { allPoints, isObstacle } from "./points";
 
 export type DrawnDimension = {
   readonly key: string;
@@ -75,7 +75,7 @@ export function layOutDimensions(plan: Plan, view: View, place: Place = AS_IT_IS
 /** Whether a box or coupling at an end reaches down past the run itself. */
 function hangsBelow(thing: Plan["things"][number], view: View): boolean {
   const [x, y] = view.flat(point3(thing.ahead));
-  return thing.kind !== "ledge" && y > Math.abs(x);
+  return !isObstacle(thing.kind) && y > Math.abs(x);
 }
 
 function isLevel(begin: Point2, end: Point2): boolean {

@@ -41,6 +41,7 @@ export const REFERENCE = {
 export const FIELD = {
   at: "at",
   rise: "rise",
+  width: "width",
   angle: "angle",
   allowance: "allowance",
 } as const;

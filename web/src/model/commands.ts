@@ -6,6 +6,10 @@ export type Change = (document: RunDocument) => RunDocument;
 
 const NEW_LINES = {
   offset: { kind: "offset", at: "", of: "full", rise: "", toward: "left", angle: 30 },
+  saddle3: { kind: "saddle3", at: "", rise: "", toward: "out", angle: 45 },
+  saddle4: { kind: "saddle4", at: "", width: "", rise: "", toward: "out", angle: 30 },
+  kick: { kind: "kick", at: "", rise: "", toward: "in" },
+  box_offset: { kind: "box_offset", where: "start", rise: "", toward: "in", angle: 10 },
   turn: { kind: "turn", at: "", of: "back", from: "back", toward: "left", angle: 90 },
 } as const satisfies Partial<Record<LineKind, Line>>;
 
@@ -28,9 +32,13 @@ export function setStart(fields: Partial<NonNullable<RunDocument["start"]>>): Ch
   });
 }
 
-/** A new line before the end. */
+/** Where a new line of a kind goes: a box offset first, all else before the end. */
+export function placeOf(kind: AddableKind, walk: readonly Line[]): number {
+  return kind === "box_offset" ? 0 : Math.max(walk.length - 1, 0);
+}
+
 export function addLine(kind: AddableKind): Change {
-  return withWalk((walk) => [...walk.slice(0, -1), { ...NEW_LINES[kind] }, ...walk.slice(-1)]);
+  return withWalk((walk) => walk.toSpliced(placeOf(kind, walk), 0, { ...NEW_LINES[kind] }));
 }
 
 export function removeLine(index: number): Change {
@@ -85,7 +93,7 @@ export function setAtPath(path: string, value: string | number): Change {
   return (document) => ({ ...document, [path]: value });
 }
 
-const LENGTH_FIELDS = ["at", "rise", "allowance"];
+const LENGTH_FIELDS = ["at", "rise", "allowance", "width", "clearance", "margin"];
 
 function keptLengths<T extends object>(fields: T, keep: (value: unknown) => unknown): T {
   return Object.fromEntries(

@@ -27,18 +27,34 @@ class Draft:
         """The line of the walk that a bend belongs to."""
         return self.layout.owners[self.pipe.corners[bend] - 1][0]
 
+    def role(self, bend: int) -> str:
+        """The part that a bend has in its line."""
+        return self.layout.owners[self.pipe.corners[bend] - 1][1]
+
+    def field(self, feature: int) -> str:
+        """The path of the field that says where a line is."""
+        return place_field(self.run, feature)
+
     def move(self, feature: int, by: float) -> Remedy | None:
         """The fix that moves a line further along by at least so much; None on a path run."""
         return move(self.run, self.words, feature, by)
 
 
+def place_field(run: Run, feature: int) -> str:
+    """The path of the field that says where a line is; of the whole path where there is no walk."""
+    if not run.walk:
+        return "path"
+    return f"walk[{feature}].{'at' if hasattr(run.walk[feature], 'at') else 'margin'}"
+
+
 def move(run: Run, words: Words, feature: int, by: float) -> Remedy | None:
-    """The fix that sets a line's ``at`` further along, to the next mark of the tape."""
+    """The fix that sets a line's place further along, to the next mark of the tape."""
     if not run.walk:
         return None
-    wanted = words.up(float(run.walk[feature].at) + by)
-    text = words.reading(wanted)
-    return Remedy(f"Move it to {text}", f"walk[{feature}].at", text)
+    path = place_field(run, feature)
+    place = getattr(run.walk[feature], path.rpartition(".")[2])
+    text = words.reading(words.up(float(place) + by))
+    return Remedy(f"Move it to {text}", path, text)
 
 
 def line_name(run: Run, feature: int) -> str:

@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
-from yarrow.runs.findings.draft import line_name, move
+from yarrow.bends.end import End
+from yarrow.bends.kick import Kick
+from yarrow.bends.turn import Turn
+from yarrow.runs.findings.draft import line_name, move, place_field
 from yarrow.runs.layout import Layout
 from yarrow.runs.plan import Finding
 from yarrow.runs.run import Run
@@ -33,13 +36,29 @@ def order_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
                     f"{name[0].upper()}{name[1:]} would begin {words.length(behind)} before "
                     f"{before}. Move it further along, or check which face it was measured from.",
                     feature,
-                    f"walk[{feature}].at",
+                    place_field(run, feature),
                     remedy=move(run, words, feature, behind + _room(layout)),
                 )
             )
         reached = line.laid.ends if line.laid.after.number == leg else reached
         before = f"{line_name(run, feature)} ends"
-    return found
+    return [*found, *_kick_findings(run)]
+
+
+def _kick_findings(run: Run) -> list[Finding]:
+    """An error for a kick that something other than a turn or the end follows."""
+    return [
+        Finding(
+            "error",
+            "kick-not-last",
+            "A kick leans the pipe over until the next turn or the end: nothing else can come "
+            "between. Put it after that, or make it an offset.",
+            feature,
+            place_field(run, feature),
+        )
+        for feature, line in enumerate(run.walk)
+        if isinstance(line, Kick) and not isinstance(run.walk[feature + 1], Turn | End)
+    ]
 
 
 def _room(layout: Layout) -> float:

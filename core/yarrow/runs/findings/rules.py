@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+from yarrow.benders.bender import NOTCH_ANGLE
 from yarrow.catalog.tables import limits
 from yarrow.measure.units import convert
 from yarrow.runs.findings.draft import Draft, line_name
 from yarrow.runs.plan import Finding
 from yarrow.runs.run import Run
+from yarrow.runs.steps import REFERENCE_NAMES
 from yarrow.runs.words import Words, degrees
 
 
@@ -60,6 +62,8 @@ def slip_findings(run: Run, words: Words) -> list[Finding]:
     stick = float(convert(run.conduit.stick, run.conduit.unit, run.unit))
     found = []
     for feature, line in enumerate(run.walk):
+        if not hasattr(line, "at"):
+            continue
         at = float(line.at)
         rise = float(getattr(line, "rise", 0))
         if at == 0:
@@ -111,6 +115,23 @@ def allowance_findings(run: Run, words: Words) -> list[Finding]:
             source="catalogue, threads",
         )
         for place in run.own_allowances
+    ]
+
+
+def notch_findings(draft: Draft) -> list[Finding]:
+    """A note where a saddle's centre is not the bend that the notch is for."""
+    return [
+        Finding(
+            "note",
+            "centre-notch-does-not-serve",
+            f"The centre notch is that of a {degrees(NOTCH_ANGLE)} bend; this centre bends "
+            f"{degrees(bend.angle)}: its mark is for the {REFERENCE_NAMES[placing.reference]}.",
+            draft.feature(index),
+            f"walk[{draft.feature(index)}].angle",
+            (index,),
+        )
+        for index, (bend, placing) in enumerate(zip(draft.pipe.bends, draft.placings, strict=True))
+        if draft.role(index) == "saddle-centre" and placing.reference != "centre"
     ]
 
 

@@ -3,14 +3,14 @@
 from __future__ import annotations
 
 from yarrow.benders.catalogued import fit_for
-from yarrow.bends.offset import Offset
+from yarrow.benders.placing import Placing
 from yarrow.catalog.tables import benders, source_of_least_radius
 from yarrow.measure.units import convert
-from yarrow.runs.findings.arcs import steepest_offset
 from yarrow.runs.findings.draft import Draft, line_name
+from yarrow.runs.findings.fitting import shallower
 from yarrow.runs.plan import Finding, Remedy
 from yarrow.runs.run import Run
-from yarrow.runs.words import Words, degrees
+from yarrow.runs.words import Words
 
 _HAIR = 1e-6
 
@@ -58,14 +58,21 @@ def room_findings(draft: Draft) -> list[Finding]:
     found = []
     for mark in draft.marks:
         off = max(-mark.position, mark.position - draft.pipe.cut_length)
+        placing = draft.placings[mark.bend]
         if off > _HAIR:
             found.append(_mark_off(draft, mark.bend, off))
-            continue
-        placing = draft.placings[mark.bend]
-        if placing.short_before > _HAIR:
-            found.append(_tight_before(draft, mark.bend))
-        if placing.short_after > _HAIR:
-            found.append(_tight_after(draft, mark.bend))
+        elif placing.short_before > _HAIR:
+            if placing.before is None:
+                found.append(_near_start(draft, mark.bend, placing.room, placing.need))
+            else:
+                pair = (placing.before, mark.bend)
+                found.append(_too_close(draft, pair, placing, placing.short_before))
+        elif placing.short_after > _HAIR:
+            if placing.after is None:
+                found.append(_tight_after(draft, mark.bend))
+            else:
+                pair = (mark.bend, placing.after)
+                found.append(_too_close(draft, pair, placing, placing.short_after))
     return found
 
 
@@ -80,54 +87,45 @@ def _mark_off(draft: Draft, bend: int, off: float) -> Finding:
         f"Mark {bend + 1} would lie {need} off the {'start' if at_start else 'end'} of the pipe: "
         f"the leg there is shorter than the bender's take-up. It has to be {need} longer.",
         feature,
-        f"walk[{moved}].at" if draft.run.walk else "path",
+        draft.field(moved),
         (bend,),
         draft.move(moved, off),
     )
 
 
-def _tight_before(draft: Draft, bend: int) -> Finding:
-    placing = draft.placings[bend]
-    has, need = draft.pipe.straights[bend], placing.need_before
-    if bend == 0:
-        return _near_start(draft, has, need)
-    before, after = draft.feature(bend - 1), draft.feature(bend)
+def _too_close(draft: Draft, pair: tuple[int, int], placing: Placing, short: float) -> Finding:
+    """Two bends with less straight between them than the shoe takes when the second is made."""
     words = draft.words
+    before, after = (draft.feature(bend) for bend in pair)
     text = (
-        f"Between bends {bend} and {bend + 1} there are {words.length(has)} of straight; this "
-        f"shoe needs {words.at_least(need)}"
+        f"Between bends {pair[0] + 1} and {pair[1] + 1} there are {words.length(placing.room)} of "
+        f"straight; this shoe needs {words.at_least(placing.need)}"
     )
-    line = draft.run.walk[after] if draft.run.walk else None
-    if isinstance(line, Offset) and before == after:
-        bend_radius = draft.pipe.bends[bend].radius
-        angle = steepest_offset(float(line.rise), bend_radius, need, line.angle)
-        advice = f": use {degrees(angle)}." if angle else ": a larger rise, or another bender."
-        remedy = Remedy(f"Use {degrees(angle)}", f"walk[{after}].angle", angle) if angle else None
+    path = draft.field(after)
+    if draft.run.walk and before == after:
+        advice, remedy = shallower(draft.run.walk[after], after, draft.layout.pipe, placing.need)
         path = f"walk[{after}].angle"
     else:
-        remedy = draft.move(after, placing.short_before)
-        advice = f": move {line_name(draft.run, after)}"
-        advice += f" to {remedy.value}." if remedy else f" {words.at_least(placing.short_before)}."
-        path = f"walk[{after}].at" if line else "path"
-    return Finding(
-        "warning", "bends-too-close", text + advice, after, path, (bend - 1, bend), remedy
-    )
+        remedy = draft.move(after, short)
+        where = f"to {remedy.value}" if remedy else f"by {words.at_least(short)}"
+        advice = f"move {line_name(draft.run, after)} {where}"
+    return Finding("warning", "bends-too-close", f"{text}: {advice}.", after, path, pair, remedy)
 
 
-def _near_start(draft: Draft, has: float, need: float) -> Finding:
-    feature = draft.feature(0)
+def _near_start(draft: Draft, bend: int, has: float, need: float) -> Finding:
+    feature = draft.feature(bend)
     short = need - has
     words = draft.words
     remedy = draft.move(feature, short)
-    stub = draft.pipe.bends[0].angle > 80
+    stub = draft.pipe.bends[bend].angle > 80
     bender = draft.run.bender
-    if stub and draft.placings[0].hook == "start":
+    if stub and draft.placings[bend].hook == "start":
         code = "stub-too-short"
         least = words.at_least(bender.take_up + bender.hook)
         text = f"The stub is under this bender's least of {least}: make it"
     else:
         code = "too-close-to-end"
-        text = f"Bend 1 has {words.length(has)} of straight before it, and needs"
+        text = f"Bend {bend + 1} has {words.length(has)} of straight before it, and needs"
     return Finding(
         "warning",
         code,
@@ -135,8 +133,8 @@ def _near_start(draft: Draft, has: float, need: float) -> Finding:
         f"{' longer' if stub and code == 'stub-too-short' else ''}, or bend it from a longer piece "
         "and cut the start afterwards.",
         feature,
-        f"walk[{feature}].at" if draft.run.walk else "path",
-        (0,),
+        draft.field(feature),
+        (bend,),
         remedy,
     )
 
@@ -152,7 +150,7 @@ def _tight_after(draft: Draft, bend: int) -> Finding:
         f"{'heel' if placing.hook == 'start' else 'hook'} of this bender. Leave it {need} longer "
         "and cut it after bending.",
         last if draft.run.walk else None,
-        f"walk[{last}].at" if draft.run.walk else "path",
+        draft.field(last),
         (bend,),
         draft.move(last, placing.short_after),
     )

@@ -113,7 +113,7 @@ function MarksTable({ plan }: { plan: Plan }) {
                 </span>
               </td>
               <td className="py-1 text-right font-semibold">{degrees(bend?.angle ?? 0)}</td>
-              <td className="py-1 pr-4 text-right text-sm text-soft">
+              <td className="py-1 pr-4 pl-2 text-right text-sm text-soft">
                 {mark.bend === 0 ? "–" : rolled(bend?.roll ?? 0)}
               </td>
             </tr>
@@ -135,7 +135,7 @@ function Totals({ plan }: { plan: Plan }) {
       </dd>
       {plan.marks.length > 0 ? (
         <>
-          <dt className="text-sm text-soft">Rounding moves a mark by at most</dt>
+          <dt className="text-sm text-soft">Rounded by at most</dt>
           <dd className="text-right text-sm text-soft">
             {Math.max(...plan.marks.map(({ moved }) => Math.abs(moved))).toFixed(
               plan.units === "in" ? 3 : 1,

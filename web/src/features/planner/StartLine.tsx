@@ -3,15 +3,16 @@ import { FITTING } from "@/kinds/words";
 import { setStart } from "@/model/commands";
 import { Findings } from "./Findings";
 import { InlineField, WordField } from "./fields";
+import { NameField } from "./lineFields";
 import { usePlanner, usePlanState } from "./PlannerContext";
-import { LabelField, SENTENCE, SUB } from "./sentences";
+import { SENTENCE, SUB } from "./sentences";
 
 export function StartLine() {
   const start = usePlanner((state) => state.history.present.start);
   const change = usePlanner((state) => state.change);
   return (
     <div className="border-b border-line py-2 pr-3 pl-12">
-      <LabelField
+      <NameField
         path="start.label"
         value={start?.label}
         placeholder="Which box?"

@@ -1,6 +1,6 @@
 // The walk: what the tape meets, in order, from the start to the end.
 import { memo } from "react";
-import { type AddableKind, addLine } from "@/model/commands";
+import { type AddableKind, addLine, placeOf } from "@/model/commands";
 import { walkOf } from "@/model/document";
 import { Icon } from "@/ui/Icon";
 import { Key, Menu } from "@/ui/Menu";
@@ -9,6 +9,46 @@ import { StartLine } from "./StartLine";
 import { WalkLine } from "./WalkLine";
 
 type Props = { adding: boolean; setAdding: (open: boolean) => void };
+
+/** What can come next, in the words of someone who stands in front of it. */
+const ADDABLE = [
+  {
+    kind: "offset",
+    label: "Something to step over",
+    hint: "a ledge, a plinth, a change of wall",
+    first: "rise",
+  },
+  {
+    kind: "turn",
+    label: "A corner to turn",
+    hint: "a wall, a floor, the side of a post",
+    first: "at",
+  },
+  {
+    kind: "saddle3",
+    label: "A pipe to cross",
+    hint: "over it and down again, in three bends",
+    first: "rise",
+  },
+  {
+    kind: "saddle4",
+    label: "A beam or duct to cross",
+    hint: "over its whole width, in four bends",
+    first: "rise",
+  },
+  {
+    kind: "kick",
+    label: "A hole or box a little aside",
+    hint: "a kick, until the next turn or the end",
+    first: "rise",
+  },
+  {
+    kind: "box_offset",
+    label: "A knockout off the wall",
+    hint: "a box offset, at the start",
+    first: "rise",
+  },
+] as const satisfies readonly { kind: AddableKind; label: string; hint: string; first: string }[];
 
 export const Walk = memo(function Walk({ adding, setAdding }: Props) {
   const walk = usePlanner((state) => walkOf(state.history.present));
@@ -19,7 +59,7 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
 
   const add = (kind: AddableKind) => {
     change(addLine(kind));
-    select(walk.length - 1);
+    select(placeOf(kind, walk));
   };
 
   if (points > 0) {
@@ -62,20 +102,12 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
               <Key>A</Key>
             </button>
           }
-          actions={[
-            {
-              label: "Something to step over",
-              hint: "a ledge, a beam, a box that stands off the wall",
-              run: () => add("offset"),
-              cursor: `walk[${walk.length - 1}].rise`,
-            },
-            {
-              label: "A corner to turn",
-              hint: "a wall, a floor, a ceiling, the side of a post",
-              run: () => add("turn"),
-              cursor: `walk[${walk.length - 1}].at`,
-            },
-          ]}
+          actions={ADDABLE.map(({ kind, label, hint, first }) => ({
+            label,
+            hint,
+            run: () => add(kind),
+            cursor: `walk[${placeOf(kind, walk)}].${first}`,
+          }))}
         />
       </div>
     </div>

@@ -1,0 +1,161 @@
+"""Saddles, kicks and box offsets: they clear what they go over, and land where asked."""
+
+from __future__ import annotations
+
+import math
+import unittest
+from itertools import pairwise
+
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from core.tests.builders import (
+    DIAMETER,
+    RADIUS,
+    box_offset,
+    codes,
+    end,
+    found,
+    kick,
+    offset,
+    planned,
+    saddle3,
+    saddle4,
+    turn,
+)
+from yarrow.documents.refusal import Refusal
+from yarrow.runs.plan import Plan
+
+
+def lowest_over(plan: Plan, begins: float, ends: float) -> float:
+    """The least height (z) of the centreline over a stretch of the first leg, walked in steps."""
+    least = math.inf
+    here = plan.path[0]
+    pieces = []
+    for bend in plan.bends:
+        before, vertex, after = (plan.path[bend.vertex + step] for step in (-1, 0, 1))
+        reach = bend.radius * math.tan(math.radians(bend.angle) / 2)
+        start = _toward(vertex, before, reach)
+        pieces.append((here, start))
+        stop = _toward(vertex, after, reach)
+        steps = 60
+        arc = [_on_arc(start, vertex, stop, bend.radius, n / steps) for n in range(steps + 1)]
+        pieces += list(pairwise(arc))
+        here = stop
+    pieces.append((here, plan.path[-1]))
+    for (x1, _, z1), (x2, _, z2) in pieces:
+        for part in range(21):
+            x, z = x1 + (x2 - x1) * part / 20, z1 + (z2 - z1) * part / 20
+            if begins <= x <= ends:
+                least = min(least, z)
+    return least
+
+
+def _toward(start: tuple, other: tuple, distance: float) -> tuple:  # type: ignore[type-arg]
+    size = math.dist(start, other)
+    return tuple(a + (b - a) * distance / size for a, b in zip(start, other, strict=True))
+
+
+def _on_arc(start: tuple, vertex: tuple, stop: tuple, radius: float, part: float) -> tuple:  # type: ignore[type-arg]
+    chord = tuple(a + (b - a) * part for a, b in zip(start, stop, strict=True))
+    middle = tuple((a + b) / 2 for a, b in zip(start, stop, strict=True))
+    half = math.dist(start, stop) / 2
+    away = math.dist(vertex, middle)
+    down = math.sqrt(radius**2 - half**2)
+    centre = tuple(m + (m - v) * down / away for m, v in zip(middle, vertex, strict=True))
+    return _toward(centre, chord, radius)
+
+
+class Saddles(unittest.TestCase):
+    @settings(max_examples=150, deadline=None)
+    @given(st.floats(0.5, 5), st.floats(0, 1), st.sampled_from([30, 45, 60, 90]), st.floats(40, 60))
+    def test_a_3_bend_passes_at_the_rise_and_the_air_and_no_higher(
+        self, rise: float, air: float, angle: float, at: float
+    ) -> None:
+        plan = planned(saddle3(at, rise, angle, clearance=air), end(150))
+        if not plan.can_be_made:
+            return
+        over = lowest_over(plan, at - 0.01, at + 0.01)
+        self.assertAlmostEqual(over, rise + air, delta=0.01)
+
+    @settings(max_examples=150, deadline=None)
+    @given(
+        st.floats(0.5, 6), st.floats(0.5, 20), st.sampled_from([22.5, 30, 45]), st.floats(40, 60)
+    )
+    def test_a_4_bend_is_fully_over_the_whole_width_and_down_again_after(
+        self, rise: float, width: float, angle: float, at: float
+    ) -> None:
+        plan = planned(saddle4(at, width, rise, angle), end(170))
+        if not plan.can_be_made:
+            return
+        self.assertAlmostEqual(lowest_over(plan, at, at + width), rise, places=3)
+        self.assertAlmostEqual(plan.path[-1][2], 0, places=9)
+
+    def test_arcs_without_room_are_said_with_the_rise_that_has_it(self) -> None:
+        # A 4-bend of 1/4 at 30°: each of its slopes needs 2 R (1 − cos 30°) = 1.198.
+        finding = found(planned(saddle4(50, 8, "1/4"), end(120)), "arcs-overlap")
+        self.assertIn("1 1/4 in", finding.text)
+        assert finding.remedy
+        self.assertEqual(finding.remedy.path, "walk[0].angle")
+
+    def test_a_saddle_that_the_notch_is_not_for_says_so(self) -> None:
+        plan = planned(saddle3(50, 3, 60), end(120))
+        self.assertEqual(found(plan, "centre-notch-does-not-serve").level, "note")
+        self.assertEqual({mark.reference for mark in plan.marks}, {"front"})
+
+
+class Kicks(unittest.TestCase):
+    def test_the_angle_follows_from_the_two_places(self) -> None:
+        # From 20 on, over by 3 at the turn whose vertex lies at 60 − R... the back at 60.
+        plan = planned(kick(20, 3), turn(60), end(40))
+        run = 60 - DIAMETER / 2 - 20
+        self.assertAlmostEqual(plan.bends[0].angle, math.degrees(math.atan(3 / run)), places=6)
+        # The turn still leaves to the left.
+        leaving = [b - a for a, b in zip(plan.path[-2], plan.path[-1], strict=True)]
+        self.assertAlmostEqual(leaving[0], 0, places=9)
+        self.assertAlmostEqual(leaving[2], 0, places=9)
+
+    def test_to_the_end_it_leans_all_the_way(self) -> None:
+        plan = planned(turn(40), kick("9 1/2", "1 1/8"), end("29 5/8"))
+        self.assertAlmostEqual(plan.path[-1][2], -1.125, places=9)
+
+    def test_nothing_comes_between_a_kick_and_its_turn(self) -> None:
+        plan = planned(kick(20, 2), offset(50, 3), end(90))
+        self.assertIn("kick-not-last", codes(plan))
+        self.assertFalse(plan.can_be_made)
+
+
+class BoxOffsets(unittest.TestCase):
+    def test_the_margin_is_left_at_either_end(self) -> None:
+        plan = planned(
+            box_offset("start", "7/16", margin="2 1/8"),
+            box_offset("end", "7/16", toward="out", margin="2 1/4"),
+            end(60, allowance="1/2"),
+            start={"kind": "hub", "allowance": "1/2"},
+        )
+        self.assertAlmostEqual(plan.bends[0].arc_start, 2.125, places=9)
+        self.assertAlmostEqual(plan.cut_length - plan.bends[-1].arc_end, 2.25, places=9)
+        self.assertAlmostEqual(plan.path[2][2], -0.4375, places=9)
+        self.assertAlmostEqual(plan.path[-1][2], 0, places=9)
+        # By hand: arc at 2 1/8, A(10°) = 0.780, mark a = 0.176 beyond: 3.081.
+        self.assertAlmostEqual(
+            plan.marks[0].position, 2.125 + math.radians(10) * RADIUS + 0.1759, 3
+        )
+
+    def test_it_stands_at_an_end_of_the_walk_alone(self) -> None:
+        for walk in (
+            (offset(30, 4), box_offset("start", 1), end(90)),
+            (box_offset("end", 1), offset(30, 4), end(90)),
+        ):
+            with self.assertRaises(Refusal) as caught:
+                planned(*walk)
+            self.assertIn(".where", caught.exception.path)
+
+
+class Totals(unittest.TestCase):
+    def test_legs_and_shrink_less_gain_make_the_cut(self) -> None:
+        plan = planned(offset(47, "4 3/8"), turn(90), end(40))
+        legs = (90 - DIAMETER / 2) + (40 - DIAMETER / 2)
+        self.assertAlmostEqual(legs + plan.totals.shrink - plan.totals.gain, plan.cut_length)
+        # h tan(θ/2) − 2 g = 1.172 − 0.110, as docs/geometry.md has it.
+        self.assertAlmostEqual(plan.totals.shrink, 1.062, places=3)

@@ -1,0 +1,59 @@
+"""Box offset: from the knockout's height down to the surface, close to the pipe's end."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import Literal
+
+from yarrow.bends.leg import ByRule, Corner, Laid, Leg, Pipe, Read, Rule
+from yarrow.geometry.arcs import tangent_length
+from yarrow.geometry.frame import Side
+from yarrow.geometry.vectors import Vector, dot, subtract
+
+
+@dataclass(frozen=True, slots=True)
+class BoxOffset:
+    """A line of the walk at its start or its end: ``margin`` of straight pipe is left for the
+    connector between the pipe's end and the arc that is nearer to it."""
+
+    where: Literal["start", "end"]
+    rise: Fraction
+    toward: Side
+    margin: Fraction
+    angle: float = 10.0
+    label: str = ""
+
+    def lay(self, leg: Leg, pipe: Pipe) -> Laid:
+        """An offset whose arc begins (at the end: ends) ``margin`` from the pipe's end.
+
+        Source: docs/geometry.md, the named bends.
+        """
+        run = float(self.rise) / math.tan(math.radians(self.angle))
+        reach = float(self.margin) + tangent_length(pipe.radius, self.angle)
+        if self.where == "start" or pipe.end is None:
+            near = pipe.begins + reach
+        else:
+            end = leg.place(pipe.end.at, pipe.end.measured_from) + pipe.end.allowance
+            near = end - reach - run
+        after = leg.displaced(self.toward, float(self.rise))
+        return Laid(
+            corners=(Corner(leg.point(near), "near"), Corner(after.point(near + run), "far")),
+            begins=near,
+            ends=near + run,
+            after=after,
+            hooked=leg.point(near),
+            reached=leg.point(near + run),
+        )
+
+    def read_back(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Read, ...]:
+        """Rise: across the leg from vertex to vertex."""
+        rise = dot(subtract(vertices[1], vertices[0]), leg.frame.toward(self.toward))
+        return (Read("rise", float(self.rise), rise),)
+
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
+        """Nothing: so small an offset is marked from the pipe's end, which is exact."""
+        return None

@@ -1,0 +1,83 @@
+"""3-bend saddle: over something round, a centre bend and two outers of half its angle."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from fractions import Fraction
+
+from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, Rule, RuleSpot
+from yarrow.geometry.frame import Side
+from yarrow.geometry.vectors import Vector, dot, subtract
+
+
+@dataclass(frozen=True, slots=True)
+class Saddle3:
+    """A line of the walk: what stands in the way is ``rise`` high, with ``clearance`` of air above.
+
+    ``at`` is the middle of it; ``angle`` the centre bend's, in degrees.
+    """
+
+    at: Fraction
+    rise: Fraction
+    toward: Side
+    angle: float = 45.0
+    clearance: Fraction = Fraction(0)
+    measured_from: Datum = "back"
+    label: str = ""
+
+    def lay(self, leg: Leg, pipe: Pipe) -> Laid:
+        """Vertices at 0, at h + R (1/cos θ − 1), at 0, with θ half the centre angle.
+
+        The arc cuts the corner, so that its vertex stands higher than the pipe has to reach.
+        Source: docs/geometry.md, the named bends.
+        """
+        place = leg.place(float(self.at), self.measured_from)
+        half = math.radians(self.angle) / 2
+        height = float(self.rise + self.clearance) + pipe.radius * (1 / math.cos(half) - 1)
+        run = height / math.tan(half)
+        raised = leg.displaced(self.toward, height)
+        return Laid(
+            corners=(
+                Corner(leg.point(place - run), "outer-near"),
+                Corner(raised.point(place), "saddle-centre"),
+                Corner(leg.point(place + run), "outer-far"),
+            ),
+            begins=place - run,
+            ends=place + run,
+            after=leg,
+            hooked=leg.point(leg.datum(self.measured_from)),
+            reached=leg.point(place),
+        )
+
+    def read_back(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Read, ...]:
+        """At: the middle of the centre arc, along the leg. Rise: how high it passes there."""
+        near, centre = vertices[:2]
+        half = math.radians(self.angle) / 2
+        cut = pipe.radius * (1 / math.cos(half) - 1)
+        height = dot(subtract(centre, near), leg.frame.toward(self.toward)) - cut
+        place = dot(subtract(centre, origin), leg.frame.ahead)
+        return (
+            Read("at", float(self.at), place - leg.datum(self.measured_from)),
+            Read("rise", float(self.rise), height - float(self.clearance)),
+        )
+
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
+        """Centre at the place plus the shrink, outers a multiple of the rise to either side.
+
+        Source: catalog/rules-of-thumb-saddle.csv. Both outers' hooks face the centre.
+        """
+        multiplier, shrink = rule.saddle(self.angle)
+        height = float(self.rise + self.clearance)
+        centre = base + leg.place(float(self.at), self.measured_from) + shrink * height
+        apart = multiplier * height
+        return ByRule(
+            (
+                RuleSpot(centre - apart),
+                RuleSpot(centre, "centre"),
+                RuleSpot(centre + apart, hook="start"),
+            ),
+            2 * shrink * height,
+        )

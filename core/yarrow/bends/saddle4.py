@@ -1,0 +1,92 @@
+"""4-bend saddle: over something wide, two offsets back to back."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from fractions import Fraction
+
+from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, Rule, RuleSpot
+from yarrow.geometry.arcs import tangent_length
+from yarrow.geometry.frame import Side
+from yarrow.geometry.vectors import Vector, dot, subtract
+
+
+@dataclass(frozen=True, slots=True)
+class Saddle4:
+    """A line of the walk: ``at`` is the near face of something ``width`` wide and ``rise`` high."""
+
+    at: Fraction
+    width: Fraction
+    rise: Fraction
+    toward: Side
+    angle: float = 30.0
+    clearance: Fraction = Fraction(0)
+    measured_from: Datum = "back"
+    label: str = ""
+
+    def lay(self, leg: Leg, pipe: Pipe) -> Laid:
+        """Fully displaced over the whole width: vertices at − T − h/tan θ, at − T, and mirrored.
+
+        Source: docs/geometry.md, the named bends.
+        """
+        place = leg.place(float(self.at), self.measured_from)
+        height, run = self._height(), self._run()
+        tangent = tangent_length(pipe.radius, self.angle)
+        raised = leg.displaced(self.toward, height)
+        near, far = place - tangent, place + float(self.width) + tangent
+        return Laid(
+            corners=(
+                Corner(leg.point(near - run), "near"),
+                Corner(raised.point(near), "far"),
+                Corner(raised.point(far), "near"),
+                Corner(leg.point(far + run), "far"),
+            ),
+            begins=near - run,
+            ends=far + run,
+            after=leg,
+            hooked=leg.point(leg.datum(self.measured_from)),
+            reached=leg.point(place),
+        )
+
+    def read_back(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Read, ...]:
+        """At and width: where the pipe is straight over it. Rise: how high it passes."""
+        up, near, far = vertices[:3]
+        tangent = tangent_length(pipe.radius, self.angle)
+        begins, ends = (dot(subtract(v, origin), leg.frame.ahead) for v in (near, far))
+        height = dot(subtract(near, up), leg.frame.toward(self.toward))
+        return (
+            Read("at", float(self.at), begins + tangent - leg.datum(self.measured_from)),
+            Read("width", float(self.width), ends - begins - 2 * tangent),
+            Read("rise", float(self.rise), height - float(self.clearance)),
+        )
+
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
+        """Two offsets by multiplier and shrink; the second is the first, mirrored.
+
+        Source: catalog/rules-of-thumb.csv.
+        """
+        multiplier, shrink = rule.offset(self.angle)
+        height = self._height()
+        used = shrink * height
+        up = base + leg.place(float(self.at), self.measured_from) + used
+        down = up + float(self.width)
+        slope = multiplier * height
+        return ByRule(
+            (
+                RuleSpot(up - slope),
+                RuleSpot(up),
+                RuleSpot(down, hook="start"),
+                RuleSpot(down + slope, hook="start"),
+            ),
+            2 * used,
+        )
+
+    def _height(self) -> float:
+        return float(self.rise + self.clearance)
+
+    def _run(self) -> float:
+        """h / tan θ, along the leg from vertex to vertex; 0 where it goes up square."""
+        return 0.0 if self.angle == 90 else self._height() / math.tan(math.radians(self.angle))

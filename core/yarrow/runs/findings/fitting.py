@@ -1,0 +1,72 @@
+"""What would fit instead: the steepest angle and the least rise that leave arcs their room."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import replace
+from fractions import Fraction
+
+from yarrow.bends.box_offset import BoxOffset
+from yarrow.bends.leg import FIRST_LEG, Pipe
+from yarrow.bends.offset import Offset
+from yarrow.bends.registry import Line
+from yarrow.bends.saddle3 import Saddle3
+from yarrow.bends.saddle4 import Saddle4
+from yarrow.geometry.pipe import develop
+from yarrow.runs.plan import Remedy
+from yarrow.runs.words import Words, degrees
+
+Angled = Offset | Saddle3 | Saddle4 | BoxOffset
+"""Lines with several arcs of their own, at an angle that can be chosen."""
+
+USUAL_ANGLES = (60.0, 45.0, 30.0, 22.5, 15.0, 10.0)
+"""The angles that benders are marked with, steepest first."""
+
+_FAR = 1000.0
+_HALVINGS = 40
+
+
+def own_room(line: Angled, pipe: Pipe) -> float:
+    """The least straight between a line's own arcs; below zero where they overlap."""
+    laid = line.lay(FIRST_LEG, pipe)
+    reach = _FAR * pipe.radius
+    vertices = [
+        FIRST_LEG.point(laid.begins - reach),
+        *(corner.point for corner in laid.corners),
+        laid.after.point(laid.ends + reach),
+    ]
+    return min(develop(vertices, pipe.radius).straights[1:-1], default=math.inf)
+
+
+def steepest_angle(line: Angled, pipe: Pipe, straight: float) -> float | None:
+    """The steepest usual angle below the line's own that leaves so much straight; None without."""
+    for angle in USUAL_ANGLES:
+        if angle < line.angle and own_room(replace(line, angle=angle), pipe) >= straight:
+            return angle
+    return None
+
+
+def least_rise(line: Angled, pipe: Pipe, straight: float) -> float:
+    """The least rise at which the line, at its own angle, leaves so much straight."""
+    low, high = 0.0, _FAR * pipe.radius
+    for _ in range(_HALVINGS):
+        middle = (low + high) / 2
+        fits = own_room(replace(line, rise=Fraction(middle)), pipe) >= straight
+        low, high = (low, middle) if fits else (middle, high)
+    return high
+
+
+def shallower(line: Line, feature: int, pipe: Pipe, straight: float) -> tuple[str, Remedy | None]:
+    """Advice, and its touch, for a line whose own arcs are too close for ``straight`` between."""
+    angle = steepest_angle(line, pipe, straight) if isinstance(line, Angled) else None
+    if angle is None:
+        return "make the rise larger, or use a bender of smaller radius", None
+    told = degrees(angle)
+    return f"use {told}", Remedy(f"Use {told}", f"walk[{feature}].angle", angle)
+
+
+def rise_needed(line: Line, pipe: Pipe, words: Words, straight: float = 0.0) -> str:
+    """In words, the least rise at the line's own angle; empty for a line without one."""
+    if not isinstance(line, Angled):
+        return ""
+    return words.at_least(least_rise(line, pipe, straight))

@@ -1,0 +1,126 @@
+// The fields of one walk line: each knows its line and its name, and changes just that.
+import { DATUM, TOWARD } from "@/kinds/words";
+import { setLine } from "@/model/commands";
+import type { Line } from "@/model/document";
+import { InlineField, numberOrText, WordField } from "./fields";
+import { usePlanner } from "./PlannerContext";
+
+export type OfLine = { line: Line; index: number };
+
+/** Fields that are left out of the document where nothing stands in them. */
+const OPTIONAL = new Set(["label", "allowance", "clearance", "margin"]);
+
+function useField({ line, index }: OfLine, field: string) {
+  const change = usePlanner((state) => state.change);
+  const fields: Record<string, unknown> = line;
+  return {
+    path: `walk[${index}].${field}`,
+    value: fields[field] as string | number | undefined,
+    set: (value: unknown, burst?: string) => {
+      const kept = value === "" && OPTIONAL.has(field) ? undefined : value;
+      change(setLine(index, { [field]: kept }), burst);
+    },
+  };
+}
+
+/** A length as read off a tape. */
+export function Length({
+  field,
+  label,
+  placeholder,
+  ...of
+}: OfLine & { field: string; label: string; placeholder?: string }) {
+  const { path, value, set } = useField(of, field);
+  return (
+    <InlineField
+      path={path}
+      label={label}
+      value={value}
+      onChange={set}
+      {...(placeholder ? { placeholder } : {})}
+    />
+  );
+}
+
+/** Degrees, typed freely: what is not a number is left for the core to refuse in words. */
+export function Angle({ usual, ...of }: OfLine & { usual: number }) {
+  const { path, value, set } = useField(of, "angle");
+  return (
+    <>
+      <InlineField
+        path={path}
+        label="Angle"
+        value={value ?? usual}
+        onChange={(text, burst) => set(numberOrText(text), burst)}
+      />
+      °
+    </>
+  );
+}
+
+/** One of a few words. */
+export function Word<T extends string>({
+  field,
+  label,
+  words,
+  usual,
+  ...of
+}: OfLine & { field: string; label: string; words: Record<T, string>; usual: T }) {
+  const { value, set } = useField(of, field);
+  return (
+    <WordField
+      label={label}
+      value={(value as T | undefined) ?? usual}
+      words={words}
+      onChange={set}
+    />
+  );
+}
+
+/** Out, in, left or right. */
+export function Side(of: OfLine) {
+  return <Word {...of} field="toward" label="Toward" words={TOWARD} usual="left" />;
+}
+
+/** What the person calls it. */
+export function Name({ placeholder, ...of }: OfLine & { placeholder: string }) {
+  const { path, value, set } = useField(of, "label");
+  return <NameField path={path} value={value} placeholder={placeholder} onChange={set} />;
+}
+
+export function NameField({
+  path,
+  value,
+  placeholder,
+  onChange,
+}: {
+  path: string;
+  value: string | number | undefined;
+  placeholder: string;
+  onChange: (text: string, burst: string) => void;
+}) {
+  return (
+    <InlineField
+      path={path}
+      label="What it is"
+      numeric={false}
+      value={value}
+      placeholder={placeholder}
+      onChange={onChange}
+      className="block w-[calc(100%-2.5rem)] border-transparent font-semibold pointer-coarse:px-0.5"
+    />
+  );
+}
+
+/** After a turn: which of its surfaces the tape is hooked to. */
+export function From({ firstLeg, ...of }: OfLine & { firstLeg: boolean }) {
+  if (firstLeg) {
+    return null;
+  }
+  return (
+    <>
+      , from the <Word {...of} field="from" label="Measured from" words={DATUM} usual="back" /> of
+      the turn
+    </>
+  );
+}
