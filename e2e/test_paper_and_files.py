@@ -8,8 +8,10 @@ import json
 import tempfile
 from pathlib import Path
 
+from django.test import Client
 from pypdf import PdfReader
 
+from accounts.models import Member
 from e2e.case import PageTest
 from jobs.models import Run
 
@@ -38,11 +40,7 @@ class PaperAndFiles(PageTest):
             lambda: browser.see("[data-sheet] svg").get_attribute("width") == "215.9mm", "letter"
         )
 
-    def client_with_session(self):  # type: ignore[no-untyped-def]
-        from django.test import Client
-
-        from accounts.models import Member
-
+    def client_with_session(self) -> Client:
         client = Client()
         client.force_login(Member.objects.get(username="wren"))
         return client

@@ -32,8 +32,8 @@ def changed(**fields: Any) -> dict[str, Any]:
     return {**DOCUMENT, **fields}
 
 
-class CrewTest(TestCase):
-    """Heron crew's wren and rook, Osprey crew's tern, and a run of each crew."""
+class People:
+    """Heron crew's wren and rook, Osprey crew's tern, and a job and a run of each crew."""
 
     wren: Member
     rook: Member
@@ -44,7 +44,8 @@ class CrewTest(TestCase):
     their_run: Run
 
     @classmethod
-    def setUpTestData(cls) -> None:
+    def make_people(cls) -> None:
+        """Make them all, as they are named here."""
         heron, osprey = (Crew.objects.create(name=name) for name in ("Heron", "Osprey"))
         cls.wren = Member.objects.create_user("wren", password=PASSWORD, crew=heron)
         cls.rook = Member.objects.create_user("rook", password=PASSWORD, crew=heron)
@@ -53,6 +54,14 @@ class CrewTest(TestCase):
         cls.run_ = create_run(cls.wren, cls.job.id, DOCUMENT)
         cls.their_job = create_job(cls.tern, name="Reedbank", place="", units="in")
         cls.their_run = create_run(cls.tern, cls.their_job.id, DOCUMENT)
+
+
+class CrewTest(People, TestCase):
+    """Signed in as wren."""
+
+    @classmethod
+    def setUpTestData(cls) -> None:
+        cls.make_people()
 
     def setUp(self) -> None:
         self.client.force_login(self.wren)

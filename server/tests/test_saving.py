@@ -9,7 +9,7 @@ from django.test import TransactionTestCase
 
 from jobs.models import Revision, Run
 from jobs.services import Conflict, save_run
-from server.tests.people import DOCUMENT, CrewTest, changed
+from server.tests.people import DOCUMENT, CrewTest, People, changed
 
 
 class Saving(CrewTest):
@@ -86,16 +86,16 @@ class Saving(CrewTest):
                 self.client.get(path)
 
 
-class TwoAtOnce(TransactionTestCase):
+class TwoAtOnce(People, TransactionTestCase):
     def test_of_two_saves_from_one_version_just_one_goes_through(self) -> None:
-        CrewTest.setUpTestData.__func__(CrewTest)  # type: ignore[attr-defined]
-        run, outcomes = CrewTest.run_, []
+        self.make_people()
+        run, outcomes = self.run_, []
         ready = threading.Barrier(2)
 
         def save(name: str) -> None:
             try:
                 ready.wait()
-                save_run(CrewTest.wren, run.id, changed(name=name), 1)
+                save_run(self.wren, run.id, changed(name=name), 1)
                 outcomes.append("saved")
             except Conflict:
                 outcomes.append("conflict")

@@ -24,6 +24,7 @@ from core.tests.builders import (
     turn,
 )
 from yarrow.documents.refusal import Refusal
+from yarrow.geometry.vectors import Vector
 from yarrow.runs.plan import Plan
 
 
@@ -51,19 +52,25 @@ def lowest_over(plan: Plan, begins: float, ends: float) -> float:
     return least
 
 
-def _toward(start: tuple, other: tuple, distance: float) -> tuple:  # type: ignore[type-arg]
-    size = math.dist(start, other)
-    return tuple(a + (b - a) * distance / size for a, b in zip(start, other, strict=True))
+def _toward(start: Vector, other: Vector, distance: float) -> Vector:
+    return _between(start, other, distance / math.dist(start, other))
 
 
-def _on_arc(start: tuple, vertex: tuple, stop: tuple, radius: float, part: float) -> tuple:  # type: ignore[type-arg]
-    chord = tuple(a + (b - a) * part for a, b in zip(start, stop, strict=True))
-    middle = tuple((a + b) / 2 for a, b in zip(start, stop, strict=True))
+def _between(a: Vector, b: Vector, part: float) -> Vector:
+    return (
+        a[0] + (b[0] - a[0]) * part,
+        a[1] + (b[1] - a[1]) * part,
+        a[2] + (b[2] - a[2]) * part,
+    )
+
+
+def _on_arc(start: Vector, vertex: Vector, stop: Vector, radius: float, part: float) -> Vector:
+    """A point of the arc that touches both legs of a vertex, by its centre and the chord."""
+    middle = _between(start, stop, 0.5)
     half = math.dist(start, stop) / 2
-    away = math.dist(vertex, middle)
     down = math.sqrt(radius**2 - half**2)
-    centre = tuple(m + (m - v) * down / away for m, v in zip(middle, vertex, strict=True))
-    return _toward(centre, chord, radius)
+    centre = _between(vertex, middle, 1 + down / math.dist(vertex, middle))
+    return _toward(centre, _between(start, stop, part), radius)
 
 
 class Saddles(unittest.TestCase):

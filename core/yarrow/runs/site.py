@@ -9,7 +9,7 @@ from yarrow.bends.saddle3 import Saddle3
 from yarrow.bends.saddle4 import Saddle4
 from yarrow.bends.turn import Turn
 from yarrow.catalog.tables import fittings
-from yarrow.geometry.vectors import Vector, along, scaled
+from yarrow.geometry.vectors import Vector, along, dot, scaled, subtract
 from yarrow.runs.layout import LaidLine, Layout
 from yarrow.runs.plan import SiteDimension, Thing
 from yarrow.runs.run import Run
@@ -63,7 +63,7 @@ def _ledge(layout: Layout, feature: int, item: LaidLine, line: Offset) -> Thing:
     following = layout.lines[feature + 1]
     toward = item.leg.frame.toward(line.toward)
     near = along(item.laid.reached, toward, float(line.rise) - layout.pipe.diameter / 2)
-    reached = item.laid.ends
+    reached = dot(subtract(item.laid.reached, item.leg.origin), item.leg.frame.ahead)
     extent = max(following.laid.begins - reached, layout.pipe.diameter)
     return Thing(
         feature,

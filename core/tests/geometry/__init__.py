@@ -1,0 +1,1 @@
+"""See the folder's name."""

@@ -1,0 +1,111 @@
+"""What is put on paper: readings, labels that do not collide, views, and both ways to draw."""
+
+from __future__ import annotations
+
+import math
+import unittest
+import xml.etree.ElementTree as ElementTree
+from itertools import pairwise
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from exports.drawing import Drawing, reading_width, text_width
+from exports.layout import centreline, spread, views
+from exports.pdf import sheet_pdf
+from exports.sheet import PAPERS, Heading, compose_sheet
+from exports.svg import drawing_svg
+from server.tests.people import DOCUMENT, changed
+from yarrow.documents.run_file import read_run
+from yarrow.runs.plan import Plan
+from yarrow.runs.planner import plan_run
+
+
+def planned(**fields: object) -> Plan:
+    return plan_run(read_run(changed(**fields)))
+
+
+class Readings(unittest.TestCase):
+    def test_a_fraction_is_built_of_small_figures_about_a_slash(self) -> None:
+        drawing = Drawing(100, 20, "test")
+        drawing.reading(0, 10, "72 11/16", 5)
+        whole, over, slash, under = drawing.items
+        self.assertEqual([i.text for i in (whole, over, slash, under)], ["72", "11", "⁄", "16"])
+        self.assertLess(over.size, whole.size)
+        self.assertLess(over.y, under.y)
+        self.assertTrue(whole.x < over.x < slash.x < under.x)
+
+    def test_what_is_measured_is_what_is_drawn(self) -> None:
+        for text in ("618", "8' 8 3/16\"", "2792 mm", "5/8"):
+            with self.subTest(text=text):
+                left, right = Drawing(9, 9, ""), Drawing(9, 9, "")
+                left.reading(0, 0, text, 4)
+                right.reading(0, 0, text, 4, anchor="end")
+                moved = left.items[0].x - right.items[0].x
+                self.assertAlmostEqual(moved, reading_width(text, 4))
+
+    def test_a_paragraph_stays_within_its_width(self) -> None:
+        drawing = Drawing(100, 100, "")
+        drawing.paragraph(0, 10, 40, "Gloves on; fingers away from shoe and roller. " * 4, 3)
+        self.assertGreater(len(drawing.items), 3)
+        for item in drawing.items:
+            self.assertLessEqual(text_width(item.text, 3), 40)
+
+
+class Labels(unittest.TestCase):
+    @given(st.lists(st.tuples(st.floats(0, 180), st.floats(5, 25)), min_size=1, max_size=7))
+    def test_none_overlap_where_there_is_room_for_all(
+        self, labels: list[tuple[float, float]]
+    ) -> None:
+        labels.sort()
+        wanted, widths = [place for place, _ in labels], [width for _, width in labels]
+        centres = spread(wanted, widths, 0, 180)
+        for (one, w1), (other, w2) in pairwise(zip(centres, widths, strict=True)):
+            self.assertGreaterEqual(other - one, (w1 + w2) / 2 - 1e-6)
+        self.assertGreaterEqual(centres[0] - widths[0] / 2, -1e-6)
+        self.assertLessEqual(centres[-1] + widths[-1] / 2, 180 + 1e-6)
+
+    def test_those_with_room_stay_where_they_belong(self) -> None:
+        self.assertEqual(spread([20, 90, 150], [10, 10, 10], 0, 180), [20, 90, 150])
+
+
+class Shapes(unittest.TestCase):
+    def test_the_centreline_is_as_long_as_the_cut(self) -> None:
+        plan = planned()
+        points = [point for _, piece in centreline(plan) for point in piece]
+        walked = sum(math.dist(a, b) for a, b in pairwise(points))
+        self.assertAlmostEqual(walked, plan.cut_length, delta=0.05)
+
+    def test_views_are_those_that_show_something(self) -> None:
+        self.assertEqual([title for title, _ in views(planned())], ["On the wall"])
+        out = [{**line, "toward": "out"} if "toward" in line else line for line in DOCUMENT["walk"]]
+        self.assertEqual([title for title, _ in views(planned(walk=out))], ["From above"])
+
+
+class Sheets(unittest.TestCase):
+    def test_nothing_is_drawn_off_the_paper_on_either_size(self) -> None:
+        for paper, (width, height) in PAPERS.items():
+            with self.subTest(paper=paper):
+                sheet = compose_sheet(planned(), Heading("Job", "Run", "v1"), PAPERS[paper])
+                for item in sheet.items:
+                    for x, y in getattr(item, "points", None) or [(item.x, item.y)]:
+                        self.assertTrue(0 <= x <= width and 0 <= y <= height, item)
+
+    def test_a_very_long_name_is_cut_short_and_not_drawn_over_the_cut(self) -> None:
+        sheet = compose_sheet(planned(), Heading("Job", "W" * 120, "v1"), PAPERS["a4"])
+        shown = next(item.text for item in sheet.items if getattr(item, "text", "").startswith("W"))
+        self.assertTrue(shown.endswith("…"))
+
+    def test_the_svg_is_well_formed_and_the_pdf_is_one(self) -> None:
+        sheet = compose_sheet(
+            planned(name='A & B < C "D"'), Heading("J", "A & B < C", "v"), PAPERS["a4"]
+        )
+        root = ElementTree.fromstring(drawing_svg(sheet))
+        self.assertEqual(root.get("viewBox"), "0 0 210 297")
+        self.assertTrue(sheet_pdf(sheet).startswith(b"%PDF"))
+
+    def test_findings_of_a_run_are_on_its_sheet(self) -> None:
+        plan = planned(walk=[*DOCUMENT["walk"][:2], {"kind": "end", "at": 150}])
+        sheet = compose_sheet(plan, Heading("J", "R", "v"), PAPERS["letter"])
+        words = " ".join(getattr(item, "text", "") for item in sheet.items)
+        self.assertIn("longer than a stick", words)

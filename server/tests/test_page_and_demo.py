@@ -1,0 +1,86 @@
+"""The page itself, the demo data, and jobs as lists show them."""
+
+from __future__ import annotations
+
+import io
+from unittest import mock
+
+from django.core.management import call_command
+from django.template import TemplateDoesNotExist
+from django.test import TestCase
+
+from jobs.models import Job, Run
+from server.tests.people import CrewTest
+from yarrow.documents.run_file import read_run
+from yarrow.runs.planner import plan_run
+
+
+class Page(CrewTest):
+    def test_every_place_in_the_page_is_the_same_page_with_a_nonce_of_its_own(self) -> None:
+        seen = set()
+        for path in ("/", "/jobs/3", "/runs/7/sheet", "/nowhere"):
+            answer = self.client.get(path)
+            self.assertEqual(answer.status_code, 200)
+            self.assertIn(b'id="root"', answer.content)
+            nonce = answer["Content-Security-Policy"].partition("'nonce-")[2].partition("'")[0]
+            self.assertIn(f'content="{nonce}"'.encode(), answer.content)
+            seen.add(nonce)
+        self.assertEqual(len(seen), 4)
+
+    def test_a_page_that_has_not_been_built_says_so(self) -> None:
+        with mock.patch("config.page.render", side_effect=TemplateDoesNotExist("index.html")):
+            answer = self.client.get("/")
+        self.assertEqual(answer.status_code, 503)
+        self.assertIn(b"./yarrow demo", answer.content)
+
+    def test_the_page_only_reads(self) -> None:
+        self.assertEqual(self.client.post("/").status_code, 405)
+
+
+class Jobs(CrewTest):
+    def test_a_job_is_made_renamed_and_listed_with_its_runs(self) -> None:
+        made = self.send("post", "/api/jobs", {"name": " Weir ", "place": "East", "units": "mm"})
+        self.assertEqual((made.status_code, made.json()["name"]), (201, "Weir"))
+        path = f"/api/jobs/{made.json()['id']}"
+        changed = self.send("put", path, {"name": "Upper weir"})
+        self.assertEqual((changed.json()["name"], changed.json()["place"]), ("Upper weir", ""))
+        listed = {job["name"]: job["run_count"] for job in self.client.get("/api/jobs").json()}
+        self.assertEqual(listed, {"Saltmarsh": 1, "Upper weir": 0})
+
+    def test_names_that_say_nothing_or_too_much_are_refused_by_field(self) -> None:
+        for name in ("", "   ", "x" * 121, "a\x00b", "two\nlines"):
+            with self.subTest(name=name):
+                answer = self.send("post", "/api/jobs", {"name": name, "units": "in"})
+                self.assertEqual(answer.status_code, 422)
+                self.assertEqual(answer.json()["errors"][0]["path"], "body.name"[5:])
+        surplus = self.send("post", "/api/jobs", {"name": "A", "units": "in", "owner": 1})
+        self.assertEqual(surplus.status_code, 422)
+
+    def test_a_run_without_a_name_still_has_one_in_the_list(self) -> None:
+        document = {**self.run_.document, "name": "  "}
+        made = self.send("post", f"/api/jobs/{self.job.id}/runs", document)
+        self.assertEqual(made.json()["name"], "Unnamed run")
+        self.assertEqual(made.json()["document"]["name"], "  ")
+
+
+class Demo(TestCase):
+    def test_it_loads_once_and_every_run_can_be_made_without_a_warning(self) -> None:
+        told = io.StringIO()
+        for _ in range(2):
+            call_command("load_demo", stdout=told)
+        self.assertIn("Sign in as wren", told.getvalue())
+        self.assertEqual(Job.objects.count(), 3)
+        for run in Run.objects.all():
+            with self.subTest(run=run.name):
+                plan = plan_run(read_run(run.document))
+                self.assertTrue(plan.can_be_made)
+                self.assertEqual([f for f in plan.findings if f.level != "note"], [])
+                self.assertTrue(plan.steps)
+
+    def test_both_sites_have_runs_in_their_own_unit(self) -> None:
+        call_command("load_demo", stdout=io.StringIO())
+        units = {
+            job.name: {run.document["units"] for run in job.runs.all()} for job in Job.objects.all()
+        }
+        self.assertEqual(units["Saltmarsh Cider Works"], {"in"})
+        self.assertEqual(units["Harrow Lock pump house"], {"mm"})

@@ -1,0 +1,63 @@
+import { describe, expect, it } from "vitest";
+import { GOLDEN } from "@/model/golden.test-data";
+import { layOutStick, stickPages } from "./stickLayout";
+
+describe("the stick", () => {
+  it("shows the whole pipe on one page where there is room", () => {
+    const pages = stickPages(GOLDEN, 1280);
+    expect(pages).toHaveLength(1);
+    expect(pages[0]).toMatchObject({ from: 0, to: GOLDEN.cut_length });
+  });
+
+  it("turns pages where labels would not fit, with every mark on one of them", () => {
+    const pages = stickPages(GOLDEN, 230);
+    expect(pages.length).toBeGreaterThan(1);
+    expect(pages.flatMap(({ marks }) => marks.map(({ bend }) => bend))).toEqual([0, 1, 2]);
+    for (const page of pages) {
+      for (const mark of page.marks) {
+        expect(mark.position).toBeGreaterThanOrEqual(page.from);
+        expect(mark.position).toBeLessThanOrEqual(page.to);
+      }
+    }
+    expect(pages[0]?.from).toBe(0);
+    expect(pages.at(-1)?.to).toBe(GOLDEN.cut_length);
+  });
+
+  it("is to scale: marks are on the pipe where they are on the tape", () => {
+    const page = stickPages(GOLDEN, 1000)[0];
+    if (!page) {
+      throw new Error("no page");
+    }
+    const { placed, left, right, x } = layOutStick(GOLDEN, page, 1000);
+    for (const { mark, x: at } of placed) {
+      const share = mark.position / GOLDEN.cut_length;
+      expect(at).toBeCloseTo(left + (right - left) * share, 6);
+    }
+    expect(x(0)).toBe(left);
+    expect(x(GOLDEN.cut_length)).toBeCloseTo(right, 6);
+  });
+
+  it("spreads labels so that none collide, in order, within the screen", () => {
+    const page = stickPages(GOLDEN, 420)[0];
+    if (!page) {
+      throw new Error("no page");
+    }
+    const { placed, cut } = layOutStick(GOLDEN, page, 420);
+    const labels = [...placed.map(({ label }) => label), ...(cut ? [cut.label] : [])];
+    expect(labels).toEqual(labels.toSorted((a, b) => a - b));
+    labels.slice(1).forEach((label, index) => {
+      expect(label - (labels[index] ?? 0)).toBeGreaterThan(40);
+    });
+    expect(labels.at(-1)).toBeLessThan(420);
+  });
+
+  it("has no marks on it where the run can't be made", () => {
+    const broken = {
+      ...GOLDEN,
+      findings: [
+        { level: "error", code: "arcs-overlap", text: "", bends: [0, 1], path: "", source: "" },
+      ],
+    } satisfies typeof GOLDEN;
+    expect(stickPages(broken, 1280)[0]?.marks).toEqual([]);
+  });
+});
