@@ -34,7 +34,7 @@ class Mishaps(PageTest):
         for path, text, said in (
             ("walk[0].angle", "170", "Angle: expected a number from 1 to 120"),
             ("walk[0].rise", "0", "Rise: expected a length above 0"),
-            ("walk[2].at", "", "At: expected a length"),
+            ("walk[2].at", "", "Still to be measured: where"),
             ("walk[1].at", "7' 2 mm", "At: expected feet with inches"),
         ):
             with self.subTest(path=path):
@@ -42,6 +42,7 @@ class Mishaps(PageTest):
                 browser.see_text(said, "li")
                 browser.keys(Keys.ESCAPE)
                 browser.gone("expected", "li")
+                browser.gone("Still to be", "li")
         browser.see_marks(*MARKS)
 
     def test_what_cant_be_made_is_said_where_it_is_and_mended_by_a_touch(self) -> None:
@@ -99,7 +100,7 @@ class Mishaps(PageTest):
         browser.write("walk[0].at", "30")
         browser.see_text("Rook Tansley saved this run in the meantime", "[role=dialog]")
         row = browser.see("[role=dialog] tbody tr").text
-        self.assertEqual(row, "walk[0].at 30 36")
+        self.assertEqual(row, "line 1, at 30 36")
         browser.press("Keep mine as the next version")
         browser.see_text("Saved", "[role=status]")
         kept = Revision.objects.filter(run=run).order_by("version")

@@ -71,7 +71,7 @@ class Fuzz(CrewTest):
     """schemathesis over the whole contract: no answer but those that are declared."""
 
     def test_any_request_gets_a_declared_answer(self) -> None:
-        @settings(max_examples=200, deadline=None, suppress_health_check=list(HealthCheck))
+        @settings(deadline=None, suppress_health_check=list(HealthCheck))
         @given(st.data())
         def ask(data: Any) -> None:
             case = data.draw(operations, label="case")

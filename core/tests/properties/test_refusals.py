@@ -29,7 +29,7 @@ def answer(document: object) -> Plan | Refusal:
 
 
 class Junk(unittest.TestCase):
-    @settings(max_examples=300, deadline=None)
+    @settings(deadline=None)
     @given(json_junk)
     def test_junk_is_refused_with_a_path(self, junk: object) -> None:
         refusal = answer(junk)
@@ -38,7 +38,7 @@ class Junk(unittest.TestCase):
         with self.assertRaises(Refusal):
             fold_document(junk)
 
-    @settings(max_examples=400, deadline=None)
+    @settings(deadline=None)
     @given(st.integers(0, 2**32), json_junk)
     def test_a_good_run_with_one_value_spoilt_is_planned_or_refused(
         self, seed: int, junk: object
@@ -48,7 +48,7 @@ class Junk(unittest.TestCase):
         got = answer(document)
         self.assertIsInstance(got, Plan | Refusal)
 
-    @settings(max_examples=200, deadline=None)
+    @settings(deadline=None)
     @given(
         st.lists(
             st.tuples(

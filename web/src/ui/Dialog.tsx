@@ -8,13 +8,14 @@ type Props = {
   title: string;
   description?: string;
   open: boolean;
-  onOpenChange: (open: boolean) => void;
+  /** Left out where the person has to choose before going on. */
+  onOpenChange?: (open: boolean) => void;
   children: ReactNode;
 };
 
 export function Dialog({ title, description, open, onOpenChange, children }: Props) {
   return (
-    <Radix.Root open={open} onOpenChange={onOpenChange}>
+    <Radix.Root open={open} {...(onOpenChange ? { onOpenChange } : {})}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-[rgb(10_14_18/0.45)]" />
         <Radix.Content
@@ -23,11 +24,13 @@ export function Dialog({ title, description, open, onOpenChange, children }: Pro
         >
           <div className="mb-3 flex items-start justify-between gap-4">
             <Radix.Title className="text-lg font-semibold">{title}</Radix.Title>
-            <Radix.Close asChild>
-              <IconButton label="Close" className="-mt-1.5 -mr-2">
-                <Icon name="close" />
-              </IconButton>
-            </Radix.Close>
+            {onOpenChange ? (
+              <Radix.Close asChild>
+                <IconButton label="Close" className="-mt-1.5 -mr-2">
+                  <Icon name="close" />
+                </IconButton>
+              </Radix.Close>
+            ) : null}
           </div>
           {description ? (
             <Radix.Description className="mb-4 text-soft">{description}</Radix.Description>

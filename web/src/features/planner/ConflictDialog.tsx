@@ -21,7 +21,6 @@ export function ConflictDialog() {
       title="Changed by someone else"
       description={`${message} Nothing of either is lost: choose which one goes on.`}
       open
-      onOpenChange={() => undefined}
     >
       <table className="mb-4 w-full text-sm">
         <thead className="text-left text-soft">
@@ -34,7 +33,7 @@ export function ConflictDialog() {
         <tbody>
           {found.map(({ path, mine: own, theirs: other }) => (
             <tr key={path} className="border-t border-line align-top">
-              <td className="py-1 pr-3 text-soft">{path}</td>
+              <td className="py-1 pr-3 text-soft">{told(path)}</td>
               <td className="py-1 pr-3 font-semibold">{own}</td>
               <td className="py-1 font-semibold">{other}</td>
             </tr>
@@ -57,4 +56,12 @@ export function ConflictDialog() {
       </div>
     </Dialog>
   );
+}
+
+/** `walk[0].at` as `line 1, at`. */
+function told(path: string): string {
+  return path
+    .replace(/walk\[(\d+)\]/, (_, index: string) => `line ${Number(index) + 1}`)
+    .replace(".", ", ")
+    .replaceAll("_", " ");
 }

@@ -57,7 +57,7 @@ function MarksTable({ plan }: { plan: Plan }) {
     return (
       <p className="px-4 py-2 text-soft">
         {plan.bends.length === 0 && plan.findings.every((finding) => finding.level !== "error")
-          ? "A straight piece: nothing to mark but the cut."
+          ? "A straight piece so far, with nothing to mark but the cut. Add what the tape meets next."
           : "No marks: this run can't be made as it is written. The line in question says why."}
       </p>
     );

@@ -22,6 +22,7 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
   const lit = selected || (pointed !== null && plan?.bends[pointed]?.feature === index);
   const findings = plan?.findings.filter((finding) => finding.feature === index) ?? [];
   const problem = [...problems].find(([path]) => path.startsWith(`walk[${index}].`));
+  const missing = unmeasured(line);
   const worked = plan?.worked.filter((sum) => sum.path.startsWith(`walk[${index}].`)) ?? [];
 
   const move = (by: -1 | 1) => {
@@ -64,7 +65,11 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
             {sum.text}
           </p>
         ))}
-        {problem ? (
+        {missing.length > 0 ? (
+          <p role="status" className="mt-1 text-sm text-soft">
+            Still to be measured: {missing.join(", ")}
+          </p>
+        ) : problem ? (
           <p role="alert" className="mt-1 text-sm text-brick">
             {fieldName(problem[0])}: expected {problem[1]}
           </p>
@@ -103,6 +108,18 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
     </li>
   );
 });
+
+/** The numbers of a line that nobody has entered yet, in the order of its sentence. */
+function unmeasured(line: Line): string[] {
+  const fields: Record<string, unknown> = line;
+  return MEASURED.filter(({ field }) => fields[field] === "").map(({ word }) => word);
+}
+
+const MEASURED = [
+  { field: "rise", word: "how high" },
+  { field: "width", word: "how wide" },
+  { field: "at", word: "where" },
+] as const;
 
 function fieldAt(index: number): string {
   return `walk[${index}].at`;

@@ -58,13 +58,15 @@ export function InlineField(props: FieldProps) {
         "grows max-w-full rounded-t-sm border-b-[1.5px] bg-transparent px-0.5 leading-snug pointer-coarse:min-h-11 pointer-coarse:rounded-md pointer-coarse:border pointer-coarse:px-2.5",
         numeric && "font-semibold",
         text === "" && "min-w-12",
-        problem
-          ? "border-brick bg-brick-soft"
-          : finding?.level === "error"
-            ? "border-brick"
-            : finding?.level === "warning"
-              ? "border-amber bg-amber-soft"
-              : "border-strong-line hover:border-accent focus:border-accent",
+        problem && text === ""
+          ? "border-amber bg-amber-soft"
+          : problem
+            ? "border-brick bg-brick-soft"
+            : finding?.level === "error"
+              ? "border-brick"
+              : finding?.level === "warning"
+                ? "border-amber bg-amber-soft"
+                : "border-strong-line hover:border-accent focus:border-accent",
         className,
       )}
     />
