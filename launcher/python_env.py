@@ -6,6 +6,7 @@ import hashlib
 import importlib.util
 import shutil
 import sys
+from pathlib import Path
 
 from launcher.debian import ensure_packages
 from launcher.places import PYTHON, ROOT, VENV
@@ -14,14 +15,10 @@ from launcher.processes import answers, run
 
 def ensure_python(*, for_tests: bool) -> None:
     """Make .venv hold exactly what the pinned list says. Raises: GiveUp."""
-    name = "requirements-test.txt" if for_tests else "requirements.txt"
-    wanted = hashlib.sha256()
-    for list_name in ("requirements.txt", name):
-        wanted.update((ROOT / list_name).read_bytes())
-    # The larger list holds the smaller one: after a test, the demo has all it needs.
-    stamps = [VENV / f"yarrow-{kind}" for kind in ("requirements-test.txt", name)]
+    # The tests' list holds the other: after a test, the demo has all it needs.
+    lists = [_FOR_TESTS] if for_tests else [_FOR_TESTS, _FOR_RUNNING]
     usable = answers([PYTHON, "-c", "import pip"])
-    if usable and stamps[-1].is_file() and stamps[-1].read_text() == wanted.hexdigest():
+    if usable and any(_installed(name) for name in lists):
         return
     if not usable:
         shutil.rmtree(VENV, ignore_errors=True)
@@ -29,5 +26,25 @@ def ensure_python(*, for_tests: bool) -> None:
             ensure_packages(["python3-venv"])
         run([sys.executable, "-m", "venv", VENV], what="making .venv")
     pip = [str(PYTHON), "-m", "pip", "install", "-q", "--disable-pip-version-check", "--no-input"]
-    run([*pip, "-r", ROOT / name], what="pip install")
-    stamps[-1].write_text(wanted.hexdigest())
+    run([*pip, "-r", ROOT / lists[-1]], what="pip install")
+    _stamp(lists[-1]).write_text(_digest(lists[-1]))
+
+
+_FOR_RUNNING = "requirements.txt"
+_FOR_TESTS = "requirements-test.txt"
+
+
+def _installed(name: str) -> bool:
+    """Whether a list was installed as it stands now."""
+    return _stamp(name).is_file() and _stamp(name).read_text() == _digest(name)
+
+
+def _stamp(name: str) -> Path:
+    return VENV / f"yarrow-{name}"
+
+
+def _digest(name: str) -> str:
+    """Of a list and the one that it may include."""
+    wanted = hashlib.sha256((ROOT / _FOR_RUNNING).read_bytes())
+    wanted.update((ROOT / name).read_bytes())
+    return wanted.hexdigest()

@@ -28,7 +28,8 @@ class Page(CrewTest):
         self.assertEqual(len(seen), 4)
 
     def test_a_page_that_has_not_been_built_says_so(self) -> None:
-        with mock.patch("config.page.render", side_effect=TemplateDoesNotExist("index.html")):
+        missing = mock.patch("config.page.render", side_effect=TemplateDoesNotExist("index.html"))
+        with missing, self.assertLogs("django.request"):
             answer = self.client.get("/")
         self.assertEqual(answer.status_code, 503)
         self.assertIn(b"./yarrow demo", answer.content)
