@@ -52,6 +52,7 @@ class Mishaps(PageTest):
         browser.see_text("arcs need a rise of at least 1 1/4 in", "[data-finding=arcs-overlap]")
         browser.see_text("No marks: this run can't be made")
         self.assertEqual(browser.marks(), [])
+        self.assertNotIn("8'", browser.see("[data-cut]").text)
         browser.press("Use 22.5°")
         browser.until(lambda: len(browser.marks()) == 3, "marks again")
         self.assertEqual(browser.value("walk[0].angle"), "22.5")

@@ -66,7 +66,7 @@ def _heading(drawing: Drawing, plan: Plan, heading: Heading) -> float:
     drawing.text(right, y - 2.6, "cut length", 3, anchor="end", colour=SOFT)
     y += 5.4
     drawing.text(MARGIN, y, heading.job, 3.6, colour=SOFT)
-    if plan.cut_length_text:
+    if plan.can_be_made:
         drawing.reading(right, y, plan.cut_length_text, 7, anchor="end")
     y += 5
     unit = "inches" if plan.units == "in" else "millimetres"

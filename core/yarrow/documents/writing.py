@@ -27,7 +27,7 @@ def plan_text(plan: Plan) -> str:
         f"{plan.conduit.name}, {plan.bender.name}, {plan.method} marks in {_UNITS[plan.units]}",
         "",
     ]
-    if plan.cut_length_text:
+    if plan.can_be_made:
         lines += [f"Cut   {plan.cut_length_text}", ""]
     for mark in plan.working_marks:
         bend = plan.bends[mark.bend]

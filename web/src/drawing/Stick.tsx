@@ -84,7 +84,7 @@ function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width
       height={HEIGHT}
       viewBox={`0 0 ${width} ${HEIGHT}`}
       role="img"
-      aria-label={`The unbent pipe, ${plan.cut_length_text} long, with ${placed.length} marks shown`}
+      aria-label={`The unbent pipe with ${placed.length} marks shown${cut ? `, cut at ${plan.cut_length_text}` : ""}`}
     >
       <rect x={left} y={PIPE_TOP} width={right - left} height={PIPE} className="fill-pipe" />
       {plan.bends.map((bend, number) => (

@@ -51,13 +51,15 @@ describe("the stick", () => {
     expect(labels.at(-1)).toBeLessThan(420);
   });
 
-  it("has no marks on it where the run can't be made", () => {
+  it("has no marks and no cut on it where the run can't be made", () => {
     const broken = {
       ...GOLDEN,
       findings: [
         { level: "error", code: "arcs-overlap", text: "", bends: [0, 1], path: "", source: "" },
       ],
     } satisfies typeof GOLDEN;
-    expect(stickPages(broken, 1280)[0]?.marks).toEqual([]);
+    const page = stickPages(broken, 1280)[0];
+    expect(page?.marks).toEqual([]);
+    expect(page ? layOutStick(broken, page, 1280).cut : "no page").toBeNull();
   });
 });

@@ -1,6 +1,6 @@
 // Where everything on the stick goes: its pages, its scale, and its labels, none colliding.
 import { spread } from "@/geometry/spread";
-import { type Mark, type Plan, workingMarks } from "@/model/document";
+import { canBeMade, type Mark, type Plan, workingMarks } from "@/model/document";
 import { widthOf } from "@/ui/reading";
 
 export const READING_SIZE = 19;
@@ -73,7 +73,8 @@ export function layOutStick(plan: Plan, page: StickPage, width: number): StickLa
   const right = width - MARGIN;
   const scale = (right - left) / Math.max(page.to - page.from, 1e-6);
   const x = (position: number) => left + (position - page.from) * scale;
-  const showsEnd = page.to >= plan.cut_length;
+  // Of a run that can't be made, no length is told to cut to.
+  const showsEnd = page.to >= plan.cut_length && canBeMade(plan);
   const wanted = page.marks.map((mark) => x(mark.position));
   const widths = page.marks.map((mark) => labelWidth(plan, mark));
   if (showsEnd) {

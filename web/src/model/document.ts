@@ -24,9 +24,14 @@ export function walkOf(document: RunDocument): readonly Line[] {
   return document.walk ?? NO_WALK;
 }
 
+/** Whether no finding is an error. */
+export function canBeMade(plan: Plan): boolean {
+  return plan.findings.every(({ level }) => level !== "error");
+}
+
 /** The marks to put on a pipe: none where the run can't be made. */
 export function workingMarks(plan: Plan): readonly Mark[] {
-  return plan.findings.some(({ level }) => level === "error") ? [] : plan.marks;
+  return canBeMade(plan) ? plan.marks : [];
 }
 
 /** The bends that something is wrong with, and how gravely. */

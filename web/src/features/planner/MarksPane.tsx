@@ -1,7 +1,7 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
 import { memo } from "react";
 import { REFERENCE } from "@/kinds/words";
-import { type Plan, workingMarks } from "@/model/document";
+import { canBeMade, type Plan, workingMarks } from "@/model/document";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
@@ -56,7 +56,7 @@ function MarksTable({ plan }: { plan: Plan }) {
   if (marks.length === 0) {
     return (
       <p className="px-4 py-2 text-soft">
-        {plan.bends.length === 0 && plan.findings.every((finding) => finding.level !== "error")
+        {plan.bends.length === 0 && canBeMade(plan)
           ? "A straight piece so far, with nothing to mark but the cut. Add what the tape meets next."
           : "No marks: this run can't be made as it is written. The line in question says why."}
       </p>
@@ -127,17 +127,18 @@ function MarksTable({ plan }: { plan: Plan }) {
 function Totals({ plan }: { plan: Plan }) {
   const { bend_degrees: bent, limit_degrees: limit } = plan.totals;
   const over = bent > limit;
+  const marks = workingMarks(plan);
   return (
     <dl className="grid grid-cols-[1fr_auto] items-baseline gap-y-1 px-4 py-3">
       <dt>Cut</dt>
       <dd className="text-xl font-bold" data-cut>
-        <Reading text={plan.cut_length_text || "–"} />
+        <Reading text={canBeMade(plan) ? plan.cut_length_text : "–"} />
       </dd>
-      {plan.marks.length > 0 ? (
+      {marks.length > 0 ? (
         <>
           <dt className="text-sm text-soft">Rounded by at most</dt>
           <dd className="text-right text-sm text-soft">
-            {Math.max(...plan.marks.map(({ moved }) => Math.abs(moved))).toFixed(
+            {Math.max(...marks.map(({ moved }) => Math.abs(moved))).toFixed(
               plan.units === "in" ? 3 : 1,
             )}{" "}
             {plan.units}
