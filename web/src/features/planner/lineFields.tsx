@@ -107,7 +107,7 @@ export function NameField({
       value={value}
       placeholder={placeholder}
       onChange={onChange}
-      className="block w-[calc(100%-2.5rem)] border-transparent font-semibold pointer-coarse:px-0.5"
+      className="block w-[calc(100%-2.5rem)] border-transparent font-semibold pointer-coarse:-ml-2"
     />
   );
 }
