@@ -39,16 +39,18 @@ class Jobs(PageTest):
         run.refresh_from_db()
         self.assertEqual(run.document["walk"][0]["at"], "33")
 
-    def test_a_run_is_removed_and_gone_from_its_job(self) -> None:
+    def test_a_run_is_removed_and_brought_back(self) -> None:
         browser = self.browser
         run = self.open_run(PRESS_HALL)
         browser.press("More")
         browser.press("Remove this run")
         browser.see_text("Saltmarsh Cider Works", "h1")
-        browser.gone(PRESS_HALL)
+        browser.gone(PRESS_HALL, "main li")
         run.refresh_from_db()
         self.assertIsNotNone(run.removed_at)
         self.assertEqual(run.revisions.count(), 1)
+        browser.press("Bring it back")
+        browser.see_marks("25 9/16", "34 1/4", "72 11/16")
 
     def test_a_run_is_renamed_where_its_name_stands(self) -> None:
         browser = self.browser

@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from django.urls import path, re_path
 
-from api.api import api
+from api.api import api, missing
 from config.page import page
 
 urlpatterns = [
     path("api/", api.urls),
+    re_path(r"^api/", missing),
     # Everything that is not the API or a built file is a place in the page.
     re_path(r"^(?!api/|static/).*$", page),
 ]

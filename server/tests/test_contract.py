@@ -63,7 +63,8 @@ class Answers(CrewTest):
                 self.assertEqual((answer.status_code, answer.json()["code"]), (422, "unreadable"))
 
     def test_addresses_that_lead_nowhere_are_problems_too(self) -> None:
-        self.assertEqual(self.client.get("/api/nowhere").status_code, 404)
+        nowhere = self.client.get("/api/nowhere")
+        self.assertEqual((nowhere.status_code, nowhere.json()["code"]), (404, "not-found"))
         self.assertEqual(self.client.get(f"/api/runs/{2**70}").status_code, 422)
 
 

@@ -20,7 +20,7 @@ from yarrow.documents.catalogue import catalogue
 from yarrow.documents.run_file import read_run
 from yarrow.documents.writing import plan_text
 from yarrow.runs.planner import plan_run
-from yarrow.runs.words import Words, degrees, plural
+from yarrow.runs.words import Words, degrees
 
 INCHES = Words("in", Fraction(1, 16))
 METRIC = Words("mm", Fraction(1))
@@ -42,9 +42,8 @@ class Sentences(unittest.TestCase):
         self.assertEqual(INCHES.off(-0.19), "−3/16")
         self.assertEqual(INCHES.off(0.02), "0")
 
-    def test_angles_and_counts(self) -> None:
+    def test_angles(self) -> None:
         self.assertEqual([degrees(a) for a in (30.0, 22.5, 3.205)], ["30°", "22.5°", "3.21°"])
-        self.assertEqual([plural(n, "bend") for n in (1, 2)], ["1 bend", "2 bends"])
 
 
 class Site(unittest.TestCase):

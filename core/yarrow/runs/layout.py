@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from yarrow.bends.end import End
-from yarrow.bends.leg import FIRST_LEG, Laid, Leg, Pipe, PipeEnd
+from yarrow.bends.leg import FIRST_LEG, Feature, Laid, Leg, Pipe, PipeEnd
 from yarrow.bends.registry import Line
 from yarrow.geometry.vectors import ORIGIN, Vector
 from yarrow.runs.run import Run
@@ -50,7 +50,7 @@ def lay_out(run: Run) -> Layout:
     lines: list[LaidLine] = []
     leg_vertices = [0]
     for feature, line in enumerate(run.walk):
-        laid = line.lay(leg, pipe)
+        laid = _lay(line, leg, pipe)
         lines.append(LaidLine(line, leg, laid, len(points)))
         for corner in laid.corners:
             points.append(corner.point)
@@ -59,6 +59,11 @@ def lay_out(run: Run) -> Layout:
             leg_vertices.append(len(points) - 1)
         leg = laid.after
     return Layout(pipe, tuple(points), tuple(owned), tuple(lines), tuple(leg_vertices))
+
+
+def _lay(feature: Feature, leg: Leg, pipe: Pipe) -> Laid:
+    """Any kind of line, held by the type checker to what a feature can do."""
+    return feature.lay(leg, pipe)
 
 
 def _pipe(run: Run) -> Pipe:

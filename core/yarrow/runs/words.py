@@ -42,8 +42,3 @@ class Words:
 def degrees(value: float) -> str:
     """``30°``, ``22.5°``: at most two places, none that say nothing."""
     return f"{value:.2f}".rstrip("0").rstrip(".") + "°"
-
-
-def plural(count: int, word: str) -> str:
-    """``1 bend``, ``2 bends``."""
-    return f"{count} {word}{'' if count == 1 else 's'}"

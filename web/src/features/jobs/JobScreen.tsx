@@ -1,8 +1,8 @@
 // One job with its runs: open one, start one, bring one in from a file.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
-import type { Schemas } from "@/api/client";
+import { Link, useLocation, useNavigate, useParams } from "react-router";
+import { client, type Schemas, unwrap } from "@/api/client";
 import { createRun, forgetLists, useJob } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { emptyRun, type RunDocument } from "@/model/document";
@@ -88,6 +88,7 @@ export function JobScreen() {
             {problem}
           </p>
         ) : null}
+        <Removed />
         {runs.length === 0 ? (
           <p className="rounded-lg border border-dashed border-strong-line p-8 text-center text-soft">
             No runs yet. A run is one pipe, from one box to the next: start one and walk it with the
@@ -102,6 +103,32 @@ export function JobScreen() {
         )}
       </main>
     </div>
+  );
+}
+
+/** The run that was just removed, with the way to bring it back. */
+function Removed() {
+  const removed = (useLocation().state as { removed?: { id: number; name: string } } | null)
+    ?.removed;
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  if (!removed) {
+    return null;
+  }
+  const bringBack = async () => {
+    const path = { run_id: removed.id };
+    await unwrap(client.POST("/api/runs/{run_id}/bring-back", { params: { path } }));
+    forgetLists(queries);
+    await navigate(`/runs/${removed.id}`);
+  };
+  return (
+    <p
+      role="status"
+      className="mb-4 flex items-center gap-4 border-l-3 border-strong-line bg-paper px-3 py-2"
+    >
+      {removed.name} was removed.
+      <Button onClick={() => void bringBack()}>Bring it back</Button>
+    </p>
   );
 }
 

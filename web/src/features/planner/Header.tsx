@@ -2,7 +2,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { memo, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { client, unwrap } from "@/api/client";
+import { client, Refused, unwrap } from "@/api/client";
 import { createRun, forgetLists } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { set } from "@/model/commands";
@@ -23,6 +23,7 @@ export const Header = memo(function Header({ job, showShortcuts }: Props) {
   const name = usePlanner((state) => state.history.present.name ?? "");
   const runId = usePlanner((state) => state.runId);
   const change = usePlanner((state) => state.change);
+  const setSaving = usePlanner((state) => state.setSaving);
   const undo = usePlanner((state) => state.undo);
   const redo = usePlanner((state) => state.redo);
   const canUndo = usePlanner((state) => state.history.past.length > 0);
@@ -41,8 +42,13 @@ export const Header = memo(function Header({ job, showShortcuts }: Props) {
     await unwrap(client.DELETE("/api/runs/{run_id}", { params: { path: { run_id: runId } } }));
     dropDraft(runId);
     forgetLists(queries);
-    await navigate(`/jobs/${job.id}`);
+    await navigate(`/jobs/${job.id}`, { state: { removed: { id: runId, name } } });
   };
+  const attempt = (action: () => Promise<void>) => () =>
+    void action().catch((error: unknown) => {
+      const message = error instanceof Refused ? error.message : "That did not work. Try again.";
+      setSaving({ state: "refused", message });
+    });
 
   return (
     <TopBar
@@ -70,9 +76,9 @@ export const Header = memo(function Header({ job, showShortcuts }: Props) {
                 label: "Export the run file",
                 run: () => downloadRun(store.getState().history.present),
               },
-              { label: "Copy this run", run: () => void copy() },
+              { label: "Copy this run", run: attempt(copy) },
               { label: "Shortcuts", key: "?", run: showShortcuts },
-              { label: "Remove this run", hint: "its history is kept", run: () => void remove() },
+              { label: "Remove this run", hint: "it can be brought back", run: attempt(remove) },
             ]}
           />
           <span className="max-desk:hidden">
