@@ -40,6 +40,23 @@ class PaperAndFiles(PageTest):
             lambda: browser.see("[data-sheet] svg").get_attribute("width") == "215.9mm", "letter"
         )
 
+    def test_what_was_typed_last_is_on_the_sheet(self) -> None:
+        browser = self.browser
+        self.open_run(PRESS_HALL)
+        browser.write("walk[0].at", "35")
+        browser.press("Sheet")
+        browser.see("[data-sheet] svg")
+        told = [text.text for text in browser.all("[data-sheet] text")]
+        self.assertIn("35", told)
+        self.assertNotIn("33", told)
+
+    def test_a_sheet_that_lacks_what_can_t_be_saved_says_so(self) -> None:
+        browser = self.browser
+        self.open_run(PRESS_HALL)
+        browser.write("walk[0].at", "35 1/")
+        browser.press("Sheet")
+        browser.see_text("of the last saved version", "[role=alert]")
+
     def client_with_session(self) -> Client:
         client = Client()
         client.force_login(Member.objects.get(username="wren"))

@@ -7,7 +7,7 @@ import { createRun, forgetLists } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { set } from "@/model/commands";
 import { dropDraft } from "@/model/drafts";
-import { ButtonLink, IconButton } from "@/ui/Button";
+import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
 import { TopBar } from "@/ui/TopBar";
@@ -15,6 +15,7 @@ import { downloadRun } from "./downloadRun";
 import { HistoryDialog } from "./HistoryDialog";
 import { usePlanner, usePlannerStore } from "./PlannerContext";
 import { SavingState } from "./SavingState";
+import { saveNow } from "./useAutosave";
 
 type Props = { job: { id: number; name: string }; showShortcuts: () => void };
 
@@ -38,6 +39,11 @@ export const Header = memo(function Header({ job, showShortcuts }: Props) {
     forgetLists(queries);
     await navigate(`/runs/${run.id}`);
   };
+  const openSheet = async () => {
+    // The sheet is of what is saved: what was typed last has to be on it.
+    await saveNow(store, () => forgetLists(queries));
+    await navigate(`/runs/${runId}/sheet`);
+  };
   const remove = async () => {
     await unwrap(client.DELETE("/api/runs/{run_id}", { params: { path: { run_id: runId } } }));
     dropDraft(runId);
@@ -60,10 +66,10 @@ export const Header = memo(function Header({ job, showShortcuts }: Props) {
           <IconButton label="Redo (Ctrl Shift Z)" onClick={redo} disabled={!canRedo}>
             <Icon name="redo" />
           </IconButton>
-          <ButtonLink to={`/runs/${runId}/sheet`} weight="main">
+          <Button weight="main" onClick={attempt(openSheet)}>
             <Icon name="sheet" />
             <span className="max-desk:sr-only">Sheet</span>
-          </ButtonLink>
+          </Button>
           <Menu
             trigger={
               <IconButton label="More">

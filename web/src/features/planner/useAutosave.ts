@@ -47,15 +47,30 @@ export function useAutosave(store: PlannerStore): void {
       window.removeEventListener("online", now);
     };
   }, [store, queries, document, saving]);
+
+  // Whoever leaves the run finds it in its job as they left it.
+  useEffect(() => () => void saveNow(store, () => forgetLists(queries)), [store, queries]);
 }
 
-let underWay = false;
+/** Saves that have not been answered: one at a time a run, so that versions follow one another. */
+const underWay = new WeakMap<PlannerStore, Promise<void>>();
 
-async function save(store: PlannerStore, done: () => void): Promise<void> {
-  if (underWay) {
-    return;
+/** Everything typed so far, saved where that is possible, before something is made from it. */
+export async function saveNow(store: PlannerStore, done: () => void): Promise<void> {
+  await underWay.get(store);
+  const { state } = store.getState().saving;
+  if (state === "waiting" || state === "offline") {
+    await save(store, done);
   }
-  underWay = true;
+}
+
+function save(store: PlannerStore, done: () => void): Promise<void> {
+  const running = underWay.get(store) ?? send(store, done).finally(() => underWay.delete(store));
+  underWay.set(store, running);
+  return running;
+}
+
+async function send(store: PlannerStore, done: () => void): Promise<void> {
   const { runId, history, baseVersion, saving, saved, setSaving } = store.getState();
   const document = history.present;
   if (saving.state === "waiting") {
@@ -72,8 +87,6 @@ async function save(store: PlannerStore, done: () => void): Promise<void> {
   } catch (error) {
     const changed = store.getState().history.present !== document;
     setSaving(changed && !isConflict(error) ? { state: "waiting" } : outcome(error));
-  } finally {
-    underWay = false;
   }
 }
 

@@ -3,6 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { useParams } from "react-router";
 import { client, unwrap } from "@/api/client";
+import { findDraft } from "@/model/drafts";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { Icon } from "@/ui/Icon";
@@ -59,6 +60,12 @@ export default function SheetScreen() {
           </ButtonLink>
         </TopBar>
       </div>
+      {findDraft(runId) ? (
+        <p role="alert" className="border-l-3 border-amber bg-amber-soft px-4 py-2 print:hidden">
+          This sheet is of the last saved version. Changes that could not be saved are not on it: go
+          back to the run to see why.
+        </p>
+      ) : null}
       <main className="grid flex-1 justify-center overflow-auto p-4 print:block print:overflow-visible print:p-0">
         {sheet.data ? (
           <Drawn svg={sheet.data} paper={paper} />
