@@ -131,7 +131,7 @@ function Totals({ plan }: { plan: Plan }) {
   return (
     <dl className="grid grid-cols-[1fr_auto] items-baseline gap-y-1 px-4 py-3">
       <dt>Cut</dt>
-      <dd className="text-xl font-bold" data-cut>
+      <dd className="text-right text-xl font-bold" data-cut>
         <Reading text={canBeMade(plan) ? plan.cut_length_text : "–"} />
       </dd>
       {marks.length > 0 ? (
@@ -146,7 +146,7 @@ function Totals({ plan }: { plan: Plan }) {
         </>
       ) : null}
       <dt>Bends</dt>
-      <dd className={classes("font-semibold", over && "text-amber")}>
+      <dd className={classes("text-right font-semibold", over && "text-amber")}>
         {degrees(bent)} of {degrees(limit)}
       </dd>
       <dd
