@@ -6,6 +6,7 @@ import os
 import signal
 import subprocess
 from collections.abc import Iterable, Mapping, Sequence
+from contextlib import suppress
 from pathlib import Path
 
 from launcher.say import GiveUp
@@ -57,12 +58,13 @@ def answers(command: Iterable[str | Path]) -> bool:
 
 
 def stop(process: subprocess.Popen[bytes], patience: float = 10) -> None:
-    """Ask a program that we started to end, and make it where it does not."""
-    if process.poll() is not None:
-        return
-    process.send_signal(signal.SIGTERM)
+    """Ask a program that we started in a session of its own to end, with all that it started
+    itself (npm starts what it runs), and make it where it does not."""
+    with suppress(ProcessLookupError):
+        os.killpg(process.pid, signal.SIGTERM)
     try:
         process.wait(patience)
     except subprocess.TimeoutExpired:
-        process.kill()
+        with suppress(ProcessLookupError):
+            os.killpg(process.pid, signal.SIGKILL)
         process.wait()

@@ -3,9 +3,10 @@ import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { defineConfig } from "vite";
 
-export default defineConfig({
+export default defineConfig(({ command }) => ({
   plugins: [react(), tailwindcss()],
-  base: "/static/",
+  // Built files are served under /static/; while editing, the page has the address to itself.
+  base: command === "build" ? "/static/" : "/",
   resolve: { alias: { "@": new URL("./src", import.meta.url).pathname } },
   build: { target: "es2022", assetsInlineLimit: 0, modulePreload: { polyfill: false } },
   server: {
@@ -13,4 +14,4 @@ export default defineConfig({
     proxy: { "/api": process.env.YARROW_API ?? "http://127.0.0.1:8601" },
   },
   test: { include: ["src/**/*.test.ts"], isolate: false },
-});
+}));
