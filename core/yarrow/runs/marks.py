@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from yarrow.benders.bender import Hook, Reference
 from yarrow.benders.placing import Placing
-from yarrow.geometry.pipe import StraightPipe
+from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.measure.rounding import round_to
 from yarrow.runs.plan import Mark
 from yarrow.runs.rule import RuleWork
@@ -14,13 +14,7 @@ from yarrow.runs.run import Run
 def exact_marks(run: Run, pipe: StraightPipe, placings: tuple[Placing, ...]) -> tuple[Mark, ...]:
     """A mark a bend, where the bender's reference puts the arc exactly in its place."""
     return tuple(
-        _mark(
-            run,
-            index,
-            run.bender.mark_position(bend.arc_start, bend.arc_end, how.hook, how.reference),
-            how.reference,
-            how.hook,
-        )
+        _exact_mark(run, index, bend, how)
         for index, (bend, how) in enumerate(zip(pipe.bends, placings, strict=True))
     )
 
@@ -36,15 +30,19 @@ def rule_marks(
         zip(pipe.bends, placings, work.spots, work.drifts, strict=True)
     ):
         if spot is None:
-            start, end = bend.arc_start + drift, bend.arc_end + drift
-            position = bender.mark_position(start, end, how.hook, how.reference)
-            marks.append(_mark(run, index, position, how.reference, how.hook))
-            continue
-        reference = bender.centre_reference if spot.reference == "centre" else "front"
-        if reference == "front":
-            reference = bender.front_reference
-        marks.append(_mark(run, index, spot.position, reference, spot.hook))
+            marks.append(_exact_mark(run, index, bend, how, drift))
+        else:
+            centre = spot.reference == "centre"
+            reference = bender.centre_reference if centre else bender.front_reference
+            marks.append(_mark(run, index, spot.position, reference, spot.hook))
     return tuple(marks)
+
+
+def _exact_mark(run: Run, index: int, bend: PipeBend, how: Placing, drift: float = 0.0) -> Mark:
+    """Where the bender's reference puts an arc in its place, or ``drift`` further along."""
+    start, end = bend.arc_start + drift, bend.arc_end + drift
+    position = run.bender.mark_position(start, end, how.hook, how.reference)
+    return _mark(run, index, position, how.reference, how.hook)
 
 
 def _mark(run: Run, bend: int, position: float, reference: Reference, hook: Hook) -> Mark:

@@ -65,8 +65,8 @@ def shallower(line: Line, feature: int, pipe: Pipe, straight: float) -> tuple[st
     return f"use {told}", Remedy(f"Use {told}", f"walk[{feature}].angle", angle)
 
 
-def rise_needed(line: Line, pipe: Pipe, words: Words, straight: float = 0.0) -> str:
+def rise_needed(line: Line, pipe: Pipe, words: Words) -> str:
     """In words, the least rise at the line's own angle; empty for a line without one."""
     if not isinstance(line, Angled):
         return ""
-    return words.at_least(least_rise(line, pipe, straight))
+    return words.at_least(least_rise(line, pipe, 0.0))

@@ -117,21 +117,24 @@ def _near_start(draft: Draft, bend: int, has: float, need: float) -> Finding:
     short = need - has
     words = draft.words
     remedy = draft.move(feature, short)
-    stub = draft.pipe.bends[bend].angle > 80
     bender = draft.run.bender
-    if stub and draft.placings[bend].hook == "start":
+    if draft.pipe.bends[bend].angle > 80 and draft.placings[bend].hook == "start":
         code = "stub-too-short"
         least = words.at_least(bender.take_up + bender.hook)
-        text = f"The stub is under this bender's least of {least}: make it"
+        text = (
+            f"The stub is under this bender's least of {least}: make it "
+            f"{words.at_least(short)} longer"
+        )
     else:
         code = "too-close-to-end"
-        text = f"Bend {bend + 1} has {words.length(has)} of straight before it, and needs"
+        text = (
+            f"Bend {bend + 1} has {words.length(has)} of straight before it, and needs "
+            f"{words.at_least(need)}"
+        )
     return Finding(
         "warning",
         code,
-        f"{text} {words.at_least(short) if stub else words.at_least(need)}"
-        f"{' longer' if stub and code == 'stub-too-short' else ''}, or bend it from a longer piece "
-        "and cut the start afterwards.",
+        f"{text}, or bend it from a longer piece and cut the start afterwards.",
         feature,
         draft.field(feature),
         (bend,),
