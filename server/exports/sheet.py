@@ -140,7 +140,9 @@ def _marks(drawing: Drawing, plan: Plan, top: float) -> float:
         drawing.text(left + x, top, name, 2.7, colour=SOFT)
     y = top + 1.6
     if not plan.working_marks:
-        drawing.text(left, y + 6, "No marks: this run can't be made as written.", 4, bold=True)
+        straight = "A straight piece: nothing to mark but the cut."
+        unmade = "No marks: this run can't be made as written."
+        drawing.text(left, y + 6, straight if plan.can_be_made else unmade, 4, bold=True)
         return y + 8
     size = 4.6 if len(plan.working_marks) <= 10 else 3.4
     for mark in plan.working_marks:

@@ -104,6 +104,13 @@ class Sheets(unittest.TestCase):
         self.assertEqual(root.get("viewBox"), "0 0 210 297")
         self.assertTrue(sheet_pdf(sheet).startswith(b"%PDF"))
 
+    def test_a_straight_piece_is_not_called_one_that_can_t_be_made(self) -> None:
+        plan = planned(walk=[{"kind": "end", "at": 60}])
+        sheet = compose_sheet(plan, Heading("J", "R", "v"), PAPERS["a4"])
+        words = " ".join(getattr(item, "text", "") for item in sheet.items)
+        self.assertIn("A straight piece", words)
+        self.assertNotIn("can't be made", words)
+
     def test_findings_of_a_run_are_on_its_sheet(self) -> None:
         plan = planned(walk=[*DOCUMENT["walk"][:2], {"kind": "end", "at": 150}])
         sheet = compose_sheet(plan, Heading("J", "R", "v"), PAPERS["letter"])
