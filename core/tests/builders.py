@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from typing import Any
 
+from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
-from yarrow.runs.plan import Finding, Plan
+from yarrow.runs.plan import Candidate, Choice, Finding, Plan
 from yarrow.runs.planner import plan_run
 
 # Half-inch thin wall on a hand bender with K 5 and G 2 5/8: geometry.md's own example.
@@ -77,3 +78,47 @@ def found(plan: Plan, code: str) -> Finding:
 
 def codes(plan: Plan) -> list[str]:
     return [finding.code for finding in plan.findings]
+
+
+def round_thing(at: Any, across: Any, toward: str = "out", **more: Any) -> dict[str, Any]:
+    return {"kind": "round", "at": at, "across": across, "toward": toward, **more}
+
+
+def block(at: Any, width: Any, height: Any, toward: str = "out", **more: Any) -> dict[str, Any]:
+    line = {"kind": "block", "at": at, "width": width, "height": height, "toward": toward}
+    return {**line, **more}
+
+
+def ledge(at: Any, height: Any, toward: str = "out", **more: Any) -> dict[str, Any]:
+    return {"kind": "ledge", "at": at, "height": height, "toward": toward, **more}
+
+
+def wall(at: Any, toward: str = "left", **more: Any) -> dict[str, Any]:
+    return {"kind": "wall", "at": at, "toward": toward, **more}
+
+
+def hole(at: Any, depth: Any, toward: str = "out", **more: Any) -> dict[str, Any]:
+    return {"kind": "hole", "at": at, "depth": depth, "toward": toward, **more}
+
+
+def box(where: str, knockout: Any, **more: Any) -> dict[str, Any]:
+    return {"kind": "box", "where": where, "knockout": knockout, **more}
+
+
+def choice(plan: Plan, feature: int) -> Choice:
+    """What was chosen for a line of the walk."""
+    return next(each for each in plan.choices if each.feature == feature)
+
+
+def taken(plan: Plan, feature: int) -> Candidate:
+    """The candidate that was taken for a line of the walk."""
+    return next(each for each in choice(plan, feature).candidates if each.taken)
+
+
+def refused(document: dict[str, Any]) -> str:
+    """What a document that can't be read is told."""
+    try:
+        read_run(document)
+    except Refusal as refusal:
+        return str(refusal)
+    raise AssertionError("it was read")

@@ -21,7 +21,6 @@ from exports.drawing import (
 from exports.layout import Point, View, centreline, spread, views
 from yarrow.geometry.vectors import Vector, along
 from yarrow.runs.plan import Plan, Thing
-from yarrow.runs.steps import REFERENCE_NAMES
 from yarrow.runs.words import degrees
 
 PAPERS = {"a4": (210.0, 297.0), "letter": (215.9, 279.4)}
@@ -152,7 +151,7 @@ def _marks(drawing: Drawing, plan: Plan, top: float) -> float:
         base = y - size * 0.4
         drawing.text(left, base, str(mark.bend + 1), size * 0.8, colour=SOFT)
         drawing.reading(left + _COLUMNS[1], base, mark.text, size)
-        drawing.text(left + _COLUMNS[2], base, REFERENCE_NAMES[mark.reference], size * 0.72)
+        drawing.text(left + _COLUMNS[2], base, mark.name, size * 0.72)
         drawing.text(left + _COLUMNS[3], base, f"the {mark.hook} of the pipe", size * 0.72)
         drawing.text(left + _COLUMNS[4], base, degrees(bend.angle), size, bold=True)
         roll = "first" if mark.bend == 0 else degrees(bend.roll)

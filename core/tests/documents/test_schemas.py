@@ -18,6 +18,7 @@ from yarrow.bends.registry import KINDS
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
 from yarrow.documents.schema import _compile, schema
+from yarrow.obstacles.registry import OBSTACLES
 
 
 def validates(document: object, name: str) -> bool:
@@ -62,9 +63,12 @@ class Reading(unittest.TestCase):
     def test_every_kind_of_line_has_a_schema_and_the_same_fields(self) -> None:
         definitions = schema("run")["$defs"]
         listed = {ref["$ref"].rpartition("/")[2] for ref in definitions["line"]["oneOf"]}
-        self.assertEqual(listed, set(KINDS))
-        for kind, line in KINDS.items():
-            fields = set(definitions[kind]["properties"]) - {"kind"}
+        self.assertEqual(listed, set(KINDS) | set(OBSTACLES))
+        # Read into other places: an offset's length to fit into leaves its angle to be chosen, and
+        # where an end is fixed concerns the whole run.
+        elsewhere = {"offset": {"within"}, "end": {"meet"}}
+        for kind, line in {**KINDS, **OBSTACLES}.items():
+            fields = set(definitions[kind]["properties"]) - {"kind"} - elsewhere.get(kind, set())
             named = {"measured_from" if field == "from" else field for field in fields}
             self.assertEqual(named, set(line.__dataclass_fields__))
 
@@ -98,11 +102,11 @@ class Reading(unittest.TestCase):
     def test_worked_sums_are_kept_by_path(self) -> None:
         got = read_run(run(offset("52 3/4 - 2 7/8", 4), end_line("60 + 8")))
         self.assertEqual(
-            [(sum_.path, sum_.text) for sum_ in got.worked],
+            [(sum_.path, sum_.text) for sum_ in got.setup.worked],
             [("walk[0].at", "52 3/4 - 2 7/8 = 49 7/8"), ("walk[1].at", "60 + 8 = 68")],
         )
 
     def test_trade_sizes_may_be_written_with_a_space(self) -> None:
         conduit = {"type": "emt", "size": "1 1/4"}
         got = read_run(run(end_line(60), conduit=conduit, bender="hand-emt-1-1/4"))
-        self.assertEqual(got.conduit.size, "1-1/4")
+        self.assertEqual(got.setup.conduit.size, "1-1/4")

@@ -9,9 +9,10 @@ from typing import Any
 from hypothesis import given, settings
 
 from core.tests.properties.strategies import makeable_runs
+from core.tests.walking import walked_length
 from yarrow.documents.run_file import read_run
 from yarrow.geometry.pipe import PipeBend, develop, fold
-from yarrow.geometry.vectors import Vector, along, length, subtract
+from yarrow.geometry.vectors import Vector
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
 
@@ -48,7 +49,7 @@ class PlanAndFold(unittest.TestCase):
         self, document: dict[str, Any]
     ) -> None:
         plan = plan_run(read_run(document))
-        walked = _walked_length(plan)
+        walked = walked_length(plan)
         # Chords of small steps fall short of the arc by less than this.
         self.assertAlmostEqual(walked, plan.cut_length, delta=plan.cut_length * 1e-4)
 
@@ -91,36 +92,6 @@ class PlanAndFold(unittest.TestCase):
             self.assertAlmostEqual(one.arc_start, other.arc_start, places=6)
             self.assertAlmostEqual(one.angle, other.angle, places=6)
         self.assertAlmostEqual(path.cut_length, walk.cut_length, places=6)
-
-
-def _walked_length(plan: Plan) -> float:
-    """The length of the pipe by walking it in small steps, with nothing of develop()."""
-    total, here = 0.0, plan.path[0]
-    for bend in plan.bends:
-        vertex = plan.path[bend.vertex]
-        before, after = plan.path[bend.vertex - 1], plan.path[bend.vertex + 1]
-        arriving, leaving = _unit(subtract(vertex, before)), _unit(subtract(after, vertex))
-        reach = bend.radius * math.tan(math.radians(bend.angle) / 2)
-        begin = along(vertex, arriving, -reach)
-        total += math.dist(here, begin)
-        here = begin
-        # The centre of the arc is square to the way in, on the inside of the corner.
-        inward = _unit(subtract(_unit(subtract(leaving, arriving)), (0, 0, 0)))
-        centre = along(vertex, inward, bend.radius / math.cos(math.radians(bend.angle) / 2))
-        steps = 400
-        for step in range(1, steps + 1):
-            part = step / steps
-            chord = along(begin, _unit(subtract(along(vertex, leaving, reach), begin)),
-                          part * math.dist(begin, along(vertex, leaving, reach)))  # fmt: skip
-            point = along(centre, _unit(subtract(chord, centre)), bend.radius)
-            total += math.dist(here, point)
-            here = point
-    return total + math.dist(here, plan.path[-1])
-
-
-def _unit(vector: Vector) -> Vector:
-    size = length(vector)
-    return (vector[0] / size, vector[1] / size, vector[2] / size)
 
 
 class Develop(unittest.TestCase):

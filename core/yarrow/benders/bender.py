@@ -6,11 +6,32 @@ import math
 from dataclasses import dataclass
 from typing import Literal
 
+from yarrow.benders.springback import UNMEASURED, Springback
 from yarrow.geometry.arcs import gain
 
-BenderKind = Literal["hand", "bench"]
+BenderKind = Literal["hand", "ratchet", "mechanical", "powered", "bench", "heat"]
 Reference = Literal["front", "back", "centre", "former", "square"]
 Hook = Literal["start", "end"]
+Way = Literal["mark", "bench", "chart"]
+"""How people work: marks and multipliers, a former and a square, or a chart of bend starts."""
+
+MARK_NAMES: dict[Reference, str] = {
+    "front": "front mark",
+    "back": "back-of-bend mark",
+    "centre": "centre mark",
+    "former": "start-of-bend mark",
+    "square": "square at the back",
+}
+"""What a bender's marks are called until a crew renames them to what is stamped on its own."""
+
+USUAL_WAY: dict[BenderKind, Way] = {
+    "hand": "mark",
+    "ratchet": "mark",
+    "mechanical": "chart",
+    "powered": "chart",
+    "bench": "bench",
+    "heat": "bench",
+}
 
 NOTCH_ANGLE = 45.0
 """The bend whose middle the centre notch is at: the centre of a 3-bend saddle, as it is taught."""
@@ -22,7 +43,9 @@ class Bender:
 
     ``radius`` R of the centreline; ``take_up`` K from the back of a 90 to the front mark;
     ``hook``, straight pipe needed ahead of the front mark; ``heel``, straight needed behind the
-    arc; ``diameter`` D of the conduit. Source of the model: docs/geometry.md, the bender.
+    arc; ``diameter`` D of the conduit; ``way``, how it is worked with; ``degrees_per_click`` None
+    where it has no clicks; ``renamed``, what its marks are called on this one. Source of the
+    model: docs/geometry.md, the bender.
     """
 
     id: str
@@ -33,6 +56,10 @@ class Bender:
     hook: float
     heel: float
     diameter: float
+    way: Way = "mark"
+    springback: Springback = UNMEASURED
+    degrees_per_click: float | None = None
+    renamed: tuple[tuple[Reference, str], ...] = ()
 
     @property
     def arc_behind_front(self) -> float:
@@ -45,19 +72,40 @@ class Bender:
         return gain(self.radius, 90) + self.diameter
 
     @property
+    def least_stub(self) -> float:
+        """The shortest stub of a 90, to its back: the take-up, and the hook's hold on the pipe."""
+        return self.take_up + self.hook
+
+    @property
     def front_reference(self) -> Reference:
-        """The mark of this bender where the hook's side of the shoe begins."""
-        return "former" if self.kind == "bench" else "front"
+        """What a bend's near end is put on: the front mark, or where the arc itself begins."""
+        return "front" if self.way == "mark" else "former"
 
     @property
     def back_reference(self) -> Reference:
-        """The mark of this bender that the back of a 90 sits on."""
-        return "square" if self.kind == "bench" else "back"
+        """What the back of a 90 sits on; by the chart that too is told by where the arc begins."""
+        by_way: dict[Way, Reference] = {"mark": "back", "bench": "square", "chart": "former"}
+        return by_way[self.way]
 
     @property
     def centre_reference(self) -> Reference:
-        """The mark of this bender that the middle of a saddle sits on; a bench machine has none."""
-        return "former" if self.kind == "bench" else "centre"
+        """What the middle of a saddle sits on; a former and a chart have nothing for it."""
+        return "centre" if self.way == "mark" else "former"
+
+    def mark_name(self, reference: Reference) -> str:
+        """What a mark of this bender is called: as stamped on it, where the crew has said so."""
+        own = dict(self.renamed).get(reference)
+        if own:
+            return own
+        if reference == "former" and self.kind in ("bench", "heat"):
+            return "former's edge" if self.kind == "bench" else "form's edge"
+        return MARK_NAMES[reference]
+
+    def clicks(self, angle: float) -> int | None:
+        """How many clicks bend to an angle that is to be kept; None where it has none."""
+        if self.degrees_per_click is None:
+            return None
+        return round(self.springback.bend_to(angle) / self.degrees_per_click)
 
     def behind_front(self, reference: Reference) -> float:
         """How far a reference lies from the front mark toward the heel. The centre notch is that of
@@ -65,8 +113,10 @@ class Bender:
 
         Source: docs/geometry.md, other marks on the same shoe.
         """
-        if reference in ("front", "former"):
+        if reference == "front":
             return 0.0
+        if reference == "former":
+            return self.arc_behind_front
         if reference in ("back", "square"):
             return self.take_up - self.gain_90
         return self.arc_behind_front + self.radius * math.radians(NOTCH_ANGLE) / 2

@@ -4,9 +4,11 @@ from __future__ import annotations
 
 import math
 from fractions import Fraction
+from typing import cast
 
-from yarrow.benders.bender import Bender, BenderKind
-from yarrow.catalog.tables import BenderEntry, Conduit, ShoeFit
+from yarrow.benders.bender import Bender, BenderKind, Way
+from yarrow.benders.springback import UNMEASURED, Springback, springback
+from yarrow.catalog.tables import BenderEntry, Conduit, ShoeFit, typical_springback
 from yarrow.measure.units import Unit, convert
 
 TYPICAL_HOOK = {"in": 2.0, "mm": 50.0}
@@ -45,7 +47,10 @@ def catalogued(entry: BenderEntry, fit: ShoeFit, conduit: Conduit, unit: Unit) -
     return Bender(
         id=entry.id,
         name=entry.name,
-        kind=_kind(entry.kind),
+        kind=cast(BenderKind, entry.kind),
+        way=cast(Way, entry.way),
+        springback=typical(conduit),
+        degrees_per_click=fit.degrees_per_click,
         radius=radius,
         take_up=number(fit.take_up),
         hook=number(fit.hook),
@@ -54,5 +59,7 @@ def catalogued(entry: BenderEntry, fit: ShoeFit, conduit: Conduit, unit: Unit) -
     )
 
 
-def _kind(kind: str) -> BenderKind:
-    return "bench" if kind == "bench" else "hand"
+def typical(conduit: Conduit) -> Springback:
+    """What this material usually springs back, where nobody has measured it on the bender."""
+    point = typical_springback().get(conduit.type)
+    return springback((point,), typical=True) if point else UNMEASURED

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Literal
 
-from yarrow.bends.leg import ByRule, Corner, Laid, Leg, Pipe, Read, Rule
+from yarrow.bends.leg import ByRule, Corner, Laid, Leg, Pipe, Read, RiseFrom, Rule
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
@@ -23,6 +23,8 @@ class BoxOffset:
     toward: Side
     margin: Fraction
     angle: float = 10.0
+    rise_from: RiseFrom = "surface"
+    loose: tuple[str, ...] = ()
     label: str = ""
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
@@ -30,14 +32,14 @@ class BoxOffset:
 
         Source: docs/geometry.md, the named bends.
         """
-        run = float(self.rise) / math.tan(math.radians(self.angle))
+        run = self._rise(pipe) / math.tan(math.radians(self.angle))
         reach = float(self.margin) + tangent_length(pipe.radius, self.angle)
         if self.where == "start" or pipe.end is None:
             near = pipe.begins + reach
         else:
             end = leg.place(pipe.end.at, pipe.end.measured_from) + pipe.end.allowance
             near = end - reach - run
-        after = leg.displaced(self.toward, float(self.rise))
+        after = leg.displaced(self.toward, self._rise(pipe))
         return Laid(
             corners=(Corner(leg.point(near), "near"), Corner(after.point(near + run), "far")),
             begins=near,
@@ -52,8 +54,11 @@ class BoxOffset:
     ) -> tuple[Read, ...]:
         """Rise: across the leg from vertex to vertex."""
         rise = dot(subtract(vertices[1], vertices[0]), leg.frame.toward(self.toward))
-        return (Read("rise", float(self.rise), rise),)
+        return (Read("rise", float(self.rise), rise + float(self.rise) - self._rise(pipe)),)
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
         """Nothing: so small an offset is marked from the pipe's end, which is exact."""
         return None
+
+    def _rise(self, pipe: Pipe) -> float:
+        return pipe.carried(self.rise, self.toward, self.rise_from)

@@ -17,6 +17,7 @@ class End:
     allowance: Fraction
     fitting: str = "open"
     measured_from: Datum = "back"
+    loose: tuple[str, ...] = ()
     label: str = ""
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:

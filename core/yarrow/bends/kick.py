@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
-from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, Rule
+from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, RiseFrom, Rule
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
 
@@ -22,6 +22,8 @@ class Kick:
     rise: Fraction
     toward: Side
     measured_from: Datum = "back"
+    rise_from: RiseFrom = "surface"
+    loose: tuple[str, ...] = ()
     label: str = ""
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
@@ -31,7 +33,7 @@ class Kick:
             corners=(Corner(leg.point(place), "kick"),),
             begins=place,
             ends=place,
-            after=leg.displaced(self.toward, float(self.rise)),
+            after=leg.displaced(self.toward, self._rise(pipe)),
             hooked=leg.point(leg.datum(self.measured_from)),
             reached=leg.point(place),
         )
@@ -45,9 +47,12 @@ class Kick:
         rise = dot(subtract(following, kick), leg.frame.toward(self.toward))
         return (
             Read("at", float(self.at), place - leg.datum(self.measured_from)),
-            Read("rise", float(self.rise), rise),
+            Read("rise", float(self.rise), rise + float(self.rise) - self._rise(pipe)),
         )
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
         """Nothing: a kick is bent by eye where no one works it out."""
         return None
+
+    def _rise(self, pipe: Pipe) -> float:
+        return pipe.carried(self.rise, self.toward, self.rise_from)

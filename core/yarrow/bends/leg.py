@@ -4,12 +4,16 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass, replace
+from fractions import Fraction
 from typing import Literal, Protocol
 
 from yarrow.geometry.frame import Frame, Side
 from yarrow.geometry.vectors import ORIGIN, Vector, add, along, scaled
 
 Datum = Literal["back", "centre", "inside"]
+
+RiseFrom = Literal["surface", "pipe"]
+"""What a rise was measured from: the surface that the run is fixed to, or the pipe itself."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -24,30 +28,48 @@ class PipeEnd:
 @dataclass(frozen=True, slots=True)
 class Pipe:
     """What of the pipe decides where vertices lie, in the document's unit: diameter and centreline
-    radius; where it begins on the first leg, and how the walk ends (None without one)."""
+    radius; where it begins on the first leg, and how the walk ends (None without one);
+    ``stand_off``, by how much spacers or strut hold it off every surface."""
 
     diameter: float
     radius: float
     begins: float = 0.0
     end: PipeEnd | None = None
+    stand_off: float = 0.0
 
     def back_beyond_vertex(self, angle: float) -> float:
-        """(D/2) tan(θ/2): how far the back of a bend lies beyond its centreline vertex, both ways.
+        """(D/2 + stand-off) tan(θ/2): how far the surface behind a bend, which its back is on where
+        nothing holds it off, lies beyond its centreline vertex, on both legs.
 
         Args: angle in degrees. Source: docs/geometry.md, where a tape is hooked.
         """
+        return (self.diameter / 2 + self.stand_off) * math.tan(math.radians(angle) / 2)
+
+    def inside_short_of_vertex(self, angle: float) -> float:
+        """(D/2) tan(θ/2): how far the inside of a bend lies short of its vertex, on both legs."""
         return self.diameter / 2 * math.tan(math.radians(angle) / 2)
+
+    def carried(self, rise: Fraction, toward: Side, rise_from: RiseFrom) -> float:
+        """By how much a rise moves the pipe: less the stand-off where it was measured off the
+        surface, since spacers carry the pipe that far already. Sideways they carry it nowhere.
+
+        Source: docs/geometry.md, stand-off.
+        """
+        held_off = rise_from == "surface" and toward in ("out", "in")
+        return float(rise) - (self.stand_off if held_off else 0.0)
 
 
 @dataclass(frozen=True, slots=True)
 class Leg:
     """``origin`` is the centreline where the leg starts, moved sideways by what displaced it since;
-    ``back`` is how far behind it the back of the turn lies that it starts at (0 at the start)."""
+    ``back`` is how far behind it the surface lies at the back of the turn that it starts at, and
+    ``inside`` how far ahead of it that turn's inside (both 0 at the start)."""
 
     number: int
     origin: Vector
     frame: Frame
     back: float
+    inside: float
 
     def place(self, at: float, measured_from: Datum) -> float:
         """How far along the leg from its origin a number lies that was measured from a datum."""
@@ -55,7 +77,7 @@ class Leg:
 
     def datum(self, measured_from: Datum) -> float:
         """Where on the leg the tape is hooked: behind the origin for the back of the turn."""
-        return {"back": -self.back, "centre": 0.0, "inside": self.back}[measured_from]
+        return {"back": -self.back, "centre": 0.0, "inside": self.inside}[measured_from]
 
     def point(self, place: float) -> Vector:
         """The centreline point at a place along the leg."""
@@ -66,7 +88,7 @@ class Leg:
         return replace(self, origin=add(self.origin, scaled(self.frame.toward(side), distance)))
 
 
-FIRST_LEG = Leg(0, ORIGIN, Frame(), 0.0)
+FIRST_LEG = Leg(0, ORIGIN, Frame(), 0.0, 0.0)
 
 
 @dataclass(frozen=True, slots=True)

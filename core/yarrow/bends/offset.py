@@ -15,6 +15,7 @@ from yarrow.bends.leg import (
     Leg,
     Pipe,
     Read,
+    RiseFrom,
     Rule,
     RuleSpot,
 )
@@ -39,6 +40,8 @@ class Offset:
     angle: float = 30.0
     of: Hold = "full"
     measured_from: Datum = "back"
+    rise_from: RiseFrom = "surface"
+    loose: tuple[str, ...] = ()
     label: str = ""
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
@@ -47,7 +50,7 @@ class Offset:
         Source: docs/geometry.md, the named bends.
         """
         place = leg.place(float(self.at), self.measured_from)
-        rise, run = float(self.rise), self._run()
+        rise, run = self._rise(pipe), self._run(pipe)
         near = place - self._from_near_vertex(pipe)
         after = leg.displaced(self.toward, rise)
         return Laid(
@@ -68,6 +71,7 @@ class Offset:
         """Rise: across the leg from vertex to vertex. At: along the leg, to what ``of`` holds."""
         near, far = vertices[:2]
         rise = dot(subtract(far, near), leg.frame.toward(self.toward))
+        taken_off = float(self.rise) - self._rise(pipe)
         near_place, far_place = (dot(subtract(v, origin), leg.frame.ahead) for v in (near, far))
         tangent = tangent_length(pipe.radius, self.angle)
         held = {
@@ -77,7 +81,7 @@ class Offset:
         }[self.of]
         return (
             Read("at", float(self.at), held - leg.datum(self.measured_from)),
-            Read("rise", float(self.rise), rise),
+            Read("rise", float(self.rise), rise + taken_off),
         )
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
@@ -86,22 +90,25 @@ class Offset:
         Source: catalog/rules-of-thumb.csv; a printed rule knows no arcs.
         """
         multiplier, shrink = rule.offset(self.angle)
-        rise = float(self.rise)
-        to_full = {"full": 0.0, "begin": self._run(), "centre": self._run() / 2}[self.of]
+        rise, run = self._rise(pipe), self._run(pipe)
+        to_full = {"full": 0.0, "begin": run, "centre": run / 2}[self.of]
         used = shrink * rise
         far = base + leg.place(float(self.at), self.measured_from) + to_full + used
         return ByRule((RuleSpot(far - multiplier * rise), RuleSpot(far)), used)
 
-    def _run(self) -> float:
+    def _rise(self, pipe: Pipe) -> float:
+        return pipe.carried(self.rise, self.toward, self.rise_from)
+
+    def _run(self, pipe: Pipe) -> float:
         """h / tan θ, along the leg from vertex to vertex; 0 for a square offset."""
         angle = math.radians(self.angle)
-        return 0.0 if self.angle == 90 else float(self.rise) / math.tan(angle)
+        return 0.0 if self.angle == 90 else self._rise(pipe) / math.tan(angle)
 
     def _from_near_vertex(self, pipe: Pipe) -> float:
         """Along the leg from the near vertex to the place that ``at`` is measured to."""
         tangent = tangent_length(pipe.radius, self.angle)
         return {
-            "full": self._run() + tangent,
+            "full": self._run(pipe) + tangent,
             "begin": -tangent,
-            "centre": self._run() / 2,
+            "centre": self._run(pipe) / 2,
         }[self.of]

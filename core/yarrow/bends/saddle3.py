@@ -6,7 +6,7 @@ import math
 from dataclasses import dataclass
 from fractions import Fraction
 
-from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, Rule, RuleSpot
+from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, RiseFrom, Rule, RuleSpot
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
 
@@ -24,6 +24,8 @@ class Saddle3:
     angle: float = 45.0
     clearance: Fraction = Fraction(0)
     measured_from: Datum = "back"
+    rise_from: RiseFrom = "surface"
+    loose: tuple[str, ...] = ()
     label: str = ""
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
@@ -34,7 +36,7 @@ class Saddle3:
         """
         place = leg.place(float(self.at), self.measured_from)
         half = math.radians(self.angle) / 2
-        height = float(self.rise + self.clearance) + pipe.radius * (1 / math.cos(half) - 1)
+        height = self._height(pipe) + pipe.radius * (1 / math.cos(half) - 1)
         run = height / math.tan(half)
         raised = leg.displaced(self.toward, height)
         return Laid(
@@ -61,7 +63,7 @@ class Saddle3:
         place = dot(subtract(centre, origin), leg.frame.ahead)
         return (
             Read("at", float(self.at), place - leg.datum(self.measured_from)),
-            Read("rise", float(self.rise), height - float(self.clearance)),
+            Read("rise", float(self.rise), height + float(self.rise) - self._height(pipe)),
         )
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
@@ -70,7 +72,7 @@ class Saddle3:
         Source: catalog/rules-of-thumb-saddle.csv. Both outers' hooks face the centre.
         """
         multiplier, shrink = rule.saddle(self.angle)
-        height = float(self.rise + self.clearance)
+        height = self._height(pipe)
         centre = base + leg.place(float(self.at), self.measured_from) + shrink * height
         apart = multiplier * height
         return ByRule(
@@ -81,3 +83,6 @@ class Saddle3:
             ),
             2 * shrink * height,
         )
+
+    def _height(self, pipe: Pipe) -> float:
+        return pipe.carried(self.rise + self.clearance, self.toward, self.rise_from)

@@ -6,7 +6,7 @@ import math
 from dataclasses import dataclass
 from fractions import Fraction
 
-from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, Rule, RuleSpot
+from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, RiseFrom, Rule, RuleSpot
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
@@ -23,6 +23,8 @@ class Saddle4:
     angle: float = 30.0
     clearance: Fraction = Fraction(0)
     measured_from: Datum = "back"
+    rise_from: RiseFrom = "surface"
+    loose: tuple[str, ...] = ()
     label: str = ""
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
@@ -31,7 +33,7 @@ class Saddle4:
         Source: docs/geometry.md, the named bends.
         """
         place = leg.place(float(self.at), self.measured_from)
-        height, run = self._height(), self._run()
+        height, run = self._height(pipe), self._run(pipe)
         tangent = tangent_length(pipe.radius, self.angle)
         raised = leg.displaced(self.toward, height)
         near, far = place - tangent, place + float(self.width) + tangent
@@ -60,7 +62,7 @@ class Saddle4:
         return (
             Read("at", float(self.at), begins + tangent - leg.datum(self.measured_from)),
             Read("width", float(self.width), ends - begins - 2 * tangent),
-            Read("rise", float(self.rise), height - float(self.clearance)),
+            Read("rise", float(self.rise), height + float(self.rise) - self._height(pipe)),
         )
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
@@ -69,7 +71,7 @@ class Saddle4:
         Source: catalog/rules-of-thumb.csv.
         """
         multiplier, shrink = rule.offset(self.angle)
-        height = self._height()
+        height = self._height(pipe)
         used = shrink * height
         up = base + leg.place(float(self.at), self.measured_from) + used
         down = up + float(self.width)
@@ -84,9 +86,9 @@ class Saddle4:
             2 * used,
         )
 
-    def _height(self) -> float:
-        return float(self.rise + self.clearance)
+    def _height(self, pipe: Pipe) -> float:
+        return pipe.carried(self.rise + self.clearance, self.toward, self.rise_from)
 
-    def _run(self) -> float:
+    def _run(self, pipe: Pipe) -> float:
         """h / tan θ, along the leg from vertex to vertex; 0 where it goes up square."""
-        return 0.0 if self.angle == 90 else self._height() / math.tan(math.radians(self.angle))
+        return 0.0 if self.angle == 90 else self._height(pipe) / math.tan(math.radians(self.angle))

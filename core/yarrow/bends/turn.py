@@ -28,19 +28,26 @@ class Turn:
     angle: float = 90.0
     of: Datum = "back"
     measured_from: Datum = "back"
+    loose: tuple[str, ...] = ()
     label: str = ""
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
-        """One vertex, short of the back by (D/2) tan(θ/2). Source: docs/geometry.md."""
+        """One vertex, short of the surface at its back by (D/2 + stand-off) tan(θ/2).
+
+        Source: docs/geometry.md, where a tape is hooked.
+        """
         back = pipe.back_beyond_vertex(self.angle)
+        inside = pipe.inside_short_of_vertex(self.angle)
         reached = leg.place(float(self.at), self.measured_from)
-        place = reached - self._beyond_vertex(back)
+        place = reached - self._beyond_vertex(pipe)
         vertex = leg.point(place)
         return Laid(
             corners=(Corner(vertex, "turn"),),
             begins=place,
             ends=place,
-            after=Leg(leg.number + 1, vertex, leg.frame.turned(self.toward, self.angle), back),
+            after=Leg(
+                leg.number + 1, vertex, leg.frame.turned(self.toward, self.angle), back, inside
+            ),
             hooked=leg.point(leg.datum(self.measured_from)),
             reached=leg.point(reached),
         )
@@ -50,12 +57,14 @@ class Turn:
     ) -> tuple[Read, ...]:
         """At: along the leg to the same surface that was measured to."""
         place = dot(subtract(vertices[0], origin), leg.frame.ahead)
-        reached = place + self._beyond_vertex(pipe.back_beyond_vertex(self.angle))
+        reached = place + self._beyond_vertex(pipe)
         return (Read("at", float(self.at), reached - leg.datum(self.measured_from)),)
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
         """Nothing of its own: take-up and gain are the exact geometry."""
         return None
 
-    def _beyond_vertex(self, back: float) -> float:
-        return {"back": back, "centre": 0.0, "inside": -back}[self.of]
+    def _beyond_vertex(self, pipe: Pipe) -> float:
+        if self.of == "back":
+            return pipe.back_beyond_vertex(self.angle)
+        return -pipe.inside_short_of_vertex(self.angle) if self.of == "inside" else 0.0

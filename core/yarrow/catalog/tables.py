@@ -25,7 +25,8 @@ class TradeSize(str):
 @dataclass(frozen=True, slots=True)
 class Conduit:
     """One conduit of the catalogue, in its table's unit. ``inside`` is None where the table
-    does not say; ``engaged`` is the thread that a fitting takes in (0: thin wall, plastic)."""
+    does not say; ``joint`` is how its fittings hold it (threaded, glued, screwed) and ``engaged``
+    what such a fitting takes in: thread, or the pipe down to a socket's stop (screwed: 0)."""
 
     type: str
     size: TradeSize
@@ -34,7 +35,7 @@ class Conduit:
     diameter: Fraction
     inside: Fraction | None
     stick: Fraction
-    threaded: bool
+    joint: str
     engaged: Fraction
     least_radius: Fraction | None
     source: str
@@ -53,14 +54,17 @@ class ShoeFit:
     radius: Fraction | None
     hook: Fraction
     heel: Fraction
+    degrees_per_click: float | None
 
 
 @dataclass(frozen=True, slots=True)
 class BenderEntry:
-    """A bender of the catalogue with every conduit that its shoe takes."""
+    """A bender of the catalogue with every conduit that its shoe takes, and the way of working that
+    those who use it are taught."""
 
     id: str
     kind: str
+    way: str
     name: str
     fits: tuple[ShoeFit, ...]
     source: str
@@ -81,7 +85,7 @@ class Fitting:
 
     kind: str
     name: str
-    takes_thread: bool
+    takes_in: tuple[str, ...]
     drawn: str
 
 
@@ -92,7 +96,10 @@ def conduits() -> dict[tuple[str, str], Conduit]:
     found: dict[tuple[str, str], Conduit] = {}
     for table, unit in (("conduit-us", "in"), ("conduit-metric", "mm")):
         region = table.removeprefix("conduit-")
-        engaged = {row["size"]: row[f"engaged_{unit}"] for row in _csv(f"threads-{region}")}
+        engaged = {
+            joint: {row["size"]: row[f"engaged_{unit}"] for row in _csv(f"{named}-{region}")}
+            for joint, named in (("threaded", "threads"), ("glued", "sockets"))
+        }
         for row in _csv(table):
             kind = types[row["type"]]
             size = TradeSize(row["size"])
@@ -105,8 +112,8 @@ def conduits() -> dict[tuple[str, str], Conduit]:
                 diameter=diameter,
                 inside=Fraction(row["id_in"]) if unit == "in" else None,
                 stick=Fraction(kind["stick"]),
-                threaded=kind["threaded"],
-                engaged=Fraction(engaged[size]) if kind["threaded"] else Fraction(0),
+                joint=kind["joint"],
+                engaged=Fraction(engaged.get(kind["joint"], {}).get(size, 0)),
                 least_radius=_least_radius(size, diameter, unit),
                 source=_source(table),
             )
@@ -126,7 +133,8 @@ def benders() -> dict[str, BenderEntry]:
         found[bender] = BenderEntry(
             id=bender,
             kind=family["kind"],
-            name=f"{family['name']} {shoe[0]['label'].replace('-', ' ', 1)}",
+            way=family["way"],
+            name=f"{family['name']} {shoe[0]['label'].replace('-', ' ', 1)}".strip(),
             fits=tuple(_shoe_fit(row) for row in shoe),
             source=family["source"],
         )
@@ -144,10 +152,39 @@ def rules_of_thumb(table: str = "rules-of-thumb") -> tuple[RuleOfThumb, ...]:
     )
 
 
+@dataclass(frozen=True, slots=True)
+class UsualAngles:
+    """Angles to try for a kind of bends, and the usual one by move: (up to mm, angle)."""
+
+    angles: tuple[float, ...]
+    usual: tuple[tuple[float, float], ...]
+
+
+@cache
+def usual_angles(kind: str) -> UsualAngles:
+    """The angles of a kind of bends. Raises: KeyError for a kind that no one answers with."""
+    row = _toml("usual-angles")[kind]
+    return UsualAngles(
+        tuple(float(angle) for angle in row["angles"]),
+        tuple((float(up_to), float(angle)) for up_to, angle in row["usual"]),
+    )
+
+
 @cache
 def fittings() -> dict[str, Fitting]:
     """What a run can start from or end at, by kind."""
-    return {kind: Fitting(kind, **entry) for kind, entry in _toml("fittings").items()}
+    return {
+        kind: Fitting(kind, entry["name"], tuple(entry["takes_in"]), entry["drawn"])
+        for kind, entry in _toml("fittings").items()
+    }
+
+
+@cache
+def typical_springback() -> dict[str, tuple[float, float]]:
+    """By type of conduit: what a bend is commanded to, and what of it is typically kept."""
+    return {
+        row["type"]: (float(row["commanded"]), float(row["kept"])) for row in _csv("springback")
+    }
 
 
 @cache
@@ -166,7 +203,7 @@ def source_of_least_radius(unit: Unit) -> str:
 
 def allowance(fitting: Fitting, conduit: Conduit, unit: Unit) -> Fraction:
     """The pipe that goes beyond a fitting's face when nothing else is said, in ``unit``."""
-    own = conduit.engaged if fitting.takes_thread else Fraction(0)
+    own = conduit.engaged if conduit.joint in fitting.takes_in else Fraction(0)
     return convert(own, conduit.unit, unit)
 
 
@@ -200,6 +237,7 @@ def _shoe_fit(row: dict[str, str]) -> ShoeFit:
         radius=number("radius") if row["radius"] else None,
         hook=number("hook"),
         heel=number("heel"),
+        degrees_per_click=float(row["degrees_per_click"]) if row["degrees_per_click"] else None,
     )
 
 

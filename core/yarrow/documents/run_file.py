@@ -2,24 +2,39 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from fractions import Fraction
 from typing import Any, cast
 
-from yarrow.benders.bender import Bender
-from yarrow.benders.catalogued import TYPICAL_HEEL, TYPICAL_HOOK, catalogued, fit_for
-from yarrow.bends.box_offset import BoxOffset
-from yarrow.bends.end import End
+from yarrow.benders.bender import USUAL_WAY, Bender, Reference, Way
+from yarrow.benders.calibration import TestBend, calibrate
+from yarrow.benders.catalogued import (
+    TYPICAL_HEEL,
+    TYPICAL_HOOK,
+    catalogued,
+    fit_for,
+    typical,
+)
+from yarrow.benders.springback import Springback, springback
+from yarrow.bends.offset import Offset
 from yarrow.bends.registry import KINDS, Line
 from yarrow.catalog.tables import Conduit, TradeSize, allowance, benders, conduits, fittings
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.schema import reader
+from yarrow.geometry.errors import GeometryError
+from yarrow.geometry.vectors import Vector
 from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.tape import Reading
 from yarrow.measure.units import Unit, convert
-from yarrow.runs.run import Points, Run, Start, Worked
+from yarrow.obstacles.free_offset import FreeOffset
+from yarrow.obstacles.registry import OBSTACLES, Met
+from yarrow.runs.run import Points, Run, Start, Survey, Worked
 
 BOX_MARGIN: dict[Unit, Fraction] = {"in": Fraction(2), "mm": Fraction(50)}
 """Straight left at a box where nothing is said: what a hook takes without crushing the end."""
+
+CLEARANCE: dict[Unit, Fraction] = {"in": Fraction(1, 4), "mm": Fraction(6)}
+"""Air over something where nothing is said: so that nothing rubs, and a strap still reaches."""
 
 _NAMES = {"from": "measured_from"}
 """Fields whose name is a word of Python."""
@@ -38,8 +53,8 @@ def read_unit(document: object) -> Unit:
     return cast(Unit, unit)
 
 
-def read_run(document: object) -> Run:
-    """A run from its document, with every default filled in and every name looked up.
+def read_run(document: object) -> Survey:
+    """What a run's document says was met, with every default filled in and every name looked up.
 
     Args: document, as JSON gives it (numbers may be int, float or Decimal).
     Raises: Refusal, with the field's path and what was expected.
@@ -48,10 +63,13 @@ def read_run(document: object) -> Run:
     unit = read_unit(document)
     shape = reader("run")(document, "", unit)
     conduit = _conduit(shape["conduit"])
-    bender, fits = _bender(shape["bender"], conduit, unit)
+    bender, fits = _bender(shape["bender"], conduit, unit, _round_to(shape.get("round_to"), unit))
+    if "way" in shape:
+        bender = replace(bender, way=cast(Way, shape["way"]))
     worked: list[Worked] = []
     own_allowances: list[str] = []
-    return Run(
+    said, meet = _walk(shape, conduit, unit, worked, own_allowances)
+    setup = Run(
         name=shape["name"],
         unit=unit,
         round_to=_round_to(shape.get("round_to"), unit),
@@ -59,12 +77,14 @@ def read_run(document: object) -> Run:
         bender=bender,
         bender_fits=fits,
         method=shape["method"],
+        stand_off=_noted(shape["stand_off"], "stand_off", worked),
         start=_start(shape.get("start"), conduit, unit, worked, own_allowances),
-        walk=_walk(shape, conduit, unit, worked, own_allowances),
+        walk=(),
         path=_path(shape, worked),
         worked=tuple(worked),
         own_allowances=tuple(own_allowances),
     )
+    return Survey(setup, said, meet)
 
 
 def _conduit(shape: dict[str, Any]) -> Conduit:
@@ -78,7 +98,7 @@ def _conduit(shape: dict[str, Any]) -> Conduit:
     raise Refusal("conduit.type", f"one of {', '.join(dict.fromkeys(k for k, _ in known))}")
 
 
-def _bender(shape: Any, conduit: Conduit, unit: Unit) -> tuple[Bender, bool]:
+def _bender(shape: Any, conduit: Conduit, unit: Unit, step: Fraction) -> tuple[Bender, bool]:
     if isinstance(shape, str):
         entry = benders().get(shape)
         if entry is None:
@@ -88,17 +108,72 @@ def _bender(shape: Any, conduit: Conduit, unit: Unit) -> tuple[Bender, bool]:
             return catalogued(entry, fit, conduit, unit), True
         own = entry.fits[0]
         return catalogued(entry, own, conduits()[own.type, own.size], unit), False
-    own_bender = Bender(
+    return read_bender(shape, conduit, unit, step), True
+
+
+def read_bender(shape: dict[str, Any], conduit: Conduit, unit: Unit, step: Fraction) -> Bender:
+    """A person's own bender, by its numbers or by its test 90s.
+
+    Args: shape, as the schema's own_bender reads it; step, the smallest mark of the tape.
+    Raises: Refusal.
+    """
+    diameter = float(convert(conduit.diameter, conduit.unit, unit))
+    radius, take_up = _radius_and_take_up(shape, diameter, step)
+    kind = shape["kind"]
+    return Bender(
         id="own",
         name=shape["name"],
-        kind=shape["kind"],
-        radius=float(shape["radius"].value),
-        take_up=float(shape["take_up"].value),
+        kind=kind,
+        radius=radius,
+        take_up=take_up,
         hook=float(shape["hook"].value) if "hook" in shape else TYPICAL_HOOK[unit],
         heel=float(shape["heel"].value) if "heel" in shape else TYPICAL_HEEL[unit],
-        diameter=float(convert(conduit.diameter, conduit.unit, unit)),
+        diameter=diameter,
+        way=USUAL_WAY[kind],
+        springback=_springback(shape) if "springback" in shape else typical(conduit),
+        degrees_per_click=shape.get("degrees_per_click"),
+        renamed=tuple(
+            (cast(Reference, mark), name) for mark, name in shape.get("marks", {}).items()
+        ),
     )
-    return own_bender, True
+
+
+def _radius_and_take_up(
+    shape: dict[str, Any], diameter: float, step: Fraction
+) -> tuple[float, float]:
+    if "tests" not in shape:
+        for field in ("radius", "take_up"):
+            if field not in shape:
+                raise Refusal(f"bender.{field}", "a length, or tests to find it by; it is missing")
+        return float(shape["radius"].value), float(shape["take_up"].value)
+    if "radius" in shape or "take_up" in shape:
+        raise Refusal("bender.tests", "either tests or radius and take_up, not both")
+    tests = test_bends(shape["tests"])
+    try:
+        known = calibrate(tests, diameter, float(step))
+    except GeometryError as error:
+        raise Refusal(f"bender.tests[{error.index}]", TEST_REFUSALS[error.code]) from None
+    return known.radius, known.take_up
+
+
+TEST_REFUSALS = {
+    "stub-under-mark": "a stub that is longer than its mark: the bend lies beyond the mark",
+    "gain-too-small": "stub and tail to be longer together than the stick, by more than a diameter",
+}
+
+
+def test_bends(shapes: list[dict[str, Any]]) -> list[TestBend]:
+    """Test 90s, as the schema's test_bend reads them."""
+    return [TestBend(**{field: value.value for field, value in each.items()}) for each in shapes]
+
+
+def _springback(shape: dict[str, Any]) -> Springback:
+    points = [(point["commanded"], point["kept"]) for point in shape["springback"]]
+    try:
+        return springback(points, typical=False)
+    except ValueError:
+        expected = "points that keep less than they were bent to, and more the further"
+        raise Refusal("bender.springback", expected) from None
 
 
 def _round_to(reading: Reading | None, unit: Unit) -> Fraction:
@@ -128,33 +203,72 @@ def _walk(
     unit: Unit,
     worked: list[Worked],
     own: list[str],
-) -> tuple[Line, ...]:
+) -> tuple[tuple[Line | Met, ...], Vector | None]:
     if ("walk" in shape) == ("path" in shape):
         raise Refusal("walk", "either a walk or a path" + (", not both" * ("path" in shape)))
     if "path" in shape:
-        return ()
-    lines: list[Line] = []
+        return (), None
+    said: list[Line | Met] = []
+    meet = None
     last = len(shape["walk"]) - 1
     for number, line in enumerate(shape["walk"]):
         path = f"walk[{number}]"
         fields = dict(line)
-        kind = KINDS[fields.pop("kind")]
-        if (kind is End) != (number == last):
+        kind = fields.pop("kind")
+        if (kind == "end") != (number == last):
             expected = "end on the last line" if number == last else "end only on the last line"
             raise Refusal(f"{path}.kind", expected)
-        if kind is BoxOffset:
-            _check_box_offset(fields, number, last, path)
+        if kind in ("box_offset", "box"):
+            _check_place(fields, number, last, path)
             fields.setdefault("margin", Reading(BOX_MARGIN[unit], unit))
-        if kind is End:
+        if kind in ("round", "block"):
+            fields.setdefault("clearance", Reading(CLEARANCE[unit], unit))
+        if kind == "round":
+            fields.setdefault("height", fields["across"])
+        if kind == "end":
             beyond = _allowance(fields, fields["fitting"], path, conduit, unit, worked, own)
             fields["allowance"] = beyond
+            if "meet" in fields:
+                x, y, z = (_noted(each, f"{path}.meet", worked) for each in fields.pop("meet"))
+                meet = (float(x), float(y), float(z))
         # The fields of a schema's line and of its dataclass are the same by design and by a test.
-        lines.append(kind(**_exact(fields, path, worked)))
-    return tuple(lines)
+        said.append(_line_type(kind, fields)(**_exact(fields, path, worked)))
+    _check_open(said, meet)
+    return tuple(said), meet
 
 
-def _check_box_offset(fields: dict[str, Any], number: int, last: int, path: str) -> None:
-    """A box offset stands at an end of the pipe, so at an end of the walk."""
+MOST_MET = 200
+"""Things that bends are chosen for: more than any pipe ever met, few enough to answer at once."""
+
+MOST_FIXED = 60
+MOST_LOOSE = 40
+"""Lines and loose numbers of a run whose ends are both fixed."""
+
+
+def _check_open(said: list[Line | Met], meet: Vector | None) -> None:
+    """How much may be left open, so that it is answered at once. Raises: Refusal."""
+    if sum(not isinstance(line, Line) for line in said) > MOST_MET:
+        raise Refusal("walk", f"at most {MOST_MET} things that bends are to be chosen for")
+    if meet is None:
+        return
+    if len(said) > MOST_FIXED:
+        raise Refusal("walk", f"at most {MOST_FIXED} lines where both ends are fixed")
+    if sum(len(line.loose) for line in said if isinstance(line, Line)) > MOST_LOOSE:
+        raise Refusal("walk", f"at most {MOST_LOOSE} loose numbers")
+
+
+def _line_type(kind: str, fields: dict[str, Any]) -> type[Line | Met]:
+    """What a line becomes; an offset without an angle of its own is left to be chosen."""
+    if kind != "offset":
+        return KINDS[kind] if kind in KINDS else OBSTACLES[kind]
+    if fields["angle"] != "choose" and "within" not in fields:
+        return Offset
+    fields.pop("angle")
+    return FreeOffset
+
+
+def _check_place(fields: dict[str, Any], number: int, last: int, path: str) -> None:
+    """A box stands at an end of the pipe, so at an end of the walk."""
     stands = 0 if fields["where"] == "start" else last - 1
     if number != stands:
         expected = "start on the first line, or end on the line before the end"
@@ -190,7 +304,7 @@ def _exact(fields: dict[str, Any], path: str, worked: list[Worked]) -> dict[str,
     return {
         _NAMES.get(key, key): _noted(value, f"{path}.{key}", worked)
         if isinstance(value, Reading)
-        else value
+        else (tuple(value) if isinstance(value, list) else value)
         for key, value in fields.items()
     }
 

@@ -9,7 +9,6 @@ from dataclasses import asdict
 from typing import Any
 
 from yarrow.runs.plan import Plan
-from yarrow.runs.steps import REFERENCE_NAMES
 from yarrow.runs.words import degrees
 
 _UNITS = {"in": "inches", "mm": "millimetres"}
@@ -32,7 +31,7 @@ def plan_text(plan: Plan) -> str:
     for mark in plan.working_marks:
         bend = plan.bends[mark.bend]
         lines.append(
-            f"{mark.bend + 1:>3}  {mark.text:>10}  {REFERENCE_NAMES[mark.reference]}, "
+            f"{mark.bend + 1:>3}  {mark.text:>10}  {mark.name}, "
             f"hook to the {mark.hook}, {degrees(bend.angle)}, roll {degrees(bend.roll)}"
         )
     lines += ["", *(f"{s.number:>3}. {s.title}: {s.do}\n     Check: {s.check}" for s in plan.steps)]

@@ -22,3 +22,10 @@ def convert(value: Fraction, unit: Unit, to: Unit) -> Fraction:
     if unit == to:
         return value
     return value * MM_PER_INCH if to == "mm" else value / MM_PER_INCH
+
+
+def convert_length(value: float, unit: Unit, to: Unit) -> float:
+    """The same for a length that geometry has begun on."""
+    if unit == to:
+        return value
+    return value * float(MM_PER_INCH if to == "mm" else 1 / MM_PER_INCH)

@@ -39,7 +39,7 @@ def lay_out(run: Run) -> Layout:
     The origin is the face that the tape is hooked to at the start; the pipe begins the start's
     allowance before it.
     """
-    pipe = _pipe(run)
+    pipe = pipe_of(run)
     if run.path:
         vertices = tuple((float(x), float(y), float(z)) for x, y, z in run.path)
         owners = tuple((corner, "corner") for corner in range(len(vertices) - 1))
@@ -50,7 +50,7 @@ def lay_out(run: Run) -> Layout:
     lines: list[LaidLine] = []
     leg_vertices = [0]
     for feature, line in enumerate(run.walk):
-        laid = _lay(line, leg, pipe)
+        laid = lay(line, leg, pipe)
         lines.append(LaidLine(line, leg, laid, len(points)))
         for corner in laid.corners:
             points.append(corner.point)
@@ -61,17 +61,24 @@ def lay_out(run: Run) -> Layout:
     return Layout(pipe, tuple(points), tuple(owned), tuple(lines), tuple(leg_vertices))
 
 
-def _lay(feature: Feature, leg: Leg, pipe: Pipe) -> Laid:
+def lay(feature: Feature, leg: Leg, pipe: Pipe) -> Laid:
     """Any kind of line, held by the type checker to what a feature can do."""
     return feature.lay(leg, pipe)
 
 
-def _pipe(run: Run) -> Pipe:
+def pipe_of(run: Run) -> Pipe:
+    """What of a run's pipe decides where its vertices lie."""
     last = run.walk[-1] if run.walk else None
     end = None
     if isinstance(last, End):
         end = PipeEnd(float(last.at), last.measured_from, float(last.allowance))
-    return Pipe(run.bender.diameter, run.bender.radius, -float(run.start.allowance), end)
+    return Pipe(
+        run.bender.diameter,
+        run.bender.radius,
+        -float(run.start.allowance),
+        end,
+        float(run.stand_off),
+    )
 
 
 def leg_origin(layout: Layout, number: int, vertices: tuple[Vector, ...], lead: float) -> Vector:

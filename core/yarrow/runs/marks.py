@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from yarrow.benders.bender import Hook, Reference
 from yarrow.benders.placing import Placing
+from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.measure.rounding import round_to
 from yarrow.runs.plan import Mark
@@ -34,7 +35,11 @@ def rule_marks(
         else:
             centre = spot.reference == "centre"
             reference = bender.centre_reference if centre else bender.front_reference
-            marks.append(_mark(run, index, spot.position, reference, spot.hook))
+            # Cards speak of front mark and notch; another way of working makes the same arc.
+            length = arc_length(bend.radius, bend.angle)
+            start = bender.arc_start(spot.position, length, spot.hook, spot.reference)
+            position = bender.mark_position(start, start + length, spot.hook, reference)
+            marks.append(_mark(run, index, position, reference, spot.hook))
     return tuple(marks)
 
 
@@ -47,4 +52,5 @@ def _exact_mark(run: Run, index: int, bend: PipeBend, how: Placing, drift: float
 
 def _mark(run: Run, bend: int, position: float, reference: Reference, hook: Hook) -> Mark:
     rounded = round_to(position, run.round_to, run.unit)
-    return Mark(bend, position, rounded.text, reference, hook, rounded.value, rounded.moved)
+    name = run.bender.mark_name(reference)
+    return Mark(bend, position, rounded.text, reference, name, hook, rounded.value, rounded.moved)

@@ -3,15 +3,26 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 
 from yarrow.benders.bender import Bender
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import PipeBend, StraightPipe, fold
+from yarrow.geometry.vectors import Vector
 from yarrow.runs.layout import Layout, leg_origin
 from yarrow.runs.plan import Dimension, Mark
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words
+
+
+@dataclass(frozen=True, slots=True)
+class Outcome:
+    """A pipe as it comes out: every number of the walk, and the vertices. Both are empty where the
+    marks make arcs overlap, so that no pipe comes out."""
+
+    dimensions: tuple[Dimension, ...]
+    path: tuple[Vector, ...]
 
 
 def comes_out(
@@ -21,11 +32,10 @@ def comes_out(
     marks: Sequence[Mark],
     cut_length: float,
     words: Words,
-) -> tuple[Dimension, ...]:
+) -> Outcome:
     """Every number of the walk as it comes out when the rounded marks are followed to the letter.
 
     Args: pipe, for the angles and rolls of its bends; marks, one a bend, in order.
-    Returns: the dimensions; none where the marks make arcs overlap, so that no pipe comes out.
     """
     bends = [
         PipeBend(_arc_start(run.bender, mark, bend), bend.angle, bend.roll, bend.radius)
@@ -40,7 +50,7 @@ def comes_out(
             first_toward=pipe.first_toward,
         ).vertices
     except GeometryError:
-        return ()
+        return Outcome((), ())
     lead = float(run.start.allowance)
     found = []
     for feature, line in enumerate(layout.lines):
@@ -57,9 +67,10 @@ def comes_out(
                     off=off,
                     asked_text=words.reading(read.asked),
                     off_text=words.off(off),
+                    loose=read.field in line.line.loose,
                 )
             )
-    return tuple(found)
+    return Outcome(tuple(found), vertices)
 
 
 def _arc_start(bender: Bender, mark: Mark, bend: PipeBend) -> float:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
-from yarrow.benders.bender import BenderKind, Hook, Reference
+from yarrow.benders.bender import BenderKind, Hook, Reference, Way
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.runs.run import Method, Worked
@@ -19,7 +19,7 @@ class Remedy:
 
     label: str
     path: str
-    value: str | float
+    value: str | float | tuple[str, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -58,16 +58,37 @@ class PlannedBend:
 class Mark:
     """What goes on the pipe for one bend: where, as the tape tells it, and how the bender goes on.
 
-    ``position`` is exact, ``rounded`` where the text says, ``moved`` = rounded − position.
+    ``name`` is what the bender's crew calls the reference; ``position`` is exact, ``rounded`` where
+    the text says, ``moved`` = rounded − position.
     """
 
     bend: int
     position: float
     text: str
     reference: Reference
+    name: str
     hook: Hook
     rounded: float
     moved: float
+
+
+@dataclass(frozen=True, slots=True)
+class Working:
+    """How one bend is worked, whichever way the crew was taught, as the tape reads: where its arc
+    begins, where the hook's mark goes, the straight from the bend before (or the pipe's start), the
+    pipe in the arc; what a straightedge gauges at the second bend of a set (else empty); what to
+    warm from and to (else empty). ``bend_to`` and ``clicks`` allow for springback."""
+
+    bend: int
+    start_of_bend: str
+    hook_at: str
+    between: str
+    developed: str
+    depth: str
+    warm_from: str
+    warm_to: str
+    bend_to: float
+    clicks: int | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -103,17 +124,81 @@ class Dimension:
     off: float
     asked_text: str
     off_text: str
+    loose: bool
 
 
 @dataclass(frozen=True, slots=True)
 class Beside:
-    """The same run by the other method: its marks, its cut, and what that pipe comes out as."""
+    """The same run by the other method: its marks, its cut, what that pipe comes out as, and the
+    vertices of that pipe (none where no pipe comes out)."""
 
     method: Method
     cut_length: float
     cut_length_text: str
     marks: tuple[Mark, ...]
     dimensions: tuple[Dimension, ...]
+    path: tuple[Vector, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Candidate:
+    """One way to answer what is there: a kind of bends at an angle, and its price.
+
+    ``degrees`` it takes of the run's budget; ``room`` along the leg from its first arc to its last;
+    ``before`` and ``after``, what is left of the leg on both sides (after: None where the next line
+    is not known to end it); ``pipe`` beyond going straight on; ``pull``, by how much it multiplies
+    the force of a pull; ``air`` to what it goes over (None: nothing to touch); ``lift``, what a
+    saddle stands off more than asked. ``fits``: this bender can make it here and nothing is
+    touched. ``path`` and ``value`` are the field that picks it.
+    """
+
+    id: str
+    kind: str
+    angle: float
+    together: bool
+    bends: int
+    degrees: float
+    room: float
+    room_text: str
+    before: float
+    before_text: str
+    after: float | None
+    after_text: str
+    pipe: float
+    pipe_text: str
+    pull: float
+    air: float | None
+    air_text: str
+    lift: float
+    fits: bool
+    usual: bool
+    taken: bool
+    reason: str
+    path: str
+    value: str | float
+
+
+@dataclass(frozen=True, slots=True)
+class Choice:
+    """What was put to something on the walk, by ``yarrow`` or by the ``person``. ``together_with``
+    is the line whose bends go over this one too (None: it has its own)."""
+
+    feature: int
+    by: Literal["yarrow", "person"]
+    together_with: int | None
+    candidates: tuple[Candidate, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Solved:
+    """A loose number that was moved so that both ends meet: what was said, and what it became."""
+
+    feature: int
+    field: str
+    said: float
+    said_text: str
+    became: float
+    became_text: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -131,10 +216,11 @@ class SiteDimension:
 class Thing:
     """Something on site to draw: ``at`` its near corner on the side that the pipe passes, ``along``
     its extent in the direction of travel, ``toward`` the side that the pipe is on, ``height`` how
-    far it stands up to there. ``feature`` is None for what the run starts from."""
+    far it stands up to there. For a hole ``at`` is its middle and ``height`` how wide it is.
+    ``feature`` is None for what the run starts from."""
 
     feature: int | None
-    kind: Literal["box", "coupling", "ledge", "round"]
+    kind: Literal["box", "coupling", "ledge", "round", "hole"]
     label: str
     at: Vector
     ahead: Vector
@@ -161,8 +247,11 @@ class PlannedBender:
     id: str
     name: str
     kind: BenderKind
+    way: Way
     radius: float
     take_up: float
+    least_stub: float
+    springback_typical: bool
 
 
 @dataclass(frozen=True, slots=True)
@@ -170,8 +259,9 @@ class Plan:
     """Everything about one pipe. Lengths in ``units``, angles in degrees.
 
     ``path`` holds the centreline vertices with both ends, in the frame of the start's face; its
-    first point is the start's pipe end. Where the run can't be made as written, ``steps`` is empty
-    and ``marks`` only tell where the arcs would have to lie.
+    first point is the start's pipe end. ``comes_out_as`` are the vertices of the pipe that the
+    rounded marks make (none where no pipe comes out). Where the run can't be made as written,
+    ``steps`` is empty and ``marks`` only tell where the arcs would have to lie.
     """
 
     format: str
@@ -185,14 +275,18 @@ class Plan:
     cut_length_text: str
     path: tuple[Vector, ...]
     first_toward: Vector
+    comes_out_as: tuple[Vector, ...]
     bends: tuple[PlannedBend, ...]
     marks: tuple[Mark, ...]
+    working: tuple[Working, ...]
     steps: tuple[Step, ...]
     totals: Totals
     dimensions: tuple[Dimension, ...]
     beside: Beside | None
     site: tuple[SiteDimension, ...]
     things: tuple[Thing, ...]
+    choices: tuple[Choice, ...]
+    solved: tuple[Solved, ...]
     worked: tuple[Worked, ...]
     findings: tuple[Finding, ...]
 

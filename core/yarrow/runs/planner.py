@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
+from dataclasses import dataclass, replace
 
 from yarrow.benders.placing import making_order, place_bender
 from yarrow.catalog.tables import limits
@@ -11,6 +11,7 @@ from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import OUT, StraightPipe, develop
 from yarrow.measure.rounding import round_to
 from yarrow.measure.units import convert
+from yarrow.runs.choosing import choose
 from yarrow.runs.findings.arcs import arc_findings
 from yarrow.runs.findings.draft import Draft
 from yarrow.runs.findings.order import order_findings
@@ -19,52 +20,87 @@ from yarrow.runs.findings.rules import (
     degree_findings,
     notch_findings,
     slip_findings,
+    stand_off_findings,
     stick_findings,
     table_findings,
 )
 from yarrow.runs.findings.tool import bender_findings, radius_findings, room_findings
 from yarrow.runs.layout import Layout, lay_out
 from yarrow.runs.marks import exact_marks, rule_marks
+from yarrow.runs.meeting import meet
 from yarrow.runs.outcome import comes_out
 from yarrow.runs.plan import (
     Beside,
+    Choice,
     Finding,
     Mark,
     Plan,
     PlannedBend,
     PlannedBender,
     PlannedConduit,
+    Solved,
     Step,
     Totals,
+    Working,
 )
 from yarrow.runs.rule import by_rule
-from yarrow.runs.run import Method, Run
+from yarrow.runs.run import Method, Run, Survey
 from yarrow.runs.site import site_dimensions, things
 from yarrow.runs.steps import steps
 from yarrow.runs.words import Words
+from yarrow.runs.working import working
 
 _GRAVEST_FIRST = {"error": 0, "warning": 1, "note": 2}
 
 
-def plan_run(run: Run) -> Plan:
-    """The plan of a run. What can't be made is a plan with an error finding, and without steps.
+def plan_run(survey: Survey) -> Plan:
+    """The plan of a run, with bends to everything that was met. What can't be made is a plan with
+    an error finding, and without steps.
 
     Source: docs/geometry.md.
     """
-    words = Words(run.unit, run.round_to)
+    words = Words(survey.setup.unit, survey.setup.round_to)
+    chosen = choose(survey, words)
+    run = chosen.run
+    solved: tuple[Solved, ...] = ()
+    findings = [*chosen.findings]
+    if survey.meet is not None:
+        met = meet(run, survey.meet, words)
+        run, solved = met.run, met.solved
+        findings += met.findings
+    asked = Asked(survey, run, chosen.choices, solved, words)
+    return _planned(asked, findings)
+
+
+@dataclass(frozen=True, slots=True)
+class Asked:
+    """A run with bends to everything, and how it came by them."""
+
+    survey: Survey
+    run: Run
+    choices: tuple[Choice, ...]
+    solved: tuple[Solved, ...]
+    words: Words
+
+
+def _planned(asked: Asked, findings: list[Finding]) -> Plan:
+    run, words = asked.run, asked.words
     layout = lay_out(run)
-    findings = [
+    findings += [
         *bender_findings(run),
         *radius_findings(run, words),
         *slip_findings(run, words),
         *allowance_findings(run, words),
         *table_findings(run),
     ]
-    disorder = order_findings(run, layout, words)
+    held_off = stand_off_findings(run, words)
+    findings += [finding for finding in held_off if finding.level != "error"]
+    carried = [finding for finding in held_off if finding.level == "error"]
+    disorder = carried or order_findings(run, layout, words)
     pipe = None if disorder else _developed(layout, findings)
     if pipe is None:
-        nothing = Beside(run.method, 0.0, "", (), ())
-        return _plan(run, layout, _NO_PIPE, nothing, (), None, [*findings, *disorder], words)
+        nothing = Beside(run.method, 0.0, "", (), (), ())
+        return _plan(asked, layout, _NO_PIPE, nothing, (), (), None, [*findings, *disorder])
 
     roles = [layout.owners[corner - 1][1] for corner in pipe.corners]
     order = making_order(roles)
@@ -73,10 +109,10 @@ def plan_run(run: Run) -> Plan:
     draft = Draft(run, layout, pipe, placings, exact, words)
     overlaps = arc_findings(draft)
     made = None if overlaps else _exact(draft)
-    beside = None
-    if run.method == "table" and run.walk:
-        beside, made = made, _printed(draft)
-        if made.dimensions:
+    beside = _printed(draft) if run.walk and run.bender_fits else None
+    if run.method == "table" and beside is not None:
+        beside, made = made, beside
+        if made and made.path:
             # The printed spacing leaves the arcs apart: a pipe comes out, though not this one.
             overlaps = [replace(f, level="warning", text=f"{f.text} {_STILL}") for f in overlaps]
     findings += overlaps or room_findings(draft)
@@ -84,10 +120,12 @@ def plan_run(run: Run) -> Plan:
     if made is None or any(finding.level == "error" for finding in findings):
         # Where the arcs would lie is worth seeing; how to work them, or a wrong shoe's, is not.
         shown = exact if run.bender_fits else ()
-        unmade = Beside("exact", pipe.cut_length, "", shown, ())
-        return _plan(run, layout, pipe, unmade, (), None, findings, words)
-    work = steps(pipe, made.marks, roles, order, made.cut_length_text, words)
-    return _plan(run, layout, pipe, made, work, beside, findings, words)
+        unmade = Beside("exact", pipe.cut_length, "", shown, (), ())
+        return _plan(asked, layout, pipe, unmade, (), (), None, findings)
+    rows = working(run, pipe, roles, placings, words)
+    cut = made.cut_length_text
+    work = steps(run.bender, pipe, made.marks, rows, roles, order, cut, words)
+    return _plan(asked, layout, pipe, made, rows, work, beside, findings)
 
 
 _STILL = "The printed marks can be made; see what they come out as."
@@ -108,8 +146,8 @@ def _printed(draft: Draft) -> Beside:
 def _made(draft: Draft, method: Method, marks: tuple[Mark, ...], cut_length: float) -> Beside:
     run = draft.run
     cut = round_to(cut_length, run.round_to, run.unit, feet=True)
-    dimensions = comes_out(run, draft.layout, draft.pipe, marks, cut.value, draft.words)
-    return Beside(method, cut_length, cut.text, marks, dimensions)
+    out = comes_out(run, draft.layout, draft.pipe, marks, cut.value, draft.words)
+    return Beside(method, cut_length, cut.text, marks, out.dimensions, out.path)
 
 
 _NO_PIPE = StraightPipe(0.0, (), (), (), (1.0, 0.0, 0.0), OUT)
@@ -130,15 +168,16 @@ def _developed(layout: Layout, findings: list[Finding]) -> StraightPipe | None:
 
 
 def _plan(
-    run: Run,
+    asked: Asked,
     layout: Layout,
     pipe: StraightPipe,
     made: Beside,
+    rows: tuple[Working, ...],
     work: tuple[Step, ...],
     beside: Beside | None,
     findings: list[Finding],
-    words: Words,
 ) -> Plan:
+    run, words = asked.run, asked.words
     cut_length = max(made.cut_length, 0.0)
     conduit = run.conduit
     return Plan(
@@ -155,7 +194,14 @@ def _plan(
             float(convert(conduit.stick, conduit.unit, run.unit)),
         ),
         bender=PlannedBender(
-            run.bender.id, run.bender.name, run.bender.kind, run.bender.radius, run.bender.take_up
+            run.bender.id,
+            run.bender.name,
+            run.bender.kind,
+            run.bender.way,
+            run.bender.radius,
+            run.bender.take_up,
+            run.bender.least_stub,
+            run.bender.springback.typical,
         ),
         cut_length=cut_length,
         cut_length_text=round_to(cut_length, run.round_to, run.unit, feet=True).text
@@ -165,12 +211,16 @@ def _plan(
         first_toward=pipe.first_toward,
         bends=_bends(layout, pipe),
         marks=made.marks,
+        working=rows,
         steps=work,
         totals=_totals(layout, pipe),
         dimensions=made.dimensions,
         beside=beside,
-        site=site_dimensions(layout, words),
-        things=things(run, layout),
+        site=site_dimensions(layout, asked.survey.said, words),
+        things=things(run, layout, asked.survey.said),
+        comes_out_as=made.path,
+        choices=asked.choices,
+        solved=asked.solved,
         worked=run.worked,
         findings=tuple(sorted(findings, key=lambda f: _GRAVEST_FIRST[f.level])),
     )

@@ -9,7 +9,9 @@ from typing import Literal
 from yarrow.benders.bender import Bender
 from yarrow.bends.registry import Line
 from yarrow.catalog.tables import Conduit
+from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
+from yarrow.obstacles.registry import Met
 
 Method = Literal["exact", "table"]
 
@@ -35,10 +37,13 @@ class Worked:
 
 @dataclass(frozen=True, slots=True)
 class Run:
-    """A run that can be read. ``path`` is used where it is not empty; then ``walk`` is empty.
+    """A run with bends to everything on its walk. ``path`` is used where it is not empty; then
+    ``walk`` is empty.
 
     ``bender_fits`` is False where the bender is in the catalogue and its shoe does not take this
     conduit; the bender then carries the numbers of its shoe's own size.
+    ``answers`` are the lines that Yarrow put bends to: what is there does not move to suit them.
+    ``stand_off`` is how far spacers or strut hold the pipe off every surface.
     ``own_allowances`` are the places whose allowance was left to the fitting and is not zero.
     """
 
@@ -49,8 +54,21 @@ class Run:
     bender: Bender
     bender_fits: bool
     method: Method
+    stand_off: Fraction
     start: Start
     walk: tuple[Line, ...]
     path: Points
     worked: tuple[Worked, ...]
     own_allowances: tuple[str, ...]
+    answers: tuple[int, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Survey:
+    """A run as it was read: what the tape met, in order, where some of it may still be without its
+    bends. ``setup`` is the rest of the run, without a walk. ``meet`` is where the face at the end
+    lies, seen from the start (ahead, left, out), where both ends are fixed; else None."""
+
+    setup: Run
+    said: tuple[Line | Met, ...]
+    meet: Vector | None = None

@@ -2,52 +2,101 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator, Sequence
+from typing import Literal
+
 from yarrow.bends.box_offset import BoxOffset
 from yarrow.bends.end import End
+from yarrow.bends.leg import FIRST_LEG, Pipe
 from yarrow.bends.offset import Offset
+from yarrow.bends.registry import Line
 from yarrow.bends.saddle3 import Saddle3
 from yarrow.bends.saddle4 import Saddle4
+from yarrow.bends.straight import Straight
 from yarrow.bends.turn import Turn
 from yarrow.catalog.tables import fittings
+from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, along, dot, scaled, subtract
+from yarrow.obstacles.block import BlockThing
+from yarrow.obstacles.box import Box
+from yarrow.obstacles.free_offset import FreeOffset
+from yarrow.obstacles.hole import Hole
+from yarrow.obstacles.ledge import Ledge
+from yarrow.obstacles.obstacle import Setting
+from yarrow.obstacles.registry import Met
+from yarrow.obstacles.round import RoundThing
+from yarrow.obstacles.wall import Wall
 from yarrow.runs.layout import LaidLine, Layout
 from yarrow.runs.plan import SiteDimension, Thing
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words
 
 
-def site_dimensions(layout: Layout, words: Words) -> tuple[SiteDimension, ...]:
-    """Every number of the walk between the two places that the tape was held to."""
-    found = []
-    for feature, item in enumerate(layout.lines):
-        line, laid = item.line, item.laid
-        if not isinstance(line, BoxOffset):
-            text = words.reading(float(line.at))
-            found.append(SiteDimension(feature, "at", text, laid.hooked, laid.reached))
-        if isinstance(line, Saddle4):
-            far = along(laid.reached, item.leg.frame.ahead, float(line.width))
-            text = words.reading(float(line.width))
-            found.append(SiteDimension(feature, "width", text, laid.reached, far))
-        if not isinstance(line, Turn | End):
-            rise = float(line.rise)
-            raised = along(laid.reached, item.leg.frame.toward(line.toward), rise)
-            text = words.reading(rise)
-            found.append(SiteDimension(feature, "rise", text, laid.reached, raised))
-    return tuple(found)
+def site_dimensions(
+    layout: Layout, said: Sequence[Line | Met], words: Words
+) -> tuple[SiteDimension, ...]:
+    """Every number that was measured, between the two places that the tape was held to."""
+    return tuple(
+        SiteDimension(feature, field, words.reading(value), begins, ends)
+        for feature, (item, line) in enumerate(zip(layout.lines, said, strict=True))
+        for field, value, begins, ends in _measured(item, line, layout.pipe)
+    )
 
 
-def things(run: Run, layout: Layout) -> tuple[Thing, ...]:
+_Measured = tuple[str, float, Vector, Vector]
+
+
+def _measured(item: LaidLine, line: Line | Met, pipe: Pipe) -> Iterator[_Measured]:
+    """Field, value and both places of each number of a line."""
+    if isinstance(line, FreeOffset):
+        line = item.line
+    laid, leg = item.laid, item.leg
+    reached = laid.reached
+    if isinstance(line, Box | BoxOffset):
+        if isinstance(line, BoxOffset):
+            raised = along(reached, leg.frame.toward(line.toward), float(line.rise))
+            yield "rise", float(line.rise), reached, raised
+        return
+    if not isinstance(line, Line):
+        reached = leg.point(leg.place(float(line.at), line.measured_from))
+    yield "at", float(line.at), leg.point(leg.datum(line.measured_from)), reached
+    if isinstance(line, Saddle4 | BlockThing):
+        far = along(reached, leg.frame.ahead, float(line.width))
+        yield "width", float(line.width), reached, far
+    if isinstance(line, Turn | Wall | Straight | End):
+        return
+    for field in ("rise", "height", "depth"):
+        if not hasattr(line, field):
+            continue
+        value = float(getattr(line, field))
+        side = leg.frame.toward(line.toward)
+        # What stands on the surface is measured from it; the centreline runs above that.
+        low = reached if field != "height" else along(reached, side, -_rest(line.toward, pipe))
+        yield field, value, low, along(low, side, value)
+
+
+def _rest(toward: Side, pipe: Pipe) -> float:
+    return Setting(FIRST_LEG, pipe, None).rest_above_surface(toward)
+
+
+def things(run: Run, layout: Layout, said: Sequence[Line | Met]) -> tuple[Thing, ...]:
     """What the run starts from, steps over and ends at, to be drawn to scale."""
     if not layout.lines:
         return ()
     found = []
     first = layout.lines[0]
     began = _fitting(run.start.fitting, None, run.start.label, first, first.laid.hooked, -1.0)
+    if isinstance(said[0], Box):
+        began = _fitting("connector", 0, said[0].label, first, FIRST_LEG.origin, -1.0)
     if began:
         found.append(began)
     for feature, item in enumerate(layout.lines):
-        line = item.line
-        if isinstance(line, Offset) and line.of == "full":
+        line, met = item.line, said[feature]
+        if isinstance(met, RoundThing | BlockThing | Ledge):
+            found.append(_met(layout, feature, item, met))
+        elif isinstance(met, Hole):
+            found.append(_hole(layout.pipe, feature, item, met))
+        elif isinstance(line, Offset) and line.of == "full":
             found.append(_ledge(layout, feature, item, line))
         elif isinstance(line, Saddle3 | Saddle4):
             found.append(_obstacle(layout, feature, item, line))
@@ -56,6 +105,36 @@ def things(run: Run, layout: Layout) -> tuple[Thing, ...]:
             if ended:
                 found.append(ended)
     return tuple(found)
+
+
+def _met(
+    layout: Layout, feature: int, item: LaidLine, met: RoundThing | BlockThing | Ledge
+) -> Thing:
+    """What was met, where it stands, whatever was put to it."""
+    ahead, toward = item.leg.frame.ahead, item.leg.frame.toward(met.toward)
+    place = item.leg.place(float(met.at), met.measured_from)
+    top = float(met.height) - _rest(met.toward, layout.pipe)
+    if isinstance(met, RoundThing):
+        kind: Literal["round", "ledge"] = "round"
+        begins, extent = place - float(met.across) / 2, float(met.across)
+    elif isinstance(met, BlockThing):
+        kind, begins, extent = "ledge", place, float(met.width)
+    else:
+        following = layout.lines[feature + 1]
+        kind, begins = "ledge", place
+        extent = max(following.laid.begins - place, layout.pipe.diameter)
+    near = along(item.leg.point(begins), toward, top)
+    return Thing(feature, kind, met.label, near, ahead, toward, extent, float(met.height))
+
+
+def _hole(pipe: Pipe, feature: int, item: LaidLine, met: Hole) -> Thing:
+    """The plate that a hole is bored in, with the hole's middle."""
+    toward = item.leg.frame.toward(met.toward)
+    face = item.leg.point(item.leg.place(float(met.at), met.measured_from))
+    middle = along(face, toward, float(met.depth))
+    return Thing(
+        feature, "hole", met.label, middle, item.leg.frame.ahead, toward, 0.0, pipe.diameter
+    )
 
 
 def _ledge(layout: Layout, feature: int, item: LaidLine, line: Offset) -> Thing:

@@ -2,34 +2,36 @@
 
 from __future__ import annotations
 
-import math
 from collections.abc import Sequence
 
-from yarrow.benders.bender import Reference
-from yarrow.geometry.arcs import tangent_length
-from yarrow.geometry.pipe import StraightPipe
-from yarrow.runs.plan import Mark, Step
+from yarrow.benders.bender import Bender
+from yarrow.geometry.pipe import PipeBend, StraightPipe
+from yarrow.runs.plan import Mark, Step, Working
 from yarrow.runs.words import Words, degrees
-
-REFERENCE_NAMES: dict[Reference, str] = {
-    "front": "front mark",
-    "back": "back-of-bend mark",
-    "centre": "centre mark",
-    "former": "former's edge",
-    "square": "square at the back",
-}
 
 _SAME_PLANE = 0.05
 """Degrees of roll that no one can set on a pipe."""
 
+_STUB_FROM = 80.0
+"""Degrees from which a bend at the start is told as a stub."""
+
 _MARK_CAUTION = "Mark all the way round, so that no mark is lost in the shoe."
-_BEND_CAUTION = "Gloves on; fingers away from shoe and roller."
+_BEND_CAUTIONS = {
+    "hand": "Gloves on; fingers away from shoe and roller.",
+    "ratchet": "The handle comes out when no one holds it. Fingers away from shoe and roller.",
+    "mechanical": "The handle comes out when no one holds it. Fingers away from shoe and roller.",
+    "powered": "Hands off the pipe while the shoe turns. Lift long pipe with two.",
+    "bench": "Gloves on; fingers away from former and arm.",
+    "heat": "Heat guns and hot plastic burn: gloves on, and air in the room.",
+}
 _CUT_CAUTION = "Gloves and eye protection. A burr cuts the wire: ream it."
 
 
 def steps(
+    bender: Bender,
     pipe: StraightPipe,
     marks: tuple[Mark, ...],
+    rows: Sequence[Working],
     roles: Sequence[str],
     order: Sequence[int],
     cut_text: str,
@@ -53,7 +55,19 @@ def steps(
         )
     made: list[int] = []
     for index in order:
-        found.append(_bend_step(len(found) + 1, pipe, marks[index], roles[index], made, words))
+        mark, bend = marks[index], pipe.bends[index]
+        turn = _roll_words(_roll_between(pipe, made[-1], index)) if made else ""
+        found.append(
+            Step(
+                len(found) + 1,
+                f"Bend {index + 1}",
+                f"{turn}{_set_up(bender, mark, bend, rows[index], words)} "
+                f"{_bend(bender, bend, rows[index])}",
+                _check(pipe, index, roles[index], made, rows[index], words),
+                _BEND_CAUTIONS[bender.kind],
+                index,
+            )
+        )
         made.append(index)
     found.append(
         Step(
@@ -70,24 +84,44 @@ def steps(
     return tuple(found)
 
 
-def _bend_step(
-    number: int, pipe: StraightPipe, mark: Mark, role: str, made: list[int], words: Words
-) -> Step:
-    bend = pipe.bends[mark.bend]
-    turn = _roll_words(_roll_between(pipe, made[-1], mark.bend)) if made else ""
-    reference = REFERENCE_NAMES[mark.reference]
-    do = (
-        f"{turn}{reference[0].upper()}{reference[1:]} on {mark.text}, hook toward the "
-        f"{mark.hook} of the pipe. Bend {degrees(bend.angle)}, rather under than over."
-    )
-    return Step(
-        number,
-        f"Bend {mark.bend + 1}",
-        do,
-        _check(pipe, mark, role, made, words),
-        _BEND_CAUTION,
-        mark.bend,
-    )
+def _set_up(bender: Bender, mark: Mark, bend: PipeBend, row: Working, words: Words) -> str:
+    """How the pipe goes into the bender, in the words of the way of working."""
+    name = mark.name[0].upper() + mark.name[1:]
+    put = f"{name} on {mark.text}, hook toward the {mark.hook} of the pipe."
+    if bender.kind == "heat":
+        return (
+            f"Warm evenly from {row.warm_from} to {row.warm_to}, turning the pipe. "
+            f"{name} on {mark.text}, the form toward the {mark.hook} of the pipe."
+        )
+    if bender.way == "chart":
+        return (
+            f"{put} By the chart: bend starts at {row.start_of_bend}, hook at {row.hook_at}, "
+            f"{row.between} of straight before it, {row.developed} in the bend."
+        )
+    if mark.reference == "square":
+        return (
+            f"Stand an offcut in the former with a square against the pipe. {name} on {mark.text}, "
+            f"former toward the {mark.hook} of the pipe."
+        )
+    if mark.reference == "front" and mark.hook == "start" and bend.angle >= _STUB_FROM:
+        stub = words.reading(mark.position + bender.take_up)
+        hung = words.reading(bender.take_up)
+        return f"{put} Or hang the take-up of {hung} over the end and mark the whole {stub}."
+    return put
+
+
+def _bend(bender: Bender, bend: PipeBend, row: Working) -> str:
+    """The angle, what to bend to so that it stays, and the clicks where there are any."""
+    wanted = degrees(bend.angle)
+    if bender.kind == "heat":
+        return f"Bend {wanted} against the form, a little past it, and hold it until it is cold."
+    # No protractor on site reads finer than half a degree.
+    to = degrees(round(row.bend_to * 2) / 2)
+    known = "usual for this pipe; measure yours" if bender.springback.typical else "as measured"
+    if to == wanted:
+        return f"Bend {wanted}, rather under than over."
+    clicks = f", about {row.clicks} clicks" if row.clicks else ""
+    return f"Bend {wanted}, rather under than over: to {to}{clicks}, for the spring ({known})."
 
 
 def _roll_words(roll: float) -> str:
@@ -108,17 +142,20 @@ def _roll_between(pipe: StraightPipe, last: int, bend: int) -> float:
     return 180.0 - (180.0 - roll) % 360.0
 
 
-def _check(pipe: StraightPipe, mark: Mark, role: str, made: list[int], words: Words) -> str:
+def _check(
+    pipe: StraightPipe, index: int, role: str, made: list[int], row: Working, words: Words
+) -> str:
     """How to see that this bend is right, with a figure where one can be put to it."""
-    index = mark.bend
     bend = pipe.bends[index]
     against = f"{degrees(bend.angle)} against a level or square"
     if not made:
         return f"{against}."
     roll = _roll_between(pipe, made[-1], index)
     if role == "far":
-        apart = _parallel_distance(bend.angle, bend.radius, pipe.straights[index])
-        return f"Both legs parallel, {words.length(apart)} from centre line to centre line."
+        return (
+            f"Both legs parallel, {words.suffixed(row.depth)} from centre line to centre line: "
+            "gauge that depth with a straightedge before you bend."
+        )
     if role == "outer-far":
         return "Both legs in one line: sight along the pipe, and lay it on something flat."
     if abs(roll) > _SAME_PLANE and not _opposite(roll):
@@ -128,9 +165,3 @@ def _check(pipe: StraightPipe, mark: Mark, role: str, made: list[int], words: Wo
 
 def _opposite(roll: float) -> bool:
     return abs(abs(roll) - 180) < _SAME_PLANE
-
-
-def _parallel_distance(angle: float, radius: float, straight: float) -> float:
-    """Rise of two equal opposite bends with a straight between: (straight + 2 T) sin θ."""
-    slope = straight + 2 * tangent_length(radius, angle)
-    return slope * math.sin(math.radians(angle))

@@ -18,7 +18,11 @@ class Words:
 
     def length(self, value: float) -> str:
         """To the nearest mark, with the unit."""
-        return self.reading(value) + (" mm" if self.unit == "mm" else " in")
+        return self.suffixed(self.reading(value))
+
+    def suffixed(self, reading: str) -> str:
+        """A reading with the unit behind it."""
+        return reading + (" mm" if self.unit == "mm" else " in")
 
     def reading(self, value: float) -> str:
         """To the nearest mark, as it is written at the pipe: no unit."""

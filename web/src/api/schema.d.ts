@@ -374,7 +374,8 @@ export interface components {
     schemas: {
         /**
          * Beside
-         * @description The same run by the other method: its marks, its cut, and what that pipe comes out as.
+         * @description The same run by the other method: its marks, its cut, what that pipe comes out as, and the
+         *     vertices of that pipe (none where no pipe comes out).
          */
         Beside: {
             /** Cut Length */
@@ -390,6 +391,73 @@ export interface components {
              * @enum {string}
              */
             method: "exact" | "table";
+            /** Path */
+            path: [
+                number,
+                number,
+                number
+            ][];
+        };
+        /**
+         * Candidate
+         * @description One way to answer what is there: a kind of bends at an angle, and its price.
+         *
+         *     ``degrees`` it takes of the run's budget; ``room`` along the leg from its first arc to its last;
+         *     ``before`` and ``after``, what is left of the leg on both sides (after: None where the next line
+         *     is not known to end it); ``pipe`` beyond going straight on; ``pull``, by how much it multiplies
+         *     the force of a pull; ``air`` to what it goes over (None: nothing to touch); ``lift``, what a
+         *     saddle stands off more than asked. ``fits``: this bender can make it here and nothing is
+         *     touched. ``path`` and ``value`` are the field that picks it.
+         */
+        Candidate: {
+            /** After */
+            after: number | null;
+            /** After Text */
+            after_text: string;
+            /** Air */
+            air: number | null;
+            /** Air Text */
+            air_text: string;
+            /** Angle */
+            angle: number;
+            /** Before */
+            before: number;
+            /** Before Text */
+            before_text: string;
+            /** Bends */
+            bends: number;
+            /** Degrees */
+            degrees: number;
+            /** Fits */
+            fits: boolean;
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Lift */
+            lift: number;
+            /** Path */
+            path: string;
+            /** Pipe */
+            pipe: number;
+            /** Pipe Text */
+            pipe_text: string;
+            /** Pull */
+            pull: number;
+            /** Reason */
+            reason: string;
+            /** Room */
+            room: number;
+            /** Room Text */
+            room_text: string;
+            /** Taken */
+            taken: boolean;
+            /** Together */
+            together: boolean;
+            /** Usual */
+            usual: boolean;
+            /** Value */
+            value: string | number;
         };
         /**
          * Catalogue
@@ -454,6 +522,24 @@ export interface components {
             name: string;
         };
         /**
+         * Choice
+         * @description What was put to something on the walk, by ``yarrow`` or by the ``person``. ``together_with``
+         *     is the line whose bends go over this one too (None: it has its own).
+         */
+        Choice: {
+            /**
+             * By
+             * @enum {string}
+             */
+            by: "yarrow" | "person";
+            /** Candidates */
+            candidates: components["schemas"]["Candidate"][];
+            /** Feature */
+            feature: number;
+            /** Together With */
+            together_with: number | null;
+        };
+        /**
          * ConflictProblem
          * @description Someone else saved in between: what was sent, and the run as it stands.
          */
@@ -488,6 +574,8 @@ export interface components {
             feature: number;
             /** Field */
             field: string;
+            /** Loose */
+            loose: boolean;
             /** Off */
             off: number;
             /** Off Text */
@@ -643,7 +731,8 @@ export interface components {
          * Mark
          * @description What goes on the pipe for one bend: where, as the tape tells it, and how the bender goes on.
          *
-         *     ``position`` is exact, ``rounded`` where the text says, ``moved`` = rounded − position.
+         *     ``name`` is what the bender's crew calls the reference; ``position`` is exact, ``rounded`` where
+         *     the text says, ``moved`` = rounded − position.
          */
         Mark: {
             /** Bend */
@@ -655,6 +744,8 @@ export interface components {
             hook: "start" | "end";
             /** Moved */
             moved: number;
+            /** Name */
+            name: string;
             /** Position */
             position: number;
             /**
@@ -699,14 +790,23 @@ export interface components {
          * @description Everything about one pipe. Lengths in ``units``, angles in degrees.
          *
          *     ``path`` holds the centreline vertices with both ends, in the frame of the start's face; its
-         *     first point is the start's pipe end. Where the run can't be made as written, ``steps`` is empty
-         *     and ``marks`` only tell where the arcs would have to lie.
+         *     first point is the start's pipe end. ``comes_out_as`` are the vertices of the pipe that the
+         *     rounded marks make (none where no pipe comes out). Where the run can't be made as written,
+         *     ``steps`` is empty and ``marks`` only tell where the arcs would have to lie.
          */
         Plan: {
             bender: components["schemas"]["PlannedBender"];
             /** Bends */
             bends: components["schemas"]["PlannedBend"][];
             beside: components["schemas"]["Beside"] | null;
+            /** Choices */
+            choices: components["schemas"]["Choice"][];
+            /** Comes Out As */
+            comes_out_as: [
+                number,
+                number,
+                number
+            ][];
             conduit: components["schemas"]["PlannedConduit"];
             /** Cut Length */
             cut_length: number;
@@ -743,6 +843,8 @@ export interface components {
             round_to: string;
             /** Site */
             site: components["schemas"]["SiteDimension"][];
+            /** Solved */
+            solved: components["schemas"]["Solved"][];
             /** Steps */
             steps: components["schemas"]["Step"][];
             /** Things */
@@ -755,6 +857,8 @@ export interface components {
             units: "in" | "mm";
             /** Worked */
             worked: components["schemas"]["Worked"][];
+            /** Working */
+            working: components["schemas"]["Working"][];
         };
         /**
          * PlannedBend
@@ -789,13 +893,22 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "hand" | "bench";
+            kind: "hand" | "ratchet" | "mechanical" | "powered" | "bench" | "heat";
+            /** Least Stub */
+            least_stub: number;
             /** Name */
             name: string;
             /** Radius */
             radius: number;
+            /** Springback Typical */
+            springback_typical: boolean;
             /** Take Up */
             take_up: number;
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "mark" | "bench" | "chart";
         };
         /**
          * PlannedConduit
@@ -838,7 +951,7 @@ export interface components {
             /** Path */
             path: string;
             /** Value */
-            value: string | number;
+            value: string | number | string[];
         };
         /**
          * Restore
@@ -920,7 +1033,7 @@ export interface components {
          * @description What a tape met on the way from one box to the next, and what the pipe is bent from and with. Either walk or path is given.
          */
         RunDocument: {
-            /** @description a bender of the catalogue by its id, or an object with at least kind, radius and take_up */
+            /** @description a bender of the catalogue by its id, or an object with kind and either radius and take_up or tests */
             bender: string | components["schemas"]["RunDocument_own_bender"];
             conduit: components["schemas"]["RunDocument_conduit"];
             /** @constant */
@@ -937,6 +1050,8 @@ export interface components {
              * @description The marks of the tape: 1/8, 1/16 or 1/32 (inches), 1 (millimetres). Left out, 1/16 or 1.
              */
             round_to?: string | number;
+            /** @description How far spacers or strut hold the pipe off every surface: taken once off every rise that was measured off the surface, and off every leg measured to or from a wall. */
+            stand_off?: components["schemas"]["RunDocument_not_negative"];
             start?: components["schemas"]["RunDocument_start"];
             /**
              * @description The unit of every length that does not carry its own.
@@ -944,16 +1059,53 @@ export interface components {
              */
             units: "in" | "mm";
             walk?: components["schemas"]["RunDocument_line"][];
+            /**
+             * @description How the crew works: marks and multipliers, a former and a square, or a chart of bend starts. Left out, the bender's own way. The pipe is the same.
+             * @enum {string}
+             */
+            way?: "mark" | "bench" | "chart";
         };
         /** @description How far the pipe turns, in degrees. */
         RunDocument_angle: number;
+        RunDocument_bend_name: string;
+        /** @description Something square to go over and come down behind, with its near face at a place. */
+        RunDocument_block: {
+            at: components["schemas"]["RunDocument_length"];
+            /** @description Air that is asked for; left out, 1/4 in or 6 mm. */
+            clearance?: components["schemas"]["RunDocument_not_negative"];
+            from?: components["schemas"]["RunDocument_datum"];
+            /** @description Off the surface to its top. */
+            height: components["schemas"]["RunDocument_size"];
+            /** @constant */
+            kind: "block";
+            label?: components["schemas"]["RunDocument_label"];
+            pick?: components["schemas"]["RunDocument_pick"];
+            toward?: components["schemas"]["RunDocument_toward"];
+            width: components["schemas"]["RunDocument_size"];
+        };
+        /** @description A box at the start or the end, whose knockout stands off the wall that the pipe lies on. */
+        RunDocument_box: {
+            /** @constant */
+            kind: "box";
+            /** @description From the wall to the middle of the hole. */
+            knockout: components["schemas"]["RunDocument_size"];
+            label?: components["schemas"]["RunDocument_label"];
+            /** @description Straight pipe left for the connector; left out, 2 in or 50 mm. */
+            margin?: components["schemas"]["RunDocument_size"];
+            pick?: components["schemas"]["RunDocument_pick"];
+            /** @enum {string} */
+            where: "start" | "end";
+        };
         RunDocument_box_offset: {
             angle?: components["schemas"]["RunDocument_angle"];
             /** @constant */
             kind: "box_offset";
             label?: components["schemas"]["RunDocument_label"];
+            /** @description Numbers of this line that may be moved so that both ends meet. */
+            loose?: ("rise" | "angle")[];
             margin?: components["schemas"]["RunDocument_size"];
             rise: components["schemas"]["RunDocument_size"];
+            rise_from?: components["schemas"]["RunDocument_rise_from"];
             toward: components["schemas"]["RunDocument_toward"];
             /** @enum {string} */
             where: "start" | "end";
@@ -972,53 +1124,135 @@ export interface components {
             /** @constant */
             kind: "end";
             label?: components["schemas"]["RunDocument_label"];
+            /** @description Numbers of this line that may be moved so that both ends meet. */
+            loose?: "at"[];
+            /** @description Where this face is fixed, seen from the start: ahead, left, out. Loose numbers are moved until it is reached. */
+            meet?: components["schemas"]["RunDocument_point"];
         };
         /** @enum {string} */
         RunDocument_fitting: "open" | "connector" | "coupling" | "hub" | "running_coupler" | "union" | "socket";
+        /** @description A hole to pass: its face is at a place, its middle so deep off the line of the pipe. */
+        RunDocument_hole: {
+            at: components["schemas"]["RunDocument_length"];
+            /** @description From the middle of the pipe as it lies to the middle of the hole. */
+            depth: components["schemas"]["RunDocument_size"];
+            from?: components["schemas"]["RunDocument_datum"];
+            /** @constant */
+            kind: "hole";
+            label?: components["schemas"]["RunDocument_label"];
+            pick?: components["schemas"]["RunDocument_pick"];
+            toward: components["schemas"]["RunDocument_toward"];
+        };
+        /** @description A bend that was measured for springback: what it was commanded to, and what of it was kept, degrees. */
+        RunDocument_kept: {
+            commanded: number;
+            kept: number;
+        };
         RunDocument_kick: {
             at: components["schemas"]["RunDocument_length"];
             from?: components["schemas"]["RunDocument_datum"];
             /** @constant */
             kind: "kick";
             label?: components["schemas"]["RunDocument_label"];
+            /** @description Numbers of this line that may be moved so that both ends meet. */
+            loose?: ("at" | "rise")[];
             rise: components["schemas"]["RunDocument_size"];
+            rise_from?: components["schemas"]["RunDocument_rise_from"];
             toward: components["schemas"]["RunDocument_toward"];
         };
         /** @description What it is on site: pump box, ledge. */
         RunDocument_label: string;
+        /** @description The surface steps up at a place, and the pipe stays up. */
+        RunDocument_ledge: {
+            at: components["schemas"]["RunDocument_length"];
+            /** @description 0 where the pipe lies on it. */
+            clearance?: components["schemas"]["RunDocument_not_negative"];
+            from?: components["schemas"]["RunDocument_datum"];
+            /** @description The step. */
+            height: components["schemas"]["RunDocument_size"];
+            /** @constant */
+            kind: "ledge";
+            label?: components["schemas"]["RunDocument_label"];
+            pick?: components["schemas"]["RunDocument_pick"];
+            toward?: components["schemas"]["RunDocument_toward"];
+        };
         /**
          * Format: length
          * @description A number in the document's units, or tape notation: 27 11/16, 7' 2 5/8", 618 mm, 52 3/4 - 2 7/8.
          */
         RunDocument_length: string | number;
-        RunDocument_line: components["schemas"]["RunDocument_offset"] | components["schemas"]["RunDocument_saddle3"] | components["schemas"]["RunDocument_saddle4"] | components["schemas"]["RunDocument_turn"] | components["schemas"]["RunDocument_kick"] | components["schemas"]["RunDocument_box_offset"] | components["schemas"]["RunDocument_end"];
+        RunDocument_line: components["schemas"]["RunDocument_offset"] | components["schemas"]["RunDocument_saddle3"] | components["schemas"]["RunDocument_saddle4"] | components["schemas"]["RunDocument_turn"] | components["schemas"]["RunDocument_kick"] | components["schemas"]["RunDocument_box_offset"] | components["schemas"]["RunDocument_round"] | components["schemas"]["RunDocument_block"] | components["schemas"]["RunDocument_ledge"] | components["schemas"]["RunDocument_wall"] | components["schemas"]["RunDocument_hole"] | components["schemas"]["RunDocument_box"] | components["schemas"]["RunDocument_end"];
+        RunDocument_measured: components["schemas"]["RunDocument_test_bend"][];
         /**
          * Format: length
          * @description A length of zero or more.
          */
         RunDocument_not_negative: string | number;
         RunDocument_offset: {
-            angle?: components["schemas"]["RunDocument_angle"];
+            /** @description degrees from 1 to 120, or choose: Yarrow chooses */
+            angle?: components["schemas"]["RunDocument_angle"] | "choose";
             at: components["schemas"]["RunDocument_length"];
             from?: components["schemas"]["RunDocument_datum"];
             /** @constant */
             kind: "offset";
             label?: components["schemas"]["RunDocument_label"];
+            /** @description Numbers of this line that may be moved so that both ends meet. */
+            loose?: ("at" | "rise" | "angle")[];
             /** @enum {string} */
             of?: "full" | "begin" | "centre";
             rise: components["schemas"]["RunDocument_size"];
+            rise_from?: components["schemas"]["RunDocument_rise_from"];
             toward: components["schemas"]["RunDocument_toward"];
+            /** @description The length along the leg that it must fit into, from where the pipe begins to leave the line to where it is straight again; the shallowest usual angle that fits is taken, and no angle is given. */
+            within?: components["schemas"]["RunDocument_size"];
         };
         RunDocument_own_bender: {
+            /** @description For a ratchet. */
+            degrees_per_click?: number;
             heel?: components["schemas"]["RunDocument_not_negative"];
             hook?: components["schemas"]["RunDocument_not_negative"];
             /** @enum {string} */
-            kind: "hand" | "bench";
+            kind: "hand" | "ratchet" | "mechanical" | "powered" | "bench" | "heat";
+            /** @description What is stamped on this bender, where its marks have other names. */
+            marks?: {
+                back?: components["schemas"]["RunDocument_bend_name"];
+                centre?: components["schemas"]["RunDocument_bend_name"];
+                former?: components["schemas"]["RunDocument_bend_name"];
+                front?: components["schemas"]["RunDocument_bend_name"];
+                square?: components["schemas"]["RunDocument_bend_name"];
+            };
             name?: string;
-            radius: components["schemas"]["RunDocument_size"];
-            take_up: components["schemas"]["RunDocument_size"];
+            radius?: components["schemas"]["RunDocument_size"];
+            /** @description Measured points; left out, what the material usually does. */
+            springback?: components["schemas"]["RunDocument_kept"][];
+            take_up?: components["schemas"]["RunDocument_size"];
+            /** @description Test 90s, from which radius and take-up follow; then neither is given. */
+            tests?: components["schemas"]["RunDocument_measured"];
         };
+        /** @description The bends that were picked for it, a kind and an angle: saddle3 45, or saddle4 30 both. Empty: Yarrow chooses. */
+        RunDocument_pick: string;
         RunDocument_point: components["schemas"]["RunDocument_length"][];
+        /**
+         * @description What the rise was measured from: the surface (then the stand-off is taken off it) or the pipe as it lies.
+         * @enum {string}
+         */
+        RunDocument_rise_from: "surface" | "pipe";
+        /** @description Something round to go over, with its middle at a place. */
+        RunDocument_round: {
+            /** @description Its diameter. */
+            across: components["schemas"]["RunDocument_size"];
+            at: components["schemas"]["RunDocument_length"];
+            /** @description Air that is asked for; left out, 1/4 in or 6 mm. */
+            clearance?: components["schemas"]["RunDocument_not_negative"];
+            from?: components["schemas"]["RunDocument_datum"];
+            /** @description Off the surface to its top; left out, as much as it is across. */
+            height?: components["schemas"]["RunDocument_size"];
+            /** @constant */
+            kind: "round";
+            label?: components["schemas"]["RunDocument_label"];
+            pick?: components["schemas"]["RunDocument_pick"];
+            toward?: components["schemas"]["RunDocument_toward"];
+        };
         RunDocument_saddle3: {
             angle?: components["schemas"]["RunDocument_angle"];
             at: components["schemas"]["RunDocument_length"];
@@ -1027,7 +1261,10 @@ export interface components {
             /** @constant */
             kind: "saddle3";
             label?: components["schemas"]["RunDocument_label"];
+            /** @description Numbers of this line that may be moved so that both ends meet. */
+            loose?: ("at" | "rise")[];
             rise: components["schemas"]["RunDocument_size"];
+            rise_from?: components["schemas"]["RunDocument_rise_from"];
             toward: components["schemas"]["RunDocument_toward"];
         };
         RunDocument_saddle4: {
@@ -1038,7 +1275,10 @@ export interface components {
             /** @constant */
             kind: "saddle4";
             label?: components["schemas"]["RunDocument_label"];
+            /** @description Numbers of this line that may be moved so that both ends meet. */
+            loose?: ("at" | "width" | "rise")[];
             rise: components["schemas"]["RunDocument_size"];
+            rise_from?: components["schemas"]["RunDocument_rise_from"];
             toward: components["schemas"]["RunDocument_toward"];
             width: components["schemas"]["RunDocument_size"];
         };
@@ -1052,6 +1292,13 @@ export interface components {
             kind: components["schemas"]["RunDocument_fitting"];
             label?: components["schemas"]["RunDocument_label"];
         };
+        /** @description A 90 that was bent to find the numbers: the front mark's place from the end that the hook faced, the straight stick, and both legs afterwards, back to end. */
+        RunDocument_test_bend: {
+            mark: components["schemas"]["RunDocument_size"];
+            stick: components["schemas"]["RunDocument_size"];
+            stub: components["schemas"]["RunDocument_size"];
+            tail: components["schemas"]["RunDocument_size"];
+        };
         /**
          * @description Out is away from the mounting surface; left and right as seen when walking ahead.
          * @enum {string}
@@ -1064,7 +1311,20 @@ export interface components {
             /** @constant */
             kind: "turn";
             label?: components["schemas"]["RunDocument_label"];
+            /** @description Numbers of this line that may be moved so that both ends meet. */
+            loose?: ("at" | "angle")[];
             of?: components["schemas"]["RunDocument_datum"];
+            toward: components["schemas"]["RunDocument_toward"];
+        };
+        /** @description A wall to turn at; its face is at a place. */
+        RunDocument_wall: {
+            angle?: components["schemas"]["RunDocument_angle"];
+            at: components["schemas"]["RunDocument_length"];
+            from?: components["schemas"]["RunDocument_datum"];
+            /** @constant */
+            kind: "wall";
+            label?: components["schemas"]["RunDocument_label"];
+            pick?: components["schemas"]["RunDocument_pick"];
             toward: components["schemas"]["RunDocument_toward"];
         };
         /**
@@ -1147,6 +1407,24 @@ export interface components {
             text: string;
         };
         /**
+         * Solved
+         * @description A loose number that was moved so that both ends meet: what was said, and what it became.
+         */
+        Solved: {
+            /** Became */
+            became: number;
+            /** Became Text */
+            became_text: string;
+            /** Feature */
+            feature: number;
+            /** Field */
+            field: string;
+            /** Said */
+            said: number;
+            /** Said Text */
+            said_text: string;
+        };
+        /**
          * Step
          * @description One thing to do, in order: the words, how to check it, and the caution where it belongs.
          */
@@ -1178,7 +1456,8 @@ export interface components {
          * Thing
          * @description Something on site to draw: ``at`` its near corner on the side that the pipe passes, ``along``
          *     its extent in the direction of travel, ``toward`` the side that the pipe is on, ``height`` how
-         *     far it stands up to there. ``feature`` is None for what the run starts from.
+         *     far it stands up to there. For a hole ``at`` is its middle and ``height`` how wide it is.
+         *     ``feature`` is None for what the run starts from.
          */
         Thing: {
             /** Ahead */
@@ -1203,7 +1482,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "box" | "coupling" | "ledge" | "round";
+            kind: "box" | "coupling" | "ledge" | "round" | "hole";
             /** Label */
             label: string;
             /** Toward */
@@ -1236,6 +1515,35 @@ export interface components {
             path: string;
             /** Text */
             text: string;
+        };
+        /**
+         * Working
+         * @description How one bend is worked, whichever way the crew was taught, as the tape reads: where its arc
+         *     begins, where the hook's mark goes, the straight from the bend before (or the pipe's start), the
+         *     pipe in the arc; what a straightedge gauges at the second bend of a set (else empty); what to
+         *     warm from and to (else empty). ``bend_to`` and ``clicks`` allow for springback.
+         */
+        Working: {
+            /** Bend */
+            bend: number;
+            /** Bend To */
+            bend_to: number;
+            /** Between */
+            between: string;
+            /** Clicks */
+            clicks: number | null;
+            /** Depth */
+            depth: string;
+            /** Developed */
+            developed: string;
+            /** Hook At */
+            hook_at: string;
+            /** Start Of Bend */
+            start_of_bend: string;
+            /** Warm From */
+            warm_from: string;
+            /** Warm To */
+            warm_to: string;
         };
     };
     responses: never;

@@ -79,7 +79,7 @@ def _overlap(draft: Draft, index: int, short: float) -> Finding:
 
 def _line_too_steep(draft: Draft, feature: int, line: Line, index: int) -> Finding:
     pipe = draft.layout.pipe
-    advice, remedy = shallower(line, feature, pipe, 0.0)
+    advice, remedy = shallower(draft.run, feature, pipe, 0.0)
     return Finding(
         "error",
         "arcs-overlap",

@@ -44,12 +44,14 @@ def place_field(run: Run, feature: int) -> str:
     """The path of the field that says where a line is; of the whole path where there is no walk."""
     if not run.walk:
         return "path"
+    if feature in run.answers:
+        return f"walk[{feature}].pick"
     return f"walk[{feature}].{'at' if hasattr(run.walk[feature], 'at') else 'margin'}"
 
 
 def move(run: Run, words: Words, feature: int, by: float) -> Remedy | None:
     """The fix that sets a line's place further along, to the next mark of the tape."""
-    if not run.walk:
+    if not run.walk or feature in run.answers:
         return None
     path = place_field(run, feature)
     place = getattr(run.walk[feature], path.rpartition(".")[2])

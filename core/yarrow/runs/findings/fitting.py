@@ -9,11 +9,12 @@ from fractions import Fraction
 from yarrow.bends.box_offset import BoxOffset
 from yarrow.bends.leg import FIRST_LEG, Pipe
 from yarrow.bends.offset import Offset
-from yarrow.bends.registry import Line
+from yarrow.bends.registry import KINDS, Line
 from yarrow.bends.saddle3 import Saddle3
 from yarrow.bends.saddle4 import Saddle4
 from yarrow.geometry.pipe import develop
 from yarrow.runs.plan import Remedy
+from yarrow.runs.run import Run
 from yarrow.runs.words import Words, degrees
 
 Angled = Offset | Saddle3 | Saddle4 | BoxOffset
@@ -56,13 +57,20 @@ def least_rise(line: Angled, pipe: Pipe, straight: float) -> float:
     return high
 
 
-def shallower(line: Line, feature: int, pipe: Pipe, straight: float) -> tuple[str, Remedy | None]:
+def shallower(run: Run, feature: int, pipe: Pipe, straight: float) -> tuple[str, Remedy | None]:
     """Advice, and its touch, for a line whose own arcs are too close for ``straight`` between."""
+    line = run.walk[feature]
     angle = steepest_angle(line, pipe, straight) if isinstance(line, Angled) else None
     if angle is None:
         return "make the rise larger, or use a bender of smaller radius", None
     told = degrees(angle)
+    if feature in run.answers:
+        pick = f"{_KIND_NAMES[type(line)]} {angle:g}"
+        return f"use {told}", Remedy(f"Use {told}", f"walk[{feature}].pick", pick)
     return f"use {told}", Remedy(f"Use {told}", f"walk[{feature}].angle", angle)
+
+
+_KIND_NAMES = {kind: name for name, kind in KINDS.items()}
 
 
 def rise_needed(line: Line, pipe: Pipe, words: Words) -> str:

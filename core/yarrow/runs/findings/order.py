@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from yarrow.bends.end import End
 from yarrow.bends.kick import Kick
+from yarrow.bends.registry import Line
+from yarrow.bends.straight import Straight
 from yarrow.bends.turn import Turn
 from yarrow.runs.findings.draft import line_name, move, place_field
 from yarrow.runs.layout import Layout
@@ -21,6 +23,8 @@ def order_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
     before = "the start of the pipe"
     last = len(layout.lines) - 1
     for feature, line in enumerate(layout.lines):
+        if not line.laid.corners:
+            continue
         if line.leg.number != leg:
             reached, leg = 0.0, line.leg.number
         behind = reached - line.laid.begins
@@ -57,8 +61,13 @@ def _kick_findings(run: Run) -> list[Finding]:
             place_field(run, feature),
         )
         for feature, line in enumerate(run.walk)
-        if isinstance(line, Kick) and not isinstance(run.walk[feature + 1], Turn | End)
+        if isinstance(line, Kick) and not isinstance(_after(run, feature), Turn | End)
     ]
+
+
+def _after(run: Run, feature: int) -> Line:
+    """The next line that has a bend or ends the run."""
+    return next(line for line in run.walk[feature + 1 :] if not isinstance(line, Straight))
 
 
 def _room(layout: Layout) -> float:

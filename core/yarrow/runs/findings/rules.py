@@ -3,12 +3,14 @@
 from __future__ import annotations
 
 from yarrow.benders.bender import NOTCH_ANGLE
+from yarrow.bends.end import End
+from yarrow.bends.straight import Straight
+from yarrow.bends.turn import Turn
 from yarrow.catalog.tables import limits
 from yarrow.measure.units import convert
 from yarrow.runs.findings.draft import Draft, line_name
-from yarrow.runs.plan import Finding
+from yarrow.runs.plan import Finding, Remedy
 from yarrow.runs.run import Run
-from yarrow.runs.steps import REFERENCE_NAMES
 from yarrow.runs.words import Words, degrees
 
 
@@ -62,7 +64,7 @@ def slip_findings(run: Run, words: Words) -> list[Finding]:
     stick = float(convert(run.conduit.stick, run.conduit.unit, run.unit))
     found = []
     for feature, line in enumerate(run.walk):
-        if not hasattr(line, "at"):
+        if not hasattr(line, "at") or feature in run.answers:
             continue
         at = float(line.at)
         rise = float(getattr(line, "rise", 0))
@@ -97,22 +99,59 @@ def slip_findings(run: Run, words: Words) -> list[Finding]:
     return found
 
 
+def stand_off_findings(run: Run, words: Words) -> list[Finding]:
+    """An error for a rise that spacers carry the pipe over already, and a note that they were taken
+    into account, so that nobody takes their height off again."""
+    if not run.stand_off:
+        return []
+    off = words.length(float(run.stand_off))
+    found = [
+        Finding(
+            "note",
+            "stand-off-taken",
+            f"The stand-off of {off} is taken off every rise off the surface, and off every leg "
+            "measured to or from a wall. Do not take it off again.",
+            path="stand_off",
+        )
+    ]
+    for feature, line in enumerate(run.walk):
+        if isinstance(line, Turn | End | Straight) or line.rise_from == "pipe":
+            continue
+        rise = line.rise + getattr(line, "clearance", 0)
+        if line.toward in ("out", "in") and rise <= run.stand_off:
+            found.append(
+                Finding(
+                    "error",
+                    "stand-off-carries",
+                    f"Spacers of {off} carry the pipe past {words.length(float(rise))} already. "
+                    "Take this line out, or say that its rise was measured from the pipe.",
+                    feature,
+                    f"walk[{feature}].rise_from",
+                    (),
+                    Remedy("Measured from the pipe", f"walk[{feature}].rise_from", "pipe"),
+                )
+            )
+    return found
+
+
 def _slip(feature: int, field: str, text: str) -> Finding:
     return Finding("warning", "looks-like-a-slip", text, feature, f"walk[{feature}].{field}")
 
 
 def allowance_findings(run: Run, words: Words) -> list[Finding]:
-    """A note wherever the fitting's own thread was added, so that nobody adds it twice."""
+    """A note wherever what the fitting takes in was added, so that nobody adds it twice."""
+    threaded = run.conduit.joint == "threaded"
+    what = "of thread" if threaded else "of pipe, down to the stop of the socket,"
     added = words.length(float(convert(run.conduit.engaged, run.conduit.unit, run.unit)))
     return [
         Finding(
             "note",
-            "thread-added",
-            f"{added} of thread is added beyond this face: a typical fitting takes that in. "
+            "thread-added" if threaded else "socket-added",
+            f"{added} {what} is added beyond this face: a typical fitting takes that in. "
             "Measure yours, and do not add it again.",
             None if place == "start" else len(run.walk) - 1,
             f"{place}.allowance",
-            source="catalogue, threads",
+            source=f"catalogue, {'threads' if threaded else 'sockets'}",
         )
         for place in run.own_allowances
     ]
@@ -125,7 +164,8 @@ def notch_findings(draft: Draft) -> list[Finding]:
             "note",
             "centre-notch-does-not-serve",
             f"The centre notch is that of a {degrees(NOTCH_ANGLE)} bend; this centre bends "
-            f"{degrees(bend.angle)}: its mark is for the {REFERENCE_NAMES[placing.reference]}.",
+            f"{degrees(bend.angle)}: its mark is for the "
+            f"{draft.run.bender.mark_name(placing.reference)}.",
             draft.feature(index),
             f"walk[{draft.feature(index)}].angle",
             (index,),

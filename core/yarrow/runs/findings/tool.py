@@ -20,12 +20,15 @@ def bender_findings(run: Run) -> list[Finding]:
     if run.bender_fits:
         return []
     fitting = [b for b in benders().values() if fit_for(b, run.conduit)]
-    advice = f"use {fitting[0].name}" if fitting else "choose another bender, or enter your own"
+    advice = f"Use {fitting[0].name}" if fitting else "Choose another bender, or enter your own"
+    outside = float(convert(run.conduit.diameter, run.conduit.unit, run.unit))
+    # The bender carries the numbers of its shoe's own size where the conduit is not that.
+    why = "does not go into the groove" if outside > run.bender.diameter else "would flatten in it"
     return [
         Finding(
             "error",
             "bender-does-not-fit",
-            f"{run.bender.name} does not take {run.conduit.name}: {advice}. "
+            f"{run.bender.name} has no shoe for {run.conduit.name}: the pipe {why}. {advice}. "
             "No marks are given for a wrong shoe.",
             path="bender",
             remedy=Remedy(f"Use {fitting[0].name}", "bender", fitting[0].id) if fitting else None,
@@ -103,7 +106,7 @@ def _too_close(draft: Draft, pair: tuple[int, int], placing: Placing, short: flo
     )
     path = draft.field(after)
     if draft.run.walk and before == after:
-        advice, remedy = shallower(draft.run.walk[after], after, draft.layout.pipe, placing.need)
+        advice, remedy = shallower(draft.run, after, draft.layout.pipe, placing.need)
         path = f"walk[{after}].angle"
     else:
         remedy = draft.move(after, short)

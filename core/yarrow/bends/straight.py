@@ -1,0 +1,35 @@
+"""Straight on: the answer to something that the pipe clears without a bend."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+
+from yarrow.bends.leg import ByRule, Datum, Laid, Leg, Pipe, Read, Rule
+from yarrow.geometry.vectors import Vector
+
+
+@dataclass(frozen=True, slots=True)
+class Straight:
+    """No bend at all, at a place where something was measured."""
+
+    at: Fraction
+    measured_from: Datum = "back"
+    loose: tuple[str, ...] = ()
+    label: str = ""
+
+    def lay(self, leg: Leg, pipe: Pipe) -> Laid:
+        """No corner; the leg goes on as it was."""
+        place = leg.place(float(self.at), self.measured_from)
+        hooked = leg.point(leg.datum(self.measured_from))
+        return Laid((), place, place, leg, hooked, leg.point(place))
+
+    def read_back(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Read, ...]:
+        """Nothing was asked of the pipe here."""
+        return ()
+
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
+        """No bend."""
+        return None

@@ -1,0 +1,63 @@
+"""A box whose knockout stands off the wall that the pipe lies on."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import Literal
+
+from yarrow.bends.box_offset import BoxOffset
+from yarrow.bends.registry import Line
+from yarrow.bends.straight import Straight
+from yarrow.obstacles.obstacle import Section, Setting, exact
+
+AS_GOOD_AS_STRAIGHT = 0.02
+"""Of the pipe's diameter: what a connector takes up without a bend."""
+
+
+@dataclass(frozen=True, slots=True)
+class Box:
+    """``knockout`` is from the surface to the middle of the hole; ``margin`` the straight that the
+    connector and the bender's hook take."""
+
+    where: Literal["start", "end"]
+    knockout: Fraction
+    margin: Fraction
+    pick: str = ""
+    label: str = ""
+
+    def kinds(self, setting: Setting) -> tuple[str, ...]:
+        """A box offset, unless the pipe's own middle is at the knockout's height."""
+        off = self._off(setting)
+        straight = abs(off) <= AS_GOOD_AS_STRAIGHT * setting.pipe.diameter
+        return ("straight",) if straight else ("box_offset",)
+
+    def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
+        """The box offset, out of the box or into it, whichever side of the line the knockout is."""
+        if kind == "straight":
+            return Straight(Fraction(0), "centre", label=self.label)
+        if kind != "box_offset" or angle >= 90:
+            return None
+        off = self._off(setting)
+        down = (off > 0) == (self.where == "start")
+        return BoxOffset(
+            where=self.where,
+            rise=exact(abs(off)),
+            toward="in" if down else "out",
+            margin=self.margin,
+            angle=angle,
+            rise_from="pipe",
+            label=self.label,
+        )
+
+    def size(self) -> float:
+        """How far off the wall the knockout is."""
+        return float(self.knockout)
+
+    def section(self, setting: Setting) -> Section | None:
+        """The pipe goes into it."""
+        return None
+
+    def _off(self, setting: Setting) -> float:
+        """The knockout's middle above the resting pipe's."""
+        return float(self.knockout) - setting.rest_above_surface("out")

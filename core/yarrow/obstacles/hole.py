@@ -1,0 +1,68 @@
+"""A hole to pass at a given depth: bored in a plate or a stud, off the line of the pipe."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from fractions import Fraction
+
+from yarrow.bends.kick import Kick
+from yarrow.bends.leg import Datum
+from yarrow.bends.offset import Offset
+from yarrow.bends.registry import Line
+from yarrow.geometry.frame import Side
+from yarrow.obstacles.obstacle import Section, Setting, exact
+
+
+@dataclass(frozen=True, slots=True)
+class Hole:
+    """``at`` is the face that it is bored in, ``depth`` how far its middle lies off the pipe's
+    line."""
+
+    at: Fraction
+    depth: Fraction
+    toward: Side
+    measured_from: Datum = "back"
+    pick: str = ""
+    label: str = ""
+
+    def kinds(self, setting: Setting) -> tuple[str, ...]:
+        """A kick where the leg ends behind it; otherwise an offset, which is straight again."""
+        return ("offset",) if setting.following is None else ("kick", "offset")
+
+    def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
+        """The offset, full at the face; or the kick whose slope goes through the hole's middle."""
+        if kind == "offset":
+            return Offset(
+                at=self.at,
+                rise=self.depth,
+                toward=self.toward,
+                angle=angle,
+                measured_from=self.measured_from,
+                rise_from="pipe",
+                label=self.label,
+            )
+        if kind != "kick" or setting.following is None or angle >= 90:
+            return None
+        hole = setting.leg.place(float(self.at), self.measured_from)
+        slope = math.tan(math.radians(angle))
+        kick = hole - float(self.depth) / slope
+        rise = (setting.following.vertex - kick) * slope
+        if rise <= 0:
+            return None
+        return Kick(
+            at=exact(kick - setting.leg.datum(self.measured_from)),
+            rise=exact(rise),
+            toward=self.toward,
+            measured_from=self.measured_from,
+            rise_from="pipe",
+            label=self.label,
+        )
+
+    def size(self) -> float:
+        """How far off the line it is."""
+        return float(self.depth)
+
+    def section(self, setting: Setting) -> Section | None:
+        """The pipe goes through it."""
+        return None

@@ -1,0 +1,102 @@
+"""Going over: what a round thing and a block have in common, and how high a saddle must go."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from fractions import Fraction
+
+from yarrow.bends.leg import Datum
+from yarrow.bends.registry import Line
+from yarrow.bends.saddle3 import Saddle3
+from yarrow.bends.saddle4 import Saddle4
+from yarrow.bends.straight import Straight
+from yarrow.geometry.frame import Side
+from yarrow.obstacles.obstacle import Section, Setting, exact
+from yarrow.obstacles.outline import Block, Round
+
+SMALL_LIFT = 0.15
+"""Of the height: as much higher as a 3-bend saddle may go before a 4-bend one is the usual."""
+
+
+@dataclass(frozen=True, slots=True)
+class Hump:
+    """Something to go over and come down behind: from ``begins`` for ``width`` along the leg,
+    ``height`` off the surface; ``radius`` of its round top, 0 for a square one."""
+
+    begins: Fraction
+    width: Fraction
+    height: Fraction
+    clearance: Fraction
+    toward: Side
+    measured_from: Datum
+    label: str
+    radius: Fraction = Fraction(0)
+
+    def line(self, kind: str, angle: float, setting: Setting) -> Line | None:
+        """The saddle of a kind, high enough that nothing is touched at its sides either."""
+        if kind == "straight":
+            return Straight(self.begins, self.measured_from, label=self.label)
+        if kind == "saddle4":
+            return Saddle4(
+                at=self.begins,
+                width=self.width,
+                rise=self.height,
+                toward=self.toward,
+                angle=angle,
+                clearance=self.clearance,
+                measured_from=self.measured_from,
+                label=self.label,
+            )
+        if kind != "saddle3":
+            return None
+        return Saddle3(
+            at=self.begins + self.width / 2,
+            rise=self.height,
+            toward=self.toward,
+            angle=angle,
+            clearance=self.clearance + exact(self.lift(angle, setting)),
+            measured_from=self.measured_from,
+            label=self.label,
+        )
+
+    def lift(self, angle: float, setting: Setting) -> float:
+        """How much higher than its top and clearance a 3-bend saddle goes, to clear its sides.
+
+        Round, with ρ from its middle to the pipe's centreline: nothing up to ρ = R, from there
+        (ρ − R) (1/cos θ − 1). Square: what keeps its corner D/2 and the clearance from the slope,
+        or from the centre arc where the corner is under that.
+
+        Args: the centre bend's angle, 2 θ, in degrees. Source: docs/geometry.md, air.
+        """
+        radius, half = setting.pipe.radius, math.radians(angle) / 2
+        apart = float(self.clearance) + setting.pipe.diameter / 2
+        if self.radius:
+            return max(float(self.radius) + apart - radius, 0.0) * (1 / math.cos(half) - 1)
+        side = float(self.width) / 2
+        # Heights of the vertex over the block's top: for the slope, for the arc, over the middle.
+        slope = (apart + side * math.sin(half)) / math.cos(half)
+        flat = apart + radius * (1 / math.cos(half) - 1)
+        below_arc = radius / math.cos(half) - slope
+        height = slope
+        if math.atan2(side, below_arc) < half and radius - apart > side:
+            height = radius / math.cos(half) - math.sqrt((radius - apart) ** 2 - side**2)
+        return max(height - flat, 0.0)
+
+    def kinds(self, setting: Setting) -> tuple[str, ...]:
+        """Nothing where spacers carry the pipe over it already; else saddles, the usual first."""
+        top = self.height + self.clearance
+        if setting.pipe.carried(top, self.toward, "surface") <= 0:
+            return ("straight",)
+        lift = self.lift(45.0, setting)
+        usual = lift <= SMALL_LIFT * float(self.height)
+        return ("saddle3", "saddle4") if usual else ("saddle4", "saddle3")
+
+    def section(self, setting: Setting) -> Section:
+        """Its outline, in the plane of the bends."""
+        place = setting.leg.place(float(self.begins), self.measured_from)
+        top = float(self.height) - setting.rest_above_surface(self.toward)
+        if self.radius:
+            radius = float(self.radius)
+            return Section(self.toward, Round(place + float(self.width) / 2, top - radius, radius))
+        return Section(self.toward, Block(place, place + float(self.width), top))

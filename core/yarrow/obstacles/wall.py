@@ -1,0 +1,44 @@
+"""A wall to turn at: the pipe's back lies on it, or stands off it as everywhere on the run."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+
+from yarrow.bends.leg import Datum
+from yarrow.bends.registry import Line
+from yarrow.bends.turn import Turn
+from yarrow.geometry.frame import Side
+from yarrow.obstacles.obstacle import Section, Setting
+
+
+@dataclass(frozen=True, slots=True)
+class Wall:
+    """``at`` is its face; the run goes on ``toward`` a side of it, turned by ``angle``."""
+
+    at: Fraction
+    toward: Side
+    angle: float = 90.0
+    measured_from: Datum = "back"
+    pick: str = ""
+    label: str = ""
+
+    def kinds(self, setting: Setting) -> tuple[str, ...]:
+        """A turn."""
+        return ("turn",)
+
+    def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
+        """The turn along the wall; the wall itself says by how much."""
+        if kind != "turn":
+            return None
+        return Turn(
+            self.at, self.toward, self.angle, measured_from=self.measured_from, label=self.label
+        )
+
+    def size(self) -> float:
+        """A wall is as far as it is."""
+        return float(self.at)
+
+    def section(self, setting: Setting) -> Section | None:
+        """The back lies on it by measure."""
+        return None

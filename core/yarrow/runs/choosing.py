@@ -1,0 +1,356 @@
+"""Choosing: bends for everything that the tape met and nobody has put bends to yet."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from fractions import Fraction
+from typing import Literal
+
+from yarrow.bends.end import End
+from yarrow.bends.leg import FIRST_LEG, Leg, Pipe
+from yarrow.bends.offset import Offset
+from yarrow.bends.registry import Line
+from yarrow.bends.straight import Straight
+from yarrow.bends.turn import Turn
+from yarrow.catalog.tables import limits, usual_angles
+from yarrow.geometry.arcs import tangent_length
+from yarrow.obstacles.block import BlockThing
+from yarrow.obstacles.free_offset import FreeOffset
+from yarrow.obstacles.ledge import Ledge
+from yarrow.obstacles.obstacle import Following, Section, Setting, exact
+from yarrow.obstacles.over import Hump
+from yarrow.obstacles.registry import Met
+from yarrow.obstacles.round import RoundThing
+from yarrow.obstacles.wall import Wall
+from yarrow.runs.candidates import Place, Tried, answers, picked, tried, usual_angle
+from yarrow.runs.layout import lay, pipe_of
+from yarrow.runs.plan import Choice, Finding, Remedy
+from yarrow.runs.reasons import worded
+from yarrow.runs.run import Run, Survey
+from yarrow.runs.words import Words
+
+_NEAR = 3.0
+"""Times the shortest stretch that holds a strap: how far two things reach, to be taken in one."""
+
+
+@dataclass(frozen=True, slots=True)
+class Chosen:
+    """A run with bends to everything, what was chosen from, and what there is to say about it."""
+
+    run: Run
+    choices: tuple[Choice, ...]
+    findings: tuple[Finding, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class _Taken:
+    """What one thing on the walk was answered with, of which candidates."""
+
+    feature: int
+    met: Met
+    best: Tried
+    all: tuple[Tried, ...]
+    by: Literal["yarrow", "person"]
+
+
+_Known = dict[tuple[int, Setting], tuple[Sequence[Tried], Sequence[Tried]]]
+"""Candidates that were tried, by line and setting: a second look at a run tries none again."""
+
+
+def choose(survey: Survey, words: Words) -> Chosen:
+    """Bends for everything on the walk: the person's pick where there is one, else the usual that
+    fits; where the run would bend too far between pull points, the least that fits.
+
+    Source: docs/geometry.md, what is there.
+    """
+    known: _Known = {}
+    lines, taken, degrees = _go(survey, known, thrifty=False)
+    thrifty = bool(taken) and degrees > limits()["bends_between_pull_points"]["degrees"]
+    if thrifty:
+        lines, taken, degrees = _go(survey, known, thrifty=True)
+    choices: list[Choice] = []
+    findings: list[Finding] = []
+    for each in taken:
+        path = f"walk[{each.feature}].{'angle' if isinstance(each.met, FreeOffset) else 'pick'}"
+        candidates = worded(each.all, each.best, path, words, thrifty=thrifty)
+        choices.append(Choice(each.feature, each.by, None, candidates))
+        if each.best.together:
+            choices.append(Choice(each.feature + 1, each.by, each.feature, ()))
+        findings += _findings(each, words)
+    free = {each.feature for each in taken if isinstance(each.met, FreeOffset)}
+    answered = tuple(choice.feature for choice in choices if choice.feature not in free)
+    run = replace(survey.setup, walk=tuple(lines), answers=answered)
+    return Chosen(run, tuple(choices), tuple(findings))
+
+
+def _go(survey: Survey, known: _Known, *, thrifty: bool) -> tuple[list[Line], list[_Taken], float]:
+    """Once along the walk: its lines with bends, what was chosen, and the degrees it all takes."""
+    setup, said = survey.setup, survey.said
+    pipe = pipe_of(replace(setup, walk=tuple(s for s in said[-1:] if isinstance(s, End))))
+    leg, reached, degrees = FIRST_LEG, pipe.begins, 0.0
+    lines: list[Line] = []
+    taken: list[_Taken] = []
+    open_from = max((n for n, each in enumerate(said) if not isinstance(each, Line)), default=-1)
+    while len(lines) < len(said):
+        feature = len(lines)
+        each = said[feature]
+        if feature > open_from:
+            # Nothing is left to choose, so nothing needs to know where these lines lie.
+            lines += [line for line in said[feature:] if isinstance(line, Line)]
+            break
+        place = Place(
+            Setting(leg, pipe, _following(said, feature + 1, leg, pipe)),
+            reached,
+            setup.bender,
+            setup.unit,
+        )
+        if isinstance(each, Line):
+            best = tried("line", 0.0, each, place, None, usual=True)
+            lines.append(each)
+        else:
+            choice = _choose_one(said, feature, each, place, known, thrifty=thrifty)
+            taken.append(choice)
+            best = choice.best
+            lines.append(best.line)
+            if best.together:
+                lines.append(_passed(said[feature + 1]))
+        degrees += best.degrees
+        if best.after_line.number != leg.number:
+            reached = tangent_length(pipe.radius, best.degrees)
+        elif best.bends:
+            reached = best.last_arc
+        leg = best.after_line
+    return lines, taken, degrees
+
+
+def _choose_one(
+    said: Sequence[Line | Met],
+    feature: int,
+    met: Met,
+    place: Place,
+    known: _Known,
+    *,
+    thrifty: bool,
+) -> _Taken:
+    own, both = _tries(said, feature, met, place, known)
+    found = (*own, *both)
+    pick = picked(met.pick)
+    for each in found:
+        if (each.kind, each.angle, each.together) == pick:
+            return _Taken(feature, met, each, found, "person")
+    # What must fit into a length is to be as shallow as that allows.
+    thrifty = thrifty or getattr(met, "within", None) is not None
+    best = _best(own, thrifty=thrifty)
+    if both:
+        together = _best(both, thrifty=thrifty)
+        if together.fits and _better_together(said, feature + 1, best, place, known):
+            best = together
+    return _Taken(feature, met, best, found, "yarrow")
+
+
+def _after(found: Sequence[Tried], reached: float) -> Sequence[Tried]:
+    """The same candidates where what comes before them ends elsewhere."""
+    if not found or found[0].reached == reached:
+        return found
+    return [replace(each, reached=reached) for each in found]
+
+
+def _tries(
+    said: Sequence[Line | Met], feature: int, met: Met, place: Place, known: _Known
+) -> tuple[Sequence[Tried], Sequence[Tried]]:
+    """What answers one thing alone, and what takes it and the next in one."""
+    key = (feature, place.setting)
+    if key not in known:
+        known[key] = _tried_anew(said, feature, met, place)
+    own, both = known[key]
+    return _after(own, place.reached), _after(both, place.reached)
+
+
+def _tried_anew(
+    said: Sequence[Line | Met], feature: int, met: Met, place: Place
+) -> tuple[Sequence[Tried], Sequence[Tried]]:
+    pick = picked(met.pick)
+    extra: list[tuple[str, float]] = []
+    if pick and not pick[2]:
+        extra.append(pick[:2])
+    if isinstance(met, FreeOffset) and met.within is not None:
+        most = met.shortest_angle(place.setting)
+        usual_ones = usual_angles("offset").angles
+        if all(met.too_long(angle, place.setting) or angle > most for angle in usual_ones):
+            extra.append(("offset", round(met.fitting_angle(place.setting), 2)))
+    own = answers(met, place, tuple(extra))
+    if isinstance(met, FreeOffset) and met.within is not None:
+        room = float(met.within)
+        own = [replace(each, too_long=each.room - room) for each in own]
+    return own, _both(said, feature, place, pick)
+
+
+def _best(found: Sequence[Tried], *, thrifty: bool) -> Tried:
+    """What fits before what does not, then the usual kind, then what is nearest the usual angle and
+    pulls easiest; of what does not fit, what lacks least."""
+    kinds = list(dict.fromkeys(each.kind for each in found))
+    usual = {each.kind: each.angle for each in found if each.usual}
+
+    def rank(each: Tried) -> tuple[float, ...]:
+        if not each.fits:
+            return (1.0, each.lacks)
+        if thrifty:
+            return (0.0, each.degrees)
+        off = abs(each.angle - usual.get(each.kind, each.angle))
+        return (0.0, kinds.index(each.kind), off, each.degrees)
+
+    return min(found, key=rank)
+
+
+def _both(
+    said: Sequence[Line | Met], feature: int, place: Place, pick: tuple[str, float, bool] | None
+) -> list[Tried]:
+    """This thing and the next taken in one: one 4-bend saddle, or an offset that stays up."""
+    met, following = said[feature], said[feature + 1]
+    if not isinstance(met, RoundThing | BlockThing) or isinstance(following, Line):
+        return []
+    first = met.hump()
+    over = _over_both(first, following, place)
+    if over is None or following.pick:
+        return []
+    kind, hump = over
+    setting = place.setting
+    beyond = _following(said, feature + 2, setting.leg, setting.pipe)
+    place = replace(place, setting=replace(setting, following=beyond))
+    size = float(hump.height + hump.clearance)
+    usual = usual_angle(kind, size, place.unit)
+    angles = dict.fromkeys(usual_angles(kind).angles)
+    if pick and pick[2] and pick[0] == kind:
+        angles[pick[1]] = None
+    found = []
+    for angle in angles:
+        line = hump.line(kind, angle, setting) if kind == "saddle4" else _stays_up(hump, angle)
+        if line is not None:
+            section: Section = first.section(setting)
+            found.append(
+                tried(kind, angle, line, place, section, usual=angle == usual, together=True)
+            )
+    return found
+
+
+def _over_both(first: Hump, following: Line | Met, place: Place) -> tuple[str, Hump] | None:
+    """What goes over both, and the hump that both make; None where they do not go together."""
+    leg = place.setting.leg
+    if isinstance(following, RoundThing | BlockThing) and following.toward == first.toward:
+        second = following.hump()
+        begins, ends = _extent(first, second, leg)
+        if ends - begins > _NEAR * float(limits()["flat_between_saddles"][place.unit]):
+            return None
+        top = max(first.height + first.clearance, second.height + second.clearance)
+        height = max(first.height, second.height)
+        label = " and ".join(name for name in (first.label, second.label) if name)
+        width = exact(ends - begins)
+        hump = replace(first, begins=exact(begins), width=width, height=height, radius=exact(0))
+        return "saddle4", replace(
+            hump, clearance=top - height, measured_from="centre", label=label[:80]
+        )
+    if isinstance(following, Ledge) and following.toward == first.toward:
+        apart = leg.place(float(following.at), following.measured_from) - leg.place(
+            float(first.begins), first.measured_from
+        )
+        if apart > _NEAR * float(limits()["flat_between_saddles"][place.unit]):
+            return None
+        rise = following.height + following.clearance
+        if rise >= first.height + first.clearance:
+            return "offset", replace(first, height=rise, clearance=exact(0))
+    return None
+
+
+def _extent(first: Hump, second: Hump, leg: Leg) -> tuple[float, float]:
+    """From where the nearer of two humps begins to where the further one ends, along the leg."""
+    places = [
+        (leg.place(float(h.begins), h.measured_from), float(h.width)) for h in (first, second)
+    ]
+    return min(at for at, _ in places), max(at + width for at, width in places)
+
+
+def _stays_up(hump: Hump, angle: float) -> Offset:
+    return Offset(
+        at=hump.begins,
+        rise=hump.height,
+        toward=hump.toward,
+        angle=angle,
+        measured_from=hump.measured_from,
+        label=hump.label,
+    )
+
+
+def _better_together(
+    said: Sequence[Line | Met], feature: int, alone: Tried, place: Place, known: _Known
+) -> bool:
+    """Whether one for this line and the one before it is better: where one each can't be made, or
+    leaves between them a stretch on the surface too short for a strap.
+
+    Args: alone, what the line before would get by itself. Source: catalog/limits.toml.
+    """
+    following, leg = said[feature], alone.after_line
+    if isinstance(following, Line):
+        return False
+    beyond = _following(said, feature + 1, leg, place.setting.pipe)
+    setting = replace(place.setting, leg=leg, following=beyond)
+    behind = replace(place, reached=alone.last_arc, setting=setting)
+    after = _best(_tries(said, feature, following, behind, known)[0], thrifty=False)
+    flat = after.first_arc - alone.last_arc
+    least = float(limits()["flat_between_saddles"][place.unit])
+    return not (alone.fits and after.fits) or flat < least
+
+
+def _passed(following: Line | Met) -> Straight:
+    """The line of something that the bends before it go over too."""
+    at: Fraction = getattr(following, "at", exact(0))
+    return Straight(at, getattr(following, "measured_from", "back"), label=following.label)
+
+
+def _following(said: Sequence[Line | Met], feature: int, leg: Leg, pipe: Pipe) -> Following | None:
+    """Where a leg ends, if the line at ``feature`` ends it."""
+    if feature >= len(said):
+        return None
+    line = said[feature]
+    if isinstance(line, Wall):
+        line = line.answer("turn", line.angle, Setting(leg, pipe, None)) or line
+    if isinstance(line, Turn):
+        vertex = lay(line, leg, pipe).begins
+        return Following(vertex, vertex - tangent_length(pipe.radius, line.angle))
+    if isinstance(line, End):
+        vertex = lay(line, leg, pipe).begins
+        return Following(vertex, vertex)
+    return None
+
+
+def _findings(taken: _Taken, words: Words) -> list[Finding]:
+    feature, met, best = taken.feature, taken.met, taken.best
+    found = []
+    path = f"walk[{feature}].pick"
+    if met.pick and taken.by == "yarrow":
+        text = (
+            f'"{met.pick}" is no way to take this. Yarrow takes {best.id} until you pick another.'
+        )
+        found.append(
+            Finding("warning", "pick-not-offered", text, feature, path, (), _take(path, best.id))
+        )
+    if best.air is not None and best.air.least < -1e-6:
+        text = (
+            f"At {best.angle:g}° the pipe would cut {words.at_least(-best.air.least)} into what it "
+            "goes over. Pick another."
+        )
+        found.append(Finding("error", "touches", text, feature, path))
+    if isinstance(met, FreeOffset) and met.within is not None and best.too_long > 1e-6:
+        path = f"walk[{feature}].within"
+        least = words.reading(words.up(best.room))
+        text = (
+            f"No angle makes this rise within {words.length(float(met.within))}: with this bender "
+            f"it takes {words.suffixed(least)} at the least."
+        )
+        remedy = Remedy(f"Give it {least}", path, least)
+        found.append(Finding("error", "does-not-fit-within", text, feature, path, (), remedy))
+    return found
+
+
+def _take(path: str, name: str) -> Remedy:
+    return Remedy(f"Take {name}", path, name)

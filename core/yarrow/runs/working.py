@@ -1,0 +1,59 @@
+"""How each bend is worked: the figures for every way of working, springback and clicks."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+
+from yarrow.benders.placing import Placing
+from yarrow.catalog.tables import limits
+from yarrow.geometry.arcs import arc_length, tangent_length
+from yarrow.geometry.pipe import StraightPipe
+from yarrow.measure.units import Unit
+from yarrow.runs.plan import Working
+from yarrow.runs.run import Run
+from yarrow.runs.words import Words
+
+
+def working(
+    run: Run,
+    pipe: StraightPipe,
+    roles: Sequence[str],
+    placings: Sequence[Placing],
+    words: Words,
+) -> tuple[Working, ...]:
+    """A row a bend, in order along the pipe. Source: docs/geometry.md, three ways of working."""
+    bender, warm = run.bender, run.bender.kind == "heat"
+    beyond = warmed_beyond(run.unit)
+    rows = []
+    for index, (bend, how) in enumerate(zip(pipe.bends, placings, strict=True)):
+        hook_at = bender.mark_position(bend.arc_start, bend.arc_end, how.hook, "front")
+        depth = ""
+        if roles[index] == "far":
+            depth = words.reading(set_depth(bend.angle, bend.radius, pipe.straights[index]))
+        rows.append(
+            Working(
+                bend=index,
+                start_of_bend=words.reading(bend.arc_start),
+                hook_at=words.reading(hook_at),
+                between=words.reading(pipe.straights[index]),
+                developed=words.reading(arc_length(bend.radius, bend.angle)),
+                depth=depth,
+                warm_from=words.reading(bend.arc_start - beyond) if warm else "",
+                warm_to=words.reading(bend.arc_end + beyond) if warm else "",
+                bend_to=bender.springback.bend_to(bend.angle),
+                clicks=bender.clicks(bend.angle),
+            )
+        )
+    return tuple(rows)
+
+
+def warmed_beyond(unit: Unit) -> float:
+    """How far plastic is warmed on both sides of its arc. Source: catalog/limits.toml."""
+    return float(limits()["warmed_beyond_the_arc"][unit])
+
+
+def set_depth(angle: float, radius: float, straight: float) -> float:
+    """Rise of two equal opposite bends with a straight between: (straight + 2 T) sin θ."""
+    slope = straight + 2 * tangent_length(radius, angle)
+    return slope * math.sin(math.radians(angle))
