@@ -1,4 +1,4 @@
-"""The command line: ``yarrow plan|fold|catalog``, documents in, documents out.
+"""The command line: ``yarrow plan|fold|bender|line|catalog``, documents in, documents out.
 
 Exit status: 0 a result; 3 a result with an error finding, still printed; 2 can't be read.
 """
@@ -15,8 +15,10 @@ from pathlib import Path
 from typing import NoReturn
 
 from yarrow import __version__
+from yarrow.documents.bender_file import bender_numbers
 from yarrow.documents.bends_file import fold_document
 from yarrow.documents.catalogue import catalogue
+from yarrow.documents.notation import typed_line
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
 from yarrow.documents.writing import marks_csv, plan_text, to_json
@@ -57,6 +59,15 @@ def _parser() -> argparse.ArgumentParser:
     fold.add_argument("file")
     fold.set_defaults(run=_fold)
 
+    bender = commands.add_parser("bender", help="a crew's own bender: its worked numbers")
+    bender.add_argument("file")
+    bender.set_defaults(run=_bender)
+
+    line = commands.add_parser("line", help="a walk line as it is said, in the run file's shape")
+    line.add_argument("text")
+    line.add_argument("--units", choices=["in", "mm"], default="in")
+    line.set_defaults(run=_line)
+
     catalog = commands.add_parser("catalog", help="what is known, as JSON")
     catalog.add_argument("part", nargs="?", choices=["conduit", "benders", "fittings"])
     catalog.set_defaults(run=_catalog)
@@ -72,6 +83,19 @@ def _plan(options: argparse.Namespace) -> int:
 
 def _fold(options: argparse.Namespace) -> int:
     print(to_json(fold_document(_document(options.file))))
+    return 0
+
+
+def _bender(options: argparse.Namespace) -> int:
+    print(to_json(bender_numbers(_document(options.file))))
+    return 0
+
+
+def _line(options: argparse.Namespace) -> int:
+    typed = typed_line(options.text, options.units)
+    if typed.line is None:
+        raise Refusal("line", typed.expected)
+    print(json.dumps(typed.line, indent=2, ensure_ascii=False))
     return 0
 
 

@@ -13,7 +13,7 @@ from ninja.responses import NinjaJSONEncoder
 from ninja.security import SessionAuth
 
 from api.problems import handle_problems
-from api.routes import jobs, planning, runs, session
+from api.routes import crib, jobs, planning, runs, session
 from yarrow import __version__
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.schema import schema
@@ -66,7 +66,8 @@ def _placed(node: Any, title: str) -> Any:
     if not isinstance(node, dict):
         return node
     if "x-document" in node:
-        return {"$ref": f"#/components/schemas/{node['x-document'].capitalize()}Document"}
+        part = f"_{node['x-part']}" if "x-part" in node else ""
+        return {"$ref": f"#/components/schemas/{node['x-document'].capitalize()}Document{part}"}
     found = {
         key: _placed(value, title)
         for key, value in node.items()
@@ -99,7 +100,7 @@ def _build() -> YarrowAPI:
         urls_namespace="api",
     )
     handle_problems(built)
-    for router in (session.router, jobs.router, runs.router, planning.router):
+    for router in (session.router, jobs.router, runs.router, crib.router, planning.router):
         built.add_router("", router)
     return built
 

@@ -10,6 +10,7 @@ from ninja import NinjaAPI, Schema
 from ninja.errors import AuthenticationError, HttpError, ValidationError
 
 from api.shapes import RunDetail, run_detail
+from crib.services import Moved
 from jobs.services import Conflict
 from yarrow.documents.refusal import Refusal
 
@@ -82,6 +83,12 @@ def handle_problems(api: NinjaAPI) -> None:
     @api.exception_handler(AuthenticationError)
     def stranger(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
         return answer(request, 401, "signed-out", "Sign in first.")
+
+    @api.exception_handler(Moved)
+    def moved(request: HttpRequest, error: Moved) -> HttpResponse:
+        who = error.current.updated_by.shown_name
+        message = f"{who} changed this bender meanwhile. Open it again, then change it."
+        return answer(request, 409, "conflict", message)
 
     @api.exception_handler(RequestDataTooBig)
     def too_large(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:

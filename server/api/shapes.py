@@ -9,10 +9,21 @@ from ninja import Schema
 from pydantic import ConfigDict, Field, StringConstraints, WithJsonSchema
 
 from accounts.models import Member
+from crib.models import CribBender
 from jobs.models import Job, Revision, Run
+from yarrow.documents.bender_file import BenderNumbers, bender_numbers
+from yarrow.documents.notation import TypedLine
 
 RunDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run"})]
 """A ``yarrow.run/1`` document. The core reads it; its schema stands in the contract."""
+
+BenderDocument = Annotated[
+    dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "bender_file"})
+]
+"""A ``yarrow.bender/1`` document, which is part of the run's schema."""
+
+LineDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "line"})]
+"""One line of a run document's walk."""
 
 _PRINTABLE = r"^[^\x00-\x1f\x7f]*$"
 
@@ -68,6 +79,20 @@ class RunSave(Body):
 
     document: RunDocument
     base_version: Version
+
+
+class BenderSave(Body):
+    """A whole bender document and the version that it was made from."""
+
+    document: BenderDocument
+    base_version: Version
+
+
+class TypedText(Body):
+    """What was typed for a line of the walk."""
+
+    text: Annotated[str, StringConstraints(max_length=200, pattern=_PRINTABLE)]
+    units: Units
 
 
 class Restore(Body):
@@ -148,6 +173,33 @@ class RevisionDetail(RevisionSummary):
     document: RunDocument
 
 
+class BenderDetail(Schema):
+    """One of the crew's own benders: its document, and its numbers worked out."""
+
+    id: int
+    name: str
+    version: int
+    updated_at: datetime
+    updated_by: str
+    document: BenderDocument
+    numbers: BenderNumbers
+
+
+class CompletionShape(Schema):
+    """What could be typed next: the whole text with it, and what it is for."""
+
+    text: str
+    hint: str
+
+
+class TypedLineShape(Schema):
+    """A typed line as far as it can be read; ``line`` is null until nothing more is expected."""
+
+    line: LineDocument | None
+    expected: str
+    completions: list[CompletionShape]
+
+
 class Nothing(Schema):
     """An empty answer."""
 
@@ -188,6 +240,28 @@ def revision_summary(revision: Revision) -> RevisionSummary:
 def revision_detail(revision: Revision) -> RevisionDetail:
     """A revision with its document."""
     return RevisionDetail(**_revision(revision), document=revision.document)
+
+
+def bender_detail(bender: CribBender) -> BenderDetail:
+    """A bender as the crib shows it. Its ``updated_by`` should be loaded."""
+    return BenderDetail(
+        id=bender.id,
+        name=bender.name,
+        version=bender.version,
+        updated_at=bender.updated_at,
+        updated_by=bender.updated_by.shown_name,
+        document=bender.document,
+        numbers=bender_numbers(bender.document),
+    )
+
+
+def typed_line_shape(typed: TypedLine) -> TypedLineShape:
+    """A typed line as the page takes it."""
+    return TypedLineShape(
+        line=typed.line,
+        expected=typed.expected,
+        completions=[CompletionShape(text=c.text, hint=c.hint) for c in typed.completions],
+    )
 
 
 def _summary(run: Run) -> dict[str, Any]:

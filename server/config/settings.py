@@ -23,6 +23,7 @@ INSTALLED_APPS = [
     "csp",
     "accounts",
     "jobs",
+    "crib",
     "api",
 ]
 

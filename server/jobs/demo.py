@@ -24,6 +24,11 @@ _STEEL_20 = {
     "conduit": {"type": "steel", "size": "20"},
     "bender": "bench-steel-20",
 }
+_PLASTIC_20 = {
+    **_STEEL_20,
+    "conduit": {"type": "plastic", "size": "20"},
+    "bender": "heat-form-metric",
+}
 _STEEL_25 = {**_STEEL_20, "conduit": {"type": "steel", "size": "25"}, "bender": "bench-steel-25"}
 
 
@@ -53,6 +58,16 @@ def _offset(at: str, rise: str, toward: str, label: str, **more: Any) -> dict[st
         "toward": toward,
         "angle": 30,
         "label": label,
+        **more,
+    }
+
+
+def _met(kind: str, at: str, **more: Any) -> dict[str, Any]:
+    """Something that is there, without its bends."""
+    return {
+        "kind": kind,
+        "at": at,
+        **({} if kind in ("wall", "hole") else {"toward": "out"}),
         **more,
     }
 
@@ -138,6 +153,45 @@ SALTMARSH = {
             {"kind": "kick", "at": "9 1/2", "rise": "1 1/8", "toward": "in", "label": "bored hole"},
             _end("29 5/8", "top plate", "open"),
         ),
+        _run(
+            "Framed office, as the tape met it",
+            _EMT,
+            _box("office board"),
+            {"kind": "box", "where": "start", "knockout": "1 1/8", "label": "knockout"},
+            _met("round", "31 7/8", across="1 5/8", clearance="3/8", label="water pipe"),
+            _met("wall", "63 1/4", toward="left", label="gable wall"),
+            _met("hole", "21 3/8", depth="1 1/8", toward="out", label="bored plate"),
+            _end("33 5/8", "top plate", "open"),
+        ),
+        _run(
+            "Weighbridge, on strut",
+            {**_EMT_34, "stand_off": "13/16"},
+            _box("kiosk board"),
+            _met("round", "36 3/4", across="2 3/8", label="air line"),
+            _met("round", "46 1/8", across="1 7/8", label="water line"),
+            _met("ledge", "82 1/2", height="3 1/8", label="ramp kerb"),
+            _end("108 3/4", "cell housing"),
+        ),
+        _run(
+            "Press 2, between two boxes that are up",
+            _EMT,
+            _box("isolator"),
+            _offset("33", "4 3/8", "out", "press plinth", loose=["rise"]),
+            _turn("70", "left", "corner post", loose=["at"]),
+            _end("34", "pump panel", loose=["at"], meet=["71 1/4", "33 3/8", "4 5/8"]),
+        ),
+    ],
+    "benders": [
+        {
+            "kind": "hand",
+            "name": "The old half-inch",
+            "tests": [
+                {"mark": "13 3/8", "stick": "40", "stub": "18 7/16", "tail": "24 1/4"},
+                {"mark": "13 3/8", "stick": "40", "stub": "18 3/8", "tail": "24 5/16"},
+            ],
+            "springback": [{"commanded": 92.5, "kept": 90}],
+            "marks": {"front": "arrow"},
+        }
     ],
 }
 
@@ -188,7 +242,25 @@ HARROW_LOCK = {
             _turn("665", "left", "corner of the pit"),
             _end("418", "outfall panel", "hub"),
         ),
+        _run(
+            "Pump 2 supply, set and back to back",
+            _STEEL_20,
+            _box("isolator", "hub"),
+            _offset("712", "86", "out", "pipe flange"),
+            _turn("1384", "left", "pump room wall"),
+            _turn("640", "left", "wall of the stair"),
+            _end("574", "starter", "hub"),
+        ),
+        _run(
+            "Wet well stair, plastic",
+            _PLASTIC_20,
+            _box("stair box"),
+            _met("block", "743", width="158", height="64", label="pipe bracket"),
+            _met("wall", "1586", toward="left", label="landing"),
+            _end("812", "bulkhead"),
+        ),
     ],
+    "benders": [],
 }
 
 OTHER_CREW = {
@@ -204,6 +276,7 @@ OTHER_CREW = {
             _end("26 1/2", "limit switch"),
         ),
     ],
+    "benders": [],
 }
 
 JOBS = {"Heron crew": [SALTMARSH, HARROW_LOCK], "Osprey crew": [OTHER_CREW]}

@@ -8,6 +8,8 @@ from typing import Any
 from django.test import Client, TestCase
 
 from accounts.models import Crew, Member
+from crib.models import CribBender
+from crib.services import add_bender
 from jobs.models import Job, Run
 from jobs.services import create_job, create_run
 
@@ -27,6 +29,18 @@ DOCUMENT: dict[str, Any] = {
 }
 
 
+BENDER: dict[str, Any] = {
+    "format": "yarrow.bender/1",
+    "units": "in",
+    "conduit": {"type": "emt", "size": "1/2"},
+    "bender": {
+        "kind": "hand",
+        "name": "The old half-inch",
+        "tests": [{"mark": "13 3/8", "stick": "40", "stub": "18 3/8", "tail": "24 1/4"}],
+    },
+}
+
+
 def changed(**fields: Any) -> dict[str, Any]:
     """The document with other fields."""
     return {**DOCUMENT, **fields}
@@ -42,6 +56,8 @@ class People:
     run_: Run
     their_job: Job
     their_run: Run
+    bender: CribBender
+    their_bender: CribBender
 
     @classmethod
     def make_people(cls) -> None:
@@ -54,6 +70,8 @@ class People:
         cls.run_ = create_run(cls.wren, cls.job.id, DOCUMENT)
         cls.their_job = create_job(cls.tern, name="Reedbank", place="", units="in")
         cls.their_run = create_run(cls.tern, cls.their_job.id, DOCUMENT)
+        cls.bender = add_bender(cls.wren, BENDER)
+        cls.their_bender = add_bender(cls.tern, BENDER)
 
 
 class CrewTest(People, TestCase):

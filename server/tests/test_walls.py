@@ -7,7 +7,7 @@ from typing import Any
 from django.test import Client
 
 from api.api import api
-from server.tests.people import DOCUMENT, CrewTest
+from server.tests.people import BENDER, DOCUMENT, CrewTest
 
 # (method, path) → body and what the right member gets. {job}, {run} and {version} are filled in.
 OPEN = {("get", "/api/session"), ("post", "/api/session")}
@@ -20,7 +20,11 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
         200,
     ),
     ("get", "/api/catalogue"): (None, 200),
+    ("post", "/api/line"): ({"text": "left 60", "units": "in"}, 200),
     ("get", "/api/nothing"): (None, 200),
+    ("get", "/api/benders"): (None, 200),
+    ("post", "/api/benders"): (BENDER, 201),
+    ("post", "/api/benders/numbers"): (BENDER, 200),
     ("put", "/api/session/password"): (
         {"current": "kestrel-over-marsh", "new": "sedge-warbler-9"},
         200,
@@ -41,12 +45,14 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("get", "/api/runs/{run_id}/sheet.pdf"): (None, 200),
     ("post", "/api/runs/{run_id}/bring-back"): (None, 200),
     ("delete", "/api/runs/{run_id}"): (None, 200),
+    ("put", "/api/benders/{bender_id}"): ({"document": BENDER, "base_version": 1}, 200),
+    ("delete", "/api/benders/{bender_id}"): (None, 200),
 }
 
 
 class Walls(CrewTest):
-    def address(self, path: str, job_id: int, run_id: int) -> str:
-        return path.format(job_id=job_id, run_id=run_id, version=1)
+    def address(self, path: str, job_id: int, run_id: int, bender_id: int) -> str:
+        return path.format(job_id=job_id, run_id=run_id, bender_id=bender_id, version=1)
 
     def test_every_route_has_a_row_here(self) -> None:
         contract = api.get_openapi_schema(path_prefix="/api/")
@@ -59,17 +65,22 @@ class Walls(CrewTest):
         for (method, path), (body, status) in FOR_THE_CREW.items():
             with self.subTest(method=method, path=path):
                 run = self.fresh_run()
-                address = self.address(path, self.job.id, run)
+                address = self.address(path, self.job.id, run, self.fresh_bender())
                 self.assertEqual(self.send(method, address, body).status_code, status)
 
     def fresh_run(self) -> int:
         made = self.send("post", f"/api/jobs/{self.job.id}/runs", DOCUMENT)
         return int(made.json()["id"])
 
+    def fresh_bender(self) -> int:
+        return int(self.send("post", "/api/benders", BENDER).json()["id"])
+
     def test_what_is_another_crew_s_is_404_on_every_route(self) -> None:
         for (method, path), (body, _) in FOR_THE_CREW.items():
             with self.subTest(method=method, path=path):
-                address = self.address(path, self.their_job.id, self.their_run.id)
+                address = self.address(
+                    path, self.their_job.id, self.their_run.id, self.their_bender.id
+                )
                 answer = self.send(method, address, body)
                 self.assertEqual((answer.status_code, answer.json()["code"]), (404, "not-found"))
         self.their_run.refresh_from_db()
@@ -78,7 +89,7 @@ class Walls(CrewTest):
     def test_a_stranger_gets_401_on_every_route(self) -> None:
         for (method, path), (body, _) in {**FOR_ANY_MEMBER, **FOR_THE_CREW}.items():
             with self.subTest(method=method, path=path):
-                address = self.address(path, self.job.id, self.run_.id)
+                address = self.address(path, self.job.id, self.run_.id, self.bender.id)
                 answer = self.send(method, address, body, Client())
                 self.assertEqual((answer.status_code, answer.json()["code"]), (401, "signed-out"))
 

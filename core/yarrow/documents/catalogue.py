@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from yarrow.catalog.tables import benders, conduits, fittings
+from yarrow.benders.catalogued import catalogued
+from yarrow.catalog.tables import BenderEntry, ShoeFit, benders, conduits, fittings
 
 
 @dataclass(frozen=True, slots=True)
@@ -24,10 +25,17 @@ class CataloguedConduit:
 
 @dataclass(frozen=True, slots=True)
 class Takes:
-    """A conduit that a bender's shoe takes."""
+    """A conduit that a bender's shoe takes, and the shoe's numbers for it, in ``units``."""
 
     type: str
     size: str
+    units: str
+    radius: float
+    take_up: float
+    least_stub: float
+    hook: float
+    heel: float
+    degrees_per_click: float | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -36,6 +44,7 @@ class CataloguedBender:
 
     id: str
     kind: str
+    way: str
     name: str
     takes: tuple[Takes, ...]
     source: str
@@ -77,9 +86,24 @@ def catalogue() -> Catalogue:
         ),
         benders=tuple(
             CataloguedBender(
-                b.id, b.kind, b.name, tuple(Takes(f.type, f.size) for f in b.fits), b.source
+                b.id, b.kind, b.way, b.name, tuple(_takes(b, fit) for fit in b.fits), b.source
             )
             for b in benders().values()
         ),
         fittings=tuple(CataloguedFitting(f.kind, f.name) for f in fittings().values()),
+    )
+
+
+def _takes(entry: BenderEntry, fit: ShoeFit) -> Takes:
+    bender = catalogued(entry, fit, conduits()[fit.type, fit.size], fit.unit)
+    return Takes(
+        type=fit.type,
+        size=fit.size,
+        units=fit.unit,
+        radius=bender.radius,
+        take_up=bender.take_up,
+        least_stub=bender.least_stub,
+        hook=bender.hook,
+        heel=bender.heel,
+        degrees_per_click=bender.degrees_per_click,
     )

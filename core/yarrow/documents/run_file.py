@@ -62,8 +62,8 @@ def read_run(document: object) -> Survey:
     """
     unit = read_unit(document)
     shape = reader("run")(document, "", unit)
-    conduit = _conduit(shape["conduit"])
-    bender, fits = _bender(shape["bender"], conduit, unit, _round_to(shape.get("round_to"), unit))
+    conduit = read_conduit(shape["conduit"])
+    bender, fits = _bender(shape["bender"], conduit, unit, read_step(shape.get("round_to"), unit))
     if "way" in shape:
         bender = replace(bender, way=cast(Way, shape["way"]))
     worked: list[Worked] = []
@@ -72,7 +72,7 @@ def read_run(document: object) -> Survey:
     setup = Run(
         name=shape["name"],
         unit=unit,
-        round_to=_round_to(shape.get("round_to"), unit),
+        round_to=read_step(shape.get("round_to"), unit),
         conduit=conduit,
         bender=bender,
         bender_fits=fits,
@@ -87,7 +87,8 @@ def read_run(document: object) -> Survey:
     return Survey(setup, said, meet)
 
 
-def _conduit(shape: dict[str, Any]) -> Conduit:
+def read_conduit(shape: dict[str, Any]) -> Conduit:
+    """A conduit of the catalogue. Raises: Refusal."""
     kind, size = shape["type"], TradeSize(shape["size"].strip().replace(" ", "-"))
     known = conduits()
     if (kind, size) in known:
@@ -176,7 +177,8 @@ def _springback(shape: dict[str, Any]) -> Springback:
         raise Refusal("bender.springback", expected) from None
 
 
-def _round_to(reading: Reading | None, unit: Unit) -> Fraction:
+def read_step(reading: Reading | None, unit: Unit) -> Fraction:
+    """The smallest mark of the tape in use. Raises: Refusal."""
     steps = STEPS[unit]
     if reading is None:
         return steps[USUAL_STEP[unit]]

@@ -48,13 +48,13 @@ def schema(name: str) -> dict[str, Any]:
 
 
 @cache
-def reader(name: str) -> Read:
-    """The compiled reader of a shipped schema.
+def reader(name: str, part: str = "") -> Read:
+    """The compiled reader of a shipped schema, or of one of the parts that it defines.
 
     Raises (once, when compiling): ValueError for a keyword that it would not check.
     """
     document = schema(name)
-    return _compile(document, document)
+    return _compile({"$ref": f"#/$defs/{part}"} if part else document, document)
 
 
 def _compile(node: dict[str, Any], root: dict[str, Any]) -> Read:

@@ -8,9 +8,10 @@ from django.http import HttpRequest
 from ninja import Body, Router
 
 from api.problems import REFUSALS
-from api.shapes import Nothing, RunDocument
+from api.shapes import Nothing, RunDocument, TypedLineShape, TypedText, typed_line_shape
 from yarrow.documents.bends_file import FoldedPipe, fold_document
 from yarrow.documents.catalogue import Catalogue, catalogue
+from yarrow.documents.notation import typed_line
 from yarrow.documents.run_file import read_run
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
@@ -22,6 +23,12 @@ router = Router(tags=["planning"])
 def plan(request: HttpRequest, document: Body[RunDocument]) -> Plan:
     """The plan of a run document; nothing is saved."""
     return plan_run(read_run(document))
+
+
+@router.post("/line", response={200: TypedLineShape, **REFUSALS}, operation_id="read_line")
+def read_line(request: HttpRequest, body: TypedText) -> TypedLineShape:
+    """A walk line as it is said, in the run file's shape, and how it could go on."""
+    return typed_line_shape(typed_line(body.text, body.units))
 
 
 @router.post("/fold", response={200: FoldedPipe, **REFUSALS}, operation_id="fold")

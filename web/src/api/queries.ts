@@ -9,6 +9,7 @@ export const keys = {
   run: (id: number) => ["run", id],
   revisions: (id: number) => ["revisions", id],
   catalogue: ["catalogue"],
+  benders: ["benders"],
 } as const;
 
 export async function loadSession(): Promise<Schemas["Session"]> {
@@ -88,4 +89,48 @@ export async function planRun(
 export function forgetLists(queries: QueryClient): void {
   void queries.invalidateQueries({ queryKey: keys.jobs });
   void queries.invalidateQueries({ queryKey: ["job"] });
+}
+
+export function readTypedLine(
+  text: string,
+  units: Schemas["RunDocument"]["units"],
+  signal: AbortSignal,
+): Promise<Schemas["TypedLineShape"]> {
+  return unwrap(client.POST("/api/line", { body: { text, units }, signal }));
+}
+
+export function useBenders() {
+  return useQuery({
+    queryKey: keys.benders,
+    queryFn: () => unwrap(client.GET("/api/benders")),
+  });
+}
+
+export type BenderDocument = Schemas["RunDocument_bender_file"];
+
+export function benderNumbers(
+  document: BenderDocument,
+  signal: AbortSignal,
+): Promise<Schemas["BenderNumbers"]> {
+  return unwrap(client.POST("/api/benders/numbers", { body: document, signal }));
+}
+
+/** Keep a bender: a new one, or other numbers for the one that was opened at a version. */
+export function keepBender(
+  document: BenderDocument,
+  opened: { id: number; version: number } | null,
+): Promise<Schemas["BenderDetail"]> {
+  if (!opened) {
+    return unwrap(client.POST("/api/benders", { body: document }));
+  }
+  return unwrap(
+    client.PUT("/api/benders/{bender_id}", {
+      params: { path: { bender_id: opened.id } },
+      body: { document, base_version: opened.version },
+    }),
+  );
+}
+
+export function removeBender(id: number): Promise<unknown> {
+  return unwrap(client.DELETE("/api/benders/{bender_id}", { params: { path: { bender_id: id } } }));
 }

@@ -4,6 +4,74 @@
  */
 
 export interface paths {
+    "/api/benders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Benders
+         * @description The crew's own benders, by name.
+         */
+        get: operations["list_benders"];
+        put?: never;
+        /**
+         * Add Bender
+         * @description Keep a bender.
+         */
+        post: operations["add_bender"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/benders/{bender_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Save Bender
+         * @description Other numbers for a bender.
+         */
+        put: operations["save_bender"];
+        post?: never;
+        /**
+         * Remove Bender
+         * @description Take a bender out of the crib; runs keep the numbers that they were planned with.
+         */
+        delete: operations["remove_bender"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/benders/numbers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Numbers
+         * @description What a bender's numbers or test bends come to; nothing is saved.
+         */
+        post: operations["bender_numbers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -106,6 +174,26 @@ export interface paths {
          * @description A new run from its document: a fresh one, a copy, or a file that was imported.
          */
         post: operations["create_run"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Line
+         * @description A walk line as it is said, in the run file's shape, and how it could go on.
+         */
+        post: operations["read_line"];
         delete?: never;
         options?: never;
         head?: never;
@@ -373,6 +461,89 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * BenderDetail
+         * @description One of the crew's own benders: its document, and its numbers worked out.
+         */
+        BenderDetail: {
+            document: components["schemas"]["RunDocument_bender_file"];
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            numbers: components["schemas"]["BenderNumbers"];
+            /**
+             * Updated At
+             * Format: date-time
+             */
+            updated_at: string;
+            /** Updated By */
+            updated_by: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * BenderNumbers
+         * @description What is known of a bender, worked out: lengths in ``units``, with the tape's reading of those
+         *     that are read off it. ``tested`` is None where its numbers were typed in.
+         */
+        BenderNumbers: {
+            /** Clicks At 90 */
+            clicks_at_90: number | null;
+            /** Conduit Name */
+            conduit_name: string;
+            /** Format */
+            format: string;
+            /** Gain */
+            gain: number;
+            /** Gain Text */
+            gain_text: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "hand" | "ratchet" | "mechanical" | "powered" | "bench" | "heat";
+            /** Least Stub */
+            least_stub: number;
+            /** Least Stub Text */
+            least_stub_text: string;
+            /** Marks */
+            marks: components["schemas"]["MarkName"][];
+            /** Name */
+            name: string;
+            /** Radius */
+            radius: number;
+            /** Radius Text */
+            radius_text: string;
+            /** Springback At 90 */
+            springback_at_90: number;
+            /** Springback Typical */
+            springback_typical: boolean;
+            /** Take Up */
+            take_up: number;
+            /** Take Up Text */
+            take_up_text: string;
+            tested: components["schemas"]["Calibration"] | null;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "mark" | "bench" | "chart";
+        };
+        /**
+         * BenderSave
+         * @description A whole bender document and the version that it was made from.
+         */
+        BenderSave: {
+            /** Base Version */
+            base_version: number;
+            document: components["schemas"]["RunDocument_bender_file"];
+        };
+        /**
          * Beside
          * @description The same run by the other method: its marks, its cut, what that pipe comes out as, and the
          *     vertices of that pipe (none where no pipe comes out).
@@ -397,6 +568,29 @@ export interface components {
                 number,
                 number
             ][];
+        };
+        /**
+         * Calibration
+         * @description What test bends say: the means, and how well they are known (half of what they differ by, or
+         *     what one mark of the tape makes, whichever is more).
+         */
+        Calibration: {
+            /** Arc Behind Front */
+            arc_behind_front: number;
+            /** Effects */
+            effects: components["schemas"]["Effect"][];
+            /** Gain */
+            gain: number;
+            /** Radius */
+            radius: number;
+            /** Radius Known To */
+            radius_known_to: number;
+            /** Take Up */
+            take_up: number;
+            /** Take Up Known To */
+            take_up_known_to: number;
+            /** Tests */
+            tests: number;
         };
         /**
          * Candidate
@@ -486,6 +680,8 @@ export interface components {
             source: string;
             /** Takes */
             takes: components["schemas"]["Takes"][];
+            /** Way */
+            way: string;
         };
         /**
          * CataloguedConduit
@@ -540,6 +736,16 @@ export interface components {
             together_with: number | null;
         };
         /**
+         * CompletionShape
+         * @description What could be typed next: the whole text with it, and what it is for.
+         */
+        CompletionShape: {
+            /** Hint */
+            hint: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * ConflictProblem
          * @description Someone else saved in between: what was sent, and the run as it stands.
          */
@@ -580,6 +786,16 @@ export interface components {
             off: number;
             /** Off Text */
             off_text: string;
+        };
+        /**
+         * Effect
+         * @description What the doubt in the radius moves: the length that one bend of ``angle`` saves, ± ``by``.
+         */
+        Effect: {
+            /** Angle */
+            angle: number;
+            /** By */
+            by: number;
         };
         /**
          * FieldProblem
@@ -757,6 +973,19 @@ export interface components {
             rounded: number;
             /** Text */
             text: string;
+        };
+        /**
+         * MarkName
+         * @description What a mark of a bender is called.
+         */
+        MarkName: {
+            /** Name */
+            name: string;
+            /**
+             * Reference
+             * @enum {string}
+             */
+            reference: "front" | "back" | "centre" | "former" | "square";
         };
         /**
          * MemberShape
@@ -1068,6 +1297,20 @@ export interface components {
         /** @description How far the pipe turns, in degrees. */
         RunDocument_angle: number;
         RunDocument_bend_name: string;
+        /** @description A crew's own bender with one conduit in it, as it is kept. */
+        RunDocument_bender_file: {
+            bender: components["schemas"]["RunDocument_own_bender"];
+            conduit: components["schemas"]["RunDocument_conduit"];
+            /** @constant */
+            format: "yarrow.bender/1";
+            /**
+             * Format: length
+             * @description The smallest mark of the tape that tests were measured with. Left out, 1/16 or 1.
+             */
+            round_to?: string | number;
+            /** @enum {string} */
+            units: "in" | "mm";
+        };
         /** @description Something square to go over and come down behind, with its near face at a place. */
         RunDocument_block: {
             at: components["schemas"]["RunDocument_length"];
@@ -1444,13 +1687,27 @@ export interface components {
         };
         /**
          * Takes
-         * @description A conduit that a bender's shoe takes.
+         * @description A conduit that a bender's shoe takes, and the shoe's numbers for it, in ``units``.
          */
         Takes: {
+            /** Degrees Per Click */
+            degrees_per_click: number | null;
+            /** Heel */
+            heel: number;
+            /** Hook */
+            hook: number;
+            /** Least Stub */
+            least_stub: number;
+            /** Radius */
+            radius: number;
             /** Size */
             size: string;
+            /** Take Up */
+            take_up: number;
             /** Type */
             type: string;
+            /** Units */
+            units: string;
         };
         /**
          * Thing
@@ -1507,6 +1764,31 @@ export interface components {
             shrink: number;
         };
         /**
+         * TypedLineShape
+         * @description A typed line as far as it can be read; ``line`` is null until nothing more is expected.
+         */
+        TypedLineShape: {
+            /** Completions */
+            completions: components["schemas"]["CompletionShape"][];
+            /** Expected */
+            expected: string;
+            /** Line */
+            line: components["schemas"]["RunDocument_line"] | null;
+        };
+        /**
+         * TypedText
+         * @description What was typed for a line of the walk.
+         */
+        TypedText: {
+            /** Text */
+            text: string;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+        };
+        /**
          * Worked
          * @description A sum that was typed into a field, worked out: ``52 3/4 - 2 7/8 = 49 7/8``.
          */
@@ -1554,6 +1836,401 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    list_benders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenderDetail"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_bender: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunDocument_bender_file"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenderDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save_bender: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bender_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenderSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenderDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_bender: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bender_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bender_numbers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunDocument_bender_file"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenderNumbers"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_catalogue: {
         parameters: {
             query?: never;
@@ -2038,6 +2715,84 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RunDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_line: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TypedLineShape"];
                 };
             };
             /** @description Bad Request */

@@ -5,21 +5,25 @@ import { centreline, type Piece } from "@/geometry/centreline";
 import { bounds, fitInto, type Room, type View, viewsOf } from "@/geometry/views";
 import { type Plan, troubledBends } from "@/model/document";
 import { useSize } from "@/ui/useSize";
+import { Beside } from "./Beside";
 import { DimensionLine } from "./DimensionLine";
 import { layOutDimensions } from "./dimensionLayout";
 import { allPoints, isObstacle } from "./points";
 import { Fitting, Obstacle } from "./Thing";
 
 const PADDING = { left: 74, right: 104, top: 44, bottom: 22 };
+/** For the choice of what is shown, above the drawing. */
+const BAR = 40;
 const MAIN_SHARE = 0.62;
 const THINNEST_PIPE = 5;
 
 const STROKES = { error: "stroke-brick", warning: "stroke-amber", fine: "stroke-arc" } as const;
 
-export const Shape = memo(function Shape() {
+/** The flat views of a run; ``both``, with the pipe that the other marks would give over it. */
+export const Shape = memo(function Shape({ views, both }: { views?: View[]; both: boolean }) {
   const { plan, stale } = usePlanState();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
-  const views = plan ? viewsOf(plan) : [];
+  const shown = views ?? (plan ? viewsOf(plan) : []);
   return (
     <div ref={ref} className="absolute inset-0 overflow-hidden">
       {plan && width > 0 && height > 0 ? (
@@ -41,11 +45,20 @@ export const Shape = memo(function Shape() {
               <line y2="7" className="stroke-line" strokeWidth="1.4" />
             </pattern>
           </defs>
-          {views.map((view, index) => {
-            const share = views.length === 1 ? 1 : index === 0 ? MAIN_SHARE : 1 - MAIN_SHARE;
-            const top = index === 0 ? 0 : height * MAIN_SHARE;
-            const room = { left: 0, right: width, top, bottom: top + height * share };
-            return <Flat key={view.name} plan={plan} view={view} room={room} />;
+          {shown.map((view, index) => {
+            const share = shown.length === 1 ? 1 : index === 0 ? MAIN_SHARE : 1 - MAIN_SHARE;
+            const top = BAR + (index === 0 ? 0 : (height - BAR) * MAIN_SHARE);
+            const room = { left: 0, right: width, top, bottom: top + (height - BAR) * share };
+            return (
+              <Flat
+                key={view.name}
+                plan={plan}
+                view={view}
+                room={room}
+                both={both}
+                first={index === 0}
+              />
+            );
           })}
         </svg>
       ) : null}
@@ -53,7 +66,9 @@ export const Shape = memo(function Shape() {
   );
 });
 
-function Flat({ plan, view, room }: { plan: Plan; view: View; room: Room }) {
+type FlatProps = { plan: Plan; view: View; room: Room; both: boolean; first: boolean };
+
+function Flat({ plan, view, room, both, first }: FlatProps) {
   const selected = usePlanner((state) => state.selected);
   const pointed = usePlanner((state) => state.pointed);
   const select = usePlanner((state) => state.select);
@@ -85,11 +100,19 @@ function Flat({ plan, view, room }: { plan: Plan; view: View; room: Room }) {
   const broken = plan.bends.length === 0 && plan.findings.some(({ level }) => level === "error");
   return (
     <g>
-      <text x={room.left + 16} y={room.top + 24} className="fill-soft text-[13px] font-semibold">
+      <text
+        x={room.left + 16}
+        y={room.top + (first ? 24 - BAR : 16)}
+        className="fill-soft text-[13px] font-semibold"
+      >
         {view.title}
       </text>
       {obstacles.map((thing) => (
-        <Obstacle key={thing.feature} thing={thing} place={(at) => place(view.flat(at))} />
+        <Obstacle
+          key={`${thing.feature}-${thing.kind}`}
+          thing={thing}
+          place={(at) => place(view.flat(at))}
+        />
       ))}
       <g fill="none" strokeLinejoin="round">
         {pieces.map((piece) => (
@@ -106,7 +129,7 @@ function Flat({ plan, view, room }: { plan: Plan; view: View; room: Room }) {
             key={`inner-${keyOf(piece)}`}
             points={flat(piece.points)}
             strokeWidth={thick}
-            className={piece.bend === null ? "stroke-pipe" : tone(piece.bend)}
+            className={piece.bend === null || both ? "stroke-pipe" : tone(piece.bend)}
             {...(piece.bend === null
               ? {}
               : {
@@ -125,9 +148,19 @@ function Flat({ plan, view, room }: { plan: Plan; view: View; room: Room }) {
           place={(at) => place(view.flat(at))}
         />
       ))}
-      {layOutDimensions(plan, view, place).lines.map((line) => (
-        <DimensionLine key={line.key} line={line} lit={line.feature === selected} />
-      ))}
+      {both ? (
+        <Beside
+          plan={plan}
+          flat={flat}
+          at={(point) => place(view.flat(point))}
+          room={room}
+          legend={first}
+        />
+      ) : (
+        layOutDimensions(plan, view, place).lines.map((line) => (
+          <DimensionLine key={line.key} line={line} lit={line.feature === selected} />
+        ))
+      )}
     </g>
   );
 }

@@ -21,6 +21,8 @@ const ROW = 24;
 const BESIDE = 34;
 const NEAR = 16;
 const SHORTEST = 6;
+/** Numbers that stand up from the surface, drawn where they are measured. */
+const UPWARD = new Set(["rise", "height", "depth"]);
 
 type Place = (point: Point2) => Point2;
 const AS_IT_IS: Place = (point) => point;
@@ -57,8 +59,9 @@ export function layOutDimensions(plan: Plan, view: View, place: Place = AS_IT_IS
     if (place !== AS_IT_IS && span(begin, end, 1) < SHORTEST) {
       continue;
     }
-    const x =
-      dimension.field === "rise" ? begin[0] + NEAR : content.right + BESIDE + ROW * 1.6 * beside++;
+    const x = UPWARD.has(dimension.field)
+      ? begin[0] + NEAR
+      : content.right + BESIDE + ROW * 1.6 * beside++;
     lines.push({
       key: `${dimension.feature}-${dimension.field}`,
       feature: dimension.feature,

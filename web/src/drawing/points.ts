@@ -18,5 +18,5 @@ export function allPoints(plan: Plan, view: View): Point2[] {
 
 /** Whether a thing is stepped over, rather than started from or ended at. */
 export function isObstacle(kind: Plan["things"][number]["kind"]): boolean {
-  return kind === "ledge" || kind === "round";
+  return kind === "ledge" || kind === "round" || kind === "hole";
 }

@@ -4,13 +4,20 @@ import { type Point3, point3 } from "./centreline";
 
 export type Point2 = readonly [number, number];
 export type View = {
-  readonly name: "wall" | "above" | "side";
+  readonly name: "wall" | "above" | "side" | "space";
   readonly title: string;
   readonly flat: (point: Point3) => Point2;
 };
 
 const WALL: View = { name: "wall", title: "On the wall", flat: ([x, y]) => [x, -y] };
 const ABOVE: View = { name: "above", title: "From above", flat: ([x, , z]) => [x, -z] };
+
+/** In space, drawn flat: ahead to the right, left into the picture, out upward. */
+export const ACROSS: View = {
+  name: "space",
+  title: "In space, drawn flat",
+  flat: ([x, y, z]) => [x + y * 0.5, -z - y * 0.5],
+};
 
 const HAIR = 1e-6;
 

@@ -1,5 +1,5 @@
 // The trade's words for what the contract names in short.
-import type { Datum, FittingKind, Mark, Toward } from "@/model/document";
+import type { BenderKind, Datum, FittingKind, LineKind, Toward, Way } from "@/model/document";
 
 export const TOWARD = {
   left: "left",
@@ -30,18 +30,54 @@ export const HOLD = {
   centre: "centred on",
 } as const;
 
-export const REFERENCE = {
-  front: "front",
-  back: "back",
-  centre: "centre",
-  former: "former",
-  square: "square",
-} as const satisfies Record<Mark["reference"], string>;
-
 export const FIELD = {
-  at: "at",
+  at: "place",
   rise: "rise",
   width: "width",
   angle: "angle",
   allowance: "allowance",
 } as const;
+
+/** The numbers of each kind of line that may float, by field. */
+export const FLOATING = {
+  offset: ["at", "rise"],
+  turn: ["at", "angle"],
+  saddle3: ["at", "rise"],
+  saddle4: ["at", "width", "rise"],
+  kick: ["at", "rise"],
+  box_offset: ["rise"],
+  end: ["at"],
+} as const satisfies Partial<Record<LineKind, readonly (keyof typeof FIELD)[]>>;
+
+/** What kinds of bends are called where they are compared. */
+export const BENDS = {
+  offset: "Offset",
+  saddle3: "3-bend saddle",
+  saddle4: "4-bend saddle",
+  kick: "Kick",
+  box_offset: "Box offset",
+  turn: "Turn",
+  straight: "Straight on",
+} as const;
+
+/** The same where there is little room. */
+export const BENDS_IN_SHORT = {
+  ...BENDS,
+  saddle3: "3-bend",
+  saddle4: "4-bend",
+} as const satisfies Record<keyof typeof BENDS, string>;
+
+export const WAY = {
+  mark: "Marks",
+  bench: "Former",
+  chart: "Chart",
+} as const satisfies Record<Way, string>;
+
+export const BENDER_KIND = {
+  hand: "hand bender",
+  ratchet: "ratchet bender",
+  mechanical: "mechanical bender",
+  powered: "powered bender",
+  bench: "bench machine",
+  heat: "heat and a form",
+} as const satisfies Record<BenderKind, string>;

@@ -1,6 +1,6 @@
 // Every change that a person can make to a run, as a function from document to document.
 import type { Line, LineKind, RunDocument, Units } from "./document";
-import { asText, USUAL_ROUNDING, walkOf } from "./document";
+import { asText, looseOf, USUAL_ROUNDING, walkOf } from "./document";
 
 export type Change = (document: RunDocument) => RunDocument;
 
@@ -11,11 +11,20 @@ const NEW_LINES = {
   kick: { kind: "kick", at: "", rise: "", toward: "in" },
   box_offset: { kind: "box_offset", where: "start", rise: "", toward: "in", angle: 10 },
   turn: { kind: "turn", at: "", of: "back", from: "back", toward: "left", angle: 90 },
+  round: { kind: "round", across: "", at: "", toward: "out" },
+  block: { kind: "block", width: "", height: "", at: "", toward: "out" },
+  ledge: { kind: "ledge", height: "", at: "", toward: "out" },
+  wall: { kind: "wall", at: "", toward: "left" },
+  hole: { kind: "hole", depth: "", at: "", toward: "out" },
+  box: { kind: "box", where: "start", knockout: "" },
 } as const satisfies Partial<Record<LineKind, Line>>;
 
 export type AddableKind = keyof typeof NEW_LINES;
 
-export function set<K extends keyof RunDocument>(key: K, value: RunDocument[K]): Change {
+export function set<K extends keyof RunDocument>(
+  key: K,
+  value: RunDocument[K] | undefined,
+): Change {
   return (document) => ({ ...document, [key]: value });
 }
 
@@ -32,13 +41,44 @@ export function setStart(fields: Partial<NonNullable<RunDocument["start"]>>): Ch
   });
 }
 
-/** Where a new line of a kind goes: a box offset first, all else before the end. */
-export function placeOf(kind: AddableKind, walk: readonly Line[]): number {
-  return kind === "box_offset" ? 0 : Math.max(walk.length - 1, 0);
+/** Where a new line of a kind goes: a box at the start first, all else before the end. */
+export function placeOf(kind: LineKind, walk: readonly Line[]): number {
+  return kind === "box_offset" || kind === "box" ? 0 : Math.max(walk.length - 1, 0);
 }
 
 export function addLine(kind: AddableKind): Change {
-  return withWalk((walk) => walk.toSpliced(placeOf(kind, walk), 0, { ...NEW_LINES[kind] }));
+  return addWholeLine({ ...NEW_LINES[kind] });
+}
+
+/** A line with its numbers; a new end takes the place of the one there is. */
+export function addWholeLine(line: Line): Change {
+  return withWalk((walk) =>
+    walk.toSpliced(placeOf(line.kind, walk), line.kind === "end" ? 1 : 0, line),
+  );
+}
+
+/** Take what was picked for a line; a picked angle takes the place of a length to fit into. */
+export function pick(path: string, value: string | number): Change {
+  return (document) => {
+    const [, index, field] = path.match(LINE_FIELD) ?? [];
+    const fields = field === "angle" ? { angle: value, within: undefined } : { pick: value };
+    return setLine(Number(index), fields)(document);
+  };
+}
+
+/** Let a number of a line float until both ends meet, or hold it again. */
+export function setLoose(index: number, field: string, loose: boolean): Change {
+  return withWalk((walk) =>
+    walk.map((line, at) => {
+      if (at !== index) {
+        return line;
+      }
+      const others = looseOf(line).filter((name) => name !== field);
+      const { loose: _, ...rest } = line as Line & { loose?: string[] };
+      const kept = loose ? [...others, field] : others;
+      return (kept.length > 0 ? { ...rest, loose: kept } : rest) as Line;
+    }),
+  );
 }
 
 export function removeLine(index: number): Change {
@@ -80,32 +120,53 @@ export function setUnits(units: Units): Change {
       round_to: USUAL_ROUNDING[units],
       walk,
       ...(start ? { start } : {}),
+      ...(document.stand_off === undefined
+        ? {}
+        : { stand_off: keep(document.stand_off) as string }),
     };
   };
 }
 
 /** What a finding's touch does: one value at one path, such as `walk[1].angle`. */
-export function setAtPath(path: string, value: string | number): Change {
-  const [, index, field] = path.match(/^walk\[(\d+)\]\.(\w+)$/) ?? [];
+export function setAtPath(path: string, value: string | number | string[]): Change {
+  const [, index, field] = path.match(LINE_FIELD) ?? [];
   if (index !== undefined && field !== undefined) {
     return setLine(Number(index), { [field]: value });
   }
   return (document) => ({ ...document, [path]: value });
 }
 
-const LENGTH_FIELDS = ["at", "rise", "allowance", "width", "clearance", "margin"];
+const LINE_FIELD = /^walk\[(\d+)\]\.(\w+)$/;
+
+const LENGTH_FIELDS = [
+  "at",
+  "rise",
+  "allowance",
+  "width",
+  "clearance",
+  "margin",
+  "within",
+  "across",
+  "height",
+  "depth",
+  "knockout",
+];
 
 function keptLengths<T extends object>(fields: T, keep: (value: unknown) => unknown): T {
   return Object.fromEntries(
     Object.entries(fields).map(([name, value]) => [
       name,
-      LENGTH_FIELDS.includes(name) ? keep(value) : value,
+      LENGTH_FIELDS.includes(name)
+        ? keep(value)
+        : name === "meet" && Array.isArray(value)
+          ? value.map(keep)
+          : value,
     ]),
   ) as T;
 }
 
 /** `52 3/4 - 2 7/8` as `52 3/4 in - 2 7/8 in`; what names its own unit stays as it is. */
-function withUnit(value: unknown, unit: Units): unknown {
+export function withUnit(value: unknown, unit: Units): unknown {
   if (typeof value !== "string" && typeof value !== "number") {
     return value;
   }

@@ -12,6 +12,10 @@ export type FittingKind = Schemas["RunDocument_fitting"];
 export type Plan = Schemas["Plan"];
 export type Finding = Schemas["Finding"];
 export type Mark = Schemas["Mark"];
+export type Choice = Schemas["Choice"];
+export type Candidate = Schemas["Candidate"];
+export type BenderKind = Schemas["PlannedBender"]["kind"];
+export type Way = Schemas["PlannedBender"]["way"];
 
 /** A length field as text: numbers of an imported file are shown as they stand there. */
 export function asText(value: string | number | undefined): string {
@@ -22,6 +26,11 @@ const NO_WALK: readonly Line[] = [];
 
 export function walkOf(document: RunDocument): readonly Line[] {
   return document.walk ?? NO_WALK;
+}
+
+/** The numbers of a line that may float until both ends meet. */
+export function looseOf(line: Line): readonly string[] {
+  return "loose" in line ? (line.loose ?? []) : [];
 }
 
 /** Whether no finding is an error. */

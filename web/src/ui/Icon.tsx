@@ -1,6 +1,7 @@
 // The page's icons: drawn here, on a grid of 20, in the colour of the text beside them.
 const PATHS = {
   add: "M10 4v12M4 10h12",
+  bend: "M2.5 14.5h3.2c4 0 4.6-9 8.6-9h3.2",
   back: "M12.5 4 6.5 10l6 6",
   next: "M7.5 4l6 6-6 6",
   check: "M4 10.5 8.2 15 16 5.5",

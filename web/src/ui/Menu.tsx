@@ -9,6 +9,8 @@ export type Action = {
   /** The field, by its path, that gets the cursor afterwards. */
   readonly cursor?: string;
   readonly hint?: string;
+  /** The heading of the group that this action begins. */
+  readonly group?: string;
   readonly key?: string;
   readonly disabled?: boolean;
 };
@@ -38,9 +40,17 @@ export function Menu({ trigger, actions, open, onOpenChange, align = "end" }: Pr
             }
           }}
           sideOffset={6}
-          className="z-50 min-w-52 rounded-md border border-line bg-paper p-1 text-ink shadow-lift"
+          className="z-50 max-h-(--radix-dropdown-menu-content-available-height) min-w-52 overflow-auto rounded-md border border-line bg-paper p-1 text-ink shadow-lift"
         >
-          {actions.map((action) => (
+          {actions.flatMap((action) => [
+            action.group ? (
+              <Radix.Label
+                key={action.group}
+                className="px-2.5 pt-2 pb-0.5 text-xs font-semibold text-soft"
+              >
+                {action.group}
+              </Radix.Label>
+            ) : null,
             <Radix.Item
               key={action.label}
               disabled={action.disabled ?? false}
@@ -55,8 +65,8 @@ export function Menu({ trigger, actions, open, onOpenChange, align = "end" }: Pr
                 {action.hint ? <span className="text-xs text-soft">{action.hint}</span> : null}
               </span>
               {action.key ? <Key>{action.key}</Key> : null}
-            </Radix.Item>
-          ))}
+            </Radix.Item>,
+          ])}
         </Radix.Content>
       </Radix.Portal>
     </Radix.Root>

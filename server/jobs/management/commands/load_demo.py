@@ -8,6 +8,7 @@ from django.core.management.base import BaseCommand
 from django.db import transaction
 
 from accounts.models import Crew, Member
+from crib.services import add_bender
 from jobs.demo import JOBS, MEMBERS, PASSWORD
 from jobs.services import create_job, create_run
 
@@ -43,3 +44,14 @@ class Command(BaseCommand):
             )
             for document in site["runs"]:
                 create_run(members[0], job.id, document)
+            for bender in site["benders"]:
+                conduit = site["runs"][0]["conduit"]
+                add_bender(
+                    members[0],
+                    {
+                        "format": "yarrow.bender/1",
+                        "units": site["units"],
+                        "conduit": conduit,
+                        "bender": bender,
+                    },
+                )

@@ -10,18 +10,21 @@ export function Comparison({ plan }: { plan: Plan }) {
     return null;
   }
   const beside = plan.beside;
+  const printed = plan.method === "table";
   return (
     <section className="border-t border-line px-4 pt-3">
       <h2 className="pb-1 text-sm font-semibold text-soft">
-        {beside ? "Printed marks come out as" : "Rounded marks come out as"}
+        {printed ? "Printed marks come out as" : "Rounded marks come out as"}
       </h2>
       <table className="w-full text-sm">
         <thead className="text-left text-soft">
           <tr>
             <th className="font-normal">Line</th>
             <th className="text-right font-normal">Asked</th>
-            <th className="text-right font-normal">{beside ? "Printed" : "Off by"}</th>
-            {beside ? <th className="text-right font-normal">Exact</th> : null}
+            <th className="text-right font-normal">{printed ? "Printed" : "Off by"}</th>
+            {beside ? (
+              <th className="text-right font-normal">{printed ? "Exact" : "Printed"}</th>
+            ) : null}
           </tr>
         </thead>
         <tbody>
@@ -41,8 +44,8 @@ export function Comparison({ plan }: { plan: Plan }) {
       </table>
       {beside ? (
         <p className="pt-2 text-sm text-soft">
-          Exact marks: {beside.marks.map((mark) => mark.text).join(", ")}; cut{" "}
-          <Reading text={beside.cut_length_text} />.
+          {printed ? "Exact" : "Printed"} marks: {beside.marks.map((mark) => mark.text).join(", ")},
+          and the cut at <Reading text={beside.cut_length_text} />
         </p>
       ) : null}
     </section>

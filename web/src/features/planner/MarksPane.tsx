@@ -1,6 +1,5 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
 import { memo } from "react";
-import { REFERENCE } from "@/kinds/words";
 import { canBeMade, type Plan, workingMarks } from "@/model/document";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
@@ -102,7 +101,7 @@ function MarksTable({ plan }: { plan: Plan }) {
               <td className="py-1 pr-2 text-right text-xl font-bold">
                 <Reading text={mark.text} />
               </td>
-              <td className="py-1 text-sm">{REFERENCE[mark.reference]}</td>
+              <td className="py-1 text-sm">{shortName(mark.name)}</td>
               <td className="px-1 py-1">
                 <span
                   title={`hook toward the ${mark.hook} of the pipe`}
@@ -122,6 +121,11 @@ function MarksTable({ plan }: { plan: Plan }) {
       </tbody>
     </table>
   );
+}
+
+/** The bender's own name of a mark, without the word that the heading says already. */
+function shortName(name: string): string {
+  return name.replace(/ mark$/, "");
 }
 
 function Totals({ plan }: { plan: Plan }) {

@@ -2,7 +2,6 @@
 import { ToggleGroup } from "radix-ui";
 import { useCallback, useState } from "react";
 import { useStore } from "zustand";
-import { Shape } from "@/drawing/Shape";
 import { Stick } from "@/drawing/Stick";
 import type { PlannerStore } from "@/model/store";
 import { classes } from "@/ui/classes";
@@ -11,6 +10,7 @@ import { Header } from "./Header";
 import { MarksPane } from "./MarksPane";
 import { PlanContext, StoreContext } from "./PlannerContext";
 import { SettingsBar } from "./SettingsBar";
+import { ShapePane } from "./ShapePane";
 import { ShortcutsDialog } from "./ShortcutsDialog";
 import { useAutosave } from "./useAutosave";
 import { usePlan } from "./usePlan";
@@ -50,7 +50,7 @@ export function Planner({
             <section
               aria-label="The walk"
               className={classes(
-                "min-h-0 overflow-auto border-r border-line bg-paper",
+                "relative min-h-0 overflow-auto border-r border-line bg-paper",
                 shown("walk"),
               )}
             >
@@ -60,12 +60,12 @@ export function Planner({
               aria-label="The shape"
               className={classes("relative min-h-0 min-w-0 bg-canvas", shown("shape"))}
             >
-              <Shape />
+              <ShapePane />
             </section>
             <section
               aria-label="Marks"
               className={classes(
-                "min-h-0 overflow-auto border-l border-line bg-paper",
+                "relative min-h-0 overflow-auto border-l border-line bg-paper",
                 shown("marks"),
               )}
             >

@@ -1,11 +1,15 @@
 // What the run is bent from and with, and how its numbers are read.
-import { memo } from "react";
-import { useCatalogue } from "@/api/queries";
+import { memo, useState } from "react";
+import { useBenders, useCatalogue } from "@/api/queries";
+import { CribDialog } from "@/features/crib/CribDialog";
+import { WAY } from "@/kinds/words";
+import { asInRun } from "@/model/benders";
 import { set, setUnits } from "@/model/commands";
-import { ROUNDINGS, type RunDocument, type Units } from "@/model/document";
+import { ROUNDINGS, type RunDocument, type Units, type Way } from "@/model/document";
 import { Choice } from "@/ui/Choice";
 import { Select } from "@/ui/Select";
-import { usePlanner } from "./PlannerContext";
+import { InlineField } from "./fields";
+import { usePlanner, usePlanState } from "./PlannerContext";
 
 export const SettingsBar = memo(function SettingsBar() {
   const conduit = usePlanner((state) => state.history.present.conduit);
@@ -19,8 +23,23 @@ export const SettingsBar = memo(function SettingsBar() {
     catalogue?.benders.some((bender) => takes(bender, candidate)),
   );
   const benders = (catalogue?.benders ?? []).filter((bender) => takes(bender, conduit));
-  const own = typeof chosen === "string" ? null : (chosen.name ?? "own bender");
-  const bender = typeof chosen === "string" ? chosen : OWN;
+  const kept = (useBenders().data ?? [])
+    .filter(({ document }) => sameConduit(document.conduit, conduit))
+    .map(({ id, name, document }) => ({ id: `crib-${id}`, name, own: asInRun(document, units) }));
+  const [crib, setCrib] = useState(false);
+  const asKept = kept.find(({ own }) => JSON.stringify(own) === JSON.stringify(chosen));
+  const own = typeof chosen === "string" || asKept ? null : (chosen.name ?? "own bender");
+  const bender = typeof chosen === "string" ? chosen : (asKept?.id ?? OWN);
+  const way = usePlanner((state) => state.history.present.way);
+  const standOff = usePlanner((state) => state.history.present.stand_off);
+  const usual = usePlanState().plan?.bender.way;
+
+  const chooseBender = (value: string) => {
+    const found = kept.find(({ id }) => id === value);
+    if (value !== OWN) {
+      change(set("bender", found ? found.own : value));
+    }
+  };
 
   const chooseConduit = (value: string) => {
     const [type = "", size = ""] = value.split(" ");
@@ -59,13 +78,42 @@ export const SettingsBar = memo(function SettingsBar() {
           value={bender}
           options={[
             ...benders.map(({ id, name }) => ({ value: id, label: name })),
+            ...kept.map(({ id, name }) => ({ value: id, label: name, hint: "yours" })),
             ...(own ? [{ value: OWN, label: own }] : []),
           ]}
-          onChange={(value) => {
-            if (value !== OWN) {
-              change(set("bender", value));
-            }
-          }}
+          onChange={chooseBender}
+        />
+        <button
+          type="button"
+          onClick={() => setCrib(true)}
+          className="font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
+        >
+          Yours
+        </button>
+        <CribDialog
+          open={crib}
+          onOpenChange={setCrib}
+          conduit={conduit}
+          units={units}
+          use={(next) => change(set("bender", next))}
+        />
+      </Setting>
+      <Setting label="Worked by">
+        <Select
+          look="word"
+          label="Worked by"
+          value={way ?? usual ?? "mark"}
+          options={Object.entries(WAY).map(([value, label]) => ({ value, label }))}
+          onChange={(value) => change(set("way", value as Way))}
+        />
+      </Setting>
+      <Setting label="Stand-off">
+        <InlineField
+          path="stand_off"
+          label="Stand-off from every surface"
+          value={standOff}
+          placeholder="none"
+          onChange={(text, burst) => change(set("stand_off", text || undefined), burst)}
         />
       </Setting>
       <Setting label="Units">
@@ -110,8 +158,12 @@ const OWN = "own";
 
 type Conduit = RunDocument["conduit"];
 
+function sameConduit(one: Conduit, other: Conduit): boolean {
+  return one.type === other.type && one.size === other.size;
+}
+
 function takes(bender: { takes: readonly Conduit[] }, conduit: Conduit): boolean {
-  return bender.takes.some(({ type, size }) => type === conduit.type && size === conduit.size);
+  return bender.takes.some((taken) => sameConduit(taken, conduit));
 }
 
 function Setting({ label, children }: { label: string; children: React.ReactNode }) {

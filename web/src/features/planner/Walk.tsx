@@ -6,61 +6,58 @@ import { Icon } from "@/ui/Icon";
 import { Key, Menu } from "@/ui/Menu";
 import { usePlanner } from "./PlannerContext";
 import { StartLine } from "./StartLine";
+import { TypedLine } from "./TypedLine";
 import { WalkLine } from "./WalkLine";
 
 type Props = { adding: boolean; setAdding: (open: boolean) => void };
 
 /** What can come next, in the words of someone who stands in front of it. */
-const ADDABLE = [
+const MET = [
+  { kind: "wall", label: "A wall to turn at", hint: "or a floor, or a ceiling", first: "at" },
+  { kind: "round", label: "Something round", hint: "a pipe or a cable to cross", first: "across" },
+  { kind: "block", label: "Something square", hint: "a duct, a beam, a tray", first: "width" },
+  { kind: "ledge", label: "A ledge", hint: "a step, where the pipe stays up", first: "height" },
+  { kind: "hole", label: "A hole to pass", hint: "bored a little aside", first: "at" },
   {
-    kind: "offset",
-    label: "Something to step over",
-    hint: "a ledge, a plinth, a change of wall",
-    first: "rise",
+    kind: "box",
+    label: "A box off the wall",
+    hint: "its knockout, at the start",
+    first: "knockout",
   },
-  {
-    kind: "turn",
-    label: "A corner to turn",
-    hint: "a wall, a floor, the side of a post",
-    first: "at",
-  },
-  {
-    kind: "saddle3",
-    label: "A pipe to cross",
-    hint: "over it and down again, in three bends",
-    first: "rise",
-  },
-  {
-    kind: "saddle4",
-    label: "A beam or duct to cross",
-    hint: "over its whole width, in four bends",
-    first: "rise",
-  },
-  {
-    kind: "kick",
-    label: "A hole or box a little aside",
-    hint: "a kick, until the next turn or the end",
-    first: "rise",
-  },
-  {
-    kind: "box_offset",
-    label: "A knockout off the wall",
-    hint: "a box offset, at the start",
-    first: "rise",
-  },
-] as const satisfies readonly { kind: AddableKind; label: string; hint: string; first: string }[];
+] as const satisfies readonly Addable[];
+
+/** The bends by name, for those who have chosen already. */
+const BENT = [
+  { kind: "offset", label: "Offset", first: "rise" },
+  { kind: "turn", label: "Turn", first: "at" },
+  { kind: "saddle3", label: "3-bend saddle", first: "rise" },
+  { kind: "saddle4", label: "4-bend saddle", first: "rise" },
+  { kind: "kick", label: "Kick", first: "rise" },
+  { kind: "box_offset", label: "Box offset", first: "rise" },
+] as const satisfies readonly Addable[];
+
+type Addable = { kind: AddableKind; label: string; hint?: string; first: string };
 
 export const Walk = memo(function Walk({ adding, setAdding }: Props) {
   const walk = usePlanner((state) => walkOf(state.history.present));
   const points = usePlanner((state) => state.history.present.path?.length ?? 0);
   const change = usePlanner((state) => state.change);
   const select = usePlanner((state) => state.select);
-  const firstTurn = walk.findIndex((line) => line.kind === "turn");
+  const firstTurn = walk.findIndex((line) => line.kind === "turn" || line.kind === "wall");
 
   const add = (kind: AddableKind) => {
     change(addLine(kind));
     select(placeOf(kind, walk));
   };
+
+  const asActions = (group: string, addable: readonly Addable[]) =>
+    addable.map(({ kind, label, hint, first }, at) => ({
+      label,
+      ...(hint ? { hint } : {}),
+      ...(at === 0 ? { group } : {}),
+      run: () => add(kind),
+      cursor: `walk[${placeOf(kind, walk)}].${first}`,
+    }));
 
   if (points > 0) {
     return (
@@ -102,14 +99,10 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
               <Key>A</Key>
             </button>
           }
-          actions={ADDABLE.map(({ kind, label, hint, first }) => ({
-            label,
-            hint,
-            run: () => add(kind),
-            cursor: `walk[${placeOf(kind, walk)}].${first}`,
-          }))}
+          actions={[...asActions("What is there", MET), ...asActions("Bends by name", BENT)]}
         />
       </div>
+      <TypedLine />
     </div>
   );
 });

@@ -1,13 +1,15 @@
 // One line of the walk: its sentence, its findings, and its place in the order.
 import { type KeyboardEvent, memo } from "react";
-import { duplicateLine, moveLine, removeLine } from "@/model/commands";
+import { duplicateLine, moveLine, removeLine, setLoose } from "@/model/commands";
 import type { Line } from "@/model/document";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { focusField } from "@/ui/focusField";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
+import { Candidates } from "./Candidates";
 import { Findings } from "./Findings";
+import { Floating, floats } from "./Floating";
 import { usePlanner, usePlanState } from "./PlannerContext";
 import { Sentence } from "./sentences";
 
@@ -47,6 +49,27 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
     event.preventDefault();
   };
 
+  const moves = [
+    {
+      label: "Earlier",
+      key: "Alt Up",
+      run: () => move(-1),
+      cursor: fieldAt(index - 1),
+      disabled: index === 0,
+    },
+    {
+      label: "Later",
+      key: "Alt Down",
+      run: () => move(1),
+      cursor: fieldAt(index + 1),
+      disabled: nextToEnd,
+    },
+  ];
+  const copies = [
+    { label: "The same again", run: () => change(duplicateLine(index)) },
+    { label: "Remove", key: "Alt Backspace", run: () => change(removeLine(index)) },
+  ];
+
   return (
     <li
       onFocus={() => select(index)}
@@ -74,37 +97,28 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
             {fieldName(problem[0])}: expected {problem[1]}
           </p>
         ) : null}
+        <Floating line={line} index={index} />
+        <Candidates index={index} />
         <Findings findings={findings} />
       </div>
-      {last ? null : (
-        <div className="absolute top-1 right-1">
-          <Menu
-            trigger={
-              <IconButton label={`Line ${index + 1}: move, repeat, remove`}>
-                <Icon name="more" className="size-4" />
-              </IconButton>
-            }
-            actions={[
-              {
-                label: "Earlier",
-                key: "Alt Up",
-                run: () => move(-1),
-                cursor: fieldAt(index - 1),
-                disabled: index === 0,
-              },
-              {
-                label: "Later",
-                key: "Alt Down",
-                run: () => move(1),
-                cursor: fieldAt(index + 1),
-                disabled: nextToEnd,
-              },
-              { label: "The same again", run: () => change(duplicateLine(index)) },
-              { label: "Remove", key: "Alt Backspace", run: () => change(removeLine(index)) },
-            ]}
-          />
-        </div>
-      )}
+      <div className="absolute top-1 right-1">
+        <Menu
+          trigger={
+            <IconButton label={`Line ${index + 1}: move, repeat, remove`}>
+              <Icon name="more" className="size-4" />
+            </IconButton>
+          }
+          actions={[
+            ...(last ? [] : moves),
+            ...floats(line).map(({ field, word, loose }) => ({
+              label: loose ? `Hold its ${word}` : `Let its ${word} float`,
+              hint: loose ? "keep the number as it is" : "moved so that both ends meet",
+              run: () => change(setLoose(index, field, !loose)),
+            })),
+            ...(last ? [] : copies),
+          ]}
+        />
+      </div>
     </li>
   );
 });
@@ -117,7 +131,12 @@ function unmeasured(line: Line): string[] {
 
 const MEASURED = [
   { field: "rise", word: "how high" },
+  { field: "across", word: "how far across" },
   { field: "width", word: "how wide" },
+  { field: "height", word: "how high" },
+  { field: "depth", word: "how deep" },
+  { field: "knockout", word: "how far off the wall" },
+  { field: "within", word: "how long it may be" },
   { field: "at", word: "where" },
 ] as const;
 

@@ -1,14 +1,14 @@
 // The fields of one walk line: each knows its line and its name, and changes just that.
 import { DATUM, TOWARD } from "@/kinds/words";
 import { setLine } from "@/model/commands";
-import type { Line } from "@/model/document";
+import type { Line, Toward } from "@/model/document";
 import { InlineField, numberOrText, WordField } from "./fields";
 import { usePlanner } from "./PlannerContext";
 
 export type OfLine = { line: Line; index: number };
 
 /** Fields that are left out of the document where nothing stands in them. */
-const OPTIONAL = new Set(["label", "allowance", "clearance", "margin"]);
+const OPTIONAL = new Set(["label", "allowance", "clearance", "margin", "height", "within"]);
 
 function useField({ line, index }: OfLine, field: string) {
   const change = usePlanner((state) => state.change);
@@ -78,8 +78,8 @@ export function Word<T extends string>({
 }
 
 /** Out, in, left or right. */
-export function Side(of: OfLine) {
-  return <Word {...of} field="toward" label="Toward" words={TOWARD} usual="left" />;
+export function Side({ usual = "left", ...of }: OfLine & { usual?: Toward }) {
+  return <Word {...of} field="toward" label="Toward" words={TOWARD} usual={usual} />;
 }
 
 /** What the person calls it. */

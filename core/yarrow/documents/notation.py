@@ -1,0 +1,297 @@
+"""A walk line typed as it is said: ``pipe 1 5/8 at 57 7/8``, ``left 11' 4``, ``box 29 5/8``.
+
+Words and numbers, in any order after the first word; what was typed as a number stays as it was
+typed. The grammar for people: docs/run-file.md, typed lines.
+"""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterator
+from dataclasses import dataclass, field
+from typing import Any
+
+from yarrow.measure.tape import TapeError, read_length
+from yarrow.measure.units import Unit
+
+LONGEST = 200
+
+
+@dataclass(frozen=True, slots=True)
+class Completion:
+    """What could be typed next: the whole text with it, and what it is for."""
+
+    text: str
+    hint: str
+
+
+@dataclass(frozen=True, slots=True)
+class TypedLine:
+    """A typed line as far as it can be read: ``line`` in the run file's own shape (None: not yet),
+    what is still ``expected`` (empty: nothing), and how it could go on."""
+
+    line: dict[str, Any] | None
+    expected: str
+    completions: tuple[Completion, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class _Form:
+    """What a first word starts: the kind of line, the field of the first number, what a second
+    number without a word is (``7 3/4 x 2 7/8``), which fields it must have and may have."""
+
+    kind: str
+    hint: str
+    main: str
+    needs: tuple[str, ...]
+    also: tuple[str, ...] = ()
+    second: str = ""
+    given: dict[str, Any] = field(default_factory=dict)
+
+
+_ROUND = _Form("round", "something round to go over", "across", ("across", "at"), ("height",))
+_BLOCK = _Form(
+    "block",
+    "something square to go over: 7 3/4 wide 2 7/8 high",
+    "width",
+    ("width", "height", "at"),
+    (),
+    "height",
+)
+_LEDGE = _Form("ledge", "a step to go up and stay up", "height", ("height", "at"))
+_BOX = _Form("end", "the box that it ends at", "at", ("at",), (), "", {"fitting": "connector"})
+_CARRIED = {"toward": "out"}
+
+_FORMS: dict[str, _Form] = {
+    "pipe": _ROUND,
+    "round": _ROUND,
+    "cable": _ROUND,
+    "duct": _BLOCK,
+    "block": _BLOCK,
+    "beam": _BLOCK,
+    "tray": _BLOCK,
+    "ledge": _LEDGE,
+    "plinth": _LEDGE,
+    "step": _LEDGE,
+    "left": _Form("wall", "a wall: turn left", "at", ("at",), ("angle",), "", {"toward": "left"}),
+    "right": _Form(
+        "wall", "a wall: turn right", "at", ("at",), ("angle",), "", {"toward": "right"}
+    ),
+    "out": _Form(
+        "wall", "turn away from the wall", "at", ("at",), ("angle",), "", {"toward": "out"}
+    ),
+    "in": _Form("wall", "turn into the wall", "at", ("at",), ("angle",), "", {"toward": "in"}),
+    "hole": _Form(
+        "hole", "a bored hole, so far off the line", "depth", ("depth", "at"), (), "", _CARRIED
+    ),
+    "knockout": _Form(
+        "box",
+        "the start box's knockout off the wall",
+        "knockout",
+        ("knockout",),
+        (),
+        "",
+        {"where": "start"},
+    ),
+    "offset": _Form(
+        "offset",
+        "an offset, by its rise",
+        "rise",
+        ("rise", "at"),
+        ("angle", "within"),
+        "",
+        _CARRIED,
+    ),
+    "kick": _Form("kick", "a kick, by its rise", "rise", ("rise", "at"), (), "", _CARRIED),
+    "saddle": _Form(
+        "saddle3",
+        "a 3-bend saddle; 4 bends with wide",
+        "rise",
+        ("rise", "at"),
+        ("width", "angle", "clearance"),
+        "width",
+        _CARRIED,
+    ),
+    "box": _BOX,
+    "end": _Form("end", "where the pipe ends", "at", ("at",)),
+    "coupling": _Form(
+        "end", "the coupling that it ends in", "at", ("at",), (), "", {"fitting": "coupling"}
+    ),
+    "hub": _Form("end", "the hub that it ends in", "at", ("at",), (), "", {"fitting": "hub"}),
+}
+
+_AHEAD = {"at": "at", "by": "angle", "within": "within", "clear": "clearance", "from": "from"}
+"""Words that come before their number."""
+
+_BEHIND = {
+    "wide": "width",
+    "high": "height",
+    "across": "across",
+    "deep": "depth",
+    "air": "clearance",
+    "°": "angle",
+    "deg": "angle",
+    "degrees": "angle",
+}
+"""Words that come behind their number."""
+
+_SIDES = {"left": "left", "right": "right", "out": "out", "outward": "out", "inward": "in"}
+"""In is the unit behind a number, so that a side is said as inward there."""
+
+_FILLERS = ("going", "toward", "a", "the")
+_DATUMS = ("back", "centre", "inside")
+_OVER = ("round", "block", "ledge")
+_WORDS = {
+    "across": "how far across",
+    "width": "how wide",
+    "height": "how high",
+    "rise": "how high",
+    "depth": "how deep",
+    "knockout": "how far off the wall",
+    "at": "at, and where",
+}
+_INSERTS = {"width": " … wide", "height": " … high", "at": " at "}
+
+
+def typed_line(text: str, unit: Unit) -> TypedLine:
+    """Read a line as it is said.
+
+    Args: text, at most 200 characters; unit, of numbers that do not name their own.
+    Source: docs/run-file.md, typed lines.
+    """
+    if len(text) > LONGEST:
+        return TypedLine(None, f"at most {LONGEST} characters", ())
+    said, _, label = text.partition(",")
+    words = _split(said)
+    form = _FORMS.get(words[0].lower()) if words else None
+    if form is None or (len(words) == 1 and not said.endswith(" ")):
+        known = ", ".join(_FORMS)
+        expected = f"a number after {words[0]}" if form else f"one of {known} first"
+        return TypedLine(None, expected, _first_words(words[0] if words else ""))
+    fields, trouble = _fields(form, words[1:])
+    line: dict[str, Any] = {"kind": form.kind, **form.given, **fields}
+    if form.kind == "saddle3" and "width" in line:
+        line["kind"] = "saddle4"
+    if form.kind in _OVER:
+        line.setdefault("toward", "out")
+    if label.strip():
+        line["label"] = label.strip()[:80]
+    trouble = trouble or _not_a_length(line, unit)
+    missing = [name for name in form.needs if not line.get(name)]
+    expected = trouble or (_WORDS[missing[0]] if missing else "")
+    completions = () if trouble else _next(text, form, line, missing)
+    return TypedLine(None if expected else line, expected, completions)
+
+
+def _split(text: str) -> list[str]:
+    """Words, with ``7'`` and ``30°`` and ``7x2`` taken apart where two things meet in one."""
+    apart = re.sub(r"(?<=[\d/\"'])\s*[x×]\s*(?=\d)", " x ", text)
+    return apart.replace("°", " ° ").split()
+
+
+def _fields(form: _Form, words: list[str]) -> tuple[dict[str, Any], str]:
+    """The fields that words and numbers say, and what can't be read (empty: nothing)."""
+    found: dict[str, Any] = {}
+    for name, value in _said(form, words):
+        allowed = (*form.needs, *form.also, "toward", "from", "clearance")
+        if name not in allowed or (name == "clearance" and not _has_air(form)):
+            return found, f"no {name} for a {form.kind}"
+        if name in found:
+            return found, f"{name} only once"
+        if name == "angle":
+            try:
+                found[name] = float(value)
+            except ValueError:
+                return found, "degrees as a number"
+        else:
+            found[name] = value
+    if form.kind == "wall":
+        found.pop("toward", None)
+    return found, ""
+
+
+def _has_air(form: _Form) -> bool:
+    return form.kind in _OVER or "clearance" in form.also
+
+
+def _said(form: _Form, words: list[str]) -> Iterator[tuple[str, str]]:
+    """Field and value of everything after the first word, in order."""
+    pending: list[str] = []
+    ahead = ""
+    unnamed = iter((form.main, form.second))
+
+    def flush(name: str = "") -> Iterator[tuple[str, str]]:
+        nonlocal ahead
+        if pending:
+            where = name or ahead or next(unnamed, "") or "number"
+            yield where, " ".join(pending)
+            pending.clear()
+        ahead = ""
+
+    for word in words:
+        lower = word.lower()
+        if lower in _BEHIND and pending and not ahead:
+            if _BEHIND[lower] == form.main:
+                next(unnamed, "")
+            yield from flush(_BEHIND[lower])
+        elif lower in ("°", "deg", "degrees"):
+            yield from flush("angle")
+        elif lower in _AHEAD:
+            yield from flush()
+            ahead = _AHEAD[lower]
+        elif lower == "x":
+            yield from flush()
+        elif lower in _DATUMS and ahead == "from":
+            ahead = ""
+            yield "from", lower
+        elif lower in _SIDES or (lower == "in" and not pending):
+            yield from flush()
+            yield "toward", _SIDES.get(lower, "in")
+        elif lower not in _FILLERS:
+            pending.append(word)
+    yield from flush()
+
+
+def _not_a_length(line: dict[str, Any], unit: Unit) -> str:
+    for name in (*_WORDS, "within", "clearance"):
+        if name not in line:
+            continue
+        try:
+            read_length(line[name], unit)
+        except TapeError as error:
+            return f'{error.expected}, not "{line[name]}"'
+    return ""
+
+
+def _first_words(begun: str) -> tuple[Completion, ...]:
+    return tuple(
+        Completion(f"{word} ", form.hint)
+        for word, form in _FORMS.items()
+        if word.startswith(begun.lower())
+    )
+
+
+def _next(
+    text: str, form: _Form, line: dict[str, Any], missing: list[str]
+) -> tuple[Completion, ...]:
+    """How the text could go on: what is missing first, then what may be said as well."""
+    base = text.rstrip()
+    if missing and missing[0] != form.main:
+        if missing[0] == "at":
+            return (Completion(f"{base} at ", "then where it is"),)
+        return (Completion(f"{base} x ", f"then {_WORDS[missing[0]]}"),)
+    if missing or "," in text:
+        return ()
+    found = []
+    if "clearance" not in line and _has_air(form):
+        found.append(Completion(f"{base} clear ", "then the air over it"))
+    if "angle" in form.also and "angle" not in line:
+        found.append(Completion(f"{base} by ", "then the angle"))
+    if form.kind not in ("wall", "end", "box"):
+        found += [
+            Completion(f"{base} {word}", f"going {side}")
+            for word, side in _SIDES.items()
+            if line.get("toward") != side and word != "outward"
+        ]
+    found.append(Completion(f"{base}, ", "then what it is called"))
+    return tuple(found)

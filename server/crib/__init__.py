@@ -1,0 +1,1 @@
+"""The crib: a crew's own benders, measured once and kept."""

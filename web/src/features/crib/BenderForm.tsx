@@ -1,0 +1,184 @@
+// One bender: by test bends or by its numbers, with what they come to while they are typed.
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { type FormEvent, type ReactNode, useState } from "react";
+import { Refused } from "@/api/client";
+import { benderNumbers, keepBender, keys } from "@/api/queries";
+import { BENDER_KIND } from "@/kinds/words";
+import {
+  asInRun,
+  documentOf,
+  type BenderForm as Form,
+  MARK_NAMES,
+  NO_TEST,
+  type OwnBender,
+  type TestBend,
+} from "@/model/benders";
+import type { BenderKind, RunDocument, Units } from "@/model/document";
+import { Button } from "@/ui/Button";
+import { Choice } from "@/ui/Choice";
+import { Select } from "@/ui/Select";
+import { TextField } from "@/ui/TextField";
+import { Worked } from "./Worked";
+
+export type Opened = {
+  readonly form: Form;
+  readonly kept: { readonly id: number; readonly version: number } | null;
+};
+
+type Props = {
+  opened: Opened;
+  conduit: RunDocument["conduit"];
+  units: Units;
+  close: () => void;
+  use: (bender: OwnBender) => void;
+};
+
+const READ = {
+  mark: "Mark at",
+  stick: "Stick was",
+  stub: "Stub to back",
+  tail: "Tail to back",
+} as const satisfies Record<keyof TestBend, string>;
+
+const STAMPED = { front: "Front mark", back: "Back-of-bend", centre: "Centre mark" } as const;
+
+export function BenderForm({ opened, conduit, units, close, use }: Props) {
+  const [form, setForm] = useState(opened.form);
+  const [problem, setProblem] = useState("");
+  const queries = useQueryClient();
+  const document = documentOf(form, units, conduit);
+  const begun = form.by === "numbers" ? form.radius !== "" : form.tests[0]?.tail !== "";
+  const worked = useQuery({
+    queryKey: ["bender-numbers", JSON.stringify(document)],
+    queryFn: ({ signal }) => benderNumbers(document, signal),
+    enabled: begun,
+    retry: false,
+    staleTime: Infinity,
+  });
+  const put = (fields: Partial<Form>) => setForm((before) => ({ ...before, ...fields }));
+  const field = (name: "radius" | "take_up" | "hook" | "heel" | "commanded", label: string) => (
+    <TextField
+      label={label}
+      value={form[name]}
+      autoComplete="off"
+      onChange={(event) => put({ [name]: event.target.value })}
+    />
+  );
+  const putTest = (at: number, fields: Partial<TestBend>) =>
+    put({ tests: form.tests.map((test, n) => (n === at ? { ...test, ...fields } : test)) });
+
+  const keep = async (event: FormEvent) => {
+    event.preventDefault();
+    try {
+      const kept = await keepBender(document, opened.kept);
+      await queries.invalidateQueries({ queryKey: keys.benders });
+      use(asInRun(kept.document, units));
+    } catch (error) {
+      setProblem(error instanceof Refused ? error.message : "That did not work. Try again.");
+    }
+  };
+
+  return (
+    <form onSubmit={(event) => void keep(event)} className="grid gap-4">
+      <Row>
+        <TextField
+          label="Name"
+          value={form.name}
+          placeholder="the old half-inch"
+          maxLength={80}
+          onChange={(event) => put({ name: event.target.value })}
+        />
+        <div className="grid content-start gap-1">
+          <span className="text-sm font-medium">Kind</span>
+          <Select
+            label="Kind"
+            value={form.kind}
+            options={Object.entries(BENDER_KIND).map(([value, label]) => ({ value, label }))}
+            onChange={(kind) => put({ kind: kind as BenderKind })}
+            className="min-h-10 justify-between"
+          />
+        </div>
+      </Row>
+      <Choice
+        label="Known by"
+        value={form.by}
+        options={[
+          { value: "tests", label: "A test 90" },
+          { value: "numbers", label: "Its numbers" },
+        ]}
+        onChange={(by) => put({ by })}
+      />
+      {form.by === "tests" ? (
+        <>
+          {form.tests.map((test, at) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a test has no name; its place is what it is
+            <div key={at} className="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
+              {Object.entries(READ).map(([name, label]) => (
+                <TextField
+                  key={name}
+                  label={at === 0 ? label : `${label}, ${at + 1}`}
+                  value={String(test[name as keyof TestBend])}
+                  autoComplete="off"
+                  onChange={(event) => putTest(at, { [name]: event.target.value })}
+                />
+              ))}
+            </div>
+          ))}
+          <button
+            type="button"
+            onClick={() => put({ tests: [...form.tests, NO_TEST] })}
+            className="justify-self-start font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
+          >
+            Another test bend
+          </button>
+        </>
+      ) : (
+        <Row>
+          {field("take_up", "Take-up")}
+          {field("radius", "Centreline radius")}
+        </Row>
+      )}
+      <Worked query={worked} units={units} />
+      <Row>
+        {field("hook", "Straight ahead of the mark")}
+        {field("heel", "Straight behind the arc")}
+        {field("commanded", "Bent to, for 90° to stay")}
+        {form.kind === "ratchet" || form.kind === "mechanical" ? (
+          <TextField
+            label="Degrees per click"
+            value={form.degrees_per_click}
+            onChange={(event) => put({ degrees_per_click: event.target.value })}
+          />
+        ) : null}
+      </Row>
+      <Row>
+        {MARK_NAMES.map((mark) => (
+          <TextField
+            key={mark}
+            label={`${STAMPED[mark]} is stamped`}
+            value={form.marks[mark]}
+            maxLength={40}
+            onChange={(event) => put({ marks: { ...form.marks, [mark]: event.target.value } })}
+          />
+        ))}
+      </Row>
+      {problem ? (
+        <p role="alert" className="text-sm text-brick">
+          {problem}
+        </p>
+      ) : null}
+      <div className="flex gap-2">
+        <Button type="submit" weight="main" disabled={!worked.data}>
+          Keep it and use it
+        </Button>
+        <Button weight="quiet" onClick={close}>
+          Back
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+function Row({ children }: { children: ReactNode }) {
+  return <div className="grid grid-cols-2 items-end gap-3 sm:grid-cols-3">{children}</div>;
+}

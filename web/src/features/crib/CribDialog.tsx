@@ -1,0 +1,97 @@
+// The crew's own benders: what is there, and the way to another.
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { keys, removeBender, useBenders } from "@/api/queries";
+import { BENDER_KIND } from "@/kinds/words";
+import { asInRun, EMPTY_FORM, formOf, type OwnBender } from "@/model/benders";
+import type { RunDocument, Units } from "@/model/document";
+import { Button } from "@/ui/Button";
+import { Dialog } from "@/ui/Dialog";
+import { Reading } from "@/ui/Reading";
+import { BenderForm, type Opened } from "./BenderForm";
+
+type Props = {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  conduit: RunDocument["conduit"];
+  units: Units;
+  use: (bender: OwnBender) => void;
+};
+
+export function CribDialog({ open, onOpenChange, conduit, units, use }: Props) {
+  const benders = useBenders();
+  const queries = useQueryClient();
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const listed = benders.data ?? [];
+
+  const put = (bender: OwnBender) => {
+    use(bender);
+    onOpenChange(false);
+  };
+  const remove = async (id: number) => {
+    await removeBender(id);
+    await queries.invalidateQueries({ queryKey: keys.benders });
+  };
+
+  if (opened) {
+    return (
+      <Dialog
+        title={opened.kept ? "Change this bender" : "A bender of your own"}
+        description="Bend a 90, measure what came out, and its take-up, gain and radius follow."
+        open={open}
+        onOpenChange={(next) => {
+          setOpened(null);
+          onOpenChange(next);
+        }}
+      >
+        <BenderForm
+          opened={opened}
+          conduit={conduit}
+          units={units}
+          close={() => setOpened(null)}
+          use={put}
+        />
+      </Dialog>
+    );
+  }
+  return (
+    <Dialog
+      title="The crew\u2019s benders"
+      description="A printed deduct belongs to one shoe and one pipe. What you measured on yours counts."
+      open={open}
+      onOpenChange={onOpenChange}
+    >
+      {listed.length === 0 ? (
+        <p className="pb-3 text-soft">None yet. Bend a test 90 and put in what came out.</p>
+      ) : (
+        <ul className="mb-3 divide-y divide-line">
+          {listed.map(({ id, version, document, numbers }) => (
+            <li key={id} className="flex flex-wrap items-center gap-2 py-2">
+              <span className="min-w-40 flex-1">
+                <span className="font-semibold">{numbers.name}</span>
+                <span className="block text-sm text-soft">
+                  {BENDER_KIND[numbers.kind]}, {numbers.conduit_name}, take-up{" "}
+                  <Reading text={numbers.take_up_text} />, radius{" "}
+                  <Reading text={numbers.radius_text} />
+                </span>
+              </span>
+              <Button onClick={() => put(asInRun(document, units))}>Use it here</Button>
+              <Button
+                weight="quiet"
+                onClick={() => setOpened({ form: formOf(document), kept: { id, version } })}
+              >
+                Change
+              </Button>
+              <Button weight="quiet" onClick={() => void remove(id)}>
+                Remove
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Button weight="main" onClick={() => setOpened({ form: EMPTY_FORM, kept: null })}>
+        Add a bender
+      </Button>
+    </Dialog>
+  );
+}

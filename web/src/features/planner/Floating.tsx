@@ -1,0 +1,44 @@
+// The numbers of a line that may float, and what they became so that both ends meet.
+import { FIELD, FLOATING } from "@/kinds/words";
+import { type Line, looseOf } from "@/model/document";
+import { Reading } from "@/ui/Reading";
+import { usePlanState } from "./PlannerContext";
+
+type Floating = { readonly field: string; readonly word: string; readonly loose: boolean };
+
+/** What a line's menu offers to let float or to hold. */
+export function floats(line: Line): Floating[] {
+  const fields: readonly (keyof typeof FIELD)[] =
+    line.kind in FLOATING ? FLOATING[line.kind as keyof typeof FLOATING] : [];
+  const loose = looseOf(line);
+  return fields.map((field) => ({ field, word: FIELD[field], loose: loose.includes(field) }));
+}
+
+export function Floating({ line, index }: { line: Line; index: number }) {
+  const { plan } = usePlanState();
+  const loose = floats(line).filter(({ loose }) => loose);
+  if (loose.length === 0) {
+    return null;
+  }
+  return (
+    <p className="mt-1 text-sm text-soft">
+      {loose.map(({ field, word }, at) => {
+        const solved = plan?.solved.find((one) => one.feature === index && one.field === field);
+        return (
+          <span key={field}>
+            {at > 0 ? "; " : ""}
+            its {word} floats
+            {solved ? (
+              <>
+                {": "}
+                <span className="font-semibold text-ink">
+                  <Reading text={solved.became_text} />
+                </span>
+              </>
+            ) : null}
+          </span>
+        );
+      })}
+    </p>
+  );
+}

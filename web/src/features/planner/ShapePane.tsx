@@ -1,0 +1,47 @@
+// The run's shape, in one of three ways: flat with its numbers, in space, or exact against printed.
+import { lazy, memo, Suspense, useState } from "react";
+import { Shape } from "@/drawing/Shape";
+import { ACROSS } from "@/geometry/views";
+import { hasWebGL } from "@/space/hasWebGL";
+import { Choice } from "@/ui/Choice";
+import { usePlanState } from "./PlannerContext";
+
+const Space = lazy(() => import("@/space/Space"));
+
+type Shown = "flat" | "space" | "both";
+
+const IN_SPACE_FLAT = [ACROSS];
+
+export const ShapePane = memo(function ShapePane() {
+  const { plan } = usePlanState();
+  const [shown, setShown] = useState<Shown>("flat");
+  const comparable = (plan?.beside?.path.length ?? 0) > 0 && (plan?.comes_out_as.length ?? 0) > 0;
+  const now = shown === "both" && !comparable ? "flat" : shown;
+  return (
+    <>
+      {now === "space" ? (
+        hasWebGL() ? (
+          <Suspense fallback={<p className="p-5 text-soft">Opening the shape in space …</p>}>
+            <Space />
+          </Suspense>
+        ) : (
+          <Shape views={IN_SPACE_FLAT} both={false} />
+        )
+      ) : (
+        <Shape both={now === "both"} />
+      )}
+      <div className="absolute top-2 right-2 text-sm">
+        <Choice
+          label="How to show the shape"
+          value={now}
+          options={[
+            { value: "flat", label: "Flat" },
+            { value: "space", label: "In space" },
+            ...(comparable ? [{ value: "both" as const, label: "Exact and printed" }] : []),
+          ]}
+          onChange={setShown}
+        />
+      </div>
+    </>
+  );
+});
