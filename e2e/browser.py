@@ -9,6 +9,7 @@ from typing import Any
 
 from selenium import webdriver
 from selenium.common.exceptions import StaleElementReferenceException
+from selenium.webdriver.common.action_chains import ActionChains
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.remote.webelement import WebElement
@@ -24,15 +25,20 @@ _FLAGS = (
     "--hide-scrollbars", "--force-device-scale-factor=1",
 )  # fmt: skip
 
+_WEBGL = ("--use-angle=swiftshader", "--enable-unsafe-swiftshader")
+"""WebGL by the software renderer: machines that run tests have no graphics card."""
+
 
 class Browser:
     """One window of a browser with nothing in it from before."""
 
-    def __init__(self, size: tuple[int, int] = DESK, *, dark: bool = False) -> None:
+    def __init__(
+        self, size: tuple[int, int] = DESK, *, dark: bool = False, webgl: bool = False
+    ) -> None:
         self.folder = tempfile.mkdtemp(prefix="yarrow-chromium-")
         options = webdriver.ChromeOptions()
         options.binary_location = shutil.which("chromium") or "/usr/bin/chromium"
-        for flag in _FLAGS:
+        for flag in (*_FLAGS, *(_WEBGL if webgl else ())):
             options.add_argument(flag)
         options.add_argument(f"--user-data-dir={self.folder}")
         options.add_argument(f"--window-size={size[0]},{size[1]}")
@@ -53,6 +59,10 @@ class Browser:
         """End the browser and what it left behind."""
         self.driver.quit()
         shutil.rmtree(self.folder, ignore_errors=True)
+
+    def drag(self, element: WebElement, across: int, down: int) -> None:
+        """Press on an element, drag, and let go."""
+        ActionChains(self.driver).drag_and_drop_by_offset(element, across, down).perform()
 
     def command(self, name: str, **values: Any) -> Any:
         """A command of the browser's own protocol."""

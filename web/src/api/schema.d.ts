@@ -1432,7 +1432,7 @@ export interface components {
          */
         RunDocument_not_negative: string | number;
         RunDocument_offset: {
-            /** @description degrees from 1 to 120, or choose: Yarrow chooses */
+            /** @description a number from 1 to 120, or choose: then Yarrow chooses */
             angle?: components["schemas"]["RunDocument_angle"] | "choose";
             at: components["schemas"]["RunDocument_length"];
             from?: components["schemas"]["RunDocument_datum"];

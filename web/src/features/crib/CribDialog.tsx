@@ -26,6 +26,7 @@ export function CribDialog({ open, onOpenChange, conduit, units, use }: Props) {
 
   const put = (bender: OwnBender) => {
     use(bender);
+    setOpened(null);
     onOpenChange(false);
   };
   const remove = async (id: number) => {
