@@ -7,6 +7,7 @@ import time
 from typing import Any
 
 from benchmarks.row import Row, at_most
+from benchmarks.runs import TWELVE
 from yarrow.documents.run_file import read_run
 from yarrow.runs.planner import plan_run
 
@@ -44,6 +45,9 @@ def measure() -> list[Row]:
         growth = medians[large] / medians[small]
         # Linear is 10; more than 15 would be another power.
         rows.append(at_most(f"… {large} bends against {small}, ratio", growth, 15, "x"))
+    twelve = _median_ms(TWELVE, 150)
+    what = "planning 12 features with what is there, candidates and findings, median"
+    rows.append(at_most(what, twelve, 10, "ms"))
     return rows
 
 

@@ -42,7 +42,7 @@ def measure(address: str, username: str, password: str, run_id: int) -> list[Row
         browser.press("Sign in")
         browser.see_text("Jobs", "h1")
         browser.driver.get(f"{address}/runs/{run_id}")
-        field = browser.field("walk[0].at")
+        field = browser.field("walk[1].at")
         browser.see("main[data-current=true]")
         browser.driver.execute_script(_WATCH)
         taken = _press(browser, field)

@@ -48,6 +48,7 @@ def compose_sheet(plan: Plan, heading: Heading, paper: tuple[float, float]) -> D
     if plan.working_marks:
         y = _stick(drawing, plan, y + 6)
     y = _marks(drawing, plan, y + 6)
+    y = _comes_out(drawing, plan, y)
     foot = height - MARGIN - 22
     findings_top = foot - _findings_height(plan)
     shape_bottom = max(findings_top - _steps_height(plan), y + 40)
@@ -134,7 +135,7 @@ _COLUMNS = (0.0, 12.0, 42.0, 84.0, 120.0, 142.0, 164.0)
 def _marks(drawing: Drawing, plan: Plan, top: float) -> float:
     """The marks as a table: the figures that are worked from."""
     left, right = MARGIN, drawing.width - MARGIN
-    names = ("bend", "mark", "put it on", "hook faces", "bend to", "roll", "rounded by")
+    names = ("bend", "mark", "put it on", "hook faces", "bend", "roll", "rounded by")
     for name, x in zip(names, _COLUMNS, strict=True):
         drawing.text(left + x, top, name, 2.7, colour=SOFT)
     y = top + 1.6
@@ -160,6 +161,29 @@ def _marks(drawing: Drawing, plan: Plan, top: float) -> float:
         drawing.text(left + _COLUMNS[6], base, moved, size * 0.72, colour=SOFT)
     drawing.line((left, y), (right, y), stroke=FAINT)
     return y
+
+
+_OUT_COLUMNS = 4
+_FIELDS = {"at": "place"}
+
+
+def _comes_out(drawing: Drawing, plan: Plan, top: float) -> float:
+    """Where the pipe really ends up when the rounded marks are followed, number by number."""
+    if not plan.dimensions:
+        return top
+    left, width = MARGIN, (drawing.width - 2 * MARGIN) / _OUT_COLUMNS
+    y = top + 4.4
+    drawing.text(left, y, "what these marks come out as, by line of the walk", 2.7, colour=SOFT)
+    for number, dimension in enumerate(plan.dimensions):
+        column, row = number % _OUT_COLUMNS, number // _OUT_COLUMNS
+        x, base = left + column * width, y + 4.2 + row * 4
+        name = f"{dimension.feature + 1} {_FIELDS.get(dimension.field, dimension.field)}"
+        drawing.text(x, base, name, 2.7, colour=SOFT)
+        told = "true" if dimension.off_text == "0" else dimension.off_text
+        drawing.reading(x + width - 13, base, dimension.asked_text, 3, anchor="end")
+        true = dimension.off_text == "0"
+        drawing.text(x + width - 11.6, base, told, 2.7, colour=SOFT if true else AMBER)
+    return y + 4.2 + ((len(plan.dimensions) - 1) // _OUT_COLUMNS) * 4
 
 
 def _shape(drawing: Drawing, plan: Plan, top: float, bottom: float) -> None:
@@ -190,7 +214,7 @@ Room = tuple[float, float, float, float]
 
 _VIEW_PADDING = (12.0, 11.0, 18.0, 5.0)
 _DIMENSION_ROW = 4.4
-_THINNEST = 2.0
+_THINNEST = 0.3
 
 
 def _content(plan: Plan, view: View) -> tuple[float, float, float, float]:
@@ -245,16 +269,23 @@ def _view(drawing: Drawing, plan: Plan, view: View, title: str, room: Room) -> N
         flat = [placed(view(point)) for point in piece]
         drawing.line(*flat, width=thick, stroke=PIPE if bend is None else BAND)
     floor = placed((0.0, most_y))[1] + 5
-    row = 0
+    row, beside = 0, 0
     for dimension in plan.site:
         begin, end = placed(view(dimension.start)), placed(view(dimension.end))
         if abs(end[0] - begin[0]) > max(abs(end[1] - begin[1]), 4):
             y = floor + row * _DIMENSION_ROW
             row += 1
             _dimension(drawing, (begin[0], y), (end[0], y), dimension.text)
-        elif abs(end[1] - begin[1]) > 2.5:
-            x = max(begin[0], end[0]) + (6 if dimension.field == "at" else 2)
+        elif abs(end[1] - begin[1]) > _SHORTEST_UPRIGHT:
+            x = max(begin[0], end[0]) + 2
+            if dimension.field == "at":
+                x += 4 + beside * _BESIDE
+                beside += 1
             _dimension(drawing, (x, begin[1]), (x, end[1]), dimension.text)
+
+
+_SHORTEST_UPRIGHT = 2.5
+_BESIDE = 9.0
 
 
 def _thing(drawing: Drawing, thing: Thing, place: Callable[[Vector], Point]) -> None:
@@ -271,6 +302,9 @@ def _thing(drawing: Drawing, thing: Thing, place: Callable[[Vector], Point]) -> 
         _ledge_name(drawing, thing, flat, place)
         return
     x, y = place(thing.at)
+    if thing.kind == "hole":
+        _hole(drawing, thing, place)
+        return
     ahead = place(along(thing.at, thing.ahead, 1.0))
     dx, dy = (ahead[0] - x), (ahead[1] - y)
     size = 6.0 if thing.kind == "box" else 3.0
@@ -283,6 +317,17 @@ def _thing(drawing: Drawing, thing: Thing, place: Callable[[Vector], Point]) -> 
         drawing.text(centre[0] - size / 2 - 1.2, centre[1] + 1, thing.label, 2.7, anchor="end")
     else:
         drawing.text(centre[0], centre[1] - size / 2 - 1.2, thing.label, 2.7, anchor="middle")
+
+
+def _hole(drawing: Drawing, thing: Thing, place: Callable[[Vector], Point]) -> None:
+    """A bored plate on both sides of its hole; where it is seen face on, nothing."""
+    for side in (-1.0, 1.0):
+        near = place(along(thing.at, thing.toward, side * thing.height))
+        far = place(along(thing.at, thing.toward, side * thing.height * 4))
+        if math.dist(near, far) > _THINNEST:
+            drawing.line(near, far, width=0.6, stroke=SOFT)
+            if side > 0:
+                drawing.text(far[0] + 1.2, far[1], thing.label, 2.7, colour=SOFT)
 
 
 def _ellipse(corners: list[Point]) -> list[Point]:

@@ -56,3 +56,23 @@ class Kick:
 
     def _rise(self, pipe: Pipe) -> float:
         return pipe.carried(self.rise, self.toward, self.rise_from)
+
+
+@dataclass(frozen=True, slots=True)
+class KickThrough(Kick):
+    """A kick whose slope goes through the middle of a hole: ``hole`` is the place of its face on
+    the leg, by the same datum, and ``depth`` how far off the line its middle is."""
+
+    hole: Fraction = Fraction(0)
+    depth: Fraction = Fraction(0)
+
+    def read_back(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Read, ...]:
+        """Depth: how far off the line the pipe passes the hole's face."""
+        kick, following = vertices[:2]
+        ahead, side = leg.frame.ahead, leg.frame.toward(self.toward)
+        slope = subtract(following, kick)
+        face = leg.place(float(self.hole), self.measured_from)
+        share = (face - dot(subtract(kick, origin), ahead)) / dot(slope, ahead)
+        return (Read("depth", float(self.depth), share * dot(slope, side)),)

@@ -6,7 +6,7 @@ import math
 from dataclasses import dataclass
 from fractions import Fraction
 
-from yarrow.bends.kick import Kick
+from yarrow.bends.kick import KickThrough
 from yarrow.bends.leg import Datum
 from yarrow.bends.offset import Offset
 from yarrow.bends.registry import Line
@@ -50,13 +50,15 @@ class Hole:
         rise = (setting.following.vertex - kick) * slope
         if rise <= 0:
             return None
-        return Kick(
+        return KickThrough(
             at=exact(kick - setting.leg.datum(self.measured_from)),
             rise=exact(rise),
             toward=self.toward,
             measured_from=self.measured_from,
             rise_from="pipe",
             label=self.label,
+            hole=self.at,
+            depth=self.depth,
         )
 
     def size(self) -> float:

@@ -53,8 +53,10 @@ def by_rule(layout: Layout, pipe: StraightPipe) -> RuleWork:
     drifts: list[float] = []
     drift = 0.0
     rule = PrintedRule()
+    by_corner = dict(zip(pipe.corners, pipe.bends, strict=True))
     for item in layout.lines:
-        own = _own_bends(pipe, item)
+        vertices = range(item.first_vertex, item.first_vertex + len(item.laid.corners))
+        own = [by_corner[corner] for corner in vertices if corner in by_corner]
         drifts += [drift] * len(own)
         if not own:
             continue
@@ -66,11 +68,6 @@ def by_rule(layout: Layout, pipe: StraightPipe) -> RuleWork:
             spots += worked.spots
             drift += worked.shrink - used
     return RuleWork(tuple(spots), tuple(drifts), pipe.cut_length + drift)
-
-
-def _own_bends(pipe: StraightPipe, item: LaidLine) -> list[PipeBend]:
-    vertices = range(item.first_vertex, item.first_vertex + len(item.laid.corners))
-    return [b for b, corner in zip(pipe.bends, pipe.corners, strict=True) if corner in vertices]
 
 
 def _exact(own: list[PipeBend], item: LaidLine) -> tuple[float, float]:

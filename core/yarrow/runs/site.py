@@ -87,7 +87,9 @@ def things(run: Run, layout: Layout, said: Sequence[Line | Met]) -> tuple[Thing,
     first = layout.lines[0]
     began = _fitting(run.start.fitting, None, run.start.label, first, first.laid.hooked, -1.0)
     if isinstance(said[0], Box):
-        began = _fitting("connector", 0, run.start.label or said[0].label, first, FIRST_LEG.origin, -1.0)
+        began = _fitting(
+            "connector", 0, run.start.label or said[0].label, first, FIRST_LEG.origin, -1.0
+        )
     if began:
         found.append(began)
     for feature, item in enumerate(layout.lines):

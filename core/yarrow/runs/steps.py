@@ -62,7 +62,7 @@ def steps(
                 len(found) + 1,
                 f"Bend {index + 1}",
                 f"{turn}{_set_up(bender, mark, bend, rows[index], words)} "
-                f"{_bend(bender, bend, rows[index])}",
+                f"{_bend(bender, bend, rows[index], first=not made)}",
                 _check(pipe, index, roles[index], made, rows[index], words),
                 _BEND_CAUTIONS[bender.kind],
                 index,
@@ -110,18 +110,20 @@ def _set_up(bender: Bender, mark: Mark, bend: PipeBend, row: Working, words: Wor
     return put
 
 
-def _bend(bender: Bender, bend: PipeBend, row: Working) -> str:
-    """The angle, what to bend to so that it stays, and the clicks where there are any."""
+def _bend(bender: Bender, bend: PipeBend, row: Working, *, first: bool) -> str:
+    """The angle, what to bend to so that it stays (at the first bend, how that is known), and the
+    clicks where there are any."""
     wanted = degrees(bend.angle)
     if bender.kind == "heat":
         return f"Bend {wanted} against the form, a little past it, and hold it until it is cold."
     # No protractor on site reads finer than half a degree.
     to = degrees(round(row.bend_to * 2) / 2)
-    known = "usual for this pipe; measure yours" if bender.springback.typical else "as measured"
+    known = " (usual for this pipe; measure yours)" if bender.springback.typical else " (measured)"
     if to == wanted:
         return f"Bend {wanted}, rather under than over."
     clicks = f", about {row.clicks} clicks" if row.clicks else ""
-    return f"Bend {wanted}, rather under than over: to {to}{clicks}, for the spring ({known})."
+    spring = f"for the spring{known if first else ''}"
+    return f"Bend {wanted}, rather under than over: to {to}{clicks}, {spring}."
 
 
 def _roll_words(roll: float) -> str:

@@ -1,7 +1,7 @@
 // The run as it will hang: each view that shows something, at one scale, with the site's numbers.
 import { memo } from "react";
 import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
-import { centreline, type Piece } from "@/geometry/centreline";
+import { centreline, type Piece, type Point3, point3 } from "@/geometry/centreline";
 import { bounds, fitInto, type Room, type View, viewsOf } from "@/geometry/views";
 import { type Plan, troubledBends } from "@/model/document";
 import { useSize } from "@/ui/useSize";
@@ -107,11 +107,12 @@ function Flat({ plan, view, room, both, first }: FlatProps) {
       >
         {view.title}
       </text>
-      {obstacles.map((thing) => (
+      {obstacles.map((thing, index) => (
         <Obstacle
           key={`${thing.feature}-${thing.kind}`}
           thing={thing}
           place={(at) => place(view.flat(at))}
+          lower={crowded(obstacles, index, (at) => place(view.flat(at)))}
         />
       ))}
       <g fill="none" strokeLinejoin="round">
@@ -165,6 +166,23 @@ function Flat({ plan, view, room, both, first }: FlatProps) {
   );
 }
 
+/** By how many lines a name has to give way to those right before it. */
+function crowded(
+  things: readonly Plan["things"][number][],
+  index: number,
+  place: (point: Point3) => readonly [number, number],
+): number {
+  const at = (thing: Plan["things"][number]) => place(point3(thing.at));
+  const here = things[index];
+  const before = things[index - 1];
+  if (!here || !before) {
+    return 0;
+  }
+  const apart = Math.hypot(at(here)[0] - at(before)[0], at(here)[1] - at(before)[1]);
+  return apart < NAME_WIDTH ? crowded(things, index - 1, place) + 1 : 0;
+}
+
+const NAME_WIDTH = 90;
 const DIMENSION_ROW = 24;
 
 function keyOf(piece: Piece): string {

@@ -6,15 +6,23 @@ import type { Plan } from "@/model/document";
 type Props = {
   thing: Plan["things"][number];
   place: (point: Point3) => Point2;
+  /** By how many lines its name is lower than usual, past the names of its neighbours. */
+  lower?: number;
 };
 
 const THINNEST = 7;
 const BOX = 30;
 const COUPLING = 14;
+const LINE = 16;
+/** How far a plate is drawn beyond its hole, in the hole's own width. */
+const PLATE = 4;
 const HALO = "stroke-canvas [paint-order:stroke]";
 
 /** A ledge or block, or something round, to be stepped over. */
-export function Obstacle({ thing, place }: Props) {
+export function Obstacle({ thing, place, lower = 0 }: Props) {
+  if (thing.kind === "hole") {
+    return <Hole thing={thing} place={place} />;
+  }
   const near = point3(thing.at);
   const ahead = point3(thing.ahead);
   const toward = point3(thing.toward);
@@ -37,7 +45,11 @@ export function Obstacle({ thing, place }: Props) {
   const beside = Math.abs(pipe[0] - (flat[0]?.[0] ?? 0)) > Math.abs(pipe[1] - (flat[0]?.[1] ?? 0));
   const label = {
     x: (box.left + box.right) / 2,
-    y: beside ? (box.top + box.bottom) / 2 : under ? box.bottom + 16 : box.top - 8,
+    y: beside
+      ? (box.top + box.bottom) / 2
+      : under
+        ? box.bottom + 16 + lower * LINE
+        : box.top - 8 - lower * LINE,
   };
   return (
     <g>
@@ -69,6 +81,40 @@ export function Obstacle({ thing, place }: Props) {
           {thing.label}
         </text>
       ) : null}
+    </g>
+  );
+}
+
+/** A bored plate on both sides of its hole; seen face on, nothing. */
+function Hole({ thing, place }: Props) {
+  const at = point3(thing.at);
+  const toward = point3(thing.toward);
+  const sides = [-1, 1].map((side) => [
+    place(along(at, toward, side * thing.height)),
+    place(along(at, toward, side * thing.height * PLATE)),
+  ]);
+  const [near, far] = sides[1] ?? [];
+  if (!near || !far || Math.hypot(far[0] - near[0], far[1] - near[1]) < THINNEST) {
+    return null;
+  }
+  return (
+    <g>
+      {sides.map((side) => (
+        <polyline
+          key={side.join()}
+          points={side.map((point) => point.join(",")).join(" ")}
+          className="stroke-strong-line"
+          strokeWidth="4"
+        />
+      ))}
+      <text
+        x={far[0] + 8}
+        y={far[1] + 5}
+        strokeWidth="5"
+        className={`fill-soft text-[13px] ${HALO}`}
+      >
+        {thing.label}
+      </text>
     </g>
   );
 }

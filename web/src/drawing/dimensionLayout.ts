@@ -21,6 +21,8 @@ const ROW = 24;
 const BESIDE = 34;
 const NEAR = 16;
 const SHORTEST = 6;
+/** The height of a thing stands within it: it has to be as high as its figures. */
+const SHORTEST_HEIGHT = 22;
 /** Numbers that stand up from the surface, drawn where they are measured. */
 const UPWARD = new Set(["rise", "height", "depth"]);
 
@@ -56,7 +58,8 @@ export function layOutDimensions(plan: Plan, view: View, place: Place = AS_IT_IS
   });
   let beside = 0;
   for (const { dimension, begin, end } of upright) {
-    if (place !== AS_IT_IS && span(begin, end, 1) < SHORTEST) {
+    const shortest = dimension.field === "height" ? SHORTEST_HEIGHT : SHORTEST;
+    if (place !== AS_IT_IS && span(begin, end, 1) < shortest) {
       continue;
     }
     const x = UPWARD.has(dimension.field)

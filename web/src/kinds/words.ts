@@ -34,6 +34,7 @@ export const FIELD = {
   at: "place",
   rise: "rise",
   width: "width",
+  depth: "depth",
   angle: "angle",
   allowance: "allowance",
 } as const;
