@@ -84,7 +84,7 @@ class Keyboard(PageTest):
         self.open_run(PRESS_HALL)
         browser.keys("a")
         browser.see("[role=menu]")
-        browser.keys(Keys.ARROW_DOWN, Keys.ENTER)  # the second: a corner to turn
+        browser.keys(Keys.HOME, Keys.ENTER)  # the first: a wall to turn at
         browser.until(lambda: self.focused() == "walk[2].at", "the cursor in the new line")
         browser.keys("20", Keys.ENTER)
         browser.until(lambda: self.focused() != "walk[2].at", "the cursor further on")

@@ -250,3 +250,15 @@ class Refusals(unittest.TestCase):
 
     def test_more_than_any_pipe_ever_met(self) -> None:
         self.assertIn("200", refused(run(*[round_thing(40, 1)] * 201, end(80))))
+
+    def test_something_inside_the_wall_is_asked_about(self) -> None:
+        finding = found(planned(round_thing(50, 2, "in"), end(100)), "into-the-surface")
+        assert finding.remedy
+        self.assertEqual((finding.remedy.path, finding.remedy.value), ("walk[0].toward", "out"))
+        raised = planned(ledge(40, 4), round_thing(80, 2, "in"), end(130))
+        self.assertNotIn("into-the-surface", codes(raised))
+
+    def test_saddles_that_touch_each_other_and_lines_past_the_end(self) -> None:
+        pair = [round_thing(at, 2, pick="saddle3 45") for at in (50, 55)]
+        self.assertFalse(planned(*pair, end(120)).can_be_made)
+        self.assertIn("end-short", codes(planned(round_thing(120, 2, pick="saddle3 45"), end(80))))

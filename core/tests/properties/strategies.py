@@ -6,7 +6,21 @@ from typing import Any
 
 from hypothesis import strategies as st
 
-from core.tests.builders import box_offset, end, kick, offset, run, saddle3, saddle4, turn
+from core.tests.builders import (
+    block,
+    box_offset,
+    end,
+    hole,
+    kick,
+    ledge,
+    offset,
+    round_thing,
+    run,
+    saddle3,
+    saddle4,
+    turn,
+    wall,
+)
 
 SIDES = ("left", "right", "out", "in")
 BENDERS = (
@@ -15,6 +29,7 @@ BENDERS = (
     ("in", {"type": "rmc", "size": "1/2"}, "hand-emt-3/4", 1.2),
     ("mm", {"type": "steel", "size": "20"}, "bench-steel-20", 16.0),
 )
+MET = ("round", "block", "ledge", "wall", "hole")
 DATUMS = ("back", "centre", "inside")
 
 
@@ -38,7 +53,7 @@ def makeable_runs(draw: Any) -> dict[str, Any]:
         at += float(sixteenths(24, 40))
         toward = draw(st.sampled_from(SIDES))
         datum = {"from": draw(st.sampled_from(DATUMS))}
-        kind = draw(st.sampled_from(["offset", "saddle3", "saddle4", "kick", "turn"]))
+        kind = draw(st.sampled_from(["offset", "saddle3", "saddle4", "kick", "turn", *MET]))
         if kind == "offset":
             angle = draw(st.sampled_from([10, 15, 22.5, 30, 45, 60, 37.25]))
             rise = sixteenths(5, 9) if angle > 30 else sixteenths(2, 3)
@@ -57,13 +72,36 @@ def makeable_runs(draw: Any) -> dict[str, Any]:
             at += 4 * size
             walk.append(saddle4(f"{at:.4f}", width, rise, angle, toward, **datum))
             at += float(width) + 24 * size
+        elif kind == "round":
+            at += 14 * size
+            across = sixteenths(1, 3)
+            walk.append(round_thing(f"{at:.4f}", across, toward, clearance="1/4", **datum))
+            at += 24 * size
+        elif kind == "block":
+            at += 14 * size
+            width, height = sixteenths(2, 8), sixteenths(2, 4)
+            walk.append(block(f"{at:.4f}", width, height, toward, **datum))
+            at += float(width) + 36 * size
+        elif kind == "ledge":
+            at += 4 * size
+            walk.append(ledge(f"{at:.4f}", sixteenths(2, 6), toward, **datum))
+            at += 8 * size
         else:
+            if kind == "hole":
+                hole_at = at + 4 * size
+                depth = sixteenths(1, 2)
+                walk.append(hole(f"{hole_at:.4f}", depth, draw(st.sampled_from(SIDES)), **datum))
+                at += float(sixteenths(24, 40))
             if kind == "kick":
                 walk.append(kick(f"{at:.4f}", sixteenths(1, 3), toward, **datum))
                 at += float(sixteenths(24, 40))
                 toward = draw(st.sampled_from(SIDES))
             angle = draw(st.sampled_from([90, 90, 45, 30, 110.5]))
             to = draw(st.sampled_from(DATUMS))
+            if kind in ("wall", "hole"):
+                walk.append(wall(f"{at:.4f}", toward, angle=angle, **datum))
+                at = 0.0
+                continue
             walk.append(turn(f"{at:.4f}", toward, angle, of=to, **datum))
             at = 0.0
     at += float(sixteenths(24, 40))

@@ -34,6 +34,12 @@ def plan_text(plan: Plan) -> str:
             f"{mark.bend + 1:>3}  {mark.text:>10}  {mark.name}, "
             f"hook to the {mark.hook}, {degrees(bend.angle)}, roll {degrees(bend.roll)}"
         )
+    for choice in plan.choices:
+        for candidate in choice.candidates:
+            if candidate.taken:
+                who = "as picked" if choice.by == "person" else "Yarrow's choice"
+                told = f"line {choice.feature + 1}: {candidate.id}, {who}. {candidate.reason}"
+                lines.append(f"     {told}")
     lines += ["", *(f"{s.number:>3}. {s.title}: {s.do}\n     Check: {s.check}" for s in plan.steps)]
     for finding in plan.findings:
         at = f" (line {finding.feature + 1})" if finding.feature is not None else ""

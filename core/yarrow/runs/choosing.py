@@ -77,7 +77,9 @@ def choose(survey: Survey, words: Words) -> Chosen:
         choices.append(Choice(each.feature, each.by, None, candidates))
         if each.best.together:
             choices.append(Choice(each.feature + 1, each.by, each.feature, ()))
-        findings += _findings(each, words)
+        before = survey.said[: each.feature]
+        risen = any(getattr(line, "toward", "") in ("out", "in") for line in before)
+        findings += _findings(each, words, risen=risen)
     free = {each.feature for each in taken if isinstance(each.met, FreeOffset)}
     answered = tuple(choice.feature for choice in choices if choice.feature not in free)
     run = replace(survey.setup, walk=tuple(lines), answers=answered)
@@ -323,7 +325,8 @@ def _following(said: Sequence[Line | Met], feature: int, leg: Leg, pipe: Pipe) -
     return None
 
 
-def _findings(taken: _Taken, words: Words) -> list[Finding]:
+def _findings(taken: _Taken, words: Words, *, risen: bool) -> list[Finding]:
+    """What to say of a choice. Args: risen, whether a line before it left the surface."""
     feature, met, best = taken.feature, taken.met, taken.best
     found = []
     path = f"walk[{feature}].pick"
@@ -340,6 +343,14 @@ def _findings(taken: _Taken, words: Words) -> list[Finding]:
             "goes over. Pick another."
         )
         found.append(Finding("error", "touches", text, feature, path))
+    if isinstance(met, RoundThing | BlockThing | Ledge) and met.toward == "in" and not risen:
+        where = f"walk[{feature}].toward"
+        text = (
+            "Going in here leads into the surface that the run lies on. Is this inside the wall, "
+            "or was out meant?"
+        )
+        remedy = Remedy("Go out over it", where, "out")
+        found.append(Finding("warning", "into-the-surface", text, feature, where, (), remedy))
     if isinstance(met, FreeOffset) and met.within is not None and best.too_long > 1e-6:
         path = f"walk[{feature}].within"
         least = words.reading(words.up(best.room))

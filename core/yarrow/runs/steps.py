@@ -116,14 +116,12 @@ def _bend(bender: Bender, bend: PipeBend, row: Working, *, first: bool) -> str:
     wanted = degrees(bend.angle)
     if bender.kind == "heat":
         return f"Bend {wanted} against the form, a little past it, and hold it until it is cold."
-    # No protractor on site reads finer than half a degree.
-    to = degrees(round(row.bend_to * 2) / 2)
     known = " (usual for this pipe; measure yours)" if bender.springback.typical else " (measured)"
-    if to == wanted:
+    if row.bend_to_text == wanted:
         return f"Bend {wanted}, rather under than over."
     clicks = f", about {row.clicks} clicks" if row.clicks else ""
     spring = f"for the spring{known if first else ''}"
-    return f"Bend {wanted}, rather under than over: to {to}{clicks}, {spring}."
+    return f"Bend {wanted}, rather under than over: to {row.bend_to_text}{clicks}, {spring}."
 
 
 def _roll_words(roll: float) -> str:

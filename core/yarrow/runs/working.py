@@ -12,7 +12,7 @@ from yarrow.geometry.pipe import StraightPipe
 from yarrow.measure.units import Unit
 from yarrow.runs.plan import Working
 from yarrow.runs.run import Run
-from yarrow.runs.words import Words
+from yarrow.runs.words import Words, degrees
 
 
 def working(
@@ -28,6 +28,7 @@ def working(
     rows = []
     for index, (bend, how) in enumerate(zip(pipe.bends, placings, strict=True)):
         hook_at = bender.mark_position(bend.arc_start, bend.arc_end, how.hook, "front")
+        to = bender.springback.bend_to(bend.angle)
         depth = ""
         if roles[index] == "far":
             depth = words.reading(set_depth(bend.angle, bend.radius, pipe.straights[index]))
@@ -41,7 +42,8 @@ def working(
                 depth=depth,
                 warm_from=words.reading(bend.arc_start - beyond) if warm else "",
                 warm_to=words.reading(bend.arc_end + beyond) if warm else "",
-                bend_to=bender.springback.bend_to(bend.angle),
+                bend_to=to,
+                bend_to_text=degrees(math.floor(to * 2 + 0.5) / 2),
                 clicks=bender.clicks(bend.angle),
             )
         )

@@ -1803,13 +1803,16 @@ export interface components {
          * @description How one bend is worked, whichever way the crew was taught, as the tape reads: where its arc
          *     begins, where the hook's mark goes, the straight from the bend before (or the pipe's start), the
          *     pipe in the arc; what a straightedge gauges at the second bend of a set (else empty); what to
-         *     warm from and to (else empty). ``bend_to`` and ``clicks`` allow for springback.
+         *     warm from and to (else empty). ``bend_to`` and ``clicks`` allow for springback;
+         *     ``bend_to_text`` is to half a degree, which is what a protractor tells on site.
          */
         Working: {
             /** Bend */
             bend: number;
             /** Bend To */
             bend_to: number;
+            /** Bend To Text */
+            bend_to_text: string;
             /** Between */
             between: string;
             /** Clicks */

@@ -10,15 +10,14 @@ type Props = {
   flat: (points: readonly Point3[]) => string;
   at: (point: Point3) => Point2;
   room: Room;
-  legend: boolean;
 };
 
 const TAG = 92;
-const TAG_Y = 34;
+const TAG_Y = 26;
 const MARGIN = 12;
 const FIGURE = 13;
 
-export function Beside({ plan, flat, at, room, legend }: Props) {
+export function Beside({ plan, flat, at, room }: Props) {
   const { beside } = plan;
   if (!beside || beside.path.length === 0 || plan.comes_out_as.length === 0) {
     return null;
@@ -85,12 +84,12 @@ export function Beside({ plan, flat, at, room, legend }: Props) {
           </g>
         );
       })}
-      {legend ? <Legend x={room.left + 16} y={room.bottom - 14} /> : null}
     </g>
   );
 }
 
-function Legend({ x, y }: { x: number; y: number }) {
+/** What the two lines mean. */
+export function Legend({ x, y }: { x: number; y: number }) {
   return (
     <g transform={`translate(${x} ${y})`}>
       <line x2="28" y1="-4" y2="-4" className="stroke-accent" strokeWidth="1.6" />

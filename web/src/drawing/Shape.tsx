@@ -5,7 +5,7 @@ import { centreline, type Piece, type Point3, point3 } from "@/geometry/centreli
 import { bounds, fitInto, type Room, type View, viewsOf } from "@/geometry/views";
 import { type Plan, troubledBends } from "@/model/document";
 import { useSize } from "@/ui/useSize";
-import { Beside } from "./Beside";
+import { Beside, Legend } from "./Beside";
 import { DimensionLine } from "./DimensionLine";
 import { layOutDimensions } from "./dimensionLayout";
 import { allPoints, isObstacle } from "./points";
@@ -14,6 +14,8 @@ import { Fitting, Obstacle } from "./Thing";
 const PADDING = { left: 74, right: 104, top: 44, bottom: 22 };
 /** For the choice of what is shown, above the drawing. */
 const BAR = 40;
+/** For what the two lines mean, under the bar. */
+const LEGEND = 26;
 const MAIN_SHARE = 0.62;
 const THINNEST_PIPE = 5;
 
@@ -45,10 +47,12 @@ export const Shape = memo(function Shape({ views, both }: { views?: View[]; both
               <line y2="7" className="stroke-line" strokeWidth="1.4" />
             </pattern>
           </defs>
+          {both ? <Legend x={16} y={BAR + 14} /> : null}
           {shown.map((view, index) => {
             const share = shown.length === 1 ? 1 : index === 0 ? MAIN_SHARE : 1 - MAIN_SHARE;
-            const top = BAR + (index === 0 ? 0 : (height - BAR) * MAIN_SHARE);
-            const room = { left: 0, right: width, top, bottom: top + (height - BAR) * share };
+            const above = BAR + (both ? LEGEND : 0);
+            const top = above + (index === 0 ? 0 : (height - above) * MAIN_SHARE);
+            const room = { left: 0, right: width, top, bottom: top + (height - above) * share };
             return (
               <Flat
                 key={view.name}
@@ -102,7 +106,7 @@ function Flat({ plan, view, room, both, first }: FlatProps) {
     <g>
       <text
         x={room.left + 16}
-        y={room.top + (first ? 24 - BAR : 16)}
+        y={first ? TITLE_Y : room.top + 16}
         className="fill-soft text-[13px] font-semibold"
       >
         {view.title}
@@ -150,13 +154,7 @@ function Flat({ plan, view, room, both, first }: FlatProps) {
         />
       ))}
       {both ? (
-        <Beside
-          plan={plan}
-          flat={flat}
-          at={(point) => place(view.flat(point))}
-          room={room}
-          legend={first}
-        />
+        <Beside plan={plan} flat={flat} at={(point) => place(view.flat(point))} room={room} />
       ) : (
         layOutDimensions(plan, view, place).lines.map((line) => (
           <DimensionLine key={line.key} line={line} lit={line.feature === selected} />
@@ -183,6 +181,7 @@ function crowded(
 }
 
 const NAME_WIDTH = 90;
+const TITLE_Y = 24;
 const DIMENSION_ROW = 24;
 
 function keyOf(piece: Piece): string {

@@ -2,6 +2,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { keys, removeBender, useBenders } from "@/api/queries";
+import { usePlanState } from "@/features/planner/PlannerContext";
 import { BENDER_KIND } from "@/kinds/words";
 import { asInRun, EMPTY_FORM, formOf, type OwnBender } from "@/model/benders";
 import type { RunDocument, Units } from "@/model/document";
@@ -9,6 +10,17 @@ import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { Reading } from "@/ui/Reading";
 import { BenderForm, type Opened } from "./BenderForm";
+
+const PLACES = { in: 3, mm: 1 } as const;
+
+function Figure({ name, value, units }: { name: string; value: number; units: Units }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd className="text-ink">{Number(value.toFixed(PLACES[units]))}</dd>
+    </div>
+  );
+}
 
 type Props = {
   open: boolean;
@@ -23,6 +35,7 @@ export function CribDialog({ open, onOpenChange, conduit, units, use }: Props) {
   const queries = useQueryClient();
   const [opened, setOpened] = useState<Opened | null>(null);
   const listed = benders.data ?? [];
+  const figures = usePlanState().plan?.bender;
 
   const put = (bender: OwnBender) => {
     use(bender);
@@ -62,6 +75,20 @@ export function CribDialog({ open, onOpenChange, conduit, units, use }: Props) {
       open={open}
       onOpenChange={onOpenChange}
     >
+      {figures ? (
+        <div className="mb-3 rounded-md bg-raised px-3 py-2 text-sm text-soft">
+          <p className="pb-1 font-medium text-ink">In hand: {figures.name}</p>
+          <dl className="grid grid-cols-4 gap-2">
+            <Figure name="Take-up" value={figures.take_up} units={units} />
+            <Figure name="Radius" value={figures.radius} units={units} />
+            <Figure name="Least stub" value={figures.least_stub} units={units} />
+            <div>
+              <dt>Springback</dt>
+              <dd className="text-ink">{figures.springback_typical ? "usual" : "measured"}</dd>
+            </div>
+          </dl>
+        </div>
+      ) : null}
       {listed.length === 0 ? (
         <p className="pb-3 text-soft">None yet. Bend a test 90 and put in what came out.</p>
       ) : (

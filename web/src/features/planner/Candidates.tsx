@@ -158,16 +158,16 @@ function Row({ candidate, most }: { candidate: Candidate; most: number }) {
       </span>
       {candidate.bends > 0 ? (
         <span className="block text-xs leading-snug text-soft">
-          <Reading text={candidate.pipe_text} /> of pipe; leaves{" "}
-          <Reading text={candidate.before_text} /> before
+          pipe <Reading text={candidate.pipe_text} />, before{" "}
+          <Reading text={candidate.before_text} />
           {candidate.after_text ? (
             <>
-              , <Reading text={candidate.after_text} /> after
+              , after <Reading text={candidate.after_text} />
             </>
           ) : null}
           {candidate.air_text ? (
             <>
-              ; air <Reading text={candidate.air_text} />
+              , air <Reading text={candidate.air_text} />
             </>
           ) : null}
         </span>

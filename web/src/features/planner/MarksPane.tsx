@@ -1,5 +1,5 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
-import { memo } from "react";
+import { Fragment, memo } from "react";
 import { canBeMade, type Plan, workingMarks } from "@/model/document";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
@@ -79,48 +79,74 @@ function MarksTable({ plan }: { plan: Plan }) {
         {marks.map((mark) => {
           const bend = plan.bends[mark.bend];
           const lit = bend?.feature === selected || mark.bend === pointed;
+          const row = plan.working[mark.bend];
+          const detail = row && (lit || plan.bender.way !== "mark") ? handling(plan, row) : "";
           return (
-            <tr
-              key={mark.bend}
-              data-mark={mark.bend}
-              onPointerEnter={() => point(mark.bend)}
-              onPointerLeave={() => point(null)}
-              onClick={() => select(bend?.feature ?? null)}
-              className={classes("border-t border-line", lit && "bg-accent-soft text-accent")}
-            >
-              <td className="py-1 pl-4 text-sm text-soft">
-                <button
-                  type="button"
-                  aria-label={`Bend ${mark.bend + 1}, show its line`}
-                  onFocus={() => point(mark.bend)}
-                  onBlur={() => point(null)}
-                >
-                  {mark.bend + 1}
-                </button>
-              </td>
-              <td className="py-1 pr-2 text-right text-xl font-bold">
-                <Reading text={mark.text} />
-              </td>
-              <td className="py-1 text-sm">{shortName(mark.name)}</td>
-              <td className="px-1 py-1">
-                <span
-                  title={`hook toward the ${mark.hook} of the pipe`}
-                  className="flex items-center justify-center"
-                >
-                  <Icon name={mark.hook === "end" ? "next" : "back"} className="size-4" />
-                  <span className="sr-only">hook toward the {mark.hook}</span>
-                </span>
-              </td>
-              <td className="py-1 text-right font-semibold">{degrees(bend?.angle ?? 0)}</td>
-              <td className="py-1 pr-4 pl-2 text-right text-sm text-soft">
-                {mark.bend === 0 ? "–" : rolled(bend?.roll ?? 0)}
-              </td>
-            </tr>
+            <Fragment key={mark.bend}>
+              <tr
+                data-mark={mark.bend}
+                onPointerEnter={() => point(mark.bend)}
+                onPointerLeave={() => point(null)}
+                onClick={() => select(bend?.feature ?? null)}
+                className={classes("border-t border-line", lit && "bg-accent-soft text-accent")}
+              >
+                <td className="py-1 pl-4 text-sm text-soft">
+                  <button
+                    type="button"
+                    aria-label={`Bend ${mark.bend + 1}, show its line`}
+                    onFocus={() => point(mark.bend)}
+                    onBlur={() => point(null)}
+                  >
+                    {mark.bend + 1}
+                  </button>
+                </td>
+                <td className="py-1 pr-2 text-right text-xl font-bold">
+                  <Reading text={mark.text} />
+                </td>
+                <td className="py-1 text-sm">{shortName(mark.name)}</td>
+                <td className="px-1 py-1">
+                  <span
+                    title={`hook toward the ${mark.hook} of the pipe`}
+                    className="flex items-center justify-center"
+                  >
+                    <Icon name={mark.hook === "end" ? "next" : "back"} className="size-4" />
+                    <span className="sr-only">hook toward the {mark.hook}</span>
+                  </span>
+                </td>
+                <td className="py-1 text-right font-semibold">{degrees(bend?.angle ?? 0)}</td>
+                <td className="py-1 pr-4 pl-2 text-right text-sm text-soft">
+                  {mark.bend === 0 ? "–" : rolled(bend?.roll ?? 0)}
+                </td>
+              </tr>
+              {detail ? (
+                <tr className={classes(lit && "bg-accent-soft")}>
+                  <td />
+                  <td colSpan={5} className="pr-4 pb-1 text-right text-xs text-soft">
+                    {detail}
+                  </td>
+                </tr>
+              ) : null}
+            </Fragment>
           );
         })}
       </tbody>
     </table>
   );
+}
+
+/** How this bend is worked, in a line: by the way of working, what to bend to, and the clicks. */
+function handling(plan: Plan, row: Plan["working"][number]): string {
+  return [
+    row.warm_from ? `warm ${row.warm_from} to ${row.warm_to}` : "",
+    plan.bender.way === "chart"
+      ? `starts ${row.start_of_bend}, hook ${row.hook_at}, ${row.between} before it`
+      : "",
+    plan.bender.way === "bench" && row.depth ? `gauge ${row.depth}` : "",
+    `bend to ${row.bend_to_text}`,
+    row.clicks ? `${row.clicks} clicks` : "",
+  ]
+    .filter(Boolean)
+    .join(" · ");
 }
 
 /** The bender's own name of a mark, without the word that the heading says already. */
