@@ -9,6 +9,7 @@ from django.core.management import call_command
 from django.template import TemplateDoesNotExist
 from django.test import TestCase
 
+from crib.models import CribBender
 from jobs.models import Job, Run
 from server.tests.people import CrewTest
 from yarrow.documents.run_file import read_run
@@ -85,3 +86,16 @@ class Demo(TestCase):
         }
         self.assertEqual(units["Saltmarsh Cider Works"], {"in"})
         self.assertEqual(units["Harrow Lock pump house"], {"mm"})
+
+    def test_what_the_tape_met_and_a_crew_s_own_bender_are_there_to_be_seen(self) -> None:
+        call_command("load_demo", stdout=io.StringIO())
+        kinds = {line["kind"] for run in Run.objects.all() for line in run.document["walk"]}
+        self.assertLessEqual({"round", "block", "ledge", "wall", "hole", "box"}, kinds)
+        self.assertLessEqual({"saddle3", "saddle4", "kick", "box_offset"}, kinds)
+        plans = [plan_run(read_run(run.document)) for run in Run.objects.all()]
+        self.assertTrue(
+            any(choice.together_with is not None for p in plans for choice in p.choices)
+        )
+        self.assertTrue(any(plan.solved for plan in plans))
+        self.assertTrue(any(row.warm_from for plan in plans for row in plan.working))
+        self.assertEqual(CribBender.objects.get().crew.name, "Heron crew")

@@ -65,3 +65,47 @@ class Sheet(CrewTest):
             document = {**DOCUMENT, "walk": [*lines, {"kind": "end", "at": 600}]}
             made = self.send("post", f"/api/jobs/{self.job.id}/runs", document)
             self.words(self.get(made.json()["id"], "pdf"))
+
+    def made(self, **fields: object) -> int:
+        answer = self.send("post", f"/api/jobs/{self.job.id}/runs", {**DOCUMENT, **fields})
+        self.assertEqual(answer.status_code, 201, answer.content)
+        return int(answer.json()["id"])
+
+    def test_it_says_where_the_pipe_ends_up_number_by_number(self) -> None:
+        words = self.words(self.get(self.made(method="table"), "pdf"))
+        self.assertIn("come out as", words)
+        plan = self.send("post", "/api/plan", {**DOCUMENT, "method": "table"}).json()
+        true = [d for d in plan["dimensions"] if d["off_text"] == "0"]
+        self.assertLess(len(true), len(plan["dimensions"]))
+        self.assertEqual(words.count("true"), len(true))
+
+    def test_what_was_met_is_named_and_drawn(self) -> None:
+        walk = [
+            {"kind": "box", "where": "start", "knockout": "1 1/8"},
+            {"kind": "round", "at": "31 7/8", "across": "1 5/8", "label": "air line"},
+            {"kind": "block", "at": "60", "width": "6", "height": "2", "label": "cable tray"},
+            {"kind": "wall", "at": "95", "toward": "left"},
+            {"kind": "hole", "at": "20", "depth": "1", "toward": "out", "label": "bored stud"},
+            {"kind": "end", "at": "33"},
+        ]
+        run = self.made(walk=walk)
+        for paper in ("a4", "letter"):
+            words = self.words(self.get(run, "pdf", paper))
+            for name in ("air line", "cable tray", "bored stud"):
+                self.assertIn(name, words)
+
+    def test_the_steps_are_in_the_words_of_the_way_of_working(self) -> None:
+        chart = self.words(self.get(self.made(way="chart"), "pdf"))
+        self.assertIn("By the chart", chart.replace("\n", " "))
+        plastic = {
+            "units": "mm",
+            "conduit": {"type": "plastic", "size": "20"},
+            "bender": "heat-form-metric",
+            "walk": [
+                {"kind": "turn", "at": "600", "toward": "left"},
+                {"kind": "end", "at": "500", "fitting": "connector"},
+            ],
+        }
+        heat = self.words(self.get(self.made(**plastic), "pdf")).replace("\n", " ")
+        self.assertIn("Warm evenly from", heat)
+        self.assertIn("socket", heat)

@@ -11,7 +11,7 @@ import sys
 import tempfile
 import unittest
 from pathlib import Path
-from typing import Any
+from typing import Any, ClassVar
 
 from core.tests.builders import end, offset, run, turn
 
@@ -47,6 +47,15 @@ class Plan(unittest.TestCase):
         text = yarrow("plan", "-", "--format", "text", given=GOOD).stdout
         for wanted in ("Press hall", "25 9/16", "back-of-bend mark", "8' 8 3/16\"", "local code"):
             self.assertIn(wanted, text)
+
+    def test_text_says_what_was_put_to_what_is_there(self) -> None:
+        met = {"kind": "round", "at": 50, "across": 2}
+        text = yarrow("plan", "-", "--format", "text", given=run(met, end(100))).stdout
+        self.assertIn("line 1: saddle3 45, Yarrow's choice. The usual for this", text)
+        picked = run({**met, "pick": "saddle3 30"}, end(100))
+        self.assertIn(
+            "saddle3 30, as picked", yarrow("plan", "-", "--format", "text", given=picked).stdout
+        )
 
     def test_csv_has_a_row_a_mark(self) -> None:
         rows = list(
@@ -133,3 +142,41 @@ class Catalog(unittest.TestCase):
         for part in ("conduit", "benders", "fittings"):
             self.assertEqual(json.loads(yarrow("catalog", part).stdout), whole[part])
         self.assertIn("hand-emt-1/2", [bender["id"] for bender in whole["benders"]])
+
+
+class OwnBender(unittest.TestCase):
+    FILE: ClassVar[dict[str, Any]] = {
+        "format": "yarrow.bender/1",
+        "units": "in",
+        "conduit": {"type": "emt", "size": "1/2"},
+        "bender": {
+            "kind": "ratchet",
+            "name": "Shed",
+            "degrees_per_click": 1.5,
+            "tests": [{"mark": "13 3/8", "stick": 40, "stub": "18 3/8", "tail": "24 1/4"}],
+        },
+    }
+
+    def test_a_test_90_gives_its_numbers(self) -> None:
+        numbers = json.loads(yarrow("bender", "-", given=self.FILE).stdout)
+        self.assertEqual((numbers["take_up_text"], numbers["gain_text"]), ("5", "2 5/8"))
+        self.assertEqual(numbers["least_stub_text"], "7")
+        # 93 commanded for 90 kept, the usual of thin wall, at 1 1/2 degrees a click.
+        self.assertEqual(numbers["clicks_at_90"], 62)
+
+    def test_what_no_bender_made_is_refused(self) -> None:
+        bender = {**self.FILE["bender"], "tests": [{"mark": 9, "stick": 40, "stub": 8, "tail": 40}]}
+        done = yarrow("bender", "-", given={**self.FILE, "bender": bender})
+        self.assertEqual(done.returncode, 2)
+        self.assertTrue(done.stderr.startswith("bender.tests[0]: expected a stub"))
+
+
+class TypedLine(unittest.TestCase):
+    def test_a_line_as_it_is_said(self) -> None:
+        done = yarrow("line", "left 11' 4")
+        self.assertEqual(json.loads(done.stdout), {"kind": "wall", "toward": "left", "at": "11' 4"})
+
+    def test_half_a_line_says_what_is_missing(self) -> None:
+        done = yarrow("line", "pipe 50", "--units", "mm")
+        self.assertEqual((done.returncode, done.stdout), (2, ""))
+        self.assertIn("at, and where", done.stderr)

@@ -7,10 +7,14 @@ from fractions import Fraction
 
 from core.tests.builders import (
     DIAMETER,
+    block,
+    box,
     end,
+    hole,
     metric,
     offset,
     planned,
+    round_thing,
     run,
     saddle3,
     saddle4,
@@ -73,6 +77,34 @@ class Site(unittest.TestCase):
         self.assertAlmostEqual(pipe.at[0] + pipe.along / 2, 40)
         self.assertEqual((duct.kind, duct.along, duct.height), ("ledge", 9, 3))
         self.assertAlmostEqual(duct.at[0], 80)
+
+    def test_what_was_met_stands_where_it_was_met_whatever_is_put_to_it(self) -> None:
+        for pick in ("saddle3 45", "saddle4 30"):
+            plan = planned(round_thing(40, 2, pick=pick), block(90, 9, 3), end(150))
+            pipe, duct = plan.things
+            self.assertEqual((pipe.kind, pipe.along, pipe.height), ("round", 2, 2))
+            self.assertAlmostEqual(pipe.at[0], 39)
+            # It stands on the surface, half a pipe below the centreline.
+            self.assertAlmostEqual(pipe.at[2], 2 - DIAMETER / 2)
+            self.assertEqual((duct.kind, duct.at[0], duct.along), ("ledge", 90, 9))
+
+    def test_on_spacers_the_surface_lies_lower(self) -> None:
+        plan = planned(round_thing(40, 2), end(90), stand_off="7/8")
+        self.assertAlmostEqual(plan.things[0].at[2], 2 - DIAMETER / 2 - 0.875)
+
+    def test_a_hole_is_drawn_at_its_middle_and_a_box_with_a_name(self) -> None:
+        plan = planned(box("start", 1, label="panel"), hole(40, 2, "left"), end(80))
+        panel, bored = plan.things[:2]
+        self.assertEqual((panel.kind, panel.label), ("box", "panel"))
+        self.assertEqual(bored.kind, "hole")
+        self.assertAlmostEqual(bored.at[1], 2)
+
+    def test_numbers_of_what_was_met_are_dimensions(self) -> None:
+        plan = planned(round_thing(40, 2), block(90, 9, 3), end(150))
+        texts = {(d.feature, d.field): d.text for d in plan.site}
+        self.assertEqual(texts[0, "at"], "40")
+        self.assertEqual(texts[0, "height"], "2")
+        self.assertEqual((texts[1, "width"], texts[1, "height"]), ("9", "3"))
 
     def test_boxes_stand_at_the_ends_that_have_one(self) -> None:
         document = run(end(60, fitting="coupling"), start={"kind": "connector", "label": "panel"})

@@ -6,14 +6,12 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from yarrow.bends.leg import Datum
-from yarrow.bends.registry import Line
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.obstacle import Section, Setting
-from yarrow.obstacles.over import Hump
+from yarrow.obstacles.over import GoneOver, Hump
 
 
 @dataclass(frozen=True, slots=True)
-class BlockThing:
+class BlockThing(GoneOver):
     """``at`` is its near face; it is ``width`` wide and stands ``height`` off the surface."""
 
     at: Fraction
@@ -36,19 +34,3 @@ class BlockThing:
             measured_from=self.measured_from,
             label=self.label,
         )
-
-    def kinds(self, setting: Setting) -> tuple[str, ...]:
-        """A 4-bend saddle; a 3-bend one where its corners hardly lift that."""
-        return self.hump().kinds(setting)
-
-    def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
-        """The saddle of that kind."""
-        return self.hump().line(kind, angle, setting)
-
-    def size(self) -> float:
-        """Its height and the clearance."""
-        return float(self.height + self.clearance)
-
-    def section(self, setting: Setting) -> Section:
-        """A rectangle."""
-        return self.hump().section(setting)

@@ -100,3 +100,30 @@ class Hump:
             radius = float(self.radius)
             return Section(self.toward, Round(place + float(self.width) / 2, top - radius, radius))
         return Section(self.toward, Block(place, place + float(self.width), top))
+
+
+class GoneOver:
+    """What everything that is gone over has in common: it answers by its hump."""
+
+    __slots__ = ()
+
+    def hump(self) -> Hump:
+        """The same as something to go over."""
+        raise NotImplementedError
+
+    def kinds(self, setting: Setting) -> tuple[str, ...]:
+        """Saddles, the usual one for its shape first."""
+        return self.hump().kinds(setting)
+
+    def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
+        """The saddle of that kind."""
+        return self.hump().line(kind, angle, setting)
+
+    def size(self) -> float:
+        """Its height and the clearance."""
+        hump = self.hump()
+        return float(hump.height + hump.clearance)
+
+    def section(self, setting: Setting) -> Section:
+        """Its outline, in the plane of the bends."""
+        return self.hump().section(setting)

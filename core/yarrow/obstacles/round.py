@@ -6,14 +6,12 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from yarrow.bends.leg import Datum
-from yarrow.bends.registry import Line
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.obstacle import Section, Setting
-from yarrow.obstacles.over import Hump
+from yarrow.obstacles.over import GoneOver, Hump
 
 
 @dataclass(frozen=True, slots=True)
-class RoundThing:
+class RoundThing(GoneOver):
     """``at`` is its middle; it is ``across`` wide and stands ``height`` off the surface."""
 
     at: Fraction
@@ -37,19 +35,3 @@ class RoundThing:
             label=self.label,
             radius=self.across / 2,
         )
-
-    def kinds(self, setting: Setting) -> tuple[str, ...]:
-        """A 3-bend saddle; a 4-bend one where it is as large as the bend itself."""
-        return self.hump().kinds(setting)
-
-    def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
-        """The saddle of that kind."""
-        return self.hump().line(kind, angle, setting)
-
-    def size(self) -> float:
-        """Its height and the clearance."""
-        return float(self.height + self.clearance)
-
-    def section(self, setting: Setting) -> Section:
-        """A circle."""
-        return self.hump().section(setting)

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { GOLDEN } from "@/model/golden.test-data";
-import { centreline, type Point3 } from "./centreline";
+import { centreline, type Point3, rounded } from "./centreline";
 
 const apart = (a: Point3, b: Point3) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 const pieces = centreline(GOLDEN);
@@ -46,5 +46,30 @@ describe("centreline", () => {
     const bare = centreline({ ...GOLDEN, bends: [] });
     expect(bare).toHaveLength(1);
     expect(bare[0]?.points).toEqual(GOLDEN.path);
+  });
+});
+
+describe("rounded", () => {
+  it("draws the same line from vertices alone", () => {
+    const drawn = rounded(GOLDEN.path, GOLDEN.bender.radius);
+    for (const point of drawn) {
+      const nearest = Math.min(...points.map((other) => apart(point, other)));
+      expect(nearest).toBeLessThan(1e-6);
+    }
+    expect(drawn.length).toBe(2 + GOLDEN.bends.length * 11);
+  });
+
+  it("goes straight through a vertex that is no corner", () => {
+    const drawn = rounded(
+      [
+        [0, 0, 0],
+        [5, 0, 0],
+        [9, 0, 0],
+      ],
+      3,
+    );
+    for (const [, y, z] of drawn) {
+      expect([y, z]).toEqual([0, 0]);
+    }
   });
 });

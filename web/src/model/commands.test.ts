@@ -1,5 +1,16 @@
 import { describe, expect, it } from "vitest";
-import { addLine, moveLine, removeLine, setAtPath, setStart, setUnits } from "./commands";
+import {
+  addLine,
+  addWholeLine,
+  moveLine,
+  pick,
+  placeOf,
+  removeLine,
+  setAtPath,
+  setLoose,
+  setStart,
+  setUnits,
+} from "./commands";
 import { emptyRun, type RunDocument, walkOf } from "./document";
 
 const run: RunDocument = {
@@ -56,5 +67,49 @@ describe("commands", () => {
     moveLine(0, 1)(run);
     setUnits("mm")(run);
     expect(JSON.stringify(run)).toBe(before);
+  });
+
+  it("puts a box at the start first, and a new end in the place of the old one", () => {
+    expect(placeOf("box", walkOf(run))).toBe(0);
+    expect(kinds(addLine("box")(run))).toEqual(["box", "offset", "turn", "end"]);
+    const ended = addWholeLine({ kind: "end", at: "29 5/8", fitting: "hub" })(run);
+    expect(kinds(ended)).toEqual(["offset", "turn", "end"]);
+    expect(walkOf(ended).at(-1)).toMatchObject({ at: "29 5/8", fitting: "hub" });
+  });
+
+  it("picks bends for what is there, and an angle in the place of a length to fit into", () => {
+    const met = addWholeLine({ kind: "round", at: "40", across: "2", toward: "out" })(run);
+    expect(walkOf(pick("walk[2].pick", "saddle3 30")(met))[2]).toMatchObject({
+      pick: "saddle3 30",
+    });
+    const within = setAtPath("walk[0].within", "12")(run);
+    const picked = walkOf(pick("walk[0].angle", 22.5)(within))[0];
+    expect(picked).toMatchObject({ angle: 22.5, within: undefined });
+  });
+
+  it("lets numbers float and holds them again, leaving nothing behind", () => {
+    const one = setLoose(0, "at", true)(run);
+    const both = setLoose(0, "rise", true)(one);
+    expect(walkOf(both)[0]).toMatchObject({ loose: ["at", "rise"] });
+    expect(walkOf(setLoose(0, "rise", true)(both))[0]).toMatchObject({ loose: ["at", "rise"] });
+    const held = setLoose(0, "rise", false)(setLoose(0, "at", false)(both));
+    expect(walkOf(held)[0]).not.toHaveProperty("loose");
+    expect(walkOf(held)).toEqual(walkOf(run));
+  });
+
+  it("takes a list of loose numbers from a finding's touch", () => {
+    const let_ = setAtPath("walk[1].loose", ["at"])(run);
+    expect(walkOf(let_)[1]).toMatchObject({ loose: ["at"] });
+  });
+
+  it("keeps the meaning of a stand-off and of a fixed end when the unit changes", () => {
+    const fixed: RunDocument = {
+      ...run,
+      stand_off: "7/8",
+      walk: [{ kind: "end", at: "34", meet: ["40", "5 mm", 0] }],
+    };
+    const metric = setUnits("mm")(fixed);
+    expect(metric.stand_off).toBe("7/8 in");
+    expect(walkOf(metric)[0]).toMatchObject({ meet: ["40 in", "5 mm", "0 in"] });
   });
 });

@@ -1,0 +1,113 @@
+"""Absurd runs get a clear word, within two seconds, and none gets a traceback."""
+
+from __future__ import annotations
+
+import time
+import unittest
+from typing import Any
+
+from core.tests.builders import (
+    block,
+    box,
+    end,
+    hole,
+    kick,
+    ledge,
+    offset,
+    round_thing,
+    run,
+    saddle3,
+    turn,
+    wall,
+)
+from yarrow.documents.refusal import Refusal
+from yarrow.documents.run_file import read_run
+from yarrow.runs.planner import plan_run
+
+LONGEST = 2.0
+SIDES = ("left", "out", "right", "in")
+
+
+def path_run(*points: tuple[float, float, float]) -> dict[str, Any]:
+    document = run(end(1))
+    document.pop("walk")
+    return {**document, "path": [list(point) for point in points]}
+
+
+def zigzag(count: int) -> list[tuple[float, float, float]]:
+    return [(20.0 * n, 12.0 * (n % 2), 7.0 * (n % 3)) for n in range(count)]
+
+
+READ: dict[str, dict[str, Any]] = {
+    "things all at one place": run(*[round_thing(40, 2)] * 200, end(60)),
+    "things one after the other": run(*[round_thing(40 * n, 2) for n in range(1, 200)], end(9000)),
+    "blocks that overlap": run(*[block(40 + n, 30, 4) for n in range(60)], end(200)),
+    "something as large as a house": run(round_thing(40, 900_000), end(60)),
+    "something as small as dust": run(round_thing(40, "1/1000000"), end(60)),
+    "something before the start": run(round_thing(-40, 2), ledge(-3, 2), end(60)),
+    "a line past the end": run(offset(400, 4), turn(900), end(60)),
+    "a thousand turns": run(*[turn(40, SIDES[n % 4]) for n in range(999)], end(40)),
+    "saddles on top of each other": run(*[saddle3(40, 3)] * 300, end(60)),
+    "a hole behind its wall": run(hole(90, 2), wall(40), end(40)),
+    "a kick with no leg": run(turn(40), kick(39, 500), end(40)),
+    "boxes with nothing between": run(box("start", 4), box("end", 4), end(2)),
+    "a stand-off higher than everything": run(offset(40, 4, 30, "out"), end(80), stand_off=900),
+    "an end at the moon": run(turn(40, loose=["at"]), end(40, meet=[999_999, 999_999, 999_999])),
+    "every number loose and none that helps": run(
+        *[turn(40, loose=["at", "angle"]) for _ in range(20)], end(40, meet=[0, 0, 5])
+    ),
+    "sixty lines and a fixed end": run(
+        *[turn(40, SIDES[n % 4]) for n in range(59)], end(40, loose=["at"], meet=[3, 900, 7])
+    ),
+    "a length too short for any offset": run(
+        {"kind": "offset", "at": 60, "rise": 50, "toward": "out", "within": "1/16"}, end(90)
+    ),
+    "a path of two thousand points": path_run(*zigzag(2000)),
+    "a path with a point twice": path_run((0, 0, 0), (10, 0, 0), (10, 0, 0), (20, 4, 0)),
+    "a path that goes back on itself": path_run((0, 0, 0), (30, 0, 0), (10, 0, 0)),
+    "a path that stays where it is": path_run((1, 1, 1), (1, 1, 1)),
+    "a bender of no size": run(
+        turn(40), end(40), bender={"kind": "hand", "radius": "1/1000", "take_up": "1/1000"}
+    ),
+    "a bender as large as a bridge": run(
+        turn(40), end(40), bender={"kind": "hand", "radius": 900_000, "take_up": 900_000}
+    ),
+}
+
+REFUSED: dict[str, tuple[dict[str, Any], str]] = {
+    "an empty walk": ({**run(end(1)), "walk": []}, "walk"),
+    "a walk of a thousand and one": (run(*[turn(40)] * 1000, end(40)), "walk"),
+    "too many things": (run(*[ledge(40, 2)] * 201, end(60)), "walk"),
+    "an obstacle of no height": (run(block(40, 2, 0), end(60)), "walk[0].height"),
+    "an obstacle inside the wall": (run(round_thing(40, 2, height=-1), end(60)), "walk[0].height"),
+    "a path of one point": (path_run((0, 0, 0)), "path"),
+    "a length beyond any tape": (run(round_thing(40, 10**9), end(60)), "walk[0].across"),
+    "a number that is none": (run(end(40, meet=[1, "far", 0])), "walk[0].meet[1]"),
+    "a place of two numbers": (run(end(40, meet=[1, 2])), "walk[0].meet"),
+    "a number that no line has": (run(wall(40, loose=["at"]), end(40)), "walk[0].loose"),
+    "a way that nobody works": (run(end(40), way="magic"), "way"),
+    "an angle and a length": (
+        run({**offset(40, 2), "angle": "steep"}, end(60)),
+        "walk[0].angle",
+    ),
+}
+
+
+class Absurd(unittest.TestCase):
+    def test_what_can_be_read_is_planned_at_once(self) -> None:
+        for name, document in READ.items():
+            with self.subTest(name):
+                began = time.perf_counter()
+                plan = plan_run(read_run(document))
+                self.assertLess(time.perf_counter() - began, LONGEST)
+                for finding in plan.findings:
+                    self.assertTrue(finding.text)
+                if not plan.can_be_made:
+                    self.assertEqual(plan.steps, ())
+                    self.assertTrue(plan.path)
+
+    def test_what_can_t_be_read_is_refused_at_its_field(self) -> None:
+        for name, (document, path) in REFUSED.items():
+            with self.subTest(name), self.assertRaises(Refusal) as caught:
+                read_run(document)
+            self.assertEqual(caught.exception.path, path, name)

@@ -1,0 +1,60 @@
+import { describe, expect, it } from "vitest";
+import { asInRun, documentOf, EMPTY_FORM, formOf, NO_TEST } from "./benders";
+
+const conduit = { type: "emt", size: "1/2" };
+const test = { mark: "13 3/8", stick: "40", stub: "18 3/8", tail: "24 1/4" };
+const form = { ...EMPTY_FORM, name: " Shed ", tests: [test], commanded: "92.5" };
+
+describe("a bender of one's own", () => {
+  it("is kept with the tests as they were typed, and nothing that was left empty", () => {
+    expect(documentOf(form, "in", conduit)).toEqual({
+      format: "yarrow.bender/1",
+      units: "in",
+      conduit,
+      bender: {
+        kind: "hand",
+        name: "Shed",
+        tests: [test],
+        springback: [{ commanded: 92.5, kept: 90 }],
+      },
+    });
+  });
+
+  it("is known by its numbers instead, when those are given", () => {
+    const numbers = { ...EMPTY_FORM, by: "numbers" as const, radius: "4.471", take_up: "5" };
+    const { bender } = documentOf(numbers, "in", conduit);
+    expect(bender).toEqual({ kind: "hand", radius: "4.471", take_up: "5" });
+  });
+
+  it("comes back into the form as it was put in", () => {
+    const whole = {
+      ...form,
+      name: "Shed",
+      kind: "ratchet" as const,
+      hook: "3",
+      heel: "1 1/2",
+      degrees_per_click: "1.5",
+      marks: { front: "spur", back: "", centre: "notch" },
+    };
+    expect(formOf(documentOf(whole, "in", conduit))).toEqual(whole);
+  });
+
+  it("has a first test to fill in where it is known by its numbers", () => {
+    const kept = documentOf(
+      { ...EMPTY_FORM, by: "numbers", radius: "4", take_up: "5" },
+      "in",
+      conduit,
+    );
+    expect(formOf(kept).tests).toEqual([NO_TEST]);
+  });
+
+  it("carries its unit into a run that has another", () => {
+    const kept = documentOf({ ...form, hook: "2" }, "in", conduit);
+    expect(asInRun(kept, "in")).toBe(kept.bender);
+    expect(asInRun(kept, "mm")).toMatchObject({
+      hook: "2 in",
+      tests: [{ mark: "13 3/8 in", stick: "40 in", stub: "18 3/8 in", tail: "24 1/4 in" }],
+      springback: [{ commanded: 92.5, kept: 90 }],
+    });
+  });
+});
