@@ -307,7 +307,10 @@ def _thing(drawing: Drawing, thing: Thing, place: Callable[[Vector], Point]) -> 
         return
     ahead = place(along(thing.at, thing.ahead, 1.0))
     dx, dy = (ahead[0] - x), (ahead[1] - y)
-    size = 6.0 if thing.kind == "box" else 3.0
+    reach = place(along(thing.at, thing.ahead, thing.along))
+    beside = place(along(thing.at, thing.toward, thing.along))
+    smallest = 4.0 if thing.kind == "box" else 3.0
+    size = max(math.dist((x, y), reach), math.dist((x, y), beside), smallest)
     way = (1 if dx > 0 else -1, 0) if abs(dx) >= abs(dy) else (0, 1 if dy > 0 else -1)
     centre = (x + way[0] * size / 2, y + way[1] * size / 2)
     drawing.rectangle(centre[0] - size / 2, centre[1] - size / 2, size, size, fill="#ffffff")

@@ -160,12 +160,13 @@ class Heat(unittest.TestCase):
 
     def test_where_to_warm_from_and_to(self) -> None:
         plan = self.plan()
+        self.assertIn("takes 40 mm of straight pipe on both sides", plan.steps[1].do)
         bend, row = plan.bends[0], plan.working[0]
         self.assertEqual(row.warm_from, str(round(bend.arc_start - 10)))
         self.assertEqual(row.warm_to, str(round(bend.arc_end + 10)))
-        self.assertIn(f"Warm evenly from {row.warm_from} to {row.warm_to}", plan.steps[1].do)
-        self.assertIn("burn", plan.steps[1].caution)
-        self.assertIn("until it is cold", plan.steps[1].do)
+        self.assertIn(f"Warm evenly from {row.warm_from} to {row.warm_to}", plan.steps[2].do)
+        self.assertIn("burn", plan.steps[2].caution)
+        self.assertIn("until it is cold", plan.steps[2].do)
 
     def test_the_stops_of_both_connectors_take_pipe(self) -> None:
         plan = self.plan()

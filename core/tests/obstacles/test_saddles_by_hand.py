@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 import unittest
 from fractions import Fraction
+from itertools import pairwise
 
 from hypothesis import given, settings
 from hypothesis import strategies as st
@@ -13,14 +14,18 @@ from core.tests.builders import (
     RADIUS,
     block,
     choice,
+    codes,
     end,
+    found,
     ledge,
     metric,
     planned,
     round_thing,
+    saddle3,
     taken,
     turn,
 )
+from core.tests.walking import walked
 from yarrow.bends.leg import FIRST_LEG, Pipe
 from yarrow.documents.run_file import read_run
 from yarrow.obstacles.free_offset import FreeOffset
@@ -140,3 +145,34 @@ class AfterATurnAndAKick(unittest.TestCase):
         plan = planned(ledge(40, 4), turn(60), end(40))
         thirty = next(c for c in choice(plan, 0).candidates if c.angle == 30)
         self.assertAlmostEqual(thirty.after or 0, 60 - HALF - RADIUS - 40)
+
+
+class Sides(unittest.TestCase):
+    def test_a_saddle_by_name_over_something_large_is_told_of_its_sides(self) -> None:
+        plan = planned(saddle3(60, 12), end(130))
+        finding = found(plan, "touches-sides")
+        # (6.353 − 4.471) (1/cos 22.5° − 1) = 0.155 of air would do: 3/16 on this tape.
+        assert finding.remedy
+        self.assertEqual(finding.remedy.value, "3/16")
+        mended = planned(saddle3(60, 12, clearance="3/16"), end(130))
+        self.assertNotIn("touches-sides", codes(mended))
+        middle = (60.0, 0.0, 6 - HALF)
+        self.assertGreaterEqual(nearest(mended, middle) - 6 - HALF, 0)
+        self.assertLess(nearest(plan, middle) - 6 - HALF, 0)
+
+    def test_over_something_small_there_is_nothing_to_say(self) -> None:
+        self.assertNotIn("touches-sides", codes(planned(saddle3(50, "1 5/8"), end(110))))
+
+    def test_what_was_said_as_a_thing_is_high_enough_by_itself(self) -> None:
+        plan = planned(round_thing(60, 12, pick="saddle3 45", clearance=0), end(130))
+        self.assertNotIn("touches-sides", codes(plan))
+
+
+def nearest(plan: Plan, point: tuple[float, float, float]) -> float:
+    points = walked(plan, 200)
+    dense = [
+        tuple(a + (b - a) * part / 200 for a, b in zip(one, other, strict=True))
+        for one, other in pairwise(points)
+        for part in range(201 if math.dist(one, other) > 1 else 1)
+    ]
+    return min(math.dist(each, point) for each in dense)

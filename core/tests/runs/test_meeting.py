@@ -68,7 +68,7 @@ class Meeting(unittest.TestCase):
             end(40, loose=["at"], meet=[44, 41, "3 1/2"]),
         )
         finding = found(plan, "end-not-reached")
-        self.assertIn("1 1/2 in in of", finding.text)
+        self.assertIn("1 1/2 in too far in", finding.text)
         assert finding.remedy
         self.assertEqual((finding.remedy.path, finding.remedy.value), ("walk[1].loose", ("rise",)))
         self.assertFalse(plan.can_be_made)

@@ -87,6 +87,7 @@ class Fitting:
     name: str
     takes_in: tuple[str, ...]
     drawn: str
+    drawn_mm: float
 
 
 @cache
@@ -174,7 +175,9 @@ def usual_angles(kind: str) -> UsualAngles:
 def fittings() -> dict[str, Fitting]:
     """What a run can start from or end at, by kind."""
     return {
-        kind: Fitting(kind, entry["name"], tuple(entry["takes_in"]), entry["drawn"])
+        kind: Fitting(
+            kind, entry["name"], tuple(entry["takes_in"]), entry["drawn"], float(entry["drawn_mm"])
+        )
         for kind, entry in _toml("fittings").items()
     }
 

@@ -46,6 +46,11 @@ class BenderNumbers:
     tested: Calibration | None
 
 
+def mark_names(bender: Bender) -> tuple[MarkName, ...]:
+    """What every mark of a bender is called."""
+    return tuple(MarkName(mark, bender.mark_name(mark)) for mark in MARK_NAMES)
+
+
 def bender_numbers(document: object) -> BenderNumbers:
     """The numbers of a bender document.
 
@@ -83,6 +88,6 @@ def bender_numbers(document: object) -> BenderNumbers:
         springback_at_90=bender.springback.bend_to(90) - 90,
         springback_typical=bender.springback.typical,
         clicks_at_90=bender.clicks(90),
-        marks=tuple(MarkName(mark, bender.mark_name(mark)) for mark in MARK_NAMES),
+        marks=mark_names(bender),
         tested=tested,
     )

@@ -4,8 +4,10 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from yarrow.benders.bender import Bender
 from yarrow.benders.catalogued import catalogued
 from yarrow.catalog.tables import BenderEntry, ShoeFit, benders, conduits, fittings
+from yarrow.documents.bender_file import MarkName, mark_names
 
 
 @dataclass(frozen=True, slots=True)
@@ -35,6 +37,7 @@ class Takes:
     least_stub: float
     hook: float
     heel: float
+    springback_at_90: float
     degrees_per_click: float | None
 
 
@@ -46,6 +49,7 @@ class CataloguedBender:
     kind: str
     way: str
     name: str
+    marks: tuple[MarkName, ...]
     takes: tuple[Takes, ...]
     source: str
 
@@ -86,7 +90,13 @@ def catalogue() -> Catalogue:
         ),
         benders=tuple(
             CataloguedBender(
-                b.id, b.kind, b.way, b.name, tuple(_takes(b, fit) for fit in b.fits), b.source
+                b.id,
+                b.kind,
+                b.way,
+                b.name,
+                mark_names(_with_conduit(b, b.fits[0])),
+                tuple(_takes(b, fit) for fit in b.fits),
+                b.source,
             )
             for b in benders().values()
         ),
@@ -94,8 +104,12 @@ def catalogue() -> Catalogue:
     )
 
 
+def _with_conduit(entry: BenderEntry, fit: ShoeFit) -> Bender:
+    return catalogued(entry, fit, conduits()[fit.type, fit.size], fit.unit)
+
+
 def _takes(entry: BenderEntry, fit: ShoeFit) -> Takes:
-    bender = catalogued(entry, fit, conduits()[fit.type, fit.size], fit.unit)
+    bender = _with_conduit(entry, fit)
     return Takes(
         type=fit.type,
         size=fit.size,
@@ -105,5 +119,6 @@ def _takes(entry: BenderEntry, fit: ShoeFit) -> Takes:
         least_stub=bender.least_stub,
         hook=bender.hook,
         heel=bender.heel,
+        springback_at_90=bender.springback.bend_to(90) - 90,
         degrees_per_click=bender.degrees_per_click,
     )

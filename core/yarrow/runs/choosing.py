@@ -340,7 +340,7 @@ def _findings(taken: _Taken, words: Words, *, risen: bool) -> list[Finding]:
     if best.air is not None and best.air.least < -1e-6:
         text = (
             f"At {best.angle:g}° the pipe would cut {words.at_least(-best.air.least)} into what it "
-            "goes over. Pick another."
+            f"goes over, {words.reading(best.air.at)} along the leg. Pick another."
         )
         found.append(Finding("error", "touches", text, feature, path))
     if isinstance(met, RoundThing | BlockThing | Ledge) and met.toward == "in" and not risen:

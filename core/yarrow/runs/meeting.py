@@ -188,7 +188,7 @@ def _not_reached(
         value = words.length(wrong[0].read(solved))
         text = f"For the ends to meet, the {wrong[0].field} of {name} would have to be {value}."
     else:
-        text = f"The ends do not meet: this run ends {_missed(off, words)} of where it is fixed."
+        text = f"The ends do not meet: this one lies {_missed(off, words)}."
         if not loose:
             text += " None of its numbers is loose."
     path = f"walk[{len(run.walk) - 1}].meet"
@@ -207,9 +207,9 @@ _FIELD_NAMES = {"at": "place", "rise": "rise", "width": "width", "angle": "angle
 
 
 def _missed(off: Vector, words: Words) -> str:
-    sides = (("behind", "ahead"), ("right", "left"), ("in", "out"))
+    sides = (("back", "ahead"), ("right", "left"), ("in", "out"))
     parts = [
-        f"{words.length(abs(value))} {names[value < 0]}"
+        f"{words.length(abs(value))} too far {names[value < 0]}"
         for value, names in zip(off, sides, strict=True)
         if words.reading(abs(value)) != "0"
     ]

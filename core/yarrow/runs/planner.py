@@ -25,6 +25,7 @@ from yarrow.runs.findings.rules import (
     table_findings,
 )
 from yarrow.runs.findings.tool import bender_findings, radius_findings, room_findings
+from yarrow.runs.findings.touch import touch_findings
 from yarrow.runs.layout import Layout, lay_out
 from yarrow.runs.marks import exact_marks, rule_marks
 from yarrow.runs.meeting import meet
@@ -116,6 +117,7 @@ def _planned(asked: Asked, findings: list[Finding]) -> Plan:
             # The printed spacing leaves the arcs apart: a pipe comes out, though not this one.
             overlaps = [replace(f, level="warning", text=f"{f.text} {_STILL}") for f in overlaps]
     findings += overlaps or room_findings(draft)
+    findings += touch_findings(draft)
     findings += [*degree_findings(draft), *stick_findings(draft), *notch_findings(draft)]
     if made is None or any(finding.level == "error" for finding in findings):
         # Where the arcs would lie is worth seeing; how to work them, or a wrong shoe's, is not.

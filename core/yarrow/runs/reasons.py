@@ -67,7 +67,8 @@ def _obstruction(each: Tried, words: Words) -> str:
     if each.own_room < -_HAIR:
         return "Too steep here: its arcs would overlap."
     if each.air is not None and each.air.least < -_HAIR:
-        return f"Would cut {words.at_least(-each.air.least)} into it."
+        where = words.reading(each.air.at)
+        return f"Would cut {words.at_least(-each.air.least)} into it, {where} along the leg."
     if each.too_long > _HAIR:
         return f"Takes {words.length(each.room)}: {words.length(each.too_long)} too long."
     if each.before < -_HAIR:

@@ -17,6 +17,7 @@ from yarrow.bends.turn import Turn
 from yarrow.catalog.tables import fittings
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, along, dot, scaled, subtract
+from yarrow.measure.units import convert_length
 from yarrow.obstacles.block import BlockThing
 from yarrow.obstacles.box import Box
 from yarrow.obstacles.free_offset import FreeOffset
@@ -85,10 +86,10 @@ def things(run: Run, layout: Layout, said: Sequence[Line | Met]) -> tuple[Thing,
         return ()
     found = []
     first = layout.lines[0]
-    began = _fitting(run.start.fitting, None, run.start.label, first, first.laid.hooked, -1.0)
+    began = _fitting(run, run.start.fitting, None, run.start.label, first, first.laid.hooked, -1.0)
     if isinstance(said[0], Box):
         began = _fitting(
-            "connector", 0, run.start.label or said[0].label, first, FIRST_LEG.origin, -1.0
+            run, "connector", 0, run.start.label or said[0].label, first, FIRST_LEG.origin, -1.0
         )
     if began:
         found.append(began)
@@ -103,7 +104,7 @@ def things(run: Run, layout: Layout, said: Sequence[Line | Met]) -> tuple[Thing,
         elif isinstance(line, Saddle3 | Saddle4):
             found.append(_obstacle(layout, feature, item, line))
         elif isinstance(line, End):
-            ended = _fitting(line.fitting, feature, line.label, item, item.laid.reached, 1.0)
+            ended = _fitting(run, line.fitting, feature, line.label, item, item.laid.reached, 1.0)
             if ended:
                 found.append(ended)
     return tuple(found)
@@ -177,13 +178,14 @@ def _obstacle(layout: Layout, feature: int, item: LaidLine, line: Saddle3 | Sadd
 
 
 def _fitting(
-    kind: str, feature: int | None, label: str, item: LaidLine, face: Vector, way: float
+    run: Run, kind: str, feature: int | None, label: str, item: LaidLine, face: Vector, way: float
 ) -> Thing | None:
     """A box or coupling at a face, beyond it in the direction of ``way`` along the leg."""
     drawn = fittings()[kind].drawn
     if drawn == "none":
         return None
     frame = item.leg.frame
+    size = convert_length(fittings()[kind].drawn_mm, "mm", run.unit)
     return Thing(
         feature,
         "box" if drawn == "box" else "coupling",
@@ -191,6 +193,6 @@ def _fitting(
         face,
         scaled(frame.ahead, way),
         frame.left,
-        0.0,
-        0.0,
+        size,
+        size,
     )

@@ -53,6 +53,8 @@ def steps(
                 None,
             )
         )
+    if marks and bender.kind == "heat":
+        found.append(_form_step(bender, words))
     made: list[int] = []
     for index in order:
         mark, bend = marks[index], pipe.bends[index]
@@ -82,6 +84,18 @@ def steps(
         )
     )
     return tuple(found)
+
+
+def _form_step(bender: Bender, words: Words) -> Step:
+    held = words.length(max(bender.hook, bender.heel))
+    return Step(
+        2,
+        "Form",
+        f"Set the form up: it takes {held} of straight pipe on both sides of an arc.",
+        "A square or a drawn line for every angle, before the pipe is warm.",
+        _BEND_CAUTIONS["heat"],
+        None,
+    )
 
 
 def _set_up(bender: Bender, mark: Mark, bend: PipeBend, row: Working, words: Words) -> str:

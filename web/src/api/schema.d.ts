@@ -674,6 +674,8 @@ export interface components {
             id: string;
             /** Kind */
             kind: string;
+            /** Marks */
+            marks: components["schemas"]["MarkName"][];
             /** Name */
             name: string;
             /** Source */
@@ -1702,6 +1704,8 @@ export interface components {
             radius: number;
             /** Size */
             size: string;
+            /** Springback At 90 */
+            springback_at_90: number;
             /** Take Up */
             take_up: number;
             /** Type */

@@ -11,8 +11,8 @@ type Props = {
 };
 
 const THINNEST = 7;
-const BOX = 30;
-const COUPLING = 14;
+const SMALLEST_BOX = 16;
+const SMALLEST_COUPLING = 12;
 const LINE = 16;
 /** How far a plate is drawn beyond its hole, in the hole's own width. */
 const PLATE = 4;
@@ -123,7 +123,12 @@ export function Fitting({ thing, place }: Props) {
   const [x, y] = place(point3(thing.at));
   const [aheadX, aheadY] = place(along(point3(thing.at), point3(thing.ahead), 1));
   const level = Math.abs(aheadX - x) >= Math.abs(aheadY - y);
-  const size = thing.kind === "box" ? BOX : COUPLING;
+  // To scale, seen from whichever side; never so small that it can't be told from the pipe.
+  const across = [thing.ahead, thing.toward].map((side) => {
+    const [farX, farY] = place(along(point3(thing.at), point3(side), thing.along));
+    return Math.hypot(farX - x, farY - y);
+  });
+  const size = Math.max(...across, thing.kind === "box" ? SMALLEST_BOX : SMALLEST_COUPLING);
   const centre = level
     ? [x + (Math.sign(aheadX - x) * size) / 2, y]
     : [x, y + (Math.sign(aheadY - y) * size) / 2];

@@ -83,7 +83,11 @@ function Scene({ plan, colours }: { plan: Plan; colours: Colours }) {
         <Thing
           key={thing.key}
           thing={thing}
-          colour={thing.feature === selected ? colours.accent : colours["strong-line"]}
+          colour={
+            thing.feature !== null && thing.feature === selected
+              ? colours.accent
+              : colours["strong-line"]
+          }
         />
       ))}
       <Surface plan={plan} colour={colours.line} />

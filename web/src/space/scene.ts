@@ -23,8 +23,6 @@ export type Solid = {
 const ROUND = 18;
 /** How far things reach across the leg, in diameters of the pipe. */
 const ACROSS = 5;
-const BOX = 4;
-const COUPLING = 1.6;
 
 /** The site's own axes are ahead, left and out; the picture has out upward. */
 export function placed([x, y, z]: Point3): Vector3 {
@@ -62,7 +60,7 @@ export function solids(plan: Plan): Solid[] {
       toward: placed(toward),
     };
     if (thing.kind === "box" || thing.kind === "coupling") {
-      const size = plan.conduit.diameter * (thing.kind === "box" ? BOX : COUPLING);
+      const size = thing.along;
       return {
         ...shared,
         kind: "fitting" as const,
