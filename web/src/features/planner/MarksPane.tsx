@@ -13,6 +13,7 @@ export const MarksPane = memo(function MarksPane() {
   const notice = offline
     ? "No connection. What you see is from before your last change."
     : refusal ||
+      outsideTheWalk(problems) ||
       (problems.size > 0 ? "A line can't be read yet. What you see is from before it." : "");
   return (
     <div className={classes("py-3.5", stale && "text-soft")}>
@@ -45,6 +46,19 @@ export const MarksPane = memo(function MarksPane() {
     </div>
   );
 });
+
+/** A word on what can't be read and has no line of the walk to say it at. */
+function outsideTheWalk(problems: ReadonlyMap<string, string>): string {
+  const found = [...problems].find(
+    ([path]) => !path.startsWith("walk") && !path.startsWith("start"),
+  );
+  return found ? `${SETTINGS[found[0]] ?? found[0]}: expected ${found[1]}` : "";
+}
+
+const SETTINGS: Readonly<Record<string, string>> = {
+  stand_off: "Stand-off",
+  round_to: "Rounding",
+};
 
 function MarksTable({ plan }: { plan: Plan }) {
   const select = usePlanner((state) => state.select);

@@ -126,7 +126,9 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
 /** The numbers of a line that nobody has entered yet, in the order of its sentence. */
 function unmeasured(line: Line): string[] {
   const fields: Record<string, unknown> = line;
-  return MEASURED.filter(({ field }) => fields[field] === "").map(({ word }) => word);
+  const found = MEASURED.filter(({ field }) => fields[field] === "").map(({ word }) => word);
+  const fixed = line.kind === "end" && (line.meet ?? []).includes("");
+  return fixed ? [...found, "where it is fixed"] : found;
 }
 
 const MEASURED = [
