@@ -4,11 +4,13 @@ from __future__ import annotations
 
 import statistics
 import time
+from collections.abc import Callable, Sequence
 from typing import Any
 
 from benchmarks.row import Row, at_most
 from benchmarks.runs import TWELVE
 from yarrow.documents.run_file import read_run
+from yarrow.runs.handle import handle_run
 from yarrow.runs.planner import plan_run
 
 _SIZES = {6: 400, 60: 60, 600: 9}
@@ -48,13 +50,22 @@ def measure() -> list[Row]:
     twelve = _median_ms(TWELVE, 150)
     what = "planning 12 features with what is there, candidates and findings, median"
     rows.append(at_most(what, twelve, 10, "ms"))
+    piece = read_run(run_of(12))
+    handled = _median([lambda: handle_run(piece)] * 15)
+    rows.append(
+        at_most("orders and simulation of a 12-bend piece in the core, median", handled, 100, "ms")
+    )
     return rows
 
 
 def _median_ms(document: dict[str, Any], times: int) -> float:
+    return _median([lambda: plan_run(read_run(document))] * times)
+
+
+def _median(calls: Sequence[Callable[[], object]]) -> float:
     taken = []
-    for _ in range(times):
+    for call in calls:
         began = time.perf_counter()
-        plan_run(read_run(document))
+        call()
         taken.append(time.perf_counter() - began)
     return statistics.median(taken) * 1000

@@ -56,6 +56,15 @@ class EveryScreen(PageTest):
         self.check(browser, "shortcuts")
         met = self.run_named("Framed office, as the tape met it")
         self.go(f"/runs/{met.id}", browser)
+        browser.see("[data-stick-mark]")
+        on_a_phone = any(e.is_displayed() for e in browser.all("nav [role=radio]"))
+        if on_a_phone:
+            browser.press("Marks", "nav [role=radio]")
+        browser.press("Steps", "[role=radio]")
+        browser.see("[data-step]")
+        self.check(browser, "steps")
+        if on_a_phone:
+            browser.press("Walk", "nav [role=radio]")
         browser.see("[data-compare='1']").click()
         browser.see("[data-candidate]")
         browser.see("[data-typed-line]").click()

@@ -132,6 +132,23 @@ class WhatIsThere(PageTest):
         browser.see_text("printed marks, as they come out")
 
 
+class Steps(PageTest):
+    def test_the_work_in_order_with_what_the_half_bent_pipe_meets(self) -> None:
+        browser = self.browser
+        self.open_run("Press hall feed, bay 2")
+        browser.press("Steps", "[role=radio]")
+        browser.see_text("Bend 1", "[data-step='2']")
+        # By hand: the 24.3 before the first arc hang at 30 degrees while the second bend is made.
+        browser.see_text("12 1/8 in under the floor", "[data-meets=floor]")
+        browser.see_text("in the air", "[data-step='3']")
+        browser.press("From the end", "[role=radio]")
+        browser.see_text("lower than from the start")
+        browser.see_text("Bend 3", "[data-step='2']")
+        browser.write("walk[0].rise", "1")
+        browser.see_text("can't be made as it is written")
+        self.assertEqual(browser.complaints(), [])
+
+
 class InSpace(PageTest):
     def test_the_shape_turns_by_key_and_by_hand(self) -> None:
         browser = Browser(webgl=True)

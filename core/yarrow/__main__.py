@@ -1,4 +1,4 @@
-"""The command line: ``yarrow plan|fold|bender|line|catalog``, documents in, documents out.
+"""The command line: ``yarrow plan|handle|fold|bender|line|catalog``, documents in, documents out.
 
 Exit status: 0 a result; 3 a result with an error finding, still printed; 2 can't be read.
 """
@@ -22,6 +22,7 @@ from yarrow.documents.notation import typed_line
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
 from yarrow.documents.writing import marks_csv, plan_text, to_json
+from yarrow.runs.handle import handle_run
 from yarrow.runs.planner import plan_run
 
 LARGEST_FILE = 16 * 1024 * 1024
@@ -55,6 +56,10 @@ def _parser() -> argparse.ArgumentParser:
     plan.add_argument("--format", choices=["json", "text", "csv"], default="json")
     plan.set_defaults(run=_plan)
 
+    handle = commands.add_parser("handle", help="the orders a run's piece can be bent in")
+    handle.add_argument("file")
+    handle.set_defaults(run=_handle)
+
     fold = commands.add_parser("fold", help="straight pipe and bends to their shape")
     fold.add_argument("file")
     fold.set_defaults(run=_fold)
@@ -79,6 +84,12 @@ def _plan(options: argparse.Namespace) -> int:
     writers = {"json": lambda: to_json(plan) + "\n", "text": lambda: plan_text(plan)}
     sys.stdout.write(writers.get(options.format, lambda: marks_csv(plan))())
     return 0 if plan.can_be_made else 3
+
+
+def _handle(options: argparse.Namespace) -> int:
+    handling = handle_run(read_run(_document(options.file)))
+    print(to_json(handling))
+    return 3 if handling.findings else 0
 
 
 def _fold(options: argparse.Namespace) -> int:

@@ -15,6 +15,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("get", "/api/jobs"): (None, 200),
     ("post", "/api/jobs"): ({"name": "New", "units": "mm"}, 201),
     ("post", "/api/plan"): (DOCUMENT, 200),
+    ("post", "/api/handling"): (DOCUMENT, 200),
     ("post", "/api/fold"): (
         {"format": "yarrow.bends/1", "units": "in", "radius": 4, "cut_length": 60, "bends": []},
         200,

@@ -154,6 +154,23 @@ def rules_of_thumb(table: str = "rules-of-thumb") -> tuple[RuleOfThumb, ...]:
 
 
 @dataclass(frozen=True, slots=True)
+class Stance:
+    """Where a kind of bender is worked: the place, how high the pipe lies over the floor, and how
+    long its handle is (0: none that the pipe could meet)."""
+
+    place: str
+    height_mm: float
+    handle_mm: float
+
+
+@cache
+def stance(kind: str) -> Stance:
+    """Where a kind of bender is worked. Raises: KeyError for a kind that there is not."""
+    row = _toml("stances")[kind]
+    return Stance(row["place"], float(row["height_mm"]), float(row["handle_mm"]))
+
+
+@dataclass(frozen=True, slots=True)
 class UsualAngles:
     """Angles to try for a kind of bends, and the usual one by move: (up to mm, angle)."""
 

@@ -73,6 +73,13 @@ def plan_run(survey: Survey) -> Plan:
     return _planned(asked, findings)
 
 
+def settled(survey: Survey) -> Run:
+    """A run with bends to everything that was met, and its loose numbers where they meet."""
+    words = Words(survey.setup.unit, survey.setup.round_to)
+    run = choose(survey, words).run
+    return run if survey.meet is None else meet(run, survey.meet, words).run
+
+
 @dataclass(frozen=True, slots=True)
 class Asked:
     """A run with bends to everything, and how it came by them."""

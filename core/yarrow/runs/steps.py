@@ -6,6 +6,7 @@ from collections.abc import Sequence
 
 from yarrow.benders.bender import Bender
 from yarrow.geometry.pipe import PipeBend, StraightPipe
+from yarrow.handling.orders import roll_between
 from yarrow.runs.plan import Mark, Step, Working
 from yarrow.runs.words import Words, degrees
 
@@ -58,7 +59,7 @@ def steps(
     made: list[int] = []
     for index in order:
         mark, bend = marks[index], pipe.bends[index]
-        turn = _roll_words(_roll_between(pipe, made[-1], index)) if made else ""
+        turn = _roll_words(roll_between(pipe, made[-1], index)) if made else ""
         found.append(
             Step(
                 len(found) + 1,
@@ -147,15 +148,6 @@ def _roll_words(roll: float) -> str:
     return f"Turn the pipe {degrees(abs(roll))} {way}, seen from its start. "
 
 
-def _roll_between(pipe: StraightPipe, last: int, bend: int) -> float:
-    """By how much the pipe is turned from the bend made last to this one, −180 < roll ≤ 180."""
-    if bend > last:
-        roll = sum(pipe.bends[other].roll for other in range(last + 1, bend + 1))
-    else:
-        roll = -sum(pipe.bends[other].roll for other in range(bend + 1, last + 1))
-    return 180.0 - (180.0 - roll) % 360.0
-
-
 def _check(
     pipe: StraightPipe, index: int, role: str, made: list[int], row: Working, words: Words
 ) -> str:
@@ -164,7 +156,7 @@ def _check(
     against = f"{degrees(bend.angle)} against a level or square"
     if not made:
         return f"{against}."
-    roll = _roll_between(pipe, made[-1], index)
+    roll = roll_between(pipe, made[-1], index)
     if role == "far":
         return (
             f"Both legs parallel, {words.suffixed(row.depth)} from centre line to centre line: "

@@ -13,6 +13,7 @@ from yarrow.documents.bends_file import FoldedPipe, fold_document
 from yarrow.documents.catalogue import Catalogue, catalogue
 from yarrow.documents.notation import typed_line
 from yarrow.documents.run_file import read_run
+from yarrow.runs.handle import Handling, handle_run
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
 
@@ -23,6 +24,12 @@ router = Router(tags=["planning"])
 def plan(request: HttpRequest, document: Body[RunDocument]) -> Plan:
     """The plan of a run document; nothing is saved."""
     return plan_run(read_run(document))
+
+
+@router.post("/handling", response={200: Handling, **REFUSALS}, operation_id="handle")
+def handle(request: HttpRequest, document: Body[RunDocument]) -> Handling:
+    """The orders that a run's piece can be bent in, and what it meets; nothing is saved."""
+    return handle_run(read_run(document))
 
 
 @router.post("/line", response={200: TypedLineShape, **REFUSALS}, operation_id="read_line")

@@ -134,3 +134,10 @@ export function keepBender(
 export function removeBender(id: number): Promise<unknown> {
   return unwrap(client.DELETE("/api/benders/{bender_id}", { params: { path: { bender_id: id } } }));
 }
+
+export function handleRun(document: Schemas["RunDocument"], signal: AbortSignal) {
+  return unwrap(client.POST("/api/handling", { body: document, signal }));
+}
+
+export type Order = Awaited<ReturnType<typeof handleRun>>["orders"][number];
+export type BendHandling = Order["bends"][number];

@@ -112,6 +112,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handling": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Handle
+         * @description The orders that a run's piece can be bent in, and what it meets; nothing is saved.
+         */
+        post: operations["handle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -544,6 +564,43 @@ export interface components {
             document: components["schemas"]["RunDocument_bender_file"];
         };
         /**
+         * BendHandling
+         * @description One bend of an order: by how much the pipe is turned since the last one, degrees seen from
+         *     its start; its step in the list; what it meets, and what helps; the pipe's centreline as it lies
+         *     in the bender before the bend and after it, x toward the hook, z up, the floor at ``floor``.
+         */
+        BendHandling: {
+            /** After */
+            after: [
+                number,
+                number,
+                number
+            ][];
+            /** Before */
+            before: [
+                number,
+                number,
+                number
+            ][];
+            /** Bend */
+            bend: number;
+            /** Floor */
+            floor: number;
+            /** Helps */
+            helps: string[];
+            /**
+             * Hook
+             * @enum {string}
+             */
+            hook: "start" | "end";
+            /** Meets */
+            meets: components["schemas"]["Met"][];
+            /** Step */
+            step: number;
+            /** Turned */
+            turned: number;
+        };
+        /**
          * Beside
          * @description The same run by the other method: its marks, its cut, what that pipe comes out as, and the
          *     vertices of that pipe (none where no pipe comes out).
@@ -877,6 +934,21 @@ export interface components {
             units: "in" | "mm";
         };
         /**
+         * Handling
+         * @description The orders that a piece can be bent in, best first; none where it can't be made, and then the
+         *     findings say why.
+         */
+        Handling: {
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Format */
+            format: string;
+            /** Orders */
+            orders: components["schemas"]["OrderHandling"][];
+            /** Place */
+            place: string;
+        };
+        /**
          * JobBody
          * @description A new job.
          */
@@ -1002,10 +1074,57 @@ export interface components {
             username: string;
         };
         /**
+         * Met
+         * @description What the half-bent pipe meets while a bend is made: by how much it would have to be higher,
+         *     or how deep it would cut in; the place on the straight pipe; the moment, degrees into the bend.
+         */
+        Met: {
+            /** At Text */
+            at_text: string;
+            /** By */
+            by: number;
+            /** By Text */
+            by_text: string;
+            /** Swept */
+            swept: number;
+            /** Text */
+            text: string;
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "floor" | "handle";
+        };
+        /**
          * Nothing
          * @description An empty answer.
          */
         Nothing: Record<string, never>;
+        /**
+         * OrderHandling
+         * @description An order with its price: turns of the pipe about itself, flips end for end, and how high the
+         *     bender has to stand (empty: on the floor, as usual).
+         */
+        OrderHandling: {
+            /** Bends */
+            bends: components["schemas"]["BendHandling"][];
+            /** Blocks Text */
+            blocks_text: string;
+            /** Chosen */
+            chosen: boolean;
+            /** Flips */
+            flips: number;
+            /** Marks */
+            marks: components["schemas"]["Mark"][];
+            /** Name */
+            name: string;
+            /** Reason */
+            reason: string;
+            /** Steps */
+            steps: components["schemas"]["Step"][];
+            /** Turns */
+            turns: number;
+        };
         /**
          * PasswordChange
          * @description The password that is, and the one that is to be.
@@ -2334,6 +2453,84 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FoldedPipe"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Handling"];
                 };
             };
             /** @description Bad Request */

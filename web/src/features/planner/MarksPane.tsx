@@ -1,15 +1,18 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
-import { Fragment, memo } from "react";
+import { Fragment, memo, useState } from "react";
 import { canBeMade, type Plan, workingMarks } from "@/model/document";
+import { Choice } from "@/ui/Choice";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
 import { Comparison } from "./Comparison";
 import { Findings } from "./Findings";
 import { usePlanner, usePlanState } from "./PlannerContext";
+import { StepsPane } from "./StepsPane";
 
 export const MarksPane = memo(function MarksPane() {
   const { plan, stale, offline, problems, refusal } = usePlanState();
+  const [shown, setShown] = useState<"marks" | "steps">("marks");
   const notice = offline
     ? "No connection. What you see is from before your last change."
     : refusal ||
@@ -17,7 +20,18 @@ export const MarksPane = memo(function MarksPane() {
       (problems.size > 0 ? "A line can't be read yet. What you see is from before it." : "");
   return (
     <div className={classes("py-3.5", stale && "text-soft")}>
-      <h2 className="px-4 pb-1.5 text-sm font-semibold text-soft">Marks from the start</h2>
+      <h2 className="sr-only">Marks and steps</h2>
+      <div className="px-4 pb-2 text-sm">
+        <Choice
+          label="What to read off"
+          value={shown}
+          options={[
+            { value: "marks", label: "Marks from the start" },
+            { value: "steps", label: "Steps" },
+          ]}
+          onChange={setShown}
+        />
+      </div>
       {notice ? (
         <p
           role="status"
@@ -26,7 +40,8 @@ export const MarksPane = memo(function MarksPane() {
           {notice}
         </p>
       ) : null}
-      {plan ? (
+      {plan && shown === "steps" ? <StepsPane /> : null}
+      {plan && shown === "marks" ? (
         <>
           <MarksTable plan={plan} />
           <Totals plan={plan} />
