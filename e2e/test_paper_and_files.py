@@ -8,6 +8,7 @@ import json
 import tempfile
 from pathlib import Path
 
+import ezdxf
 from django.test import Client
 from pypdf import PdfReader
 
@@ -93,3 +94,37 @@ class PaperAndFiles(PageTest):
                 file.write_text(body)
                 browser.all("input[type=file]")[0].send_keys(str(file))
                 browser.see_text(said, "[role=alert]")
+
+    def test_a_drawing_becomes_a_run_and_its_unit_is_asked_for(self) -> None:
+        browser = self.browser
+        run = self.open_run(PRESS_HALL)
+        drawing = ezdxf.new("R2010")
+        drawing.header["$INSUNITS"] = 0
+        drawing.modelspace().add_polyline3d([(0, 0, 0), (1200, 0, 0), (1200, 700, 0)])
+        with tempfile.TemporaryDirectory() as folder:
+            file = Path(folder) / "Gantry.dxf"
+            drawing.saveas(file)
+            self.go(f"/jobs/{run.job_id}")
+            browser.see_text("New run")
+            browser.all("input[type=file]")[0].send_keys(str(file))
+            browser.press("Make a run of it")
+            browser.see_text("the file does not say", "[role=dialog]")
+            browser.press("Millimetres", "[role=radio]")
+            browser.press("Make a run of it")
+            browser.see_text("3 points in space")
+        made = Run.objects.get(name="Gantry")
+        self.assertAlmostEqual(made.document["path"][1][0], 1200 / 25.4, places=4)
+
+    def test_a_whole_job_goes_out_and_comes_in_again(self) -> None:
+        browser = self.browser
+        run = self.open_run(PRESS_HALL)
+        packed = self.client_with_session().get(f"/api/jobs/{run.job_id}/archive").content
+        with tempfile.TemporaryDirectory() as folder:
+            file = Path(folder) / "job.zip"
+            file.write_bytes(packed)
+            self.go("/")
+            browser.see_text("Import a job")
+            browser.all("input[type=file]")[0].send_keys(str(file))
+            browser.see_text("Saltmarsh Cider Works", "h1")
+            browser.see_text(PRESS_HALL, "main li")
+        self.assertEqual(Run.objects.filter(name=PRESS_HALL).count(), 2)

@@ -9,6 +9,7 @@ import argparse
 import json
 import os
 import sys
+from collections.abc import Callable
 from dataclasses import asdict
 from decimal import Decimal
 from pathlib import Path
@@ -21,8 +22,9 @@ from yarrow.documents.catalogue import catalogue
 from yarrow.documents.notation import typed_line
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
-from yarrow.documents.writing import marks_csv, plan_text, to_json
+from yarrow.documents.writing import bend_table_csv, marks_csv, plan_text, to_json
 from yarrow.runs.handle import handle_run
+from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
 
 LARGEST_FILE = 16 * 1024 * 1024
@@ -53,7 +55,7 @@ def _parser() -> argparse.ArgumentParser:
 
     plan = commands.add_parser("plan", help="plan a run; - reads standard input")
     plan.add_argument("file")
-    plan.add_argument("--format", choices=["json", "text", "csv"], default="json")
+    plan.add_argument("--format", choices=["json", "text", "csv", "bends"], default="json")
     plan.set_defaults(run=_plan)
 
     handle = commands.add_parser("handle", help="the orders a run's piece can be bent in")
@@ -81,8 +83,13 @@ def _parser() -> argparse.ArgumentParser:
 
 def _plan(options: argparse.Namespace) -> int:
     plan = plan_run(read_run(_document(options.file)))
-    writers = {"json": lambda: to_json(plan) + "\n", "text": lambda: plan_text(plan)}
-    sys.stdout.write(writers.get(options.format, lambda: marks_csv(plan))())
+    writers: dict[str, Callable[[Plan], str]] = {
+        "json": lambda made: to_json(made) + "\n",
+        "text": plan_text,
+        "csv": marks_csv,
+        "bends": bend_table_csv,
+    }
+    sys.stdout.write(writers[options.format](plan))
     return 0 if plan.can_be_made else 3
 
 

@@ -95,6 +95,20 @@ class TypedText(Body):
     units: Units
 
 
+class DxfText(Body):
+    """A DXF drawing as text; ``units`` is what it is drawn in, where it does not say."""
+
+    dxf: Annotated[str, StringConstraints(max_length=900_000)]
+    into: Units
+    units: Units | None = None
+
+
+class PathShape(Schema):
+    """Centreline vertices with both ends, as a run's ``path`` takes them."""
+
+    path: list[tuple[float, float, float]]
+
+
 class Restore(Body):
     """The version that the person was looking at when they asked for an older one."""
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import Any
 
 from django.db import transaction
@@ -10,6 +11,7 @@ from django.utils import timezone
 from accounts.models import Member
 from jobs.models import Job, Revision, Run
 from jobs.policy import jobs_for, revisions_for, runs_for
+from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
@@ -44,6 +46,23 @@ def create_run(member: Member, job_id: int, document: dict[str, Any]) -> Run:
     job = jobs_for(member).get(id=job_id)
     run = Run(job=job, version=1)
     return _written(run, member, document)
+
+
+@transaction.atomic
+def bring_in_job(
+    member: Member, *, name: str, place: str, units: str, runs: Sequence[dict[str, Any]]
+) -> Job:
+    """A whole job with its runs, or nothing of it.
+
+    Raises: Refusal, with the number of the run before the field, where one can't be read.
+    """
+    job = create_job(member, name=name, place=place, units=units)
+    for number, document in enumerate(runs):
+        try:
+            create_run(member, job.id, document)
+        except Refusal as refusal:
+            raise Refusal(f"run {number + 1}, {refusal.path}", refusal.expected) from None
+    return job
 
 
 @transaction.atomic

@@ -7,15 +7,24 @@ from typing import Any
 from django.test import Client
 
 from api.api import api
+from exports.dxf import plan_dxf
+from exports.job_archive import Archive, pack
 from server.tests.people import BENDER, DOCUMENT, CrewTest
+from yarrow.documents.run_file import read_run
+from yarrow.runs.planner import plan_run
+
+ARCHIVE = pack(Archive("Saltmarsh", "", "in", (DOCUMENT,)))
+DXF = plan_dxf(plan_run(read_run(DOCUMENT))).decode()
 
 # (method, path) → body and what the right member gets. {job}, {run} and {version} are filled in.
 OPEN = {("get", "/api/session"), ("post", "/api/session")}
 FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("get", "/api/jobs"): (None, 200),
     ("post", "/api/jobs"): ({"name": "New", "units": "mm"}, 201),
+    ("post", "/api/jobs/archive"): (ARCHIVE, 201),
     ("post", "/api/plan"): (DOCUMENT, 200),
     ("post", "/api/handling"): (DOCUMENT, 200),
+    ("post", "/api/dxf"): ({"dxf": DXF, "into": "in"}, 200),
     ("post", "/api/fold"): (
         {"format": "yarrow.bends/1", "units": "in", "radius": 4, "cut_length": 60, "bends": []},
         200,
@@ -35,6 +44,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
 FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("get", "/api/jobs/{job_id}"): (None, 200),
     ("put", "/api/jobs/{job_id}"): ({"name": "Renamed"}, 200),
+    ("get", "/api/jobs/{job_id}/archive"): (None, 200),
     ("post", "/api/jobs/{job_id}/runs"): (DOCUMENT, 201),
     ("get", "/api/runs/{run_id}"): (None, 200),
     ("put", "/api/runs/{run_id}"): ({"document": DOCUMENT, "base_version": 1}, 200),
@@ -44,6 +54,8 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("get", "/api/runs/{run_id}/file"): (None, 200),
     ("get", "/api/runs/{run_id}/sheet.svg"): (None, 200),
     ("get", "/api/runs/{run_id}/sheet.pdf"): (None, 200),
+    ("get", "/api/runs/{run_id}/bends.csv"): (None, 200),
+    ("get", "/api/runs/{run_id}/drawing.dxf"): (None, 200),
     ("post", "/api/runs/{run_id}/bring-back"): (None, 200),
     ("delete", "/api/runs/{run_id}"): (None, 200),
     ("put", "/api/benders/{bender_id}"): ({"document": BENDER, "base_version": 1}, 200),

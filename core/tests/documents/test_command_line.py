@@ -144,6 +144,20 @@ class Catalog(unittest.TestCase):
         self.assertIn("hand-emt-1/2", [bender["id"] for bender in whole["benders"]])
 
 
+class Handle(unittest.TestCase):
+    def test_the_orders_of_a_piece(self) -> None:
+        handling = json.loads(yarrow("handle", "-", given=GOOD).stdout)
+        self.assertEqual(next(order["name"] for order in handling["orders"]), "from the start")
+        unmade = yarrow("handle", "-", given=run(offset(40, 1, angle=60), end(80)))
+        self.assertEqual(unmade.returncode, 3)
+
+    def test_a_bend_table(self) -> None:
+        text = yarrow("plan", "-", "--format", "bends", given=GOOD).stdout
+        rows = list(csv.DictReader(io.StringIO(text)))
+        self.assertEqual([row["bend"] for row in rows], ["1", "2", "3", "end"])
+        self.assertEqual(rows[1]["roll"], "180")
+
+
 class OwnBender(unittest.TestCase):
     FILE: ClassVar[dict[str, Any]] = {
         "format": "yarrow.bender/1",

@@ -48,6 +48,30 @@ def plan_text(plan: Plan) -> str:
     return "\n".join(lines) + "\n"
 
 
+def bend_table_csv(plan: Plan) -> str:
+    """The bare piece, as a table: for each bend the straight before it, its roll from the bend
+    before, its angle and radius; the last row is the straight after the last bend."""
+    out = io.StringIO()
+    table = csv.writer(out, lineterminator="\n")
+    table.writerow(["bend", "straight", "roll", "angle", "radius", "unit"])
+    reached = 0.0
+    for number, bend in enumerate(plan.bends):
+        straight = f"{bend.arc_start - reached:.4f}"
+        table.writerow(
+            [
+                number + 1,
+                straight,
+                f"{bend.roll:g}",
+                f"{bend.angle:g}",
+                f"{bend.radius:.4f}",
+                plan.units,
+            ]
+        )
+        reached = bend.arc_end
+    table.writerow(["end", f"{plan.cut_length - reached:.4f}", "", "", "", plan.units])
+    return out.getvalue()
+
+
 def marks_csv(plan: Plan) -> str:
     """The marks as a table: one row a bend."""
     out = io.StringIO()

@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from django.db.models import Count, Q
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
+from django.utils.text import slugify
 from ninja import Body, Path, Router
 
 from api.problems import REFUSALS
@@ -18,6 +19,7 @@ from api.shapes import (
     job_detail,
     run_detail,
 )
+from exports.job_archive import Archive, pack, unpack
 from jobs import services
 from jobs.models import Job
 from jobs.policy import jobs_for, runs_for
@@ -36,6 +38,40 @@ def list_jobs(request: HttpRequest) -> list[Job]:
 def create_job(request: HttpRequest, body: JobBody) -> tuple[int, JobDetail]:
     """A new job."""
     return 201, job_detail(services.create_job(request.user, **body.dict()), [])
+
+
+@router.post(
+    "/jobs/archive",
+    response={201: JobDetail, **REFUSALS},
+    operation_id="bring_in_job",
+    openapi_extra={"requestBody": {"content": {"application/zip": {}}, "required": True}},
+)
+def bring_in_job(request: HttpRequest) -> tuple[int, JobDetail]:
+    """A whole job from its archive, or nothing of it."""
+    archive = unpack(request.body)
+    job = services.bring_in_job(
+        request.user,
+        name=archive.name,
+        place=archive.place,
+        units=archive.units,
+        runs=archive.runs,
+    )
+    return 201, _detail(request, job)
+
+
+@router.get(
+    "/jobs/{job_id}/archive",
+    response={200: str, **REFUSALS},
+    operation_id="get_job_archive",
+    openapi_extra={"responses": {200: {"content": {"application/zip": {}}}}},
+)
+def get_job_archive(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
+    """The whole job as one file: its runs and a manifest in a zip."""
+    job = jobs_for(request.user).get(id=job_id)
+    runs = runs_for(request.user).filter(job=job).order_by("id")
+    packed = pack(Archive(job.name, job.place, job.units, tuple(run.document for run in runs)))
+    headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.zip"'}
+    return HttpResponse(packed, content_type="application/zip", headers=headers)
 
 
 @router.get("/jobs/{job_id}", response={200: JobDetail, **REFUSALS}, operation_id="get_job")

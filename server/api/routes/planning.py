@@ -8,7 +8,16 @@ from django.http import HttpRequest
 from ninja import Body, Router
 
 from api.problems import REFUSALS
-from api.shapes import Nothing, RunDocument, TypedLineShape, TypedText, typed_line_shape
+from api.shapes import (
+    DxfText,
+    Nothing,
+    PathShape,
+    RunDocument,
+    TypedLineShape,
+    TypedText,
+    typed_line_shape,
+)
+from exports.dxf import read_path
 from yarrow.documents.bends_file import FoldedPipe, fold_document
 from yarrow.documents.catalogue import Catalogue, catalogue
 from yarrow.documents.notation import typed_line
@@ -36,6 +45,12 @@ def handle(request: HttpRequest, document: Body[RunDocument]) -> Handling:
 def read_line(request: HttpRequest, body: TypedText) -> TypedLineShape:
     """A walk line as it is said, in the run file's shape, and how it could go on."""
     return typed_line_shape(typed_line(body.text, body.units))
+
+
+@router.post("/dxf", response={200: PathShape, **REFUSALS}, operation_id="read_dxf")
+def read_dxf(request: HttpRequest, body: DxfText) -> PathShape:
+    """The one polyline of a DXF as the vertices of a run's path; nothing is saved."""
+    return PathShape(path=read_path(body.dxf, body.units, body.into))
 
 
 @router.post("/fold", response={200: FoldedPipe, **REFUSALS}, operation_id="fold")

@@ -24,6 +24,7 @@ from api.shapes import (
     revision_summary,
     run_detail,
 )
+from exports.dxf import plan_dxf
 from exports.pdf import sheet_pdf
 from exports.sheet import PAPERS, Heading, compose_sheet
 from exports.svg import drawing_svg
@@ -31,6 +32,7 @@ from jobs import services
 from jobs.models import Revision, Run
 from jobs.policy import revisions_for, runs_for
 from yarrow.documents.run_file import read_run
+from yarrow.documents.writing import bend_table_csv
 from yarrow.runs.planner import plan_run
 
 router = Router(tags=["runs"])
@@ -144,6 +146,32 @@ def get_sheet_pdf(
     """The same sheet as a PDF."""
     run = _run(request, run_id)
     return _download(sheet_pdf(_sheet(run, paper)), "application/pdf", f"{_file_name(run)}.pdf")
+
+
+@router.get(
+    "/runs/{run_id}/bends.csv",
+    response={200: str, **REFUSALS},
+    operation_id="get_bend_table",
+    openapi_extra={"responses": {200: {"content": {"text/csv": {}}}}},
+)
+def get_bend_table(request: HttpRequest, run_id: Path[Id]) -> HttpResponse:
+    """Straight, roll and angle of every bend."""
+    run = _run(request, run_id)
+    table = bend_table_csv(plan_run(read_run(run.document)))
+    return _download(table.encode(), "text/csv", f"{_file_name(run)}-bends.csv")
+
+
+@router.get(
+    "/runs/{run_id}/drawing.dxf",
+    response={200: str, **REFUSALS},
+    operation_id="get_drawing_dxf",
+    openapi_extra={"responses": {200: {"content": {"image/vnd.dxf": {}}}}},
+)
+def get_drawing_dxf(request: HttpRequest, run_id: Path[Id]) -> HttpResponse:
+    """Elevation, plan and 3D centreline as DXF."""
+    run = _run(request, run_id)
+    drawing = plan_dxf(plan_run(read_run(run.document)))
+    return _download(drawing, "image/vnd.dxf", f"{_file_name(run)}.dxf")
 
 
 def _run(request: HttpRequest, run_id: int) -> Run:

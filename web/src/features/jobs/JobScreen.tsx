@@ -12,6 +12,7 @@ import { Icon, type IconName } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
 import { TopBar } from "@/ui/TopBar";
 import { Waiting } from "@/ui/Waiting";
+import { DrawnIn } from "./DrawnIn";
 
 export function JobScreen() {
   const jobId = Number(useParams().jobId);
@@ -20,6 +21,7 @@ export function JobScreen() {
   const navigate = useNavigate();
   const file = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState("");
+  const [drawing, setDrawing] = useState<{ name: string; dxf: string } | null>(null);
   const create = useMutation({
     mutationFn: (document: RunDocument) => createRun(jobId, document),
     onSuccess: (run) => {
@@ -41,6 +43,10 @@ export function JobScreen() {
   };
   const bringIn = async (chosen: File) => {
     setProblem("");
+    if (/\.dxf$/i.test(chosen.name)) {
+      setDrawing({ name: chosen.name, dxf: await chosen.text() });
+      return;
+    }
     try {
       create.mutate(JSON.parse(await chosen.text()) as RunDocument);
     } catch {
@@ -64,7 +70,7 @@ export function JobScreen() {
             <input
               ref={file}
               type="file"
-              accept=".json,application/json"
+              accept=".json,.dxf,application/json"
               aria-label="Run file"
               className="sr-only"
               tabIndex={-1}
@@ -76,7 +82,10 @@ export function JobScreen() {
                 }
               }}
             />
-            <Button onClick={() => file.current?.click()}>Import a run file</Button>
+            <Button onClick={() => window.location.assign(`/api/jobs/${jobId}/archive`)}>
+              Export the job
+            </Button>
+            <Button onClick={() => file.current?.click()}>Import a run or drawing</Button>
             <Button weight="main" onClick={start} disabled={create.isPending}>
               <Icon name="add" />
               New run
@@ -89,6 +98,14 @@ export function JobScreen() {
           </p>
         ) : null}
         <Removed />
+        {drawing ? (
+          <DrawnIn
+            drawing={drawing}
+            units={units}
+            close={() => setDrawing(null)}
+            take={(document) => create.mutate(document)}
+          />
+        ) : null}
         {runs.length === 0 ? (
           <p className="rounded-lg border border-dashed border-strong-line p-8 text-center text-soft">
             No runs yet. A run is one pipe, from one box to the next: start one and walk it with the

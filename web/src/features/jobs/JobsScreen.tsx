@@ -13,6 +13,7 @@ import { Icon } from "@/ui/Icon";
 import { TextField } from "@/ui/TextField";
 import { TopBar } from "@/ui/TopBar";
 import { Waiting } from "@/ui/Waiting";
+import { BringIn } from "./BringIn";
 
 export function JobsScreen() {
   const jobs = useJobs();
@@ -29,10 +30,13 @@ export function JobsScreen() {
       <main className="mx-auto w-full max-w-4xl flex-1 p-4 desk:p-8">
         <div className="mb-4 flex items-center justify-between gap-4">
           <h1 className="text-2xl font-bold">Jobs</h1>
-          <Button weight="main" onClick={() => setAdding(true)}>
-            <Icon name="add" />
-            New job
-          </Button>
+          <div className="flex gap-2">
+            <BringIn />
+            <Button weight="main" onClick={() => setAdding(true)}>
+              <Icon name="add" />
+              New job
+            </Button>
+          </div>
         </div>
         {jobs.data?.length === 0 ? (
           <p className="rounded-lg border border-dashed border-strong-line p-8 text-center text-soft">

@@ -50,6 +50,11 @@ export const Header = memo(function Header({ job, showShortcuts }: Props) {
     forgetLists(queries);
     await navigate(`/jobs/${job.id}`, { state: { removed: { id: runId, name } } });
   };
+  /** What the server writes is of what is saved. */
+  const open_ = (file: string) =>
+    void saveNow(store, () => forgetLists(queries)).then(() =>
+      window.location.assign(`/api/runs/${runId}/${file}`),
+    );
   const attempt = (action: () => Promise<void>) => () =>
     void action().catch((error: unknown) => {
       const message = error instanceof Refused ? error.message : "That did not work. Try again.";
@@ -82,6 +87,8 @@ export const Header = memo(function Header({ job, showShortcuts }: Props) {
                 label: "Export the run file",
                 run: () => downloadRun(store.getState().history.present),
               },
+              { label: "Bend table (CSV)", run: () => open_("bends.csv") },
+              { label: "Drawing (DXF)", run: () => open_("drawing.dxf") },
               { label: "Copy this run", run: attempt(copy) },
               { label: "Shortcuts", key: "?", run: showShortcuts },
               { label: "Remove this run", hint: "it can be brought back", run: attempt(remove) },

@@ -1,0 +1,119 @@
+"""A whole job as one file: its run files and a manifest in a zip, out and in again without loss."""
+
+from __future__ import annotations
+
+import io
+import json
+import zipfile
+import zlib
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Any, NoReturn
+
+from yarrow.documents.refusal import Refusal
+
+FORMAT = "yarrow.job/1"
+MANIFEST = "manifest.json"
+MOST_RUNS = 1000
+MOST_BYTES = 64 * 1024 * 1024
+"""Unpacked: far more than a thousand runs take, well within memory."""
+
+_DATE = (2026, 1, 1, 0, 0, 0)
+"""The same for every entry, so that the same job gives the same bytes."""
+
+
+@dataclass(frozen=True, slots=True)
+class Archive:
+    """What an archive holds: the job's name, place and unit, and its run documents in order."""
+
+    name: str
+    place: str
+    units: str
+    runs: tuple[dict[str, Any], ...]
+
+
+def pack(job: Archive) -> bytes:
+    """The zip: ``manifest.json`` with the job and the names of its files, ``runs/0001.json`` …"""
+    files = [f"runs/{number + 1:04}.json" for number in range(len(job.runs))]
+    manifest = {
+        "format": FORMAT,
+        "name": job.name,
+        "place": job.place,
+        "units": job.units,
+        "runs": files,
+    }
+    stream = io.BytesIO()
+    with zipfile.ZipFile(stream, "w", zipfile.ZIP_DEFLATED) as packed:
+        for name, document in zip((MANIFEST, *files), (manifest, *job.runs), strict=True):
+            info = zipfile.ZipInfo(name, _DATE)
+            info.compress_type = zipfile.ZIP_DEFLATED
+            packed.writestr(info, json.dumps(document, indent=2, ensure_ascii=False))
+    return stream.getvalue()
+
+
+def unpack(data: bytes) -> Archive:
+    """What a zip holds. Nothing is written anywhere: entries are read into memory, within bounds.
+
+    Raises: Refusal: not a zip, a name outside of ``runs/``, more than it may unpack to, a manifest
+    that does not name what is there, a file that is not JSON.
+    """
+    try:
+        with zipfile.ZipFile(io.BytesIO(data)) as packed:
+            infos = packed.infolist()
+            _check_names(infos)
+            if sum(info.file_size for info in infos) > MOST_BYTES:
+                raise Refusal("archive", f"at most {MOST_BYTES // 1024 // 1024} MB unpacked")
+            documents = {info.filename: _json(packed, info) for info in infos}
+    except Refusal:
+        raise
+    except (zipfile.BadZipFile, EOFError, OSError, RuntimeError, ValueError, zlib.error):
+        raise Refusal("archive", "a zip file that is whole") from None
+    return _archive(documents)
+
+
+def _check_names(infos: Sequence[zipfile.ZipInfo]) -> None:
+    names = [info.filename for info in infos]
+    if len(names) > MOST_RUNS + 1:
+        raise Refusal("archive", f"at most {MOST_RUNS} runs")
+    if len(set(names)) != len(names):
+        raise Refusal("archive", "every file once")
+    for name in names:
+        plain = name.removeprefix("runs/").removesuffix(".json")
+        if name != MANIFEST and not (name == f"runs/{plain}.json" and plain.isalnum()):
+            shown = name if len(name) <= 60 and name.isprintable() else "…"
+            raise Refusal("archive", f"{MANIFEST} and runs/….json alone, not {shown}")
+
+
+def _json(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> Any:
+    # A header may lie about the size: no more than was declared is unpacked.
+    with packed.open(info) as file:
+        text = file.read(info.file_size + 1)
+    if len(text) > info.file_size:
+        raise Refusal(info.filename, "as many bytes as the archive says")
+    try:
+        return json.loads(text, parse_constant=_no_constant)
+    except (ValueError, RecursionError):
+        raise Refusal(info.filename, "JSON in UTF-8") from None
+
+
+def _no_constant(name: str) -> NoReturn:
+    raise ValueError(name)
+
+
+def _archive(documents: dict[str, Any]) -> Archive:
+    manifest = documents.pop(MANIFEST, None)
+    if not isinstance(manifest, dict) or manifest.get("format") != FORMAT:
+        raise Refusal(MANIFEST, f"an object of format {FORMAT}")
+    listed = manifest.get("runs")
+    if not isinstance(listed, list) or sorted(map(str, listed)) != sorted(documents):
+        raise Refusal(
+            f"{MANIFEST}.runs", "the names of the runs that are in the archive, each once"
+        )
+    name, place, units = (manifest.get(field, "") for field in ("name", "place", "units"))
+    if not isinstance(name, str) or not 1 <= len(name.strip()) <= 120 or not name.isprintable():
+        raise Refusal(f"{MANIFEST}.name", "a name of 1 to 120 letters")
+    if not isinstance(place, str) or len(place) > 200 or not (place.isprintable() or not place):
+        raise Refusal(f"{MANIFEST}.place", "a text of at most 200 letters")
+    if units not in ("in", "mm"):
+        raise Refusal(f"{MANIFEST}.units", "in or mm")
+    return Archive(name, place, units, tuple(documents[file] for file in listed))

@@ -1,0 +1,85 @@
+"""A whole job as one file, and every file that is not one: nothing is ever half imported."""
+
+from __future__ import annotations
+
+import io
+import json
+import zipfile
+from typing import Any
+
+from exports.job_archive import FORMAT, Archive, pack
+from jobs.models import Job, Run
+from server.tests.people import DOCUMENT, CrewTest, changed
+
+
+def zipped(files: dict[str, Any]) -> bytes:
+    stream = io.BytesIO()
+    with zipfile.ZipFile(stream, "w", zipfile.ZIP_DEFLATED) as packed:
+        for name, content in files.items():
+            packed.writestr(name, content if isinstance(content, str) else json.dumps(content))
+    return stream.getvalue()
+
+
+MANIFEST = {"format": FORMAT, "name": "Mill", "place": "", "units": "in", "runs": ["runs/1.json"]}
+
+
+class JobArchive(CrewTest):
+    def test_a_job_goes_out_and_comes_in_again_without_loss(self) -> None:
+        self.send("post", f"/api/jobs/{self.job.id}/runs", changed(name="Second", method="table"))
+        data = self.send("get", f"/api/jobs/{self.job.id}/archive").content
+        answer = self.send("post", "/api/jobs/archive", data)
+        self.assertEqual(answer.status_code, 201, answer.content)
+        again = Job.objects.get(id=answer.json()["id"])
+        self.assertEqual((again.name, again.units), (self.job.name, self.job.units))
+
+        def documents(job: Job) -> list[Any]:
+            return [run.document for run in Run.objects.filter(job=job).order_by("id")]
+
+        self.assertEqual(documents(again), documents(self.job))
+        # The same job again is the same file, byte for byte.
+        self.assertEqual(self.send("get", f"/api/jobs/{again.id}/archive").content, data)
+
+    def test_it_is_another_crew_s_as_little_as_anything(self) -> None:
+        path = f"/api/jobs/{self.job.id}/archive"
+        answer = self.send("get", path, client=self.signed_in_as(self.tern))
+        self.assertEqual(answer.status_code, 404)
+
+    def refused(self, data: bytes, path: str, expected: str = "") -> None:
+        before = (Job.objects.count(), Run.objects.count())
+        answer = self.send("post", "/api/jobs/archive", data)
+        self.assertEqual(answer.status_code, 422, answer.content)
+        (error,) = answer.json()["errors"]
+        self.assertEqual(error["path"], path)
+        self.assertIn(expected, error["expected"])
+        self.assertEqual((Job.objects.count(), Run.objects.count()), before)
+
+    def test_what_is_no_archive_is_refused_in_words(self) -> None:
+        good = pack(Archive("Mill", "", "in", (DOCUMENT,)))
+        self.refused(b"not a zip", "archive", "a zip file")
+        self.refused(good[: len(good) // 2], "archive", "a zip file")
+        self.refused(zipped({}), "manifest.json", FORMAT)
+        self.refused(zipped({"manifest.json": "{"}), "manifest.json", "JSON")
+        self.refused(zipped({"manifest.json": {**MANIFEST, "format": "x"}}), "manifest.json")
+
+    def test_a_path_outside_of_itself_is_refused(self) -> None:
+        for name in ("../etc/passwd", "/etc/passwd", "runs/../../x.json", "runs/a/b.json", "x.exe"):
+            files = {"manifest.json": MANIFEST, name: "{}"}
+            self.refused(zipped(files), "archive", "alone")
+
+    def test_a_manifest_that_lies_is_refused(self) -> None:
+        run = {"runs/1.json": DOCUMENT}
+        for runs in ([], ["runs/2.json"], ["runs/1.json", "runs/1.json"], "runs/1.json", [1]):
+            manifest = {**MANIFEST, "runs": runs}
+            self.refused(zipped({"manifest.json": manifest, **run}), "manifest.json.runs")
+        for field, value in (("units", "ft"), ("name", ""), ("name", 4), ("place", "x" * 201)):
+            manifest = {**MANIFEST, field: value}
+            self.refused(zipped({"manifest.json": manifest, **run}), f"manifest.json.{field}")
+
+    def test_a_bomb_is_not_unpacked(self) -> None:
+        bomb = zipped({"manifest.json": MANIFEST, "runs/1.json": " " * (65 * 1024 * 1024)})
+        self.assertLess(len(bomb), 100_000)
+        self.refused(bomb, "archive", "unpacked")
+
+    def test_one_run_that_can_t_be_read_leaves_nothing_behind(self) -> None:
+        bad = pack(Archive("Mill", "", "in", (DOCUMENT, {**DOCUMENT, "units": "ft"})))
+        self.refused(bad, "run 2, units", "in, mm")
