@@ -121,10 +121,16 @@ def _on_handle(
     middle = (0.0, 0.0, bender.radius)
     near = 2 * bender.radius
     apart = bender.diameter + convert_length(_HANDLE_HALF_MM, "mm", unit)
+    lowest = middle[2] + min(near * way[2], handle * way[2])
     worst: tuple[float, float] | None = None
     for piece in pieces:
         points = piece.points(_ARC_STEPS if isinstance(piece, Arc) else 1)
         for begins, ends in pairwise(points):
+            # The handle stands in the plane of the bend, well over the shoe.
+            if max(begins[2], ends[2]) + apart < lowest:
+                continue
+            if min(abs(begins[1]), abs(ends[1])) > apart and begins[1] * ends[1] > 0:
+                continue
             distance = _between(begins, ends, middle, way, near, handle)
             deep = apart - distance
             if deep > 0 and (worst is None or deep > worst[0]):

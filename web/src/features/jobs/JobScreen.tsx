@@ -1,6 +1,6 @@
 // One job with its runs: open one, start one, bring one in from a file.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { Link, useLocation, useNavigate, useParams } from "react-router";
 import { client, type Schemas, unwrap } from "@/api/client";
 import { createRun, forgetLists, useJob } from "@/api/queries";
@@ -8,6 +8,7 @@ import { AccountMenu } from "@/features/account/AccountMenu";
 import { emptyRun, type RunDocument } from "@/model/document";
 import { lastHabit } from "@/model/remembered";
 import { Button } from "@/ui/Button";
+import { FileButton } from "@/ui/FileButton";
 import { Icon, type IconName } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
 import { TopBar } from "@/ui/TopBar";
@@ -19,7 +20,6 @@ export function JobScreen() {
   const job = useJob(jobId);
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const file = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState("");
   const [drawing, setDrawing] = useState<{ name: string; dxf: string } | null>(null);
   const create = useMutation({
@@ -67,25 +67,16 @@ export function JobScreen() {
             <p className="text-soft">{place}</p>
           </div>
           <div className="flex gap-2">
-            <input
-              ref={file}
-              type="file"
-              accept=".json,.dxf,application/json"
-              aria-label="Run file"
-              className="sr-only"
-              tabIndex={-1}
-              onChange={(event) => {
-                const chosen = event.target.files?.[0];
-                event.target.value = "";
-                if (chosen) {
-                  void bringIn(chosen);
-                }
-              }}
-            />
             <Button onClick={() => window.location.assign(`/api/jobs/${jobId}/archive`)}>
               Export the job
             </Button>
-            <Button onClick={() => file.current?.click()}>Import a run or drawing</Button>
+            <FileButton
+              label="Run file"
+              accept=".json,.dxf,application/json"
+              onFile={(chosen) => void bringIn(chosen)}
+            >
+              Import a run or drawing
+            </FileButton>
             <Button weight="main" onClick={start} disabled={create.isPending}>
               <Icon name="add" />
               New run

@@ -40,7 +40,7 @@ export function Planner({
   return (
     <StoreContext value={store}>
       <PlanContext value={planned}>
-        <div className="flex h-full flex-col">
+        <div className="relative flex h-full flex-col overflow-hidden">
           <Header job={job} showShortcuts={showHelp} />
           <SettingsBar />
           <main
