@@ -143,10 +143,20 @@ class Steps(PageTest):
         browser.see_text("in the air", "[data-step='3']")
         browser.press("From the end", "[role=radio]")
         browser.see_text("lower than from the start")
+        browser.see_text("marks of its own", "[role=status]")
         browser.see_text("Bend 3", "[data-step='2']")
         browser.write("walk[0].rise", "1")
         browser.see_text("can't be made as it is written")
         self.assertEqual(browser.complaints(), [])
+
+    def test_the_steps_use_the_marks_on_the_stick_until_another_order_is_asked_for(self) -> None:
+        browser = self.browser
+        self.open_run("Framed office, as the tape met it")
+        marks = browser.marks()
+        browser.press("Steps", "[role=radio]")
+        told = browser.see("[data-step='1']").text.replace("\u00a0", " ")
+        for mark in marks:
+            self.assertIn(mark, told)
 
 
 class InSpace(PageTest):

@@ -18,7 +18,7 @@ export function Worked({
     const errors = query.error instanceof Refused ? (query.error.problem.errors ?? []) : [];
     return (
       <p role="status" className="rounded-md bg-amber-soft px-3 py-2 text-sm">
-        {errors[0] ? `Still to come: ${errors[0].expected}` : query.error.message}
+        {errors[0] ? `Expected ${errors[0].expected}.` : query.error.message}
       </p>
     );
   }

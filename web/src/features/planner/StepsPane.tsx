@@ -6,6 +6,9 @@ import { HalfBent } from "@/drawing/HalfBent";
 import { Choice } from "@/ui/Choice";
 import { useDocument, usePlanner, usePlanState } from "./PlannerContext";
 
+/** The order that the plan's own marks are made for. */
+const AS_MARKED = "from the start";
+
 export const StepsPane = memo(function StepsPane() {
   const document = useDocument();
   const { plan } = usePlanState();
@@ -18,7 +21,10 @@ export const StepsPane = memo(function StepsPane() {
     placeholderData: (before) => before,
   });
   const orders = query.data?.orders ?? [];
-  const order = orders.find(({ name }) => name === wanted) ?? orders[0];
+  // The marks on the stick and in the table are those of this order, whichever costs less.
+  const marked = orders.find(({ name }) => name === AS_MARKED);
+  const order = orders.find(({ name }) => name === wanted) ?? marked;
+  const better = orders.find(({ chosen }) => chosen);
   if (!order || !plan) {
     return (
       <p className="px-4 py-2 text-soft">
@@ -41,8 +47,21 @@ export const StepsPane = memo(function StepsPane() {
         </div>
       ) : null}
       <p className="px-4 pb-2 text-sm text-soft">
-        {order.reason} {counted(order.turns, "turn")}, {counted(order.flips, "flip")} end for end.
+        {order === better
+          ? order.reason
+          : better
+            ? `${order.reason} Beginning ${better.name} costs less.`
+            : ""}{" "}
+        {counted(order.turns, "turn")}, {counted(order.flips, "flip")} end for end.
       </p>
+      {order !== marked ? (
+        <p
+          role="status"
+          className="mx-4 mb-2 border-l-3 border-amber bg-amber-soft px-2.5 py-1 text-sm text-ink"
+        >
+          This order has marks of its own: those in its first step, not the ones on the stick.
+        </p>
+      ) : null}
       <ol>
         {order.steps.map((step) => (
           <Step key={step.number} step={step} order={order} radius={plan.bender.radius} />

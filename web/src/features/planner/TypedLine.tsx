@@ -1,6 +1,6 @@
 // A line typed as it is said: `pipe 1 5/8 at 57 7/8`. What it means is read by the core.
 import { useQuery } from "@tanstack/react-query";
-import { type KeyboardEvent, useId, useState } from "react";
+import { type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
 import { readTypedLine } from "@/api/queries";
 import { addWholeLine, placeOf } from "@/model/commands";
 import { walkOf } from "@/model/document";
@@ -18,6 +18,7 @@ export function TypedLine() {
   const [lit, setLit] = useState(-1);
   const [open, setOpen] = useState(false);
   const list = useId();
+  const frame = useRef<HTMLDivElement>(null);
   const query = useQuery({
     queryKey: ["line", text, units],
     queryFn: ({ signal }) => readTypedLine(text, units, signal),
@@ -30,6 +31,13 @@ export function TypedLine() {
   const offered = open ? (read?.completions ?? []).slice(0, SHOWN) : [];
   const line = text && !query.isPlaceholderData ? read?.line : undefined;
   const trouble = query.isError ? "There is no answer from the server." : (read?.expected ?? "");
+
+  useEffect(() => {
+    // What it is answered with stands below it, and may be past the end of the pane.
+    if (open && (offered.length > 0 || trouble)) {
+      frame.current?.scrollIntoView({ block: "nearest" });
+    }
+  }, [open, offered.length, trouble]);
 
   const type = (next: string) => {
     setText(next);
@@ -65,7 +73,7 @@ export function TypedLine() {
   };
 
   return (
-    <div className="px-4 pt-3">
+    <div ref={frame} className="px-4 pt-3">
       <label htmlFor={`${list}-typed`} className="text-sm text-soft">
         Or type it as you say it
       </label>
