@@ -3,17 +3,16 @@
 from __future__ import annotations
 
 import io
-import math
-from collections.abc import Iterator
 from typing import Any
 
 import ezdxf
 from ezdxf.document import Drawing
 from ezdxf.entities import DXFEntity
 
+from exports.layout import centreline
 from yarrow.documents.refusal import Refusal
-from yarrow.geometry.vectors import Vector, along, cross, length, subtract
-from yarrow.measure.units import MM_PER_INCH, Unit
+from yarrow.geometry.vectors import along
+from yarrow.measure.units import Unit, convert_length
 from yarrow.runs.plan import Plan
 
 MOST_POINTS = 2000
@@ -27,7 +26,7 @@ _SCALES: dict[int, tuple[Unit, float]] = {
 }
 """What $INSUNITS names: inches, feet, millimetres, centimetres, metres."""
 
-_ARC_STEPS = 12
+_ARC_POINTS = 13
 _LINES = {"POLYLINE", "LWPOLYLINE", "LINE"}
 
 
@@ -42,7 +41,8 @@ def plan_dxf(plan: Plan) -> bytes:
     for layer in ("CENTRELINE_3D", "ELEVATION", "PLAN", "SITE"):
         document.layers.add(layer)
     model.add_polyline3d(plan.path, dxfattribs={"layer": "CENTRELINE_3D"})
-    rounded = list(_rounded(plan))
+    arcs = (piece for bend, piece in centreline(plan, _ARC_POINTS) if bend is not None)
+    rounded = [plan.path[0], *(point for arc in arcs for point in arc), plan.path[-1]]
     below = (
         -2 * max((abs(point[1]) for point in plan.path), default=0.0) - 10 * plan.conduit.diameter
     )
@@ -59,27 +59,6 @@ def plan_dxf(plan: Plan) -> bytes:
     stream = io.StringIO()
     document.write(stream)
     return stream.getvalue().encode()
-
-
-def _rounded(plan: Plan) -> Iterator[Vector]:
-    """The centreline with its arcs as short chords."""
-    yield plan.path[0]
-    for bend in plan.bends:
-        before, vertex, after = plan.path[bend.vertex - 1 : bend.vertex + 2]
-        arriving, leaving = _unit(subtract(vertex, before)), _unit(subtract(after, vertex))
-        toward = _unit(cross(cross(arriving, leaving), arriving))
-        turn = math.radians(bend.angle)
-        begins = along(vertex, arriving, -bend.radius * math.tan(turn / 2))
-        for step in range(_ARC_STEPS + 1):
-            part = turn * step / _ARC_STEPS
-            ahead = along(begins, arriving, bend.radius * math.sin(part))
-            yield along(ahead, toward, bend.radius * (1 - math.cos(part)))
-    yield plan.path[-1]
-
-
-def _unit(vector: Vector) -> Vector:
-    size = length(vector)
-    return (vector[0] / size, vector[1] / size, vector[2] / size)
 
 
 def read_path(text: str, units: Unit | None, into: Unit) -> list[list[float]]:
@@ -131,5 +110,4 @@ def _scale(named: int, units: Unit | None, into: Unit) -> float:
             raise Refusal("units", "in or mm: the file does not say what it is drawn in")
         known = (units, 1.0)
     unit, times = known
-    factor = 1.0 if unit == into else float(MM_PER_INCH if into == "mm" else 1 / MM_PER_INCH)
-    return times * factor
+    return convert_length(times, unit, into)

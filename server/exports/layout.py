@@ -50,7 +50,7 @@ def spread(
     return centres
 
 
-def centreline(plan: Plan) -> list[tuple[int | None, list[Vector]]]:
+def centreline(plan: Plan, arc_points: int = _ARC_POINTS) -> list[tuple[int | None, list[Vector]]]:
     """The run as pieces to draw: straight parts (None) and the arcs of bends, in order."""
     pieces: list[tuple[int | None, list[Vector]]] = []
     here = plan.path[0]
@@ -61,21 +61,21 @@ def centreline(plan: Plan) -> list[tuple[int | None, list[Vector]]]:
         tangent = tangent_length(bend.radius, bend.angle)
         begin, end = along(vertex, arriving, -tangent), along(vertex, leaving, tangent)
         pieces.append((None, [here, begin]))
-        pieces.append((number, _arc(begin, arriving, leaving, bend.angle, bend.radius)))
+        pieces.append((number, _arc(begin, arriving, leaving, bend.angle, bend.radius, arc_points)))
         here = end
     pieces.append((None, [here, plan.path[-1]]))
     return pieces
 
 
 def _arc(
-    begin: Vector, arriving: Vector, leaving: Vector, angle: float, radius: float
+    begin: Vector, arriving: Vector, leaving: Vector, angle: float, radius: float, count: int
 ) -> list[Vector]:
     turn = math.radians(angle)
     # The unit vector square to arriving, in the bend's plane, on the side that it turns to.
     side = scaled(subtract(leaving, scaled(arriving, math.cos(turn))), 1 / math.sin(turn))
     points = []
-    for step in range(_ARC_POINTS):
-        part = turn * step / (_ARC_POINTS - 1)
+    for step in range(count):
+        part = turn * step / (count - 1)
         point = along(begin, arriving, radius * math.sin(part))
         points.append(along(point, side, radius * (1 - math.cos(part))))
     return points

@@ -12,6 +12,7 @@ from hypothesis import given, settings
 
 from core.tests.builders import end, metric, offset, run, saddle3, turn
 from core.tests.properties.strategies import makeable_runs
+from yarrow.benders.bender import Hook
 from yarrow.catalog.tables import Stance, stance
 from yarrow.documents.run_file import read_run
 from yarrow.geometry.arcs import arc_length
@@ -21,15 +22,16 @@ from yarrow.handling.orders import orders
 from yarrow.handling.strikes import strikes
 from yarrow.runs.handle import handle_run
 from yarrow.runs.layout import lay_out
-from yarrow.runs.planner import settled
+from yarrow.runs.planner import ask
 from yarrow.runs.run import Run
 
 HALF = 0.353
+HOOKS: tuple[Hook, ...] = ("start", "end")
 FLOOR = Stance("floor", 0.0, 0.0)
 
 
 def developed(document: dict[str, Any]) -> tuple[Run, StraightPipe, tuple[str, ...]]:
-    planned = settled(read_run(document))
+    planned = ask(read_run(document)).run
     layout = lay_out(planned)
     pipe = develop(layout.vertices, planned.bender.radius)
     return planned, pipe, tuple(layout.owners[corner - 1][1] for corner in pipe.corners)
@@ -38,7 +40,7 @@ def developed(document: dict[str, Any]) -> tuple[Run, StraightPipe, tuple[str, .
 def on_floor(document: dict[str, Any], made: list[int], index: int, hook: Any) -> float:
     """How high the bender has to stand for one bend, on a floor and without a handle."""
     planned, pipe, _ = developed(document)
-    met = strikes(pipe, made, index, hook, planned.bender, FLOOR, planned.unit, pipe.cut_length)
+    met = strikes(pipe, made, index, hook, planned.bender, FLOOR, planned.unit)
     return max((strike.by for strike in met), default=0.0)
 
 
@@ -77,11 +79,11 @@ class ByHand(unittest.TestCase):
         document = metric(turn(400, "left"), offset(900, 80, 30, "right"), end(1800))
         planned, pipe, _ = developed(document)
         bench = stance("bench")
-        met = strikes(pipe, [0], 1, "end", planned.bender, bench, "mm", pipe.cut_length)
+        met = strikes(pipe, [0], 1, "end", planned.bender, bench, "mm")
         self.assertEqual(met, ())
         longer = metric(turn(1000, "left"), offset(900, 80, 30, "right"), end(1800))
         planned, pipe, _ = developed(longer)
-        met = strikes(pipe, [0], 1, "end", planned.bender, bench, "mm", pipe.cut_length)
+        met = strikes(pipe, [0], 1, "end", planned.bender, bench, "mm")
         # A stub of 1000 to its back, from a bench of 850.
         self.assertAlmostEqual(met[0].by, 1000 - 10 - 10 - 850, places=6)
 
@@ -97,9 +99,9 @@ class Simulated(unittest.TestCase):
             return
         everything = range(len(pipe.bends))
         shapes = [
-            half_bent(pipe, everything, n, pipe.bends[n].angle, hook, pipe.cut_length)
+            half_bent(pipe, everything, n, pipe.bends[n].angle, hook)
             for n in (0, len(pipe.bends) - 1)
-            for hook in ("start", "end")
+            for hook in HOOKS
         ]
         tips = [[piece.points(1)[0] for piece in shape.pieces] for shape in shapes]
         for others in tips[1:]:
@@ -111,7 +113,7 @@ class Simulated(unittest.TestCase):
     def test_behind_the_shoe_it_lies_still_and_ahead_it_is_swept_up(self) -> None:
         _, pipe, _ = developed(STUB_AND_OFFSET)
         for swept in (0.0, 10.0, 30.0):
-            bent = half_bent(pipe, [0], 1, swept, "end", pipe.cut_length)
+            bent = half_bent(pipe, [0], 1, swept, "end")
             lying = bent.pieces[2]
             self.assertAlmostEqual(lying.points(1)[0][2], 0)
             self.assertAlmostEqual(lying.points(1)[1][2], 0)
@@ -119,8 +121,8 @@ class Simulated(unittest.TestCase):
 
     def test_arcs_keep_their_length_while_they_form(self) -> None:
         _, pipe, _ = developed(STUB_AND_OFFSET)
-        for hook in ("start", "end"):
-            bent = half_bent(pipe, [], 0, 45.0, hook, pipe.cut_length)  # type: ignore[arg-type]
+        for hook in HOOKS:
+            bent = half_bent(pipe, [], 0, 45.0, hook)
             (arc,) = (piece for piece in bent.pieces if isinstance(piece, Arc))
             self.assertAlmostEqual(arc.radius * arc.turn, arc_length(arc.radius, 45))
             straight = sum(
@@ -142,8 +144,8 @@ class Simulated(unittest.TestCase):
             planned, pipe, _ = developed(document)
             made = rng.sample(range(4), rng.randint(1, 3))
             index = rng.choice([n for n in range(4) if n not in made])
-            hook = rng.choice(["start", "end"])
-            met = strikes(pipe, made, index, hook, planned.bender, FLOOR, "in", pipe.cut_length)  # type: ignore[arg-type]
+            hook = rng.choice(HOOKS)
+            met = strikes(pipe, made, index, hook, planned.bender, FLOOR, "in")
             lowest = self.lowest(pipe, made, index, hook, planned.bender.diameter)
             if met:
                 # The finer look finds no less, and hardly more: it was looked at where it is close.
@@ -160,7 +162,7 @@ class Simulated(unittest.TestCase):
         found = math.inf
         for n in range(count + 1):
             swept = pipe.bends[index].angle * n / count
-            bent = half_bent(pipe, made, index, swept, hook, pipe.cut_length)
+            bent = half_bent(pipe, made, index, swept, hook)
             for piece in (*bent.behind, *bent.ahead):
                 points = piece.points(20)
                 for a, b in pairwise(points):
@@ -202,7 +204,7 @@ class Orders(unittest.TestCase):
 
     def test_a_saddle_s_centre_is_first_from_either_end(self) -> None:
         planned, pipe, roles = developed(run(saddle3(40, 2), end(90)))
-        for order in orders(planned.bender, pipe, roles, stance("hand"), "in", pipe.cut_length):
+        for order in orders(planned.bender, pipe, roles, stance("hand"), "in"):
             self.assertEqual(order.bends[0].bend, 1)
 
     def test_a_run_that_can_t_be_made_has_no_orders_but_the_findings(self) -> None:

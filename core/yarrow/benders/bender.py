@@ -32,6 +32,7 @@ USUAL_WAY: dict[BenderKind, Way] = {
     "bench": "bench",
     "heat": "bench",
 }
+"""How those who use a kind of bender are taught to work."""
 
 NOTCH_ANGLE = 45.0
 """The bend whose middle the centre notch is at: the centre of a 3-bend saddle, as it is taught."""

@@ -6,7 +6,7 @@ import math
 from fractions import Fraction
 from typing import cast
 
-from yarrow.benders.bender import Bender, BenderKind, Way
+from yarrow.benders.bender import USUAL_WAY, Bender, BenderKind
 from yarrow.benders.springback import UNMEASURED, Springback, springback
 from yarrow.catalog.tables import BenderEntry, Conduit, ShoeFit, typical_springback
 from yarrow.measure.units import Unit, convert
@@ -44,11 +44,12 @@ def catalogued(entry: BenderEntry, fit: ShoeFit, conduit: Conduit, unit: Unit) -
         radius = number(fit.radius)
     else:
         radius = radius_from_gain(number(fit.gain or Fraction(0)), diameter)
+    kind = cast(BenderKind, entry.kind)
     return Bender(
         id=entry.id,
         name=entry.name,
-        kind=cast(BenderKind, entry.kind),
-        way=cast(Way, entry.way),
+        kind=kind,
+        way=USUAL_WAY[kind],
         springback=typical(conduit),
         degrees_per_click=fit.degrees_per_click,
         radius=radius,

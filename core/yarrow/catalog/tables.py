@@ -59,12 +59,10 @@ class ShoeFit:
 
 @dataclass(frozen=True, slots=True)
 class BenderEntry:
-    """A bender of the catalogue with every conduit that its shoe takes, and the way of working that
-    those who use it are taught."""
+    """A bender of the catalogue with every conduit that its shoe takes."""
 
     id: str
     kind: str
-    way: str
     name: str
     fits: tuple[ShoeFit, ...]
     source: str
@@ -134,7 +132,6 @@ def benders() -> dict[str, BenderEntry]:
         found[bender] = BenderEntry(
             id=bender,
             kind=family["kind"],
-            way=family["way"],
             name=f"{family['name']} {shoe[0]['label'].replace('-', ' ', 1)}".strip(),
             fits=tuple(_shoe_fit(row) for row in shoe),
             source=family["source"],

@@ -88,19 +88,21 @@ def catalogue() -> Catalogue:
             )
             for c in conduits().values()
         ),
-        benders=tuple(
-            CataloguedBender(
-                b.id,
-                b.kind,
-                b.way,
-                b.name,
-                mark_names(_with_conduit(b, b.fits[0])),
-                tuple(_takes(b, fit) for fit in b.fits),
-                b.source,
-            )
-            for b in benders().values()
-        ),
+        benders=tuple(_bender(entry) for entry in benders().values()),
         fittings=tuple(CataloguedFitting(f.kind, f.name) for f in fittings().values()),
+    )
+
+
+def _bender(entry: BenderEntry) -> CataloguedBender:
+    bender = _with_conduit(entry, entry.fits[0])
+    return CataloguedBender(
+        id=entry.id,
+        kind=bender.kind,
+        way=bender.way,
+        name=entry.name,
+        marks=mark_names(bender),
+        takes=tuple(_takes(entry, fit) for fit in entry.fits),
+        source=entry.source,
     )
 
 

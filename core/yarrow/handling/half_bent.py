@@ -13,8 +13,17 @@ from dataclasses import dataclass
 
 from yarrow.benders.bender import Hook
 from yarrow.geometry.pipe import PipeBend, StraightPipe
-from yarrow.geometry.vectors import Vector, add, along, cross, dot, scaled, subtract, turned
-from yarrow.geometry.vectors import length as length_of
+from yarrow.geometry.vectors import (
+    Vector,
+    add,
+    along,
+    cross,
+    dot,
+    length,
+    scaled,
+    subtract,
+    turned,
+)
 
 _AHEAD: Vector = (1.0, 0.0, 0.0)
 _REFERENCE: Vector = (0.0, 0.0, 1.0)
@@ -31,14 +40,14 @@ class Run:
     def lowest(self, radius: float) -> float:
         """The least height of a pipe of that radius, cut square at both ends."""
         down = subtract(self.ends, self.begins)
-        size = length_of(down)
+        size = length(down)
         level = math.sqrt(max(1.0 - (down[2] / size) ** 2, 0.0)) if size else 0.0
         return min(self.begins[2], self.ends[2]) - radius * level
 
     def points(self, steps: int) -> list[Vector]:
         """Points along it, both ends included."""
         way = subtract(self.ends, self.begins)
-        return [add(self.begins, scaled(way, n / steps)) for n in range(steps + 1)]
+        return [along(self.begins, way, n / steps) for n in range(steps + 1)]
 
 
 @dataclass(frozen=True, slots=True)
@@ -55,7 +64,7 @@ class Arc:
     def point(self, part: float) -> Vector:
         """The centreline at an angle into the arc, radians."""
         spoke = add(scaled(self.out, math.cos(part)), scaled(self.ahead, math.sin(part)))
-        return add(self.middle, scaled(spoke, self.radius))
+        return along(self.middle, spoke, self.radius)
 
     def lowest(self, radius: float) -> float:
         """The least height of a pipe of that radius where the arc itself turns upward; its ends are
@@ -88,14 +97,13 @@ def half_bent(
     index: int,
     swept: float,
     hook: Hook,
-    length: float,
 ) -> HalfBent:
     """The pipe while a bend is made, in the bender's frame.
 
     The arc forms from the hook's end of it and grows toward the heel, whose side stays where it is.
 
     Args: made, the bends that are in the pipe already; index, the one that is being made; swept,
-    how far it is by now, degrees; hook, the end that the hook faces; length of the pipe in hand.
+    how far it is by now, degrees; hook, the end that the hook faces.
     Source: docs/geometry.md, the half-bent pipe.
     """
     rolls = _absolute_rolls(pipe)
@@ -134,7 +142,7 @@ def half_bent(
             lies = (place, scaled(ahead, -1.0), toward)
         last = len(pieces) if number == index else last
         reached = each.arc_end
-    pieces.append(Run(place, along(place, ahead, max(length - reached, 0.0)), reached))
+    pieces.append(Run(place, along(place, ahead, max(pipe.cut_length - reached, 0.0)), reached))
     origin, x_axis, z_axis = lies or (place, ahead, reference)
     seen = _seen_from(pieces, origin, x_axis, z_axis)
     before, after = seen[:first], seen[last + 1 :]

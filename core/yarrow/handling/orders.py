@@ -14,7 +14,8 @@ from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.handling.strikes import Strike, strikes
 from yarrow.measure.units import Unit
 
-_SAME_PLANE = 0.05
+SAME_PLANE = 0.05
+"""Degrees of roll that no one can set on a pipe."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,7 +40,7 @@ class Order:
     @property
     def turns(self) -> int:
         """How often the pipe is turned about itself."""
-        return sum(abs(each.turned) > _SAME_PLANE for each in self.bends)
+        return sum(abs(each.turned) > SAME_PLANE for each in self.bends)
 
     @property
     def flips(self) -> int:
@@ -76,7 +77,6 @@ def orders(
     roles: Sequence[str],
     stance: Stance,
     unit: Unit,
-    length: float,
 ) -> tuple[Order, ...]:
     """The orders that a crew would think of, best first: from the start, and from the end.
 
@@ -100,7 +100,7 @@ def orders(
         ),
     )
     found = [
-        Order(name, _handled(bender, pipe, sequence, placings, stance, unit, length))
+        Order(name, _handled(bender, pipe, sequence, placings, stance, unit))
         for name, sequence, placings in named
     ]
     return tuple(sorted(found, key=lambda each: each.cost))
@@ -117,14 +117,13 @@ def _handled(
     placings: Sequence[Placing],
     stance: Stance,
     unit: Unit,
-    length: float,
 ) -> tuple[Handled, ...]:
     made: list[int] = []
     found = []
     for index in sequence:
         placing = placings[index]
         roll = roll_between(pipe, made[-1], index) if made else 0.0
-        met = strikes(pipe, made, index, placing.hook, bender, stance, unit, length)
+        met = strikes(pipe, made, index, placing.hook, bender, stance, unit)
         found.append(Handled(index, placing, roll, met))
         made.append(index)
     return tuple(found)

@@ -11,7 +11,7 @@ from typing import Literal
 from yarrow.benders.bender import Bender, Hook
 from yarrow.catalog.tables import Stance
 from yarrow.geometry.pipe import StraightPipe
-from yarrow.geometry.vectors import Vector, dot, scaled, subtract
+from yarrow.geometry.vectors import Vector, along, dot, subtract
 from yarrow.handling.half_bent import Arc, Piece, half_bent
 from yarrow.measure.units import Unit, convert_length
 
@@ -47,13 +47,12 @@ def strikes(
     bender: Bender,
     stance: Stance,
     unit: Unit,
-    length: float,
 ) -> tuple[Strike, ...]:
     """The worst strike on the floor and on the handle while one bend is made.
 
     Between two moments a point of a turning arm falls below what they tell by no more than
-    length × step² / 8. Where that could reach the floor, moments half-way are looked at, down to
-    half a degree.
+    its length × step² / 8. Where that could reach the floor, moments half-way are looked at, down
+    to half a degree.
 
     Args: as for half_bent; stance, where the bender is worked.
     Source: docs/geometry.md, the half-bent pipe.
@@ -66,12 +65,12 @@ def strikes(
     count = max(1, math.ceil(angle / SWEEP_STEP))
     moments = [angle * n / count for n in range(count + 1)]
     lying = _LYING * bender.diameter
-    at_rest = half_bent(pipe, made, index, 0.0, hook, length)
+    at_rest = half_bent(pipe, made, index, 0.0, hook)
     found = [_lowest(at_rest.behind, bender, height, 0.0)]
     met: Strike | None = None
     swept_up: list[Strike] = []
     for swept in moments if at_rest.ahead or handle else ():
-        bent = half_bent(pipe, made, index, swept, hook, length)
+        bent = half_bent(pipe, made, index, swept, hook)
         swept_up.append(_lowest(bent.ahead, bender, height, swept))
         free = (*bent.behind, *bent.ahead)
         deep = _on_handle(free, swept, bender, handle, unit) if handle else None
@@ -80,10 +79,10 @@ def strikes(
 
     def between(begins: Strike, ends: Strike) -> None:
         step = ends.swept - begins.swept
-        near = max(begins.by, ends.by) + length * math.radians(step) ** 2 / 8
+        near = max(begins.by, ends.by) + pipe.cut_length * math.radians(step) ** 2 / 8
         if step > FINEST and near > 0:
             swept = (begins.swept + ends.swept) / 2
-            bent = half_bent(pipe, made, index, swept, hook, length)
+            bent = half_bent(pipe, made, index, swept, hook)
             middle = _lowest(bent.ahead, bender, height, swept)
             found.append(middle)
             between(begins, middle)
@@ -142,24 +141,19 @@ def _between(
     begins: Vector, ends: Vector, middle: Vector, way: Vector, low: float, high: float
 ) -> float:
     """The least distance of a segment from the handle, between two places along it."""
-    along = subtract(ends, begins)
+    leg = subtract(ends, begins)
     off = subtract(begins, middle)
-    size, across = dot(along, along), dot(along, way)
+    size, across = dot(leg, leg), dot(leg, way)
     if size == 0.0:
         place = min(max(dot(off, way), low), high)
-        return math.dist(begins, _at(middle, way, place))
+        return math.dist(begins, along(middle, way, place))
     spread = size - across * across
-    part = 0.0 if spread <= 1e-12 else (across * dot(off, way) - dot(off, along)) / spread
+    part = 0.0 if spread <= 1e-12 else (across * dot(off, way) - dot(off, leg)) / spread
     best = math.inf
     for share in (min(max(part, 0.0), 1.0), 0.0, 1.0):
-        point = _at(begins, along, share)
+        point = along(begins, leg, share)
         place = min(max(dot(subtract(point, middle), way), low), high)
-        on_handle = _at(middle, way, place)
-        again = min(max(dot(subtract(on_handle, begins), along) / size, 0.0), 1.0)
-        best = min(best, math.dist(_at(begins, along, again), on_handle))
+        on_handle = along(middle, way, place)
+        again = min(max(dot(subtract(on_handle, begins), leg) / size, 0.0), 1.0)
+        best = min(best, math.dist(along(begins, leg, again), on_handle))
     return best
-
-
-def _at(begins: Vector, way: Vector, part: float) -> Vector:
-    moved = scaled(way, part)
-    return (begins[0] + moved[0], begins[1] + moved[1], begins[2] + moved[2])

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from abc import ABC, abstractmethod
 from dataclasses import dataclass
 from fractions import Fraction
 
@@ -102,14 +103,14 @@ class Hump:
         return Section(self.toward, Block(place, place + float(self.width), top))
 
 
-class GoneOver:
+class GoneOver(ABC):
     """What everything that is gone over has in common: it answers by its hump."""
 
     __slots__ = ()
 
+    @abstractmethod
     def hump(self) -> Hump:
         """The same as something to go over."""
-        raise NotImplementedError
 
     def kinds(self, setting: Setting) -> tuple[str, ...]:
         """Saddles, the usual one for its shape first."""

@@ -19,7 +19,7 @@ from yarrow.measure.units import Unit, convert_length
 from yarrow.runs.layout import lay_out
 from yarrow.runs.marks import exact_marks
 from yarrow.runs.plan import Finding, Mark, Step
-from yarrow.runs.planner import plan_run, settled
+from yarrow.runs.planner import ask, plan_asked
 from yarrow.runs.run import Survey
 from yarrow.runs.steps import steps
 from yarrow.runs.words import Words
@@ -92,18 +92,17 @@ def handle_run(survey: Survey) -> Handling:
     The pipe is simulated as long as it is cut: a longer stick hangs over at its end.
     Source: docs/geometry.md, the half-bent pipe.
     """
-    plan = plan_run(survey)
+    asked = ask(survey)
+    plan, run, words = plan_asked(asked), asked.run, asked.words
     errors = tuple(finding for finding in plan.findings if finding.level == "error")
-    run = settled(survey)
     where = stance(run.bender.kind)
     if errors or not plan.bends:
         return Handling("yarrow.handling/1", where.place, (), errors)
-    words = Words(run.unit, run.round_to)
     layout = lay_out(run)
     pipe = develop(layout.vertices, run.bender.radius)
     roles = tuple(layout.owners[corner - 1][1] for corner in pipe.corners)
     cut = round_to(pipe.cut_length, run.round_to, run.unit, feet=True).text
-    found = orders(run.bender, pipe, roles, where, run.unit, pipe.cut_length)
+    found = orders(run.bender, pipe, roles, where, run.unit)
     told = []
     for order in found:
         placings = _placings(order)
@@ -207,7 +206,7 @@ def _helps(
         return ()
     helps = []
     other: Hook = "end" if each.placing.hook == "start" else "start"
-    turned = strikes(pipe, made, each.bend, other, bender, where, unit, pipe.cut_length)
+    turned = strikes(pipe, made, each.bend, other, bender, where, unit)
     if not turned:
         helps.append(f"Hook it toward the {other} of the pipe instead: that is clear.")
     low = max((s.by for s in each.strikes if s.what == "floor"), default=0.0)
@@ -227,7 +226,7 @@ def _helps(
 def _centreline(
     pipe: StraightPipe, made: Collection[int], each: Handled, swept: float
 ) -> tuple[Vector, ...]:
-    bent = half_bent(pipe, made, each.bend, swept, each.placing.hook, pipe.cut_length)
+    bent = half_bent(pipe, made, each.bend, swept, each.placing.hook)
     points: list[Vector] = []
     for piece in bent.pieces:
         points += piece.points(_ARC_POINTS if isinstance(piece, Arc) else 1)

@@ -16,8 +16,8 @@ from yarrow.runs.plan import Finding, Remedy, Solved
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words
 
-FLOATING = ("at", "rise", "width", "angle")
-"""Numbers that a line may have loose."""
+FLOATING = {"at": "place", "rise": "rise", "width": "width", "angle": "angle"}
+"""Numbers that a line may have loose, and what they are called."""
 
 _DEGREE = 0.1
 """How far a degree is let go against a length of 1: an angle moves only where lengths do not do."""
@@ -197,13 +197,10 @@ def _not_reached(
         text += " No number of this walk runs that way: it takes another bend."
         return Finding("error", "end-not-reached", text, len(run.walk) - 1, path)
     name = line_name(run, helper.feature)
-    text += f" Let the {_FIELD_NAMES[helper.field]} of {name} float."
+    text += f" Let the {FLOATING[helper.field]} of {name} float."
     own = run.walk[helper.feature].loose
     remedy = Remedy("Let it float", f"walk[{helper.feature}].loose", (*own, helper.field))
     return Finding("error", "end-not-reached", text, len(run.walk) - 1, path, (), remedy)
-
-
-_FIELD_NAMES = {"at": "place", "rise": "rise", "width": "width", "angle": "angle"}
 
 
 def _missed(off: Vector, words: Words) -> str:
@@ -255,7 +252,7 @@ def _note(run: Run, each: Solved) -> Finding:
     return Finding(
         "note",
         "floats",
-        f"So that the ends meet, the {_FIELD_NAMES[each.field]} of {line_name(run, each.feature)} "
+        f"So that the ends meet, the {FLOATING[each.field]} of {line_name(run, each.feature)} "
         f"becomes {each.became_text} (said: {each.said_text}).",
         each.feature,
         f"walk[{each.feature}].{each.field}",

@@ -60,41 +60,39 @@ def plan_run(survey: Survey) -> Plan:
 
     Source: docs/geometry.md.
     """
-    words = Words(survey.setup.unit, survey.setup.round_to)
-    chosen = choose(survey, words)
-    run = chosen.run
-    solved: tuple[Solved, ...] = ()
-    findings = [*chosen.findings]
-    if survey.meet is not None:
-        met = meet(run, survey.meet, words)
-        run, solved = met.run, met.solved
-        findings += met.findings
-    asked = Asked(survey, run, chosen.choices, solved, words)
-    return _planned(asked, findings)
-
-
-def settled(survey: Survey) -> Run:
-    """A run with bends to everything that was met, and its loose numbers where they meet."""
-    words = Words(survey.setup.unit, survey.setup.round_to)
-    run = choose(survey, words).run
-    return run if survey.meet is None else meet(run, survey.meet, words).run
+    return plan_asked(ask(survey))
 
 
 @dataclass(frozen=True, slots=True)
 class Asked:
-    """A run with bends to everything, and how it came by them."""
+    """A run with bends to everything, its loose numbers where they meet, how it came by them, and
+    what there is to say about that."""
 
     survey: Survey
     run: Run
     choices: tuple[Choice, ...]
     solved: tuple[Solved, ...]
+    findings: tuple[Finding, ...]
     words: Words
 
 
-def _planned(asked: Asked, findings: list[Finding]) -> Plan:
+def ask(survey: Survey) -> Asked:
+    """Bends for what was met, then the loose numbers of a run whose ends are both fixed."""
+    words = Words(survey.setup.unit, survey.setup.round_to)
+    chosen = choose(survey, words)
+    if survey.meet is None:
+        return Asked(survey, chosen.run, chosen.choices, (), chosen.findings, words)
+    met = meet(chosen.run, survey.meet, words)
+    findings = (*chosen.findings, *met.findings)
+    return Asked(survey, met.run, chosen.choices, met.solved, findings, words)
+
+
+def plan_asked(asked: Asked) -> Plan:
+    """The plan of a run that has bends to everything. Source: docs/geometry.md."""
     run, words = asked.run, asked.words
     layout = lay_out(run)
-    findings += [
+    findings = [
+        *asked.findings,
         *bender_findings(run),
         *radius_findings(run, words),
         *slip_findings(run, words),

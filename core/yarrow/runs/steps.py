@@ -6,12 +6,9 @@ from collections.abc import Sequence
 
 from yarrow.benders.bender import Bender
 from yarrow.geometry.pipe import PipeBend, StraightPipe
-from yarrow.handling.orders import roll_between
+from yarrow.handling.orders import SAME_PLANE, roll_between
 from yarrow.runs.plan import Mark, Step, Working
 from yarrow.runs.words import Words, degrees
-
-_SAME_PLANE = 0.05
-"""Degrees of roll that no one can set on a pipe."""
 
 _STUB_FROM = 80.0
 """Degrees from which a bend at the start is told as a stub."""
@@ -140,7 +137,7 @@ def _bend(bender: Bender, bend: PipeBend, row: Working, *, first: bool) -> str:
 
 
 def _roll_words(roll: float) -> str:
-    if abs(roll) < _SAME_PLANE:
+    if abs(roll) < SAME_PLANE:
         return "Pipe stays as it lies. "
     if _opposite(roll):
         return "Turn the pipe half over. "
@@ -164,10 +161,10 @@ def _check(
         )
     if role == "outer-far":
         return "Both legs in one line: sight along the pipe, and lay it on something flat."
-    if abs(roll) > _SAME_PLANE and not _opposite(roll):
+    if abs(roll) > SAME_PLANE and not _opposite(roll):
         return f"{against}; sight down the pipe for a twist."
     return f"{against}."
 
 
 def _opposite(roll: float) -> bool:
-    return abs(abs(roll) - 180) < _SAME_PLANE
+    return abs(abs(roll) - 180) < SAME_PLANE

@@ -106,7 +106,7 @@ export function useBenders() {
   });
 }
 
-export type BenderDocument = Schemas["RunDocument_bender_file"];
+type BenderDocument = Schemas["RunDocument_bender_file"];
 
 export function benderNumbers(
   document: BenderDocument,
