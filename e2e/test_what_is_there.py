@@ -136,15 +136,25 @@ class Steps(PageTest):
     def test_the_work_in_order_with_what_the_half_bent_pipe_meets(self) -> None:
         browser = self.browser
         self.open_run("Press hall feed, bay 2")
+        browser.see("[data-cut]")
+        marks = browser.marks()
         browser.press("Steps", "[role=radio]")
         browser.see_text("Bend 1", "[data-step='2']")
         # By hand: the 24.3 before the first arc hang at 30 degrees while the second bend is made.
         browser.see_text("12 1/8 in under the floor", "[data-meets=floor]")
         browser.see_text("in the air", "[data-step='3']")
-        browser.press("From the end", "[role=radio]")
-        browser.see_text("lower than from the start")
+        browser.press("End", "[role=radio]")
+        browser.see_text("More handling")
         browser.see_text("marks of its own", "[role=status]")
         browser.see_text("Bend 3", "[data-step='2']")
+        # What is picked is what the stick, the marks and the steps are for from then on.
+        browser.press("Bend it in this order")
+        browser.gone("marks of its own")
+        browser.see_text("Bend 3", "[data-step='2']")
+        browser.see_text("Saved")
+        browser.press("Marks from the start", "[role=radio]")
+        browser.until(lambda: browser.marks() and browser.marks() != marks, "other marks")
+        browser.press("Steps", "[role=radio]")
         browser.write("walk[0].rise", "1")
         browser.see_text("can't be made as it is written")
         self.assertEqual(browser.complaints(), [])
@@ -154,6 +164,12 @@ class Steps(PageTest):
         self.open_run("Framed office, as the tape met it")
         marks = browser.marks()
         browser.press("Steps", "[role=radio]")
+        # Both ways to look at a bend stand side by side, the first one first.
+        browser.see("svg[aria-label='Bend 1 on the wall, from the front']")
+        browser.press("The next bend")
+        browser.see(
+            "svg[aria-label^='Bend 2 in the bender, hook to the right; it meets the floor']"
+        )
         told = browser.see("[data-step='1']").text.replace("\u00a0", " ")
         for mark in marks:
             self.assertIn(mark, told)

@@ -5,12 +5,13 @@ from __future__ import annotations
 import math
 import random
 import unittest
+from dataclasses import replace
 from itertools import pairwise
 from typing import Any
 
 from hypothesis import given, settings
 
-from core.tests.builders import end, metric, offset, run, saddle3, turn
+from core.tests.builders import end, metric, offset, run, turn
 from core.tests.properties.strategies import makeable_runs
 from yarrow.benders.bender import Hook
 from yarrow.catalog.tables import Stance, stance
@@ -18,9 +19,7 @@ from yarrow.documents.run_file import read_run
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.pipe import StraightPipe, develop
 from yarrow.handling.half_bent import Arc, half_bent
-from yarrow.handling.orders import orders
 from yarrow.handling.strikes import strikes
-from yarrow.runs.handle import handle_run
 from yarrow.runs.layout import lay_out
 from yarrow.runs.planner import ask
 from yarrow.runs.run import Run
@@ -78,7 +77,7 @@ class ByHand(unittest.TestCase):
     def test_on_a_bench_there_is_room_below(self) -> None:
         document = metric(turn(400, "left"), offset(900, 80, 30, "right"), end(1800))
         planned, pipe, _ = developed(document)
-        bench = stance("bench")
+        bench = replace(stance("bench"), table=None)
         met = strikes(pipe, [0], 1, "end", planned.bender, bench, "mm")
         self.assertEqual(met, ())
         longer = metric(turn(1000, "left"), offset(900, 80, 30, "right"), end(1800))
@@ -170,48 +169,3 @@ class Simulated(unittest.TestCase):
                     level = math.sqrt(max(1 - ((b[2] - a[2]) / size) ** 2, 0))
                     found = min(found, min(a[2], b[2]) - diameter / 2 * level + diameter / 2)
         return found
-
-
-class Orders(unittest.TestCase):
-    @settings(deadline=None, max_examples=25)
-    @given(makeable_runs())
-    def test_every_order_makes_every_bend_once_and_gives_the_same_pipe(
-        self, document: dict[str, Any]
-    ) -> None:
-        planned, pipe, _ = developed(document)
-        for order in handle_run(read_run(document)).orders:
-            self.assertEqual(
-                sorted(each.bend for each in order.bends), list(range(len(pipe.bends)))
-            )
-            for mark, bend in zip(order.marks, pipe.bends, strict=True):
-                length = arc_length(bend.radius, bend.angle)
-                starts = planned.bender.arc_start(mark.position, length, mark.hook, mark.reference)
-                self.assertAlmostEqual(starts, bend.arc_start, places=6)
-
-    def test_the_best_is_first_and_the_others_say_what_they_cost(self) -> None:
-        handling = handle_run(read_run(STUB_AND_OFFSET))
-        best, other = handling.orders
-        self.assertEqual([best.chosen, other.chosen], [True, False])
-        self.assertEqual(best.blocks_text, "17 5/16")
-        self.assertIn("lower than", other.reason)
-
-    def test_a_bend_that_meets_the_floor_says_where_by_how_much_and_what_helps(self) -> None:
-        best = handle_run(read_run(STUB_AND_OFFSET)).orders[0]
-        second = next(each for each in best.bends if each.bend == 1)
-        self.assertIn("17 5/16 in under the floor", second.meets[0].text)
-        self.assertIn("in the air", second.helps[0])
-        self.assertTrue(any("17 5/16 in: on blocks" in text for text in second.helps))
-
-    def test_a_saddle_s_centre_is_first_from_either_end(self) -> None:
-        planned, pipe, roles = developed(run(saddle3(40, 2), end(90)))
-        for order in orders(planned.bender, pipe, roles, stance("hand"), "in"):
-            self.assertEqual(order.bends[0].bend, 1)
-
-    def test_a_run_that_can_t_be_made_has_no_orders_but_the_findings(self) -> None:
-        handling = handle_run(read_run(run(offset(40, 1, 60), end(80))))
-        self.assertEqual(handling.orders, ())
-        self.assertEqual(handling.findings[0].code, "arcs-overlap")
-
-    def test_a_straight_piece_needs_no_order(self) -> None:
-        handling = handle_run(read_run(run(end(80))))
-        self.assertEqual((handling.orders, handling.findings), ((), ()))

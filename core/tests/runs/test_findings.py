@@ -215,6 +215,7 @@ class Steps(unittest.TestCase):
 
     def test_a_quarter_turn_is_told_with_its_way(self) -> None:
         plan = planned(turn(40, "left"), turn(40, "out"), end(40))
-        # n1 × n2 about travel is +90: clockwise seen along the pipe from its start.
+        # The second plane lies clockwise of the first, seen along the pipe from its start; so that
+        # it comes up, the pipe itself goes the other way.
         self.assertEqual(plan.bends[1].roll, 90)
-        self.assertIn("90° clockwise, seen from its start", plan.steps[2].do)
+        self.assertIn("90° anticlockwise, seen from its start", plan.steps[2].do)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 
 from yarrow.benders.bender import NOTCH_ANGLE, Bender, Hook, Reference
@@ -41,56 +41,95 @@ class Placing:
         return self.short_before <= _HAIR and self.short_after <= _HAIR
 
 
-def making_order(roles: Sequence[str]) -> tuple[int, ...]:
-    """The order in which bends are made: along the pipe, a saddle's centre before its outers.
+def groups(roles: Sequence[str]) -> tuple[tuple[int, ...], ...]:
+    """The bends that are made one after the other whatever the order: a saddle's three, else one.
 
     Args: roles, each bend's part in its line, in order along the pipe.
     """
-    order: list[int] = []
-    for index, role in enumerate(roles):
-        if role == "saddle-centre" and order and roles[index - 1] == "outer-near":
-            order.insert(-1, index)
-        else:
-            order.append(index)
-    return tuple(order)
+    found: list[tuple[int, ...]] = []
+    index = 0
+    while index < len(roles):
+        saddle = tuple(roles[index : index + 3]) == _SADDLE
+        found.append((index, index + 1, index + 2) if saddle else (index,))
+        index += len(found[-1])
+    return tuple(found)
+
+
+_SADDLE = ("outer-near", "saddle-centre", "outer-far")
+
+
+def in_group(group: tuple[int, ...], side: Hook) -> tuple[int, ...]:
+    """A group's bends as they are made by someone who comes from one end: a saddle's centre before
+    its outers."""
+    if len(group) == 1:
+        return group
+    near, centre, far = group
+    return (centre, near, far) if side == "start" else (centre, far, near)
+
+
+def making_order(roles: Sequence[str]) -> tuple[int, ...]:
+    """The usual order: along the pipe, a saddle's centre before its outers."""
+    return tuple(bend for group in groups(roles) for bend in in_group(group, "start"))
 
 
 def place_bender(
-    bender: Bender, pipe: StraightPipe, roles: Sequence[str], order: Sequence[int]
+    bender: Bender,
+    pipe: StraightPipe,
+    roles: Sequence[str],
+    order: Sequence[int],
+    hooks: Sequence[Hook] = (),
 ) -> tuple[Placing, ...]:
     """The bender's placing for each bend, when they are made in an order.
 
-    Past the bends that are made everything to the pipe's end is still straight, so the hook faces
-    the end. A first 90 is hooked toward the start, unless its stub is longer than half the pipe; a
-    saddle's outers are hooked toward its centre. Where the chosen way does not fit and the other
-    does, the other is taken. A 90 hooked toward the end goes on its back-of-bend mark, a saddle's
-    centre of 45 on the notch.
-
+    Args: hooks, the end to face at each bend of the order; left to habit where there are none, and
+    turned round where the habit's way does not fit and the other does.
+    Returns: the placings in order along the pipe.
     Source: docs/geometry.md, which way the hook faces.
     """
     placings: dict[int, Placing] = {}
-    furthest = -1
-    for index in order:
-        earlier = next((n for n in range(index - 1, -1, -1) if n in placings), None)
-        later = next((n for n in range(index + 1, furthest + 1) if n in placings), None)
-        furthest = max(furthest, index)
-        preferred = _preferred(bender, pipe, index, roles[index])
-        choice = _placing(bender, pipe, index, roles[index], preferred, earlier, later)
-        if not choice.fits:
-            other: Hook = "end" if preferred == "start" else "start"
-            turned = _placing(bender, pipe, index, roles[index], other, earlier, later)
+    for number, index in enumerate(order):
+        preferred = hooks[number] if hooks else habit(bender, pipe, roles, index, "start")
+        choice = place(bender, pipe, roles, index, preferred, placings)
+        if not choice.fits and not hooks:
+            turned = place(bender, pipe, roles, index, other_end(preferred), placings)
             choice = turned if turned.fits else choice
         placings[index] = choice
     return tuple(placings[index] for index in range(len(pipe.bends)))
 
 
-def _preferred(bender: Bender, pipe: StraightPipe, index: int, role: str) -> Hook:
-    if role == "outer-far":
-        return "start"
+def other_end(side: Hook) -> Hook:
+    """The other end of a pipe."""
+    return "end" if side == "start" else "start"
+
+
+def habit(bender: Bender, pipe: StraightPipe, roles: Sequence[str], index: int, side: Hook) -> Hook:
+    """The end that the hook faces by habit, for someone who comes from a side: past the bends that
+    are made everything is still straight, so the hook faces the other end. A 90 at the near end is
+    hooked toward that end, unless its stub is longer than half the pipe; a saddle's outers are
+    hooked toward its centre."""
+    role = roles[index]
+    if role in ("outer-near", "outer-far"):
+        return "end" if role == "outer-near" else "start"
     bend = pipe.bends[index]
-    stub = bend.arc_start + bender.radius + bender.diameter / 2
-    short_end_first = index == 0 and bend.angle >= _STUB_FROM and stub <= pipe.cut_length / 2
-    return "start" if short_end_first else "end"
+    nearest = 0 if side == "start" else len(pipe.bends) - 1
+    leg = bend.arc_start if side == "start" else pipe.cut_length - bend.arc_end
+    stub = leg + bender.radius + bender.diameter / 2
+    short = index == nearest and bend.angle >= _STUB_FROM and stub <= pipe.cut_length / 2
+    return side if short else other_end(side)
+
+
+def place(
+    bender: Bender,
+    pipe: StraightPipe,
+    roles: Sequence[str],
+    index: int,
+    hook: Hook,
+    made: Collection[int],
+) -> Placing:
+    """The bender on one bend, with the hook toward an end, while others are in the pipe already."""
+    earlier = max((n for n in made if n < index), default=None)
+    later = min((n for n in made if n > index), default=None)
+    return _placing(bender, pipe, index, roles[index], hook, earlier, later)
 
 
 def _placing(

@@ -151,20 +151,35 @@ def rules_of_thumb(table: str = "rules-of-thumb") -> tuple[RuleOfThumb, ...]:
 
 
 @dataclass(frozen=True, slots=True)
+class Table:
+    """What a tool is bolted to or lies on, mm from the shoe: ``ahead`` of it and ``behind``, to
+    either side, and how far ``under`` the pipe."""
+
+    ahead: float
+    behind: float
+    aside: float
+    under: float
+
+
+@dataclass(frozen=True, slots=True)
 class Stance:
-    """Where a kind of bender is worked: the place, how high the pipe lies over the floor, and how
-    long its handle is (0: none that the pipe could meet)."""
+    """Where a kind of bender is worked: the place, how high the pipe lies over the floor, how long
+    its handle is and how far its heel stands out beyond the groove (0: none that the pipe could
+    meet), and the table under it, if any."""
 
     place: str
     height_mm: float
     handle_mm: float
+    heel_mm: float = 0.0
+    table: Table | None = None
 
 
 @cache
 def stance(kind: str) -> Stance:
     """Where a kind of bender is worked. Raises: KeyError for a kind that there is not."""
     row = _toml("stances")[kind]
-    return Stance(row["place"], float(row["height_mm"]), float(row["handle_mm"]))
+    table = Table(**row["table_mm"]) if "table_mm" in row else None
+    return Stance(row["place"], row["height_mm"], row["handle_mm"], row["heel_mm"], table)
 
 
 @dataclass(frozen=True, slots=True)

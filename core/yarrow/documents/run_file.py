@@ -28,7 +28,7 @@ from yarrow.measure.tape import Reading
 from yarrow.measure.units import Unit, convert
 from yarrow.obstacles.free_offset import FreeOffset
 from yarrow.obstacles.registry import OBSTACLES, Met
-from yarrow.runs.run import Points, Run, Start, Survey, Worked
+from yarrow.runs.run import Next, Points, Run, Start, Survey, Worked
 
 BOX_MARGIN: dict[Unit, Fraction] = {"in": Fraction(2), "mm": Fraction(50)}
 """Straight left at a box where nothing is said: what a hook takes without crushing the end."""
@@ -83,6 +83,7 @@ def read_run(document: object) -> Survey:
         path=_path(shape, worked),
         worked=tuple(worked),
         own_allowances=tuple(own_allowances),
+        order=tuple(Next(**each) for each in shape.get("order", [])),
     )
     return Survey(setup, said, meet)
 

@@ -4,43 +4,68 @@ from __future__ import annotations
 
 import itertools
 import math
-from collections.abc import Sequence
-from dataclasses import dataclass
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass, field
+from typing import Literal
 
 from yarrow.benders.bender import Bender, Hook
-from yarrow.benders.placing import Placing, making_order, place_bender
+from yarrow.benders.placing import Placing, groups, habit, in_group, place
 from yarrow.catalog.tables import Stance
-from yarrow.geometry.pipe import PipeBend, StraightPipe
+from yarrow.geometry.pipe import StraightPipe
 from yarrow.handling.strikes import Strike, strikes
 from yarrow.measure.units import Unit
 
 SAME_PLANE = 0.05
 """Degrees of roll that no one can set on a pipe."""
 
+_TURN, _FLIP, _UNUSUAL, _WALK_ROUND = 1, 3, 2, 2
+"""What it costs to turn the pipe about itself, to carry it round end for end, to hook it another
+way than the habit, and to go on from its other end: in turns of the pipe."""
+
+HOOKS: tuple[Hook, ...] = ("start", "end")
+
+OrderName = Literal["from the start", "from the end", "from both ends", "as marked"]
+
 
 @dataclass(frozen=True, slots=True)
 class Handled:
-    """One bend of an order: the placing of the bender, by how much the pipe is turned since the
-    last one (degrees, seen from its start), and what the half-bent pipe meets."""
+    """One bend of an order: the placing of the bender, by how much its plane is rolled from that of
+    the bend made last (degrees), and what the half-bent pipe meets."""
 
     bend: int
     placing: Placing
-    turned: float
+    rolled: float
     strikes: tuple[Strike, ...]
+
+    @property
+    def blocked(self) -> bool:
+        """Whether the tool itself is met, which no block helps against."""
+        return any(strike.what in ("handle", "heel") for strike in self.strikes)
+
+    @property
+    def low(self) -> float:
+        """What has to be put under the bender: the worst of floor and bench; 0 where nothing."""
+        return max((s.by for s in self.strikes if s.what in ("floor", "bench")), default=0.0)
+
+
+Cost = tuple[int, int, int, int, float]
+"""Bends without room, bends that meet the tool, bends that want blocks, effort in turns, and the
+height of all blocks: gravest first."""
 
 
 @dataclass(frozen=True, slots=True)
 class Order:
     """A sequence of bends: ``turns`` of the pipe about itself, ``flips`` end for end; ``blocks``,
-    how high the bender has to stand so that nothing meets the floor."""
+    how high the bender has to stand so that nothing is met below it."""
 
-    name: str
+    name: OrderName
     bends: tuple[Handled, ...]
+    cost: Cost
 
     @property
     def turns(self) -> int:
         """How often the pipe is turned about itself."""
-        return sum(abs(each.turned) > SAME_PLANE for each in self.bends)
+        return sum(abs(each.rolled) > SAME_PLANE for each in self.bends)
 
     @property
     def flips(self) -> int:
@@ -50,25 +75,13 @@ class Order:
 
     @property
     def blocks(self) -> float:
-        """What the worst strike on the floor asks for; 0 where there is none."""
-        return max(
-            (s.by for each in self.bends for s in each.strikes if s.what == "floor"), default=0.0
-        )
+        """The highest that the bender has to be put up; 0 where nothing is met below."""
+        return max((each.low for each in self.bends), default=0.0)
 
     @property
-    def blocked(self) -> bool:
-        """Whether the handle is met, which no block helps against."""
-        return any(s.what == "handle" for each in self.bends for s in each.strikes)
-
-    @property
-    def tight(self) -> bool:
-        """Whether the bender lacks straight pipe somewhere."""
-        return any(not each.placing.fits for each in self.bends)
-
-    @property
-    def cost(self) -> tuple[float, ...]:
-        """What makes an order worse, gravest first."""
-        return (float(self.tight), float(self.blocked), self.blocks, 3 * self.flips + self.turns)
+    def works(self) -> bool:
+        """Whether the bender has room at every bend and the tool is not met."""
+        return self.cost[:2] == (0, 0)
 
 
 def orders(
@@ -78,98 +91,132 @@ def orders(
     stance: Stance,
     unit: Unit,
 ) -> tuple[Order, ...]:
-    """The orders that a crew would think of, best first: from the start, and from the end.
+    """The best order from either end, best first; where neither works, the best of those that begin
+    at one end and finish from the other too.
 
-    Source: docs/geometry.md, the half-bent pipe.
+    For each sequence the hook's direction at every bend is searched: costs add up, so the cheapest
+    way to each bend and hook is kept, and no more. A saddle's centre comes before its outers.
+
+    Source: docs/geometry.md, orders.
     """
-    count = len(pipe.bends)
-    if not count:
+    if not pipe.bends:
         return ()
-    order = making_order(roles)
-    forward = place_bender(bender, pipe, roles, order)
-    mirrored = _from_the_end(pipe)
-    back_roles = tuple(_BACKWARD.get(role, role) for role in reversed(roles))
-    back_order = making_order(back_roles)
-    backward = place_bender(bender, mirrored, back_roles, back_order)
-    named = (
-        ("from the start", order, forward),
-        (
-            "from the end",
-            tuple(count - 1 - n for n in back_order),
-            tuple(_turned_round(p, count) for p in reversed(backward)),
-        ),
-    )
+    search = _Search(bender, pipe, tuple(roles), stance, unit)
+    parts = groups(roles)
     found = [
-        Order(name, _handled(bender, pipe, sequence, placings, stance, unit))
-        for name, sequence, placings in named
+        search.best("from the start", tuple((g, HOOKS[0]) for g in parts)),
+        search.best("from the end", tuple((g, HOOKS[1]) for g in reversed(parts))),
     ]
+    if not any(order.works for order in found) and len(parts) > 2:
+        halves = (search.best("from both ends", each) for each in _from_both_ends(parts))
+        found.append(min(halves, key=lambda each: each.cost))
     return tuple(sorted(found, key=lambda each: each.cost))
 
 
-_BACKWARD = {"near": "far", "far": "near", "outer-near": "outer-far", "outer-far": "outer-near"}
-"""A bend's part in its line, for someone who comes from the other end."""
-
-
-def _handled(
+def as_said(
     bender: Bender,
     pipe: StraightPipe,
+    roles: Sequence[str],
     sequence: Sequence[int],
     placings: Sequence[Placing],
     stance: Stance,
     unit: Unit,
-) -> tuple[Handled, ...]:
-    made: list[int] = []
-    found = []
-    for index in sequence:
-        placing = placings[index]
-        roll = roll_between(pipe, made[-1], index) if made else 0.0
-        met = strikes(pipe, made, index, placing.hook, bender, stance, unit)
-        found.append(Handled(index, placing, roll, met))
-        made.append(index)
-    return tuple(found)
+) -> Order:
+    """An order that is not searched for but given, with what it meets and costs."""
+    search = _Search(bender, pipe, tuple(roles), stance, unit)
+    parts = tuple(((bend,), HOOKS[0]) for bend in sequence)
+    return search.best("as marked", parts, {bend: placings[bend].hook for bend in sequence})
+
+
+Sequenced = tuple[tuple[tuple[int, ...], Hook], ...]
+"""Groups of bends in the order they are made, each with the end that one comes from."""
+
+
+def _from_both_ends(parts: Sequence[tuple[int, ...]]) -> Iterator[Sequenced]:
+    """Some groups from one end, the rest from the other, with the last one in the middle."""
+    count = len(parts)
+    for first in range(1, count - 1):
+        forward = tuple((g, HOOKS[0]) for g in parts[:first])
+        yield forward + tuple((g, HOOKS[1]) for g in reversed(parts[first:]))
+        backward = tuple((g, HOOKS[1]) for g in reversed(parts[count - first :]))
+        yield backward + tuple((g, HOOKS[0]) for g in parts[: count - first])
+
+
+@dataclass(slots=True)
+class _Search:
+    """The cheapest hooks for sequences of one piece's bends; what was simulated is remembered."""
+
+    bender: Bender
+    pipe: StraightPipe
+    roles: tuple[str, ...]
+    stance: Stance
+    unit: Unit
+    known: dict[tuple[frozenset[int], int, Hook], tuple[Placing, tuple[Strike, ...]]] = field(
+        default_factory=dict
+    )
+
+    def best(
+        self, name: OrderName, sequence: Sequenced, hooks: Mapping[int, Hook] | None = None
+    ) -> Order:
+        """The order of that sequence with the cheapest hooks, or with those that are given."""
+        made: frozenset[int] = frozenset()
+        last = side_before = None
+        ways: dict[Hook, tuple[Cost, tuple[Handled, ...]]] = {}
+        for group, side in sequence:
+            for bend in in_group(group, side):
+                roll = 0.0 if last is None else roll_between(self.pipe, last, bend)
+                walked = _WALK_ROUND if side_before not in (None, side) else 0
+                usual = habit(self.bender, self.pipe, self.roles, bend, side)
+                turn = (_TURN if abs(roll) > SAME_PLANE else 0) + walked
+                reached: dict[Hook, tuple[Cost, tuple[Handled, ...]]] = {}
+                for hook in (hooks[bend],) if hooks else HOOKS:
+                    placing, met = self._simulated(made, bend, hook)
+                    handled = Handled(bend, placing, roll, met)
+                    effort = turn + (_UNUSUAL if hook != usual else 0)
+                    here = _cost(handled, effort)
+                    options = [
+                        (_sum(cost, here, _FLIP if before != hook else 0), way)
+                        for before, (cost, way) in ways.items()
+                    ]
+                    cost, way = min(options, key=lambda o: o[0]) if options else (here, ())
+                    reached[hook] = (cost, (*way, handled))
+                ways, last, side_before = reached, bend, side
+                made |= {bend}
+        cost, way = min(ways.values(), key=lambda each: each[0])
+        return Order(name, way, cost)
+
+    def _simulated(
+        self, made: frozenset[int], bend: int, hook: Hook
+    ) -> tuple[Placing, tuple[Strike, ...]]:
+        key = (made, bend, hook)
+        if key not in self.known:
+            placing = place(self.bender, self.pipe, self.roles, bend, hook, made)
+            met = strikes(self.pipe, made, bend, hook, self.bender, self.stance, self.unit)
+            self.known[key] = (placing, met)
+        return self.known[key]
+
+
+def _cost(handled: Handled, effort: int) -> Cost:
+    low = handled.low
+    return (int(not handled.placing.fits), int(handled.blocked), int(low > 0), effort, low)
+
+
+def _sum(one: Cost, other: Cost, effort: int) -> Cost:
+    return (
+        one[0] + other[0],
+        one[1] + other[1],
+        one[2] + other[2],
+        one[3] + other[3] + effort,
+        one[4] + other[4],
+    )
 
 
 def roll_between(pipe: StraightPipe, last: int, bend: int) -> float:
-    """By how much the pipe is turned from the bend made last to this one, −180 < roll ≤ 180."""
+    """By how much the plane of a bend is rolled from that of the one made last, seen from the
+    pipe's start, −180 < roll ≤ 180. The pipe is turned the other way to bring it up."""
     if bend > last:
         roll = sum(pipe.bends[other].roll for other in range(last + 1, bend + 1))
     else:
         roll = -sum(pipe.bends[other].roll for other in range(bend + 1, last + 1))
     turned = 180.0 - (180.0 - roll) % 360.0
     return 0.0 if math.isclose(turned, 0.0, abs_tol=1e-9) else turned
-
-
-def _from_the_end(pipe: StraightPipe) -> StraightPipe:
-    """The same pipe, counted from its other end. Rolls keep their sign: both normals and the
-    direction of travel are turned round."""
-    bends = pipe.bends
-    rolls = [0.0, *(bend.roll for bend in reversed(bends[1:]))]
-    return StraightPipe(
-        pipe.cut_length,
-        tuple(reversed(pipe.straights)),
-        tuple(
-            PipeBend(pipe.cut_length - bend.arc_end, bend.angle, roll, bend.radius)
-            for bend, roll in zip(reversed(bends), rolls, strict=True)
-        ),
-        tuple(reversed(pipe.corners)),
-        pipe.ahead,
-        pipe.first_toward,
-    )
-
-
-def _turned_round(placing: Placing, count: int) -> Placing:
-    hook: Hook = "end" if placing.hook == "start" else "start"
-
-    def other(bend: int | None) -> int | None:
-        return None if bend is None else count - 1 - bend
-
-    return Placing(
-        hook=hook,
-        reference=placing.reference,
-        before=other(placing.after),
-        after=other(placing.before),
-        room=placing.room,
-        need=placing.need,
-        short_before=placing.short_after,
-        short_after=placing.short_before,
-    )

@@ -4,24 +4,25 @@ from __future__ import annotations
 
 from collections.abc import Collection, Sequence
 from dataclasses import dataclass
-from typing import Literal
 
-from yarrow.benders.bender import Bender, Hook
-from yarrow.benders.placing import Placing
+from yarrow.benders.bender import Hook
+from yarrow.benders.placing import Placing, place_bender
 from yarrow.catalog.tables import Stance, stance
-from yarrow.geometry.pipe import StraightPipe, develop
+from yarrow.geometry.pipe import develop
 from yarrow.geometry.vectors import Vector
-from yarrow.handling.half_bent import Arc, half_bent
-from yarrow.handling.orders import Handled, Order, orders
-from yarrow.handling.strikes import Strike, strikes
+from yarrow.handling.half_bent import Arc, HalfBent, half_bent
+from yarrow.handling.orders import Handled, Order, as_said, orders
+from yarrow.handling.splitting import splits
+from yarrow.handling.strikes import Strike, What
 from yarrow.measure.rounding import round_to
-from yarrow.measure.units import Unit, convert_length
-from yarrow.runs.layout import lay_out
+from yarrow.measure.units import convert_length
+from yarrow.runs.layout import Layout, lay_out
 from yarrow.runs.marks import exact_marks
 from yarrow.runs.plan import Finding, Mark, Step
-from yarrow.runs.planner import ask, plan_asked
-from yarrow.runs.run import Survey
-from yarrow.runs.steps import steps
+from yarrow.runs.planner import ask, plan_asked, run_order
+from yarrow.runs.run import Next, Run, Survey
+from yarrow.runs.steps import Piece, steps
+from yarrow.runs.wall import on_wall
 from yarrow.runs.words import Words
 from yarrow.runs.working import working
 
@@ -34,7 +35,7 @@ class Met:
     or how deep it would cut in; the place on the straight pipe; the moment, degrees into the bend.
     """
 
-    what: Literal["floor", "handle"]
+    what: What
     by: float
     by_text: str
     at_text: str
@@ -44,9 +45,13 @@ class Met:
 
 @dataclass(frozen=True, slots=True)
 class BendHandling:
-    """One bend of an order: by how much the pipe is turned since the last one, degrees seen from
-    its start; its step in the list; what it meets, and what helps; the pipe's centreline as it lies
-    in the bender before the bend and after it, x toward the hook, z up, the floor at ``floor``."""
+    """One bend of an order: by how much the pipe is turned since the last one, degrees clockwise
+    seen from its start; its step in the list; what it meets, and what helps.
+
+    ``before`` and ``after`` are the pipe's centreline as it lies in the bender, x toward the hook,
+    z up, y away from who stands with the hook on the right, the floor at ``floor``; ``wall`` is
+    that same piece with this bend made where it belongs on the wall, in the frame of the plan.
+    """
 
     bend: int
     step: int
@@ -56,16 +61,21 @@ class BendHandling:
     helps: tuple[str, ...]
     before: tuple[Vector, ...]
     after: tuple[Vector, ...]
+    wall: tuple[Vector, ...]
     floor: float
 
 
 @dataclass(frozen=True, slots=True)
 class OrderHandling:
     """An order with its price: turns of the pipe about itself, flips end for end, and how high the
-    bender has to stand (empty: on the floor, as usual)."""
+    bender has to stand (empty: as usual). ``taken``: the plan's marks are for this one; ``value``
+    is what a run's ``order`` says to take it (empty: nothing, it is the usual one). ``works``:
+    there is room at every bend, and the tool is not met."""
 
     name: str
     chosen: bool
+    taken: bool
+    works: bool
     reason: str
     turns: int
     flips: int
@@ -73,12 +83,13 @@ class OrderHandling:
     bends: tuple[BendHandling, ...]
     marks: tuple[Mark, ...]
     steps: tuple[Step, ...]
+    value: tuple[Next, ...]
 
 
 @dataclass(frozen=True, slots=True)
 class Handling:
     """The orders that a piece can be bent in, best first; none where it can't be made, and then the
-    findings say why."""
+    findings say why. Where there are orders and none works, a finding says what is in the way."""
 
     format: str
     place: str
@@ -102,132 +113,214 @@ def handle_run(survey: Survey) -> Handling:
     pipe = develop(layout.vertices, run.bender.radius)
     roles = tuple(layout.owners[corner - 1][1] for corner in pipe.corners)
     cut = round_to(pipe.cut_length, run.round_to, run.unit, feet=True).text
-    found = orders(run.bender, pipe, roles, where, run.unit)
-    told = []
-    for order in found:
-        placings = _placings(order)
-        marks = exact_marks(run, pipe, placings)
-        rows = working(run, pipe, roles, placings, words)
-        sequence = [each.bend for each in order.bends]
-        work = steps(run.bender, pipe, marks, rows, roles, sequence, cut, words)
-        bends = _bends(order, found, run.bender, pipe, where, run.unit, words, work)
-        told.append(
-            OrderHandling(
-                name=order.name,
-                chosen=order is found[0],
-                reason=_reason(order, found, words),
-                turns=order.turns,
-                flips=order.flips,
-                blocks_text=words.reading(words.up(order.blocks)) if order.blocks else "",
-                bends=bends,
-                marks=marks,
-                steps=work,
-            )
-        )
-    return Handling("yarrow.handling/1", where.place, tuple(told), ())
+    piece = Piece(run.bender, pipe, roles, cut, words)
+    found = _different(orders(run.bender, pipe, roles, where, run.unit))
+    sequence, hooks = run_order(run, roles)
+    placings = place_bender(run.bender, pipe, roles, sequence, hooks)
+    usual = _said(sequence, placings)
+    if all(_next(order) != usual for order in found):
+        own = as_said(run.bender, pipe, roles, sequence, placings, where, run.unit)
+        found = (*found, own)
+    told = tuple(
+        _told(order, found, run, layout, piece, where, taken=_next(order) == usual)
+        for order in found
+    )
+    return Handling("yarrow.handling/1", where.place, told, _no_order(found[0], piece, where))
 
 
-def _placings(order: Order) -> tuple[Placing, ...]:
+def _different(found: Sequence[Order]) -> tuple[Order, ...]:
+    """Each order once: a single bend is the same from either end."""
+    return tuple({_next(order): order for order in reversed(found)}.values())[::-1]
+
+
+def _said(sequence: Sequence[int], placings: Sequence[Placing]) -> tuple[Next, ...]:
+    return tuple(Next(index, placings[index].hook) for index in sequence)
+
+
+def _next(order: Order) -> tuple[Next, ...]:
+    return tuple(Next(each.bend, each.placing.hook) for each in order.bends)
+
+
+def _told(
+    order: Order,
+    found: Sequence[Order],
+    run: Run,
+    layout: Layout,
+    piece: Piece,
+    where: Stance,
+    *,
+    taken: bool,
+) -> OrderHandling:
     by_bend = {each.bend: each.placing for each in order.bends}
-    return tuple(by_bend[index] for index in range(len(by_bend)))
+    placings = tuple(by_bend[index] for index in range(len(by_bend)))
+    marks = exact_marks(run, piece.pipe, placings)
+    rows = working(run, piece.pipe, piece.roles, placings, piece.words)
+    work = steps(piece, marks, rows, [each.bend for each in order.bends])
+    words = piece.words
+    return OrderHandling(
+        name=order.name,
+        chosen=order is found[0],
+        taken=taken,
+        works=order.works,
+        reason=_reason(order, found, words),
+        turns=order.turns,
+        flips=order.flips,
+        blocks_text=words.reading(words.up(order.blocks)) if order.blocks else "",
+        bends=_bends(order, found, layout, piece, where, work),
+        marks=marks,
+        steps=work,
+        value=_next(order),
+    )
 
 
 def _reason(order: Order, found: Sequence[Order], words: Words) -> str:
     """Why an order is first, or what it costs against the first."""
     first = found[0]
     if order is first:
+        if not order.works:
+            return "The least trouble, but it can't be made so."
         if len(found) == 1 or order.cost == found[1].cost:
             return "The usual way: one end after the other."
-        if order.blocks < found[1].blocks:
+        if order.cost[:3] == found[1].cost[:3] and order.cost[3] == found[1].cost[3]:
             return "The half-bent pipe hangs the least."
+        if order.cost[:2] < found[1].cost[:2]:
+            return "The bender has room at every bend, and nothing meets it."
+        if order.cost[2] < found[1].cost[2]:
+            return "The half-bent pipe meets what is below it the least often."
         return "The pipe is turned and carried the least."
+    if order.works < first.works:
+        return "The bender lacks room, or is met."
+    hangs = order.cost[2] - first.cost[2]
+    if hangs > 0:
+        return f"Hangs too low at {hangs} more bend{'s' if hangs > 1 else ''}."
+    more = order.cost[3] - first.cost[3]
+    if more > 0:
+        return f"More handling: as much as turning the pipe {_times(more)} more."
     if order.blocks > first.blocks:
         return f"Hangs {words.length(order.blocks - first.blocks)} lower than {first.name}."
-    more = order.turns + order.flips - first.turns - first.flips
-    return f"Turned or carried {more} more time{'s' if more != 1 else ''}."
+    return "As good."
+
+
+def _times(count: int) -> str:
+    return "once" if count == 1 else f"{count} times"
 
 
 def _bends(
     order: Order,
     found: Sequence[Order],
-    bender: Bender,
-    pipe: StraightPipe,
+    layout: Layout,
+    piece: Piece,
     where: Stance,
-    unit: Unit,
-    words: Words,
     work: Sequence[Step],
 ) -> tuple[BendHandling, ...]:
     made: list[int] = []
     told = []
+    unit, diameter = piece.words.unit, piece.bender.diameter
     for each in order.bends:
-        angle = pipe.bends[each.bend].angle
-        step = next(step.number for step in work if step.bend == each.bend)
+        pipe, hook = piece.pipe, each.placing.hook
+        after = half_bent(pipe, made, each.bend, pipe.bends[each.bend].angle, hook)
         told.append(
             BendHandling(
                 bend=each.bend,
-                step=step,
-                hook=each.placing.hook,
-                turned=each.turned,
-                meets=tuple(_met(strike, words) for strike in each.strikes),
-                helps=_helps(each, made, order, found, bender, pipe, where, unit, words),
-                before=_centreline(pipe, made, each, 0.0),
-                after=_centreline(pipe, made, each, angle),
-                floor=-convert_length(where.height_mm, "mm", unit) - bender.diameter / 2,
+                step=next(step.number for step in work if step.bend == each.bend),
+                hook=hook,
+                turned=-each.rolled if each.rolled != 180.0 else 180.0,
+                meets=tuple(_met(strike, made, piece) for strike in each.strikes),
+                helps=_helps(each, order, found, piece, where),
+                before=_centreline(half_bent(pipe, made, each.bend, 0.0, hook)),
+                after=_centreline(after),
+                wall=on_wall(_centreline(after), layout, pipe, each.bend, hook),
+                floor=-convert_length(where.height_mm, "mm", unit) - diameter / 2,
             )
         )
         made.append(each.bend)
     return tuple(told)
 
 
-def _met(strike: Strike, words: Words) -> Met:
-    what, by, at, swept = strike.what, strike.by, strike.at, strike.swept
-    place = words.length(at)
+_MEETS = {"bench": "the bench", "handle": "the handle", "heel": "the bender's heel"}
+
+
+def _met(strike: Strike, made: Collection[int], piece: Piece) -> Met:
+    what, by, at, swept, words = strike.what, strike.by, strike.at, strike.swept, piece.words
+    begins = [0.0, *(piece.pipe.bends[n].arc_end for n in sorted(made)), piece.pipe.cut_length]
+    until = next((place for place in begins if place > at + 1e-6), piece.pipe.cut_length)
+    which = f"The pipe from {words.length(at)} to {words.length(until)}"
     if what == "floor":
-        text = f"The pipe from {place} on would be {words.at_least(by)} under the floor"
+        text = f"{which} would be {words.at_least(by)} under the floor"
+    elif what == "bench":
+        text = f"{which} would be {words.at_least(by)} under the top of the bench"
     else:
-        text = f"The pipe from {place} on would meet the handle"
+        text = f"{which} would meet {_MEETS[what]}, {words.at_least(by)} deep"
     when = "as it is put in" if swept == 0 else f"{swept:.0f}° into the bend"
     return Met(what, by, words.reading(words.up(by)), words.reading(at), swept, f"{text}, {when}.")
 
 
 def _helps(
-    each: Handled,
-    made: Collection[int],
-    order: Order,
-    found: Sequence[Order],
-    bender: Bender,
-    pipe: StraightPipe,
-    where: Stance,
-    unit: Unit,
-    words: Words,
+    each: Handled, order: Order, found: Sequence[Order], piece: Piece, where: Stance
 ) -> tuple[str, ...]:
-    """What frees a bend that meets something: simplest first."""
+    """What frees a bend that meets something: simplest first. The hook the other way is no help:
+    the search would have taken it."""
     if not each.strikes:
         return ()
     helps = []
-    other: Hook = "end" if each.placing.hook == "start" else "start"
-    turned = strikes(pipe, made, each.bend, other, bender, where, unit)
-    if not turned:
-        helps.append(f"Hook it toward the {other} of the pipe instead: that is clear.")
-    low = max((s.by for s in each.strikes if s.what == "floor"), default=0.0)
+    words = piece.words
+    met = {strike.what: strike.by for strike in each.strikes}
+    low = met.get("floor", 0.0)
     if low:
-        reach = convert_length(where.handle_mm, "mm", unit)
+        reach = convert_length(where.handle_mm, "mm", words.unit)
         if where.place == "floor" and low < reach:
             helps.append("Bend it in the air: handle on the floor, the pipe pushed down.")
         helps.append(
             f"Put the bender up by {words.at_least(low)}: on blocks, or at the edge of a dock."
         )
+    if "bench" in met:
+        helps.append(
+            f"Let that leg hang over the edge of the bench, or put the tool up by "
+            f"{words.at_least(met['bench'])}."
+        )
+    for strike in each.strikes:
+        if strike.what == "handle":
+            helps.append(_shorter(strike, words))
     for another in found:
-        if another is not order and another.blocks == 0 and not another.blocked:
+        if another is not order and another.works and not any(h.strikes for h in another.bends):
             helps.append(f"Bend it {another.name}: that is clear.")
     return tuple(helps)
 
 
-def _centreline(
-    pipe: StraightPipe, made: Collection[int], each: Handled, swept: float
-) -> tuple[Vector, ...]:
-    bent = half_bent(pipe, made, each.bend, swept, each.placing.hook)
+def _shorter(strike: Strike, words: Words) -> str:
+    return f"A handle that reaches less than {words.length(strike.out)} from the shoe clears it."
+
+
+def _no_order(best: Order, piece: Piece, where: Stance) -> tuple[Finding, ...]:
+    """Where not even the best order works: the bend that is in the way, and what frees it."""
+    if best.works:
+        return ()
+    words = piece.words
+    bad = next(each for each in best.bends if each.blocked or not each.placing.fits)
+    name = f"bend {bad.bend + 1}"
+    if not bad.placing.fits:
+        room, need = words.length(max(bad.placing.room, 0.0)), words.at_least(bad.placing.need)
+        why = f"at {name} there is {room} of straight, and the bender takes {need}"
+    else:
+        what = _MEETS[next(s.what for s in bad.strikes if s.what in _MEETS and s.what != "bench")]
+        why = f"at {name} what is bent already meets {what}, whichever way round"
+    handle = [strike for strike in bad.strikes if strike.what == "handle"]
+    parts = splits(piece.bender, piece.pipe, piece.roles, where, words.unit)
+    if parts:
+        after, straight = parts
+        frees = (
+            f"Make it in two pieces, with a coupling in the {words.length(straight)} of straight "
+            f"between bends {after + 1} and {after + 2}: both can be made"
+        )
+    else:
+        frees = "Leave more straight beside it, or bend it shallower"
+    shorter = f" {_shorter(handle[0], words)}" if handle else ""
+    text = f"No order can make this in one piece: {why}.{shorter} {frees}."
+    return (Finding("error", "no-order", text, bends=(bad.bend,)),)
+
+
+def _centreline(bent: HalfBent) -> tuple[Vector, ...]:
     points: list[Vector] = []
-    for piece in bent.pieces:
-        points += piece.points(_ARC_POINTS if isinstance(piece, Arc) else 1)
+    for each in bent.pieces:
+        points += each.points(_ARC_POINTS if isinstance(each, Arc) else 1)
     return tuple(points)

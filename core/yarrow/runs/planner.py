@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
+from yarrow.benders.bender import Hook
 from yarrow.benders.placing import making_order, place_bender
 from yarrow.catalog.tables import limits
 from yarrow.geometry.arcs import gain
@@ -19,6 +21,7 @@ from yarrow.runs.findings.rules import (
     allowance_findings,
     degree_findings,
     notch_findings,
+    picked_order_findings,
     slip_findings,
     stand_off_findings,
     stick_findings,
@@ -47,7 +50,7 @@ from yarrow.runs.plan import (
 from yarrow.runs.rule import by_rule
 from yarrow.runs.run import Method, Run, Survey
 from yarrow.runs.site import site_dimensions, things
-from yarrow.runs.steps import steps
+from yarrow.runs.steps import Piece, steps
 from yarrow.runs.words import Words
 from yarrow.runs.working import working
 
@@ -109,8 +112,9 @@ def plan_asked(asked: Asked) -> Plan:
         return _plan(asked, layout, _NO_PIPE, nothing, (), (), None, [*findings, *disorder])
 
     roles = [layout.owners[corner - 1][1] for corner in pipe.corners]
-    order = making_order(roles)
-    placings = place_bender(run.bender, pipe, roles, order)
+    order, hooks = run_order(run, roles)
+    placings = place_bender(run.bender, pipe, roles, order, hooks)
+    findings += picked_order_findings(run, len(roles))
     exact = exact_marks(run, pipe, placings)
     draft = Draft(run, layout, pipe, placings, exact, words)
     overlaps = arc_findings(draft)
@@ -131,8 +135,18 @@ def plan_asked(asked: Asked) -> Plan:
         return _plan(asked, layout, pipe, unmade, (), (), None, findings)
     rows = working(run, pipe, roles, placings, words)
     cut = made.cut_length_text
-    work = steps(run.bender, pipe, made.marks, rows, roles, order, cut, words)
+    piece = Piece(run.bender, pipe, tuple(roles), cut, words)
+    work = steps(piece, made.marks, rows, order)
     return _plan(asked, layout, pipe, made, rows, work, beside, findings)
+
+
+def run_order(run: Run, roles: Sequence[str]) -> tuple[tuple[int, ...], tuple[Hook, ...]]:
+    """The sequence that a run's marks are made for, and its hooks where a person picked them: the
+    picked one, where it names every bend once and the marks are not printed ones; else the usual.
+    """
+    if picked_order_findings(run, len(roles)) or not run.order:
+        return making_order(roles), ()
+    return tuple(each.bend for each in run.order), tuple(each.hook for each in run.order)
 
 
 _STILL = "The printed marks can be made; see what they come out as."

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Literal
 
-from yarrow.benders.bender import Bender
+from yarrow.benders.bender import Bender, Hook
 from yarrow.bends.registry import Line
 from yarrow.catalog.tables import Conduit
 from yarrow.geometry.vectors import Vector
@@ -36,6 +36,14 @@ class Worked:
 
 
 @dataclass(frozen=True, slots=True)
+class Next:
+    """The bend to make next, counted along the pipe from 0, and the end that the hook faces."""
+
+    bend: int
+    hook: Hook
+
+
+@dataclass(frozen=True, slots=True)
 class Run:
     """A run with bends to everything on its walk. ``path`` is used where it is not empty; then
     ``walk`` is empty.
@@ -44,6 +52,7 @@ class Run:
     conduit; the bender then carries the numbers of its shoe's own size.
     ``answers`` are the lines that Yarrow put bends to: what is there does not move to suit them.
     ``stand_off`` is how far spacers or strut hold the pipe off every surface.
+    ``order`` is the sequence that a person picked for the bends; empty where it is the usual one.
     ``own_allowances`` are the places whose allowance was left to the fitting and is not zero.
     """
 
@@ -61,6 +70,7 @@ class Run:
     worked: tuple[Worked, ...]
     own_allowances: tuple[str, ...]
     answers: tuple[int, ...] = ()
+    order: tuple[Next, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,13 +2,17 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
+from dataclasses import dataclass
 
 from yarrow.benders.bender import Bender
+from yarrow.catalog.tables import limits
 from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.handling.orders import SAME_PLANE, roll_between
 from yarrow.runs.plan import Mark, Step, Working
 from yarrow.runs.words import Words, degrees
+from yarrow.runs.working import set_depth
 
 _STUB_FROM = 80.0
 """Degrees from which a bend at the start is told as a stub."""
@@ -25,18 +29,26 @@ _BEND_CAUTIONS = {
 _CUT_CAUTION = "Gloves and eye protection. A burr cuts the wire: ream it."
 
 
+@dataclass(frozen=True, slots=True)
+class Piece:
+    """The piece that is bent: its bender, the straight pipe, each bend's part in its line, the cut
+    as the tape reads, and how the job tells its numbers."""
+
+    bender: Bender
+    pipe: StraightPipe
+    roles: tuple[str, ...]
+    cut_text: str
+    words: Words
+
+
 def steps(
-    bender: Bender,
-    pipe: StraightPipe,
-    marks: tuple[Mark, ...],
-    rows: Sequence[Working],
-    roles: Sequence[str],
-    order: Sequence[int],
-    cut_text: str,
-    words: Words,
+    piece: Piece, marks: tuple[Mark, ...], rows: Sequence[Working], order: Sequence[int]
 ) -> tuple[Step, ...]:
-    """What to do, in order, with the figures of this plan; nothing where there are no marks."""
-    if not marks and pipe.bends:
+    """What to do, in order, with the figures of this plan; nothing where there are no marks.
+
+    Args: rows, how each bend is worked; order, the sequence in which bends are made.
+    """
+    if not marks and piece.pipe.bends:
         return ()
     found = []
     if marks:
@@ -45,26 +57,33 @@ def steps(
             Step(
                 1,
                 "Mark",
-                f"From the start end, mark {listed}. The cut comes at {cut_text}.",
-                "Hook the tape once and read every mark from there; add nothing up on the pipe.",
+                f"From the start end, mark {listed}. The cut comes at {piece.cut_text}.",
+                "Hook the tape once and read every mark from there; add nothing up on the pipe. "
+                "The edge of a line toward the start is the figure: that edge goes on the bender.",
                 _MARK_CAUTION,
                 None,
             )
         )
-    if marks and bender.kind == "heat":
-        found.append(_form_step(bender, words))
+    if marks and piece.bender.kind == "heat":
+        found.append(_form_step(piece.bender, piece.words))
     made: list[int] = []
+    lined = _line_needed(piece.pipe, order)
     for index in order:
-        mark, bend = marks[index], pipe.bends[index]
-        turn = _roll_words(roll_between(pipe, made[-1], index)) if made else ""
+        mark, bend = marks[index], piece.pipe.bends[index]
+        turn = _turn_words(roll_between(piece.pipe, made[-1], index)) if made else ""
+        parts = [
+            f"{turn}{_set_up(piece.bender, mark, bend, rows[index], piece.words)}",
+            _line_words(piece.pipe, order[0], index) if lined and made else "",
+            _bend(piece.bender, bend, rows[index], first=not made),
+            _LINE if lined and not made else "",
+        ]
         found.append(
             Step(
                 len(found) + 1,
                 f"Bend {index + 1}",
-                f"{turn}{_set_up(bender, mark, bend, rows[index], words)} "
-                f"{_bend(bender, bend, rows[index], first=not made)}",
-                _check(pipe, index, roles[index], made, rows[index], words),
-                _BEND_CAUTIONS[bender.kind],
+                " ".join(part for part in parts if part),
+                _check(piece, index, made, rows[index]),
+                _BEND_CAUTIONS[piece.bender.kind],
                 index,
             )
         )
@@ -73,9 +92,10 @@ def steps(
         Step(
             len(found) + 1,
             "Cut",
-            f"Cut square at {cut_text} from the start end, when the last bend has been checked."
+            f"Cut square at {piece.cut_text} from the start end, when the last bend has been "
+            "checked."
             if marks
-            else f"Cut square at {cut_text}.",
+            else f"Cut square at {piece.cut_text}.",
             "Offer it up before the fittings go on.",
             _CUT_CAUTION,
             None,
@@ -113,8 +133,10 @@ def _set_up(bender: Bender, mark: Mark, bend: PipeBend, row: Working, words: Wor
     if mark.reference == "square":
         return (
             f"Stand an offcut in the former with a square against the pipe. {name} on {mark.text}, "
-            f"former toward the {mark.hook} of the pipe."
+            f"former toward the {mark.hook} of the pipe: that end goes in first."
         )
+    if bender.kind == "bench":
+        return f"{put[:-1]}: that end goes in first."
     if mark.reference == "front" and mark.hook == "start" and bend.angle >= _STUB_FROM:
         stub = words.reading(mark.position + bender.take_up)
         hung = words.reading(bender.take_up)
@@ -132,38 +154,88 @@ def _bend(bender: Bender, bend: PipeBend, row: Working, *, first: bool) -> str:
     if row.bend_to_text == wanted:
         return f"Bend {wanted}, rather under than over."
     clicks = f", about {row.clicks} clicks" if row.clicks else ""
-    spring = f"for the spring{known if first else ''}"
-    return f"Bend {wanted}, rather under than over: to {row.bend_to_text}{clicks}, {spring}."
+    spring = f"it springs back to {wanted}{known if first else ''}"
+    return f"Bend {wanted}, rather under than over: to {row.bend_to_text}{clicks}; {spring}."
 
 
-def _roll_words(roll: float) -> str:
+def _turn_words(roll: float) -> str:
+    """How the pipe is turned since the last bend. A bend whose plane lies clockwise of the last
+    one's comes up by turning the pipe the other way."""
     if abs(roll) < SAME_PLANE:
         return "Pipe stays as it lies. "
     if _opposite(roll):
         return "Turn the pipe half over. "
-    way = "clockwise" if roll > 0 else "anticlockwise"
+    way = "anticlockwise" if roll > 0 else "clockwise"
     return f"Turn the pipe {degrees(abs(roll))} {way}, seen from its start. "
 
 
-def _check(
-    pipe: StraightPipe, index: int, role: str, made: list[int], row: Working, words: Words
-) -> str:
+_LINE = "Before you take it out, pencil a line along the top."
+
+
+def _line_needed(pipe: StraightPipe, order: Sequence[int]) -> bool:
+    """Whether the pipe is ever turned, so that a line along it tells by how much."""
+    return any(abs(roll_between(pipe, order[0], index)) >= SAME_PLANE for index in order[1:])
+
+
+def _line_words(pipe: StraightPipe, first: int, index: int) -> str:
+    """Where the line that was pencilled along the top at the first bend lies at this one."""
+    roll = roll_between(pipe, first, index)
+    if abs(roll) < SAME_PLANE:
+        return "The pencil line is on top."
+    if _opposite(roll):
+        return "The pencil line is underneath."
+    side = "left" if roll > 0 else "right"
+    if abs(abs(roll) - 90) < SAME_PLANE:
+        return f"The pencil line is on the {side}, seen from the start."
+    return f"The pencil line is {degrees(abs(roll))} to the {side} of the top, seen from the start."
+
+
+def _check(piece: Piece, index: int, made: list[int], row: Working) -> str:
     """How to see that this bend is right, with a figure where one can be put to it."""
+    pipe, words, role = piece.pipe, piece.words, piece.roles[index]
     bend = pipe.bends[index]
-    against = f"{degrees(bend.angle)} against a level or square"
-    if not made:
-        return f"{against}."
-    roll = roll_between(pipe, made[-1], index)
-    if role == "far":
+    roll = roll_between(pipe, made[-1], index) if made else 0.0
+    if role == "far" and index - 1 in made:
         return (
             f"Both legs parallel, {words.suffixed(row.depth)} from centre line to centre line: "
-            "gauge that depth with a straightedge before you bend."
+            f"gauge that depth with a straightedge before you bend. {_parallel_within(words)}"
         )
-    if role == "outer-far":
+    if role == "near" and index + 1 in made:
+        depth = words.length(set_depth(bend.angle, bend.radius, pipe.straights[index + 1]))
+        legs = f"Both legs parallel, {depth} from centre line to centre line."
+        return f"{legs} {_parallel_within(words)}"
+    if {"outer-far": index - 2, "outer-near": index + 2}.get(role) in made:
         return "Both legs in one line: sight along the pipe, and lay it on something flat."
-    if abs(roll) > SAME_PLANE and not _opposite(roll):
-        return f"{against}; sight down the pipe for a twist."
-    return f"{against}."
+    twist = "; sight down the pipe for a twist" if abs(roll) > SAME_PLANE else ""
+    if _opposite(roll):
+        twist = ""
+    return f"{degrees(bend.angle)} against a level or square{twist}. {_figure(piece, index, made)}"
+
+
+def _parallel_within(words: Words) -> str:
+    """How parallel is parallel. Source: catalog/limits.toml."""
+    limit = limits()["parallel_within"]
+    within, over = limit[words.unit], limit[f"{words.unit}_over"]
+    return f"No more than {words.length(within)} closer at one end over {words.length(over)}."
+
+
+def _figure(piece: Piece, index: int, made: Sequence[int]) -> str:
+    """A length to measure: the stub of a 90, or what a leg rises over so much of its length."""
+    pipe, words = piece.pipe, piece.words
+    bend = pipe.bends[index]
+    back = bend.radius + piece.bender.diameter / 2
+    if abs(bend.angle - 90) < SAME_PLANE:
+        earlier = [n for n in made if n < index]
+        if not earlier:
+            stub = words.length(bend.arc_start + back)
+            return f"The leg plumb when the other is level: {stub} from its back to the start end."
+        if earlier[-1] == index - 1 and abs(pipe.bends[index - 1].angle - 90) < SAME_PLANE:
+            apart = words.length(pipe.straights[index] + 2 * back)
+            return f"The leg plumb when the last is level: {apart} from back to back."
+        return "The leg plumb when the last is level."
+    over = float(limits()["height_told_over"][words.unit])
+    rise = words.length(over * math.sin(math.radians(bend.angle)))
+    return f"With one leg level the other rises {rise} over {words.length(over)} of its length."
 
 
 def _opposite(roll: float) -> bool:

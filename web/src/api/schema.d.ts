@@ -665,9 +665,12 @@ export interface components {
         };
         /**
          * BendHandling
-         * @description One bend of an order: by how much the pipe is turned since the last one, degrees seen from
-         *     its start; its step in the list; what it meets, and what helps; the pipe's centreline as it lies
-         *     in the bender before the bend and after it, x toward the hook, z up, the floor at ``floor``.
+         * @description One bend of an order: by how much the pipe is turned since the last one, degrees clockwise
+         *     seen from its start; its step in the list; what it meets, and what helps.
+         *
+         *     ``before`` and ``after`` are the pipe's centreline as it lies in the bender, x toward the hook,
+         *     z up, y away from who stands with the hook on the right, the floor at ``floor``; ``wall`` is
+         *     that same piece with this bend made where it belongs on the wall, in the frame of the plan.
          */
         BendHandling: {
             /** After */
@@ -699,6 +702,12 @@ export interface components {
             step: number;
             /** Turned */
             turned: number;
+            /** Wall */
+            wall: [
+                number,
+                number,
+                number
+            ][];
         };
         /**
          * Beside
@@ -1051,7 +1060,7 @@ export interface components {
         /**
          * Handling
          * @description The orders that a piece can be bent in, best first; none where it can't be made, and then the
-         *     findings say why.
+         *     findings say why. Where there are orders and none works, a finding says what is in the way.
          */
         Handling: {
             /** Findings */
@@ -1208,7 +1217,20 @@ export interface components {
              * What
              * @enum {string}
              */
-            what: "floor" | "handle";
+            what: "floor" | "bench" | "handle" | "heel";
+        };
+        /**
+         * Next
+         * @description The bend to make next, counted along the pipe from 0, and the end that the hook faces.
+         */
+        Next: {
+            /** Bend */
+            bend: number;
+            /**
+             * Hook
+             * @enum {string}
+             */
+            hook: "start" | "end";
         };
         /**
          * Nothing
@@ -1218,7 +1240,9 @@ export interface components {
         /**
          * OrderHandling
          * @description An order with its price: turns of the pipe about itself, flips end for end, and how high the
-         *     bender has to stand (empty: on the floor, as usual).
+         *     bender has to stand (empty: as usual). ``taken``: the plan's marks are for this one; ``value``
+         *     is what a run's ``order`` says to take it (empty: nothing, it is the usual one). ``works``:
+         *     there is room at every bend, and the tool is not met.
          */
         OrderHandling: {
             /** Bends */
@@ -1237,8 +1261,14 @@ export interface components {
             reason: string;
             /** Steps */
             steps: components["schemas"]["Step"][];
+            /** Taken */
+            taken: boolean;
             /** Turns */
             turns: number;
+            /** Value */
+            value: components["schemas"]["Next"][];
+            /** Works */
+            works: boolean;
         };
         /**
          * PasswordChange
@@ -1521,6 +1551,8 @@ export interface components {
              */
             method?: "exact" | "table";
             name?: string;
+            /** @description The sequence to make the bends in, each once. Left out, from the start, a saddle's centre before its outers. */
+            order?: components["schemas"]["RunDocument_next"][];
             path?: components["schemas"]["RunDocument_point"][];
             /**
              * Format: length
@@ -1674,6 +1706,15 @@ export interface components {
         RunDocument_length: string | number;
         RunDocument_line: components["schemas"]["RunDocument_offset"] | components["schemas"]["RunDocument_saddle3"] | components["schemas"]["RunDocument_saddle4"] | components["schemas"]["RunDocument_turn"] | components["schemas"]["RunDocument_kick"] | components["schemas"]["RunDocument_box_offset"] | components["schemas"]["RunDocument_round"] | components["schemas"]["RunDocument_block"] | components["schemas"]["RunDocument_ledge"] | components["schemas"]["RunDocument_wall"] | components["schemas"]["RunDocument_hole"] | components["schemas"]["RunDocument_box"] | components["schemas"]["RunDocument_end"];
         RunDocument_measured: components["schemas"]["RunDocument_test_bend"][];
+        RunDocument_next: {
+            /** @description Counted along the pipe from its start, from 0. */
+            bend: number;
+            /**
+             * @description The end of the pipe that the hook faces.
+             * @enum {string}
+             */
+            hook: "start" | "end";
+        };
         /**
          * Format: length
          * @description A length of zero or more.

@@ -1,67 +1,158 @@
-// A bend from the side, as the pipe lies in the bender: before it and after it, with the floor.
+// One piece at one bend, twice: as it belongs on the wall, and as it lies in the bender. Both look
+// at it as it is, never mirrored, so that a piece that is the wrong way round looks wrong.
+
+import type { ReactNode } from "react";
 import type { BendHandling } from "@/api/queries";
-import { bounds, fitInto, type Point2 } from "@/geometry/views";
+import { type Point3, point3, rounded } from "@/geometry/centreline";
+import { bounds, fitInto, type Placed, type Point2 } from "@/geometry/views";
+import type { Plan } from "@/model/document";
 
-const WIDTH = 264;
-const HEIGHT = 96;
-const MARGIN = 8;
+type Size = { readonly width: number; readonly height: number };
+
+const MARGIN = 18;
 /** How far the floor may lie under what is drawn before it is left out, in heights of the drawing. */
-const FAR = 3;
+const FAR = 2;
+/** What goes toward or away from who looks is drawn aslant, at this share of its length. */
+const SLANT = 0.35;
+const THINNEST = 3;
 
-export function HalfBent({ bend, radius }: { bend: BendHandling; radius: number }) {
-  const side = (points: readonly (readonly number[])[]): Point2[] =>
-    points.map(([x = 0, , z = 0]) => [x, -z]);
-  const before = side(bend.before);
-  const after = side(bend.after);
-  const content = bounds([...before, ...after]);
-  const near = -bend.floor < (content.bottom - content.top + radius) * FAR;
-  const floor = -bend.floor;
-  const { place, scale } = fitInto(
-    bounds([...before, ...after, ...(near ? [[0, floor] as const] : [])]),
-    {
-      left: MARGIN,
-      right: WIDTH - MARGIN,
-      top: MARGIN,
-      bottom: HEIGHT - MARGIN,
-    },
-  );
-  const flat = (points: readonly Point2[]) =>
-    points.map((point) => place(point).join(",")).join(" ");
-  const [, floorY] = place([0, floor]);
-  const [shoeX, shoeY] = place([0, -radius]);
-  const under = bend.meets.some(({ what }) => what === "floor");
+/** From the front: ahead to the right, left upward, out toward who looks. */
+const fromTheFront = ([x, y, z]: Point3): Point2 => [x - z * SLANT, -y + z * SLANT];
+/** From beside the bender: the hook to the right, up upward, what leans away up to the right. */
+const beside = ([x, y, z]: Point3): Point2 => [x + y * SLANT, -z - y * SLANT];
+
+export function OnWall({ bend, plan, size }: { bend: BendHandling; plan: Plan; size: Size }) {
+  const whole = rounded(plan.path, plan.bender.radius).map(fromTheFront);
+  const made = bend.wall.map(point3).map(fromTheFront);
+  const placed = framed([...whole, ...made], size);
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="mt-1 w-full rounded border border-line bg-canvas"
-      role="img"
-      aria-label={`Bend ${bend.bend + 1} from the side, hook to the right${under ? ", under the floor" : ""}`}
-    >
+    <Picture size={size} label={`Bend ${bend.bend + 1} on the wall, from the front`}>
+      <polyline
+        points={flat(whole, placed)}
+        fill="none"
+        className="stroke-line"
+        strokeWidth={thick(plan, placed) + 2}
+        strokeLinejoin="round"
+      />
+      <Piece points={made} placed={placed} plan={plan} />
+    </Picture>
+  );
+}
+
+export function InBender({ bend, plan, size }: { bend: BendHandling; plan: Plan; size: Size }) {
+  const radius = plan.bender.radius;
+  const before = bend.before.map(point3).map(beside);
+  const after = bend.after.map(point3).map(beside);
+  const content = bounds([...before, ...after]);
+  const floor = -bend.floor;
+  const near = floor < content.bottom + (content.bottom - content.top + radius) * FAR;
+  const placed = framed([...before, ...after, ...(near ? [[0, floor] as const] : [])], size);
+  const [, floorY] = placed.place([0, floor]);
+  const [shoeX, shoeY] = placed.place([0, -radius]);
+  const met = bend.meets.map(({ what }) => what).join(" and the ");
+  const label = `Bend ${bend.bend + 1} in the bender, hook to the right${met ? `; it meets the ${met}` : ""}`;
+  return (
+    <Picture size={size} label={label}>
       {near ? (
         <line
-          x2={WIDTH}
+          x2={size.width}
           y1={floorY}
           y2={floorY}
-          className={under ? "stroke-amber" : "stroke-strong-line"}
+          className={met ? "stroke-amber" : "stroke-strong-line"}
           strokeWidth="1.5"
         />
       ) : null}
       <circle
         cx={shoeX}
         cy={shoeY}
-        r={radius * scale}
-        fill="none"
-        className="stroke-line"
-        strokeWidth="1.5"
+        r={Math.max((radius - plan.conduit.diameter / 2) * placed.scale, 1)}
+        className="fill-raised stroke-strong-line"
+        strokeWidth="1"
       />
       <polyline
-        points={flat(before)}
+        points={flat(before, placed)}
         fill="none"
         className="stroke-arc"
-        strokeWidth="2"
+        strokeWidth="1.5"
         strokeDasharray="4 4"
       />
-      <polyline points={flat(after)} fill="none" className="stroke-ink" strokeWidth="2.5" />
+      <Piece points={after} placed={placed} plan={plan} />
+    </Picture>
+  );
+}
+
+/** A bent piece with both of its ends named. */
+function Piece({
+  points,
+  placed,
+  plan,
+}: {
+  points: readonly Point2[];
+  placed: Placed;
+  plan: Plan;
+}) {
+  const ends = [
+    { name: "start", at: points[0], next: points[1] },
+    { name: "end", at: points.at(-1), next: points.at(-2) },
+  ];
+  return (
+    <>
+      <polyline
+        points={flat(points, placed)}
+        fill="none"
+        className="stroke-ink"
+        strokeWidth={thick(plan, placed)}
+        strokeLinejoin="round"
+      />
+      {ends.map(({ name, at, next }) => {
+        if (!at || !next) {
+          return null;
+        }
+        const [x, y] = placed.place(at);
+        const [fromX, fromY] = placed.place(next);
+        const size = Math.hypot(x - fromX, y - fromY) || 1;
+        return (
+          <text
+            key={name}
+            x={x + ((x - fromX) / size) * 4}
+            y={y + ((y - fromY) / size) * 9 + 4}
+            textAnchor={Math.abs(x - fromX) < size / 2 ? "middle" : x > fromX ? "start" : "end"}
+            className="fill-accent text-xs font-semibold"
+          >
+            {name}
+          </text>
+        );
+      })}
+    </>
+  );
+}
+
+function Picture({ size, label, children }: { size: Size; label: string; children: ReactNode }) {
+  return (
+    <svg
+      viewBox={`0 0 ${size.width} ${size.height}`}
+      className="w-full rounded border border-line bg-canvas"
+      role="img"
+      aria-label={label}
+    >
+      {children}
     </svg>
   );
+}
+
+function framed(points: readonly Point2[], size: Size): Placed {
+  return fitInto(bounds(points), {
+    left: MARGIN * 1.6,
+    right: size.width - MARGIN * 1.6,
+    top: MARGIN,
+    bottom: size.height - MARGIN,
+  });
+}
+
+function flat(points: readonly Point2[], placed: Placed): string {
+  return points.map((point) => placed.place(point).join(",")).join(" ");
+}
+
+function thick(plan: Plan, placed: Placed): number {
+  return Math.max(plan.conduit.diameter * placed.scale, THINNEST);
 }

@@ -66,6 +66,11 @@ export function pick(path: string, value: string | number): Change {
   };
 }
 
+/** Make the bends in this order: the plan's marks follow it. */
+export function takeOrder(order: NonNullable<RunDocument["order"]>): Change {
+  return set("order", [...order]);
+}
+
 /** Let a number of a line float until both ends meet, or hold it again. */
 export function setLoose(index: number, field: string, loose: boolean): Change {
   return withWalk((walk) =>

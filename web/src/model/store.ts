@@ -25,12 +25,16 @@ export type PlannerState = {
   readonly selected: number | null;
   /** The bend that is pointed at, in the stick, the shape or the marks. */
   readonly pointed: number | null;
+  /** The steps, where they are shown: of which order (empty: the one that the marks are for), and
+   *  the bend whose step is drawn. */
+  readonly steps: { readonly order: string; readonly bend: number | null } | null;
   change(change: Change, burst?: string): void;
   settle(): void;
   undo(): void;
   redo(): void;
   select(line: number | null): void;
   point(bend: number | null): void;
+  showSteps(steps: PlannerState["steps"]): void;
   setSaving(saving: Saving): void;
   /** A save of `document` went through as `version`. */
   saved(document: RunDocument, version: number): void;
@@ -61,12 +65,14 @@ export function createPlannerStore(
       saving: { state: unsaved ? "waiting" : "saved" },
       selected: null,
       pointed: null,
+      steps: null,
       change: (change, burst) => go((history) => advance(history, change(history.present), burst)),
       settle: () => set((state) => ({ history: settle(state.history) })),
       undo: () => go(undo),
       redo: () => go(redo),
       select: (selected) => set((state) => (state.selected === selected ? state : { selected })),
       point: (pointed) => set({ pointed }),
+      showSteps: (steps) => set({ steps }),
       setSaving: (saving) => set({ saving }),
       saved: (document, version) =>
         set((state) => ({

@@ -39,6 +39,22 @@ def degree_findings(draft: Draft) -> list[Finding]:
     return []
 
 
+def picked_order_findings(run: Run, bends: int) -> list[Finding]:
+    """Why the sequence that a person picked is not the one that the marks are made for."""
+    if not run.order:
+        return []
+    if sorted(each.bend for each in run.order) != list(range(bends)):
+        text = (
+            f"The order was picked for other bends: there are {bends} now. The usual order is "
+            "taken; pick one anew in the steps."
+        )
+        return [Finding("warning", "order-not-of-these-bends", text, path="order")]
+    if run.method == "table":
+        text = "Printed marks are for the usual order: the picked one is set aside."
+        return [Finding("note", "order-set-aside", text, path="order")]
+    return []
+
+
 def stick_findings(draft: Draft) -> list[Finding]:
     """A warning where the pipe is longer than a stick, with how many it takes."""
     conduit, words = draft.run.conduit, draft.words

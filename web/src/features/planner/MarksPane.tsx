@@ -1,5 +1,5 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
-import { Fragment, memo, useState } from "react";
+import { Fragment, memo } from "react";
 import { canBeMade, type Plan, workingMarks } from "@/model/document";
 import { Choice } from "@/ui/Choice";
 import { classes } from "@/ui/classes";
@@ -12,7 +12,8 @@ import { StepsPane } from "./StepsPane";
 
 export const MarksPane = memo(function MarksPane() {
   const { plan, stale, offline, problems, refusal } = usePlanState();
-  const [shown, setShown] = useState<"marks" | "steps">("marks");
+  const shown = usePlanner((state) => (state.steps ? "steps" : "marks"));
+  const showSteps = usePlanner((state) => state.showSteps);
   const notice = offline
     ? "No connection. What you see is from before your last change."
     : refusal ||
@@ -29,7 +30,7 @@ export const MarksPane = memo(function MarksPane() {
             { value: "marks", label: "Marks from the start" },
             { value: "steps", label: "Steps" },
           ]}
-          onChange={setShown}
+          onChange={(next) => showSteps(next === "steps" ? { order: "", bend: null } : null)}
         />
       </div>
       {notice ? (

@@ -4,7 +4,8 @@ import { Shape } from "@/drawing/Shape";
 import { ACROSS } from "@/geometry/views";
 import { hasWebGL } from "@/space/hasWebGL";
 import { Choice } from "@/ui/Choice";
-import { usePlanState } from "./PlannerContext";
+import { usePlanner, usePlanState } from "./PlannerContext";
+import { StepPictures } from "./StepPictures";
 
 const Space = lazy(() => import("@/space/Space"));
 
@@ -16,7 +17,11 @@ export const ShapePane = memo(function ShapePane() {
   const { plan } = usePlanState();
   const [shown, setShown] = useState<Shown>("flat");
   const comparable = (plan?.beside?.path.length ?? 0) > 0 && (plan?.comes_out_as.length ?? 0) > 0;
+  const steps = usePlanner((state) => state.steps !== null);
   const now = shown === "both" && !comparable ? "flat" : shown;
+  if (steps) {
+    return <StepPictures />;
+  }
   return (
     <>
       {now === "space" ? (

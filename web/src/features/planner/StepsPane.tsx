@@ -1,100 +1,129 @@
-// The work in order: each step with its picture, what the half-bent pipe meets, and what helps.
-import { useQuery } from "@tanstack/react-query";
-import { memo, useState } from "react";
-import { handleRun, type Order } from "@/api/queries";
-import { HalfBent } from "@/drawing/HalfBent";
+// The work in order: each step with its two pictures, what the half-bent pipe meets, and what helps.
+import { memo } from "react";
+import type { Order } from "@/api/queries";
+import { InBender, OnWall } from "@/drawing/HalfBent";
+import { takeOrder } from "@/model/commands";
+import type { Plan } from "@/model/document";
+import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
-import { useDocument, usePlanner, usePlanState } from "./PlannerContext";
-
-/** The order that the plan's own marks are made for. */
-const AS_MARKED = "from the start";
+import { classes } from "@/ui/classes";
+import { Findings } from "./Findings";
+import { usePlanner, usePlanState } from "./PlannerContext";
+import { useHandling } from "./useHandling";
 
 export const StepsPane = memo(function StepsPane() {
-  const document = useDocument();
   const { plan } = usePlanState();
-  const [wanted, setWanted] = useState("");
-  const query = useQuery({
-    queryKey: ["handling", JSON.stringify(document)],
-    queryFn: ({ signal }) => handleRun(document, signal),
-    retry: false,
-    staleTime: Infinity,
-    placeholderData: (before) => before,
-  });
-  const orders = query.data?.orders ?? [];
-  // The marks on the stick and in the table are those of this order, whichever costs less.
-  const marked = orders.find(({ name }) => name === AS_MARKED);
-  const order = orders.find(({ name }) => name === wanted) ?? marked;
-  const better = orders.find(({ chosen }) => chosen);
+  const { orders, findings, order, pending, old } = useHandling();
+  const showSteps = usePlanner((state) => state.showSteps);
+  const change = usePlanner((state) => state.change);
   if (!order || !plan) {
     return (
       <p className="px-4 py-2 text-soft">
-        {query.isPending
+        {pending
           ? "Working out the order …"
           : "No steps: there is nothing to bend, or the run can't be made as it is written."}
       </p>
     );
   }
+  const better = orders.find(({ chosen }) => chosen);
   return (
-    <div className={query.isPlaceholderData ? "opacity-60" : ""}>
+    <div className={old ? "opacity-60" : ""}>
       {orders.length > 1 ? (
-        <div className="px-4 pb-2 text-sm">
+        <div className="flex items-center gap-2 px-4 pb-2 text-sm">
+          <span className="text-soft">Begin at</span>
           <Choice
-            label="Order"
+            label="Begin at"
             value={order.name}
-            options={orders.map(({ name }) => ({ value: name, label: capital(name) }))}
-            onChange={setWanted}
+            options={orders.map(({ name }) => ({ value: name, label: SHORT[name] ?? name }))}
+            onChange={(name) => showSteps({ order: name, bend: null })}
           />
         </div>
       ) : null}
+      <div className="px-4">
+        <Findings findings={findings} />
+      </div>
       <p className="px-4 pb-2 text-sm text-soft">
-        {order === better
-          ? order.reason
-          : better
-            ? `${order.reason} Beginning ${better.name} costs less.`
-            : ""}{" "}
-        {counted(order.turns, "turn")}, {counted(order.flips, "flip")} end for end.
+        {order.reason} {counted(order.turns, "turn")}, {counted(order.flips, "flip")} end for end.
+        {order.taken && better && better !== order ? ` ${capital(better.name)} costs less.` : ""}
       </p>
-      {order !== marked ? (
-        <p
+      {order.taken ? null : (
+        <div
           role="status"
-          className="mx-4 mb-2 border-l-3 border-amber bg-amber-soft px-2.5 py-1 text-sm text-ink"
+          className="mx-4 mb-2 border-l-3 border-amber bg-amber-soft px-2.5 py-1.5 text-sm text-ink"
         >
-          This order has marks of its own: those in its first step, not the ones on the stick.
-        </p>
-      ) : null}
+          <p className="pb-1.5">
+            This order has marks of its own: those in its first step, not the ones on the stick.
+          </p>
+          <Button
+            onClick={() => {
+              change(takeOrder(order.value));
+              showSteps({ order: "", bend: null });
+            }}
+          >
+            Bend it in this order
+          </Button>
+        </div>
+      )}
       <ol>
         {order.steps.map((step) => (
-          <Step key={step.number} step={step} order={order} radius={plan.bender.radius} />
+          <Step key={step.number} step={step} order={order} plan={plan} />
         ))}
       </ol>
     </div>
   );
 });
 
-function Step({
-  step,
-  order,
-  radius,
-}: {
-  step: Order["steps"][number];
-  order: Order;
-  radius: number;
-}) {
+const SHORT: Readonly<Record<string, string>> = {
+  "from the start": "Start",
+  "from the end": "End",
+  "from both ends": "Both",
+  "as marked": "As marked",
+};
+
+const SMALL = { width: 160, height: 150 };
+
+function Step({ step, order, plan }: { step: Order["steps"][number]; order: Order; plan: Plan }) {
   const point = usePlanner((state) => state.point);
+  const steps = usePlanner((state) => state.steps);
+  const showSteps = usePlanner((state) => state.showSteps);
   const bend = order.bends.find((each) => each.step === step.number);
+  const shown = bend && (steps?.bend ?? order.bends[0]?.bend) === bend.bend;
   return (
     <li
       data-step={step.number}
       onPointerEnter={() => point(bend?.bend ?? null)}
       onPointerLeave={() => point(null)}
-      className="border-t border-line px-4 py-2"
+      className={classes("border-t border-line px-4 py-2", shown && "bg-accent-soft")}
     >
-      <p className="font-semibold">
-        {step.number}. {step.title}
-      </p>
+      <div className="flex items-center justify-between">
+        <p className="font-semibold">
+          {step.number}. {step.title}
+        </p>
+        {bend && !shown ? (
+          <Button
+            weight="quiet"
+            className="px-2 text-sm max-desk:hidden"
+            aria-label={`Show ${step.title} large`}
+            onClick={() => showSteps({ order: steps?.order ?? "", bend: bend.bend })}
+          >
+            Show
+          </Button>
+        ) : null}
+      </div>
       <p className="text-sm">{whole(step.do)}</p>
       <p className="text-sm text-soft">Check: {step.check}</p>
-      {bend ? <HalfBent bend={bend} radius={radius} /> : null}
+      {bend ? (
+        <div className="mt-1 grid grid-cols-2 gap-2 text-xs text-soft desk:hidden">
+          <figure>
+            <OnWall bend={bend} plan={plan} size={SMALL} />
+            <figcaption>On the wall, from the front</figcaption>
+          </figure>
+          <figure>
+            <InBender bend={bend} plan={plan} size={SMALL} />
+            <figcaption>In the bender, hook right</figcaption>
+          </figure>
+        </div>
+      ) : null}
       {bend?.meets.map((met) => (
         <div
           key={met.what}

@@ -1,0 +1,219 @@
+"""Orders: what is searched for, what each costs, and what a person's pick does to the plan."""
+
+from __future__ import annotations
+
+import math
+import unittest
+from typing import Any
+
+from hypothesis import given, settings
+
+from core.tests.builders import (
+    codes,
+    end,
+    kick,
+    metric,
+    offset,
+    refused,
+    run,
+    saddle3,
+    turn,
+)
+from core.tests.handling.test_half_bent import STUB_AND_OFFSET, developed
+from core.tests.properties.strategies import makeable_runs
+from yarrow.catalog.tables import stance
+from yarrow.documents.run_file import read_run
+from yarrow.geometry.arcs import arc_length
+from yarrow.handling.orders import orders
+from yarrow.runs.handle import Handling, OrderHandling, handle_run
+from yarrow.runs.planner import plan_run
+
+
+def handled(document: dict[str, Any]) -> Handling:
+    return handle_run(read_run(document))
+
+
+def named(handling: Handling, name: str) -> OrderHandling:
+    return next(order for order in handling.orders if order.name == name)
+
+
+class Searched(unittest.TestCase):
+    @settings(deadline=None, max_examples=25)
+    @given(makeable_runs())
+    def test_every_order_makes_every_bend_once_and_gives_the_same_pipe(
+        self, document: dict[str, Any]
+    ) -> None:
+        planned, pipe, _ = developed(document)
+        for order in handled(document).orders:
+            self.assertEqual(
+                sorted(each.bend for each in order.bends), list(range(len(pipe.bends)))
+            )
+            for mark, bend in zip(order.marks, pipe.bends, strict=True):
+                length = arc_length(bend.radius, bend.angle)
+                starts = planned.bender.arc_start(mark.position, length, mark.hook, mark.reference)
+                self.assertAlmostEqual(starts, bend.arc_start, places=6)
+
+    @settings(deadline=None, max_examples=25)
+    @given(makeable_runs())
+    def test_the_last_bend_made_leaves_the_planned_pipe_on_the_wall(
+        self, document: dict[str, Any]
+    ) -> None:
+        plan = plan_run(read_run(document))
+        for order in handled(document).orders:
+            tips = {order.bends[-1].wall[0], order.bends[-1].wall[-1]}
+            for tip, end_point in zip(
+                sorted(tips), sorted((plan.path[0], plan.path[-1])), strict=True
+            ):
+                self.assertLess(math.dist(tip, end_point), 1e-4)
+
+    def test_no_hooks_cost_less_than_those_that_were_found(self) -> None:
+        # All 2 x 2 x 2 x 2 ways to hook four bends, tried one by one.
+        document = run(turn(18, "left"), offset(40, 4, 30, "out"), turn(70, "right"), end(20))
+        planned, pipe, roles = developed(document)
+        best = orders(planned.bender, pipe, roles, stance("hand"), "in")
+        for order in best[:1]:
+            sequence = [each.bend for each in order.bends]
+            for ways in range(16):
+                hooks = ["end" if ways >> n & 1 else "start" for n in range(4)]
+                picked = [{"bend": b, "hook": h} for b, h in zip(sequence, hooks, strict=True)]
+                tried = named_taken(handled({**document, "order": picked}))
+                self.assertLessEqual(
+                    (order.blocks > 0, order.flips), (tried.blocks_text != "", 9), hooks
+                )
+                if tried.works and tried.blocks_text == "":
+                    self.assertLessEqual(
+                        order.turns + 3 * order.flips, tried.turns + 3 * tried.flips
+                    )
+
+    def test_the_best_is_first_and_the_others_say_what_they_cost(self) -> None:
+        best, *others = handled(STUB_AND_OFFSET).orders
+        self.assertTrue(best.chosen)
+        self.assertFalse(any(other.chosen for other in others))
+        self.assertTrue(all("more" in other.reason for other in others))
+
+    def test_a_stub_before_an_offset_shows_the_floor_and_the_height_that_helps(self) -> None:
+        order = named(handled(STUB_AND_OFFSET), "from the start")
+        second = next(each for each in order.bends if each.bend == 1)
+        self.assertIn("17 5/16 in under the floor", second.meets[0].text)
+        self.assertIn("in the air", second.helps[0])
+        self.assertTrue(any("17 5/16 in: on blocks" in text for text in second.helps))
+        self.assertEqual(order.blocks_text, "17 5/16")
+
+    def test_what_hangs_from_one_end_and_not_from_the_other_is_begun_there(self) -> None:
+        # A set near the start: its first leg hangs while the second bend is made, whichever comes
+        # first; the turn far away hangs only when it is in the pipe already.
+        document = metric(offset(500, 70, 30), turn(1500, "right"), end(900))
+        best = handled(document).orders[0]
+        self.assertEqual(best.blocks_text, "")
+
+    def test_a_saddle_s_centre_is_first_from_either_end(self) -> None:
+        planned, pipe, roles = developed(run(saddle3(40, 2), end(90)))
+        for order in orders(planned.bender, pipe, roles, stance("hand"), "in"):
+            self.assertEqual(order.bends[0].bend, 1)
+
+    def test_one_bend_has_one_order(self) -> None:
+        (only,) = handled(run(turn(40), end(30))).orders
+        self.assertEqual((only.turns, only.flips, only.taken), (0, 0, True))
+
+    def test_a_run_that_can_t_be_made_has_no_orders_but_the_findings(self) -> None:
+        handling = handled(run(offset(40, 1, 60), end(80)))
+        self.assertEqual(handling.orders, ())
+        self.assertEqual(handling.findings[0].code, "arcs-overlap")
+
+    def test_a_straight_piece_needs_no_order(self) -> None:
+        handling = handled(run(end(80)))
+        self.assertEqual((handling.orders, handling.findings), ((), ()))
+
+
+def named_taken(handling: Handling) -> OrderHandling:
+    return next(order for order in handling.orders if order.taken)
+
+
+class NoOrder(unittest.TestCase):
+    def test_the_bend_in_the_way_and_two_pieces_that_free_it_are_named(self) -> None:
+        handling = handled(run(turn(40), turn(20), end(60)))
+        (finding,) = handling.findings
+        self.assertEqual((finding.level, finding.code), ("error", "no-order"))
+        self.assertIn("meets the handle", finding.text)
+        self.assertIn("between bends 1 and 2: both can be made", finding.text)
+        self.assertIn("A handle that reaches less than", finding.text)
+        self.assertFalse(any(order.works for order in handling.orders))
+
+    def test_where_no_coupling_fits_more_straight_is_asked_for(self) -> None:
+        (finding,) = handled(run(turn(30), turn(11), end(30))).findings
+        self.assertIn("Leave more straight", finding.text)
+
+    def test_both_ends_are_tried_where_neither_alone_will_do(self) -> None:
+        names = [order.name for order in handled(run(turn(40), turn(20), turn(60), end(60))).orders]
+        self.assertIn("from both ends", names)
+
+
+class Picked(unittest.TestCase):
+    def test_the_plan_s_marks_are_those_of_the_order_that_was_picked(self) -> None:
+        document = run(turn(18, "left"), offset(60, 4, 30, "out"), end(90))
+        for order in handled(document).orders:
+            value = [{"bend": each.bend, "hook": each.hook} for each in order.value]
+            picked = {**document, "order": value}
+            plan = plan_run(read_run(picked))
+            self.assertEqual(plan.marks, order.marks)
+            self.assertEqual([step.do for step in plan.steps], [step.do for step in order.steps])
+            taken = [each for each in handled(picked).orders if each.taken]
+            self.assertEqual([each.value for each in taken], [order.value])
+
+    def test_an_order_for_other_bends_is_said_and_the_usual_is_taken(self) -> None:
+        document = run(turn(18), turn(40), end(20))
+        plan = plan_run(read_run({**document, "order": [{"bend": 0, "hook": "end"}]}))
+        self.assertIn("order-not-of-these-bends", codes(plan))
+        self.assertEqual(plan.marks, plan_run(read_run(document)).marks)
+
+    def test_printed_marks_keep_the_usual_order_and_say_so(self) -> None:
+        order = [{"bend": n, "hook": "end"} for n in (1, 0)]
+        plan = plan_run(read_run(run(offset(40, 4), end(80), order=order, method="table")))
+        self.assertIn("order-set-aside", codes(plan))
+
+    def test_a_bend_that_there_is_not_and_a_hook_that_faces_nowhere_are_refused(self) -> None:
+        document = run(turn(18), end(20))
+        self.assertIn("order[0].hook", refused({**document, "order": [{"bend": 0, "hook": "up"}]}))
+        self.assertIn(
+            "order[0].bend", refused({**document, "order": [{"bend": -1, "hook": "end"}]})
+        )
+        self.assertIn("order", refused({**document, "order": []}))
+
+
+class Told(unittest.TestCase):
+    def steps(self, *walk: dict[str, Any]) -> dict[int, str]:
+        plan = plan_run(read_run(run(*walk)))
+        return {
+            step.bend: f"{step.do} {step.check}" for step in plan.steps if step.bend is not None
+        }
+
+    def test_a_turn_left_and_then_out_is_turned_anticlockwise(self) -> None:
+        # Looking along the pipe with left on top, out lies to the right: to bring it to the top
+        # the pipe goes anticlockwise, and the line that was on top comes to lie on the left.
+        told = self.steps(turn(30, "left"), turn(40, "out"), end(30))
+        self.assertIn("pencil a line along the top", told[0])
+        self.assertIn("Turn the pipe 90° anticlockwise, seen from its start.", told[1])
+        self.assertIn("The pencil line is on the left, seen from the start.", told[1])
+
+    def test_the_other_way_round_it_is_clockwise(self) -> None:
+        told = self.steps(turn(30, "left"), turn(40, "in"), end(30))
+        self.assertIn("90° clockwise", told[1])
+        self.assertIn("on the right", told[1])
+
+    def test_a_pipe_that_stays_in_one_plane_needs_no_line(self) -> None:
+        told = self.steps(turn(30, "left"), turn(40, "left"), end(30))
+        self.assertNotIn("pencil", told[0] + told[1])
+
+    def test_checks_carry_the_figure_to_measure(self) -> None:
+        told = self.steps(turn("18 3/8", "left"), turn(40, "left"), offset(50, 3, 22.5), end(80))
+        self.assertIn("18 3/8 in from its back to the start end", told[0])
+        self.assertIn("40 in from back to back", told[1])
+        # 12 sin 22.5° = 4.592.
+        self.assertIn("rises 4 9/16 in over 12 in", told[2])
+        self.assertIn("3 in from centre line to centre line", told[3])
+        self.assertIn("No more than 1/8 in closer at one end over 24 in", told[3])
+
+    def test_springback_and_the_edge_of_a_line_are_told(self) -> None:
+        plan = plan_run(read_run(run(turn(30), kick("9 1/2", 1), end(30))))
+        self.assertIn("The edge of a line toward the start is the figure", plan.steps[0].check)
+        self.assertIn("it springs back to 90°", plan.steps[1].do)

@@ -1,0 +1,90 @@
+// One bend at a time, large: the piece as it belongs on the wall, beside it as it lies in the bender.
+import { InBender, OnWall } from "@/drawing/HalfBent";
+import { IconButton } from "@/ui/Button";
+import { classes } from "@/ui/classes";
+import { Icon } from "@/ui/Icon";
+import { useSize } from "@/ui/useSize";
+import { usePlanner, usePlanState } from "./PlannerContext";
+import { useHandling } from "./useHandling";
+
+const GAP = 12;
+const SIDE = 16;
+const WORDS = 150;
+/** Where the room is at least so wide for its height, the pictures stand beside each other. */
+const WIDE = 1.1;
+
+export function StepPictures() {
+  const { plan } = usePlanState();
+  const { order, old } = useHandling();
+  const steps = usePlanner((state) => state.steps);
+  const showSteps = usePlanner((state) => state.showSteps);
+  const point = usePlanner((state) => state.point);
+  const [frame, room] = useSize<HTMLDivElement>();
+  const at = Math.max(order?.bends.findIndex(({ bend }) => bend === steps?.bend) ?? 0, 0);
+  const bend = order?.bends[at];
+  const step = order?.steps.find(({ number }) => number === bend?.step);
+  const beside = room.width > (room.height - WORDS) * WIDE;
+  const size = beside
+    ? { width: (room.width - 2 * SIDE - GAP) / 2, height: room.height - WORDS }
+    : { width: room.width - 2 * SIDE, height: (room.height - WORDS - GAP) / 2 };
+  const go = (to: number) => {
+    const next = order?.bends[to]?.bend;
+    if (next !== undefined && steps) {
+      showSteps({ ...steps, bend: next });
+      point(next);
+    }
+  };
+  return (
+    <div ref={frame} className="flex h-full flex-col overflow-hidden" data-step-pictures>
+      {plan && order && bend && step && size.width > 0 && size.height > 0 ? (
+        <>
+          <div className="flex items-center gap-2 px-4 pt-2">
+            <IconButton label="The bend before" disabled={at === 0} onClick={() => go(at - 1)}>
+              <Icon name="back" />
+            </IconButton>
+            <h2 className="font-semibold">
+              Bend {bend.bend + 1}{" "}
+              <span className="font-normal text-soft">
+                {ordinal(at + 1)} of {order.bends.length}
+              </span>
+            </h2>
+            <IconButton
+              label="The next bend"
+              disabled={at === order.bends.length - 1}
+              onClick={() => go(at + 1)}
+            >
+              <Icon name="next" />
+            </IconButton>
+          </div>
+          <div
+            className={classes(
+              "grid gap-3 px-4 pt-1",
+              beside && "grid-cols-2",
+              old && "opacity-60",
+            )}
+          >
+            <figure>
+              <figcaption className="pb-1 text-sm text-soft">
+                On the wall, seen from the front
+              </figcaption>
+              <OnWall bend={bend} plan={plan} size={size} />
+            </figure>
+            <figure>
+              <figcaption className="pb-1 text-sm text-soft">
+                In the bender, hook to the right
+              </figcaption>
+              <InBender bend={bend} plan={plan} size={size} />
+            </figure>
+          </div>
+          <p className="px-4 pt-2 text-sm">{step.do}</p>
+        </>
+      ) : null}
+    </div>
+  );
+}
+
+const ORDINALS = ["first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth"];
+
+function ordinal(number: number): string {
+  return ORDINALS[number - 1] ?? `${number}th`;
+}

@@ -1,0 +1,34 @@
+// The orders that the run's piece can be bent in, and the one that is shown.
+import { useQuery } from "@tanstack/react-query";
+import { handleRun, type Order } from "@/api/queries";
+import type { Finding } from "@/model/document";
+import { useDocument, usePlanner } from "./PlannerContext";
+
+type Handled = {
+  readonly orders: readonly Order[];
+  readonly findings: readonly Finding[];
+  readonly order: Order | undefined;
+  readonly pending: boolean;
+  /** What is shown is of the document as it was before the last change. */
+  readonly old: boolean;
+};
+
+export function useHandling(): Handled {
+  const document = useDocument();
+  const wanted = usePlanner((state) => state.steps?.order);
+  const query = useQuery({
+    queryKey: ["handling", JSON.stringify(document)],
+    queryFn: ({ signal }) => handleRun(document, signal),
+    retry: false,
+    staleTime: Infinity,
+    placeholderData: (before) => before,
+  });
+  const orders = query.data?.orders ?? [];
+  return {
+    orders,
+    findings: query.data?.findings ?? [],
+    order: orders.find(({ name }) => name === wanted) ?? orders.find(({ taken }) => taken),
+    pending: query.isPending,
+    old: query.isPlaceholderData,
+  };
+}
