@@ -1,4 +1,4 @@
-"""The command line: ``yarrow plan|handle|fold|bender|line|catalog``, documents in, documents out.
+"""The command line, ``yarrow plan|handle|rack|fold|bender|line|catalog``: documents in and out.
 
 Exit status: 0 a result; 3 a result with an error finding, still printed; 2 can't be read.
 """
@@ -22,7 +22,8 @@ from yarrow.documents.catalogue import catalogue
 from yarrow.documents.notation import typed_line
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
-from yarrow.documents.writing import bend_table_csv, marks_csv, plan_text, to_json
+from yarrow.documents.writing import bend_table_csv, marks_csv, plan_text, rack_csv, to_json
+from yarrow.racks.rack import plan_rack
 from yarrow.runs.handle import handle_run
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
@@ -62,6 +63,11 @@ def _parser() -> argparse.ArgumentParser:
     handle.add_argument("file")
     handle.set_defaults(run=_handle)
 
+    rack = commands.add_parser("rack", help="a run's rack: the marks of every pipe, the gaps")
+    rack.add_argument("file")
+    rack.add_argument("--format", choices=["json", "csv"], default="json")
+    rack.set_defaults(run=_rack)
+
     fold = commands.add_parser("fold", help="straight pipe and bends to their shape")
     fold.add_argument("file")
     fold.set_defaults(run=_fold)
@@ -97,6 +103,12 @@ def _handle(options: argparse.Namespace) -> int:
     handling = handle_run(read_run(_document(options.file)))
     print(to_json(handling))
     return 3 if handling.findings else 0
+
+
+def _rack(options: argparse.Namespace) -> int:
+    plan = plan_rack(read_run(_document(options.file)))
+    sys.stdout.write(rack_csv(plan) if options.format == "csv" else to_json(plan) + "\n")
+    return 0 if plan.can_be_made else 3
 
 
 def _fold(options: argparse.Namespace) -> int:

@@ -180,6 +180,14 @@ SALTMARSH = {
             _turn("70", "left", "corner post", loose=["at"]),
             _end("34", "pump panel", loose=["at"], meet=["71 1/4", "33 3/8", "4 5/8"]),
         ),
+        _run(
+            "Bottling feeds, a bank of five",
+            {**_EMT, "rack": {"count": 5, "side": "right", "spacing": "2 1/4"}},
+            _box("trough"),
+            _offset("29 5/8", "3 1/4", "left", "drip tray"),
+            _turn("58 1/8", "left", "mezzanine post"),
+            _end("31 3/8", "line panels"),
+        ),
     ],
     "benders": [
         {
@@ -258,6 +266,16 @@ HARROW_LOCK = {
             _met("block", "743", width="158", height="64", label="pipe bracket"),
             _met("wall", "1586", toward="left", label="landing"),
             _end("812", "bulkhead"),
+        ),
+        _run(
+            "Starter bank, about one centre",
+            {
+                **_STEEL_20,
+                "rack": {"count": 3, "side": "right", "spacing": "48", "corners": "concentric"},
+            },
+            _box("trunking", "open"),
+            _turn("1126", "left", "inner corner"),
+            _end("683", "starters", "hub"),
         ),
     ],
     "benders": [],

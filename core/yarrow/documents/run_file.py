@@ -18,7 +18,7 @@ from yarrow.benders.catalogued import (
 from yarrow.benders.springback import Springback, springback
 from yarrow.bends.offset import Offset
 from yarrow.bends.registry import KINDS, Line
-from yarrow.catalog.tables import Conduit, TradeSize, allowance, benders, conduits, fittings
+from yarrow.catalog.tables import Conduit, TradeSize, allowance, benders, conduits, fittings, limits
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.schema import reader
 from yarrow.geometry.errors import GeometryError
@@ -28,7 +28,18 @@ from yarrow.measure.tape import Reading
 from yarrow.measure.units import Unit, convert
 from yarrow.obstacles.free_offset import FreeOffset
 from yarrow.obstacles.registry import OBSTACLES, Met
-from yarrow.runs.run import Next, Points, Run, Start, Survey, Worked
+from yarrow.runs.run import (
+    Built,
+    BuiltBend,
+    Next,
+    OtherPipe,
+    Points,
+    Rack,
+    Run,
+    Start,
+    Survey,
+    Worked,
+)
 
 BOX_MARGIN: dict[Unit, Fraction] = {"in": Fraction(2), "mm": Fraction(50)}
 """Straight left at a box where nothing is said: what a hook takes without crushing the end."""
@@ -85,7 +96,52 @@ def read_run(document: object) -> Survey:
         own_allowances=tuple(own_allowances),
         order=tuple(Next(**each) for each in shape.get("order", [])),
     )
-    return Survey(setup, said, meet)
+    rack = _rack(shape["rack"], unit, worked, setup) if "rack" in shape else None
+    return Survey(replace(setup, worked=tuple(worked)), said, meet, rack)
+
+
+def _rack(shape: dict[str, Any], unit: Unit, worked: list[Worked], setup: Run) -> Rack:
+    """What a run is copied into. Raises: Refusal."""
+    others = []
+    for number, pipe in enumerate(shape.get("pipes", [])):
+        place = f"rack.pipes[{number}]"
+        try:
+            conduit = read_conduit(pipe["conduit"])
+            bender, fits = _bender(pipe["bender"], conduit, unit, setup.round_to)
+        except Refusal as refusal:
+            raise Refusal(f"{place}.{refusal.path}", refusal.expected) from None
+        others.append(OtherPipe(conduit, bender, fits))
+    if len(others) >= shape["count"]:
+        raise Refusal(
+            "rack.pipes", f"fewer than the count of {shape['count']}: the first is the run"
+        )
+    built = []
+    for number, pipe in enumerate(shape.get("built", [])):
+        if pipe["pipe"] >= shape["count"]:
+            raise Refusal(f"rack.built[{number}].pipe", f"less than the count of {shape['count']}")
+        marked = [at for at, each in enumerate(pipe["bends"]) if "mark" in each]
+        if marked and shape["corners"] == "concentric":
+            expected = "no mark where corners are concentric: tell the angle of the whole bend"
+            raise Refusal(f"rack.built[{number}].bends[{marked[0]}].mark", expected)
+        bends = tuple(
+            BuiltBend(
+                each["bend"],
+                each.get("angle"),
+                float(each["mark"].value) if "mark" in each else None,
+            )
+            for each in pipe["bends"]
+        )
+        built.append(Built(pipe["pipe"], bends))
+    return Rack(
+        count=shape["count"],
+        side=shape["side"],
+        spacing=float(_noted(shape["spacing"], "rack.spacing", worked)),
+        between=shape["between"],
+        corners=shape["corners"],
+        shot=shape.get("shot", float(limits()["shot"]["degrees"])),
+        others=tuple(others),
+        built=tuple(built),
+    )
 
 
 def read_conduit(shape: dict[str, Any]) -> Conduit:

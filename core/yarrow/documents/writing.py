@@ -8,6 +8,7 @@ import json
 from dataclasses import asdict
 from typing import Any
 
+from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.plan import Plan
 from yarrow.runs.words import degrees
 
@@ -69,6 +70,34 @@ def bend_table_csv(plan: Plan) -> str:
         )
         reached = bend.arc_end
     table.writerow(["end", f"{plan.cut_length - reached:.4f}", "", "", "", plan.units])
+    return out.getvalue()
+
+
+def rack_csv(plan: RackPlan) -> str:
+    """A rack's marks as a table: one row a bend of every pipe, with the cut at its end."""
+    out = io.StringIO()
+    table = csv.writer(out, lineterminator="\n")
+    table.writerow(
+        ["pipe", "offset", "bend", "mark", "moved", "reference", "hook", "angle", "unit"]
+    )
+    for pipe in plan.pipes:
+        for number, mark in enumerate(pipe.marks):
+            table.writerow(
+                [
+                    pipe.pipe + 1,
+                    pipe.offset_text,
+                    mark.bend + 1,
+                    mark.text,
+                    pipe.moved[number] if pipe.moved else "",
+                    mark.reference,
+                    mark.hook,
+                    f"{pipe.bends[mark.bend].angle:g}",
+                    plan.units,
+                ]
+            )
+        table.writerow(
+            [pipe.pipe + 1, pipe.offset_text, "cut", pipe.cut_length_text, *[""] * 4, plan.units]
+        )
     return out.getvalue()
 
 

@@ -42,8 +42,8 @@ def lay_out(run: Run) -> Layout:
     pipe = pipe_of(run)
     if run.path:
         vertices = tuple((float(x), float(y), float(z)) for x, y, z in run.path)
-        owners = tuple((corner, "corner") for corner in range(len(vertices) - 1))
-        return Layout(pipe, vertices, owners, (), (0,))
+        plain = ((corner, "corner") for corner in range(len(vertices) - 1))
+        return Layout(pipe, vertices, run.corners or tuple(plain), (), (0,))
     leg = FIRST_LEG
     points = [leg.point(pipe.begins)]
     owned: list[tuple[int, str]] = []

@@ -9,6 +9,7 @@ from typing import Literal
 from yarrow.benders.bender import Bender, Hook
 from yarrow.bends.registry import Line
 from yarrow.catalog.tables import Conduit
+from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.obstacles.registry import Met
@@ -53,6 +54,7 @@ class Run:
     ``answers`` are the lines that Yarrow put bends to: what is there does not move to suit them.
     ``stand_off`` is how far spacers or strut hold the pipe off every surface.
     ``order`` is the sequence that a person picked for the bends; empty where it is the usual one.
+    ``corners`` are, for a path that was worked out from a walk, the line and part of every corner.
     ``own_allowances`` are the places whose allowance was left to the fitting and is not zero.
     """
 
@@ -71,14 +73,65 @@ class Run:
     own_allowances: tuple[str, ...]
     answers: tuple[int, ...] = ()
     order: tuple[Next, ...] = ()
+    corners: tuple[tuple[int, str], ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class OtherPipe:
+    """A pipe of a rack that is not like its first: its conduit and the bender for it."""
+
+    conduit: Conduit
+    bender: Bender
+    bender_fits: bool
+
+
+@dataclass(frozen=True, slots=True)
+class BuiltBend:
+    """A bend as it was really made: the angle that it kept, and where its mark was put; None where
+    that is as planned."""
+
+    bend: int
+    angle: float | None
+    mark: float | None
+
+
+@dataclass(frozen=True, slots=True)
+class Built:
+    """A pipe of a rack as it was really built, counted from 0."""
+
+    pipe: int
+    bends: tuple[BuiltBend, ...]
+
+
+Between = Literal["centres", "air"]
+Corners = Literal["same", "concentric"]
+
+
+@dataclass(frozen=True, slots=True)
+class Rack:
+    """A run copied side by side: ``count`` pipes with the first, each ``spacing`` further to the
+    ``side`` of its first leg, from centre to centre or as air ``between``. ``corners`` are bent on
+    the same shoe, or about one centre, with at most ``shot`` degrees at a time. ``others`` are the
+    pipes after the first, where they are not like it."""
+
+    count: int
+    side: Side
+    spacing: float
+    between: Between
+    corners: Corners
+    shot: float
+    others: tuple[OtherPipe, ...]
+    built: tuple[Built, ...]
 
 
 @dataclass(frozen=True, slots=True)
 class Survey:
     """A run as it was read: what the tape met, in order, where some of it may still be without its
     bends. ``setup`` is the rest of the run, without a walk. ``meet`` is where the face at the end
-    lies, seen from the start (ahead, left, out), where both ends are fixed; else None."""
+    lies, seen from the start (ahead, left, out), where both ends are fixed; else None. ``rack`` is
+    what the run is copied into, if anything."""
 
     setup: Run
     said: tuple[Line | Met, ...]
     meet: Vector | None = None
+    rack: Rack | None = None

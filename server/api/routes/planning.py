@@ -22,6 +22,8 @@ from yarrow.documents.bends_file import FoldedPipe, fold_document
 from yarrow.documents.catalogue import Catalogue, catalogue
 from yarrow.documents.notation import typed_line
 from yarrow.documents.run_file import read_run
+from yarrow.racks.rack import plan_rack
+from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.handle import Handling, handle_run
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
@@ -39,6 +41,12 @@ def plan(request: HttpRequest, document: Body[RunDocument]) -> Plan:
 def handle(request: HttpRequest, document: Body[RunDocument]) -> Handling:
     """The orders that a run's piece can be bent in, and what it meets; nothing is saved."""
     return handle_run(read_run(document))
+
+
+@router.post("/rack", response={200: RackPlan, **REFUSALS}, operation_id="rack")
+def rack(request: HttpRequest, document: Body[RunDocument]) -> RackPlan:
+    """Every pipe of a run's rack, and the gaps between them; nothing is saved."""
+    return plan_rack(read_run(document))
 
 
 @router.post("/line", response={200: TypedLineShape, **REFUSALS}, operation_id="read_line")

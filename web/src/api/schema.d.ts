@@ -320,6 +320,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Rack
+         * @description Every pipe of a run's rack, and the gaps between them; nothing is saved.
+         */
+        post: operations["rack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{run_id}": {
         parameters: {
             query?: never;
@@ -1058,6 +1078,35 @@ export interface components {
             units: "in" | "mm";
         };
         /**
+         * Gap
+         * @description Between a pipe and the next: centre to centre as planned; the least air, and where that is;
+         *     how far legs come out from that spacing with the marks as rounded, at the most.
+         */
+        Gap: {
+            /** Air */
+            air: number;
+            /** Air Text */
+            air_text: string;
+            /** At */
+            at: [
+                number,
+                number,
+                number
+            ];
+            /** At Text */
+            at_text: string;
+            /** Centres */
+            centres: number;
+            /** Centres Text */
+            centres_text: string;
+            /** Off */
+            off: number;
+            /** Off Text */
+            off_text: string;
+            /** Pipe */
+            pipe: number;
+        };
+        /**
          * Handling
          * @description The orders that a piece can be bent in, best first; none where it can't be made, and then the
          *     findings say why. Where there are orders and none works, a finding says what is in the way.
@@ -1449,6 +1498,94 @@ export interface components {
             message: string;
         };
         /**
+         * RackPipe
+         * @description One pipe of a rack, counted from 0: ``offset`` from the first one's line, to the rack's side.
+         *
+         *     ``path`` are its vertices beside the first one's; ``comes_out_as`` those that its rounded marks
+         *     make (none where no pipe comes out); ``built_as`` those of the pipe as it was really built (none
+         *     where nothing was told of it). ``moved`` is, for every mark, how much further along it is than
+         *     the same one of the pipe before (none where it has other bends).
+         */
+        RackPipe: {
+            bender: components["schemas"]["PlannedBender"];
+            /** Bends */
+            bends: components["schemas"]["PlannedBend"][];
+            /** Built As */
+            built_as: [
+                number,
+                number,
+                number
+            ][];
+            /** Comes Out As */
+            comes_out_as: [
+                number,
+                number,
+                number
+            ][];
+            conduit: components["schemas"]["PlannedConduit"];
+            /** Cut Length */
+            cut_length: number;
+            /** Cut Length Text */
+            cut_length_text: string;
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Marks */
+            marks: components["schemas"]["Mark"][];
+            /** Moved */
+            moved: string[];
+            /** Offset */
+            offset: number;
+            /** Offset Text */
+            offset_text: string;
+            /** Path */
+            path: [
+                number,
+                number,
+                number
+            ][];
+            /** Pipe */
+            pipe: number;
+            /** Shots */
+            shots: components["schemas"]["Shots"][];
+        };
+        /**
+         * RackPlan
+         * @description Every pipe of a rack and the gaps between them; ``findings`` are about the rack as a whole or
+         *     name the pipe. Lengths in ``units``, angles in degrees.
+         */
+        RackPlan: {
+            /**
+             * Between
+             * @enum {string}
+             */
+            between: "centres" | "air";
+            /**
+             * Corners
+             * @enum {string}
+             */
+            corners: "same" | "concentric";
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Format */
+            format: string;
+            /** Gaps */
+            gaps: components["schemas"]["Gap"][];
+            /** Name */
+            name: string;
+            /** Pipes */
+            pipes: components["schemas"]["RackPipe"][];
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "out" | "in" | "left" | "right";
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+        };
+        /**
          * Remedy
          * @description A finding's fix: what it does in words, and the one field that it sets.
          */
@@ -1554,6 +1691,7 @@ export interface components {
             /** @description The sequence to make the bends in, each once. Left out, from the start, a saddle's centre before its outers. */
             order?: components["schemas"]["RunDocument_next"][];
             path?: components["schemas"]["RunDocument_point"][];
+            rack?: components["schemas"]["RunDocument_rack"];
             /**
              * Format: length
              * @description The marks of the tape: 1/8, 1/16 or 1/32 (inches), 1 (millimetres). Left out, 1/16 or 1.
@@ -1632,6 +1770,13 @@ export interface components {
             toward: components["schemas"]["RunDocument_toward"];
             /** @enum {string} */
             where: "start" | "end";
+        };
+        RunDocument_built_bend: {
+            /** @description The angle that it kept. */
+            angle?: components["schemas"]["RunDocument_angle"];
+            bend: number;
+            /** @description Where its mark was really put. */
+            mark?: components["schemas"]["RunDocument_not_negative"];
         };
         RunDocument_conduit: {
             size: string;
@@ -1764,6 +1909,38 @@ export interface components {
         /** @description The bends that were picked for it, a kind and an angle: saddle3 45, or saddle4 30 both. Empty: Yarrow chooses. */
         RunDocument_pick: string;
         RunDocument_point: components["schemas"]["RunDocument_length"][];
+        /** @description The run copied side by side: its first pipe is the run itself. */
+        RunDocument_rack: {
+            /**
+             * @description What the spacing is: from centre line to centre line, or the air between two pipes.
+             * @enum {string}
+             */
+            between?: "centres" | "air";
+            /** @description Pipes as they were really built: the next is laid beside that. */
+            built?: components["schemas"]["RunDocument_rack_built"][];
+            /**
+             * @description All turns on the same shoe, or about one centre: then the outer ones are bent in shots.
+             * @enum {string}
+             */
+            corners?: "same" | "concentric";
+            count: number;
+            /** @description The pipes after the first, in order, as far as they are not like it. */
+            pipes?: components["schemas"]["RunDocument_rack_pipe"][];
+            /** @description The most degrees of a shot; 6 if not said. */
+            shot?: number;
+            side: components["schemas"]["RunDocument_toward"];
+            spacing: components["schemas"]["RunDocument_size"];
+        };
+        RunDocument_rack_built: {
+            bends: components["schemas"]["RunDocument_built_bend"][];
+            /** @description Counted from 0, the run itself. */
+            pipe: number;
+        };
+        RunDocument_rack_pipe: {
+            /** @description a bender of the catalogue by its id, or an object with kind and either radius and take_up or tests */
+            bender: string | components["schemas"]["RunDocument_own_bender"];
+            conduit: components["schemas"]["RunDocument_conduit"];
+        };
         /**
          * @description What the rise was measured from: the surface (then the stand-off is taken off it) or the pipe as it lies.
          * @enum {string}
@@ -1903,6 +2080,36 @@ export interface components {
             /** Csrf */
             csrf: string;
             member: components["schemas"]["MemberShape"] | null;
+        };
+        /**
+         * Shots
+         * @description A wide bend as many small ones: of the line ``feature`` of the walk, with the radius that it
+         *     comes to; how many, how many degrees each, how far apart their marks are, where the first mark
+         *     goes, and the pipe that the whole bend takes. ``bend`` is the first of them.
+         */
+        Shots: {
+            /** Apart */
+            apart: number;
+            /** Apart Text */
+            apart_text: string;
+            /** Bend */
+            bend: number;
+            /** Count */
+            count: number;
+            /** Degrees */
+            degrees: number;
+            /** Developed */
+            developed: number;
+            /** Developed Text */
+            developed_text: string;
+            /** Feature */
+            feature: number;
+            /** First Text */
+            first_text: string;
+            /** Radius */
+            radius: number;
+            /** Radius Text */
+            radius_text: string;
         };
         /**
          * SignIn
@@ -3550,6 +3757,84 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackPlan"];
                 };
             };
             /** @description Bad Request */

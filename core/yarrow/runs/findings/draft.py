@@ -62,6 +62,6 @@ def move(run: Run, words: Words, feature: int, by: float) -> Remedy | None:
 def line_name(run: Run, feature: int) -> str:
     """``line 2 (ledge)``: as it is numbered on the page, with its label where it has one."""
     if not run.walk:
-        return f"corner {feature + 1}"
+        return f"{'line' if run.corners else 'corner'} {feature + 1}"
     label = run.walk[feature].label
     return f"line {feature + 1} ({label})" if label else f"line {feature + 1}"

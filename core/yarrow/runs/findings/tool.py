@@ -14,6 +14,9 @@ from yarrow.runs.words import Words
 
 _HAIR = 1e-6
 
+SHOT = "shot"
+"""A small bend of many that make a wide one."""
+
 
 def bender_findings(run: Run) -> list[Finding]:
     """An error where the bender's shoe does not take this conduit."""
@@ -62,6 +65,9 @@ def room_findings(draft: Draft) -> list[Finding]:
     for mark in draft.marks:
         off = max(-mark.position, mark.position - draft.pipe.cut_length)
         placing = draft.placings[mark.bend]
+        if draft.role(mark.bend) == SHOT:
+            # The shoe sits on what the last shot left, which is as good as straight.
+            continue
         if off > _HAIR:
             found.append(_mark_off(draft, mark.bend, off))
         elif placing.short_before > _HAIR:

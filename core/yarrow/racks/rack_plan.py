@@ -1,0 +1,95 @@
+"""The plan of a rack: every pipe's marks, and what lies between them, in ``yarrow.rack-plan/1``."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from yarrow.geometry.frame import Side
+from yarrow.geometry.vectors import Vector
+from yarrow.measure.units import Unit
+from yarrow.runs.plan import Finding, Mark, PlannedBend, PlannedBender, PlannedConduit
+from yarrow.runs.run import Between, Corners
+
+
+@dataclass(frozen=True, slots=True)
+class Shots:
+    """A wide bend as many small ones: of the line ``feature`` of the walk, with the radius that it
+    comes to; how many, how many degrees each, how far apart their marks are, where the first mark
+    goes, and the pipe that the whole bend takes. ``bend`` is the first of them."""
+
+    feature: int
+    bend: int
+    radius: float
+    radius_text: str
+    count: int
+    degrees: float
+    apart: float
+    apart_text: str
+    first_text: str
+    developed: float
+    developed_text: str
+
+
+@dataclass(frozen=True, slots=True)
+class RackPipe:
+    """One pipe of a rack, counted from 0: ``offset`` from the first one's line, to the rack's side.
+
+    ``path`` are its vertices beside the first one's; ``comes_out_as`` those that its rounded marks
+    make (none where no pipe comes out); ``built_as`` those of the pipe as it was really built (none
+    where nothing was told of it). ``moved`` is, for every mark, how much further along it is than
+    the same one of the pipe before (none where it has other bends).
+    """
+
+    pipe: int
+    offset: float
+    offset_text: str
+    conduit: PlannedConduit
+    bender: PlannedBender
+    cut_length: float
+    cut_length_text: str
+    path: tuple[Vector, ...]
+    comes_out_as: tuple[Vector, ...]
+    built_as: tuple[Vector, ...]
+    bends: tuple[PlannedBend, ...]
+    marks: tuple[Mark, ...]
+    moved: tuple[str, ...]
+    shots: tuple[Shots, ...]
+    findings: tuple[Finding, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Gap:
+    """Between a pipe and the next: centre to centre as planned; the least air, and where that is;
+    how far legs come out from that spacing with the marks as rounded, at the most."""
+
+    pipe: int
+    centres: float
+    centres_text: str
+    air: float
+    air_text: str
+    at: Vector
+    at_text: str
+    off: float
+    off_text: str
+
+
+@dataclass(frozen=True, slots=True)
+class RackPlan:
+    """Every pipe of a rack and the gaps between them; ``findings`` are about the rack as a whole or
+    name the pipe. Lengths in ``units``, angles in degrees."""
+
+    format: str
+    units: Unit
+    name: str
+    side: Side
+    between: Between
+    corners: Corners
+    pipes: tuple[RackPipe, ...]
+    gaps: tuple[Gap, ...]
+    findings: tuple[Finding, ...]
+
+    @property
+    def can_be_made(self) -> bool:
+        """Whether no finding, of the rack or of a pipe, is an error."""
+        own = (finding for pipe in self.pipes for finding in pipe.findings)
+        return not any(finding.level == "error" for finding in (*self.findings, *own))
