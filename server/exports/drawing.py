@@ -110,16 +110,10 @@ class Drawing:
         self, x: float, y: float, width: float, text: str, size: float, *, colour: str = INK
     ) -> float:
         """Text broken into lines of a width. Returns the baseline below the last line."""
-        line = ""
-        for word in text.split():
-            longer = f"{line} {word}".strip()
-            if line and text_width(longer, size) > width:
-                self.text(x, y, line, size, colour=colour)
-                line, y = word, y + size * 1.35
-            else:
-                line = longer
-        self.text(x, y, line, size, colour=colour)
-        return y + size * 1.35
+        for line in lines_of(text, size, width):
+            self.text(x, y, line, size, colour=colour)
+            y += size * 1.35
+        return y
 
     def reading(
         self,
@@ -171,6 +165,18 @@ def _reading_parts(text: str, size: float, bold: bool) -> list[tuple[str, float,
         if inch:
             parts.append((inch, 1.0, 0.0, text_width(inch, size, bold)))
     return parts
+
+
+def lines_of(text: str, size: float, width: float) -> list[str]:
+    """A text broken into lines of a width."""
+    lines = [""]
+    for word in text.split():
+        longer = f"{lines[-1]} {word}".strip()
+        if lines[-1] and text_width(longer, size) > width:
+            lines.append(word)
+        else:
+            lines[-1] = longer
+    return lines
 
 
 def text_width(text: str, size: float, bold: bool = False) -> float:

@@ -6,10 +6,13 @@ import math
 from collections.abc import Callable, Sequence
 
 from yarrow.geometry.arcs import tangent_length
-from yarrow.geometry.vectors import Vector, along, length, scaled, subtract
+from yarrow.geometry.vectors import Vector, along, cross, dot, length, scaled, subtract
 from yarrow.runs.plan import Plan
 
 Point = tuple[float, float]
+Room = tuple[float, float, float, float]
+"""Left, top, right and bottom, in millimetres."""
+
 View = Callable[[Vector], Point]
 
 _ARC_POINTS = 9
@@ -50,6 +53,23 @@ def spread(
     return centres
 
 
+def fitted(points: Sequence[Point], room: Room) -> tuple[Callable[[Point], Point], float]:
+    """Where points go so that they fill a room, at one scale and in its middle; and the scale."""
+    xs, ys = [x for x, _ in points], [y for _, y in points]
+    left, top, right, bottom = room
+    across = (right - left) / max(max(xs) - min(xs), 1e-6)
+    scale = min(across, (bottom - top) / max(max(ys) - min(ys), 1e-6))
+    middle = ((max(xs) + min(xs)) / 2, (max(ys) + min(ys)) / 2)
+
+    def placed(point: Point) -> Point:
+        return (
+            (left + right) / 2 + (point[0] - middle[0]) * scale,
+            (top + bottom) / 2 + (point[1] - middle[1]) * scale,
+        )
+
+    return placed, scale
+
+
 def centreline(plan: Plan, arc_points: int = _ARC_POINTS) -> list[tuple[int | None, list[Vector]]]:
     """The run as pieces to draw: straight parts (None) and the arcs of bends, in order."""
     pieces: list[tuple[int | None, list[Vector]]] = []
@@ -65,6 +85,21 @@ def centreline(plan: Plan, arc_points: int = _ARC_POINTS) -> list[tuple[int | No
         here = end
     pieces.append((None, [here, plan.path[-1]]))
     return pieces
+
+
+def rounded(path: Sequence[Vector], radius: float) -> list[Vector]:
+    """A pipe's centreline from its vertices alone, with an arc of a radius in every corner."""
+    points = [path[0]]
+    for before, vertex, after in zip(path, path[1:], path[2:], strict=False):
+        arriving, leaving = _unit(subtract(vertex, before)), _unit(subtract(after, vertex))
+        angle = math.degrees(math.atan2(length(cross(arriving, leaving)), dot(arriving, leaving)))
+        if angle > _STRAIGHT:
+            begin = along(vertex, arriving, -tangent_length(radius, angle))
+            points += _arc(begin, arriving, leaving, angle, radius, _ARC_POINTS)
+    return [*points, path[-1]]
+
+
+_STRAIGHT = 1e-6
 
 
 def _arc(
@@ -87,6 +122,21 @@ def _unit(vector: Vector) -> Vector:
 
 WALL: View = lambda point: (point[0], -point[1])  # noqa: E731
 ABOVE: View = lambda point: (point[0], -point[2])  # noqa: E731
+
+_SLANT = 0.35
+"""What goes toward or away from who looks is drawn aslant, at this share of its length."""
+
+
+def from_the_front(point: Vector) -> Point:
+    """The wall: ahead to the right, left upward, out toward who looks."""
+    x, y, z = point
+    return (x - z * _SLANT, -y + z * _SLANT)
+
+
+def beside_the_bender(point: Vector) -> Point:
+    """The bender: the hook to the right, up upward, what leans away up to the right."""
+    x, y, z = point
+    return (x + y * _SLANT, -z - y * _SLANT)
 
 
 def views(plan: Plan) -> list[tuple[str, View]]:

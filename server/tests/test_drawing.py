@@ -13,7 +13,8 @@ from hypothesis import strategies as st
 from exports.drawing import Drawing, reading_width, text_width
 from exports.layout import centreline, spread, views
 from exports.pdf import sheet_pdf
-from exports.sheet import PAPERS, Heading, compose_sheet
+from exports.page import PAPERS, Heading
+from exports.sheet import compose_sheet
 from exports.svg import drawing_svg
 from server.tests.people import DOCUMENT, changed
 from yarrow.documents.run_file import read_run
@@ -86,19 +87,19 @@ class Sheets(unittest.TestCase):
     def test_nothing_is_drawn_off_the_paper_on_either_size(self) -> None:
         for paper, (width, height) in PAPERS.items():
             with self.subTest(paper=paper):
-                sheet = compose_sheet(planned(), Heading("Job", "Run", "v1"), PAPERS[paper])
+                sheet = compose_sheet(planned(), None, Heading("Job", "Run", "v1"), PAPERS[paper])
                 for item in sheet.items:
                     for x, y in getattr(item, "points", None) or [(item.x, item.y)]:
                         self.assertTrue(0 <= x <= width and 0 <= y <= height, item)
 
     def test_a_very_long_name_is_cut_short_and_not_drawn_over_the_cut(self) -> None:
-        sheet = compose_sheet(planned(), Heading("Job", "W" * 120, "v1"), PAPERS["a4"])
+        sheet = compose_sheet(planned(), None, Heading("Job", "W" * 120, "v1"), PAPERS["a4"])
         shown = next(item.text for item in sheet.items if getattr(item, "text", "").startswith("W"))
         self.assertTrue(shown.endswith("…"))
 
     def test_the_svg_is_well_formed_and_the_pdf_is_one(self) -> None:
         sheet = compose_sheet(
-            planned(name='A & B < C "D"'), Heading("J", "A & B < C", "v"), PAPERS["a4"]
+            planned(name='A & B < C "D"'), None, Heading("J", "A & B < C", "v"), PAPERS["a4"]
         )
         root = ElementTree.fromstring(drawing_svg(sheet))
         self.assertEqual(root.get("viewBox"), "0 0 210 297")
@@ -106,13 +107,13 @@ class Sheets(unittest.TestCase):
 
     def test_a_straight_piece_is_not_called_one_that_can_t_be_made(self) -> None:
         plan = planned(walk=[{"kind": "end", "at": 60}])
-        sheet = compose_sheet(plan, Heading("J", "R", "v"), PAPERS["a4"])
+        sheet = compose_sheet(plan, None, Heading("J", "R", "v"), PAPERS["a4"])
         words = " ".join(getattr(item, "text", "") for item in sheet.items)
         self.assertIn("A straight piece", words)
         self.assertNotIn("can't be made", words)
 
     def test_findings_of_a_run_are_on_its_sheet(self) -> None:
         plan = planned(walk=[*DOCUMENT["walk"][:2], {"kind": "end", "at": 150}])
-        sheet = compose_sheet(plan, Heading("J", "R", "v"), PAPERS["letter"])
+        sheet = compose_sheet(plan, None, Heading("J", "R", "v"), PAPERS["letter"])
         words = " ".join(getattr(item, "text", "") for item in sheet.items)
         self.assertIn("longer than a stick", words)

@@ -346,14 +346,14 @@ def _gap(
     centres = next_line.offset - line.offset
     off = _legs_off(one, other)
     at = "the legs, as spaced"
-    if near.distance < centres - _HAIR or not near.corner:
+    if near.distance < centres - _HAIR:
         at = _line_name(setup, line.owners[max(near.corner, 1) - 1][0])
     return Gap(
         pipe=one.pipe,
         centres=centres,
         centres_text=words.reading(centres),
         air=air,
-        air_text=words.reading(max(air, 0.0)),
+        air_text=words.reading(words.down(max(air, 0.0))),
         at=near.place,
         at_text=at,
         off=off,

@@ -37,6 +37,10 @@ class Words:
         size = float(self.step)
         return -((-(value - 1e-6)) // size) * size
 
+    def down(self, value: float) -> float:
+        """The next mark down (the mark itself where it is on one): for what there is at the least."""
+        return -self.up(-value)
+
     def off(self, value: float) -> str:
         """A difference with its sign, or 0 where it is less than half a mark."""
         text = self.reading(abs(value))

@@ -24,20 +24,27 @@ from api.shapes import (
     revision_summary,
     run_detail,
 )
+from exports.drawing import Drawing
 from exports.dxf import plan_dxf
+from exports.page import PAPERS, Heading
 from exports.pdf import sheet_pdf
-from exports.sheet import PAPERS, Heading, compose_sheet
+from exports.rack_sheet import compose_rack_sheet
+from exports.sheet import compose_sheet
+from exports.stick import compose_stick
 from exports.svg import drawing_svg
 from jobs import services
 from jobs.models import Revision, Run
 from jobs.policy import revisions_for, runs_for
 from yarrow.documents.run_file import read_run
 from yarrow.documents.writing import bend_table_csv
+from yarrow.racks.rack import plan_rack
+from yarrow.runs.handle import handle_run
 from yarrow.runs.planner import plan_run
 
 router = Router(tags=["runs"])
 
 Paper = Literal["a4", "letter"]
+What = Literal["run", "rack"]
 
 
 @router.get("/runs/{run_id}", response={200: RunDetail, **REFUSALS}, operation_id="get_run")
@@ -127,10 +134,10 @@ def export_run(request: HttpRequest, run_id: Path[Id]) -> HttpResponse:
     openapi_extra={"responses": {200: {"content": {"image/svg+xml": {}}}}},
 )
 def get_sheet_svg(
-    request: HttpRequest, run_id: Path[Id], paper: Query[Paper] = "a4"
+    request: HttpRequest, run_id: Path[Id], paper: Query[Paper] = "a4", of: Query[What] = "run"
 ) -> HttpResponse:
-    """The sheet as the page shows and prints it."""
-    drawing = _sheet(_run(request, run_id), paper)
+    """The sheet of the run or of its rack, as the page shows and prints it."""
+    drawing = _sheet(_run(request, run_id), paper, of)
     return HttpResponse(drawing_svg(drawing), content_type="image/svg+xml")
 
 
@@ -141,11 +148,25 @@ def get_sheet_svg(
     openapi_extra={"responses": {200: {"content": {"application/pdf": {}}}}},
 )
 def get_sheet_pdf(
-    request: HttpRequest, run_id: Path[Id], paper: Query[Paper] = "a4"
+    request: HttpRequest, run_id: Path[Id], paper: Query[Paper] = "a4", of: Query[What] = "run"
 ) -> HttpResponse:
     """The same sheet as a PDF."""
     run = _run(request, run_id)
-    return _download(sheet_pdf(_sheet(run, paper)), "application/pdf", f"{_file_name(run)}.pdf")
+    name = f"{_file_name(run)}{'-rack' if of == 'rack' else ''}.pdf"
+    return _download(sheet_pdf(_sheet(run, paper, of)), "application/pdf", name)
+
+
+@router.get(
+    "/runs/{run_id}/stick.svg",
+    response={200: str, **REFUSALS},
+    operation_id="get_stick_svg",
+    openapi_extra={"responses": {200: {"content": {"image/svg+xml": {}}}}},
+)
+def get_stick_svg(request: HttpRequest, run_id: Path[Id]) -> HttpResponse:
+    """The unbent pipe to scale with its marks, alone."""
+    run = _run(request, run_id)
+    drawing = compose_stick(plan_run(read_run(run.document)), run.name)
+    return _download(drawing_svg(drawing).encode(), "image/svg+xml", f"{_file_name(run)}-stick.svg")
 
 
 @router.get(
@@ -179,10 +200,17 @@ def _run(request: HttpRequest, run_id: int) -> Run:
     return found
 
 
-def _sheet(run: Run, paper: Paper) -> Any:
-    plan = plan_run(read_run(run.document))
+def _sheet(run: Run, paper: Paper, what: What) -> Drawing:
+    survey = read_run(run.document)
+    plan = plan_run(survey)
     saved = f"version {run.version}, saved {run.updated_at:%d %b %Y} by {run.updated_by.shown_name}"
-    return compose_sheet(plan, Heading(run.job.name, run.name, saved), PAPERS[paper])
+    heading = Heading(run.job.name, run.name, saved)
+    if what == "rack":
+        return compose_rack_sheet(plan, plan_rack(survey), heading, PAPERS[paper])
+    # Printed marks are for the usual hooks, which the pictures may differ from.
+    found = handle_run(survey).orders if plan.method == "exact" else ()
+    order = next((each for each in found if each.taken), None)
+    return compose_sheet(plan, order, heading, PAPERS[paper])
 
 
 def _file_name(run: Run) -> str:

@@ -139,6 +139,14 @@ export function handleRun(document: Schemas["RunDocument"], signal: AbortSignal)
   return unwrap(client.POST("/api/handling", { body: document, signal }));
 }
 
+export async function planRack(
+  document: Schemas["RunDocument"],
+  signal: AbortSignal,
+): Promise<RackPlan> {
+  return (await unwrap(client.POST("/api/rack", { body: document, signal }))) as RackPlan;
+}
+
+export type RackPlan = Schemas["RackPlan"];
 export type Order = Awaited<ReturnType<typeof handleRun>>["orders"][number];
 export type BendHandling = Order["bends"][number];
 

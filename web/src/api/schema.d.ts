@@ -537,9 +537,29 @@ export interface paths {
         };
         /**
          * Get Sheet Svg
-         * @description The sheet as the page shows and prints it.
+         * @description The sheet of the run or of its rack, as the page shows and prints it.
          */
         get: operations["get_sheet_svg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run_id}/stick.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Stick Svg
+         * @description The unbent pipe to scale with its marks, alone.
+         */
+        get: operations["get_stick_svg"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4686,6 +4706,7 @@ export interface operations {
     get_sheet_pdf: {
         parameters: {
             query?: {
+                of?: "run" | "rack";
                 paper?: "a4" | "letter";
             };
             header?: never;
@@ -4765,8 +4786,86 @@ export interface operations {
     get_sheet_svg: {
         parameters: {
             query?: {
+                of?: "run" | "rack";
                 paper?: "a4" | "letter";
             };
+            header?: never;
+            path: {
+                run_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                    "image/svg+xml": unknown;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_stick_svg: {
+        parameters: {
+            query?: never;
             header?: never;
             path: {
                 run_id: number;

@@ -13,7 +13,7 @@ export function Reading({ text, className = "" }: { text: string; className?: st
       <span aria-hidden="true">
         {whole}
         {over ? (
-          <span className="ml-[0.08em]">
+          <span className={whole.endsWith("'") ? "ml-[0.3em]" : "ml-[0.08em]"}>
             <span className="figure relative -top-[0.34em]">{over}</span>
             {SLASH}
             <span className="figure">{under}</span>
@@ -35,7 +35,7 @@ export function ReadingSpan({ text, size }: { text: string; size: number }) {
   return (
     <>
       {whole}
-      {whole ? THIN : ""}
+      {whole.endsWith("'") ? "\u2005" : whole ? THIN : ""}
       <tspan fontSize={size * SMALL} dy={-lift}>
         {over}
       </tspan>

@@ -89,6 +89,7 @@ export const Header = memo(function Header({ job, showShortcuts }: Props) {
               },
               { label: "Bend table (CSV)", run: () => open_("bends.csv") },
               { label: "Drawing (DXF)", run: () => open_("drawing.dxf") },
+              { label: "The stick (SVG)", run: () => open_("stick.svg") },
               { label: "Copy this run", run: attempt(copy) },
               { label: "Shortcuts", key: "?", run: showShortcuts },
               { label: "Remove this run", hint: "it can be brought back", run: attempt(remove) },

@@ -9,7 +9,9 @@ import { StepPictures } from "./StepPictures";
 
 const Space = lazy(() => import("@/space/Space"));
 
-type Shown = "flat" | "space" | "both";
+const RackPane = lazy(() => import("@/features/rack/RackPane"));
+
+type Shown = "flat" | "space" | "both" | "rack";
 
 const IN_SPACE_FLAT = [ACROSS];
 
@@ -24,7 +26,11 @@ export const ShapePane = memo(function ShapePane() {
   }
   return (
     <>
-      {now === "space" ? (
+      {now === "rack" ? (
+        <Suspense fallback={<p className="p-5 text-soft">Opening the rack …</p>}>
+          <RackPane />
+        </Suspense>
+      ) : now === "space" ? (
         hasWebGL() ? (
           <Suspense fallback={<p className="p-5 text-soft">Opening the shape in space …</p>}>
             <Space />
@@ -42,6 +48,7 @@ export const ShapePane = memo(function ShapePane() {
           options={[
             { value: "flat", label: "Flat" },
             { value: "space", label: "In space" },
+            { value: "rack", label: "Rack" },
             ...(comparable ? [{ value: "both" as const, label: "Exact and printed" }] : []),
           ]}
           onChange={setShown}

@@ -3,6 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { useParams } from "react-router";
 import { client, unwrap } from "@/api/client";
+import { keys, loadRun } from "@/api/queries";
 import { findDraft } from "@/model/drafts";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
@@ -16,15 +17,23 @@ const PAPERS = [
 ] as const;
 type Paper = (typeof PAPERS)[number]["value"];
 
+const WHATS = [
+  { value: "run", label: "This pipe" },
+  { value: "rack", label: "The rack" },
+] as const;
+type What = (typeof WHATS)[number]["value"];
+
 export default function SheetScreen() {
   const runId = Number(useParams().runId);
   const [paper, setPaper] = useState<Paper>("a4");
+  const [of, setOf] = useState<What>("run");
+  const run = useQuery({ queryKey: keys.run(runId), queryFn: () => loadRun(runId) });
   const sheet = useQuery({
-    queryKey: ["sheet", runId, paper],
+    queryKey: ["sheet", runId, paper, of],
     queryFn: () =>
       unwrap(
         client.GET("/api/runs/{run_id}/sheet.svg", {
-          params: { path: { run_id: runId }, query: { paper } },
+          params: { path: { run_id: runId }, query: { paper, of } },
           parseAs: "text",
         }),
       ),
@@ -40,13 +49,12 @@ export default function SheetScreen() {
         <TopBar
           actions={
             <>
+              {run.data?.document.rack ? (
+                <Choice label="Sheet of" value={of} options={WHATS} onChange={setOf} />
+              ) : null}
               <Choice label="Paper" value={paper} options={PAPERS} onChange={setPaper} />
-              <a
-                className="inline-flex min-h-9 items-center rounded-md border border-line bg-paper px-3 font-medium hover:border-strong-line pointer-coarse:min-h-11"
-                href={`/api/runs/${runId}/sheet.pdf?paper=${paper}`}
-              >
-                PDF
-              </a>
+              <Download href={`/api/runs/${runId}/sheet.svg?paper=${paper}&of=${of}`} name="SVG" />
+              <Download href={`/api/runs/${runId}/sheet.pdf?paper=${paper}&of=${of}`} name="PDF" />
               <Button weight="main" onClick={() => window.print()}>
                 Print
               </Button>
@@ -74,6 +82,17 @@ export default function SheetScreen() {
         )}
       </main>
     </div>
+  );
+}
+
+function Download({ href, name }: { href: string; name: string }) {
+  return (
+    <a
+      className="inline-flex min-h-9 items-center rounded-md border border-line bg-paper px-3 font-medium hover:border-strong-line pointer-coarse:min-h-11"
+      href={href}
+    >
+      {name}
+    </a>
   );
 }
 

@@ -1,0 +1,96 @@
+"""What every sheet of paper has: its size, whose it is, its findings, its cautions and sign-off."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from exports.drawing import AMBER, BRICK, SOFT, Drawing, lines_of, text_width
+from yarrow.runs.plan import Finding
+
+PAPERS = {"a4": (210.0, 297.0), "letter": (215.9, 279.4)}
+"""Width and height in millimetres."""
+
+MARGIN = 14.0
+_COLOURS = {"error": BRICK, "warning": AMBER, "note": SOFT}
+
+
+@dataclass(frozen=True, slots=True)
+class Heading:
+    """Whose run this is and which version of it."""
+
+    job: str
+    run: str
+    saved: str
+
+
+def draw_heading(drawing: Drawing, heading: Heading, facts: str, reading: tuple[str, str]) -> float:
+    """Whose sheet it is, and the one figure that stands over all. Returns where it ends.
+
+    Args: facts, what it is made of and with; reading, what the figure is and the figure itself
+    (empty: none).
+    """
+    right = drawing.width - MARGIN
+    y = MARGIN + 6
+    drawing.text(MARGIN, y, _fitted(heading.run, 6.4, right - MARGIN - 62), 6.4, bold=True)
+    drawing.text(right, y - 2.6, reading[0], 3, anchor="end", colour=SOFT)
+    y += 5.4
+    drawing.text(MARGIN, y, heading.job, 3.6, colour=SOFT)
+    if reading[1]:
+        drawing.reading(right, y, reading[1], 7, anchor="end")
+    y += 5
+    room = right - MARGIN - text_width(heading.saved, 2.8) - 4
+    drawing.text(MARGIN, y, _fitted(facts, 3.3, room, bold=False), 3.3)
+    drawing.text(right, y, heading.saved, 2.8, anchor="end", colour=SOFT)
+    y += 3
+    drawing.line((MARGIN, y), (right, y), width=0.3)
+    return y
+
+
+def _fitted(text: str, size: float, width: float, *, bold: bool = True) -> str:
+    while text_width(text, size, bold) > width and len(text) > 1:
+        text = text[:-2] + "…"
+    return text
+
+
+_FINDING = 2.7
+_MOST_FINDINGS = 30.0
+
+
+def findings_height(findings: Sequence[Finding], width: float) -> float:
+    """How much room findings are given on paper of a width."""
+    lines = sum(len(lines_of(_told(each), _FINDING, width - 2 * MARGIN - 4)) for each in findings)
+    tall = lines * _FINDING * 1.35 + len(findings) * 0.6
+    return min(tall + 3, _MOST_FINDINGS) if findings else 0.0
+
+
+def _told(finding: Finding) -> str:
+    where = f"Line {finding.feature + 1}: " if finding.feature is not None else ""
+    return f"{where}{finding.text}" + (f" ({finding.source})" if finding.source else "")
+
+
+def draw_findings(drawing: Drawing, findings: Sequence[Finding], y: float, bottom: float) -> None:
+    """What there is to know, gravest first; what there is no room for is counted."""
+    for number, finding in enumerate(findings):
+        if y > bottom - 4 and number < len(findings) - 1:
+            left = len(findings) - number
+            drawing.text(MARGIN + 2, y, f"and {left} more: see the run in Yarrow", _FINDING)
+            return
+        drawing.line((MARGIN, y - 2.6), (MARGIN, y + 1), width=0.7, stroke=_COLOURS[finding.level])
+        wide = drawing.width - 2 * MARGIN - 4
+        y = drawing.paragraph(MARGIN + 2, y, wide, _told(finding), _FINDING) + 0.6
+
+
+def draw_foot(drawing: Drawing, y: float) -> None:
+    """The cautions, and the lines to sign on."""
+    right = drawing.width - MARGIN
+    drawing.line((MARGIN, y - 3), (right, y - 3), width=0.3)
+    cautions = (
+        "Gloves and eye protection when cutting and bending. Isolate and prove dead before a box "
+        "is opened. These figures are a plan, for a licensed electrician to check; local code and "
+        "the inspector decide."
+    )
+    end = drawing.paragraph(MARGIN, y + 1, right - MARGIN, cautions, 2.6, colour=SOFT)
+    for name, x in (("Bent by", 0.0), ("Checked by", 62.0), ("Date", 124.0)):
+        drawing.text(MARGIN + x, end + 7, name, 2.8, colour=SOFT)
+        drawing.line((MARGIN + x + 17, end + 7.4), (MARGIN + x + 56, end + 7.4), width=0.15)

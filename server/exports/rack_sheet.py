@@ -1,0 +1,170 @@
+"""The sheet of a rack: one page for all of its pipes, together and each with its marks."""
+
+from __future__ import annotations
+
+from exports.drawing import FAINT, INK, PIPE, SOFT, Drawing, reading_width
+from exports.layout import WALL, Point, Room, View, fitted, rounded, views
+from exports.page import (
+    MARGIN,
+    Heading,
+    draw_findings,
+    draw_foot,
+    draw_heading,
+    findings_height,
+)
+from yarrow.racks.rack_plan import RackPipe, RackPlan
+from yarrow.runs.plan import Mark, Plan
+from yarrow.runs.words import degrees
+
+_CORNERS = {"same": "corners on the same shoe", "concentric": "corners about one centre"}
+_COLUMNS = (0.0, 9.0, 44.0, 58.0)
+"""Where pipe, conduit, distance and marks begin; cut and air stand at the right."""
+
+_AIR, _CUT = 0.0, 22.0
+_HOW = (
+    "Mark each pipe from its start end; the figure behind a mark is how much further along it is "
+    "than on the pipe before. Hooks, springback and checks as on the run's own sheet. When a pipe "
+    "came out otherwise, say so in Yarrow and lay the next one beside it."
+)
+
+
+def compose_rack_sheet(
+    plan: Plan, rack: RackPlan, heading: Heading, paper: tuple[float, float]
+) -> Drawing:
+    """The whole sheet: heading, the pipes drawn together, a row of marks for each, findings, foot.
+
+    Args: plan, of the run itself, which the rack is a copy of.
+    """
+    width, height = paper
+    drawing = Drawing(width, height, f"{heading.run}, rack, {heading.job}")
+    spaced = rack.gaps[0].centres_text if rack.gaps else ""
+    facts = (
+        f"{plan.bender.name} · next one {spaced} to the {rack.side}, centre to centre · "
+        f"{_CORNERS[rack.corners]}"
+    )
+    made = str(len(rack.pipes)) if rack.can_be_made else ""
+    y = draw_heading(drawing, heading, facts, ("pipes", made))
+    foot = height - MARGIN - 22
+    findings_top = foot - findings_height(rack.findings, width)
+    rows_top = findings_top - _rows_height(rack, width - 2 * MARGIN) - 16
+    _together(drawing, rack, plan, (MARGIN, y + 4, width - MARGIN, max(rows_top - 4, y + 40)))
+    y = _rows(drawing, rack, max(rows_top, y + 44))
+    y = drawing.paragraph(MARGIN, y + 5, width - 2 * MARGIN, _HOW, 2.7, colour=SOFT)
+    draw_findings(drawing, rack.findings, max(y, findings_top) + 2, foot)
+    draw_foot(drawing, foot + 4)
+    return drawing
+
+
+def _together(drawing: Drawing, rack: RackPlan, plan: Plan, room: Room) -> None:
+    """Every pipe in the first view that shows something, its number at its start."""
+    found = views(plan) if plan.bends else []
+    title, view = found[0] if found else ("On the wall", WALL)
+    drawing.text(room[0], room[1] + 3, title, 2.9, colour=SOFT)
+    lines = [(pipe, _line(pipe, view)) for pipe in rack.pipes]
+    points = [point for _, line in lines for point in line]
+    if not points:
+        return
+    left, top, right, bottom = room
+    place, scale = fitted(points, (left + 8, top + 8, right - 8, bottom - 4))
+    for pipe, line in lines:
+        flat = [place(point) for point in line]
+        thick = max(pipe.conduit.diameter * scale, 0.7)
+        drawing.line(*flat, width=thick + 0.4, stroke=INK)
+        drawing.line(*flat, width=thick, stroke=PIPE)
+    last = None
+    for pipe, line in lines:
+        x, y = place(line[0])
+        if last is None or abs(y - last) >= _NUMBER or pipe.pipe == len(lines) - 1:
+            drawing.text(x - 1.6, y + 1, str(pipe.pipe + 1), 2.8, bold=True, anchor="end")
+            last = y
+
+
+_NUMBER = 3.2
+"""Numbers that would come nearer than this are left out: the pipes are in order."""
+
+
+def _line(pipe: RackPipe, view: View) -> list[Point]:
+    return [view(point) for point in rounded(pipe.built_as or pipe.path, pipe.bender.radius)]
+
+
+def _size(rack: RackPlan) -> float:
+    return 3.6 if len(rack.pipes) <= 8 else 2.6
+
+
+def _rows_height(rack: RackPlan, width: float) -> float:
+    size = _size(rack)
+    lines = sum(len(_told(pipe, width - _COLUMNS[3] - 42, size)) for pipe in rack.pipes)
+    return 8 + lines * size * 1.5 + len(rack.pipes) * size * 0.35
+
+
+def _rows(drawing: Drawing, rack: RackPlan, top: float) -> float:
+    """A row for each pipe: what it is, how far off, its marks in order, its cut, the air beyond."""
+    left, right = MARGIN, drawing.width - MARGIN
+    size = _size(rack)
+    names = ("pipe", "", "off", "marks")
+    for name, column in zip(names, _COLUMNS, strict=True):
+        drawing.text(left + column, top, name, 2.7, colour=SOFT)
+    drawing.text(right - _CUT, top, "cut", 2.7, anchor="end", colour=SOFT)
+    drawing.text(right - _AIR, top, "least air", 2.7, anchor="end", colour=SOFT)
+    y = top + 1.6
+    gaps = {gap.pipe: gap for gap in rack.gaps}
+    for pipe in rack.pipes:
+        drawing.line((left, y), (right, y), stroke=FAINT)
+        y += size * 1.45
+        drawing.text(left, y, str(pipe.pipe + 1), size, bold=True)
+        drawing.text(left + _COLUMNS[1], y, pipe.conduit.name, size * 0.8)
+        drawing.reading(left + _COLUMNS[2], y, pipe.offset_text, size * 0.8, bold=False)
+        if pipe.marks or not pipe.bends:
+            drawing.reading(right - _CUT, y, pipe.cut_length_text, size, anchor="end")
+        if pipe.pipe in gaps:
+            drawing.reading(right, y, gaps[pipe.pipe].air_text, size * 0.8, anchor="end")
+        for number, line in enumerate(_told(pipe, right - left - _COLUMNS[3] - 42, size)):
+            y += size * 1.5 if number else 0.0
+            x = left + _COLUMNS[3]
+            for text, bold in line:
+                colour = INK if bold else SOFT
+                drawing.reading(x, y, text, size if bold else size * 0.8, bold=bold, colour=colour)
+                x += _advance(text, size, bold)
+        y += size * 0.4
+    drawing.line((left, y), (right, y), stroke=FAINT)
+    return y
+
+
+_Words = list[tuple[str, bool]]
+
+
+def _told(pipe: RackPipe, width: float, size: float) -> list[_Words]:
+    """A pipe's marks in lines of a width, each mark with how it moved; a wide bend as a whole."""
+    if not pipe.marks:
+        return [[("straight" if not pipe.bends else "can't be made as it lies", False)]]
+    entries = [entry for at, mark in enumerate(pipe.marks) for entry in _entry(pipe, at, mark)]
+    lines: list[_Words] = [[]]
+    used = 0.0
+    for words in entries:
+        wide = sum(_advance(text, size, bold) for text, bold in words)
+        if lines[-1] and used + wide > width:
+            lines.append([])
+            used = 0.0
+        lines[-1] += words
+        used += wide
+    return lines
+
+
+def _advance(text: str, size: float, bold: bool) -> float:
+    """How far a mark, or what is told of it, pushes what comes next along."""
+    gap = size * (0.5 if bold else 1.4)
+    return reading_width(text, size if bold else size * 0.8, bold) + gap
+
+
+def _entry(pipe: RackPipe, at: int, mark: Mark) -> list[_Words]:
+    for shots in pipe.shots:
+        if shots.bend <= mark.bend < shots.bend + shots.count:
+            if mark.bend != shots.bend:
+                return []
+            told = (
+                f"then every {shots.apart_text}, {shots.count} × {degrees(shots.degrees)}, "
+                f"radius {shots.radius_text}"
+            )
+            return [[(mark.text, True), (told, False)]]
+    moved = pipe.moved[at] if pipe.moved else ""
+    return [[(mark.text, True), *([(moved, False)] if moved not in ("", "0") else [])]]

@@ -1,0 +1,91 @@
+"""Bend by bend, in small pictures: the piece on the wall, and below it as it lies in the bender."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+
+from exports.drawing import AMBER, FAINT, INK, PIPE, SOFT, Anchor, Drawing
+from exports.layout import Point, Room, beside_the_bender, fitted, from_the_front
+from yarrow.runs.handle import BendHandling, OrderHandling
+
+_MOST = 14
+"""Bends beyond which the pictures would be too small to tell anything."""
+
+_TITLE = 7.0
+_FOOT = 4.0
+_PICTURE = 13.0
+_LEAST_PICTURE = 7.0
+_WIDEST = 46.0
+_FLOOR_WITHIN = 2.0
+"""How many heights of the drawing the floor may lie below it and still be drawn."""
+
+
+def strip_height(order: OrderHandling | None, room: float) -> float:
+    """How high the strip is to be, in the room that there is; 0 where it has none."""
+    if order is None or len(order.bends) > _MOST:
+        return 0.0
+    most = _TITLE + _FOOT + 2 * _PICTURE
+    return min(most, room) if room >= _TITLE + _FOOT + 2 * _LEAST_PICTURE else 0.0
+
+
+def bend_by_bend(drawing: Drawing, order: OrderHandling, room: Room) -> None:
+    """The bends of an order in the sequence they are made, from left to right."""
+    left, top, right, bottom = room
+    title = "Bend by bend: on the wall from the front; below, in the bender, hook to the right"
+    drawing.text(left, top + 3, title, 2.9, colour=SOFT)
+    width = min((right - left) / len(order.bends), _WIDEST)
+    high = (bottom - top - _TITLE - _FOOT) / 2
+    upper, lower = top + _TITLE, top + _TITLE + high
+    for number, bend in enumerate(order.bends):
+        x = left + number * width
+        if number:
+            drawing.line((x, upper), (x, bottom - 1), stroke=FAINT)
+        drawing.text(x + 1, upper + 1.4, f"{bend.bend + 1}", 2.9, bold=True)
+        _piece(drawing, [from_the_front(p) for p in bend.wall], (x, upper, x + width, lower))
+        _in_bender(drawing, bend, (x, lower, x + width, lower + high))
+        met = next((each for each in bend.meets), None)
+        if met:
+            below = "under the floor" if met.what == "floor" else f"into the {met.what}"
+            told = f"{met.by_text} {below}" if width > 24 else f"{met.by_text} {met.what}"
+            drawing.text(
+                x + width / 2, lower + high + 2.6, told, 2.3, anchor="middle", colour=AMBER
+            )
+
+
+def _in_bender(drawing: Drawing, bend: BendHandling, room: Room) -> None:
+    """The piece with this bend made, over the floor where that is near."""
+    points = [beside_the_bender(point) for point in bend.after]
+    height = max(y for _, y in points) - min(y for _, y in points)
+    floor = -bend.floor
+    if floor < max(y for _, y in points) + height * _FLOOR_WITHIN:
+        place, _ = fitted([*points, (points[0][0], floor)], _inner(room))
+        y = place((0.0, floor))[1]
+        colour = AMBER if bend.meets else SOFT
+        drawing.line((room[0] + 1.5, y), (room[2] - 1.5, y), width=0.15, stroke=colour)
+        _piece(drawing, points, room, also=(points[0][0], floor))
+    else:
+        _piece(drawing, points, room)
+
+
+def _piece(
+    drawing: Drawing, points: Sequence[Point], room: Room, *, also: Point | None = None
+) -> None:
+    """A bent piece that fills a room, with both of its ends named."""
+    place, _ = fitted([*points, also] if also else points, _inner(room))
+    flat = [place(point) for point in points]
+    drawing.line(*flat, width=0.9, stroke=INK)
+    drawing.line(*flat, width=0.5, stroke=PIPE)
+    for name, end, before in (("start", flat[0], flat[1]), ("end", flat[-1], flat[-2])):
+        size = math.dist(end, before) or 1.0
+        x = end[0] + (end[0] - before[0]) / size * 0.9
+        y = end[1] + (end[1] - before[1]) / size * 2.2 + 0.7
+        anchor: Anchor = "middle"
+        if abs(end[0] - before[0]) > size / 2:
+            anchor = "start" if end[0] > before[0] else "end"
+        drawing.text(x, y, name, 2.0, anchor=anchor, colour=SOFT)
+
+
+def _inner(room: Room) -> Room:
+    left, top, right, bottom = room
+    return left + 6.5, top + 2.4, right - 6.0, bottom - 2.4

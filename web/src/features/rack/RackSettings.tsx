@@ -1,0 +1,61 @@
+// A rack in a sentence: how many pipes, to which side, how far apart, and how they take corners.
+import { InlineField, WordField } from "@/features/planner/fields";
+import { usePlanner } from "@/features/planner/PlannerContext";
+import { TOWARD } from "@/kinds/words";
+import { MOST_OFFERED, type Rack, removeRack, setRack } from "@/model/rack";
+import { Button } from "@/ui/Button";
+import { Select } from "@/ui/Select";
+
+const BETWEEN = { centres: "from centre to centre", air: "of air between them" } as const;
+const CORNERS = { same: "on the same shoe", concentric: "about one centre, in shots" } as const;
+
+export function RackSettings({ rack }: { rack: Rack }) {
+  const change = usePlanner((state) => state.change);
+  const counts = Array.from({ length: MOST_OFFERED - 1 }, (_, at) => at + 2);
+  const offered = counts.includes(rack.count) ? counts : [...counts, rack.count];
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-1.5 gap-y-1 border-b border-line px-4 pb-2">
+      <Select
+        look="word"
+        label="How many pipes"
+        value={String(rack.count)}
+        options={offered.map((count) => ({ value: String(count), label: String(count) }))}
+        onChange={(count) => change(setRack({ count: Number(count) }))}
+      />
+      <span className="text-soft">pipes, each next one</span>
+      <InlineField
+        path="rack.spacing"
+        label="Spacing"
+        value={rack.spacing}
+        onChange={(spacing, burst) => change(setRack({ spacing }), burst)}
+      />
+      <WordField
+        label="What the spacing is"
+        value={rack.between ?? "centres"}
+        words={BETWEEN}
+        onChange={(between) => change(setRack({ between }))}
+      />
+      <span className="text-soft">to the</span>
+      <WordField
+        label="The side of the rack"
+        value={rack.side}
+        words={TOWARD}
+        onChange={(side) => change(setRack({ side }))}
+      />
+      <span className="text-soft">; corners</span>
+      <WordField
+        label="Corners"
+        value={rack.corners ?? "same"}
+        words={CORNERS}
+        onChange={(corners) => change(setRack({ corners }))}
+      />
+      <Button
+        weight="quiet"
+        className="ml-auto px-2 text-sm"
+        onClick={() => change(removeRack(), "")}
+      >
+        No rack
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,129 @@
+// Every pipe's marks, how they move from pipe to pipe, its cut, and the air to the next one.
+import { useState } from "react";
+import type { RackPlan } from "@/api/queries";
+import { degrees } from "@/features/planner/MarksPane";
+import type { Rack } from "@/model/rack";
+import { Button } from "@/ui/Button";
+import { classes } from "@/ui/classes";
+import { Reading } from "@/ui/Reading";
+import { BuiltDialog } from "./BuiltDialog";
+import { PipeConduit } from "./PipeConduit";
+
+type Pipe = RackPlan["pipes"][number];
+type Props = {
+  plan: RackPlan;
+  rack: Rack;
+  lit: number | null;
+  point: (pipe: number | null) => void;
+};
+
+export function RackTable({ plan, rack, lit, point }: Props) {
+  const [asked, setAsked] = useState<number | null>(null);
+  const built = plan.pipes.find(({ pipe }) => pipe === asked);
+  return (
+    <>
+      <table className="w-full text-sm">
+        <thead className="text-left text-xs text-soft">
+          <tr>
+            <th className="py-1 pl-4 font-normal">pipe</th>
+            <th className="px-2 text-right font-normal">off</th>
+            <th className="px-2 font-normal">marks</th>
+            <th className="px-2 text-right font-normal">cut</th>
+            <th className="px-2 text-right font-normal whitespace-nowrap">air to next</th>
+            <th className="pr-4">
+              <span className="sr-only">As built</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {plan.pipes.map((pipe) => {
+            const gap = plan.gaps.find((each) => each.pipe === pipe.pipe);
+            return (
+              <tr
+                key={pipe.pipe}
+                data-pipe={pipe.pipe}
+                onPointerEnter={() => point(pipe.pipe)}
+                onPointerLeave={() => point(null)}
+                className={classes(
+                  "border-t border-line align-baseline",
+                  pipe.pipe === lit && "bg-accent-soft",
+                )}
+              >
+                <td className="py-1.5 pl-4 whitespace-nowrap">
+                  <span className="pr-2 font-semibold">{pipe.pipe + 1}</span>
+                  <PipeConduit pipe={pipe} />
+                </td>
+                <td className="px-2 text-right text-soft">
+                  <Reading text={pipe.offset_text} />
+                </td>
+                <td className="px-2">
+                  <Marks pipe={pipe} />
+                </td>
+                <td className="px-2 text-right font-semibold">
+                  {pipe.marks.length > 0 || pipe.bends.length === 0 ? (
+                    <Reading text={pipe.cut_length_text} />
+                  ) : (
+                    "–"
+                  )}
+                </td>
+                <td className="px-2 text-right">
+                  {gap ? (
+                    <span title={`Least along ${gap.at_text}; legs come out ${gap.off_text}`}>
+                      <Reading text={gap.air_text} />
+                    </span>
+                  ) : (
+                    ""
+                  )}
+                </td>
+                <td className="pr-4 text-right">
+                  <Button
+                    weight="quiet"
+                    className="px-2 text-xs"
+                    aria-label={`Pipe ${pipe.pipe + 1} as built`}
+                    onClick={() => setAsked(pipe.pipe)}
+                  >
+                    {pipe.built_as.length > 0 ? "Built" : "As built"}
+                  </Button>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {built ? <BuiltDialog pipe={built} rack={rack} close={() => setAsked(null)} /> : null}
+    </>
+  );
+}
+
+/** Each mark with how far it has moved from the pipe before; a bend in shots is one entry. */
+function Marks({ pipe }: { pipe: Pipe }) {
+  if (pipe.marks.length === 0) {
+    return <span className="text-soft">{pipe.bends.length === 0 ? "straight" : "no marks"}</span>;
+  }
+  return (
+    <span className="flex flex-wrap gap-x-4 gap-y-0.5">
+      {pipe.marks.map((mark, at) => {
+        const shots = pipe.shots.find(
+          ({ bend, count }) => mark.bend >= bend && mark.bend < bend + count,
+        );
+        if (shots && mark.bend !== shots.bend) {
+          return null;
+        }
+        return (
+          <span key={mark.bend} className="whitespace-nowrap" data-rack-mark>
+            <Reading text={mark.text} className="font-semibold" />
+            {shots ? (
+              <span className="text-soft">
+                {" "}
+                then every <Reading text={shots.apart_text} />, {shots.count} ×{" "}
+                {degrees(shots.degrees)}, radius <Reading text={shots.radius_text} />
+              </span>
+            ) : pipe.moved[at] && pipe.moved[at] !== "0" ? (
+              <span className="text-soft"> {pipe.moved[at]}</span>
+            ) : null}
+          </span>
+        );
+      })}
+    </span>
+  );
+}
