@@ -10,6 +10,7 @@ from typing import Any
 from benchmarks.row import Row, at_most
 from benchmarks.runs import TWELVE
 from yarrow.documents.run_file import read_run
+from yarrow.racks.rack import plan_rack
 from yarrow.runs.handle import handle_run
 from yarrow.runs.planner import plan_run
 
@@ -55,7 +56,22 @@ def measure() -> list[Row]:
     rows.append(
         at_most("orders and simulation of a 12-bend piece in the core, median", handled, 100, "ms")
     )
+    racked = read_run(rack_of(20, 8))
+    rows.append(
+        at_most(
+            "a rack of 20 eight-bend pipes in the core, median",
+            _median([lambda: plan_rack(racked)] * 15),
+            200,
+            "ms",
+        )
+    )
     return rows
+
+
+def rack_of(pipes: int, bends: int) -> dict[str, Any]:
+    """A run of offsets and a rack of it, close enough for every pipe to be bent."""
+    rack = {"count": pipes, "side": "left", "spacing": "1 1/2"}
+    return {**run_of(bends), "rack": rack}
 
 
 def _median_ms(document: dict[str, Any], times: int) -> float:

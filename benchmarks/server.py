@@ -27,9 +27,15 @@ class Client:
         self.headers["X-CSRFToken"] = self.ask("POST", "/api/session", body)["csrf"]
 
     def ask(self, method: str, path: str, body: Any = None) -> Any:
-        """One request, answered; cookies are kept."""
-        data = None if body is None else json.dumps(body)
-        self.connection.request(method, path, data, self.headers)
+        """One request, answered as JSON; cookies are kept."""
+        data = None if body is None else json.dumps(body).encode()
+        return json.loads(self.send(method, path, data))
+
+    def send(
+        self, method: str, path: str, data: bytes | None = None, kind: str = "application/json"
+    ) -> bytes:
+        """One request and the bytes of its answer. Raises: RuntimeError, where it is refused."""
+        self.connection.request(method, path, data, {**self.headers, "Content-Type": kind})
         answer = self.connection.getresponse()
         for cookie in answer.headers.get_all("Set-Cookie") or ():
             pair = cookie.partition(";")[0]
@@ -40,7 +46,7 @@ class Client:
         text = answer.read()
         if answer.status >= 400:
             raise RuntimeError(f"{method} {path}: {answer.status} {text[:200]!r}")
-        return json.loads(text)
+        return text
 
 
 def measure(client: Client) -> list[Row]:

@@ -77,8 +77,21 @@ class EveryScreen(PageTest):
         browser.press("Change")
         browser.see_text("known to", "[role=dialog]")
         self.check(browser, "a bender of one's own")
-        self.go(f"/runs/{run.id}/sheet", browser)
+        bank = self.run_named("Bottling feeds, a bank of five")
+        self.go(f"/runs/{bank.id}", browser)
+        browser.see("[data-stick-mark]")
+        if on_a_phone:
+            browser.press("Shape", "nav [role=radio]")
+        browser.press("Rack", "[role=radio]")
+        browser.see("[data-rack-mark]")
+        self.check(browser, "a rack")
+        browser.press("Pipe 2 as built")
+        browser.see("[role=dialog]")
+        self.check(browser, "a pipe as it was built")
+        self.go(f"/runs/{bank.id}/sheet", browser)
         browser.see("[data-sheet] svg")
+        browser.press("The rack", "[role=radio]")
+        browser.see_text("least air", "[data-sheet]")
         self.check(browser, "sheet")
 
     def test_at_a_desk(self) -> None:

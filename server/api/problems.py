@@ -48,6 +48,12 @@ REFUSALS: dict[int, Any] = {
 """Declared on every route."""
 
 
+def unreadable(error: Refusal) -> dict[str, Any]:
+    """The problem of a document that can't be read."""
+    field = {"path": error.path, "expected": error.expected}
+    return {"code": "unreadable", "message": str(error), "errors": [field]}
+
+
 def handle_problems(api: NinjaAPI) -> None:
     """Teach an API to answer every expected error with a Problem."""
 
@@ -63,8 +69,7 @@ def handle_problems(api: NinjaAPI) -> None:
 
     @api.exception_handler(Refusal)
     def refused(request: HttpRequest, error: Refusal) -> HttpResponse:
-        field = {"path": error.path, "expected": error.expected}
-        return answer(request, 422, "unreadable", str(error), [field])
+        return api.create_response(request, unreadable(error), status=422)
 
     @api.exception_handler(ValidationError)
     def invalid(request: HttpRequest, error: ValidationError) -> HttpResponse:

@@ -16,7 +16,7 @@ from yarrow.racks.rack_plan import RackPipe, RackPlan
 from yarrow.runs.plan import Mark, Plan
 from yarrow.runs.words import degrees
 
-_CORNERS = {"same": "corners on the same shoe", "concentric": "corners about one centre"}
+_CORNERS = {"same": "on one shoe", "concentric": "about one centre"}
 _COLUMNS = (0.0, 9.0, 44.0, 58.0)
 """Where pipe, conduit, distance and marks begin; cut and air stand at the right."""
 
@@ -39,7 +39,7 @@ def compose_rack_sheet(
     drawing = Drawing(width, height, f"{heading.run}, rack, {heading.job}")
     spaced = rack.gaps[0].centres_text if rack.gaps else ""
     facts = (
-        f"{plan.bender.name} · next one {spaced} to the {rack.side}, centre to centre · "
+        f"{plan.bender.name} · {spaced} centre to centre, to the {rack.side} · "
         f"{_CORNERS[rack.corners]}"
     )
     made = str(len(rack.pipes)) if rack.can_be_made else ""

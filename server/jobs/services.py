@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from typing import Any
 
 from django.db import transaction
@@ -48,21 +48,24 @@ def create_run(member: Member, job_id: int, document: dict[str, Any]) -> Run:
     return _written(run, member, document)
 
 
-@transaction.atomic
 def bring_in_job(
     member: Member, *, name: str, place: str, units: str, runs: Sequence[dict[str, Any]]
-) -> Job:
-    """A whole job with its runs, or nothing of it.
+) -> Iterator[Job]:
+    """A whole job with its runs, or nothing of it: the job after every run that is in.
+
+    It is one transaction: where the caller stops asking, or a run can't be read, nothing is kept.
 
     Raises: Refusal, with the number of the run before the field, where one can't be read.
     """
-    job = create_job(member, name=name, place=place, units=units)
-    for number, document in enumerate(runs):
-        try:
-            create_run(member, job.id, document)
-        except Refusal as refusal:
-            raise Refusal(f"run {number + 1}, {refusal.path}", refusal.expected) from None
-    return job
+    with transaction.atomic():
+        job = create_job(member, name=name, place=place, units=units)
+        yield job
+        for number, document in enumerate(runs):
+            try:
+                create_run(member, job.id, document)
+            except Refusal as refusal:
+                raise Refusal(f"run {number + 1}, {refusal.path}", refusal.expected) from None
+            yield job
 
 
 @transaction.atomic

@@ -12,8 +12,8 @@ from hypothesis import strategies as st
 
 from exports.drawing import Drawing, reading_width, text_width
 from exports.layout import centreline, spread, views
-from exports.pdf import sheet_pdf
 from exports.page import PAPERS, Heading
+from exports.pdf import sheet_pdf
 from exports.sheet import compose_sheet
 from exports.svg import drawing_svg
 from server.tests.people import DOCUMENT, changed

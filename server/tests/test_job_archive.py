@@ -9,6 +9,7 @@ from typing import Any
 
 from exports.job_archive import FORMAT, Archive, pack
 from jobs.models import Job, Run
+from jobs.services import bring_in_job
 from server.tests.people import DOCUMENT, CrewTest, changed
 
 
@@ -83,3 +84,42 @@ class JobArchive(CrewTest):
     def test_one_run_that_can_t_be_read_leaves_nothing_behind(self) -> None:
         bad = pack(Archive("Mill", "", "in", (DOCUMENT, {**DOCUMENT, "units": "ft"})))
         self.refused(bad, "run 2, units", "in, mm")
+
+    def told(self, data: bytes) -> list[dict[str, Any]]:
+        answer = self.send("post", "/api/jobs/archive/progress", data)
+        self.assertEqual(answer.status_code, 200, getattr(answer, "content", b""))
+        lines = b"".join(answer.streaming_content).decode().splitlines()
+        return [json.loads(line) for line in lines]
+
+    def test_progress_is_told_up_to_the_job_that_came_of_it(self) -> None:
+        many = pack(Archive("Mill", "", "in", (DOCUMENT,) * 25))
+        *steps, last = self.told(many)
+        self.assertEqual(steps, [{"done": done, "of": 25} for done in (0, 10, 20, 25)])
+        self.assertEqual(Run.objects.filter(job_id=last["job"]).count(), 25)
+
+    def test_a_run_that_can_t_be_read_is_the_last_that_is_told_and_nothing_is_kept(self) -> None:
+        before = (Job.objects.count(), Run.objects.count())
+        runs = (*[DOCUMENT] * 14, {**DOCUMENT, "units": "ft"})
+        *_, last = self.told(pack(Archive("Mill", "", "in", runs)))
+        (error,) = last["problem"]["errors"]
+        self.assertEqual(error["path"], "run 15, units")
+        self.assertEqual((Job.objects.count(), Run.objects.count()), before)
+
+    def test_who_stops_listening_half_way_stops_it_and_nothing_is_kept(self) -> None:
+        before = (Job.objects.count(), Run.objects.count())
+        half = bring_in_job(self.wren, name="Mill", place="", units="in", runs=[DOCUMENT] * 5)
+        for _ in range(3):
+            next(half)
+        half.close()
+        self.assertEqual((Job.objects.count(), Run.objects.count()), before)
+
+    def test_a_rack_and_an_order_go_out_and_come_in_again(self) -> None:
+        rack = {"count": 3, "side": "left", "spacing": "2 1/4", "corners": "concentric"}
+        order = [{"bend": n, "hook": "end"} for n in (2, 1, 0)]
+        made = self.send(
+            "post", f"/api/jobs/{self.job.id}/runs", changed(rack=rack, order=order)
+        ).json()
+        data = self.send("get", f"/api/jobs/{self.job.id}/archive").content
+        again = self.send("post", "/api/jobs/archive", data).json()
+        run = Run.objects.get(job_id=again["id"], name=made["name"], document__has_key="rack")
+        self.assertEqual((run.document["rack"], run.document["order"]), (rack, order))

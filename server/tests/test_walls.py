@@ -22,7 +22,9 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("get", "/api/jobs"): (None, 200),
     ("post", "/api/jobs"): ({"name": "New", "units": "mm"}, 201),
     ("post", "/api/jobs/archive"): (ARCHIVE, 201),
+    ("post", "/api/jobs/archive/progress"): (ARCHIVE, 200),
     ("post", "/api/plan"): (DOCUMENT, 200),
+    ("post", "/api/rack"): (DOCUMENT, 200),
     ("post", "/api/handling"): (DOCUMENT, 200),
     ("post", "/api/dxf"): ({"dxf": DXF, "into": "in"}, 200),
     ("post", "/api/fold"): (
@@ -54,6 +56,7 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("get", "/api/runs/{run_id}/file"): (None, 200),
     ("get", "/api/runs/{run_id}/sheet.svg"): (None, 200),
     ("get", "/api/runs/{run_id}/sheet.pdf"): (None, 200),
+    ("get", "/api/runs/{run_id}/stick.svg"): (None, 200),
     ("get", "/api/runs/{run_id}/bends.csv"): (None, 200),
     ("get", "/api/runs/{run_id}/drawing.dxf"): (None, 200),
     ("post", "/api/runs/{run_id}/bring-back"): (None, 200),

@@ -202,6 +202,11 @@ class Trouble(unittest.TestCase):
         self.assertEqual((finding.level, finding.code), ("error", "pipes-touch"))
         # 0.706 − 0.5 = 0.206: the next sixteenth is 1/4.
         self.assertIn("space them 1/4 in wider", finding.text)
+        # One word for all of them, and the touch that mends it does.
+        self.assertEqual(len(plan.findings), 1)
+        assert finding.remedy is not None
+        self.assertEqual((finding.remedy.path, finding.remedy.value), ("rack.spacing", "3/4"))
+        self.assertEqual(racked(*CORNER, spacing=finding.remedy.value).findings, ())
 
     def test_an_inner_pipe_that_can_t_be_bent_is_named_and_the_others_keep_their_marks(
         self,

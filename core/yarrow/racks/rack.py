@@ -19,7 +19,7 @@ from yarrow.measure.units import convert
 from yarrow.racks.rack_plan import Gap, RackPipe, RackPlan, Shots
 from yarrow.runs.findings.tool import SHOT
 from yarrow.runs.layout import Layout, lay_out
-from yarrow.runs.plan import Finding, Plan
+from yarrow.runs.plan import Finding, Plan, Remedy
 from yarrow.runs.planner import Asked, ask, plan_asked
 from yarrow.runs.run import Built, OtherPipe, Rack, Run, Survey
 from yarrow.runs.words import Words
@@ -65,8 +65,8 @@ def plan_rack(survey: Survey) -> RackPlan:
     for one, other in pairwise(pipes):
         if other.pipe == one.pipe + 1:
             gap = _gap(lines[one.pipe], lines[other.pipe], one, other, setup, rack, lines, words)
-            findings += _touching(gap, one, other, words)
             gaps.append(gap)
+    findings += _touching(gaps, rack, words)
     return _rack_plan(setup, rack, tuple(pipes), tuple(gaps), findings)
 
 
@@ -431,16 +431,23 @@ def _named(pipe: RackPipe) -> list[Finding]:
     ][:1]
 
 
-def _touching(gap: Gap, one: RackPipe, other: RackPipe, words: Words) -> list[Finding]:
-    if gap.air > -_HAIR:
+def _touching(gaps: Sequence[Gap], rack: Rack, words: Words) -> list[Finding]:
+    """Where pipes would cut into each other: the worst of them, and the spacing that frees all."""
+    met = [gap for gap in gaps if gap.air < -_HAIR]
+    if not met:
         return []
+    worst = min(met, key=lambda gap: gap.air)
+    more = f", and {len(met) - 1} more pairs," if len(met) > 1 else ""
+    wider = words.reading(words.up(rack.spacing - worst.air))
     return [
         Finding(
             "error",
             "pipes-touch",
-            f"Pipes {one.pipe + 1} and {other.pipe + 1} would cut {words.at_least(-gap.air)} into "
-            f"each other along {gap.at_text}: space them {words.at_least(-gap.air)} wider.",
+            f"Pipes {worst.pipe + 1} and {worst.pipe + 2}{more} would cut "
+            f"{words.at_least(-worst.air)} into each other along {worst.at_text}: space them "
+            f"{words.at_least(-worst.air)} wider.",
             path="rack.spacing",
+            remedy=Remedy(f"Space them {wider}", "rack.spacing", wider),
         )
     ]
 

@@ -38,7 +38,7 @@ class Words:
         return -((-(value - 1e-6)) // size) * size
 
     def down(self, value: float) -> float:
-        """The next mark down (the mark itself where it is on one): for what there is at the least."""
+        """The next mark down (the mark itself where it is on one): for what there is at least."""
         return -self.up(-value)
 
     def off(self, value: float) -> str:

@@ -2,12 +2,16 @@
 
 from __future__ import annotations
 
+import json
+from collections.abc import Iterator
+from typing import Any
+
 from django.db.models import Count, Q
-from django.http import HttpRequest, HttpResponse
+from django.http import HttpRequest, HttpResponse, StreamingHttpResponse
 from django.utils.text import slugify
 from ninja import Body, Path, Router
 
-from api.problems import REFUSALS
+from api.problems import REFUSALS, unreadable
 from api.shapes import (
     Id,
     JobBody,
@@ -23,6 +27,7 @@ from exports.job_archive import Archive, pack, unpack
 from jobs import services
 from jobs.models import Job
 from jobs.policy import jobs_for, runs_for
+from yarrow.documents.refusal import Refusal
 
 router = Router(tags=["jobs"])
 
@@ -48,15 +53,52 @@ def create_job(request: HttpRequest, body: JobBody) -> tuple[int, JobDetail]:
 )
 def bring_in_job(request: HttpRequest) -> tuple[int, JobDetail]:
     """A whole job from its archive, or nothing of it."""
+    *_, job = _brought_in(request.user, unpack(request.body))
+    return 201, _detail(request, job)
+
+
+@router.post(
+    "/jobs/archive/progress",
+    response={200: str, **REFUSALS},
+    operation_id="bring_in_job_with_progress",
+    openapi_extra={
+        "requestBody": {"content": {"application/zip": {}}, "required": True},
+        "responses": {200: {"content": {"application/x-ndjson": {}}}},
+    },
+)
+def bring_in_job_with_progress(request: HttpRequest) -> StreamingHttpResponse:
+    """The same, telling on a line each how far it is: ``{"done", "of"}`` …, then ``{"job"}`` with
+    its id, or ``{"problem"}``. A client that goes away stops it, and nothing is kept."""
     archive = unpack(request.body)
-    job = services.bring_in_job(
-        request.user,
+    lines = _progress(request.user, archive)
+    return StreamingHttpResponse(lines, content_type="application/x-ndjson")
+
+
+def _brought_in(member: Any, archive: Archive) -> Iterator[Job]:
+    return services.bring_in_job(
+        member,
         name=archive.name,
         place=archive.place,
         units=archive.units,
         runs=archive.runs,
     )
-    return 201, _detail(request, job)
+
+
+def _progress(member: Any, archive: Archive) -> Iterator[str]:
+    of = len(archive.runs)
+    job_id = 0
+    try:
+        for done, job in enumerate(_brought_in(member, archive)):
+            job_id = job.id
+            if done % _TOLD_EVERY == 0 or done == of:
+                yield json.dumps({"done": done, "of": of}) + "\n"
+    except Refusal as refusal:
+        yield json.dumps({"problem": unreadable(refusal)}) + "\n"
+        return
+    yield json.dumps({"job": job_id}) + "\n"
+
+
+_TOLD_EVERY = 10
 
 
 @router.get(

@@ -11,6 +11,11 @@ export function rememberToken(token: string): void {
   csrfToken = token;
 }
 
+/** For the few requests that are not made through the typed client. */
+export function tokenHeader(): Record<string, string> {
+  return { "X-CSRFToken": csrfToken };
+}
+
 const withToken: Middleware = {
   onRequest({ request }) {
     if (request.method !== "GET") {
@@ -35,13 +40,13 @@ export class Refused extends Error {
   }
 }
 
-const UNREACHED: Problem = {
+export const UNREACHED: Problem = {
   code: "offline",
   message: "The server can't be reached.",
   errors: [],
 };
 
-const UNEXPECTED: Problem = {
+export const UNEXPECTED: Problem = {
   code: "unexpected",
   message: "The server answered in a way that was not expected. Try again.",
   errors: [],

@@ -149,14 +149,3 @@ export async function planRack(
 export type RackPlan = Schemas["RackPlan"];
 export type Order = Awaited<ReturnType<typeof handleRun>>["orders"][number];
 export type BendHandling = Order["bends"][number];
-
-/** A whole job from its archive; the body is the file itself. */
-export function bringInJob(archive: Blob): Promise<Schemas["JobDetail"]> {
-  return unwrap(
-    client.POST("/api/jobs/archive", {
-      body: archive,
-      bodySerializer: (body: unknown) => body as Blob,
-      headers: { "Content-Type": "application/zip" },
-    }),
-  );
-}

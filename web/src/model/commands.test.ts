@@ -112,4 +112,10 @@ describe("commands", () => {
     expect(metric.stand_off).toBe("7/8 in");
     expect(walkOf(metric)[0]).toMatchObject({ meet: ["40 in", "5 mm", "0 in"] });
   });
+
+  it("mends a rack's spacing, and nothing where there is no rack", () => {
+    const racked: RunDocument = { ...run, rack: { count: 3, side: "left", spacing: "1/2" } };
+    expect(setAtPath("rack.spacing", "3/4")(racked).rack?.spacing).toBe("3/4");
+    expect(setAtPath("rack.spacing", "3/4")(run)).toEqual(run);
+  });
 });

@@ -138,9 +138,15 @@ export function setAtPath(path: string, value: string | number | string[]): Chan
   if (index !== undefined && field !== undefined) {
     return setLine(Number(index), { [field]: value });
   }
+  const [, within] = path.match(RACK_FIELD) ?? [];
+  if (within !== undefined) {
+    return (document) =>
+      document.rack ? { ...document, rack: { ...document.rack, [within]: value } } : document;
+  }
   return (document) => ({ ...document, [path]: value });
 }
 
+const RACK_FIELD = /^rack\.(\w+)$/;
 const LINE_FIELD = /^walk\[(\d+)\]\.(\w+)$/;
 
 const LENGTH_FIELDS = [

@@ -4,7 +4,7 @@ import { RackDrawing } from "@/drawing/RackDrawing";
 import { Findings } from "@/features/planner/Findings";
 import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
 import { viewsOf } from "@/geometry/views";
-import { startRack } from "@/model/rack";
+import { type Rack, startRack } from "@/model/rack";
 import { Button } from "@/ui/Button";
 import { useSize } from "@/ui/useSize";
 import { RackSettings } from "./RackSettings";
@@ -14,10 +14,6 @@ import { useRack } from "./useRack";
 export default function RackPane() {
   const rack = usePlanner((state) => state.history.present.rack);
   const change = usePlanner((state) => state.change);
-  const { plan } = usePlanState();
-  const { plan: racked, old } = useRack();
-  const [lit, setLit] = useState<number | null>(null);
-  const [frame, room] = useSize<HTMLDivElement>();
   if (!rack) {
     return (
       <div className="grid h-full place-items-center p-8 pt-14">
@@ -35,9 +31,17 @@ export default function RackPane() {
       </div>
     );
   }
+  return <Racked rack={rack} />;
+}
+
+function Racked({ rack }: { rack: Rack }) {
+  const { plan } = usePlanState();
+  const { plan: racked, old } = useRack();
+  const [lit, setLit] = useState<number | null>(null);
+  const [frame, room] = useSize<HTMLDivElement>();
   const view = plan ? viewsOf(plan)[0] : undefined;
   return (
-    <div className="flex h-full flex-col pt-13">
+    <div className="flex h-full flex-col pt-13 pointer-coarse:pt-17">
       <RackSettings rack={rack} />
       <div className={`flex min-h-0 flex-1 flex-col ${old ? "opacity-60" : ""}`}>
         <div ref={frame} className="min-h-40 flex-1 overflow-hidden">
