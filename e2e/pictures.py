@@ -12,6 +12,12 @@ from jobs.models import Run
 FOLDER = Path(__file__).resolve().parent.parent / "docs" / "screenshots"
 
 
+_PAGE = {"width": 860, "height": 1220, "deviceScaleFactor": 1, "mobile": False}
+"""A window in which a whole sheet can be seen."""
+
+_WINDOW = {**_PAGE, "width": DESK[0], "height": DESK[1]}
+
+
 def take_pictures(address: str) -> None:
     """Take every picture. Args: address, of a server with fresh demo data."""
     FOLDER.mkdir(exist_ok=True)
@@ -75,12 +81,20 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     _save(browser, "space")
     _open(browser, address, "Pump 1 supply")
     browser.press("Steps", "[role=radio]")
+    browser.press("The next bend")
     third = browser.see("[data-step='3']")
     browser.driver.execute_script("arguments[0].scrollIntoView()", third)
     _save(browser, "steps")
-    _open(browser, address, "Outfall panel, over the duct")
-    browser.see("[data-cut]")
-    _save(browser, "duct")
+    _open(browser, address, "Bottling feeds, a bank of five")
+    browser.press("Rack", "[role=radio]")
+    browser.see("[data-rack-mark]")
+    _save(browser, "rack")
+    browser.press("Sheet")
+    browser.press("The rack", "[role=radio]")
+    browser.see_text("least air", "[data-sheet]")
+    browser.command("Emulation.setDeviceMetricsOverride", **_PAGE)
+    _save(browser, "rack-sheet")
+    browser.command("Emulation.setDeviceMetricsOverride", **_WINDOW)
     _open(browser, address, "Wet well stair, plastic")
     browser.see("[data-cut]")
     _save(browser, "plastic")
@@ -91,6 +105,7 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     _save(browser, "crib")
     _open(browser, address, "Framed office, as the tape met it", "/sheet")
     browser.see("[data-sheet] svg")
+    browser.command("Emulation.setDeviceMetricsOverride", **_PAGE)
     _save(browser, "sheet")
 
 

@@ -33,6 +33,36 @@ def yarrow(*arguments: str, given: object = "") -> subprocess.CompletedProcess[s
 GOOD = run(offset(33, "4 3/8"), turn("71 5/8"), end("34 1/8"), name="Press hall")
 
 
+class Rack(unittest.TestCase):
+    RACKED: ClassVar[dict[str, Any]] = {**GOOD, "rack": {"count": 3, "side": "left", "spacing": 3}}
+
+    def test_a_rack_as_json_and_as_a_table_with_a_row_a_mark_and_a_cut(self) -> None:
+        answer = yarrow("rack", "-", given=self.RACKED)
+        plan = json.loads(answer.stdout)
+        self.assertEqual((answer.returncode, plan["format"]), (0, "yarrow.rack-plan/1"))
+        table = yarrow("rack", "-", "--format", "csv", given=self.RACKED).stdout
+        rows = list(csv.DictReader(io.StringIO(table)))
+        self.assertEqual(len(rows), 3 * (3 + 1))
+        self.assertEqual([row["mark"] for row in rows[:3]], ["25 9/16", "34 1/4", "72 11/16"])
+        self.assertEqual((rows[3]["bend"], rows[3]["mark"]), ("cut", "8' 8 3/16\""))
+        self.assertEqual([row["moved"] for row in rows[4:7]], ["−13/16", "−13/16", "−3"])
+
+    def test_exit_status_by_contract(self) -> None:
+        close = {**GOOD, "rack": {"count": 3, "side": "left", "spacing": "1/4"}}
+        answer = yarrow("rack", "-", given=close)
+        self.assertEqual(answer.returncode, 3)
+        self.assertEqual(json.loads(answer.stdout)["findings"][0]["code"], "pipes-touch")
+        wrong = {**GOOD, "rack": {"count": "three", "side": "left", "spacing": 3}}
+        answer = yarrow("rack", "-", given=wrong)
+        self.assertEqual((answer.returncode, answer.stdout), (2, ""))
+        self.assertTrue(answer.stderr.startswith("rack.count: "), answer.stderr)
+
+    def test_a_piece_that_no_order_can_make_is_status_3_and_says_why(self) -> None:
+        answer = yarrow("handle", "-", given=run(turn(40), turn(20), end(60)))
+        self.assertEqual(answer.returncode, 3)
+        self.assertEqual(json.loads(answer.stdout)["findings"][0]["code"], "no-order")
+
+
 class Plan(unittest.TestCase):
     def test_a_plan_of_a_file_and_of_standard_input_are_the_same(self) -> None:
         with tempfile.TemporaryDirectory() as folder:

@@ -129,6 +129,18 @@ def named_taken(handling: Handling) -> OrderHandling:
     return next(order for order in handling.orders if order.taken)
 
 
+class Helps(unittest.TestCase):
+    def test_where_the_hook_the_other_way_is_clear_the_plan_s_own_order_says_so(self) -> None:
+        # The second bend of a set on a bench: the first leg hangs over the table, or stands clear.
+        document = metric(offset(600, 90, 30), end(1500))
+        taken = named_taken(handled(document))
+        self.assertEqual(taken.name, "as marked")
+        (low,) = (each for each in taken.bends if each.meets)
+        self.assertEqual(low.meets[0].what, "bench")
+        self.assertIn("Hook it toward the start of the pipe instead", low.helps[0])
+        self.assertTrue(any("over the edge of the bench" in text for text in low.helps))
+
+
 class NoOrder(unittest.TestCase):
     def test_the_bend_in_the_way_and_two_pieces_that_free_it_are_named(self) -> None:
         handling = handled(run(turn(40), turn(20), end(60)))

@@ -6,14 +6,14 @@ from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 
 from yarrow.benders.bender import Hook
-from yarrow.benders.placing import Placing, place_bender
+from yarrow.benders.placing import Placing, other_end, place_bender
 from yarrow.catalog.tables import Stance, stance
 from yarrow.geometry.pipe import develop
 from yarrow.geometry.vectors import Vector
 from yarrow.handling.half_bent import Arc, HalfBent, half_bent
 from yarrow.handling.orders import Handled, Order, as_said, orders
 from yarrow.handling.splitting import splits
-from yarrow.handling.strikes import Strike, What
+from yarrow.handling.strikes import Strike, What, strikes
 from yarrow.measure.rounding import round_to
 from yarrow.measure.units import convert_length
 from yarrow.runs.layout import Layout, lay_out
@@ -226,7 +226,7 @@ def _bends(
                 hook=hook,
                 turned=-each.rolled if each.rolled != 180.0 else 180.0,
                 meets=tuple(_met(strike, made, piece) for strike in each.strikes),
-                helps=_helps(each, order, found, piece, where),
+                helps=_helps(each, made, order, found, piece, where),
                 before=_centreline(half_bent(pipe, made, each.bend, 0.0, hook)),
                 after=_centreline(after),
                 wall=on_wall(_centreline(after), layout, pipe, each.bend, hook),
@@ -256,14 +256,23 @@ def _met(strike: Strike, made: Collection[int], piece: Piece) -> Met:
 
 
 def _helps(
-    each: Handled, order: Order, found: Sequence[Order], piece: Piece, where: Stance
+    each: Handled,
+    made: Collection[int],
+    order: Order,
+    found: Sequence[Order],
+    piece: Piece,
+    where: Stance,
 ) -> tuple[str, ...]:
-    """What frees a bend that meets something: simplest first. The hook the other way is no help:
-    the search would have taken it."""
+    """What frees a bend that meets something: simplest first. An order that was searched for would
+    have its hook the other way, if that helped."""
     if not each.strikes:
         return ()
     helps = []
     words = piece.words
+    if order.name == "as marked":
+        other = other_end(each.placing.hook)
+        if not strikes(piece.pipe, made, each.bend, other, piece.bender, where, words.unit):
+            helps.append(f"Hook it toward the {other} of the pipe instead: that is clear.")
     met = {strike.what: strike.by for strike in each.strikes}
     low = met.get("floor", 0.0)
     if low:

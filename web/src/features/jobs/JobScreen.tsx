@@ -15,6 +15,10 @@ import { TopBar } from "@/ui/TopBar";
 import { Waiting } from "@/ui/Waiting";
 import { DrawnIn } from "./DrawnIn";
 
+/** Bytes of a run file or a drawing: what the server takes. */
+const LARGEST = 900_000;
+const MOST_POINTS = "2,000";
+
 export function JobScreen() {
   const jobId = Number(useParams().jobId);
   const job = useJob(jobId);
@@ -43,6 +47,12 @@ export function JobScreen() {
   };
   const bringIn = async (chosen: File) => {
     setProblem("");
+    if (chosen.size > LARGEST) {
+      setProblem(
+        `${chosen.name} is too large: a run has at most ${MOST_POINTS} points, which take far less. Keep the one line that is the pipe.`,
+      );
+      return;
+    }
     if (/\.dxf$/i.test(chosen.name)) {
       setDrawing({ name: chosen.name, dxf: await chosen.text() });
       return;
