@@ -14,6 +14,9 @@ from launcher.say import GiveUp, complain, say, step
 from launcher.setup import ensure_browser, set_up
 
 _LABELS = ("core/tests", "server/tests", "launcher/tests", "e2e")
+_AT_ONCE = "2"
+"""Classes of tests that run beside each other, each with a database of its own."""
+
 _CODE = ("core", "server", "launcher", "e2e", "benchmarks")
 
 
@@ -24,7 +27,10 @@ def test(labels: list[str]) -> int:
     with cluster("test", durable=False) as environment:
         failed = [] if labels else _checks(environment, node)
         done = subprocess.run(
-            [str(PYTHON), str(MANAGE), "test", "--top-level", str(ROOT), *(labels or _LABELS)],
+            [
+                *(str(PYTHON), str(MANAGE), "test", "--top-level", str(ROOT)),
+                *("--parallel", _AT_ONCE, *(labels or _LABELS)),
+            ],
             cwd=ROOT,
             env={**os.environ, **environment, "YARROW_HOSTS": "127.0.0.1,localhost,testserver"},
             check=False,

@@ -82,7 +82,7 @@ def comes_out(drawing: Drawing, plan: Plan, room: Room, *, columns: int) -> floa
     width = (right - left) / columns
     y = top + 4.4
     drawing.text(left, y, "what these marks come out as, by line of the walk", 2.7, colour=SOFT)
-    most = max(int((bottom - y - 20) / _ROW), 1) * columns
+    most = max(int((bottom - y) / _ROW), 1) * columns
     for number, dimension in enumerate(plan.dimensions[:most]):
         column, row = number % columns, number // columns
         x, base = left + column * width, y + 4.2 + row * _ROW

@@ -15,7 +15,7 @@ from exports.page import (
 )
 from exports.shape import draw_shape
 from exports.stick import stick
-from exports.strip import bend_by_bend, strip_height
+from exports.strip import LEAST_STRIP, bend_by_bend, strip_height
 from yarrow.runs.handle import OrderHandling
 from yarrow.runs.plan import Plan, Step
 
@@ -52,14 +52,16 @@ def compose_sheet(
         y = stick(drawing, plan, y + 6)
     foot = height - MARGIN - _ABOVE_FOOT
     findings_top = foot - findings_height(plan.findings, width)
-    size, tall = _steps_size(plan.steps, width, height * _MOST_STEPS)
-    steps_top = findings_top - tall
     beside = len(plan.working_marks) >= _SIDE_BY_SIDE_FROM
     edge = left + (right - left) * (_TABLE_SHARE if beside else 1.0)
     top = y
-    y = marks_table(drawing, plan, (left, y + 6, edge, steps_top), narrow=beside)
-    y = comes_out(drawing, plan, (left, y, edge, steps_top), columns=2 if beside else 4)
+    y = marks_table(drawing, plan, (left, y + 6, edge, foot), narrow=beside)
+    lowest = findings_top - height * _MOST_STEPS
+    y = comes_out(drawing, plan, (left, y, edge, lowest), columns=2 if beside else 4)
     taken = 0.0 if beside else _LEAST_SHAPE
+    least = y + taken + (strip_height(order, LEAST_STRIP) if order else 0.0)
+    size, tall = _steps_size(plan.steps, width, min(height * _MOST_STEPS, findings_top - least))
+    steps_top = findings_top - tall
     strip = strip_height(order, steps_top - y - taken)
     above = steps_top - strip
     room: Room = (edge + 4, top + 2, right, above) if beside else (left, y + 4, right, above - 4)

@@ -16,6 +16,7 @@ _TITLE = 7.0
 _FOOT = 4.0
 _PICTURE = 13.0
 _LEAST_PICTURE = 7.0
+LEAST_STRIP = _TITLE + _FOOT + 2 * _LEAST_PICTURE
 _WIDEST = 46.0
 _FLOOR_WITHIN = 2.0
 """How many heights of the drawing the floor may lie below it and still be drawn."""
@@ -26,7 +27,7 @@ def strip_height(order: OrderHandling | None, room: float) -> float:
     if order is None or len(order.bends) > _MOST:
         return 0.0
     most = _TITLE + _FOOT + 2 * _PICTURE
-    return min(most, room) if room >= _TITLE + _FOOT + 2 * _LEAST_PICTURE else 0.0
+    return min(most, room) if room >= LEAST_STRIP else 0.0
 
 
 def bend_by_bend(drawing: Drawing, order: OrderHandling, room: Room) -> None:

@@ -12,28 +12,16 @@ from typing import Any
 from hypothesis import given, settings
 
 from core.tests.builders import end, metric, offset, run, turn
+from core.tests.handling.half_bent_cases import HOOKS, cases, developed
 from core.tests.properties.strategies import makeable_runs
-from yarrow.benders.bender import Hook
 from yarrow.catalog.tables import Stance, stance
-from yarrow.documents.run_file import read_run
 from yarrow.geometry.arcs import arc_length
-from yarrow.geometry.pipe import StraightPipe, develop
+from yarrow.geometry.pipe import StraightPipe
 from yarrow.handling.half_bent import Arc, half_bent
 from yarrow.handling.strikes import strikes
-from yarrow.runs.layout import lay_out
-from yarrow.runs.planner import ask
-from yarrow.runs.run import Run
 
 HALF = 0.353
-HOOKS: tuple[Hook, ...] = ("start", "end")
 FLOOR = Stance("floor", 0.0, 0.0)
-
-
-def developed(document: dict[str, Any]) -> tuple[Run, StraightPipe, tuple[str, ...]]:
-    planned = ask(read_run(document)).run
-    layout = lay_out(planned)
-    pipe = develop(layout.vertices, planned.bender.radius)
-    return planned, pipe, tuple(layout.owners[corner - 1][1] for corner in pipe.corners)
 
 
 def on_floor(document: dict[str, Any], made: list[int], index: int, hook: Any) -> float:
@@ -132,18 +120,8 @@ class Simulated(unittest.TestCase):
     def test_what_is_said_to_be_clear_never_goes_under_when_sampled_ten_times_finer(self) -> None:
         rng = random.Random(4)
         clear = 0
-        for _ in range(150):
-            sides = [rng.choice(["left", "right", "out", "in"]) for _ in range(3)]
-            document = run(
-                turn(rng.uniform(12, 30), sides[0]),
-                offset(rng.uniform(30, 40), rng.uniform(3, 5), 30, sides[1]),
-                turn(rng.uniform(60, 70), sides[2]),
-                end(rng.uniform(15, 40)),
-            )
+        for document, made, index, hook in cases(rng, 150):
             planned, pipe, _ = developed(document)
-            made = rng.sample(range(4), rng.randint(1, 3))
-            index = rng.choice([n for n in range(4) if n not in made])
-            hook = rng.choice(HOOKS)
             met = strikes(pipe, made, index, hook, planned.bender, FLOOR, "in")
             lowest = self.lowest(pipe, made, index, hook, planned.bender.diameter)
             if met:

@@ -19,7 +19,8 @@ from core.tests.builders import (
     saddle3,
     turn,
 )
-from core.tests.handling.test_half_bent import STUB_AND_OFFSET, developed
+from core.tests.handling.half_bent_cases import developed
+from core.tests.handling.test_half_bent import STUB_AND_OFFSET
 from core.tests.properties.strategies import makeable_runs
 from yarrow.catalog.tables import stance
 from yarrow.documents.run_file import read_run

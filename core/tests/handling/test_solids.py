@@ -9,7 +9,7 @@ from dataclasses import replace
 from typing import Any
 
 from core.tests.builders import DIAMETER, RADIUS, end, metric, offset, run, turn
-from core.tests.handling.test_half_bent import HOOKS, developed
+from core.tests.handling.half_bent_cases import cases, developed
 from yarrow.benders.bender import Hook
 from yarrow.catalog.tables import Stance, stance
 from yarrow.geometry.vectors import Vector
@@ -146,22 +146,6 @@ class Moved(unittest.TestCase):
                 clear["bench"] += 1
                 self.assertLess(deepest, 0.03 * DIAMETER, (document, made, index, hook))
         self.assertGreater(min(clear.values()), 10, clear)
-
-
-def cases(rng: random.Random, count: int) -> list[tuple[dict[str, Any], list[int], int, Hook]]:
-    found = []
-    for _ in range(count):
-        sides = [rng.choice(["left", "right", "out", "in"]) for _ in range(3)]
-        document = run(
-            turn(rng.uniform(12, 40), sides[0]),
-            offset(rng.uniform(30, 40), rng.uniform(3, 5), 30, sides[1]),
-            turn(rng.uniform(60, 70), sides[2]),
-            end(rng.uniform(15, 40)),
-        )
-        made = rng.sample(range(4), rng.randint(1, 3))
-        index = rng.choice([n for n in range(4) if n not in made])
-        found.append((document, made, index, rng.choice(HOOKS)))
-    return found
 
 
 def to_bar(point: Vector, bar: Any, swept: float) -> float:

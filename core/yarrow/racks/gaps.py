@@ -1,0 +1,107 @@
+"""What is between the pipes of a rack: the least air, and what rounding does to the spacing."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from itertools import pairwise
+
+from yarrow.geometry.closest import Near, closest
+from yarrow.geometry.vectors import Vector, along, cross, length, subtract
+from yarrow.racks.lines import Line, line_name, outside
+from yarrow.racks.rack_plan import Gap, RackPipe
+from yarrow.racks.shots import radii
+from yarrow.runs.findings.tool import SHOT
+from yarrow.runs.plan import Finding, Remedy
+from yarrow.runs.run import Rack, Run
+from yarrow.runs.words import Words
+
+_HAIR = 1e-6
+
+
+def gap_between(
+    one: RackPipe,
+    other: RackPipe,
+    lines: Sequence[Line],
+    rack: Rack,
+    setup: Run,
+    words: Words,
+) -> Gap:
+    """What is between two neighbours, along the corners as they are planned; the first of them as
+    it was built, where that is told."""
+    line, next_line = lines[one.pipe], lines[other.pipe]
+    base = line.real or line.vertices
+    near: Near = closest(
+        base, next_line.vertices, radii(line, lines, rack), radii(next_line, lines, rack)
+    )
+    air = near.distance - (outside(line.run) + outside(next_line.run)) / 2
+    centres = next_line.offset - line.offset
+    off = _legs_off(one, other)
+    at = "the legs, as spaced"
+    if near.distance < centres - _HAIR:
+        at = line_name(setup, line.owners[max(near.corner, 1) - 1][0])
+    return Gap(
+        pipe=one.pipe,
+        centres=centres,
+        centres_text=words.reading(centres),
+        air=air,
+        air_text=words.reading(words.down(max(air, 0.0))),
+        at=near.place,
+        at_text=at,
+        off=off,
+        off_text=words.off(off),
+    )
+
+
+def _legs_off(one: RackPipe, other: RackPipe) -> float:
+    """The most by which the middle of any leg lies nearer or further than planned, once the marks
+    are rounded; legs within a bend in shots are no legs."""
+    worst = 0.0
+    legs = list(zip(_legs(one), _legs(other), strict=False))
+    if not (one.comes_out_as and other.comes_out_as):
+        return worst
+    for (a, b), (c, d) in legs:
+        planned = _apart(one.path[a], one.path[b], other.path[c], other.path[d])
+        made = _apart(
+            one.comes_out_as[a], one.comes_out_as[b], other.comes_out_as[c], other.comes_out_as[d]
+        )
+        if abs(made - planned) > abs(worst):
+            worst = made - planned
+    return worst
+
+
+def _legs(pipe: RackPipe) -> list[tuple[int, int]]:
+    """The vertices that each leg runs between, but for the flats between shots."""
+    inside = {
+        bend.vertex
+        for bend, after in pairwise(pipe.bends)
+        if bend.role == after.role == SHOT and bend.feature == after.feature
+    }
+    return [(n, n + 1) for n in range(len(pipe.path) - 1) if n not in inside]
+
+
+def _apart(begins: Vector, ends: Vector, other_begins: Vector, other_ends: Vector) -> float:
+    """How far the middle of one leg lies from the line of another."""
+    way = subtract(ends, begins)
+    middle = along(other_begins, subtract(other_ends, other_begins), 0.5)
+    return length(cross(subtract(middle, begins), way)) / (length(way) or 1.0)
+
+
+def touching(gaps: Sequence[Gap], rack: Rack, words: Words) -> list[Finding]:
+    """Where pipes would cut into each other: the worst of them, and the spacing that frees all."""
+    met = [gap for gap in gaps if gap.air < -_HAIR]
+    if not met:
+        return []
+    worst = min(met, key=lambda gap: gap.air)
+    more = f", and {len(met) - 1} more pairs," if len(met) > 1 else ""
+    wider = words.reading(words.up(rack.spacing - worst.air))
+    return [
+        Finding(
+            "error",
+            "pipes-touch",
+            f"Pipes {worst.pipe + 1} and {worst.pipe + 2}{more} would cut "
+            f"{words.at_least(-worst.air)} into each other along {worst.at_text}: space them "
+            f"{words.at_least(-worst.air)} wider.",
+            path="rack.spacing",
+            remedy=Remedy(f"Space them {wider}", "rack.spacing", wider),
+        )
+    ]

@@ -1,0 +1,186 @@
+"""Where each pipe of a rack runs: beside the one before it, as planned or as it was built."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from fractions import Fraction
+
+from yarrow.geometry.arcs import arc_length
+from yarrow.geometry.errors import GeometryError
+from yarrow.geometry.frame import Frame
+from yarrow.geometry.parallel import Sideways, beside, carried
+from yarrow.geometry.pipe import PipeBend, develop, fold
+from yarrow.geometry.vectors import Vector
+from yarrow.measure.units import convert
+from yarrow.runs.layout import Layout
+from yarrow.runs.plan import Finding
+from yarrow.runs.planner import Asked, plan_asked
+from yarrow.runs.run import Built, OtherPipe, Rack, Run, Survey
+from yarrow.runs.words import Words
+
+_HAIR = 1e-6
+
+
+@dataclass(frozen=True, slots=True)
+class Line:
+    """Where a pipe of a rack runs: its vertices, its distance from the first one's line, and for
+    each of its corners how far outward of the first one's it lies. ``real`` are its vertices as
+    built. ``problem`` is the leg that has no length left."""
+
+    pipe: int
+    run: Run
+    vertices: tuple[Vector, ...]
+    offset: float
+    outward: tuple[float, ...]
+    owners: tuple[tuple[int, str], ...]
+    real: tuple[Vector, ...]
+    problem: GeometryError | None
+
+
+def pipe_lines(setup: Run, rack: Rack, layout: Layout) -> list[Line]:
+    """Every pipe's line, each laid beside the one before it."""
+    frame = Frame()
+    way, up = frame.toward(rack.side), frame.out
+    flat = rack.side in ("left", "right")
+    base, reached, owners = layout.vertices, 0.0, layout.owners
+    found: list[Line] = []
+    for number in range(rack.count):
+        run = _like(setup, rack, number)
+        vertices, problem = base, None
+        outward = tuple(0.0 for _ in base[1:-1])
+        if number:
+            last = found[-1]
+            step = _spacing(rack, last.run, run)
+            raised = (run.bender.diameter - last.run.bender.diameter) / 2 if flat else 0.0
+            reached += step
+            try:
+                aside = carried(base, way)
+                vertices = _beside(base, aside, step, up, raised)
+                outward = tuple(
+                    before + each * step
+                    for before, each in zip(last.outward, aside.outward, strict=True)
+                )
+            except GeometryError as error:
+                problem = error
+        real = _built(run, rack, number, vertices, owners) if not problem else ()
+        found.append(Line(number, run, vertices, reached, outward, owners, real, problem))
+        if problem:
+            break
+        base = real or vertices
+    return found
+
+
+def _beside(
+    base: Sequence[Vector], aside: Sideways, step: float, up: Vector, raised: float
+) -> tuple[Vector, ...]:
+    """Beside the pipe before, and as much higher as a thicker pipe's middle lies off a surface."""
+    vertices = beside(base, aside, step)
+    if abs(raised) < _HAIR:
+        return vertices
+    return beside(vertices, carried(vertices, up), raised)
+
+
+def _like(setup: Run, rack: Rack, number: int) -> Run:
+    """The setup for one pipe of the rack, whose path is still to come."""
+    start = replace(setup.start, allowance=Fraction(0))
+    plain = replace(setup, walk=(), method="exact", start=start, answers=(), own_allowances=())
+    if number == 0 or number > len(rack.others):
+        return plain
+    other: OtherPipe = rack.others[number - 1]
+    return replace(plain, conduit=other.conduit, bender=other.bender, bender_fits=other.bender_fits)
+
+
+def _spacing(rack: Rack, one: Run, other: Run) -> float:
+    if rack.between == "centres":
+        return rack.spacing
+    return rack.spacing + (outside(one) + outside(other)) / 2
+
+
+def outside(run: Run) -> float:
+    """The outside diameter of a run's conduit, in the run's unit."""
+    return float(convert(run.conduit.diameter, run.conduit.unit, run.unit))
+
+
+def _built(
+    run: Run,
+    rack: Rack,
+    number: int,
+    vertices: tuple[Vector, ...],
+    owners: tuple[tuple[int, str], ...],
+) -> tuple[Vector, ...]:
+    """The vertices of a pipe as it was really built; none where nothing is told of it."""
+    told: Built | None = next((each for each in rack.built if each.pipe == number), None)
+    if told is None:
+        return ()
+    path = tuple((Fraction(x), Fraction(y), Fraction(z)) for x, y, z in vertices)
+    laid = replace(run, path=path, corners=owners)
+    plan = plan_asked(Asked(Survey(laid, ()), laid, (), (), (), Words(run.unit, run.round_to)))
+    pipe = develop(vertices, run.bender.radius)
+    bends = list(pipe.bends)
+    for each in told.bends:
+        if each.bend >= len(bends):
+            continue
+        bend = bends[each.bend]
+        angle = bend.angle if each.angle is None else each.angle
+        mark = plan.marks[each.bend]
+        position = mark.position if each.mark is None else each.mark
+        starts = run.bender.arc_start(
+            position, arc_length(bend.radius, angle), mark.hook, mark.reference
+        )
+        bends[each.bend] = PipeBend(starts, angle, bend.roll, bend.radius)
+    # What a bend takes more or less of pipe moves what comes after it, as it does on the stick.
+    try:
+        return fold(
+            bends,
+            pipe.cut_length,
+            start=vertices[0],
+            ahead=pipe.ahead,
+            first_toward=pipe.first_toward,
+        ).vertices
+    except GeometryError:
+        return ()
+
+
+def built_findings(rack: Rack, lines: Sequence[Line]) -> list[Finding]:
+    """What was told of a pipe as built and can't be so."""
+    found = []
+    for number, told in enumerate(rack.built):
+        path = f"rack.built[{number}]"
+        line = next((each for each in lines if each.pipe == told.pipe and not each.problem), None)
+        if line is None:
+            continue
+        bends = len(develop(line.vertices, line.run.bender.radius).bends)
+        if any(each.bend >= bends for each in told.bends):
+            text = f"Pipe {told.pipe + 1} has {bends} bends: what is told of others is left out."
+            found.append(Finding("warning", "built-bend-unknown", text, path=path))
+        if not line.real:
+            text = (
+                f"Pipe {told.pipe + 1} can't be as it is told to be built: its arcs would overlap. "
+                "Measure its marks and angles again."
+            )
+            found.append(Finding("error", "built-not-possible", text, path=path))
+    return found
+
+
+def no_leg(line: Line, words: Words) -> Finding:
+    """An error for a pipe that turns before its leg has begun."""
+    leg = line.problem.index if line.problem else 0
+    where = line_name(line.run, line.owners[leg][0])
+    return Finding(
+        "error",
+        "rack-leg-gone",
+        f"Pipe {line.pipe + 1} has no leg left before {where}: at {words.length(line.offset)} from "
+        f"the first one it turns before it has begun. {FREES}",
+        path="rack.spacing",
+    )
+
+
+FREES = "Set the pipes closer, have fewer of them, or put the rack on the other side."
+"""What frees a pipe that lies too far in."""
+
+
+def line_name(setup: Run, feature: int) -> str:
+    """A line of the first pipe's walk, with its label where it has one."""
+    label = setup.walk[feature].label if feature < len(setup.walk) else ""
+    return f"line {feature + 1} ({label})" if label else f"line {feature + 1}"

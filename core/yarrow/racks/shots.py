@@ -1,0 +1,95 @@
+"""Corners of a rack about one centre: each pipe's radius, and wide bends as many small ones."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+
+from yarrow.geometry.arcs import arc_length
+from yarrow.geometry.parallel import chamfered
+from yarrow.geometry.vectors import Vector, cross, dot, length, subtract
+from yarrow.racks.lines import Line
+from yarrow.racks.rack_plan import Shots
+from yarrow.runs.findings.tool import SHOT
+from yarrow.runs.plan import Plan
+from yarrow.runs.run import Rack
+from yarrow.runs.words import Words
+
+_TURNS = ("turn", "corner")
+"""Corners that a concentric rack bends about one centre: sets and saddles keep to the shoe."""
+
+_HAIR = 1e-6
+
+
+def radii(line: Line, lines: Sequence[Line], rack: Rack) -> list[float]:
+    """The radius of each corner of a pipe: its shoe's; about one centre, wider by as much as it
+    lies further out than the innermost, and nowhere tighter than any pipe's own shoe."""
+    own = line.run.bender.radius
+    if rack.corners == "same":
+        return [own] * len(line.outward)
+    found = []
+    made = [each for each in lines if not each.problem]
+    for corner, outward in enumerate(line.outward):
+        if line.owners[corner][1] not in _TURNS:
+            found.append(own)
+            continue
+        centre = max(each.run.bender.radius - each.outward[corner] for each in made)
+        found.append(centre + outward)
+    return found
+
+
+Wide = list[tuple[int, float, int]]
+"""Wide bends: the line of the walk, the radius, the number of shots."""
+
+
+def in_shots(
+    line: Line, radii: Sequence[float], rack: Rack
+) -> tuple[tuple[Vector, ...], tuple[tuple[int, str], ...], Wide]:
+    """A pipe's vertices with every corner that is wider than its shoe as many small ones."""
+    vertices: list[Vector] = [line.vertices[0]]
+    owners: list[tuple[int, str]] = []
+    wide: Wide = []
+    for corner, radius in enumerate(radii):
+        around = line.vertices[corner : corner + 3]
+        angle = _angle(around)
+        owner = line.owners[corner]
+        count = 1
+        if radius > line.run.bender.radius + _HAIR:
+            count = max(math.ceil(angle / rack.shot - 1e-9), 1)
+        if count > 1:
+            wide.append((owner[0], radius, count))
+            owner = (owner[0], SHOT)
+        made = chamfered(around, radius, count)
+        vertices += made
+        owners += [owner] * len(made)
+    vertices.append(line.vertices[-1])
+    owners.append(line.owners[-1])
+    return tuple(vertices), tuple(owners), wide
+
+
+def _angle(around: Sequence[Vector]) -> float:
+    arriving, leaving = subtract(around[1], around[0]), subtract(around[2], around[1])
+    return math.degrees(math.atan2(length(cross(arriving, leaving)), dot(arriving, leaving)))
+
+
+def shots_of(plan: Plan, feature: int, radius: float, count: int, words: Words) -> Shots:
+    """A wide bend's figures, as they are read off on the pipe."""
+    own = [n for n, bend in enumerate(plan.bends) if (bend.feature, bend.role) == (feature, SHOT)]
+    first = plan.bends[own[0]]
+    step = math.radians(first.angle)
+    flat = 2 * (radius - first.radius) * math.tan(step / 2)
+    apart = arc_length(first.radius, first.angle) + flat
+    marks = {mark.bend: mark for mark in plan.marks}
+    return Shots(
+        feature=feature,
+        bend=own[0],
+        radius=radius,
+        radius_text=words.reading(radius),
+        count=count,
+        degrees=first.angle,
+        apart=apart,
+        apart_text=words.reading(apart),
+        first_text=marks[own[0]].text if own[0] in marks else "",
+        developed=count * apart,
+        developed_text=words.reading(count * apart),
+    )
