@@ -12,6 +12,9 @@ PAPERS = {"a4": (210.0, 297.0), "letter": (215.9, 279.4)}
 """Width and height in millimetres."""
 
 MARGIN = 14.0
+ABOVE_FOOT = 19.0
+"""What the cautions and the lines to sign on take, above the margin."""
+
 _COLOURS = {"error": BRICK, "warning": AMBER, "note": SOFT}
 
 
@@ -59,26 +62,41 @@ _MOST_FINDINGS = 30.0
 
 def findings_height(findings: Sequence[Finding], width: float) -> float:
     """How much room findings are given on paper of a width."""
-    lines = sum(len(lines_of(_told(each), _FINDING, width - 2 * MARGIN - 4)) for each in findings)
-    tall = lines * _FINDING * 1.35 + len(findings) * 0.6
-    return min(tall + 3, _MOST_FINDINGS) if findings else 0.0
+    told = _told(findings)
+    lines = sum(len(lines_of(text, _FINDING, width - 2 * MARGIN - 4)) for _, text in told)
+    tall = lines * _FINDING * 1.35 + len(told) * 0.6
+    return min(tall + 3, _MOST_FINDINGS) if told else 0.0
 
 
-def _told(finding: Finding) -> str:
-    where = f"Line {finding.feature + 1}: " if finding.feature is not None else ""
-    return f"{where}{finding.text}" + (f" ({finding.source})" if finding.source else "")
+def _told(findings: Sequence[Finding]) -> list[tuple[Finding, str]]:
+    """Each finding in words with the places it is about; what is said of several is said once."""
+    places: dict[tuple[str, str], list[str]] = {}
+    first: dict[tuple[str, str], Finding] = {}
+    for finding in findings:
+        key = (finding.text, finding.source)
+        first.setdefault(key, finding)
+        where = "start" if finding.path.startswith("start") else ""
+        where = f"line {finding.feature + 1}" if finding.feature is not None else where
+        places.setdefault(key, []).append(where)
+    told = []
+    for (text, source), finding in first.items():
+        named = " and ".join(sorted({where for where in places[text, source] if where}))
+        where = f"{named[0].upper()}{named[1:]}: " if named else ""
+        told.append((finding, f"{where}{text}" + (f" ({source})" if source else "")))
+    return told
 
 
 def draw_findings(drawing: Drawing, findings: Sequence[Finding], y: float, bottom: float) -> None:
     """What there is to know, gravest first; what there is no room for is counted."""
-    for number, finding in enumerate(findings):
-        if y > bottom - 4 and number < len(findings) - 1:
-            left = len(findings) - number
+    told = _told(findings)
+    for number, (finding, text) in enumerate(told):
+        if y > bottom - 4 and number < len(told) - 1:
+            left = len(told) - number
             drawing.text(MARGIN + 2, y, f"and {left} more: see the run in Yarrow", _FINDING)
             return
         drawing.line((MARGIN, y - 2.6), (MARGIN, y + 1), width=0.7, stroke=_COLOURS[finding.level])
         wide = drawing.width - 2 * MARGIN - 4
-        y = drawing.paragraph(MARGIN + 2, y, wide, _told(finding), _FINDING) + 0.6
+        y = drawing.paragraph(MARGIN + 2, y, wide, text, _FINDING) + 0.6
 
 
 def draw_foot(drawing: Drawing, y: float) -> None:
@@ -90,7 +108,7 @@ def draw_foot(drawing: Drawing, y: float) -> None:
         "is opened. These figures are a plan, for a licensed electrician to check; local code and "
         "the inspector decide."
     )
-    end = drawing.paragraph(MARGIN, y + 1, right - MARGIN, cautions, 2.6, colour=SOFT)
+    end = drawing.paragraph(MARGIN, y + 1, right - MARGIN, cautions, 2.6, colour=SOFT) - 1
     for name, x in (("Bent by", 0.0), ("Checked by", 62.0), ("Date", 124.0)):
         drawing.text(MARGIN + x, end + 7, name, 2.8, colour=SOFT)
         drawing.line((MARGIN + x + 17, end + 7.4), (MARGIN + x + 56, end + 7.4), width=0.15)

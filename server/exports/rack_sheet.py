@@ -5,6 +5,7 @@ from __future__ import annotations
 from exports.drawing import FAINT, INK, PIPE, SOFT, Drawing, reading_width
 from exports.layout import WALL, Point, Room, View, fitted, rounded, views
 from exports.page import (
+    ABOVE_FOOT,
     MARGIN,
     Heading,
     draw_findings,
@@ -44,7 +45,7 @@ def compose_rack_sheet(
     )
     made = str(len(rack.pipes)) if rack.can_be_made else ""
     y = draw_heading(drawing, heading, facts, ("pipes", made))
-    foot = height - MARGIN - 22
+    foot = height - MARGIN - ABOVE_FOOT
     findings_top = foot - findings_height(rack.findings, width)
     rows_top = findings_top - _rows_height(rack, width - 2 * MARGIN) - 16
     _together(drawing, rack, plan, (MARGIN, y + 4, width - MARGIN, max(rows_top - 4, y + 40)))

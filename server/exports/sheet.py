@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from exports.drawing import Drawing, lines_of
-from exports.layout import Room
 from exports.marks_table import comes_out, marks_table
 from exports.page import (
+    ABOVE_FOOT,
     MARGIN,
     Heading,
     draw_findings,
@@ -19,16 +19,15 @@ from exports.strip import LEAST_STRIP, bend_by_bend, strip_height
 from yarrow.runs.handle import OrderHandling
 from yarrow.runs.plan import Plan, Step
 
-_LEAST_SHAPE = 30.0
-_ABOVE_FOOT = 22.0
-_SIDE_BY_SIDE_FROM = 5
-"""Marks from which the shape goes beside their table: below it there would be no room."""
+_LEAST_SHAPE = 42.0
+_GOOD_SHAPE = 58.0
+"""Millimetres of height for the shape: what steps are set smaller for, and the pictures."""
 
-_TABLE_SHARE = 0.56
-_STEP_SIZES = (2.9, 2.6, 2.4, 2.2, 2.0, 1.8)
+_TABLE_SHARE = 0.57
+_STEP_SIZES = (2.9, 2.7, 2.5, 2.35, 2.2)
 """How large steps are set: the first at which they fit."""
 
-_MOST_STEPS = 0.3
+_MOST_STEPS = 0.27
 """The most of a page's height that steps may take at a size."""
 
 
@@ -50,22 +49,19 @@ def compose_sheet(
     y = draw_heading(drawing, heading, facts, ("cut length", cut))
     if plan.working_marks:
         y = stick(drawing, plan, y + 6)
-    foot = height - MARGIN - _ABOVE_FOOT
+    foot = height - MARGIN - ABOVE_FOOT
     findings_top = foot - findings_height(plan.findings, width)
-    beside = len(plan.working_marks) >= _SIDE_BY_SIDE_FROM
-    edge = left + (right - left) * (_TABLE_SHARE if beside else 1.0)
-    top = y
-    y = marks_table(drawing, plan, (left, y + 6, edge, foot), narrow=beside)
-    lowest = findings_top - height * _MOST_STEPS
-    y = comes_out(drawing, plan, (left, y, edge, lowest), columns=2 if beside else 4)
-    taken = 0.0 if beside else _LEAST_SHAPE
-    least = y + taken + (strip_height(order, LEAST_STRIP) if order else 0.0)
-    size, tall = _steps_size(plan.steps, width, min(height * _MOST_STEPS, findings_top - least))
+    edge = left + (right - left) * _TABLE_SHARE
+    below = marks_table(drawing, plan, (left, y + 6, edge, foot))
+    lowest = max(below, y + 40)
+    y = max(below, comes_out(drawing, plan, (edge + 5, y + 6, right, lowest)))
+    strip = strip_height(order, LEAST_STRIP)
+    room = findings_top - y - _LEAST_SHAPE - strip
+    size, tall = _steps_size(plan.steps, width, min(height * _MOST_STEPS, room))
     steps_top = findings_top - tall
-    strip = strip_height(order, steps_top - y - taken)
+    strip = max(strip_height(order, steps_top - y - _GOOD_SHAPE), strip)
     above = steps_top - strip
-    room: Room = (edge + 4, top + 2, right, above) if beside else (left, y + 4, right, above - 4)
-    draw_shape(drawing, plan, room)
+    draw_shape(drawing, plan, (left, y + 3, right, above - 3))
     if order and strip:
         bend_by_bend(drawing, order, (left, above, right, steps_top))
     _steps(drawing, plan.steps, steps_top + 3, size)

@@ -22,7 +22,7 @@ def stick(drawing: Drawing, plan: Plan, top: float) -> float:
     """The unbent pipe to scale, with marks, arcs and hooks; readings spread, none collide."""
     left, right = MARGIN, drawing.width - MARGIN
     scale = (right - left) / plan.cut_length
-    label_y, pipe_y, thick = top + 5, top + 17, 4.0
+    label_y, pipe_y, thick = top + 4, top + 14.5, 4.0
     drawing.rectangle(left, pipe_y, right - left, thick, fill=PIPE)
     for bend in plan.bends:
         begin, end = left + bend.arc_start * scale, left + bend.arc_end * scale

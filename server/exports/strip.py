@@ -18,7 +18,7 @@ _PICTURE = 13.0
 _LEAST_PICTURE = 7.0
 LEAST_STRIP = _TITLE + _FOOT + 2 * _LEAST_PICTURE
 _WIDEST = 46.0
-_FLOOR_WITHIN = 2.0
+_FLOOR_WITHIN = 0.5
 """How many heights of the drawing the floor may lie below it and still be drawn."""
 
 
