@@ -9,6 +9,7 @@ from typing import Any
 from hypothesis import given, settings
 
 from core.tests.builders import (
+    RADIUS,
     codes,
     end,
     kick,
@@ -140,6 +141,53 @@ class Helps(unittest.TestCase):
         self.assertEqual(low.meets[0].what, "bench")
         self.assertIn("Hook it toward the start of the pipe instead", low.helps[0])
         self.assertTrue(any("over the edge of the bench" in text for text in low.helps))
+
+
+class Places(unittest.TestCase):
+    """Where the crew says that it works, and with what."""
+
+    def blocks(self, **stance: Any) -> str:
+        return named(handled({**STUB_AND_OFFSET, "stance": stance}), "from the start").blocks_text
+
+    def test_on_a_stand_that_is_high_enough_nothing_is_met(self) -> None:
+        # By hand: the stub of 18 wants 17 5/16 of height.
+        self.assertEqual(self.blocks(place="stand", height="17 1/4"), "1/16")
+        self.assertEqual(self.blocks(place="stand", height="17 5/16"), "")
+
+    def test_in_the_air_what_pointed_at_the_floor_points_up(self) -> None:
+        self.assertEqual(self.blocks(place="air"), "")
+
+    def test_in_the_air_what_the_bend_closes_on_is_the_floor(self) -> None:
+        # A leg to the inside of the bend, 60 to its back: the shoe is 38 over the floor (965 mm),
+        # and the leg's end 60 − 0.353 − R from the shoe's centre, in line with the pipe.
+        up = run(turn(60, "left"), offset(100, 4, 30, "left"), end(130))
+        on_floor, in_air = (
+            named(handled({**up, "stance": {"place": place}}), "from the start")
+            for place in ("floor", "air")
+        )
+        first = {place.name: place.bends[1].meets for place in (on_floor, in_air)}
+        self.assertEqual(on_floor.bends[1].meets, ())
+        (met,) = (m for m in in_air.bends[1].meets if m.what == "floor")
+        wanted = 60 - 0.706 / 2 - RADIUS - 965 / 25.4
+        self.assertAlmostEqual(met.by, wanted, places=6, msg=str(first))
+
+    def helps(self, document: dict[str, Any]) -> list[str]:
+        order = named(handled(document), "from the start")
+        return [text for each in order.bends for text in each.helps]
+
+    def test_the_air_helps_on_the_floor_and_nowhere_else(self) -> None:
+        self.assertTrue(any("in the air" in text for text in self.helps(STUB_AND_OFFSET)))
+        stand = {**STUB_AND_OFFSET, "stance": {"place": "stand", "height": 0}}
+        self.assertFalse(any("in the air" in text for text in self.helps(stand)))
+
+    def test_a_shorter_handle_of_one_s_own_clears_a_u(self) -> None:
+        u = run(turn(40), turn(20), end(60))
+        self.assertEqual(handled(u).findings[0].code, "no-order")
+        self.assertEqual(handled({**u, "stance": {"handle": 19}}).findings, ())
+
+    def test_places_that_there_are_not_are_refused(self) -> None:
+        self.assertIn("stance.place", refused({**STUB_AND_OFFSET, "stance": {"place": "roof"}}))
+        self.assertIn("stance.height", refused({**STUB_AND_OFFSET, "stance": {"height": "-4"}}))
 
 
 class NoOrder(unittest.TestCase):

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import csv
 import tomllib
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from fractions import Fraction
 from functools import cache
 from pathlib import Path
@@ -165,7 +165,8 @@ class Table:
 class Stance:
     """Where a kind of bender is worked: the place, how high the pipe lies over the floor, how long
     its handle is and how far its heel stands out beyond the groove (0: none that the pipe could
-    meet), and the table under it, if any."""
+    meet), and the table under it, if any. In the ``air`` the tool is the other way up: its handle
+    stands on the floor, so the floor is as far beyond the shoe's centre as ``height_mm``."""
 
     place: str
     height_mm: float
@@ -178,8 +179,27 @@ class Stance:
 def stance(kind: str) -> Stance:
     """Where a kind of bender is worked. Raises: KeyError for a kind that there is not."""
     row = _toml("stances")[kind]
-    table = Table(**row["table_mm"]) if "table_mm" in row else None
-    return Stance(row["place"], row["height_mm"], row["handle_mm"], row["heel_mm"], table)
+    return Stance(
+        row["place"],
+        row["height_mm"],
+        row["handle_mm"],
+        row["heel_mm"],
+        _table(row.get("table_mm")),
+    )
+
+
+def stance_at(usual: Stance, place: str) -> Stance:
+    """The same tool worked at another place: floor, air, stand or bench.
+
+    Raises: KeyError for a place that there is not.
+    """
+    row = _toml("stances")["places"][place]
+    height = row.get("height_mm", usual.handle_mm)
+    return replace(usual, place=place, height_mm=height, table=_table(row.get("table_mm")))
+
+
+def _table(row: dict[str, float] | None) -> Table | None:
+    return Table(**row) if row else None
 
 
 @dataclass(frozen=True, slots=True)

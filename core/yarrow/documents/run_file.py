@@ -18,7 +18,18 @@ from yarrow.benders.catalogued import (
 from yarrow.benders.springback import Springback, springback
 from yarrow.bends.offset import Offset
 from yarrow.bends.registry import KINDS, Line
-from yarrow.catalog.tables import Conduit, TradeSize, allowance, benders, conduits, fittings, limits
+from yarrow.catalog.tables import (
+    Conduit,
+    Stance,
+    TradeSize,
+    allowance,
+    benders,
+    conduits,
+    fittings,
+    limits,
+    stance,
+    stance_at,
+)
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.schema import reader
 from yarrow.geometry.errors import GeometryError
@@ -95,9 +106,26 @@ def read_run(document: object) -> Survey:
         worked=tuple(worked),
         own_allowances=tuple(own_allowances),
         order=tuple(Next(**each) for each in shape.get("order", [])),
+        stance=_stance(shape["stance"], bender, worked) if "stance" in shape else None,
     )
     rack = _rack(shape["rack"], unit, worked, setup) if "rack" in shape else None
     return Survey(replace(setup, worked=tuple(worked)), said, meet, rack)
+
+
+def _stance(shape: dict[str, Any], bender: Bender, worked: list[Worked]) -> Stance:
+    """Where a bender is worked: its kind's way, with what a crew says of its own."""
+    found = stance(bender.kind)
+    if "handle" in shape:
+        found = replace(found, handle_mm=_in_mm(shape["handle"], "stance.handle", worked))
+    if "place" in shape:
+        found = stance_at(found, shape["place"])
+    if "height" in shape:
+        found = replace(found, height_mm=_in_mm(shape["height"], "stance.height", worked))
+    return found
+
+
+def _in_mm(reading: Reading, path: str, worked: list[Worked]) -> float:
+    return float(convert(_noted(reading, path, worked), reading.unit, "mm"))
 
 
 def _rack(shape: dict[str, Any], unit: Unit, worked: list[Worked], setup: Run) -> Rack:

@@ -39,10 +39,17 @@ class Run:
 
     def lowest(self, radius: float) -> float:
         """The least height of a pipe of that radius, cut square at both ends."""
+        return min(self.begins[2], self.ends[2]) - radius * self._level()
+
+    def highest(self, radius: float) -> float:
+        """The greatest height of a pipe of that radius, cut square at both ends."""
+        return max(self.begins[2], self.ends[2]) + radius * self._level()
+
+    def _level(self) -> float:
+        """The cosine of its slope."""
         down = subtract(self.ends, self.begins)
         size = length(down)
-        level = math.sqrt(max(1.0 - (down[2] / size) ** 2, 0.0)) if size else 0.0
-        return min(self.begins[2], self.ends[2]) - radius * level
+        return math.sqrt(max(1.0 - (down[2] / size) ** 2, 0.0)) if size else 0.0
 
     def points(self, steps: int) -> list[Vector]:
         """Points along it, both ends included."""
@@ -71,6 +78,11 @@ class Arc:
         those of the straights beside it."""
         bottom = math.atan2(-self.ahead[2], -self.out[2]) % math.tau
         return self.point(bottom)[2] - radius if bottom < self.turn else math.inf
+
+    def highest(self, radius: float) -> float:
+        """The greatest height of a pipe of that radius where the arc itself turns downward."""
+        top = math.atan2(self.ahead[2], self.out[2]) % math.tau
+        return self.point(top)[2] + radius if top < self.turn else -math.inf
 
     def points(self, steps: int) -> list[Vector]:
         """Points along it, both ends included."""

@@ -36,14 +36,19 @@ class Bar:
     radius: float
 
     def closest(self, pieces: Collection[Piece], swept: float) -> tuple[float, float, float]:
-        """The least distance of any piece's centreline from the bar's at a moment of the bend, how
-        far along the bar that is from the shoe's centre, and the place on the straight pipe.
-        """
+        """The least distance of any piece's centreline from the bar's at a moment of the bend (no
+        more than it, where that is far), how far along the bar that is from the shoe's centre, and
+        the place on the straight pipe."""
         lean = math.radians(self.leans + swept)
         way = (math.cos(lean), 0.0, math.sin(lean))
         middle = (0.0, 0.0, self.radius)
         best = (math.inf, 0.0, 0.0)
         for piece in pieces:
+            # What is well out of the bar's reach need not be looked at closely: it is this far off.
+            beyond = _off(piece, middle) - self.far
+            if beyond > _WELL_OFF * self.apart:
+                best = min(best, (beyond, self.far, piece.at))
+                continue
             points = piece.points(_ARC_STEPS if isinstance(piece, Arc) else 1)
             for begins, ends in pairwise(points):
                 distance, place = _between(begins, ends, middle, way, self.near, self.far)
@@ -55,6 +60,20 @@ class Bar:
         """The most by which a distance from it changes while a bend goes on by a radian: its far
         end's way round the shoe, and the pipe that is drawn in."""
         return self.far + self.radius
+
+
+_WELL_OFF = 2.0
+"""Of the distance to be kept."""
+
+
+def _off(piece: Piece, place: Vector) -> float:
+    """No more than the least distance of a piece from a place."""
+    if isinstance(piece, Arc):
+        return math.dist(piece.middle, place) - piece.radius
+    leg = subtract(piece.ends, piece.begins)
+    size = dot(leg, leg)
+    share = dot(subtract(place, piece.begins), leg) / size if size else 0.0
+    return math.dist(place, along(piece.begins, leg, min(max(share, 0.0), 1.0)))
 
 
 def bars(bender: Bender, stance: Stance, unit: Unit) -> dict[str, Bar]:

@@ -62,12 +62,15 @@ def strikes(
     if not (moves.behind or moves.ahead):
         return ()
     half = bender.diameter / 2
-    floor = -convert_length(stance.height_mm, "mm", unit) - half
+    high = convert_length(stance.height_mm, "mm", unit)
     table = top(bender, stance, unit)
     lying = _LYING * bender.diameter
     found: list[Strike | None] = []
-    if not moves.never_under((table.height if table else floor) - lying, half):
-        found.append(_on_floor(moves, floor, half, lying, pipe.cut_length))
+    if stance.place == "air":
+        floor = bender.radius + high
+        found.append(_on_floor(moves, floor, half, lying, pipe.cut_length, over=True))
+    elif not moves.never_under((table.height if table else -high - half) - lying, half):
+        found.append(_on_floor(moves, -high - half, half, lying, pipe.cut_length, over=False))
         if table:
             found.append(_on_table(moves, table, half, lying))
     tool = bars(bender, stance, unit)
@@ -81,14 +84,18 @@ def _moments(angle: float, step: float) -> list[float]:
 
 
 def _on_floor(
-    moves: Moving, floor: float, half: float, lying: float, length: float
+    moves: Moving, floor: float, half: float, lying: float, length: float, *, over: bool
 ) -> Strike | None:
-    """Between two moments a point of a turning arm falls below what they tell by no more than its
-    length × step² / 8; where that could reach the floor, moments half-way are looked at."""
-    still = _lowest(moves.behind, half, floor, 0.0)
+    """The floor is under the pipe, or, where the tool is the other way up, over it.
+
+    Between two moments a point of a turning arm goes further toward it than they tell by no more
+    than its length × step² / 8; where that could reach, moments half-way are looked at.
+    """
+    reaches = _highest if over else _lowest
+    still = reaches(moves.behind, half, floor, 0.0)
 
     def at(swept: float) -> Strike:
-        return _lowest(moves.ahead_at(swept), half, floor, swept)
+        return reaches(moves.ahead_at(swept), half, floor, swept)
 
     found = [still]
     if moves.ahead:
@@ -168,3 +175,11 @@ def _lowest(pieces: Sequence[Piece], half: float, floor: float, swept: float) ->
         ((floor - piece.lowest(half), piece.at) for piece in pieces), default=(-math.inf, 0.0)
     )
     return Strike("floor", below, at, swept)
+
+
+def _highest(pieces: Sequence[Piece], half: float, floor: float, swept: float) -> Strike:
+    """How far beyond a floor that is over them pieces reach; below zero, how far off they stay."""
+    beyond, at = max(
+        ((piece.highest(half) - floor, piece.at) for piece in pieces), default=(-math.inf, 0.0)
+    )
+    return Strike("floor", beyond, at, swept)

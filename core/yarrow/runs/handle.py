@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from yarrow.benders.bender import Hook
 from yarrow.benders.placing import Placing, other_end, place_bender
-from yarrow.catalog.tables import Stance, stance
+from yarrow.catalog.tables import Stance, stance, stance_at
 from yarrow.geometry.pipe import develop
 from yarrow.geometry.vectors import Vector
 from yarrow.handling.half_bent import Arc, HalfBent, half_bent
@@ -49,8 +49,9 @@ class BendHandling:
     seen from its start; its step in the list; what it meets, and what helps.
 
     ``before`` and ``after`` are the pipe's centreline as it lies in the bender, x toward the hook,
-    z up, y away from who stands with the hook on the right, the floor at ``floor``; ``wall`` is
-    that same piece with this bend made where it belongs on the wall, in the frame of the plan.
+    z up, y away from who stands with the hook on the right, the floor at ``floor`` and the shoe's
+    centre at ``shoe``, which is below the pipe where it is bent in the air; ``wall`` is that same
+    piece with this bend made where it belongs on the wall, in the frame of the plan.
     """
 
     bend: int
@@ -63,6 +64,7 @@ class BendHandling:
     after: tuple[Vector, ...]
     wall: tuple[Vector, ...]
     floor: float
+    shoe: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -106,7 +108,7 @@ def handle_run(survey: Survey) -> Handling:
     asked = ask(survey)
     plan, run, words = plan_asked(asked), asked.run, asked.words
     errors = tuple(finding for finding in plan.findings if finding.level == "error")
-    where = stance(run.bender.kind)
+    where = run.stance or stance(run.bender.kind)
     if errors or not plan.bends:
         return Handling("yarrow.handling/1", where.place, (), errors)
     layout = lay_out(run)
@@ -215,7 +217,9 @@ def _bends(
 ) -> tuple[BendHandling, ...]:
     made: list[int] = []
     told = []
-    unit, diameter = piece.words.unit, piece.bender.diameter
+    high = convert_length(where.height_mm, "mm", piece.words.unit)
+    radius, half = piece.bender.radius, piece.bender.diameter / 2
+    in_air = where.place == "air"
     for each in order.bends:
         pipe, hook = piece.pipe, each.placing.hook
         after = half_bent(pipe, made, each.bend, pipe.bends[each.bend].angle, hook)
@@ -227,10 +231,11 @@ def _bends(
                 turned=-each.rolled if each.rolled != 180.0 else 180.0,
                 meets=tuple(_met(strike, made, piece) for strike in each.strikes),
                 helps=_helps(each, made, order, found, piece, where),
-                before=_centreline(half_bent(pipe, made, each.bend, 0.0, hook)),
-                after=_centreline(after),
+                before=_as_seen(half_bent(pipe, made, each.bend, 0.0, hook), in_air=in_air),
+                after=_as_seen(after, in_air=in_air),
                 wall=on_wall(_centreline(after), layout, pipe, each.bend, hook),
-                floor=-convert_length(where.height_mm, "mm", unit) - diameter / 2,
+                floor=-(radius + high) if in_air else -high - half,
+                shoe=-radius if in_air else radius,
             )
         )
         made.append(each.bend)
@@ -276,8 +281,14 @@ def _helps(
     met = {strike.what: strike.by for strike in each.strikes}
     low = met.get("floor", 0.0)
     if low:
-        reach = convert_length(where.handle_mm, "mm", words.unit)
-        if where.place == "floor" and low < reach:
+        in_air = stance_at(where, "air")
+        if (
+            where.place == "floor"
+            and where.handle_mm
+            and not strikes(
+                piece.pipe, made, each.bend, each.placing.hook, piece.bender, in_air, words.unit
+            )
+        ):
             helps.append("Bend it in the air: handle on the floor, the pipe pushed down.")
         helps.append(
             f"Put the bender up by {words.at_least(low)}: on blocks, or at the edge of a dock."
@@ -326,6 +337,12 @@ def _no_order(best: Order, piece: Piece, where: Stance) -> tuple[Finding, ...]:
     shorter = f" {_shorter(handle[0], words)}" if handle else ""
     text = f"No order can make this in one piece: {why}.{shorter} {frees}."
     return (Finding("error", "no-order", text, bends=(bad.bend,)),)
+
+
+def _as_seen(bent: HalfBent, *, in_air: bool) -> tuple[Vector, ...]:
+    """The centreline as it lies before who bends it; in the air turned over, about the pipe."""
+    points = _centreline(bent)
+    return tuple((x, -y, -z) for x, y, z in points) if in_air else points
 
 
 def _centreline(bent: HalfBent) -> tuple[Vector, ...]:

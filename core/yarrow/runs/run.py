@@ -8,7 +8,7 @@ from typing import Literal
 
 from yarrow.benders.bender import Bender, Hook
 from yarrow.bends.registry import Line
-from yarrow.catalog.tables import Conduit
+from yarrow.catalog.tables import Conduit, Stance
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
@@ -55,6 +55,7 @@ class Run:
     ``stand_off`` is how far spacers or strut hold the pipe off every surface.
     ``order`` is the sequence that a person picked for the bends; empty where it is the usual one.
     ``corners`` are, for a path that was worked out from a walk, the line and part of every corner.
+    ``stance`` is where the bender is worked, where that is not what its kind is worked at.
     ``own_allowances`` are the places whose allowance was left to the fitting and is not zero.
     """
 
@@ -74,6 +75,7 @@ class Run:
     answers: tuple[int, ...] = ()
     order: tuple[Next, ...] = ()
     corners: tuple[tuple[int, str], ...] = ()
+    stance: Stance | None = None
 
 
 @dataclass(frozen=True, slots=True)

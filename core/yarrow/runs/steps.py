@@ -17,7 +17,10 @@ from yarrow.runs.working import set_depth
 _STUB_FROM = 80.0
 """Degrees from which a bend at the start is told as a stub."""
 
-_MARK_CAUTION = "Mark all the way round, so that no mark is lost in the shoe."
+_MARK_CAUTION = (
+    "Mark all the way round, so that no mark is lost in the shoe: in pencil where the pipe stays "
+    "in sight, since ink bleeds through paint."
+)
 _BEND_CAUTIONS = {
     "hand": "Gloves on; fingers away from shoe and roller.",
     "ratchet": "The handle comes out when no one holds it. Fingers away from shoe and roller.",

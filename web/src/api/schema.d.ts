@@ -730,8 +730,9 @@ export interface components {
          *     seen from its start; its step in the list; what it meets, and what helps.
          *
          *     ``before`` and ``after`` are the pipe's centreline as it lies in the bender, x toward the hook,
-         *     z up, y away from who stands with the hook on the right, the floor at ``floor``; ``wall`` is
-         *     that same piece with this bend made where it belongs on the wall, in the frame of the plan.
+         *     z up, y away from who stands with the hook on the right, the floor at ``floor`` and the shoe's
+         *     centre at ``shoe``, which is below the pipe where it is bent in the air; ``wall`` is that same
+         *     piece with this bend made where it belongs on the wall, in the frame of the plan.
          */
         BendHandling: {
             /** After */
@@ -759,6 +760,8 @@ export interface components {
             hook: "start" | "end";
             /** Meets */
             meets: components["schemas"]["Met"][];
+            /** Shoe */
+            shoe: number;
             /** Step */
             step: number;
             /** Turned */
@@ -1738,6 +1741,7 @@ export interface components {
              * @description The marks of the tape: 1/8, 1/16 or 1/32 (inches), 1 (millimetres). Left out, 1/16 or 1.
              */
             round_to?: string | number;
+            stance?: components["schemas"]["RunDocument_stance"];
             /** @description How far spacers or strut hold the pipe off every surface: taken once off every rise that was measured off the surface, and off every leg measured to or from a wall. */
             stand_off?: components["schemas"]["RunDocument_not_negative"];
             start?: components["schemas"]["RunDocument_start"];
@@ -2037,6 +2041,18 @@ export interface components {
          * @description A length above zero.
          */
         RunDocument_size: string | number;
+        /** @description Where the bender is worked; left out, as its kind usually is. */
+        RunDocument_stance: {
+            /** @description How far the handle reaches from the shoe's centre; 0: there is none that the pipe could meet. */
+            handle?: components["schemas"]["RunDocument_not_negative"];
+            /** @description How high the pipe lies over the floor there. */
+            height?: components["schemas"]["RunDocument_not_negative"];
+            /**
+             * @description In the air the handle stands on the floor and the pipe is pushed down.
+             * @enum {string}
+             */
+            place?: "floor" | "air" | "stand" | "bench";
+        };
         RunDocument_start: {
             allowance?: components["schemas"]["RunDocument_length"];
             kind: components["schemas"]["RunDocument_fitting"];

@@ -48,7 +48,7 @@ export function InBender({ bend, plan, size }: { bend: BendHandling; plan: Plan;
   const near = floor < content.bottom + (content.bottom - content.top + radius) * FAR;
   const placed = framed([...before, ...after, ...(near ? [[0, floor] as const] : [])], size);
   const [, floorY] = placed.place([0, floor]);
-  const [shoeX, shoeY] = placed.place([0, -radius]);
+  const [shoeX, shoeY] = placed.place([0, -bend.shoe]);
   const met = bend.meets.map(({ what }) => what).join(" and the ");
   const label = `Bend ${bend.bend + 1} in the bender, hook to the right${met ? `; it meets the ${met}` : ""}`;
   return (

@@ -8,6 +8,7 @@ import {
   removeLine,
   setAtPath,
   setLoose,
+  setStance,
   setStart,
   setUnits,
 } from "./commands";
@@ -117,5 +118,11 @@ describe("commands", () => {
     const racked: RunDocument = { ...run, rack: { count: 3, side: "left", spacing: "1/2" } };
     expect(setAtPath("rack.spacing", "3/4")(racked).rack?.spacing).toBe("3/4");
     expect(setAtPath("rack.spacing", "3/4")(run)).toEqual(run);
+  });
+
+  it("says where the bender is worked, and nothing of it once nothing is said", () => {
+    const high = setStance({ place: "stand", height: "30" })(run);
+    expect(high.stance).toEqual({ place: "stand", height: "30" });
+    expect(setStance({ place: undefined, height: undefined })(high).stance).toBeUndefined();
   });
 });

@@ -66,6 +66,17 @@ export function pick(path: string, value: string | number): Change {
   };
 }
 
+/** Where the bender is worked, and with what: what is not said stays as its kind usually is. */
+export function setStance(fields: { [K in keyof Stance]?: Stance[K] | undefined }): Change {
+  return (document) => {
+    const said = Object.entries({ ...document.stance, ...fields });
+    const kept = Object.fromEntries(said.filter(([, value]) => value !== undefined));
+    return set("stance", Object.keys(kept).length > 0 ? kept : undefined)(document);
+  };
+}
+
+type Stance = NonNullable<RunDocument["stance"]>;
+
 /** Make the bends in this order: the plan's marks follow it. */
 export function takeOrder(order: NonNullable<RunDocument["order"]>): Change {
   return set("order", [...order]);

@@ -9,11 +9,12 @@ import { Choice } from "@/ui/Choice";
 import { classes } from "@/ui/classes";
 import { Findings } from "./Findings";
 import { usePlanner, usePlanState } from "./PlannerContext";
+import { StanceLine } from "./StanceLine";
 import { useHandling } from "./useHandling";
 
 export const StepsPane = memo(function StepsPane() {
   const { plan } = usePlanState();
-  const { orders, findings, order, pending, old } = useHandling();
+  const { orders, findings, order, place, pending, old } = useHandling();
   const showSteps = usePlanner((state) => state.showSteps);
   const change = usePlanner((state) => state.change);
   if (!order || !plan) {
@@ -39,6 +40,7 @@ export const StepsPane = memo(function StepsPane() {
           />
         </div>
       ) : null}
+      <StanceLine place={place} />
       <div className="px-4">
         <Findings findings={findings} />
       </div>

@@ -8,6 +8,8 @@ type Handled = {
   readonly orders: readonly Order[];
   readonly findings: readonly Finding[];
   readonly order: Order | undefined;
+  /** Where the bender is worked. */
+  readonly place: string;
   readonly pending: boolean;
   /** What is shown is of the document as it was before the last change. */
   readonly old: boolean;
@@ -28,6 +30,7 @@ export function useHandling(): Handled {
     orders,
     findings: query.data?.findings ?? [],
     order: orders.find(({ name }) => name === wanted) ?? orders.find(({ taken }) => taken),
+    place: query.data?.place ?? "",
     pending: query.isPending,
     old: query.isPlaceholderData,
   };

@@ -1,0 +1,51 @@
+// Where the bender is worked, in a sentence: what the half-bent pipe may meet there.
+import { setStance } from "@/model/commands";
+import { InlineField, WordField } from "./fields";
+import { useDocument, usePlanner } from "./PlannerContext";
+
+const PLACES = {
+  floor: "on the floor",
+  air: "in the air",
+  stand: "on a stand",
+  bench: "on a bench",
+} as const;
+type Place = keyof typeof PLACES;
+
+export function StanceLine({ place }: { place: string }) {
+  const stance = useDocument().stance;
+  const change = usePlanner((state) => state.change);
+  const now = stance?.place ?? (place as Place);
+  return (
+    <p className="flex flex-wrap items-baseline gap-x-1.5 px-4 pb-2 text-sm text-soft">
+      Bent
+      <WordField
+        label="Where it is bent"
+        value={now}
+        words={PLACES}
+        onChange={(next) => change(setStance({ place: next }))}
+      />
+      {now === "stand" || now === "bench" ? (
+        <>
+          , pipe
+          <InlineField
+            path="stance.height"
+            label="How high the pipe lies over the floor"
+            value={stance?.height}
+            placeholder="usual"
+            onChange={(height, burst) => change(setStance({ height: height || undefined }), burst)}
+          />
+          high
+        </>
+      ) : null}
+      , handle
+      <InlineField
+        path="stance.handle"
+        label="How far the handle reaches from the shoe"
+        value={stance?.handle}
+        placeholder="usual"
+        onChange={(handle, burst) => change(setStance({ handle: handle || undefined }), burst)}
+      />
+      long
+    </p>
+  );
+}
