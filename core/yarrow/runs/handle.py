@@ -12,6 +12,7 @@ from yarrow.geometry.pipe import develop
 from yarrow.geometry.vectors import Vector
 from yarrow.handling.half_bent import Arc, HalfBent, half_bent
 from yarrow.handling.orders import Handled, Order, as_said, orders
+from yarrow.handling.solids import top
 from yarrow.handling.splitting import splits
 from yarrow.handling.strikes import Strike, What, strikes
 from yarrow.measure.rounding import round_to
@@ -50,8 +51,9 @@ class BendHandling:
 
     ``before`` and ``after`` are the pipe's centreline as it lies in the bender, x toward the hook,
     z up, y away from who stands with the hook on the right, the floor at ``floor`` and the shoe's
-    centre at ``shoe``, which is below the pipe where it is bent in the air; ``wall`` is that same
-    piece with this bend made where it belongs on the wall, in the frame of the plan.
+    centre at ``shoe``, which is below the pipe where it is bent in the air; ``bench`` are the ends
+    of the table's top beside the pipe (none where there is none). ``wall`` is that same piece with
+    this bend made where it belongs on the wall, in the frame of the plan.
     """
 
     bend: int
@@ -65,6 +67,7 @@ class BendHandling:
     wall: tuple[Vector, ...]
     floor: float
     shoe: float
+    bench: tuple[Vector, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -220,6 +223,10 @@ def _bends(
     high = convert_length(where.height_mm, "mm", piece.words.unit)
     radius, half = piece.bender.radius, piece.bender.diameter / 2
     in_air = where.place == "air"
+    table = top(piece.bender, where, piece.words.unit)
+    bench: tuple[Vector, ...] = ()
+    if table:
+        bench = ((table.low, 0.0, table.height), (table.high, 0.0, table.height))
     for each in order.bends:
         pipe, hook = piece.pipe, each.placing.hook
         after = half_bent(pipe, made, each.bend, pipe.bends[each.bend].angle, hook)
@@ -236,6 +243,7 @@ def _bends(
                 wall=on_wall(_centreline(after), layout, pipe, each.bend, hook),
                 floor=-(radius + high) if in_air else -high - half,
                 shoe=-radius if in_air else radius,
+                bench=bench,
             )
         )
         made.append(each.bend)
@@ -289,7 +297,10 @@ def _helps(
                 piece.pipe, made, each.bend, each.placing.hook, piece.bender, in_air, words.unit
             )
         ):
-            helps.append("Bend it in the air: handle on the floor, the pipe pushed down.")
+            helps.append(
+                "Bend it in the air, handle on the floor and the pipe pushed down: what is on top "
+                "here is then underneath."
+            )
         helps.append(
             f"Put the bender up by {words.at_least(low)}: on blocks, or at the edge of a dock."
         )

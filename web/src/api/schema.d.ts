@@ -731,8 +731,9 @@ export interface components {
          *
          *     ``before`` and ``after`` are the pipe's centreline as it lies in the bender, x toward the hook,
          *     z up, y away from who stands with the hook on the right, the floor at ``floor`` and the shoe's
-         *     centre at ``shoe``, which is below the pipe where it is bent in the air; ``wall`` is that same
-         *     piece with this bend made where it belongs on the wall, in the frame of the plan.
+         *     centre at ``shoe``, which is below the pipe where it is bent in the air; ``bench`` are the ends
+         *     of the table's top beside the pipe (none where there is none). ``wall`` is that same piece with
+         *     this bend made where it belongs on the wall, in the frame of the plan.
          */
         BendHandling: {
             /** After */
@@ -743,6 +744,12 @@ export interface components {
             ][];
             /** Before */
             before: [
+                number,
+                number,
+                number
+            ][];
+            /** Bench */
+            bench: [
                 number,
                 number,
                 number

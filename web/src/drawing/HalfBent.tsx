@@ -10,6 +10,8 @@ import type { Plan } from "@/model/document";
 type Size = { readonly width: number; readonly height: number };
 
 const MARGIN = 18;
+/** Beside a piece, for the names of its ends. */
+const NAMES = 40;
 /** How far the floor may lie under what is drawn before it is left out, in heights of the drawing. */
 const FAR = 2;
 /** What goes toward or away from who looks is drawn aslant, at this share of its length. */
@@ -50,6 +52,8 @@ export function InBender({ bend, plan, size }: { bend: BendHandling; plan: Plan;
   const [, floorY] = placed.place([0, floor]);
   const [shoeX, shoeY] = placed.place([0, -bend.shoe]);
   const met = bend.meets.map(({ what }) => what).join(" and the ");
+  const meets = (what: string) => bend.meets.some((each) => each.what === what);
+  const bench = bend.bench.map(point3).map(beside);
   const label = `Bend ${bend.bend + 1} in the bender, hook to the right${met ? `; it meets the ${met}` : ""}`;
   return (
     <Picture size={size} label={label}>
@@ -58,8 +62,16 @@ export function InBender({ bend, plan, size }: { bend: BendHandling; plan: Plan;
           x2={size.width}
           y1={floorY}
           y2={floorY}
-          className={met ? "stroke-amber" : "stroke-strong-line"}
+          className={meets("floor") ? "stroke-amber" : "stroke-strong-line"}
           strokeWidth="1.5"
+        />
+      ) : null}
+      {bench.length > 0 ? (
+        <polyline
+          points={flat(bench, placed)}
+          fill="none"
+          className={meets("bench") ? "stroke-amber" : "stroke-strong-line"}
+          strokeWidth="3"
         />
       ) : null}
       <circle
@@ -142,8 +154,8 @@ function Picture({ size, label, children }: { size: Size; label: string; childre
 
 function framed(points: readonly Point2[], size: Size): Placed {
   return fitInto(bounds(points), {
-    left: MARGIN * 1.6,
-    right: size.width - MARGIN * 1.6,
+    left: NAMES,
+    right: size.width - NAMES,
     top: MARGIN,
     bottom: size.height - MARGIN,
   });

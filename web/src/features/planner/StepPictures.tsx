@@ -9,7 +9,7 @@ import { useHandling } from "./useHandling";
 
 const GAP = 12;
 const SIDE = 16;
-const WORDS = 150;
+const WORDS = 176;
 /** Where the room is at least so wide for its height, the pictures stand beside each other. */
 const WIDE = 1.1;
 
@@ -77,6 +77,11 @@ export function StepPictures() {
             </figure>
           </div>
           <p className="px-4 pt-2 text-sm">{step.do}</p>
+          {bend.meets.map(({ what, text }) => (
+            <p key={what} className="mx-4 mt-1.5 border-l-3 border-amber pl-2.5 text-sm">
+              {text} {bend.helps[0]}
+            </p>
+          ))}
         </>
       ) : null}
     </div>
