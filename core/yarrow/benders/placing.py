@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from bisect import bisect
 from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 
@@ -87,13 +88,18 @@ def place_bender(
     Source: docs/geometry.md, which way the hook faces.
     """
     placings: dict[int, Placing] = {}
+    made: list[int] = []
     for number, index in enumerate(order):
+        at = bisect(made, index)
+        beside = (made[at - 1] if at else None, made[at] if at < len(made) else None)
         preferred = hooks[number] if hooks else habit(bender, pipe, roles, index, "start")
-        choice = place(bender, pipe, roles, index, preferred, placings)
+        choice = _placing(bender, pipe, index, roles[index], preferred, *beside)
         if not choice.fits and not hooks:
-            turned = place(bender, pipe, roles, index, other_end(preferred), placings)
+            other = other_end(preferred)
+            turned = _placing(bender, pipe, index, roles[index], other, *beside)
             choice = turned if turned.fits else choice
         placings[index] = choice
+        made.insert(at, index)
     return tuple(placings[index] for index in range(len(pipe.bends)))
 
 

@@ -69,11 +69,12 @@ def steps(
         )
     if marks and piece.bender.kind == "heat":
         found.append(_form_step(piece.bender, piece.words))
-    made: list[int] = []
+    made: set[int] = set()
+    last = -1
     lined = _line_needed(piece.pipe, order)
     for index in order:
         mark, bend = marks[index], piece.pipe.bends[index]
-        turn = _turn_words(roll_between(piece.pipe, made[-1], index)) if made else ""
+        turn = _turn_words(roll_between(piece.pipe, last, index)) if made else ""
         parts = [
             f"{turn}{_set_up(piece.bender, mark, bend, rows[index], piece.words)}",
             _line_words(piece.pipe, order[0], index) if lined and made else "",
@@ -85,12 +86,13 @@ def steps(
                 len(found) + 1,
                 f"Bend {index + 1}",
                 " ".join(part for part in parts if part),
-                _check(piece, index, made, rows[index]),
+                _check(piece, index, last, made, rows[index]),
                 _BEND_CAUTIONS[piece.bender.kind],
                 index,
             )
         )
-        made.append(index)
+        made.add(index)
+        last = index
     found.append(
         Step(
             len(found) + 1,
@@ -193,11 +195,11 @@ def _line_words(pipe: StraightPipe, first: int, index: int) -> str:
     return f"The pencil line is {degrees(abs(roll))} to the {side} of the top, seen from the start."
 
 
-def _check(piece: Piece, index: int, made: list[int], row: Working) -> str:
+def _check(piece: Piece, index: int, last: int, made: set[int], row: Working) -> str:
     """How to see that this bend is right, with a figure where one can be put to it."""
     pipe, words, role = piece.pipe, piece.words, piece.roles[index]
     bend = pipe.bends[index]
-    roll = roll_between(pipe, made[-1], index) if made else 0.0
+    roll = roll_between(pipe, last, index) if made else 0.0
     if role == "far" and index - 1 in made:
         return (
             f"Both legs parallel, {words.suffixed(row.depth)} from centre line to centre line: "
@@ -222,17 +224,16 @@ def _parallel_within(words: Words) -> str:
     return f"No more than {words.length(within)} closer at one end over {words.length(over)}."
 
 
-def _figure(piece: Piece, index: int, made: Sequence[int]) -> str:
+def _figure(piece: Piece, index: int, made: set[int]) -> str:
     """A length to measure: the stub of a 90, or what a leg rises over so much of its length."""
     pipe, words = piece.pipe, piece.words
     bend = pipe.bends[index]
     back = bend.radius + piece.bender.diameter / 2
     if abs(bend.angle - 90) < SAME_PLANE:
-        earlier = [n for n in made if n < index]
-        if not earlier:
+        if not any(earlier < index for earlier in made):
             stub = words.length(bend.arc_start + back)
             return f"The leg plumb when the other is level: {stub} from its back to the start end."
-        if earlier[-1] == index - 1 and abs(pipe.bends[index - 1].angle - 90) < SAME_PLANE:
+        if index - 1 in made and abs(pipe.bends[index - 1].angle - 90) < SAME_PLANE:
             apart = words.length(pipe.straights[index] + 2 * back)
             return f"The leg plumb when the last is level: {apart} from back to back."
         return "The leg plumb when the last is level."
