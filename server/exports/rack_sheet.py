@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from exports.drawing import FAINT, INK, PIPE, SOFT, Drawing, reading_width
+from exports.drawing import FAINT, INK, PIPE, SOFT, Drawing, reading_width, text_width
 from exports.layout import WALL, Point, Room, View, fitted, rounded, views
 from exports.page import (
     ABOVE_FOOT,
@@ -123,8 +123,10 @@ def _rows(drawing: Drawing, rack: RackPlan, top: float) -> float:
             y += size * 1.5 if number else 0.0
             x = left + _COLUMNS[3]
             for text, bold in line:
-                colour = INK if bold else SOFT
-                drawing.reading(x, y, text, size if bold else size * 0.8, bold=bold, colour=colour)
+                if bold:
+                    drawing.reading(x, y, text, size)
+                else:
+                    drawing.text(x, y, text, size * _BESIDE, colour=SOFT)
                 x += _advance(text, size, bold)
         y += size * 0.4
     drawing.line((left, y), (right, y), stroke=FAINT)
@@ -153,8 +155,13 @@ def _told(pipe: RackPipe, width: float, size: float) -> list[_Words]:
 
 def _advance(text: str, size: float, bold: bool) -> float:
     """How far a mark, or what is told of it, pushes what comes next along."""
-    gap = size * (0.5 if bold else 1.4)
-    return reading_width(text, size if bold else size * 0.8, bold) + gap
+    if bold:
+        return reading_width(text, size) + size * 0.5
+    return text_width(text, size * _BESIDE) + size * 1.4
+
+
+_BESIDE = 0.75
+"""How large what is told of a mark is set, against the mark."""
 
 
 def _entry(pipe: RackPipe, at: int, mark: Mark) -> list[_Words]:

@@ -106,7 +106,7 @@ function Flat({ plan, view, room, both, first }: FlatProps) {
     <g>
       <text
         x={room.left + 16}
-        y={first ? TITLE_Y : room.top + 16}
+        y={first ? (room.right < NARROW ? UNDER_BAR_Y : TITLE_Y) : room.top + 16}
         className="fill-soft text-[13px] font-semibold"
       >
         {view.title}
@@ -182,6 +182,9 @@ function crowded(
 
 const NAME_WIDTH = 90;
 const TITLE_Y = 24;
+/** Where the bar takes the whole width, the title goes under it. */
+const NARROW = 520;
+const UNDER_BAR_Y = 72;
 const DIMENSION_ROW = 24;
 
 function keyOf(piece: Piece): string {

@@ -1,5 +1,7 @@
 // One bend at a time, large: the piece as it belongs on the wall, beside it as it lies in the bender.
+import type { Order } from "@/api/queries";
 import { InBender, OnWall } from "@/drawing/HalfBent";
+import { Shape } from "@/drawing/Shape";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
@@ -13,22 +15,31 @@ const WORDS = 176;
 /** Where the room is at least so wide for its height, the pictures stand beside each other. */
 const WIDE = 1.1;
 
+/** The pictures; the shape itself where there is nothing to bend, or it can't be made. */
 export function StepPictures() {
+  const { order } = useHandling();
+  return order ? <Pictures order={order} /> : <Shape both={false} />;
+}
+
+function Pictures({ order }: { order: Order }) {
   const { plan } = usePlanState();
-  const { order, old } = useHandling();
+  const { old } = useHandling();
   const steps = usePlanner((state) => state.steps);
   const showSteps = usePlanner((state) => state.showSteps);
   const point = usePlanner((state) => state.point);
   const [frame, room] = useSize<HTMLDivElement>();
-  const at = Math.max(order?.bends.findIndex(({ bend }) => bend === steps?.bend) ?? 0, 0);
-  const bend = order?.bends[at];
-  const step = order?.steps.find(({ number }) => number === bend?.step);
+  const at = Math.max(
+    order.bends.findIndex(({ bend }) => bend === steps?.bend),
+    0,
+  );
+  const bend = order.bends[at];
+  const step = order.steps.find(({ number }) => number === bend?.step);
   const beside = room.width > (room.height - WORDS) * WIDE;
   const size = beside
     ? { width: (room.width - 2 * SIDE - GAP) / 2, height: room.height - WORDS }
     : { width: room.width - 2 * SIDE, height: (room.height - WORDS - GAP) / 2 };
   const go = (to: number) => {
-    const next = order?.bends[to]?.bend;
+    const next = order.bends[to]?.bend;
     if (next !== undefined && steps) {
       showSteps({ ...steps, bend: next });
       point(next);
@@ -36,7 +47,7 @@ export function StepPictures() {
   };
   return (
     <div ref={frame} className="flex h-full flex-col overflow-hidden" data-step-pictures>
-      {plan && order && bend && step && size.width > 0 && size.height > 0 ? (
+      {plan && bend && step && size.width > 0 && size.height > 0 ? (
         <>
           <div className="flex items-center gap-2 px-4 pt-2">
             <IconButton label="The bend before" disabled={at === 0} onClick={() => go(at - 1)}>

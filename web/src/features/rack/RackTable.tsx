@@ -110,7 +110,7 @@ function Marks({ pipe }: { pipe: Pipe }) {
           return null;
         }
         return (
-          <span key={mark.bend} className="whitespace-nowrap" data-rack-mark>
+          <span key={mark.bend} className={shots ? "" : "whitespace-nowrap"} data-rack-mark>
             <Reading text={mark.text} className="font-semibold" />
             {shots ? (
               <span className="text-soft">

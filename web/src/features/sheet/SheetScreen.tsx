@@ -49,11 +49,13 @@ export default function SheetScreen() {
         <TopBar
           actions={
             <>
-              {run.data?.document.rack ? (
-                <Choice label="Sheet of" value={of} options={WHATS} onChange={setOf} />
-              ) : null}
               <Choice label="Paper" value={paper} options={PAPERS} onChange={setPaper} />
-              <Download href={`/api/runs/${runId}/sheet.svg?paper=${paper}&of=${of}`} name="SVG" />
+              <span className="max-desk:hidden">
+                <Download
+                  href={`/api/runs/${runId}/sheet.svg?paper=${paper}&of=${of}`}
+                  name="SVG"
+                />
+              </span>
               <Download href={`/api/runs/${runId}/sheet.pdf?paper=${paper}&of=${of}`} name="PDF" />
               <Button weight="main" onClick={() => window.print()}>
                 Print
@@ -68,6 +70,11 @@ export default function SheetScreen() {
           </ButtonLink>
         </TopBar>
       </div>
+      {run.data?.document.rack ? (
+        <div className="flex justify-center border-b border-line bg-raised p-1.5 text-sm print:hidden">
+          <Choice label="Sheet of" value={of} options={WHATS} onChange={setOf} />
+        </div>
+      ) : null}
       {findDraft(runId) ? (
         <p role="alert" className="border-l-3 border-amber bg-amber-soft px-4 py-2 print:hidden">
           This sheet is of the last saved version. Changes that could not be saved are not on it: go
