@@ -45,7 +45,8 @@ class Rack(unittest.TestCase):
         self.assertEqual(len(rows), 3 * (3 + 1))
         self.assertEqual([row["mark"] for row in rows[:3]], ["25 9/16", "34 1/4", "72 11/16"])
         self.assertEqual((rows[3]["bend"], rows[3]["mark"]), ("cut", "8' 8 3/16\""))
-        self.assertEqual([row["moved"] for row in rows[4:7]], ["−13/16", "−13/16", "−3"])
+        # 3 tan 15° at the set; the spacing at the turn. As numbers: no cell reads as a formula.
+        self.assertEqual([row["moved"] for row in rows[4:7]], ["-0.8038", "-0.8038", "-3.0000"])
 
     def test_exit_status_by_contract(self) -> None:
         close = {**GOOD, "rack": {"count": 3, "side": "left", "spacing": "1/4"}}

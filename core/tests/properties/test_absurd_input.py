@@ -22,6 +22,8 @@ from core.tests.builders import (
 )
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
+from yarrow.racks.rack import plan_rack
+from yarrow.runs.handle import handle_run
 from yarrow.runs.planner import plan_run
 
 LONGEST = 2.0
@@ -93,7 +95,56 @@ REFUSED: dict[str, tuple[dict[str, Any], str]] = {
 }
 
 
+def racked(document: dict[str, Any], **rack: Any) -> dict[str, Any]:
+    return {**document, "rack": {"count": 40, "side": "right", "spacing": 3, **rack}}
+
+
+FORTY = run(*[turn(60, SIDES[n % 4]) for n in range(40)], end(60))
+
+THIRTY = run(*[turn(60, SIDES[n % 4]) for n in range(30)], end(60))
+BLOCKED = run(*[turn((60, 20)[n % 2], ("left", "right")[n // 2 % 2]) for n in range(30)], end(60))
+
+RACKS: dict[str, dict[str, Any]] = {
+    "forty pipes of forty turns": racked(FORTY),
+    "a degree a shot": racked(FORTY, corners="concentric", shot=1),
+    "a thousand turns": racked(READ["a thousand turns"], corners="concentric", shot=1),
+    "two thousand points": racked(READ["a path of two thousand points"]),
+    "pipes a mile apart": racked(run(turn(40), end(40)), spacing=63_360),
+    "pipes inside each other": racked(run(turn(40), end(40)), spacing="1/1000", between="air"),
+    "a wrong shoe as it was built": racked(
+        run(turn(40), end(40), bender="hand-emt-1"),
+        count=2,
+        built=[{"pipe": 0, "bends": [{"bend": 0, "angle": 95}]}],
+    ),
+    "a straight rack": racked(run(end(40))),
+    "a path that stays where it is": racked(READ["a path that stays where it is"]),
+    "one with everything out of order": racked(READ["a line past the end"]),
+}
+
+
 class Absurd(unittest.TestCase):
+    def test_racks_and_orders_are_answered_at_once(self) -> None:
+        for name, document in RACKS.items():
+            with self.subTest(name):
+                survey = read_run(document)
+                began = time.perf_counter()
+                plan = plan_rack(survey)
+                self.assertLess(time.perf_counter() - began, LONGEST)
+                self.assertTrue(plan.pipes or plan.findings)
+        for name, document in {**READ, "thirty turns": THIRTY, "no order at all": BLOCKED}.items():
+            with self.subTest(name):
+                survey = read_run(document)
+                began = time.perf_counter()
+                handling = handle_run(survey)
+                self.assertLess(time.perf_counter() - began, LONGEST)
+                self.assertTrue(all(finding.text for finding in handling.findings))
+
+    def test_a_piece_of_too_many_bends_is_to_be_parted(self) -> None:
+        many = handle_run(read_run(FORTY))
+        self.assertEqual([finding.code for finding in many.findings], ["too-many-bends-to-handle"])
+        rack = plan_rack(read_run(racked(FORTY, corners="concentric", shot=1)))
+        self.assertEqual([finding.code for finding in rack.findings], ["rack-too-large"])
+
     def test_what_can_be_read_is_planned_at_once(self) -> None:
         for name, document in READ.items():
             with self.subTest(name):

@@ -9,7 +9,7 @@ from dataclasses import asdict
 from typing import Any
 
 from yarrow.racks.rack_plan import RackPlan
-from yarrow.runs.plan import Plan
+from yarrow.runs.plan import Mark, Plan
 from yarrow.runs.words import degrees
 
 _UNITS = {"in": "inches", "mm": "millimetres"}
@@ -74,30 +74,46 @@ def bend_table_csv(plan: Plan) -> str:
 
 
 def rack_csv(plan: RackPlan) -> str:
-    """A rack's marks as a table: one row a bend of every pipe, with the cut at its end."""
+    """A rack's marks as a table: one row a bend of every pipe, with the cut at its end. ``moved``
+    is from the same mark of the pipe before, as a plain number: a spreadsheet takes ``+5/8`` for a
+    sum."""
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
     table.writerow(
-        ["pipe", "offset", "bend", "mark", "moved", "reference", "hook", "angle", "unit"]
+        [
+            "pipe",
+            "offset",
+            "bend",
+            "mark",
+            "position",
+            "moved",
+            "reference",
+            "hook",
+            "angle",
+            "unit",
+        ]
     )
+    before: tuple[Mark, ...] = ()
     for pipe in plan.pipes:
         for number, mark in enumerate(pipe.marks):
+            moved = f"{mark.position - before[number].position:.4f}" if pipe.moved else ""
             table.writerow(
                 [
                     pipe.pipe + 1,
-                    pipe.offset_text,
+                    f"{pipe.offset:.4f}",
                     mark.bend + 1,
                     mark.text,
-                    pipe.moved[number] if pipe.moved else "",
+                    f"{mark.position:.4f}",
+                    moved,
                     mark.reference,
                     mark.hook,
                     f"{pipe.bends[mark.bend].angle:g}",
                     plan.units,
                 ]
             )
-        table.writerow(
-            [pipe.pipe + 1, pipe.offset_text, "cut", pipe.cut_length_text, *[""] * 4, plan.units]
-        )
+        cut = [pipe.cut_length_text, f"{pipe.cut_length:.4f}"]
+        table.writerow([pipe.pipe + 1, f"{pipe.offset:.4f}", "cut", *cut, *[""] * 4, plan.units])
+        before = pipe.marks
     return out.getvalue()
 
 

@@ -22,6 +22,10 @@ _TURN, _FLIP, _UNUSUAL, _WALK_ROUND = 1, 3, 2, 2
 """What it costs to turn the pipe about itself, to carry it round end for end, to hook it another
 way than the habit, and to go on from its other end: in turns of the pipe."""
 
+_MOST_FROM_BOTH = 8
+"""Bends, a saddle's three as one, up to which orders from both ends are tried: so many more would
+not be answered at once."""
+
 HOOKS: tuple[Hook, ...] = ("start", "end")
 
 OrderName = Literal["from the start", "from the end", "from both ends", "as marked"]
@@ -90,9 +94,11 @@ def orders(
     roles: Sequence[str],
     stance: Stance,
     unit: Unit,
+    *,
+    both_ends: bool = True,
 ) -> tuple[Order, ...]:
     """The best order from either end, best first; where neither works, the best of those that begin
-    at one end and finish from the other too.
+    at one end and finish from the other too, unless the piece has too many bends to try them all.
 
     For each sequence the hook's direction at every bend is searched: costs add up, so the cheapest
     way to each bend and hook is kept, and no more. A saddle's centre comes before its outers.
@@ -107,7 +113,8 @@ def orders(
         search.best("from the start", tuple((g, HOOKS[0]) for g in parts)),
         search.best("from the end", tuple((g, HOOKS[1]) for g in reversed(parts))),
     ]
-    if not any(order.works for order in found) and len(parts) > 2:
+    few = both_ends and 2 < len(parts) <= _MOST_FROM_BOTH
+    if few and not any(order.works for order in found):
         halves = (search.best("from both ends", each) for each in _from_both_ends(parts))
         found.append(min(halves, key=lambda each: each.cost))
     return tuple(sorted(found, key=lambda each: each.cost))

@@ -12,21 +12,27 @@ from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.handling.orders import orders
 from yarrow.measure.units import Unit
 
+_MOST_TRIED = 40
+"""Bends that are simulated anew, over all straights that are tried."""
+
 
 def splits(
     bender: Bender, pipe: StraightPipe, roles: Sequence[str], stance: Stance, unit: Unit
 ) -> tuple[int, float] | None:
-    """The longest straight at whose middle the piece can be parted so that both parts can be bent:
-    the bend before it and its length. None where no straight will do."""
+    """The longest straight at whose middle the piece can be parted so that both parts can be bent
+    from one of their ends: the bend before it and its length. None where no straight will do; of a
+    piece with very many bends only the longest are tried."""
     lasts = [group[-1] for group in groups(roles)][:-1]
-    for last in sorted(lasts, key=lambda bend: -pipe.straights[bend + 1]):
+    longest = sorted(lasts, key=lambda bend: -pipe.straights[bend + 1])
+    for last in longest[: max(_MOST_TRIED // len(pipe.bends), 1)]:
         straight = pipe.straights[last + 1]
         cut = pipe.bends[last].arc_end + straight / 2
         sides = (
             (_part(pipe, 0, last + 1, 0.0, cut), roles[: last + 1]),
             (_part(pipe, last + 1, len(pipe.bends), cut, pipe.cut_length), roles[last + 1 :]),
         )
-        if all(orders(bender, part, kept, stance, unit)[0].works for part, kept in sides):
+        found = (orders(bender, part, kept, stance, unit, both_ends=False) for part, kept in sides)
+        if all(each[0].works for each in found):
             return last, straight
     return None
 

@@ -92,7 +92,8 @@ def touching(gaps: Sequence[Gap], rack: Rack, words: Words) -> list[Finding]:
     if not met:
         return []
     worst = min(met, key=lambda gap: gap.air)
-    more = f", and {len(met) - 1} more pairs," if len(met) > 1 else ""
+    others = len(met) - 1
+    more = f", and {others} more pair{'s' * (others > 1)}," if others else ""
     wider = words.reading(words.up(rack.spacing - worst.air))
     return [
         Finding(

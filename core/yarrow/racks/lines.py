@@ -116,6 +116,8 @@ def _built(
     path = tuple((Fraction(x), Fraction(y), Fraction(z)) for x, y, z in vertices)
     laid = replace(run, path=path, corners=owners)
     plan = plan_asked(Asked(Survey(laid, ()), laid, (), (), (), Words(run.unit, run.round_to)))
+    if not plan.can_be_made:
+        return ()
     pipe = develop(vertices, run.bender.radius)
     bends = list(pipe.bends)
     for each in told.bends:

@@ -10,12 +10,16 @@ from itertools import pairwise
 from yarrow.racks.gaps import gap_between, touching
 from yarrow.racks.lines import FREES, Line, built_findings, no_leg, pipe_lines
 from yarrow.racks.rack_plan import Gap, RackPipe, RackPlan
-from yarrow.racks.shots import in_shots, radii, shots_of
+from yarrow.racks.shots import bends_of, in_shots, radii, shots_of
 from yarrow.runs.layout import lay_out
 from yarrow.runs.plan import Finding, Plan
 from yarrow.runs.planner import Asked, ask, plan_asked
 from yarrow.runs.run import Rack, Run, Survey
 from yarrow.runs.words import Words
+
+MOST_BENDS = 3000
+"""Bends of all pipes together, shots included: far more than any rack has, few enough to be
+answered within two seconds."""
 
 
 def plan_rack(survey: Survey) -> RackPlan:
@@ -40,6 +44,11 @@ def plan_rack(survey: Survey) -> RackPlan:
         return _rack_plan(setup, rack, (), (), [*findings, *_errors(first)])
     layout = lay_out(setup)
     lines = pipe_lines(setup, rack, layout)
+    wide = [radii(line, lines, rack) for line in lines if not line.problem]
+    count = sum(bends_of(line, each, rack) for line, each in zip(lines, wide, strict=False))
+    if count > MOST_BENDS:
+        findings.append(_too_large(count))
+        return _rack_plan(setup, rack, (), (), findings)
     findings += built_findings(rack, lines)
     pipes: list[RackPipe] = []
     gaps: list[Gap] = []
@@ -97,6 +106,16 @@ def _pipe(
         moved=moved,
         shots=tuple(shots_of(plan, *each, words) for each in wide),
         findings=plan.findings,
+    )
+
+
+def _too_large(count: int) -> Finding:
+    return Finding(
+        "error",
+        "rack-too-large",
+        f"This rack would have {count} bends in all; {MOST_BENDS} is the most. Take fewer pipes, "
+        "or more degrees a shot.",
+        path="rack.count",
     )
 
 

@@ -42,6 +42,20 @@ Wide = list[tuple[int, float, int]]
 """Wide bends: the line of the walk, the radius, the number of shots."""
 
 
+def bends_of(line: Line, radii: Sequence[float], rack: Rack) -> int:
+    """How many bends a pipe takes, each shot counted."""
+    return sum(
+        _count(line, radius, _angle(line.vertices[corner : corner + 3]), rack)
+        for corner, radius in enumerate(radii)
+    )
+
+
+def _count(line: Line, radius: float, angle: float, rack: Rack) -> int:
+    if radius <= line.run.bender.radius + _HAIR:
+        return 1
+    return max(math.ceil(angle / rack.shot - 1e-9), 1)
+
+
 def in_shots(
     line: Line, radii: Sequence[float], rack: Rack
 ) -> tuple[tuple[Vector, ...], tuple[tuple[int, str], ...], Wide]:
@@ -53,9 +67,7 @@ def in_shots(
         around = line.vertices[corner : corner + 3]
         angle = _angle(around)
         owner = line.owners[corner]
-        count = 1
-        if radius > line.run.bender.radius + _HAIR:
-            count = max(math.ceil(angle / rack.shot - 1e-9), 1)
+        count = _count(line, radius, angle, rack)
         if count > 1:
             wide.append((owner[0], radius, count))
             owner = (owner[0], SHOT)

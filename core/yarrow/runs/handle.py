@@ -102,6 +102,11 @@ class Handling:
     findings: tuple[Finding, ...]
 
 
+MOST_BENDS = 30
+"""Bends of a piece whose handling is simulated: more than any stick takes, few enough to be
+answered within two seconds."""
+
+
 def handle_run(survey: Survey) -> Handling:
     """The handling of a run's piece.
 
@@ -114,6 +119,8 @@ def handle_run(survey: Survey) -> Handling:
     where = run.stance or stance(run.bender.kind)
     if errors or not plan.bends:
         return Handling("yarrow.handling/1", where.place, (), errors)
+    if len(plan.bends) > MOST_BENDS:
+        return Handling("yarrow.handling/1", where.place, (), (_too_many(len(plan.bends)),))
     layout = lay_out(run)
     pipe = develop(layout.vertices, run.bender.radius)
     roles = tuple(layout.owners[corner - 1][1] for corner in pipe.corners)
@@ -131,6 +138,15 @@ def handle_run(survey: Survey) -> Handling:
         for order in found
     )
     return Handling("yarrow.handling/1", where.place, told, _no_order(found[0], piece, where))
+
+
+def _too_many(count: int) -> Finding:
+    return Finding(
+        "error",
+        "too-many-bends-to-handle",
+        f"A piece of {count} bends is more than can be handled: {MOST_BENDS} is the most. Part it "
+        "at a coupling.",
+    )
 
 
 def _different(found: Sequence[Order]) -> tuple[Order, ...]:
