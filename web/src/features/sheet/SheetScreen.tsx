@@ -71,9 +71,12 @@ export default function SheetScreen() {
         </TopBar>
       </div>
       {run.data?.document.rack ? (
-        <div className="flex justify-center border-b border-line bg-raised p-1.5 text-sm print:hidden">
+        <section
+          aria-label="What the sheet is of"
+          className="flex justify-center border-b border-line bg-raised p-1.5 text-sm print:hidden"
+        >
           <Choice label="Sheet of" value={of} options={WHATS} onChange={setOf} />
-        </div>
+        </section>
       ) : null}
       {findDraft(runId) ? (
         <p role="alert" className="border-l-3 border-amber bg-amber-soft px-4 py-2 print:hidden">
