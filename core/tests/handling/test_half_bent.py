@@ -14,7 +14,7 @@ from hypothesis import given, settings
 from core.tests.builders import end, metric, offset, run, turn
 from core.tests.handling.half_bent_cases import HOOKS, cases, developed
 from core.tests.properties.strategies import makeable_runs
-from yarrow.catalog.tables import Stance, stance
+from yarrow.catalog.tables import Stance, stance, stance_at
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.handling.half_bent import Arc, half_bent
@@ -73,6 +73,14 @@ class ByHand(unittest.TestCase):
         met = strikes(pipe, [0], 1, "end", planned.bender, bench, "mm")
         # A stub of 1000 to its back, from a bench of 850.
         self.assertAlmostEqual(met[0].by, 1000 - 10 - 10 - 850, places=6)
+
+    def test_in_the_air_the_arm_that_is_bent_comes_down_itself(self) -> None:
+        planned, pipe, _ = developed(run(turn(20), end(60)))
+        air = stance_at(stance("hand"), "air")
+        (met,) = strikes(pipe, [], 0, "end", planned.bender, air, "in")
+        # At 90 it stands on end: its straight part, less the 965 mm of the handle.
+        self.assertAlmostEqual(met.by, pipe.straights[1] - 965 / 25.4, places=6)
+        self.assertEqual(strikes(pipe, [], 0, "start", planned.bender, air, "in"), ())
 
 
 class Simulated(unittest.TestCase):

@@ -232,6 +232,14 @@ class Picked(unittest.TestCase):
         plan = plan_run(read_run(run(offset(40, 4), end(80), order=order, method="table")))
         self.assertIn("order-set-aside", codes(plan))
 
+    def test_the_steps_of_printed_marks_tell_the_printed_marks(self) -> None:
+        document = run(offset(40, 4, 45), turn(70), end(30), method="table")
+        plan = plan_run(read_run(document))
+        taken = named_taken(handled(document))
+        self.assertEqual((taken.marks, taken.steps), (plan.marks, plan.steps))
+        exact = named_taken(handled({**document, "method": "exact"}))
+        self.assertNotEqual(taken.marks, exact.marks)
+
     def test_a_bend_that_there_is_not_and_a_hook_that_faces_nowhere_are_refused(self) -> None:
         document = run(turn(18), end(20))
         self.assertIn("order[0].hook", refused({**document, "order": [{"bend": 0, "hook": "up"}]}))

@@ -96,11 +96,13 @@ Piece = Run | Arc
 class HalfBent:
     """A pipe in the bender: its pieces in order, with their places on the straight pipe. What is
     neither in the bend being made nor straight beside it may meet something: ``behind`` the shoe
-    it keeps its height, ``ahead`` of the hook it is swept up."""
+    it keeps its height, ``ahead`` of the hook it is swept up, and so is the straight ``arm`` beside
+    it."""
 
     pieces: tuple[Piece, ...]
     behind: tuple[Piece, ...]
     ahead: tuple[Piece, ...]
+    arm: Piece
 
 
 def half_bent(
@@ -158,7 +160,9 @@ def half_bent(
     origin, x_axis, z_axis = lies or (place, ahead, reference)
     seen = _seen_from(pieces, origin, x_axis, z_axis)
     before, after = seen[:first], seen[last + 1 :]
-    return HalfBent(seen, before, after) if hook == "end" else HalfBent(seen, after, before)
+    if hook == "end":
+        return HalfBent(seen, before, after, seen[last])
+    return HalfBent(seen, after, before, seen[first])
 
 
 def _absolute_rolls(pipe: StraightPipe) -> list[float]:

@@ -52,11 +52,17 @@ class Moving:
         )
 
 
-def moving(pipe: StraightPipe, made: Collection[int], index: int, hook: Hook) -> Moving:
-    """The pipe as it is put in for a bend. Args: as for half_bent."""
+def moving(
+    pipe: StraightPipe, made: Collection[int], index: int, hook: Hook, *, arm: bool = False
+) -> Moving:
+    """The pipe as it is put in for a bend.
+
+    Args: as for half_bent; arm, whether the straight beside the bend may meet something too.
+    """
     rest = half_bent(pipe, made, index, 0.0, hook)
     bend = pipe.bends[index]
-    return Moving(rest.behind, rest.ahead, bend.radius, bend.angle)
+    ahead = (rest.arm, *rest.ahead) if arm else rest.ahead
+    return Moving(rest.behind, ahead, bend.radius, bend.angle)
 
 
 def hull(piece: Piece) -> Iterable[Vector]:

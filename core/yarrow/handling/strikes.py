@@ -56,19 +56,20 @@ def strikes(
 
     Args: as for half_bent; stance, where the bender is worked.
     """
-    if not made:
+    in_air = stance.place == "air"
+    if not made and not in_air:
         return ()
     moves = moving(pipe, made, index, hook)
-    if not (moves.behind or moves.ahead):
-        return ()
     half = bender.diameter / 2
     high = convert_length(stance.height_mm, "mm", unit)
     table = top(bender, stance, unit)
     lying = _LYING * bender.diameter
     found: list[Strike | None] = []
-    if stance.place == "air":
+    if in_air:
+        # Here the arm that is bent comes down toward the floor itself.
+        arm = moving(pipe, made, index, hook, arm=True)
         floor = bender.radius + high
-        found.append(_on_floor(moves, floor, half, lying, pipe.cut_length, over=True))
+        found.append(_on_floor(arm, floor, half, lying, pipe.cut_length, over=True))
     elif not moves.never_under((table.height if table else -high - half) - lying, half):
         found.append(_on_floor(moves, -high - half, half, lying, pipe.cut_length, over=False))
         if table:

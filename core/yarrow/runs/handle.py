@@ -2,46 +2,30 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from yarrow.benders.bender import Hook
-from yarrow.benders.placing import Placing, other_end, place_bender
-from yarrow.catalog.tables import Stance, stance, stance_at
+from yarrow.benders.placing import Placing, place_bender
+from yarrow.catalog.tables import Stance, stance
 from yarrow.geometry.pipe import develop
 from yarrow.geometry.vectors import Vector
 from yarrow.handling.half_bent import Arc, HalfBent, half_bent
-from yarrow.handling.orders import Handled, Order, as_said, orders
+from yarrow.handling.orders import Order, as_said, orders
 from yarrow.handling.solids import top
-from yarrow.handling.splitting import splits
-from yarrow.handling.strikes import Strike, What, strikes
 from yarrow.measure.rounding import round_to
 from yarrow.measure.units import convert_length
+from yarrow.runs.advice import Met, helps_of, met, no_order, reason, too_many
 from yarrow.runs.layout import Layout, lay_out
 from yarrow.runs.marks import exact_marks
-from yarrow.runs.plan import Finding, Mark, Step
+from yarrow.runs.plan import Finding, Mark, Plan, Step
 from yarrow.runs.planner import ask, plan_asked, run_order
 from yarrow.runs.run import Next, Run, Survey
 from yarrow.runs.steps import Piece, steps
 from yarrow.runs.wall import on_wall
-from yarrow.runs.words import Words
 from yarrow.runs.working import working
 
 _ARC_POINTS = 8
-
-
-@dataclass(frozen=True, slots=True)
-class Met:
-    """What the half-bent pipe meets while a bend is made: by how much it would have to be higher,
-    or how deep it would cut in; the place on the straight pipe; the moment, degrees into the bend.
-    """
-
-    what: What
-    by: float
-    by_text: str
-    at_text: str
-    swept: float
-    text: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -120,7 +104,9 @@ def handle_run(survey: Survey) -> Handling:
     if errors or not plan.bends:
         return Handling("yarrow.handling/1", where.place, (), errors)
     if len(plan.bends) > MOST_BENDS:
-        return Handling("yarrow.handling/1", where.place, (), (_too_many(len(plan.bends)),))
+        return Handling(
+            "yarrow.handling/1", where.place, (), (too_many(len(plan.bends), MOST_BENDS),)
+        )
     layout = lay_out(run)
     pipe = develop(layout.vertices, run.bender.radius)
     roles = tuple(layout.owners[corner - 1][1] for corner in pipe.corners)
@@ -134,19 +120,10 @@ def handle_run(survey: Survey) -> Handling:
         own = as_said(run.bender, pipe, roles, sequence, placings, where, run.unit)
         found = (*found, own)
     told = tuple(
-        _told(order, found, run, layout, piece, where, taken=_next(order) == usual)
+        _told(order, found, run, layout, piece, where, plan if _next(order) == usual else None)
         for order in found
     )
-    return Handling("yarrow.handling/1", where.place, told, _no_order(found[0], piece, where))
-
-
-def _too_many(count: int) -> Finding:
-    return Finding(
-        "error",
-        "too-many-bends-to-handle",
-        f"A piece of {count} bends is more than can be handled: {MOST_BENDS} is the most. Part it "
-        "at a coupling.",
-    )
+    return Handling("yarrow.handling/1", where.place, told, no_order(found[0], piece, where))
 
 
 def _different(found: Sequence[Order]) -> tuple[Order, ...]:
@@ -169,21 +146,25 @@ def _told(
     layout: Layout,
     piece: Piece,
     where: Stance,
-    *,
-    taken: bool,
+    taken_in: Plan | None,
 ) -> OrderHandling:
+    """An order with its marks and steps: the plan's own, printed or exact, where it is the one that
+    they are for."""
     by_bend = {each.bend: each.placing for each in order.bends}
     placings = tuple(by_bend[index] for index in range(len(by_bend)))
-    marks = exact_marks(run, piece.pipe, placings)
-    rows = working(run, piece.pipe, piece.roles, placings, piece.words)
-    work = steps(piece, marks, rows, [each.bend for each in order.bends])
+    if taken_in:
+        marks, work = taken_in.marks, taken_in.steps
+    else:
+        marks = exact_marks(run, piece.pipe, placings)
+        rows = working(run, piece.pipe, piece.roles, placings, piece.words)
+        work = steps(piece, marks, rows, [each.bend for each in order.bends])
     words = piece.words
     return OrderHandling(
         name=order.name,
         chosen=order is found[0],
-        taken=taken,
+        taken=taken_in is not None,
         works=order.works,
-        reason=_reason(order, found, words),
+        reason=reason(order, found, piece.words),
         turns=order.turns,
         flips=order.flips,
         blocks_text=words.reading(words.up(order.blocks)) if order.blocks else "",
@@ -192,38 +173,6 @@ def _told(
         steps=work,
         value=_next(order),
     )
-
-
-def _reason(order: Order, found: Sequence[Order], words: Words) -> str:
-    """Why an order is first, or what it costs against the first."""
-    first = found[0]
-    if order is first:
-        if not order.works:
-            return "The least trouble, but it can't be made so."
-        if len(found) == 1 or order.cost == found[1].cost:
-            return "The usual way: one end after the other."
-        if order.cost[:3] == found[1].cost[:3] and order.cost[3] == found[1].cost[3]:
-            return "The half-bent pipe hangs the least."
-        if order.cost[:2] < found[1].cost[:2]:
-            return "The bender has room at every bend, and nothing meets it."
-        if order.cost[2] < found[1].cost[2]:
-            return "The half-bent pipe meets what is below it the least often."
-        return "The pipe is turned and carried the least."
-    if order.works < first.works:
-        return "The bender lacks room, or is met."
-    hangs = order.cost[2] - first.cost[2]
-    if hangs > 0:
-        return f"Hangs too low at {hangs} more bend{'s' if hangs > 1 else ''}."
-    more = order.cost[3] - first.cost[3]
-    if more > 0:
-        return f"More handling: as much as turning the pipe {_times(more)} more."
-    if order.blocks > first.blocks:
-        return f"Hangs {words.length(order.blocks - first.blocks)} lower than {first.name}."
-    return "As good."
-
-
-def _times(count: int) -> str:
-    return "once" if count == 1 else f"{count} times"
 
 
 def _bends(
@@ -252,8 +201,8 @@ def _bends(
                 step=next(step.number for step in work if step.bend == each.bend),
                 hook=hook,
                 turned=-each.rolled if each.rolled != 180.0 else 180.0,
-                meets=tuple(_met(strike, made, piece) for strike in each.strikes),
-                helps=_helps(each, made, order, found, piece, where),
+                meets=tuple(met(strike, made, piece) for strike in each.strikes),
+                helps=helps_of(each, made, order, found, piece, where),
                 before=_as_seen(half_bent(pipe, made, each.bend, 0.0, hook), in_air=in_air),
                 after=_as_seen(after, in_air=in_air),
                 wall=on_wall(_centreline(after), layout, pipe, each.bend, hook),
@@ -264,106 +213,6 @@ def _bends(
         )
         made.append(each.bend)
     return tuple(told)
-
-
-_MEETS = {"bench": "the bench", "handle": "the handle", "heel": "the bender's heel"}
-
-
-def _met(strike: Strike, made: Collection[int], piece: Piece) -> Met:
-    what, by, at, swept, words = strike.what, strike.by, strike.at, strike.swept, piece.words
-    begins = [0.0, *(piece.pipe.bends[n].arc_end for n in sorted(made)), piece.pipe.cut_length]
-    until = next((place for place in begins if place > at + 1e-6), piece.pipe.cut_length)
-    which = f"The pipe from {words.length(at)} to {words.length(until)}"
-    if what == "floor":
-        text = f"{which} would be {words.at_least(by)} under the floor"
-    elif what == "bench":
-        text = f"{which} would be {words.at_least(by)} under the top of the bench"
-    else:
-        text = f"{which} would meet {_MEETS[what]}, {words.at_least(by)} deep"
-    when = "as it is put in" if swept == 0 else f"{swept:.0f}° into the bend"
-    return Met(what, by, words.reading(words.up(by)), words.reading(at), swept, f"{text}, {when}.")
-
-
-def _helps(
-    each: Handled,
-    made: Collection[int],
-    order: Order,
-    found: Sequence[Order],
-    piece: Piece,
-    where: Stance,
-) -> tuple[str, ...]:
-    """What frees a bend that meets something: simplest first. An order that was searched for would
-    have its hook the other way, if that helped."""
-    if not each.strikes:
-        return ()
-    helps = []
-    words = piece.words
-    if order.name == "as marked":
-        other = other_end(each.placing.hook)
-        if not strikes(piece.pipe, made, each.bend, other, piece.bender, where, words.unit):
-            helps.append(f"Hook it toward the {other} of the pipe instead: that is clear.")
-    met = {strike.what: strike.by for strike in each.strikes}
-    low = met.get("floor", 0.0)
-    if low:
-        in_air = stance_at(where, "air")
-        if (
-            where.place == "floor"
-            and where.handle_mm
-            and not strikes(
-                piece.pipe, made, each.bend, each.placing.hook, piece.bender, in_air, words.unit
-            )
-        ):
-            helps.append(
-                "Bend it in the air, handle on the floor and the pipe pushed down: what is on top "
-                "here is then underneath."
-            )
-        helps.append(
-            f"Put the bender up by {words.at_least(low)}: on blocks, or at the edge of a dock."
-        )
-    if "bench" in met:
-        helps.append(
-            f"Let that leg hang over the edge of the bench, or put the tool up by "
-            f"{words.at_least(met['bench'])}."
-        )
-    for strike in each.strikes:
-        if strike.what == "handle":
-            helps.append(_shorter(strike, words))
-    for another in found:
-        if another is not order and another.works and not any(h.strikes for h in another.bends):
-            helps.append(f"Bend it {another.name}: that is clear.")
-    return tuple(helps)
-
-
-def _shorter(strike: Strike, words: Words) -> str:
-    return f"A handle that reaches less than {words.length(strike.out)} from the shoe clears it."
-
-
-def _no_order(best: Order, piece: Piece, where: Stance) -> tuple[Finding, ...]:
-    """Where not even the best order works: the bend that is in the way, and what frees it."""
-    if best.works:
-        return ()
-    words = piece.words
-    bad = next(each for each in best.bends if each.blocked or not each.placing.fits)
-    name = f"bend {bad.bend + 1}"
-    if not bad.placing.fits:
-        room, need = words.length(max(bad.placing.room, 0.0)), words.at_least(bad.placing.need)
-        why = f"at {name} there is {room} of straight, and the bender takes {need}"
-    else:
-        what = _MEETS[next(s.what for s in bad.strikes if s.what in _MEETS and s.what != "bench")]
-        why = f"at {name} what is bent already meets {what}, whichever way round"
-    handle = [strike for strike in bad.strikes if strike.what == "handle"]
-    parts = splits(piece.bender, piece.pipe, piece.roles, where, words.unit)
-    if parts:
-        after, straight = parts
-        frees = (
-            f"Make it in two pieces, with a coupling in the {words.length(straight)} of straight "
-            f"between bends {after + 1} and {after + 2}: both can be made"
-        )
-    else:
-        frees = "Leave more straight beside it, or bend it shallower"
-    shorter = f" {_shorter(handle[0], words)}" if handle else ""
-    text = f"No order can make this in one piece: {why}.{shorter} {frees}."
-    return (Finding("error", "no-order", text, bends=(bad.bend,)),)
 
 
 def _as_seen(bent: HalfBent, *, in_air: bool) -> tuple[Vector, ...]:

@@ -207,9 +207,11 @@ def _sheet(run: Run, paper: Paper, what: What) -> Drawing:
     heading = Heading(run.job.name, run.name, saved)
     if what == "rack":
         return compose_rack_sheet(plan, plan_rack(survey), heading, PAPERS[paper])
-    # Printed marks are for the usual hooks, which the pictures may differ from.
-    found = handle_run(survey).orders if plan.method == "exact" else ()
-    order = next((each for each in found if each.taken), None)
+    order = next((each for each in handle_run(survey).orders if each.taken), None)
+    hooks = {bend.bend: bend.hook for bend in order.bends} if order else {}
+    # A printed mark may ask for the hook the other way round: then no picture is better than one.
+    if any(hooks.get(mark.bend) != mark.hook for mark in plan.marks):
+        order = None
     return compose_sheet(plan, order, heading, PAPERS[paper])
 
 

@@ -1,0 +1,172 @@
+"""What is said of an order: why it is first or what it costs, what a bend meets, what frees it."""
+
+from __future__ import annotations
+
+from collections.abc import Collection, Sequence
+from dataclasses import dataclass
+
+from yarrow.benders.placing import other_end
+from yarrow.catalog.tables import Stance, stance_at
+from yarrow.handling.orders import Handled, Order
+from yarrow.handling.splitting import splits
+from yarrow.handling.strikes import Strike, What, strikes
+from yarrow.runs.plan import Finding
+from yarrow.runs.steps import Piece
+from yarrow.runs.words import Words
+
+
+@dataclass(frozen=True, slots=True)
+class Met:
+    """What the half-bent pipe meets while a bend is made: by how much it would have to be higher,
+    or how deep it would cut in; the place on the straight pipe; the moment, degrees into the bend.
+    """
+
+    what: What
+    by: float
+    by_text: str
+    at_text: str
+    swept: float
+    text: str
+
+
+def reason(order: Order, found: Sequence[Order], words: Words) -> str:
+    """Why an order is first, or what it costs against the first."""
+    first = found[0]
+    if order is first:
+        if not order.works:
+            return "The least trouble, but it can't be made so."
+        if len(found) == 1 or order.cost == found[1].cost:
+            return "The usual way: one end after the other."
+        if order.cost[:4] == found[1].cost[:4]:
+            return "The half-bent pipe hangs the least."
+        if order.cost[:2] < found[1].cost[:2]:
+            return "The bender has room at every bend, and nothing meets it."
+        if order.cost[2] < found[1].cost[2]:
+            return "The half-bent pipe meets what is below it the least often."
+        return "The pipe is turned and carried the least."
+    if order.works < first.works:
+        return "The bender lacks room, or is met."
+    hangs = order.cost[2] - first.cost[2]
+    if hangs > 0:
+        return f"Hangs too low at {hangs} more bend{'s' if hangs > 1 else ''}."
+    more = order.cost[3] - first.cost[3]
+    if more > 0:
+        return f"More handling: as much as turning the pipe {_times(more)} more."
+    if order.blocks > first.blocks:
+        return f"Hangs {words.length(order.blocks - first.blocks)} lower than {first.name}."
+    return "As good."
+
+
+def _times(count: int) -> str:
+    return "once" if count == 1 else f"{count} times"
+
+
+_MEETS = {"bench": "the bench", "handle": "the handle", "heel": "the bender's heel"}
+
+
+def met(strike: Strike, made: Collection[int], piece: Piece) -> Met:
+    """A strike in words, with the stretch of pipe between two bends that meets it."""
+    what, by, at, swept, words = strike.what, strike.by, strike.at, strike.swept, piece.words
+    begins = [0.0, *(piece.pipe.bends[n].arc_end for n in sorted(made)), piece.pipe.cut_length]
+    until = next((place for place in begins if place > at + 1e-6), piece.pipe.cut_length)
+    which = f"The pipe from {words.length(at)} to {words.length(until)}"
+    if what == "floor":
+        text = f"{which} would be {words.at_least(by)} under the floor"
+    elif what == "bench":
+        text = f"{which} would be {words.at_least(by)} under the top of the bench"
+    else:
+        text = f"{which} would meet {_MEETS[what]}, {words.at_least(by)} deep"
+    when = "as it is put in" if swept == 0 else f"{swept:.0f}° into the bend"
+    return Met(what, by, words.reading(words.up(by)), words.reading(at), swept, f"{text}, {when}.")
+
+
+def helps_of(
+    each: Handled,
+    made: Collection[int],
+    order: Order,
+    found: Sequence[Order],
+    piece: Piece,
+    where: Stance,
+) -> tuple[str, ...]:
+    """What frees a bend that meets something: simplest first. An order that was searched for would
+    have its hook the other way, if that helped."""
+    if not each.strikes:
+        return ()
+    helps = []
+    words = piece.words
+    if order.name == "as marked":
+        other = other_end(each.placing.hook)
+        if not strikes(piece.pipe, made, each.bend, other, piece.bender, where, words.unit):
+            helps.append(f"Hook it toward the {other} of the pipe instead: that is clear.")
+    met = {strike.what: strike.by for strike in each.strikes}
+    low = met.get("floor", 0.0)
+    if low:
+        in_air = stance_at(where, "air")
+        if (
+            where.place == "floor"
+            and where.handle_mm
+            and not strikes(
+                piece.pipe, made, each.bend, each.placing.hook, piece.bender, in_air, words.unit
+            )
+        ):
+            helps.append(
+                "Bend it in the air, handle on the floor and the pipe pushed down: what is on top "
+                "here is then underneath."
+            )
+        helps.append(
+            f"Put the bender up by {words.at_least(low)}: on blocks, or at the edge of a dock."
+        )
+    if "bench" in met:
+        helps.append(
+            f"Let that leg hang over the edge of the bench, or put the tool up by "
+            f"{words.at_least(met['bench'])}."
+        )
+    for strike in each.strikes:
+        if strike.what == "handle":
+            helps.append(_shorter(strike, words))
+    for another in found:
+        if another is not order and another.works and not any(h.strikes for h in another.bends):
+            helps.append(f"Bend it {another.name}: that is clear.")
+    return tuple(helps)
+
+
+def _shorter(strike: Strike, words: Words) -> str:
+    return f"A handle that reaches less than {words.length(strike.out)} from the shoe clears it."
+
+
+def no_order(best: Order, piece: Piece, where: Stance) -> tuple[Finding, ...]:
+    """Where not even the best order works: the bend that is in the way, and what frees it."""
+    if best.works:
+        return ()
+    words = piece.words
+    bad = next(each for each in best.bends if each.blocked or not each.placing.fits)
+    name = f"bend {bad.bend + 1}"
+    if not bad.placing.fits:
+        room, need = words.length(max(bad.placing.room, 0.0)), words.at_least(bad.placing.need)
+        why = f"at {name} there is {room} of straight, and the bender takes {need}"
+    else:
+        what = _MEETS[next(s.what for s in bad.strikes if s.what in _MEETS and s.what != "bench")]
+        why = f"at {name} what is bent already meets {what}, whichever way round"
+    handle = [strike for strike in bad.strikes if strike.what == "handle"]
+    parts = splits(piece.bender, piece.pipe, piece.roles, where, words.unit)
+    if parts:
+        after, straight = parts
+        frees = (
+            f"Make it in two pieces, with a coupling in the {words.length(straight)} of straight "
+            f"between bends {after + 1} and {after + 2}: both can be made"
+        )
+    else:
+        frees = "Leave more straight beside it, or bend it shallower"
+    shorter = f" {_shorter(handle[0], words)}" if handle else ""
+    text = f"No order can make this in one piece: {why}.{shorter} {frees}."
+    return (Finding("error", "no-order", text, bends=(bad.bend,)),)
+
+
+def too_many(count: int, most: int) -> Finding:
+    """An error for a piece with more bends than are simulated."""
+    return Finding(
+        "error",
+        "too-many-bends-to-handle",
+        f"A piece of {count} bends is more than can be handled: {most} is the most. Part it "
+        "at a coupling.",
+    )
