@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from exports.drawing import FAINT, INK, PIPE, SOFT, Drawing, reading_width, text_width
-from exports.layout import WALL, Point, Room, View, fitted, rounded, views
+from exports.layout import ABOVE, WALL, Point, Room, View, fitted, from_the_front, rounded, views
 from exports.page import (
     ABOVE_FOOT,
     MARGIN,
@@ -13,6 +13,7 @@ from exports.page import (
     draw_heading,
     findings_height,
 )
+from yarrow.geometry.frame import Side
 from yarrow.racks.rack_plan import RackPipe, RackPlan
 from yarrow.runs.plan import Mark, Plan
 from yarrow.runs.words import degrees
@@ -58,8 +59,7 @@ def compose_rack_sheet(
 
 def _together(drawing: Drawing, rack: RackPlan, plan: Plan, room: Room) -> None:
     """Every pipe in the first view that shows something, its number at its start."""
-    found = views(plan) if plan.bends else []
-    title, view = found[0] if found else ("On the wall", WALL)
+    title, view = _view(plan, rack.side)
     drawing.text(room[0], room[1] + 3, title, 2.9, colour=SOFT)
     lines = [(pipe, _line(pipe, view)) for pipe in rack.pipes]
     points = [point for _, line in lines for point in line]
@@ -78,6 +78,13 @@ def _together(drawing: Drawing, rack: RackPlan, plan: Plan, room: Room) -> None:
         if last is None or abs(y - last) >= _NUMBER or pipe.pipe == len(lines) - 1:
             drawing.text(x - 1.6, y + 1, str(pipe.pipe + 1), 2.8, bold=True, anchor="end")
             last = y
+
+
+def _view(plan: Plan, side: Side) -> tuple[str, View]:
+    """The view in which the pipes lie beside each other, and not over each other."""
+    title, view = views(plan)[0]
+    shows = WALL if side in ("left", "right") else ABOVE
+    return (title, view) if view is shows else ("From the front, aslant", from_the_front)
 
 
 _NUMBER = 3.2

@@ -95,6 +95,13 @@ class OfARack(unittest.TestCase):
                         if mark.bend not in wide:
                             self.assertIn(re.sub(r"[\s/]+", "", mark.text), told)
 
+    def test_pipes_lie_beside_each_other_on_paper_whichever_side_they_go_to(self) -> None:
+        for side in ("left", "right", "out", "in"):
+            sheet = self.sheet(changed(rack={"count": 3, "side": side, "spacing": 4}))
+            lines = [i.points for i in sheet.items if isinstance(i, Stroke) and len(i.points) > 9]
+            starts = {(round(x), round(y)) for x, y in (points[0] for points in lines)}
+            self.assertEqual(len(starts), 3, side)
+
     def test_a_rack_of_forty_and_one_that_can_t_be_made_fit_too(self) -> None:
         rack = {"count": 40, "side": "right", "spacing": "1"}
         OnEverySheet().inside(self.sheet(changed(rack=rack)))

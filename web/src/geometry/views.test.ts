@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Plan } from "@/model/document";
-import { bounds, fitInto, viewsOf } from "./views";
+import { bounds, fitInto, rackView, viewsOf } from "./views";
 
 const along = (path: number[][]) => viewsOf({ path } as unknown as Plan).map(({ name }) => name);
 
@@ -40,6 +40,38 @@ describe("views", () => {
         [9, -90, 3],
       ]),
     ).toEqual(["wall", "side"]);
+  });
+
+  it("shows a rack where its pipes lie beside each other", () => {
+    const flat = [
+      [0, 0, 0],
+      [9, 0, 0],
+      [9, 9, 0],
+    ];
+    const view = (path: number[][], side: "left" | "out") =>
+      rackView({ path } as unknown as Plan, side).name;
+    expect(view(flat, "left")).toBe("wall");
+    expect(view(flat, "out")).toBe("space");
+    expect(
+      view(
+        [
+          [0, 0, 0],
+          [9, 0, 0],
+          [9, 0, 9],
+        ],
+        "out",
+      ),
+    ).toBe("above");
+    expect(
+      view(
+        [
+          [0, 0, 0],
+          [9, 0, 0],
+          [9, 0, 9],
+        ],
+        "left",
+      ),
+    ).toBe("space");
   });
 
   it("fits the content into the room, whole and centred", () => {

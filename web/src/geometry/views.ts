@@ -44,6 +44,13 @@ export function viewsOf(plan: Plan): View[] {
   return [WALL, reach(1) > reach(0) ? side(climbs ? 1 : -1) : ABOVE];
 }
 
+/** The view in which the pipes of a rack lie beside each other, and not over each other. */
+export function rackView(plan: Plan, side: "left" | "right" | "out" | "in"): View {
+  const [first = WALL] = viewsOf(plan);
+  const shows = side === "left" || side === "right" ? "wall" : "above";
+  return first.name === shows ? first : ACROSS;
+}
+
 export type Room = {
   readonly left: number;
   readonly top: number;

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { RackDrawing } from "@/drawing/RackDrawing";
 import { Findings } from "@/features/planner/Findings";
 import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
-import { viewsOf } from "@/geometry/views";
+import { rackView } from "@/geometry/views";
 import { type Rack, startRack } from "@/model/rack";
 import { Button } from "@/ui/Button";
 import { useSize } from "@/ui/useSize";
@@ -39,7 +39,7 @@ function Racked({ rack }: { rack: Rack }) {
   const { plan: racked, old } = useRack();
   const [lit, setLit] = useState<number | null>(null);
   const [frame, room] = useSize<HTMLDivElement>();
-  const view = plan ? viewsOf(plan)[0] : undefined;
+  const view = plan ? rackView(plan, rack.side) : undefined;
   return (
     <div className="flex h-full flex-col pt-13 pointer-coarse:pt-17">
       <RackSettings rack={rack} />
