@@ -125,4 +125,21 @@ describe("commands", () => {
     expect(high.stance).toEqual({ place: "stand", height: "30" });
     expect(setStance({ place: undefined, height: undefined })(high).stance).toBeUndefined();
   });
+
+  it("keeps a rack, what was built of it and the bender's place when the unit changes", () => {
+    const racked: RunDocument = {
+      ...run,
+      stance: { place: "stand", height: "30", handle: 38 },
+      rack: {
+        count: 3,
+        side: "left",
+        spacing: "2 1/4",
+        built: [{ pipe: 0, bends: [{ bend: 0, angle: 31, mark: "14 1/8" }] }],
+      },
+    };
+    const metric = setUnits("mm")(racked);
+    expect(metric.stance).toEqual({ place: "stand", height: "30 in", handle: "38 in" });
+    expect(metric.rack?.spacing).toBe("2 1/4 in");
+    expect(metric.rack?.built?.[0]?.bends).toEqual([{ bend: 0, angle: 31, mark: "14 1/8 in" }]);
+  });
 });

@@ -139,6 +139,8 @@ export function setUnits(units: Units): Change {
       ...(document.stand_off === undefined
         ? {}
         : { stand_off: keep(document.stand_off) as string }),
+      ...(document.stance ? { stance: keptLengths(document.stance, keep) } : {}),
+      ...(document.rack ? { rack: keptRack(document.rack, keep) } : {}),
     };
   };
 }
@@ -172,7 +174,20 @@ const LENGTH_FIELDS = [
   "height",
   "depth",
   "knockout",
+  "spacing",
+  "handle",
+  "mark",
 ];
+
+type Rack = NonNullable<RunDocument["rack"]>;
+
+function keptRack(rack: Rack, keep: (value: unknown) => unknown): Rack {
+  const built = rack.built?.map((pipe) => ({
+    ...pipe,
+    bends: pipe.bends.map((bend) => keptLengths(bend, keep)),
+  }));
+  return { ...keptLengths(rack, keep), ...(built ? { built } : {}) };
+}
 
 function keptLengths<T extends object>(fields: T, keep: (value: unknown) => unknown): T {
   return Object.fromEntries(
