@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import itertools
 import math
 import unittest
 from typing import Any
@@ -23,10 +24,11 @@ from core.tests.builders import (
 from core.tests.handling.half_bent_cases import developed
 from core.tests.handling.test_half_bent import STUB_AND_OFFSET
 from core.tests.properties.strategies import makeable_runs
+from yarrow.benders.placing import place_bender
 from yarrow.catalog.tables import stance
 from yarrow.documents.run_file import read_run
 from yarrow.geometry.arcs import arc_length
-from yarrow.handling.orders import orders
+from yarrow.handling.orders import HOOKS, as_said, orders
 from yarrow.runs.handle import Handling, OrderHandling, handle_run
 from yarrow.runs.planner import plan_run
 
@@ -69,23 +71,23 @@ class Searched(unittest.TestCase):
                 self.assertLess(math.dist(tip, end_point), 1e-4)
 
     def test_no_hooks_cost_less_than_those_that_were_found(self) -> None:
-        # All 2 x 2 x 2 x 2 ways to hook four bends, tried one by one.
-        document = run(turn(18, "left"), offset(40, 4, 30, "out"), turn(70, "right"), end(20))
-        planned, pipe, roles = developed(document)
-        best = orders(planned.bender, pipe, roles, stance("hand"), "in")
-        for order in best[:1]:
-            sequence = [each.bend for each in order.bends]
-            for ways in range(16):
-                hooks = ["end" if ways >> n & 1 else "start" for n in range(4)]
-                picked = [{"bend": b, "hook": h} for b, h in zip(sequence, hooks, strict=True)]
-                tried = named_taken(handled({**document, "order": picked}))
-                self.assertLessEqual(
-                    (order.blocks > 0, order.flips), (tried.blocks_text != "", 9), hooks
-                )
-                if tried.works and tried.blocks_text == "":
-                    self.assertLessEqual(
-                        order.turns + 3 * order.flips, tried.turns + 3 * tried.flips
-                    )
+        # All ways to hook every bend from the start, simulated one by one.
+        for document in (
+            run(turn(18, "left"), offset(40, 4, 30, "out"), turn(70, "right"), end(20)),
+            run(turn(12), turn(20), kick(40, 2), end(60)),
+            metric(offset(600, 90, 30), turn(1500, "right"), end(700)),
+        ):
+            planned, pipe, roles = developed(document)
+            bender, where = planned.bender, stance(planned.bender.kind)
+            found = orders(bender, pipe, roles, where, planned.unit)
+            best = next(order for order in found if order.name == "from the start")
+            sequence = [each.bend for each in best.bends]
+            costs = []
+            for hooks in itertools.product(HOOKS, repeat=len(sequence)):
+                placings = place_bender(bender, pipe, roles, sequence, hooks)
+                said = as_said(bender, pipe, roles, sequence, placings, where, planned.unit)
+                costs.append(said.cost)
+            self.assertEqual(best.cost, min(costs))
 
     def test_the_best_is_first_and_the_others_say_what_they_cost(self) -> None:
         best, *others = handled(STUB_AND_OFFSET).orders
