@@ -188,6 +188,7 @@ def stance(kind: str) -> Stance:
     )
 
 
+@cache
 def stance_at(usual: Stance, place: str) -> Stance:
     """The same tool worked at another place: floor, air, stand or bench.
 

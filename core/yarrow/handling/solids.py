@@ -46,6 +46,8 @@ class Bar:
         for piece in pieces:
             # What is well out of the bar's reach need not be looked at closely: it is this far off.
             beyond = _off(piece, middle) - self.far
+            if beyond >= best[0]:
+                continue
             if beyond > _WELL_OFF * self.apart:
                 best = min(best, (beyond, self.far, piece.at))
                 continue
