@@ -225,5 +225,10 @@ def roll_between(pipe: StraightPipe, last: int, bend: int) -> float:
         roll = sum(pipe.bends[other].roll for other in range(last + 1, bend + 1))
     else:
         roll = -sum(pipe.bends[other].roll for other in range(bend + 1, last + 1))
+    return normalised(roll)
+
+
+def normalised(roll: float) -> float:
+    """A roll as it is told: above −180 and up to 180, and 0 where it is a hair off."""
     turned = 180.0 - (180.0 - roll) % 360.0
     return 0.0 if math.isclose(turned, 0.0, abs_tol=1e-9) else turned

@@ -5,11 +5,12 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from itertools import accumulate
 
 from yarrow.benders.bender import Bender
 from yarrow.catalog.tables import limits
 from yarrow.geometry.pipe import PipeBend, StraightPipe
-from yarrow.handling.orders import SAME_PLANE, roll_between
+from yarrow.handling.orders import SAME_PLANE, normalised, roll_between
 from yarrow.runs.plan import Mark, Step, Working
 from yarrow.runs.words import Words, degrees
 from yarrow.runs.working import set_depth
@@ -71,13 +72,15 @@ def steps(
         found.append(_form_step(piece.bender, piece.words))
     made: set[int] = set()
     last = -1
-    lined = _line_needed(piece.pipe, order)
+    lies = [*accumulate(bend.roll for bend in piece.pipe.bends)]
+    from_line = [normalised(roll - lies[order[0]]) for roll in lies] if order else []
+    lined = any(abs(roll) >= SAME_PLANE for roll in from_line)
     for index in order:
         mark, bend = marks[index], piece.pipe.bends[index]
         turn = _turn_words(roll_between(piece.pipe, last, index)) if made else ""
         parts = [
             f"{turn}{_set_up(piece.bender, mark, bend, rows[index], piece.words)}",
-            _line_words(piece.pipe, order[0], index) if lined and made else "",
+            _line_words(from_line[index]) if lined and made else "",
             _bend(piece.bender, bend, rows[index], first=not made),
             _LINE if lined and not made else "",
         ]
@@ -177,14 +180,9 @@ def _turn_words(roll: float) -> str:
 _LINE = "Before you take it out, pencil a line along the top."
 
 
-def _line_needed(pipe: StraightPipe, order: Sequence[int]) -> bool:
-    """Whether the pipe is ever turned, so that a line along it tells by how much."""
-    return any(abs(roll_between(pipe, order[0], index)) >= SAME_PLANE for index in order[1:])
-
-
-def _line_words(pipe: StraightPipe, first: int, index: int) -> str:
-    """Where the line that was pencilled along the top at the first bend lies at this one."""
-    roll = roll_between(pipe, first, index)
+def _line_words(roll: float) -> str:
+    """Where the line that was pencilled along the top at the first bend lies at one that is rolled
+    from it by so much."""
     if abs(roll) < SAME_PLANE:
         return "The pencil line is on top."
     if _opposite(roll):
