@@ -1,12 +1,17 @@
 // A rack in a sentence: how many pipes, to which side, how far apart, and how they take corners.
 import { InlineField, WordField } from "@/features/planner/fields";
 import { usePlanner } from "@/features/planner/PlannerContext";
-import { TOWARD } from "@/kinds/words";
 import { MOST_OFFERED, type Rack, removeRack, setRack } from "@/model/rack";
 import { Button } from "@/ui/Button";
 import { Select } from "@/ui/Select";
 
 const BETWEEN = { centres: "from centre to centre", air: "of air between them" } as const;
+const SIDES = {
+  left: "to the left",
+  right: "to the right",
+  out: "further out",
+  in: "further in",
+} as const;
 const CORNERS = { same: "on the same shoe", concentric: "about one centre, in shots" } as const;
 
 export function RackSettings({ rack }: { rack: Rack }) {
@@ -35,11 +40,10 @@ export function RackSettings({ rack }: { rack: Rack }) {
         words={BETWEEN}
         onChange={(between) => change(setRack({ between }))}
       />
-      <span className="text-soft">to the</span>
       <WordField
         label="The side of the rack"
         value={rack.side}
-        words={TOWARD}
+        words={SIDES}
         onChange={(side) => change(setRack({ side }))}
       />
       <span className="text-soft">; corners</span>
