@@ -5,11 +5,15 @@ from __future__ import annotations
 from typing import ClassVar
 
 from django.core.management import call_command
+from django.db import connection
 from django.test import LiveServerTestCase
 
 from e2e.browser import Browser
 from jobs.demo import PASSWORD
 from jobs.models import Run
+
+_LOOKS = 4
+"""Looks in a row that find nothing under way, one at every turn of the browser's waiting."""
 
 
 class PageTest(LiveServerTestCase):
@@ -37,6 +41,23 @@ class PageTest(LiveServerTestCase):
         self.browser.command("Network.enable")
         self.offline(False)
         self.browser.driver.get("about:blank")
+        looks = [False] * _LOOKS
+
+        def long_enough() -> bool:
+            looks.append(self.quiet())
+            return all(looks[-_LOOKS:])
+
+        self.browser.until(long_enough, "nothing under way")
+
+    def quiet(self) -> bool:
+        """Whether the server is in the middle of nothing in this database: a page that is left
+        saves what is not saved yet, after the browser has gone on."""
+        with connection.cursor() as cursor:
+            cursor.execute(
+                "SELECT count(*) FROM pg_stat_activity WHERE datname = current_database() "
+                "AND pid <> pg_backend_pid() AND state <> 'idle'"
+            )
+            return bool(cursor.fetchone()[0] == 0)
 
     def go(self, path: str, browser: Browser | None = None) -> None:
         """Load an address of the page."""
