@@ -6,7 +6,7 @@ import math
 from collections.abc import Callable, Sequence
 
 from yarrow.geometry.arcs import tangent_length
-from yarrow.geometry.vectors import Vector, along, cross, dot, length, scaled, subtract
+from yarrow.geometry.vectors import Vector, along, angle_between, scaled, subtract, unit
 from yarrow.runs.plan import Plan
 
 Point = tuple[float, float]
@@ -76,8 +76,8 @@ def centreline(plan: Plan, arc_points: int = _ARC_POINTS) -> list[tuple[int | No
     here = plan.path[0]
     for number, bend in enumerate(plan.bends):
         vertex = plan.path[bend.vertex]
-        arriving = _unit(subtract(vertex, plan.path[bend.vertex - 1]))
-        leaving = _unit(subtract(plan.path[bend.vertex + 1], vertex))
+        arriving = unit(subtract(vertex, plan.path[bend.vertex - 1]))
+        leaving = unit(subtract(plan.path[bend.vertex + 1], vertex))
         tangent = tangent_length(bend.radius, bend.angle)
         begin, end = along(vertex, arriving, -tangent), along(vertex, leaving, tangent)
         pieces.append((None, [here, begin]))
@@ -91,8 +91,8 @@ def rounded(path: Sequence[Vector], radius: float) -> list[Vector]:
     """A pipe's centreline from its vertices alone, with an arc of a radius in every corner."""
     points = [path[0]]
     for before, vertex, after in zip(path, path[1:], path[2:], strict=False):
-        arriving, leaving = _unit(subtract(vertex, before)), _unit(subtract(after, vertex))
-        angle = math.degrees(math.atan2(length(cross(arriving, leaving)), dot(arriving, leaving)))
+        arriving, leaving = unit(subtract(vertex, before)), unit(subtract(after, vertex))
+        angle = angle_between(arriving, leaving)
         if angle > _STRAIGHT:
             begin = along(vertex, arriving, -tangent_length(radius, angle))
             points += _arc(begin, arriving, leaving, angle, radius, _ARC_POINTS)
@@ -114,10 +114,6 @@ def _arc(
         point = along(begin, arriving, radius * math.sin(part))
         points.append(along(point, side, radius * (1 - math.cos(part))))
     return points
-
-
-def _unit(vector: Vector) -> Vector:
-    return scaled(vector, 1 / (length(vector) or 1.0))
 
 
 WALL: View = lambda point: (point[0], -point[1])  # noqa: E731

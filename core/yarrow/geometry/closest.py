@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from yarrow.geometry.arcs import tangent_length
-from yarrow.geometry.vectors import Vector, add, along, cross, dot, length, scaled, subtract
+from yarrow.geometry.vectors import Vector, add, along, cross, dot, length, scaled, subtract, unit
 
 _POINTS = 9
 """Places looked at on every arc."""
@@ -88,8 +88,8 @@ def _pieces(vertices: Sequence[Vector], radii: Sequence[float]) -> list[_Piece]:
     here = vertices[0]
     nowhere: Vector = (0.0, 0.0, 0.0)
     for corner in range(1, len(vertices) - 1):
-        arriving = _unit(subtract(vertices[corner], vertices[corner - 1]))
-        leaving = _unit(subtract(vertices[corner + 1], vertices[corner]))
+        arriving = unit(subtract(vertices[corner], vertices[corner - 1]))
+        leaving = unit(subtract(vertices[corner + 1], vertices[corner]))
         normal = cross(arriving, leaving)
         sine = length(normal)
         turn = math.atan2(sine, dot(arriving, leaving))
@@ -108,7 +108,3 @@ def _pieces(vertices: Sequence[Vector], radii: Sequence[float]) -> list[_Piece]:
         here = ends
     found.append(_Piece(here, vertices[-1], None, nowhere, nowhere, 0.0, 0.0))
     return found
-
-
-def _unit(vector: Vector) -> Vector:
-    return scaled(vector, 1 / (length(vector) or 1.0))

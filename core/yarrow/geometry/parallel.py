@@ -9,7 +9,7 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 from yarrow.geometry.errors import GeometryError
-from yarrow.geometry.vectors import Vector, add, along, cross, dot, length, scaled, subtract
+from yarrow.geometry.vectors import Vector, add, along, cross, dot, length, scaled, subtract, unit
 
 _STRAIGHT = 1e-9
 
@@ -74,8 +74,8 @@ def chamfered(corner: Sequence[Vector], radius: float, count: int) -> tuple[Vect
     Args: corner, the vertex between its neighbours; count ≥ 1.
     """
     before, vertex, after = corner
-    arriving = _unit(subtract(vertex, before))
-    leaving = _unit(subtract(after, vertex))
+    arriving = unit(subtract(vertex, before))
+    leaving = unit(subtract(after, vertex))
     normal = cross(arriving, leaving)
     sine = length(normal)
     if count == 1 or sine < _STRAIGHT:
@@ -97,8 +97,4 @@ def chamfered(corner: Sequence[Vector], radius: float, count: int) -> tuple[Vect
 
 
 def _directions(vertices: Sequence[Vector]) -> list[Vector]:
-    return [_unit(subtract(after, before)) for before, after in pairwise(vertices)]
-
-
-def _unit(vector: Vector) -> Vector:
-    return scaled(vector, 1 / (length(vector) or 1.0))
+    return [unit(subtract(after, before)) for before, after in pairwise(vertices)]

@@ -9,6 +9,7 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from itertools import accumulate
 
 from yarrow.geometry.arcs import arc_length, tangent_length
 from yarrow.geometry.errors import GeometryError
@@ -69,6 +70,11 @@ class StraightPipe:
     corners: tuple[int, ...]
     ahead: Vector
     first_toward: Vector
+
+    @property
+    def rolls_from_start(self) -> list[float]:
+        """Each bend's roll from one line drawn along the pipe, degrees, not brought into a turn."""
+        return list(accumulate(bend.roll for bend in self.bends))
 
 
 @dataclass(frozen=True, slots=True)

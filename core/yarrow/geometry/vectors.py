@@ -48,6 +48,16 @@ def scaled(a: Vector, factor: float) -> Vector:
     return (a[0] * factor, a[1] * factor, a[2] * factor)
 
 
+def unit(a: Vector) -> Vector:
+    """a at length 1 (as it is where it has none)."""
+    return scaled(a, 1 / (length(a) or 1.0))
+
+
+def angle_between(a: Vector, b: Vector) -> float:
+    """From one direction to another, degrees from 0 to 180; lengths do not matter."""
+    return math.degrees(math.atan2(length(cross(a, b)), dot(a, b)))
+
+
 def turned(ahead: Vector, side: Vector, degrees: float) -> tuple[Vector, Vector]:
     """Both of a pair of perpendicular unit vectors, turned in their own plane from ahead to side.
 

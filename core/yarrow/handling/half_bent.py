@@ -120,7 +120,7 @@ def half_bent(
     how far it is by now, degrees; hook, the end that the hook faces.
     Source: docs/geometry.md, the half-bent pipe.
     """
-    rolls = _absolute_rolls(pipe)
+    rolls = pipe.rolls_from_start
     bend = pipe.bends[index]
     formed = bend.radius * math.radians(swept)
     forming = PipeBend(
@@ -163,15 +163,6 @@ def half_bent(
     if hook == "end":
         return HalfBent(seen, before, after, seen[last])
     return HalfBent(seen, after, before, seen[first])
-
-
-def _absolute_rolls(pipe: StraightPipe) -> list[float]:
-    """Each bend's roll from one line drawn along the pipe."""
-    rolls, turned_by = [], 0.0
-    for bend in pipe.bends:
-        turned_by += bend.roll
-        rolls.append(turned_by)
-    return rolls
 
 
 def _seen_from(

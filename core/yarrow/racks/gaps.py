@@ -9,7 +9,6 @@ from yarrow.geometry.closest import Near, closest
 from yarrow.geometry.vectors import Vector, along, cross, length, subtract
 from yarrow.racks.lines import Line, line_name, outside
 from yarrow.racks.rack_plan import Gap, RackPipe
-from yarrow.racks.shots import radii
 from yarrow.runs.findings.tool import SHOT
 from yarrow.runs.plan import Finding, Remedy
 from yarrow.runs.run import Rack, Run
@@ -22,17 +21,18 @@ def gap_between(
     one: RackPipe,
     other: RackPipe,
     lines: Sequence[Line],
-    rack: Rack,
+    radii: Sequence[Sequence[float]],
     setup: Run,
     words: Words,
 ) -> Gap:
     """What is between two neighbours, along the corners as they are planned; the first of them as
-    it was built, where that is told."""
+    it was built, where that is told.
+
+    Args: lines and radii, of every pipe in order; setup, the run that the rack is a copy of.
+    """
     line, next_line = lines[one.pipe], lines[other.pipe]
     base = line.real or line.vertices
-    near: Near = closest(
-        base, next_line.vertices, radii(line, lines, rack), radii(next_line, lines, rack)
-    )
+    near: Near = closest(base, next_line.vertices, radii[one.pipe], radii[other.pipe])
     air = near.distance - (outside(line.run) + outside(next_line.run)) / 2
     centres = next_line.offset - line.offset
     off = _legs_off(one, other)

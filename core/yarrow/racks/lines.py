@@ -14,7 +14,7 @@ from yarrow.geometry.pipe import PipeBend, develop, fold
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import convert
 from yarrow.runs.layout import Layout
-from yarrow.runs.plan import Finding
+from yarrow.runs.plan import Finding, Plan
 from yarrow.runs.planner import Asked, plan_asked
 from yarrow.runs.run import Built, OtherPipe, Rack, Run, Survey
 from yarrow.runs.words import Words
@@ -113,9 +113,7 @@ def _built(
     told: Built | None = next((each for each in rack.built if each.pipe == number), None)
     if told is None:
         return ()
-    path = tuple((Fraction(x), Fraction(y), Fraction(z)) for x, y, z in vertices)
-    laid = replace(run, path=path, corners=owners)
-    plan = plan_asked(Asked(Survey(laid, ()), laid, (), (), (), Words(run.unit, run.round_to)))
+    plan = plan_path(run, vertices, owners)
     if not plan.can_be_made:
         return ()
     pipe = develop(vertices, run.bender.radius)
@@ -142,6 +140,14 @@ def _built(
         ).vertices
     except GeometryError:
         return ()
+
+
+def plan_path(run: Run, vertices: Sequence[Vector], owners: tuple[tuple[int, str], ...]) -> Plan:
+    """The plan of a pipe whose vertices are known, with the line and part of each corner."""
+    path = tuple((Fraction(x), Fraction(y), Fraction(z)) for x, y, z in vertices)
+    laid = replace(run, path=path, corners=owners)
+    words = Words(run.unit, run.round_to)
+    return plan_asked(Asked(Survey(laid, ()), laid, (), (), (), words))
 
 
 def built_findings(rack: Rack, lines: Sequence[Line]) -> list[Finding]:

@@ -4,16 +4,15 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import replace
-from fractions import Fraction
 from itertools import pairwise
 
 from yarrow.racks.gaps import gap_between, touching
-from yarrow.racks.lines import FREES, Line, built_findings, no_leg, pipe_lines
+from yarrow.racks.lines import FREES, Line, built_findings, no_leg, pipe_lines, plan_path
 from yarrow.racks.rack_plan import Gap, RackPipe, RackPlan
 from yarrow.racks.shots import bends_of, in_shots, radii, shots_of
 from yarrow.runs.layout import lay_out
 from yarrow.runs.plan import Finding, Plan
-from yarrow.runs.planner import Asked, ask, plan_asked
+from yarrow.runs.planner import ask, plan_asked
 from yarrow.runs.run import Rack, Run, Survey
 from yarrow.runs.words import Words
 
@@ -44,24 +43,20 @@ def plan_rack(survey: Survey) -> RackPlan:
         return _rack_plan(setup, rack, (), (), [*findings, *_errors(first)])
     layout = lay_out(setup)
     lines = pipe_lines(setup, rack, layout)
-    wide = [radii(line, lines, rack) for line in lines if not line.problem]
-    count = sum(bends_of(line, each, rack) for line, each in zip(lines, wide, strict=False))
+    laid = [line for line in lines if not line.problem]
+    bent = [radii(line, laid, rack) for line in laid]
+    count = sum(bends_of(line, each, rack) for line, each in zip(laid, bent, strict=True))
     if count > MOST_BENDS:
         findings.append(_too_large(count))
         return _rack_plan(setup, rack, (), (), findings)
     findings += built_findings(rack, lines)
     pipes: list[RackPipe] = []
-    gaps: list[Gap] = []
-    for line in lines:
-        if line.problem:
-            findings.append(no_leg(line, words))
-            continue
-        pipe = _pipe(setup, rack, line, lines, words, pipes[-1] if pipes else None)
+    for line, own in zip(laid, bent, strict=True):
+        pipe = _pipe(setup, rack, line, own, words, pipes[-1] if pipes else None)
         findings += _named(pipe)
         pipes.append(pipe)
-    for one, other in pairwise(pipes):
-        if other.pipe == one.pipe + 1:
-            gaps.append(gap_between(one, other, lines, rack, setup, words))
+    findings += [no_leg(line, words) for line in lines[len(laid) :]]
+    gaps = [gap_between(one, other, laid, bent, setup, words) for one, other in pairwise(pipes)]
     findings += touching(gaps, rack, words)
     return _rack_plan(setup, rack, tuple(pipes), tuple(gaps), findings)
 
@@ -70,19 +65,13 @@ def _pipe(
     setup: Run,
     rack: Rack,
     line: Line,
-    lines: Sequence[Line],
+    radii: Sequence[float],
     words: Words,
     before: RackPipe | None,
 ) -> RackPipe:
-    vertices, owners, wide = in_shots(line, radii(line, lines, rack), rack)
-    run = replace(
-        line.run,
-        name=f"{setup.name}, pipe {line.pipe + 1}" if setup.name else "",
-        path=tuple((Fraction(x), Fraction(y), Fraction(z)) for x, y, z in vertices),
-        corners=owners,
-        order=setup.order if not wide else (),
-    )
-    plan = plan_asked(Asked(Survey(run, ()), run, (), (), (), words))
+    vertices, owners, wide = in_shots(line, radii, rack)
+    run = replace(line.run, order=setup.order if not wide else ())
+    plan = plan_path(run, vertices, owners)
     made = plan.working_marks
     moved: tuple[str, ...] = ()
     if before and len(before.marks) == len(made) and len(before.bends) == len(plan.bends):

@@ -7,7 +7,7 @@ from collections.abc import Sequence
 
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.parallel import chamfered
-from yarrow.geometry.vectors import Vector, cross, dot, length, subtract
+from yarrow.geometry.vectors import Vector, angle_between, subtract
 from yarrow.racks.lines import Line
 from yarrow.racks.rack_plan import Shots
 from yarrow.runs.findings.tool import SHOT
@@ -21,19 +21,21 @@ _TURNS = ("turn", "corner")
 _HAIR = 1e-6
 
 
-def radii(line: Line, lines: Sequence[Line], rack: Rack) -> list[float]:
+def radii(line: Line, laid: Sequence[Line], rack: Rack) -> list[float]:
     """The radius of each corner of a pipe: its shoe's; about one centre, wider by as much as it
-    lies further out than the innermost, and nowhere tighter than any pipe's own shoe."""
+    lies further out than the innermost, and nowhere tighter than any pipe's own shoe.
+
+    Args: laid, the lines of all pipes that have one.
+    """
     own = line.run.bender.radius
     if rack.corners == "same":
         return [own] * len(line.outward)
     found = []
-    made = [each for each in lines if not each.problem]
     for corner, outward in enumerate(line.outward):
         if line.owners[corner][1] not in _TURNS:
             found.append(own)
             continue
-        centre = max(each.run.bender.radius - each.outward[corner] for each in made)
+        centre = max(each.run.bender.radius - each.outward[corner] for each in laid)
         found.append(centre + outward)
     return found
 
@@ -80,8 +82,7 @@ def in_shots(
 
 
 def _angle(around: Sequence[Vector]) -> float:
-    arriving, leaving = subtract(around[1], around[0]), subtract(around[2], around[1])
-    return math.degrees(math.atan2(length(cross(arriving, leaving)), dot(arriving, leaving)))
+    return angle_between(subtract(around[1], around[0]), subtract(around[2], around[1]))
 
 
 def shots_of(plan: Plan, feature: int, radius: float, count: int, words: Words) -> Shots:

@@ -5,7 +5,6 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
-from itertools import accumulate
 
 from yarrow.benders.bender import Bender
 from yarrow.catalog.tables import limits
@@ -72,7 +71,7 @@ def steps(
         found.append(_form_step(piece.bender, piece.words))
     made: set[int] = set()
     last = -1
-    lies = [*accumulate(bend.roll for bend in piece.pipe.bends)]
+    lies = piece.pipe.rolls_from_start
     from_line = [normalised(roll - lies[order[0]]) for roll in lies] if order else []
     lined = any(abs(roll) >= SAME_PLANE for roll in from_line)
     for index in order:

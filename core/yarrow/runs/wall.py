@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from yarrow.benders.bender import Hook
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.pipe import StraightPipe
-from yarrow.geometry.vectors import Vector, along, cross, length, scaled, subtract
+from yarrow.geometry.vectors import Vector, along, cross, scaled, subtract, unit
 from yarrow.runs.layout import Layout
 
 
@@ -22,17 +22,13 @@ def on_wall(
     """
     corner = pipe.corners[bend]
     before, at, after = (layout.vertices[corner + step] for step in (-1, 0, 1))
-    arriving, leaving = _unit(subtract(at, before)), _unit(subtract(after, at))
+    arriving, leaving = unit(subtract(at, before)), unit(subtract(after, at))
     if hook == "start":
         arriving, leaving = scaled(leaving, -1.0), scaled(arriving, -1.0)
-    normal = _unit(cross(arriving, leaving))
+    normal = unit(cross(arriving, leaving))
     # x along the pipe toward the bend, z to its inside; y completes a right-handed frame.
     x_axis, z_axis = arriving, cross(normal, arriving)
     y_axis = cross(z_axis, x_axis)
     straight = pipe.bends[bend]
     origin = along(at, arriving, -tangent_length(straight.radius, straight.angle))
     return tuple(along(along(along(origin, x_axis, x), y_axis, y), z_axis, z) for x, y, z in points)
-
-
-def _unit(vector: Vector) -> Vector:
-    return scaled(vector, 1 / (length(vector) or 1.0))
