@@ -6,7 +6,8 @@ from typing import Any
 
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
-from yarrow.runs.plan import Candidate, Choice, Finding, Plan
+from yarrow.finding import Finding
+from yarrow.runs.plan import Candidate, Choice, Plan
 from yarrow.runs.planner import plan_run
 
 # Half-inch thin wall on a hand bender with K 5 and G 2 5/8: geometry.md's own example.

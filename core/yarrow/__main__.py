@@ -1,4 +1,4 @@
-"""The command line, ``yarrow plan|handle|rack|fold|bender|line|catalog``: documents in and out.
+"""The command line, ``yarrow COMMAND FILE``: documents in, answers out; ``--help`` lists them.
 
 Exit status: 0 a result; 3 a result with an error finding, still printed; 2 can't be read.
 """
@@ -18,15 +18,25 @@ from typing import NoReturn
 from yarrow import __version__
 from yarrow.documents.bender_file import bender_numbers
 from yarrow.documents.bends_file import fold_document
+from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.catalogue import catalogue
+from yarrow.documents.fill_file import fill_document
 from yarrow.documents.notation import typed_line
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
 from yarrow.documents.writing import bend_table_csv, marks_csv, plan_text, rack_csv, to_json
+from yarrow.fill.boxes import BoxResult
+from yarrow.fill.entries import EntriesResult
+from yarrow.fill.pull_boxes import PullBoxResult
+from yarrow.fill.result import FillResult
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.handle import handle_run
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
+
+Checked = FillResult | BoxResult | PullBoxResult | EntriesResult
+
+CATALOGUED = ["conduit", "benders", "fittings", "conductors", "boxes", "trunking"]
 
 LARGEST_FILE = 16 * 1024 * 1024
 """Bytes: far beyond any run, well within memory."""
@@ -72,6 +82,11 @@ def _parser() -> argparse.ArgumentParser:
     fold.add_argument("file")
     fold.set_defaults(run=_fold)
 
+    for name, (_, help_) in CHECKS.items():
+        check = commands.add_parser(name, help=help_)
+        check.add_argument("file")
+        check.set_defaults(run=_check, check=name)
+
     bender = commands.add_parser("bender", help="a crew's own bender: its worked numbers")
     bender.add_argument("file")
     bender.set_defaults(run=_bender)
@@ -82,7 +97,7 @@ def _parser() -> argparse.ArgumentParser:
     line.set_defaults(run=_line)
 
     catalog = commands.add_parser("catalog", help="what is known, as JSON")
-    catalog.add_argument("part", nargs="?", choices=["conduit", "benders", "fittings"])
+    catalog.add_argument("part", nargs="?", choices=CATALOGUED)
     catalog.set_defaults(run=_catalog)
     return parser
 
@@ -114,6 +129,21 @@ def _rack(options: argparse.Namespace) -> int:
 def _fold(options: argparse.Namespace) -> int:
     print(to_json(fold_document(_document(options.file))))
     return 0
+
+
+CHECKS: dict[str, tuple[Callable[[object], Checked], str]] = {
+    "fill": (fill_document, "whether conductors go into a conduit or trunking"),
+    "box": (box_document, "whether a box is large enough for what is in it"),
+    "pullbox": (pull_box_document, "the least box for large wire"),
+    "entries": (entries_document, "whether the holes in a box's walls go together"),
+}
+"""Each check by its command: document in, answer out."""
+
+
+def _check(options: argparse.Namespace) -> int:
+    answer = CHECKS[options.check][0](_document(options.file))
+    print(to_json(answer))
+    return 0 if answer.can_be_made else 3
 
 
 def _bender(options: argparse.Namespace) -> int:

@@ -225,3 +225,52 @@ class TypedLine(unittest.TestCase):
         done = yarrow("line", "pipe 50", "--units", "mm")
         self.assertEqual((done.returncode, done.stdout), (2, ""))
         self.assertIn("at, and where", done.stderr)
+
+
+class Checks(unittest.TestCase):
+    """The documents of docs/run-file.md, and their exit status by contract."""
+
+    FILL: ClassVar[dict[str, Any]] = {
+        "format": "yarrow.fill/1",
+        "units": "in",
+        "conduit": {"type": "emt"},
+        "conductors": [{"count": 9, "insulation": "thhn", "size": "12"}],
+    }
+
+    def test_each_check_answers_in_its_own_format(self) -> None:
+        box = {"format": "yarrow.box/1", "box": {"volume": 24.5}}
+        entry = {"id": "A", "wall": "left", "size": "3"}
+        hole = {"id": "A", "wall": "left", "at": 2, "deep": 1, "size": "1/2"}
+        sides = {"width": 4, "height": 4, "depth": 2}
+        given = {
+            "fill": self.FILL,
+            "box": box,
+            "pullbox": {"format": "yarrow.pullbox/1", "units": "in", "entries": [entry]},
+            "entries": {
+                "format": "yarrow.entries/1",
+                "units": "in",
+                "box": sides,
+                "entries": [hole],
+            },
+        }
+        for command, document in given.items():
+            answer = yarrow(command, "-", given=document)
+            self.assertEqual(answer.returncode, 0, answer.stderr)
+            self.assertEqual(json.loads(answer.stdout)["format"], f"yarrow.{command}-result/1")
+
+    def test_what_does_not_go_in_is_exit_3_and_what_can_t_be_read_is_2(self) -> None:
+        full = {**self.FILL, "conduit": {"type": "emt", "size": "1/2"}}
+        full["conductors"] = [{"count": 10, "insulation": "thhn", "size": "12"}]
+        answer = yarrow("fill", "-", given=full)
+        self.assertEqual((answer.returncode, json.loads(answer.stdout)["smallest"]), (3, "3/4"))
+        wrong = yarrow("fill", "-", given={**full, "conductors": [{"count": 1, "size": "12"}]})
+        self.assertEqual((wrong.returncode, wrong.stdout), (2, ""))
+        self.assertEqual(wrong.stderr.splitlines(), [wrong.stderr.strip()])
+        self.assertTrue(wrong.stderr.startswith("conductors[0].insulation: expected "))
+
+    def test_the_catalogue_tells_conductors_and_boxes(self) -> None:
+        wires = json.loads(yarrow("catalog", "conductors").stdout)
+        self.assertIn(("12 AWG THHN", 0.0133), [(each["name"], each["area"]) for each in wires])
+        boxes = json.loads(yarrow("catalog", "boxes").stdout)
+        self.assertEqual((boxes[0]["id"], boxes[0]["volume"]), ("octagon-4-1-1/4", 12.5))
+        self.assertTrue(all(each["source"] for each in [*wires, *boxes]))

@@ -133,7 +133,7 @@ class WhatToLookOutFor(unittest.TestCase):
         plan = planned(*four, offset(40, 4, angle=10), end(80))
         finding = found(plan, "too-many-degrees")
         self.assertIn("380°", finding.text)
-        self.assertIn("line 5", finding.text)
+        self.assertIn("line 3", finding.text)
         self.assertTrue(finding.source)
 
     def test_a_pipe_longer_than_a_stick(self) -> None:

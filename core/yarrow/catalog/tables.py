@@ -2,18 +2,14 @@
 
 from __future__ import annotations
 
-import csv
-import tomllib
 from dataclasses import dataclass, replace
 from fractions import Fraction
 from functools import cache
-from pathlib import Path
 from typing import Any
 
+from yarrow.catalog.reading import rows, source_of, toml
 from yarrow.measure.tape import read_length
 from yarrow.measure.units import Unit, convert
-
-_HERE = Path(__file__).parent
 
 
 class TradeSize(str):
@@ -91,15 +87,15 @@ class Fitting:
 @cache
 def conduits() -> dict[tuple[str, str], Conduit]:
     """Every conduit by type and size."""
-    types = _toml("conduit-types")
+    types = toml("conduit-types")
     found: dict[tuple[str, str], Conduit] = {}
     for table, unit in (("conduit-us", "in"), ("conduit-metric", "mm")):
         region = table.removeprefix("conduit-")
         engaged = {
-            joint: {row["size"]: row[f"engaged_{unit}"] for row in _csv(f"{named}-{region}")}
+            joint: {row["size"]: row[f"engaged_{unit}"] for row in rows(f"{named}-{region}")}
             for joint, named in (("threaded", "threads"), ("glued", "sockets"))
         }
-        for row in _csv(table):
+        for row in rows(table):
             kind = types[row["type"]]
             size = TradeSize(row["size"])
             diameter = Fraction(row[f"od_{unit}"])
@@ -114,7 +110,7 @@ def conduits() -> dict[tuple[str, str], Conduit]:
                 joint=kind["joint"],
                 engaged=Fraction(engaged.get(kind["joint"], {}).get(size, 0)),
                 least_radius=_least_radius(size, diameter, unit),
-                source=_source(table),
+                source=source_of(table),
             )
     return found
 
@@ -122,12 +118,12 @@ def conduits() -> dict[tuple[str, str], Conduit]:
 @cache
 def benders() -> dict[str, BenderEntry]:
     """Every bender by id."""
-    families = _toml("benders")
-    rows: dict[str, list[dict[str, str]]] = {}
-    for row in _csv("benders"):
-        rows.setdefault(row["id"], []).append(row)
+    families = toml("benders")
+    shoes: dict[str, list[dict[str, str]]] = {}
+    for row in rows("benders"):
+        shoes.setdefault(row["id"], []).append(row)
     found = {}
-    for bender, shoe in rows.items():
+    for bender, shoe in shoes.items():
         family = families[shoe[0]["family"]]
         found[bender] = BenderEntry(
             id=bender,
@@ -146,7 +142,7 @@ def rules_of_thumb(table: str = "rules-of-thumb") -> tuple[RuleOfThumb, ...]:
         RuleOfThumb(
             float(row["angle"]), float(row["multiplier"]), float(Fraction(row["shrink_per_rise"]))
         )
-        for row in _csv(table)
+        for row in rows(table)
     )
 
 
@@ -178,7 +174,7 @@ class Stance:
 @cache
 def stance(kind: str) -> Stance:
     """Where a kind of bender is worked. Raises: KeyError for a kind that there is not."""
-    row = _toml("stances")[kind]
+    row = toml("stances")[kind]
     return Stance(
         row["place"],
         row["height_mm"],
@@ -194,7 +190,7 @@ def stance_at(usual: Stance, place: str) -> Stance:
 
     Raises: KeyError for a place that there is not.
     """
-    row = _toml("stances")["places"][place]
+    row = toml("stances")["places"][place]
     height = row.get("height_mm", usual.handle_mm)
     return replace(usual, place=place, height_mm=height, table=_table(row.get("table_mm")))
 
@@ -214,7 +210,7 @@ class UsualAngles:
 @cache
 def usual_angles(kind: str) -> UsualAngles:
     """The angles of a kind of bends. Raises: KeyError for a kind that no one answers with."""
-    row = _toml("usual-angles")[kind]
+    row = toml("usual-angles")[kind]
     return UsualAngles(
         tuple(float(angle) for angle in row["angles"]),
         tuple((float(up_to), float(angle)) for up_to, angle in row["usual"]),
@@ -228,7 +224,7 @@ def fittings() -> dict[str, Fitting]:
         kind: Fitting(
             kind, entry["name"], tuple(entry["takes_in"]), entry["drawn"], float(entry["drawn_mm"])
         )
-        for kind, entry in _toml("fittings").items()
+        for kind, entry in toml("fittings").items()
     }
 
 
@@ -236,21 +232,21 @@ def fittings() -> dict[str, Fitting]:
 def typical_springback() -> dict[str, tuple[float, float]]:
     """By type of conduit: what a bend is commanded to, and what of it is typically kept."""
     return {
-        row["type"]: (float(row["commanded"]), float(row["kept"])) for row in _csv("springback")
+        row["type"]: (float(row["commanded"]), float(row["kept"])) for row in rows("springback")
     }
 
 
 @cache
 def limits() -> dict[str, Any]:
     """Limits that a rule sets, each with its source."""
-    return _toml("limits")
+    return toml("limits")
 
 
 @cache
 def source_of_least_radius(unit: Unit) -> str:
     """Where the least radius of a conduit measured in ``unit`` is written."""
     return (
-        _source("least-radius-us") if unit == "in" else limits()["metric_inside_radius"]["source"]
+        source_of("least-radius-us") if unit == "in" else limits()["metric_inside_radius"]["source"]
     )
 
 
@@ -269,9 +265,20 @@ def _least_radius(size: str, diameter: Fraction, unit: str) -> Fraction | None:
 
 
 @cache
+def other_least_radius(conduit: Conduit) -> Fraction | None:
+    """The least centreline radius on a tool that is neither a one-shot nor a full-shoe bender."""
+    if conduit.unit == "mm":
+        return conduit.least_radius
+    radii = {
+        row["size"]: read_length(row["other_in"], "in").value for row in rows("least-radius-us")
+    }
+    return radii.get(conduit.size)
+
+
+@cache
 def _least_radii() -> dict[str, Fraction]:
     return {
-        row["size"]: read_length(row["one_shot_in"], "in").value for row in _csv("least-radius-us")
+        row["size"]: read_length(row["one_shot_in"], "in").value for row in rows("least-radius-us")
     }
 
 
@@ -292,17 +299,3 @@ def _shoe_fit(row: dict[str, str]) -> ShoeFit:
         heel=number("heel"),
         degrees_per_click=float(row["degrees_per_click"]) if row["degrees_per_click"] else None,
     )
-
-
-def _csv(table: str) -> list[dict[str, str]]:
-    with (_HERE / f"{table}.csv").open(encoding="utf-8", newline="") as file:
-        return list(csv.DictReader(file))
-
-
-def _toml(name: str) -> dict[str, Any]:
-    return tomllib.loads((_HERE / f"{name}.toml").read_text(encoding="utf-8"))
-
-
-def _source(table: str) -> str:
-    about = _toml(table)
-    return f"{about['source']} ({about['edition']})"

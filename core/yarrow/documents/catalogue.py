@@ -2,12 +2,17 @@
 
 from __future__ import annotations
 
+import math
+from collections.abc import Iterator
 from dataclasses import dataclass
 
 from yarrow.benders.bender import Bender
 from yarrow.benders.catalogued import catalogued
+from yarrow.catalog.reading import source_of
 from yarrow.catalog.tables import BenderEntry, ShoeFit, benders, conduits, fittings
+from yarrow.catalog.wiring import standard_boxes, trunkings, uk_cables, us_wires
 from yarrow.documents.bender_file import MarkName, mark_names
+from yarrow.measure.units import Unit
 
 
 @dataclass(frozen=True, slots=True)
@@ -63,12 +68,53 @@ class CataloguedFitting:
 
 
 @dataclass(frozen=True, slots=True)
+class CataloguedConductor:
+    """A conductor that a check can name: by insulation and size, or by csa (mm2) and build.
+    ``diameter`` in ``units`` and ``area`` in their square, None where no table says."""
+
+    insulation: str
+    size: str
+    csa: float | None
+    build: str
+    name: str
+    units: Unit
+    diameter: float | None
+    area: float | None
+    source: str
+
+
+@dataclass(frozen=True, slots=True)
+class CataloguedBox:
+    """A standard box: cubic inches, of each gang where it is told ``per_gang``."""
+
+    id: str
+    name: str
+    volume: float
+    per_gang: bool
+    source: str
+
+
+@dataclass(frozen=True, slots=True)
+class CataloguedTrunking:
+    """A usual trunking: mm, and its printed factor."""
+
+    size: str
+    width: int
+    height: int
+    factor: int
+    source: str
+
+
+@dataclass(frozen=True, slots=True)
 class Catalogue:
     """Everything that a run can name."""
 
     conduit: tuple[CataloguedConduit, ...]
     benders: tuple[CataloguedBender, ...]
     fittings: tuple[CataloguedFitting, ...]
+    conductors: tuple[CataloguedConductor, ...]
+    boxes: tuple[CataloguedBox, ...]
+    trunking: tuple[CataloguedTrunking, ...]
 
 
 def catalogue() -> Catalogue:
@@ -90,7 +136,44 @@ def catalogue() -> Catalogue:
         ),
         benders=tuple(_bender(entry) for entry in benders().values()),
         fittings=tuple(CataloguedFitting(f.kind, f.name) for f in fittings().values()),
+        conductors=tuple(_conductors()),
+        boxes=tuple(
+            CataloguedBox(b.id, b.name, float(b.volume), b.per_gang, source_of("boxes-us"))
+            for b in standard_boxes().values()
+        ),
+        trunking=tuple(
+            CataloguedTrunking(t.size, t.width, t.height, t.factor, source_of("trunking-uk"))
+            for t in trunkings().values()
+        ),
     )
+
+
+def _conductors() -> Iterator[CataloguedConductor]:
+    for wire in us_wires().values():
+        yield CataloguedConductor(
+            wire.insulation,
+            wire.size,
+            None,
+            "",
+            wire.name,
+            "in",
+            float(wire.diameter),
+            float(wire.area),
+            wire.source,
+        )
+    for cable in uk_cables().values():
+        across = None if cable.diameter is None else float(cable.diameter)
+        yield CataloguedConductor(
+            "",
+            "",
+            float(cable.csa),
+            cable.build,
+            cable.name,
+            "mm",
+            across,
+            None if across is None else math.pi / 4 * across**2,
+            source_of("cables-uk"),
+        )
 
 
 def _bender(entry: BenderEntry) -> CataloguedBender:

@@ -21,7 +21,6 @@ from yarrow.bends.registry import KINDS, Line
 from yarrow.catalog.tables import (
     Conduit,
     Stance,
-    TradeSize,
     allowance,
     benders,
     conduits,
@@ -32,6 +31,7 @@ from yarrow.catalog.tables import (
 )
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.schema import reader
+from yarrow.documents.wire_reading import read_wires, trade_size
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.rounding import STEPS, USUAL_STEP
@@ -107,6 +107,8 @@ def read_run(document: object) -> Survey:
         own_allowances=tuple(own_allowances),
         order=tuple(Next(**each) for each in shape.get("order", [])),
         stance=_stance(shape["stance"], bender, worked) if "stance" in shape else None,
+        wires=read_wires(shape["wires"], conduit) if "wires" in shape else None,
+        most_degrees=shape.get("wires", {}).get("most_degrees"),
     )
     rack = _rack(shape["rack"], unit, worked, setup) if "rack" in shape else None
     return Survey(replace(setup, worked=tuple(worked)), said, meet, rack)
@@ -174,7 +176,7 @@ def _rack(shape: dict[str, Any], unit: Unit, worked: list[Worked], setup: Run) -
 
 def read_conduit(shape: dict[str, Any]) -> Conduit:
     """A conduit of the catalogue. Raises: Refusal."""
-    kind, size = shape["type"], TradeSize(shape["size"].strip().replace(" ", "-"))
+    kind, size = shape["type"], trade_size(shape["size"])
     known = conduits()
     if (kind, size) in known:
         return known[kind, size]

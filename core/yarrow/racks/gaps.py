@@ -5,12 +5,12 @@ from __future__ import annotations
 from collections.abc import Sequence
 from itertools import pairwise
 
+from yarrow.finding import Finding, Remedy
 from yarrow.geometry.closest import Near, closest
 from yarrow.geometry.vectors import Vector, along, cross, length, subtract
 from yarrow.racks.lines import Line, line_name, outside
 from yarrow.racks.rack_plan import Gap, RackPipe
 from yarrow.runs.findings.tool import SHOT
-from yarrow.runs.plan import Finding, Remedy
 from yarrow.runs.run import Rack, Run
 from yarrow.runs.words import Words
 

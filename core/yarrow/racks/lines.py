@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
+from yarrow.finding import Finding
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.frame import Frame
@@ -14,7 +15,7 @@ from yarrow.geometry.pipe import PipeBend, develop, fold
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import convert
 from yarrow.runs.layout import Layout
-from yarrow.runs.plan import Finding, Plan
+from yarrow.runs.plan import Plan
 from yarrow.runs.planner import Asked, plan_asked
 from yarrow.runs.run import Built, OtherPipe, Rack, Run, Survey
 from yarrow.runs.words import Words

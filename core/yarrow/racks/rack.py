@@ -6,12 +6,13 @@ from collections.abc import Sequence
 from dataclasses import replace
 from itertools import pairwise
 
+from yarrow.finding import Finding
 from yarrow.racks.gaps import gap_between, touching
 from yarrow.racks.lines import FREES, Line, built_findings, no_leg, pipe_lines, plan_path
 from yarrow.racks.rack_plan import Gap, RackPipe, RackPlan
 from yarrow.racks.shots import bends_of, in_shots, radii, shots_of
 from yarrow.runs.layout import lay_out
-from yarrow.runs.plan import Finding, Plan
+from yarrow.runs.plan import Plan
 from yarrow.runs.planner import ask, plan_asked
 from yarrow.runs.run import Rack, Run, Survey
 from yarrow.runs.words import Words

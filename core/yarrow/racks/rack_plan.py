@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from yarrow.finding import Finding
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
-from yarrow.runs.plan import Finding, Mark, PlannedBend, PlannedBender, PlannedConduit
+from yarrow.runs.plan import Mark, PlannedBend, PlannedBender, PlannedConduit
 from yarrow.runs.run import Between, Corners
 
 

@@ -7,10 +7,10 @@ from dataclasses import dataclass
 
 from yarrow.benders.placing import other_end
 from yarrow.catalog.tables import Stance, stance_at
+from yarrow.finding import Finding
 from yarrow.handling.orders import Handled, Order
 from yarrow.handling.splitting import splits
 from yarrow.handling.strikes import Strike, What, strikes
-from yarrow.runs.plan import Finding
 from yarrow.runs.steps import Piece
 from yarrow.runs.words import Words
 

@@ -14,6 +14,8 @@ from yarrow.bends.registry import Line
 from yarrow.bends.straight import Straight
 from yarrow.bends.turn import Turn
 from yarrow.catalog.tables import limits, usual_angles
+from yarrow.fill.pull_points import USUAL_DEGREES
+from yarrow.finding import Finding, Remedy
 from yarrow.geometry.arcs import tangent_length
 from yarrow.obstacles.block import BlockThing
 from yarrow.obstacles.free_offset import FreeOffset
@@ -25,7 +27,7 @@ from yarrow.obstacles.round import RoundThing
 from yarrow.obstacles.wall import Wall
 from yarrow.runs.candidates import Place, Tried, answers, picked, tried, usual_angle
 from yarrow.runs.layout import lay, pipe_of
-from yarrow.runs.plan import Choice, Finding, Remedy
+from yarrow.runs.plan import Choice
 from yarrow.runs.reasons import worded
 from yarrow.runs.run import Run, Survey
 from yarrow.runs.words import Words
@@ -66,7 +68,7 @@ def choose(survey: Survey, words: Words) -> Chosen:
     """
     known: _Known = {}
     lines, taken, degrees = _go(survey, known, thrifty=False)
-    thrifty = bool(taken) and degrees > limits()["bends_between_pull_points"]["degrees"]
+    thrifty = bool(taken) and degrees > (survey.setup.most_degrees or USUAL_DEGREES)
     if thrifty:
         lines, taken, degrees = _go(survey, known, thrifty=True)
     choices: list[Choice] = []

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from yarrow.benders.bender import Hook
 from yarrow.benders.placing import Placing, place_bender
 from yarrow.catalog.tables import Stance, stance
+from yarrow.finding import Finding
 from yarrow.geometry.pipe import develop
 from yarrow.geometry.vectors import Vector
 from yarrow.handling.half_bent import Arc, HalfBent, half_bent
@@ -18,7 +19,7 @@ from yarrow.measure.units import convert_length
 from yarrow.runs.advice import Met, helps_of, met, no_order, reason, too_many
 from yarrow.runs.layout import Layout, lay_out
 from yarrow.runs.marks import exact_marks
-from yarrow.runs.plan import Finding, Mark, Plan, Step
+from yarrow.runs.plan import Mark, Plan, Step
 from yarrow.runs.planner import ask, plan_asked, run_order
 from yarrow.runs.run import Next, Run, Survey
 from yarrow.runs.steps import Piece, steps

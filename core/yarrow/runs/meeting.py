@@ -8,11 +8,12 @@ from dataclasses import dataclass, replace
 from typing import Any
 
 from yarrow.bends.registry import Line
+from yarrow.finding import Finding, Remedy
 from yarrow.geometry.vectors import Vector, dot, length, scaled, subtract
 from yarrow.obstacles.obstacle import exact
 from yarrow.runs.findings.draft import line_name
 from yarrow.runs.layout import lay_out
-from yarrow.runs.plan import Finding, Remedy, Solved
+from yarrow.runs.plan import Solved
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words
 

@@ -6,38 +6,11 @@ from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.benders.bender import BenderKind, Hook, Reference, Way
+from yarrow.finding import Finding
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.runs.run import Method, Worked
-
-Level = Literal["error", "warning", "note"]
-
-
-@dataclass(frozen=True, slots=True)
-class Remedy:
-    """A finding's fix: what it does in words, and the one field that it sets."""
-
-    label: str
-    path: str
-    value: str | float | tuple[str, ...]
-
-
-@dataclass(frozen=True, slots=True)
-class Finding:
-    """Something to know before metal is bent: how bad, what, where, and what to change.
-
-    ``feature`` is the line of the walk, ``path`` the field, ``bends`` the bends it is about;
-    ``source`` where a rule is written, empty where it is the geometry or the tool that says so.
-    """
-
-    level: Level
-    code: str
-    text: str
-    feature: int | None = None
-    path: str = ""
-    bends: tuple[int, ...] = ()
-    remedy: Remedy | None = None
-    source: str = ""
+from yarrow.runs.wires import PlannedWires
 
 
 @dataclass(frozen=True, slots=True)
@@ -289,6 +262,7 @@ class Plan:
     things: tuple[Thing, ...]
     choices: tuple[Choice, ...]
     solved: tuple[Solved, ...]
+    wires: PlannedWires | None
     worked: tuple[Worked, ...]
     findings: tuple[Finding, ...]
 

@@ -7,7 +7,8 @@ from dataclasses import dataclass, replace
 
 from yarrow.benders.bender import Hook
 from yarrow.benders.placing import making_order, place_bender
-from yarrow.catalog.tables import limits
+from yarrow.fill.pull_points import USUAL_DEGREES, pull_points
+from yarrow.finding import Finding
 from yarrow.geometry.arcs import gain
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import OUT, StraightPipe, develop
@@ -36,7 +37,6 @@ from yarrow.runs.outcome import comes_out
 from yarrow.runs.plan import (
     Beside,
     Choice,
-    Finding,
     Mark,
     Plan,
     PlannedBend,
@@ -51,6 +51,7 @@ from yarrow.runs.rule import by_rule
 from yarrow.runs.run import Method, Run, Survey
 from yarrow.runs.site import site_dimensions, things
 from yarrow.runs.steps import Piece, steps
+from yarrow.runs.wires import PlannedWires, bends_on, plan_wires, wire_findings
 from yarrow.runs.words import Words
 from yarrow.runs.working import working
 
@@ -199,6 +200,8 @@ def _plan(
     findings: list[Finding],
 ) -> Plan:
     run, words = asked.run, asked.words
+    wires = _wires(run, layout, pipe, words)
+    findings = [*findings, *(wire_findings(wires) if wires else [])]
     cut_length = max(made.cut_length, 0.0)
     conduit = run.conduit
     return Plan(
@@ -234,7 +237,7 @@ def _plan(
         marks=made.marks,
         working=rows,
         steps=work,
-        totals=_totals(layout, pipe),
+        totals=_totals(run, layout, pipe),
         dimensions=made.dimensions,
         beside=beside,
         site=site_dimensions(layout, asked.survey.said, words),
@@ -242,9 +245,19 @@ def _plan(
         comes_out_as=made.path,
         choices=asked.choices,
         solved=asked.solved,
+        wires=wires,
         worked=run.worked,
         findings=tuple(sorted(findings, key=lambda f: _GRAVEST_FIRST[f.level])),
     )
+
+
+def _wires(run: Run, layout: Layout, pipe: StraightPipe, words: Words) -> PlannedWires | None:
+    """The check of the run's wire; None where there is none, or no pipe to draw it into."""
+    if run.wires is None or not pipe.straights:
+        return None
+    points = pull_points(bends_on(pipe), run.most_degrees)
+    features = [layout.owners[corner - 1][0] for corner in pipe.corners]
+    return plan_wires(run.wires, run.unit, pipe, layout.vertices, features, points, words)
 
 
 def _bends(layout: Layout, pipe: StraightPipe) -> tuple[PlannedBend, ...]:
@@ -270,7 +283,7 @@ _TURNING = ("turn", "corner", "kick")
 """Parts of bends that save pipe, against those that come back to the line and use pipe up."""
 
 
-def _totals(layout: Layout, pipe: StraightPipe) -> Totals:
+def _totals(run: Run, layout: Layout, pipe: StraightPipe) -> Totals:
     """Legs + shrink − gain = cut length, with the legs measured straight along the walk."""
     saved = sum(
         gain(bend.radius, bend.angle)
@@ -279,7 +292,7 @@ def _totals(layout: Layout, pipe: StraightPipe) -> Totals:
     )
     return Totals(
         bend_degrees=sum(bend.angle for bend in pipe.bends),
-        limit_degrees=float(limits()["bends_between_pull_points"]["degrees"]),
+        limit_degrees=run.most_degrees or USUAL_DEGREES,
         shrink=pipe.cut_length + saved - _legs(layout) if layout.lines and pipe.straights else 0.0,
         gain=saved,
     )

@@ -13,6 +13,7 @@ from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.obstacles.registry import Met
+from yarrow.runs.wires import Wires
 
 Method = Literal["exact", "table"]
 
@@ -56,7 +57,9 @@ class Run:
     ``order`` is the sequence that a person picked for the bends; empty where it is the usual one.
     ``corners`` are, for a path that was worked out from a walk, the line and part of every corner.
     ``stance`` is where the bender is worked, where that is not what its kind is worked at.
-    ``own_allowances`` are the places whose allowance was left to the fitting and is not zero.
+    ``wires`` is what is to be drawn in; ``most_degrees`` between pull points, where that is not the
+    usual. ``own_allowances`` are the places whose allowance was left to the fitting and is not
+    zero.
     """
 
     name: str
@@ -76,6 +79,8 @@ class Run:
     order: tuple[Next, ...] = ()
     corners: tuple[tuple[int, str], ...] = ()
     stance: Stance | None = None
+    wires: Wires | None = None
+    most_degrees: float | None = None
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from yarrow.bends.registry import Line
+from yarrow.finding import Finding
 from yarrow.runs.findings.draft import Draft, line_name
 from yarrow.runs.findings.fitting import rise_needed, shallower
-from yarrow.runs.plan import Finding
 from yarrow.runs.words import degrees
 
 _HAIR = 1e-9

@@ -5,9 +5,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from yarrow.benders.placing import Placing
+from yarrow.finding import Remedy
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.runs.layout import Layout
-from yarrow.runs.plan import Mark, Remedy
+from yarrow.runs.plan import Mark
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words
 

@@ -12,8 +12,8 @@ from yarrow.bends.offset import Offset
 from yarrow.bends.registry import KINDS, Line
 from yarrow.bends.saddle3 import Saddle3
 from yarrow.bends.saddle4 import Saddle4
+from yarrow.finding import Remedy
 from yarrow.geometry.pipe import develop
-from yarrow.runs.plan import Remedy
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words, degrees
 

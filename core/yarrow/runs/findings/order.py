@@ -7,9 +7,9 @@ from yarrow.bends.kick import Kick
 from yarrow.bends.registry import Line
 from yarrow.bends.straight import Straight
 from yarrow.bends.turn import Turn
+from yarrow.finding import Finding
 from yarrow.runs.findings.draft import line_name, move, place_field
 from yarrow.runs.layout import Layout
-from yarrow.runs.plan import Finding
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words
 

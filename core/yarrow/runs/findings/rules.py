@@ -6,37 +6,37 @@ from yarrow.benders.bender import NOTCH_ANGLE
 from yarrow.bends.end import End
 from yarrow.bends.straight import Straight
 from yarrow.bends.turn import Turn
-from yarrow.catalog.tables import limits
+from yarrow.fill.pull_points import pull_points
+from yarrow.finding import Finding, Remedy
 from yarrow.measure.units import convert
 from yarrow.runs.findings.draft import Draft, line_name
-from yarrow.runs.plan import Finding, Remedy
 from yarrow.runs.run import Run
+from yarrow.runs.wires import bends_on, breaks_in_words
 from yarrow.runs.words import Words, degrees
 
 
 def degree_findings(draft: Draft) -> list[Finding]:
-    """A warning where the run bends more than four quarters between pull points."""
-    limit = limits()["bends_between_pull_points"]
-    total = 0.0
-    for index, bend in enumerate(draft.pipe.bends):
-        total += bend.angle
-        if total > limit["degrees"] + 1e-6:
-            feature = draft.feature(index)
-            whole = sum(b.angle for b in draft.pipe.bends)
-            return [
-                Finding(
-                    "warning",
-                    "too-many-degrees",
-                    f"The run bends {degrees(whole)} between pull points; "
-                    f"{degrees(limit['degrees'])} is the most. Put a box or a conduit body before "
-                    f"{line_name(draft.run, feature)}, or use shallower offsets.",
-                    feature,
-                    "",
-                    (index,),
-                    source=limit["source"],
-                )
-            ]
-    return []
+    """A warning where the run bends more than is allowed between pull points, and where to break
+    it."""
+    points = pull_points(bends_on(draft.pipe), draft.run.most_degrees)
+    if not points.points:
+        return []
+    first = points.points[0]
+    feature = draft.feature(first.bend)
+    return [
+        Finding(
+            "warning",
+            "too-many-degrees",
+            f"The run bends {degrees(points.degrees)} between pull points; "
+            f"{degrees(points.limit)} is the most. Put a box or a conduit body before "
+            f"{line_name(draft.run, feature)}: {breaks_in_words(points, draft.words)}. Or use "
+            "shallower offsets.",
+            feature,
+            "",
+            (first.bend,),
+            source=points.source,
+        )
+    ]
 
 
 def picked_order_findings(run: Run, bends: int) -> list[Finding]:

@@ -5,10 +5,10 @@ from __future__ import annotations
 from yarrow.benders.catalogued import fit_for
 from yarrow.benders.placing import Placing
 from yarrow.catalog.tables import benders, source_of_least_radius
+from yarrow.finding import Finding, Remedy
 from yarrow.measure.units import convert
 from yarrow.runs.findings.draft import Draft, line_name
 from yarrow.runs.findings.fitting import shallower
-from yarrow.runs.plan import Finding, Remedy
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words
 

@@ -7,10 +7,10 @@ from fractions import Fraction
 
 from yarrow.bends.leg import FIRST_LEG
 from yarrow.bends.saddle3 import Saddle3
+from yarrow.finding import Finding, Remedy
 from yarrow.obstacles.obstacle import Setting
 from yarrow.obstacles.over import Hump
 from yarrow.runs.findings.draft import Draft
-from yarrow.runs.plan import Finding, Remedy
 
 _HAIR = 1e-6
 

@@ -1,0 +1,1 @@
+"""Whether the wire goes in."""

@@ -1,0 +1,27 @@
+"""The catalogue's files as they stand: rows of a table, what is told of it, and its source."""
+
+from __future__ import annotations
+
+import csv
+import tomllib
+from pathlib import Path
+from typing import Any
+
+FOLDER = Path(__file__).parent
+
+
+def rows(table: str) -> list[dict[str, str]]:
+    """The rows of a table as printed."""
+    with (FOLDER / f"{table}.csv").open(encoding="utf-8", newline="") as file:
+        return list(csv.DictReader(file))
+
+
+def toml(name: str) -> dict[str, Any]:
+    """What a file beside the tables holds."""
+    return tomllib.loads((FOLDER / f"{name}.toml").read_text(encoding="utf-8"))
+
+
+def source_of(table: str) -> str:
+    """Where a table is printed, with its edition."""
+    about = toml(table)
+    return f"{about['source']} ({about['edition']})"

@@ -1,0 +1,150 @@
+"""Reading ``yarrow.box/1``, ``yarrow.pullbox/1`` and ``yarrow.entries/1``, and their answers."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from fractions import Fraction
+from typing import Any
+
+from yarrow.catalog.tables import TradeSize
+from yarrow.catalog.wiring import WireSize, box_allowances, lock_rings, standard_boxes
+from yarrow.documents.refusal import Refusal
+from yarrow.documents.run_file import read_unit
+from yarrow.documents.schema import reader
+from yarrow.documents.wire_reading import trade_size
+from yarrow.fill.boxes import Box, BoxResult, BoxWires, Devices, Sized, check_box
+from yarrow.fill.entries import EntriesResult, Entry, OpenBox, check_entries
+from yarrow.fill.pull_boxes import PullBox, PullBoxResult, Raceway, check_pull_box
+
+
+def box_document(document: object) -> BoxResult:
+    """The worked sum of a box. Raises: Refusal. Source: docs/run-file.md."""
+    return check_box(read_box(document))
+
+
+def read_box(document: object) -> Box:
+    """A box and what is in it. Raises: Refusal."""
+    if not isinstance(document, dict):
+        raise Refusal("", "a JSON object")
+    shape = reader("box")(document, "", "in")
+    box_id, volume, body = _which(shape)
+    if shape["gangs"] > 1 and volume is not None:
+        raise Refusal("gangs", "1: a stamped volume is that of the whole box")
+    if shape["gangs"] > 1 and not standard_boxes()[box_id].per_gang:
+        per_gang = [b.id for b in standard_boxes().values() if b.per_gang]
+        raise Refusal("gangs", f"1; several go with {', '.join(per_gang)}")
+    grounds = shape.get("grounds")
+    return Box(
+        id=box_id,
+        volume=volume,
+        gangs=shape["gangs"],
+        added=tuple(_exact(each) for each in shape["rings"]),
+        wires=tuple(
+            BoxWires(
+                _size(each, f"conductors[{at}]"),
+                each["ends"],
+                each["passes"],
+                each["loops"],
+                each["inside"],
+            )
+            for at, each in enumerate(shape["conductors"])
+        ),
+        grounds=Sized(_size(grounds, "grounds"), grounds["count"]) if grounds else None,
+        devices=tuple(
+            Devices(_size(each, f"devices[{at}]"), each["count"], each["gangs"])
+            for at, each in enumerate(shape["devices"])
+        ),
+        clamps=shape["clamps"],
+        fittings=shape["fittings"],
+        terminals=tuple(
+            Sized(_size(each, f"terminals[{at}]"), each["count"])
+            for at, each in enumerate(shape["terminals"])
+        ),
+        body=body,
+    )
+
+
+def _which(shape: dict[str, Any]) -> tuple[str, Fraction | None, tuple[Fraction, Fraction] | None]:
+    box = shape["box"]
+    if isinstance(box, str):
+        if box not in standard_boxes():
+            raise Refusal("box", f"one of {', '.join(standard_boxes())}, or a volume")
+        return box, None, None
+    if ("inside" in box) != ("conduit" in box):
+        missing = "conduit" if "inside" in box else "inside"
+        raise Refusal(f"box.{missing}", "a value; it is missing")
+    body = (_exact(box["inside"]), _exact(box["conduit"])) if "inside" in box else None
+    return "", _exact(box["volume"]), body
+
+
+def _exact(number: float) -> Fraction:
+    """A figure as it was written, not as a float has it."""
+    return Fraction(str(number))
+
+
+def _size(shape: dict[str, Any], path: str) -> WireSize:
+    if shape["size"] not in box_allowances():
+        sizes = ", ".join(box_allowances())
+        raise Refusal(f"{path}.size", f"one of {sizes}; larger wire goes by pull box")
+    return WireSize(shape["size"])
+
+
+def pull_box_document(document: object) -> PullBoxResult:
+    """The least pull box. Raises: Refusal. Source: docs/run-file.md."""
+    unit = read_unit(document)
+    shape = reader("pullbox")(document, "", unit)
+    entries = [
+        Raceway(
+            each["id"],
+            each["wall"],
+            each["row"],
+            _trade_size(each["size"], f"entries[{at}].size"),
+        )
+        for at, each in enumerate(shape["entries"])
+    ]
+    known = _distinct([each.id for each in entries])
+    pulls = []
+    for at, (one, other) in enumerate(shape["pulls"]):
+        for place, end in enumerate((one, other)):
+            if end not in known:
+                raise Refusal(f"pulls[{at}][{place}]", f"an entry: one of {', '.join(known)}")
+        if one == other:
+            raise Refusal(f"pulls[{at}][1]", "another entry than the first")
+        pulls.append((one, other))
+    have = shape.get("have")
+    sides = (float(have["width"].value), float(have["height"].value)) if have else None
+    return check_pull_box(PullBox(unit, tuple(entries), tuple(pulls), sides))
+
+
+def entries_document(document: object) -> EntriesResult:
+    """Whether the holes of a box go together. Raises: Refusal. Source: docs/run-file.md."""
+    unit = read_unit(document)
+    shape = reader("entries")(document, "", unit)
+    _distinct([each["id"] for each in shape["entries"]])
+    entries = tuple(
+        Entry(
+            each["id"],
+            each["wall"],
+            float(each["at"].value),
+            float(each["deep"].value),
+            _trade_size(each["size"], f"entries[{at}].size"),
+        )
+        for at, each in enumerate(shape["entries"])
+    )
+    width, height, depth = (float(shape["box"][s].value) for s in ("width", "height", "depth"))
+    return check_entries(OpenBox(unit, width, height, depth, entries, shape["device"]))
+
+
+def _trade_size(size: str, path: str) -> TradeSize:
+    known = trade_size(size)
+    if known not in lock_rings():
+        raise Refusal(path, f"one of {', '.join(lock_rings())}")
+    return known
+
+
+def _distinct(ids: Sequence[str]) -> list[str]:
+    """Raises: Refusal where one name stands for two entries, as one entry on two walls would."""
+    for at, each in enumerate(ids):
+        if each in ids[:at]:
+            raise Refusal(f"entries[{at}].id", f"a name of its own; {each} is on another wall")
+    return list(ids)

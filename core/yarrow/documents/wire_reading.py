@@ -1,0 +1,237 @@
+"""Conductors, circuits and conduits of a check, looked up in the catalogue, refused by path."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+from fractions import Fraction
+from typing import Any, cast
+
+from yarrow.catalog.tables import Conduit, TradeSize, conduits
+from yarrow.catalog.wiring import (
+    WireSize,
+    bores,
+    factor_rule,
+    insulation_called,
+    insulations,
+    uk_cables,
+    us_wires,
+)
+from yarrow.documents.refusal import Refusal
+from yarrow.fill.area import as_holder
+from yarrow.fill.circuits import Circuit, circuit_kinds, conductors_of
+from yarrow.fill.conductor import Conductor, Holder, Role
+from yarrow.fill.factor import factor_holder
+from yarrow.fill.method import MethodName, trimmed
+from yarrow.geometry.vectors import Vector
+from yarrow.runs.wires import PullAsked, Wires
+
+MOST_CONDUCTORS = 20_000
+"""In one conduit, from all lines: far beyond any, and quick to refuse."""
+
+
+def read_conductors(shape: dict[str, Any], base: str, method: MethodName) -> tuple[Conductor, ...]:
+    """What goes in, as listed and from circuits, in that order.
+
+    Args: shape, a part with ``conductors``, ``circuits`` and maybe ``one_earth``; base, its path.
+    Raises: Refusal.
+    """
+    listed = [
+        _conductor(each, f"{base}conductors[{at}]") for at, each in enumerate(shape["conductors"])
+    ]
+    circuits = [
+        _circuit(each, f"{base}circuits[{at}]") for at, each in enumerate(shape["circuits"])
+    ]
+    shared = shape.get("one_earth", method == "area")
+    found = (*listed, *conductors_of(circuits, shared))
+    if sum(each.count for each in found) > MOST_CONDUCTORS:
+        raise Refusal(f"{base}conductors", f"at most {MOST_CONDUCTORS} conductors together")
+    return found
+
+
+def _conductor(shape: dict[str, Any], path: str) -> Conductor:
+    ways = {
+        "csa": "csa" in shape,
+        "diameter": "diameter" in shape,
+        "width": "width" in shape or "height" in shape,
+        "size": "size" in shape or "insulation" in shape,
+    }
+    if sum(ways.values()) != 1:
+        raise Refusal(path, "one of: insulation and size; csa; diameter; width and height")
+    count = shape["count"]
+    if ways["size"]:
+        wire = us_wire(shape, path, count)
+        role = cast(Role, shape.get("role", "earth" if wire.insulation == "bare" else "line"))
+        return _told(shape, wire, role)
+    if ways["csa"]:
+        return _told(shape, uk_cable(shape, path, count), cast(Role, shape.get("role", "line")))
+    return _told(shape, _cable(shape, path, count), cast(Role, shape.get("role", "cable")))
+
+
+def _told(shape: dict[str, Any], conductor: Conductor, role: Role) -> Conductor:
+    carries = shape.get("carries", role != "earth")
+    return replace(conductor, role=role, carries=carries)
+
+
+def us_wire(shape: dict[str, Any], path: str, count: int, field: str = "size") -> Conductor:
+    """A wire of the US tables. Raises: Refusal."""
+    for needed in ("insulation", field):
+        if needed not in shape:
+            raise Refusal(f"{path}.{needed}", "a value; it is missing")
+    insulation = insulation_called(shape["insulation"])
+    if insulation is None:
+        raise Refusal(f"{path}.insulation", f"one of {', '.join(insulations())}")
+    wire = us_wires().get((insulation, shape[field]))
+    if wire is None:
+        sizes = [size for kind, size in us_wires() if kind == insulation]
+        raise Refusal(f"{path}.{field}", f"one of {', '.join(sizes)}")
+    return Conductor(
+        count=count,
+        name=wire.name,
+        unit="in",
+        diameter=wire.diameter,
+        path=path,
+        area=wire.area,
+        insulation=wire.insulation,
+        size=WireSize(wire.size),
+    )
+
+
+def uk_cable(shape: dict[str, Any], path: str, count: int, field: str = "csa") -> Conductor:
+    """A single-core cable of the UK tables. Raises: Refusal."""
+    csa = Fraction(str(shape[field]))
+    cable = uk_cables().get((csa, shape["build"]))
+    if cable is None:
+        known = [c.csa for c in uk_cables().values() if c.build == shape["build"]]
+        sizes = ", ".join(trimmed(float(each), 1) for each in known)
+        raise Refusal(f"{path}.{field}", f"a {shape['build']} single core: one of {sizes}")
+    return Conductor(
+        count=count,
+        name=cable.name,
+        unit="mm",
+        diameter=cable.diameter,
+        path=path,
+        csa=cable.csa,
+        build=cable.build,
+    )
+
+
+def _cable(shape: dict[str, Any], path: str, count: int) -> Conductor:
+    """A cable by its diameter; an oval one by its larger side."""
+    if "diameter" in shape:
+        reading, height = shape["diameter"], None
+    else:
+        for needed in ("width", "height"):
+            if needed not in shape:
+                raise Refusal(f"{path}.{needed}", "a value; it is missing")
+        sides = sorted((shape["width"], shape["height"]), key=lambda side: side.value)
+        reading, height = sides[1], sides[0].value
+    across = trimmed(float(reading.value), 3)
+    told = f"{across} by {trimmed(float(height), 3)}" if height is not None else f"⌀ {across}"
+    return Conductor(
+        count=count,
+        name=shape["label"] or f"cable {told} {reading.unit}",
+        unit=reading.unit,
+        diameter=reading.value,
+        path=path,
+        height=height,
+    )
+
+
+def _circuit(shape: dict[str, Any], path: str) -> Circuit:
+    if ("csa" in shape) == ("size" in shape):
+        raise Refusal(path, "either insulation and size, or csa")
+    by_csa = "csa" in shape
+    wire = uk_cable(shape, path, 1) if by_csa else us_wire(shape, path, 1)
+    earth = None
+    if shape["earth"]:
+        field = "earth_csa" if by_csa else "earth_size"
+        if field in shape:
+            read = uk_cable if by_csa else us_wire
+            earth = read(shape, path, 1, field)
+        else:
+            earth = wire
+    kind = circuit_kinds()[shape["kind"]]
+    return Circuit(
+        kind=shape["kind"],
+        count=shape["count"],
+        wire=wire,
+        neutral=shape.get("neutral", kind.neutral),
+        earth_wire=earth,
+        travellers=shape["travellers"],
+    )
+
+
+def read_holder(
+    kind: str, size: str | None, method: MethodName, path: str = "conduit"
+) -> tuple[Holder, bool]:
+    """A conduit to fill, and whether its size is to be chosen. Raises: Refusal."""
+    types = list(dict.fromkeys(conduit.type for conduit in conduits().values()))
+    if kind not in types:
+        raise Refusal(f"{path}.type", f"one of {', '.join(types)}")
+    metric = next(conduit.unit for conduit in conduits().values() if conduit.type == kind) == "mm"
+    if method == "factor":
+        if not metric:
+            of = [t for t in types if (t, "20") in conduits()]
+            raise Refusal(f"{path}.type", f"metric conduit for factors: one of {', '.join(of)}")
+        return factor_holder(kind, _known(size, list(factor_rule().conduits), path)), size is None
+    sizes = [of_size for of_type, of_size in bores() if of_type == kind]
+    return as_holder(bores()[kind, _known(size, sizes, path)]), size is None
+
+
+def read_wires(shape: dict[str, Any], conduit: Conduit) -> Wires:
+    """What is to be drawn into a run of a conduit. Raises: Refusal."""
+    method: MethodName = shape.get("method") or usual_method(conduit.type)
+    # The conduit's own fields are the run's; what is asked of factors for US pipe is the method's.
+    try:
+        holder, _ = read_holder(conduit.type, conduit.size, method)
+    except Refusal as refusal:
+        raise Refusal("wires.method", f"area: {refusal.expected}") from None
+    asked = shape["pull"]
+    return Wires(
+        method=method,
+        holder=holder,
+        conductors=read_conductors(shape, "wires.", method),
+        spare=shape["spare"],
+        nipple=shape["nipple"],
+        pull=PullAsked(
+            asked.get("mass"),
+            asked["state"],
+            asked.get("friction"),
+            asked.get("most_tension"),
+            asked.get("most_side_wall"),
+            UP[asked["up"]],
+        ),
+    )
+
+
+UP: dict[str, Vector | None] = {
+    "level": None,
+    "ahead": (1.0, 0.0, 0.0),
+    "back": (-1.0, 0.0, 0.0),
+    "left": (0.0, 1.0, 0.0),
+    "right": (0.0, -1.0, 0.0),
+    "out": (0.0, 0.0, 1.0),
+    "in": (0.0, 0.0, -1.0),
+}
+"""Where up is, in the frame of a run's first leg."""
+
+
+def trade_size(written: str) -> TradeSize:
+    """``1 1/4`` as the tables have it."""
+    return TradeSize(written.strip().replace(" ", "-"))
+
+
+def _known(size: str | None, sizes: Sequence[str], path: str) -> TradeSize:
+    if size is None:
+        return TradeSize(sizes[0])
+    known = trade_size(size)
+    if known not in sizes:
+        raise Refusal(f"{path}.size", f"one of {', '.join(sizes)}")
+    return known
+
+
+def usual_method(kind: str) -> MethodName:
+    """By area for US conduit, by factors for metric."""
+    unit = next((c.unit for c in conduits().values() if c.type == kind), "in")
+    return "factor" if unit == "mm" else "area"

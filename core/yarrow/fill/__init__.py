@@ -1,0 +1,1 @@
+"""Whether the wire goes in: conduit by area or factor, trunking, boxes, pull boxes, the pull."""

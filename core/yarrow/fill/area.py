@@ -1,0 +1,118 @@
+"""Fill by area (US): the share of a conduit's inside that conductors may take."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from yarrow.catalog.wiring import Bore, bores, fill_limits
+from yarrow.fill.conductor import Conductor, Holder
+from yarrow.fill.method import Amount, MethodName, NoFigure, Rule, in_unit
+from yarrow.finding import Finding
+from yarrow.measure.units import MM_PER_INCH, Unit
+
+
+@dataclass(frozen=True, slots=True)
+class Area:
+    """One conductor may take 53 % of the inside, two 31 %, more 40 %; 60 % in a nipple.
+
+    ``length`` (in ``unit``), where it is known, has to be a nipple's for that.
+    Source: NFPA 70 (2023), chapter 9, table 1 and notes 4, 7 and 9.
+    """
+
+    unit: Unit
+    nipple: bool = False
+    length: float | None = None
+
+    @property
+    def name(self) -> MethodName:
+        """Its name in a document."""
+        return "area"
+
+    @property
+    def amount(self) -> Amount:
+        """What amounts are told in."""
+        return in_unit(self.unit)
+
+    @property
+    def rounds_up(self) -> float | None:
+        """Eight tenths of a like conductor count as one."""
+        return float(fill_limits()["rounding"]["fraction"])
+
+    @property
+    def is_nipple(self) -> bool:
+        """Said to be one, and not known to be longer."""
+        longest = fill_limits()["nipple"]["in"] * (1 if self.unit == "in" else float(MM_PER_INCH))
+        return self.nipple and (self.length is None or self.length <= longest + 1e-9)
+
+    def percent(self, count: int) -> int:
+        """The share for so many conductors."""
+        if self.is_nipple:
+            return int(fill_limits()["nipple"]["percent"])
+        return int(fill_limits()["share"]["percent"][min(max(count, 1), 3) - 1])
+
+    def each(self, conductor: Conductor) -> float:
+        """Its cross-section. Raises: NoFigure."""
+        area = conductor.area_in(self.unit)
+        if area is None:
+            raise NoFigure(f"{conductor.path}.csa", "a size whose outside diameter is known")
+        return area
+
+    def limit(self, holder: Holder, count: int) -> float:
+        """The share of its inside. Raises: NoFigure."""
+        inside = holder.cross_section
+        if inside is None:
+            raise NoFigure("conduit.size", "a conduit whose inside diameter is known")
+        return inside * self.percent(count) / 100
+
+    def holders(self, like: Holder) -> tuple[Holder, ...]:
+        """All sizes of its type."""
+        found = [as_holder(bore) for bore in bores().values() if bore.type == like.type]
+        return tuple(sorted(found, key=lambda holder: holder.cross_section or 0))
+
+    def rule(self, count: int) -> Rule:
+        """Table 1, or the note on nipples."""
+        if self.is_nipple:
+            told = fill_limits()["nipple"]
+            return Rule(f"nipple of {told['in']} in or less: 60 %", told["source"], told["edition"])
+        told = fill_limits()["share"]
+        many = {1: "one conductor", 2: "two conductors"}.get(count, "more than two conductors")
+        return Rule(f"{many}: {self.percent(count)} %", told["source"], told["edition"])
+
+    def findings(self, holder: Holder) -> list[Finding]:
+        """A warning where a nipple is none, a note where the inside is not out of a standard."""
+        found = []
+        if self.nipple and not self.is_nipple:
+            told = fill_limits()["nipple"]
+            found.append(
+                Finding(
+                    "warning",
+                    "not-a-nipple",
+                    f"A nipple is {told['in']} in or less; this is longer: the usual share holds.",
+                    path="nipple",
+                    source=f"{told['source']} ({told['edition']})",
+                )
+            )
+        if holder.area is None:
+            found.append(
+                Finding(
+                    "note",
+                    "inside-is-a-working-figure",
+                    f"The inside of {holder.name} is a working figure: measure yours.",
+                    path="conduit.size",
+                    source=holder.source,
+                )
+            )
+        return found
+
+
+def as_holder(bore: Bore) -> Holder:
+    """A conduit's inside as something to fill."""
+    return Holder(
+        bore.type,
+        bore.size,
+        bore.name,
+        "in" if bore.unit == "in" else "mm",
+        inside=bore.inside,
+        area=bore.area,
+        source=bore.source,
+    )

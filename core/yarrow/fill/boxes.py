@@ -1,0 +1,281 @@
+"""The volume of a box (US): allowances for conductors, devices, clamps, summed line by line."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from fractions import Fraction
+
+from yarrow.catalog.wiring import (
+    StandardBox,
+    WireSize,
+    box_allowances,
+    fill_limits,
+    standard_boxes,
+    wire_name,
+)
+from yarrow.fill.method import Rule, trimmed
+from yarrow.finding import Finding
+
+
+@dataclass(frozen=True, slots=True)
+class BoxWires:
+    """Wires of one size: that end or are spliced in the box, pass through unbroken, pass with a
+    loop of 12 in or more, or stay inside altogether."""
+
+    size: WireSize
+    ends: int = 0
+    passes: int = 0
+    loops: int = 0
+    inside: int = 0
+
+
+@dataclass(frozen=True, slots=True)
+class Devices:
+    """Devices on a yoke each, with the largest wire on them, over so many ``gangs``."""
+
+    size: WireSize
+    count: int
+    gangs: int = 1
+
+
+@dataclass(frozen=True, slots=True)
+class Sized:
+    """So many of something that goes by a wire size: grounds, terminal blocks."""
+
+    size: WireSize
+    count: int
+
+
+@dataclass(frozen=True, slots=True)
+class Box:
+    """A box and what is in it.
+
+    ``id`` names a standard box of ``gangs`` (1 where it is told whole), else ``volume`` is what is
+    stamped on it; ``added`` are extension and plaster rings, cubic inches each. ``body`` tells a
+    conduit body's own cross-section and that of the largest conduit on it, square inches.
+    """
+
+    id: str
+    volume: Fraction | None
+    gangs: int
+    added: tuple[Fraction, ...]
+    wires: tuple[BoxWires, ...]
+    grounds: Sized | None
+    devices: tuple[Devices, ...]
+    clamps: bool
+    fittings: int
+    terminals: tuple[Sized, ...]
+    body: tuple[Fraction, Fraction] | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class BoxLine:
+    """One line of the sum: what, how many allowances of which size, and their volume."""
+
+    what: str
+    allowances: float
+    size: str
+    each: float
+    volume: float
+
+
+@dataclass(frozen=True, slots=True)
+class BoxResult:
+    """Whether a box is large enough, in cubic inches. ``volume`` with every ring; ``smallest``
+    standard box that is (None: none), ``smallest_alike`` the one of the same shape; ``to_pass``,
+    what would make this one do."""
+
+    format: str
+    name: str
+    needed: float
+    volume: float
+    passes: bool
+    share: float
+    left: float
+    smallest: str | None
+    smallest_name: str
+    smallest_alike: str | None
+    lines: tuple[BoxLine, ...]
+    to_pass: tuple[str, ...]
+    rule: Rule
+    findings: tuple[Finding, ...]
+
+    @property
+    def can_be_made(self) -> bool:
+        """Whether no finding is an error."""
+        return not any(finding.level == "error" for finding in self.findings)
+
+
+def check_box(box: Box) -> BoxResult:
+    """The worked sum of a box against its volume.
+
+    Source: NFPA 70 (2023), 314.16(A) to (C).
+    """
+    lines = _lines(box)
+    needed = sum((line.volume for line in lines), Fraction(0))
+    own = box.volume if box.volume is not None else standard_boxes()[box.id].volume * box.gangs
+    volume = own + sum(box.added, Fraction(0))
+    smallest = next(iter(_large_enough(needed)), None)
+    alike = [each for each in _large_enough(needed) if _same_shape(box, each)]
+    passes = needed <= volume
+    told = fill_limits()["box"]
+    rule = Rule("so many cubic inches a conductor", told["source"], told["edition"])
+    to_pass = () if passes else _to_pass(box, needed - volume)
+    findings = [*_too_small(needed, volume, (alike[:1] or _large_enough(needed)[:1]), rule)]
+    findings += _body_findings(box)
+    return BoxResult(
+        format="yarrow.box-result/1",
+        name=_name(box),
+        needed=float(needed),
+        volume=float(volume),
+        passes=passes and not any(finding.level == "error" for finding in findings),
+        share=float(needed / volume) if volume else 0.0,
+        left=float(volume - needed),
+        smallest=smallest.id if smallest else None,
+        smallest_name=smallest.name if smallest else "",
+        smallest_alike=alike[0].id if alike else None,
+        lines=tuple(
+            BoxLine(
+                line.what, float(line.allowances), line.size, float(line.each), float(line.volume)
+            )
+            for line in lines
+        ),
+        to_pass=to_pass,
+        rule=rule,
+        findings=tuple(findings),
+    )
+
+
+def _large_enough(needed: Fraction) -> list[StandardBox]:
+    """Every standard box that holds so many cubic inches, the smallest first."""
+    found = [each for each in standard_boxes().values() if each.volume >= needed]
+    return sorted(found, key=lambda each: each.volume)
+
+
+def _same_shape(box: Box, other: StandardBox) -> bool:
+    return box.volume is None and standard_boxes()[box.id].family == other.family
+
+
+@dataclass(frozen=True, slots=True)
+class _Line:
+    what: str
+    allowances: Fraction
+    size: WireSize
+
+    @property
+    def each(self) -> Fraction:
+        return box_allowances()[self.size]
+
+    @property
+    def volume(self) -> Fraction:
+        return self.allowances * self.each
+
+
+def _lines(box: Box) -> list[_Line]:
+    told = fill_limits()["box"]
+    found: list[_Line] = []
+
+    def add(what: str, allowances: float | Fraction, size: WireSize | None) -> None:
+        if allowances and size is not None:
+            found.append(_Line(what, Fraction(allowances), size))
+
+    for wires in box.wires:
+        add(_counted(wires.ends, "ending or spliced here"), wires.ends * told["ends"], wires.size)
+        add(_counted(wires.passes, "passing through"), wires.passes * told["passes"], wires.size)
+        loop = "passing with a loop of 12 in or more"
+        add(_counted(wires.loops, loop), wires.loops * told["loops"], wires.size)
+    for devices in box.devices:
+        wide = f", {devices.gangs} gangs wide" if devices.gangs > 1 else ""
+        allowances = devices.count * devices.gangs * told["device"]
+        add(_counted(devices.count, "on its yoke", "device") + wide, allowances, devices.size)
+    largest = _largest(box)
+    if box.clamps:
+        add("clamps inside, all together", told["clamps"], largest)
+    add(_counted(box.fittings, "", "support fitting"), box.fittings * told["fittings"], largest)
+    if box.grounds is not None and box.grounds.count:
+        beyond = max(box.grounds.count - told["grounds_together"], 0)
+        allowances = 1 + beyond * Fraction(str(told["ground_beyond"]))
+        many = box.grounds.count
+        what = f"{many} equipment grounds" if many > 1 else "1 equipment ground"
+        add(what, allowances, box.grounds.size)
+    for terminals in box.terminals:
+        allowances = terminals.count * told["terminals"]
+        add(_counted(terminals.count, "", "terminal block"), allowances, terminals.size)
+    return found
+
+
+def _counted(count: int, how: str, what: str = "conductor") -> str:
+    return f"{count} {what}{'s' if count != 1 else ''} {how}".strip()
+
+
+def _largest(box: Box) -> WireSize | None:
+    """The largest conductor in the box, by what it takes."""
+    present = [
+        *(w.size for w in box.wires if w.ends or w.passes or w.loops or w.inside),
+        *([box.grounds.size] if box.grounds is not None and box.grounds.count else []),
+    ]
+    # A box of devices alone still has the wires on them.
+    present = present or [d.size for d in box.devices] or [t.size for t in box.terminals]
+    return max(present, key=lambda size: box_allowances()[size], default=None)
+
+
+def _name(box: Box) -> str:
+    if box.volume is not None:
+        name = "conduit body, stamped" if box.body else "stamped"
+        return f"{name} {trimmed(float(box.volume), 2)} in³"
+    standard = standard_boxes()[box.id].name
+    name = f"{standard}, {box.gangs} gangs" if box.gangs > 1 else standard
+    return f"{name}, with {len(box.added)} ring{'s'[: len(box.added) > 1]}" if box.added else name
+
+
+def _to_pass(box: Box, short: Fraction) -> tuple[str, ...]:
+    """What would make a box do that is ``short`` of so many cubic inches, the least work first."""
+    told = fill_limits()["box"]
+    found = []
+    largest = _largest(box)
+    if box.clamps and largest and box_allowances()[largest] * told["clamps"] >= short:
+        found.append("Connectors that clamp outside: the clamps' allowance falls away.")
+    found.append(f"An extension or plaster ring of at least {trimmed(float(short), 2)} in³.")
+    for wires in sorted(box.wires, key=lambda each: -box_allowances()[each.size]):
+        each = box_allowances()[wires.size]
+        fewer = -(-short // each)
+        if wires.ends >= fewer:
+            found.append(
+                f"{fewer} {wire_name(wires.size)} fewer spliced here "
+                f"({trimmed(float(each), 2)} in³ each), in another box."
+            )
+    return tuple(found)
+
+
+def _too_small(
+    needed: Fraction, volume: Fraction, instead: Sequence[StandardBox], rule: Rule
+) -> list[Finding]:
+    if needed <= volume:
+        return []
+    other = instead[0].name if instead else ""
+    word = f"{other[0].upper()}{other[1:]} is the smallest that does." if other else "No box does."
+    text = (
+        f"The box is too small: {trimmed(float(needed), 2)} in³ needed, "
+        f"{trimmed(float(volume), 2)} there. {word}"
+    )
+    return [
+        Finding(
+            "error", "box-too-small", text, path="box", source=f"{rule.source} ({rule.edition})"
+        )
+    ]
+
+
+def _body_findings(box: Box) -> list[Finding]:
+    """A conduit body has to have twice the cross-section of the largest conduit on it."""
+    if box.body is None:
+        return []
+    told, (own, conduit) = fill_limits()["body"], box.body
+    if own >= conduit * told["times"]:
+        return []
+    text = (
+        f"The body's inside of {trimmed(float(own), 3)} in² is less than {told['times']} times its "
+        f"largest conduit's {trimmed(float(conduit), 3)} in²."
+    )
+    source = f"{told['source']} ({told['edition']})"
+    return [Finding("error", "body-too-narrow", text, path="box.inside", source=source)]

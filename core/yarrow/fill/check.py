@@ -1,0 +1,189 @@
+"""The check of a conduit or trunking by one method: verdict, counts, sizes, and what to say."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from yarrow.catalog.tables import conduits, other_least_radius
+from yarrow.catalog.wiring import adjustment, adjustment_source, bores, fill_limits
+from yarrow.fill.area import Area, as_holder
+from yarrow.fill.conductor import Conductor, Holder
+from yarrow.fill.counting import Load, goes_in, more_of, most_of, used_by
+from yarrow.fill.factor import Factor
+from yarrow.fill.findings import fill_findings, is_wider
+from yarrow.fill.method import Method, trimmed
+from yarrow.fill.result import Beside, FillResult, Heat, Held, Part, Smallest
+
+
+def check_fill(
+    method: Method,
+    holder: Holder,
+    conductors: Sequence[Conductor],
+    spare: float = 0.0,
+    choose: bool = False,
+    beside: Beside | None = None,
+) -> FillResult:
+    """Whether conductors go into a holder.
+
+    Args: spare, percent of the limit to keep free; choose, take the smallest size of the holder's
+    type that passes (its own where none does: then the largest); beside, the same by another way.
+    Raises: NoFigure where the method has no figure for a conductor or the holder.
+    Source: docs/fill.md.
+    """
+    loads = [Load(each.count, method.each(each)) for each in conductors]
+    fitting = _passing(method, method.holders(holder), loads, spare)
+    if choose:
+        holder = fitting or method.holders(holder)[-1]
+    used, count = used_by(loads), sum(load.count for load in loads)
+    limit = method.limit(holder, count)
+    passes = goes_in(method, holder, loads)
+    most = tuple(most_of(method, holder, load.each, spare) for load in loads)
+    room = tuple(more_of(method, holder, loads, at, spare) for at in range(len(loads)))
+    smallest = fitting.size if fitting else None
+    jam = _jam(holder, conductors)
+    result = FillResult(
+        format="yarrow.fill-result/1",
+        method=method.name,
+        passes=passes,
+        used=used,
+        limit=limit,
+        amount=method.amount,
+        share=used / limit if limit else 0.0,
+        spare=spare,
+        usable=limit * (1 - spare / 100),
+        left=limit - used,
+        rule=method.rule(count),
+        conduit=_held(holder),
+        count=count,
+        conductors=tuple(
+            _part(each, load, holder, m, r)
+            for each, load, m, r in zip(conductors, loads, most, room, strict=True)
+        ),
+        most=most,
+        room=room,
+        smallest=smallest,
+        next_size=_next(method, holder),
+        by_type=_by_type(method, holder, loads, spare),
+        jam=jam,
+        rows=method.rows(holder) if isinstance(method, Factor) and not method.is_short else (),
+        beside=beside,
+        heat=_heat(method, conductors),
+        findings=(),
+    )
+    kept = passes and goes_in(method, holder, loads, spare)
+    found = fill_findings(result, method, holder, conductors, kept)
+    return replace(result, passes=passes and _bare_fits(holder, conductors), findings=found)
+
+
+def _passing(
+    method: Method, holders: Sequence[Holder], loads: Sequence[Load], spare: float
+) -> Holder | None:
+    return next((each for each in holders if goes_in(method, each, loads, spare)), None)
+
+
+def _bare_fits(holder: Holder, conductors: Sequence[Conductor]) -> bool:
+    return not any(is_wider(each, holder) for each in conductors)
+
+
+def _next(method: Method, holder: Holder) -> str | None:
+    sizes = [each.size for each in method.holders(holder)]
+    after = sizes[sizes.index(holder.size) + 1 :] if holder.size in sizes else []
+    return after[0] if after else None
+
+
+def _by_type(
+    method: Method, holder: Holder, loads: Sequence[Load], spare: float
+) -> tuple[Smallest, ...]:
+    """The smallest per material that shares the holder's unit; for trunking there is but one."""
+    if not isinstance(method, Area):
+        return ()
+    found = []
+    for type_ in dict.fromkeys(bore.type for bore in bores().values() if bore.unit == holder.unit):
+        sizes = method.holders(replace(holder, type=type_))
+        passing = _passing(method, sizes, loads, spare)
+        name = sizes[0].name.rsplit(" ", 1)[0]
+        found.append(Smallest(type_, passing.size if passing else None, name))
+    return tuple(found)
+
+
+def _held(holder: Holder) -> Held:
+    conduit = conduits().get((holder.type, holder.size))
+    one, other = (conduit.least_radius, other_least_radius(conduit)) if conduit else (None, None)
+    return Held(
+        type=holder.type,
+        size=holder.size,
+        name=holder.name,
+        units=holder.unit,
+        inside=_told(holder.inside),
+        width=_told(holder.width),
+        height=_told(holder.height),
+        least_radius=_told(one),
+        least_radius_other=_told(other),
+        source=holder.source,
+    )
+
+
+def _told(length: object) -> float | None:
+    return None if length is None else float(length)  # type: ignore[arg-type]
+
+
+def _part(conductor: Conductor, load: Load, holder: Holder, most: int, room: int) -> Part:
+    height = conductor.height
+    scale = conductor.across(holder.unit)
+    oval = (
+        float(height / conductor.diameter) * scale
+        if height is not None and conductor.diameter and scale
+        else None
+    )
+    return Part(
+        name=conductor.name,
+        count=conductor.count,
+        each=load.each,
+        total=load.count * load.each,
+        most=most,
+        room=room,
+        diameter=scale,
+        height=oval,
+        size=conductor.size or (trimmed(float(conductor.csa), 1) if conductor.csa else ""),
+        role=conductor.role,
+        carries=conductor.carries,
+        circuit=conductor.circuit,
+    )
+
+
+def _jam(holder: Holder, conductors: Sequence[Conductor]) -> float | None:
+    """The ratio that three alike jam by: of the widest, where there are three of them."""
+    widths = [(each.across(holder.unit), each.count) for each in conductors]
+    known = [(width, count) for width, count in widths if width]
+    if holder.inside is None or not known:
+        return None
+    widest = max(width for width, _ in known)
+    if sum(count for width, count in known if width == widest) != ENOUGH_TO_JAM:
+        return None
+    return fill_limits()["jam"]["stretched"] * float(holder.inside) / widest  # type: ignore[no-any-return]
+
+
+ENOUGH_TO_JAM = 3
+
+
+def _heat(method: Method, conductors: Sequence[Conductor]) -> Heat:
+    carrying = sum(each.count for each in conductors if each.carries)
+    if isinstance(method, Area) and method.unit == "in":
+        percent = 100 if method.is_nipple else adjustment(carrying)
+        text = (
+            f"{carrying} carry current: {percent} % of their ampacity, before anything for warmth "
+            "of the place."
+            if percent < 100
+            else f"{carrying} carry current: no adjustment for their number."
+        )
+        return Heat(carrying, percent, text, adjustment_source())
+    text = (
+        f"{carrying} carry current: grouping factors for the circuits are looked up on their own."
+    )
+    return Heat(carrying, None, text, "BS 7671 (18th edition, 2018), appendix 4")
+
+
+def holder_of(kind: str, size: str) -> Holder:
+    """A conduit of the catalogue by type and size, to be filled by area. Raises: KeyError."""
+    return as_holder(bores()[kind, size])

@@ -1,0 +1,89 @@
+"""The same conductors by the other country's way, so that the difference can be seen."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+from fractions import Fraction
+
+from yarrow.catalog.wiring import copper_kcmil, factor_rule, fill_limits, uk_cables
+from yarrow.fill.area import Area
+from yarrow.fill.conductor import Conductor, Holder
+from yarrow.fill.counting import Load, goes_in, used_by
+from yarrow.fill.factor import Factor, factor_holder
+from yarrow.fill.method import Method, MethodName, NoFigure, trimmed
+from yarrow.fill.result import Beside
+
+MM2_PER_KCMIL = 0.506707
+"""A circle a thousandth of an inch across, a thousand times."""
+
+
+def beside(
+    method: Method,
+    holder: Holder,
+    conductors: Sequence[Conductor],
+    length_m: Fraction | None,
+    bends: int,
+) -> Beside | None:
+    """What the other way says of a conduit; None where there is none (trunking, or no length).
+
+    A US trade size is read as the metric conduit of about its bore, a US wire as the next larger
+    metric cable: said in the answer.
+    Source: docs/fill.md.
+    """
+    if method.name == "space" or length_m is None:
+        return None
+    try:
+        if method.name == "factor":
+            return _told(Area(holder.unit), holder, conductors, "")
+        other = Factor(length_m, bends)
+        metric, said = _metric(holder)
+        return _told(other, metric, [_as_cable(each) for each in conductors], said)
+    except NoFigure as missing:
+        name: MethodName = "area" if method.name == "factor" else "factor"
+        text = f"No figure by that way: {missing.expected}."
+        return Beside(name, None, 0.0, 0.0, 0.0, "factor", text, "")
+
+
+def _told(method: Method, holder: Holder, conductors: Sequence[Conductor], said: str) -> Beside:
+    loads = [Load(each.count, method.each(each)) for each in conductors]
+    count = sum(load.count for load in loads)
+    limit, used = method.limit(holder, count), used_by(loads)
+    rule = method.rule(count)
+    way = "By area" if method.name == "area" else "By drawing-in factor"
+    return Beside(
+        method.name,
+        goes_in(method, holder, loads),
+        used,
+        limit,
+        used / limit,
+        method.amount,
+        f"{way}, {rule.text}{said}",
+        f"{rule.source} ({rule.edition})",
+    )
+
+
+def _metric(holder: Holder) -> tuple[Holder, str]:
+    """The metric conduit that stands for a US one, and a word on it."""
+    if holder.unit == "mm":
+        return factor_holder(holder.type, holder.size), ""
+    size = fill_limits()["equivalent"]["conduit"].get(holder.size)
+    if size is None:
+        raise NoFigure("conduit.size", f"sizes to {max(factor_rule().conduits, key=int)} mm")
+    return factor_holder("steel", size), f", read as {size} mm conduit and the next larger cables"
+
+
+def _as_cable(conductor: Conductor) -> Conductor:
+    """A US wire as the next larger metric cable."""
+    if conductor.csa is not None or conductor.size is None:
+        return conductor
+    copper = float(copper_kcmil()[conductor.size]) * MM2_PER_KCMIL
+    larger = [
+        cable.csa
+        for cable in uk_cables().values()
+        if cable.build == "stranded" and cable.short is not None and float(cable.csa) >= copper
+    ]
+    if not larger:
+        most = max(cable.csa for cable in uk_cables().values())
+        raise NoFigure(f"{conductor.path}.size", f"cables to {trimmed(float(most), 1)} mm²")
+    return replace(conductor, csa=min(larger), build="stranded")

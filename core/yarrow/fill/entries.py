@@ -1,0 +1,184 @@
+"""Where raceways enter a box: lock rings and bushes that must not meet, and a device's screws."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from itertools import combinations
+
+from yarrow.catalog.tables import TradeSize
+from yarrow.catalog.wiring import fill_limits
+from yarrow.fill.method import trimmed
+from yarrow.fill.pull_boxes import OPPOSITE, Wall
+from yarrow.fill.rings import least_spacing, lock_ring
+from yarrow.finding import Finding
+from yarrow.measure.units import Unit, convert_length
+
+
+@dataclass(frozen=True, slots=True)
+class Entry:
+    """A raceway's hole: the middle ``along`` its wall from the left or the bottom, ``deep`` from
+    the back."""
+
+    id: str
+    wall: Wall
+    along: float
+    deep: float
+    size: TradeSize
+
+
+@dataclass(frozen=True, slots=True)
+class OpenBox:
+    """A box as one looks into it: inside sides, its entries, and whether a device is in it."""
+
+    unit: Unit
+    width: float
+    height: float
+    depth: float
+    entries: tuple[Entry, ...]
+    device: bool
+
+
+@dataclass(frozen=True, slots=True)
+class PlacedEntry:
+    """An entry with the diameters of its hole and lock ring, and how far they stand in."""
+
+    id: str
+    wall: Wall
+    along: float
+    deep: float
+    size: str
+    hole: float
+    ring: float
+    reach: float
+
+
+@dataclass(frozen=True, slots=True)
+class Spacing:
+    """From the middle of one hole to the middle of the next on a wall: as it is, and at least."""
+
+    between: tuple[str, str]
+    wall: Wall
+    is_now: float
+    least: float
+
+
+@dataclass(frozen=True, slots=True)
+class EntriesResult:
+    """Whether all entries go together, and how far apart they have to be."""
+
+    format: str
+    units: Unit
+    passes: bool
+    entries: tuple[PlacedEntry, ...]
+    spacings: tuple[Spacing, ...]
+    findings: tuple[Finding, ...]
+
+    @property
+    def can_be_made(self) -> bool:
+        """Whether no finding is an error."""
+        return self.passes
+
+
+def check_entries(box: OpenBox) -> EntriesResult:
+    """Every entry against its wall, the others, and the device.
+
+    Source: docs/fill.md, working figures of the catalogue.
+    """
+    placed = [_placed(entry, box.unit) for entry in box.entries]
+    found = [finding for at, entry in enumerate(placed) for finding in _over_edge(box, entry, at)]
+    spacings = []
+    for (_, one), (at, other) in combinations(enumerate(placed), 2):
+        if one.wall == other.wall:
+            least = least_spacing(one.size, other.size, box.unit)
+            is_now = math.dist((one.along, one.deep), (other.along, other.deep))
+            spacings.append(Spacing((one.id, other.id), one.wall, is_now, least))
+            if is_now < least - 1e-9:
+                found.append(_meeting(box, one, other, at, least))
+        elif _meets_round_the_corner(box, one, other):
+            text = (
+                f"{one.id} and {other.id} are next to each other round the corner: their lock "
+                "rings and bushes meet. Move one along its wall."
+            )
+            found.append(Finding("error", "meet-at-corner", text, path=f"entries[{at}].at"))
+    if box.device:
+        found += [f for at, entry in enumerate(placed) for f in _at_device(box, entry, at)]
+    passes = not any(finding.level == "error" for finding in found)
+    return EntriesResult(
+        "yarrow.entries-result/1", box.unit, passes, tuple(placed), tuple(spacings), tuple(found)
+    )
+
+
+def _placed(entry: Entry, unit: Unit) -> PlacedEntry:
+    hole, ring, reach = lock_ring(entry.size, unit)
+    return PlacedEntry(entry.id, entry.wall, entry.along, entry.deep, entry.size, hole, ring, reach)
+
+
+def _wall_length(box: OpenBox, wall: Wall) -> float:
+    return box.height if wall in ("left", "right") else box.width
+
+
+def _told(box: OpenBox, length: float) -> str:
+    return f"{trimmed(length, 2 if box.unit == 'in' else 0)} {box.unit}"
+
+
+def _over_edge(box: OpenBox, entry: PlacedEntry, at: int) -> list[Finding]:
+    half, long = entry.ring / 2, _wall_length(box, entry.wall)
+    if half <= entry.along <= long - half and half <= entry.deep <= box.depth - half:
+        return []
+    text = (
+        f"{entry.id}: the lock ring of {_told(box, entry.ring)} goes over the edge of its wall, "
+        f"{_told(box, long)} by {_told(box, box.depth)}."
+    )
+    return [Finding("error", "over-the-edge", text, path=f"entries[{at}].at")]
+
+
+def _meeting(box: OpenBox, one: PlacedEntry, other: PlacedEntry, at: int, least: float) -> Finding:
+    text = (
+        f"The lock rings of {one.id} and {other.id} meet: from middle to middle at least "
+        f"{_told(box, least)}."
+    )
+    source = fill_limits()["entries"]["source"]
+    return Finding("error", "rings-meet", text, path=f"entries[{at}].at", source=source)
+
+
+def _meets_round_the_corner(box: OpenBox, one: PlacedEntry, other: PlacedEntry) -> bool:
+    """Lock ring and bush as a drum on each wall: whether the two have space in common."""
+    if abs(one.deep - other.deep) >= (one.ring + other.ring) / 2:
+        return False
+    if OPPOSITE[one.wall] == other.wall:
+        between = box.width if one.wall in ("left", "right") else box.height
+        beside = abs(one.along - other.along) < (one.ring + other.ring) / 2
+        return beside and one.reach + other.reach > between
+    return _from_corner(box, one, other.wall) < other.reach and (
+        _from_corner(box, other, one.wall) < one.reach
+    )
+
+
+def _from_corner(box: OpenBox, entry: PlacedEntry, wall: Wall) -> float:
+    """From a wall next to an entry's own to the near edge of its lock ring."""
+    low = wall in ("left", "bottom")
+    middle = entry.along if low else _wall_length(box, entry.wall) - entry.along
+    return middle - entry.ring / 2
+
+
+def _at_device(box: OpenBox, entry: PlacedEntry, at: int) -> list[Finding]:
+    """A warning where wire comes in right at the screws of the device in the middle."""
+    told = {
+        name.removesuffix("_in"): convert_length(value, "in", box.unit)
+        for name, value in fill_limits()["entries"].items()
+        if name.endswith("_in")
+    }
+    if entry.wall not in ("left", "right"):
+        return []
+    beside = (box.width - told["device_wide"]) / 2 < entry.reach + told["wire_room"]
+    level = abs(entry.along - box.height / 2) < (told["screws_high"] + entry.hole) / 2
+    in_front = entry.deep + entry.hole / 2 > box.depth - told["deep"]
+    if not (beside and level and in_front):
+        return []
+    text = (
+        f"{entry.id} comes in right behind a device's screws: its wires meet them. Take the hole "
+        "above or below, or another wall."
+    )
+    source = fill_limits()["entries"]["source"]
+    return [Finding("warning", "at-the-screws", text, path=f"entries[{at}].at", source=source)]

@@ -1,0 +1,141 @@
+"""Fill by drawing-in factors (UK): a factor a cable, against one of the conduit that falls with
+length and bends."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+
+from yarrow.catalog.tables import TradeSize, conduits
+from yarrow.catalog.wiring import bores, factor_rule, uk_cables
+from yarrow.fill.conductor import Conductor, Holder
+from yarrow.fill.method import Amount, MethodName, NoFigure, Rule, trimmed
+from yarrow.finding import Finding
+
+
+@dataclass(frozen=True, slots=True)
+class Row:
+    """A printed length, in metres, and the factor that stands there."""
+
+    length_m: float
+    factor: float
+
+
+@dataclass(frozen=True, slots=True)
+class Factor:
+    """Cable factors summed, against the conduit's for its length and right-angle bends (a double
+    set counts as one).
+
+    Source: guidance to BS 7671; the rule behind the printed rows in docs/fill.md.
+    """
+
+    length_m: Fraction
+    bends: int
+
+    @property
+    def name(self) -> MethodName:
+        """Its name in a document."""
+        return "factor"
+
+    @property
+    def amount(self) -> Amount:
+        """What amounts are told in."""
+        return "factor"
+
+    @property
+    def rounds_up(self) -> float | None:
+        """Never."""
+        return None
+
+    @property
+    def is_short(self) -> bool:
+        """A short straight run, which has tables of its own."""
+        return self.bends == 0 and self.length_m <= factor_rule().short_m
+
+    def each(self, conductor: Conductor) -> float:
+        """Its factor, of the table that this run is read in. Raises: NoFigure."""
+        cable = uk_cables().get((conductor.csa, conductor.build)) if conductor.csa else None
+        factor = (cable.short if self.is_short else cable.long) if cable else None
+        if factor is None:
+            what = "short straight runs" if self.is_short else "this run"
+            known = ", ".join(
+                trimmed(float(each.csa), 1)
+                for each in uk_cables().values()
+                if each.build == conductor.build and (each.short if self.is_short else each.long)
+            )
+            kind = (
+                f"a single core {conductor.build}" if conductor.csa else "csa and build of a core"
+            )
+            raise NoFigure(f"{conductor.path}.csa", f"{kind} with a factor for {what}: {known}")
+        return float(factor)
+
+    def limit(self, holder: Holder, count: int) -> float:
+        """The conduit's factor. Raises: NoFigure."""
+        return self.at(holder, self.length_m)
+
+    def at(self, holder: Holder, length_m: Fraction) -> float:
+        """The conduit's factor over a length. Raises: NoFigure."""
+        rule = factor_rule()
+        conduit = rule.conduits.get(holder.size) if holder.unit == "mm" else None
+        if conduit is None:
+            raise NoFigure("conduit.size", f"one of {', '.join(rule.conduits)}")
+        if self.bends == 0 and length_m <= rule.short_m:
+            return float(conduit.short)
+        printed = conduit.rises / (conduit.falls + length_m * 2**self.bends)
+        return float(conduit.times * int(printed + Fraction(1, 2)))
+
+    def holders(self, like: Holder) -> tuple[Holder, ...]:
+        """All sizes that have a factor."""
+        return tuple(factor_holder(like.type, size) for size in factor_rule().conduits)
+
+    def rule(self, count: int) -> Rule:
+        """The table that the run is read in."""
+        length = f"{trimmed(float(self.length_m), 2)} m"
+        if self.is_short:
+            text = f"straight, {length}: the table for short straight runs"
+        else:
+            bends = "straight" if not self.bends else f"{self.bends} bend{'s'[: self.bends > 1]}"
+            text = f"{length}, {bends}: the table for long runs and runs with bends"
+        return Rule(text, factor_rule().source, factor_rule().edition)
+
+    def rows(self, holder: Holder) -> tuple[Row, ...]:
+        """The printed rows that the length lies on or between. Raises: NoFigure."""
+        printed = factor_rule().printed_m
+        before = [length for length in printed if length <= self.length_m][-1:]
+        after = [length for length in printed if length >= self.length_m][:1]
+        return tuple(
+            Row(float(length), self.at(holder, length)) for length in sorted({*before, *after})
+        )
+
+    def findings(self, holder: Holder) -> list[Finding]:
+        """A warning beyond what is printed."""
+        rule = factor_rule()
+        if self.length_m <= rule.most_m and self.bends <= rule.most_bends:
+            return []
+        return [
+            Finding(
+                "warning",
+                "beyond-the-table",
+                f"The printed table ends at {rule.most_bends} bends and {rule.most_m} m: put a "
+                "draw-in box between. The figure goes on by the same rule.",
+                path="bends" if self.bends > rule.most_bends else "length",
+                source=rule.source,
+            )
+        ]
+
+
+def factor_holder(kind: str, size: str) -> Holder:
+    """A metric conduit as something to draw into. Raises: NoFigure."""
+    row = factor_rule().conduits.get(size)
+    if row is None:
+        raise NoFigure("conduit.size", f"one of {', '.join(factor_rule().conduits)}")
+    bore, conduit = bores().get((kind, size)), conduits().get((kind, size))
+    type_name = next(c.name for c in conduits().values() if c.type == kind).rsplit(" ", 1)[0]
+    return Holder(
+        kind,
+        TradeSize(size),
+        conduit.name if conduit else f"{type_name} {size}",
+        "mm",
+        inside=bore.inside if bore else row.bore_mm,
+        source=factor_rule().source,
+    )

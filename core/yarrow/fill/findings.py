@@ -1,0 +1,120 @@
+"""What a check of conduit or trunking has to say beside its verdict."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from yarrow.catalog.wiring import fill_limits
+from yarrow.fill.conductor import Conductor, Holder
+from yarrow.fill.method import Method, trimmed
+from yarrow.fill.result import FillResult
+from yarrow.finding import Finding, Remedy
+
+PLACES = {"in^2": 4, "mm2": 0, "factor": 0}
+
+
+def is_wider(conductor: Conductor, holder: Holder) -> bool:
+    """Whether one is larger than what it has to go into."""
+    across = conductor.across(holder.unit)
+    inside = holder.inside if holder.inside is not None else holder.height
+    return across is not None and inside is not None and across > float(inside)
+
+
+def fill_findings(
+    result: FillResult,
+    method: Method,
+    holder: Holder,
+    conductors: Sequence[Conductor],
+    kept: bool,
+) -> tuple[Finding, ...]:
+    """What a check has to say beside its verdict: too large, too full, tight, likely to jam, and
+    that heat is a question of its own. ``kept``: the spare is left too."""
+    written = f"{result.rule.source} ({result.rule.edition})"
+    places = PLACES[result.amount]
+    found = []
+    for each in conductors:
+        if is_wider(each, holder):
+            text = f"{each.name} is wider than the inside of {holder.name}."
+            found.append(Finding("error", "wider-than-inside", text, path=each.path))
+    used, limit = trimmed(result.used, places), trimmed(result.limit, places)
+    if not result.passes:
+        text = (
+            f"It does not go in: {used} of {limit} {_square(result.amount)} "
+            f"({result.share:.0%} of what is allowed). " + _instead(result)
+        )
+        found.append(
+            Finding(
+                "error",
+                "does-not-fit",
+                text,
+                path="conductors",
+                remedy=_remedy(result),
+                source=written,
+            )
+        )
+    elif not kept:
+        text = (
+            f"It goes in, but {result.spare:g} % is not left: {result.share:.0%} of what is "
+            f"allowed is taken. {_instead(result)}"
+        )
+        found.append(
+            Finding(
+                "warning",
+                "spare-not-kept",
+                text,
+                path="spare",
+                remedy=_remedy(result),
+                source=written,
+            )
+        )
+    elif result.used > result.limit:
+        text = "Like conductors are counted: eight tenths of one or more count as one more."
+        told = fill_limits()["rounding"]
+        source = f"{told['source']} ({told['edition']})"
+        found.append(Finding("note", "rounded-up", text, path="conductors", source=source))
+    if result.passes and result.share > fill_limits()["tight"]["share"]:
+        text = (
+            f"It goes in, tight: {result.share:.0%} of what is allowed. Lubricant, and a steady "
+            "pull."
+        )
+        found.append(
+            Finding(
+                "note", "tight", text, path="conductors", source=fill_limits()["tight"]["source"]
+            )
+        )
+    jam = fill_limits()["jam"]
+    if result.jam is not None and jam["from"] <= result.jam <= jam["to"]:
+        text = (
+            f"Three alike may wedge in a bend: the ratio is {result.jam:.2f}, and between "
+            f"{jam['from']} and {jam['to']} they jam. Another size, or pull them laid side by side."
+        )
+        found.append(
+            Finding(
+                "warning",
+                "may-jam",
+                text,
+                path="conduit.size",
+                source=f"{jam['source']} ({jam['edition']})",
+            )
+        )
+    found += method.findings(holder)
+    text = f"Fill says nothing about heat. {result.heat.text} Local code decides."
+    found.append(Finding("note", "heat-is-separate", text, source=result.heat.source))
+    return tuple(found)
+
+
+def _instead(result: FillResult) -> str:
+    if result.smallest is None:
+        return f"No {result.conduit.name.rsplit(' ', 1)[0]} of the table takes it: part it."
+    return f"{result.smallest.replace('-', ' ')} is the smallest that passes."
+
+
+def _remedy(result: FillResult) -> Remedy | None:
+    if result.smallest is None or result.smallest == result.conduit.size:
+        return None
+    path = "trunking" if result.method == "space" else "conduit.size"
+    return Remedy(f"Take {result.smallest.replace('-', ' ')}", path, result.smallest)
+
+
+def _square(amount: str) -> str:
+    return {"in^2": "in²", "mm2": "mm²", "factor": "by factor"}[amount]

@@ -1,0 +1,73 @@
+"""What a way of checking says: what one conductor takes, what a holder allows, by which rule."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal, Protocol
+
+from yarrow.fill.conductor import Conductor, Holder
+from yarrow.finding import Finding
+from yarrow.measure.units import Unit
+
+MethodName = Literal["area", "factor", "space"]
+Amount = Literal["in^2", "mm2", "factor"]
+
+
+class NoFigure(ValueError):
+    """A way of checking has no figure for something; ``field`` and ``expected`` say what it has."""
+
+    def __init__(self, field: str, expected: str) -> None:
+        super().__init__(f"{field}: {expected}")
+        self.field = field
+        self.expected = expected
+
+
+@dataclass(frozen=True, slots=True)
+class Rule:
+    """A rule in words, with where it is written."""
+
+    text: str
+    source: str
+    edition: str
+
+
+class Method(Protocol):
+    """A way of checking. Amounts are in ``amount``; ``rounds_up`` is the fraction from which a
+    count of like conductors is rounded up (None: it never is)."""
+
+    @property
+    def name(self) -> MethodName:
+        """Its name in a document."""
+
+    @property
+    def amount(self) -> Amount:
+        """What amounts are told in."""
+
+    @property
+    def rounds_up(self) -> float | None:
+        """From which fraction on a count of like conductors goes up."""
+
+    def each(self, conductor: Conductor) -> float:
+        """What one takes. Raises: NoFigure."""
+
+    def limit(self, holder: Holder, count: int) -> float:
+        """What a holder allows to so many conductors. Raises: NoFigure."""
+
+    def holders(self, like: Holder) -> tuple[Holder, ...]:
+        """Those of the same type, the one that takes least first."""
+
+    def rule(self, count: int) -> Rule:
+        """The rule that sets the limit for so many conductors."""
+
+    def findings(self, holder: Holder) -> list[Finding]:
+        """What there is to say about the holder by this rule."""
+
+
+def trimmed(value: float, places: int) -> str:
+    """A figure to so many places, without zeros that say nothing."""
+    return f"{value:.{places}f}".rstrip("0").rstrip(".") if places else f"{value:.0f}"
+
+
+def in_unit(unit: Unit) -> Amount:
+    """The square of a unit."""
+    return "in^2" if unit == "in" else "mm2"

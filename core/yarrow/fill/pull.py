@@ -1,0 +1,161 @@
+"""The estimated pull: tension along a run in both directions, and pressure on its bends."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from itertools import pairwise
+from typing import Literal
+
+from yarrow.geometry.pipe import StraightPipe
+from yarrow.geometry.vectors import Vector, add, dot, subtract, unit
+
+End = Literal["start", "end"]
+
+
+@dataclass(frozen=True, slots=True)
+class Stretch:
+    """A straight or a bend of the run: from where to where along the pipe, the rise of its chord
+    (sine of the slope, upward in the direction of travel), and, of a bend, degrees and radius."""
+
+    begins: float
+    ends: float
+    rise: float
+    degrees: float = 0.0
+    radius: float = 0.0
+    bend: int | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Pulled:
+    """The rope's tension when the cable's head has come to the end of a stretch, and the pressure
+    on a bend there (0 on a straight), force and force per length."""
+
+    at: float
+    bend: int | None
+    tension: float
+    side_wall: float
+
+
+@dataclass(frozen=True, slots=True)
+class OneWay:
+    """A pull fed in at one end: tension stretch by stretch, the most of both, and whether that is
+    within the limits."""
+
+    feed: End
+    along: tuple[Pulled, ...]
+    tension: float
+    most_tension: float
+    most_side_wall: float
+    within: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Pull:
+    """Both ways, and the end that it is easier to feed in at."""
+
+    ways: tuple[OneWay, OneWay]
+    feed_at: End
+    tension_limit: float | None
+    side_wall_limit: float
+
+
+def stretches(
+    pipe: StraightPipe, vertices: Sequence[Vector], up: Vector | None
+) -> tuple[Stretch, ...]:
+    """The straights and bends of a run, with their slopes.
+
+    Args: vertices, its centreline with both ends; up, the unit vector against gravity in their
+    frame (None: the run is taken as level).
+    """
+    corners = [0, *pipe.corners, len(vertices) - 1]
+    ways = [
+        unit(subtract(vertices[after], vertices[before])) for before, after in pairwise(corners)
+    ]
+
+    def rise(way: Vector) -> float:
+        return dot(way, up) if up is not None else 0.0
+
+    found: list[Stretch] = []
+    place = 0.0
+    for index, bend in enumerate(pipe.bends):
+        found.append(Stretch(place, bend.arc_start, rise(ways[index])))
+        chord = unit(add(ways[index], ways[index + 1]))
+        found.append(
+            Stretch(bend.arc_start, bend.arc_end, rise(chord), bend.angle, bend.radius, index)
+        )
+        place = bend.arc_end
+    found.append(Stretch(place, pipe.cut_length, rise(ways[-1])))
+    return tuple(found)
+
+
+def reversed_run(run: Sequence[Stretch]) -> tuple[Stretch, ...]:
+    """The same stretches met from the other end."""
+    whole = run[-1].ends
+    return tuple(
+        Stretch(
+            whole - each.ends, whole - each.begins, -each.rise, each.degrees, each.radius, each.bend
+        )
+        for each in reversed(run)
+    )
+
+
+def tension_after(before: float, stretch: Stretch, weight: float, friction: float) -> float:
+    """The tension behind a stretch.
+
+    A straight: T + w L (f cos s + sin s); a bend first multiplies by e^(f a), then its length
+    counts as a straight along its chord. Where the cable would run by itself the tension is 0.
+
+    Args: before, the tension at its beginning; weight, force per length in the run's unit of
+    length; friction, f. Source: the usual equations of cable pulling; docs/fill.md.
+    """
+    at_bend = before * math.exp(friction * math.radians(stretch.degrees))
+    level = math.sqrt(max(1 - stretch.rise**2, 0.0))
+    own = weight * (stretch.ends - stretch.begins) * (friction * level + stretch.rise)
+    return max(at_bend + own, 0.0)
+
+
+def pull_both_ways(
+    run: Sequence[Stretch],
+    weight: float,
+    friction: float,
+    tension_limit: float | None,
+    side_wall_limit: float,
+    told_per: float = 1.0,
+) -> Pull:
+    """The pull fed in at the start and at the end; the easier end is the one whose tension is less,
+    the one with less pressure where they are alike.
+
+    Args: weight, force per the run's unit of length; tension_limit (None: not known); told_per, how
+    many of those units pressure is told over: ``side_wall_limit`` is, and so is the answer.
+    """
+    start, end = (
+        _one_way("start", run, weight, friction, told_per),
+        _one_way("end", reversed_run(run), weight, friction, told_per),
+    )
+    ways = (
+        replace(start, within=_within(start, tension_limit, side_wall_limit)),
+        replace(end, within=_within(end, tension_limit, side_wall_limit)),
+    )
+    easier = min(ways, key=lambda way: (round(way.most_tension, 9), way.most_side_wall))
+    return Pull(ways, easier.feed, tension_limit, side_wall_limit)
+
+
+def _within(way: OneWay, tension_limit: float | None, side_wall_limit: float) -> bool:
+    light = tension_limit is None or way.most_tension <= tension_limit
+    return light and way.most_side_wall <= side_wall_limit
+
+
+def _one_way(
+    feed: End, run: Sequence[Stretch], weight: float, friction: float, told_per: float
+) -> OneWay:
+    tension = 0.0
+    found = []
+    for stretch in run:
+        tension = tension_after(tension, stretch, weight, friction)
+        pressure = tension / stretch.radius * told_per if stretch.bend is not None else 0.0
+        found.append(Pulled(stretch.ends, stretch.bend, tension, pressure))
+    most = max(each.tension for each in found)
+    pressed = max(each.side_wall for each in found)
+    return OneWay(feed, tuple(found), tension, most, pressed, True)

@@ -1,0 +1,352 @@
+"""Pull and junction boxes for large wire (US): the least box from its raceways, and a box of that
+size with the raceways placed in it."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from typing import Literal
+
+from yarrow.catalog.tables import TradeSize
+from yarrow.catalog.wiring import fill_limits, lock_rings
+from yarrow.fill.method import Rule, trimmed
+from yarrow.fill.rings import lock_ring, ring_gap
+from yarrow.finding import Finding
+from yarrow.measure.tape import read_length
+from yarrow.measure.units import Unit, convert_length
+
+Wall = Literal["left", "right", "top", "bottom"]
+
+OPPOSITE: dict[str, Wall] = {"left": "right", "right": "left", "top": "bottom", "bottom": "top"}
+
+
+@dataclass(frozen=True, slots=True)
+class Raceway:
+    """A raceway that enters a wall in a row of it; ``size`` is its trade size."""
+
+    id: str
+    wall: Wall
+    row: int
+    size: TradeSize
+
+
+@dataclass(frozen=True, slots=True)
+class PullBox:
+    """The raceways of a box, what is pulled from which to which, and the box at hand if any:
+    width, height."""
+
+    unit: Unit
+    raceways: tuple[Raceway, ...]
+    pulls: tuple[tuple[str, str], ...]
+    have: tuple[float, float] | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Sides:
+    """The sides of a box as one looks into it."""
+
+    width: float
+    height: float
+
+
+@dataclass(frozen=True, slots=True)
+class Reason:
+    """Why a side has to be so long: which wall and row, the sum, the length."""
+
+    side: Literal["width", "height"]
+    wall: str
+    row: int
+    text: str
+    length: float
+
+
+@dataclass(frozen=True, slots=True)
+class Placed:
+    """A raceway in the drawn box: the middle of its hole along its wall from the left or the
+    bottom, and the diameters of the hole and of the lock ring."""
+
+    id: str
+    wall: Wall
+    row: int
+    size: str
+    along: float
+    hole: float
+    ring: float
+
+
+@dataclass(frozen=True, slots=True)
+class PullLine:
+    """One pull: its kind, the least distance between its raceways (``apart``), and what that is in
+    the drawn box, between the nearest edges of the two holes."""
+
+    ends: tuple[str, str]
+    kind: Literal["straight", "angle", "u"]
+    apart: float
+    drawn: float
+
+
+@dataclass(frozen=True, slots=True)
+class PullBoxResult:
+    """The least box by the rule, the distances, and the box drawn: ``drawn`` is at least ``least``
+    and has room for every lock ring and distance. ``passes`` (None: no box at hand)."""
+
+    format: str
+    units: Unit
+    least: Sides
+    apart: tuple[float, ...]
+    pulls: tuple[PullLine, ...]
+    reasons: tuple[Reason, ...]
+    drawn: Sides
+    placed: tuple[Placed, ...]
+    have: Sides | None
+    passes: bool | None
+    rule: Rule
+    findings: tuple[Finding, ...]
+
+    @property
+    def can_be_made(self) -> bool:
+        """Whether no finding is an error."""
+        return not any(finding.level == "error" for finding in self.findings)
+
+
+def nominal(size: str, unit: Unit) -> float:
+    """A trade size as the length that the rule multiplies: 1-1/4 is 1.25 in, 20 is 20 mm.
+
+    Raises: KeyError for a size that is not in the table.
+    """
+    _, of = lock_rings()[size]
+    told: Unit = "in" if of == "in" else "mm"
+    return convert_length(float(read_length(size, told).value), told, unit)
+
+
+def check_pull_box(box: PullBox) -> PullBoxResult:
+    """The least sides of a box and the distances between raceways.
+
+    A straight pull: 8 times its larger raceway, from wall to wall. An angle or U pull: from its
+    wall to the opposite one 6 times the largest raceway of a row and the others of that row, the
+    row that asks for most; between the two raceways 6 times the larger.
+    Source: NFPA 70 (2023), 314.28(A).
+    """
+    told = fill_limits()["pull_box"]
+    by_id = {raceway.id: raceway for raceway in box.raceways}
+    reasons = [*_straight(box, by_id), *_angled(box, by_id)]
+    least = Sides(_longest(reasons, "width"), _longest(reasons, "height"))
+    apart = tuple(told["apart"] * _larger(box, by_id, pull) for pull in box.pulls)
+    drawn, placed = _draw(box, least, apart)
+    where = {each.id: each for each in placed}
+    pulls = tuple(
+        PullLine(
+            pull, _kind(by_id[pull[0]], by_id[pull[1]]), distance, _between(where, pull, drawn)
+        )
+        for pull, distance in zip(box.pulls, apart, strict=True)
+    )
+    rule = Rule(
+        f"straight {told['straight']} times, angle and U {told['angle']} times the largest raceway "
+        "and the others of its row",
+        told["source"],
+        told["edition"],
+    )
+    have = Sides(*box.have) if box.have else None
+    findings = [*_findings(box, least, drawn, pulls, have, rule)]
+    return PullBoxResult(
+        format="yarrow.pullbox-result/1",
+        units=box.unit,
+        least=least,
+        apart=apart,
+        pulls=pulls,
+        reasons=tuple(reasons),
+        drawn=drawn,
+        placed=placed,
+        have=have,
+        passes=None if have is None else not any(f.level == "error" for f in findings),
+        rule=rule,
+        findings=tuple(findings),
+    )
+
+
+def _kind(one: Raceway, other: Raceway) -> Literal["straight", "angle", "u"]:
+    if one.wall == other.wall:
+        return "u"
+    return "straight" if OPPOSITE[one.wall] == other.wall else "angle"
+
+
+def _larger(box: PullBox, by_id: dict[str, Raceway], pull: tuple[str, str]) -> float:
+    return max(nominal(by_id[end].size, box.unit) for end in pull)
+
+
+def _across(wall: str) -> Literal["width", "height"]:
+    """The side of the box that leads from a wall to the opposite one."""
+    return "width" if wall in ("left", "right") else "height"
+
+
+def _straight(box: PullBox, by_id: dict[str, Raceway]) -> list[Reason]:
+    times = fill_limits()["pull_box"]["straight"]
+    found = []
+    for pull in box.pulls:
+        one, other = (by_id[end] for end in pull)
+        if _kind(one, other) != "straight":
+            continue
+        larger = _larger(box, by_id, pull)
+        text = f"{one.id} straight to {other.id}: {times} × {trimmed(larger, 2)}"
+        found.append(Reason(_across(one.wall), one.wall, one.row, text, times * larger))
+    return found
+
+
+def _angled(box: PullBox, by_id: dict[str, Raceway]) -> list[Reason]:
+    times = fill_limits()["pull_box"]["angle"]
+    turning = {
+        (by_id[end].wall, by_id[end].row)
+        for pull in box.pulls
+        if _kind(by_id[pull[0]], by_id[pull[1]]) != "straight"
+        for end in pull
+    }
+    found = []
+    for wall, row in sorted(turning):
+        sizes = sorted(
+            (nominal(r.size, box.unit) for r in box.raceways if (r.wall, r.row) == (wall, row)),
+            reverse=True,
+        )
+        others = "".join(f" + {trimmed(size, 2)}" for size in sizes[1:])
+        text = f"{wall} wall, row {row}: {times} × {trimmed(sizes[0], 2)}{others}"
+        found.append(Reason(_across(wall), wall, row, text, times * sizes[0] + sum(sizes[1:])))
+    return found
+
+
+def _longest(reasons: Sequence[Reason], side: str) -> float:
+    return max((reason.length for reason in reasons if reason.side == side), default=0.0)
+
+
+def _draw(box: PullBox, least: Sides, apart: Sequence[float]) -> tuple[Sides, tuple[Placed, ...]]:
+    """A box of at least the least size with its raceways placed, widened until all is apart, to
+    the next whole inch.
+
+    Raceways of a wall stand in a row from its corner, as far from each other as their lock rings
+    and their pulls ask; those of an angle pull stand as far from the common corner as they can.
+    """
+    width, height = least.width, least.height
+    for _ in range(_WIDENINGS):
+        placed, need = _place(box, width, height, apart)
+        if need.width > width + 1e-9 or need.height > height + 1e-9:
+            width, height = max(width, need.width), max(height, need.height)
+            continue
+        where = {each.id: each for each in placed}
+        lacking = max(
+            (
+                distance - _between(where, pull, Sides(width, height))
+                for pull, distance in zip(box.pulls, apart, strict=True)
+            ),
+            default=0.0,
+        )
+        if lacking <= 1e-9:
+            break
+        width, height = width + lacking / 2, height + lacking / 2
+    step = convert_length(1.0, "in", box.unit)
+    sides = Sides(*(step * math.ceil(side / step - 1e-6) for side in (width, height)))
+    return sides, tuple(_place(box, sides.width, sides.height, apart)[0])
+
+
+_WIDENINGS = 60
+
+
+def _place(
+    box: PullBox, width: float, height: float, apart: Sequence[float]
+) -> tuple[list[Placed], Sides]:
+    """Every raceway in a box of a size, and the size that all of them side by side ask for."""
+    by_id = {raceway.id: raceway for raceway in box.raceways}
+    toward: dict[str, set[str]] = {}
+    u_pulls: dict[str, tuple[str, float]] = {}
+    for pull, distance in zip(box.pulls, apart, strict=True):
+        one, other = (by_id[end] for end in pull)
+        kind = _kind(one, other)
+        if kind == "angle":
+            toward.setdefault(one.id, set()).add(other.wall)
+            toward.setdefault(other.id, set()).add(one.wall)
+        elif kind == "u":
+            u_pulls[other.id] = (one.id, distance)
+    found: list[Placed] = []
+    need = {"width": 0.0, "height": 0.0}
+    for wall, row in dict.fromkeys((raceway.wall, raceway.row) for raceway in box.raceways):
+        along_side: Literal["width", "height"] = "height" if wall in ("left", "right") else "width"
+        long = height if along_side == "height" else width
+        low_end = "bottom" if along_side == "height" else "left"
+        of_row = [each for each in box.raceways if (each.wall, each.row) == (wall, row)]
+        away = [each for each in of_row if low_end in toward.get(each.id, set())]
+        near = [each for each in of_row if each not in away]
+        low, low_extent = _in_a_row(near, box.unit, u_pulls)
+        high, high_extent = _in_a_row(away, box.unit, u_pulls)
+        need[along_side] = max(need[along_side], low_extent + high_extent + ring_gap(box.unit))
+        found += low
+        found += [replace(each, along=long - each.along) for each in high]
+    return found, Sides(need["width"], need["height"])
+
+
+def _in_a_row(
+    raceways: Sequence[Raceway], unit: Unit, u_pulls: dict[str, tuple[str, float]]
+) -> tuple[list[Placed], float]:
+    """Side by side from a corner, and how far from it they reach."""
+    gap = ring_gap(unit)
+    found: dict[str, Placed] = {}
+    reach = 0.0
+    for raceway in raceways:
+        hole, ring, _ = lock_ring(raceway.size, unit)
+        middle = reach + gap + ring / 2
+        partner, distance = u_pulls.get(raceway.id, ("", 0.0))
+        if partner in found:
+            first = found[partner]
+            middle = max(middle, first.along + first.hole / 2 + distance + hole / 2)
+        found[raceway.id] = Placed(
+            raceway.id, raceway.wall, raceway.row, raceway.size, middle, hole, ring
+        )
+        reach = middle + ring / 2
+    return list(found.values()), reach
+
+
+def _spot(placed: Placed, box: Sides) -> tuple[float, float]:
+    return {
+        "left": (0.0, placed.along),
+        "right": (box.width, placed.along),
+        "bottom": (placed.along, 0.0),
+        "top": (placed.along, box.height),
+    }[placed.wall]
+
+
+def _between(where: dict[str, Placed], pull: tuple[str, str], box: Sides) -> float:
+    """From edge to edge of two holes, as one looks into the box."""
+    one, other = (where[end] for end in pull)
+    middles = math.dist(_spot(one, box), _spot(other, box))
+    return middles - (one.hole + other.hole) / 2
+
+
+def _findings(
+    box: PullBox,
+    least: Sides,
+    drawn: Sides,
+    pulls: Sequence[PullLine],
+    have: Sides | None,
+    rule: Rule,
+) -> list[Finding]:
+    source = f"{rule.source} ({rule.edition})"
+    found = []
+    unit = " in" if box.unit == "in" else " mm"
+    if have is not None and (have.width < least.width or have.height < least.height):
+        text = (
+            f"The box is too small: at least {trimmed(least.width, 2)} wide and "
+            f"{trimmed(least.height, 2)}{unit} high."
+        )
+        found.append(Finding("error", "pull-box-too-small", text, path="have", source=source))
+    if drawn.width > least.width + 1e-6 or drawn.height > least.height + 1e-6:
+        text = (
+            "The least box by the rule has no room for the lock rings and distances: "
+            f"{trimmed(drawn.width, 2)} by {trimmed(drawn.height, 2)}{unit} as drawn has."
+        )
+        found.append(Finding("note", "rule-leaves-no-room", text, path="entries", source=source))
+    if any(pull.drawn < pull.apart - 1e-6 for pull in pulls):
+        text = "Raceways of a pull can't all be kept apart here: put one on another wall."
+        found.append(Finding("warning", "too-close", text, path="pulls", source=source))
+    pulled = {end for pull in box.pulls for end in pull}
+    idle = [raceway.id for raceway in box.raceways if raceway.id not in pulled]
+    if idle:
+        text = f"Nothing is pulled through {', '.join(idle)}: it counts in its row alone."
+        found.append(Finding("note", "no-pull", text, path="pulls"))
+    return found

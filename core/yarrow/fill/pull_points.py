@@ -1,0 +1,94 @@
+"""Bends between pull points: whether they are too many, and where to break the run."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from yarrow.catalog.wiring import fill_limits
+
+_TOLD = fill_limits()["pull_points"]
+
+USUAL_DEGREES = float(_TOLD["most_degrees"])
+"""Between two pull points, where nothing stricter is asked for."""
+
+
+@dataclass(frozen=True, slots=True)
+class BendOnPipe:
+    """A bend as a pull meets it: where its arc begins and ends along the pipe, and its degrees."""
+
+    start: float
+    end: float
+    degrees: float
+
+
+@dataclass(frozen=True, slots=True)
+class PullPoint:
+    """Where to break a run: before bend number ``bend`` (from 0), between ``begins`` and ``ends``
+    of that straight, ``at`` its middle; and the degrees of the stretch that ends there."""
+
+    bend: int
+    at: float
+    begins: float
+    ends: float
+    degrees_before: float
+
+
+@dataclass(frozen=True, slots=True)
+class PullPoints:
+    """The degrees of a run against a limit, what is left of it, and the pull points that it needs
+    (none where it keeps within)."""
+
+    degrees: float
+    limit: float
+    left: float
+    points: tuple[PullPoint, ...]
+    degrees_after: float
+    source: str
+
+
+def pull_points(bends: Sequence[BendOnPipe], most_degrees: float | None = None) -> PullPoints:
+    """As few pull points as keep every stretch within the limit, parting the bends evenly.
+
+    Args: most_degrees, the limit where it is not the usual 360.
+    Source: docs/fill.md.
+    """
+    limit = float(most_degrees if most_degrees is not None else USUAL_DEGREES)
+    total = sum(bend.degrees for bend in bends)
+    breaks = _even_breaks([bend.degrees for bend in bends], limit)
+    points = []
+    for last, bend in zip([0, *breaks], breaks, strict=False):
+        begins, ends = bends[bend - 1].end, bends[bend].start
+        before = sum(each.degrees for each in bends[last:bend])
+        points.append(PullPoint(bend, (begins + ends) / 2, begins, ends, before))
+    after = sum(each.degrees for each in bends[breaks[-1] if breaks else 0 :])
+    return PullPoints(total, limit, limit - total, tuple(points), after, _TOLD["source"])
+
+
+def _even_breaks(degrees: Sequence[float], limit: float) -> list[int]:
+    """Before which bends to break, so that no stretch is over the limit, in as few stretches as
+    that takes, the fullest of them as empty as can be."""
+    few = _breaks(degrees, limit)
+    low, high = max(degrees, default=0.0), limit
+    for _ in range(_HALVINGS):
+        middle = (low + high) / 2
+        if len(_breaks(degrees, middle)) <= len(few):
+            high = middle
+        else:
+            low = middle
+    return _breaks(degrees, high)
+
+
+_HALVINGS = 30
+
+
+def _breaks(degrees: Sequence[float], limit: float) -> list[int]:
+    """As late as possible each time. A bend that is over the limit by itself stands alone."""
+    found: list[int] = []
+    so_far = 0.0
+    for index, each in enumerate(degrees):
+        if so_far and so_far + each > limit + 1e-6:
+            found.append(index)
+            so_far = 0.0
+        so_far += each
+    return found

@@ -1,0 +1,105 @@
+"""Trunking: cables, insulation included, take at most 45 % of the inside."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+
+from yarrow.catalog.reading import source_of
+from yarrow.catalog.tables import TradeSize
+from yarrow.catalog.wiring import fill_limits, trunkings
+from yarrow.fill.conductor import Conductor, Holder
+from yarrow.fill.method import Amount, MethodName, NoFigure, Rule, trimmed
+from yarrow.finding import Finding
+from yarrow.measure.units import MM_PER_INCH
+
+
+@dataclass(frozen=True, slots=True)
+class Space:
+    """The printed factor of a usual trunking, else 45 % of its inside, in mm2.
+
+    Source: guidance to BS 7671; docs/fill.md.
+    """
+
+    @property
+    def name(self) -> MethodName:
+        """Its name in a document."""
+        return "space"
+
+    @property
+    def amount(self) -> Amount:
+        """What amounts are told in."""
+        return "mm2"
+
+    @property
+    def rounds_up(self) -> float | None:
+        """Never."""
+        return None
+
+    def each(self, conductor: Conductor) -> float:
+        """Its cross-section, insulation included. Raises: NoFigure."""
+        area = conductor.area_in("mm")
+        if area is None:
+            raise NoFigure(f"{conductor.path}.csa", "a size whose outside diameter is known")
+        return area
+
+    def limit(self, holder: Holder, count: int) -> float:
+        """The printed factor, or the share of the inside."""
+        if holder.factor is not None:
+            return float(holder.factor)
+        square = 1 if holder.unit == "mm" else float(MM_PER_INCH) ** 2
+        return (
+            (holder.cross_section or 0) * square * float(fill_limits()["trunking"]["percent"]) / 100
+        )
+
+    def holders(self, like: Holder) -> tuple[Holder, ...]:
+        """The usual sizes, the least first; for an own size, that one alone."""
+        if like.factor is None and like.width is not None:
+            return (like,)
+        return tuple(usual_trunking(size) for size in trunkings())
+
+    def rule(self, count: int) -> Rule:
+        """The 45 %."""
+        told = fill_limits()["trunking"]
+        return Rule(f"at most {told['percent']} % of the inside", told["source"], told["edition"])
+
+    def findings(self, holder: Holder) -> list[Finding]:
+        """Whether the figure is the printed one."""
+        if holder.factor is None:
+            return []
+        nominal = (holder.cross_section or 0) * fill_limits()["trunking"]["percent"] / 100
+        return [
+            Finding(
+                "note",
+                "printed-factor",
+                f"The printed factor of {holder.name} is taken: it leaves out walls and lid. "
+                f"45 % of {holder.size} by its name would be {trimmed(nominal, 0)} mm².",
+                path="trunking",
+                source=source_of("trunking-uk"),
+            )
+        ]
+
+
+def usual_trunking(size: str) -> Holder:
+    """A trunking of the table. Raises: KeyError."""
+    row = trunkings()[size]
+    return Holder(
+        "trunking",
+        row.size,
+        f"Trunking {row.size}",
+        "mm",
+        width=Fraction(row.width),
+        height=Fraction(row.height),
+        factor=row.factor,
+        source=source_of("trunking-uk"),
+    )
+
+
+def trunking_of(width: Fraction, height: Fraction, own: bool) -> Holder:
+    """Trunking by its sides in mm, either way round: a usual one, unless they are ``own`` sides,
+    measured inside."""
+    tall, low = max(width, height), min(width, height)
+    name = f"{trimmed(float(tall), 1)}x{trimmed(float(low), 1)}"
+    if not own and name in trunkings():
+        return usual_trunking(name)
+    return Holder("trunking", TradeSize(name), f"Trunking {name}", "mm", width=tall, height=low)

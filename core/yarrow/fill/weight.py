@@ -1,0 +1,46 @@
+"""Estimates where the cable's own sheet is not at hand: its mass, and what its copper may be
+pulled with."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from yarrow.catalog.wiring import copper_kcmil, fill_limits
+from yarrow.fill.compare import MM2_PER_KCMIL
+from yarrow.fill.conductor import Conductor
+
+
+def copper_mm2(conductor: Conductor) -> float | None:
+    """The metal of one conductor; None for a cable that is told by its diameter alone."""
+    if conductor.csa is not None:
+        return float(conductor.csa)
+    if conductor.size is not None:
+        return float(copper_kcmil()[conductor.size]) * MM2_PER_KCMIL
+    return None
+
+
+def mass_of(conductors: Sequence[Conductor]) -> float:
+    """kg a metre of all together: copper, and the rest of each cross-section as cover. Of a cable
+    told by its diameter the whole is taken as both together."""
+    told = fill_limits()["mass"]
+    total = 0.0
+    for each in conductors:
+        whole = each.area_in("mm") or 0.0
+        copper = copper_mm2(each)
+        if copper is None:
+            one = whole * told["cable_kg_m3"]
+        else:
+            cover = max(whole - copper, 0.0)
+            one = copper * told["copper_kg_m3"] + cover * told["cover_kg_m3"]
+        total += each.count * one * 1e-6
+    return total
+
+
+def tension_limit_of(conductors: Sequence[Conductor]) -> float | None:
+    """lbf that the conductors may be pulled with together; None where a cable's copper is not
+    known."""
+    metal = [(each.count, copper_mm2(each)) for each in conductors]
+    if any(copper is None for _, copper in metal):
+        return None
+    kcmil = sum(count * (copper or 0.0) for count, copper in metal) / MM2_PER_KCMIL
+    return kcmil * float(fill_limits()["tension"]["lbf_per_kcmil"])

@@ -1,0 +1,284 @@
+"""The wire of a run: what its own length and bends allow, where to break it, and how it pulls."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import Literal
+
+from yarrow.catalog.wiring import copper_kcmil, fill_limits
+from yarrow.fill.area import Area
+from yarrow.fill.check import check_fill
+from yarrow.fill.compare import beside
+from yarrow.fill.conductor import Conductor, Holder
+from yarrow.fill.factor import Factor
+from yarrow.fill.method import Method, MethodName, NoFigure
+from yarrow.fill.pull import Pull, pull_both_ways, stretches
+from yarrow.fill.pull_points import BendOnPipe, PullPoint, PullPoints
+from yarrow.fill.result import FillResult
+from yarrow.fill.weight import mass_of, tension_limit_of
+from yarrow.finding import Finding
+from yarrow.geometry.pipe import StraightPipe
+from yarrow.geometry.vectors import Vector
+from yarrow.measure.units import MM_PER_INCH, Unit, convert_length
+from yarrow.runs.words import Words, degrees
+
+State = Literal["dry", "lubricated"]
+
+
+@dataclass(frozen=True, slots=True)
+class PullAsked:
+    """How the wire is pulled, in the run's units (lb/ft, lbf, lbf/ft or kg/m, N, N/m); None where
+    the usual figure or an estimate is to do. ``up`` is against gravity (None: all level)."""
+
+    mass: float | None
+    state: State
+    friction: float | None
+    most_tension: float | None
+    most_side_wall: float | None
+    up: Vector | None
+
+
+@dataclass(frozen=True, slots=True)
+class Wires:
+    """What is to be drawn into a run, and the rules for it."""
+
+    method: MethodName
+    holder: Holder
+    conductors: tuple[Conductor, ...]
+    spare: float
+    nipple: bool
+    pull: PullAsked
+
+
+@dataclass(frozen=True, slots=True)
+class Break:
+    """A pull point that a run needs: where, in words, and what kind of box or body."""
+
+    point: PullPoint
+    kind: str
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class PlannedPull:
+    """The pull both ways with what it was worked out from; ``force`` and ``pressure`` are the units
+    of its tensions and side-wall pressures, ``per_length`` that of the mass."""
+
+    pull: Pull
+    mass: float
+    mass_estimated: bool
+    friction: float
+    state: State
+    force: str
+    pressure: str
+    per_length: str
+    text: str
+    findings: tuple[Finding, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class PlannedWires:
+    """What a run says of its wire. ``fill`` is None where the rule set has no figure for it, which
+    the findings tell; ``bends`` counts right angles (a double set counts as one)."""
+
+    fill: FillResult | None
+    bends: int
+    length_m: float
+    points: PullPoints
+    breaks: tuple[Break, ...]
+    pull: PlannedPull | None
+    findings: tuple[Finding, ...]
+
+    @property
+    def fits(self) -> bool:
+        """Whether it goes in."""
+        return self.fill is not None and self.fill.passes
+
+
+def plan_wires(
+    wires: Wires,
+    unit: Unit,
+    pipe: StraightPipe,
+    vertices: Sequence[Vector],
+    features: Sequence[int],
+    points: PullPoints,
+    words: Words,
+) -> PlannedWires:
+    """The check of a run's wire by the run's own length and bends.
+
+    Args: features, the line of the walk of each bend; points, its bends between pull points.
+    Source: docs/fill.md.
+    """
+    bends = right_angles(pipe, features)
+    length_mm = convert_length(pipe.cut_length, unit, "mm")
+    length_m = Fraction(round(length_mm)) / 1000
+    fill, findings = None, []
+    if wires.conductors and length_m > 0:
+        try:
+            method = _method(wires, length_m, length_mm, bends)
+            other = beside(method, wires.holder, wires.conductors, length_m, bends)
+            fill = check_fill(
+                method, wires.holder, wires.conductors, wires.spare, choose=False, beside=other
+            )
+        except NoFigure as missing:
+            text = f"There is no figure for this: expected {missing.expected}."
+            findings.append(Finding("error", "no-figure", text, path=missing.field))
+    return PlannedWires(
+        fill=fill,
+        bends=bends,
+        length_m=float(length_m),
+        points=points,
+        breaks=tuple(_break(wires, point, words) for point in points.points),
+        pull=_pull(wires, unit, pipe, vertices) if wires.conductors else None,
+        findings=tuple(findings),
+    )
+
+
+def _method(wires: Wires, length_m: Fraction, length_mm: float, bends: int) -> Method:
+    if wires.method == "factor":
+        return Factor(length_m, bends)
+    return Area(wires.holder.unit, wires.nipple, convert_length(length_mm, "mm", wires.holder.unit))
+
+
+def right_angles(pipe: StraightPipe, features: Sequence[int]) -> int:
+    """Bends as the drawing-in factors count them: a right angle, or a double set, is one.
+
+    What bends on one line of the walk counts as its quarter turns or half its bends, whichever is
+    more: a set 1, a saddle 2, a turn past 90 degrees 2.
+    """
+    found = 0
+    for feature in dict.fromkeys(features):
+        own = [bend.angle for bend, of in zip(pipe.bends, features, strict=True) if of == feature]
+        turning = -(-max(own) // 90.0000001)
+        found += max(int(turning), (len(own) + 1) // 2)
+    return found
+
+
+def bends_on(pipe: StraightPipe) -> list[BendOnPipe]:
+    """A pipe's bends as a pull meets them."""
+    return [BendOnPipe(bend.arc_start, bend.arc_end, bend.angle) for bend in pipe.bends]
+
+
+def breaks_in_words(points: PullPoints, words: Words) -> str:
+    """Where to break a run, for a sentence."""
+    return ", and ".join(_place(point, words) for point in points.points)
+
+
+def _place(point: PullPoint, words: Words) -> str:
+    return (
+        f"{words.length(point.at)} along the pipe, between bends {point.bend} and {point.bend + 1}"
+    )
+
+
+def _break(wires: Wires, point: PullPoint, words: Words) -> Break:
+    kind = point_kind(wires)
+    before = degrees(point.degrees_before)
+    text = f"{kind[0].upper()}{kind[1:]} {_place(point, words)}: {before} before it."
+    return Break(point, kind, text)
+
+
+LARGE = fill_limits()["pull_box"]["from_size"]
+
+
+def point_kind(wires: Wires) -> str:
+    """What breaks a run: by country, and by the largest wire in it."""
+    if wires.holder.unit == "mm":
+        return "a draw-in box or inspection elbow"
+    sizes = list(copper_kcmil())
+    large = any(
+        each.size is not None and sizes.index(each.size) >= sizes.index(LARGE)
+        for each in wires.conductors
+    )
+    return "a pull box sized for 4 AWG and larger" if large else "a conduit body or junction box"
+
+
+KILOGRAM_FORCE = 9.80665
+NEWTONS_PER_LBF = 4.4482216
+POUNDS_PER_KG = 2.2046226
+METRES_PER_FOOT = float(MM_PER_INCH) * 12 / 1000
+
+
+def _pull(
+    wires: Wires, unit: Unit, pipe: StraightPipe, vertices: Sequence[Vector]
+) -> PlannedPull | None:
+    if any(straight < 0 for straight in pipe.straights):
+        return None
+    asked, told = wires.pull, fill_limits()
+    imperial = unit == "in"
+    kg_m = mass_of(wires.conductors)
+    estimate = kg_m * POUNDS_PER_KG * METRES_PER_FOOT if imperial else kg_m
+    mass = asked.mass if asked.mass is not None else estimate
+    friction = asked.friction if asked.friction is not None else told["friction"][asked.state]
+    limit = asked.most_tension
+    if limit is None and (usual := tension_limit_of(wires.conductors)) is not None:
+        limit = usual if imperial else usual * NEWTONS_PER_LBF
+    pressed = asked.most_side_wall
+    if pressed is None:
+        usual_pressed = float(told["side_wall"]["lbf_per_ft"])
+        pressed = usual_pressed if imperial else usual_pressed * NEWTONS_PER_LBF / METRES_PER_FOOT
+    per = 12.0 if imperial else 1000.0
+    weight = (mass if imperial else mass * KILOGRAM_FORCE) / per
+    pull = pull_both_ways(
+        stretches(pipe, vertices, asked.up), weight, friction, limit, pressed, per
+    )
+    force, pressure = ("lbf", "lbf/ft") if imperial else ("N", "N/m")
+    easier = next(way for way in pull.ways if way.feed == pull.feed_at)
+    text = (
+        f"Feed in at the {pull.feed_at}: about {easier.tension:.0f} {force} at the rope, "
+        f"{easier.most_side_wall:.0f} {pressure} on the hardest bend."
+    )
+    return PlannedPull(
+        pull=pull,
+        mass=mass,
+        mass_estimated=asked.mass is None,
+        friction=friction,
+        state=asked.state,
+        force=force,
+        pressure=pressure,
+        per_length="lb/ft" if imperial else "kg/m",
+        text=text,
+        findings=tuple(_pull_findings(pull, force, pressure)),
+    )
+
+
+def _pull_findings(pull: Pull, force: str, pressure: str) -> list[Finding]:
+    told, found = fill_limits(), []
+    easier = next(way for way in pull.ways if way.feed == pull.feed_at)
+    if pull.tension_limit is not None and easier.most_tension > pull.tension_limit:
+        text = (
+            f"The pull takes {easier.most_tension:.0f} {force} even from the easier end; "
+            f"{pull.tension_limit:.0f} is the limit. Put a pull point in, or lubricate."
+        )
+        source = told["tension"]["source"]
+        found.append(Finding("warning", "pulls-too-hard", text, path="wires.pull", source=source))
+    if easier.most_side_wall > pull.side_wall_limit:
+        text = (
+            f"A bend presses {easier.most_side_wall:.0f} {pressure} on the cable; "
+            f"{pull.side_wall_limit:.0f} is the limit. A wider bend or a pull point before it."
+        )
+        source = told["side_wall"]["source"]
+        found.append(Finding("warning", "presses-too-hard", text, path="wires.pull", source=source))
+    return found
+
+
+def wire_findings(planned: PlannedWires) -> list[Finding]:
+    """What the plan says of its wire: a warning, since the pipe can be bent all the same."""
+    if planned.findings:
+        first = planned.findings[0]
+        return [Finding("warning", "wires-not-checked", first.text, path="wires")]
+    fill = planned.fill
+    if fill is None or fill.passes:
+        return []
+    gravest = next(finding for finding in fill.findings if finding.level == "error")
+    return [
+        Finding(
+            "warning",
+            "wires-do-not-fit",
+            f"The wires: {gravest.text}",
+            path="wires",
+            remedy=gravest.remedy,
+            source=gravest.source,
+        )
+    ]
