@@ -13,7 +13,7 @@ from ninja.responses import NinjaJSONEncoder
 from ninja.security import SessionAuth
 
 from api.problems import handle_problems
-from api.routes import crib, jobs, planning, runs, session
+from api.routes import boxes, checks, crib, jobs, planning, runs, session
 from yarrow import __version__
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.schema import schema
@@ -49,7 +49,7 @@ class YarrowAPI(NinjaAPI):
         contract = super().get_openapi_schema(**options)
         plain = json.loads(json.dumps(contract, cls=NinjaJSONEncoder))
         components = plain["components"]["schemas"]
-        for name in ("run",):
+        for name in ("run", "box", "pullbox", "entries", "sitebox"):
             document = dict(schema(name))
             definitions = document.pop("$defs")
             title = f"{name.capitalize()}Document"
@@ -100,8 +100,8 @@ def _build() -> YarrowAPI:
         urls_namespace="api",
     )
     handle_problems(built)
-    for router in (session.router, jobs.router, runs.router, crib.router, planning.router):
-        built.add_router("", router)
+    for part in (session, jobs, boxes, runs, crib, planning, checks):
+        built.add_router("", part.router)
     return built
 
 

@@ -11,8 +11,9 @@ from ninja.errors import AuthenticationError, HttpError, ValidationError
 
 from api.shapes import RunDetail, run_detail
 from crib.services import Moved
-from jobs.services import Conflict
+from jobs.services import BoxMoved, Conflict
 from yarrow.documents.refusal import Refusal
+from yarrow.documents.schedule import Unreadable
 
 
 class FieldProblem(Schema):
@@ -54,6 +55,12 @@ def unreadable(error: Refusal) -> dict[str, Any]:
     return {"code": "unreadable", "message": str(error), "errors": [field]}
 
 
+def unreadable_table(error: Unreadable) -> dict[str, Any]:
+    """The problem of a table that can't be read: every place that is wrong."""
+    fields = [{"path": each.path, "expected": each.expected} for each in error.refusals]
+    return {"code": "unreadable", "message": str(error.refusals[0]), "errors": fields}
+
+
 def handle_problems(api: NinjaAPI) -> None:
     """Teach an API to answer every expected error with a Problem."""
 
@@ -93,6 +100,12 @@ def handle_problems(api: NinjaAPI) -> None:
     def moved(request: HttpRequest, error: Moved) -> HttpResponse:
         who = error.current.updated_by.shown_name
         message = f"{who} changed this bender meanwhile. Open it again, then change it."
+        return answer(request, 409, "conflict", message)
+
+    @api.exception_handler(BoxMoved)
+    def box_moved(request: HttpRequest, error: BoxMoved) -> HttpResponse:
+        who = error.current.updated_by.shown_name
+        message = f"{who} changed this box meanwhile. Open it again, then change it."
         return answer(request, 409, "conflict", message)
 
     @api.exception_handler(RequestDataTooBig)

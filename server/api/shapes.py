@@ -13,6 +13,7 @@ from crib.models import CribBender
 from jobs.models import Job, Revision, Run
 from yarrow.documents.bender_file import BenderNumbers, bender_numbers
 from yarrow.documents.notation import TypedLine
+from yarrow.fill.site_box import SiteBoxResult
 
 RunDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run"})]
 """A ``yarrow.run/1`` document. The core reads it; its schema stands in the contract."""
@@ -21,6 +22,20 @@ BenderDocument = Annotated[
     dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "bender_file"})
 ]
 """A ``yarrow.bender/1`` document, which is part of the run's schema."""
+
+FillDocument = Annotated[
+    dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "fill_file"})
+]
+"""A ``yarrow.fill/1`` document, whose parts a run has too."""
+
+BoxDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "box"})]
+PullBoxDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "pullbox"})]
+EntriesDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "entries"})]
+SiteBoxDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "sitebox"})]
+
+ConductorShape = Annotated[
+    dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "conductor"})
+]
 
 LineDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "line"})]
 """One line of a run document's walk."""
@@ -86,6 +101,39 @@ class BenderSave(Body):
 
     document: BenderDocument
     base_version: Version
+
+
+class JobBoxSave(Body):
+    """A whole box document and the version that it was made from; 0 for a box not told of yet."""
+
+    document: SiteBoxDocument
+    base_version: Annotated[int, Field(ge=0, le=2_000_000_000)]
+
+
+class SaidWires(Schema):
+    """Conductors as a document has them."""
+
+    conductors: list[ConductorShape]
+
+
+class JobBoxSummary(Schema):
+    """A box in a list: the runs that meet there, and whether something is told of it."""
+
+    name: str
+    runs: list[str]
+    told: bool
+    passes: bool
+
+
+class JobBoxDetail(Schema):
+    """A box with its document and its answer; version 0 where nothing is told of it yet."""
+
+    name: str
+    version: int
+    job_id: int
+    job_name: str
+    document: SiteBoxDocument
+    result: SiteBoxResult
 
 
 class TypedText(Body):

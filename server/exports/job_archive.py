@@ -18,33 +18,41 @@ MOST_RUNS = 1000
 MOST_BYTES = 64 * 1024 * 1024
 """Unpacked: far more than a thousand runs take, well within memory."""
 
+_ROOMS = ("runs", "boxes")
+
 _DATE = (2026, 1, 1, 0, 0, 0)
 """The same for every entry, so that the same job gives the same bytes."""
 
 
 @dataclass(frozen=True, slots=True)
 class Archive:
-    """What an archive holds: the job's name, place and unit, and its run documents in order."""
+    """What an archive holds: the job's name, place and unit, its run documents in order, and
+    what is told of its boxes."""
 
     name: str
     place: str
     units: str
     runs: tuple[dict[str, Any], ...]
+    boxes: tuple[dict[str, Any], ...] = ()
 
 
 def pack(job: Archive) -> bytes:
     """The zip: ``manifest.json`` with the job and the names of its files, ``runs/0001.json`` …"""
-    files = [f"runs/{number + 1:04}.json" for number in range(len(job.runs))]
+    runs = [f"runs/{number + 1:04}.json" for number in range(len(job.runs))]
+    boxes = [f"boxes/{number + 1:04}.json" for number in range(len(job.boxes))]
     manifest = {
         "format": FORMAT,
         "name": job.name,
         "place": job.place,
         "units": job.units,
-        "runs": files,
+        "runs": runs,
+        **({"boxes": boxes} if boxes else {}),
     }
+    files = (MANIFEST, *runs, *boxes)
+    documents = (manifest, *job.runs, *job.boxes)
     stream = io.BytesIO()
     with zipfile.ZipFile(stream, "w", zipfile.ZIP_DEFLATED) as packed:
-        for name, document in zip((MANIFEST, *files), (manifest, *job.runs), strict=True):
+        for name, document in zip(files, documents, strict=True):
             info = zipfile.ZipInfo(name, _DATE)
             info.compress_type = zipfile.ZIP_DEFLATED
             packed.writestr(info, json.dumps(document, indent=2, ensure_ascii=False))
@@ -54,8 +62,8 @@ def pack(job: Archive) -> bytes:
 def unpack(data: bytes) -> Archive:
     """What a zip holds. Nothing is written anywhere: entries are read into memory, within bounds.
 
-    Raises: Refusal: not a zip, a name outside of ``runs/``, more than it may unpack to, a manifest
-    that does not name what is there, a file that is not JSON.
+    Raises: Refusal: not a zip, a name outside of ``runs/`` and ``boxes/``, more than it may unpack
+    to, a manifest that does not name what is there, a file that is not JSON.
     """
     try:
         with zipfile.ZipFile(io.BytesIO(data)) as packed:
@@ -73,15 +81,17 @@ def unpack(data: bytes) -> Archive:
 
 def _check_names(infos: Sequence[zipfile.ZipInfo]) -> None:
     names = [info.filename for info in infos]
-    if len(names) > MOST_RUNS + 1:
+    if len(names) > 2 * MOST_RUNS + 1:
         raise Refusal("archive", f"at most {MOST_RUNS} runs")
     if len(set(names)) != len(names):
         raise Refusal("archive", "every file once")
     for name in names:
-        plain = name.removeprefix("runs/").removesuffix(".json")
-        if name != MANIFEST and not (name == f"runs/{plain}.json" and plain.isalnum()):
+        room, _, file = name.rpartition("/")
+        plain = file.removesuffix(".json")
+        known = room in ("runs", "boxes") and file == f"{plain}.json" and plain.isalnum()
+        if name != MANIFEST and not known:
             shown = name if len(name) <= 60 and name.isprintable() else "…"
-            raise Refusal("archive", f"{MANIFEST} and runs/….json alone, not {shown}")
+            raise Refusal("archive", f"{MANIFEST}, runs/….json and boxes/….json alone, not {shown}")
 
 
 def _json(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> Any:
@@ -104,11 +114,12 @@ def _archive(documents: dict[str, Any]) -> Archive:
     manifest = documents.pop(MANIFEST, None)
     if not isinstance(manifest, dict) or manifest.get("format") != FORMAT:
         raise Refusal(MANIFEST, f"an object of format {FORMAT}")
-    listed = manifest.get("runs")
-    if not isinstance(listed, list) or sorted(map(str, listed)) != sorted(documents):
-        raise Refusal(
-            f"{MANIFEST}.runs", "the names of the runs that are in the archive, each once"
-        )
+    listed = {room: manifest.get(room, [] if room == "boxes" else None) for room in _ROOMS}
+    for room, files in listed.items():
+        there = sorted(name for name in documents if name.startswith(f"{room}/"))
+        if not isinstance(files, list) or sorted(map(str, files)) != there:
+            expected = f"the names of the {room} that are in the archive, each once"
+            raise Refusal(f"{MANIFEST}.{room}", expected)
     name, place, units = (manifest.get(field, "") for field in ("name", "place", "units"))
     if not isinstance(name, str) or not 1 <= len(name.strip()) <= 120 or not name.isprintable():
         raise Refusal(f"{MANIFEST}.name", "a name of 1 to 120 letters")
@@ -116,4 +127,6 @@ def _archive(documents: dict[str, Any]) -> Archive:
         raise Refusal(f"{MANIFEST}.place", "a text of at most 200 letters")
     if units not in ("in", "mm"):
         raise Refusal(f"{MANIFEST}.units", "in or mm")
-    return Archive(name, place, units, tuple(documents[file] for file in listed))
+    return Archive(
+        name, place, units, *(tuple(documents[file] for file in listed[room]) for room in _ROOMS)
+    )

@@ -45,6 +45,28 @@ class Run(models.Model):
         return self.name
 
 
+class SiteBox(models.Model):
+    """What is told of a box of a job; the runs that meet there name it. ``key`` is its name as it
+    is compared, ``document`` a ``yarrow.sitebox/1``; ``version`` counts its saves."""
+
+    job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="boxes")
+    name = models.CharField(max_length=80)
+    key = models.CharField(max_length=160)
+    document = models.JSONField()
+    version = models.PositiveIntegerField(default=1)
+    updated_at = models.DateTimeField(auto_now=True)
+    updated_by = models.ForeignKey(Member, on_delete=models.PROTECT, related_name="+")
+
+    class Meta:
+        ordering = ("name", "id")
+        constraints = (
+            models.UniqueConstraint(fields=["job", "key"], name="one_box_a_name_in_a_job"),
+        )
+
+    def __str__(self) -> str:
+        return self.name
+
+
 class Revision(models.Model):
     """A run as it was saved once. Never changed and never deleted."""
 

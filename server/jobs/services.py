@@ -9,10 +9,12 @@ from django.db import transaction
 from django.utils import timezone
 
 from accounts.models import Member
-from jobs.models import Job, Revision, Run
-from jobs.policy import jobs_for, revisions_for, runs_for
+from jobs.models import Job, Revision, Run, SiteBox
+from jobs.policy import boxes_for, jobs_for, revisions_for, runs_for
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
+from yarrow.documents.site_box_file import box_key, site_box_document
+from yarrow.fill.site_box import SiteBoxResult
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
 
@@ -49,9 +51,15 @@ def create_run(member: Member, job_id: int, document: dict[str, Any]) -> Run:
 
 
 def bring_in_job(
-    member: Member, *, name: str, place: str, units: str, runs: Sequence[dict[str, Any]]
+    member: Member,
+    *,
+    name: str,
+    place: str,
+    units: str,
+    runs: Sequence[dict[str, Any]],
+    boxes: Sequence[dict[str, Any]] = (),
 ) -> Iterator[Job]:
-    """A whole job with its runs, or nothing of it: the job after every run that is in.
+    """A whole job with its runs and boxes, or nothing of it: the job after every run that is in.
 
     It is one transaction: where the caller stops asking, or a run can't be read, nothing is kept.
 
@@ -66,6 +74,11 @@ def bring_in_job(
             except Refusal as refusal:
                 raise Refusal(f"run {number + 1}, {refusal.path}", refusal.expected) from None
             yield job
+        for number, document in enumerate(boxes):
+            try:
+                save_box(member, job.id, document, 0)
+            except Refusal as refusal:
+                raise Refusal(f"box {number + 1}, {refusal.path}", refusal.expected) from None
 
 
 @transaction.atomic
@@ -142,3 +155,45 @@ def _written(
 def _worst(plan: Plan) -> str:
     """The gravest level among the findings; a plan lists that first."""
     return plan.findings[0].level if plan.findings else ""
+
+
+class BoxMoved(Exception):
+    """Someone else saved the box in between. ``current`` is the box as it stands now."""
+
+    def __init__(self, current: SiteBox) -> None:
+        super().__init__(f"the box is at version {current.version}")
+        self.current = current
+
+
+@transaction.atomic
+def save_box(member: Member, job_id: int, document: dict[str, Any], base_version: int) -> SiteBox:
+    """Save what is told of a box, by the name in its document; version 0 is a box not told of yet.
+
+    Raises: Job.DoesNotExist; Refusal, also where the runs that meet there can't bear it; BoxMoved,
+    where it has been saved since: nothing changes.
+    """
+    job = jobs_for(member).select_for_update().get(id=job_id)
+    check_box(job, document)
+    key = box_key(document["name"])
+    box = SiteBox.objects.select_for_update().filter(job=job, key=key).first()
+    if (box.version if box else 0) != base_version:
+        if box is None:
+            raise SiteBox.DoesNotExist
+        raise BoxMoved(box)
+    box = box or SiteBox(job=job, key=key, version=0)
+    box.name, box.document = document["name"].strip(), document
+    box.version += 1
+    box.updated_by = member
+    box.save()
+    return box
+
+
+def remove_box(member: Member, job_id: int, name: str) -> None:
+    """Forget what is told of a box; runs go on naming it. Raises: SiteBox.DoesNotExist."""
+    boxes_for(member).get(job_id=job_id, key=box_key(name)).delete()
+
+
+def check_box(job: Job, document: dict[str, Any]) -> SiteBoxResult:
+    """A box with all runs of its job that meet there. Raises: Refusal."""
+    live = job.runs.filter(removed_at=None).order_by("id")
+    return site_box_document(document, [run.document for run in live])

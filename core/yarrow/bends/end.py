@@ -18,6 +18,7 @@ class End:
     fitting: str = "open"
     measured_from: Datum = "back"
     loose: tuple[str, ...] = ()
+    box: str = ""
     label: str = ""
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:

@@ -30,7 +30,7 @@ def fill_document(document: object) -> FillResult:
     unit = read_unit(document)
     shape = reader("run", "fill_file")(document, "", unit)
     name = _method(shape)
-    conductors = read_conductors(shape, "", name)
+    conductors = read_conductors(shape, "", name, unit)
     if not conductors:
         raise Refusal("conductors", "at least one conductor, or a circuit")
     holder, choose = _holder(shape, name)

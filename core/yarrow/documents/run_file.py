@@ -107,7 +107,7 @@ def read_run(document: object) -> Survey:
         own_allowances=tuple(own_allowances),
         order=tuple(Next(**each) for each in shape.get("order", [])),
         stance=_stance(shape["stance"], bender, worked) if "stance" in shape else None,
-        wires=read_wires(shape["wires"], conduit) if "wires" in shape else None,
+        wires=read_wires(shape["wires"], conduit, unit) if "wires" in shape else None,
         most_degrees=shape.get("wires", {}).get("most_degrees"),
     )
     rack = _rack(shape["rack"], unit, worked, setup) if "rack" in shape else None
@@ -281,9 +281,9 @@ def _start(
     worked: list[Worked],
     own: list[str],
 ) -> Start:
-    shape = shape or {"kind": "open", "label": ""}
+    shape = shape or {"kind": "open", "box": "", "label": ""}
     beyond = _allowance(shape, shape["kind"], "start", conduit, unit, worked, own)
-    return Start(shape["kind"], beyond, shape["label"])
+    return Start(shape["kind"], beyond, shape["box"], shape["label"])
 
 
 def _walk(

@@ -18,20 +18,25 @@ from yarrow.catalog.wiring import (
     us_wires,
 )
 from yarrow.documents.refusal import Refusal
+from yarrow.documents.schema import reader
+from yarrow.documents.wire_notation import read_wires_said
 from yarrow.fill.area import as_holder
 from yarrow.fill.circuits import Circuit, circuit_kinds, conductors_of
 from yarrow.fill.conductor import Conductor, Holder, Role
 from yarrow.fill.factor import factor_holder
 from yarrow.fill.method import MethodName, trimmed
 from yarrow.geometry.vectors import Vector
+from yarrow.measure.units import Unit
 from yarrow.runs.wires import PullAsked, Wires
 
 MOST_CONDUCTORS = 20_000
 """In one conduit, from all lines: far beyond any, and quick to refuse."""
 
 
-def read_conductors(shape: dict[str, Any], base: str, method: MethodName) -> tuple[Conductor, ...]:
-    """What goes in, as listed and from circuits, in that order.
+def read_conductors(
+    shape: dict[str, Any], base: str, method: MethodName, unit: Unit
+) -> tuple[Conductor, ...]:
+    """What goes in, as listed, as typed and from circuits, in that order.
 
     Args: shape, a part with ``conductors``, ``circuits`` and maybe ``one_earth``; base, its path.
     Raises: Refusal.
@@ -39,6 +44,10 @@ def read_conductors(shape: dict[str, Any], base: str, method: MethodName) -> tup
     listed = [
         _conductor(each, f"{base}conductors[{at}]") for at, each in enumerate(shape["conductors"])
     ]
+    typed = reader("run", "conductors")(
+        read_wires_said(shape["typed"], unit, f"{base}typed"), f"{base}typed", unit
+    )
+    listed += [_conductor(each, f"{base}typed") for each in typed]
     circuits = [
         _circuit(each, f"{base}circuits[{at}]") for at, each in enumerate(shape["circuits"])
     ]
@@ -179,7 +188,7 @@ def read_holder(
     return as_holder(bores()[kind, _known(size, sizes, path)]), size is None
 
 
-def read_wires(shape: dict[str, Any], conduit: Conduit) -> Wires:
+def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
     """What is to be drawn into a run of a conduit. Raises: Refusal."""
     method: MethodName = shape.get("method") or usual_method(conduit.type)
     # The conduit's own fields are the run's; what is asked of factors for US pipe is the method's.
@@ -191,7 +200,7 @@ def read_wires(shape: dict[str, Any], conduit: Conduit) -> Wires:
     return Wires(
         method=method,
         holder=holder,
-        conductors=read_conductors(shape, "wires.", method),
+        conductors=read_conductors(shape, "wires.", method, unit),
         spare=shape["spare"],
         nipple=shape["nipple"],
         pull=PullAsked(

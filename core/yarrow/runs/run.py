@@ -22,10 +22,12 @@ Points = tuple[tuple[Fraction, Fraction, Fraction], ...]
 
 @dataclass(frozen=True, slots=True)
 class Start:
-    """Where the run starts: the fitting, and the pipe beyond its face (short of it below zero)."""
+    """Where the run starts: the fitting, and the pipe beyond its face (short of it below zero);
+    ``box`` is the job's box there."""
 
     fitting: str
     allowance: Fraction
+    box: str = ""
     label: str = ""
 
 

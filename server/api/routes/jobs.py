@@ -26,7 +26,7 @@ from api.shapes import (
 from exports.job_archive import Archive, pack, unpack
 from jobs import services
 from jobs.models import Job
-from jobs.policy import jobs_for, runs_for
+from jobs.policy import boxes_for, jobs_for, runs_for
 from yarrow.documents.refusal import Refusal
 
 router = Router(tags=["jobs"])
@@ -81,6 +81,7 @@ def _brought_in(member: Any, archive: Archive) -> Iterator[Job]:
         place=archive.place,
         units=archive.units,
         runs=archive.runs,
+        boxes=archive.boxes,
     )
 
 
@@ -111,7 +112,9 @@ def get_job_archive(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
     """The whole job as one file: its runs and a manifest in a zip."""
     job = jobs_for(request.user).get(id=job_id)
     runs = runs_for(request.user).filter(job=job).order_by("id")
-    packed = pack(Archive(job.name, job.place, job.units, tuple(run.document for run in runs)))
+    boxes = boxes_for(request.user).filter(job=job).order_by("id")
+    documents = (tuple(each.document for each in kept) for kept in (runs, boxes))
+    packed = pack(Archive(job.name, job.place, job.units, *documents))
     headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.zip"'}
     return HttpResponse(packed, content_type="application/zip", headers=headers)
 

@@ -72,6 +72,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/box": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check Box
+         * @description Whether a box is large enough for what is in it.
+         */
+        post: operations["check_box"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -106,6 +126,46 @@ export interface paths {
          * @description The one polyline of a DXF as the vertices of a run's path; nothing is saved.
          */
         post: operations["read_dxf"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check Entries
+         * @description Whether the holes in a box's walls go together.
+         */
+        post: operations["check_entries"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check Fill
+         * @description Whether conductors go into a conduit or trunking.
+         */
+        post: operations["check_fill"];
         delete?: never;
         options?: never;
         head?: never;
@@ -212,6 +272,74 @@ export interface paths {
          * @description The whole job as one file: its runs and a manifest in a zip.
          */
         get: operations["get_job_archive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/box": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Box
+         * @description A box by its name, with every run that meets there; one not told of yet is empty.
+         */
+        get: operations["get_box"];
+        /**
+         * Save Box
+         * @description What is told of a box, whole, and the version that it was made from (0: a new one).
+         */
+        put: operations["save_box"];
+        post?: never;
+        /**
+         * Remove Box
+         * @description Forget what is told of a box; runs go on naming it.
+         */
+        delete: operations["remove_box"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/box/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check Box
+         * @description A box with every run that meets there; nothing is saved.
+         */
+        post: operations["check_site_box"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/boxes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Boxes
+         * @description Every box that a run names or that something is told of, by name.
+         */
+        get: operations["list_boxes"];
         put?: never;
         post?: never;
         delete?: never;
@@ -335,6 +463,26 @@ export interface paths {
          * @description The plan of a run document; nothing is saved.
          */
         post: operations["plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pullbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check Pull Box
+         * @description The least box for large wire.
+         */
+        post: operations["check_pull_box"];
         delete?: never;
         options?: never;
         head?: never;
@@ -589,6 +737,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schedule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check A Schedule
+         * @description Every row of a table, telling on a line each how far it is: ``{"done", "of"}`` …, then
+         *     ``{"rows", "csv"}`` with all answers, or ``{"problem"}`` and no answer at all.
+         */
+        post: operations["check_schedule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -631,6 +800,26 @@ export interface paths {
          */
         put: operations["change_password"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wires": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Wires
+         * @description Wire as it is said, in a document's shape.
+         */
+        post: operations["read_wires"];
         delete?: never;
         options?: never;
         head?: never;
@@ -782,29 +971,150 @@ export interface components {
         };
         /**
          * Beside
-         * @description The same run by the other method: its marks, its cut, what that pipe comes out as, and the
-         *     vertices of that pipe (none where no pipe comes out).
+         * @description The same by the other way: its share of its limit, or why there is no such figure.
          */
         Beside: {
-            /** Cut Length */
-            cut_length: number;
-            /** Cut Length Text */
-            cut_length_text: string;
-            /** Dimensions */
-            dimensions: components["schemas"]["Dimension"][];
-            /** Marks */
-            marks: components["schemas"]["Mark"][];
+            /**
+             * Amount
+             * @enum {string}
+             */
+            amount: "in^2" | "mm2" | "factor";
+            /** Limit */
+            limit: number;
             /**
              * Method
              * @enum {string}
              */
-            method: "exact" | "table";
-            /** Path */
-            path: [
-                number,
-                number,
-                number
-            ][];
+            method: "area" | "factor" | "space";
+            /** Passes */
+            passes: boolean | null;
+            /** Share */
+            share: number;
+            /** Source */
+            source: string;
+            /** Text */
+            text: string;
+            /** Used */
+            used: number;
+        };
+        /**
+         * Box
+         * @description A box and what is in it, to be checked by volume (cubic inches).
+         */
+        BoxDocument: {
+            /** @description a standard box by its id, or an object with the volume stamped on it */
+            box: string | components["schemas"]["BoxDocument_stamped"];
+            /** @description Cable clamps inside. */
+            clamps?: boolean;
+            conductors?: components["schemas"]["BoxDocument_wires"][];
+            devices?: components["schemas"]["BoxDocument_device"][];
+            /** @description Fixture studs, hickeys and other support fittings. */
+            fittings?: number;
+            /** @constant */
+            format: "yarrow.box/1";
+            /** @description Standard boxes that are told per gang, ganged together. */
+            gangs?: number;
+            grounds?: {
+                count: components["schemas"]["BoxDocument_count"];
+                size: components["schemas"]["BoxDocument_wire_size"];
+            };
+            name?: string;
+            /** @description Extension and plaster rings, in3 each. */
+            rings?: components["schemas"]["BoxDocument_volume"][];
+            terminals?: components["schemas"]["BoxDocument_terminals"][];
+        };
+        BoxDocument_count: number;
+        BoxDocument_device: {
+            count: components["schemas"]["BoxDocument_count"];
+            /** @description More than one where it is wider than 2 in. */
+            gangs?: number;
+            size: components["schemas"]["BoxDocument_wire_size"];
+        };
+        BoxDocument_stamped: {
+            /** @description The cross-section of the largest conduit on it, in2. */
+            conduit?: number;
+            /** @description A conduit body's cross-section, in2. */
+            inside?: number;
+            volume: components["schemas"]["BoxDocument_volume"];
+        };
+        BoxDocument_terminals: {
+            count: components["schemas"]["BoxDocument_count"];
+            size: components["schemas"]["BoxDocument_wire_size"];
+        };
+        BoxDocument_volume: number;
+        BoxDocument_wire_size: string;
+        BoxDocument_wires: {
+            /** @description That end or are spliced here. */
+            ends?: components["schemas"]["BoxDocument_count"];
+            /** @description That stay inside: they count for nothing. */
+            inside?: components["schemas"]["BoxDocument_count"];
+            /** @description That pass with a loop of 12 in or more. */
+            loops?: components["schemas"]["BoxDocument_count"];
+            /** @description That pass through unbroken. */
+            passes?: components["schemas"]["BoxDocument_count"];
+            size: components["schemas"]["BoxDocument_wire_size"];
+        };
+        /**
+         * BoxLine
+         * @description One line of the sum: what, how many allowances of which size, and their volume.
+         */
+        BoxLine: {
+            /** Allowances */
+            allowances: number;
+            /** Each */
+            each: number;
+            /** Size */
+            size: string;
+            /** Volume */
+            volume: number;
+            /** What */
+            what: string;
+        };
+        /**
+         * BoxResult
+         * @description Whether a box is large enough, in cubic inches. ``volume`` with every ring; ``smallest``
+         *     standard box that is (None: none), ``smallest_alike`` the one of the same shape; ``to_pass``,
+         *     what would make this one do.
+         */
+        BoxResult: {
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Format */
+            format: string;
+            /** Left */
+            left: number;
+            /** Lines */
+            lines: components["schemas"]["BoxLine"][];
+            /** Name */
+            name: string;
+            /** Needed */
+            needed: number;
+            /** Passes */
+            passes: boolean;
+            rule: components["schemas"]["Rule"];
+            /** Share */
+            share: number;
+            /** Smallest */
+            smallest: string | null;
+            /** Smallest Alike */
+            smallest_alike: string | null;
+            /** Smallest Name */
+            smallest_name: string;
+            /** To Pass */
+            to_pass: string[];
+            /** Volume */
+            volume: number;
+        };
+        /**
+         * Break
+         * @description A pull point that a run needs: where, in words, and what kind of box or body.
+         */
+        Break: {
+            /** Kind */
+            kind: string;
+            point: components["schemas"]["PullPoint"];
+            /** Text */
+            text: string;
         };
         /**
          * Calibration
@@ -897,10 +1207,16 @@ export interface components {
         Catalogue: {
             /** Benders */
             benders: components["schemas"]["CataloguedBender"][];
+            /** Boxes */
+            boxes: components["schemas"]["CataloguedBox"][];
+            /** Conductors */
+            conductors: components["schemas"]["CataloguedConductor"][];
             /** Conduit */
             conduit: components["schemas"]["CataloguedConduit"][];
             /** Fittings */
             fittings: components["schemas"]["CataloguedFitting"][];
+            /** Trunking */
+            trunking: components["schemas"]["CataloguedTrunking"][];
         };
         /**
          * CataloguedBender
@@ -921,6 +1237,50 @@ export interface components {
             takes: components["schemas"]["Takes"][];
             /** Way */
             way: string;
+        };
+        /**
+         * CataloguedBox
+         * @description A standard box: cubic inches, of each gang where it is told ``per_gang``.
+         */
+        CataloguedBox: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Per Gang */
+            per_gang: boolean;
+            /** Source */
+            source: string;
+            /** Volume */
+            volume: number;
+        };
+        /**
+         * CataloguedConductor
+         * @description A conductor that a check can name: by insulation and size, or by csa (mm2) and build.
+         *     ``diameter`` in ``units`` and ``area`` in their square, None where no table says.
+         */
+        CataloguedConductor: {
+            /** Area */
+            area: number | null;
+            /** Build */
+            build: string;
+            /** Csa */
+            csa: number | null;
+            /** Diameter */
+            diameter: number | null;
+            /** Insulation */
+            insulation: string;
+            /** Name */
+            name: string;
+            /** Size */
+            size: string;
+            /** Source */
+            source: string;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
         };
         /**
          * CataloguedConduit
@@ -955,6 +1315,22 @@ export interface components {
             kind: string;
             /** Name */
             name: string;
+        };
+        /**
+         * CataloguedTrunking
+         * @description A usual trunking: mm, and its printed factor.
+         */
+        CataloguedTrunking: {
+            /** Factor */
+            factor: number;
+            /** Height */
+            height: number;
+            /** Size */
+            size: string;
+            /** Source */
+            source: string;
+            /** Width */
+            width: number;
         };
         /**
          * Choice
@@ -1052,6 +1428,58 @@ export interface components {
             by: number;
         };
         /**
+         * Entries
+         * @description The holes in a box's walls, as one looks into it.
+         */
+        EntriesDocument: {
+            box: {
+                depth: components["schemas"]["EntriesDocument_length"];
+                height: components["schemas"]["EntriesDocument_length"];
+                width: components["schemas"]["EntriesDocument_length"];
+            };
+            /** @description A device in the middle, its screws at its sides. */
+            device?: boolean;
+            entries: components["schemas"]["EntriesDocument_entry"][];
+            /** @constant */
+            format: "yarrow.entries/1";
+            name?: string;
+            /** @enum {string} */
+            units: "in" | "mm";
+        };
+        EntriesDocument_entry: {
+            /** @description To the middle of the hole, from the wall's left or lower end. */
+            at: components["schemas"]["EntriesDocument_length"];
+            /** @description From the back to the middle of the hole. */
+            deep: components["schemas"]["EntriesDocument_length"];
+            id: string;
+            size: string;
+            /** @enum {string} */
+            wall: "left" | "right" | "top" | "bottom";
+        };
+        /** Format: length */
+        EntriesDocument_length: string | number;
+        /**
+         * EntriesResult
+         * @description Whether all entries go together, and how far apart they have to be.
+         */
+        EntriesResult: {
+            /** Entries */
+            entries: components["schemas"]["PlacedEntry"][];
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Format */
+            format: string;
+            /** Passes */
+            passes: boolean;
+            /** Spacings */
+            spacings: components["schemas"]["Spacing"][];
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+        };
+        /**
          * FieldProblem
          * @description A field that can't be read: its path, and what was expected there.
          */
@@ -1060,6 +1488,65 @@ export interface components {
             expected: string;
             /** Path */
             path: string;
+        };
+        /**
+         * FillResult
+         * @description Whether it goes in. ``used`` and ``limit`` in ``amount``; ``share`` = used / limit;
+         *     ``spare`` percent of the limit is to stay free, which leaves ``usable``; ``left`` is
+         *     limit - used. ``most`` and ``room`` follow the conductors; ``smallest`` (None: none passes)
+         *     keeps the spare. ``jam`` is the ratio that jamming goes by, where there are three alike.
+         */
+        FillResult: {
+            /**
+             * Amount
+             * @enum {string}
+             */
+            amount: "in^2" | "mm2" | "factor";
+            beside: components["schemas"]["Beside"] | null;
+            /** By Type */
+            by_type: components["schemas"]["Smallest"][];
+            /** Conductors */
+            conductors: components["schemas"]["Part"][];
+            conduit: components["schemas"]["Held"];
+            /** Count */
+            count: number;
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Format */
+            format: string;
+            heat: components["schemas"]["Heat"];
+            /** Jam */
+            jam: number | null;
+            /** Left */
+            left: number;
+            /** Limit */
+            limit: number;
+            /**
+             * Method
+             * @enum {string}
+             */
+            method: "area" | "factor" | "space";
+            /** Most */
+            most: number[];
+            /** Next Size */
+            next_size: string | null;
+            /** Passes */
+            passes: boolean;
+            /** Room */
+            room: number[];
+            /** Rows */
+            rows: components["schemas"]["Row"][];
+            rule: components["schemas"]["Rule"];
+            /** Share */
+            share: number;
+            /** Smallest */
+            smallest: string | null;
+            /** Spare */
+            spare: number;
+            /** Usable */
+            usable: number;
+            /** Used */
+            used: number;
         };
         /**
          * Finding
@@ -1173,6 +1660,52 @@ export interface components {
             place: string;
         };
         /**
+         * Heat
+         * @description What fill says nothing about, for information: how many conductors carry current, and the
+         *     percent of ampacity left by count (None where another standard's tables decide).
+         */
+        Heat: {
+            /** Carrying */
+            carrying: number;
+            /** Percent */
+            percent: number | null;
+            /** Source */
+            source: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * Held
+         * @description The conduit or trunking that was checked, or chosen. Lengths in ``units``; ``inside`` is a
+         *     conduit's bore, ``width`` and ``height`` trunking's sides. ``least_radius`` of a field bend to
+         *     the centre line on a one-shot or full shoe, ``least_radius_other`` on any other tool.
+         */
+        Held: {
+            /** Height */
+            height: number | null;
+            /** Inside */
+            inside: number | null;
+            /** Least Radius */
+            least_radius: number | null;
+            /** Least Radius Other */
+            least_radius_other: number | null;
+            /** Name */
+            name: string;
+            /** Size */
+            size: string;
+            /** Source */
+            source: string;
+            /** Type */
+            type: string;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+            /** Width */
+            width: number | null;
+        };
+        /**
          * JobBody
          * @description A new job.
          */
@@ -1189,6 +1722,45 @@ export interface components {
              * @enum {string}
              */
             units: "in" | "mm";
+        };
+        /**
+         * JobBoxDetail
+         * @description A box with its document and its answer; version 0 where nothing is told of it yet.
+         */
+        JobBoxDetail: {
+            document: components["schemas"]["SiteboxDocument"];
+            /** Job Id */
+            job_id: number;
+            /** Job Name */
+            job_name: string;
+            /** Name */
+            name: string;
+            result: components["schemas"]["SiteBoxResult"];
+            /** Version */
+            version: number;
+        };
+        /**
+         * JobBoxSave
+         * @description A whole box document and the version that it was made from; 0 for a box not told of yet.
+         */
+        JobBoxSave: {
+            /** Base Version */
+            base_version: number;
+            document: components["schemas"]["SiteboxDocument"];
+        };
+        /**
+         * JobBoxSummary
+         * @description A box in a list: the runs that meet there, and whether something is told of it.
+         */
+        JobBoxSummary: {
+            /** Name */
+            name: string;
+            /** Passes */
+            passes: boolean;
+            /** Runs */
+            runs: string[];
+            /** Told */
+            told: boolean;
         };
         /**
          * JobChange
@@ -1338,6 +1910,28 @@ export interface components {
          */
         Nothing: Record<string, never>;
         /**
+         * OneWay
+         * @description A pull fed in at one end: tension stretch by stretch, the most of both, and whether that is
+         *     within the limits.
+         */
+        OneWay: {
+            /** Along */
+            along: components["schemas"]["Pulled"][];
+            /**
+             * Feed
+             * @enum {string}
+             */
+            feed: "start" | "end";
+            /** Most Side Wall */
+            most_side_wall: number;
+            /** Most Tension */
+            most_tension: number;
+            /** Tension */
+            tension: number;
+            /** Within */
+            within: boolean;
+        };
+        /**
          * OrderHandling
          * @description An order with its price: turns of the pipe about itself, flips end for end, and how high the
          *     bender has to stand (empty: as usual). ``taken``: the plan's marks are for this one; ``value``
@@ -1371,6 +1965,38 @@ export interface components {
             works: boolean;
         };
         /**
+         * Part
+         * @description Conductors that are alike: what one takes and all together, how many of it alone the holder
+         *     takes (``most``), how many more go in beside the rest (``room``); ``diameter`` and, of an oval,
+         *     ``height`` in the holder's unit. ``circuit`` is the circuit it came from.
+         */
+        Part: {
+            /** Carries */
+            carries: boolean;
+            /** Circuit */
+            circuit: number | null;
+            /** Count */
+            count: number;
+            /** Diameter */
+            diameter: number | null;
+            /** Each */
+            each: number;
+            /** Height */
+            height: number | null;
+            /** Most */
+            most: number;
+            /** Name */
+            name: string;
+            /** Role */
+            role: string;
+            /** Room */
+            room: number;
+            /** Size */
+            size: string;
+            /** Total */
+            total: number;
+        };
+        /**
          * PasswordChange
          * @description The password that is, and the one that is to be.
          */
@@ -1393,6 +2019,55 @@ export interface components {
             ][];
         };
         /**
+         * Placed
+         * @description A raceway in the drawn box: the middle of its hole along its wall from the left or the
+         *     bottom, and the diameters of the hole and of the lock ring.
+         */
+        Placed: {
+            /** Along */
+            along: number;
+            /** Hole */
+            hole: number;
+            /** Id */
+            id: string;
+            /** Ring */
+            ring: number;
+            /** Row */
+            row: number;
+            /** Size */
+            size: string;
+            /**
+             * Wall
+             * @enum {string}
+             */
+            wall: "left" | "right" | "top" | "bottom";
+        };
+        /**
+         * PlacedEntry
+         * @description An entry with the diameters of its hole and lock ring, and how far they stand in.
+         */
+        PlacedEntry: {
+            /** Along */
+            along: number;
+            /** Deep */
+            deep: number;
+            /** Hole */
+            hole: number;
+            /** Id */
+            id: string;
+            /** Reach */
+            reach: number;
+            /** Ring */
+            ring: number;
+            /** Size */
+            size: string;
+            /**
+             * Wall
+             * @enum {string}
+             */
+            wall: "left" | "right" | "top" | "bottom";
+        };
+        /**
          * Plan
          * @description Everything about one pipe. Lengths in ``units``, angles in degrees.
          *
@@ -1405,7 +2080,7 @@ export interface components {
             bender: components["schemas"]["PlannedBender"];
             /** Bends */
             bends: components["schemas"]["PlannedBend"][];
-            beside: components["schemas"]["Beside"] | null;
+            beside: components["schemas"]["yarrow__runs__plan__Beside"] | null;
             /** Choices */
             choices: components["schemas"]["Choice"][];
             /** Comes Out As */
@@ -1462,6 +2137,7 @@ export interface components {
              * @enum {string}
              */
             units: "in" | "mm";
+            wires: components["schemas"]["PlannedWires"] | null;
             /** Worked */
             worked: components["schemas"]["Worked"][];
             /** Working */
@@ -1534,6 +2210,53 @@ export interface components {
             type: string;
         };
         /**
+         * PlannedPull
+         * @description The pull both ways with what it was worked out from; ``force`` and ``pressure`` are the units
+         *     of its tensions and side-wall pressures, ``per_length`` that of the mass.
+         */
+        PlannedPull: {
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Force */
+            force: string;
+            /** Friction */
+            friction: number;
+            /** Mass */
+            mass: number;
+            /** Mass Estimated */
+            mass_estimated: boolean;
+            /** Per Length */
+            per_length: string;
+            /** Pressure */
+            pressure: string;
+            pull: components["schemas"]["Pull"];
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "dry" | "lubricated";
+            /** Text */
+            text: string;
+        };
+        /**
+         * PlannedWires
+         * @description What a run says of its wire. ``fill`` is None where the rule set has no figure for it, which
+         *     the findings tell; ``bends`` counts right angles (a double set counts as one).
+         */
+        PlannedWires: {
+            /** Bends */
+            bends: number;
+            /** Breaks */
+            breaks: components["schemas"]["Break"][];
+            fill: components["schemas"]["FillResult"] | null;
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Length M */
+            length_m: number;
+            points: components["schemas"]["PullPoints"];
+            pull: components["schemas"]["PlannedPull"] | null;
+        };
+        /**
          * Problem
          * @description What went wrong: a code to act on, a sentence to show, and the fields it is about.
          */
@@ -1547,6 +2270,157 @@ export interface components {
             errors: components["schemas"]["FieldProblem"][];
             /** Message */
             message: string;
+        };
+        /**
+         * Pull
+         * @description Both ways, and the end that it is easier to feed in at.
+         */
+        Pull: {
+            /**
+             * Feed At
+             * @enum {string}
+             */
+            feed_at: "start" | "end";
+            /** Side Wall Limit */
+            side_wall_limit: number;
+            /** Tension Limit */
+            tension_limit: number | null;
+            /** Ways */
+            ways: [
+                components["schemas"]["OneWay"],
+                components["schemas"]["OneWay"]
+            ];
+        };
+        /**
+         * Pull box
+         * @description A box that wires of 4 AWG and larger are pulled through: its raceways, and from which to which.
+         */
+        PullboxDocument: {
+            entries: components["schemas"]["PullboxDocument_entry"][];
+            /** @constant */
+            format: "yarrow.pullbox/1";
+            /** @description The box at hand, inside: then the answer says whether it does. */
+            have?: {
+                height: components["schemas"]["PullboxDocument_length"];
+                width: components["schemas"]["PullboxDocument_length"];
+            };
+            name?: string;
+            pulls?: components["schemas"]["PullboxDocument_pull"][];
+            /** @enum {string} */
+            units: "in" | "mm";
+        };
+        PullboxDocument_entry: {
+            id: components["schemas"]["PullboxDocument_id"];
+            row?: number;
+            size: string;
+            /** @enum {string} */
+            wall: "left" | "right" | "top" | "bottom";
+        };
+        PullboxDocument_id: string;
+        /** Format: length */
+        PullboxDocument_length: string | number;
+        PullboxDocument_pull: components["schemas"]["PullboxDocument_id"][];
+        /**
+         * PullBoxResult
+         * @description The least box by the rule, the distances, and the box drawn: ``drawn`` is at least ``least``
+         *     and has room for every lock ring and distance. ``passes`` (None: no box at hand).
+         */
+        PullBoxResult: {
+            /** Apart */
+            apart: number[];
+            drawn: components["schemas"]["Sides"];
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Format */
+            format: string;
+            have: components["schemas"]["Sides"] | null;
+            least: components["schemas"]["Sides"];
+            /** Passes */
+            passes: boolean | null;
+            /** Placed */
+            placed: components["schemas"]["Placed"][];
+            /** Pulls */
+            pulls: components["schemas"]["PullLine"][];
+            /** Reasons */
+            reasons: components["schemas"]["Reason"][];
+            rule: components["schemas"]["Rule"];
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+        };
+        /**
+         * Pulled
+         * @description The rope's tension when the cable's head has come to the end of a stretch, and the pressure
+         *     on a bend there (0 on a straight), force and force per length.
+         */
+        Pulled: {
+            /** At */
+            at: number;
+            /** Bend */
+            bend: number | null;
+            /** Side Wall */
+            side_wall: number;
+            /** Tension */
+            tension: number;
+        };
+        /**
+         * PullLine
+         * @description One pull: its kind, the least distance between its raceways (``apart``), and what that is in
+         *     the drawn box, between the nearest edges of the two holes.
+         */
+        PullLine: {
+            /** Apart */
+            apart: number;
+            /** Drawn */
+            drawn: number;
+            /** Ends */
+            ends: [
+                string,
+                string
+            ];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "straight" | "angle" | "u";
+        };
+        /**
+         * PullPoint
+         * @description Where to break a run: before bend number ``bend`` (from 0), between ``begins`` and ``ends``
+         *     of that straight, ``at`` its middle; and the degrees of the stretch that ends there.
+         */
+        PullPoint: {
+            /** At */
+            at: number;
+            /** Begins */
+            begins: number;
+            /** Bend */
+            bend: number;
+            /** Degrees Before */
+            degrees_before: number;
+            /** Ends */
+            ends: number;
+        };
+        /**
+         * PullPoints
+         * @description The degrees of a run against a limit, what is left of it, and the pull points that it needs
+         *     (none where it keeps within).
+         */
+        PullPoints: {
+            /** Degrees */
+            degrees: number;
+            /** Degrees After */
+            degrees_after: number;
+            /** Left */
+            left: number;
+            /** Limit */
+            limit: number;
+            /** Points */
+            points: components["schemas"]["PullPoint"][];
+            /** Source */
+            source: string;
         };
         /**
          * RackPipe
@@ -1637,6 +2511,25 @@ export interface components {
             units: "in" | "mm";
         };
         /**
+         * Reason
+         * @description Why a side has to be so long: which wall and row, the sum, the length.
+         */
+        Reason: {
+            /** Length */
+            length: number;
+            /** Row */
+            row: number;
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "width" | "height";
+            /** Text */
+            text: string;
+            /** Wall */
+            wall: string;
+        };
+        /**
          * Remedy
          * @description A finding's fix: what it does in words, and the one field that it sets.
          */
@@ -1690,6 +2583,28 @@ export interface components {
             saved_by: string;
             /** Version */
             version: number;
+        };
+        /**
+         * Row
+         * @description A printed length, in metres, and the factor that stands there.
+         */
+        Row: {
+            /** Factor */
+            factor: number;
+            /** Length M */
+            length_m: number;
+        };
+        /**
+         * Rule
+         * @description A rule in words, with where it is written.
+         */
+        Rule: {
+            /** Edition */
+            edition: string;
+            /** Source */
+            source: string;
+            /** Text */
+            text: string;
         };
         /**
          * RunDetail
@@ -1763,6 +2678,7 @@ export interface components {
              * @enum {string}
              */
             way?: "mark" | "bench" | "chart";
+            wires?: components["schemas"]["RunDocument_wires"];
         };
         /** @description How far the pipe turns, in degrees. */
         RunDocument_angle: number;
@@ -1809,6 +2725,8 @@ export interface components {
             /** @enum {string} */
             where: "start" | "end";
         };
+        /** @description The job's box that it ends at: runs that name the same one meet there. */
+        RunDocument_box_named: string;
         RunDocument_box_offset: {
             angle?: components["schemas"]["RunDocument_angle"];
             /** @constant */
@@ -1830,6 +2748,41 @@ export interface components {
             /** @description Where its mark was really put. */
             mark?: components["schemas"]["RunDocument_not_negative"];
         };
+        RunDocument_circuit: {
+            build?: components["schemas"]["RunDocument_wire_build"];
+            count?: number;
+            csa?: number;
+            earth?: boolean;
+            earth_csa?: number;
+            /** @description Left out, the circuit's own. */
+            earth_size?: components["schemas"]["RunDocument_wire_size"];
+            insulation?: components["schemas"]["RunDocument_insulation"];
+            /** @enum {string} */
+            kind: "lighting" | "radial" | "ring" | "two_pole" | "three_phase" | "switch_leg";
+            label?: components["schemas"]["RunDocument_label"];
+            /** @description Left out, as the kind usually has. */
+            neutral?: boolean;
+            size?: components["schemas"]["RunDocument_wire_size"];
+            travellers?: number;
+        };
+        RunDocument_circuits: components["schemas"]["RunDocument_circuit"][];
+        /** @description So many of one kind: by insulation and size, by csa and build, or a cable by its diameter (an oval one by width and height). */
+        RunDocument_conductor: {
+            build?: components["schemas"]["RunDocument_wire_build"];
+            /** @description Carries current in use. Left out: bare and earth do not. */
+            carries?: boolean;
+            count: number;
+            csa?: number;
+            diameter?: components["schemas"]["RunDocument_size"];
+            height?: components["schemas"]["RunDocument_size"];
+            insulation?: components["schemas"]["RunDocument_insulation"];
+            label?: components["schemas"]["RunDocument_label"];
+            /** @enum {string} */
+            role?: "line" | "neutral" | "earth" | "traveller" | "cable";
+            size?: components["schemas"]["RunDocument_wire_size"];
+            width?: components["schemas"]["RunDocument_size"];
+        };
+        RunDocument_conductors: components["schemas"]["RunDocument_conductor"][];
         RunDocument_conduit: {
             size: string;
             type: string;
@@ -1839,6 +2792,7 @@ export interface components {
         RunDocument_end: {
             allowance?: components["schemas"]["RunDocument_length"];
             at: components["schemas"]["RunDocument_length"];
+            box?: components["schemas"]["RunDocument_box_named"];
             fitting?: components["schemas"]["RunDocument_fitting"];
             from?: components["schemas"]["RunDocument_datum"];
             /** @constant */
@@ -1848,6 +2802,43 @@ export interface components {
             loose?: "at"[];
             /** @description Where this face is fixed, seen from the start: ahead, left, out. Loose numbers are moved until it is reached. */
             meet?: components["schemas"]["RunDocument_point"];
+        };
+        /** @description Conductors and what they are to go into, without a run. */
+        RunDocument_fill_file: {
+            /** @description Right-angle bends; a double set counts as one. */
+            bends?: number;
+            circuits?: components["schemas"]["RunDocument_circuits"];
+            conductors?: components["schemas"]["RunDocument_conductors"];
+            conduit?: {
+                /** @description Left out, the smallest that passes. */
+                size?: string;
+                type: string;
+            };
+            /** @constant */
+            format: "yarrow.fill/1";
+            /** @description Of the run: the factors need it. */
+            length?: components["schemas"]["RunDocument_size"];
+            /**
+             * @description The share of the inside area (US), drawing-in factors (UK), or 45 % of trunking. Left out: space with a trunking, else what the conduit's own country does.
+             * @enum {string}
+             */
+            method?: "area" | "factor" | "space";
+            name?: string;
+            /** @description 24 in or less between two boxes. */
+            nipple?: boolean;
+            /** @description All circuits share one earth, of the largest. Left out: by area they do. */
+            one_earth?: boolean;
+            spare?: components["schemas"]["RunDocument_spare"];
+            /** @description Without sides, the smallest usual one that passes. */
+            trunking?: {
+                height?: components["schemas"]["RunDocument_size"];
+                /** @description The sides are measured inside: no printed factor is taken. */
+                own?: boolean;
+                width?: components["schemas"]["RunDocument_size"];
+            };
+            typed?: components["schemas"]["RunDocument_wires_said"];
+            /** @enum {string} */
+            units: "in" | "mm";
         };
         /** @enum {string} */
         RunDocument_fitting: "open" | "connector" | "coupling" | "hub" | "running_coupler" | "union" | "socket";
@@ -1863,6 +2854,8 @@ export interface components {
             pick?: components["schemas"]["RunDocument_pick"];
             toward: components["schemas"]["RunDocument_toward"];
         };
+        /** @description thhn (also thwn-2), xhhw, thw (also tw, thw-2), bare. */
+        RunDocument_insulation: string;
         /** @description A bend that was measured for springback: what it was commanded to, and what of it was kept, degrees. */
         RunDocument_kept: {
             commanded: number;
@@ -1961,6 +2954,22 @@ export interface components {
         /** @description The bends that were picked for it, a kind and an angle: saddle3 45, or saddle4 30 both. Empty: Yarrow chooses. */
         RunDocument_pick: string;
         RunDocument_point: components["schemas"]["RunDocument_length"][];
+        /** @description lb/ft, lbf and lbf/ft in inches; kg/m, N and N/m in millimetres. */
+        RunDocument_pull: {
+            /** @description Left out, the usual one of the state. */
+            friction?: number;
+            /** @description Of all cables, per foot or metre; left out, estimated. */
+            mass?: number;
+            most_side_wall?: number;
+            most_tension?: number;
+            /** @enum {string} */
+            state?: "dry" | "lubricated";
+            /**
+             * @description Where up is, seen along the first leg; level: the whole run is.
+             * @enum {string}
+             */
+            up?: "level" | "ahead" | "back" | "left" | "right" | "out" | "in";
+        };
         /** @description The run copied side by side: its first pipe is the run itself. */
         RunDocument_rack: {
             /**
@@ -2048,6 +3057,8 @@ export interface components {
          * @description A length above zero.
          */
         RunDocument_size: string | number;
+        /** @description Percent of the limit to keep free. */
+        RunDocument_spare: number;
         /** @description Where the bender is worked; left out, as its kind usually is. */
         RunDocument_stance: {
             /** @description How far the handle reaches from the shoe's centre; 0: there is none that the pipe could meet. */
@@ -2062,6 +3073,7 @@ export interface components {
         };
         RunDocument_start: {
             allowance?: components["schemas"]["RunDocument_length"];
+            box?: components["schemas"]["RunDocument_box_named"];
             kind: components["schemas"]["RunDocument_fitting"];
             label?: components["schemas"]["RunDocument_label"];
         };
@@ -2100,6 +3112,29 @@ export interface components {
             pick?: components["schemas"]["RunDocument_pick"];
             toward: components["schemas"]["RunDocument_toward"];
         };
+        /** @enum {string} */
+        RunDocument_wire_build: "solid" | "stranded";
+        /** @description 14 to 1, 1/0 to 4/0, 250 to 500. */
+        RunDocument_wire_size: string;
+        /** @description What is to be drawn into the run, and how it is pulled. */
+        RunDocument_wires: {
+            circuits?: components["schemas"]["RunDocument_circuits"];
+            conductors?: components["schemas"]["RunDocument_conductors"];
+            /**
+             * @description Left out, what the conduit's own country does.
+             * @enum {string}
+             */
+            method?: "area" | "factor";
+            /** @description Between pull points; 360 if not said, 270 by the stricter habit. */
+            most_degrees?: number;
+            nipple?: boolean;
+            one_earth?: boolean;
+            pull?: components["schemas"]["RunDocument_pull"];
+            spare?: components["schemas"]["RunDocument_spare"];
+            typed?: components["schemas"]["RunDocument_wires_said"];
+        };
+        /** @description More conductors, as they are said: 9 x 12 thhn, 1 x 12 bare. */
+        RunDocument_wires_said: string;
         /**
          * RunSave
          * @description A whole document and the version that it was made from.
@@ -2135,6 +3170,14 @@ export interface components {
             version: number;
             /** Worst Finding */
             worst_finding: string;
+        };
+        /**
+         * SaidWires
+         * @description Conductors as a document has them.
+         */
+        SaidWires: {
+            /** Conductors */
+            conductors: components["schemas"]["RunDocument_conductor"][];
         };
         /**
          * Session
@@ -2176,6 +3219,16 @@ export interface components {
             radius_text: string;
         };
         /**
+         * Sides
+         * @description The sides of a box as one looks into it.
+         */
+        Sides: {
+            /** Height */
+            height: number;
+            /** Width */
+            width: number;
+        };
+        /**
          * SignIn
          * @description A member's name and password.
          */
@@ -2184,6 +3237,93 @@ export interface components {
             password: string;
             /** Username */
             username: string;
+        };
+        /**
+         * Box on site
+         * @description A box of a job, by its name: what is in it besides the wires of the runs that meet there. A run meets it where its start or end names it.
+         */
+        SiteboxDocument: {
+            contents?: components["schemas"]["SiteboxDocument_contents"];
+            device?: boolean;
+            /** @description Where runs come in; left out, wall after wall. */
+            entries?: components["schemas"]["SiteboxDocument_entry"][];
+            /** @constant */
+            format: "yarrow.sitebox/1";
+            name: string;
+            /** @description Large wire, from which run to which, by their letters. */
+            pulls?: components["schemas"]["SiteboxDocument_pull"][];
+            /** @description Inside, as one looks into it. */
+            sides?: {
+                depth: components["schemas"]["SiteboxDocument_length"];
+                height: components["schemas"]["SiteboxDocument_length"];
+                width: components["schemas"]["SiteboxDocument_length"];
+            };
+            through?: components["schemas"]["SiteboxDocument_through"][];
+            /** @enum {string} */
+            units: "in" | "mm";
+        };
+        /** @description As in a yarrow.box/1, which has the same fields; conductors are those that no run brings. */
+        SiteboxDocument_contents: {
+            /** @description a standard box by its id, or an object with the volume stamped on it */
+            box: string | components["schemas"]["SiteboxDocument_stamped"];
+            clamps?: boolean;
+            devices?: components["schemas"]["SiteboxDocument_device"][];
+            fittings?: number;
+            gangs?: number;
+            rings?: number[];
+        };
+        SiteboxDocument_device: {
+            count: number;
+            gangs?: number;
+            size: string;
+        };
+        SiteboxDocument_entry: {
+            at?: components["schemas"]["SiteboxDocument_length"];
+            deep?: components["schemas"]["SiteboxDocument_length"];
+            /** @enum {string} */
+            end: "start" | "end";
+            row?: number;
+            /** @description The run's name. */
+            run: string;
+            /** @enum {string} */
+            wall: "left" | "right" | "top" | "bottom";
+        };
+        /** Format: length */
+        SiteboxDocument_length: string | number;
+        SiteboxDocument_letter: string;
+        SiteboxDocument_pull: components["schemas"]["SiteboxDocument_letter"][];
+        SiteboxDocument_stamped: {
+            volume: number;
+        };
+        SiteboxDocument_through: {
+            count: number;
+            /** @description With a loop of 12 in or more. */
+            loop?: boolean;
+            size: string;
+        };
+        /**
+         * SiteBoxResult
+         * @description The box as a whole: None for what does not apply to it.
+         */
+        SiteBoxResult: {
+            entries: components["schemas"]["EntriesResult"] | null;
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Format */
+            format: string;
+            /** Met */
+            met: components["schemas"]["Met"][];
+            /** Name */
+            name: string;
+            /** Passes */
+            passes: boolean;
+            pull_box: components["schemas"]["PullBoxResult"] | null;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+            volume: components["schemas"]["BoxResult"] | null;
         };
         /**
          * SiteDimension
@@ -2210,6 +3350,18 @@ export interface components {
             text: string;
         };
         /**
+         * Smallest
+         * @description The smallest size of a type that passes, if any does.
+         */
+        Smallest: {
+            /** Name */
+            name: string;
+            /** Size */
+            size: string | null;
+            /** Type */
+            type: string;
+        };
+        /**
          * Solved
          * @description A loose number that was moved so that both ends meet: what was said, and what it became.
          */
@@ -2226,6 +3378,26 @@ export interface components {
             said: number;
             /** Said Text */
             said_text: string;
+        };
+        /**
+         * Spacing
+         * @description From the middle of one hole to the middle of the next on a wall: as it is, and at least.
+         */
+        Spacing: {
+            /** Between */
+            between: [
+                string,
+                string
+            ];
+            /** Is Now */
+            is_now: number;
+            /** Least */
+            least: number;
+            /**
+             * Wall
+             * @enum {string}
+             */
+            wall: "left" | "right" | "top" | "bottom";
         };
         /**
          * Step
@@ -2391,6 +3563,60 @@ export interface components {
             warm_from: string;
             /** Warm To */
             warm_to: string;
+        };
+        /**
+         * Beside
+         * @description The same by the other way: its share of its limit, or why there is no such figure.
+         */
+        yarrow__fill__result__Beside: {
+            /**
+             * Amount
+             * @enum {string}
+             */
+            amount: "in^2" | "mm2" | "factor";
+            /** Limit */
+            limit: number;
+            /**
+             * Method
+             * @enum {string}
+             */
+            method: "area" | "factor" | "space";
+            /** Passes */
+            passes: boolean | null;
+            /** Share */
+            share: number;
+            /** Source */
+            source: string;
+            /** Text */
+            text: string;
+            /** Used */
+            used: number;
+        };
+        /**
+         * Beside
+         * @description The same run by the other method: its marks, its cut, what that pipe comes out as, and the
+         *     vertices of that pipe (none where no pipe comes out).
+         */
+        yarrow__runs__plan__Beside: {
+            /** Cut Length */
+            cut_length: number;
+            /** Cut Length Text */
+            cut_length_text: string;
+            /** Dimensions */
+            dimensions: components["schemas"]["Dimension"][];
+            /** Marks */
+            marks: components["schemas"]["Mark"][];
+            /**
+             * Method
+             * @enum {string}
+             */
+            method: "exact" | "table";
+            /** Path */
+            path: [
+                number,
+                number,
+                number
+            ][];
         };
     };
     responses: never;
@@ -2796,6 +4022,84 @@ export interface operations {
             };
         };
     };
+    check_box: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoxDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoxResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_catalogue: {
         parameters: {
             query?: never;
@@ -2890,6 +4194,162 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PathShape"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    check_entries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EntriesDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EntriesResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    check_fill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunDocument_fill_file"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FillResult"];
                 };
             };
             /** @description Bad Request */
@@ -3491,6 +4951,407 @@ export interface operations {
             };
         };
     };
+    get_box: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBoxDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save_box: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobBoxSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBoxDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_box: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    check_site_box: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteboxDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteBoxResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_boxes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBoxSummary"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     create_run: {
         parameters: {
             query?: never;
@@ -3900,6 +5761,84 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    check_pull_box: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PullboxDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PullBoxResult"];
                 };
             };
             /** @description Bad Request */
@@ -5063,6 +7002,87 @@ export interface operations {
             };
         };
     };
+    check_schedule: {
+        parameters: {
+            query: {
+                units: "in" | "mm";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": unknown;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                    "application/x-ndjson": unknown;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_session: {
         parameters: {
             query?: never;
@@ -5318,6 +7338,84 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_wires: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SaidWires"];
                 };
             };
             /** @description Bad Request */

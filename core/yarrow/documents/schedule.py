@@ -1,0 +1,259 @@
+"""Schedules: a table of runs with their wire, in as CSV, checked row by row, and out again.
+
+A row is a run: ``name``, ``type`` and ``size`` of its conduit, ``length``, ``bends``, ``wires`` as
+they are said, and maybe ``spare`` and ``nipple``. Nothing of a table is taken unless all of it can
+be read.
+"""
+
+from __future__ import annotations
+
+import csv
+import io
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from typing import Any
+
+from yarrow.documents.fill_file import fill_document
+from yarrow.documents.refusal import Refusal
+from yarrow.documents.wire_notation import read_wires_said
+from yarrow.fill.result import FillResult
+from yarrow.measure.units import Unit
+
+NEEDED = ("name", "type", "size", "wires")
+ASKED = ("name", "type", "size", "length", "bends", "wires", "spare", "nipple")
+ANSWERED = ("passes", "percent", "used", "limit", "smallest", "says")
+"""Columns that a checked table has more; they are passed over where it comes in again."""
+
+MOST_ROWS = 5000
+MOST_TOLD = 20
+LONGEST_CELL = 400
+
+
+@dataclass(frozen=True, slots=True)
+class ScheduleRow:
+    """A row that could be read: its line in the table and the table's columns, its cells, and the
+    check that it asks for."""
+
+    line: int
+    columns: tuple[str, ...]
+    cells: dict[str, str]
+    document: dict[str, Any]
+
+
+@dataclass(frozen=True, slots=True)
+class CheckedRow:
+    """A row with its answer. ``says`` is the gravest finding that is more than a note."""
+
+    line: int
+    name: str
+    conduit: str
+    wires: str
+    passes: bool
+    percent: float
+    used: float
+    limit: float
+    amount: str
+    smallest: str | None
+    says: str
+
+
+class Unreadable(ValueError):
+    """What of a table can't be read, place by place, at most MOST_TOLD of them."""
+
+    def __init__(self, refusals: Sequence[Refusal]) -> None:
+        super().__init__("; ".join(str(refusal) for refusal in refusals))
+        self.refusals = tuple(refusals)
+
+
+def read_schedule(data: bytes, unit: Unit) -> list[ScheduleRow]:
+    """Every row of a table, parted by commas, semicolons or tabs.
+
+    Raises: Unreadable, with line and column of everything that can't be read.
+    """
+    text = _decoded(data)
+    lines = list(csv.reader(io.StringIO(text), delimiter=_delimiter(text), strict=False))
+    head = next((at for at, cells in enumerate(lines) if any(map(str.strip, cells))), None)
+    if head is None:
+        raise Unreadable([Refusal("line 1", f"the columns {', '.join(NEEDED)}")])
+    columns = [cell.strip().lower() for cell in lines[head]]
+    _check_columns(columns, head + 1)
+    found, refusals = [], []
+    for at, cells in enumerate(lines[head + 1 :], start=head + 2):
+        if not any(map(str.strip, cells)):
+            continue
+        try:
+            found.append(_row(at, columns, cells, unit))
+        except Refusal as refusal:
+            refusals.append(refusal)
+    if len(found) + len(refusals) > MOST_ROWS:
+        raise Unreadable([Refusal("table", f"at most {MOST_ROWS} rows")])
+    if not found and not refusals:
+        refusals = [Refusal(f"line {head + 2}", "at least one row below the columns")]
+    if refusals:
+        raise Unreadable(refusals[:MOST_TOLD])
+    return found
+
+
+def check_schedule(rows: Sequence[ScheduleRow]) -> Iterator[CheckedRow]:
+    """Each row's answer, one after the other.
+
+    Raises: Unreadable, after the last row, with the cells of all that have none.
+    """
+    refusals: list[Refusal] = []
+    for row in rows:
+        try:
+            yield _checked(row, fill_document(row.document))
+        except Refusal as refusal:
+            refusals.append(_placed(refusal, row))
+    if refusals:
+        raise Unreadable(refusals[:MOST_TOLD])
+
+
+def schedule_csv(rows: Sequence[ScheduleRow], checked: Sequence[CheckedRow]) -> str:
+    """The table with its answers, for a spreadsheet: no cell begins as a formula does."""
+    out = io.StringIO()
+    writer = csv.writer(out, lineterminator="\r\n")
+    writer.writerow([*ASKED, *ANSWERED])
+    for row, answer in zip(rows, checked, strict=True):
+        asked = [_harmless(row.cells.get(column, "")) for column in ASKED]
+        figures = [
+            "yes" if answer.passes else "no",
+            f"{answer.percent:.1f}",
+            f"{answer.used:.4f}".rstrip("0").rstrip("."),
+            f"{answer.limit:.4f}".rstrip("0").rstrip("."),
+            answer.smallest or "",
+            _harmless(answer.says),
+        ]
+        writer.writerow([*asked, *figures])
+    return out.getvalue()
+
+
+def _decoded(data: bytes) -> str:
+    if data.startswith((b"\xff\xfe", b"\xfe\xff")):
+        raise Unreadable([Refusal("line 1, column 1", "a table in UTF-8, not in UTF-16")])
+    try:
+        text = data.decode("utf-8-sig")
+    except UnicodeDecodeError as error:
+        before = data[: error.start]
+        line = before.count(b"\n") + 1
+        letter = error.start - before.rfind(b"\n")
+        place = f"line {line}, letter {letter}"
+        raise Unreadable([Refusal(place, "a table in UTF-8: save it so and try again")]) from None
+    if "\x00" in text:
+        line = text[: text.index("\x00")].count("\n") + 1
+        raise Unreadable([Refusal(f"line {line}", "a table as text, without control codes")])
+    return text.replace("\r\n", "\n").replace("\r", "\n")
+
+
+def _delimiter(text: str) -> str:
+    head = next((line for line in text.split("\n") if line.strip()), "")
+    return max(",;\t", key=head.count)
+
+
+def _check_columns(columns: Sequence[str], line: int) -> None:
+    refusals = [
+        Refusal(f"line {line}", f'a column "{needed}"; there is none')
+        for needed in NEEDED
+        if needed not in columns
+    ]
+    for at, column in enumerate(columns):
+        place = f"line {line}, column {at + 1}"
+        if column not in (*ASKED, *ANSWERED):
+            told = f', not "{column}"' if column.isprintable() and len(column) <= 30 else ""
+            refusals.append(Refusal(place, f"one of {', '.join(ASKED)}{told}"))
+        elif column in columns[:at]:
+            refusals.append(Refusal(place, f'the column "{column}" once'))
+    if refusals:
+        raise Unreadable(refusals[:MOST_TOLD])
+
+
+def _row(line: int, columns: Sequence[str], cells: Sequence[str], unit: Unit) -> ScheduleRow:
+    if len(cells) > len(columns):
+        raise Refusal(f"line {line}, column {len(columns) + 1}", "no more cells than columns")
+    told = {column: cell.strip() for column, cell in zip(columns, cells, strict=False)}
+    for column, cell in told.items():
+        place = _place(line, columns, column)
+        if column in ASKED and _is_formula(cell):
+            raise Refusal(place, "a value, not a formula")
+        if len(cell) > LONGEST_CELL:
+            raise Refusal(place, f"at most {LONGEST_CELL} letters")
+    document: dict[str, Any] = {
+        "format": "yarrow.fill/1",
+        "units": unit,
+        "conduit": {"type": told.get("type", "").lower()},
+        "conductors": _wires(told, unit, _place(line, columns, "wires")),
+    }
+    if told.get("size"):
+        document["conduit"]["size"] = told["size"]
+    if told.get("length"):
+        document["length"] = told["length"]
+    for column in ("bends", "spare"):
+        if told.get(column):
+            document[column] = _number(told[column], _place(line, columns, column))
+    if told.get("nipple"):
+        document["nipple"] = _yes(told["nipple"], _place(line, columns, "nipple"))
+    cells_told = {column: told.get(column, "") for column in ASKED}
+    return ScheduleRow(line, tuple(columns), cells_told, document)
+
+
+def _place(line: int, columns: Sequence[str], column: str) -> str:
+    return f"line {line}, column {list(columns).index(column) + 1} ({column})"
+
+
+def _placed(refusal: Refusal, row: ScheduleRow) -> Refusal:
+    """A refusal of a row's document at the cell that it came from."""
+    first = refusal.path.split("[")[0]
+    column = {"conduit.type": "type", "conduit.size": "size", "conductors": "wires"}.get(
+        first, first if first in ASKED else "wires"
+    )
+    if column not in row.columns:
+        return Refusal(f"line {row.line}", f'a column "{column}": {refusal.expected}')
+    return Refusal(_place(row.line, row.columns, column), refusal.expected)
+
+
+def _wires(told: dict[str, str], unit: Unit, place: str) -> list[dict[str, Any]]:
+    found = read_wires_said(told.get("wires", ""), unit, place)
+    if not found:
+        raise Refusal(place, "at least one conductor")
+    return found
+
+
+def _number(cell: str, place: str) -> int | float:
+    try:
+        number = float(cell)
+    except ValueError:
+        raise Refusal(place, "a number") from None
+    return int(number) if number.is_integer() else number
+
+
+def _yes(cell: str, place: str) -> bool:
+    if cell.lower() not in ("yes", "no"):
+        raise Refusal(place, "yes or no")
+    return cell.lower() == "yes"
+
+
+def _is_formula(cell: str) -> bool:
+    """Whether a spreadsheet would work it out: = or @, or a sign before what is not a number."""
+    signed = cell[:1] in ("+", "-") and not cell[1:2].isdigit()
+    return cell[:1] in ("=", "@", "\t") or signed
+
+
+def _harmless(cell: str) -> str:
+    return f"'{cell}" if _is_formula(cell) else cell
+
+
+def _checked(row: ScheduleRow, result: FillResult) -> CheckedRow:
+    grave = [finding.text for finding in result.findings if finding.level != "note"]
+    return CheckedRow(
+        line=row.line,
+        name=row.cells["name"],
+        conduit=result.conduit.name,
+        wires=row.cells["wires"],
+        passes=result.passes,
+        percent=result.share * 100,
+        used=result.used,
+        limit=result.limit,
+        amount=result.amount,
+        smallest=result.smallest,
+        says=grave[0] if grave else "",
+    )

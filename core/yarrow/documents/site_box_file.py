@@ -1,0 +1,118 @@
+"""Reading ``yarrow.sitebox/1`` with the runs that meet there, and its answer."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from typing import Any
+
+from yarrow.catalog.wiring import WireSize, box_allowances
+from yarrow.documents.box_files import read_box
+from yarrow.documents.refusal import Refusal
+from yarrow.documents.run_file import read_run, read_unit
+from yarrow.documents.schema import reader
+from yarrow.fill.site_box import Meeting, SiteBox, SiteBoxResult, Through, check_site_box
+from yarrow.measure.units import Unit, convert
+
+WALLS = ("left", "right", "top", "bottom")
+LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ"
+
+
+def site_box_document(document: object, runs: Sequence[dict[str, Any]]) -> SiteBoxResult:
+    """A box with every run of its job that names it.
+
+    Args: runs, run documents; those that do not meet the box are passed over.
+    Raises: Refusal, of the box's document or of a run that can't be read.
+    Source: docs/run-file.md.
+    """
+    unit = read_unit(document)
+    shape = reader("sitebox")(document, "", unit)
+    contents = shape.get("contents")
+    told = {(each["run"], each["end"]): each for each in shape["entries"]}
+    meetings = tuple(_meetings(shape["name"], runs, told, unit))
+    known = {meeting.id for meeting in meetings}
+    for at, pull in enumerate(shape["pulls"]):
+        if pull[0] == pull[1] or not known.issuperset(pull):
+            raise Refusal(f"pulls[{at}]", f"two of {', '.join(sorted(known)) or 'the runs'}")
+    sides = shape.get("sides")
+    box = SiteBox(
+        unit=unit,
+        name=shape["name"],
+        contents=_contents(contents) if contents else None,
+        through=tuple(_through(each, at) for at, each in enumerate(shape["through"])),
+        sides=(
+            float(sides["width"].value),
+            float(sides["height"].value),
+            float(sides["depth"].value),
+        )
+        if sides
+        else None,
+        device=shape["device"],
+        meetings=meetings,
+        pulls=tuple((one, other) for one, other in shape["pulls"]),
+    )
+    return check_site_box(box)
+
+
+def ends_named(run: dict[str, Any]) -> Iterator[tuple[str, str]]:
+    """Which boxes a run's document names: (start or end, name)."""
+    walk = run.get("walk") or [{}]
+    for end, place in (("start", run.get("start") or {}), ("end", walk[-1])):
+        if isinstance(place, dict) and isinstance(place.get("box"), str) and place["box"].strip():
+            yield end, place["box"].strip()
+
+
+def box_key(name: str) -> str:
+    """A box's name as it is compared: letter case and spaces around do not matter."""
+    return name.strip().casefold()
+
+
+def _contents(shape: dict[str, Any]) -> Any:
+    try:
+        return read_box({"format": "yarrow.box/1", **shape})
+    except Refusal as refusal:
+        raise Refusal(f"contents.{refusal.path}", refusal.expected) from None
+
+
+def _through(shape: dict[str, Any], at: int) -> Through:
+    if shape["size"] not in box_allowances():
+        raise Refusal(f"through[{at}].size", f"one of {', '.join(box_allowances())}")
+    return Through(WireSize(shape["size"]), shape["count"], shape["loop"])
+
+
+def _meetings(
+    name: str,
+    runs: Sequence[dict[str, Any]],
+    told: dict[tuple[str, str], dict[str, Any]],
+    unit: Unit,
+) -> Iterator[Meeting]:
+    count = 0
+    for run in runs:
+        for end, box in ends_named(run):
+            if box_key(box) != box_key(name):
+                continue
+            setup = read_run(run).setup
+            entry = told.get((setup.name, end), {})
+            yield Meeting(
+                id=_letter(count),
+                run=setup.name,
+                end=end,
+                conduit=setup.conduit.name,
+                size=setup.conduit.size,
+                wires=setup.wires.conductors if setup.wires else (),
+                wall=entry.get("wall", WALLS[count % len(WALLS)]),
+                row=entry.get("row", 1),
+                along=_length(entry, "at", unit),
+                deep=_length(entry, "deep", unit),
+            )
+            count += 1
+
+
+def _letter(count: int) -> str:
+    """A, B … Z, A1, B1 …"""
+    again, letter = divmod(count, len(LETTERS))
+    return LETTERS[letter] + (str(again) if again else "")
+
+
+def _length(entry: dict[str, Any], field: str, unit: Unit) -> float | None:
+    reading = entry.get(field)
+    return None if reading is None else float(convert(reading.value, reading.unit, unit))

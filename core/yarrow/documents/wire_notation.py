@@ -1,0 +1,72 @@
+"""Wire as it is said: ``9 x 12 thhn, 1 x 12 bare``, ``6 x 2.5, 3 x 1.5 solid``, ``1 x 0.43 in``."""
+
+from __future__ import annotations
+
+import re
+from typing import Any
+
+from yarrow.catalog.wiring import copper_kcmil, insulation_called, insulations
+from yarrow.documents.refusal import Refusal
+from yarrow.measure.units import Unit
+
+EXPECTED = {
+    "in": "wire such as 9 x 12 thhn, 1 x 12 bare, or a cable such as 1 x 0.43 in",
+    "mm": "wire such as 6 x 2.5, 3 x 1.5 solid, or a cable such as 1 x 11 mm",
+}
+
+_ITEM = re.compile(
+    r"""^\s*(?:(?P<count>\d{1,9})\s*[x×*]\s*)?
+    (?P<round>[⌀øØ]\s*)?[#]?
+    (?P<figure>\d+/0|\d+(?:\.\d+)?|\.\d+)
+    \s*(?P<rest>.*?)\s*$""",
+    re.VERBOSE | re.IGNORECASE,
+)
+
+_ROLES = {"earth": "earth", "ground": "earth", "cpc": "earth", "neutral": "neutral"}
+_BUILDS = ("solid", "stranded")
+_IGNORED = ("awg", "kcmil", "mm2", "mm²", "sq", "cable", "dia")
+
+
+def read_wires_said(text: str, unit: Unit, path: str = "typed") -> list[dict[str, Any]]:
+    """Conductors in a document's shape from what was typed, items parted by commas, semicolons or
+    plus signs; without a count there is one.
+
+    Raises: Refusal at ``path``, which names the item that can't be read.
+    """
+    return [_item(item, unit, path) for item in re.split(r"[,;+\n]", text.strip()) if item.strip()]
+
+
+def _item(item: str, unit: Unit, path: str) -> dict[str, Any]:
+    found = _ITEM.match(item)
+    if found is None:
+        raise _refused(item, unit, path)
+    figure, rest = found["figure"], found["rest"].lower().split()
+    told: dict[str, Any] = {"count": int(found["count"] or 1)}
+    for word in [word for word in rest if word in _ROLES]:
+        told["role"] = _ROLES[word]
+        rest.remove(word)
+    across = next((word for word in rest if word in ("in", "mm", '"')), None)
+    if found["round"] or across:
+        kept = {across, *_IGNORED}
+        if any(word not in kept for word in rest):
+            raise _refused(item, unit, path)
+        return {**told, "diameter": f"{figure} {'in' if across == chr(34) else across or unit}"}
+    builds = [word for word in rest if word in _BUILDS]
+    if "mm2" in rest or "mm²" in rest or builds or (unit == "mm" and not _insulation(rest)):
+        if any(word not in (*_BUILDS, *_IGNORED) for word in rest) or "/" in figure:
+            raise _refused(item, unit, path)
+        return {**told, "csa": float(figure), "build": builds[0] if builds else "stranded"}
+    others = [word for word in rest if word not in _IGNORED and insulation_called(word) is None]
+    if others or figure not in copper_kcmil():
+        raise _refused(item, unit, path)
+    return {**told, "insulation": _insulation(rest) or next(iter(insulations())), "size": figure}
+
+
+def _insulation(words: list[str]) -> str | None:
+    return next((found for word in words if (found := insulation_called(word))), None)
+
+
+def _refused(item: str, unit: Unit, path: str) -> Refusal:
+    shown = item.strip()[:30]
+    told = f', not "{shown}"' if shown.isprintable() else ""
+    return Refusal(path, EXPECTED[unit] + told)

@@ -1,0 +1,227 @@
+"""A box on site as a whole: every run that meets there, its volume, its size, its holes."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+from yarrow.catalog.tables import TradeSize
+from yarrow.catalog.wiring import WireSize, box_allowances, copper_kcmil, fill_limits
+from yarrow.fill.boxes import Box, BoxResult, BoxWires, Sized, check_box
+from yarrow.fill.conductor import Conductor
+from yarrow.fill.entries import EntriesResult, Entry, OpenBox, check_entries
+from yarrow.fill.pull_boxes import PullBox, PullBoxResult, Raceway, Wall, check_pull_box
+from yarrow.fill.rings import row_of_holes
+from yarrow.finding import Finding
+from yarrow.measure.units import Unit
+
+
+@dataclass(frozen=True, slots=True)
+class Meeting:
+    """A run that ends at the box: its conduit and what it brings, the wall and row it enters, and
+    where its hole is, where that is told."""
+
+    id: str
+    run: str
+    end: str
+    conduit: str
+    size: TradeSize
+    wires: tuple[Conductor, ...]
+    wall: Wall
+    row: int
+    along: float | None
+    deep: float | None
+
+
+@dataclass(frozen=True, slots=True)
+class Through:
+    """Wires of a size that pass through the box unbroken, with a loop of 12 in or more or not: each
+    comes with two of the runs."""
+
+    size: WireSize
+    count: int
+    loop: bool
+
+
+@dataclass(frozen=True, slots=True)
+class SiteBox:
+    """The box with what is in it besides the runs' wires (None: no volume to check by), what passes
+    through, its sides inside, and what large wire is pulled from which run to which."""
+
+    unit: Unit
+    name: str
+    contents: Box | None
+    through: tuple[Through, ...]
+    sides: tuple[float, float, float] | None
+    device: bool
+    meetings: tuple[Meeting, ...]
+    pulls: tuple[tuple[str, str], ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Met:
+    """A run that meets the box, as it is told to people."""
+
+    id: str
+    run: str
+    end: str
+    conduit: str
+    size: str
+    wires: tuple[str, ...]
+    wall: Wall
+    row: int
+
+
+@dataclass(frozen=True, slots=True)
+class SiteBoxResult:
+    """The box as a whole: None for what does not apply to it."""
+
+    format: str
+    units: Unit
+    name: str
+    met: tuple[Met, ...]
+    volume: BoxResult | None
+    pull_box: PullBoxResult | None
+    entries: EntriesResult | None
+    passes: bool
+    findings: tuple[Finding, ...]
+
+    @property
+    def can_be_made(self) -> bool:
+        """Whether nothing about it is wrong."""
+        return self.passes
+
+
+def check_site_box(box: SiteBox) -> SiteBoxResult:
+    """Everything about a box from the runs that meet there.
+
+    Every wire of a run ends in the box, but for what passes ``through``: each of those comes with
+    two runs and counts once (twice with a loop). Wires of 4 AWG and up go by the pull box rule.
+    Source: docs/fill.md; NFPA 70 (2023), 314.16 and 314.28.
+    """
+    findings: list[Finding] = []
+    volume = _volume(box, findings)
+    pull_box = _pull_box(box)
+    entries = _entries(box)
+    parts = (volume, pull_box, entries)
+    passes = all(part is None or part.can_be_made for part in parts)
+    return SiteBoxResult(
+        format="yarrow.sitebox-result/1",
+        units=box.unit,
+        name=box.name,
+        met=tuple(_told(meeting) for meeting in box.meetings),
+        volume=volume,
+        pull_box=pull_box,
+        entries=entries,
+        passes=passes and not any(finding.level == "error" for finding in findings),
+        findings=tuple(findings),
+    )
+
+
+def _told(meeting: Meeting) -> Met:
+    wires = tuple(f"{each.count} × {each.name}" for each in meeting.wires)
+    return Met(
+        meeting.id,
+        meeting.run,
+        meeting.end,
+        meeting.conduit,
+        meeting.size,
+        wires,
+        meeting.wall,
+        meeting.row,
+    )
+
+
+def is_large(conductor: Conductor) -> bool:
+    """4 AWG and up, which goes by the pull box rule."""
+    sizes = list(copper_kcmil())
+    from_size = sizes.index(fill_limits()["pull_box"]["from_size"])
+    return conductor.size is not None and sizes.index(conductor.size) >= from_size
+
+
+def _volume(box: SiteBox, findings: list[Finding]) -> BoxResult | None:
+    if box.contents is None:
+        return None
+    ends: dict[WireSize, int] = {}
+    grounds: dict[WireSize, int] = {}
+    uncounted = set()
+    for meeting in box.meetings:
+        for wire in meeting.wires:
+            if wire.size is None or wire.size not in box_allowances():
+                if not is_large(wire):
+                    uncounted.add(wire.name)
+                continue
+            kept = grounds if wire.role == "earth" else ends
+            kept[wire.size] = kept.get(wire.size, 0) + wire.count
+    passing = [*box.contents.wires]
+    for through in box.through:
+        here = ends.get(through.size, 0)
+        if 2 * through.count > here:
+            text = (
+                f"{through.count} of {through.size} can't pass through: that takes "
+                f"{2 * through.count} ends, and the runs bring {here}."
+            )
+            findings.append(Finding("error", "more-through-than-come", text, path="through"))
+            continue
+        ends[through.size] = here - 2 * through.count
+        loops = through.count if through.loop else 0
+        passing.append(BoxWires(through.size, passes=through.count - loops, loops=loops))
+    passing += [BoxWires(size, ends=count) for size, count in ends.items() if count]
+    if uncounted:
+        text = f"No volume is laid down for {', '.join(sorted(uncounted))}: not counted."
+        findings.append(Finding("note", "no-allowance", text, path="contents"))
+    together = _grounds(box.contents.grounds, grounds)
+    return check_box(replace(box.contents, wires=_merged(passing), grounds=together))
+
+
+def _grounds(own: Sized | None, met: dict[WireSize, int]) -> Sized | None:
+    counts = dict(met)
+    if own is not None:
+        counts[own.size] = counts.get(own.size, 0) + own.count
+    if not counts:
+        return None
+    largest = max(counts, key=lambda size: box_allowances()[size])
+    return Sized(largest, sum(counts.values()))
+
+
+def _merged(wires: Sequence[BoxWires]) -> tuple[BoxWires, ...]:
+    """One line a size."""
+    found: dict[WireSize, BoxWires] = {}
+    for each in wires:
+        old = found.get(each.size, BoxWires(each.size))
+        found[each.size] = BoxWires(
+            each.size,
+            old.ends + each.ends,
+            old.passes + each.passes,
+            old.loops + each.loops,
+            old.inside + each.inside,
+        )
+    return tuple(found.values())
+
+
+def _pull_box(box: SiteBox) -> PullBoxResult | None:
+    """By the raceways that bring large wire; two of them alone are pulled one to the other."""
+    large = [meeting for meeting in box.meetings if any(map(is_large, meeting.wires))]
+    if not large:
+        return None
+    pulls = box.pulls or (((large[0].id, large[1].id),) if len(large) == 2 else ())
+    raceways = tuple(Raceway(m.id, m.wall, m.row, m.size) for m in box.meetings)
+    have = box.sides[:2] if box.sides else None
+    return check_pull_box(PullBox(box.unit, raceways, pulls, have))
+
+
+def _entries(box: SiteBox) -> EntriesResult | None:
+    """The holes; where none is told, side by side in the middle of the wall's depth."""
+    if box.sides is None or not box.meetings:
+        return None
+    width, height, depth = box.sides
+    placed = []
+    for wall in dict.fromkeys(meeting.wall for meeting in box.meetings):
+        on_wall = [meeting for meeting in box.meetings if meeting.wall == wall]
+        *middles, taken = row_of_holes([meeting.size for meeting in on_wall], box.unit)
+        spare = ((height if wall in ("left", "right") else width) - taken) / 2
+        for meeting, middle in zip(on_wall, middles, strict=True):
+            along = meeting.along if meeting.along is not None else middle + spare
+            deep = meeting.deep if meeting.deep is not None else depth / 2
+            placed.append(Entry(meeting.id, wall, along, deep, meeting.size))
+    return check_entries(OpenBox(box.unit, width, height, depth, tuple(placed), box.device))

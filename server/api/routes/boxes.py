@@ -1,0 +1,105 @@
+"""The boxes of a job: what is told of them, and every run that meets there."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from django.http import HttpRequest
+from ninja import Body, Path, Query, Router
+from pydantic import StringConstraints
+
+from api.problems import REFUSALS, Problem
+from api.shapes import Id, JobBoxDetail, JobBoxSave, JobBoxSummary, Nothing, SiteBoxDocument
+from jobs import services
+from jobs.models import Job, SiteBox
+from jobs.policy import boxes_for, jobs_for
+from yarrow.documents.site_box_file import box_key, ends_named
+from yarrow.fill.site_box import SiteBoxResult
+
+router = Router(tags=["boxes"])
+
+BoxName = Annotated[str, StringConstraints(min_length=1, max_length=80)]
+
+
+@router.get(
+    "/jobs/{job_id}/boxes",
+    response={200: list[JobBoxSummary], **REFUSALS},
+    operation_id="list_boxes",
+)
+def list_boxes(request: HttpRequest, job_id: Path[Id]) -> list[JobBoxSummary]:
+    """Every box that a run names or that something is told of, by name."""
+    job = jobs_for(request.user).get(id=job_id)
+    told = {box.key: box for box in boxes_for(request.user).filter(job=job)}
+    names = {key: box.name for key, box in told.items()}
+    for run in job.runs.filter(removed_at=None).order_by("id"):
+        for _, name in ends_named(run.document):
+            names.setdefault(box_key(name), name)
+    return sorted(
+        (_summary(job, name, told.get(key)) for key, name in names.items()),
+        key=lambda box: box.name.casefold(),
+    )
+
+
+@router.get("/jobs/{job_id}/box", response={200: JobBoxDetail, **REFUSALS}, operation_id="get_box")
+def get_box(request: HttpRequest, job_id: Path[Id], name: Query[BoxName]) -> JobBoxDetail:
+    """A box by its name, with every run that meets there; one not told of yet is empty."""
+    job = jobs_for(request.user).get(id=job_id)
+    return _detail(job, name, boxes_for(request.user).filter(job=job, key=box_key(name)).first())
+
+
+@router.put(
+    "/jobs/{job_id}/box",
+    response={200: JobBoxDetail, 409: Problem, **REFUSALS},
+    operation_id="save_box",
+)
+def save_box(request: HttpRequest, job_id: Path[Id], body: JobBoxSave) -> JobBoxDetail:
+    """What is told of a box, whole, and the version that it was made from (0: a new one)."""
+    box = services.save_box(request.user, job_id, body.document, body.base_version)
+    return _detail(box.job, box.name, box)
+
+
+@router.delete("/jobs/{job_id}/box", response={200: Nothing, **REFUSALS}, operation_id="remove_box")
+def remove_box(request: HttpRequest, job_id: Path[Id], name: Query[BoxName]) -> Nothing:
+    """Forget what is told of a box; runs go on naming it."""
+    services.remove_box(request.user, job_id, name)
+    return Nothing()
+
+
+@router.post(
+    "/jobs/{job_id}/box/check",
+    response={200: SiteBoxResult, **REFUSALS},
+    operation_id="check_site_box",
+)
+def check_box(
+    request: HttpRequest, job_id: Path[Id], document: Body[SiteBoxDocument]
+) -> SiteBoxResult:
+    """A box with every run that meets there; nothing is saved."""
+    return services.check_box(jobs_for(request.user).get(id=job_id), document)
+
+
+def _document(job: Job, name: str, box: SiteBox | None) -> dict[str, object]:
+    if box is not None:
+        return dict(box.document)
+    return {"format": "yarrow.sitebox/1", "name": name, "units": job.units}
+
+
+def _detail(job: Job, name: str, box: SiteBox | None) -> JobBoxDetail:
+    document = _document(job, name, box)
+    return JobBoxDetail(
+        name=box.name if box else name,
+        version=box.version if box else 0,
+        job_id=job.id,
+        job_name=job.name,
+        document=document,
+        result=services.check_box(job, document),
+    )
+
+
+def _summary(job: Job, name: str, box: SiteBox | None) -> JobBoxSummary:
+    result = services.check_box(job, _document(job, name, box))
+    return JobBoxSummary(
+        name=box.name if box else name,
+        runs=[met.run for met in result.met],
+        told=box is not None,
+        passes=result.passes,
+    )

@@ -1,0 +1,107 @@
+"""Whether the wire goes in: checks without a job, and schedules of them."""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Iterator
+from dataclasses import asdict
+from typing import Literal
+
+from django.http import HttpRequest, StreamingHttpResponse
+from ninja import Body, Query, Router
+
+from api.problems import REFUSALS, unreadable_table
+from api.shapes import (
+    BoxDocument,
+    EntriesDocument,
+    FillDocument,
+    PullBoxDocument,
+    SaidWires,
+    TypedText,
+)
+from yarrow.documents.box_files import box_document, entries_document, pull_box_document
+from yarrow.documents.fill_file import fill_document
+from yarrow.documents.schedule import (
+    CheckedRow,
+    ScheduleRow,
+    Unreadable,
+    check_schedule,
+    read_schedule,
+    schedule_csv,
+)
+from yarrow.documents.wire_notation import read_wires_said
+from yarrow.fill.boxes import BoxResult
+from yarrow.fill.entries import EntriesResult
+from yarrow.fill.pull_boxes import PullBoxResult
+from yarrow.fill.result import FillResult
+
+router = Router(tags=["checks"])
+
+
+@router.post("/fill", response={200: FillResult, **REFUSALS}, operation_id="check_fill")
+def check_fill(request: HttpRequest, document: Body[FillDocument]) -> FillResult:
+    """Whether conductors go into a conduit or trunking."""
+    return fill_document(document)
+
+
+@router.post("/box", response={200: BoxResult, **REFUSALS}, operation_id="check_box")
+def check_box(request: HttpRequest, document: Body[BoxDocument]) -> BoxResult:
+    """Whether a box is large enough for what is in it."""
+    return box_document(document)
+
+
+@router.post("/pullbox", response={200: PullBoxResult, **REFUSALS}, operation_id="check_pull_box")
+def check_pull_box(request: HttpRequest, document: Body[PullBoxDocument]) -> PullBoxResult:
+    """The least box for large wire."""
+    return pull_box_document(document)
+
+
+@router.post("/entries", response={200: EntriesResult, **REFUSALS}, operation_id="check_entries")
+def check_entries(request: HttpRequest, document: Body[EntriesDocument]) -> EntriesResult:
+    """Whether the holes in a box's walls go together."""
+    return entries_document(document)
+
+
+@router.post("/wires", response={200: SaidWires, **REFUSALS}, operation_id="read_wires")
+def read_wires(request: HttpRequest, body: TypedText) -> SaidWires:
+    """Wire as it is said, in a document's shape."""
+    return SaidWires(conductors=read_wires_said(body.text, body.units, "text"))
+
+
+@router.post(
+    "/schedule",
+    response={200: str, **REFUSALS},
+    operation_id="check_schedule",
+    openapi_extra={
+        "requestBody": {"content": {"text/csv": {}}, "required": True},
+        "responses": {200: {"content": {"application/x-ndjson": {}}}},
+    },
+)
+def check_a_schedule(
+    request: HttpRequest, units: Query[Literal["in", "mm"]]
+) -> StreamingHttpResponse:
+    """Every row of a table, telling on a line each how far it is: ``{"done", "of"}`` …, then
+    ``{"rows", "csv"}`` with all answers, or ``{"problem"}`` and no answer at all."""
+    lines = _progress(request.body, units)
+    return StreamingHttpResponse(lines, content_type="application/x-ndjson")
+
+
+def _progress(data: bytes, units: Literal["in", "mm"]) -> Iterator[str]:
+    try:
+        rows = read_schedule(data, units)
+        answers: list[CheckedRow] = []
+        for answer in check_schedule(rows):
+            answers.append(answer)
+            if len(answers) % _TOLD_EVERY == 0:
+                yield json.dumps({"done": len(answers), "of": len(rows)}) + "\n"
+    except Unreadable as error:
+        yield json.dumps({"problem": unreadable_table(error)}) + "\n"
+        return
+    yield json.dumps(_whole(rows, answers)) + "\n"
+
+
+def _whole(rows: list[ScheduleRow], answers: list[CheckedRow]) -> dict[str, object]:
+    return {"rows": [asdict(answer) for answer in answers], "csv": schedule_csv(rows, answers)}
+
+
+_TOLD_EVERY = 50
