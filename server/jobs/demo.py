@@ -18,6 +18,7 @@ _EMT = {
 }
 _EMT_34 = {**_EMT, "conduit": {"type": "emt", "size": "3/4"}, "bender": "hand-emt-3/4"}
 _RIGID = {**_EMT, "conduit": {"type": "rmc", "size": "1/2"}, "bender": "hand-emt-3/4"}
+_EMT_114 = {**_EMT, "conduit": {"type": "emt", "size": "1-1/4"}, "bender": "hand-emt-1-1/4"}
 _STEEL_20 = {
     "units": "mm",
     "round_to": "1",
@@ -45,8 +46,18 @@ def _run(
     }
 
 
-def _box(label: str, kind: str = "connector") -> dict[str, Any]:
-    return {"kind": kind, "label": label}
+def _box(label: str, kind: str = "connector", box: str = "") -> dict[str, Any]:
+    return {"kind": kind, "label": label, **({"box": box} if box else {})}
+
+
+def _circuit(kind: str, size: str | float, count: int = 1, **more: Any) -> dict[str, Any]:
+    wire = {"insulation": "thhn", "size": size} if isinstance(size, str) else {"csa": size}
+    return {"kind": kind, "count": count, **wire, **more}
+
+
+def _wired(base: dict[str, Any], *circuits: dict[str, Any], **more: Any) -> dict[str, Any]:
+    """What a run is made of, with the circuits that are to go through it."""
+    return {**base, "wires": {"circuits": list(circuits), **more}}
 
 
 def _offset(at: str, rise: str, toward: str, label: str, **more: Any) -> dict[str, Any]:
@@ -96,23 +107,27 @@ SALTMARSH = {
     "runs": [
         _run(
             "Press hall feed, bay 2",
-            _EMT,
-            _box("isolator"),
+            _wired(_EMT, _circuit("three_phase", "12"), _circuit("lighting", "12", 2), spare=20),
+            _box("isolator", box="Press hall junction"),
             _offset("33", "4 3/8", "left", "press plinth"),
             _turn("71 5/8", "left", "corner post"),
             _end("34 1/8", "pump panel"),
         ),
         _run(
             "Cellar lighting, north wall",
-            _EMT,
-            _box("switch box"),
+            _wired(_EMT, _circuit("lighting", "12", 2, travellers=2)),
+            _box("switch box", box="Press hall junction"),
             _turn("18 3/8", "right", "under the joists"),
             _offset("41 7/16", "2 3/4", "out", "stone sill", angle=22.5),
             _end("88 1/4", "first luminaire"),
         ),
         _run(
             "Bottling line drop",
-            _EMT_34,
+            _wired(
+                _EMT_34,
+                _circuit("three_phase", "8", earth_size="10"),
+                pull={"state": "dry", "up": "back"},
+            ),
             _box("tray end", "open"),
             _offset("27 11/16", "6 1/8", "right", "filler guard", angle=45),
             _offset("68 3/4 - 2 7/8", "6 1/8", "left", "back to the column", angle=45),
@@ -129,8 +144,8 @@ SALTMARSH = {
         ),
         _run(
             "Cellar main, over the water pipe",
-            _EMT,
-            _box("cellar board"),
+            _wired(_EMT, _circuit("lighting", "12", 3), _circuit("radial", "10", 1)),
+            _box("cellar board", box="Press hall junction"),
             {
                 "kind": "box_offset",
                 "where": "start",
@@ -181,6 +196,21 @@ SALTMARSH = {
             _end("34", "pump panel", loose=["at"], meet=["71 1/4", "33 3/8", "4 5/8"]),
         ),
         _run(
+            "Bottling feeder",
+            _wired(_EMT_114, _circuit("three_phase", "2", earth_size="6")),
+            _box("main board"),
+            _turn("38 1/4", "left", "out of the switch room"),
+            _offset("46 7/8", "5 3/8", "out", "roof purlin"),
+            _end("81 5/8", "pull box", box="Bottling pull box"),
+        ),
+        _run(
+            "Labeller feeder",
+            _wired(_EMT_114, _circuit("three_phase", "2", earth_size="6")),
+            _box("pull box", box="Bottling pull box"),
+            _turn("52 3/8", "right", "labeller post"),
+            _end("33 1/4", "labeller panel"),
+        ),
+        _run(
             "Bottling feeds, a bank of five",
             {**_EMT, "rack": {"count": 5, "side": "right", "spacing": "2 1/4"}},
             _box("trough"),
@@ -188,6 +218,26 @@ SALTMARSH = {
             _turn("58 1/8", "left", "mezzanine post"),
             _end("31 3/8", "line panels"),
         ),
+    ],
+    "boxes": [
+        {
+            "format": "yarrow.sitebox/1",
+            "name": "Press hall junction",
+            "units": "in",
+            "contents": {"box": "square-4-11/16-2-1/8", "rings": [6.5]},
+            "through": [{"size": "12", "count": 3}],
+            "sides": {"width": "4 11/16", "height": "4 11/16", "depth": "2 1/8"},
+        },
+        {
+            "format": "yarrow.sitebox/1",
+            "name": "Bottling pull box",
+            "units": "in",
+            "entries": [
+                {"run": "Bottling feeder", "end": "end", "wall": "left"},
+                {"run": "Labeller feeder", "end": "start", "wall": "bottom"},
+            ],
+            "sides": {"width": "12", "height": "12", "depth": "6"},
+        },
     ],
     "benders": [
         {
@@ -210,8 +260,8 @@ HARROW_LOCK = {
     "runs": [
         _run(
             "Pump 1 supply",
-            _STEEL_20,
-            _box("isolator", "hub"),
+            _wired(_STEEL_20, _circuit("three_phase", 2.5, earth_csa=1.5)),
+            _box("isolator", "hub", "Pump floor box"),
             _offset("846", "112", "left", "pump bed"),
             _turn("1863", "left", "to the starter"),
             _end("924", "starter", "hub"),
@@ -226,7 +276,7 @@ HARROW_LOCK = {
         ),
         _run(
             "Gate motor",
-            _STEEL_25,
+            _wired(_STEEL_25, _circuit("three_phase", 6.0), _circuit("radial", 2.5), spare=15),
             _box("trunking", "open"),
             _offset("523", "74", "out", "cable ladder", angle=22.5),
             _offset("1487", "74", "in", "back to the wall", angle=22.5),
@@ -235,7 +285,7 @@ HARROW_LOCK = {
         ),
         _run(
             "Outfall panel, over the duct",
-            _STEEL_20,
+            _wired(_STEEL_20, _circuit("ring", 2.5, earth_csa=1.5), most_degrees=270),
             _box("pump panel", "hub"),
             {
                 "kind": "saddle4",
@@ -252,8 +302,8 @@ HARROW_LOCK = {
         ),
         _run(
             "Pump 2 supply, set and back to back",
-            _STEEL_20,
-            _box("isolator", "hub"),
+            _wired(_STEEL_20, _circuit("three_phase", 2.5, earth_csa=1.5), _circuit("radial", 1.5)),
+            _box("isolator", "hub", "Pump floor box"),
             _offset("712", "86", "out", "pipe flange"),
             _turn("1384", "left", "pump room wall"),
             _turn("640", "left", "wall of the stair"),
@@ -278,6 +328,14 @@ HARROW_LOCK = {
             _end("683", "starters", "hub"),
         ),
     ],
+    "boxes": [
+        {
+            "format": "yarrow.sitebox/1",
+            "name": "Pump floor box",
+            "units": "mm",
+            "sides": {"width": "150", "height": "150", "depth": "75"},
+        },
+    ],
     "benders": [],
 }
 
@@ -294,6 +352,7 @@ OTHER_CREW = {
             _end("26 1/2", "limit switch"),
         ),
     ],
+    "boxes": [],
     "benders": [],
 }
 

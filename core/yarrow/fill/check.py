@@ -13,7 +13,7 @@ from yarrow.fill.counting import Load, goes_in, more_of, most_of, used_by
 from yarrow.fill.factor import Factor
 from yarrow.fill.findings import fill_findings, is_wider
 from yarrow.fill.method import Method, trimmed
-from yarrow.fill.result import Beside, FillResult, Heat, Held, Part, Smallest
+from yarrow.fill.result import FillResult, Heat, Held, OtherWay, Part, Smallest
 
 
 def check_fill(
@@ -22,7 +22,7 @@ def check_fill(
     conductors: Sequence[Conductor],
     spare: float = 0.0,
     choose: bool = False,
-    beside: Beside | None = None,
+    beside: OtherWay | None = None,
 ) -> FillResult:
     """Whether conductors go into a holder.
 

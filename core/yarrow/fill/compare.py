@@ -12,7 +12,7 @@ from yarrow.fill.conductor import Conductor, Holder
 from yarrow.fill.counting import Load, goes_in, used_by
 from yarrow.fill.factor import Factor, factor_holder
 from yarrow.fill.method import Method, MethodName, NoFigure, trimmed
-from yarrow.fill.result import Beside
+from yarrow.fill.result import OtherWay
 
 MM2_PER_KCMIL = 0.506707
 """A circle a thousandth of an inch across, a thousand times."""
@@ -24,7 +24,7 @@ def beside(
     conductors: Sequence[Conductor],
     length_m: Fraction | None,
     bends: int,
-) -> Beside | None:
+) -> OtherWay | None:
     """What the other way says of a conduit; None where there is none (trunking, or no length).
 
     A US trade size is read as the metric conduit of about its bore, a US wire as the next larger
@@ -42,16 +42,16 @@ def beside(
     except NoFigure as missing:
         name: MethodName = "area" if method.name == "factor" else "factor"
         text = f"No figure by that way: {missing.expected}."
-        return Beside(name, None, 0.0, 0.0, 0.0, "factor", text, "")
+        return OtherWay(name, None, 0.0, 0.0, 0.0, "factor", text, "")
 
 
-def _told(method: Method, holder: Holder, conductors: Sequence[Conductor], said: str) -> Beside:
+def _told(method: Method, holder: Holder, conductors: Sequence[Conductor], said: str) -> OtherWay:
     loads = [Load(each.count, method.each(each)) for each in conductors]
     count = sum(load.count for load in loads)
     limit, used = method.limit(holder, count), used_by(loads)
     rule = method.rule(count)
     way = "By area" if method.name == "area" else "By drawing-in factor"
-    return Beside(
+    return OtherWay(
         method.name,
         goes_in(method, holder, loads),
         used,

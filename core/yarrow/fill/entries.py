@@ -9,7 +9,7 @@ from itertools import combinations
 from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import fill_limits
 from yarrow.fill.method import trimmed
-from yarrow.fill.pull_boxes import OPPOSITE, Wall
+from yarrow.fill.pull_boxes import OPPOSITE, Sides, Wall
 from yarrow.fill.rings import least_spacing, lock_ring
 from yarrow.finding import Finding
 from yarrow.measure.units import Unit, convert_length
@@ -65,10 +65,12 @@ class Spacing:
 
 @dataclass(frozen=True, slots=True)
 class EntriesResult:
-    """Whether all entries go together, and how far apart they have to be."""
+    """Whether all entries go together, and how far apart they have to be, in a box of those
+    inside ``sides``."""
 
     format: str
     units: Unit
+    sides: Sides
     passes: bool
     entries: tuple[PlacedEntry, ...]
     spacings: tuple[Spacing, ...]
@@ -105,7 +107,13 @@ def check_entries(box: OpenBox) -> EntriesResult:
         found += [f for at, entry in enumerate(placed) for f in _at_device(box, entry, at)]
     passes = not any(finding.level == "error" for finding in found)
     return EntriesResult(
-        "yarrow.entries-result/1", box.unit, passes, tuple(placed), tuple(spacings), tuple(found)
+        "yarrow.entries-result/1",
+        box.unit,
+        Sides(box.width, box.height),
+        passes,
+        tuple(placed),
+        tuple(spacings),
+        tuple(found),
     )
 
 

@@ -14,7 +14,7 @@ from yarrow.finding import Finding
 
 
 @dataclass(frozen=True, slots=True)
-class Row:
+class PrintedRow:
     """A printed length, in metres, and the factor that stands there."""
 
     length_m: float
@@ -98,13 +98,14 @@ class Factor:
             text = f"{length}, {bends}: the table for long runs and runs with bends"
         return Rule(text, factor_rule().source, factor_rule().edition)
 
-    def rows(self, holder: Holder) -> tuple[Row, ...]:
+    def rows(self, holder: Holder) -> tuple[PrintedRow, ...]:
         """The printed rows that the length lies on or between. Raises: NoFigure."""
         printed = factor_rule().printed_m
         before = [length for length in printed if length <= self.length_m][-1:]
         after = [length for length in printed if length >= self.length_m][:1]
         return tuple(
-            Row(float(length), self.at(holder, length)) for length in sorted({*before, *after})
+            PrintedRow(float(length), self.at(holder, length))
+            for length in sorted({*before, *after})
         )
 
     def findings(self, holder: Holder) -> list[Finding]:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from yarrow.fill.factor import Row
+from yarrow.fill.factor import PrintedRow
 from yarrow.fill.method import Amount, MethodName, Rule
 from yarrow.finding import Finding
 from yarrow.measure.units import Unit
@@ -58,7 +58,7 @@ class Smallest:
 
 
 @dataclass(frozen=True, slots=True)
-class Beside:
+class OtherWay:
     """The same by the other way: its share of its limit, or why there is no such figure."""
 
     method: MethodName
@@ -109,8 +109,8 @@ class FillResult:
     next_size: str | None
     by_type: tuple[Smallest, ...]
     jam: float | None
-    rows: tuple[Row, ...]
-    beside: Beside | None
+    rows: tuple[PrintedRow, ...]
+    beside: OtherWay | None
     heat: Heat
     findings: tuple[Finding, ...]
 

@@ -59,7 +59,7 @@ class SiteBox:
 
 
 @dataclass(frozen=True, slots=True)
-class Met:
+class MeetingRun:
     """A run that meets the box, as it is told to people."""
 
     id: str
@@ -79,7 +79,7 @@ class SiteBoxResult:
     format: str
     units: Unit
     name: str
-    met: tuple[Met, ...]
+    met: tuple[MeetingRun, ...]
     volume: BoxResult | None
     pull_box: PullBoxResult | None
     entries: EntriesResult | None
@@ -118,9 +118,9 @@ def check_site_box(box: SiteBox) -> SiteBoxResult:
     )
 
 
-def _told(meeting: Meeting) -> Met:
+def _told(meeting: Meeting) -> MeetingRun:
     wires = tuple(f"{each.count} × {each.name}" for each in meeting.wires)
-    return Met(
+    return MeetingRun(
         meeting.id,
         meeting.run,
         meeting.end,

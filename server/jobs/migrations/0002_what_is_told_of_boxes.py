@@ -6,28 +6,48 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     dependencies = [
-        ('jobs', '0001_initial'),
+        ("jobs", "0001_initial"),
         migrations.swappable_dependency(settings.AUTH_USER_MODEL),
     ]
 
     operations = [
         migrations.CreateModel(
-            name='SiteBox',
+            name="SiteBox",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('name', models.CharField(max_length=80)),
-                ('key', models.CharField(max_length=160)),
-                ('document', models.JSONField()),
-                ('version', models.PositiveIntegerField(default=1)),
-                ('updated_at', models.DateTimeField(auto_now=True)),
-                ('job', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='boxes', to='jobs.job')),
-                ('updated_by', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, related_name='+', to=settings.AUTH_USER_MODEL)),
+                (
+                    "id",
+                    models.BigAutoField(
+                        auto_created=True, primary_key=True, serialize=False, verbose_name="ID"
+                    ),
+                ),
+                ("name", models.CharField(max_length=80)),
+                ("key", models.CharField(max_length=160)),
+                ("document", models.JSONField()),
+                ("version", models.PositiveIntegerField(default=1)),
+                ("updated_at", models.DateTimeField(auto_now=True)),
+                (
+                    "job",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE,
+                        related_name="boxes",
+                        to="jobs.job",
+                    ),
+                ),
+                (
+                    "updated_by",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.PROTECT,
+                        related_name="+",
+                        to=settings.AUTH_USER_MODEL,
+                    ),
+                ),
             ],
             options={
-                'ordering': ('name', 'id'),
-                'constraints': [models.UniqueConstraint(fields=('job', 'key'), name='one_box_a_name_in_a_job')],
+                "ordering": ("name", "id"),
+                "constraints": [
+                    models.UniqueConstraint(fields=("job", "key"), name="one_box_a_name_in_a_job")
+                ],
             },
         ),
     ]

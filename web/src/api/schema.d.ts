@@ -971,31 +971,29 @@ export interface components {
         };
         /**
          * Beside
-         * @description The same by the other way: its share of its limit, or why there is no such figure.
+         * @description The same run by the other method: its marks, its cut, what that pipe comes out as, and the
+         *     vertices of that pipe (none where no pipe comes out).
          */
         Beside: {
-            /**
-             * Amount
-             * @enum {string}
-             */
-            amount: "in^2" | "mm2" | "factor";
-            /** Limit */
-            limit: number;
+            /** Cut Length */
+            cut_length: number;
+            /** Cut Length Text */
+            cut_length_text: string;
+            /** Dimensions */
+            dimensions: components["schemas"]["Dimension"][];
+            /** Marks */
+            marks: components["schemas"]["Mark"][];
             /**
              * Method
              * @enum {string}
              */
-            method: "area" | "factor" | "space";
-            /** Passes */
-            passes: boolean | null;
-            /** Share */
-            share: number;
-            /** Source */
-            source: string;
-            /** Text */
-            text: string;
-            /** Used */
-            used: number;
+            method: "exact" | "table";
+            /** Path */
+            path: [
+                number,
+                number,
+                number
+            ][];
         };
         /**
          * Box
@@ -1460,7 +1458,8 @@ export interface components {
         EntriesDocument_length: string | number;
         /**
          * EntriesResult
-         * @description Whether all entries go together, and how far apart they have to be.
+         * @description Whether all entries go together, and how far apart they have to be, in a box of those
+         *     inside ``sides``.
          */
         EntriesResult: {
             /** Entries */
@@ -1471,6 +1470,7 @@ export interface components {
             format: string;
             /** Passes */
             passes: boolean;
+            sides: components["schemas"]["Sides"];
             /** Spacings */
             spacings: components["schemas"]["Spacing"][];
             /**
@@ -1502,7 +1502,7 @@ export interface components {
              * @enum {string}
              */
             amount: "in^2" | "mm2" | "factor";
-            beside: components["schemas"]["Beside"] | null;
+            beside: components["schemas"]["OtherWay"] | null;
             /** By Type */
             by_type: components["schemas"]["Smallest"][];
             /** Conductors */
@@ -1535,7 +1535,7 @@ export interface components {
             /** Room */
             room: number[];
             /** Rows */
-            rows: components["schemas"]["Row"][];
+            rows: components["schemas"]["PrintedRow"][];
             rule: components["schemas"]["Rule"];
             /** Share */
             share: number;
@@ -1858,6 +1858,31 @@ export interface components {
             reference: "front" | "back" | "centre" | "former" | "square";
         };
         /**
+         * MeetingRun
+         * @description A run that meets the box, as it is told to people.
+         */
+        MeetingRun: {
+            /** Conduit */
+            conduit: string;
+            /** End */
+            end: string;
+            /** Id */
+            id: string;
+            /** Row */
+            row: number;
+            /** Run */
+            run: string;
+            /** Size */
+            size: string;
+            /**
+             * Wall
+             * @enum {string}
+             */
+            wall: "left" | "right" | "top" | "bottom";
+            /** Wires */
+            wires: string[];
+        };
+        /**
          * MemberShape
          * @description The person who is signed in.
          */
@@ -1963,6 +1988,34 @@ export interface components {
             value: components["schemas"]["Next"][];
             /** Works */
             works: boolean;
+        };
+        /**
+         * OtherWay
+         * @description The same by the other way: its share of its limit, or why there is no such figure.
+         */
+        OtherWay: {
+            /**
+             * Amount
+             * @enum {string}
+             */
+            amount: "in^2" | "mm2" | "factor";
+            /** Limit */
+            limit: number;
+            /**
+             * Method
+             * @enum {string}
+             */
+            method: "area" | "factor" | "space";
+            /** Passes */
+            passes: boolean | null;
+            /** Share */
+            share: number;
+            /** Source */
+            source: string;
+            /** Text */
+            text: string;
+            /** Used */
+            used: number;
         };
         /**
          * Part
@@ -2080,7 +2133,7 @@ export interface components {
             bender: components["schemas"]["PlannedBender"];
             /** Bends */
             bends: components["schemas"]["PlannedBend"][];
-            beside: components["schemas"]["yarrow__runs__plan__Beside"] | null;
+            beside: components["schemas"]["Beside"] | null;
             /** Choices */
             choices: components["schemas"]["Choice"][];
             /** Comes Out As */
@@ -2255,6 +2308,16 @@ export interface components {
             length_m: number;
             points: components["schemas"]["PullPoints"];
             pull: components["schemas"]["PlannedPull"] | null;
+        };
+        /**
+         * PrintedRow
+         * @description A printed length, in metres, and the factor that stands there.
+         */
+        PrintedRow: {
+            /** Factor */
+            factor: number;
+            /** Length M */
+            length_m: number;
         };
         /**
          * Problem
@@ -2583,16 +2646,6 @@ export interface components {
             saved_by: string;
             /** Version */
             version: number;
-        };
-        /**
-         * Row
-         * @description A printed length, in metres, and the factor that stands there.
-         */
-        Row: {
-            /** Factor */
-            factor: number;
-            /** Length M */
-            length_m: number;
         };
         /**
          * Rule
@@ -3312,7 +3365,7 @@ export interface components {
             /** Format */
             format: string;
             /** Met */
-            met: components["schemas"]["Met"][];
+            met: components["schemas"]["MeetingRun"][];
             /** Name */
             name: string;
             /** Passes */
@@ -3563,60 +3616,6 @@ export interface components {
             warm_from: string;
             /** Warm To */
             warm_to: string;
-        };
-        /**
-         * Beside
-         * @description The same by the other way: its share of its limit, or why there is no such figure.
-         */
-        yarrow__fill__result__Beside: {
-            /**
-             * Amount
-             * @enum {string}
-             */
-            amount: "in^2" | "mm2" | "factor";
-            /** Limit */
-            limit: number;
-            /**
-             * Method
-             * @enum {string}
-             */
-            method: "area" | "factor" | "space";
-            /** Passes */
-            passes: boolean | null;
-            /** Share */
-            share: number;
-            /** Source */
-            source: string;
-            /** Text */
-            text: string;
-            /** Used */
-            used: number;
-        };
-        /**
-         * Beside
-         * @description The same run by the other method: its marks, its cut, what that pipe comes out as, and the
-         *     vertices of that pipe (none where no pipe comes out).
-         */
-        yarrow__runs__plan__Beside: {
-            /** Cut Length */
-            cut_length: number;
-            /** Cut Length Text */
-            cut_length_text: string;
-            /** Dimensions */
-            dimensions: components["schemas"]["Dimension"][];
-            /** Marks */
-            marks: components["schemas"]["Mark"][];
-            /**
-             * Method
-             * @enum {string}
-             */
-            method: "exact" | "table";
-            /** Path */
-            path: [
-                number,
-                number,
-                number
-            ][];
         };
     };
     responses: never;

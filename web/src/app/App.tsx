@@ -10,6 +10,8 @@ import { SignIn } from "@/features/signin/SignIn";
 import { Waiting } from "@/ui/Waiting";
 
 const PlannerScreen = lazy(() => import("@/features/planner/PlannerScreen"));
+const BoxScreen = lazy(() => import("@/features/boxes/BoxScreen"));
+const CheckScreen = lazy(() => import("@/features/check/CheckScreen"));
 const SheetScreen = lazy(() => import("@/features/sheet/SheetScreen"));
 
 const queries = new QueryClient({
@@ -48,6 +50,8 @@ function Inside() {
           <Route path="/jobs/:jobId" element={<JobScreen />} />
           <Route path="/runs/:runId" element={<PlannerScreen />} />
           <Route path="/runs/:runId/sheet" element={<SheetScreen />} />
+          <Route path="/jobs/:jobId/box" element={<BoxScreen />} />
+          <Route path="/check/:what?" element={<CheckScreen />} />
           <Route path="*" element={<Navigate to="/" replace />} />
         </Routes>
       </Suspense>

@@ -1,6 +1,7 @@
 // Every change that a person can make to a run, as a function from document to document.
 import type { Line, LineKind, RunDocument, Units } from "./document";
 import { asText, looseOf, USUAL_ROUNDING, walkOf } from "./document";
+import { keptWires } from "./keptWires";
 
 export type Change = (document: RunDocument) => RunDocument;
 
@@ -141,6 +142,7 @@ export function setUnits(units: Units): Change {
         : { stand_off: keep(document.stand_off) as string }),
       ...(document.stance ? { stance: keptLengths(document.stance, keep) } : {}),
       ...(document.rack ? { rack: keptRack(document.rack, keep) } : {}),
+      ...(document.wires ? { wires: keptWires(document.wires, document.units, keep) } : {}),
     };
   };
 }

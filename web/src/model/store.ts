@@ -15,6 +15,9 @@ export type Saving =
   | { readonly state: "refused"; readonly message: string }
   | { readonly state: "conflict"; readonly theirs: Schemas["RunDetail"]; readonly message: string };
 
+/** The ways to show the shape. */
+export type Shown = "flat" | "space" | "both" | "rack" | "wires";
+
 export type PlannerState = {
   readonly runId: number;
   readonly history: History<RunDocument>;
@@ -25,6 +28,7 @@ export type PlannerState = {
   readonly selected: number | null;
   /** The bend that is pointed at, in the stick, the shape or the marks. */
   readonly pointed: number | null;
+  readonly shown: Shown;
   /** The steps, where they are shown: of which order (empty: the one that the marks are for), and
    *  the bend whose step is drawn. */
   readonly steps: { readonly order: string; readonly bend: number | null } | null;
@@ -34,6 +38,7 @@ export type PlannerState = {
   redo(): void;
   select(line: number | null): void;
   point(bend: number | null): void;
+  show(shown: Shown): void;
   showSteps(steps: PlannerState["steps"]): void;
   setSaving(saving: Saving): void;
   /** A save of `document` went through as `version`. */
@@ -65,6 +70,7 @@ export function createPlannerStore(
       saving: { state: unsaved ? "waiting" : "saved" },
       selected: null,
       pointed: null,
+      shown: "flat",
       steps: null,
       change: (change, burst) => go((history) => advance(history, change(history.present), burst)),
       settle: () => set((state) => ({ history: settle(state.history) })),
@@ -72,6 +78,7 @@ export function createPlannerStore(
       redo: () => go(redo),
       select: (selected) => set((state) => (state.selected === selected ? state : { selected })),
       point: (pointed) => set({ pointed }),
+      show: (shown) => set({ shown, steps: null }),
       showSteps: (steps) => set({ steps }),
       setSaving: (saving) => set({ saving }),
       saved: (document, version) =>

@@ -10,7 +10,7 @@ from django.db import transaction
 from accounts.models import Crew, Member
 from crib.services import add_bender
 from jobs.demo import JOBS, MEMBERS, PASSWORD
-from jobs.services import create_job, create_run
+from jobs.services import create_job, create_run, save_box
 
 
 class Command(BaseCommand):
@@ -44,6 +44,8 @@ class Command(BaseCommand):
             )
             for document in site["runs"]:
                 create_run(members[0], job.id, document)
+            for document in site["boxes"]:
+                save_box(members[0], job.id, document, 0)
             for bender in site["benders"]:
                 conduit = site["runs"][0]["conduit"]
                 add_bender(

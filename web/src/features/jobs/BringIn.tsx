@@ -1,12 +1,12 @@
 // A whole job from the file that it was exported to, with how far it is, and a way to stop it.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { Progress } from "radix-ui";
 import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import { bringInJob, type Progress as Far } from "@/api/bringIn";
+import { bringInJob } from "@/api/bringIn";
+import type { Progress as Far } from "@/api/ndjson";
 import { forgetLists } from "@/api/queries";
-import { Button } from "@/ui/Button";
 import { FileButton } from "@/ui/FileButton";
+import { HowFar } from "@/ui/HowFar";
 
 export function BringIn() {
   const queries = useQueryClient();
@@ -26,33 +26,7 @@ export function BringIn() {
   });
   if (bring.isPending) {
     return (
-      <div className="flex items-center gap-3">
-        <Progress.Root
-          aria-label="Bringing the job in"
-          value={far?.done ?? null}
-          max={far?.of || 1}
-          className="h-2 w-40 overflow-hidden rounded bg-line"
-        >
-          <Progress.Indicator asChild>
-            <svg
-              viewBox="0 0 100 1"
-              preserveAspectRatio="none"
-              className="h-full w-full"
-              aria-hidden="true"
-            >
-              <rect
-                width={far ? (100 * far.done) / (far.of || 1) : 0}
-                height="1"
-                className="fill-accent"
-              />
-            </svg>
-          </Progress.Indicator>
-        </Progress.Root>
-        <span className="text-sm text-soft tabular-nums">
-          {far ? `${far.done} of ${far.of} runs` : "Reading …"}
-        </span>
-        <Button onClick={() => stop.current.abort()}>Stop</Button>
-      </div>
+      <HowFar label="Bringing the job in" far={far} what="runs" stop={() => stop.current.abort()} />
     );
   }
   return (

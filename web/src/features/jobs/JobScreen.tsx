@@ -5,6 +5,7 @@ import { Link, useLocation, useNavigate, useParams } from "react-router";
 import { client, type Schemas, unwrap } from "@/api/client";
 import { createRun, forgetLists, useJob } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
+import { JobBoxes } from "@/features/boxes/JobBoxes";
 import { emptyRun, type RunDocument } from "@/model/document";
 import { lastHabit } from "@/model/remembered";
 import { Button } from "@/ui/Button";
@@ -119,6 +120,7 @@ export function JobScreen() {
             ))}
           </ul>
         )}
+        <JobBoxes jobId={jobId} />
       </main>
     </div>
   );

@@ -6,7 +6,7 @@ import { client, unwrap } from "@/api/client";
 import { forgetLists, useJobs, useSession } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import type { Units } from "@/model/document";
-import { Button } from "@/ui/Button";
+import { Button, ButtonLink } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { Dialog } from "@/ui/Dialog";
 import { Icon } from "@/ui/Icon";
@@ -31,6 +31,7 @@ export function JobsScreen() {
         <div className="mb-4 flex items-center justify-between gap-4">
           <h1 className="text-2xl font-bold">Jobs</h1>
           <div className="flex gap-2">
+            <ButtonLink to="/check">Quick check</ButtonLink>
             <BringIn />
             <Button weight="main" onClick={() => setAdding(true)}>
               <Icon name="add" />

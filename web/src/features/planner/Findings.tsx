@@ -1,5 +1,7 @@
 // Findings in words, each with its fix one touch away.
+import { useCatalogue } from "@/api/queries";
 import { setAtPath } from "@/model/commands";
+import { takeSize } from "@/model/conduit";
 import type { Finding } from "@/model/document";
 import { classes } from "@/ui/classes";
 import { usePlanner } from "./PlannerContext";
@@ -12,6 +14,7 @@ const COLOURS = {
 
 export function Findings({ findings }: { findings: readonly Finding[] }) {
   const change = usePlanner((state) => state.change);
+  const benders = useCatalogue().data?.benders;
   return findings.map((finding) => (
     <div
       key={`${finding.code}-${finding.text}`}
@@ -31,7 +34,11 @@ export function Findings({ findings }: { findings: readonly Finding[] }) {
           className="font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
           onClick={() => {
             const { path, value } = finding.remedy ?? { path: "", value: "" };
-            change(setAtPath(path, value));
+            change(
+              path === "conduit.size"
+                ? takeSize(benders ?? [], String(value))
+                : setAtPath(path, value),
+            );
           }}
         >
           {finding.remedy.label}

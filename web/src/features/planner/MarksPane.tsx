@@ -68,12 +68,14 @@ function outsideTheWalk(problems: ReadonlyMap<string, string>): string {
   const found = [...problems].find(
     ([path]) => !path.startsWith("walk") && !path.startsWith("start"),
   );
-  return found ? `${SETTINGS[found[0]] ?? found[0]}: expected ${found[1]}` : "";
+  const named = found ? (SETTINGS[found[0].split(/[.[]/)[0] ?? ""] ?? found[0]) : "";
+  return found ? `${named}: expected ${found[1]}` : "";
 }
 
 const SETTINGS: Readonly<Record<string, string>> = {
   stand_off: "Stand-off",
   round_to: "Rounding",
+  wires: "Wires",
 };
 
 function MarksTable({ plan }: { plan: Plan }) {
@@ -226,7 +228,33 @@ function Totals({ plan }: { plan: Plan }) {
           />
         </svg>
       </dd>
+      <WiresLine plan={plan} />
     </dl>
+  );
+}
+
+/** How full the run is of its wire, beside its bends; touched, the wires themselves. */
+function WiresLine({ plan }: { plan: Plan }) {
+  const show = usePlanner((state) => state.show);
+  const fill = plan.wires?.fill;
+  if (!fill) {
+    return null;
+  }
+  return (
+    <>
+      <dt>
+        <button
+          type="button"
+          onClick={() => show("wires")}
+          className="text-accent underline underline-offset-3 pointer-coarse:min-h-11"
+        >
+          Wires
+        </button>
+      </dt>
+      <dd className={classes("text-right font-semibold", !fill.passes && "text-brick")} data-fill>
+        {Math.round(fill.share * 100)} % of what may go in
+      </dd>
+    </>
   );
 }
 

@@ -8,7 +8,7 @@ import { classes } from "@/ui/classes";
 import { ConflictDialog } from "./ConflictDialog";
 import { Header } from "./Header";
 import { MarksPane } from "./MarksPane";
-import { PlanContext, StoreContext } from "./PlannerContext";
+import { JobContext, PlanContext, StoreContext } from "./PlannerContext";
 import { SettingsBar } from "./SettingsBar";
 import { ShapePane } from "./ShapePane";
 import { ShortcutsDialog } from "./ShortcutsDialog";
@@ -39,67 +39,69 @@ export function Planner({
   const shown = (name: Pane) => (pane === name ? "" : "max-desk:hidden");
   return (
     <StoreContext value={store}>
-      <PlanContext value={planned}>
-        <div className="relative flex h-full flex-col overflow-hidden">
-          <Header job={job} showShortcuts={showHelp} />
-          <SettingsBar />
-          <main
-            data-current={current}
-            className="grid min-h-0 flex-1 desk:grid-cols-[21rem_minmax(0,1fr)_19rem]"
-          >
-            <section
-              aria-label="The walk"
-              className={classes(
-                "relative min-h-0 overflow-auto border-r border-line bg-paper",
-                shown("walk"),
-              )}
+      <JobContext value={job.id}>
+        <PlanContext value={planned}>
+          <div className="relative flex h-full flex-col overflow-hidden">
+            <Header job={job} showShortcuts={showHelp} />
+            <SettingsBar />
+            <main
+              data-current={current}
+              className="grid min-h-0 flex-1 desk:grid-cols-[21rem_minmax(0,1fr)_19rem]"
             >
-              <Walk adding={adding} setAdding={setAdding} />
-            </section>
-            <section
-              aria-label="The shape"
-              className={classes("relative min-h-0 min-w-0 bg-canvas", shown("shape"))}
-            >
-              <ShapePane />
-            </section>
-            <section
-              aria-label="Marks"
-              className={classes(
-                "relative min-h-0 overflow-auto border-l border-line bg-paper",
-                shown("marks"),
-              )}
-            >
-              <MarksPane />
-            </section>
-          </main>
-          <Stick />
-          <nav aria-label="What to show" className="border-t border-line bg-paper desk:hidden">
-            <ToggleGroup.Root
-              type="single"
-              aria-label="What to show"
-              value={pane}
-              onValueChange={(next) => {
-                if (next) {
-                  setPane(next as Pane);
-                }
-              }}
-              className="grid grid-cols-3"
-            >
-              {Object.entries(PANES).map(([name, title]) => (
-                <ToggleGroup.Item
-                  key={name}
-                  value={name}
-                  className="min-h-12 border-t-3 border-transparent font-medium text-soft -outline-offset-4 data-[state=on]:border-accent data-[state=on]:font-semibold data-[state=on]:text-accent"
-                >
-                  {title}
-                </ToggleGroup.Item>
-              ))}
-            </ToggleGroup.Root>
-          </nav>
-        </div>
-        <ConflictDialog />
-        <ShortcutsDialog open={help} onOpenChange={setHelp} />
-      </PlanContext>
+              <section
+                aria-label="The walk"
+                className={classes(
+                  "relative min-h-0 overflow-auto border-r border-line bg-paper",
+                  shown("walk"),
+                )}
+              >
+                <Walk adding={adding} setAdding={setAdding} />
+              </section>
+              <section
+                aria-label="The shape"
+                className={classes("relative min-h-0 min-w-0 bg-canvas", shown("shape"))}
+              >
+                <ShapePane />
+              </section>
+              <section
+                aria-label="Marks"
+                className={classes(
+                  "relative min-h-0 overflow-auto border-l border-line bg-paper",
+                  shown("marks"),
+                )}
+              >
+                <MarksPane />
+              </section>
+            </main>
+            <Stick />
+            <nav aria-label="What to show" className="border-t border-line bg-paper desk:hidden">
+              <ToggleGroup.Root
+                type="single"
+                aria-label="What to show"
+                value={pane}
+                onValueChange={(next) => {
+                  if (next) {
+                    setPane(next as Pane);
+                  }
+                }}
+                className="grid grid-cols-3"
+              >
+                {Object.entries(PANES).map(([name, title]) => (
+                  <ToggleGroup.Item
+                    key={name}
+                    value={name}
+                    className="min-h-12 border-t-3 border-transparent font-medium text-soft -outline-offset-4 data-[state=on]:border-accent data-[state=on]:font-semibold data-[state=on]:text-accent"
+                  >
+                    {title}
+                  </ToggleGroup.Item>
+                ))}
+              </ToggleGroup.Root>
+            </nav>
+          </div>
+          <ConflictDialog />
+          <ShortcutsDialog open={help} onOpenChange={setHelp} />
+        </PlanContext>
+      </JobContext>
     </StoreContext>
   );
 }

@@ -6,6 +6,7 @@ import type { PlannerState, PlannerStore } from "@/model/store";
 import type { PlanState } from "./usePlan";
 
 export const StoreContext = createContext<PlannerStore | null>(null);
+export const JobContext = createContext(0);
 export const PlanContext = createContext<PlanState | null>(null);
 
 export function usePlannerStore(): PlannerStore {
@@ -14,6 +15,10 @@ export function usePlannerStore(): PlannerStore {
     throw new Error("outside of the planner");
   }
   return store;
+}
+
+export function useJobId(): number {
+  return useContext(JobContext);
 }
 
 export function usePlanner<T>(choose: (state: PlannerState) => T): T {

@@ -5,7 +5,8 @@ import { CribDialog } from "@/features/crib/CribDialog";
 import { WAY } from "@/kinds/words";
 import { asInRun } from "@/model/benders";
 import { set, setUnits } from "@/model/commands";
-import { ROUNDINGS, type RunDocument, type Units, type Way } from "@/model/document";
+import { sameConduit, takeConduit, takes } from "@/model/conduit";
+import { ROUNDINGS, type Units, type Way } from "@/model/document";
 import { Choice } from "@/ui/Choice";
 import { Select } from "@/ui/Select";
 import { InlineField } from "./fields";
@@ -43,15 +44,7 @@ export const SettingsBar = memo(function SettingsBar() {
 
   const chooseConduit = (value: string) => {
     const [type = "", size = ""] = value.split(" ");
-    const wanted = { type, size };
-    const fitting = catalogue?.benders.filter((candidate) => takes(candidate, wanted)) ?? [];
-    const stays = fitting.some((candidate) => candidate.id === chosen);
-    const first = fitting[0];
-    change((before) => ({
-      ...before,
-      conduit: wanted,
-      bender: stays || !first ? before.bender : first.id,
-    }));
+    change(takeConduit(catalogue?.benders ?? [], { type, size }));
   };
 
   return (
@@ -155,16 +148,6 @@ export const SettingsBar = memo(function SettingsBar() {
 });
 
 const OWN = "own";
-
-type Conduit = RunDocument["conduit"];
-
-function sameConduit(one: Conduit, other: Conduit): boolean {
-  return one.type === other.type && one.size === other.size;
-}
-
-function takes(bender: { takes: readonly Conduit[] }, conduit: Conduit): boolean {
-  return bender.takes.some((taken) => sameConduit(taken, conduit));
-}
 
 function Setting({ label, children }: { label: string; children: React.ReactNode }) {
   return (

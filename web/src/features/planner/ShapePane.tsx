@@ -1,5 +1,5 @@
 // The run's shape, in one of three ways: flat with its numbers, in space, or exact against printed.
-import { lazy, memo, Suspense, useState } from "react";
+import { lazy, memo, Suspense } from "react";
 import { Shape } from "@/drawing/Shape";
 import { ACROSS } from "@/geometry/views";
 import { hasWebGL } from "@/space/hasWebGL";
@@ -9,15 +9,15 @@ import { StepPictures } from "./StepPictures";
 
 const Space = lazy(() => import("@/space/Space"));
 
+const WiresPane = lazy(() => import("@/features/wires/WiresPane"));
 const RackPane = lazy(() => import("@/features/rack/RackPane"));
-
-type Shown = "flat" | "space" | "both" | "rack";
 
 const IN_SPACE_FLAT = [ACROSS];
 
 export const ShapePane = memo(function ShapePane() {
   const { plan } = usePlanState();
-  const [shown, setShown] = useState<Shown>("flat");
+  const shown = usePlanner((state) => state.shown);
+  const setShown = usePlanner((state) => state.show);
   const comparable = (plan?.beside?.path.length ?? 0) > 0 && (plan?.comes_out_as.length ?? 0) > 0;
   const steps = usePlanner((state) => state.steps !== null);
   const now = shown === "both" && !comparable ? "flat" : shown;
@@ -26,7 +26,11 @@ export const ShapePane = memo(function ShapePane() {
   }
   return (
     <>
-      {now === "rack" ? (
+      {now === "wires" ? (
+        <Suspense fallback={<p className="p-5 text-soft">Opening the wires …</p>}>
+          <WiresPane />
+        </Suspense>
+      ) : now === "rack" ? (
         <Suspense fallback={<p className="p-5 text-soft">Opening the rack …</p>}>
           <RackPane />
         </Suspense>
@@ -49,6 +53,7 @@ export const ShapePane = memo(function ShapePane() {
             { value: "flat", label: "Flat" },
             { value: "space", label: "In space" },
             { value: "rack", label: "Rack" },
+            { value: "wires", label: "Wires" },
             ...(comparable ? [{ value: "both" as const, label: "Exact and printed" }] : []),
           ]}
           onChange={setShown}

@@ -1,6 +1,7 @@
 // Where the run starts: the fitting, what it is called, and the pipe beyond its face.
 import { FITTING } from "@/kinds/words";
 import { setStart } from "@/model/commands";
+import { BoxNamed } from "./BoxNamed";
 import { Findings } from "./Findings";
 import { InlineField, WordField } from "./fields";
 import { NameField } from "./lineFields";
@@ -37,6 +38,13 @@ export function StartLine() {
           onChange={(text, burst) =>
             change((before) => withoutEmptyAllowance(setStart({ allowance: text })(before)), burst)
           }
+        />
+      </p>
+      <p className={SUB}>
+        <BoxNamed
+          path="start.box"
+          value={start?.box}
+          onChange={(box, burst) => change(setStart({ box }), burst)}
         />
       </p>
       <StartFindings />

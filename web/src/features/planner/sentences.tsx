@@ -3,6 +3,7 @@ import { type ComponentType, memo } from "react";
 import { DATUM, FITTING, HOLD } from "@/kinds/words";
 import { setLine } from "@/model/commands";
 import type { Line, LineKind, LineOf } from "@/model/document";
+import { BoxNamed } from "./BoxNamed";
 import { InlineField, WordField } from "./fields";
 import { Angle, From, Length, Name, Side, Word } from "./lineFields";
 import { usePlanner } from "./PlannerContext";
@@ -312,8 +313,22 @@ function EndSentence(props: SentenceProps<"end">) {
         />
         <From {...props} />
       </p>
+      <p className={SUB}>
+        <EndBox {...props} />
+      </p>
       <FixedEnd {...props} />
     </>
+  );
+}
+
+function EndBox({ line, index }: SentenceProps<"end">) {
+  const change = usePlanner((state) => state.change);
+  return (
+    <BoxNamed
+      path={`walk[${index}].box`}
+      value={line.box}
+      onChange={(box, burst) => change(setLine(index, { box: box || undefined }), burst)}
+    />
   );
 }
 

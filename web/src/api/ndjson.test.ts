@@ -1,5 +1,5 @@
 import { expect, it } from "vitest";
-import { lines } from "./bringIn";
+import { lines } from "./ndjson";
 
 function stream(...chunks: string[]): ReadableStream<Uint8Array> {
   const encoder = new TextEncoder();

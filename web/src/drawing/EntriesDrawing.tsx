@@ -1,0 +1,117 @@
+// Holes in a box's walls to scale, as one looks into it: lock rings and bushes as they stand in,
+// and the device with its screws.
+import type { Schemas } from "@/api/client";
+import { useSize } from "@/ui/useSize";
+import { type BoxView, boxView, onWall, standing } from "./boxWalls";
+
+type Answer = Schemas["EntriesResult"];
+type Placed = Answer["entries"][number];
+
+type Props = {
+  answer: Answer;
+  sides: { readonly width: number; readonly height: number };
+  device: boolean;
+  /** Which entries something is wrong with. */
+  wrong: ReadonlySet<string>;
+};
+
+const MARGIN = 56;
+const TALLEST = 400;
+const FONT = 13;
+const STUB = 0.1;
+const RING_THICK = 0.28;
+/** A usual device in the middle, inches: as the core has it, to draw by. */
+const DEVICE = { wide: 1.75, high: 2.75 };
+const MM = 25.4;
+
+export function EntriesDrawing({ answer, sides, device, wrong }: Props) {
+  const [frame, room] = useSize<HTMLDivElement>();
+  const height = Math.min(room.width * 0.85, TALLEST);
+  const view = boxView(sides, { width: room.width, height }, MARGIN);
+  const unit = answer.units === "in" ? 1 : MM;
+  return (
+    <div ref={frame} className="w-full">
+      {room.width > 0 ? (
+        <svg
+          role="img"
+          aria-label={`A box ${sides.width} by ${sides.height} ${answer.units} with ${answer.entries.length} holes`}
+          viewBox={`0 0 ${room.width} ${height}`}
+          width={room.width}
+          height={height}
+          fontSize={FONT}
+        >
+          <rect
+            x={view.left}
+            y={view.top}
+            width={view.width}
+            height={view.height}
+            fill="var(--paper)"
+            stroke="var(--ink)"
+            strokeWidth={2}
+          />
+          {device ? <Device view={view} unit={unit} /> : null}
+          {answer.entries.map((each) => (
+            <Hole
+              key={each.id}
+              placed={each}
+              view={view}
+              stub={Math.max(sides.width, sides.height) * STUB}
+              wrong={wrong.has(each.id)}
+            />
+          ))}
+          <text x={room.width / 2} y={height - 8} textAnchor="middle" fill="var(--soft)">
+            {`${sides.width} by ${sides.height} ${answer.units} inside`}
+          </text>
+        </svg>
+      ) : null}
+    </div>
+  );
+}
+
+function Device({ view, unit }: { view: BoxView; unit: number }) {
+  const wide = DEVICE.wide * unit * view.scale;
+  const high = Math.min(DEVICE.high * unit * view.scale, view.height);
+  const x = view.left + (view.width - wide) / 2;
+  const y = view.top + (view.height - high) / 2;
+  const middle = view.top + view.height / 2;
+  return (
+    <g fill="none" stroke="var(--strong-line)">
+      <rect x={x} y={y} width={wide} height={high} strokeDasharray="5 4" />
+      {[x, x + wide].map((at) => (
+        <circle key={at} cx={at} cy={middle} r={6} fill="var(--canvas)" />
+      ))}
+    </g>
+  );
+}
+
+type HoleProps = { placed: Placed; view: BoxView; stub: number; wrong: boolean };
+
+function Hole({ placed, view, stub, wrong }: HoleProps) {
+  const { wall, along, hole, ring, reach } = placed;
+  const pipe = standing(view, wall, along, hole, -stub, 0);
+  const nut = standing(view, wall, along, ring, 0, reach * RING_THICK);
+  const bush = standing(view, wall, along, hole, reach * RING_THICK, reach);
+  const label = onWall(view, wall, along, -stub * 0.6);
+  const stroke = wrong ? "var(--brick)" : "var(--strong-line)";
+  const fill = wrong ? "var(--brick-soft)" : "var(--pipe)";
+  return (
+    <g data-hole={placed.id} stroke={stroke} strokeWidth={wrong ? 2 : 1}>
+      <rect {...pipe} fill="var(--pipe)" />
+      <rect {...nut} fill={fill} />
+      <rect {...bush} fill={fill} />
+      <text
+        x={label.x}
+        y={label.y}
+        textAnchor="middle"
+        dominantBaseline="central"
+        fontWeight={700}
+        fill={wrong ? "var(--brick)" : "var(--ink)"}
+        stroke="var(--paper)"
+        strokeWidth={3}
+        paintOrder="stroke"
+      >
+        {`${placed.id} ${placed.size.replace("-", " ")}`}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,136 @@
+// A pull box to scale: raceways on its walls, what is pulled from which to which, and its sides.
+import type { Schemas } from "@/api/client";
+import { useSize } from "@/ui/useSize";
+import { type BoxView, boxView, onWall, standing } from "./boxWalls";
+
+type Answer = Schemas["PullBoxResult"];
+type Placed = Answer["placed"][number];
+
+const MARGIN = 62;
+const TALLEST = 400;
+const FONT = 13;
+/** How long a raceway is drawn outside of the box, of the box's longer side. */
+const STUB = 0.1;
+
+export function PullBoxDrawing({ answer }: { answer: Answer }) {
+  const [frame, room] = useSize<HTMLDivElement>();
+  const height = Math.min(room.width * 0.85, TALLEST);
+  const view = boxView(answer.drawn, { width: room.width, height }, MARGIN);
+  const unit = answer.units;
+  return (
+    <div ref={frame} className="w-full">
+      {room.width > 0 ? (
+        <svg
+          role="img"
+          aria-label={`A box ${answer.drawn.width} by ${answer.drawn.height} ${unit} with ${answer.placed.length} raceways`}
+          viewBox={`0 0 ${room.width} ${height}`}
+          width={room.width}
+          height={height}
+          fontSize={FONT}
+        >
+          <rect
+            x={view.left}
+            y={view.top}
+            width={view.width}
+            height={view.height}
+            fill="var(--paper)"
+            stroke="var(--ink)"
+            strokeWidth={2}
+          />
+          {answer.placed.map((each) => (
+            <Raceway key={each.id} placed={each} view={view} answer={answer} />
+          ))}
+          {answer.pulls.map((pull) => (
+            <Pull key={pull.ends.join("-")} pull={pull} view={view} answer={answer} />
+          ))}
+          <text
+            x={view.left + view.width / 2}
+            y={height - 8}
+            textAnchor="middle"
+            fill="var(--ink)"
+          >{`${length(answer.drawn.width)} ${unit} wide as drawn, at least ${length(answer.least.width)}`}</text>
+          <text
+            transform={`translate(14 ${view.top + view.height / 2}) rotate(-90)`}
+            textAnchor="middle"
+            fill="var(--ink)"
+          >{`${length(answer.drawn.height)} ${unit} high, at least ${length(answer.least.height)}`}</text>
+        </svg>
+      ) : null}
+    </div>
+  );
+}
+
+type Props = { view: BoxView; answer: Answer };
+
+function Raceway({ placed, view, answer }: Props & { placed: Placed }) {
+  const stub = Math.max(answer.drawn.width, answer.drawn.height) * STUB;
+  const pipe = standing(view, placed.wall, placed.along, placed.hole, -stub, 0);
+  const ring = standing(view, placed.wall, placed.along, placed.ring, 0, stub * 0.12);
+  const label = onWall(view, placed.wall, placed.along, -stub * 0.55);
+  return (
+    <g data-raceway={placed.id}>
+      <rect {...pipe} fill="var(--pipe)" stroke="var(--strong-line)" />
+      <rect {...ring} fill="var(--strong-line)" />
+      <text
+        x={label.x}
+        y={label.y}
+        textAnchor="middle"
+        dominantBaseline="central"
+        fontWeight={700}
+        fill="var(--ink)"
+        stroke="var(--paper)"
+        strokeWidth={3}
+        paintOrder="stroke"
+      >
+        {`${placed.id} ${placed.size.replace("-", " ")}`}
+      </text>
+    </g>
+  );
+}
+
+function Pull({ pull, view, answer }: Props & { pull: Answer["pulls"][number] }) {
+  const [one, other] = pull.ends.map((id) => answer.placed.find((each) => each.id === id));
+  if (!one || !other) {
+    return null;
+  }
+  const deep = Math.min(answer.drawn.width, answer.drawn.height) * 0.45;
+  const from = onWall(view, one.wall, one.along);
+  const to = onWall(view, other.wall, other.along);
+  const bend = onWall(view, one.wall, one.along, deep);
+  const back = onWall(view, other.wall, other.along, deep);
+  const short = pull.drawn < pull.apart - 1e-6;
+  const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
+  return (
+    <g>
+      <path
+        d={`M ${from.x} ${from.y} C ${bend.x} ${bend.y} ${back.x} ${back.y} ${to.x} ${to.y}`}
+        fill="none"
+        stroke="var(--accent)"
+        strokeWidth={3}
+      />
+      <line
+        x1={from.x}
+        y1={from.y}
+        x2={to.x}
+        y2={to.y}
+        stroke={short ? "var(--brick)" : "var(--strong-line)"}
+        strokeDasharray="5 4"
+      />
+      <text
+        x={middle.x}
+        y={middle.y}
+        textAnchor="middle"
+        fill={short ? "var(--brick)" : "var(--ink)"}
+        stroke="var(--paper)"
+        strokeWidth={4}
+        paintOrder="stroke"
+      >
+        {`${length(pull.drawn)} apart, at least ${length(pull.apart)}`}
+      </text>
+    </g>
+  );
+}
+
+function length(value: number): string {
+  return String(Number(value.toFixed(2)));
+}

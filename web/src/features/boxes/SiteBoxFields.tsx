@@ -1,0 +1,196 @@
+// What is told of a box on site: which it is, what is in it, where each run comes in.
+import { Link } from "react-router";
+import { useJob } from "@/api/queries";
+import type { Wall } from "@/drawing/boxWalls";
+import { BoxFields } from "@/features/check/BoxFields";
+import { Problems } from "@/features/check/Problems";
+import { Rows } from "@/features/check/Rows";
+import { WALLS } from "@/features/check/walls";
+import { CountField } from "@/features/wires/CountField";
+import type { Fields } from "@/model/wires";
+import { Button } from "@/ui/Button";
+import { Select } from "@/ui/Select";
+import { TextField } from "@/ui/TextField";
+import { Tick } from "@/ui/Tick";
+import type { SiteBoxDocument, SiteBoxResult } from "./useSiteBox";
+
+type Props = {
+  jobId: number;
+  document: SiteBoxDocument;
+  change: (fields: Fields<SiteBoxDocument>) => void;
+  answer: SiteBoxResult;
+  problems: ReadonlyMap<string, string>;
+  refusal: string;
+};
+
+type Entry = NonNullable<SiteBoxDocument["entries"]>[number];
+type Contents = NonNullable<SiteBoxDocument["contents"]>;
+
+const THROUGH_SIZES = ["18", "16", "14", "12", "10", "8", "6"].map((value) => ({
+  value,
+  label: `${value} AWG`,
+}));
+
+export function SiteBoxFields(props: Props) {
+  const { document, change, problems, refusal } = props;
+  return (
+    <>
+      <Meeting {...props} />
+      <Volume document={document} change={change} />
+      <Sides document={document} change={change} />
+      <Problems problems={problems} refusal={refusal} />
+    </>
+  );
+}
+
+/** Every run that meets here, and the wall that it comes in by. */
+function Meeting({ jobId, document, change, answer }: Props) {
+  const runs = useJob(jobId).data?.runs ?? [];
+  const entries = document.entries ?? [];
+  const place = (run: string, end: "start" | "end", fields: Partial<Entry>) => {
+    const others = entries.filter((each) => each.run !== run || each.end !== end);
+    const own = entries.find((each) => each.run === run && each.end === end);
+    change({ entries: [...others, { wall: "left", ...own, ...fields, run, end }] });
+  };
+  return (
+    <section aria-label="Runs that meet here" className="grid gap-2">
+      <h2 className="font-semibold">Runs that meet here</h2>
+      {answer.met.length === 0 ? (
+        <p className="text-sm text-soft">
+          None yet. In a run, name this box at its start or its end.
+        </p>
+      ) : null}
+      {answer.met.map(({ id, run, end, conduit, wires, wall }) => {
+        const at = runs.find(({ name }) => name === run);
+        return (
+          <div key={id} className="grid grid-cols-[1.5rem_1fr] text-sm" data-met={id}>
+            <b>{id}</b>
+            <div>
+              <p>
+                {at ? (
+                  <Link to={`/runs/${at.id}`} className="font-semibold hover:text-accent">
+                    {run}
+                  </Link>
+                ) : (
+                  <b>{run}</b>
+                )}
+                <span className="text-soft">, {end}</span>
+              </p>
+              <p className="text-soft">
+                {conduit}: {wires.join(", ") || "no wire told"}
+              </p>
+              <p>
+                <span className="text-soft">comes in by the </span>
+                <Select
+                  look="word"
+                  label={`Wall of ${id}`}
+                  value={wall}
+                  options={WALLS}
+                  onChange={(next) => place(run, end as "start" | "end", { wall: next as Wall })}
+                />
+              </p>
+            </div>
+          </div>
+        );
+      })}
+    </section>
+  );
+}
+
+type Part = Pick<Props, "document" | "change">;
+
+function Volume({ document, change }: Part) {
+  const { contents } = document;
+  if (!contents) {
+    return (
+      <div>
+        <Button onClick={() => change({ contents: { box: "square-4-2-1/8" } })}>
+          Check its volume
+        </Button>
+      </div>
+    );
+  }
+  return (
+    <section aria-label="What is in it" className="grid gap-4 border-t border-line pt-4">
+      <BoxFields
+        bare
+        document={{ format: "yarrow.box/1", ...contents }}
+        change={(fields) => change({ contents: { ...contents, ...fields } as Contents })}
+      />
+      <Rows
+        title="Pass through unbroken"
+        add="Wires that pass through"
+        rows={document.through ?? []}
+        fresh={() => ({ size: "12", count: 1 }) as NonNullable<SiteBoxDocument["through"]>[number]}
+        onChange={(through) => change({ through })}
+      >
+        {(row, set) => (
+          <>
+            <CountField label="How many" value={row.count} onChange={(count) => set({ count })} />
+            <Select
+              look="word"
+              label="Size"
+              value={row.size}
+              options={THROUGH_SIZES}
+              onChange={(size) => set({ size })}
+            />
+            <Select
+              look="word"
+              label="Loop"
+              value={row.loop ? "loop" : "straight"}
+              options={[
+                { value: "straight", label: "straight through" },
+                { value: "loop", label: "with a loop, 12 in or more" },
+              ]}
+              onChange={(next) => set({ loop: next === "loop" })}
+            />
+          </>
+        )}
+      </Rows>
+      <div>
+        <Button
+          weight="quiet"
+          className="px-1 text-sm"
+          onClick={() => change({ contents: undefined, through: undefined })}
+        >
+          Leave its volume out
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+const SIDES = ["width", "height", "depth"] as const;
+const USUAL = {
+  in: { width: "4", height: "4", depth: "2 1/8" },
+  mm: { width: "100", height: "100", depth: "50" },
+} as const;
+
+function Sides({ document, change }: Part) {
+  const { sides, units } = document;
+  if (!sides) {
+    return (
+      <div>
+        <Button onClick={() => change({ sides: { ...USUAL[units] } })}>Check its holes</Button>
+      </div>
+    );
+  }
+  return (
+    <section aria-label="Its sides" className="grid gap-3 border-t border-line pt-4">
+      <h2 className="font-semibold">Inside, as one looks into it</h2>
+      <div className="grid grid-cols-3 gap-3">
+        {SIDES.map((side) => (
+          <TextField
+            key={side}
+            label={`${side[0]?.toUpperCase()}${side.slice(1)}, ${units}`}
+            value={String(sides[side])}
+            onChange={(event) => change({ sides: { ...sides, [side]: event.target.value } })}
+          />
+        ))}
+      </div>
+      <Tick checked={document.device ?? false} onChange={(device) => change({ device })}>
+        A device in the middle
+      </Tick>
+    </section>
+  );
+}

@@ -1,0 +1,75 @@
+// A box by volume: what is in it, the sum worked out line by line, and what would do.
+
+import type { Schemas } from "@/api/client";
+import { CHECKS } from "@/api/queries";
+import { BoxDrawing } from "@/drawing/BoxDrawing";
+import { FillFindings } from "@/features/wires/FillFindings";
+import { type Fields, said } from "@/model/wires";
+import { type BoxDocument, BoxFields } from "./BoxFields";
+import { BoxSum } from "./BoxSum";
+import { Halves } from "./Halves";
+import { Problems } from "./Problems";
+import { useCheck } from "./useCheck";
+import { useRemembered } from "./useRemembered";
+import { Verdict } from "./Verdict";
+
+export type BoxResult = Schemas["BoxResult"];
+
+const FIRST: BoxDocument = {
+  format: "yarrow.box/1",
+  box: "square-4-1-1/2",
+  clamps: false,
+  conductors: [{ size: "12", ends: 4, passes: 2 }],
+  grounds: { size: "12", count: 3 },
+  devices: [{ size: "12", count: 1 }],
+};
+
+export default function BoxCheck() {
+  const [document, setDocument] = useRemembered("box", FIRST);
+  const { answer, old, problems, refusal } = useCheck("box", document, CHECKS.box);
+  const change = (fields: Fields<BoxDocument>) =>
+    setDocument(said<BoxDocument>({ ...document, ...fields }));
+  return (
+    <Halves
+      old={old}
+      form={
+        <>
+          <BoxFields document={document} change={change} />
+          <Problems problems={problems} refusal={refusal} />
+        </>
+      }
+    >
+      {answer ? <BoxAnswer answer={answer} take={(box) => change({ box, gangs: 1 })} /> : null}
+    </Halves>
+  );
+}
+
+type AnswerProps = { answer: BoxResult; take?: (box: string) => void };
+
+export function BoxAnswer({ answer, take }: AnswerProps) {
+  return (
+    <>
+      <Verdict
+        passes={answer.passes}
+        word={answer.passes ? "The box is large enough" : "The box is too small"}
+        rule={answer.rule}
+      >
+        <span className="text-2xl font-bold">{trimmed(answer.needed)} in³</span>{" "}
+        <span className="text-soft">
+          needed, {trimmed(answer.volume)} in³ there: {answer.name}
+        </span>
+      </Verdict>
+      <div className="grid gap-6 xl:grid-cols-[minmax(15rem,0.8fr)_minmax(22rem,1fr)]">
+        <BoxDrawing answer={answer} />
+        <div className="grid content-start gap-4">
+          <BoxSum answer={answer} {...(take ? { take } : {})} />
+          <FillFindings findings={answer.findings} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+export function trimmed(value: number): string {
+  return String(Number(value.toFixed(2)));
+}

@@ -1,0 +1,228 @@
+// What a box is and what is in it: wires by what they do there, grounds, devices, clamps.
+import type { Schemas } from "@/api/client";
+import { useCatalogue } from "@/api/queries";
+import { CountField } from "@/features/wires/CountField";
+import type { Fields } from "@/model/wires";
+import { Select } from "@/ui/Select";
+import { TextField } from "@/ui/TextField";
+import { Tick } from "@/ui/Tick";
+import { asNumber } from "./ConduitFields";
+import { Rows } from "./Rows";
+
+export type BoxDocument = Schemas["BoxDocument"];
+type Wires = NonNullable<BoxDocument["conductors"]>[number];
+type Device = NonNullable<BoxDocument["devices"]>[number];
+
+/** Sizes that a box goes by volume for. */
+const SIZES = ["18", "16", "14", "12", "10", "8", "6"].map((value) => ({
+  value,
+  label: `${value} AWG`,
+}));
+
+const DOES = {
+  ends: "end or are spliced",
+  passes: "pass through",
+  loops: "pass with a loop, 12 in or more",
+  inside: "stay inside",
+} as const satisfies Partial<Record<keyof Wires, string>>;
+
+type Does = keyof typeof DOES;
+
+type Props = { document: BoxDocument; change: (fields: Fields<BoxDocument>) => void };
+
+/** `bare`: wires, grounds and terminals come from elsewhere. */
+
+export function BoxFields({ document, change, bare = false }: Props & { bare?: boolean }) {
+  return (
+    <>
+      <WhichBox document={document} change={change} />
+      {bare ? null : <WireFields document={document} change={change} />}
+      <Rows
+        title="Devices"
+        add="A device"
+        rows={document.devices ?? []}
+        fresh={(): Device => ({ size: "12", count: 1 })}
+        onChange={(devices) => change({ devices })}
+      >
+        {(row, set) => (
+          <>
+            <Counted row={row} set={set} />
+            <Select
+              look="word"
+              label="How wide"
+              value={String(row.gangs ?? 1)}
+              options={[1, 2, 3].map((gangs) => ({
+                value: String(gangs),
+                label: gangs === 1 ? "one gang wide" : `${gangs} gangs wide`,
+              }))}
+              onChange={(gangs) => set({ gangs: Number(gangs) })}
+            />
+          </>
+        )}
+      </Rows>
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <Tick checked={document.clamps ?? false} onChange={(clamps) => change({ clamps })}>
+          Cable clamps inside
+        </Tick>
+        <span className="flex items-center gap-2">
+          <CountField
+            label="Support fittings"
+            least={0}
+            value={document.fittings ?? 0}
+            onChange={(fittings) => change({ fittings })}
+          />
+          support fittings
+        </span>
+      </div>
+    </>
+  );
+}
+
+function WireFields({ document, change }: Props) {
+  return (
+    <>
+      <Rows
+        title="Wires"
+        add="Wires"
+        rows={wireRows(document.conductors ?? [])}
+        fresh={() => ({ size: "12", does: "ends" as Does, count: 1 })}
+        onChange={(rows) => change({ conductors: rows.map(asWires) })}
+      >
+        {(row, set) => (
+          <>
+            <CountField
+              label="How many"
+              least={0}
+              value={row.count}
+              onChange={(count) => set({ count })}
+            />
+            <Size value={row.size} onChange={(size) => set({ size })} />
+            <Select
+              look="word"
+              label="What they do here"
+              value={row.does}
+              options={Object.entries(DOES).map(([value, label]) => ({ value, label }))}
+              onChange={(does) => set({ does: does as Does })}
+            />
+          </>
+        )}
+      </Rows>
+      <Rows
+        title="Equipment grounds"
+        add="Grounds"
+        rows={document.grounds ? [document.grounds] : []}
+        fresh={() => ({ size: "12", count: 1 })}
+        onChange={(rows) => change({ grounds: rows.at(-1) })}
+      >
+        {(row, set) => <Counted row={row} set={set} />}
+      </Rows>
+      <Rows
+        title="Terminal blocks"
+        add="A terminal block"
+        rows={document.terminals ?? []}
+        fresh={() => ({ size: "12", count: 1 })}
+        onChange={(terminals) => change({ terminals })}
+      >
+        {(row, set) => <Counted row={row} set={set} />}
+      </Rows>
+    </>
+  );
+}
+
+type Counting = { size: string; count: number };
+
+function Counted({ row, set }: { row: Counting; set: (fields: Partial<Counting>) => void }) {
+  return (
+    <>
+      <CountField
+        label="How many"
+        least={0}
+        value={row.count}
+        onChange={(count) => set({ count })}
+      />
+      <Size value={row.size} onChange={(size) => set({ size })} />
+    </>
+  );
+}
+
+function Size({ value, onChange }: { value: string; onChange: (size: string) => void }) {
+  return <Select look="word" label="Size" value={value} options={SIZES} onChange={onChange} />;
+}
+
+const STAMPED = "stamped";
+
+function WhichBox({ document, change }: Props) {
+  const boxes = useCatalogue().data?.boxes ?? [];
+  const { box } = document;
+  const standard = boxes.find(({ id }) => id === box);
+  return (
+    <div className="grid gap-2">
+      <Select
+        label="Box"
+        value={typeof box === "string" ? box : STAMPED}
+        options={[
+          ...boxes.map(({ id, name, volume }) => ({
+            value: id,
+            label: name,
+            hint: `${volume} in³`,
+          })),
+          { value: STAMPED, label: "volume stamped on it" },
+        ]}
+        onChange={(next) => change({ box: next === STAMPED ? { volume: 24 } : next, gangs: 1 })}
+      />
+      <div className="grid grid-cols-2 gap-3">
+        {typeof box === "string" ? null : (
+          <TextField
+            label="Volume, in³"
+            inputMode="decimal"
+            value={String(box.volume)}
+            onChange={(event) =>
+              change({ box: { ...box, volume: asNumber(event.target.value) ?? 0 } })
+            }
+          />
+        )}
+        {standard?.per_gang ? (
+          <TextField
+            label="Gangs"
+            inputMode="numeric"
+            value={String(document.gangs ?? 1)}
+            onChange={(event) => change({ gangs: asNumber(event.target.value) ?? 1 })}
+          />
+        ) : null}
+        <RingField document={document} change={change} />
+      </div>
+    </div>
+  );
+}
+
+function RingField({ document, change }: Props) {
+  const [first] = document.rings ?? [];
+  return (
+    <TextField
+      label="Rings on it, in³"
+      inputMode="decimal"
+      placeholder="none"
+      value={String(first ?? "")}
+      onChange={(event) => {
+        const volume = asNumber(event.target.value);
+        change({ rings: volume === undefined ? [] : [volume] });
+      }}
+    />
+  );
+}
+
+type WireRow = { size: string; does: Does; count: number };
+
+/** A line for each thing that wires of a size do. */
+function wireRows(wires: readonly Wires[]): WireRow[] {
+  return wires.flatMap((each) => {
+    const rows = (Object.keys(DOES) as Does[])
+      .filter((does) => each[does] !== undefined)
+      .map((does) => ({ size: each.size, does, count: each[does] ?? 0 }));
+    return rows.length > 0 ? rows : [{ size: each.size, does: "ends" as const, count: 0 }];
+  });
+}
+
+function asWires({ size, does, count }: WireRow): Wires {
+  return { size, [does]: count };
+}

@@ -1,0 +1,139 @@
+// What the conduit is, by which country's rule, and what of the run that rule asks for.
+import { useCatalogue } from "@/api/queries";
+import { type Fields, type FillDocument, said } from "@/model/wires";
+import { Choice } from "@/ui/Choice";
+import { Select } from "@/ui/Select";
+import { TextField } from "@/ui/TextField";
+import { Tick } from "@/ui/Tick";
+import { FIRST } from "./FillCheck";
+import { SpareField } from "./SpareField";
+import { problemAt } from "./useCheck";
+
+type Props = {
+  document: FillDocument;
+  setDocument: (document: FillDocument) => void;
+};
+
+const BY_FACTOR: FillDocument = {
+  format: "yarrow.fill/1",
+  method: "factor",
+  units: "mm",
+  conduit: { type: "steel", size: "20" },
+  length: "4200",
+  bends: 2,
+  conductors: [{ count: 6, csa: 2.5, build: "stranded" }],
+};
+
+const LARGER_METRIC = ["38", "50", "63"];
+
+/** By which rule, which conduit, which size. */
+export function WhichConduit({ document, setDocument }: Props) {
+  const conduits = useCatalogue().data?.conduit ?? [];
+  const byFactor = document.method === "factor";
+  const units = byFactor ? "mm" : "in";
+  const own = conduits.filter((conduit) => conduit.units === units);
+  const { type = "", size = "" } = document.conduit ?? {};
+  const change = (fields: Fields<FillDocument>) =>
+    setDocument(said<FillDocument>({ ...document, ...fields }));
+  const types = [
+    ...new Map(own.map((each) => [each.type, each.name.replace(/ \S+( \d\/\d)?$/, "")])),
+  ];
+  const sizes = [
+    ...own.filter((each) => each.type === type).map((each) => each.size),
+    ...(byFactor ? LARGER_METRIC : []),
+  ];
+  return (
+    <>
+      <div>
+        <Choice
+          label="By which rule"
+          value={byFactor ? "factor" : "area"}
+          options={[
+            { value: "area", label: "By area (US)" },
+            { value: "factor", label: "By factors (UK)" },
+          ]}
+          onChange={(method) => setDocument(method === "factor" ? BY_FACTOR : FIRST.conduit)}
+        />
+      </div>
+      <div className="flex flex-wrap gap-2">
+        <Select
+          label="Conduit"
+          value={type}
+          options={types.map(([value, label]) => ({ value, label }))}
+          onChange={(next) => change({ conduit: { type: next, ...(size ? { size } : {}) } })}
+        />
+        <Select
+          label="Size"
+          value={size || CHOOSE}
+          options={[
+            ...sizes.map((value) => ({ value, label: value.replace("-", " ") })),
+            { value: CHOOSE, label: "smallest that passes" },
+          ]}
+          onChange={(next) =>
+            change({ conduit: next === CHOOSE ? { type } : { type, size: next } })
+          }
+        />
+      </div>
+    </>
+  );
+}
+
+/** What of the run the rule asks for, and what to keep free. */
+export function OfTheRun({
+  document,
+  setDocument,
+  problems,
+}: Props & { problems: ReadonlyMap<string, string> }) {
+  const byFactor = document.method === "factor";
+  const change = (fields: Fields<FillDocument>) =>
+    setDocument(said<FillDocument>({ ...document, ...fields }));
+  return (
+    <div className="grid grid-cols-2 items-end gap-3 border-t border-line pt-4">
+      <TextField
+        label={byFactor ? "Length of the run, mm" : "Length, if known"}
+        data-path="length"
+        value={String(document.length ?? "")}
+        onChange={(event) => change({ length: event.target.value || undefined })}
+        {...told(problemAt(problems, "length"))}
+      />
+      <TextField
+        label="Right-angle bends"
+        data-path="bends"
+        inputMode="numeric"
+        value={String(document.bends ?? "")}
+        onChange={(event) => change({ bends: asNumber(event.target.value) })}
+        {...told(problemAt(problems, "bends"))}
+      />
+      <SpareField
+        value={document.spare}
+        onChange={(spare) => change({ spare })}
+        problem={problemAt(problems, "spare")}
+      />
+      {byFactor ? null : (
+        <div className="pb-2">
+          <Tick
+            checked={document.nipple ?? false}
+            onChange={(nipple) => change({ nipple: nipple || undefined })}
+          >
+            Nipple, 24 in or less
+          </Tick>
+        </div>
+      )}
+    </div>
+  );
+}
+
+const CHOOSE = "choose";
+
+/** What was typed as a number; as text where it is none, for the core to refuse in words. */
+export function asNumber(text: string): number | undefined {
+  if (text.trim() === "") {
+    return undefined;
+  }
+  const value = Number(text);
+  return Number.isFinite(value) ? value : (text as unknown as number);
+}
+
+export function told(problem: string | undefined) {
+  return problem ? { problem: `Expected ${problem}` } : {};
+}

@@ -1,0 +1,159 @@
+// Holes in a box: where raceways enter, whether lock rings meet, and how far apart a row has to be.
+import type { Schemas } from "@/api/client";
+import { CHECKS } from "@/api/queries";
+import type { Wall } from "@/drawing/boxWalls";
+import { EntriesDrawing } from "@/drawing/EntriesDrawing";
+import { FillFindings } from "@/features/wires/FillFindings";
+import { type Fields, said } from "@/model/wires";
+import { Select } from "@/ui/Select";
+import { TextField } from "@/ui/TextField";
+import { Tick } from "@/ui/Tick";
+import { Halves } from "./Halves";
+import { LengthWord } from "./LengthWord";
+import { Problems } from "./Problems";
+import { Rows } from "./Rows";
+import { useCheck } from "./useCheck";
+import { useRemembered } from "./useRemembered";
+import { Verdict } from "./Verdict";
+import { nextLetter, RACEWAY_SIZES, WALLS } from "./walls";
+
+type EntriesDocument = Schemas["EntriesDocument"];
+type EntriesResult = Schemas["EntriesResult"];
+type Entry = EntriesDocument["entries"][number];
+
+const FIRST: EntriesDocument = {
+  format: "yarrow.entries/1",
+  units: "in",
+  box: { width: "4", height: "4", depth: "2 1/8" },
+  device: true,
+  entries: [
+    { id: "A", wall: "top", at: "1 1/4", deep: "1", size: "1/2" },
+    { id: "B", wall: "top", at: "2 3/4", deep: "1", size: "1/2" },
+    { id: "C", wall: "left", at: "2", deep: "1", size: "1/2" },
+  ],
+};
+
+export default function EntriesCheck() {
+  const [document, setDocument] = useRemembered("entries", FIRST);
+  const { answer, old, problems, refusal } = useCheck("entries", document, CHECKS.entries);
+  const change = (fields: Fields<EntriesDocument>) =>
+    setDocument(said<EntriesDocument>({ ...document, ...fields }));
+  const { box, units, entries, device = false } = document;
+  return (
+    <Halves
+      old={old}
+      form={
+        <>
+          <div className="grid grid-cols-3 gap-3">
+            {(["width", "height", "depth"] as const).map((side) => (
+              <TextField
+                key={side}
+                label={`${side[0]?.toUpperCase()}${side.slice(1)}, ${units}`}
+                value={String(box[side])}
+                onChange={(event) => change({ box: { ...box, [side]: event.target.value } })}
+              />
+            ))}
+          </div>
+          <Tick checked={device} onChange={(next) => change({ device: next })}>
+            A device in the middle
+          </Tick>
+          <Rows
+            title="Holes"
+            add="A hole"
+            rows={entries}
+            fresh={(): Entry => ({
+              id: nextLetter(entries.map(({ id }) => id)),
+              wall: "bottom",
+              at: box.width,
+              deep: box.depth,
+              size: "1/2",
+            })}
+            onChange={(next) => change({ entries: next })}
+          >
+            {(row, set) => (
+              <>
+                <b className="w-5">{row.id}</b>
+                <Select
+                  look="word"
+                  label="Size"
+                  value={row.size}
+                  options={RACEWAY_SIZES[units]}
+                  onChange={(size) => set({ size })}
+                />
+                <Select
+                  look="word"
+                  label="Wall"
+                  value={row.wall}
+                  options={WALLS}
+                  onChange={(wall) => set({ wall: wall as Wall })}
+                />
+                <span className="text-soft">at</span>
+                <LengthWord
+                  label="From the wall's left or lower end to the middle"
+                  value={row.at}
+                  onChange={(at) => set({ at })}
+                />
+                <span className="text-soft">, off the back</span>
+                <LengthWord
+                  label="From the back to the middle"
+                  value={row.deep}
+                  onChange={(deep) => set({ deep })}
+                />
+              </>
+            )}
+          </Rows>
+          <Problems problems={problems} refusal={refusal} />
+        </>
+      }
+    >
+      {answer ? <EntriesAnswer answer={answer as EntriesResult} device={device} /> : null}
+    </Halves>
+  );
+}
+
+export function EntriesAnswer({ answer, device }: { answer: EntriesResult; device: boolean }) {
+  const wrong = new Set(
+    answer.findings
+      .map(({ path }) => /^entries\[(\d+)\]/.exec(path)?.[1])
+      .map((at) => (at === undefined ? "" : (answer.entries[Number(at)]?.id ?? ""))),
+  );
+  return (
+    <>
+      <Verdict
+        passes={answer.passes}
+        word={answer.passes ? "The holes go together" : "The holes do not go together"}
+        rule={null}
+      >
+        <span className="text-soft">
+          Lock rings and bushes to scale; from middle to middle along a wall.
+        </span>
+      </Verdict>
+      <div className="grid gap-6 xl:grid-cols-[minmax(22rem,1fr)_minmax(18rem,0.8fr)]">
+        <EntriesDrawing answer={answer} sides={answer.sides} device={device} wrong={wrong} />
+        <div className="grid content-start gap-4">
+          {answer.spacings.length > 0 ? (
+            <table className="w-full text-sm">
+              <thead className="text-xs text-soft">
+                <tr>
+                  <th className="text-left font-normal">side by side</th>
+                  <th className="text-right font-normal">now, {answer.units}</th>
+                  <th className="text-right font-normal">at least</th>
+                </tr>
+              </thead>
+              <tbody>
+                {answer.spacings.map(({ between, is_now, least }) => (
+                  <tr key={between.join()} className="border-t border-line">
+                    <td className="py-1">{between.join(" to ")}</td>
+                    <td className="text-right font-semibold">{is_now.toFixed(2)}</td>
+                    <td className="text-right">{least.toFixed(2)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          ) : null}
+          <FillFindings findings={answer.findings} />
+        </div>
+      </div>
+    </>
+  );
+}

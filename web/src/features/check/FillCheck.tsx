@@ -1,0 +1,99 @@
+// Conductors into a conduit or a trunking: three entries, and the answer is there.
+import { CHECKS } from "@/api/queries";
+import { partColours } from "@/features/wires/colours";
+import { FillFindings } from "@/features/wires/FillFindings";
+import { FillPicture } from "@/features/wires/FillPicture";
+import { FillDetails, FillVerdict } from "@/features/wires/FillVerdict";
+import { WireList } from "@/features/wires/WireList";
+import { type Fields, type FillDocument, said } from "@/model/wires";
+import { OfTheRun, WhichConduit } from "./ConduitFields";
+import { TrunkingFields } from "./TrunkingFields";
+import { problemAt, useCheck } from "./useCheck";
+import { useRemembered } from "./useRemembered";
+
+export const FIRST: Readonly<Record<"conduit" | "trunking", FillDocument>> = {
+  conduit: {
+    format: "yarrow.fill/1",
+    method: "area",
+    units: "in",
+    conduit: { type: "emt", size: "1/2" },
+    conductors: [{ count: 9, insulation: "thhn", size: "12" }],
+  },
+  trunking: {
+    format: "yarrow.fill/1",
+    method: "space",
+    units: "mm",
+    trunking: { width: "50", height: "50" },
+    conductors: [{ count: 24, csa: 2.5, build: "stranded" }],
+  },
+};
+
+export function FillCheck({ into }: { into: keyof typeof FIRST }) {
+  const [document, setDocument] = useRemembered(into, FIRST[into]);
+  const { answer, old, problems, refusal } = useCheck("fill", document, CHECKS.fill);
+  const change = (fields: Fields<FillDocument>) =>
+    setDocument(said<FillDocument>({ ...document, ...fields }));
+  const colours = answer ? partColours(answer.conductors, "size", document.units === "mm") : [];
+  const general = refusal || generalProblem(problems);
+  return (
+    <div className="grid gap-x-8 p-4 desk:h-full desk:grid-cols-[25rem_minmax(0,1fr)] desk:p-0">
+      <div className="grid content-start gap-4 desk:overflow-auto desk:border-r desk:border-line desk:bg-paper desk:p-5">
+        {into === "conduit" ? (
+          <WhichConduit document={document} setDocument={setDocument} />
+        ) : (
+          <TrunkingFields document={document} change={change} problems={problems} />
+        )}
+        <WireList
+          wires={document}
+          units={document.units}
+          parts={answer?.conductors ?? []}
+          colours={colours}
+          problem={(path) => problemAt(problems, path)}
+          onChange={change}
+        />
+        {into === "conduit" ? (
+          <OfTheRun document={document} setDocument={setDocument} problems={problems} />
+        ) : null}
+        {general ? (
+          <p role="alert" className="text-sm text-brick">
+            {general}
+          </p>
+        ) : null}
+      </div>
+      {answer ? (
+        <div
+          className={`grid min-w-0 content-start gap-5 py-5 desk:overflow-auto desk:pr-6 ${old ? "opacity-50" : ""}`}
+        >
+          <FillVerdict fill={answer} />
+          <div className="grid gap-6 xl:grid-cols-[minmax(18rem,1fr)_minmax(20rem,1fr)]">
+            <FillPicture fill={answer} />
+            <div className="grid content-start gap-3">
+              <FillDetails fill={answer} />
+              <FillFindings
+                findings={answer.findings}
+                take={(path, value) => change(taken(document, path, value))}
+              />
+            </div>
+          </div>
+        </div>
+      ) : null}
+    </div>
+  );
+}
+
+/** A remedy's one field: another size of the same kind. */
+function taken(document: FillDocument, path: string, value: string): Partial<FillDocument> {
+  if (path === "trunking") {
+    const [width = "", height = ""] = value.split("x");
+    return { trunking: { width, height } };
+  }
+  return document.conduit ? { conduit: { ...document.conduit, size: value } } : {};
+}
+
+/** What is not about a line or a field that has its own place. */
+function generalProblem(problems: ReadonlyMap<string, string>): string {
+  const found = [...problems].find(
+    ([path]) => !/^(conductors\[|circuits\[|length|spare|bends|trunking)/.test(path),
+  );
+  return found ? `Expected ${found[1]}` : "";
+}

@@ -1,0 +1,214 @@
+// A pull box: raceways, what is pulled, and the least box, drawn to scale.
+import type { Schemas } from "@/api/client";
+import { CHECKS } from "@/api/queries";
+import type { Wall } from "@/drawing/boxWalls";
+import { PullBoxDrawing } from "@/drawing/PullBoxDrawing";
+import { CountField } from "@/features/wires/CountField";
+import { FillFindings } from "@/features/wires/FillFindings";
+import { type Fields, said } from "@/model/wires";
+import { Select } from "@/ui/Select";
+import { TextField } from "@/ui/TextField";
+import { Halves } from "./Halves";
+import { Problems } from "./Problems";
+import { Rows } from "./Rows";
+import { useCheck } from "./useCheck";
+import { useRemembered } from "./useRemembered";
+import { sentence, Verdict } from "./Verdict";
+import { nextLetter, RACEWAY_SIZES, UnitsChoice, WALLS } from "./walls";
+
+type PullBoxDocument = Schemas["PullboxDocument"];
+type PullBoxResult = Schemas["PullBoxResult"];
+type Entry = PullBoxDocument["entries"][number];
+
+const FIRST: PullBoxDocument = {
+  format: "yarrow.pullbox/1",
+  units: "in",
+  entries: [
+    { id: "A", wall: "left", row: 1, size: "3" },
+    { id: "B", wall: "bottom", row: 1, size: "2" },
+  ],
+  pulls: [["A", "B"]],
+};
+
+const USUAL_SIZE = { in: "2", mm: "32" } as const;
+
+export default function PullBoxCheck() {
+  const [document, setDocument] = useRemembered("pullbox", FIRST);
+  const { answer, old, problems, refusal } = useCheck("pullbox", document, CHECKS.pullbox);
+  const change = (fields: Fields<PullBoxDocument>) =>
+    setDocument(said<PullBoxDocument>({ ...document, ...fields }));
+  const { units, entries, pulls = [] } = document;
+  const ids = entries.map(({ id }) => ({ value: id, label: id }));
+  const keep = (next: Entry[]) => {
+    const known = new Set(next.map(({ id }) => id));
+    change({ entries: next, pulls: pulls.filter((pull) => pull.every((end) => known.has(end))) });
+  };
+  return (
+    <Halves
+      old={old}
+      form={
+        <>
+          <UnitsChoice
+            value={units}
+            onChange={(next) =>
+              change({
+                units: next,
+                entries: entries.map((each) => ({ ...each, size: USUAL_SIZE[next] })),
+                have: undefined,
+              })
+            }
+          />
+          <Rows
+            title="Raceways"
+            add="A raceway"
+            rows={entries}
+            fresh={(): Entry => ({
+              id: nextLetter(entries.map(({ id }) => id)),
+              wall: "right",
+              row: 1,
+              size: USUAL_SIZE[units],
+            })}
+            onChange={keep}
+          >
+            {(row, set) => (
+              <>
+                <b className="w-6">{row.id}</b>
+                <Select
+                  look="word"
+                  label="Size"
+                  value={row.size}
+                  options={RACEWAY_SIZES[units]}
+                  onChange={(size) => set({ size })}
+                />
+                <span className="text-soft">in the</span>
+                <Select
+                  look="word"
+                  label="Wall"
+                  value={row.wall}
+                  options={WALLS}
+                  onChange={(wall) => set({ wall: wall as Wall })}
+                />
+                <span className="text-soft">row</span>
+                <CountField
+                  label="Row"
+                  value={row.row ?? 1}
+                  onChange={(next) => set({ row: next })}
+                />
+              </>
+            )}
+          </Rows>
+          <Rows
+            title="Pulled"
+            add="A pull"
+            rows={pulls.map(([from = "", to = ""]) => ({ from, to }))}
+            fresh={() => ({ from: entries[0]?.id ?? "", to: entries[1]?.id ?? "" })}
+            onChange={(next) => change({ pulls: next.map(({ from, to }) => [from, to]) })}
+          >
+            {(row, set) => (
+              <>
+                <span className="text-soft">from</span>
+                <Select
+                  look="word"
+                  label="From"
+                  value={row.from}
+                  options={ids}
+                  onChange={(from) => set({ from })}
+                />
+                <span className="text-soft">to</span>
+                <Select
+                  look="word"
+                  label="To"
+                  value={row.to}
+                  options={ids}
+                  onChange={(to) => set({ to })}
+                />
+              </>
+            )}
+          </Rows>
+          <Have document={document} change={change} />
+          <Problems problems={problems} refusal={refusal} />
+        </>
+      }
+    >
+      {answer ? <PullBoxAnswer answer={answer as PullBoxResult} /> : null}
+    </Halves>
+  );
+}
+
+type HaveProps = {
+  document: PullBoxDocument;
+  change: (fields: Fields<PullBoxDocument>) => void;
+};
+
+/** The box at hand, if there is one. */
+function Have({ document, change }: HaveProps) {
+  const { width = "", height = "" } = document.have ?? {};
+  const set = (next: { width: string; height: string }) =>
+    change({ have: next.width || next.height ? next : undefined });
+  return (
+    <fieldset>
+      <legend className="font-semibold">The box at hand, if there is one</legend>
+      <div className="grid grid-cols-2 gap-3 pt-1">
+        <TextField
+          label={`Width inside, ${document.units}`}
+          value={String(width)}
+          onChange={(event) => set({ width: event.target.value, height: String(height) })}
+        />
+        <TextField
+          label={`Height inside, ${document.units}`}
+          value={String(height)}
+          onChange={(event) => set({ width: String(width), height: event.target.value })}
+        />
+      </div>
+    </fieldset>
+  );
+}
+
+export function PullBoxAnswer({ answer }: { answer: PullBoxResult }) {
+  const { least, units, have, passes } = answer;
+  return (
+    <>
+      <Verdict
+        passes={passes ?? true}
+        word={
+          have === null
+            ? `At least ${least.width || "any"} by ${least.height || "any"} ${units}`
+            : passes
+              ? "The box is large enough"
+              : "The box is too small"
+        }
+        rule={answer.rule}
+      >
+        <span className="text-soft">
+          {have
+            ? `${have.width} by ${have.height} ${units} at hand, ${least.width} by ${least.height} needed.`
+            : "Width by height, inside; as one looks into the box."}
+        </span>
+      </Verdict>
+      <div className="grid gap-6 xl:grid-cols-[minmax(22rem,1fr)_minmax(18rem,0.8fr)]">
+        <PullBoxDrawing answer={answer} />
+        <div className="grid content-start gap-4">
+          <table className="w-full text-sm">
+            <thead className="text-xs text-soft">
+              <tr>
+                <th className="text-left font-normal">why</th>
+                <th className="text-left font-normal">side</th>
+                <th className="text-right font-normal">{units}</th>
+              </tr>
+            </thead>
+            <tbody>
+              {answer.reasons.map((reason) => (
+                <tr key={`${reason.text} ${reason.side}`} className="border-t border-line">
+                  <td className="py-1">{sentence(reason.text)}</td>
+                  <td>{reason.side}</td>
+                  <td className="text-right font-semibold">{reason.length}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <FillFindings findings={answer.findings} />
+        </div>
+      </div>
+    </>
+  );
+}

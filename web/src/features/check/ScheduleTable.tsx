@@ -1,0 +1,88 @@
+// A checked schedule: what does not go in first, then the table as it came.
+import { useState } from "react";
+import type { CheckedRow } from "@/api/schedule";
+import { Button } from "@/ui/Button";
+import { Choice } from "@/ui/Choice";
+import { classes } from "@/ui/classes";
+import { Icon } from "@/ui/Icon";
+
+/** Rows drawn at a time: a long table is paged, so that the page stays quick. */
+const PAGE = 100;
+
+type Props = { name: string; rows: readonly CheckedRow[] };
+
+export function ScheduleTable({ name, rows }: Props) {
+  const [shown, setShown] = useState<"all" | "full">("all");
+  const [most, setMost] = useState(PAGE);
+  const full = rows.filter(({ passes }) => !passes);
+  const chosen = shown === "all" ? rows : full;
+  return (
+    <section aria-label="The schedule" className="grid gap-3">
+      <div className="flex flex-wrap items-center gap-3">
+        <p role="status" className="text-lg font-bold" data-schedule={rows.length}>
+          {full.length === 0
+            ? `All ${rows.length} go in`
+            : `${full.length} of ${rows.length} do not go in`}
+          <span className="font-normal text-soft"> · {name}</span>
+        </p>
+        <Choice
+          label="Which rows"
+          value={shown}
+          options={[
+            { value: "all", label: "All" },
+            { value: "full", label: "Those that do not" },
+          ]}
+          onChange={setShown}
+        />
+      </div>
+      <div className="overflow-x-auto rounded-lg border border-line bg-paper">
+        <table className="w-full text-sm">
+          <thead className="text-xs text-soft">
+            <tr>
+              <th className="w-8 py-1.5" />
+              <th className="text-left font-normal">run</th>
+              <th className="text-left font-normal">conduit</th>
+              <th className="text-left font-normal">wires</th>
+              <th className="text-right font-normal">of what may go in</th>
+              <th className="px-3 text-right font-normal">smallest</th>
+            </tr>
+          </thead>
+          <tbody>
+            {chosen.slice(0, most).map((row) => (
+              <tr key={row.line} className="border-t border-line" title={row.says || undefined}>
+                <td
+                  className={classes(
+                    "py-1.5 pl-3",
+                    row.passes ? (row.says ? "text-amber" : "text-moss") : "text-brick",
+                  )}
+                >
+                  <Icon
+                    name={row.passes ? (row.says ? "warn" : "check") : "stop"}
+                    className="size-4"
+                  />
+                  <span className="sr-only">{row.passes ? "goes in" : "does not go in"}</span>
+                </td>
+                <td className="pr-4 font-semibold">{row.name}</td>
+                <td className="pr-4 whitespace-nowrap">{row.conduit}</td>
+                <td className="pr-4 text-soft">{row.wires}</td>
+                <td className="text-right font-semibold">{row.percent.toFixed(0)} %</td>
+                <td className="px-3 text-right">{row.smallest?.replace("-", " ") ?? "none"}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {chosen.length > most ? (
+        <div>
+          <Button onClick={() => setMost(most + PAGE)}>
+            {`Show more: ${chosen.length - most} below`}
+          </Button>
+        </div>
+      ) : null}
+      <p className="text-xs text-soft">
+        Fill says nothing about heat: grouping and derating are a question of their own. Local code
+        decides.
+      </p>
+    </section>
+  );
+}

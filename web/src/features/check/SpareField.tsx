@@ -1,0 +1,23 @@
+// A share of the room to keep free for later.
+import { TextField } from "@/ui/TextField";
+import { asNumber, told } from "./ConduitFields";
+
+type Props = {
+  value: number | undefined;
+  onChange: (value: number | undefined) => void;
+  problem: string | undefined;
+};
+
+export function SpareField({ value, onChange, problem }: Props) {
+  return (
+    <TextField
+      label="Spare to keep, %"
+      data-path="spare"
+      inputMode="numeric"
+      value={String(value ?? "")}
+      placeholder="0"
+      onChange={(event) => onChange(asNumber(event.target.value))}
+      {...told(problem)}
+    />
+  );
+}

@@ -1,0 +1,111 @@
+// So many circuits of a kind, in a sentence; the core makes conductors of them.
+import { useCatalogue } from "@/api/queries";
+import { type Circuit, sizeName } from "@/model/wires";
+import { IconButton } from "@/ui/Button";
+import { Icon } from "@/ui/Icon";
+import { Select } from "@/ui/Select";
+import { CountField } from "./CountField";
+
+const KINDS = {
+  lighting: "lighting",
+  radial: "radial",
+  ring: "ring",
+  two_pole: "two-pole",
+  three_phase: "three-phase",
+  switch_leg: "switch leg",
+} as const satisfies Record<Circuit["kind"], string>;
+
+/** Kinds that have a neutral where nothing is said. */
+const WITH_NEUTRAL: readonly Circuit["kind"][] = ["lighting", "radial", "ring"];
+
+const YES_NO = (what: string) => [
+  { value: "yes", label: `with ${what}` },
+  { value: "no", label: `no ${what}` },
+];
+
+type Props = {
+  circuit: Circuit;
+  problem: string | undefined;
+  onChange: (fields: Partial<Circuit>) => void;
+  onRemove: () => void;
+};
+
+export function CircuitRow({ circuit, problem, onChange, onRemove }: Props) {
+  const known = useCatalogue().data?.conductors ?? [];
+  const metric = circuit.csa !== undefined;
+  const neutral = circuit.neutral ?? WITH_NEUTRAL.includes(circuit.kind);
+  return (
+    <li className="py-1.5">
+      <div className="flex items-start gap-2">
+        <div className="flex flex-1 flex-wrap items-center gap-x-2 gap-y-1">
+          <CountField
+            label="How many circuits"
+            value={circuit.count ?? 1}
+            onChange={(count) => onChange({ count })}
+          />
+          <Select
+            look="word"
+            label="Kind of circuit"
+            value={circuit.kind}
+            options={Object.entries(KINDS).map(([value, label]) => ({ value, label }))}
+            onChange={(kind) => onChange({ kind: kind as Circuit["kind"] })}
+          />
+          <span className="text-soft">in</span>
+          {metric ? (
+            <Select
+              look="word"
+              label="Cross-section"
+              value={String(circuit.csa)}
+              options={known
+                .filter((each) => each.csa !== null && each.build === "stranded")
+                .map(({ csa }) => ({ value: String(csa), label: `${csa} mm²` }))}
+              onChange={(csa) => onChange({ csa: Number(csa) })}
+            />
+          ) : (
+            <Select
+              look="word"
+              label="Size"
+              value={circuit.size ?? "12"}
+              options={known
+                .filter((each) => each.insulation === (circuit.insulation ?? "thhn"))
+                .map(({ size }) => ({ value: size, label: sizeName(size) }))}
+              onChange={(size) => onChange({ size })}
+            />
+          )}
+          <Select
+            look="word"
+            label="Neutral"
+            value={neutral ? "yes" : "no"}
+            options={YES_NO("neutral")}
+            onChange={(next) => onChange({ neutral: next === "yes" })}
+          />
+          <Select
+            look="word"
+            label="Earth"
+            value={(circuit.earth ?? true) ? "yes" : "no"}
+            options={YES_NO("earth")}
+            onChange={(next) => onChange({ earth: next === "yes" })}
+          />
+          <Select
+            look="word"
+            label="Travellers"
+            value={String(circuit.travellers ?? 0)}
+            options={[0, 1, 2, 3, 4].map((count) => ({
+              value: String(count),
+              label: count === 0 ? "no travellers" : `${count} travellers`,
+            }))}
+            onChange={(count) => onChange({ travellers: Number(count) })}
+          />
+        </div>
+        <IconButton label="Take this circuit out" onClick={onRemove}>
+          <Icon name="close" className="size-4" />
+        </IconButton>
+      </div>
+      {problem ? (
+        <p role="alert" className="text-sm text-brick">
+          Expected {problem}
+        </p>
+      ) : null}
+    </li>
+  );
+}

@@ -1,0 +1,97 @@
+// Whether it goes in, in large; then the figures, what else would do, and what it does not say.
+import type { ReactNode } from "react";
+import { sentence } from "@/features/check/Verdict";
+import type { FillResult } from "@/model/wires";
+import { classes } from "@/ui/classes";
+import { Icon } from "@/ui/Icon";
+
+type State = "fits" | "spare" | "full";
+
+const STATES = {
+  fits: { word: "It goes in", icon: "check", colour: "text-moss" },
+  spare: { word: "It goes in, the spare is not kept", icon: "warn", colour: "text-amber" },
+  full: { word: "It does not go in", icon: "stop", colour: "text-brick" },
+} as const;
+
+export function FillVerdict({ fill }: { fill: FillResult }) {
+  const spareLost = fill.findings.some(({ code }) => code === "spare-not-kept");
+  const state: State = !fill.passes ? "full" : spareLost ? "spare" : "fits";
+  const { word, icon, colour } = STATES[state];
+  return (
+    <div role="status" data-verdict={state}>
+      <p className={classes("flex items-center gap-2 text-xl font-bold", colour)}>
+        <Icon name={icon} className="size-6" />
+        {word}
+      </p>
+      <p className="mt-0.5">
+        <span className="text-2xl font-bold">{Math.round(fill.share * 100)} %</span>{" "}
+        <span className="text-soft">
+          of what is allowed in {fill.conduit.name}: {figure(fill.used, fill)} of{" "}
+          {figure(fill.limit, fill)} {AMOUNT[fill.amount]}
+        </span>
+      </p>
+      <p className="text-sm text-soft">
+        {sentence(fill.rule.text)}. {fill.rule.source} ({fill.rule.edition}). Local code decides.
+      </p>
+    </div>
+  );
+}
+
+export function FillDetails({ fill }: { fill: FillResult }) {
+  const other = fill.beside;
+  return (
+    <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm">
+      <Row label="Room left">
+        {fill.left > 0 ? `${figure(fill.left, fill)} ${AMOUNT[fill.amount]}` : "none"}
+        {fill.spare > 0 ? `, ${fill.spare} % kept free` : ""}
+      </Row>
+      <Row label="Smallest that passes">
+        {fill.by_type.length > 0
+          ? fill.by_type.map(({ type, name, size }) => (
+              <span key={type} className="mr-3 inline-block">
+                <b>{size ? size.replace("-", " ") : "none"}</b>{" "}
+                <span className="text-soft">{name}</span>
+              </span>
+            ))
+          : (fill.smallest ?? "none of the table")}
+      </Row>
+      {fill.next_size ? <Row label="Next size up">{fill.next_size.replace("-", " ")}</Row> : null}
+      {fill.rows.length > 0 ? (
+        <Row label="Printed rows">
+          {fill.rows.map(({ length_m, factor }) => `${length_m} m: ${factor}`).join(", ")}
+        </Row>
+      ) : null}
+      {fill.conduit.least_radius ? (
+        <Row label="Least bend radius">
+          {fill.conduit.least_radius} {fill.conduit.units}
+          {fill.conduit.least_radius_other !== fill.conduit.least_radius
+            ? `, ${fill.conduit.least_radius_other} off a one-shot or full shoe`
+            : ""}
+        </Row>
+      ) : null}
+      {fill.jam ? <Row label="Jam ratio">{fill.jam.toFixed(2)} (2.8 to 3.2 may jam)</Row> : null}
+      {other ? (
+        <Row label="The other way">
+          {other.passes === null
+            ? other.text
+            : `${other.passes ? "goes in" : "does not go in"}, ${Math.round(other.share * 100)} % of what is allowed. ${other.text}.`}
+        </Row>
+      ) : null}
+    </dl>
+  );
+}
+
+function Row({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <>
+      <dt className="text-soft">{label}</dt>
+      <dd>{children}</dd>
+    </>
+  );
+}
+
+export const AMOUNT = { "in^2": "in²", mm2: "mm²", factor: "by factor" } as const;
+
+export function figure(value: number, { amount }: Pick<FillResult, "amount">): string {
+  return amount === "in^2" ? value.toFixed(4) : value.toFixed(0);
+}

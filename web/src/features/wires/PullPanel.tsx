@@ -1,0 +1,173 @@
+// The pull: where to break the run, and what it takes from either end.
+import { usePlanner } from "@/features/planner/PlannerContext";
+import type { Plan } from "@/model/document";
+import { setPull, typedNumber, type Wires } from "@/model/wires";
+import { Select } from "@/ui/Select";
+import { FillFindings } from "./FillFindings";
+import { NumberWord } from "./NumberWord";
+
+type Planned = NonNullable<Plan["wires"]>;
+type PullAnswer = NonNullable<Planned["pull"]>;
+type Way = PullAnswer["pull"]["ways"][number];
+type Pull = NonNullable<Wires["pull"]>;
+
+const UPS = {
+  level: "the run is level",
+  left: "up is to the left",
+  right: "up is to the right",
+  ahead: "the first leg goes up",
+  back: "the first leg goes down",
+  out: "up is out of the wall",
+  in: "up is into the wall",
+} as const satisfies Record<NonNullable<Pull["up"]>, string>;
+
+export function PullPanel({ planned, wires }: { planned: Planned; wires: Wires }) {
+  const { points, breaks, pull } = planned;
+  return (
+    <section aria-label="The pull" className="mt-5 border-t border-line px-4 pt-3">
+      <h3 className="font-semibold">The pull</h3>
+      <p className="text-sm">
+        {Math.round(points.degrees)}° of {Math.round(points.limit)}° between pull points
+        {points.left > 0 ? `, ${Math.round(points.left)}° left.` : "."}
+      </p>
+      {breaks.map(({ text }) => (
+        <p key={text} className="border-l-3 border-amber pl-2.5 text-sm">
+          {text}
+        </p>
+      ))}
+      <p className="text-xs text-soft">{points.source}</p>
+      {pull ? (
+        <>
+          <PullSettings pull={wires.pull ?? {}} answer={pull} />
+          <p className="pt-1 font-semibold">{pull.text}</p>
+          <Ways answer={pull} />
+          <FillFindings findings={pull.findings} />
+          <p className="pt-1 text-xs text-soft">
+            An estimate by the usual straight and bend equations. A fast or jerky pull takes more.
+          </p>
+        </>
+      ) : null}
+    </section>
+  );
+}
+
+function PullSettings({ pull, answer }: { pull: Pull; answer: PullAnswer }) {
+  const change = usePlanner((state) => state.change);
+  const number =
+    (field: "mass" | "friction" | "most_tension" | "most_side_wall") => (text: string) =>
+      change(setPull({ [field]: typedNumber(text) }), `wires.pull.${field}`);
+  const limit = answer.pull.tension_limit;
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-1.5 gap-y-1 pt-2 text-sm">
+      <NumberWord
+        label={`Mass of all cables, ${answer.per_length}`}
+        path="wires.pull.mass"
+        value={pull.mass}
+        placeholder={answer.mass.toPrecision(3)}
+        onChange={number("mass")}
+      />
+      <span className="text-soft">
+        {answer.per_length}
+        {answer.mass_estimated ? " (estimated)" : ""}, pulled
+      </span>
+      <Select
+        look="word"
+        label="Dry or lubricated"
+        value={pull.state ?? "lubricated"}
+        options={["lubricated", "dry"].map((value) => ({ value, label: value }))}
+        onChange={(state) => change(setPull({ state: state as "dry" | "lubricated" }))}
+      />
+      <span className="text-soft">at friction</span>
+      <NumberWord
+        label="Friction"
+        path="wires.pull.friction"
+        value={pull.friction}
+        placeholder={String(answer.friction)}
+        onChange={number("friction")}
+      />
+      <span className="text-soft">;</span>
+      <Select
+        look="word"
+        label="Where up is"
+        value={pull.up ?? "level"}
+        options={Object.entries(UPS).map(([value, label]) => ({ value, label }))}
+        onChange={(up) => change(setPull({ up: up as keyof typeof UPS }))}
+      />
+      <span className="text-soft">; limits</span>
+      <NumberWord
+        label={`Most tension, ${answer.force}`}
+        path="wires.pull.most_tension"
+        value={pull.most_tension}
+        placeholder={limit === null ? "none" : limit.toFixed(0)}
+        onChange={number("most_tension")}
+      />
+      <span className="text-soft">{answer.force},</span>
+      <NumberWord
+        label={`Most side-wall pressure, ${answer.pressure}`}
+        path="wires.pull.most_side_wall"
+        value={pull.most_side_wall}
+        placeholder={answer.pull.side_wall_limit.toFixed(0)}
+        onChange={number("most_side_wall")}
+      />
+      <span className="text-soft">{answer.pressure}</span>
+    </div>
+  );
+}
+
+function Ways({ answer }: { answer: PullAnswer }) {
+  return (
+    <table className="mt-2 w-full max-w-xl text-sm">
+      <thead className="text-xs text-soft">
+        <tr>
+          <th className="text-left font-normal">fed in at</th>
+          <th className="text-right font-normal">at the rope, {answer.force}</th>
+          <th className="text-right font-normal">hardest bend, {answer.pressure}</th>
+          <th className="pl-4 text-left font-normal">along the run</th>
+        </tr>
+      </thead>
+      <tbody>
+        {answer.pull.ways.map((way) => (
+          <tr key={way.feed} className="border-t border-line">
+            <td className="py-1">
+              the {way.feed}
+              {way.feed === answer.pull.feed_at ? <b> (easier)</b> : ""}
+            </td>
+            <td className="text-right font-semibold">{told(way.most_tension)}</td>
+            <td className="text-right font-semibold">{told(way.most_side_wall)}</td>
+            <td className="py-1 pl-4">
+              <Along way={way} />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const WIDE = 160;
+const TALL = 26;
+
+/** Tension over the length, from the end that it is fed in at. */
+function Along({ way }: { way: Way }) {
+  const long = way.along.at(-1)?.at ?? 1;
+  const most = Math.max(way.most_tension, 1e-9);
+  const points = [[0, 0], ...way.along.map(({ at, tension }) => [at / long, tension / most])]
+    .map(([x = 0, y = 0]) => `${(x * WIDE).toFixed(1)},${(TALL - y * (TALL - 2)).toFixed(1)}`)
+    .join(" ");
+  return (
+    <svg
+      viewBox={`0 0 ${WIDE} ${TALL}`}
+      width={WIDE}
+      height={TALL}
+      role="img"
+      aria-label={`Tension along the run, fed in at the ${way.feed}`}
+    >
+      <polyline points={points} fill="none" stroke="var(--accent)" strokeWidth={1.6} />
+      <line x1={0} x2={WIDE} y1={TALL - 0.5} y2={TALL - 0.5} stroke="var(--line)" />
+    </svg>
+  );
+}
+
+function told(value: number): string {
+  return value < 10 ? value.toFixed(1) : value.toFixed(0);
+}

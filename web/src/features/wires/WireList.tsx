@@ -1,0 +1,102 @@
+// What goes in, line by line: conductors, cables and circuits, each with a count to drag.
+import { useState } from "react";
+import type { Units } from "@/model/document";
+import {
+  addedCircuit,
+  addedConductors,
+  type Part,
+  USUAL_CABLE,
+  USUAL_CIRCUIT,
+  USUAL_CONDUCTOR,
+  type WireLists,
+  withCircuit,
+  withConductor,
+  withoutCircuit,
+  withoutConductor,
+} from "@/model/wires";
+import { Button } from "@/ui/Button";
+import { Icon } from "@/ui/Icon";
+import { Menu } from "@/ui/Menu";
+import { CircuitRow } from "./CircuitRow";
+import { ConductorRow } from "./ConductorRow";
+import { SayWires } from "./SayWires";
+
+type Props = {
+  wires: WireLists;
+  units: Units;
+  /** The answer's parts; those of the listed conductors come first. */
+  parts: readonly Part[];
+  colours: readonly string[];
+  /** What can't be read, by path below this list. */
+  problem: (path: string) => string | undefined;
+  onChange: (fields: WireLists, burst?: string) => void;
+  onDone?: () => void;
+};
+
+export function WireList(props: Props) {
+  const { wires, units, parts, colours, problem, onChange, onDone } = props;
+  const [adding, setAdding] = useState(false);
+  const conductors = wires.conductors ?? [];
+  const circuits = wires.circuits ?? [];
+  return (
+    <section aria-label="What goes in" className="grid gap-1">
+      <ul className="divide-y divide-line">
+        {conductors.map((conductor, at) => (
+          <ConductorRow
+            // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place alone
+            key={`conductor-${at}`}
+            conductor={conductor}
+            part={parts[at]}
+            colour={colours[at]}
+            problem={problem(`conductors[${at}]`)}
+            onChange={(fields) =>
+              onChange(withConductor(wires, at, fields), `conductors[${at}].count`)
+            }
+            onRemove={() => onChange(withoutConductor(wires, at))}
+            {...(onDone ? { onDone } : {})}
+          />
+        ))}
+        {circuits.map((circuit, at) => (
+          <CircuitRow
+            // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place alone
+            key={`circuit-${at}`}
+            circuit={circuit}
+            problem={problem(`circuits[${at}]`)}
+            onChange={(fields) => onChange(withCircuit(wires, at, fields), `circuits[${at}].count`)}
+            onRemove={() => onChange(withoutCircuit(wires, at))}
+          />
+        ))}
+      </ul>
+      <div className="flex flex-wrap items-center gap-2 pt-1">
+        <SayWires units={units} onAdd={(more) => onChange(addedConductors(wires, more))} />
+        <Menu
+          open={adding}
+          onOpenChange={setAdding}
+          align="start"
+          trigger={
+            <Button className="px-3">
+              <Icon name="add" />
+              Add
+            </Button>
+          }
+          actions={[
+            {
+              label: "Conductors",
+              run: () => onChange(addedConductors(wires, [USUAL_CONDUCTOR[units]])),
+            },
+            {
+              label: "A cable by its diameter",
+              hint: "multi-conductor, fibre; an oval by its larger side",
+              run: () => onChange(addedConductors(wires, [USUAL_CABLE[units]])),
+            },
+            {
+              label: "A circuit",
+              hint: "lighting, ring, radial, three-phase",
+              run: () => onChange(addedCircuit(wires, USUAL_CIRCUIT[units])),
+            },
+          ]}
+        />
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,88 @@
+// The wire of a run: what goes in, whether it does by the run's own length and bends, and the pull.
+
+import { useCatalogue } from "@/api/queries";
+import { problemAt } from "@/features/check/useCheck";
+import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
+import { FillFindings } from "@/features/wires/FillFindings";
+import { takeSize } from "@/model/conduit";
+import { setWires, type Wires } from "@/model/wires";
+import { Button } from "@/ui/Button";
+import { partColours } from "./colours";
+import { FillPicture } from "./FillPicture";
+import { FillDetails, FillVerdict } from "./FillVerdict";
+import { PullPanel } from "./PullPanel";
+import { WireList } from "./WireList";
+import { WiresSettings } from "./WiresSettings";
+
+const TALLEST = 300;
+
+export default function WiresPane() {
+  const wires = usePlanner((state) => state.history.present.wires);
+  const change = usePlanner((state) => state.change);
+  if (!wires) {
+    return (
+      <div className="grid h-full place-items-center p-8 pt-14">
+        <div className="grid max-w-sm gap-4 text-center text-soft">
+          <p>
+            Say what is to be drawn in: the run knows its own length, its bends and its conduit, and
+            checks again at every change.
+          </p>
+          <div>
+            <Button weight="main" onClick={() => change(setWires({ conductors: [] }))}>
+              Say what goes in
+            </Button>
+          </div>
+        </div>
+      </div>
+    );
+  }
+  return <Wired wires={wires} />;
+}
+
+function Wired({ wires }: { wires: Wires }) {
+  const { plan, problems, stale } = usePlanState();
+  const units = usePlanner((state) => state.history.present.units);
+  const change = usePlanner((state) => state.change);
+  const settle = usePlanner((state) => state.settle);
+  const catalogue = useCatalogue().data;
+  const planned = plan?.wires;
+  const fill = planned?.fill;
+  const metric = fill?.conduit.units === "mm";
+  const colours = fill ? partColours(fill.conductors, "size", metric) : [];
+  return (
+    <div className="h-full overflow-auto pt-13 pb-4 pointer-coarse:pt-17">
+      <WiresSettings wires={wires} />
+      <div className={stale ? "opacity-60" : ""}>
+        <div className="grid gap-x-6 gap-y-4 px-4 pt-3 xl:grid-cols-[minmax(20rem,1fr)_minmax(15rem,0.8fr)]">
+          <div className="grid content-start gap-3">
+            {fill ? <FillVerdict fill={fill} /> : null}
+            <WireList
+              wires={wires}
+              units={units}
+              parts={fill?.conductors ?? []}
+              colours={colours}
+              problem={(path) => problemAt(problems, `wires.${path}`)}
+              onChange={(fields, burst) => change(setWires(fields), burst && `wires.${burst}`)}
+              onDone={settle}
+            />
+          </div>
+          {fill ? <FillPicture fill={fill} tallest={TALLEST} /> : null}
+        </div>
+        {fill && planned ? (
+          <div className="grid gap-4 px-4 pt-4">
+            <FillDetails fill={fill} />
+            <FillFindings
+              findings={[...planned.findings, ...fill.findings]}
+              take={(_, size) => change(takeSize(catalogue?.benders ?? [], size))}
+            />
+          </div>
+        ) : (
+          <div className="px-4 pt-4">
+            <FillFindings findings={planned?.findings ?? []} />
+          </div>
+        )}
+        {planned ? <PullPanel planned={planned} wires={wires} /> : null}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,77 @@
+// By which rule, what to keep free, and how far a run may bend: in a sentence.
+import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
+import { setWires, typedNumber, type Wires } from "@/model/wires";
+import { Button } from "@/ui/Button";
+import { Select } from "@/ui/Select";
+import { Tick } from "@/ui/Tick";
+import { NumberWord } from "./NumberWord";
+
+const METHODS = [
+  { value: "area", label: "by area (US)" },
+  { value: "factor", label: "by drawing-in factors (UK)" },
+];
+
+const HABITS = [
+  { value: "360", label: "360° between pull points" },
+  { value: "270", label: "270°, the stricter habit" },
+];
+
+export function WiresSettings({ wires }: { wires: Wires }) {
+  const change = usePlanner((state) => state.change);
+  const type = usePlanner((state) => state.history.present.conduit.type);
+  const fill = usePlanState().plan?.wires?.fill;
+  const metric = METRIC.includes(type);
+  const method = wires.method ?? fill?.method ?? (metric ? "factor" : "area");
+  const degrees = String(wires.most_degrees ?? 360);
+  return (
+    <div className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-line px-4 pb-2 text-sm">
+      <span className="text-soft">Checked</span>
+      <Select
+        look="word"
+        label="By which rule"
+        value={method}
+        options={metric ? METHODS : METHODS.slice(0, 1)}
+        onChange={(next) => change(setWires({ method: next as "area" | "factor" }))}
+      />
+      <span className="text-soft">, spare</span>
+      <NumberWord
+        label="Spare to keep, percent"
+        path="wires.spare"
+        value={wires.spare}
+        placeholder="0"
+        onChange={(text) => change(setWires({ spare: typedNumber(text) }), "wires.spare")}
+      />
+      <span className="text-soft">%,</span>
+      <Select
+        look="word"
+        label="Most degrees between pull points"
+        value={degrees}
+        options={
+          HABITS.some(({ value }) => value === degrees)
+            ? HABITS
+            : [...HABITS, { value: degrees, label: `${degrees}° between pull points` }]
+        }
+        onChange={(next) =>
+          change(setWires({ most_degrees: next === "360" ? undefined : Number(next) }))
+        }
+      />
+      {metric ? null : (
+        <Tick
+          checked={wires.nipple ?? false}
+          onChange={(nipple) => change(setWires({ nipple: nipple || undefined }))}
+        >
+          nipple
+        </Tick>
+      )}
+      <Button
+        weight="quiet"
+        className="ml-auto px-2 text-sm"
+        onClick={() => change(({ wires: _, ...document }) => document)}
+      >
+        No wires
+      </Button>
+    </div>
+  );
+}
+
+const METRIC: readonly string[] = ["steel", "plastic"];

@@ -1,0 +1,69 @@
+import { describe, expect, it } from "vitest";
+import { setUnits } from "./commands";
+import { emptyRun, type RunDocument } from "./document";
+import {
+  addedConductors,
+  said,
+  setPull,
+  setWires,
+  sizeName,
+  typedNumber,
+  withConductor,
+  withoutConductor,
+} from "./wires";
+
+const RUN = emptyRun("Run 1", "in", { type: "emt", size: "1/2" }, "hand-emt-1/2");
+const NINE = { count: 9, insulation: "thhn", size: "12" };
+
+describe("the list", () => {
+  const wires = addedConductors({}, [NINE, { count: 1, diameter: "0.43" }]);
+
+  it("changes and takes out a line by its place", () => {
+    expect(withConductor(wires, 0, { count: 4 }).conductors[0]?.count).toBe(4);
+    expect(withConductor(wires, 0, { count: 4 }).conductors[1]).toEqual(wires.conductors[1]);
+    expect(withoutConductor(wires, 0).conductors).toEqual([{ count: 1, diameter: "0.43" }]);
+  });
+});
+
+describe("a run's wires", () => {
+  it("leave out of the document what says nothing", () => {
+    const wired = setWires({ conductors: [NINE], spare: 20 })(RUN);
+    expect(setWires({ spare: undefined })(wired).wires).toEqual({ conductors: [NINE] });
+    expect(said<{ a?: string; b?: number }>({ a: "", b: 0 })).toEqual({ b: 0 });
+  });
+
+  it("say nothing of the pull where nothing is told of it", () => {
+    const pulled = setPull({ mass: 2 })(RUN);
+    expect(pulled.wires?.pull).toEqual({ mass: 2 });
+    expect(setPull({ mass: undefined })(pulled).wires).toEqual({});
+  });
+
+  it("keep their meaning in another unit", () => {
+    const run: RunDocument = {
+      ...RUN,
+      wires: {
+        conductors: [NINE, { count: 1, diameter: "0.43" }],
+        pull: { mass: 1, most_tension: 100, friction: 0.4 },
+      },
+    };
+    const metric = setUnits("mm")(run).wires;
+    expect(metric?.conductors).toEqual([NINE, { count: 1, diameter: "0.43 in" }]);
+    // 1 lb/ft is 1.488 kg/m, 100 lbf are 444.8 N; friction has no unit.
+    expect(metric?.pull).toEqual({ mass: 1.48816, most_tension: 444.822, friction: 0.4 });
+    const back = setUnits("in")({ ...run, units: "mm", wires: metric ?? {} }).wires;
+    expect(back?.pull?.mass).toBeCloseTo(1, 4);
+  });
+});
+
+it("names sizes as people say them", () => {
+  expect(["12", "4/0", "250"].map(sizeName)).toEqual(["12 AWG", "4/0 AWG", "250 kcmil"]);
+});
+
+it("reads a number only where there is one", () => {
+  expect([typedNumber(" 2.5 "), typedNumber(""), typedNumber("2,"), typedNumber("x")]).toEqual([
+    2.5,
+    undefined,
+    undefined,
+    undefined,
+  ]);
+});

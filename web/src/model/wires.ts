@@ -1,0 +1,98 @@
+// What is to be drawn in, as a list that a person edits: functions from list to list.
+import type { Schemas } from "@/api/client";
+import type { Change } from "./commands";
+import type { RunDocument, Units } from "./document";
+
+export type Conductor = Schemas["RunDocument_conductor"];
+export type Circuit = Schemas["RunDocument_circuit"];
+export type Wires = NonNullable<RunDocument["wires"]>;
+export type FillDocument = Schemas["RunDocument_fill_file"];
+export type FillResult = Schemas["FillResult"];
+export type Part = Schemas["Part"];
+
+/** Fields of a document to change; undefined takes one out. */
+export type Fields<T> = { [K in keyof T]?: T[K] | undefined };
+
+/** What both a run's wires and a check without a run hold. */
+export type WireLists = {
+  readonly conductors?: Conductor[] | undefined;
+  readonly circuits?: Circuit[] | undefined;
+};
+
+export const USUAL_CONDUCTOR: Readonly<Record<Units, Conductor>> = {
+  in: { count: 3, insulation: "thhn", size: "12" },
+  mm: { count: 3, csa: 2.5, build: "stranded" },
+};
+
+export const USUAL_CIRCUIT: Readonly<Record<Units, Circuit>> = {
+  in: { kind: "lighting", insulation: "thhn", size: "12" },
+  mm: { kind: "radial", csa: 2.5, build: "stranded" },
+};
+
+export const USUAL_CABLE: Readonly<Record<Units, Conductor>> = {
+  in: { count: 1, diameter: "0.43" },
+  mm: { count: 1, diameter: "11" },
+};
+
+export function withConductor(wires: WireLists, index: number, fields: Partial<Conductor>) {
+  const conductors = (wires.conductors ?? []).map((each, at) =>
+    at === index ? { ...each, ...fields } : each,
+  );
+  return { conductors };
+}
+
+export function withCircuit(wires: WireLists, index: number, fields: Partial<Circuit>) {
+  const circuits = (wires.circuits ?? []).map((each, at) =>
+    at === index ? { ...each, ...fields } : each,
+  );
+  return { circuits };
+}
+
+export function addedConductors(wires: WireLists, more: readonly Conductor[]) {
+  return { conductors: [...(wires.conductors ?? []), ...more] };
+}
+
+export function addedCircuit(wires: WireLists, circuit: Circuit) {
+  return { circuits: [...(wires.circuits ?? []), circuit] };
+}
+
+export function withoutConductor(wires: WireLists, index: number) {
+  return { conductors: (wires.conductors ?? []).toSpliced(index, 1) };
+}
+
+export function withoutCircuit(wires: WireLists, index: number) {
+  return { circuits: (wires.circuits ?? []).toSpliced(index, 1) };
+}
+
+/** Another part of a run's wires; what is not said is left out of the document. */
+export function setWires(fields: Fields<Wires>): Change {
+  return (document) => ({ ...document, wires: said<Wires>({ ...document.wires, ...fields }) });
+}
+
+/** How the wire is pulled. */
+export function setPull(fields: Fields<Pull>): Change {
+  return (document) => {
+    const pull = said<Pull>({ ...document.wires?.pull, ...fields });
+    return setWires({ pull: Object.keys(pull).length > 0 ? pull : undefined })(document);
+  };
+}
+
+type Pull = NonNullable<Wires["pull"]>;
+
+/** The fields that say something: what is undefined or empty is left out of a document. */
+export function said<T extends object>(fields: { [K in keyof T]?: T[K] | undefined }): T {
+  return Object.fromEntries(
+    Object.entries(fields).filter(([, value]) => value !== undefined && value !== ""),
+  ) as T;
+}
+
+/** A wire size as people say it: 12 AWG, 250 kcmil. */
+export function sizeName(size: string): string {
+  return size.includes("/") || Number(size) < 100 ? `${size} AWG` : `${size} kcmil`;
+}
+
+/** A number that was typed into a field; undefined where there is none yet. */
+export function typedNumber(text: string): number | undefined {
+  const value = Number(text.trim());
+  return text.trim() !== "" && Number.isFinite(value) ? value : undefined;
+}
