@@ -78,6 +78,10 @@ def handle_problems(api: NinjaAPI) -> None:
     def refused(request: HttpRequest, error: Refusal) -> HttpResponse:
         return api.create_response(request, unreadable(error), status=422)
 
+    @api.exception_handler(Unreadable)
+    def unreadable_rows(request: HttpRequest, error: Unreadable) -> HttpResponse:
+        return api.create_response(request, unreadable_table(error), status=422)
+
     @api.exception_handler(ValidationError)
     def invalid(request: HttpRequest, error: ValidationError) -> HttpResponse:
         fields = [

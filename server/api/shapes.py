@@ -110,6 +110,12 @@ class JobBoxSave(Body):
     base_version: Annotated[int, Field(ge=0, le=2_000_000_000)]
 
 
+class Taken(Schema):
+    """How many runs a schedule was taken by."""
+
+    runs: int
+
+
 class SaidWires(Schema):
     """Conductors as a document has them."""
 

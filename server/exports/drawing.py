@@ -14,7 +14,7 @@ Anchor = Literal["start", "middle", "end"]
 Point = tuple[float, float]
 
 FONTS = Path(__file__).parent / "fonts"
-INK, SOFT, FAINT, PIPE, BAND, ACCENT, AMBER, BRICK = (
+INK, SOFT, FAINT, PIPE, BAND, ACCENT, AMBER, BRICK, MOSS = (
     "#15191d",
     "#4c555e",
     "#c3ccd3",
@@ -23,6 +23,7 @@ INK, SOFT, FAINT, PIPE, BAND, ACCENT, AMBER, BRICK = (
     "#74285f",
     "#8a5600",
     "#9c2f1f",
+    "#47631f",
 )
 
 

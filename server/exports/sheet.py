@@ -16,6 +16,7 @@ from exports.page import (
 from exports.shape import draw_shape
 from exports.stick import stick
 from exports.strip import LEAST_STRIP, bend_by_bend, strip_height
+from exports.wires_sheet import wires_note
 from yarrow.runs.handle import OrderHandling
 from yarrow.runs.plan import Plan, Step
 
@@ -50,7 +51,8 @@ def compose_sheet(
     if plan.working_marks:
         y = stick(drawing, plan, y + 6)
     foot = height - MARGIN - ABOVE_FOOT
-    findings_top = foot - findings_height(plan.findings, width)
+    findings = (*plan.findings, *wires_note(plan))
+    findings_top = foot - findings_height(findings, width)
     edge = left + (right - left) * _TABLE_SHARE
     below = marks_table(drawing, plan, (left, y + 6, edge, foot))
     lowest = max(below, y + 40)
@@ -65,7 +67,7 @@ def compose_sheet(
     if order and strip:
         bend_by_bend(drawing, order, (left, above, right, steps_top))
     _steps(drawing, plan.steps, steps_top + 3, size)
-    draw_findings(drawing, plan.findings, findings_top + 3, foot)
+    draw_findings(drawing, findings, findings_top + 3, foot)
     draw_foot(drawing, foot + 4)
     return drawing
 

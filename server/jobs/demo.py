@@ -285,7 +285,7 @@ HARROW_LOCK = {
         ),
         _run(
             "Outfall panel, over the duct",
-            _wired(_STEEL_20, _circuit("ring", 2.5, earth_csa=1.5), most_degrees=270),
+            _wired(_STEEL_20, _circuit("radial", 2.5, earth_csa=1.5)),
             _box("pump panel", "hub"),
             {
                 "kind": "saddle4",

@@ -13,6 +13,13 @@ from jobs.models import Job, Revision, Run, SiteBox
 from jobs.policy import boxes_for, jobs_for, revisions_for, runs_for
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
+from yarrow.documents.schedule import (
+    MOST_TOLD,
+    ScheduleRow,
+    Unreadable,
+    placed_in_row,
+    wires_of_row,
+)
 from yarrow.documents.site_box_file import box_key, site_box_document
 from yarrow.fill.site_box import SiteBoxResult
 from yarrow.runs.plan import Plan
@@ -186,6 +193,33 @@ def save_box(member: Member, job_id: int, document: dict[str, Any], base_version
     box.updated_by = member
     box.save()
     return box
+
+
+@transaction.atomic
+def take_schedule(member: Member, job_id: int, rows: Sequence[ScheduleRow]) -> int:
+    """Give the runs that a schedule names the wire that it says, or none of them.
+
+    Returns: how many runs there were. Raises: Job.DoesNotExist; Unreadable, with line and column.
+    """
+    job = jobs_for(member).get(id=job_id)
+    runs: dict[str, list[Run]] = {}
+    for run in job.runs.select_for_update().filter(removed_at=None):
+        runs.setdefault(box_key(run.name), []).append(run)
+    refusals = []
+    for row in rows:
+        named = runs.get(box_key(row.cells["name"]), [])
+        try:
+            if len(named) != 1:
+                expected = "one run of this job" if named else "a run of this job"
+                raise Refusal("name", expected)
+            run = named[0]
+            run.version += 1
+            _written(run, member, {**run.document, "wires": wires_of_row(row)})
+        except Refusal as refusal:
+            refusals.append(placed_in_row(refusal, row))
+    if refusals:
+        raise Unreadable(refusals[:MOST_TOLD])
+    return len(rows)
 
 
 def remove_box(member: Member, job_id: int, name: str) -> None:

@@ -66,7 +66,7 @@ class Jobs(CrewTest):
 
 
 class Demo(TestCase):
-    def test_it_loads_once_and_every_run_can_be_made_without_a_warning(self) -> None:
+    def test_it_loads_once_and_every_run_can_be_made(self) -> None:
         told = io.StringIO()
         for _ in range(2):
             call_command("load_demo", stdout=told)
@@ -76,7 +76,10 @@ class Demo(TestCase):
             with self.subTest(run=run.name):
                 plan = plan_run(read_run(run.document))
                 self.assertTrue(plan.can_be_made)
-                self.assertEqual([f for f in plan.findings if f.level != "note"], [])
+                grave = [finding.code for finding in plan.findings if finding.level != "note"]
+                # One of them shows what it looks like when the wire does not go in.
+                too_full = run.name.startswith("Cellar main")
+                self.assertEqual(grave, ["wires-do-not-fit"] if too_full else [])
                 self.assertTrue(plan.steps)
 
     def test_both_sites_have_runs_in_their_own_unit(self) -> None:

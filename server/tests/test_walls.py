@@ -33,6 +33,7 @@ ENTRIES = {
     "box": {"width": 4, "height": 4, "depth": 2},
     "entries": [{"id": "A", "wall": "left", "at": 2, "deep": 1, "size": "1/2"}],
 }
+SCHEDULE = b"name,type,size,wires\nDrop to the still,emt,1/2,9 x 12 thhn"
 SITE_BOX = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
 
 # (method, path) → body and what the right member gets. {job}, {run} and {version} are filled in.
@@ -73,6 +74,8 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("put", "/api/jobs/{job_id}"): ({"name": "Renamed"}, 200),
     ("get", "/api/jobs/{job_id}/archive"): (None, 200),
     ("post", "/api/jobs/{job_id}/runs"): (DOCUMENT, 201),
+    ("get", "/api/jobs/{job_id}/schedule.csv"): (None, 200),
+    ("post", "/api/jobs/{job_id}/schedule"): (SCHEDULE, 200),
     ("get", "/api/jobs/{job_id}/boxes"): (None, 200),
     ("get", "/api/jobs/{job_id}/box?name=Panel"): (None, 200),
     ("post", "/api/jobs/{job_id}/box/check"): (SITE_BOX, 200),
@@ -111,6 +114,8 @@ class Walls(CrewTest):
         self.assertEqual(routes, OPEN | listed)
 
     def test_what_is_the_crew_s_answers_its_members(self) -> None:
+        named = {**DOCUMENT, "name": "Drop to the still"}
+        self.send("post", f"/api/jobs/{self.job.id}/runs", named)
         for (method, path), (body, status) in FOR_THE_CREW.items():
             with self.subTest(method=method, path=path):
                 run = self.fresh_run()

@@ -7,14 +7,14 @@ from fractions import Fraction
 from typing import Any
 
 from yarrow.catalog.tables import TradeSize
-from yarrow.catalog.wiring import WireSize, box_allowances, lock_rings, standard_boxes
+from yarrow.catalog.wiring import WireSize, box_allowances, copper_kcmil, lock_rings, standard_boxes
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_unit
 from yarrow.documents.schema import reader
 from yarrow.documents.wire_reading import trade_size
 from yarrow.fill.boxes import Box, BoxResult, BoxWires, Devices, Sized, check_box
 from yarrow.fill.entries import EntriesResult, Entry, OpenBox, check_entries
-from yarrow.fill.pull_boxes import PullBox, PullBoxResult, Raceway, check_pull_box
+from yarrow.fill.pull_boxes import MarkedBody, PullBox, PullBoxResult, Raceway, check_pull_box
 
 
 def box_document(document: object) -> BoxResult:
@@ -112,8 +112,19 @@ def pull_box_document(document: object) -> PullBoxResult:
             raise Refusal(f"pulls[{at}][1]", "another entry than the first")
         pulls.append((one, other))
     have = shape.get("have")
+    body = _body(shape["body"]) if "body" in shape else None
     sides = (float(have["width"].value), float(have["height"].value)) if have else None
-    return check_pull_box(PullBox(unit, tuple(entries), tuple(pulls), sides))
+    return check_pull_box(PullBox(unit, tuple(entries), tuple(pulls), sides, body))
+
+
+def _body(shape: dict[str, Any]) -> MarkedBody:
+    def sized(name: str) -> Sized:
+        size = shape[name]["size"]
+        if size not in copper_kcmil():
+            raise Refusal(f"body.{name}.size", f"one of {', '.join(copper_kcmil())}")
+        return Sized(WireSize(size), shape[name]["count"])
+
+    return MarkedBody(sized("marked"), sized("conductors"))
 
 
 def entries_document(document: object) -> EntriesResult:
@@ -125,8 +136,8 @@ def entries_document(document: object) -> EntriesResult:
         Entry(
             each["id"],
             each["wall"],
-            float(each["at"].value),
-            float(each["deep"].value),
+            float(each["at"].value) if "at" in each else None,
+            float(each["deep"].value) if "deep" in each else None,
             _trade_size(each["size"], f"entries[{at}].size"),
         )
         for at, each in enumerate(shape["entries"])

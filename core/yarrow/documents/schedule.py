@@ -10,14 +10,16 @@ from __future__ import annotations
 import csv
 import io
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
+from dataclasses import asdict, dataclass
 from typing import Any
 
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.refusal import Refusal
-from yarrow.documents.wire_notation import read_wires_said
+from yarrow.documents.run_file import read_run
+from yarrow.documents.wire_notation import read_wires_said, said_wires
 from yarrow.fill.result import FillResult
 from yarrow.measure.units import Unit
+from yarrow.runs.planner import plan_run
 
 NEEDED = ("name", "type", "size", "wires")
 ASKED = ("name", "type", "size", "length", "bends", "wires", "spare", "nipple")
@@ -104,7 +106,7 @@ def check_schedule(rows: Sequence[ScheduleRow]) -> Iterator[CheckedRow]:
         try:
             yield _checked(row, fill_document(row.document))
         except Refusal as refusal:
-            refusals.append(_placed(refusal, row))
+            refusals.append(placed_in_row(refusal, row))
     if refusals:
         raise Unreadable(refusals[:MOST_TOLD])
 
@@ -126,6 +128,61 @@ def schedule_csv(rows: Sequence[ScheduleRow], checked: Sequence[CheckedRow]) -> 
         ]
         writer.writerow([*asked, *figures])
     return out.getvalue()
+
+
+@dataclass(frozen=True, slots=True)
+class RunRow:
+    """A run as a row of a schedule."""
+
+    name: str
+    type: str
+    size: str
+    length: str
+    bends: int
+    wires: str
+    spare: float
+    nipple: bool
+
+
+def run_row(document: dict[str, Any]) -> RunRow:
+    """A run's document as a row, its wire as it is said. Raises: Refusal."""
+    plan = plan_run(read_run(document))
+    asked = read_run(document).setup.wires
+    return RunRow(
+        name=plan.name,
+        type=plan.conduit.type,
+        size=plan.conduit.size,
+        length=plan.cut_length_text,
+        bends=plan.wires.bends if plan.wires else 0,
+        wires=said_wires(asked.conductors) if asked else "",
+        spare=asked.spare if asked else 0.0,
+        nipple=asked.nipple if asked else False,
+    )
+
+
+def runs_csv(rows: Sequence[RunRow]) -> str:
+    """Runs as a schedule that comes in again as it is."""
+    out = io.StringIO()
+    writer = csv.writer(out, lineterminator="\r\n")
+    writer.writerow(ASKED)
+    for row in rows:
+        told = {
+            **asdict(row),
+            "spare": f"{row.spare:g}" if row.spare else "",
+            "nipple": "yes" if row.nipple else "",
+        }
+        writer.writerow([_harmless(str(told[column])) for column in ASKED])
+    return out.getvalue()
+
+
+def wires_of_row(row: ScheduleRow) -> dict[str, Any]:
+    """What a row says of a run's wire, as the run's document has it."""
+    asked = row.document
+    return {
+        "conductors": asked["conductors"],
+        **({"spare": asked["spare"]} if asked.get("spare") else {}),
+        **({"nipple": True} if asked.get("nipple") else {}),
+    }
 
 
 def _decoded(data: bytes) -> str:
@@ -200,7 +257,7 @@ def _place(line: int, columns: Sequence[str], column: str) -> str:
     return f"line {line}, column {list(columns).index(column) + 1} ({column})"
 
 
-def _placed(refusal: Refusal, row: ScheduleRow) -> Refusal:
+def placed_in_row(refusal: Refusal, row: ScheduleRow) -> Refusal:
     """A refusal of a row's document at the cell that it came from."""
     first = refusal.path.split("[")[0]
     column = {"conduit.type": "type", "conduit.size": "size", "conductors": "wires"}.get(

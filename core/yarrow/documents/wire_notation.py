@@ -3,10 +3,13 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Sequence
+from fractions import Fraction
 from typing import Any
 
 from yarrow.catalog.wiring import copper_kcmil, insulation_called, insulations
 from yarrow.documents.refusal import Refusal
+from yarrow.fill.conductor import Conductor
 from yarrow.measure.units import Unit
 
 EXPECTED = {
@@ -22,7 +25,13 @@ _ITEM = re.compile(
     re.VERBOSE | re.IGNORECASE,
 )
 
-_ROLES = {"earth": "earth", "ground": "earth", "cpc": "earth", "neutral": "neutral"}
+_ROLES = {
+    "earth": "earth",
+    "ground": "earth",
+    "cpc": "earth",
+    "neutral": "neutral",
+    "traveller": "traveller",
+}
 _BUILDS = ("solid", "stranded")
 _IGNORED = ("awg", "kcmil", "mm2", "mm²", "sq", "cable", "dia")
 
@@ -70,3 +79,27 @@ def _refused(item: str, unit: Unit, path: str) -> Refusal:
     shown = item.strip()[:30]
     told = f', not "{shown}"' if shown.isprintable() else ""
     return Refusal(path, EXPECTED[unit] + told)
+
+
+def said_wires(conductors: Sequence[Conductor]) -> str:
+    """Conductors as they are said, so that read_wires_said reads the same from it; those that are
+    alike in everything together."""
+    counts: dict[str, int] = {}
+    for each in conductors:
+        told = _said_kind(each)
+        counts[told] = counts.get(told, 0) + each.count
+    return "; ".join(f"{count} x {told}" for told, count in counts.items())
+
+
+def _said_kind(conductor: Conductor) -> str:
+    role = f" {conductor.role}" if conductor.role in ("earth", "neutral", "traveller") else ""
+    if conductor.size is not None:
+        role = "" if conductor.insulation == "bare" else role
+        return f"{conductor.size} {conductor.insulation}{role}"
+    if conductor.csa is not None:
+        return f"{_figure(conductor.csa)} mm2 {conductor.build}{role}"
+    return f"{_figure(conductor.diameter or Fraction(0))} {conductor.unit}{role}"
+
+
+def _figure(value: Fraction) -> str:
+    return f"{float(value):.6f}".rstrip("0").rstrip(".")

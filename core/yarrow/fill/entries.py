@@ -4,26 +4,29 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass
+from fractions import Fraction
 from itertools import combinations
 
 from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import fill_limits
-from yarrow.fill.method import trimmed
+from yarrow.fill.method import Rule, trimmed
 from yarrow.fill.pull_boxes import OPPOSITE, Sides, Wall
-from yarrow.fill.rings import least_spacing, lock_ring
+from yarrow.fill.rings import least_spacing, lock_ring, row_of_holes
 from yarrow.finding import Finding
+from yarrow.measure.rounding import USUAL_STEP, round_to
 from yarrow.measure.units import Unit, convert_length
 
 
 @dataclass(frozen=True, slots=True)
 class Entry:
     """A raceway's hole: the middle ``along`` its wall from the left or the bottom, ``deep`` from
-    the back."""
+    the back. None: side by side with the others that have none, as close as lock rings allow, in
+    the middle of the wall; in the middle of its depth."""
 
     id: str
     wall: Wall
-    along: float
-    deep: float
+    along: float | None
+    deep: float | None
     size: TradeSize
 
 
@@ -41,11 +44,13 @@ class OpenBox:
 
 @dataclass(frozen=True, slots=True)
 class PlacedEntry:
-    """An entry with the diameters of its hole and lock ring, and how far they stand in."""
+    """An entry with the diameters of its hole and lock ring, and how far they stand in;
+    ``along_text`` as the tape tells it."""
 
     id: str
     wall: Wall
     along: float
+    along_text: str
     deep: float
     size: str
     hole: float
@@ -74,6 +79,7 @@ class EntriesResult:
     passes: bool
     entries: tuple[PlacedEntry, ...]
     spacings: tuple[Spacing, ...]
+    rule: Rule
     findings: tuple[Finding, ...]
 
     @property
@@ -87,7 +93,7 @@ def check_entries(box: OpenBox) -> EntriesResult:
 
     Source: docs/fill.md, working figures of the catalogue.
     """
-    placed = [_placed(entry, box.unit) for entry in box.entries]
+    placed = _all_placed(box)
     found = [finding for at, entry in enumerate(placed) for finding in _over_edge(box, entry, at)]
     spacings = []
     for (_, one), (at, other) in combinations(enumerate(placed), 2):
@@ -113,13 +119,28 @@ def check_entries(box: OpenBox) -> EntriesResult:
         passes,
         tuple(placed),
         tuple(spacings),
+        Rule("lock rings and bushes must not meet", fill_limits()["entries"]["source"], "1"),
         tuple(found),
     )
 
 
-def _placed(entry: Entry, unit: Unit) -> PlacedEntry:
-    hole, ring, reach = lock_ring(entry.size, unit)
-    return PlacedEntry(entry.id, entry.wall, entry.along, entry.deep, entry.size, hole, ring, reach)
+def _all_placed(box: OpenBox) -> list[PlacedEntry]:
+    """Every entry in its place; those without one in a row in the middle of their wall."""
+    along: dict[str, float] = {}
+    for wall in dict.fromkeys(entry.wall for entry in box.entries):
+        unplaced = [each for each in box.entries if each.wall == wall and each.along is None]
+        *middles, taken = row_of_holes([each.size for each in unplaced], box.unit)
+        spare = (_wall_length(box, wall) - taken) / 2
+        along |= {each.id: spare + at for each, at in zip(unplaced, middles, strict=True)}
+    return [_placed(entry, box, along.get(entry.id, 0.0)) for entry in box.entries]
+
+
+def _placed(entry: Entry, box: OpenBox, in_a_row: float) -> PlacedEntry:
+    hole, ring, reach = lock_ring(entry.size, box.unit)
+    along = entry.along if entry.along is not None else in_a_row
+    deep = entry.deep if entry.deep is not None else box.depth / 2
+    text = round_to(along, Fraction(USUAL_STEP[box.unit]), box.unit).text
+    return PlacedEntry(entry.id, entry.wall, along, text, deep, entry.size, hole, ring, reach)
 
 
 def _wall_length(box: OpenBox, wall: Wall) -> float:

@@ -9,7 +9,8 @@ from dataclasses import dataclass, replace
 from typing import Literal
 
 from yarrow.catalog.tables import TradeSize
-from yarrow.catalog.wiring import fill_limits, lock_rings
+from yarrow.catalog.wiring import copper_kcmil, fill_limits, lock_rings, wire_name
+from yarrow.fill.boxes import Sized
 from yarrow.fill.method import Rule, trimmed
 from yarrow.fill.rings import lock_ring, ring_gap
 from yarrow.finding import Finding
@@ -32,14 +33,30 @@ class Raceway:
 
 
 @dataclass(frozen=True, slots=True)
+class MarkedBody:
+    """A conduit body: the wires that its maker has marked it for, and those to go through it."""
+
+    marked: Sized
+    conductors: Sized
+
+    @property
+    def takes_them(self) -> bool:
+        """No more wires than marked, and none larger."""
+        sizes = list(copper_kcmil())
+        largest = sizes.index(self.conductors.size) <= sizes.index(self.marked.size)
+        return largest and self.conductors.count <= self.marked.count
+
+
+@dataclass(frozen=True, slots=True)
 class PullBox:
     """The raceways of a box, what is pulled from which to which, and the box at hand if any:
-    width, height."""
+    width, height; ``body`` where that is a conduit body with a marking of its own."""
 
     unit: Unit
     raceways: tuple[Raceway, ...]
     pulls: tuple[tuple[str, str], ...]
     have: tuple[float, float] | None = None
+    body: MarkedBody | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -159,7 +176,9 @@ def check_pull_box(box: PullBox) -> PullBoxResult:
         drawn=drawn,
         placed=placed,
         have=have,
-        passes=None if have is None else not any(f.level == "error" for f in findings),
+        passes=None
+        if have is None and box.body is None
+        else not any(finding.level == "error" for finding in findings),
         rule=rule,
         findings=tuple(findings),
     )
@@ -318,6 +337,20 @@ def _between(where: dict[str, Placed], pull: tuple[str, str], box: Sides) -> flo
     return middles - (one.hole + other.hole) / 2
 
 
+def _by_its_marking(body: MarkedBody, source: str) -> Finding:
+    """A body may be smaller than a box has to be, for no more than what is marked on it."""
+    marked, asked = body.marked, body.conductors
+    told = f"{marked.count} × {wire_name(marked.size)}"
+    if body.takes_them:
+        text = f"The body is marked for {told}: it may be smaller than a box has to be."
+        return Finding("note", "body-is-marked", text, path="body", source=source)
+    text = (
+        f"The body is marked for {told}; {asked.count} × {wire_name(asked.size)} are too much. "
+        "Take a larger body, or a pull box."
+    )
+    return Finding("error", "over-its-marking", text, path="body", source=source)
+
+
 def _findings(
     box: PullBox,
     least: Sides,
@@ -329,7 +362,9 @@ def _findings(
     source = f"{rule.source} ({rule.edition})"
     found = []
     unit = " in" if box.unit == "in" else " mm"
-    if have is not None and (have.width < least.width or have.height < least.height):
+    if box.body is not None:
+        found.append(_by_its_marking(box.body, source))
+    elif have is not None and (have.width < least.width or have.height < least.height):
         text = (
             f"The box is too small: at least {trimmed(least.width, 2)} wide and "
             f"{trimmed(least.height, 2)}{unit} high."

@@ -11,7 +11,6 @@ from yarrow.fill.boxes import Box, BoxResult, BoxWires, Sized, check_box
 from yarrow.fill.conductor import Conductor
 from yarrow.fill.entries import EntriesResult, Entry, OpenBox, check_entries
 from yarrow.fill.pull_boxes import PullBox, PullBoxResult, Raceway, Wall, check_pull_box
-from yarrow.fill.rings import row_of_holes
 from yarrow.finding import Finding
 from yarrow.measure.units import Unit
 
@@ -119,7 +118,11 @@ def check_site_box(box: SiteBox) -> SiteBoxResult:
 
 
 def _told(meeting: Meeting) -> MeetingRun:
-    wires = tuple(f"{each.count} × {each.name}" for each in meeting.wires)
+    counts: dict[str, int] = {}
+    for each in meeting.wires:
+        name = f"{each.name} earth" if each.role == "earth" else each.name
+        counts[name] = counts.get(name, 0) + each.count
+    wires = tuple(f"{count} × {name}" for name, count in counts.items())
     return MeetingRun(
         meeting.id,
         meeting.run,
@@ -211,17 +214,8 @@ def _pull_box(box: SiteBox) -> PullBoxResult | None:
 
 
 def _entries(box: SiteBox) -> EntriesResult | None:
-    """The holes; where none is told, side by side in the middle of the wall's depth."""
+    """The holes of every run that meets here."""
     if box.sides is None or not box.meetings:
         return None
-    width, height, depth = box.sides
-    placed = []
-    for wall in dict.fromkeys(meeting.wall for meeting in box.meetings):
-        on_wall = [meeting for meeting in box.meetings if meeting.wall == wall]
-        *middles, taken = row_of_holes([meeting.size for meeting in on_wall], box.unit)
-        spare = ((height if wall in ("left", "right") else width) - taken) / 2
-        for meeting, middle in zip(on_wall, middles, strict=True):
-            along = meeting.along if meeting.along is not None else middle + spare
-            deep = meeting.deep if meeting.deep is not None else depth / 2
-            placed.append(Entry(meeting.id, wall, along, deep, meeting.size))
-    return check_entries(OpenBox(box.unit, width, height, depth, tuple(placed), box.device))
+    entries = tuple(Entry(m.id, m.wall, m.along, m.deep, m.size) for m in box.meetings)
+    return check_entries(OpenBox(box.unit, *box.sides, entries, box.device))

@@ -226,9 +226,11 @@ def _pull(
     force, pressure = ("lbf", "lbf/ft") if imperial else ("N", "N/m")
     easier = next(way for way in pull.ways if way.feed == pull.feed_at)
     text = (
-        f"Feed in at the {pull.feed_at}: about {easier.tension:.0f} {force} at the rope, "
-        f"{easier.most_side_wall:.0f} {pressure} on the hardest bend."
+        f"Feed in at the {pull.feed_at}: about {_told(easier.tension)} {force} at the rope, "
+        f"{_told(easier.most_side_wall)} {pressure} on the hardest bend."
     )
+    if easier.tension == 0:
+        text += " It runs down by itself: hold it back."
     return PlannedPull(
         pull=pull,
         mass=mass,
@@ -241,6 +243,14 @@ def _pull(
         text=text,
         findings=tuple(_pull_findings(pull, force, pressure)),
     )
+
+
+def _told(force: float) -> str:
+    return f"{force:.0f}" if force >= LARGE_FORCE else f"{force:.1f}"
+
+
+LARGE_FORCE = 10
+"""From here on a tenth says nothing any more."""
 
 
 def _pull_findings(pull: Pull, force: str, pressure: str) -> list[Finding]:

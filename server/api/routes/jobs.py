@@ -20,6 +20,7 @@ from api.shapes import (
     JobSummary,
     RunDetail,
     RunDocument,
+    Taken,
     job_detail,
     run_detail,
 )
@@ -28,6 +29,7 @@ from jobs import services
 from jobs.models import Job
 from jobs.policy import boxes_for, jobs_for, runs_for
 from yarrow.documents.refusal import Refusal
+from yarrow.documents.schedule import read_schedule, run_row, runs_csv
 
 router = Router(tags=["jobs"])
 
@@ -117,6 +119,34 @@ def get_job_archive(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
     packed = pack(Archive(job.name, job.place, job.units, *documents))
     headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.zip"'}
     return HttpResponse(packed, content_type="application/zip", headers=headers)
+
+
+@router.get(
+    "/jobs/{job_id}/schedule.csv",
+    response={200: str, **REFUSALS},
+    operation_id="get_job_schedule",
+    openapi_extra={"responses": {200: {"content": {"text/csv": {}}}}},
+)
+def get_job_schedule(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
+    """The job's runs with their wire as a schedule, which comes in again as it is."""
+    job = jobs_for(request.user).get(id=job_id)
+    runs = runs_for(request.user).filter(job=job)
+    table = runs_csv([run_row(run.document) for run in runs])
+    headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.csv"'}
+    return HttpResponse(table.encode(), content_type="text/csv; charset=utf-8", headers=headers)
+
+
+@router.post(
+    "/jobs/{job_id}/schedule",
+    response={200: Taken, **REFUSALS},
+    operation_id="take_schedule",
+    openapi_extra={"requestBody": {"content": {"text/csv": {}}, "required": True}},
+)
+def take_schedule(request: HttpRequest, job_id: Path[Id]) -> Taken:
+    """Give the runs that a schedule names the wire that it says, or none of them."""
+    job = jobs_for(request.user).get(id=job_id)
+    rows = read_schedule(request.body, job.units)
+    return Taken(runs=services.take_schedule(request.user, job.id, rows))
 
 
 @router.get("/jobs/{job_id}", response={200: JobDetail, **REFUSALS}, operation_id="get_job")

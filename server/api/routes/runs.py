@@ -32,6 +32,7 @@ from exports.rack_sheet import compose_rack_sheet
 from exports.sheet import compose_sheet
 from exports.stick import compose_stick
 from exports.svg import drawing_svg
+from exports.wires_sheet import compose_wires_sheet
 from jobs import services
 from jobs.models import Revision, Run
 from jobs.policy import revisions_for, runs_for
@@ -44,7 +45,7 @@ from yarrow.runs.planner import plan_run
 router = Router(tags=["runs"])
 
 Paper = Literal["a4", "letter"]
-What = Literal["run", "rack"]
+What = Literal["run", "rack", "wires"]
 
 
 @router.get("/runs/{run_id}", response={200: RunDetail, **REFUSALS}, operation_id="get_run")
@@ -136,7 +137,7 @@ def export_run(request: HttpRequest, run_id: Path[Id]) -> HttpResponse:
 def get_sheet_svg(
     request: HttpRequest, run_id: Path[Id], paper: Query[Paper] = "a4", of: Query[What] = "run"
 ) -> HttpResponse:
-    """The sheet of the run or of its rack, as the page shows and prints it."""
+    """The sheet of the run, of its rack or of its wire, as the page shows and prints it."""
     drawing = _sheet(_run(request, run_id), paper, of)
     return HttpResponse(drawing_svg(drawing), content_type="image/svg+xml")
 
@@ -152,7 +153,7 @@ def get_sheet_pdf(
 ) -> HttpResponse:
     """The same sheet as a PDF."""
     run = _run(request, run_id)
-    name = f"{_file_name(run)}{'-rack' if of == 'rack' else ''}.pdf"
+    name = f"{_file_name(run)}{'' if of == 'run' else f'-{of}'}.pdf"
     return _download(sheet_pdf(_sheet(run, paper, of)), "application/pdf", name)
 
 
@@ -205,6 +206,8 @@ def _sheet(run: Run, paper: Paper, what: What) -> Drawing:
     plan = plan_run(survey)
     saved = f"version {run.version}, saved {run.updated_at:%d %b %Y} by {run.updated_by.shown_name}"
     heading = Heading(run.job.name, run.name, saved)
+    if what == "wires":
+        return compose_wires_sheet(plan, heading, PAPERS[paper])
     if what == "rack":
         return compose_rack_sheet(plan, plan_rack(survey), heading, PAPERS[paper])
     order = next((each for each in handle_run(survey).orders if each.taken), None)

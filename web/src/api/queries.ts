@@ -215,3 +215,15 @@ export function checkSiteBox(
     }),
   );
 }
+
+/** Give the runs that a schedule names the wire that it says, or none of them. */
+export function takeSchedule(jobId: number, table: Blob): Promise<Schemas["Taken"]> {
+  return unwrap(
+    client.POST("/api/jobs/{job_id}/schedule", {
+      params: { path: { job_id: jobId } },
+      body: table as never,
+      bodySerializer: (body) => body as unknown as Blob,
+      headers: { "Content-Type": "text/csv" },
+    }),
+  );
+}

@@ -368,6 +368,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/schedule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Schedule
+         * @description Give the runs that a schedule names the wire that it says, or none of them.
+         */
+        post: operations["take_schedule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/schedule.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Job Schedule
+         * @description The job's runs with their wire as a schedule, which comes in again as it is.
+         */
+        get: operations["get_job_schedule"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/archive": {
         parameters: {
             query?: never;
@@ -706,7 +746,7 @@ export interface paths {
         };
         /**
          * Get Sheet Svg
-         * @description The sheet of the run or of its rack, as the page shows and prints it.
+         * @description The sheet of the run, of its rack or of its wire, as the page shows and prints it.
          */
         get: operations["get_sheet_svg"];
         put?: never;
@@ -1445,10 +1485,10 @@ export interface components {
             units: "in" | "mm";
         };
         EntriesDocument_entry: {
-            /** @description To the middle of the hole, from the wall's left or lower end. */
-            at: components["schemas"]["EntriesDocument_length"];
-            /** @description From the back to the middle of the hole. */
-            deep: components["schemas"]["EntriesDocument_length"];
+            /** @description To the middle of the hole, from the wall's left or lower end. Left out, side by side with the others that have none. */
+            at?: components["schemas"]["EntriesDocument_length"];
+            /** @description From the back to the middle of the hole. Left out, half of the depth. */
+            deep?: components["schemas"]["EntriesDocument_length"];
             id: string;
             size: string;
             /** @enum {string} */
@@ -1470,6 +1510,7 @@ export interface components {
             format: string;
             /** Passes */
             passes: boolean;
+            rule: components["schemas"]["Rule"];
             sides: components["schemas"]["Sides"];
             /** Spacings */
             spacings: components["schemas"]["Spacing"][];
@@ -2097,11 +2138,14 @@ export interface components {
         };
         /**
          * PlacedEntry
-         * @description An entry with the diameters of its hole and lock ring, and how far they stand in.
+         * @description An entry with the diameters of its hole and lock ring, and how far they stand in;
+         *     ``along_text`` as the tape tells it.
          */
         PlacedEntry: {
             /** Along */
             along: number;
+            /** Along Text */
+            along_text: string;
             /** Deep */
             deep: number;
             /** Hole */
@@ -2359,6 +2403,11 @@ export interface components {
          * @description A box that wires of 4 AWG and larger are pulled through: its raceways, and from which to which.
          */
         PullboxDocument: {
+            /** @description A conduit body in place of a box: what its maker has marked it for, and what is to go through it. */
+            body?: {
+                conductors: components["schemas"]["PullboxDocument_sized"];
+                marked: components["schemas"]["PullboxDocument_sized"];
+            };
             entries: components["schemas"]["PullboxDocument_entry"][];
             /** @constant */
             format: "yarrow.pullbox/1";
@@ -2383,6 +2432,10 @@ export interface components {
         /** Format: length */
         PullboxDocument_length: string | number;
         PullboxDocument_pull: components["schemas"]["PullboxDocument_id"][];
+        PullboxDocument_sized: {
+            count: number;
+            size: string;
+        };
         /**
          * PullBoxResult
          * @description The least box by the rule, the distances, and the box drawn: ``drawn`` is at least ``least``
@@ -3469,6 +3522,14 @@ export interface components {
             number: number;
             /** Title */
             title: string;
+        };
+        /**
+         * Taken
+         * @description How many runs a schedule was taken by.
+         */
+        Taken: {
+            /** Runs */
+            runs: number;
         };
         /**
          * Takes
@@ -5431,6 +5492,163 @@ export interface operations {
             };
         };
     };
+    take_schedule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": unknown;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Taken"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_job_schedule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                    "text/csv": unknown;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     bring_in_job: {
         parameters: {
             query?: never;
@@ -6767,7 +6985,7 @@ export interface operations {
     get_sheet_pdf: {
         parameters: {
             query?: {
-                of?: "run" | "rack";
+                of?: "run" | "rack" | "wires";
                 paper?: "a4" | "letter";
             };
             header?: never;
@@ -6847,7 +7065,7 @@ export interface operations {
     get_sheet_svg: {
         parameters: {
             query?: {
-                of?: "run" | "rack";
+                of?: "run" | "rack" | "wires";
                 paper?: "a4" | "letter";
             };
             header?: never;

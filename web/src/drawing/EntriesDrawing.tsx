@@ -2,7 +2,7 @@
 // and the device with its screws.
 import type { Schemas } from "@/api/client";
 import { useSize } from "@/ui/useSize";
-import { type BoxView, boxView, onWall, standing } from "./boxWalls";
+import { type BoxView, boxView, outside, standing } from "./boxWalls";
 
 type Answer = Schemas["EntriesResult"];
 type Placed = Answer["entries"][number];
@@ -11,11 +11,11 @@ type Props = {
   answer: Answer;
   sides: { readonly width: number; readonly height: number };
   device: boolean;
-  /** Which entries something is wrong with. */
-  wrong: ReadonlySet<string>;
+  /** Which entries something is wrong with, and how gravely. */
+  wrong: ReadonlyMap<string, "brick" | "amber">;
 };
 
-const MARGIN = 56;
+const MARGIN = 68;
 const TALLEST = 400;
 const FONT = 13;
 const STUB = 0.1;
@@ -56,7 +56,7 @@ export function EntriesDrawing({ answer, sides, device, wrong }: Props) {
               placed={each}
               view={view}
               stub={Math.max(sides.width, sides.height) * STUB}
-              wrong={wrong.has(each.id)}
+              wrong={wrong.get(each.id)}
             />
           ))}
           <text x={room.width / 2} y={height - 8} textAnchor="middle" fill="var(--soft)">
@@ -84,31 +84,31 @@ function Device({ view, unit }: { view: BoxView; unit: number }) {
   );
 }
 
-type HoleProps = { placed: Placed; view: BoxView; stub: number; wrong: boolean };
+type HoleProps = {
+  placed: Placed;
+  view: BoxView;
+  stub: number;
+  wrong: "brick" | "amber" | undefined;
+};
 
 function Hole({ placed, view, stub, wrong }: HoleProps) {
   const { wall, along, hole, ring, reach } = placed;
   const pipe = standing(view, wall, along, hole, -stub, 0);
   const nut = standing(view, wall, along, ring, 0, reach * RING_THICK);
   const bush = standing(view, wall, along, hole, reach * RING_THICK, reach);
-  const label = onWall(view, wall, along, -stub * 0.6);
-  const stroke = wrong ? "var(--brick)" : "var(--strong-line)";
-  const fill = wrong ? "var(--brick-soft)" : "var(--pipe)";
+  const label = outside(view, wall, along, stub);
+  const stroke = wrong ? `var(--${wrong})` : "var(--strong-line)";
+  const fill = wrong ? `var(--${wrong}-soft)` : "var(--pipe)";
   return (
     <g data-hole={placed.id} stroke={stroke} strokeWidth={wrong ? 2 : 1}>
       <rect {...pipe} fill="var(--pipe)" />
       <rect {...nut} fill={fill} />
       <rect {...bush} fill={fill} />
       <text
-        x={label.x}
-        y={label.y}
-        textAnchor="middle"
-        dominantBaseline="central"
+        {...label}
+        stroke="none"
         fontWeight={700}
-        fill={wrong ? "var(--brick)" : "var(--ink)"}
-        stroke="var(--paper)"
-        strokeWidth={3}
-        paintOrder="stroke"
+        fill={wrong ? `var(--${wrong})` : "var(--ink)"}
       >
         {`${placed.id} ${placed.size.replace("-", " ")}`}
       </text>

@@ -1,16 +1,16 @@
 // A pull box to scale: raceways on its walls, what is pulled from which to which, and its sides.
 import type { Schemas } from "@/api/client";
 import { useSize } from "@/ui/useSize";
-import { type BoxView, boxView, onWall, standing } from "./boxWalls";
+import { type BoxView, boxView, onWall, outside, standing } from "./boxWalls";
 
 type Answer = Schemas["PullBoxResult"];
 type Placed = Answer["placed"][number];
 
-const MARGIN = 62;
+const MARGIN = 72;
 const TALLEST = 400;
 const FONT = 13;
 /** How long a raceway is drawn outside of the box, of the box's longer side. */
-const STUB = 0.1;
+const STUB = 0.08;
 
 export function PullBoxDrawing({ answer }: { answer: Answer }) {
   const [frame, room] = useSize<HTMLDivElement>();
@@ -66,22 +66,12 @@ function Raceway({ placed, view, answer }: Props & { placed: Placed }) {
   const stub = Math.max(answer.drawn.width, answer.drawn.height) * STUB;
   const pipe = standing(view, placed.wall, placed.along, placed.hole, -stub, 0);
   const ring = standing(view, placed.wall, placed.along, placed.ring, 0, stub * 0.12);
-  const label = onWall(view, placed.wall, placed.along, -stub * 0.55);
+  const label = outside(view, placed.wall, placed.along, stub);
   return (
     <g data-raceway={placed.id}>
       <rect {...pipe} fill="var(--pipe)" stroke="var(--strong-line)" />
       <rect {...ring} fill="var(--strong-line)" />
-      <text
-        x={label.x}
-        y={label.y}
-        textAnchor="middle"
-        dominantBaseline="central"
-        fontWeight={700}
-        fill="var(--ink)"
-        stroke="var(--paper)"
-        strokeWidth={3}
-        paintOrder="stroke"
-      >
+      <text {...label} fontWeight={700} fill="var(--ink)">
         {`${placed.id} ${placed.size.replace("-", " ")}`}
       </text>
     </g>

@@ -68,3 +68,13 @@ export function standing(
     height: Math.abs(one.y - other.y),
   };
 }
+
+const ANCHORS = { left: "end", right: "start", top: "middle", bottom: "middle" } as const;
+const BASELINES = { left: "central", right: "central", top: "auto", bottom: "hanging" } as const;
+const CLEAR = 5;
+
+/** A text just beyond a stub that stands so far out of a wall. */
+export function outside(view: BoxView, wall: Wall, along: number, stub: number) {
+  const { x, y } = onWall(view, wall, along, -stub - CLEAR / view.scale);
+  return { x, y, textAnchor: ANCHORS[wall], dominantBaseline: BASELINES[wall] } as const;
+}

@@ -34,6 +34,11 @@ export const USUAL_CABLE: Readonly<Record<Units, Conductor>> = {
   mm: { count: 1, diameter: "11" },
 };
 
+export const USUAL_OVAL: Readonly<Record<Units, Conductor>> = {
+  in: { count: 1, width: "0.41", height: "0.18" },
+  mm: { count: 1, width: "12", height: "6" },
+};
+
 export function withConductor(wires: WireLists, index: number, fields: Partial<Conductor>) {
   const conductors = (wires.conductors ?? []).map((each, at) =>
     at === index ? { ...each, ...fields } : each,

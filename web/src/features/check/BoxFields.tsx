@@ -150,6 +150,14 @@ function Size({ value, onChange }: { value: string; onChange: (size: string) => 
 }
 
 const STAMPED = "stamped";
+const BODY = "body";
+const STAMPS = [
+  ["volume", "Volume, in³"],
+  ["inside", "Its cross-section, in²"],
+  ["conduit", "Largest conduit, in²"],
+] as const;
+const NEW_STAMPED = { volume: 24 };
+const NEW_BODY = { volume: 12, inside: 0.9, conduit: 0.304 };
 
 function WhichBox({ document, change }: Props) {
   const boxes = useCatalogue().data?.boxes ?? [];
@@ -157,30 +165,41 @@ function WhichBox({ document, change }: Props) {
   const standard = boxes.find(({ id }) => id === box);
   return (
     <div className="grid gap-2">
-      <Select
-        label="Box"
-        value={typeof box === "string" ? box : STAMPED}
-        options={[
-          ...boxes.map(({ id, name, volume }) => ({
-            value: id,
-            label: name,
-            hint: `${volume} in³`,
-          })),
-          { value: STAMPED, label: "volume stamped on it" },
-        ]}
-        onChange={(next) => change({ box: next === STAMPED ? { volume: 24 } : next, gangs: 1 })}
-      />
+      <div>
+        <Select
+          label="Box"
+          value={typeof box === "string" ? box : box.inside === undefined ? STAMPED : BODY}
+          options={[
+            ...boxes.map(({ id, name, volume }) => ({
+              value: id,
+              label: name,
+              hint: `${volume} in³`,
+            })),
+            { value: STAMPED, label: "volume stamped on it" },
+            { value: BODY, label: "conduit body, stamped" },
+          ]}
+          onChange={(next) =>
+            change({
+              box: next === STAMPED ? NEW_STAMPED : next === BODY ? NEW_BODY : next,
+              gangs: 1,
+            })
+          }
+        />
+      </div>
       <div className="grid grid-cols-2 gap-3">
-        {typeof box === "string" ? null : (
-          <TextField
-            label="Volume, in³"
-            inputMode="decimal"
-            value={String(box.volume)}
-            onChange={(event) =>
-              change({ box: { ...box, volume: asNumber(event.target.value) ?? 0 } })
-            }
-          />
-        )}
+        {typeof box === "string"
+          ? null
+          : STAMPS.filter(([field]) => box[field] !== undefined).map(([field, label]) => (
+              <TextField
+                key={field}
+                label={label}
+                inputMode="decimal"
+                value={String(box[field])}
+                onChange={(event) =>
+                  change({ box: { ...box, [field]: asNumber(event.target.value) ?? 0 } })
+                }
+              />
+            ))}
         {standard?.per_gang ? (
           <TextField
             label="Gangs"

@@ -12,9 +12,9 @@ export function BoxSum({ answer, take }: { answer: BoxResult; take?: (box: strin
           <tr>
             <th className="text-left font-normal">what is in it</th>
             <th className="text-right font-normal">allowances</th>
-            <th className="text-right font-normal">of size</th>
-            <th className="text-right font-normal">each, in³</th>
-            <th className="text-right font-normal">in³</th>
+            <th className="pl-4 text-right font-normal">of size</th>
+            <th className="pl-4 text-right font-normal">each, in³</th>
+            <th className="pl-4 text-right font-normal">in³</th>
           </tr>
         </thead>
         <tbody>

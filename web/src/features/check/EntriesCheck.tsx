@@ -21,15 +21,20 @@ type EntriesDocument = Schemas["EntriesDocument"];
 type EntriesResult = Schemas["EntriesResult"];
 type Entry = EntriesDocument["entries"][number];
 
+/** A place that is left empty is the core's to find. */
+function withLength(field: "at" | "deep", text: string): Partial<Entry> {
+  return { [field]: text === "" ? undefined : text };
+}
+
 const FIRST: EntriesDocument = {
   format: "yarrow.entries/1",
   units: "in",
   box: { width: "4", height: "4", depth: "2 1/8" },
   device: true,
   entries: [
-    { id: "A", wall: "top", at: "1 1/4", deep: "1", size: "1/2" },
-    { id: "B", wall: "top", at: "2 3/4", deep: "1", size: "1/2" },
-    { id: "C", wall: "left", at: "2", deep: "1", size: "1/2" },
+    { id: "A", wall: "top", size: "1/2" },
+    { id: "B", wall: "top", size: "1/2" },
+    { id: "C", wall: "left", at: "2", size: "1/2" },
   ],
 };
 
@@ -64,8 +69,6 @@ export default function EntriesCheck() {
             fresh={(): Entry => ({
               id: nextLetter(entries.map(({ id }) => id)),
               wall: "bottom",
-              at: box.width,
-              deep: box.depth,
               size: "1/2",
             })}
             onChange={(next) => change({ entries: next })}
@@ -91,14 +94,17 @@ export default function EntriesCheck() {
                 <LengthWord
                   label="From the wall's left or lower end to the middle"
                   value={row.at}
-                  onChange={(at) => set({ at })}
+                  placeholder={answer?.entries.find(({ id }) => id === row.id)?.along_text ?? ""}
+                  onChange={(at) => set(withLength("at", at))}
                 />
-                <span className="text-soft">, off the back</span>
+                <span className="text-soft">,</span>
                 <LengthWord
                   label="From the back to the middle"
                   value={row.deep}
-                  onChange={(deep) => set({ deep })}
+                  placeholder="middle"
+                  onChange={(deep) => set(withLength("deep", deep))}
                 />
+                <span className="text-soft">off the back</span>
               </>
             )}
           </Rows>
@@ -112,17 +118,19 @@ export default function EntriesCheck() {
 }
 
 export function EntriesAnswer({ answer, device }: { answer: EntriesResult; device: boolean }) {
-  const wrong = new Set(
-    answer.findings
-      .map(({ path }) => /^entries\[(\d+)\]/.exec(path)?.[1])
-      .map((at) => (at === undefined ? "" : (answer.entries[Number(at)]?.id ?? ""))),
+  const wrong = new Map(
+    answer.findings.toReversed().map(({ path, level }) => {
+      const at = /^entries\[(\d+)\]/.exec(path)?.[1];
+      const id = at === undefined ? "" : (answer.entries[Number(at)]?.id ?? "");
+      return [id, level === "error" ? "brick" : "amber"] as const;
+    }),
   );
   return (
     <>
       <Verdict
         passes={answer.passes}
         word={answer.passes ? "The holes go together" : "The holes do not go together"}
-        rule={null}
+        rule={answer.rule}
       >
         <span className="text-soft">
           Lock rings and bushes to scale; from middle to middle along a wall.

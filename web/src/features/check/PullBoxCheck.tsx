@@ -182,7 +182,7 @@ export function PullBoxAnswer({ answer }: { answer: PullBoxResult }) {
         <span className="text-soft">
           {have
             ? `${have.width} by ${have.height} ${units} at hand, ${least.width} by ${least.height} needed.`
-            : "Width by height, inside; as one looks into the box."}
+            : `Width by height inside, by the rule. ${answer.drawn.width} by ${answer.drawn.height} as drawn has room for every lock ring and distance.`}
         </span>
       </Verdict>
       <div className="grid gap-6 xl:grid-cols-[minmax(22rem,1fr)_minmax(18rem,0.8fr)]">

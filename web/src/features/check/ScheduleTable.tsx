@@ -39,7 +39,9 @@ export function ScheduleTable({ name, rows }: Props) {
         <table className="w-full text-sm">
           <thead className="text-xs text-soft">
             <tr>
-              <th className="w-8 py-1.5" />
+              <th className="w-8 py-1.5">
+                <span className="sr-only">whether it goes in</span>
+              </th>
               <th className="text-left font-normal">run</th>
               <th className="text-left font-normal">conduit</th>
               <th className="text-left font-normal">wires</th>

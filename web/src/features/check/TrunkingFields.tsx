@@ -32,16 +32,18 @@ export function TrunkingFields({ document, change, problems }: Props) {
   };
   return (
     <>
-      <Select
-        label="Trunking"
-        value={value}
-        options={[
-          ...usual.map(({ size }) => ({ value: size, label: `${size.replace("x", " × ")} mm` })),
-          { value: CHOOSE, label: "smallest that passes" },
-          { value: OWN, label: "own size, measured inside" },
-        ]}
-        onChange={choose}
-      />
+      <div>
+        <Select
+          label="Trunking"
+          value={value}
+          options={[
+            ...usual.map(({ size }) => ({ value: size, label: `${size.replace("x", " × ")} mm` })),
+            { value: CHOOSE, label: "smallest that passes" },
+            { value: OWN, label: "own size, measured inside" },
+          ]}
+          onChange={choose}
+        />
+      </div>
       {own ? (
         <div className="grid grid-cols-2 gap-3">
           {(["width", "height"] as const).map((side) => (

@@ -15,6 +15,7 @@ import { Reading } from "@/ui/Reading";
 import { TopBar } from "@/ui/TopBar";
 import { Waiting } from "@/ui/Waiting";
 import { DrawnIn } from "./DrawnIn";
+import { JobSchedule } from "./JobSchedule";
 
 /** Bytes of a run file or a drawing: what the server takes. */
 const LARGEST = 900_000;
@@ -121,6 +122,7 @@ export function JobScreen() {
           </ul>
         )}
         <JobBoxes jobId={jobId} />
+        <JobSchedule jobId={jobId} />
       </main>
     </div>
   );

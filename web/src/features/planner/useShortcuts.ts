@@ -11,6 +11,7 @@ export const SHORTCUTS = [
   ["Ctrl Z", "Undo"],
   ["Ctrl Shift Z", "Redo"],
   ["Tab", "To the next number or word"],
+  ["W", "The wires, and back to the shape"],
   ["?", "This list"],
 ] as const;
 
@@ -26,7 +27,9 @@ export function useShortcuts(store: PlannerStore, help: () => void, add: () => v
       if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) {
         return;
       }
-      const action = { "?": help, a: add, A: add }[event.key];
+      const { shown, show } = store.getState();
+      const wires = () => show(shown === "wires" ? "flat" : "wires");
+      const action = { "?": help, a: add, w: wires }[event.key.toLowerCase()];
       if (action) {
         event.preventDefault();
         action();

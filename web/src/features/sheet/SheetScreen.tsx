@@ -20,6 +20,7 @@ type Paper = (typeof PAPERS)[number]["value"];
 const WHATS = [
   { value: "run", label: "This pipe" },
   { value: "rack", label: "The rack" },
+  { value: "wires", label: "The wires" },
 ] as const;
 type What = (typeof WHATS)[number]["value"];
 
@@ -40,6 +41,8 @@ export default function SheetScreen() {
     gcTime: 0,
     placeholderData: (before) => before,
   });
+  const has = run.data?.document;
+  const whats = WHATS.filter(({ value }) => value === "run" || has?.[value]);
   if (sheet.isError) {
     return <Waiting what={sheet.error.message} retry={() => void sheet.refetch()} />;
   }
@@ -70,12 +73,12 @@ export default function SheetScreen() {
           </ButtonLink>
         </TopBar>
       </div>
-      {run.data?.document.rack ? (
+      {whats.length > 1 ? (
         <section
           aria-label="What the sheet is of"
           className="flex justify-center border-b border-line bg-raised p-1.5 text-sm print:hidden"
         >
-          <Choice label="Sheet of" value={of} options={WHATS} onChange={setOf} />
+          <Choice label="Sheet of" value={of} options={whats} onChange={setOf} />
         </section>
       ) : null}
       {findDraft(runId) ? (

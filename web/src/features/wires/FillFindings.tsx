@@ -14,6 +14,9 @@ type Props = {
 };
 
 export function FillFindings({ findings, take }: Props) {
+  if (findings.length === 0) {
+    return null;
+  }
   return (
     <div className="grid gap-1.5">
       {findings.map(({ code, level, text, remedy, source }) => (

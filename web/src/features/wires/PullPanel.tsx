@@ -25,7 +25,7 @@ export function PullPanel({ planned, wires }: { planned: Planned; wires: Wires }
   const { points, breaks, pull } = planned;
   return (
     <section aria-label="The pull" className="mt-5 border-t border-line px-4 pt-3">
-      <h3 className="font-semibold">The pull</h3>
+      <h2 className="font-semibold">The pull</h2>
       <p className="text-sm">
         {Math.round(points.degrees)}° of {Math.round(points.limit)}° between pull points
         {points.left > 0 ? `, ${Math.round(points.left)}° left.` : "."}

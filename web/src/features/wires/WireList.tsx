@@ -8,6 +8,7 @@ import {
   USUAL_CABLE,
   USUAL_CIRCUIT,
   USUAL_CONDUCTOR,
+  USUAL_OVAL,
   type WireLists,
   withCircuit,
   withConductor,
@@ -86,8 +87,13 @@ export function WireList(props: Props) {
             },
             {
               label: "A cable by its diameter",
-              hint: "multi-conductor, fibre; an oval by its larger side",
+              hint: "multi-conductor, fibre",
               run: () => onChange(addedConductors(wires, [USUAL_CABLE[units]])),
+            },
+            {
+              label: "An oval cable",
+              hint: "counts by its larger side",
+              run: () => onChange(addedConductors(wires, [USUAL_OVAL[units]])),
             },
             {
               label: "A circuit",

@@ -50,9 +50,9 @@ function Wired({ wires }: { wires: Wires }) {
   const metric = fill?.conduit.units === "mm";
   const colours = fill ? partColours(fill.conductors, "size", metric) : [];
   return (
-    <div className="h-full overflow-auto pt-13 pb-4 pointer-coarse:pt-17">
+    <div className="flex h-full flex-col pt-13 pointer-coarse:pt-17">
       <WiresSettings wires={wires} />
-      <div className={stale ? "opacity-60" : ""}>
+      <div className={`min-h-0 flex-1 overflow-auto pb-4 ${stale ? "opacity-60" : ""}`}>
         <div className="grid gap-x-6 gap-y-4 px-4 pt-3 xl:grid-cols-[minmax(20rem,1fr)_minmax(15rem,0.8fr)]">
           <div className="grid content-start gap-3">
             {fill ? <FillVerdict fill={fill} /> : null}

@@ -1,0 +1,85 @@
+"""A job's boxes over the API: who meets there, saved by version, kept with the job."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from jobs.models import Job, SiteBox
+from server.tests.people import DOCUMENT, CrewTest, changed
+
+BOX: dict[str, Any] = {
+    "format": "yarrow.sitebox/1",
+    "name": "Cellar junction",
+    "units": "in",
+    "contents": {"box": "square-4-1-1/2"},
+}
+WIRES = {"conductors": [{"count": 4, "insulation": "thhn", "size": "12"}]}
+
+
+class SiteBoxes(CrewTest):
+    def run_at(self, box: str, name: str = "At the box") -> None:
+        start = {**DOCUMENT["start"], "box": box}
+        document = changed(name=name, start=start, wires=WIRES)
+        answer = self.send("post", f"/api/jobs/{self.job.id}/runs", document)
+        self.assertEqual(answer.status_code, 201, answer.content)
+
+    def box(self, name: str = "Cellar junction") -> dict[str, Any]:
+        answer = self.send("get", f"/api/jobs/{self.job.id}/box?name={name}")
+        self.assertEqual(answer.status_code, 200)
+        found: dict[str, Any] = answer.json()
+        return found
+
+    def save(self, version: int, **told: Any) -> Any:
+        body = {"document": {**BOX, **told}, "base_version": version}
+        return self.send("put", f"/api/jobs/{self.job.id}/box", body)
+
+    def test_a_box_is_there_as_soon_as_a_run_names_it(self) -> None:
+        self.assertEqual(self.send("get", f"/api/jobs/{self.job.id}/boxes").json(), [])
+        self.run_at("Cellar junction")
+        self.run_at(" cellar JUNCTION ", "Another")
+        (listed,) = self.send("get", f"/api/jobs/{self.job.id}/boxes").json()
+        self.assertEqual((listed["name"], listed["told"]), ("Cellar junction", False))
+        self.assertEqual(listed["runs"], ["At the box", "Another"])
+        box = self.box()
+        self.assertEqual((box["version"], len(box["result"]["met"])), (0, 2))
+        self.assertEqual(box["document"]["units"], "in")
+
+    def test_it_is_saved_by_version_and_answers_with_every_run(self) -> None:
+        self.run_at("Cellar junction")
+        first = self.save(0).json()
+        self.assertEqual((first["version"], first["result"]["volume"]["needed"]), (1, 9.0))
+        second = self.save(1, contents={"box": "device-3-2-1-1/2"}).json()
+        self.assertEqual((second["version"], second["result"]["passes"]), (2, False))
+        (listed,) = self.send("get", f"/api/jobs/{self.job.id}/boxes").json()
+        self.assertEqual((listed["told"], listed["passes"]), (True, False))
+
+    def test_who_comes_second_is_told_and_nothing_changes(self) -> None:
+        self.save(0)
+        late = self.save(0, device=True)
+        self.assertEqual((late.status_code, late.json()["code"]), (409, "conflict"))
+        self.assertIn("changed this box", late.json()["message"])
+        self.assertNotIn("device", SiteBox.objects.get().document)
+        # A version of a box that was forgotten meanwhile is not found.
+        path = f"/api/jobs/{self.job.id}/box?name=Cellar%20junction"
+        self.assertEqual(self.send("delete", path).status_code, 200)
+        self.assertEqual(self.save(1).status_code, 404)
+
+    def test_what_can_t_be_read_is_refused_and_not_kept(self) -> None:
+        answer = self.save(0, contents={"box": "hat"})
+        self.assertEqual(answer.status_code, 422)
+        self.assertEqual(answer.json()["errors"][0]["path"], "contents.box")
+        self.assertEqual(SiteBox.objects.count(), 0)
+
+    def test_it_goes_out_with_its_job_and_comes_in_again(self) -> None:
+        self.save(0)
+        data = self.send("get", f"/api/jobs/{self.job.id}/archive").content
+        answer = self.send("post", "/api/jobs/archive", data)
+        self.assertEqual(answer.status_code, 201, answer.content)
+        again = Job.objects.get(id=answer.json()["id"])
+        self.assertEqual([box.document for box in again.boxes.all()], [BOX])
+        self.assertEqual(self.send("get", f"/api/jobs/{again.id}/archive").content, data)
+
+    def test_another_crew_s_job_has_no_boxes_for_us(self) -> None:
+        for path in ("boxes", "box?name=Cellar%20junction"):
+            address = f"/api/jobs/{self.their_job.id}/{path}"
+            self.assertEqual(self.send("get", address).status_code, 404)
