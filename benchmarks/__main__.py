@@ -15,7 +15,7 @@ os.environ.setdefault("DJANGO_SETTINGS_MODULE", "config.settings")
 import django  # noqa: E402
 from django.core.management import call_command  # noqa: E402
 
-from benchmarks import accuracy, core, page, paper, server, turning  # noqa: E402
+from benchmarks import accuracy, core, page, paper, server, turning, wires  # noqa: E402
 from benchmarks.row import Row  # noqa: E402
 from benchmarks.runs import TWELVE  # noqa: E402
 from launcher.demo import serve, wait_until_it_answers  # noqa: E402
@@ -57,6 +57,8 @@ def _through_the_server(port: int) -> list[Row]:
     return [
         *server.measure(client),
         *paper.measure(client),
+        *wires.schedule(client),
+        *wires.packing(address, "wren", PASSWORD),
         *page.measure(address, "wren", PASSWORD, twelve.id),
         *turning.measure(address, "wren", PASSWORD, twelve.id),
     ]

@@ -9,6 +9,8 @@ from typing import Any
 
 from benchmarks.row import Row, at_most
 from benchmarks.runs import TWELVE
+from yarrow.documents.box_files import box_document, entries_document, pull_box_document
+from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.handle import handle_run
@@ -65,7 +67,70 @@ def measure() -> list[Row]:
             "ms",
         )
     )
+    checks = [
+        _median([lambda read=read, asked=asked: read(asked)] * 40)
+        for read, asked in (
+            (fill_document, fill_of(60)),
+            (fill_document, FACTORS),
+            (box_document, BOX),
+            (pull_box_document, PULL_BOX),
+            (entries_document, ENTRIES),
+        )
+    ]
+    what = (
+        "any check in the core (60 conductors, factors, box, pull box, holes), the slowest"
+    )
+    rows.append(at_most(what, max(checks), 5, "ms"))
     return rows
+
+
+def fill_of(conductors: int) -> dict[str, Any]:
+    """So many conductors of twelve kinds, into a size that is chosen."""
+    sizes = [("thhn", size) for size in ("14", "12", "10", "8", "6", "4")]
+    sizes += [("xhhw", size) for size in ("14", "12", "10", "8", "6", "4")]
+    listed = [
+        {"count": conductors // len(sizes), "insulation": insulation, "size": size}
+        for insulation, size in sizes
+    ]
+    return {
+        "format": "yarrow.fill/1",
+        "units": "in",
+        "conduit": {"type": "emt"},
+        "length": "20'",
+        "bends": 3,
+        "conductors": listed,
+    }
+
+
+FACTORS = {
+    "format": "yarrow.fill/1",
+    "units": "mm",
+    "conduit": {"type": "steel"},
+    "length": 4200,
+    "bends": 2,
+    "circuits": [{"kind": "ring", "count": 2, "csa": 2.5}, {"kind": "lighting", "csa": 1.5}],
+}
+BOX = {
+    "format": "yarrow.box/1",
+    "box": "square-4-1-1/2",
+    "clamps": True,
+    "conductors": [{"size": "12", "ends": 4, "passes": 2}],
+    "grounds": {"size": "12", "count": 5},
+    "devices": [{"size": "12", "count": 1}],
+}
+_WALLS = ("left", "right", "top", "bottom")
+PULL_BOX = {
+    "format": "yarrow.pullbox/1",
+    "units": "in",
+    "entries": [{"id": str(n), "wall": _WALLS[n % 4], "size": "2"} for n in range(12)],
+    "pulls": [[str(n), str((n + 1) % 12)] for n in range(12)],
+}
+ENTRIES = {
+    "format": "yarrow.entries/1",
+    "units": "in",
+    "box": {"width": 12, "height": 12, "depth": 4},
+    "entries": [{"id": str(n), "wall": _WALLS[n % 4], "size": "1/2"} for n in range(24)],
+}
 
 
 def rack_of(pipes: int, bends: int) -> dict[str, Any]:

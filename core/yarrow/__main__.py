@@ -24,6 +24,8 @@ from yarrow.documents.fill_file import fill_document
 from yarrow.documents.notation import typed_line
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
+from yarrow.documents.schedule import Unreadable, check_schedule, read_schedule, schedule_csv
+from yarrow.documents.site_box_file import site_box_document
 from yarrow.documents.writing import bend_table_csv, marks_csv, plan_text, rack_csv, to_json
 from yarrow.fill.boxes import BoxResult
 from yarrow.fill.entries import EntriesResult
@@ -87,6 +89,16 @@ def _parser() -> argparse.ArgumentParser:
         check.add_argument("file")
         check.set_defaults(run=_check, check=name)
 
+    site_box = commands.add_parser("sitebox", help="a box of a job, with the runs that meet there")
+    site_box.add_argument("file")
+    site_box.add_argument("runs", nargs="*", metavar="RUN")
+    site_box.set_defaults(run=_site_box)
+
+    schedule = commands.add_parser("schedule", help="a CSV schedule with its answers")
+    schedule.add_argument("file")
+    schedule.add_argument("--units", choices=["in", "mm"], default="in")
+    schedule.set_defaults(run=_schedule)
+
     bender = commands.add_parser("bender", help="a crew's own bender: its worked numbers")
     bender.add_argument("file")
     bender.set_defaults(run=_bender)
@@ -146,6 +158,30 @@ def _check(options: argparse.Namespace) -> int:
     return 0 if answer.can_be_made else 3
 
 
+def _site_box(options: argparse.Namespace) -> int:
+    runs = []
+    for name in options.runs:
+        run = _document(name)
+        if not isinstance(run, dict):
+            raise Refusal(name, "a run's document")
+        runs.append(run)
+    answer = site_box_document(_document(options.file), runs)
+    print(to_json(answer))
+    return 0 if answer.can_be_made else 3
+
+
+def _schedule(options: argparse.Namespace) -> int:
+    try:
+        rows = read_schedule(_bytes(options.file), options.units)
+        answers = list(check_schedule(rows))
+    except Unreadable as error:
+        for refusal in error.refusals:
+            print(refusal, file=sys.stderr)
+        return 2
+    sys.stdout.write(schedule_csv(rows, answers))
+    return 0 if all(answer.passes for answer in answers) else 3
+
+
 def _bender(options: argparse.Namespace) -> int:
     print(to_json(bender_numbers(_document(options.file))))
     return 0
@@ -165,8 +201,8 @@ def _catalog(options: argparse.Namespace) -> int:
     return 0
 
 
-def _document(name: str) -> object:
-    """The JSON of a file, numbers exact. Raises: Refusal."""
+def _bytes(name: str) -> bytes:
+    """What is in a file, - for standard input. Raises: Refusal."""
     try:
         if name == "-":
             data = sys.stdin.buffer.read(LARGEST_FILE + 1)
@@ -177,6 +213,12 @@ def _document(name: str) -> object:
         raise Refusal(name, f"a file that can be read ({error.strerror})") from None
     if len(data) > LARGEST_FILE:
         raise Refusal("", f"at most {LARGEST_FILE // 1024 // 1024} MB")
+    return data
+
+
+def _document(name: str) -> object:
+    """The JSON of a file, numbers exact. Raises: Refusal."""
+    data = _bytes(name)
     try:
         return json.loads(data, parse_float=Decimal, parse_constant=_no_constant)
     except (ValueError, RecursionError, ArithmeticError) as error:

@@ -274,3 +274,36 @@ class Checks(unittest.TestCase):
         boxes = json.loads(yarrow("catalog", "boxes").stdout)
         self.assertEqual((boxes[0]["id"], boxes[0]["volume"]), ("octagon-4-1-1/4", 12.5))
         self.assertTrue(all(each["source"] for each in [*wires, *boxes]))
+
+    def test_a_schedule_with_its_answers_or_every_cell_that_can_t_be_read(self) -> None:
+        table = "name,type,size,wires\na,emt,1/2,9 x 12\nb,emt,1/2,10 x 12"
+        answer = yarrow("schedule", "-", given=table)
+        rows = list(csv.DictReader(io.StringIO(answer.stdout)))
+        self.assertEqual((answer.returncode, [row["passes"] for row in rows]), (3, ["yes", "no"]))
+        wrong = yarrow("schedule", "-", given=table.replace("1/2", "5/8"))
+        self.assertEqual((wrong.returncode, wrong.stdout), (2, ""))
+        self.assertEqual(len(wrong.stderr.splitlines()), 2)
+        self.assertTrue(wrong.stderr.startswith("line 2, column 3 (size): expected one of 1/2"))
+        metric = "name,type,size,length,wires\na,steel,20,2000,3 x 2.5"
+        self.assertEqual(yarrow("schedule", "-", "--units", "mm", given=metric).returncode, 0)
+
+    def test_the_schedule_of_the_readme_is_read(self) -> None:
+        table = CORE.parent / "docs" / "schedule.csv"
+        self.assertEqual(yarrow("schedule", str(table)).returncode, 0)
+
+    def test_a_box_with_the_runs_that_meet_there(self) -> None:
+        wires = {"conductors": [{"count": 4, "insulation": "thhn", "size": "12"}]}
+        meets = {**GOOD, "wires": wires, "start": {"kind": "connector", "box": "Junction"}}
+        box = {
+            "format": "yarrow.sitebox/1",
+            "name": "Junction",
+            "units": "in",
+            "contents": {"box": "device-3-2-1-1/2"},
+        }
+        with tempfile.TemporaryDirectory() as folder:
+            file = Path(folder) / "run.json"
+            file.write_text(json.dumps(meets))
+            answer = yarrow("sitebox", "-", str(file), given=box)
+        # Four at 2.25 in a box of 7.5.
+        self.assertEqual(answer.returncode, 3)
+        self.assertEqual(json.loads(answer.stdout)["volume"]["needed"], 9.0)

@@ -3,6 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams, useSearchParams } from "react-router";
 import { type JobBox, keys, loadBox } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
+import { Scrolls } from "@/ui/Scrolls";
 import { TopBar } from "@/ui/TopBar";
 import { Waiting } from "@/ui/Waiting";
 import { BoxAnswers } from "./BoxAnswers";
@@ -63,11 +64,12 @@ function Opened({ box }: { box: JobBox }) {
             refusal={refusal}
           />
         </div>
-        <div
+        <Scrolls
+          label="The box as a whole"
           className={`grid min-w-0 content-start gap-8 p-4 desk:overflow-auto desk:p-6 ${old ? "opacity-60" : ""}`}
         >
           <BoxAnswers answer={answer} device={document.device ?? false} />
-        </div>
+        </Scrolls>
       </main>
     </div>
   );

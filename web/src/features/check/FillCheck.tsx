@@ -7,6 +7,7 @@ import { FillDetails, FillVerdict } from "@/features/wires/FillVerdict";
 import { WireList } from "@/features/wires/WireList";
 import { type Fields, type FillDocument, said } from "@/model/wires";
 import { OfTheRun, WhichConduit } from "./ConduitFields";
+import { Halves } from "./Halves";
 import { TrunkingFields } from "./TrunkingFields";
 import { problemAt, useCheck } from "./useCheck";
 import { useRemembered } from "./useRemembered";
@@ -36,34 +37,36 @@ export function FillCheck({ into }: { into: keyof typeof FIRST }) {
   const colours = answer ? partColours(answer.conductors, "size", document.units === "mm") : [];
   const general = refusal || generalProblem(problems);
   return (
-    <div className="grid gap-x-8 p-4 desk:h-full desk:grid-cols-[25rem_minmax(0,1fr)] desk:p-0">
-      <div className="grid content-start gap-4 desk:overflow-auto desk:border-r desk:border-line desk:bg-paper desk:p-5">
-        {into === "conduit" ? (
-          <WhichConduit document={document} setDocument={setDocument} />
-        ) : (
-          <TrunkingFields document={document} change={change} problems={problems} />
-        )}
-        <WireList
-          wires={document}
-          units={document.units}
-          parts={answer?.conductors ?? []}
-          colours={colours}
-          problem={(path) => problemAt(problems, path)}
-          onChange={change}
-        />
-        {into === "conduit" ? (
-          <OfTheRun document={document} setDocument={setDocument} problems={problems} />
-        ) : null}
-        {general ? (
-          <p role="alert" className="text-sm text-brick">
-            {general}
-          </p>
-        ) : null}
-      </div>
+    <Halves
+      old={old}
+      form={
+        <>
+          {into === "conduit" ? (
+            <WhichConduit document={document} setDocument={setDocument} />
+          ) : (
+            <TrunkingFields document={document} change={change} problems={problems} />
+          )}
+          <WireList
+            wires={document}
+            units={document.units}
+            parts={answer?.conductors ?? []}
+            colours={colours}
+            problem={(path) => problemAt(problems, path)}
+            onChange={change}
+          />
+          {into === "conduit" ? (
+            <OfTheRun document={document} setDocument={setDocument} problems={problems} />
+          ) : null}
+          {general ? (
+            <p role="alert" className="text-sm text-brick">
+              {general}
+            </p>
+          ) : null}
+        </>
+      }
+    >
       {answer ? (
-        <div
-          className={`grid min-w-0 content-start gap-5 py-5 desk:overflow-auto desk:pr-6 ${old ? "opacity-50" : ""}`}
-        >
+        <>
           <FillVerdict fill={answer} />
           <div className="grid gap-6 xl:grid-cols-[minmax(18rem,1fr)_minmax(20rem,1fr)]">
             <FillPicture fill={answer} />
@@ -75,9 +78,9 @@ export function FillCheck({ into }: { into: keyof typeof FIRST }) {
               />
             </div>
           </div>
-        </div>
+        </>
       ) : null}
-    </div>
+    </Halves>
   );
 }
 

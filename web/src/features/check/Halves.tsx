@@ -1,5 +1,6 @@
 // A check's screen: what is there at the left, the answer at the right; one below the other on a phone.
 import type { ReactNode } from "react";
+import { Scrolls } from "@/ui/Scrolls";
 
 type Props = { old: boolean; form: ReactNode; children: ReactNode };
 
@@ -9,11 +10,12 @@ export function Halves({ old, form, children }: Props) {
       <div className="grid content-start gap-4 desk:overflow-auto desk:border-r desk:border-line desk:bg-paper desk:p-5">
         {form}
       </div>
-      <div
+      <Scrolls
+        label="The answer"
         className={`grid min-w-0 content-start gap-5 py-5 desk:overflow-auto desk:pr-6 ${old ? "opacity-50" : ""}`}
       >
         {children}
-      </div>
+      </Scrolls>
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
+import { Scrolls } from "@/ui/Scrolls";
 
 /** Rows drawn at a time: a long table is paged, so that the page stays quick. */
 const PAGE = 100;
@@ -35,7 +36,7 @@ export function ScheduleTable({ name, rows }: Props) {
           onChange={setShown}
         />
       </div>
-      <div className="overflow-x-auto rounded-lg border border-line bg-paper">
+      <Scrolls label="Every row" className="overflow-x-auto rounded-lg border border-line bg-paper">
         <table className="w-full text-sm">
           <thead className="text-xs text-soft">
             <tr>
@@ -73,7 +74,7 @@ export function ScheduleTable({ name, rows }: Props) {
             ))}
           </tbody>
         </table>
-      </div>
+      </Scrolls>
       {chosen.length > most ? (
         <div>
           <Button onClick={() => setMost(most + PAGE)}>
