@@ -77,9 +77,7 @@ def measure() -> list[Row]:
             (entries_document, ENTRIES),
         )
     ]
-    what = (
-        "any check in the core (60 conductors, factors, box, pull box, holes), the slowest"
-    )
+    what = "any check in the core (60 conductors, factors, box, pull box, holes), the slowest"
     rows.append(at_most(what, max(checks), 5, "ms"))
     return rows
 

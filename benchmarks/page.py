@@ -32,15 +32,20 @@ new MutationObserver(() => {
 """
 
 
+def sign_in(browser: Browser, address: str, username: str, password: str) -> None:
+    """Through the door, to the jobs."""
+    browser.driver.get(address)
+    browser.see("input[autocomplete=username]").send_keys(username)
+    browser.see("input[type=password]").send_keys(password)
+    browser.press("Sign in")
+    browser.see_text("Jobs", "h1")
+
+
 def measure(address: str, username: str, password: str, run_id: int) -> list[Row]:
     """The 95th percentile over 200 presses, each of which makes a walk that is planned anew."""
     browser = Browser()
     try:
-        browser.driver.get(address)
-        browser.see("input[autocomplete=username]").send_keys(username)
-        browser.see("input[type=password]").send_keys(password)
-        browser.press("Sign in")
-        browser.see_text("Jobs", "h1")
+        sign_in(browser, address, username, password)
         browser.driver.get(f"{address}/runs/{run_id}")
         field = browser.field("walk[1].at")
         browser.see("main[data-current=true]")

@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-from selenium.webdriver.common.keys import Keys
-
+from benchmarks.page import sign_in
 from benchmarks.row import Row
 from e2e.browser import Browser
 
@@ -31,10 +30,7 @@ def measure(address: str, username: str, password: str, run_id: int) -> list[Row
     """Frames a second while the shape of a run is turned at every frame."""
     browser = Browser(webgl=True)
     try:
-        browser.driver.get(address)
-        browser.see("input[autocomplete=username]").send_keys(username)
-        browser.see("input[type=password]").send_keys(password, Keys.ENTER)
-        browser.see_text("Jobs", "h1")
+        sign_in(browser, address, username, password)
         browser.driver.get(f"{address}/runs/{run_id}")
         browser.see("main[data-current=true]")
         browser.press("In space", "[role=radio]")

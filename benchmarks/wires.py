@@ -8,6 +8,7 @@ import time
 
 from selenium.webdriver.common.keys import Keys
 
+from benchmarks.page import sign_in
 from benchmarks.row import Row, at_most
 from benchmarks.server import Client
 from e2e.browser import Browser
@@ -60,11 +61,7 @@ def packing(address: str, username: str, password: str) -> list[Row]:
     """From a key on a count to sixty conductors settled and drawn, the check included."""
     browser = Browser()
     try:
-        browser.driver.get(address)
-        browser.see("input[autocomplete=username]").send_keys(username)
-        browser.see("input[type=password]").send_keys(password)
-        browser.press("Sign in")
-        browser.see_text("Jobs", "h1")
+        sign_in(browser, address, username, password)
         document = {
             "format": "yarrow.fill/1",
             "method": "area",

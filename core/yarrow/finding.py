@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import Literal
 
@@ -33,3 +34,8 @@ class Finding:
     bends: tuple[int, ...] = ()
     remedy: Remedy | None = None
     source: str = ""
+
+
+def nothing_wrong(findings: Iterable[Finding]) -> bool:
+    """Whether none of them is an error."""
+    return not any(finding.level == "error" for finding in findings)

@@ -227,7 +227,12 @@ def remove_box(member: Member, job_id: int, name: str) -> None:
     boxes_for(member).get(job_id=job_id, key=box_key(name)).delete()
 
 
+def run_documents(job: Job) -> list[dict[str, Any]]:
+    """What the runs of a job say, without those that were removed, in the order they were made."""
+    live = job.runs.filter(removed_at=None).order_by("id")
+    return list(live.values_list("document", flat=True))
+
+
 def check_box(job: Job, document: dict[str, Any]) -> SiteBoxResult:
     """A box with all runs of its job that meet there. Raises: Refusal."""
-    live = job.runs.filter(removed_at=None).order_by("id")
-    return site_box_document(document, [run.document for run in live])
+    return site_box_document(document, run_documents(job))

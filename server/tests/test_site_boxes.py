@@ -4,6 +4,9 @@ from __future__ import annotations
 
 from typing import Any
 
+from django.db import connection
+from django.test.utils import CaptureQueriesContext
+
 from jobs.models import Job, SiteBox
 from server.tests.people import DOCUMENT, CrewTest, changed
 
@@ -43,6 +46,16 @@ class SiteBoxes(CrewTest):
         box = self.box()
         self.assertEqual((box["version"], len(box["result"]["met"])), (0, 2))
         self.assertEqual(box["document"]["units"], "in")
+
+    def test_a_list_of_boxes_asks_no_more_for_many_than_for_one(self) -> None:
+        self.run_at("Box 1")
+        with CaptureQueriesContext(connection) as one:
+            self.send("get", f"/api/jobs/{self.job.id}/boxes")
+        for number in range(2, 8):
+            self.run_at(f"Box {number}", f"Run {number}")
+        with self.assertNumQueries(len(one)):
+            listed = self.send("get", f"/api/jobs/{self.job.id}/boxes").json()
+        self.assertEqual(len(listed), 7)
 
     def test_it_is_saved_by_version_and_answers_with_every_run(self) -> None:
         self.run_at("Cellar junction")

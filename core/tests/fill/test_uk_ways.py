@@ -93,6 +93,8 @@ class InTrunking(unittest.TestCase):
         wide = in_trunking(cable(1, 26), width=100, height=25)
         self.assertFalse(wide.passes)
         self.assertIn("wider-than-inside", said_codes(wide))
+        # 75x25 has the room, 531 of 738, and is too low; 50 x 38 is the least that is high enough.
+        self.assertEqual(wide.smallest, "50x38")
 
     def test_a_core_whose_diameter_no_table_has(self) -> None:
         with self.assertRaises(Refusal) as refused:

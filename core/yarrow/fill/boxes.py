@@ -15,7 +15,7 @@ from yarrow.catalog.wiring import (
     wire_name,
 )
 from yarrow.fill.method import Rule, trimmed
-from yarrow.finding import Finding
+from yarrow.finding import Finding, nothing_wrong
 
 
 @dataclass(frozen=True, slots=True)
@@ -104,7 +104,7 @@ class BoxResult:
     @property
     def can_be_made(self) -> bool:
         """Whether no finding is an error."""
-        return not any(finding.level == "error" for finding in self.findings)
+        return nothing_wrong(self.findings)
 
 
 def check_box(box: Box) -> BoxResult:
@@ -129,7 +129,7 @@ def check_box(box: Box) -> BoxResult:
         name=_name(box),
         needed=float(needed),
         volume=float(volume),
-        passes=passes and not any(finding.level == "error" for finding in findings),
+        passes=passes and nothing_wrong(findings),
         share=float(needed / volume) if volume else 0.0,
         left=float(volume - needed),
         smallest=smallest.id if smallest else None,

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import replace
+from fractions import Fraction
 
 from yarrow.catalog.tables import conduits, other_least_radius
 from yarrow.catalog.wiring import adjustment, adjustment_source, bores, fill_limits
@@ -32,7 +33,7 @@ def check_fill(
     Source: docs/fill.md.
     """
     loads = [Load(each.count, method.each(each)) for each in conductors]
-    fitting = _passing(method, method.holders(holder), loads, spare)
+    fitting = _passing(method, method.holders(holder), conductors, loads, spare)
     if choose:
         holder = fitting or method.holders(holder)[-1]
     used, count = used_by(loads), sum(load.count for load in loads)
@@ -64,7 +65,7 @@ def check_fill(
         room=room,
         smallest=smallest,
         next_size=_next(method, holder),
-        by_type=_by_type(method, holder, loads, spare),
+        by_type=_by_type(method, holder, conductors, loads, spare),
         jam=jam,
         rows=method.rows(holder) if isinstance(method, Factor) and not method.is_short else (),
         beside=beside,
@@ -73,16 +74,28 @@ def check_fill(
     )
     kept = passes and goes_in(method, holder, loads, spare)
     found = fill_findings(result, method, holder, conductors, kept)
-    return replace(result, passes=passes and _bare_fits(holder, conductors), findings=found)
+    return replace(result, passes=passes and _wide_enough(holder, conductors), findings=found)
 
 
 def _passing(
-    method: Method, holders: Sequence[Holder], loads: Sequence[Load], spare: float
+    method: Method,
+    holders: Sequence[Holder],
+    conductors: Sequence[Conductor],
+    loads: Sequence[Load],
+    spare: float,
 ) -> Holder | None:
-    return next((each for each in holders if goes_in(method, each, loads, spare)), None)
+    """The first that takes all together, and is as wide as the widest."""
+    return next(
+        (
+            each
+            for each in holders
+            if goes_in(method, each, loads, spare) and _wide_enough(each, conductors)
+        ),
+        None,
+    )
 
 
-def _bare_fits(holder: Holder, conductors: Sequence[Conductor]) -> bool:
+def _wide_enough(holder: Holder, conductors: Sequence[Conductor]) -> bool:
     return not any(is_wider(each, holder) for each in conductors)
 
 
@@ -93,7 +106,11 @@ def _next(method: Method, holder: Holder) -> str | None:
 
 
 def _by_type(
-    method: Method, holder: Holder, loads: Sequence[Load], spare: float
+    method: Method,
+    holder: Holder,
+    conductors: Sequence[Conductor],
+    loads: Sequence[Load],
+    spare: float,
 ) -> tuple[Smallest, ...]:
     """The smallest per material that shares the holder's unit; for trunking there is but one."""
     if not isinstance(method, Area):
@@ -101,7 +118,7 @@ def _by_type(
     found = []
     for type_ in dict.fromkeys(bore.type for bore in bores().values() if bore.unit == holder.unit):
         sizes = method.holders(replace(holder, type=type_))
-        passing = _passing(method, sizes, loads, spare)
+        passing = _passing(method, sizes, conductors, loads, spare)
         name = sizes[0].name.rsplit(" ", 1)[0]
         found.append(Smallest(type_, passing.size if passing else None, name))
     return tuple(found)
@@ -124,8 +141,8 @@ def _held(holder: Holder) -> Held:
     )
 
 
-def _told(length: object) -> float | None:
-    return None if length is None else float(length)  # type: ignore[arg-type]
+def _told(length: Fraction | None) -> float | None:
+    return None if length is None else float(length)
 
 
 def _part(conductor: Conductor, load: Load, holder: Holder, most: int, room: int) -> Part:
@@ -159,12 +176,10 @@ def _jam(holder: Holder, conductors: Sequence[Conductor]) -> float | None:
     if holder.inside is None or not known:
         return None
     widest = max(width for width, _ in known)
-    if sum(count for width, count in known if width == widest) != ENOUGH_TO_JAM:
+    told = fill_limits()["jam"]
+    if sum(count for width, count in known if width == widest) != told["alike"]:
         return None
-    return fill_limits()["jam"]["stretched"] * float(holder.inside) / widest  # type: ignore[no-any-return]
-
-
-ENOUGH_TO_JAM = 3
+    return float(told["stretched"]) * float(holder.inside) / widest
 
 
 def _heat(method: Method, conductors: Sequence[Conductor]) -> Heat:
@@ -181,7 +196,8 @@ def _heat(method: Method, conductors: Sequence[Conductor]) -> Heat:
     text = (
         f"{carrying} carry current: grouping factors for the circuits are looked up on their own."
     )
-    return Heat(carrying, None, text, "BS 7671 (18th edition, 2018), appendix 4")
+    told = fill_limits()["grouping"]
+    return Heat(carrying, None, text, f"{told['source']} ({told['edition']})")
 
 
 def holder_of(kind: str, size: str) -> Holder:

@@ -12,7 +12,7 @@ from yarrow.catalog.wiring import fill_limits
 from yarrow.fill.method import Rule, trimmed
 from yarrow.fill.pull_boxes import OPPOSITE, Sides, Wall
 from yarrow.fill.rings import least_spacing, lock_ring, row_of_holes
-from yarrow.finding import Finding
+from yarrow.finding import Finding, nothing_wrong
 from yarrow.measure.rounding import USUAL_STEP, round_to
 from yarrow.measure.units import Unit, convert_length
 
@@ -111,7 +111,7 @@ def check_entries(box: OpenBox) -> EntriesResult:
             found.append(Finding("error", "meet-at-corner", text, path=f"entries[{at}].at"))
     if box.device:
         found += [f for at, entry in enumerate(placed) for f in _at_device(box, entry, at)]
-    passes = not any(finding.level == "error" for finding in found)
+    passes = nothing_wrong(found)
     return EntriesResult(
         "yarrow.entries-result/1",
         box.unit,

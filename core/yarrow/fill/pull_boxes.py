@@ -13,7 +13,7 @@ from yarrow.catalog.wiring import copper_kcmil, fill_limits, lock_rings, wire_na
 from yarrow.fill.boxes import Sized
 from yarrow.fill.method import Rule, trimmed
 from yarrow.fill.rings import lock_ring, ring_gap
-from yarrow.finding import Finding
+from yarrow.finding import Finding, nothing_wrong
 from yarrow.measure.tape import read_length
 from yarrow.measure.units import Unit, convert_length
 
@@ -124,7 +124,7 @@ class PullBoxResult:
     @property
     def can_be_made(self) -> bool:
         """Whether no finding is an error."""
-        return not any(finding.level == "error" for finding in self.findings)
+        return nothing_wrong(self.findings)
 
 
 def nominal(size: str, unit: Unit) -> float:
@@ -176,9 +176,7 @@ def check_pull_box(box: PullBox) -> PullBoxResult:
         drawn=drawn,
         placed=placed,
         have=have,
-        passes=None
-        if have is None and box.body is None
-        else not any(finding.level == "error" for finding in findings),
+        passes=None if have is None and box.body is None else nothing_wrong(findings),
         rule=rule,
         findings=tuple(findings),
     )

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from yarrow.fill.factor import PrintedRow
 from yarrow.fill.method import Amount, MethodName, Rule
-from yarrow.finding import Finding
+from yarrow.finding import Finding, nothing_wrong
 from yarrow.measure.units import Unit
 
 
@@ -117,4 +117,4 @@ class FillResult:
     @property
     def can_be_made(self) -> bool:
         """Whether no finding is an error."""
-        return not any(finding.level == "error" for finding in self.findings)
+        return nothing_wrong(self.findings)

@@ -11,7 +11,7 @@ from yarrow.fill.boxes import Box, BoxResult, BoxWires, Sized, check_box
 from yarrow.fill.conductor import Conductor
 from yarrow.fill.entries import EntriesResult, Entry, OpenBox, check_entries
 from yarrow.fill.pull_boxes import PullBox, PullBoxResult, Raceway, Wall, check_pull_box
-from yarrow.finding import Finding
+from yarrow.finding import Finding, nothing_wrong
 from yarrow.measure.units import Unit
 
 
@@ -112,7 +112,7 @@ def check_site_box(box: SiteBox) -> SiteBoxResult:
         volume=volume,
         pull_box=pull_box,
         entries=entries,
-        passes=passes and not any(finding.level == "error" for finding in findings),
+        passes=passes and nothing_wrong(findings),
         findings=tuple(findings),
     )
 

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.benders.bender import BenderKind, Hook, Reference, Way
-from yarrow.finding import Finding
+from yarrow.finding import Finding, nothing_wrong
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.runs.run import Method, Worked
@@ -274,4 +274,4 @@ class Plan:
     @property
     def can_be_made(self) -> bool:
         """Whether no finding is an error."""
-        return not any(finding.level == "error" for finding in self.findings)
+        return nothing_wrong(self.findings)

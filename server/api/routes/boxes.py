@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from typing import Annotated
+from collections.abc import Sequence
+from typing import Annotated, Any
 
 from django.http import HttpRequest
 from ninja import Body, Path, Query, Router
@@ -13,7 +14,7 @@ from api.shapes import Id, JobBoxDetail, JobBoxSave, JobBoxSummary, Nothing, Sit
 from jobs import services
 from jobs.models import Job, SiteBox
 from jobs.policy import boxes_for, jobs_for
-from yarrow.documents.site_box_file import box_key, ends_named
+from yarrow.documents.site_box_file import box_key, ends_named, site_box_document
 from yarrow.fill.site_box import SiteBoxResult
 
 router = Router(tags=["boxes"])
@@ -31,11 +32,12 @@ def list_boxes(request: HttpRequest, job_id: Path[Id]) -> list[JobBoxSummary]:
     job = jobs_for(request.user).get(id=job_id)
     told = {box.key: box for box in boxes_for(request.user).filter(job=job)}
     names = {key: box.name for key, box in told.items()}
-    for run in job.runs.filter(removed_at=None).order_by("id"):
-        for _, name in ends_named(run.document):
+    runs = services.run_documents(job)
+    for run in runs:
+        for _, name in ends_named(run):
             names.setdefault(box_key(name), name)
     return sorted(
-        (_summary(job, name, told.get(key)) for key, name in names.items()),
+        (_summary(job, runs, name, told.get(key)) for key, name in names.items()),
         key=lambda box: box.name.casefold(),
     )
 
@@ -95,8 +97,10 @@ def _detail(job: Job, name: str, box: SiteBox | None) -> JobBoxDetail:
     )
 
 
-def _summary(job: Job, name: str, box: SiteBox | None) -> JobBoxSummary:
-    result = services.check_box(job, _document(job, name, box))
+def _summary(
+    job: Job, runs: Sequence[dict[str, Any]], name: str, box: SiteBox | None
+) -> JobBoxSummary:
+    result = site_box_document(_document(job, name, box), runs)
     return JobBoxSummary(
         name=box.name if box else name,
         runs=[met.run for met in result.met],

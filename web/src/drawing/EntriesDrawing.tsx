@@ -1,8 +1,8 @@
 // Holes in a box's walls to scale, as one looks into it: lock rings and bushes as they stand in,
 // and the device with its screws.
 import type { Schemas } from "@/api/client";
-import { useSize } from "@/ui/useSize";
-import { type BoxView, boxView, outside, standing } from "./boxWalls";
+import { BoxFrame } from "./BoxFrame";
+import { type BoxView, outside, standing } from "./boxWalls";
 
 type Answer = Schemas["EntriesResult"];
 type Placed = Answer["entries"][number];
@@ -16,8 +16,6 @@ type Props = {
 };
 
 const MARGIN = 68;
-const TALLEST = 400;
-const FONT = 13;
 const STUB = 0.1;
 const RING_THICK = 0.28;
 /** A usual device in the middle, inches: as the core has it, to draw by. */
@@ -25,32 +23,17 @@ const DEVICE = { wide: 1.75, high: 2.75 };
 const MM = 25.4;
 
 export function EntriesDrawing({ answer, sides, device, wrong }: Props) {
-  const [frame, room] = useSize<HTMLDivElement>();
-  const height = Math.min(room.width * 0.85, TALLEST);
-  const view = boxView(sides, { width: room.width, height }, MARGIN);
-  const unit = answer.units === "in" ? 1 : MM;
+  const { units, entries } = answer;
   return (
-    <div ref={frame} className="w-full">
-      {room.width > 0 ? (
-        <svg
-          role="img"
-          aria-label={`A box ${sides.width} by ${sides.height} ${answer.units} with ${answer.entries.length} holes`}
-          viewBox={`0 0 ${room.width} ${height}`}
-          width={room.width}
-          height={height}
-          fontSize={FONT}
-        >
-          <rect
-            x={view.left}
-            y={view.top}
-            width={view.width}
-            height={view.height}
-            fill="var(--paper)"
-            stroke="var(--ink)"
-            strokeWidth={2}
-          />
-          {device ? <Device view={view} unit={unit} /> : null}
-          {answer.entries.map((each) => (
+    <BoxFrame
+      label={`A box ${sides.width} by ${sides.height} ${units} with ${entries.length} holes`}
+      sides={sides}
+      margin={MARGIN}
+    >
+      {(view, room) => (
+        <>
+          {device ? <Device view={view} unit={units === "in" ? 1 : MM} /> : null}
+          {entries.map((each) => (
             <Hole
               key={each.id}
               placed={each}
@@ -59,12 +42,12 @@ export function EntriesDrawing({ answer, sides, device, wrong }: Props) {
               wrong={wrong.get(each.id)}
             />
           ))}
-          <text x={room.width / 2} y={height - 8} textAnchor="middle" fill="var(--soft)">
-            {`${sides.width} by ${sides.height} ${answer.units} inside`}
+          <text x={room.width / 2} y={room.height - 8} textAnchor="middle" fill="var(--soft)">
+            {`${sides.width} by ${sides.height} ${units} inside`}
           </text>
-        </svg>
-      ) : null}
-    </div>
+        </>
+      )}
+    </BoxFrame>
   );
 }
 

@@ -1,42 +1,25 @@
 // A pull box to scale: raceways on its walls, what is pulled from which to which, and its sides.
 import type { Schemas } from "@/api/client";
-import { useSize } from "@/ui/useSize";
-import { type BoxView, boxView, onWall, outside, standing } from "./boxWalls";
+import { BoxFrame } from "./BoxFrame";
+import { type BoxView, onWall, outside, standing } from "./boxWalls";
 
 type Answer = Schemas["PullBoxResult"];
 type Placed = Answer["placed"][number];
 
 const MARGIN = 72;
-const TALLEST = 400;
-const FONT = 13;
 /** How long a raceway is drawn outside of the box, of the box's longer side. */
 const STUB = 0.08;
 
 export function PullBoxDrawing({ answer }: { answer: Answer }) {
-  const [frame, room] = useSize<HTMLDivElement>();
-  const height = Math.min(room.width * 0.85, TALLEST);
-  const view = boxView(answer.drawn, { width: room.width, height }, MARGIN);
-  const unit = answer.units;
+  const { drawn, least, units } = answer;
   return (
-    <div ref={frame} className="w-full">
-      {room.width > 0 ? (
-        <svg
-          role="img"
-          aria-label={`A box ${answer.drawn.width} by ${answer.drawn.height} ${unit} with ${answer.placed.length} raceways`}
-          viewBox={`0 0 ${room.width} ${height}`}
-          width={room.width}
-          height={height}
-          fontSize={FONT}
-        >
-          <rect
-            x={view.left}
-            y={view.top}
-            width={view.width}
-            height={view.height}
-            fill="var(--paper)"
-            stroke="var(--ink)"
-            strokeWidth={2}
-          />
+    <BoxFrame
+      label={`A box ${drawn.width} by ${drawn.height} ${units} with ${answer.placed.length} raceways`}
+      sides={drawn}
+      margin={MARGIN}
+    >
+      {(view, room) => (
+        <>
           {answer.placed.map((each) => (
             <Raceway key={each.id} placed={each} view={view} answer={answer} />
           ))}
@@ -45,18 +28,18 @@ export function PullBoxDrawing({ answer }: { answer: Answer }) {
           ))}
           <text
             x={view.left + view.width / 2}
-            y={height - 8}
+            y={room.height - 8}
             textAnchor="middle"
             fill="var(--ink)"
-          >{`${length(answer.drawn.width)} ${unit} wide as drawn, at least ${length(answer.least.width)}`}</text>
+          >{`${length(drawn.width)} ${units} wide as drawn, at least ${length(least.width)}`}</text>
           <text
             transform={`translate(14 ${view.top + view.height / 2}) rotate(-90)`}
             textAnchor="middle"
             fill="var(--ink)"
-          >{`${length(answer.drawn.height)} ${unit} high, at least ${length(answer.least.height)}`}</text>
-        </svg>
-      ) : null}
-    </div>
+          >{`${length(drawn.height)} ${units} high, at least ${length(least.height)}`}</text>
+        </>
+      )}
+    </BoxFrame>
   );
 }
 

@@ -1,11 +1,9 @@
 // Holes in a box: where raceways enter, whether lock rings meet, and how far apart a row has to be.
 import type { Schemas } from "@/api/client";
 import { CHECKS } from "@/api/queries";
-import type { Wall } from "@/drawing/boxWalls";
 import { EntriesDrawing } from "@/drawing/EntriesDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { type Fields, said } from "@/model/wires";
-import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
 import { Tick } from "@/ui/Tick";
 import { Halves } from "./Halves";
@@ -15,7 +13,7 @@ import { Rows } from "./Rows";
 import { useCheck } from "./useCheck";
 import { useRemembered } from "./useRemembered";
 import { Verdict } from "./Verdict";
-import { nextLetter, RACEWAY_SIZES, WALLS } from "./walls";
+import { nextLetter, SizeAndWall } from "./walls";
 
 type EntriesDocument = Schemas["EntriesDocument"];
 type EntriesResult = Schemas["EntriesResult"];
@@ -76,20 +74,7 @@ export default function EntriesCheck() {
             {(row, set) => (
               <>
                 <b className="w-5">{row.id}</b>
-                <Select
-                  look="word"
-                  label="Size"
-                  value={row.size}
-                  options={RACEWAY_SIZES[units]}
-                  onChange={(size) => set({ size })}
-                />
-                <Select
-                  look="word"
-                  label="Wall"
-                  value={row.wall}
-                  options={WALLS}
-                  onChange={(wall) => set({ wall: wall as Wall })}
-                />
+                <SizeAndWall row={row} units={units} set={set} />
                 <span className="text-soft">at</span>
                 <LengthWord
                   label="From the wall's left or lower end to the middle"

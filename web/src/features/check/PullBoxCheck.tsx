@@ -1,7 +1,6 @@
 // A pull box: raceways, what is pulled, and the least box, drawn to scale.
 import type { Schemas } from "@/api/client";
 import { CHECKS } from "@/api/queries";
-import type { Wall } from "@/drawing/boxWalls";
 import { PullBoxDrawing } from "@/drawing/PullBoxDrawing";
 import { CountField } from "@/features/wires/CountField";
 import { FillFindings } from "@/features/wires/FillFindings";
@@ -14,7 +13,7 @@ import { Rows } from "./Rows";
 import { useCheck } from "./useCheck";
 import { useRemembered } from "./useRemembered";
 import { sentence, Verdict } from "./Verdict";
-import { nextLetter, RACEWAY_SIZES, UnitsChoice, WALLS } from "./walls";
+import { nextLetter, SizeAndWall, UnitsChoice } from "./walls";
 
 type PullBoxDocument = Schemas["PullboxDocument"];
 type PullBoxResult = Schemas["PullBoxResult"];
@@ -73,21 +72,7 @@ export default function PullBoxCheck() {
             {(row, set) => (
               <>
                 <b className="w-6">{row.id}</b>
-                <Select
-                  look="word"
-                  label="Size"
-                  value={row.size}
-                  options={RACEWAY_SIZES[units]}
-                  onChange={(size) => set({ size })}
-                />
-                <span className="text-soft">in the</span>
-                <Select
-                  look="word"
-                  label="Wall"
-                  value={row.wall}
-                  options={WALLS}
-                  onChange={(wall) => set({ wall: wall as Wall })}
-                />
+                <SizeAndWall row={row} units={units} set={set} />
                 <span className="text-soft">row</span>
                 <CountField
                   label="Row"

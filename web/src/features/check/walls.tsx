@@ -1,6 +1,8 @@
 // What forms about boxes share: walls, sizes of raceways, letters, units.
+import type { Wall } from "@/drawing/boxWalls";
 import type { Units } from "@/model/document";
 import { Choice } from "@/ui/Choice";
+import { Select } from "@/ui/Select";
 
 export const WALLS = [
   { value: "left", label: "left wall" },
@@ -14,10 +16,39 @@ const SIZES = {
   mm: ["16", "20", "25", "32"],
 } as const;
 
-export const RACEWAY_SIZES = {
+const RACEWAY_SIZES = {
   in: SIZES.in.map((value) => ({ value: value as string, label: value.replace("-", " ") })),
   mm: SIZES.mm.map((value) => ({ value: value as string, label: `${value} mm` })),
 };
+
+type SizeAndWall = {
+  row: { readonly size: string; readonly wall: Wall };
+  units: Units;
+  set: (fields: { size?: string; wall?: Wall }) => void;
+};
+
+/** How large a raceway is, and the wall that it enters by. */
+export function SizeAndWall({ row, units, set }: SizeAndWall) {
+  return (
+    <>
+      <Select
+        look="word"
+        label="Size"
+        value={row.size}
+        options={RACEWAY_SIZES[units]}
+        onChange={(size) => set({ size })}
+      />
+      <span className="text-soft">in the</span>
+      <Select
+        look="word"
+        label="Wall"
+        value={row.wall}
+        options={WALLS}
+        onChange={(wall) => set({ wall: wall as Wall })}
+      />
+    </>
+  );
+}
 
 const LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ";
 

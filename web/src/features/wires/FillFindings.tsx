@@ -1,12 +1,6 @@
 // What a check says beside its verdict, each with its fix and its source.
 import type { Finding } from "@/model/document";
-import { classes } from "@/ui/classes";
-
-const COLOURS = {
-  error: "border-brick",
-  warning: "border-amber",
-  note: "border-strong-line text-soft",
-} as const satisfies Record<Finding["level"], string>;
+import { FindingRow, FixButton } from "@/ui/FindingRow";
 
 type Props = {
   findings: readonly Finding[];
@@ -18,29 +12,23 @@ export function FillFindings({ findings, take }: Props) {
     return null;
   }
   return (
-    <div className="grid gap-1.5">
-      {findings.map(({ code, level, text, remedy, source }) => (
-        <div
-          key={`${code}-${text}`}
-          data-finding={code}
-          className={classes("border-l-3 py-0.5 pl-2.5 text-sm leading-snug", COLOURS[level])}
-        >
-          <p>
-            <span className="sr-only">{level}: </span>
-            {text}
-          </p>
-          {remedy && take ? (
-            <button
-              type="button"
-              className="font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
-              onClick={() => take(remedy.path, String(remedy.value))}
-            >
-              {remedy.label}
-            </button>
-          ) : null}
-          {source ? <p className="text-xs text-soft">{source}</p> : null}
-        </div>
+    <div>
+      {findings.map((finding) => (
+        <FindingRow
+          key={`${finding.code}-${finding.text}`}
+          finding={finding}
+          fix={take && finding.remedy ? <Taken remedy={finding.remedy} take={take} /> : null}
+        />
       ))}
     </div>
   );
+}
+
+type TakenProps = {
+  remedy: NonNullable<Finding["remedy"]>;
+  take: NonNullable<Props["take"]>;
+};
+
+function Taken({ remedy: { label, path, value }, take }: TakenProps) {
+  return <FixButton label={label} onClick={() => take(path, String(value))} />;
 }
