@@ -23,6 +23,11 @@ class EveryScreen(PageTest):
         ]
         self.assertEqual(found, [], screen)
         self.assertEqual(browser.complaints(), [], screen)
+        beyond = browser.driver.execute_script(
+            "const {width, scale} = visualViewport;"
+            "return document.documentElement.scrollWidth - Math.ceil(width * scale)"
+        )
+        self.assertLessEqual(beyond, 0, f"{screen} is wider than its window")
         asked = browser.driver.execute_script(
             "return performance.getEntriesByType('resource').map(entry => entry.name)"
         )

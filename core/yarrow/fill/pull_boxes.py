@@ -281,6 +281,8 @@ def _place(
             toward.setdefault(other.id, set()).add(one.wall)
         elif kind == "u":
             u_pulls[other.id] = (one.id, distance)
+    # Beside a corner there is room for the bushes of the wall round it.
+    corner = max((lock_ring(each.size, box.unit)[2] for each in box.raceways), default=0.0)
     found: list[Placed] = []
     need = {"width": 0.0, "height": 0.0}
     for wall, row in dict.fromkeys((raceway.wall, raceway.row) for raceway in box.raceways):
@@ -290,8 +292,8 @@ def _place(
         of_row = [each for each in box.raceways if (each.wall, each.row) == (wall, row)]
         away = [each for each in of_row if low_end in toward.get(each.id, set())]
         near = [each for each in of_row if each not in away]
-        low, low_extent = _in_a_row(near, box.unit, u_pulls)
-        high, high_extent = _in_a_row(away, box.unit, u_pulls)
+        low, low_extent = _in_a_row(near, box.unit, u_pulls, corner)
+        high, high_extent = _in_a_row(away, box.unit, u_pulls, corner)
         need[along_side] = max(need[along_side], low_extent + high_extent + ring_gap(box.unit))
         found += low
         found += [replace(each, along=long - each.along) for each in high]
@@ -299,12 +301,15 @@ def _place(
 
 
 def _in_a_row(
-    raceways: Sequence[Raceway], unit: Unit, u_pulls: dict[str, tuple[str, float]]
+    raceways: Sequence[Raceway],
+    unit: Unit,
+    u_pulls: dict[str, tuple[str, float]],
+    corner: float,
 ) -> tuple[list[Placed], float]:
-    """Side by side from a corner, and how far from it they reach."""
+    """Side by side, ``corner`` away from a corner, and how far from it they reach."""
     gap = ring_gap(unit)
     found: dict[str, Placed] = {}
-    reach = 0.0
+    reach = corner
     for raceway in raceways:
         hole, ring, _ = lock_ring(raceway.size, unit)
         middle = reach + gap + ring / 2

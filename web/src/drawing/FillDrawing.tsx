@@ -19,9 +19,10 @@ const MOST_DRAWN = 240;
 const WALL = 0.07;
 const RING_AT = 1.24;
 const RING = 0.1;
-const MARGIN = 34;
+const ASIDE = 34;
+const ABOVE = 40;
 /** Where a limit lies on the ring that is no share of the inside. */
-const LIMIT_TURN = 0.75;
+const LIMIT_TURN = 0.5;
 const LABEL_FROM = 9;
 const FONT = 12;
 
@@ -37,7 +38,7 @@ export function FillDrawing({ fill, colourBy, width, height }: Props) {
   const reach = round ? container.radius * (RING_AT + RING) : Math.max(container.width, 1) / 2;
   const tall = round ? 2 * reach : container.height;
   const scale = Math.max(
-    Math.min((width - 2 * MARGIN) / (2 * reach), (height - 2 * MARGIN) / tall),
+    Math.min((width - 2 * (round ? ASIDE : ABOVE)) / (2 * reach), (height - 2 * ABOVE) / tall),
     0.01,
   );
   const middle = { x: width / 2, y: round ? height / 2 : height / 2 + (tall * scale) / 2 };
@@ -152,7 +153,7 @@ function Ring({ fill, middle, radius }: RingProps) {
   const state = fill.passes ? (fill.share > fill.usable / fill.limit ? "amber" : "moss") : "brick";
   const ticks = [{ turn: limit, text: limitText(fill) }];
   if (fill.spare > 0) {
-    ticks.push({ turn: (limit * fill.usable) / fill.limit, text: "with spare" });
+    ticks.push({ turn: (limit * fill.usable) / fill.limit, text: "spare" });
   }
   return (
     <g transform={`translate(${middle.x} ${middle.y})`}>

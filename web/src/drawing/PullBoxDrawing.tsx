@@ -12,6 +12,8 @@ const STUB = 0.08;
 
 export function PullBoxDrawing({ answer }: { answer: Answer }) {
   const { drawn, least, units } = answer;
+  // Said twice, a pull is drawn once.
+  const pulls = [...new Map(answer.pulls.map((pull) => [pull.ends.join("-"), pull])).values()];
   return (
     <BoxFrame
       label={`A box ${drawn.width} by ${drawn.height} ${units} with ${answer.placed.length} raceways`}
@@ -23,7 +25,7 @@ export function PullBoxDrawing({ answer }: { answer: Answer }) {
           {answer.placed.map((each) => (
             <Raceway key={each.id} placed={each} view={view} answer={answer} />
           ))}
-          {answer.pulls.map((pull) => (
+          {pulls.map((pull) => (
             <Pull key={pull.ends.join("-")} pull={pull} view={view} answer={answer} />
           ))}
           <text

@@ -1,5 +1,5 @@
 // Quick checks: no job, no run. Conduit, trunking, boxes, pull boxes, holes, and whole schedules.
-import { lazy, Suspense } from "react";
+import { lazy, Suspense, useEffect, useRef } from "react";
 import { Link, Navigate, NavLink, useParams } from "react-router";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { classes } from "@/ui/classes";
@@ -24,6 +24,11 @@ type What = keyof typeof WHAT;
 
 export default function CheckScreen() {
   const what = useParams().what as What | undefined;
+  const tabs = useRef<HTMLElement>(null);
+  useEffect(() => {
+    const chosen = tabs.current?.querySelector(`[href="/check/${what}"]`);
+    chosen?.scrollIntoView({ inline: "nearest", block: "nearest" });
+  }, [what]);
   if (!what || !(what in WHAT)) {
     return <Navigate to="/check/conduit" replace />;
   }
@@ -36,6 +41,7 @@ export default function CheckScreen() {
         <h1 className="font-semibold">Quick check</h1>
       </TopBar>
       <nav
+        ref={tabs}
         aria-label="What to check"
         className="flex gap-1 overflow-x-auto border-b border-line bg-raised px-3"
       >

@@ -86,7 +86,7 @@ export default function PullBoxCheck() {
             title="Pulled"
             add="A pull"
             rows={pulls.map(([from = "", to = ""]) => ({ from, to }))}
-            fresh={() => ({ from: entries[0]?.id ?? "", to: entries[1]?.id ?? "" })}
+            fresh={() => ({ from: entries[0]?.id ?? "", to: entries.at(-1)?.id ?? "" })}
             onChange={(next) => change({ pulls: next.map(({ from, to }) => [from, to]) })}
           >
             {(row, set) => (
@@ -167,7 +167,7 @@ export function PullBoxAnswer({ answer }: { answer: PullBoxResult }) {
         <span className="text-soft">
           {have
             ? `${have.width} by ${have.height} ${units} at hand, ${least.width} by ${least.height} needed.`
-            : `Width by height inside, by the rule. ${answer.drawn.width} by ${answer.drawn.height} as drawn has room for every lock ring and distance.`}
+            : "Width by height inside, by the rule, as one looks into the box."}
         </span>
       </Verdict>
       <div className="grid gap-6 xl:grid-cols-[minmax(22rem,1fr)_minmax(18rem,0.8fr)]">

@@ -37,7 +37,7 @@ export function ScheduleTable({ name, rows }: Props) {
         />
       </div>
       <Scrolls label="Every row" className="overflow-x-auto rounded-lg border border-line bg-paper">
-        <table className="w-full text-sm">
+        <table className="w-full min-w-2xl text-sm">
           <thead className="text-xs text-soft">
             <tr>
               <th className="w-8 py-1.5">

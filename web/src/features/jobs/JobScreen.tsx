@@ -78,7 +78,7 @@ export function JobScreen() {
             <h1 className="text-2xl font-bold">{name}</h1>
             <p className="text-soft">{place}</p>
           </div>
-          <div className="flex gap-2">
+          <div className="flex flex-wrap gap-2">
             <Button onClick={() => window.location.assign(`/api/jobs/${jobId}/archive`)}>
               Export the job
             </Button>

@@ -28,9 +28,9 @@ export function JobsScreen() {
         <span className="truncate text-soft">{crew}</span>
       </TopBar>
       <main className="mx-auto w-full max-w-4xl flex-1 p-4 desk:p-8">
-        <div className="mb-4 flex items-center justify-between gap-4">
+        <div className="mb-4 flex flex-wrap items-center justify-between gap-4">
           <h1 className="text-2xl font-bold">Jobs</h1>
-          <div className="flex gap-2">
+          <div className="flex flex-wrap gap-2">
             <ButtonLink to="/check">Quick check</ButtonLink>
             <BringIn />
             <Button weight="main" onClick={() => setAdding(true)}>
@@ -44,7 +44,7 @@ export function JobsScreen() {
             A job is a place that you work at. Make the first one, then walk its first run.
           </p>
         ) : null}
-        <ul className="grid gap-3">
+        <ul className="grid grid-cols-1 gap-3">
           {jobs.data?.map((job) => (
             <li key={job.id}>
               <Link
