@@ -23,8 +23,8 @@ export function BoxSum({ answer, take }: { answer: BoxResult; take?: (box: strin
               <td className="py-1">{line.what}</td>
               <td className="text-right">{trimmed(line.allowances)}</td>
               <td className="text-right">{line.size}</td>
-              <td className="text-right">{line.each.toFixed(2)}</td>
-              <td className="text-right font-semibold">{line.volume.toFixed(2)}</td>
+              <td className="pl-3 text-right">{line.each.toFixed(2)}</td>
+              <td className="pl-3 text-right font-semibold">{line.volume.toFixed(2)}</td>
             </tr>
           ))}
           <tr className="border-t-2 border-ink font-bold">
