@@ -11,6 +11,7 @@ from typing import Literal
 from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import copper_kcmil, fill_limits, lock_rings, wire_name
 from yarrow.fill.boxes import Sized
+from yarrow.fill.conductor import Conductor
 from yarrow.fill.method import Rule, trimmed
 from yarrow.fill.rings import lock_ring, ring_gap
 from yarrow.finding import Finding, nothing_wrong
@@ -125,6 +126,13 @@ class PullBoxResult:
     def can_be_made(self) -> bool:
         """Whether no finding is an error."""
         return nothing_wrong(self.findings)
+
+
+def is_large(conductor: Conductor) -> bool:
+    """4 AWG and up, which goes by the pull box rule."""
+    sizes = list(copper_kcmil())
+    from_size = sizes.index(fill_limits()["pull_box"]["from_size"])
+    return conductor.size is not None and sizes.index(conductor.size) >= from_size
 
 
 def nominal(size: str, unit: Unit) -> float:

@@ -6,11 +6,11 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from yarrow.catalog.tables import TradeSize
-from yarrow.catalog.wiring import WireSize, box_allowances, copper_kcmil, fill_limits
+from yarrow.catalog.wiring import WireSize, box_allowances
 from yarrow.fill.boxes import Box, BoxResult, BoxWires, Sized, check_box
 from yarrow.fill.conductor import Conductor
 from yarrow.fill.entries import EntriesResult, Entry, OpenBox, check_entries
-from yarrow.fill.pull_boxes import PullBox, PullBoxResult, Raceway, Wall, check_pull_box
+from yarrow.fill.pull_boxes import PullBox, PullBoxResult, Raceway, Wall, check_pull_box, is_large
 from yarrow.finding import Finding, nothing_wrong
 from yarrow.measure.units import Unit
 
@@ -133,13 +133,6 @@ def _told(meeting: Meeting) -> MeetingRun:
         meeting.wall,
         meeting.row,
     )
-
-
-def is_large(conductor: Conductor) -> bool:
-    """4 AWG and up, which goes by the pull box rule."""
-    sizes = list(copper_kcmil())
-    from_size = sizes.index(fill_limits()["pull_box"]["from_size"])
-    return conductor.size is not None and sizes.index(conductor.size) >= from_size
 
 
 def _volume(box: SiteBox, findings: list[Finding]) -> BoxResult | None:

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Literal
 
-from yarrow.catalog.wiring import copper_kcmil, fill_limits
+from yarrow.catalog.wiring import fill_limits
 from yarrow.fill.area import Area
 from yarrow.fill.check import check_fill
 from yarrow.fill.compare import beside
@@ -15,6 +15,7 @@ from yarrow.fill.conductor import Conductor, Holder
 from yarrow.fill.factor import Factor
 from yarrow.fill.method import Method, MethodName, NoFigure
 from yarrow.fill.pull import Pull, pull_both_ways, stretches
+from yarrow.fill.pull_boxes import is_large
 from yarrow.fill.pull_points import BendOnPipe, PullPoint, PullPoints
 from yarrow.fill.result import FillResult
 from yarrow.fill.weight import mass_of, tension_limit_of
@@ -179,19 +180,13 @@ def _break(wires: Wires, point: PullPoint, words: Words) -> Break:
     return Break(point, kind, text)
 
 
-LARGE = fill_limits()["pull_box"]["from_size"]
-
-
 def point_kind(wires: Wires) -> str:
     """What breaks a run: by country, and by the largest wire in it."""
     if wires.holder.unit == "mm":
         return "a draw-in box or inspection elbow"
-    sizes = list(copper_kcmil())
-    large = any(
-        each.size is not None and sizes.index(each.size) >= sizes.index(LARGE)
-        for each in wires.conductors
-    )
-    return "a pull box sized for 4 AWG and larger" if large else "a conduit body or junction box"
+    if any(is_large(conductor) for conductor in wires.conductors):
+        return "a pull box sized for 4 AWG and larger"
+    return "a conduit body or junction box"
 
 
 KILOGRAM_FORCE = 9.80665
