@@ -84,6 +84,50 @@ class OfARun(PageTest):
         pull = self.run_named("Bottling line drop").document["wires"]["pull"]
         self.assertEqual(pull["mass"], 2)
 
+    def test_circuits_become_conductors_and_colours_tell_what_is_asked(self) -> None:
+        browser = self.browser
+        self.open_run(PRESS_HALL)
+        browser.keys("w")
+        browser.see("svg[data-packed='8']")
+        browser.press("Kind of circuit", "[role=combobox]")
+        browser.press("radial", "[role=option]")
+        # A line, a neutral; the ground of the other circuits serves this one too.
+        browser.see("svg[data-packed='7']")
+        browser.press("Travellers", "[role=combobox]")
+        browser.press("2 travellers", "[role=option]")
+        browser.see("svg[data-packed='9']")
+        first = browser.see("svg[data-packed] ellipse").get_attribute("fill")
+        self.assertIn("--wire-", first or "")
+        browser.press("By phase colours", "[role=radio]")
+        browser.until(
+            lambda: (
+                "--us-" in (browser.see("svg[data-packed] ellipse").get_attribute("fill") or "")
+            ),
+            "phase colours, now that they are asked for",
+        )
+        browser.press("Take this circuit out")
+        browser.see("svg[data-packed='5']")
+        browser.press("Add wire")
+        browser.press("An oval cable", "[role=menuitem]")
+        browser.see("svg[data-packed='6']")
+        browser.see_text("Saved")
+        kept = self.run_named(PRESS_HALL).document["wires"]
+        self.assertEqual(kept["conductors"], [{"count": 1, "width": "0.41", "height": "0.18"}])
+        browser.keys("w")
+        browser.see("[aria-label='The shape'] svg")
+        self.assertEqual(browser.complaints(), [])
+
+    def test_no_wires_and_back_again(self) -> None:
+        browser = self.browser
+        self.open_run(PRESS_HALL)
+        browser.press("Wires", "[data-fill], dt button")
+        browser.see("[data-verdict]")
+        browser.press("No wires")
+        browser.see_text("Say what goes in")
+        self.assertEqual(browser.all("[data-fill]"), [])
+        browser.chord(Keys.CONTROL, "z")
+        browser.see("[data-verdict]")
+
 
 class WithoutARun(PageTest):
     def test_three_entries_and_the_answer_is_there(self) -> None:
@@ -125,6 +169,30 @@ class WithoutARun(PageTest):
         browser.see_text("behind a device's screws", "[data-finding=at-the-screws]")
         self.assertEqual(browser.complaints(), [])
 
+    def test_what_can_t_be_read_is_said_where_it_stands(self) -> None:
+        browser = self.browser
+        self.sign_in()
+        self.go("/check/conduit")
+        browser.see("[data-verdict=fits]")
+        field = browser.see("input[aria-label='How many']")
+        field.send_keys(Keys.CONTROL, "a")
+        field.send_keys("1000000")
+        browser.see_text("from 1 to 10000", "[role=alert]")
+        field.send_keys(Keys.CONTROL, "a")
+        field.send_keys("9")
+        browser.gone("from 1 to 10000")
+        browser.write("spare", "95")
+        browser.see_text("from 0 to 90", "[role=alert]")
+        browser.write("spare", "20")
+        browser.see("[data-verdict=spare]")
+        browser.press("Take 3/4", "[data-finding=spare-not-kept] button")
+        browser.see("[data-verdict=fits]")
+        self.go("/check/box")
+        browser.press("Box", "[role=combobox]")
+        browser.press("conduit body", "[role=option]")
+        browser.see_text("12 in³ there", "[data-verdict]")
+        browser.see_text("The box is too small", "[data-verdict]")
+
     def bring_in(self, table: bytes, label: str = "A schedule as CSV") -> None:
         with tempfile.NamedTemporaryFile(suffix=".csv", delete=False) as file:
             file.write(table)
@@ -165,6 +233,34 @@ class WithoutARun(PageTest):
 
 
 class AtABox(PageTest):
+    def test_who_changes_a_box_second_is_told(self) -> None:
+        browser = self.browser
+        job = self.run_named(PRESS_HALL).job_id
+        self.sign_in()
+        self.go(f"/jobs/{job}/box?name=Press%20hall%20junction")
+        browser.see("[data-met]")
+        box = SiteBox.objects.get(key="press hall junction")
+        box.version += 1
+        box.save()
+        browser.press("A device in the middle", "button[role=checkbox], label")
+        browser.see_text("changed this box meanwhile", "[role=status]")
+        box.refresh_from_db()
+        self.assertNotIn("device", box.document)
+
+    def test_large_wire_is_checked_by_the_box_at_hand(self) -> None:
+        browser = self.browser
+        job = self.run_named(PRESS_HALL).job_id
+        self.sign_in()
+        self.go(f"/jobs/{job}/box?name=Bottling%20pull%20box")
+        browser.see_text("12 by 12 in at hand, 7.5 by 7.5 needed", "section[aria-label='Pull box']")
+        field = browser.see("section[aria-label='Its sides'] input")
+        field.send_keys(Keys.CONTROL, "a")
+        field.send_keys("7")
+        browser.see_text("The box is too small", "section[aria-label='Pull box']")
+        browser.until(lambda: browser.all("[data-saving=saved]"), "saved")
+        self.go(f"/jobs/{job}")
+        browser.see_text("something about it does not do", "section[aria-label=Boxes]")
+
     def test_a_run_names_a_box_and_the_box_shows_it_whole(self) -> None:
         browser = self.browser
         run = self.open_run("Weighbridge, on strut")

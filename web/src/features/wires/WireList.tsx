@@ -77,7 +77,7 @@ export function WireList(props: Props) {
           trigger={
             <Button className="px-3">
               <Icon name="add" />
-              Add
+              Add wire
             </Button>
           }
           actions={[
