@@ -256,7 +256,7 @@ class AtABox(PageTest):
         field = browser.see("section[aria-label='Its sides'] input")
         field.send_keys(Keys.CONTROL, "a")
         field.send_keys("7")
-        browser.see_text("The box is too small", "section[aria-label='Pull box']")
+        browser.see_text("It is too small", "section[aria-label='Pull box']")
         browser.until(lambda: browser.all("[data-saving=saved]"), "saved")
         self.go(f"/jobs/{job}")
         browser.see_text("something about it does not do", "section[aria-label=Boxes]")

@@ -11,7 +11,7 @@ from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
-from yarrow.runs.wires import PlannedPull, PlannedWires
+from yarrow.runs.wires import PlannedPull, PlannedWires, duct_metres
 
 
 def wired(*walk: dict[str, Any], conductors: list[dict[str, Any]], **wires: Any) -> PlannedWires:
@@ -128,6 +128,33 @@ class PullPointsOfARun(unittest.TestCase):
         plan = steel(*(turn(400, side) for side in ("left", "out") * 3), end(400), conductors=[])
         assert plan.wires is not None
         self.assertIn("draw-in", plan.wires.breaks[0].kind)
+
+
+class OutdoorDucts(unittest.TestCase):
+    def test_two_hundred_metres_less_fifty_a_quarter_and_never_more_than_270(self) -> None:
+        # 0, 1, 2 and 3 quarters: 200, 150, 100, 50 m.
+        self.assertEqual([duct_metres(90 * n) for n in range(6)], [200, 150, 100, 50, 0, 0])
+        four = [turn(40, side) for side in ("left", "out", "left", "out")]
+        plan = planned(*four, end(40), wires={"duct": True})
+        self.assertEqual(plan.totals.limit_degrees, 270)
+        assert plan.wires is not None
+        self.assertEqual(plan.wires.duct_m, 0)
+        self.assertIn("too-many-degrees", [f.code for f in plan.findings])
+
+    def test_a_duct_that_is_too_long_for_its_bends(self) -> None:
+        # 5,000 in of straight and 1,000 more round a corner: 152 m of 150.
+        long = planned(turn(5000), end(1000), wires={"duct": True})
+        finding = next(f for f in long.findings if f.code == "duct-too-long")
+        self.assertIn("150 m", finding.text)
+        self.assertTrue(finding.source)
+        short = planned(turn(4900), end(1000), wires={"duct": True})
+        self.assertNotIn("duct-too-long", [f.code for f in short.findings])
+        indoors = planned(turn(5000), end(1000), wires={})
+        self.assertNotIn("duct-too-long", [f.code for f in indoors.findings])
+
+    def test_a_limit_of_one_s_own_stands_over_it(self) -> None:
+        plan = planned(end(60), wires={"duct": True, "most_degrees": 180})
+        self.assertEqual(plan.totals.limit_degrees, 180)
 
 
 class ThePull(unittest.TestCase):

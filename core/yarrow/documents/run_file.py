@@ -31,7 +31,7 @@ from yarrow.catalog.tables import (
 )
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.schema import reader
-from yarrow.documents.wire_reading import read_wires, trade_size
+from yarrow.documents.wire_reading import most_degrees, read_wires, trade_size
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.rounding import STEPS, USUAL_STEP
@@ -108,7 +108,7 @@ def read_run(document: object) -> Survey:
         order=tuple(Next(**each) for each in shape.get("order", [])),
         stance=_stance(shape["stance"], bender, worked) if "stance" in shape else None,
         wires=read_wires(shape["wires"], conduit, unit) if "wires" in shape else None,
-        most_degrees=shape.get("wires", {}).get("most_degrees"),
+        most_degrees=most_degrees(shape.get("wires", {})),
     )
     rack = _rack(shape["rack"], unit, worked, setup) if "rack" in shape else None
     return Survey(replace(setup, worked=tuple(worked)), said, meet, rack)

@@ -12,6 +12,7 @@ from yarrow.catalog.wiring import (
     WireSize,
     bores,
     factor_rule,
+    fill_limits,
     insulation_called,
     insulations,
     uk_cables,
@@ -203,6 +204,7 @@ def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
         conductors=read_conductors(shape, "wires.", method, unit),
         spare=shape["spare"],
         nipple=shape["nipple"],
+        duct=shape["duct"],
         pull=PullAsked(
             asked.get("mass"),
             asked["state"],
@@ -212,6 +214,13 @@ def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
             UP[asked["up"]],
         ),
     )
+
+
+def most_degrees(shape: dict[str, Any]) -> float | None:
+    """The limit between pull points that a run's wires ask for; None: the usual."""
+    usual = float(fill_limits()["duct"]["most_degrees"]) if shape.get("duct") else None
+    asked: float | None = shape.get("most_degrees", usual)
+    return asked
 
 
 UP: dict[str, Vector | None] = {

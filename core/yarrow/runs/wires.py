@@ -51,6 +51,7 @@ class Wires:
     spare: float
     nipple: bool
     pull: PullAsked
+    duct: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -82,7 +83,8 @@ class PlannedPull:
 @dataclass(frozen=True, slots=True)
 class PlannedWires:
     """What a run says of its wire. ``fill`` is None where the rule set has no figure for it, which
-    the findings tell; ``bends`` counts right angles (a double set counts as one)."""
+    the findings tell; ``bends`` counts right angles (a double set counts as one); ``duct_m`` is how
+    long an outdoor duct with these bends may be between pull points (None: it is none)."""
 
     fill: FillResult | None
     bends: int
@@ -90,6 +92,7 @@ class PlannedWires:
     points: PullPoints
     breaks: tuple[Break, ...]
     pull: PlannedPull | None
+    duct_m: float | None
     findings: tuple[Finding, ...]
 
     @property
@@ -133,8 +136,27 @@ def plan_wires(
         points=points,
         breaks=tuple(_break(wires, point, words) for point in points.points),
         pull=_pull(wires, unit, pipe, vertices) if wires.conductors else None,
-        findings=tuple(findings),
+        duct_m=duct_metres(points.degrees) if wires.duct else None,
+        findings=(*findings, *(_duct_findings(length_m, points.degrees) if wires.duct else ())),
     )
+
+
+def duct_metres(degrees_bent: float) -> float:
+    """How long an outdoor duct may be between pull points: less for every quarter turn."""
+    told = fill_limits()["duct"]
+    return max(float(told["metres"] - told["less_per_quarter"] * degrees_bent / 90), 0.0)
+
+
+def _duct_findings(length_m: Fraction, degrees_bent: float) -> list[Finding]:
+    most = duct_metres(degrees_bent)
+    if length_m <= most:
+        return []
+    text = (
+        f"An outdoor duct that bends {degrees(degrees_bent)} may be {most:.0f} m between pull "
+        f"points; this is {float(length_m):.0f} m. Put a pull box in."
+    )
+    source = fill_limits()["duct"]["source"]
+    return [Finding("warning", "duct-too-long", text, path="wires.duct", source=source)]
 
 
 def _method(wires: Wires, length_m: Fraction, length_mm: float, bends: int) -> Method:
@@ -270,14 +292,16 @@ def _pull_findings(pull: Pull, force: str, pressure: str) -> list[Finding]:
 
 def wire_findings(planned: PlannedWires) -> list[Finding]:
     """What the plan says of its wire: a warning, since the pipe can be bent all the same."""
-    if planned.findings:
-        first = planned.findings[0]
-        return [Finding("warning", "wires-not-checked", first.text, path="wires")]
+    said = [finding for finding in planned.findings if finding.level == "warning"]
+    missing = [finding for finding in planned.findings if finding.level == "error"]
+    if missing:
+        return [*said, Finding("warning", "wires-not-checked", missing[0].text, path="wires")]
     fill = planned.fill
     if fill is None or fill.passes:
-        return []
+        return said
     gravest = next(finding for finding in fill.findings if finding.level == "error")
     return [
+        *said,
         Finding(
             "warning",
             "wires-do-not-fit",
@@ -285,5 +309,5 @@ def wire_findings(planned: PlannedWires) -> list[Finding]:
             path="wires",
             remedy=gravest.remedy,
             source=gravest.source,
-        )
+        ),
     ]

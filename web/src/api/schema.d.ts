@@ -2338,13 +2338,16 @@ export interface components {
         /**
          * PlannedWires
          * @description What a run says of its wire. ``fill`` is None where the rule set has no figure for it, which
-         *     the findings tell; ``bends`` counts right angles (a double set counts as one).
+         *     the findings tell; ``bends`` counts right angles (a double set counts as one); ``duct_m`` is how
+         *     long an outdoor duct with these bends may be between pull points (None: it is none).
          */
         PlannedWires: {
             /** Bends */
             bends: number;
             /** Breaks */
             breaks: components["schemas"]["Break"][];
+            /** Duct M */
+            duct_m: number | null;
             fill: components["schemas"]["FillResult"] | null;
             /** Findings */
             findings: components["schemas"]["Finding"][];
@@ -3226,6 +3229,8 @@ export interface components {
         RunDocument_wires: {
             circuits?: components["schemas"]["RunDocument_circuits"];
             conductors?: components["schemas"]["RunDocument_conductors"];
+            /** @description An outdoor duct: 270 degrees, and 200 m between pull points less 50 for every quarter turn. */
+            duct?: boolean;
             /**
              * @description Left out, what the conduit's own country does.
              * @enum {string}

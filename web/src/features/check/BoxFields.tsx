@@ -1,4 +1,5 @@
 // What a box is and what is in it: wires by what they do there, grounds, devices, clamps.
+import { useState } from "react";
 import type { Schemas } from "@/api/client";
 import { useCatalogue } from "@/api/queries";
 import { CountField } from "@/features/wires/CountField";
@@ -215,16 +216,18 @@ function WhichBox({ document, change }: Props) {
 }
 
 function RingField({ document, change }: Props) {
-  const [first] = document.rings ?? [];
+  const said = (document.rings ?? []).join(" + ");
+  const [typed, setTyped] = useState<string | null>(null);
   return (
     <TextField
       label="Rings on it, in³"
-      inputMode="decimal"
-      placeholder="none"
-      value={String(first ?? "")}
+      placeholder="none, or 6.5 + 3"
+      value={typed ?? said}
+      onBlur={() => setTyped(null)}
       onChange={(event) => {
-        const volume = asNumber(event.target.value);
-        change({ rings: volume === undefined ? [] : [volume] });
+        setTyped(event.target.value);
+        const rings = event.target.value.split("+").filter((ring) => ring.trim());
+        change({ rings: rings.map((ring) => asNumber(ring) ?? 0) });
       }}
     />
   );

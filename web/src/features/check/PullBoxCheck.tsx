@@ -1,12 +1,13 @@
 // A pull box: raceways, what is pulled, and the least box, drawn to scale.
 import type { Schemas } from "@/api/client";
-import { CHECKS } from "@/api/queries";
+import { CHECKS, useCatalogue } from "@/api/queries";
 import { PullBoxDrawing } from "@/drawing/PullBoxDrawing";
 import { CountField } from "@/features/wires/CountField";
 import { FillFindings } from "@/features/wires/FillFindings";
-import { type Fields, said } from "@/model/wires";
+import { type Fields, said, sizeName } from "@/model/wires";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
+import { Tick } from "@/ui/Tick";
 import { Halves } from "./Halves";
 import { Problems } from "./Problems";
 import { Rows } from "./Rows";
@@ -111,6 +112,7 @@ export default function PullBoxCheck() {
             )}
           </Rows>
           <Have document={document} change={change} />
+          <Body document={document} change={change} />
           <Problems problems={problems} refusal={refusal} />
         </>
       }
@@ -149,6 +151,53 @@ function Have({ document, change }: HaveProps) {
   );
 }
 
+const BODY = {
+  marked: { count: 3, size: "2" },
+  conductors: { count: 3, size: "2" },
+} as const;
+
+const SAID = { marked: "It is marked for", conductors: "Through it go" } as const;
+
+/** A conduit body in place of a box, by what its maker has marked it for. */
+function Body({ document, change }: HaveProps) {
+  const known = useCatalogue().data?.conductors ?? [];
+  const sizes = known
+    .filter(({ insulation }) => insulation === "thhn")
+    .map(({ size }) => ({ value: size, label: sizeName(size) }));
+  const { body } = document;
+  return (
+    <div className="grid gap-1">
+      <Tick
+        checked={body !== undefined}
+        onChange={(is) => change({ body: is ? { ...BODY } : undefined })}
+      >
+        A conduit body with a marking
+      </Tick>
+      {body
+        ? (["marked", "conductors"] as const).map((part) => (
+            <span key={part} className="flex items-center gap-2">
+              <span className="text-soft">{SAID[part]}</span>
+              <CountField
+                label={`${SAID[part]}, how many`}
+                value={body[part].count}
+                onChange={(count) =>
+                  change({ body: { ...body, [part]: { ...body[part], count } } })
+                }
+              />
+              <Select
+                look="word"
+                label={`${SAID[part]}, size`}
+                value={body[part].size}
+                options={sizes}
+                onChange={(size) => change({ body: { ...body, [part]: { ...body[part], size } } })}
+              />
+            </span>
+          ))
+        : null}
+    </div>
+  );
+}
+
 export function PullBoxAnswer({ answer }: { answer: PullBoxResult }) {
   const { least, units, have, passes } = answer;
   return (
@@ -156,11 +205,11 @@ export function PullBoxAnswer({ answer }: { answer: PullBoxResult }) {
       <Verdict
         passes={passes ?? true}
         word={
-          have === null
+          passes === null
             ? `At least ${least.width || "any"} by ${least.height || "any"} ${units}`
             : passes
-              ? "The box is large enough"
-              : "The box is too small"
+              ? "It is large enough"
+              : "It is too small"
         }
         rule={answer.rule}
       >

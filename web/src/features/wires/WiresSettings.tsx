@@ -22,7 +22,8 @@ export function WiresSettings({ wires }: { wires: Wires }) {
   const fill = usePlanState().plan?.wires?.fill;
   const metric = METRIC.includes(type);
   const method = wires.method ?? fill?.method ?? (metric ? "factor" : "area");
-  const degrees = String(wires.most_degrees ?? 360);
+  const usual = wires.duct ? "270" : "360";
+  const degrees = String(wires.most_degrees ?? usual);
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-line px-4 pb-2 text-sm">
       <span className="text-soft">Checked</span>
@@ -52,9 +53,15 @@ export function WiresSettings({ wires }: { wires: Wires }) {
             : [...HABITS, { value: degrees, label: `${degrees}° between pull points` }]
         }
         onChange={(next) =>
-          change(setWires({ most_degrees: next === "360" ? undefined : Number(next) }))
+          change(setWires({ most_degrees: next === usual ? undefined : Number(next) }))
         }
       />
+      <Tick
+        checked={wires.duct ?? false}
+        onChange={(duct) => change(setWires({ duct: duct || undefined }))}
+      >
+        outdoor duct
+      </Tick>
       {metric ? null : (
         <Tick
           checked={wires.nipple ?? false}
