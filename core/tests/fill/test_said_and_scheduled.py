@@ -203,6 +203,18 @@ class Schedules(unittest.TestCase):
             ],
         )
 
+    def test_a_cell_over_two_lines_keeps_the_count_of_lines(self) -> None:
+        found = self.refused(table('"Feed,\nupper",emt,1/2,,,9 x 12', "b,emt,5/8,,,9 x 12"))
+        self.assertEqual([place for place, _ in found], ["line 4, column 3 (size)"])
+
+    def test_a_cell_without_end_and_a_quote_that_is_never_closed(self) -> None:
+        endless = table(f"{'x' * 200_000},emt,1/2,,,9 x 12")
+        self.assertEqual(self.refused(endless)[0][0], "line 2")
+        open_quote = table('"a,emt,1/2,,,9 x 12', *["b,emt,1/2,,,9 x 12"] * 30)
+        ((place, told),) = self.refused(open_quote)
+        self.assertTrue(place.startswith("line 2"))
+        self.assertIn("400 letters", told)
+
     def test_factors_without_a_length_say_which_column(self) -> None:
         head = "name,type,size,wires"
         ((place, told),) = self.refused(table("a,steel,20,3 x 2.5", head=head), "mm")

@@ -73,16 +73,14 @@ def read_schedule(data: bytes, unit: Unit) -> list[ScheduleRow]:
     Raises: Unreadable, with line and column of everything that can't be read.
     """
     text = _decoded(data)
-    lines = list(csv.reader(io.StringIO(text), delimiter=_delimiter(text), strict=False))
-    head = next((at for at, cells in enumerate(lines) if any(map(str.strip, cells))), None)
-    if head is None:
+    filled = _filled_lines(text)
+    if not filled:
         raise Unreadable([Refusal("line 1", f"the columns {', '.join(NEEDED)}")])
-    columns = [cell.strip().lower() for cell in lines[head]]
-    _check_columns(columns, head + 1)
+    head, named = filled[0]
+    columns = [cell.strip().lower() for cell in named]
+    _check_columns(columns, head)
     found, refusals = [], []
-    for at, cells in enumerate(lines[head + 1 :], start=head + 2):
-        if not any(map(str.strip, cells)):
-            continue
+    for at, cells in filled[1:]:
         try:
             found.append(_row(at, columns, cells, unit))
         except Refusal as refusal:
@@ -90,7 +88,7 @@ def read_schedule(data: bytes, unit: Unit) -> list[ScheduleRow]:
     if len(found) + len(refusals) > MOST_ROWS:
         raise Unreadable([Refusal("table", f"at most {MOST_ROWS} rows")])
     if not found and not refusals:
-        refusals = [Refusal(f"line {head + 2}", "at least one row below the columns")]
+        refusals = [Refusal(f"line {head + 1}", "at least one row below the columns")]
     if refusals:
         raise Unreadable(refusals[:MOST_TOLD])
     return found
@@ -200,6 +198,22 @@ def _decoded(data: bytes) -> str:
         line = text[: text.index("\x00")].count("\n") + 1
         raise Unreadable([Refusal(f"line {line}", "a table as text, without control codes")])
     return text.replace("\r\n", "\n").replace("\r", "\n")
+
+
+def _filled_lines(text: str) -> list[tuple[int, list[str]]]:
+    """Every record that is not empty, with the line of the file that it begins on."""
+    reader = csv.reader(io.StringIO(text), delimiter=_delimiter(text))
+    found = []
+    begins = 1
+    try:
+        for cells in reader:
+            if any(map(str.strip, cells)):
+                found.append((begins, cells))
+            begins = reader.line_num + 1
+    except csv.Error:
+        expected = f"cells of at most {LONGEST_CELL} letters, every quote closed"
+        raise Unreadable([Refusal(f"line {begins}", expected)]) from None
+    return found
 
 
 def _delimiter(text: str) -> str:
