@@ -178,5 +178,5 @@ class HolesInARow(unittest.TestCase):
 
     def test_told_and_found_places_together(self) -> None:
         told = holes(("A", "left", 2, 1, "1/2"))
-        self.assertEqual(told.rule.edition, "1")
+        self.assertEqual(told.rule.edition, "2026")
         self.assertEqual(told.entries[0].along_text, "2")

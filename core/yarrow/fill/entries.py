@@ -111,6 +111,7 @@ def check_entries(box: OpenBox) -> EntriesResult:
             found.append(Finding("error", "meet-at-corner", text, path=f"entries[{at}].at"))
     if box.device:
         found += [f for at, entry in enumerate(placed) for f in _at_device(box, entry, at)]
+    told = fill_limits()["entries"]
     passes = nothing_wrong(found)
     return EntriesResult(
         "yarrow.entries-result/1",
@@ -119,7 +120,7 @@ def check_entries(box: OpenBox) -> EntriesResult:
         passes,
         tuple(placed),
         tuple(spacings),
-        Rule("lock rings and bushes must not meet", fill_limits()["entries"]["source"], "1"),
+        Rule("lock rings and bushes must not meet", told["source"], told["edition"]),
         tuple(found),
     )
 
