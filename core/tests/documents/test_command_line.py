@@ -307,3 +307,16 @@ class Checks(unittest.TestCase):
         # Four at 2.25 in a box of 7.5.
         self.assertEqual(answer.returncode, 3)
         self.assertEqual(json.loads(answer.stdout)["volume"]["needed"], 9.0)
+
+    def test_the_catalogue_has_what_forms_offer(self) -> None:
+        known = json.loads(yarrow("catalog").stdout)
+        kinds = {each["kind"]: each["neutral"] for each in known["circuits"]}
+        self.assertEqual((kinds["lighting"], kinds["three_phase"]), (True, False))
+        self.assertEqual(known["factor_sizes"], ["16", "20", "25", "32", "38", "50", "63"])
+        self.assertEqual([each["size"] for each in known["box_wires"]][0::6], ["18", "6"])
+        self.assertEqual(
+            {each["units"] for each in known["raceways"] if each["size"] in ("20", "1/2")},
+            {"in", "mm"},
+        )
+        points = {"usual": 360, "stricter": 270, "duct": 270}
+        self.assertEqual(known["pull_points"], points)

@@ -10,8 +10,18 @@ from yarrow.benders.bender import Bender
 from yarrow.benders.catalogued import catalogued
 from yarrow.catalog.reading import source_of
 from yarrow.catalog.tables import BenderEntry, ShoeFit, benders, conduits, fittings
-from yarrow.catalog.wiring import standard_boxes, trunkings, uk_cables, us_wires
+from yarrow.catalog.wiring import (
+    box_allowances,
+    factor_rule,
+    fill_limits,
+    lock_rings,
+    standard_boxes,
+    trunkings,
+    uk_cables,
+    us_wires,
+)
 from yarrow.documents.bender_file import MarkName, mark_names
+from yarrow.fill.circuits import circuit_kinds
 from yarrow.measure.units import Unit
 
 
@@ -106,6 +116,40 @@ class CataloguedTrunking:
 
 
 @dataclass(frozen=True, slots=True)
+class CataloguedRaceway:
+    """A size of raceway that can enter a box."""
+
+    size: str
+    units: Unit
+
+
+@dataclass(frozen=True, slots=True)
+class CataloguedBoxWire:
+    """A wire size that boxes go by volume for, with its allowance in cubic inches."""
+
+    size: str
+    volume: float
+
+
+@dataclass(frozen=True, slots=True)
+class CataloguedCircuit:
+    """A kind of circuit; ``neutral``: has one where nothing is said."""
+
+    kind: str
+    name: str
+    neutral: bool
+
+
+@dataclass(frozen=True, slots=True)
+class PullPointLimits:
+    """Degrees between pull points: the rule, the stricter habit, an outdoor duct."""
+
+    usual: float
+    stricter: float
+    duct: float
+
+
+@dataclass(frozen=True, slots=True)
 class Catalogue:
     """Everything that a run can name."""
 
@@ -115,6 +159,11 @@ class Catalogue:
     conductors: tuple[CataloguedConductor, ...]
     boxes: tuple[CataloguedBox, ...]
     trunking: tuple[CataloguedTrunking, ...]
+    raceways: tuple[CataloguedRaceway, ...]
+    factor_sizes: tuple[str, ...]
+    box_wires: tuple[CataloguedBoxWire, ...]
+    circuits: tuple[CataloguedCircuit, ...]
+    pull_points: PullPointLimits
 
 
 def catalogue() -> Catalogue:
@@ -145,6 +194,28 @@ def catalogue() -> Catalogue:
             CataloguedTrunking(t.size, t.width, t.height, t.factor, source_of("trunking-uk"))
             for t in trunkings().values()
         ),
+        raceways=tuple(
+            CataloguedRaceway(size, "in" if unit == "in" else "mm")
+            for size, (_, unit) in lock_rings().items()
+        ),
+        factor_sizes=tuple(factor_rule().conduits),
+        box_wires=tuple(
+            CataloguedBoxWire(size, float(volume)) for size, volume in box_allowances().items()
+        ),
+        circuits=tuple(
+            CataloguedCircuit(kind, told.name, told.neutral)
+            for kind, told in circuit_kinds().items()
+        ),
+        pull_points=_pull_points(),
+    )
+
+
+def _pull_points() -> PullPointLimits:
+    told = fill_limits()
+    return PullPointLimits(
+        float(told["pull_points"]["most_degrees"]),
+        float(told["pull_points"]["stricter_degrees"]),
+        float(told["duct"]["most_degrees"]),
     )
 
 

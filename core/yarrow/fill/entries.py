@@ -71,11 +71,12 @@ class Spacing:
 @dataclass(frozen=True, slots=True)
 class EntriesResult:
     """Whether all entries go together, and how far apart they have to be, in a box of those
-    inside ``sides``."""
+    inside ``sides``, with a ``device`` in the middle or none."""
 
     format: str
     units: Unit
     sides: Sides
+    device: Sides | None
     passes: bool
     entries: tuple[PlacedEntry, ...]
     spacings: tuple[Spacing, ...]
@@ -117,12 +118,24 @@ def check_entries(box: OpenBox) -> EntriesResult:
         "yarrow.entries-result/1",
         box.unit,
         Sides(box.width, box.height),
+        _device(box),
         passes,
         tuple(placed),
         tuple(spacings),
         Rule("lock rings and bushes must not meet", told["source"], told["edition"]),
         tuple(found),
     )
+
+
+def _device(box: OpenBox) -> Sides | None:
+    """How large the device in the middle is taken to be; None: there is none."""
+    told = fill_limits()["entries"]
+    if not box.device:
+        return None
+    wide, high = (
+        convert_length(told[f"device_{side}_in"], "in", box.unit) for side in ("wide", "high")
+    )
+    return Sides(wide, high)
 
 
 def _all_placed(box: OpenBox) -> list[PlacedEntry]:

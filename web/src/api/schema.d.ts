@@ -1245,14 +1245,23 @@ export interface components {
         Catalogue: {
             /** Benders */
             benders: components["schemas"]["CataloguedBender"][];
+            /** Box Wires */
+            box_wires: components["schemas"]["CataloguedBoxWire"][];
             /** Boxes */
             boxes: components["schemas"]["CataloguedBox"][];
+            /** Circuits */
+            circuits: components["schemas"]["CataloguedCircuit"][];
             /** Conductors */
             conductors: components["schemas"]["CataloguedConductor"][];
             /** Conduit */
             conduit: components["schemas"]["CataloguedConduit"][];
+            /** Factor Sizes */
+            factor_sizes: string[];
             /** Fittings */
             fittings: components["schemas"]["CataloguedFitting"][];
+            pull_points: components["schemas"]["PullPointLimits"];
+            /** Raceways */
+            raceways: components["schemas"]["CataloguedRaceway"][];
             /** Trunking */
             trunking: components["schemas"]["CataloguedTrunking"][];
         };
@@ -1291,6 +1300,28 @@ export interface components {
             source: string;
             /** Volume */
             volume: number;
+        };
+        /**
+         * CataloguedBoxWire
+         * @description A wire size that boxes go by volume for, with its allowance in cubic inches.
+         */
+        CataloguedBoxWire: {
+            /** Size */
+            size: string;
+            /** Volume */
+            volume: number;
+        };
+        /**
+         * CataloguedCircuit
+         * @description A kind of circuit; ``neutral``: has one where nothing is said.
+         */
+        CataloguedCircuit: {
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Neutral */
+            neutral: boolean;
         };
         /**
          * CataloguedConductor
@@ -1353,6 +1384,19 @@ export interface components {
             kind: string;
             /** Name */
             name: string;
+        };
+        /**
+         * CataloguedRaceway
+         * @description A size of raceway that can enter a box.
+         */
+        CataloguedRaceway: {
+            /** Size */
+            size: string;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
         };
         /**
          * CataloguedTrunking
@@ -1499,9 +1543,10 @@ export interface components {
         /**
          * EntriesResult
          * @description Whether all entries go together, and how far apart they have to be, in a box of those
-         *     inside ``sides``.
+         *     inside ``sides``, with a ``device`` in the middle or none.
          */
         EntriesResult: {
+            device: components["schemas"]["Sides"] | null;
             /** Entries */
             entries: components["schemas"]["PlacedEntry"][];
             /** Findings */
@@ -2521,6 +2566,18 @@ export interface components {
             degrees_before: number;
             /** Ends */
             ends: number;
+        };
+        /**
+         * PullPointLimits
+         * @description Degrees between pull points: the rule, the stricter habit, an outdoor duct.
+         */
+        PullPointLimits: {
+            /** Duct */
+            duct: number;
+            /** Stricter */
+            stricter: number;
+            /** Usual */
+            usual: number;
         };
         /**
          * PullPoints

@@ -9,8 +9,6 @@ type Placed = Answer["entries"][number];
 
 type Props = {
   answer: Answer;
-  sides: { readonly width: number; readonly height: number };
-  device: boolean;
   /** Which entries something is wrong with, and how gravely. */
   wrong: ReadonlyMap<string, "brick" | "amber">;
 };
@@ -18,12 +16,9 @@ type Props = {
 const MARGIN = 68;
 const STUB = 0.1;
 const RING_THICK = 0.28;
-/** A usual device in the middle, inches: as the core has it, to draw by. */
-const DEVICE = { wide: 1.75, high: 2.75 };
-const MM = 25.4;
 
-export function EntriesDrawing({ answer, sides, device, wrong }: Props) {
-  const { units, entries } = answer;
+export function EntriesDrawing({ answer, wrong }: Props) {
+  const { units, entries, sides, device } = answer;
   return (
     <BoxFrame
       label={`A box ${sides.width} by ${sides.height} ${units} with ${entries.length} holes`}
@@ -32,7 +27,7 @@ export function EntriesDrawing({ answer, sides, device, wrong }: Props) {
     >
       {(view, room) => (
         <>
-          {device ? <Device view={view} unit={units === "in" ? 1 : MM} /> : null}
+          {device ? <Device view={view} device={device} /> : null}
           {entries.map((each) => (
             <Hole
               key={each.id}
@@ -51,9 +46,11 @@ export function EntriesDrawing({ answer, sides, device, wrong }: Props) {
   );
 }
 
-function Device({ view, unit }: { view: BoxView; unit: number }) {
-  const wide = DEVICE.wide * unit * view.scale;
-  const high = Math.min(DEVICE.high * unit * view.scale, view.height);
+type DeviceProps = { view: BoxView; device: NonNullable<Answer["device"]> };
+
+function Device({ view, device }: DeviceProps) {
+  const wide = device.width * view.scale;
+  const high = Math.min(device.height * view.scale, view.height);
   const x = view.left + (view.width - wide) / 2;
   const y = view.top + (view.height - high) / 2;
   const middle = view.top + view.height / 2;

@@ -5,7 +5,7 @@ import { PullBoxAnswer } from "@/features/check/PullBoxCheck";
 import { FillFindings } from "@/features/wires/FillFindings";
 import type { SiteBoxResult } from "./useSiteBox";
 
-export function BoxAnswers({ answer, device }: { answer: SiteBoxResult; device: boolean }) {
+export function BoxAnswers({ answer }: { answer: SiteBoxResult }) {
   const { volume, pull_box: pullBox, entries, findings } = answer;
   return (
     <>
@@ -22,7 +22,7 @@ export function BoxAnswers({ answer, device }: { answer: SiteBoxResult; device: 
       ) : null}
       {entries ? (
         <section aria-label="Holes" className="grid gap-4">
-          <EntriesAnswer answer={entries} device={device} />
+          <EntriesAnswer answer={entries} />
         </section>
       ) : null}
       {volume || pullBox || entries ? null : (

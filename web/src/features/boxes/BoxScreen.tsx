@@ -68,7 +68,7 @@ function Opened({ box }: { box: JobBox }) {
           label="The box as a whole"
           className={`grid min-w-0 content-start gap-8 p-4 desk:overflow-auto desk:p-6 ${old ? "opacity-60" : ""}`}
         >
-          <BoxAnswers answer={answer} device={document.device ?? false} />
+          <BoxAnswers answer={answer} />
         </Scrolls>
       </main>
     </div>

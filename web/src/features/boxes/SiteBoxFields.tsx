@@ -2,7 +2,7 @@
 import { Link } from "react-router";
 import { useJob } from "@/api/queries";
 import type { Wall } from "@/drawing/boxWalls";
-import { BoxFields } from "@/features/check/BoxFields";
+import { BoxFields, Size } from "@/features/check/BoxFields";
 import { Problems } from "@/features/check/Problems";
 import { Rows } from "@/features/check/Rows";
 import { WALLS } from "@/features/check/walls";
@@ -25,11 +25,6 @@ type Props = {
 
 type Entry = NonNullable<SiteBoxDocument["entries"]>[number];
 type Contents = NonNullable<SiteBoxDocument["contents"]>;
-
-const THROUGH_SIZES = ["18", "16", "14", "12", "10", "8", "6"].map((value) => ({
-  value,
-  label: `${value} AWG`,
-}));
 
 export function SiteBoxFields(props: Props) {
   const { document, change, problems, refusal } = props;
@@ -127,13 +122,7 @@ function Volume({ document, change }: Part) {
         {(row, set) => (
           <>
             <CountField label="How many" value={row.count} onChange={(count) => set({ count })} />
-            <Select
-              look="word"
-              label="Size"
-              value={row.size}
-              options={THROUGH_SIZES}
-              onChange={(size) => set({ size })}
-            />
+            <Size value={row.size} onChange={(size) => set({ size })} />
             <Select
               look="word"
               label="Loop"

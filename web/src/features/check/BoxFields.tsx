@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { Schemas } from "@/api/client";
 import { useCatalogue } from "@/api/queries";
 import { CountField } from "@/features/wires/CountField";
-import type { Fields } from "@/model/wires";
+import { type Fields, sizeName } from "@/model/wires";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
 import { Tick } from "@/ui/Tick";
@@ -13,12 +13,6 @@ import { Rows } from "./Rows";
 export type BoxDocument = Schemas["BoxDocument"];
 type Wires = NonNullable<BoxDocument["conductors"]>[number];
 type Device = NonNullable<BoxDocument["devices"]>[number];
-
-/** Sizes that a box goes by volume for. */
-const SIZES = ["18", "16", "14", "12", "10", "8", "6"].map((value) => ({
-  value,
-  label: `${value} AWG`,
-}));
 
 const DOES = {
   ends: "end or are spliced",
@@ -146,8 +140,11 @@ function Counted({ row, set }: { row: Counting; set: (fields: Partial<Counting>)
   );
 }
 
-function Size({ value, onChange }: { value: string; onChange: (size: string) => void }) {
-  return <Select look="word" label="Size" value={value} options={SIZES} onChange={onChange} />;
+/** A wire size that boxes go by volume for. */
+export function Size({ value, onChange }: { value: string; onChange: (size: string) => void }) {
+  const known = useCatalogue().data?.box_wires ?? [];
+  const options = known.map(({ size }) => ({ value: size, label: sizeName(size) }));
+  return <Select look="word" label="Size" value={value} options={options} onChange={onChange} />;
 }
 
 const STAMPED = "stamped";

@@ -24,11 +24,10 @@ const BY_FACTOR: FillDocument = {
   conductors: [{ count: 6, csa: 2.5, build: "stranded" }],
 };
 
-const LARGER_METRIC = ["38", "50", "63"];
-
 /** By which rule, which conduit, which size. */
 export function WhichConduit({ document, setDocument }: Props) {
-  const conduits = useCatalogue().data?.conduit ?? [];
+  const catalogue = useCatalogue().data;
+  const conduits = catalogue?.conduit ?? [];
   const byFactor = document.method === "factor";
   const units = byFactor ? "mm" : "in";
   const own = conduits.filter((conduit) => conduit.units === units);
@@ -39,8 +38,10 @@ export function WhichConduit({ document, setDocument }: Props) {
     ...new Map(own.map((each) => [each.type, each.name.replace(/ \S+( \d\/\d)?$/, "")])),
   ];
   const sizes = [
-    ...own.filter((each) => each.type === type).map((each) => each.size),
-    ...(byFactor ? LARGER_METRIC : []),
+    ...new Set([
+      ...own.filter((each) => each.type === type).map((each) => each.size),
+      ...(byFactor ? (catalogue?.factor_sizes ?? []) : []),
+    ]),
   ];
   return (
     <>

@@ -97,12 +97,12 @@ export default function EntriesCheck() {
         </>
       }
     >
-      {answer ? <EntriesAnswer answer={answer as EntriesResult} device={device} /> : null}
+      {answer ? <EntriesAnswer answer={answer as EntriesResult} /> : null}
     </Halves>
   );
 }
 
-export function EntriesAnswer({ answer, device }: { answer: EntriesResult; device: boolean }) {
+export function EntriesAnswer({ answer }: { answer: EntriesResult }) {
   const wrong = new Map(
     answer.findings.toReversed().map(({ path, level }) => {
       const at = /^entries\[(\d+)\]/.exec(path)?.[1];
@@ -122,7 +122,7 @@ export function EntriesAnswer({ answer, device }: { answer: EntriesResult; devic
         </span>
       </Verdict>
       <div className="grid gap-6 xl:grid-cols-[minmax(22rem,1fr)_minmax(18rem,0.8fr)]">
-        <EntriesDrawing answer={answer} sides={answer.sides} device={device} wrong={wrong} />
+        <EntriesDrawing answer={answer} wrong={wrong} />
         <div className="grid content-start gap-4">
           {answer.spacings.length > 0 ? (
             <table className="w-full text-sm">

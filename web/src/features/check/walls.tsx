@@ -1,4 +1,5 @@
 // What forms about boxes share: walls, sizes of raceways, letters, units.
+import { useCatalogue } from "@/api/queries";
 import type { Wall } from "@/drawing/boxWalls";
 import type { Units } from "@/model/document";
 import { Choice } from "@/ui/Choice";
@@ -11,16 +12,6 @@ export const WALLS = [
   { value: "bottom", label: "bottom wall" },
 ] as const;
 
-const SIZES = {
-  in: ["1/2", "3/4", "1", "1-1/4", "1-1/2", "2", "2-1/2", "3", "3-1/2", "4", "5", "6"],
-  mm: ["16", "20", "25", "32"],
-} as const;
-
-const RACEWAY_SIZES = {
-  in: SIZES.in.map((value) => ({ value: value as string, label: value.replace("-", " ") })),
-  mm: SIZES.mm.map((value) => ({ value: value as string, label: `${value} mm` })),
-};
-
 type SizeAndWall = {
   row: { readonly size: string; readonly wall: Wall };
   units: Units;
@@ -29,13 +20,19 @@ type SizeAndWall = {
 
 /** How large a raceway is, and the wall that it enters by. */
 export function SizeAndWall({ row, units, set }: SizeAndWall) {
+  const raceways = useCatalogue().data?.raceways ?? [];
   return (
     <>
       <Select
         look="word"
         label="Size"
         value={row.size}
-        options={RACEWAY_SIZES[units]}
+        options={raceways
+          .filter((raceway) => raceway.units === units)
+          .map(({ size }) => ({
+            value: size,
+            label: units === "mm" ? `${size} mm` : size.replace("-", " "),
+          }))}
         onChange={(size) => set({ size })}
       />
       <span className="text-soft">in the</span>

@@ -6,18 +6,6 @@ import { Icon } from "@/ui/Icon";
 import { Select } from "@/ui/Select";
 import { CountField } from "./CountField";
 
-const KINDS = {
-  lighting: "lighting",
-  radial: "radial",
-  ring: "ring",
-  two_pole: "two-pole",
-  three_phase: "three-phase",
-  switch_leg: "switch leg",
-} as const satisfies Record<Circuit["kind"], string>;
-
-/** Kinds that have a neutral where nothing is said. */
-const WITH_NEUTRAL: readonly Circuit["kind"][] = ["lighting", "radial", "ring"];
-
 const YES_NO = (what: string) => [
   { value: "yes", label: `with ${what}` },
   { value: "no", label: `no ${what}` },
@@ -31,9 +19,12 @@ type Props = {
 };
 
 export function CircuitRow({ circuit, problem, onChange, onRemove }: Props) {
-  const known = useCatalogue().data?.conductors ?? [];
+  const catalogue = useCatalogue().data;
+  const known = catalogue?.conductors ?? [];
+  const kinds = catalogue?.circuits ?? [];
   const metric = circuit.csa !== undefined;
-  const neutral = circuit.neutral ?? WITH_NEUTRAL.includes(circuit.kind);
+  const usual = kinds.find(({ kind }) => kind === circuit.kind)?.neutral ?? false;
+  const neutral = circuit.neutral ?? usual;
   return (
     <li className="py-1.5">
       <div className="flex items-start gap-2">
@@ -47,7 +38,7 @@ export function CircuitRow({ circuit, problem, onChange, onRemove }: Props) {
             look="word"
             label="Kind of circuit"
             value={circuit.kind}
-            options={Object.entries(KINDS).map(([value, label]) => ({ value, label }))}
+            options={kinds.map(({ kind, name }) => ({ value: kind, label: name }))}
             onChange={(kind) => onChange({ kind: kind as Circuit["kind"] })}
           />
           <span className="text-soft">in</span>

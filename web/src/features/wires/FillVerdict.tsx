@@ -69,7 +69,7 @@ export function FillDetails({ fill }: { fill: FillResult }) {
             : ""}
         </Row>
       ) : null}
-      {fill.jam ? <Row label="Jam ratio">{fill.jam.toFixed(2)} (2.8 to 3.2 may jam)</Row> : null}
+      {fill.jam ? <Row label="Jam ratio">{fill.jam.toFixed(2)}</Row> : null}
       {other ? (
         <Row label="The other way">
           {other.passes === null

@@ -1,4 +1,5 @@
 // By which rule, what to keep free, and how far a run may bend: in a sentence.
+import { useCatalogue } from "@/api/queries";
 import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
 import { setWires, typedNumber, type Wires } from "@/model/wires";
 import { Button } from "@/ui/Button";
@@ -11,18 +12,22 @@ const METHODS = [
   { value: "factor", label: "by drawing-in factors (UK)" },
 ];
 
-const HABITS = [
-  { value: "360", label: "360° between pull points" },
-  { value: "270", label: "270°, the stricter habit" },
-];
-
 export function WiresSettings({ wires }: { wires: Wires }) {
   const change = usePlanner((state) => state.change);
   const type = usePlanner((state) => state.history.present.conduit.type);
   const fill = usePlanState().plan?.wires?.fill;
-  const metric = METRIC.includes(type);
+  const catalogue = useCatalogue().data;
+  const metric = catalogue?.conduit.find((each) => each.type === type)?.units === "mm";
+  if (!catalogue) {
+    return null;
+  }
+  const limits = catalogue.pull_points;
   const method = wires.method ?? fill?.method ?? (metric ? "factor" : "area");
-  const usual = wires.duct ? "270" : "360";
+  const usual = String(wires.duct ? limits.duct : limits.usual);
+  const habits = [
+    { value: String(limits.usual), label: `${limits.usual}° between pull points` },
+    { value: String(limits.stricter), label: `${limits.stricter}°, the stricter habit` },
+  ];
   const degrees = String(wires.most_degrees ?? usual);
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-line px-4 pb-2 text-sm">
@@ -48,9 +53,9 @@ export function WiresSettings({ wires }: { wires: Wires }) {
         label="Most degrees between pull points"
         value={degrees}
         options={
-          HABITS.some(({ value }) => value === degrees)
-            ? HABITS
-            : [...HABITS, { value: degrees, label: `${degrees}° between pull points` }]
+          habits.some(({ value }) => value === degrees)
+            ? habits
+            : [...habits, { value: degrees, label: `${degrees}° between pull points` }]
         }
         onChange={(next) =>
           change(setWires({ most_degrees: next === usual ? undefined : Number(next) }))
@@ -80,5 +85,3 @@ export function WiresSettings({ wires }: { wires: Wires }) {
     </div>
   );
 }
-
-const METRIC: readonly string[] = ["steel", "plastic"];
