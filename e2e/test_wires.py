@@ -117,6 +117,26 @@ class OfARun(PageTest):
         browser.see("[aria-label='The shape'] svg")
         self.assertEqual(browser.complaints(), [])
 
+    def test_the_rules_of_the_job_decide_how_wire_is_checked(self) -> None:
+        browser = self.browser
+        run = self.run_named("Level sensor, wet well stair")
+        self.sign_in()
+        self.go(f"/jobs/{run.job_id}")
+        browser.see_text("by BS 7671 (UK)", "main")
+        browser.press("The rules of this job", "[role=combobox]")
+        browser.press("by NFPA 70 (US)", "[role=option]")
+        browser.until(lambda: self.run_named(run.name).job.rules == "us", "the rules are kept")
+        self.go(f"/runs/{run.id}")
+        browser.see("[data-cut]")
+        browser.press("Wires", "[role=radio]")
+        browser.press("Say what goes in")
+        browser.field("say").send_keys("6 x 2.5", Keys.ENTER)
+        browser.see_text("40 %", "[data-verdict]")
+        browser.press("By which rule", "[role=combobox]")
+        browser.press("by drawing-in factors", "[role=option]")
+        browser.see_text("by factor", "[data-verdict]")
+        browser.see_text("By area, more than two", "dl")
+
     def test_no_wires_and_back_again(self) -> None:
         browser = self.browser
         self.open_run(PRESS_HALL)

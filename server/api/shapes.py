@@ -52,6 +52,7 @@ Version = Annotated[int, Field(ge=1, le=2_000_000_000)]
 Id = Annotated[int, Field(ge=1, le=2**62)]
 
 Units = Literal["in", "mm"]
+Rules = Literal["us", "uk"]
 
 
 class Body(Schema):
@@ -80,13 +81,15 @@ class JobBody(Body):
     name: Name
     place: Place = ""
     units: Units
+    rules: Rules | None = None
 
 
 class JobChange(Body):
-    """A job's name and place."""
+    """A job's name and place, and its rule set where that is to be another."""
 
     name: Name
     place: Place = ""
+    rules: Rules | None = None
 
 
 class RunSave(Body):
@@ -203,6 +206,7 @@ class RunDetail(RunSummary):
 
     job_id: int
     job_name: str
+    job_rules: Rules
     document: RunDocument
 
 
@@ -223,6 +227,7 @@ class JobDetail(Schema):
     name: str
     place: str
     units: Units
+    rules: Rules
     runs: list[RunSummary]
 
 
@@ -285,7 +290,11 @@ def run_summary(run: Run) -> RunSummary:
 def run_detail(run: Run) -> RunDetail:
     """A run with its document. Its ``updated_by`` and ``job`` should be loaded."""
     return RunDetail(
-        **_summary(run), job_id=run.job_id, job_name=run.job.name, document=run.document
+        **_summary(run),
+        job_id=run.job_id,
+        job_name=run.job.name,
+        job_rules=run.job.rules,
+        document=run.document,
     )
 
 
@@ -296,6 +305,7 @@ def job_detail(job: Job, runs: list[Run]) -> JobDetail:
         name=job.name,
         place=job.place,
         units=job.units,
+        rules=job.rules,
         runs=[run_summary(run) for run in runs],
     )
 

@@ -34,6 +34,7 @@ class Archive:
     units: str
     runs: tuple[dict[str, Any], ...]
     boxes: tuple[dict[str, Any], ...] = ()
+    rules: str | None = None
 
 
 def pack(job: Archive) -> bytes:
@@ -47,6 +48,7 @@ def pack(job: Archive) -> bytes:
         "units": job.units,
         "runs": runs,
         **({"boxes": boxes} if boxes else {}),
+        **({"rules": job.rules} if job.rules else {}),
     }
     files = (MANIFEST, *runs, *boxes)
     documents = (manifest, *job.runs, *job.boxes)
@@ -127,6 +129,8 @@ def _archive(documents: dict[str, Any]) -> Archive:
         raise Refusal(f"{MANIFEST}.place", "a text of at most 200 letters")
     if units not in ("in", "mm"):
         raise Refusal(f"{MANIFEST}.units", "in or mm")
-    return Archive(
-        name, place, units, *(tuple(documents[file] for file in listed[room]) for room in _ROOMS)
-    )
+    rules = manifest.get("rules")
+    if rules not in (None, "us", "uk"):
+        raise Refusal(f"{MANIFEST}.rules", "us or uk")
+    runs, boxes = (tuple(documents[file] for file in listed[room]) for room in _ROOMS)
+    return Archive(name, place, units, runs, boxes, rules)

@@ -8,12 +8,13 @@ from accounts.models import Crew, Member
 
 
 class Job(models.Model):
-    """A place that a crew works at."""
+    """A place that a crew works at, and the rule set that holds there."""
 
     crew = models.ForeignKey(Crew, on_delete=models.CASCADE, related_name="jobs")
     name = models.CharField(max_length=120)
     place = models.CharField(max_length=200, blank=True)
     units = models.CharField(max_length=2, choices=[("in", "inches"), ("mm", "millimetres")])
+    rules = models.CharField(max_length=2, choices=[("us", "NFPA 70"), ("uk", "BS 7671")])
     created_at = models.DateTimeField(auto_now_add=True)
 
     class Meta:

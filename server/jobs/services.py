@@ -36,16 +36,30 @@ class Conflict(Exception):
         self.current = current
 
 
-def create_job(member: Member, *, name: str, place: str, units: str) -> Job:
-    """A new job of the member's crew."""
-    return Job.objects.create(crew_id=member.crew_id, name=name, place=place, units=units)
+USUAL_RULES = {"in": "us", "mm": "uk"}
+"""The rule set of a job where nothing is said, by what it is measured in."""
 
 
-def change_job(member: Member, job_id: int, *, name: str, place: str) -> Job:
-    """Give a job another name or place. Raises: Job.DoesNotExist."""
+def create_job(
+    member: Member, *, name: str, place: str, units: str, rules: str | None = None
+) -> Job:
+    """A new job of the member's crew, by the rules that are usual with its units if not said."""
+    return Job.objects.create(
+        crew_id=member.crew_id,
+        name=name,
+        place=place,
+        units=units,
+        rules=rules or USUAL_RULES[units],
+    )
+
+
+def change_job(
+    member: Member, job_id: int, *, name: str, place: str, rules: str | None = None
+) -> Job:
+    """Give a job another name, place or rule set (None: as it is). Raises: Job.DoesNotExist."""
     job = jobs_for(member).get(id=job_id)
-    job.name, job.place = name, place
-    job.save(update_fields=["name", "place"])
+    job.name, job.place, job.rules = name, place, rules or job.rules
+    job.save(update_fields=["name", "place", "rules"])
     return job
 
 
@@ -65,6 +79,7 @@ def bring_in_job(
     units: str,
     runs: Sequence[dict[str, Any]],
     boxes: Sequence[dict[str, Any]] = (),
+    rules: str | None = None,
 ) -> Iterator[Job]:
     """A whole job with its runs and boxes, or nothing of it: the job after every run that is in.
 
@@ -73,7 +88,7 @@ def bring_in_job(
     Raises: Refusal, with the number of the run before the field, where one can't be read.
     """
     with transaction.atomic():
-        job = create_job(member, name=name, place=place, units=units)
+        job = create_job(member, name=name, place=place, units=units, rules=rules)
         yield job
         for number, document in enumerate(runs):
             try:
@@ -214,12 +229,18 @@ def take_schedule(member: Member, job_id: int, rows: Sequence[ScheduleRow]) -> i
                 raise Refusal("name", expected)
             run = named[0]
             run.version += 1
-            _written(run, member, {**run.document, "wires": wires_of_row(row)})
+            _written(run, member, {**run.document, "wires": by_rules(job, wires_of_row(row))})
         except Refusal as refusal:
             refusals.append(placed_in_row(refusal, row))
     if refusals:
         raise Unreadable(refusals[:MOST_TOLD])
     return len(rows)
+
+
+def by_rules(job: Job, wires: dict[str, Any]) -> dict[str, Any]:
+    """A run's wire checked by its job's rules: by area in the US, whatever the conduit; in the UK
+    as the conduit's own country does, since US pipe has no drawing-in factors."""
+    return {**wires, "method": "area"} if job.rules == "us" else wires
 
 
 def remove_box(member: Member, job_id: int, name: str) -> None:

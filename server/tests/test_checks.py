@@ -108,6 +108,41 @@ class Schedules(CrewTest):
         self.assertIn("'=1+1", table)
 
 
+class Rules(CrewTest):
+    STEEL = changed(units="mm", conduit={"type": "steel", "size": "20"}, bender="bench-steel-20")
+
+    def test_a_job_is_by_the_rules_usual_with_its_units_until_others_are_said(self) -> None:
+        for units, rules in (("in", "us"), ("mm", "uk")):
+            made = self.send("post", "/api/jobs", {"name": "New", "units": units}).json()
+            self.assertEqual(made["rules"], rules)
+        said = {"name": "New", "units": "mm", "rules": "us"}
+        job = self.send("post", "/api/jobs", said).json()
+        self.assertEqual(job["rules"], "us")
+        path = f"/api/jobs/{job['id']}"
+        kept = self.send("put", path, {"name": "Renamed"}).json()
+        self.assertEqual((kept["name"], kept["rules"]), ("Renamed", "us"))
+        other = self.send("put", path, {"name": "Renamed", "rules": "uk"}).json()
+        self.assertEqual(other["rules"], "uk")
+        self.assertEqual(self.send("put", path, {"name": "x", "rules": "fr"}).status_code, 422)
+
+    def test_a_schedule_is_taken_by_the_job_s_rules(self) -> None:
+        for rules, method in (("us", "area"), ("uk", "factor")):
+            said = {"name": "Pump house", "units": "mm", "rules": rules}
+            job = self.send("post", "/api/jobs", said).json()["id"]
+            run = self.send("post", f"/api/jobs/{job}/runs", self.STEEL).json()
+            self.assertEqual(run["job_rules"], rules)
+            rows = b"name,type,size,length,wires\nPress hall feed,steel,20,3000,3 x 2.5"
+            self.assertEqual(self.send("post", f"/api/jobs/{job}/schedule", rows).status_code, 200)
+            document = self.send("get", f"/api/runs/{run['id']}").json()["document"]
+            plan = self.send("post", "/api/plan", document).json()
+            self.assertEqual(plan["wires"]["fill"]["method"], method)
+
+    def test_the_rules_go_out_with_the_job_and_come_in_again(self) -> None:
+        self.send("put", f"/api/jobs/{self.job.id}", {"name": "Mill", "rules": "uk"})
+        data = self.send("get", f"/api/jobs/{self.job.id}/archive").content
+        self.assertEqual(self.send("post", "/api/jobs/archive", data).json()["rules"], "uk")
+
+
 class OnPaper(CrewTest):
     def test_every_demo_run_with_wire_has_its_own_sheet_and_a_line_on_the_run_s(self) -> None:
         wired = [

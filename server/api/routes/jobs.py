@@ -84,6 +84,7 @@ def _brought_in(member: Any, archive: Archive) -> Iterator[Job]:
         units=archive.units,
         runs=archive.runs,
         boxes=archive.boxes,
+        rules=archive.rules,
     )
 
 
@@ -116,7 +117,7 @@ def get_job_archive(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
     runs = runs_for(request.user).filter(job=job).order_by("id")
     boxes = boxes_for(request.user).filter(job=job).order_by("id")
     documents = (tuple(each.document for each in kept) for kept in (runs, boxes))
-    packed = pack(Archive(job.name, job.place, job.units, *documents))
+    packed = pack(Archive(job.name, job.place, job.units, *documents, job.rules))
     headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.zip"'}
     return HttpResponse(packed, content_type="application/zip", headers=headers)
 

@@ -1803,6 +1803,8 @@ export interface components {
              * @default
              */
             place: string;
+            /** Rules */
+            rules?: ("us" | "uk") | null;
             /**
              * Units
              * @enum {string}
@@ -1850,7 +1852,7 @@ export interface components {
         };
         /**
          * JobChange
-         * @description A job's name and place.
+         * @description A job's name and place, and its rule set where that is to be another.
          */
         JobChange: {
             /** Name */
@@ -1860,6 +1862,8 @@ export interface components {
              * @default
              */
             place: string;
+            /** Rules */
+            rules?: ("us" | "uk") | null;
         };
         /**
          * JobDetail
@@ -1872,6 +1876,11 @@ export interface components {
             name: string;
             /** Place */
             place: string;
+            /**
+             * Rules
+             * @enum {string}
+             */
+            rules: "us" | "uk";
             /** Runs */
             runs: components["schemas"]["RunSummary"][];
             /**
@@ -2790,6 +2799,11 @@ export interface components {
             job_id: number;
             /** Job Name */
             job_name: string;
+            /**
+             * Job Rules
+             * @enum {string}
+             */
+            job_rules: "us" | "uk";
             /** Name */
             name: string;
             /**

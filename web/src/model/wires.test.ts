@@ -7,6 +7,7 @@ import {
   setPull,
   setWires,
   sizeName,
+  startWires,
   typedNumber,
   withConductor,
   withoutConductor,
@@ -30,6 +31,11 @@ describe("a run's wires", () => {
     const wired = setWires({ conductors: [NINE], spare: 20 })(RUN);
     expect(setWires({ spare: undefined })(wired).wires).toEqual({ conductors: [NINE] });
     expect(said<{ a?: string; b?: number }>({ a: "", b: 0 })).toEqual({ b: 0 });
+  });
+
+  it("begin by the rules of the job", () => {
+    expect(startWires("us")(RUN).wires).toEqual({ conductors: [], method: "area" });
+    expect(startWires("uk")(RUN).wires).toEqual({ conductors: [] });
   });
 
   it("say nothing of the pull where nothing is told of it", () => {

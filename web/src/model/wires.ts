@@ -74,6 +74,11 @@ export function setWires(fields: Fields<Wires>): Change {
   return (document) => ({ ...document, wires: said<Wires>({ ...document.wires, ...fields }) });
 }
 
+/** Nothing said yet, checked by the job's rules: by area in the US, whatever the conduit. */
+export function startWires(rules: "us" | "uk"): Change {
+  return setWires({ conductors: [], ...(rules === "us" ? { method: "area" } : {}) });
+}
+
 /** How the wire is pulled. */
 export function setPull(fields: Fields<Pull>): Change {
   return (document) => {

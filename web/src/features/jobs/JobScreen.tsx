@@ -15,6 +15,7 @@ import { Reading } from "@/ui/Reading";
 import { TopBar } from "@/ui/TopBar";
 import { Waiting } from "@/ui/Waiting";
 import { DrawnIn } from "./DrawnIn";
+import { JobRules } from "./JobRules";
 import { JobSchedule } from "./JobSchedule";
 
 /** Bytes of a run file or a drawing: what the server takes. */
@@ -77,6 +78,7 @@ export function JobScreen() {
           <div>
             <h1 className="text-2xl font-bold">{name}</h1>
             <p className="text-soft">{place}</p>
+            <JobRules job={job.data} />
           </div>
           <div className="flex flex-wrap gap-2">
             <Button onClick={() => window.location.assign(`/api/jobs/${jobId}/archive`)}>

@@ -2,7 +2,7 @@
 import { Link } from "react-router";
 import { boxAddress } from "@/features/boxes/boxAddress";
 import { InlineField } from "./fields";
-import { useJobId } from "./PlannerContext";
+import { useOfJob } from "./PlannerContext";
 
 type Props = {
   path: string;
@@ -11,7 +11,7 @@ type Props = {
 };
 
 export function BoxNamed({ path, value, onChange }: Props) {
-  const jobId = useJobId();
+  const { id: jobId } = useOfJob();
   return (
     <>
       the job's box{" "}

@@ -8,7 +8,7 @@ import { classes } from "@/ui/classes";
 import { ConflictDialog } from "./ConflictDialog";
 import { Header } from "./Header";
 import { MarksPane } from "./MarksPane";
-import { JobContext, PlanContext, StoreContext } from "./PlannerContext";
+import { JobContext, type OfJob, PlanContext, StoreContext } from "./PlannerContext";
 import { SettingsBar } from "./SettingsBar";
 import { ShapePane } from "./ShapePane";
 import { ShortcutsDialog } from "./ShortcutsDialog";
@@ -20,13 +20,7 @@ import { Walk } from "./Walk";
 const PANES = { walk: "Walk", shape: "Shape", marks: "Marks" } as const;
 type Pane = keyof typeof PANES;
 
-export function Planner({
-  store,
-  job,
-}: {
-  store: PlannerStore;
-  job: { id: number; name: string };
-}) {
+export function Planner({ store, job }: { store: PlannerStore; job: OfJob }) {
   const document = useStore(store, (state) => state.history.present);
   const { planned, current } = usePlan(document);
   const [pane, setPane] = useState<Pane>("walk");
@@ -39,7 +33,7 @@ export function Planner({
   const shown = (name: Pane) => (pane === name ? "" : "max-desk:hidden");
   return (
     <StoreContext value={store}>
-      <JobContext value={job.id}>
+      <JobContext value={job}>
         <PlanContext value={planned}>
           <div className="relative flex h-full flex-col overflow-hidden">
             <Header job={job} showShortcuts={showHelp} />

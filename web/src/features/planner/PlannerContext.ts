@@ -6,7 +6,9 @@ import type { PlannerState, PlannerStore } from "@/model/store";
 import type { PlanState } from "./usePlan";
 
 export const StoreContext = createContext<PlannerStore | null>(null);
-export const JobContext = createContext(0);
+export type OfJob = { readonly id: number; readonly name: string; readonly rules: "us" | "uk" };
+
+export const JobContext = createContext<OfJob>({ id: 0, name: "", rules: "us" });
 export const PlanContext = createContext<PlanState | null>(null);
 
 export function usePlannerStore(): PlannerStore {
@@ -17,7 +19,7 @@ export function usePlannerStore(): PlannerStore {
   return store;
 }
 
-export function useJobId(): number {
+export function useOfJob(): OfJob {
   return useContext(JobContext);
 }
 

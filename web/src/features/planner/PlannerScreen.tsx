@@ -35,5 +35,6 @@ function Opened({ run }: { run: Schemas["RunDetail"] }) {
       ? createPlannerStore(run.id, draft.document, draft.baseVersion, true)
       : createPlannerStore(run.id, run.document, run.version, false);
   }, [run]);
-  return <Planner store={store} job={{ id: run.job_id, name: run.job_name }} />;
+  const job = useMemo(() => ({ id: run.job_id, name: run.job_name, rules: run.job_rules }), [run]);
+  return <Planner store={store} job={job} />;
 }

@@ -2,10 +2,10 @@
 
 import { useCatalogue } from "@/api/queries";
 import { problemAt } from "@/features/check/useCheck";
-import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
+import { useOfJob, usePlanner, usePlanState } from "@/features/planner/PlannerContext";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { takeSize } from "@/model/conduit";
-import { setWires, type Wires } from "@/model/wires";
+import { setWires, startWires, type Wires } from "@/model/wires";
 import { Button } from "@/ui/Button";
 import { partColours } from "./colours";
 import { FillPicture } from "./FillPicture";
@@ -19,6 +19,7 @@ const TALLEST = 300;
 export default function WiresPane() {
   const wires = usePlanner((state) => state.history.present.wires);
   const change = usePlanner((state) => state.change);
+  const { rules } = useOfJob();
   if (!wires) {
     return (
       <div className="grid h-full place-items-center p-8 pt-14">
@@ -28,7 +29,7 @@ export default function WiresPane() {
             checks again at every change.
           </p>
           <div>
-            <Button weight="main" onClick={() => change(setWires({ conductors: [] }))}>
+            <Button weight="main" onClick={() => change(startWires(rules))}>
               Say what goes in
             </Button>
           </div>
