@@ -34,8 +34,7 @@ def wires_note(plan: Plan) -> tuple[Finding, ...]:
         f"Wires: {told}. {fill.share:.0%} of what may go in {_HOW[fill.method]}; grouping and "
         "derating are a question of their own."
     )
-    source = f"{fill.rule.source} ({fill.rule.edition})"
-    return (Finding("note", "wires", text, source=source),)
+    return (Finding("note", "wires", text, source=fill.rule.written),)
 
 
 def compose_wires_sheet(plan: Plan, heading: Heading, paper: tuple[float, float]) -> Drawing:
@@ -74,7 +73,7 @@ def _verdict(drawing: Drawing, fill: FillResult, y: float) -> float:
     drawing.rectangle(MARGIN, y, wide * min(fill.share, 1.0), 4, fill=colour, line=0)
     y += 9
     rule = f"{fill.rule.text[0].upper()}{fill.rule.text[1:]}"
-    said = f"{rule}. {fill.rule.source} ({fill.rule.edition})."
+    said = f"{rule}. {fill.rule.written}."
     return drawing.paragraph(MARGIN, y, wide, said, _TEXT, colour=SOFT)
 
 

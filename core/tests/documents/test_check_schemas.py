@@ -76,6 +76,18 @@ def places(document: Any) -> list[Any]:
     return [document, *(place for each in found for place in places(each))]
 
 
+def spoiled(documents: list[dict[str, Any]], seed: int, junk: object) -> dict[str, Any]:
+    """One of the documents with junk at some place in it, or one key too many."""
+    chance = random.Random(seed)
+    document = copy.deepcopy(chance.choice(documents))
+    place = chance.choice(places(document))
+    if isinstance(place, dict):
+        place[chance.choice([*place, "surplus"])] = junk
+    else:
+        place[chance.randrange(len(place))] = junk
+    return document
+
+
 class BothReaders(unittest.TestCase):
     def test_they_are_schemas_and_take_what_is_good(self) -> None:
         for name, (read, _, documents) in GOOD.items():
@@ -91,13 +103,7 @@ class BothReaders(unittest.TestCase):
         self, name: str, seed: int, junk: object
     ) -> None:
         read, _, documents = GOOD[name]
-        chance = random.Random(seed)
-        document = copy.deepcopy(chance.choice(documents))
-        place = chance.choice(places(document))
-        if isinstance(place, dict):
-            place[chance.choice([*place, "surplus"])] = junk
-        else:
-            place[chance.randrange(len(place))] = junk
+        document = spoiled(documents, seed, junk)
         if not jsonschema.Draft202012Validator(full(name)).is_valid(document):
             with self.assertRaises(Refusal):
                 read(document)
@@ -108,11 +114,7 @@ class BothReaders(unittest.TestCase):
         self, name: str, seed: int, junk: object
     ) -> None:
         read, _, documents = GOOD[name]
-        chance = random.Random(seed)
-        document = copy.deepcopy(chance.choice(documents))
-        place = chance.choice(places(document))
-        if isinstance(place, dict):
-            place[chance.choice([*place])] = junk
+        document = spoiled(documents, seed, junk)
         try:
             answer = read(document)
         except Refusal as refusal:

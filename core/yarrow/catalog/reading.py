@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import csv
 import tomllib
+from collections.abc import Mapping
 from pathlib import Path
 from typing import Any
 
@@ -23,5 +24,9 @@ def toml(name: str) -> dict[str, Any]:
 
 def source_of(table: str) -> str:
     """Where a table is printed, with its edition."""
-    about = toml(table)
+    return written_in(toml(table))
+
+
+def written_in(about: Mapping[str, Any]) -> str:
+    """Where a figure is written, with its edition, of what a file tells beside it."""
     return f"{about['source']} ({about['edition']})"

@@ -144,8 +144,8 @@ class RunRow:
 
 def run_row(document: dict[str, Any]) -> RunRow:
     """A run's document as a row, its wire as it is said. Raises: Refusal."""
-    plan = plan_run(read_run(document))
-    asked = read_run(document).setup.wires
+    asked_run = read_run(document)
+    plan, asked = plan_run(asked_run), asked_run.setup.wires
     return RunRow(
         name=plan.name,
         type=plan.conduit.type,

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from yarrow.catalog.reading import written_in
 from yarrow.catalog.wiring import Bore, bores, fill_limits
 from yarrow.fill.conductor import Conductor, Holder
 from yarrow.fill.method import Amount, MethodName, NoFigure, Rule, in_unit
@@ -73,7 +74,8 @@ class Area:
         """Table 1, or the note on nipples."""
         if self.is_nipple:
             told = fill_limits()["nipple"]
-            return Rule(f"nipple of {told['in']} in or less: 60 %", told["source"], told["edition"])
+            text = f"nipple of {told['in']} in or less: {self.percent(count)} %"
+            return Rule(text, told["source"], told["edition"])
         told = fill_limits()["share"]
         many = {1: "one conductor", 2: "two conductors"}.get(count, "more than two conductors")
         return Rule(f"{many}: {self.percent(count)} %", told["source"], told["edition"])
@@ -89,7 +91,7 @@ class Area:
                     "not-a-nipple",
                     f"A nipple is {told['in']} in or less; this is longer: the usual share holds.",
                     path="nipple",
-                    source=f"{told['source']} ({told['edition']})",
+                    source=written_in(told),
                 )
             )
         if holder.area is None:

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 
+from yarrow.catalog.reading import written_in
 from yarrow.catalog.wiring import (
     StandardBox,
     WireSize,
@@ -116,13 +117,14 @@ def check_box(box: Box) -> BoxResult:
     needed = sum((line.volume for line in lines), Fraction(0))
     own = box.volume if box.volume is not None else standard_boxes()[box.id].volume * box.gangs
     volume = own + sum(box.added, Fraction(0))
-    smallest = next(iter(_large_enough(needed)), None)
-    alike = [each for each in _large_enough(needed) if _same_shape(box, each)]
+    enough = _large_enough(needed)
+    smallest = next(iter(enough), None)
+    alike = [each for each in enough if _same_shape(box, each)]
     passes = needed <= volume
     told = fill_limits()["box"]
     rule = Rule("so many cubic inches a conductor", told["source"], told["edition"])
     to_pass = () if passes else _to_pass(box, needed - volume)
-    findings = [*_too_small(needed, volume, (alike[:1] or _large_enough(needed)[:1]), rule)]
+    findings = [*_too_small(needed, volume, (alike or enough), rule)]
     findings += _body_findings(box)
     return BoxResult(
         format="yarrow.box-result/1",
@@ -259,11 +261,7 @@ def _too_small(
         f"The box is too small: {trimmed(float(needed), 2)} in³ needed, "
         f"{trimmed(float(volume), 2)} there. {word}"
     )
-    return [
-        Finding(
-            "error", "box-too-small", text, path="box", source=f"{rule.source} ({rule.edition})"
-        )
-    ]
+    return [Finding("error", "box-too-small", text, path="box", source=rule.written)]
 
 
 def _body_findings(box: Box) -> list[Finding]:
@@ -277,5 +275,5 @@ def _body_findings(box: Box) -> list[Finding]:
         f"The body's inside of {trimmed(float(own), 3)} in² is less than {told['times']} times its "
         f"largest conduit's {trimmed(float(conduit), 3)} in²."
     )
-    source = f"{told['source']} ({told['edition']})"
+    source = written_in(told)
     return [Finding("error", "body-too-narrow", text, path="box.inside", source=source)]

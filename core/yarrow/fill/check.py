@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
 
+from yarrow.catalog.reading import written_in
 from yarrow.catalog.tables import conduits, other_least_radius
 from yarrow.catalog.wiring import adjustment, adjustment_source, bores, fill_limits
 from yarrow.fill.area import Area, as_holder
@@ -197,7 +198,7 @@ def _heat(method: Method, conductors: Sequence[Conductor]) -> Heat:
         f"{carrying} carry current: grouping factors for the circuits are looked up on their own."
     )
     told = fill_limits()["grouping"]
-    return Heat(carrying, None, text, f"{told['source']} ({told['edition']})")
+    return Heat(carrying, None, text, written_in(told))
 
 
 def holder_of(kind: str, size: str) -> Holder:

@@ -6,16 +6,14 @@ from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
 
-from yarrow.catalog.wiring import copper_kcmil, factor_rule, fill_limits, uk_cables
+from yarrow.catalog.wiring import factor_rule, fill_limits, uk_cables
 from yarrow.fill.area import Area
 from yarrow.fill.conductor import Conductor, Holder
 from yarrow.fill.counting import Load, goes_in, used_by
 from yarrow.fill.factor import Factor, factor_holder
 from yarrow.fill.method import Method, MethodName, NoFigure, trimmed
 from yarrow.fill.result import OtherWay
-
-MM2_PER_KCMIL = 0.506707
-"""A circle a thousandth of an inch across, a thousand times."""
+from yarrow.fill.weight import copper_mm2
 
 
 def beside(
@@ -59,7 +57,7 @@ def _told(method: Method, holder: Holder, conductors: Sequence[Conductor], said:
         used / limit,
         method.amount,
         f"{way}, {rule.text}{said}",
-        f"{rule.source} ({rule.edition})",
+        rule.written,
     )
 
 
@@ -75,9 +73,9 @@ def _metric(holder: Holder) -> tuple[Holder, str]:
 
 def _as_cable(conductor: Conductor) -> Conductor:
     """A US wire as the next larger metric cable."""
-    if conductor.csa is not None or conductor.size is None:
+    copper = copper_mm2(conductor)
+    if conductor.csa is not None or copper is None:
         return conductor
-    copper = float(copper_kcmil()[conductor.size]) * MM2_PER_KCMIL
     larger = [
         cable.csa
         for cable in uk_cables().values()

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from yarrow.catalog.reading import written_in
 from yarrow.catalog.wiring import fill_limits
 from yarrow.fill.conductor import Conductor, Holder
 from yarrow.fill.method import Method, trimmed
@@ -29,7 +30,7 @@ def fill_findings(
 ) -> tuple[Finding, ...]:
     """What a check has to say beside its verdict: too large, too full, tight, likely to jam, and
     that heat is a question of its own. ``kept``: the spare is left too."""
-    written = f"{result.rule.source} ({result.rule.edition})"
+    written = result.rule.written
     places = PLACES[result.amount]
     found = []
     for each in conductors:
@@ -70,7 +71,7 @@ def fill_findings(
     elif result.used > result.limit:
         text = "Like conductors are counted: eight tenths of one or more count as one more."
         told = fill_limits()["rounding"]
-        source = f"{told['source']} ({told['edition']})"
+        source = written_in(told)
         found.append(Finding("note", "rounded-up", text, path="conductors", source=source))
     if result.passes and result.share > fill_limits()["tight"]["share"]:
         text = (
@@ -94,7 +95,7 @@ def fill_findings(
                 "may-jam",
                 text,
                 path="conduit.size",
-                source=f"{jam['source']} ({jam['edition']})",
+                source=written_in(jam),
             )
         )
     found += method.findings(holder)

@@ -30,6 +30,11 @@ class Rule:
     source: str
     edition: str
 
+    @property
+    def written(self) -> str:
+        """Where it is written, with its edition."""
+        return f"{self.source} ({self.edition})"
+
 
 class Method(Protocol):
     """A way of checking. Amounts are in ``amount``; ``rounds_up`` is the fraction from which a

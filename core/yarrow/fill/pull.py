@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from itertools import pairwise
 from typing import Literal
 
@@ -59,6 +59,11 @@ class Pull:
     feed_at: End
     tension_limit: float | None
     side_wall_limit: float
+
+    @property
+    def easier(self) -> OneWay:
+        """The pull from the end that it is easier from."""
+        return next(way for way in self.ways if way.feed == self.feed_at)
 
 
 def stretches(
@@ -130,32 +135,28 @@ def pull_both_ways(
     Args: weight, force per the run's unit of length; tension_limit (None: not known); told_per, how
     many of those units pressure is told over: ``side_wall_limit`` is, and so is the answer.
     """
-    start, end = (
-        _one_way("start", run, weight, friction, told_per),
-        _one_way("end", reversed_run(run), weight, friction, told_per),
-    )
-    ways = (
-        replace(start, within=_within(start, tension_limit, side_wall_limit)),
-        replace(end, within=_within(end, tension_limit, side_wall_limit)),
-    )
+
+    def fed_in(feed: End, met: Sequence[Stretch]) -> OneWay:
+        along = _along(met, weight, friction, told_per)
+        most = max(each.tension for each in along)
+        pressed = max(each.side_wall for each in along)
+        light = tension_limit is None or most <= tension_limit
+        within = light and pressed <= side_wall_limit
+        return OneWay(feed, along, along[-1].tension, most, pressed, within)
+
+    ways = (fed_in("start", run), fed_in("end", reversed_run(run)))
     easier = min(ways, key=lambda way: (round(way.most_tension, 9), way.most_side_wall))
     return Pull(ways, easier.feed, tension_limit, side_wall_limit)
 
 
-def _within(way: OneWay, tension_limit: float | None, side_wall_limit: float) -> bool:
-    light = tension_limit is None or way.most_tension <= tension_limit
-    return light and way.most_side_wall <= side_wall_limit
-
-
-def _one_way(
-    feed: End, run: Sequence[Stretch], weight: float, friction: float, told_per: float
-) -> OneWay:
+def _along(
+    run: Sequence[Stretch], weight: float, friction: float, told_per: float
+) -> tuple[Pulled, ...]:
+    """Tension and pressure at the end of each stretch, one after the other."""
     tension = 0.0
     found = []
     for stretch in run:
         tension = tension_after(tension, stretch, weight, friction)
         pressure = tension / stretch.radius * told_per if stretch.bend is not None else 0.0
         found.append(Pulled(stretch.ends, stretch.bend, tension, pressure))
-    most = max(each.tension for each in found)
-    pressed = max(each.side_wall for each in found)
-    return OneWay(feed, tuple(found), tension, most, pressed, True)
+    return tuple(found)

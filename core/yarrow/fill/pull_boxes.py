@@ -370,7 +370,7 @@ def _findings(
     have: Sides | None,
     rule: Rule,
 ) -> list[Finding]:
-    source = f"{rule.source} ({rule.edition})"
+    source = rule.written
     found = []
     unit = " in" if box.unit == "in" else " mm"
     if box.body is not None:

@@ -6,8 +6,10 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from yarrow.catalog.wiring import copper_kcmil, fill_limits
-from yarrow.fill.compare import MM2_PER_KCMIL
 from yarrow.fill.conductor import Conductor
+
+MM2_PER_KCMIL = 0.506707
+"""A circle a thousandth of an inch across, a thousand times."""
 
 
 def copper_mm2(conductor: Conductor) -> float | None:

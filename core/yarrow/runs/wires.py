@@ -241,7 +241,7 @@ def _pull(
         stretches(pipe, vertices, asked.up), weight, friction, limit, pressed, per
     )
     force, pressure = ("lbf", "lbf/ft") if imperial else ("N", "N/m")
-    easier = next(way for way in pull.ways if way.feed == pull.feed_at)
+    easier = pull.easier
     text = (
         f"Feed in at the {pull.feed_at}: about {_told(easier.tension)} {force} at the rope, "
         f"{_told(easier.most_side_wall)} {pressure} on the hardest bend."
@@ -272,7 +272,7 @@ LARGE_FORCE = 10
 
 def _pull_findings(pull: Pull, force: str, pressure: str) -> list[Finding]:
     told, found = fill_limits(), []
-    easier = next(way for way in pull.ways if way.feed == pull.feed_at)
+    easier = pull.easier
     if pull.tension_limit is not None and easier.most_tension > pull.tension_limit:
         text = (
             f"The pull takes {easier.most_tension:.0f} {force} even from the easier end; "

@@ -85,13 +85,7 @@ function WireFields({ document, change }: Props) {
       >
         {(row, set) => (
           <>
-            <CountField
-              label="How many"
-              least={0}
-              value={row.count}
-              onChange={(count) => set({ count })}
-            />
-            <Size value={row.size} onChange={(size) => set({ size })} />
+            <Counted row={row} set={set} />
             <Select
               look="word"
               label="What they do here"
