@@ -11,16 +11,16 @@ import os
 import sys
 from collections.abc import Callable
 from dataclasses import asdict
-from decimal import Decimal
 from pathlib import Path
-from typing import NoReturn
 
 from yarrow import __version__
 from yarrow.documents.bender_file import bender_numbers
 from yarrow.documents.bends_file import fold_document
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.catalogue import catalogue
+from yarrow.documents.converting import convert_document
 from yarrow.documents.fill_file import fill_document
+from yarrow.documents.json_text import read_json
 from yarrow.documents.notation import typed_line
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
@@ -102,6 +102,13 @@ def _parser() -> argparse.ArgumentParser:
     bender = commands.add_parser("bender", help="a crew's own bender: its worked numbers")
     bender.add_argument("file")
     bender.set_defaults(run=_bender)
+
+    convert = commands.add_parser(
+        "convert", help="a document in the other unit, otherwise the same"
+    )
+    convert.add_argument("file")
+    convert.add_argument("--to", choices=["in", "mm"], required=True)
+    convert.set_defaults(run=_convert)
 
     line = commands.add_parser("line", help="a walk line as it is said, in the run file's shape")
     line.add_argument("text")
@@ -187,6 +194,12 @@ def _bender(options: argparse.Namespace) -> int:
     return 0
 
 
+def _convert(options: argparse.Namespace) -> int:
+    converted = convert_document(_document(options.file), options.to)
+    print(json.dumps(converted, indent=2, ensure_ascii=False, default=float))
+    return 0
+
+
 def _line(options: argparse.Namespace) -> int:
     typed = typed_line(options.text, options.units)
     if typed.line is None:
@@ -218,16 +231,7 @@ def _bytes(name: str) -> bytes:
 
 def _document(name: str) -> object:
     """The JSON of a file, numbers exact. Raises: Refusal."""
-    data = _bytes(name)
-    try:
-        return json.loads(data, parse_float=Decimal, parse_constant=_no_constant)
-    except (ValueError, RecursionError, ArithmeticError) as error:
-        where = f" ({error})" if isinstance(error, json.JSONDecodeError) else ""
-        raise Refusal("", f"JSON in UTF-8{where}") from None
-
-
-def _no_constant(name: str) -> NoReturn:
-    raise ValueError(name)
+    return read_json(_bytes(name), exact=True)
 
 
 if __name__ == "__main__":

@@ -55,8 +55,8 @@ class TestNinety(unittest.TestCase):
         known = calibrate([first, second], 0.706, 1 / 16)
         self.assertAlmostEqual(known.take_up, 5.0625)
         self.assertAlmostEqual(known.gain, 2.6875)
-        # 2.33 times half of the 1/8 that the gains differ by.
-        self.assertAlmostEqual(known.radius_known_to, 2.33 / 16, places=3)
+        # Two tests with a tape of 1/16: 2.33 times 2 / 16 / sqrt(2).
+        self.assertAlmostEqual(known.radius_known_to, 0.2059, places=3)
         effects = {e.angle: e.by for e in known.effects}
         self.assertLess(effects[30], 0.01)
         self.assertAlmostEqual(effects[90], known.radius_known_to * 0.4292, places=4)
@@ -130,7 +130,7 @@ class Ways(unittest.TestCase):
         walk = [turn("18 3/8"), offset(40, 4, 30, "out"), end(70)]
         do = {w: [s.do for s in planned(*walk, way=w).steps] for w in ("mark", "bench", "chart")}
         self.assertIn("hang the take-up of 5 over the end and mark the whole 18 3/8", do["mark"][1])
-        self.assertIn("By the chart: bend starts at 13 9/16", do["chart"][1])
+        self.assertIn("the bend begins on that mark and runs to 20 9/16", do["chart"][1])
         self.assertIn("tart-of-bend mark on 13 9/16", do["bench"][1])
         square = plan_run(read_run(metric(turn(400), turn(640), end(400)))).steps[2]
         self.assertIn("Stand an offcut in the former with a square", square.do)

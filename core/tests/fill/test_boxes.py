@@ -28,7 +28,7 @@ class Allowances(unittest.TestCase):
         )
         self.assertEqual(sum(line.volume for line in result.lines), result.needed)
         self.assertEqual((result.smallest, result.smallest_alike), ("fd-multi", "square-4-2-1/8"))
-        self.assertIn("23.06", said(result, "box-too-small").text)
+        self.assertIn("23.07", said(result, "box-too-small").text)
 
     def test_every_wire_size_takes_what_is_printed(self) -> None:
         printed = {"18": 1.5, "16": 1.75, "14": 2, "12": 2.25, "10": 2.5, "8": 3, "6": 5}

@@ -160,7 +160,7 @@ class Entries(unittest.TestCase):
         self.assertTrue(holes(("A", "top", 1, 0.75, "1/2"), ("B", "top", 2.26, 0.75, "1/2")).passes)
         close = holes(("A", "top", 1, 0.75, "1/2"), ("B", "top", 2.25, 0.75, "1/2"))
         self.assertFalse(close.passes)
-        self.assertIn("1.25", said(close, "rings-meet").text)
+        self.assertIn("1.26", said(close, "rings-meet").text)
         self.assertEqual(close.spacings[0].least, least_spacing("1/2", "1/2", "in"))
 
     def test_corner_knockouts_next_to_each_other_collide(self) -> None:

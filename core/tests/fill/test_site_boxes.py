@@ -46,6 +46,24 @@ class WhatMeets(unittest.TestCase):
         both = {**A, "start": {"kind": "connector", "box": "Junction"}}
         self.assertEqual([met.end for met in site_box(both).met], ["start", "end"])
 
+    def test_what_is_told_of_a_hole_goes_by_the_run_s_key_whatever_it_is_called(self) -> None:
+        renamed = {**A, "name": "A run, renamed"}
+        twin = {**B, "name": "A run"}
+        document = {
+            "format": "yarrow.sitebox/1", "name": "Junction", "units": "in",
+            "entries": [
+                {"run": "A run", "run_key": "k1", "end": "end", "wall": "bottom"},
+                {"run": "A run", "end": "end", "wall": "top"},
+            ],
+        }  # fmt: skip
+        keyed = site_box_document(document, [renamed, twin], ["k1", "k2"])
+        # The first is known by its key; the second by its name, as one that was told before keys.
+        self.assertEqual([met.wall for met in keyed.met], ["bottom", "top"])
+        self.assertEqual([met.run_key for met in keyed.met], ["k1", "k2"])
+        # A key that is not there is no other run's, also where the name is the same.
+        other = site_box_document({**document, "entries": document["entries"][:1]}, [A], ["k9"])
+        self.assertEqual([met.wall for met in other.met], ["left"])
+
     def test_its_volume_by_all_wires_together(self) -> None:
         # Seven 12 AWG, and two grounds by the larger, 10: 7 x 2.25 + 2.5.
         volume = site_box(A, B, contents={"box": "square-4-1-1/2"}).volume

@@ -68,11 +68,30 @@ class Factors(unittest.TestCase):
 
 class InTrunking(unittest.TestCase):
     def test_the_printed_factor_of_a_usual_size(self) -> None:
-        # 24 x pi/4 x 4.0^2 = 301.6 mm2 of 1037.
+        # 24 x 12.6 = 302.4 of 1037.
         result = in_trunking(core(24, 2.5), width=50, height=50)
-        self.assertAlmostEqual(result.used, 301.59, delta=0.005)
+        self.assertAlmostEqual(result.used, 302.4)
         self.assertEqual((result.limit, result.passes, result.most), (1037, True, (82,)))
         self.assertIn("1125", said(result, "printed-factor").text)
+
+    def test_cables_take_their_printed_factors_with_it(self) -> None:
+        # 15 x 8.6 + 34 x 12.6, by the book.
+        loads = (core(15, 1.5), core(34, 2.5))
+        self.assertAlmostEqual(in_trunking(*loads, width=50, height=50).used, 557.4)
+        # In a trunking measured inside they take what their diameters say: 3.3 and 4.0 mm.
+        own = in_trunking(*loads, width=50, height=50, own=True)
+        self.assertAlmostEqual(own.used, 15 * math.pi / 4 * 3.3**2 + 34 * math.pi / 4 * 4.0**2)
+
+    def test_thermosetting_cable_has_its_own_column_to_be_checked(self) -> None:
+        thermosetting = {**core(24, 2.5), "cover": "thermosetting"}
+        result = in_trunking(thermosetting, width=50, height=50)
+        self.assertAlmostEqual(result.used, 24 * 13.9)
+        note = said(result, "figure-to-check")
+        self.assertEqual((note.level, note.path), ("note", "conductors"))
+        self.assertIn("BS 7671", note.source)
+        self.assertNotIn("figure-to-check", said_codes(in_trunking(core(1, 2.5))))
+        own = in_trunking(thermosetting, width=50, height=50, own=True)
+        self.assertAlmostEqual(own.used, 24 * 13.9, places=4)
 
     def test_an_own_size_takes_45_percent_of_its_inside(self) -> None:
         own = in_trunking(core(24, 2.5), width=50, height=50, own=True)
@@ -82,7 +101,7 @@ class InTrunking(unittest.TestCase):
 
     def test_either_way_round_and_the_smallest(self) -> None:
         self.assertEqual(in_trunking(core(1, 25), width=38, height=75).limit, 1146)
-        # 60 x 12.566 = 754: more than 75x25 takes (738), less than 50x38 (767).
+        # 60 x 12.6 = 756: more than 75x25 takes (738), less than 50x38 (767).
         self.assertEqual(in_trunking(core(60, 2.5)).conduit.size, "50x38")
         self.assertIsNone(in_trunking(core(400, 2.5)).smallest)
 

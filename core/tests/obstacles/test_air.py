@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+import os
 import random
 import unittest
 from itertools import pairwise
@@ -13,7 +14,7 @@ from yarrow.geometry.vectors import Vector, subtract
 from yarrow.obstacles.outline import Block, Round, least_air
 from yarrow.runs.plan import Plan
 
-CASES = 10_000
+CASES = 10_000 if os.environ.get("YARROW_EXPLORE") else 1_000
 CHORDS = 4e-3
 """How far a chord lies inside its arc, at 16 to an arc of these bends."""
 

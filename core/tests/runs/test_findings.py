@@ -99,7 +99,7 @@ class WhatToLookOutFor(unittest.TestCase):
         plan = plan_run(read_run(document))
         finding = found(plan, "bends-too-close")
         self.assertEqual((finding.level, finding.bends), ("warning", (0, 1)))
-        self.assertIn("7/8 in of straight", finding.text)
+        self.assertIn("13/16 in of straight", finding.text)
         self.assertIn("needs 1 in", finding.text)
         self.assertNotIn("bends-too-close", codes(mended(document, plan, "bends-too-close")))
         self.assertTrue(plan.marks)

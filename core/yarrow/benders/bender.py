@@ -68,6 +68,12 @@ class Bender:
         return self.take_up - self.radius - self.diameter / 2
 
     @property
+    def one_shot(self) -> bool:
+        """Whether a shoe as long as the bend makes it in one go; a form for warm plastic is none.
+        Source: NFPA 70, chapter 9, table 2, which has a column for each."""
+        return self.kind != "heat"
+
+    @property
     def gain_90(self) -> float:
         """G = g(90) + D: stub and tail of a 90, back to end each, less the straight pipe."""
         return gain(self.radius, 90) + self.diameter
@@ -106,7 +112,8 @@ class Bender:
         """How many clicks bend to an angle that is to be kept; None where it has none."""
         if self.degrees_per_click is None:
             return None
-        return round(self.springback.bend_to(angle) / self.degrees_per_click)
+        bend_to = self.springback.bend_to(round(angle, 6))
+        return math.floor(round(bend_to / self.degrees_per_click, 6) + 0.5)
 
     def behind_front(self, reference: Reference) -> float:
         """How far a reference lies from the front mark toward the heel. The centre notch is that of

@@ -6,6 +6,7 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from fractions import Fraction
+from statistics import stdev
 
 from yarrow.benders.catalogued import radius_from_gain
 from yarrow.geometry.arcs import gain
@@ -15,6 +16,18 @@ RADIUS_PER_GAIN = 1 / (2 - math.pi / 2)
 """2.33: an error in the gain, as an error in the radius."""
 
 SHOWN_ANGLES = (30.0, 45.0, 90.0)
+
+READING = 1 / math.sqrt(3)
+"""Standard deviation of one reading, in marks of the tape: it is off by up to a whole mark, as
+likely by little as by much."""
+
+_TAKE_UP_READINGS, _GAIN_READINGS = 2, 3
+"""Take-up is stub less mark; gain is stub and tail less stick: each reading has its own error."""
+
+_NORMAL = 2.0
+_STUDENT = (12.71, 4.30, 3.18, 2.78, 2.57, 2.45, 2.36, 2.31, 2.26, 2.23)
+"""What a mean is within in 19 of 20 cases: in standard errors that are known, and in those found
+from 1, 2, 3 … differences (Student's t, two-sided 5 %)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,8 +51,7 @@ class Effect:
 
 @dataclass(frozen=True, slots=True)
 class Calibration:
-    """What test bends say: the means, and how well they are known (half of what they differ by, or
-    what one mark of the tape makes, whichever is more)."""
+    """What test bends say: the means, and within what of the truth they are in 19 of 20 cases."""
 
     tests: int
     take_up: float
@@ -68,18 +80,39 @@ def calibrate(tests: Sequence[TestBend], diameter: float, mark: float) -> Calibr
             raise GeometryError("gain-too-small", number)
     take_up, saved = sum(take_ups) / len(tests), sum(gains) / len(tests)
     radius = radius_from_gain(saved, diameter)
-    known_to = RADIUS_PER_GAIN * max(mark, _half_range(gains))
+    known_to = RADIUS_PER_GAIN * _known_to(gains, _GAIN_READINGS, mark)
     return Calibration(
         tests=len(tests),
         take_up=take_up,
         gain=saved,
         radius=radius,
         arc_behind_front=take_up - radius - diameter / 2,
-        take_up_known_to=max(mark, _half_range(take_ups)),
+        take_up_known_to=_known_to(take_ups, _TAKE_UP_READINGS, mark),
         radius_known_to=known_to,
         effects=tuple(Effect(angle, gain(known_to, angle)) for angle in SHOWN_ANGLES),
     )
 
 
-def _half_range(values: Sequence[float]) -> float:
-    return (max(values) - min(values)) / 2
+def _known_to(values: Sequence[float], readings: int, mark: float) -> float:
+    """Half of the 95 % interval of a mean: by what the tape's readings make it, unless the values
+    differ by more than readings can explain; then by their own spread.
+
+    Args: readings, of the tape, that each value is the sum of; mark, the tape's smallest.
+    Source: docs/geometry.md, test 90s.
+    """
+    count, expected = len(values), math.sqrt(readings) * READING * mark
+    by_readings = _NORMAL * expected / math.sqrt(count)
+    if count == 1:
+        return by_readings
+    spread, freedom = stdev(values), count - 1
+    if spread <= expected * math.sqrt(_largest_share(freedom)):
+        return by_readings
+    student = _STUDENT[freedom - 1] if freedom <= len(_STUDENT) else _NORMAL + 2.7 / freedom
+    return max(by_readings, student * spread / math.sqrt(count))
+
+
+def _largest_share(freedom: int) -> float:
+    """What the square of a spread, over the expected one, keeps within in 19 of 20 cases: chi
+    squared over its degrees of freedom, by Wilson and Hilferty (1931)."""
+    ninth = 2 / (9 * freedom)
+    return (1 - ninth + 1.645 * math.sqrt(ninth)) ** 3

@@ -11,10 +11,6 @@ from yarrow.benders.springback import UNMEASURED, Springback, springback
 from yarrow.catalog.tables import BenderEntry, Conduit, ShoeFit, typical_springback
 from yarrow.measure.units import Unit, convert
 
-TYPICAL_HOOK = {"in": 2.0, "mm": 50.0}
-TYPICAL_HEEL = {"in": 1.0, "mm": 25.0}
-"""Where a person's own bender does not say: the straight that a small hand shoe needs."""
-
 
 def radius_from_gain(gain: float, diameter: float) -> float:
     """R = (G − D) / (2 − π/2), from a test 90.

@@ -32,14 +32,14 @@ class BoxOffset:
 
         Source: docs/geometry.md, the named bends.
         """
-        run = self._rise(pipe) / math.tan(math.radians(self.angle))
+        run = self._rise(leg, pipe) / math.tan(math.radians(self.angle))
         reach = float(self.margin) + tangent_length(pipe.radius, self.angle)
         if self.where == "start" or pipe.end is None:
             near = pipe.begins + reach
         else:
             end = leg.place(pipe.end.at, pipe.end.measured_from) + pipe.end.allowance
             near = end - reach - run
-        after = leg.displaced(self.toward, self._rise(pipe))
+        after = leg.stepped(pipe, self.toward, self._rise(leg, pipe), self.rise_from)
         return Laid(
             corners=(Corner(leg.point(near), "near"), Corner(after.point(near + run), "far")),
             begins=near,
@@ -54,11 +54,11 @@ class BoxOffset:
     ) -> tuple[Read, ...]:
         """Rise: across the leg from vertex to vertex."""
         rise = dot(subtract(vertices[1], vertices[0]), leg.frame.toward(self.toward))
-        return (Read("rise", float(self.rise), rise + float(self.rise) - self._rise(pipe)),)
+        return (Read("rise", float(self.rise), rise + float(self.rise) - self._rise(leg, pipe)),)
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
         """Nothing: so small an offset is marked from the pipe's end, which is exact."""
         return None
 
-    def _rise(self, pipe: Pipe) -> float:
-        return pipe.carried(self.rise, self.toward, self.rise_from)
+    def _rise(self, leg: Leg, pipe: Pipe) -> float:
+        return leg.carried(pipe, self.rise, self.toward, self.rise_from)

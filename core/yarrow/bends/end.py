@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, Rule
-from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.geometry.vectors import Vector, along, dot, length, subtract
 
 
 @dataclass(frozen=True, slots=True)
@@ -22,25 +22,28 @@ class End:
     label: str = ""
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
-        """One vertex, the end of the pipe: the face and the allowance beyond it."""
+        """One vertex, the end of the pipe: the face and, along the pipe, the allowance beyond it. A
+        kick before it has leaned the pipe over where it passes the face, and goes on as steep."""
         face = leg.place(float(self.at), self.measured_from)
-        place = face + float(self.allowance)
+        passes = leg.point(face)
+        way = subtract(passes, leg.leans_from) if leg.leans_from else leg.frame.ahead
+        reach = float(self.allowance) / (length(way) or 1.0)
+        place = face + reach * dot(way, leg.frame.ahead)
         return Laid(
-            corners=(Corner(leg.point(place), "end"),),
+            corners=(Corner(along(passes, way, reach), "end"),),
             begins=place,
             ends=place,
             after=leg,
             hooked=leg.point(leg.datum(self.measured_from)),
-            reached=leg.point(face),
+            reached=passes,
         )
 
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
     ) -> tuple[Read, ...]:
         """At: along the leg to the face."""
-        place = dot(subtract(vertices[0], origin), leg.frame.ahead)
-        face = place - float(self.allowance) - leg.datum(self.measured_from)
-        return (Read("at", float(self.at), face),)
+        face = dot(subtract(vertices[0], origin), leg.frame.ahead)
+        return (Read("at", float(self.at), face - leg.datum(self.measured_from)),)
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
         """No bend."""

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+import math
+from dataclasses import dataclass, replace
 from fractions import Fraction
 
 from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, RiseFrom, Rule
@@ -29,11 +30,12 @@ class Kick:
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """One vertex on the line; what comes after it is displaced. Source: docs/geometry.md."""
         place = leg.place(float(self.at), self.measured_from)
+        after = leg.stepped(pipe, self.toward, self._rise(leg, pipe), self.rise_from)
         return Laid(
             corners=(Corner(leg.point(place), "kick"),),
             begins=place,
             ends=place,
-            after=leg.displaced(self.toward, self._rise(pipe)),
+            after=replace(after, leans_from=leg.point(place)),
             hooked=leg.point(leg.datum(self.measured_from)),
             reached=leg.point(place),
         )
@@ -41,21 +43,22 @@ class Kick:
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
     ) -> tuple[Read, ...]:
-        """At: where it leaves the line. Rise: how far over the next vertex lies."""
+        """At: where it leaves the line. Rise: how far over the next vertex, or the face at the end
+        lies."""
         kick, following = vertices[:2]
         place = dot(subtract(kick, origin), leg.frame.ahead)
         rise = dot(subtract(following, kick), leg.frame.toward(self.toward))
         return (
             Read("at", float(self.at), place - leg.datum(self.measured_from)),
-            Read("rise", float(self.rise), rise + float(self.rise) - self._rise(pipe)),
+            Read("rise", float(self.rise), rise + float(self.rise) - self._rise(leg, pipe)),
         )
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
         """Nothing: a kick is bent by eye where no one works it out."""
         return None
 
-    def _rise(self, pipe: Pipe) -> float:
-        return pipe.carried(self.rise, self.toward, self.rise_from)
+    def _rise(self, leg: Leg, pipe: Pipe) -> float:
+        return leg.carried(pipe, self.rise, self.toward, self.rise_from)
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,10 +72,22 @@ class KickThrough(Kick):
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
     ) -> tuple[Read, ...]:
-        """Depth: how far off the line the pipe passes the hole's face."""
+        """Depth: how far off the line the pipe passes the hole's face, in the arc or behind it."""
         kick, following = vertices[:2]
         ahead, side = leg.frame.ahead, leg.frame.toward(self.toward)
         slope = subtract(following, kick)
-        face = leg.place(float(self.hole), self.measured_from)
-        share = (face - dot(subtract(kick, origin), ahead)) / dot(slope, ahead)
-        return (Read("depth", float(self.depth), share * dot(slope, side)),)
+        angle = math.atan2(dot(slope, side), dot(slope, ahead))
+        beyond = leg.place(float(self.hole), self.measured_from) - dot(
+            subtract(kick, origin), ahead
+        )
+        into_arc = beyond + pipe.radius * math.tan(angle / 2)
+        passes = beyond * math.tan(angle)
+        if into_arc < pipe.radius * math.sin(angle):
+            passes = pipe.radius - math.sqrt(pipe.radius**2 - max(into_arc, 0.0) ** 2)
+        return (Read("depth", float(self.depth), passes),)
+
+    def least_depth(self, pipe: Pipe) -> float:
+        """R (1 − cos θ): less deep, and the hole's face lies within the arc, where the pipe has not
+        come over to the slope yet. Source: docs/geometry.md, a hole by a kick."""
+        angle = math.atan2(self.depth, self.hole - self.at)
+        return pipe.radius * (1 - math.cos(angle))

@@ -49,27 +49,23 @@ class Pipe:
         """(D/2) tan(θ/2): how far the inside of a bend lies short of its vertex, on both legs."""
         return self.diameter / 2 * math.tan(math.radians(angle) / 2)
 
-    def carried(self, rise: Fraction, toward: Side, rise_from: RiseFrom) -> float:
-        """By how much a rise moves the pipe: less the stand-off where it was measured off the
-        surface, since spacers carry the pipe that far already. Sideways they carry it nowhere.
-
-        Source: docs/geometry.md, stand-off.
-        """
-        held_off = rise_from == "surface" and toward in ("out", "in")
-        return float(rise) - (self.stand_off if held_off else 0.0)
-
 
 @dataclass(frozen=True, slots=True)
 class Leg:
     """``origin`` is the centreline where the leg starts, moved sideways by what displaced it since;
     ``back`` is how far behind it the surface lies at the back of the turn that it starts at, and
-    ``inside`` how far ahead of it that turn's inside (both 0 at the start)."""
+    ``inside`` how far ahead of it that turn's inside (both 0 at the start). ``nearer`` is by how
+    much less than its stand-off the pipe is off the surface under it: all of it where the pipe has
+    stepped up on to something that it lies on. ``leans_from`` is the vertex from which a kick leans
+    the pipe over to the leg, None where it runs along it."""
 
     number: int
     origin: Vector
     frame: Frame
     back: float
     inside: float
+    nearer: float = 0.0
+    leans_from: Vector | None = None
 
     def place(self, at: float, measured_from: Datum) -> float:
         """How far along the leg from its origin a number lies that was measured from a datum."""
@@ -83,9 +79,45 @@ class Leg:
         """The centreline point at a place along the leg."""
         return along(self.origin, self.frame.ahead, place)
 
+    def off_surface(self, pipe: Pipe) -> float:
+        """How far the pipe's underside is off the surface under it here."""
+        return pipe.stand_off - self.nearer
+
+    def carried(self, pipe: Pipe, rise: Fraction, toward: Side, rise_from: RiseFrom) -> float:
+        """By how much a rise moves the pipe: less what it is off the surface already, where that is
+        what the rise was measured off. Coming in, it ends on its spacers again. Sideways nothing
+        carries it.
+
+        Source: docs/geometry.md, stand-off.
+        """
+        if rise_from == "pipe" or toward not in ("out", "in"):
+            return float(rise)
+        return float(rise) - (self.off_surface(pipe) if toward == "out" else pipe.stand_off)
+
     def displaced(self, side: Side, distance: float) -> Leg:
-        """The same leg, moved sideways."""
-        return replace(self, origin=add(self.origin, scaled(self.frame.toward(side), distance)))
+        """The same leg, moved sideways; what it runs along moves with it."""
+        origin = add(self.origin, scaled(self.frame.toward(side), distance))
+        return replace(self, origin=origin, leans_from=None)
+
+    def straightened(self) -> Leg:
+        """The same leg, where a kick before it has come to its end."""
+        return replace(self, leans_from=None)
+
+    def stepped(
+        self, pipe: Pipe, side: Side, distance: float, rise_from: RiseFrom, air: float = 0.0
+    ) -> Leg:
+        """The same leg, moved sideways on to another surface, with ``air`` left over it where that
+        stands out, and on spacers where it is further in; a rise that was measured from the pipe
+        tells of no surface."""
+        after = self.displaced(side, distance)
+        if rise_from == "pipe" or side not in ("out", "in"):
+            return after
+        return replace(after, nearer=pipe.stand_off - air if side == "out" else 0.0)
+
+    def lowered(self, step: float) -> Leg:
+        """The same leg over a surface that stands ``step`` higher, where the pipe goes straight
+        on."""
+        return replace(self, nearer=self.nearer + step)
 
 
 FIRST_LEG = Leg(0, ORIGIN, Frame(), 0.0, 0.0)
@@ -165,7 +197,8 @@ class Feature(Protocol):
         """This line's dimensions as they come out on a bent pipe.
 
         Args: leg, as it was laid; origin, where the leg begins on the bent pipe; vertices, this
-        feature's own on the bent pipe, and the one after them where there is one.
+        feature's own on the bent pipe, and the one after them where there is one; the last of all
+        is where the pipe passes the face at its end.
         """
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:

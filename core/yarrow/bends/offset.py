@@ -44,15 +44,20 @@ class Offset:
     loose: tuple[str, ...] = ()
     label: str = ""
 
+    @property
+    def air_left(self) -> Fraction:
+        """Air over what it steps on to: it lies on it, as far as a tape tells."""
+        return Fraction(0)
+
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """Vertices at u1 and u2 = u1 + h / tan θ, held where ``of`` says.
 
         Source: docs/geometry.md, the named bends.
         """
         place = leg.place(float(self.at), self.measured_from)
-        rise, run = self._rise(pipe), self._run(pipe)
-        near = place - self._from_near_vertex(pipe)
-        after = leg.displaced(self.toward, rise)
+        rise, run = self._rise(leg, pipe), self._run(leg, pipe)
+        near = place - self._from_near_vertex(leg, pipe)
+        after = leg.stepped(pipe, self.toward, rise, self.rise_from, float(self.air_left))
         return Laid(
             corners=(
                 Corner(leg.point(near), "near"),
@@ -71,7 +76,7 @@ class Offset:
         """Rise: across the leg from vertex to vertex. At: along the leg, to what ``of`` holds."""
         near, far = vertices[:2]
         rise = dot(subtract(far, near), leg.frame.toward(self.toward))
-        taken_off = float(self.rise) - self._rise(pipe)
+        taken_off = float(self.rise) - self._rise(leg, pipe)
         near_place, far_place = (dot(subtract(v, origin), leg.frame.ahead) for v in (near, far))
         tangent = tangent_length(pipe.radius, self.angle)
         held = {
@@ -90,25 +95,37 @@ class Offset:
         Source: catalog/rules-of-thumb.csv; a printed rule knows no arcs.
         """
         multiplier, shrink = rule.offset(self.angle)
-        rise, run = self._rise(pipe), self._run(pipe)
+        rise, run = self._rise(leg, pipe), self._run(leg, pipe)
         to_full = {"full": 0.0, "begin": run, "centre": run / 2}[self.of]
         used = shrink * rise
         far = base + leg.place(float(self.at), self.measured_from) + to_full + used
         return ByRule((RuleSpot(far - multiplier * rise), RuleSpot(far)), used)
 
-    def _rise(self, pipe: Pipe) -> float:
-        return pipe.carried(self.rise, self.toward, self.rise_from)
+    def _rise(self, leg: Leg, pipe: Pipe) -> float:
+        return leg.carried(pipe, self.rise, self.toward, self.rise_from)
 
-    def _run(self, pipe: Pipe) -> float:
+    def _run(self, leg: Leg, pipe: Pipe) -> float:
         """h / tan θ, along the leg from vertex to vertex; 0 for a square offset."""
         angle = math.radians(self.angle)
-        return 0.0 if self.angle == 90 else self._rise(pipe) / math.tan(angle)
+        return 0.0 if self.angle == 90 else self._rise(leg, pipe) / math.tan(angle)
 
-    def _from_near_vertex(self, pipe: Pipe) -> float:
+    def _from_near_vertex(self, leg: Leg, pipe: Pipe) -> float:
         """Along the leg from the near vertex to the place that ``at`` is measured to."""
         tangent = tangent_length(pipe.radius, self.angle)
         return {
-            "full": self._run(pipe) + tangent,
+            "full": self._run(leg, pipe) + tangent,
             "begin": -tangent,
-            "centre": self._run(pipe) / 2,
+            "centre": self._run(leg, pipe) / 2,
         }[self.of]
+
+
+@dataclass(frozen=True, slots=True)
+class OffsetOnto(Offset):
+    """An offset on to something that is known: ``air`` of its rise is left over that."""
+
+    air: Fraction = Fraction(0)
+
+    @property
+    def air_left(self) -> Fraction:
+        """What is left over it."""
+        return self.air

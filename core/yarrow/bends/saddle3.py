@@ -36,7 +36,7 @@ class Saddle3:
         """
         place = leg.place(float(self.at), self.measured_from)
         half = math.radians(self.angle) / 2
-        height = self._height(pipe) + pipe.radius * (1 / math.cos(half) - 1)
+        height = self._height(leg, pipe) + pipe.radius * (1 / math.cos(half) - 1)
         run = height / math.tan(half)
         raised = leg.displaced(self.toward, height)
         return Laid(
@@ -47,7 +47,7 @@ class Saddle3:
             ),
             begins=place - run,
             ends=place + run,
-            after=leg,
+            after=leg.straightened(),
             hooked=leg.point(leg.datum(self.measured_from)),
             reached=leg.point(place),
         )
@@ -63,7 +63,7 @@ class Saddle3:
         place = dot(subtract(centre, origin), leg.frame.ahead)
         return (
             Read("at", float(self.at), place - leg.datum(self.measured_from)),
-            Read("rise", float(self.rise), height + float(self.rise) - self._height(pipe)),
+            Read("rise", float(self.rise), height + float(self.rise) - self._height(leg, pipe)),
         )
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
@@ -72,7 +72,7 @@ class Saddle3:
         Source: catalog/rules-of-thumb-saddle.csv. Both outers' hooks face the centre.
         """
         multiplier, shrink = rule.saddle(self.angle)
-        height = self._height(pipe)
+        height = self._height(leg, pipe)
         centre = base + leg.place(float(self.at), self.measured_from) + shrink * height
         apart = multiplier * height
         return ByRule(
@@ -84,5 +84,5 @@ class Saddle3:
             2 * shrink * height,
         )
 
-    def _height(self, pipe: Pipe) -> float:
-        return pipe.carried(self.rise + self.clearance, self.toward, self.rise_from)
+    def _height(self, leg: Leg, pipe: Pipe) -> float:
+        return leg.carried(pipe, self.rise + self.clearance, self.toward, self.rise_from)

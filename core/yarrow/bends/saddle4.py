@@ -33,7 +33,7 @@ class Saddle4:
         Source: docs/geometry.md, the named bends.
         """
         place = leg.place(float(self.at), self.measured_from)
-        height, run = self._height(pipe), self._run(pipe)
+        height, run = self._height(leg, pipe), self._run(leg, pipe)
         tangent = tangent_length(pipe.radius, self.angle)
         raised = leg.displaced(self.toward, height)
         near, far = place - tangent, place + float(self.width) + tangent
@@ -46,7 +46,7 @@ class Saddle4:
             ),
             begins=near - run,
             ends=far + run,
-            after=leg,
+            after=leg.straightened(),
             hooked=leg.point(leg.datum(self.measured_from)),
             reached=leg.point(place),
         )
@@ -62,7 +62,7 @@ class Saddle4:
         return (
             Read("at", float(self.at), begins + tangent - leg.datum(self.measured_from)),
             Read("width", float(self.width), ends - begins - 2 * tangent),
-            Read("rise", float(self.rise), height + float(self.rise) - self._height(pipe)),
+            Read("rise", float(self.rise), height + float(self.rise) - self._height(leg, pipe)),
         )
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
@@ -71,7 +71,7 @@ class Saddle4:
         Source: catalog/rules-of-thumb.csv.
         """
         multiplier, shrink = rule.offset(self.angle)
-        height = self._height(pipe)
+        height = self._height(leg, pipe)
         used = shrink * height
         up = base + leg.place(float(self.at), self.measured_from) + used
         down = up + float(self.width)
@@ -86,9 +86,13 @@ class Saddle4:
             2 * used,
         )
 
-    def _height(self, pipe: Pipe) -> float:
-        return pipe.carried(self.rise + self.clearance, self.toward, self.rise_from)
+    def _height(self, leg: Leg, pipe: Pipe) -> float:
+        return leg.carried(pipe, self.rise + self.clearance, self.toward, self.rise_from)
 
-    def _run(self, pipe: Pipe) -> float:
+    def _run(self, leg: Leg, pipe: Pipe) -> float:
         """h / tan θ, along the leg from vertex to vertex; 0 where it goes up square."""
-        return 0.0 if self.angle == 90 else self._height(pipe) / math.tan(math.radians(self.angle))
+        return (
+            0.0
+            if self.angle == 90
+            else self._height(leg, pipe) / math.tan(math.radians(self.angle))
+        )

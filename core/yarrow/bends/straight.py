@@ -11,18 +11,20 @@ from yarrow.geometry.vectors import Vector
 
 @dataclass(frozen=True, slots=True)
 class Straight:
-    """No bend at all, at a place where something was measured."""
+    """No bend at all, at a place where something was measured; ``step`` is by how much the surface
+    stands higher from there on."""
 
     at: Fraction
     measured_from: Datum = "back"
     loose: tuple[str, ...] = ()
     label: str = ""
+    step: Fraction = Fraction(0)
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """No corner; the leg goes on as it was."""
         place = leg.place(float(self.at), self.measured_from)
         hooked = leg.point(leg.datum(self.measured_from))
-        return Laid((), place, place, leg, hooked, leg.point(place))
+        return Laid((), place, place, leg.lowered(float(self.step)), hooked, leg.point(place))
 
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]

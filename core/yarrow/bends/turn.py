@@ -46,7 +46,13 @@ class Turn:
             begins=place,
             ends=place,
             after=Leg(
-                leg.number + 1, vertex, leg.frame.turned(self.toward, self.angle), back, inside
+                leg.number + 1,
+                vertex,
+                leg.frame.turned(self.toward, self.angle),
+                back,
+                inside,
+                # A turn out or in goes on along another surface, on its spacers.
+                leg.nearer if self.toward in ("left", "right") else 0.0,
             ),
             hooked=leg.point(leg.datum(self.measured_from)),
             reached=leg.point(reached),

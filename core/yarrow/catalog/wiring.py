@@ -31,7 +31,8 @@ class UsWire:
 
 @dataclass(frozen=True, slots=True)
 class UkCable:
-    """A single-core cable of the UK tables: mm2 of copper, drawing-in factors, mm across. None
+    """A single-core cable of the UK tables: mm2 of copper, drawing-in factors, mm across; what it
+    takes of a trunking by the printed factors, mm2, with thermoplastic or thermosetting cover. None
     where the table does not say."""
 
     csa: Fraction
@@ -40,6 +41,8 @@ class UkCable:
     long: Fraction | None
     short: Fraction | None
     diameter: Fraction | None
+    trunking: Fraction | None
+    trunking_thermosetting: Fraction | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -179,6 +182,8 @@ def uk_cables() -> dict[tuple[Fraction, str], UkCable]:
             _said(row["long"]),
             _said(row["short"]),
             _said(row["diameter_mm"]),
+            _said(row["trunking"]),
+            _said(row["trunking_thermosetting"]),
         )
     return found
 

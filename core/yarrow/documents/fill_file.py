@@ -76,7 +76,7 @@ def _way(
     name: MethodName, shape: dict[str, Any], holder: Holder, length_m: Fraction | None
 ) -> Method:
     if name == "space":
-        return Space()
+        return Space(printed=holder.factor is not None)
     if name == "factor":
         if length_m is None:
             raise Refusal("length", "the run's length: the factors go by it")

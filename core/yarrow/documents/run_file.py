@@ -8,13 +8,7 @@ from typing import Any, cast
 
 from yarrow.benders.bender import USUAL_WAY, Bender, Reference, Way
 from yarrow.benders.calibration import TestBend, calibrate
-from yarrow.benders.catalogued import (
-    TYPICAL_HEEL,
-    TYPICAL_HOOK,
-    catalogued,
-    fit_for,
-    typical,
-)
+from yarrow.benders.catalogued import catalogued, fit_for, typical
 from yarrow.benders.springback import Springback, springback
 from yarrow.bends.offset import Offset
 from yarrow.bends.registry import KINDS, Line
@@ -36,7 +30,7 @@ from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.tape import Reading
-from yarrow.measure.units import Unit, convert
+from yarrow.measure.units import Unit, convert, other_unit
 from yarrow.obstacles.free_offset import FreeOffset
 from yarrow.obstacles.registry import OBSTACLES, Met
 from yarrow.runs.run import (
@@ -51,12 +45,6 @@ from yarrow.runs.run import (
     Survey,
     Worked,
 )
-
-BOX_MARGIN: dict[Unit, Fraction] = {"in": Fraction(2), "mm": Fraction(50)}
-"""Straight left at a box where nothing is said: what a hook takes without crushing the end."""
-
-CLEARANCE: dict[Unit, Fraction] = {"in": Fraction(1, 4), "mm": Fraction(6)}
-"""Air over something where nothing is said: so that nothing rubs, and a strap still reaches."""
 
 _NAMES = {"from": "measured_from"}
 """Fields whose name is a word of Python."""
@@ -214,8 +202,8 @@ def read_bender(shape: dict[str, Any], conduit: Conduit, unit: Unit, step: Fract
         kind=kind,
         radius=radius,
         take_up=take_up,
-        hook=float(shape["hook"].value) if "hook" in shape else TYPICAL_HOOK[unit],
-        heel=float(shape["heel"].value) if "heel" in shape else TYPICAL_HEEL[unit],
+        hook=float(shape["hook"].value),
+        heel=float(shape["heel"].value),
         diameter=diameter,
         way=USUAL_WAY[kind],
         springback=_springback(shape) if "springback" in shape else typical(conduit),
@@ -264,10 +252,18 @@ def _springback(shape: dict[str, Any]) -> Springback:
         raise Refusal("bender.springback", expected) from None
 
 
+def _is_step(reading: Reading, unit: Unit) -> bool:
+    return convert(reading.value, reading.unit, unit) in STEPS[unit].values()
+
+
 def read_step(reading: Reading | None, unit: Unit) -> Fraction:
-    """The smallest mark of the tape in use. Raises: Refusal."""
+    """The smallest mark of the tape in use; the usual one where a tape in the other unit is named,
+    as a document that was converted does.
+
+    Raises: Refusal.
+    """
     steps = STEPS[unit]
-    if reading is None:
+    if reading is None or _is_step(reading, other_unit(unit)):
         return steps[USUAL_STEP[unit]]
     if reading.value not in steps.values():
         raise Refusal("round_to", f"one of {', '.join(steps)}")
@@ -309,9 +305,6 @@ def _walk(
             raise Refusal(f"{path}.kind", expected)
         if kind in ("box_offset", "box"):
             _check_place(fields, number, last, path)
-            fields.setdefault("margin", Reading(BOX_MARGIN[unit], unit))
-        if kind in ("round", "block"):
-            fields.setdefault("clearance", Reading(CLEARANCE[unit], unit))
         if kind == "round":
             fields.setdefault("height", fields["across"])
         if kind == "end":

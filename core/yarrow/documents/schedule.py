@@ -9,6 +9,7 @@ from __future__ import annotations
 
 import csv
 import io
+import re
 from collections.abc import Iterator, Sequence
 from dataclasses import asdict, dataclass
 from typing import Any
@@ -79,14 +80,14 @@ def read_schedule(data: bytes, unit: Unit) -> list[ScheduleRow]:
     head, named = filled[0]
     columns = [cell.strip().lower() for cell in named]
     _check_columns(columns, head)
+    if len(filled) - 1 > MOST_ROWS:
+        raise Unreadable([Refusal("table", f"at most {MOST_ROWS} rows")])
     found, refusals = [], []
     for at, cells in filled[1:]:
         try:
             found.append(_row(at, columns, cells, unit))
         except Refusal as refusal:
             refusals.append(refusal)
-    if len(found) + len(refusals) > MOST_ROWS:
-        raise Unreadable([Refusal("table", f"at most {MOST_ROWS} rows")])
     if not found and not refusals:
         refusals = [Refusal(f"line {head + 1}", "at least one row below the columns")]
     if refusals:
@@ -115,14 +116,14 @@ def schedule_csv(rows: Sequence[ScheduleRow], checked: Sequence[CheckedRow]) -> 
     writer = csv.writer(out, lineterminator="\r\n")
     writer.writerow([*ASKED, *ANSWERED])
     for row, answer in zip(rows, checked, strict=True):
-        asked = [_harmless(row.cells.get(column, "")) for column in ASKED]
+        asked = [harmless(row.cells.get(column, "")) for column in ASKED]
         figures = [
             "yes" if answer.passes else "no",
             f"{answer.percent:.1f}",
             f"{answer.used:.4f}".rstrip("0").rstrip("."),
             f"{answer.limit:.4f}".rstrip("0").rstrip("."),
             answer.smallest or "",
-            _harmless(answer.says),
+            harmless(answer.says),
         ]
         writer.writerow([*asked, *figures])
     return out.getvalue()
@@ -160,16 +161,27 @@ def run_row(document: dict[str, Any]) -> RunRow:
 
 def runs_csv(rows: Sequence[RunRow]) -> str:
     """Runs as a schedule that comes in again as it is."""
+    return runs_csv_head() + "".join(map(run_csv_row, rows))
+
+
+def runs_csv_head() -> str:
+    """The first line of a schedule of runs."""
+    return _csv_line(ASKED)
+
+
+def run_csv_row(row: RunRow) -> str:
+    """One run as a line of a schedule."""
+    told = {
+        **asdict(row),
+        "spare": f"{row.spare:g}" if row.spare else "",
+        "nipple": "yes" if row.nipple else "",
+    }
+    return _csv_line([harmless(str(told[column])) for column in ASKED])
+
+
+def _csv_line(cells: Sequence[str]) -> str:
     out = io.StringIO()
-    writer = csv.writer(out, lineterminator="\r\n")
-    writer.writerow(ASKED)
-    for row in rows:
-        told = {
-            **asdict(row),
-            "spare": f"{row.spare:g}" if row.spare else "",
-            "nipple": "yes" if row.nipple else "",
-        }
-        writer.writerow([_harmless(str(told[column])) for column in ASKED])
+    csv.writer(out, lineterminator="\r\n").writerow(cells)
     return out.getvalue()
 
 
@@ -241,11 +253,12 @@ def _check_columns(columns: Sequence[str], line: int) -> None:
 def _row(line: int, columns: Sequence[str], cells: Sequence[str], unit: Unit) -> ScheduleRow:
     if len(cells) > len(columns):
         raise Refusal(f"line {line}, column {len(columns) + 1}", "no more cells than columns")
-    told = {column: cell.strip() for column, cell in zip(columns, cells, strict=False)}
-    for column, cell in told.items():
+    given = {column: cell.strip() for column, cell in zip(columns, cells, strict=False)}
+    told = {column: as_it_was(cell) for column, cell in given.items()}
+    for column, cell in given.items():
         place = _place(line, columns, column)
-        if column in ASKED and _is_formula(cell):
-            raise Refusal(place, "a value, not a formula")
+        if column in ASKED and is_formula(cell):
+            raise Refusal(place, "a value, not a formula (with an apostrophe before it, it is one)")
         if len(cell) > LONGEST_CELL:
             raise Refusal(place, f"at most {LONGEST_CELL} letters")
     document: dict[str, Any] = {
@@ -303,14 +316,30 @@ def _yes(cell: str, place: str) -> bool:
     return cell.lower() == "yes"
 
 
-def _is_formula(cell: str) -> bool:
-    """Whether a spreadsheet would work it out: = or @, or a sign before what is not a number."""
-    signed = cell[:1] in ("+", "-") and not cell[1:2].isdigit()
-    return cell[:1] in ("=", "@", "\t") or signed
+_FORMULA_BEGINS = ("=", "+", "-", "@", "\t", "\r", "＝", "＋", "－", "＠")
+_PLAIN_NUMBER = re.compile(r"[+-]?\d+(\.\d+)?")
 
 
-def _harmless(cell: str) -> str:
-    return f"'{cell}" if _is_formula(cell) else cell
+def is_formula(cell: str) -> bool:
+    """Whether a spreadsheet would take a cell for something to work out; a number is none."""
+    bare = cell.lstrip(" ")
+    return bare.startswith(_FORMULA_BEGINS) and not _PLAIN_NUMBER.fullmatch(bare.strip())
+
+
+def harmless(cell: str) -> str:
+    """A cell for a spreadsheet: what it would work out has an apostrophe before it, and so has what
+    would lose one when it comes in again."""
+    return f"'{cell}" if is_formula(cell) or _is_escaped(cell) else cell
+
+
+def as_it_was(cell: str) -> str:
+    """The way back from harmless()."""
+    return cell[1:] if _is_escaped(cell) else cell
+
+
+def _is_escaped(cell: str) -> bool:
+    bare = cell.lstrip("'")
+    return len(bare) < len(cell) and is_formula(bare)
 
 
 def _checked(row: ScheduleRow, result: FillResult) -> CheckedRow:

@@ -5,7 +5,7 @@ schemas use; a keyword it does not know is an error when the schema is compiled,
 is quietly left out. The tests hold it to a full validator. Beyond checking, it
 
 - turns strings and numbers with ``"format": "length"`` into exact fractions in the document's unit,
-- fills in ``default`` values, so that what comes out is complete,
+- fills in ``default`` values, and ``x-usual`` ones by unit, so that what comes out is complete,
 - chooses a branch of ``oneOf`` by the property that ``discriminator`` names.
 """
 
@@ -18,8 +18,10 @@ from decimal import Decimal
 from functools import cache
 from pathlib import Path
 from typing import Any
+from unicodedata import category
 
 from yarrow.documents.refusal import Refusal
+from yarrow.documents.upgrading import refuse_newer, upgrade
 from yarrow.measure.tape import Reading, TapeError, read_length
 from yarrow.measure.units import Unit
 
@@ -32,11 +34,11 @@ _MARGINAL = {"$schema", "$id", "$defs", "title", "description", "examples", "def
 _KNOWN = {
     "object": {"type", "properties", "required", "additionalProperties"},
     "array": {"type", "items", "minItems", "maxItems"},
-    "string": {"type", "enum", "const", "maxLength"},
-    "number": {"type", "minimum", "maximum"},
+    "string": {"type", "enum", "const", "maxLength", "x-quantity"},
+    "number": {"type", "minimum", "maximum", "x-quantity"},
     "integer": {"type", "minimum", "maximum"},
     "boolean": {"type"},
-    "length": {"type", "format", "maxLength", "x-least", "x-above"},
+    "length": {"type", "format", "maxLength", "x-least", "x-above", "x-usual", "x-quantity"},
 }
 
 
@@ -49,12 +51,29 @@ def schema(name: str) -> dict[str, Any]:
 
 @cache
 def reader(name: str, part: str = "") -> Read:
-    """The compiled reader of a shipped schema, or of one of the parts that it defines.
+    """The compiled reader of a shipped schema, or of one of the parts that it defines. Documents of
+    earlier versions are upgraded before.
 
     Raises (once, when compiling): ValueError for a keyword that it would not check.
     """
     document = schema(name)
-    return _compile({"$ref": f"#/$defs/{part}"} if part else document, document)
+    read = _compile({"$ref": f"#/$defs/{part}"} if part else document, document)
+    newest = newest_format(name, part)
+
+    def read_newest(value: Any, path: str, unit: Unit) -> Any:
+        value = upgrade(value)
+        refuse_newer(value, newest)
+        return read(value, path, unit)
+
+    return read_newest
+
+
+def newest_format(name: str, part: str = "") -> str | None:
+    """The format's name and version that a schema is of; None of a part without one."""
+    document = schema(name)
+    properties = (document["$defs"][part] if part else document).get("properties", {})
+    found: str | None = properties.get("format", {}).get("const")
+    return found
 
 
 def _compile(node: dict[str, Any], root: dict[str, Any]) -> Read:
@@ -75,11 +94,8 @@ def _compile(node: dict[str, Any], root: dict[str, Any]) -> Read:
 def _object(node: dict[str, Any], root: dict[str, Any]) -> Read:
     properties = {key: _compile(child, root) for key, child in node["properties"].items()}
     required = node.get("required", [])
-    defaults = {
-        key: _resolved(child, root)["default"]
-        for key, child in node["properties"].items()
-        if "default" in _resolved(child, root)
-    }
+    usual = {key: usual_values(resolved(child, root)) for key, child in node["properties"].items()}
+    defaults = {key: by_unit for key, by_unit in usual.items() if by_unit is not None}
     known = _listed(list(properties))
 
     def read(value: Any, path: str, unit: Unit) -> dict[str, Any]:
@@ -98,7 +114,7 @@ def _object(node: dict[str, Any], root: dict[str, Any]) -> Read:
                 raise Refusal(f"{prefix}{key}", "a value; it is missing")
         for key, default in defaults.items():
             if key not in found:
-                found[key] = properties[key](default, f"{prefix}{key}", unit)
+                found[key] = properties[key](default[unit], f"{prefix}{key}", unit)
         return found
 
     return read
@@ -124,7 +140,7 @@ def _one_of(node: dict[str, Any], root: dict[str, Any]) -> Read:
         return _by_type([_compile(branch, root) for branch in node["oneOf"]], node["description"])
     name = node["discriminator"]["propertyName"]
     branches = {
-        _resolved(branch, root)["properties"][name]["const"]: _compile(branch, root)
+        resolved(branch, root)["properties"][name]["const"]: _compile(branch, root)
         for branch in node["oneOf"]
     }
     known = _listed(list(branches))
@@ -168,15 +184,25 @@ def _string(node: dict[str, Any], root: dict[str, Any]) -> Read:
             raise Refusal(path, expected)
         if len(value) > longest:
             raise Refusal(path, f"at most {longest} characters")
-        if "\x00" in value or (not value.isascii() and _has_surrogate(value)):
-            raise Refusal(path, "text without control codes")
+        if _has_control(value):
+            raise Refusal(path, "text without control codes and marks of direction")
         return value
 
     return read
 
 
-def _has_surrogate(text: str) -> bool:
-    return any("\ud800" <= letter <= "\udfff" for letter in text)
+_LINES = "\t\n\r"
+"""What a text of several lines may hold."""
+
+
+def _has_control(text: str) -> bool:
+    """Control codes, halves of letters, and marks that turn what stands beside them round."""
+    if text.isprintable():
+        return False
+    return any(
+        category(letter) in ("Cc", "Cf", "Cs", "Zl", "Zp") and letter not in _LINES
+        for letter in text
+    )
 
 
 def _number(node: dict[str, Any], root: dict[str, Any]) -> Read:
@@ -227,6 +253,13 @@ def _length(node: dict[str, Any], root: dict[str, Any]) -> Read:
     return read
 
 
+def usual_values(node: dict[str, Any]) -> dict[Unit, Any] | None:
+    """What stands for a property that is left out, by the document's unit; None where nothing."""
+    if "default" in node:
+        return {"in": node["default"], "mm": node["default"]}
+    return node.get("x-usual")
+
+
 def _told(value: object) -> str:
     """What was found instead, where repeating it helps."""
     if isinstance(value, str) and len(value) <= 30 and value.isprintable():
@@ -234,7 +267,8 @@ def _told(value: object) -> str:
     return ""
 
 
-def _resolved(node: dict[str, Any], root: dict[str, Any]) -> dict[str, Any]:
+def resolved(node: dict[str, Any], root: dict[str, Any]) -> dict[str, Any]:
+    """A schema's node with what it refers to, its own keywords before those of the reference."""
     if "$ref" not in node:
         return node
     target: dict[str, Any] = root["$defs"][node["$ref"].removeprefix("#/$defs/")]

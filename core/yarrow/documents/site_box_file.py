@@ -17,18 +17,31 @@ WALLS = ("left", "right", "top", "bottom")
 LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ"
 
 
-def site_box_document(document: object, runs: Sequence[dict[str, Any]]) -> SiteBoxResult:
+def read_site_box(document: object) -> dict[str, Any]:
+    """What is told of a box, by its schema: all that can be checked without the runs there.
+
+    Raises: Refusal. Source: docs/run-file.md.
+    """
+    shape: dict[str, Any] = reader("sitebox")(document, "", read_unit(document))
+    return shape
+
+
+def site_box_document(
+    document: object, runs: Sequence[dict[str, Any]], keys: Sequence[str] = ()
+) -> SiteBoxResult:
     """A box with every run of its job that names it.
 
-    Args: runs, run documents; those that do not meet the box are passed over.
+    Args: runs, run documents; those that do not meet the box are passed over; keys, which run of
+    its job each is, whatever it is called, where something keeps that: what is told of its hole
+    goes by it.
     Raises: Refusal, of the box's document or of a run that can't be read.
     Source: docs/run-file.md.
     """
     unit = read_unit(document)
-    shape = reader("sitebox")(document, "", unit)
+    shape = read_site_box(document)
     contents = shape.get("contents")
-    told = {(each["run"], each["end"]): each for each in shape["entries"]}
-    meetings = tuple(_meetings(shape["name"], runs, told, unit))
+    keyed = tuple(zip(runs, keys or [""] * len(runs), strict=True))
+    meetings = tuple(_meetings(shape["name"], keyed, shape["entries"], unit))
     known = {meeting.id for meeting in meetings}
     for at, pull in enumerate(shape["pulls"]):
         if pull[0] == pull[1] or not known.issuperset(pull):
@@ -81,20 +94,24 @@ def _through(shape: dict[str, Any], at: int) -> Through:
 
 def _meetings(
     name: str,
-    runs: Sequence[dict[str, Any]],
-    told: dict[tuple[str, str], dict[str, Any]],
+    runs: Sequence[tuple[dict[str, Any], str]],
+    entries: Sequence[dict[str, Any]],
     unit: Unit,
 ) -> Iterator[Meeting]:
+    by_key = {(each.get("run_key"), each["end"]): each for each in entries}
+    by_name = {(each["run"], each["end"]): each for each in entries if not each.get("run_key")}
     count = 0
-    for run in runs:
+    for run, key in runs:
         for end, box in ends_named(run):
             if box_key(box) != box_key(name):
                 continue
             setup = read_run(run).setup
-            entry = told.get((setup.name, end), {})
+            named = by_name.get((setup.name, end), {})
+            entry = by_key.get((key, end), named) if key else named
             yield Meeting(
                 id=_letter(count),
                 run=setup.name,
+                key=key,
                 end=end,
                 conduit=setup.conduit.name,
                 size=setup.conduit.size,

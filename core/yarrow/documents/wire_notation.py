@@ -10,7 +10,7 @@ from typing import Any
 from yarrow.catalog.wiring import copper_kcmil, insulation_called, insulations
 from yarrow.documents.refusal import Refusal
 from yarrow.fill.conductor import Conductor
-from yarrow.measure.units import Unit
+from yarrow.measure.units import Unit, other_unit
 
 EXPECTED = {
     "in": "wire such as 9 x 12 thhn, 1 x 12 bare, or a cable such as 1 x 0.43 in",
@@ -33,6 +33,7 @@ _ROLES = {
     "traveller": "traveller",
 }
 _BUILDS = ("solid", "stranded")
+_COVERS = ("thermoplastic", "thermosetting")
 _IGNORED = ("awg", "kcmil", "mm2", "mm²", "sq", "cable", "dia")
 
 
@@ -43,6 +44,31 @@ def read_wires_said(text: str, unit: Unit, path: str = "typed") -> list[dict[str
     Raises: Refusal at ``path``, which names the item that can't be read.
     """
     return [_item(item, unit, path) for item in re.split(r"[,;+\n]", text.strip()) if item.strip()]
+
+
+def wires_in_other_unit(text: str, unit: Unit, path: str = "typed") -> str:
+    """The same wire, said so that a document in the other unit reads the same conductors from it:
+    as it was typed where that does, else with what was left out (``12`` is ``12 thhn``).
+
+    Raises: Refusal at ``path``, which names the item that can't be read.
+    """
+    wanted = read_wires_said(text, unit, path)
+    try:
+        if read_wires_said(text, other_unit(unit), path) == wanted:
+            return text
+    except Refusal:
+        pass  # said in a way that only this unit has
+    return ", ".join(_said_item(each) for each in wanted)
+
+
+def _said_item(told: dict[str, Any]) -> str:
+    if "diameter" in told:
+        kind = told["diameter"]
+    elif "csa" in told:
+        kind = f"{told['csa']:g} mm2 {told['build']} {told.get('cover', '')}".rstrip()
+    else:
+        kind = f"{told['size']} {told['insulation']}"
+    return f"{told['count']} x {kind} {told.get('role', '')}".rstrip()
 
 
 def _item(item: str, unit: Unit, path: str) -> dict[str, Any]:
@@ -62,9 +88,10 @@ def _item(item: str, unit: Unit, path: str) -> dict[str, Any]:
         return {**told, "diameter": f"{figure} {'in' if across == chr(34) else across or unit}"}
     builds = [word for word in rest if word in _BUILDS]
     if "mm2" in rest or "mm²" in rest or builds or (unit == "mm" and not _insulation(rest)):
-        if any(word not in (*_BUILDS, *_IGNORED) for word in rest) or "/" in figure:
+        if any(word not in (*_BUILDS, *_COVERS, *_IGNORED) for word in rest) or "/" in figure:
             raise _refused(item, unit, path)
-        return {**told, "csa": float(figure), "build": builds[0] if builds else "stranded"}
+        told |= {"csa": float(figure), "build": builds[0] if builds else "stranded"}
+        return {**told, "cover": "thermosetting"} if "thermosetting" in rest else told
     others = [word for word in rest if word not in _IGNORED and insulation_called(word) is None]
     if others or figure not in copper_kcmil():
         raise _refused(item, unit, path)
@@ -97,7 +124,8 @@ def _said_kind(conductor: Conductor) -> str:
         role = "" if conductor.insulation == "bare" else role
         return f"{conductor.size} {conductor.insulation}{role}"
     if conductor.csa is not None:
-        return f"{_figure(conductor.csa)} mm2 {conductor.build}{role}"
+        cover = " thermosetting" if conductor.cover == "thermosetting" else ""
+        return f"{_figure(conductor.csa)} mm2 {conductor.build}{cover}{role}"
     return f"{_figure(conductor.diameter or Fraction(0))} {conductor.unit}{role}"
 
 

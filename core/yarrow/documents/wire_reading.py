@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
@@ -28,6 +29,7 @@ from yarrow.fill.factor import factor_holder
 from yarrow.fill.method import MethodName, trimmed
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
+from yarrow.obstacles.obstacle import exact
 from yarrow.runs.wires import PullAsked, Wires
 
 MOST_CONDUCTORS = 20_000
@@ -115,14 +117,23 @@ def uk_cable(shape: dict[str, Any], path: str, count: int, field: str = "csa") -
         known = [c.csa for c in uk_cables().values() if c.build == shape["build"]]
         sizes = ", ".join(trimmed(float(each), 1) for each in known)
         raise Refusal(f"{path}.{field}", f"a {shape['build']} single core: one of {sizes}")
+    cover = shape["cover"]
+    if cover == "thermoplastic":
+        name, diameter, trunking = cable.name, cable.diameter, cable.trunking
+    else:
+        name, trunking = f"{cable.name} {cover}", cable.trunking_thermosetting
+        # The table tells no diameter of it: as thick as something round that takes its factor.
+        diameter = exact(math.sqrt(4 * trunking / math.pi)) if trunking is not None else None
     return Conductor(
         count=count,
-        name=cable.name,
+        name=name,
         unit="mm",
-        diameter=cable.diameter,
+        diameter=diameter,
         path=path,
         csa=cable.csa,
         build=cable.build,
+        cover=cover,
+        trunking=trunking,
     )
 
 

@@ -15,7 +15,7 @@ from yarrow.catalog.wiring import (
     standard_boxes,
     wire_name,
 )
-from yarrow.fill.method import Rule, trimmed
+from yarrow.fill.method import Rule, trimmed, trimmed_down, trimmed_up
 from yarrow.finding import Finding, nothing_wrong
 
 
@@ -238,7 +238,7 @@ def _to_pass(box: Box, short: Fraction) -> tuple[str, ...]:
     largest = _largest(box)
     if box.clamps and largest and box_allowances()[largest] * told["clamps"] >= short:
         found.append("Connectors that clamp outside: the clamps' allowance falls away.")
-    found.append(f"An extension or plaster ring of at least {trimmed(float(short), 2)} in³.")
+    found.append(f"An extension or plaster ring of at least {trimmed_up(float(short), 2)} in³.")
     for wires in sorted(box.wires, key=lambda each: -box_allowances()[each.size]):
         each = box_allowances()[wires.size]
         fewer = -(-short // each)
@@ -258,8 +258,8 @@ def _too_small(
     other = instead[0].name if instead else ""
     word = f"{other[0].upper()}{other[1:]} is the smallest that does." if other else "No box does."
     text = (
-        f"The box is too small: {trimmed(float(needed), 2)} in³ needed, "
-        f"{trimmed(float(volume), 2)} there. {word}"
+        f"The box is too small: {trimmed_up(float(needed), 2)} in³ needed, "
+        f"{trimmed_down(float(volume), 2)} there. {word}"
     )
     return [Finding("error", "box-too-small", text, path="box", source=rule.written)]
 

@@ -14,7 +14,7 @@ from yarrow.fill.conductor import Conductor, Holder
 from yarrow.fill.counting import Load, goes_in, more_of, most_of, used_by
 from yarrow.fill.factor import Factor
 from yarrow.fill.findings import fill_findings, is_wider
-from yarrow.fill.method import Method, trimmed
+from yarrow.fill.method import Method, has_limit, trimmed
 from yarrow.fill.result import FillResult, Heat, Held, OtherWay, Part, Smallest
 
 
@@ -38,7 +38,7 @@ def check_fill(
     if choose:
         holder = fitting or method.holders(holder)[-1]
     used, count = used_by(loads), sum(load.count for load in loads)
-    limit = method.limit(holder, count)
+    limit = has_limit(method, holder, count)
     passes = goes_in(method, holder, loads)
     most = tuple(most_of(method, holder, load.each, spare) for load in loads)
     room = tuple(more_of(method, holder, loads, at, spare) for at in range(len(loads)))
@@ -51,7 +51,7 @@ def check_fill(
         used=used,
         limit=limit,
         amount=method.amount,
-        share=used / limit if limit else 0.0,
+        share=used / limit,
         spare=spare,
         usable=limit * (1 - spare / 100),
         left=limit - used,

@@ -11,7 +11,7 @@ from yarrow.fill.area import Area
 from yarrow.fill.conductor import Conductor, Holder
 from yarrow.fill.counting import Load, goes_in, used_by
 from yarrow.fill.factor import Factor, factor_holder
-from yarrow.fill.method import Method, MethodName, NoFigure, trimmed
+from yarrow.fill.method import Method, MethodName, NoFigure, has_limit, trimmed
 from yarrow.fill.result import OtherWay
 from yarrow.fill.weight import copper_mm2
 
@@ -46,7 +46,7 @@ def beside(
 def _told(method: Method, holder: Holder, conductors: Sequence[Conductor], said: str) -> OtherWay:
     loads = [Load(each.count, method.each(each)) for each in conductors]
     count = sum(load.count for load in loads)
-    limit, used = method.limit(holder, count), used_by(loads)
+    limit, used = has_limit(method, holder, count), used_by(loads)
     rule = method.rule(count)
     way = "By area" if method.name == "area" else "By drawing-in factor"
     return OtherWay(

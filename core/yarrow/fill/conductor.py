@@ -20,7 +20,8 @@ class Conductor:
 
     ``diameter`` over the insulation (of an oval cable the larger one, ``height`` the smaller) and
     ``area`` as printed, in ``unit`` and its square; None where no table says. ``size`` names a US
-    wire, ``csa`` (mm2) and ``build`` a UK one. ``carries``: current flows in it in use. ``path`` is
+    wire, ``csa`` (mm2), ``build`` and ``cover`` a UK one, and ``trunking`` what it takes of a usual
+    trunking by the printed factors, mm2. ``carries``: current flows in it in use. ``path`` is
     its field in the document; ``circuit`` the circuit that it came from.
     """
 
@@ -35,6 +36,8 @@ class Conductor:
     size: WireSize | None = None
     csa: Fraction | None = None
     build: str = ""
+    cover: str = ""
+    trunking: Fraction | None = None
     role: Role = "line"
     carries: bool = True
     circuit: int | None = None

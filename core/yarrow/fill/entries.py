@@ -9,7 +9,7 @@ from itertools import combinations
 
 from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import fill_limits
-from yarrow.fill.method import Rule, trimmed
+from yarrow.fill.method import Rule, trimmed, trimmed_up
 from yarrow.fill.pull_boxes import OPPOSITE, Sides, Wall
 from yarrow.fill.rings import least_spacing, lock_ring, row_of_holes
 from yarrow.finding import Finding, nothing_wrong
@@ -179,7 +179,7 @@ def _over_edge(box: OpenBox, entry: PlacedEntry, at: int) -> list[Finding]:
 def _meeting(box: OpenBox, one: PlacedEntry, other: PlacedEntry, at: int, least: float) -> Finding:
     text = (
         f"The lock rings of {one.id} and {other.id} meet: from middle to middle at least "
-        f"{_told(box, least)}."
+        f"{trimmed_up(least, 2 if box.unit == 'in' else 0)} {box.unit}."
     )
     source = fill_limits()["entries"]["source"]
     return Finding("error", "rings-meet", text, path=f"entries[{at}].at", source=source)

@@ -59,9 +59,12 @@ class Factor:
         if factor is None:
             what = "short straight runs" if self.is_short else "this run"
             known = ", ".join(
-                trimmed(float(each.csa), 1)
-                for each in uk_cables().values()
-                if each.build == conductor.build and (each.short if self.is_short else each.long)
+                dict.fromkeys(
+                    trimmed(float(each.csa), 1)
+                    for each in uk_cables().values()
+                    if each.build == (conductor.build or each.build)
+                    and (each.short if self.is_short else each.long)
+                )
             )
             kind = (
                 f"a single core {conductor.build}" if conductor.csa else "csa and build of a core"

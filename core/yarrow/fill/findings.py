@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from yarrow.catalog.reading import written_in
+from yarrow.catalog.reading import source_of, written_in
 from yarrow.catalog.wiring import fill_limits
 from yarrow.fill.conductor import Conductor, Holder
-from yarrow.fill.method import Method, trimmed
+from yarrow.fill.method import Method, trimmed_down, trimmed_up
 from yarrow.fill.result import FillResult
 from yarrow.finding import Finding, Remedy
 
@@ -33,11 +33,15 @@ def fill_findings(
     written = result.rule.written
     places = PLACES[result.amount]
     found = []
+    if any(each.cover == "thermosetting" for each in conductors):
+        text = "What thermosetting cable takes is to be checked against your edition of the tables."
+        source = source_of("cables-uk")
+        found.append(Finding("note", "figure-to-check", text, path="conductors", source=source))
     for each in conductors:
         if is_wider(each, holder):
             text = f"{each.name} is wider than the inside of {holder.name}."
             found.append(Finding("error", "wider-than-inside", text, path=each.path))
-    used, limit = trimmed(result.used, places), trimmed(result.limit, places)
+    used, limit = trimmed_up(result.used, places), trimmed_down(result.limit, places)
     if not result.passes:
         text = (
             f"It does not go in: {used} of {limit} {_square(result.amount)} "
@@ -84,10 +88,12 @@ def fill_findings(
             )
         )
     jam = fill_limits()["jam"]
-    if result.jam is not None and jam["from"] <= result.jam <= jam["to"]:
+    if result.jam is not None and _may_jam(result.jam):
+        raw = result.jam / jam["stretched"]
         text = (
-            f"Three alike may wedge in a bend: the ratio is {result.jam:.2f}, and between "
-            f"{jam['from']} and {jam['to']} they jam. Another size, or pull them laid side by side."
+            f"Three alike may wedge: the ratio is {raw:.2f}, or {result.jam:.2f} in a bend, where "
+            f"pipe is a little oval. Between {jam['from']} and {jam['to']} they jam. Another size, "
+            "or pull them laid side by side."
         )
         found.append(
             Finding(
@@ -102,6 +108,14 @@ def fill_findings(
     text = f"Fill says nothing about heat. {result.heat.text} Local code decides."
     found.append(Finding("note", "heat-is-separate", text, source=result.heat.source))
     return tuple(found)
+
+
+def _may_jam(stretched: float) -> bool:
+    """Whether three alike are within the band in a bend, where the bore is stretched, or on the
+    straight, as the code's note has it."""
+    jam = fill_limits()["jam"]
+    ratios = (stretched, stretched / jam["stretched"])
+    return any(jam["from"] <= ratio <= jam["to"] for ratio in ratios)
 
 
 def _instead(result: FillResult) -> str:

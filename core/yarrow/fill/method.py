@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass
 from typing import Literal, Protocol
 
@@ -68,9 +69,33 @@ class Method(Protocol):
         """What there is to say about the holder by this rule."""
 
 
+def has_limit(method: Method, holder: Holder, count: int) -> float:
+    """What a method allows in a holder, above zero.
+
+    Raises: NoFigure where the rule comes to nothing, so that there is nothing to compare with.
+    """
+    limit = method.limit(holder, count)
+    if limit <= 0:
+        raise NoFigure(
+            "length",
+            "a run short enough for the rule to leave a factor: part it with a draw-in box",
+        )
+    return limit
+
+
 def trimmed(value: float, places: int) -> str:
     """A figure to so many places, without zeros that say nothing."""
     return f"{value:.{places}f}".rstrip("0").rstrip(".") if places else f"{value:.0f}"
+
+
+def trimmed_up(value: float, places: int) -> str:
+    """The same, never less than it is: for what must suffice."""
+    return trimmed(math.ceil(round(value * 10**places, 6)) / 10**places, places)
+
+
+def trimmed_down(value: float, places: int) -> str:
+    """The same, never more than it is: for what there is, and what must not be passed."""
+    return trimmed(math.floor(round(value * 10**places, 6)) / 10**places, places)
 
 
 def in_unit(unit: Unit) -> Amount:

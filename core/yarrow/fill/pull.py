@@ -128,16 +128,18 @@ def pull_both_ways(
     tension_limit: float | None,
     side_wall_limit: float,
     told_per: float = 1.0,
+    half_bore: float = 0.0,
 ) -> Pull:
     """The pull fed in at the start and at the end; the easier end is the one whose tension is less,
     the one with less pressure where they are alike.
 
     Args: weight, force per the run's unit of length; tension_limit (None: not known); told_per, how
-    many of those units pressure is told over: ``side_wall_limit`` is, and so is the answer.
+    many of those units pressure is told over: ``side_wall_limit`` is, and so is the answer;
+    half_bore, from the centreline to the wall that the cable lies against in a bend.
     """
 
     def fed_in(feed: End, met: Sequence[Stretch]) -> OneWay:
-        along = _along(met, weight, friction, told_per)
+        along = _along(met, weight, friction, told_per, half_bore)
         most = max(each.tension for each in along)
         pressed = max(each.side_wall for each in along)
         light = tension_limit is None or most <= tension_limit
@@ -149,14 +151,20 @@ def pull_both_ways(
     return Pull(ways, easier.feed, tension_limit, side_wall_limit)
 
 
+_LEAST = 1e-6
+"""Of a radius: a bend whose inside is a point presses without end."""
+
+
 def _along(
-    run: Sequence[Stretch], weight: float, friction: float, told_per: float
+    run: Sequence[Stretch], weight: float, friction: float, told_per: float, half_bore: float
 ) -> tuple[Pulled, ...]:
     """Tension and pressure at the end of each stretch, one after the other."""
     tension = 0.0
     found = []
     for stretch in run:
         tension = tension_after(tension, stretch, weight, friction)
-        pressure = tension / stretch.radius * told_per if stretch.bend is not None else 0.0
+        pressure = 0.0
+        if stretch.bend is not None:
+            pressure = tension / max(stretch.radius - half_bore, _LEAST) * told_per
         found.append(Pulled(stretch.ends, stretch.bend, tension, pressure))
     return tuple(found)

@@ -12,7 +12,7 @@ from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import copper_kcmil, fill_limits, lock_rings, wire_name
 from yarrow.fill.boxes import Sized
 from yarrow.fill.conductor import Conductor
-from yarrow.fill.method import Rule, trimmed
+from yarrow.fill.method import Rule, trimmed, trimmed_up
 from yarrow.fill.rings import lock_ring, ring_gap
 from yarrow.finding import Finding, nothing_wrong
 from yarrow.measure.tape import read_length
@@ -226,6 +226,9 @@ def _angled(box: PullBox, by_id: dict[str, Raceway]) -> list[Reason]:
         if _kind(by_id[pull[0]], by_id[pull[1]]) != "straight"
         for end in pull
     }
+    # Conductors that are spliced here are not pulled through: the rule counts them as it does an
+    # angle pull.
+    turning |= {(raceway.wall, raceway.row) for raceway in _spliced(box)}
     found = []
     for wall, row in sorted(turning):
         sizes = sorted(
@@ -377,22 +380,30 @@ def _findings(
         found.append(_by_its_marking(box.body, source))
     elif have is not None and (have.width < least.width or have.height < least.height):
         text = (
-            f"The box is too small: at least {trimmed(least.width, 2)} wide and "
-            f"{trimmed(least.height, 2)}{unit} high."
+            f"The box is too small: at least {trimmed_up(least.width, 2)} wide and "
+            f"{trimmed_up(least.height, 2)}{unit} high."
         )
         found.append(Finding("error", "pull-box-too-small", text, path="have", source=source))
     if drawn.width > least.width + 1e-6 or drawn.height > least.height + 1e-6:
         text = (
             "The least box by the rule has no room for the lock rings and distances: "
-            f"{trimmed(drawn.width, 2)} by {trimmed(drawn.height, 2)}{unit} as drawn has."
+            f"{trimmed_up(drawn.width, 2)} by {trimmed_up(drawn.height, 2)}{unit} as drawn has."
         )
         found.append(Finding("note", "rule-leaves-no-room", text, path="entries", source=source))
     if any(pull.drawn < pull.apart - 1e-6 for pull in pulls):
         text = "Raceways of a pull can't all be kept apart here: put one on another wall."
         found.append(Finding("warning", "too-close", text, path="pulls", source=source))
-    pulled = {end for pull in box.pulls for end in pull}
-    idle = [raceway.id for raceway in box.raceways if raceway.id not in pulled]
-    if idle:
-        text = f"Nothing is pulled through {', '.join(idle)}: it counts in its row alone."
-        found.append(Finding("note", "no-pull", text, path="pulls"))
+    spliced = [raceway.id for raceway in _spliced(box)]
+    if spliced:
+        text = (
+            f"No pull goes through {', '.join(spliced)}: what comes in there is spliced here, "
+            "which counts like an angle pull."
+        )
+        found.append(Finding("note", "no-pull", text, path="pulls", source=source))
     return found
+
+
+def _spliced(box: PullBox) -> list[Raceway]:
+    """Raceways that no pull goes through."""
+    pulled = {end for pull in box.pulls for end in pull}
+    return [raceway for raceway in box.raceways if raceway.id not in pulled]

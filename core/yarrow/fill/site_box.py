@@ -18,10 +18,12 @@ from yarrow.measure.units import Unit
 @dataclass(frozen=True, slots=True)
 class Meeting:
     """A run that ends at the box: its conduit and what it brings, the wall and row it enters, and
-    where its hole is, where that is told."""
+    where its hole is, where that is told. ``key`` is which run of its job it is, empty where nobody
+    keeps that."""
 
     id: str
     run: str
+    key: str
     end: str
     conduit: str
     size: TradeSize
@@ -59,10 +61,11 @@ class SiteBox:
 
 @dataclass(frozen=True, slots=True)
 class MeetingRun:
-    """A run that meets the box, as it is told to people."""
+    """A run that meets the box, as it is told to people. ``run_key`` is which run of its job."""
 
     id: str
     run: str
+    run_key: str
     end: str
     conduit: str
     size: str
@@ -126,6 +129,7 @@ def _told(meeting: Meeting) -> MeetingRun:
     return MeetingRun(
         meeting.id,
         meeting.run,
+        meeting.key,
         meeting.end,
         meeting.conduit,
         meeting.size,

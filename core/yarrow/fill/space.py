@@ -16,10 +16,13 @@ from yarrow.measure.units import MM_PER_INCH
 
 @dataclass(frozen=True, slots=True)
 class Space:
-    """The printed factor of a usual trunking, else 45 % of its inside, in mm2.
+    """The printed factor of a usual trunking, else 45 % of its inside, in mm2. ``printed``: cables
+    take their printed factors too, which go with it; else what their diameters say.
 
     Source: guidance to BS 7671; docs/fill.md.
     """
+
+    printed: bool = False
 
     @property
     def name(self) -> MethodName:
@@ -37,7 +40,9 @@ class Space:
         return None
 
     def each(self, conductor: Conductor) -> float:
-        """Its cross-section, insulation included. Raises: NoFigure."""
+        """Its printed factor, or its cross-section, insulation included. Raises: NoFigure."""
+        if self.printed and conductor.trunking is not None:
+            return float(conductor.trunking)
         area = conductor.area_in("mm")
         if area is None:
             raise NoFigure(f"{conductor.path}.csa", "a size whose outside diameter is known")

@@ -9,7 +9,7 @@ from decimal import Decimal
 from fractions import Fraction
 
 from yarrow.measure.rounding import exact_text
-from yarrow.measure.units import INCHES_PER_FOOT, MM_PER_INCH, Unit
+from yarrow.measure.units import INCHES_PER_FOOT, MM_PER_INCH, Unit, convert, other_unit
 
 LONGEST_TEXT = 60
 """Characters in one field: more is not something that was read off a tape."""
@@ -100,11 +100,60 @@ def _read_text(text: str, unit: Unit) -> Reading:
         return Reading(Fraction(int(plain[1]) * under + int(plain[2]), under), unit)
     if len(text) > LONGEST_TEXT:
         raise TapeError(f"a length in at most {LONGEST_TEXT} characters")
-    value, terms = _read_sum(text.translate(_SPELLINGS).lower().strip(), unit)
+    value, terms = _read_sum(_plainly(text), unit)
     if abs(value) > LARGEST:
         raise TapeError(f"a length up to {LARGEST:,}")
     worked = f"{' '.join(text.split())} = {exact_text(value, unit)}" if terms > 1 else ""
     return Reading(value, unit, worked)
+
+
+def _plainly(text: str) -> str:
+    return text.translate(_SPELLINGS).lower().strip()
+
+
+def in_other_unit(text: str, unit: Unit) -> str:
+    """The same tape notation for a document in the other unit, exactly: every term without a unit
+    gets ``unit`` written behind it, and one that is written in the other unit loses it there.
+
+    ``52 3/4 - 2 7/8`` is ``52 3/4 in - 2 7/8 in`` in millimetres, and comes back as it was: what
+    was read off a tape stays what was read.
+
+    Args: text, tape notation that read_length takes; unit, the one that it is read in.
+    Raises: TapeError.
+    """
+    wanted = read_length(text, unit).value
+    to = other_unit(unit)
+    terms = _terms(_plainly(text))
+    counts = {at - 1 for at, term in enumerate(terms) if term == "x"}
+    found = "".join(
+        term if at in counts else _term_in_other_unit(term, unit) for at, term in enumerate(terms)
+    )
+    if len(found) <= LONGEST_TEXT and convert(wanted, unit, to) == read_length(found, to).value:
+        return found
+    return f"{'-' if wanted < 0 else ''}{abs(wanted.numerator)}/{wanted.denominator} {unit}"
+
+
+def _terms(text: str) -> list[str]:
+    """A sum in pieces: its terms, with what stands between them."""
+    found, place = [], 0
+    while place < len(text):
+        match = None if text[place] in "+-x" else _TERM.match(text, place)
+        ends = match.end() if match else place + 1
+        found.append(text[place:ends])
+        place = ends
+    return found
+
+
+def _term_in_other_unit(term: str, unit: Unit) -> str:
+    match = _TERM.fullmatch(term)
+    if match is None or match["feet"] is not None or not match[0].strip():
+        return term
+    if match["unit"] is None:
+        body = term.rstrip()
+        return f"{body} {unit}{term[len(body) :]}"
+    if _PER_UNIT[match["unit"]] == (other_unit(unit), Fraction(1)):
+        return term[: match.start("unit")].rstrip() + term[match.end("unit") :]
+    return term
 
 
 def _read_sum(text: str, unit: Unit) -> tuple[Fraction, int]:

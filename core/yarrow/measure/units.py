@@ -13,6 +13,11 @@ MM_PER_INCH = Fraction(127, 5)
 INCHES_PER_FOOT = 12
 
 
+def other_unit(unit: Unit) -> Unit:
+    """Inches for millimetres, and the other way round."""
+    return "mm" if unit == "in" else "in"
+
+
 def convert(value: Fraction, unit: Unit, to: Unit) -> Fraction:
     """The same length in the other unit, exactly.
 

@@ -58,7 +58,7 @@ class FreeOffset:
 
     def length(self, angle: float, setting: Setting) -> float:
         """h / tan θ + 2 T(θ), along the leg from arc to arc. Source: docs/geometry.md."""
-        rise = setting.pipe.carried(self.rise, self.toward, self.rise_from)
+        rise = setting.leg.carried(setting.pipe, self.rise, self.toward, self.rise_from)
         run = 0.0 if angle == 90 else rise / math.tan(math.radians(angle))
         return run + 2 * tangent_length(setting.pipe.radius, angle)
 
@@ -83,7 +83,7 @@ class FreeOffset:
 
         The length's slope −h / sin² θ + R / cos²(θ/2) is 0 where sin²(θ/2) = h / 4 R.
         """
-        rise = setting.pipe.carried(self.rise, self.toward, self.rise_from)
+        rise = setting.leg.carried(setting.pipe, self.rise, self.toward, self.rise_from)
         share = max(rise, 0.0) / (4 * setting.pipe.radius)
         return min(2 * math.degrees(math.asin(math.sqrt(min(share, 0.5)))), 90.0)
 

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from yarrow.bends.leg import Datum
-from yarrow.bends.offset import Offset
+from yarrow.bends.offset import OffsetOnto
 from yarrow.bends.registry import Line
 from yarrow.bends.straight import Straight
 from yarrow.geometry.frame import Side
@@ -29,22 +29,23 @@ class Ledge:
     def kinds(self, setting: Setting) -> tuple[str, ...]:
         """An offset that is full at the face; nothing where spacers carry the pipe that high."""
         rise = self.height + self.clearance
-        carried = setting.pipe.carried(rise, self.toward, "surface")
+        carried = setting.leg.carried(setting.pipe, rise, self.toward, "surface")
         return ("offset",) if carried > 0 else ("straight",)
 
     def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
         """The offset at that angle."""
         if kind == "straight":
-            return Straight(self.at, self.measured_from, label=self.label)
+            return Straight(self.at, self.measured_from, label=self.label, step=self.height)
         if kind != "offset":
             return None
-        return Offset(
+        return OffsetOnto(
             at=self.at,
             rise=self.height + self.clearance,
             toward=self.toward,
             angle=angle,
             measured_from=self.measured_from,
             label=self.label,
+            air=self.clearance,
         )
 
     def size(self) -> float:

@@ -14,7 +14,8 @@ from yarrow.obstacles.outline import Outline
 
 @dataclass(frozen=True, slots=True)
 class Following:
-    """The line after an obstacle, where it ends the leg: its vertex, and where its arc begins."""
+    """The line after an obstacle, where it ends the leg: its vertex (the run's end: its face),
+    and where its arc begins or the pipe ends."""
 
     vertex: float
     arc_begins: float
@@ -30,8 +31,8 @@ class Setting:
 
     def rest_above_surface(self, toward: Side) -> float:
         """From the surface to the resting pipe's centreline, on the side that the pipe goes."""
-        held_off = self.pipe.stand_off if toward in ("out", "in") else 0.0
-        return held_off + self.pipe.diameter / 2
+        off = {"out": self.leg.off_surface(self.pipe), "in": self.pipe.stand_off}
+        return off.get(toward, 0.0) + self.pipe.diameter / 2
 
 
 @dataclass(frozen=True, slots=True)

@@ -87,7 +87,7 @@ class Hump:
     def kinds(self, setting: Setting) -> tuple[str, ...]:
         """Nothing where spacers carry the pipe over it already; else saddles, the usual first."""
         top = self.height + self.clearance
-        if setting.pipe.carried(top, self.toward, "surface") <= 0:
+        if setting.leg.carried(setting.pipe, top, self.toward, "surface") <= 0:
             return ("straight",)
         lift = self.lift(45.0, setting)
         usual = lift <= SMALL_LIFT * float(self.height)

@@ -10,7 +10,8 @@ from yarrow.finding import Finding
 from yarrow.racks.gaps import gap_between, touching
 from yarrow.racks.lines import FREES, Line, built_findings, no_leg, pipe_lines, plan_path
 from yarrow.racks.rack_plan import Gap, RackPipe, RackPlan
-from yarrow.racks.shots import bends_of, in_shots, radii, shots_of
+from yarrow.racks.shots import Wide, bends_of, in_shots, radii, shots_of
+from yarrow.runs.findings.tool import shot_radius_findings
 from yarrow.runs.layout import lay_out
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import ask, plan_asked
@@ -95,8 +96,17 @@ def _pipe(
         marks=made,
         moved=moved,
         shots=tuple(shots_of(plan, *each, words) for each in wide),
-        findings=plan.findings,
+        findings=(*plan.findings, *_tight(run, wide, words)),
     )
+
+
+def _tight(run: Run, wide: Wide, words: Words) -> list[Finding]:
+    """A warning for each radius of wide bends that is under the code's for bends in shots."""
+    return [
+        finding
+        for radius in sorted({radius for _, radius, _ in wide})
+        for finding in shot_radius_findings(run, radius, words)
+    ]
 
 
 def _too_large(count: int) -> Finding:

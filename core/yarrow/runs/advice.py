@@ -64,11 +64,16 @@ def _times(count: int) -> str:
 _MEETS = {"bench": "the bench", "handle": "the handle", "heel": "the bender's heel"}
 
 
-def met(strike: Strike, made: Collection[int], piece: Piece) -> Met:
-    """A strike in words, with the stretch of pipe between two bends that meets it."""
+def met(strike: Strike, made: Collection[int], making: int, piece: Piece) -> Met:
+    """A strike in words, with the stretch of pipe that meets it: up to the next bend that is made
+    or being made, or to the end of its arc.
+
+    Args: made, the bends that are in the pipe; making, the one that is being made.
+    """
     what, by, at, swept, words = strike.what, strike.by, strike.at, strike.swept, piece.words
-    begins = [0.0, *(piece.pipe.bends[n].arc_end for n in sorted(made)), piece.pipe.cut_length]
-    until = next((place for place in begins if place > at + 1e-6), piece.pipe.cut_length)
+    bends = [piece.pipe.bends[n] for n in sorted({*made, making})]
+    ends = [place for bend in bends for place in (bend.arc_start, bend.arc_end)]
+    until = next((place for place in ends if place > at + 1e-6), piece.pipe.cut_length)
     which = f"The pipe from {words.length(at)} to {words.length(until)}"
     if what == "floor":
         text = f"{which} would be {words.at_least(by)} under the floor"
@@ -131,7 +136,7 @@ def helps_of(
 
 
 def _shorter(strike: Strike, words: Words) -> str:
-    return f"A handle that reaches less than {words.length(strike.out)} from the shoe clears it."
+    return f"A handle that reaches less than {words.at_most(strike.out)} from the shoe clears it."
 
 
 def no_order(best: Order, piece: Piece, where: Stance) -> tuple[Finding, ...]:
@@ -142,7 +147,7 @@ def no_order(best: Order, piece: Piece, where: Stance) -> tuple[Finding, ...]:
     bad = next(each for each in best.bends if each.blocked or not each.placing.fits)
     name = f"bend {bad.bend + 1}"
     if not bad.placing.fits:
-        room, need = words.length(max(bad.placing.room, 0.0)), words.at_least(bad.placing.need)
+        room, need = words.at_most(max(bad.placing.room, 0.0)), words.at_least(bad.placing.need)
         why = f"at {name} there is {room} of straight, and the bender takes {need}"
     else:
         what = _MEETS[next(s.what for s in bad.strikes if s.what in _MEETS and s.what != "bench")]
@@ -152,7 +157,7 @@ def no_order(best: Order, piece: Piece, where: Stance) -> tuple[Finding, ...]:
     if parts:
         after, straight = parts
         frees = (
-            f"Make it in two pieces, with a coupling in the {words.length(straight)} of straight "
+            f"Make it in two pieces, with a coupling in the {words.at_most(straight)} of straight "
             f"between bends {after + 1} and {after + 2}: both can be made"
         )
     else:

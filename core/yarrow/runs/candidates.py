@@ -3,10 +3,12 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import cache
 
 from yarrow.benders.bender import Bender
+from yarrow.bends.kick import KickThrough
 from yarrow.bends.leg import Laid, Leg, Pipe
 from yarrow.bends.registry import Line
 from yarrow.catalog.tables import limits, usual_angles
@@ -34,6 +36,7 @@ class Tried:
     document's unit.
 
     ``own_room`` is the least straight between its own arcs (below zero: they overlap);
+    ``too_shallow``, by how much a hole would have to be deeper for its arc to end before the face;
     ``shoe_short``, what the shoe lacks between them; ``reached``, where what comes before it has
     ended; ``after``, what is left of the leg behind it; ``needs``, the straight that the shoe takes
     on both sides.
@@ -50,6 +53,7 @@ class Tried:
     first_arc: float
     last_arc: float
     own_room: float
+    too_shallow: float
     shoe_short: float
     reached: float
     after: float | None
@@ -75,6 +79,7 @@ class Tried:
             and (self.after is None or self.after >= self.needs - _HAIR)
             and (self.air is None or self.air.least >= -_HAIR)
             and self.too_long <= _HAIR
+            and self.too_shallow <= _HAIR
         )
 
     @property
@@ -85,7 +90,7 @@ class Tried:
             wanting.append(self.needs - self.after)
         if self.air is not None:
             wanting.append(-self.air.least)
-        return sum(max(each, 0.0) for each in [*wanting, self.too_long])
+        return sum(max(each, 0.0) for each in [*wanting, self.too_long, self.too_shallow])
 
     @property
     def room(self) -> float:
@@ -111,7 +116,7 @@ class Place:
 def answers(met: Met, place: Place, extra: tuple[tuple[str, float], ...]) -> list[Tried]:
     """Every kind of bends, at every usual angle and the extra ones, that could answer it."""
     setting = place.setting
-    section = met.section(setting)
+    sections = _sections(met, setting)
     wanted = [(kind, angle) for kind in met.kinds(setting) for angle in usual_angles(kind).angles]
     found = []
     for kind, angle in dict.fromkeys((*wanted, *extra)):
@@ -121,8 +126,13 @@ def answers(met: Met, place: Place, extra: tuple[tuple[str, float], ...]) -> lis
             lift = 0.0
             if kind == "saddle3" and isinstance(met, RoundThing | BlockThing):
                 lift = met.hump().lift(angle, setting)
-            found.append(tried(kind, angle, line, place, section, usual=usual, lift=lift))
+            found.append(tried(kind, angle, line, place, sections, usual=usual, lift=lift))
     return found
+
+
+def _sections(met: Met, setting: Setting) -> list[Section]:
+    section = met.section(setting)
+    return [section] if section else []
 
 
 def usual_angle(kind: str, size: float, unit: Unit) -> float:
@@ -137,13 +147,16 @@ def tried(
     angle: float,
     line: Line,
     place: Place,
-    section: Section | None,
+    sections: Sequence[Section],
     *,
     usual: bool,
     together: bool = False,
     lift: float = 0.0,
 ) -> Tried:
-    """A line of bends, tried where it would lie."""
+    """A line of bends, tried where it would lie.
+
+    Args: sections, what it must not touch, all of it.
+    """
     leg, pipe = place.setting.leg, place.setting.pipe
     laid = lay(line, leg, pipe)
     name = f"{kind} {angle:g}{' both' if together else ''}" if laid.corners else kind
@@ -156,14 +169,17 @@ def tried(
         around, straights = bent.pipe.bends, bent.pipe.straights
         own_room = min(straights[1:-1], default=math.inf)
         first = laid.begins - tangent_length(pipe.radius, around[0].angle)
-        last = laid.ends + tangent_length(pipe.radius, around[-1].angle)
+        # A single bend leans over: of its last tangent the leg has what lies along it.
+        lean = 1.0 if len(around) > 1 else math.cos(math.radians(around[0].angle))
+        last = laid.ends + tangent_length(pipe.radius, around[-1].angle) * lean
         bends, degrees = len(around), sum(bend.angle for bend in around)
         used = bent.pipe.cut_length - bent.straight_on
         needs = place.bender.heel
         after = None if following is None or turns else following.arc_begins - last
     air = None
-    if section and bent and own_room >= -_HAIR:
-        air = _air(bent, leg, pipe, section)
+    if sections and bent and own_room >= -_HAIR:
+        airs = [_air(bent, leg, pipe, section) for section in sections]
+        air = min(airs, key=lambda each: each.least)
     return Tried(
         id=name,
         kind=kind,
@@ -176,6 +192,7 @@ def tried(
         first_arc=first,
         last_arc=last,
         own_room=own_room,
+        too_shallow=_too_shallow(line, pipe),
         shoe_short=max(_least_between(place.bender) - own_room, 0.0) if bends > 1 else 0.0,
         reached=place.reached,
         after=after,
@@ -186,6 +203,12 @@ def tried(
         usual=usual,
         too_long=0.0,
     )
+
+
+def _too_shallow(line: Line, pipe: Pipe) -> float:
+    if not isinstance(line, KickThrough):
+        return 0.0
+    return max(line.least_depth(pipe) - float(line.depth), 0.0)
 
 
 def _least_between(bender: Bender) -> float:

@@ -9,7 +9,7 @@ from typing import Literal
 
 from yarrow.bends.end import End
 from yarrow.bends.leg import FIRST_LEG, Leg, Pipe
-from yarrow.bends.offset import Offset
+from yarrow.bends.offset import OffsetOnto
 from yarrow.bends.registry import Line
 from yarrow.bends.straight import Straight
 from yarrow.bends.turn import Turn
@@ -17,10 +17,11 @@ from yarrow.catalog.tables import limits, usual_angles
 from yarrow.fill.pull_points import USUAL_DEGREES
 from yarrow.finding import Finding, Remedy
 from yarrow.geometry.arcs import tangent_length
+from yarrow.measure.units import Unit, convert_length
 from yarrow.obstacles.block import BlockThing
 from yarrow.obstacles.free_offset import FreeOffset
 from yarrow.obstacles.ledge import Ledge
-from yarrow.obstacles.obstacle import Following, Section, Setting, exact
+from yarrow.obstacles.obstacle import Following, Setting, exact
 from yarrow.obstacles.over import Hump
 from yarrow.obstacles.registry import Met
 from yarrow.obstacles.round import RoundThing
@@ -34,6 +35,10 @@ from yarrow.runs.words import Words
 
 _NEAR = 3.0
 """Times the shortest stretch that holds a strap: how far two things reach, to be taken in one."""
+
+
+_HAIR = 1e-6
+"""Degrees that sums of angles may be off by."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -68,7 +73,8 @@ def choose(survey: Survey, words: Words) -> Chosen:
     """
     known: _Known = {}
     lines, taken, degrees = _go(survey, known, thrifty=False)
-    thrifty = bool(taken) and degrees > (survey.setup.most_degrees or USUAL_DEGREES)
+    limit = survey.setup.most_degrees or USUAL_DEGREES
+    thrifty = bool(taken) and degrees > limit + _HAIR
     if thrifty:
         lines, taken, degrees = _go(survey, known, thrifty=True)
     choices: list[Choice] = []
@@ -110,7 +116,7 @@ def _go(survey: Survey, known: _Known, *, thrifty: bool) -> tuple[list[Line], li
             setup.unit,
         )
         if isinstance(each, Line):
-            best = tried("line", 0.0, each, place, None, usual=True)
+            best = tried("line", 0.0, each, place, (), usual=True)
             lines.append(each)
         else:
             choice = _choose_one(said, feature, each, place, known, thrifty=thrifty)
@@ -192,17 +198,19 @@ def _tried_anew(
 
 def _best(found: Sequence[Tried], *, thrifty: bool) -> Tried:
     """What fits before what does not, then the usual kind, then what is nearest the usual angle and
-    pulls easiest; of what does not fit, what lacks least."""
+    pulls easiest; of what does not fit, what lacks least. What differs by float noise is equal: the
+    first is taken, in either unit."""
     kinds = list(dict.fromkeys(each.kind for each in found))
     usual = {each.kind: each.angle for each in found if each.usual}
 
     def rank(each: Tried) -> tuple[float, ...]:
+        degrees = round(each.degrees, 6)
         if not each.fits:
-            return (1.0, each.lacks)
+            return (1.0, round(each.lacks, 6))
         if thrifty:
-            return (0.0, each.degrees)
+            return (0.0, degrees)
         off = abs(each.angle - usual.get(each.kind, each.angle))
-        return (0.0, kinds.index(each.kind), off, each.degrees)
+        return (0.0, kinds.index(each.kind), off, degrees)
 
     return min(found, key=rank)
 
@@ -222,6 +230,7 @@ def _both(
     setting = place.setting
     beyond = _following(said, feature + 2, setting.leg, setting.pipe)
     place = replace(place, setting=replace(setting, following=beyond))
+    sections = [section for each in (met, following) if (section := each.section(setting))]
     size = float(hump.height + hump.clearance)
     usual = usual_angle(kind, size, place.unit)
     angles = dict.fromkeys(usual_angles(kind).angles)
@@ -231,9 +240,8 @@ def _both(
     for angle in angles:
         line = hump.line(kind, angle, setting) if kind == "saddle4" else _stays_up(hump, angle)
         if line is not None:
-            section: Section = first.section(setting)
             found.append(
-                tried(kind, angle, line, place, section, usual=angle == usual, together=True)
+                tried(kind, angle, line, place, sections, usual=angle == usual, together=True)
             )
     return found
 
@@ -244,7 +252,7 @@ def _over_both(first: Hump, following: Line | Met, place: Place) -> tuple[str, H
     if isinstance(following, RoundThing | BlockThing) and following.toward == first.toward:
         second = following.hump()
         begins, ends = _extent(first, second, leg)
-        if ends - begins > _NEAR * float(limits()["flat_between_saddles"][place.unit]):
+        if ends - begins > _NEAR * _least_flat(place.unit):
             return None
         top = max(first.height + first.clearance, second.height + second.clearance)
         height = max(first.height, second.height)
@@ -258,11 +266,11 @@ def _over_both(first: Hump, following: Line | Met, place: Place) -> tuple[str, H
         apart = leg.place(float(following.at), following.measured_from) - leg.place(
             float(first.begins), first.measured_from
         )
-        if apart > _NEAR * float(limits()["flat_between_saddles"][place.unit]):
+        if apart > _NEAR * _least_flat(place.unit):
             return None
         rise = following.height + following.clearance
         if rise >= first.height + first.clearance:
-            return "offset", replace(first, height=rise, clearance=exact(0))
+            return "offset", replace(first, height=following.height, clearance=following.clearance)
     return None
 
 
@@ -274,14 +282,15 @@ def _extent(first: Hump, second: Hump, leg: Leg) -> tuple[float, float]:
     return min(at for at, _ in places), max(at + width for at, width in places)
 
 
-def _stays_up(hump: Hump, angle: float) -> Offset:
-    return Offset(
+def _stays_up(hump: Hump, angle: float) -> OffsetOnto:
+    return OffsetOnto(
         at=hump.begins,
-        rise=hump.height,
+        rise=hump.height + hump.clearance,
         toward=hump.toward,
         angle=angle,
         measured_from=hump.measured_from,
         label=hump.label,
+        air=hump.clearance,
     )
 
 
@@ -301,8 +310,13 @@ def _better_together(
     behind = replace(place, reached=alone.last_arc, setting=setting)
     after = _best(_tries(said, feature, following, behind, known)[0], thrifty=False)
     flat = after.first_arc - alone.last_arc
-    least = float(limits()["flat_between_saddles"][place.unit])
-    return not (alone.fits and after.fits) or flat < least
+    return not (alone.fits and after.fits) or flat < _least_flat(place.unit)
+
+
+def _least_flat(unit: Unit) -> float:
+    """The shortest stretch on the surface that holds a strap: the same length in either unit, so
+    that a run keeps its bends when its unit is changed. Source: catalog/limits.toml."""
+    return convert_length(float(limits()["flat_between_saddles"]["in"]), "in", unit)
 
 
 def _passed(following: Line | Met) -> Straight:
@@ -322,8 +336,8 @@ def _following(said: Sequence[Line | Met], feature: int, leg: Leg, pipe: Pipe) -
         vertex = lay(line, leg, pipe).begins
         return Following(vertex, vertex - tangent_length(pipe.radius, line.angle))
     if isinstance(line, End):
-        vertex = lay(line, leg, pipe).begins
-        return Following(vertex, vertex)
+        face = leg.place(float(line.at), line.measured_from)
+        return Following(face, lay(line, leg, pipe).begins)
     return None
 
 
@@ -345,6 +359,16 @@ def _findings(taken: _Taken, words: Words, *, risen: bool) -> list[Finding]:
             f"goes over, {words.reading(best.air.at)} along the leg. Pick another."
         )
         found.append(Finding("error", "touches", text, feature, path))
+    if best.too_shallow > 1e-6:
+        least = words.reading(words.up(float(met.size()) + best.too_shallow))
+        text = (
+            f"At {best.angle:g}° the hole's face lies within the arc, so the pipe misses its "
+            f"middle: that takes a hole {words.suffixed(least)} deep at the least. Pick another "
+            "way."
+        )
+        better = [each for each in taken.all if each.fits]
+        remedy = _take(path, _best(better, thrifty=False).id) if better else None
+        found.append(Finding("error", "arc-in-hole", text, feature, path, (), remedy))
     if isinstance(met, RoundThing | BlockThing | Ledge) and met.toward == "in" and not risen:
         where = f"walk[{feature}].toward"
         text = (

@@ -157,7 +157,7 @@ def _told(
         marks, work = taken_in.marks, taken_in.steps
     else:
         marks = exact_marks(run, piece.pipe, placings)
-        rows = working(run, piece.pipe, piece.roles, placings, piece.words)
+        rows = working(run, piece.pipe, piece.roles, marks, piece.words)
         work = steps(piece, marks, rows, [each.bend for each in order.bends])
     words = piece.words
     return OrderHandling(
@@ -202,7 +202,7 @@ def _bends(
                 step=next(step.number for step in work if step.bend == each.bend),
                 hook=hook,
                 turned=-each.rolled if each.rolled != 180.0 else 180.0,
-                meets=tuple(met(strike, made, piece) for strike in each.strikes),
+                meets=tuple(met(strike, made, each.bend, piece) for strike in each.strikes),
                 helps=helps_of(each, made, order, found, piece, where),
                 before=_as_seen(half_bent(pipe, made, each.bend, 0.0, hook), in_air=in_air),
                 after=_as_seen(after, in_air=in_air),

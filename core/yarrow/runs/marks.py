@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
-from yarrow.benders.bender import Hook, Reference
+from collections.abc import Sequence
+from dataclasses import replace
+
+from yarrow.benders.bender import Bender, Hook, Reference
 from yarrow.benders.placing import Placing
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.pipe import PipeBend, StraightPipe
@@ -41,6 +44,25 @@ def rule_marks(
             position = bender.mark_position(start, start + length, spot.hook, reference)
             marks.append(_mark(run, index, position, reference, spot.hook))
     return tuple(marks)
+
+
+def pipe_by_marks(
+    bender: Bender, pipe: StraightPipe, marks: Sequence[Mark], cut_length: float
+) -> StraightPipe:
+    """The straight pipe as unrounded marks make it: the same bends, where the marks put them."""
+    bends = tuple(
+        replace(
+            bend,
+            arc_start=bender.arc_start(
+                mark.position, bend.arc_end - bend.arc_start, mark.hook, mark.reference
+            ),
+        )
+        for bend, mark in zip(pipe.bends, marks, strict=True)
+    )
+    begins = (0.0, *(bend.arc_end for bend in bends))
+    ends = (*(bend.arc_start for bend in bends), cut_length)
+    straights = tuple(end - begin for begin, end in zip(begins, ends, strict=True))
+    return replace(pipe, cut_length=cut_length, straights=straights, bends=bends)
 
 
 def _exact_mark(run: Run, index: int, bend: PipeBend, how: Placing, drift: float = 0.0) -> Mark:

@@ -6,10 +6,11 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from yarrow.benders.bender import Bender
+from yarrow.bends.end import End
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import PipeBend, StraightPipe, fold
-from yarrow.geometry.vectors import Vector
+from yarrow.geometry.vectors import Vector, along, length, subtract
 from yarrow.runs.layout import Layout, leg_origin
 from yarrow.runs.plan import Dimension, Mark
 from yarrow.runs.run import Run
@@ -52,9 +53,10 @@ def comes_out(
     except GeometryError:
         return Outcome((), ())
     lead = float(run.start.allowance)
+    passed = (*vertices[:-1], _face(run, vertices))
     found = []
     for feature, line in enumerate(layout.lines):
-        own = vertices[line.first_vertex : line.first_vertex + len(line.laid.corners) + 1]
+        own = passed[line.first_vertex : line.first_vertex + len(line.laid.corners) + 1]
         origin = leg_origin(layout, line.leg.number, vertices, lead)
         for read in line.line.read_back(line.leg, layout.pipe, origin, own):
             off = read.comes_out - read.asked
@@ -71,6 +73,16 @@ def comes_out(
                 )
             )
     return Outcome(tuple(found), vertices)
+
+
+def _face(run: Run, vertices: Sequence[Vector]) -> Vector:
+    """Where the pipe passes the face at its end: short of the end by the allowance."""
+    before, end = vertices[-2:]
+    last = run.walk[-1] if run.walk else None
+    way = subtract(end, before)
+    if not isinstance(last, End) or not length(way):
+        return end
+    return along(end, way, -float(last.allowance) / length(way))
 
 
 def _arc_start(bender: Bender, mark: Mark, bend: PipeBend) -> float:

@@ -48,13 +48,15 @@ class Mark:
 @dataclass(frozen=True, slots=True)
 class Working:
     """How one bend is worked, whichever way the crew was taught, as the tape reads: where its arc
-    begins, where the hook's mark goes, the straight from the bend before (or the pipe's start), the
-    pipe in the arc; what a straightedge gauges at the second bend of a set (else empty); what to
-    warm from and to (else empty). ``bend_to`` and ``clicks`` allow for springback;
-    ``bend_to_text`` is to half a degree, which is what a protractor tells on site."""
+    begins beside the hook and where it runs to, where the hook's mark goes, the straight from the
+    bend before (or the pipe's start), the pipe in the arc; what a straightedge gauges at the second
+    bend of a set (else empty); what to warm from and to (else empty). ``bend_to`` and ``clicks``
+    allow for springback; ``bend_to_text`` is to half a degree, which is what a protractor tells on
+    site."""
 
     bend: int
     start_of_bend: str
+    end_of_bend: str
     hook_at: str
     between: str
     developed: str

@@ -31,7 +31,7 @@ from yarrow.runs.findings.rules import (
 from yarrow.runs.findings.tool import bender_findings, radius_findings, room_findings
 from yarrow.runs.findings.touch import touch_findings
 from yarrow.runs.layout import Layout, lay_out
-from yarrow.runs.marks import exact_marks, rule_marks
+from yarrow.runs.marks import exact_marks, pipe_by_marks, rule_marks
 from yarrow.runs.meeting import meet
 from yarrow.runs.outcome import comes_out
 from yarrow.runs.plan import (
@@ -103,7 +103,7 @@ def plan_asked(asked: Asked) -> Plan:
         *allowance_findings(run, words),
         *table_findings(run),
     ]
-    held_off = stand_off_findings(run, words)
+    held_off = stand_off_findings(run, layout, words)
     findings += [finding for finding in held_off if finding.level != "error"]
     carried = [finding for finding in held_off if finding.level == "error"]
     disorder = carried or order_findings(run, layout, words)
@@ -134,9 +134,11 @@ def plan_asked(asked: Asked) -> Plan:
         shown = exact if run.bender_fits else ()
         unmade = Beside("exact", pipe.cut_length, "", shown, (), ())
         return _plan(asked, layout, pipe, unmade, (), (), None, findings)
-    rows = working(run, pipe, roles, placings, words)
-    cut = made.cut_length_text
-    piece = Piece(run.bender, pipe, tuple(roles), cut, words)
+    worked = pipe
+    if made.method == "table":
+        worked = pipe_by_marks(run.bender, pipe, made.marks, made.cut_length)
+    rows = working(run, worked, roles, made.marks, words)
+    piece = Piece(run.bender, worked, tuple(roles), made.cut_length_text, words)
     work = steps(piece, made.marks, rows, order)
     return _plan(asked, layout, pipe, made, rows, work, beside, findings)
 

@@ -69,6 +69,9 @@ def _obstruction(each: Tried, words: Words) -> str:
     if each.air is not None and each.air.least < -_HAIR:
         where = words.reading(each.air.at)
         return f"Would cut {words.at_least(-each.air.least)} into it, {where} along the leg."
+    if each.too_shallow > _HAIR:
+        least = words.at_least(each.too_shallow)
+        return f"Its arc is not over at the hole's face: the hole lies {least} too shallow for it."
     if each.too_long > _HAIR:
         return f"Takes {words.length(each.room)}: {words.length(each.too_long)} too long."
     if each.before < -_HAIR:
@@ -80,7 +83,7 @@ def _obstruction(each: Tried, words: Words) -> str:
     side, left = ("before", each.before)
     if each.after is not None and each.after < each.needs - _HAIR:
         side, left = "after", each.after
-    return f"Leaves {words.length(left)} {side} it; the shoe needs {words.at_least(each.needs)}."
+    return f"Leaves {words.at_most(left)} {side} it; the shoe needs {words.at_least(each.needs)}."
 
 
 def _merit(each: Tried, best: Tried, found: Sequence[Tried], words: Words, *, thrifty: bool) -> str:

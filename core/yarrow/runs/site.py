@@ -7,6 +7,7 @@ from typing import Literal
 
 from yarrow.bends.box_offset import BoxOffset
 from yarrow.bends.end import End
+from yarrow.bends.kick import Kick
 from yarrow.bends.leg import FIRST_LEG, Pipe
 from yarrow.bends.offset import Offset
 from yarrow.bends.registry import Line
@@ -55,8 +56,9 @@ def _measured(item: LaidLine, line: Line | Met, pipe: Pipe) -> Iterator[_Measure
     reached = laid.reached
     if isinstance(line, Box | BoxOffset):
         if isinstance(line, BoxOffset):
-            raised = along(reached, leg.frame.toward(line.toward), float(line.rise))
-            yield "rise", float(line.rise), reached, raised
+            side = leg.frame.toward(line.toward)
+            low = along(reached, side, -_off_line(line, item, pipe))
+            yield "rise", float(line.rise), low, along(low, side, float(line.rise))
         return
     if not isinstance(line, Line):
         reached = leg.point(leg.place(float(line.at), line.measured_from))
@@ -71,13 +73,23 @@ def _measured(item: LaidLine, line: Line | Met, pipe: Pipe) -> Iterator[_Measure
             continue
         value = float(getattr(line, field))
         side = leg.frame.toward(line.toward)
-        # What stands on the surface is measured from it; the centreline runs above that.
-        low = reached if field != "height" else along(reached, side, -_rest(line.toward, pipe))
+        # What stands on the surface is measured from it; the centreline runs above that. A rise is
+        # shown from centreline to centreline, with what the spacers carry behind it.
+        below = {"height": _rest(line.toward, item, pipe), "rise": _off_line(line, item, pipe)}
+        low = along(reached, side, -below.get(field, 0.0))
         yield field, value, low, along(low, side, value)
 
 
-def _rest(toward: Side, pipe: Pipe) -> float:
-    return Setting(FIRST_LEG, pipe, None).rest_above_surface(toward)
+def _rest(toward: Side, item: LaidLine, pipe: Pipe) -> float:
+    return Setting(item.leg, pipe, None).rest_above_surface(toward)
+
+
+def _off_line(line: Line | Met, item: LaidLine, pipe: Pipe) -> float:
+    """How much of a line's rise the pipe has already where it begins: what spacers carry."""
+    if not isinstance(line, Offset | Saddle3 | Saddle4 | Kick | BoxOffset):
+        return 0.0
+    moved = item.leg.carried(pipe, line.rise, line.toward, line.rise_from)
+    return float(line.rise) - moved
 
 
 def things(run: Run, layout: Layout, said: Sequence[Line | Met]) -> tuple[Thing, ...]:
@@ -116,7 +128,7 @@ def _met(
     """What was met, where it stands, whatever was put to it."""
     ahead, toward = item.leg.frame.ahead, item.leg.frame.toward(met.toward)
     place = item.leg.place(float(met.at), met.measured_from)
-    top = float(met.height) - _rest(met.toward, layout.pipe)
+    top = float(met.height) - _rest(met.toward, item, layout.pipe)
     if isinstance(met, RoundThing):
         kind: Literal["round", "ledge"] = "round"
         begins, extent = place - float(met.across) / 2, float(met.across)
@@ -144,7 +156,7 @@ def _ledge(layout: Layout, feature: int, item: LaidLine, line: Offset) -> Thing:
     """What an offset steps over: from where it must be cleared to the next line, a rise high."""
     following = layout.lines[feature + 1]
     toward = item.leg.frame.toward(line.toward)
-    near = along(item.laid.reached, toward, float(line.rise) - layout.pipe.diameter / 2)
+    near = along(item.laid.reached, toward, _top(line, item, layout.pipe))
     reached = dot(subtract(item.laid.reached, item.leg.origin), item.leg.frame.ahead)
     extent = max(following.laid.begins - reached, layout.pipe.diameter)
     return Thing(
@@ -159,11 +171,18 @@ def _ledge(layout: Layout, feature: int, item: LaidLine, line: Offset) -> Thing:
     )
 
 
+def _top(line: Offset | Saddle3 | Saddle4, item: LaidLine, pipe: Pipe) -> float:
+    """The top of what a line goes over, from the line of the pipe before it: half a pipe under
+    where the centreline passes it, but for the clearance."""
+    moved = item.leg.carried(pipe, line.rise, line.toward, line.rise_from)
+    return moved - pipe.diameter / 2
+
+
 def _obstacle(layout: Layout, feature: int, item: LaidLine, line: Saddle3 | Saddle4) -> Thing:
     """What a saddle goes over: round and as wide as it is high, or a block of its width."""
     toward, rise = item.leg.frame.toward(line.toward), float(line.rise)
     width = float(line.width) if isinstance(line, Saddle4) else rise
-    top = along(item.laid.reached, toward, rise - layout.pipe.diameter / 2)
+    top = along(item.laid.reached, toward, _top(line, item, layout.pipe))
     begins = 0.0 if isinstance(line, Saddle4) else -width / 2
     return Thing(
         feature,

@@ -7,6 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from yarrow.benders.bender import Bender
+from yarrow.benders.placing import other_end
 from yarrow.catalog.tables import limits
 from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.handling.orders import SAME_PLANE, normalised, roll_between
@@ -112,7 +113,7 @@ def steps(
 
 
 def _form_step(bender: Bender, words: Words) -> Step:
-    held = words.length(max(bender.hook, bender.heel))
+    held = words.at_least(max(bender.hook, bender.heel))
     return Step(
         2,
         "Form",
@@ -130,12 +131,15 @@ def _set_up(bender: Bender, mark: Mark, bend: PipeBend, row: Working, words: Wor
     if bender.kind == "heat":
         return (
             f"Warm evenly from {row.warm_from} to {row.warm_to}, turning the pipe. "
-            f"{name} on {mark.text}, the form toward the {mark.hook} of the pipe."
+            f"{name} on {mark.text}: the bend begins there and runs toward the "
+            f"{other_end(mark.hook)} of the pipe."
         )
     if bender.way == "chart":
+        before = "bend before" if mark.bend else "start of the pipe"
         return (
-            f"{put} By the chart: bend starts at {row.start_of_bend}, hook at {row.hook_at}, "
-            f"{row.between} of straight before it, {row.developed} in the bend."
+            f"{put} By the chart: the bend begins on that mark and runs to {row.end_of_bend}, hook "
+            f"at {row.hook_at}, {row.between} of straight to the {before}, {row.developed} in the "
+            "bend."
         )
     if mark.reference == "square":
         return (

@@ -13,7 +13,7 @@ from yarrow.fill.check import check_fill
 from yarrow.fill.compare import beside
 from yarrow.fill.conductor import Conductor, Holder
 from yarrow.fill.factor import Factor
-from yarrow.fill.method import Method, MethodName, NoFigure
+from yarrow.fill.method import Method, MethodName, NoFigure, trimmed_down, trimmed_up
 from yarrow.fill.pull import Pull, pull_both_ways, stretches
 from yarrow.fill.pull_boxes import is_large
 from yarrow.fill.pull_points import BendOnPipe, PullPoint, PullPoints
@@ -22,7 +22,7 @@ from yarrow.fill.weight import mass_of, tension_limit_of
 from yarrow.finding import Finding
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.vectors import Vector
-from yarrow.measure.units import MM_PER_INCH, Unit, convert_length
+from yarrow.measure.units import MM_PER_INCH, Unit, convert, convert_length
 from yarrow.runs.words import Words, degrees
 
 State = Literal["dry", "lubricated"]
@@ -217,6 +217,10 @@ POUNDS_PER_KG = 2.2046226
 METRES_PER_FOOT = float(MM_PER_INCH) * 12 / 1000
 
 
+def _half_bore(holder: Holder, unit: Unit) -> float:
+    return float(convert(holder.inside or Fraction(0), holder.unit, unit)) / 2
+
+
 def _pull(
     wires: Wires, unit: Unit, pipe: StraightPipe, vertices: Sequence[Vector]
 ) -> PlannedPull | None:
@@ -238,7 +242,13 @@ def _pull(
     per = 12.0 if imperial else 1000.0
     weight = (mass if imperial else mass * KILOGRAM_FORCE) / per
     pull = pull_both_ways(
-        stretches(pipe, vertices, asked.up), weight, friction, limit, pressed, per
+        stretches(pipe, vertices, asked.up),
+        weight,
+        friction,
+        limit,
+        pressed,
+        per,
+        _half_bore(wires.holder, unit),
     )
     force, pressure = ("lbf", "lbf/ft") if imperial else ("N", "N/m")
     easier = pull.easier
@@ -275,15 +285,17 @@ def _pull_findings(pull: Pull, force: str, pressure: str) -> list[Finding]:
     easier = pull.easier
     if pull.tension_limit is not None and easier.most_tension > pull.tension_limit:
         text = (
-            f"The pull takes {easier.most_tension:.0f} {force} even from the easier end; "
-            f"{pull.tension_limit:.0f} is the limit. Put a pull point in, or lubricate."
+            f"The pull takes {trimmed_up(easier.most_tension, 0)} {force} even from the easier "
+            f"end; {trimmed_down(pull.tension_limit, 0)} is the limit. Put a pull point in, or "
+            "lubricate."
         )
         source = told["tension"]["source"]
         found.append(Finding("warning", "pulls-too-hard", text, path="wires.pull", source=source))
     if easier.most_side_wall > pull.side_wall_limit:
         text = (
-            f"A bend presses {easier.most_side_wall:.0f} {pressure} on the cable; "
-            f"{pull.side_wall_limit:.0f} is the limit. A wider bend or a pull point before it."
+            f"A bend presses {trimmed_up(easier.most_side_wall, 0)} {pressure} on the cable; "
+            f"{trimmed_down(pull.side_wall_limit, 0)} is the limit. A wider bend or a pull point "
+            "before it."
         )
         source = told["side_wall"]["source"]
         found.append(Finding("warning", "presses-too-hard", text, path="wires.pull", source=source))

@@ -32,6 +32,10 @@ class Words:
         """To the next mark up, with the unit: for what is needed."""
         return self.length(self.up(value))
 
+    def at_most(self, value: float) -> str:
+        """To the next mark down, with the unit: for what there is."""
+        return self.length(self.down(value))
+
     def up(self, value: float) -> float:
         """The next mark up (the mark itself where it is on one, to a millionth)."""
         size = float(self.step)

@@ -5,12 +5,11 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 
-from yarrow.benders.placing import Placing
 from yarrow.catalog.tables import limits
 from yarrow.geometry.arcs import arc_length, tangent_length
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.measure.units import Unit
-from yarrow.runs.plan import Working
+from yarrow.runs.plan import Mark, Working
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words, degrees
 
@@ -19,23 +18,32 @@ def working(
     run: Run,
     pipe: StraightPipe,
     roles: Sequence[str],
-    placings: Sequence[Placing],
+    marks: Sequence[Mark],
     words: Words,
 ) -> tuple[Working, ...]:
-    """A row a bend, in order along the pipe. Source: docs/geometry.md, three ways of working."""
+    """A row a bend, in order along the pipe.
+
+    Args: pipe, as the marks make it, exact or printed.
+    Source: docs/geometry.md, three ways of working.
+    """
     bender, warm = run.bender, run.bender.kind == "heat"
     beyond = warmed_beyond(run.unit)
     rows = []
-    for index, (bend, how) in enumerate(zip(pipe.bends, placings, strict=True)):
-        hook_at = bender.mark_position(bend.arc_start, bend.arc_end, how.hook, "front")
-        to = bender.springback.bend_to(bend.angle)
+    for index, (bend, mark) in enumerate(zip(pipe.bends, marks, strict=True)):
+        hook_at = bender.mark_position(bend.arc_start, bend.arc_end, mark.hook, "front")
+        begins, ends = bend.arc_start, bend.arc_end
+        if mark.hook == "end":
+            begins, ends = ends, begins
+        # Two bends of a set are equal but for float noise, which must not tell them apart.
+        to = bender.springback.bend_to(round(bend.angle, 6))
         depth = ""
         if roles[index] == "far":
             depth = words.reading(set_depth(bend.angle, bend.radius, pipe.straights[index]))
         rows.append(
             Working(
                 bend=index,
-                start_of_bend=words.reading(bend.arc_start),
+                start_of_bend=words.reading(begins),
+                end_of_bend=words.reading(ends),
                 hook_at=words.reading(hook_at),
                 between=words.reading(pipe.straights[index]),
                 developed=words.reading(arc_length(bend.radius, bend.angle)),
@@ -43,7 +51,7 @@ def working(
                 warm_from=words.reading(bend.arc_start - beyond) if warm else "",
                 warm_to=words.reading(bend.arc_end + beyond) if warm else "",
                 bend_to=to,
-                bend_to_text=degrees(math.floor(to * 2 + 0.5) / 2),
+                bend_to_text=degrees(math.floor(round(to * 2, 6) + 0.5) / 2),
                 clicks=bender.clicks(bend.angle),
             )
         )

@@ -19,22 +19,25 @@ def arc_findings(draft: Draft) -> list[Finding]:
         if straight >= -_HAIR:
             continue
         if index == 0 and bends:
-            found.append(_before_start(draft, -straight))
+            found.append(_before_start(draft))
         elif index == bends:
-            found.append(_beyond_end(draft, -straight))
+            found.append(_beyond_end(draft))
         else:
             found.append(_overlap(draft, index, -straight))
     return found
 
 
-def _before_start(draft: Draft, short: float) -> Finding:
+def _before_start(draft: Draft) -> Finding:
     feature = draft.feature(0)
-    need = draft.words.at_least(short)
+    begins = draft.words.at_least(-draft.pipe.straights[0])
+    short = draft.further(feature, 0, 0.0)
+    advice = draft.advise(
+        short, "Measure {} further from the start, or start the pipe that much earlier."
+    )
     return Finding(
         "error",
         "before-start",
-        f"The first arc would begin {need} before the pipe does. Measure further from the start, "
-        f"or start the pipe {need} earlier.",
+        f"The first arc would begin {begins} before the pipe does. {advice}",
         feature,
         draft.field(feature),
         (0,),
@@ -42,15 +45,18 @@ def _before_start(draft: Draft, short: float) -> Finding:
     )
 
 
-def _beyond_end(draft: Draft, short: float) -> Finding:
+def _beyond_end(draft: Draft) -> Finding:
     last = len(draft.run.walk) - 1
     bend = len(draft.pipe.bends) - 1
-    need = draft.words.at_least(short)
+    ends = draft.words.at_least(-draft.pipe.straights[-1])
+    short = draft.further(last, bend + 1, 0.0)
+    advice = draft.advise(
+        short, "The end has to be at least {} further on, or the last bend that much earlier."
+    )
     return Finding(
         "error",
         "end-short",
-        f"The pipe ends {need} short of the end of its last arc. The end has to be at least "
-        f"{need} further on, or the last bend that much earlier.",
+        f"The pipe ends {ends} short of the end of its last arc. {advice}",
         last if draft.run.walk else None,
         draft.field(last),
         (bend,) if bend >= 0 else (),
@@ -61,15 +67,16 @@ def _beyond_end(draft: Draft, short: float) -> Finding:
 def _overlap(draft: Draft, index: int, short: float) -> Finding:
     before, after = draft.feature(index - 1), draft.feature(index)
     line = draft.run.walk[after] if draft.run.walk else None
-    need = draft.words.at_least(short)
     if line is not None and before == after:
         return _line_too_steep(draft, after, line, index)
-    name = line_name(draft.run, before)
+    name, overlap = line_name(draft.run, before), draft.words.at_least(short)
+    short = draft.further(after, index, 0.0)
+    advice = draft.advise(short, "Move it at least {} further along.")
     return Finding(
         "error",
         "arcs-overlap",
-        f"The arc of {line_name(draft.run, after)} would begin {need} before the arc of {name} "
-        f"has ended. Move it at least {need} further along.",
+        f"The arc of {line_name(draft.run, after)} would begin {overlap} before the arc of {name} "
+        f"has ended. {advice}",
         after,
         draft.field(after),
         (index - 1, index),

@@ -10,6 +10,7 @@ from yarrow.fill.pull_points import pull_points
 from yarrow.finding import Finding, Remedy
 from yarrow.measure.units import convert
 from yarrow.runs.findings.draft import Draft, line_name
+from yarrow.runs.layout import Layout
 from yarrow.runs.run import Run
 from yarrow.runs.wires import bends_on, breaks_in_words
 from yarrow.runs.words import Words, degrees
@@ -115,7 +116,7 @@ def slip_findings(run: Run, words: Words) -> list[Finding]:
     return found
 
 
-def stand_off_findings(run: Run, words: Words) -> list[Finding]:
+def stand_off_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
     """An error for a rise that spacers carry the pipe over already, and a note that they were taken
     into account, so that nobody takes their height off again."""
     if not run.stand_off:
@@ -130,17 +131,20 @@ def stand_off_findings(run: Run, words: Words) -> list[Finding]:
             path="stand_off",
         )
     ]
-    for feature, line in enumerate(run.walk):
+    for feature, item in enumerate(layout.lines):
+        line = item.line
         if isinstance(line, Turn | End | Straight) or line.rise_from == "pipe":
             continue
         rise = line.rise + getattr(line, "clearance", 0)
-        if line.toward in ("out", "in") and rise <= run.stand_off:
+        if item.leg.carried(layout.pipe, rise, line.toward, line.rise_from) <= 0:
+            carried = item.leg.off_surface(layout.pipe) if line.toward == "out" else run.stand_off
             found.append(
                 Finding(
                     "error",
                     "stand-off-carries",
-                    f"Spacers of {off} carry the pipe past {words.length(float(rise))} already. "
-                    "Take this line out, or say that its rise was measured from the pipe.",
+                    f"Spacers of {words.length(float(carried))} carry the pipe past "
+                    f"{words.length(float(rise))} already. Take this line out, or say that its "
+                    "rise was measured from the pipe.",
                     feature,
                     f"walk[{feature}].rise_from",
                     (),
@@ -174,7 +178,10 @@ def allowance_findings(run: Run, words: Words) -> list[Finding]:
 
 
 def notch_findings(draft: Draft) -> list[Finding]:
-    """A note where a saddle's centre is not the bend that the notch is for."""
+    """A note where a saddle's centre is not the bend that the notch is for; no notch is used by a
+    former or a chart."""
+    if draft.run.bender.centre_reference != "centre":
+        return []
     return [
         Finding(
             "note",

@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+import math
+from fractions import Fraction
+
 from yarrow.benders.catalogued import fit_for
 from yarrow.benders.placing import Placing
-from yarrow.catalog.tables import benders, source_of_least_radius
+from yarrow.catalog.tables import benders, other_least_radius, source_of_least_radius
 from yarrow.finding import Finding, Remedy
 from yarrow.measure.units import convert
 from yarrow.runs.findings.draft import Draft, line_name
@@ -40,19 +43,30 @@ def bender_findings(run: Run) -> list[Finding]:
 
 
 def radius_findings(run: Run, words: Words) -> list[Finding]:
-    """A warning where this bender bends tighter than the code's table allows."""
-    least = run.conduit.least_radius
+    """A warning where this bender bends tighter than the code's table allows: by the column for
+    one-shot and full-shoe benders, or by that for other bends where there is no shoe."""
+    if run.bender.one_shot:
+        return _under_code(run, run.bender.radius, run.conduit.least_radius, words)
+    return _under_code(run, run.bender.radius, other_least_radius(run.conduit), words)
+
+
+def shot_radius_findings(run: Run, radius: float, words: Words) -> list[Finding]:
+    """The same for a wide bend that is made in many shots: that is no one-shot bend."""
+    return _under_code(run, radius, other_least_radius(run.conduit), words)
+
+
+def _under_code(run: Run, radius: float, least: Fraction | None, words: Words) -> list[Finding]:
     if least is None:
         return []
     allowed = float(convert(least, run.conduit.unit, run.unit))
-    if run.bender.radius >= allowed - _HAIR:
+    if radius >= allowed - _HAIR:
         return []
     return [
         Finding(
             "warning",
             "radius-under-code",
-            f"This bender's radius of {words.length(run.bender.radius)} is under the least of "
-            f"{words.length(allowed)} for {run.conduit.name}. Use a shoe of that radius or more.",
+            f"A radius of {words.at_most(radius)} is under the least of "
+            f"{words.at_least(allowed)} for {run.conduit.name}. Bend it to that radius or more.",
             path="bender",
             source=source_of_least_radius(run.conduit.unit),
         )
@@ -75,13 +89,13 @@ def room_findings(draft: Draft) -> list[Finding]:
                 found.append(_near_start(draft, mark.bend, placing.room, placing.need))
             else:
                 pair = (placing.before, mark.bend)
-                found.append(_too_close(draft, pair, placing, placing.short_before))
+                found.append(_too_close(draft, pair, placing))
         elif placing.short_after > _HAIR:
             if placing.after is None:
                 found.append(_tight_after(draft, mark.bend))
             else:
                 pair = (mark.bend, placing.after)
-                found.append(_too_close(draft, pair, placing, placing.short_after))
+                found.append(_too_close(draft, pair, placing))
     return found
 
 
@@ -102,12 +116,12 @@ def _mark_off(draft: Draft, bend: int, off: float) -> Finding:
     )
 
 
-def _too_close(draft: Draft, pair: tuple[int, int], placing: Placing, short: float) -> Finding:
+def _too_close(draft: Draft, pair: tuple[int, int], placing: Placing) -> Finding:
     """Two bends with less straight between them than the shoe takes when the second is made."""
     words = draft.words
     before, after = (draft.feature(bend) for bend in pair)
     text = (
-        f"Between bends {pair[0] + 1} and {pair[1] + 1} there are {words.length(placing.room)} of "
+        f"Between bends {pair[0] + 1} and {pair[1] + 1} there are {words.at_most(placing.room)} of "
         f"straight; this shoe needs {words.at_least(placing.need)}"
     )
     path = draft.field(after)
@@ -115,16 +129,19 @@ def _too_close(draft: Draft, pair: tuple[int, int], placing: Placing, short: flo
         advice, remedy = shallower(draft.run, after, draft.layout.pipe, placing.need)
         path = f"walk[{after}].angle"
     else:
+        short = draft.further(after, pair[1], placing.need)
         remedy = draft.move(after, short)
-        where = f"to {remedy.value}" if remedy else f"by {words.at_least(short)}"
-        advice = f"move {line_name(draft.run, after)} {where}"
+        advice = "make the kick's rise smaller"
+        if not math.isinf(short):
+            where = f"to {remedy.value}" if remedy else f"by {words.at_least(short)}"
+            advice = f"move {line_name(draft.run, after)} {where}"
     return Finding("warning", "bends-too-close", f"{text}: {advice}.", after, path, pair, remedy)
 
 
 def _near_start(draft: Draft, bend: int, has: float, need: float) -> Finding:
     feature = draft.feature(bend)
-    short = need - has
     words = draft.words
+    short = draft.further(feature, 0, need) if bend == 0 else need - has
     remedy = draft.move(feature, short)
     bender = draft.run.bender
     if draft.pipe.bends[bend].angle > 80 and draft.placings[bend].hook == "start":
@@ -132,12 +149,12 @@ def _near_start(draft: Draft, bend: int, has: float, need: float) -> Finding:
         least = words.at_least(bender.take_up + bender.hook)
         text = (
             f"The stub is under this bender's least of {least}: make it "
-            f"{words.at_least(short)} longer"
+            f"{words.at_least(need - has)} longer"
         )
     else:
         code = "too-close-to-end"
         text = (
-            f"Bend {bend + 1} has {words.length(has)} of straight before it, and needs "
+            f"Bend {bend + 1} has {words.at_most(has)} of straight before it, and needs "
             f"{words.at_least(need)}"
         )
     return Finding(
@@ -154,6 +171,9 @@ def _near_start(draft: Draft, bend: int, has: float, need: float) -> Finding:
 def _tight_after(draft: Draft, bend: int) -> Finding:
     words, placing = draft.words, draft.placings[bend]
     last = len(draft.run.walk) - 1
+    short = placing.short_after
+    if bend == len(draft.pipe.bends) - 1:
+        short = draft.further(last, bend + 1, draft.pipe.straights[-1] + short)
     need = words.at_least(placing.short_after)
     return Finding(
         "warning",
@@ -164,5 +184,5 @@ def _tight_after(draft: Draft, bend: int) -> Finding:
         last if draft.run.walk else None,
         draft.field(last),
         (bend,),
-        draft.move(last, placing.short_after),
+        draft.move(last, short),
     )

@@ -1,0 +1,1 @@
+"""Every finding, one case each."""

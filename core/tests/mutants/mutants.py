@@ -1,0 +1,307 @@
+"""The small bugs: a file of the core, what stands there once, what it becomes."""
+
+from __future__ import annotations
+
+from typing import NamedTuple
+
+
+class Mutant(NamedTuple):
+    """One small bug. ``rooms`` are the folders of tests that are run first."""
+
+    file: str
+    old: str
+    new: str
+    rooms: tuple[str, ...]
+
+
+_BENDS = ("worked", "published", "obstacles", "runs")
+_RUNS = ("worked", "runs", "findings", "obstacles")
+_FILL = ("worked", "fill", "findings", "catalog")
+_TOOLS = ("worked", "benders", "handling", "runs")
+_DOCUMENTS = ("documents", "worked", "fill")
+
+MUTANTS: tuple[Mutant, ...] = (
+    # lengths, units, rounding
+    Mutant("measure/units.py", "Fraction(127, 5)", "Fraction(254, 11)", ("measure", "documents")),
+    Mutant("measure/rounding.py", "step.numerator + 0.5)", "step.numerator + 0.4)", ("measure",)),
+    Mutant(
+        "measure/tape.py",
+        "value, terms = value * times,",
+        "value, terms = value + times,",
+        ("measure", "documents"),
+    ),
+    Mutant("measure/tape.py", 'if term == "x"}', 'if term == "+"}', ("documents",)),
+    Mutant("runs/words.py", "-((-(value - 1e-6)) // size)", "((value + 1e-6) // size)", _RUNS),
+    # what is laid
+    Mutant(
+        "bends/leg.py",
+        'if toward == "out" else pipe.stand_off)',
+        'if toward == "out" else 0.0)',
+        _BENDS,
+    ),
+    Mutant(
+        "bends/leg.py",
+        'nearer=pipe.stand_off - air if side == "out" else 0.0',
+        "nearer=0.0",
+        _BENDS,
+    ),
+    Mutant("bends/leg.py", "nearer=self.nearer + step", "nearer=self.nearer - step", _BENDS),
+    Mutant(
+        "bends/saddle4.py",
+        "down = up + float(self.width)",
+        "down = up + float(self.width) + used",
+        _BENDS,
+    ),
+    Mutant("bends/saddle4.py", "            2 * used,", "            used,", _BENDS),
+    Mutant(
+        "bends/saddle3.py",
+        'RuleSpot(centre + apart, hook="start")',
+        "RuleSpot(centre + apart)",
+        _BENDS,
+    ),
+    Mutant(
+        "bends/saddle3.py",
+        "            2 * shrink * height,",
+        "            shrink * height,",
+        _BENDS,
+    ),
+    Mutant(
+        "bends/offset.py",
+        '"begin": run, "centre": run / 2}',
+        '"begin": run, "centre": run}',
+        _BENDS,
+    ),
+    Mutant(
+        "bends/offset.py", '            "begin": -tangent,', '            "begin": tangent,', _BENDS
+    ),
+    Mutant(
+        "bends/end.py",
+        "float(self.allowance) / (length(way) or 1.0)",
+        "float(self.allowance) / 1.0",
+        _BENDS,
+    ),
+    Mutant(
+        "bends/kick.py",
+        "pipe.radius * (1 - math.cos(angle))",
+        "pipe.radius * math.sin(angle)",
+        _BENDS,
+    ),
+    Mutant(
+        "bends/turn.py",
+        'leg.nearer if self.toward in ("left", "right") else 0.0',
+        "leg.nearer",
+        _BENDS,
+    ),
+    Mutant(
+        "bends/box_offset.py",
+        "pipe.end.measured_from) + pipe.end.allowance",
+        "pipe.end.measured_from)",
+        ("runs", "properties", "worked", "obstacles"),
+    ),
+    # what is there
+    Mutant("obstacles/ledge.py", "air=self.clearance", "air=self.height", _BENDS),
+    Mutant(
+        "obstacles/over.py",
+        "clearance=self.clearance + exact(self.lift(angle, setting))",
+        "clearance=self.clearance",
+        _BENDS,
+    ),
+    Mutant(
+        "runs/candidates.py",
+        "airs = [_air(bent, leg, pipe, section) for section in sections]",
+        "airs = [_air(bent, leg, pipe, section) for section in sections[:1]]",
+        _BENDS,
+    ),
+    Mutant("runs/candidates.py", "and self.too_shallow <= _HAIR", "and True", _BENDS),
+    Mutant("runs/choosing.py", "degrees > limit + _HAIR", "degrees >= limit - _HAIR", _BENDS),
+    Mutant(
+        "runs/meeting.py",
+        "missed > _NEARER * last",
+        "missed > 0.5 * last",
+        ("runs", "obstacles", "findings"),
+    ),
+    # geometry
+    Mutant(
+        "geometry/pipe.py",
+        "math.atan2(sine, cosine))",
+        "math.atan2(-sine, cosine))",
+        ("geometry", "properties"),
+    ),
+    Mutant(
+        "geometry/frame.py",
+        'angle if side == "out" else -angle',
+        "angle",
+        ("geometry", "properties", "runs"),
+    ),
+    # marks, steps, totals
+    Mutant(
+        "benders/bender.py",
+        'return arc_start + behind if hook == "start" else arc_end - behind',
+        'return arc_start + behind if hook == "start" else arc_end + behind',
+        _TOOLS,
+    ),
+    Mutant(
+        "benders/bender.py",
+        "self.arc_behind_front + self.radius * math.radians(NOTCH_ANGLE) / 2",
+        "self.arc_behind_front + self.radius * math.radians(NOTCH_ANGLE)",
+        _TOOLS,
+    ),
+    Mutant(
+        "benders/bender.py",
+        "bend_to / self.degrees_per_click, 6) + 0.5)",
+        "bend_to / self.degrees_per_click, 6))",
+        _TOOLS,
+    ),
+    Mutant(
+        "benders/placing.py",
+        'if hook == "start" else (bender.heel, ahead)',
+        'if hook == "end" else (bender.heel, ahead)',
+        _TOOLS,
+    ),
+    Mutant(
+        "benders/calibration.py",
+        "_TAKE_UP_READINGS, _GAIN_READINGS = 2, 3",
+        "_TAKE_UP_READINGS, _GAIN_READINGS = 2, 1",
+        _TOOLS,
+    ),
+    Mutant(
+        "benders/springback.py",
+        "return angle * before[0] / before[1] if before[1] else angle",
+        "return angle",
+        _TOOLS,
+    ),
+    Mutant("runs/working.py", "round(to * 2, 6) + 0.5) / 2", "round(to * 2, 6)) / 2", _TOOLS),
+    Mutant("runs/working.py", 'if mark.hook == "end":', 'if mark.hook == "start":', _TOOLS),
+    Mutant(
+        "runs/marks.py",
+        "begins = (0.0, *(bend.arc_end for bend in bends))",
+        "begins = (0.0, *(bend.arc_start for bend in bends))",
+        _RUNS,
+    ),
+    Mutant(
+        "runs/planner.py",
+        '_TURNING = ("turn", "corner", "kick")',
+        '_TURNING = ("turn", "corner")',
+        _RUNS,
+    ),
+    Mutant(
+        "runs/steps.py",
+        'way = "anticlockwise" if roll > 0 else "clockwise"',
+        'way = "clockwise" if roll > 0 else "anticlockwise"',
+        ("runs", "handling", "benders", "documents"),
+    ),
+    Mutant(
+        "runs/outcome.py",
+        "-float(last.allowance) / length(way)",
+        "float(last.allowance) / length(way)",
+        _RUNS,
+    ),
+    Mutant(
+        "runs/site.py",
+        "return moved - pipe.diameter / 2",
+        "return moved + pipe.diameter / 2",
+        _RUNS,
+    ),
+    # findings
+    Mutant("runs/findings/draft.py", "by += lacking + _HAIR", "return by", _RUNS),
+    Mutant(
+        "runs/findings/rules.py",
+        "item.leg.carried(layout.pipe, rise, line.toward, line.rise_from) <= 0",
+        "rise <= run.stand_off",
+        ("obstacles", "runs"),
+    ),
+    Mutant(
+        "runs/findings/tool.py", "if run.bender.one_shot:", "if not run.bender.one_shot:", _FILL
+    ),
+    Mutant(
+        "runs/findings/arcs.py",
+        "(index - 1, index),\n        draft.move(after, short)",
+        "(index, index + 1),\n        draft.move(after, short)",
+        ("findings", "runs"),
+    ),
+    # handling
+    Mutant(
+        "handling/orders.py",
+        "_TURN, _FLIP, _UNUSUAL, _WALK_ROUND = 1, 3, 2, 2",
+        "_TURN, _FLIP, _UNUSUAL, _WALK_ROUND = 1, 2, 2, 2",
+        _TOOLS,
+    ),
+    Mutant("handling/solids.py", "near = 2 * bender.radius", "near = bender.radius", _TOOLS),
+    Mutant("handling/strikes.py", "length * step**2 / 8", "length * step**2 / 80000", _TOOLS),
+    Mutant("runs/advice.py", "{*made, making}", "{*made}", ("runs", "handling")),
+    # wire
+    Mutant("fill/pull.py", "max(stretch.radius - half_bore, _LEAST)", "stretch.radius", _FILL),
+    Mutant(
+        "runs/wires.py",
+        "usual_pressed * NEWTONS_PER_LBF / METRES_PER_FOOT",
+        "usual_pressed * NEWTONS_PER_LBF * METRES_PER_FOOT",
+        _FILL,
+    ),
+    Mutant(
+        "fill/weight.py",
+        "float(copper_kcmil()[conductor.size]) * MM2_PER_KCMIL",
+        "float(copper_kcmil()[conductor.size]) / MM2_PER_KCMIL",
+        _FILL,
+    ),
+    Mutant(
+        "fill/pull_boxes.py",
+        "times * sizes[0] + sum(sizes[1:])",
+        "times * sizes[0] + sum(sizes)",
+        _FILL,
+    ),
+    Mutant(
+        "fill/pull_boxes.py",
+        "turning |= {(raceway.wall, raceway.row) for raceway in _spliced(box)}",
+        "turning |= set()",
+        _FILL,
+    ),
+    Mutant(
+        "fill/findings.py",
+        'ratios = (stretched, stretched / jam["stretched"])',
+        "ratios = (stretched,)",
+        _FILL,
+    ),
+    Mutant(
+        "fill/space.py", "if self.printed and conductor.trunking is not None:", "if False:", _FILL
+    ),
+    Mutant(
+        "fill/method.py",
+        "math.ceil(round(value * 10**places, 6))",
+        "math.floor(round(value * 10**places, 6))",
+        _FILL,
+    ),
+    Mutant("fill/area.py", "min(max(count, 1), 3) - 1", "min(max(count, 1), 2) - 1", _FILL),
+    Mutant(
+        "fill/pull_points.py",
+        "so_far + each > limit + 1e-6",
+        "so_far + each >= limit - 1e-6",
+        _FILL,
+    ),
+    # documents and tables
+    Mutant("documents/notation.py", '"deep": "depth"', '"deep": "height"', _DOCUMENTS),
+    Mutant(
+        "documents/converting.py",
+        '"mass-per-length": _KG_PER_LB / _METRES_PER_FOOT',
+        '"mass-per-length": _KG_PER_LB * _METRES_PER_FOOT',
+        _DOCUMENTS,
+    ),
+    Mutant(
+        "documents/run_file.py",
+        "if reading is None or _is_step(reading, other_unit(unit)):",
+        "if reading is None:",
+        _DOCUMENTS,
+    ),
+    Mutant(
+        "catalog/lock-rings.csv",
+        "3/4,in,1.109,1.38,0.50",
+        "3/4,in,1.109,1.36,0.50",
+        ("catalog", "fill"),
+    ),
+    Mutant(
+        "catalog/fill.toml",
+        'source = "NFPA 70, 314.16(B)"',
+        'source = "NFPA 70, 314.16(A)"',
+        ("findings", "fill"),
+    ),
+)
+"""Sixty of them, of the kind that slipped through once."""

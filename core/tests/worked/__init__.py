@@ -1,0 +1,1 @@
+"""Figures worked by hand, with the working."""

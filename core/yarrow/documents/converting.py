@@ -1,0 +1,179 @@
+"""A document in the other unit: the same pipe, the same cables, the same box, exactly."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from decimal import Decimal
+from fractions import Fraction
+from typing import Any
+
+from yarrow.documents.refusal import Refusal
+from yarrow.documents.run_file import read_unit
+from yarrow.documents.schema import newest_format, reader, resolved, schema, usual_values
+from yarrow.documents.upgrading import upgrade
+from yarrow.documents.wire_notation import wires_in_other_unit
+from yarrow.measure.tape import TapeError, in_other_unit
+from yarrow.measure.units import MM_PER_INCH, Unit, convert
+
+FORMATS: dict[str, tuple[str, str]] = {
+    "yarrow.run": ("run", ""),
+    "yarrow.bender": ("run", "bender_file"),
+    "yarrow.fill": ("run", "fill_file"),
+    "yarrow.bends": ("bends", ""),
+    "yarrow.pullbox": ("pullbox", ""),
+    "yarrow.entries": ("entries", ""),
+    "yarrow.sitebox": ("sitebox", ""),
+}
+"""Every format that has a unit, with the schema and the part of it that it is read by."""
+
+_KG_PER_LB = Fraction("0.45359237")
+_NEWTONS_PER_LBF = _KG_PER_LB * Fraction("9.80665")
+_METRES_PER_FOOT = MM_PER_INCH * 12 / 1000
+
+METRIC_PER_US = {
+    "mass-per-length": _KG_PER_LB / _METRES_PER_FOOT,
+    "force": _NEWTONS_PER_LBF,
+    "force-per-length": _NEWTONS_PER_LBF / _METRES_PER_FOOT,
+}
+"""How many kg/m, N and N/m (in a document of millimetres) one lb/ft, lbf and lbf/ft (in one of
+inches) is: exact by definition."""
+
+_NOISE = 1e-15
+"""Of a converted force or mass: what floats lose there and back, so that it is the same again."""
+
+
+def convert_document(document: object, to: Unit, *, half_typed: bool = False) -> dict[str, Any]:
+    """The same document in a unit: every plan and every answer of it stays the same.
+
+    The lengths are those that its schema marks as such. Text keeps what was read off the tape, with
+    its unit behind it (``18 3/8`` becomes ``18 3/8 in``); a number becomes the number in the other
+    unit where that has an end (25.4), else text. What was left out and stands for another length
+    in the other unit is written down. Converted twice, a document reads as it did.
+
+    Args: document, of any format that has units; to, "in" or "mm"; half_typed, whether what can't
+    be read yet stays as it was typed, instead of being refused.
+    Returns: a new document; a copy where it is in that unit already.
+    Raises: Refusal, with the field's path and what was expected.
+    """
+    unit = read_unit(document)
+    found: dict[str, Any] = upgrade(document)
+    name, part = _schema_of(found)
+    read = reader(name, part)
+    if not half_typed:
+        read(found, "", unit)
+    if unit == to:
+        return dict(found)
+    root = schema(name)
+    node = root["$defs"][part] if part else root
+    converted = _Converting(unit, root).object(node, found)
+    converted["units"] = to
+    if not half_typed:
+        read(converted, "", to)  # a length may be too long for the other unit
+    return converted
+
+
+def _schema_of(document: dict[str, Any]) -> tuple[str, str]:
+    name = str(document.get("format")).partition("/")[0]
+    if name not in FORMATS:
+        known = (newest_format(*each) or "" for each in FORMATS.values())
+        raise Refusal("format", f"one of {', '.join(known)}")
+    return FORMATS[name]
+
+
+@dataclass(frozen=True, slots=True)
+class _Converting:
+    """One conversion out of ``unit``, by a schema whose parts ``root`` defines. What is not as its
+    schema wants it stays as it is."""
+
+    unit: Unit
+    root: dict[str, Any]
+
+    def value(self, node: dict[str, Any], value: Any) -> Any:
+        node = resolved(node, self.root)
+        quantity = node.get("x-quantity", node.get("format"))
+        if quantity in _QUANTITIES:
+            return self._quantity(quantity, value)
+        if "oneOf" in node:
+            branch = self._branch(node, value)
+            return value if branch is None else self.value(branch, value)
+        if node.get("type") == "object" and isinstance(value, dict):
+            return self.object(node, value)
+        if node.get("type") == "array" and isinstance(value, list):
+            return [self.value(node["items"], each) for each in value]
+        return value
+
+    def object(self, node: dict[str, Any], value: dict[str, Any]) -> dict[str, Any]:
+        properties = node["properties"]
+        found = {
+            key: self.value(properties[key], item) if key in properties else item
+            for key, item in value.items()
+        }
+        for key, child in properties.items():
+            usual = usual_values(resolved(child, self.root))
+            if key not in value and usual is not None and usual["in"] != usual["mm"]:
+                found[key] = self._quantity("length", usual[self.unit])
+        return found
+
+    def _quantity(self, name: str, value: Any) -> Any:
+        try:
+            return _QUANTITIES[name](value, self.unit)
+        except (TapeError, Refusal, TypeError, ValueError, ArithmeticError):
+            return value
+
+    def _branch(self, node: dict[str, Any], value: Any) -> dict[str, Any] | None:
+        """The branch that the reader takes: by its discriminator, or by the value's type."""
+        branches = [resolved(branch, self.root) for branch in node["oneOf"]]
+        if "discriminator" in node:
+            name = node["discriminator"]["propertyName"]
+            said = value.get(name) if isinstance(value, dict) else None
+            return next((b for b in branches if b["properties"][name]["const"] == said), None)
+        kind = "object" if isinstance(value, dict) else "string"
+        kind = kind if isinstance(value, dict | str) else "number"
+        return next((branch for branch in branches if branch["type"] == kind), None)
+
+
+def _length(value: Any, unit: Unit) -> Any:
+    if isinstance(value, str):
+        return in_other_unit(value, unit)
+    exactly = _fraction(value)
+    other = convert(exactly, unit, "mm" if unit == "in" else "in")
+    number = _number(other)
+    return number if _fraction(number) == other else f"{_plain(exactly)} {unit}"
+
+
+def _plain(value: Fraction) -> str:
+    """A number that JSON had, without an exponent."""
+    return f"{Decimal(value.numerator) / Decimal(value.denominator):f}"
+
+
+def _scaled(per_us: Fraction) -> Callable[[Any, Unit], float]:
+    def converted(value: Any, unit: Unit) -> float:
+        exactly = _fraction(value)
+        found = float(exactly * per_us if unit == "in" else exactly / per_us)
+        shorter = (float(f"{found:.{digits}g}") for digits in range(1, 17))
+        return next((n for n in shorter if abs(n - found) <= _NOISE * abs(found)), found)
+
+    return converted
+
+
+def _tape(value: Any, unit: Unit) -> str:
+    """A tape goes by its marks: it keeps its own, with the unit that they are in."""
+    text = value if isinstance(value, str) else _plain(_fraction(value))
+    return in_other_unit(text, unit)
+
+
+def _fraction(value: Any) -> Fraction:
+    return Fraction(repr(value)) if isinstance(value, float) else Fraction(value)
+
+
+def _number(value: Fraction) -> float | int:
+    return value.numerator if value.denominator == 1 else float(value)
+
+
+_QUANTITIES: dict[str, Callable[[Any, Unit], Any]] = {
+    "length": _length,
+    **{name: _scaled(per_us) for name, per_us in METRIC_PER_US.items()},
+    "tape": _tape,
+    "wires": wires_in_other_unit,
+}
