@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 from django.contrib.auth.models import AbstractUser
+from django.contrib.sessions.base_session import AbstractBaseSession
 from django.db import models
 
 
@@ -26,3 +29,16 @@ class Member(AbstractUser):
     def shown_name(self) -> str:
         """What the others call this member."""
         return self.get_full_name() or self.username
+
+
+class MemberSession(AbstractBaseSession):
+    """A session, and who is signed in by it; None before anybody is."""
+
+    member = models.ForeignKey(Member, on_delete=models.CASCADE, null=True, related_name="+")
+
+    @classmethod
+    def get_session_store_class(cls) -> Any:
+        """The engine that keeps them."""
+        from accounts.sessions import SessionStore
+
+        return SessionStore

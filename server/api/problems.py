@@ -2,16 +2,16 @@
 
 from __future__ import annotations
 
+from datetime import datetime
 from typing import Any
 
 from django.core.exceptions import ObjectDoesNotExist, RequestDataTooBig
 from django.http import HttpRequest, HttpResponse
 from ninja import NinjaAPI, Schema
-from ninja.errors import AuthenticationError, HttpError, ValidationError
+from ninja.errors import AuthenticationError, HttpError, Throttled, ValidationError
 
-from api.shapes import RunDetail, run_detail
-from crib.services import Moved
-from jobs.services import BoxMoved, Conflict
+from api.failures import failed
+from versions.services import VersionConflict
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.schedule import Unreadable
 
@@ -31,11 +31,20 @@ class Problem(Schema):
     errors: tuple[FieldProblem, ...] = ()
 
 
+class Theirs(Schema):
+    """A document as someone else saved it."""
+
+    document: dict[str, Any]
+    version: int
+    updated_by: str
+    updated_at: datetime
+
+
 class ConflictProblem(Problem):
-    """Someone else saved in between: what was sent, and the run as it stands."""
+    """Someone else saved in between: what was sent, and the document as it stands."""
 
     yours: dict[str, Any]
-    theirs: RunDetail
+    theirs: Theirs
 
 
 REFUSALS: dict[int, Any] = {
@@ -47,6 +56,14 @@ REFUSALS: dict[int, Any] = {
     422: Problem,
 }
 """Declared on every route."""
+
+
+class StaleToken(Exception):
+    """A change came without the token that goes with its session: the page asks for another."""
+
+
+_CSRF_FAILED = "CSRF check Failed"
+"""How Ninja's own check says so."""
 
 
 def unreadable(error: Refusal) -> dict[str, Any]:
@@ -100,37 +117,46 @@ def handle_problems(api: NinjaAPI) -> None:
     def stranger(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
         return answer(request, 401, "signed-out", "Sign in first.")
 
-    @api.exception_handler(Moved)
-    def moved(request: HttpRequest, error: Moved) -> HttpResponse:
-        who = error.current.updated_by.shown_name
-        message = f"{who} changed this bender meanwhile. Open it again, then change it."
-        return answer(request, 409, "conflict", message)
-
-    @api.exception_handler(BoxMoved)
-    def box_moved(request: HttpRequest, error: BoxMoved) -> HttpResponse:
-        who = error.current.updated_by.shown_name
-        message = f"{who} changed this box meanwhile. Open it again, then change it."
-        return answer(request, 409, "conflict", message)
-
     @api.exception_handler(RequestDataTooBig)
     def too_large(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
-        return answer(request, 413, "too-large", "A request may carry at most 1 MB.")
+        return answer(request, 413, "too-large", "This request carries too much.")
+
+    @api.exception_handler(Throttled)
+    def throttled(request: HttpRequest, error: Throttled) -> HttpResponse:
+        wait = f" Wait {error.wait:.0f} seconds." if error.wait else " Wait a minute."
+        return answer(request, 429, "throttled", f"Too many tries.{wait}")
 
     @api.exception_handler(HttpError)
     def other(request: HttpRequest, error: HttpError) -> HttpResponse:
         # Ninja turns what the parser raises into its own error; the cause says more.
         if isinstance(error.__cause__, Refusal):
             return refused(request, error.__cause__)
+        if str(error) == _CSRF_FAILED:
+            return stale(request, StaleToken())
         return answer(request, error.status_code, "refused", str(error))
 
-    @api.exception_handler(Conflict)
-    def conflict(request: HttpRequest, error: Conflict) -> HttpResponse:
-        theirs = error.current
+    @api.exception_handler(StaleToken)
+    def stale(request: HttpRequest, error: StaleToken) -> HttpResponse:
+        return answer(request, 403, "stale-token", "The page is out of date. Load it again.")
+
+    @api.exception_handler(Exception)
+    def broken(request: HttpRequest, error: Exception) -> HttpResponse:
+        return failed(request, error)
+
+    @api.exception_handler(VersionConflict)
+    def conflict(request: HttpRequest, error: VersionConflict) -> HttpResponse:
+        current = error.current
+        who = current.updated_by.shown_name
         body = ConflictProblem(
             code="conflict",
-            message=f"{theirs.updated_by.shown_name} saved this run in the meantime.",
-            yours=getattr(request, "document", None) or {},
-            theirs=run_detail(theirs),
+            message=f"{who} saved this {current.what} in the meantime.",
+            yours=error.yours,
+            theirs=Theirs(
+                document=current.document,
+                version=current.version,
+                updated_by=who,
+                updated_at=current.updated_at,
+            ),
         )
         return api.create_response(request, body, status=409)
 

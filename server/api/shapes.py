@@ -2,16 +2,21 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from datetime import datetime
 from typing import Annotated, Any, Literal
 
+from django.db.models import QuerySet
 from ninja import Schema
-from pydantic import ConfigDict, Field, StringConstraints, WithJsonSchema
+from pydantic import BeforeValidator, ConfigDict, Field, StringConstraints, WithJsonSchema
 
 from accounts.models import Member
 from crib.models import CribBender
-from jobs.models import Job, Revision, Run
+from jobs.models import Job, Run
+from jobs.services import problem_of
+from versions.models import DocumentRevision, VersionedDocument
 from yarrow.documents.bender_file import BenderNumbers, bender_numbers
+from yarrow.documents.converting import convert_document
 from yarrow.documents.notation import TypedLine
 from yarrow.fill.site_box import SiteBoxResult
 
@@ -28,6 +33,7 @@ FillDocument = Annotated[
 ]
 """A ``yarrow.fill/1`` document, whose parts a run has too."""
 
+OwnBender = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "own_bender"})]
 BoxDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "box"})]
 PullBoxDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "pullbox"})]
 EntriesDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "entries"})]
@@ -40,7 +46,8 @@ ConductorShape = Annotated[
 LineDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "line"})]
 """One line of a run document's walk."""
 
-_PRINTABLE = r"^[^\x00-\x1f\x7f]*$"
+_PRINTABLE = r"^[^\x00-\x1f\x7f-\x9f\u061c\u200b-\u200f\u2028-\u202e\u2060-\u206f\ufeff]*$"
+"""No control code, and nothing that turns the direction of what stands beside it."""
 
 Name = Annotated[
     str,
@@ -48,8 +55,22 @@ Name = Annotated[
 ]
 Place = Annotated[str, StringConstraints(strip_whitespace=True, max_length=200, pattern=_PRINTABLE)]
 Secret = Annotated[str, StringConstraints(min_length=1, max_length=200)]
-Version = Annotated[int, Field(ge=1, le=2_000_000_000)]
-Id = Annotated[int, Field(ge=1, le=2**62)]
+
+
+def _plain_number(value: object) -> object:
+    """Digits alone: Python would take 1_0 for ten."""
+    if isinstance(value, str) and not (value.isascii() and value.isdigit()):
+        raise ValueError("a whole number")
+    return value
+
+
+Id = Annotated[int, BeforeValidator(_plain_number), Field(ge=1, le=2**62)]
+
+MOST_LISTED = 100
+"""Rows of one page of a list; of what was removed, the newest are all that is listed."""
+
+Offset = Annotated[int, BeforeValidator(_plain_number), Field(ge=0, le=1_000_000)]
+Version = Annotated[int, BeforeValidator(_plain_number), Field(ge=1, le=2_000_000_000)]
 
 Units = Literal["in", "mm"]
 Rules = Literal["us", "uk"]
@@ -135,7 +156,8 @@ class JobBoxSummary(Schema):
 
 
 class JobBoxDetail(Schema):
-    """A box with its document and its answer; version 0 where nothing is told of it yet."""
+    """A box with its document and its answer; version 0 where nothing is told of it yet.
+    ``run_ids`` has the runs that meet there, by their keys."""
 
     name: str
     version: int
@@ -143,6 +165,7 @@ class JobBoxDetail(Schema):
     job_name: str
     document: SiteBoxDocument
     result: SiteBoxResult
+    run_ids: dict[str, int]
 
 
 class TypedText(Body):
@@ -150,6 +173,13 @@ class TypedText(Body):
 
     text: Annotated[str, StringConstraints(max_length=200, pattern=_PRINTABLE)]
     units: Units
+
+
+class Conversion(Body):
+    """A run, and the unit that it is to be in. What can't be read yet stays as it was typed."""
+
+    document: RunDocument
+    to: Units
 
 
 class DxfText(Body):
@@ -161,9 +191,11 @@ class DxfText(Body):
 
 
 class PathShape(Schema):
-    """Centreline vertices with both ends, as a run's ``path`` takes them."""
+    """Centreline vertices with both ends, as a run's ``path`` takes them, and the radius that each
+    arc is drawn with, along it."""
 
     path: list[tuple[float, float, float]]
+    radii: list[float]
 
 
 class Restore(Body):
@@ -202,12 +234,13 @@ class RunSummary(Schema):
 
 
 class RunDetail(RunSummary):
-    """A run with its document."""
+    """A run with its document; ``problem`` is why that can't be read, empty where it can."""
 
     job_id: int
     job_name: str
     job_rules: Rules
     document: RunDocument
+    problem: str
 
 
 class JobSummary(Schema):
@@ -221,13 +254,14 @@ class JobSummary(Schema):
 
 
 class JobDetail(Schema):
-    """A job with its runs."""
+    """A job with the first of its runs; the others are listed page by page."""
 
     id: int
     name: str
     place: str
     units: Units
     rules: Rules
+    run_count: int
     runs: list[RunSummary]
 
 
@@ -246,6 +280,13 @@ class RevisionDetail(RevisionSummary):
     document: RunDocument
 
 
+class CarriedBender(Schema):
+    """A bender as a run carries it, in a run of inches and in one of millimetres."""
+
+    inches: OwnBender
+    millimetres: OwnBender
+
+
 class BenderDetail(Schema):
     """One of the crew's own benders: its document, and its numbers worked out."""
 
@@ -256,6 +297,7 @@ class BenderDetail(Schema):
     updated_by: str
     document: BenderDocument
     numbers: BenderNumbers
+    carried: CarriedBender
 
 
 class CompletionShape(Schema):
@@ -273,6 +315,23 @@ class TypedLineShape(Schema):
     completions: list[CompletionShape]
 
 
+class RemovedSummary(Schema):
+    """Something that was removed and can be brought back; ``id`` is its number, of a box its name
+    is what it is called by."""
+
+    id: int
+    name: str
+    version: int
+    removed_at: datetime
+
+
+class RemovedFromJob(Schema):
+    """What was removed from a job."""
+
+    runs: list[RemovedSummary]
+    boxes: list[RemovedSummary]
+
+
 class Nothing(Schema):
     """An empty answer."""
 
@@ -280,6 +339,11 @@ class Nothing(Schema):
 def member_shape(member: Member) -> MemberShape:
     """A member as the page shows them."""
     return MemberShape(username=member.username, name=member.shown_name, crew=member.crew.name)
+
+
+def removed_summary(row: VersionedDocument) -> RemovedSummary:
+    """A removed document as a list shows it."""
+    return RemovedSummary(id=row.pk, name=str(row), version=row.version, removed_at=row.removed_at)
 
 
 def run_summary(run: Run) -> RunSummary:
@@ -295,27 +359,36 @@ def run_detail(run: Run) -> RunDetail:
         job_name=run.job.name,
         job_rules=run.job.rules,
         document=run.document,
+        problem=problem_of(run.document),
     )
 
 
-def job_detail(job: Job, runs: list[Run]) -> JobDetail:
-    """A job with its runs."""
+def job_detail(job: Job, runs: Sequence[Run], run_count: int) -> JobDetail:
+    """A job with the first of its runs."""
     return JobDetail(
         id=job.id,
         name=job.name,
         place=job.place,
         units=job.units,
         rules=job.rules,
+        run_count=run_count,
         runs=[run_summary(run) for run in runs],
     )
 
 
-def revision_summary(revision: Revision) -> RevisionSummary:
+def revision_summary(revision: DocumentRevision) -> RevisionSummary:
     """A revision as the history shows it."""
     return RevisionSummary(**_revision(revision))
 
 
-def revision_detail(revision: Revision) -> RevisionDetail:
+def revision_page(revisions: QuerySet[Any], before: int | None) -> list[RevisionSummary]:
+    """A page of a history, newest first: the newest, or those before a version."""
+    older = revisions.filter(version__lt=before) if before else revisions
+    newest = older.order_by("-version").select_related("saved_by").defer("document")
+    return [revision_summary(revision) for revision in newest[:MOST_LISTED]]
+
+
+def revision_detail(revision: DocumentRevision) -> RevisionDetail:
     """A revision with its document."""
     return RevisionDetail(**_revision(revision), document=revision.document)
 
@@ -330,6 +403,10 @@ def bender_detail(bender: CribBender) -> BenderDetail:
         updated_by=bender.updated_by.shown_name,
         document=bender.document,
         numbers=bender_numbers(bender.document),
+        carried=CarriedBender(
+            inches=convert_document(bender.document, "in")["bender"],
+            millimetres=convert_document(bender.document, "mm")["bender"],
+        ),
     )
 
 
@@ -356,7 +433,7 @@ def _summary(run: Run) -> dict[str, Any]:
     }
 
 
-def _revision(revision: Revision) -> dict[str, Any]:
+def _revision(revision: DocumentRevision) -> dict[str, Any]:
     return {
         "version": revision.version,
         "saved_at": revision.saved_at,

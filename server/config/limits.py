@@ -25,12 +25,14 @@ class BodyLimit:
     def __call__(self, request: HttpRequest) -> HttpResponse:
         """Pass the request on, or refuse it."""
         declared = request.META.get("CONTENT_LENGTH") or "0"
-        if declared.isdecimal() and int(declared) <= settings.LARGEST_BODY:
+        archive = request.path.startswith("/api/jobs/archive")
+        most = settings.LARGEST_ARCHIVE if archive else settings.LARGEST_BODY
+        if declared.isdecimal() and int(declared) <= most:
             return self.get_response(request)
         return JsonResponse(
             {
                 "code": "too-large",
-                "message": f"A request may carry at most {settings.LARGEST_BODY:,} bytes.",
+                "message": f"A request may carry at most {most:,} bytes.",
                 "errors": [],
             },
             status=413,

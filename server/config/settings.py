@@ -18,16 +18,17 @@ ALLOWED_HOSTS = os.environ.get("YARROW_HOSTS", "127.0.0.1,localhost").split(",")
 INSTALLED_APPS = [
     "django.contrib.auth",
     "django.contrib.contenttypes",
-    "django.contrib.sessions",
     "axes",
     "csp",
     "accounts",
     "jobs",
     "crib",
+    "versions",
     "api",
 ]
 
 MIDDLEWARE = [
+    "api.failures.NumberedFailures",
     "django.middleware.security.SecurityMiddleware",
     "csp.middleware.CSPMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",
@@ -35,7 +36,7 @@ MIDDLEWARE = [
     "django.contrib.sessions.middleware.SessionMiddleware",
     "django.middleware.common.CommonMiddleware",
     "django.middleware.csrf.CsrfViewMiddleware",
-    "django.contrib.auth.middleware.AuthenticationMiddleware",
+    "accounts.sessions.MemberMiddleware",
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
     "axes.middleware.AxesMiddleware",
 ]
@@ -86,6 +87,7 @@ AXES_RESET_ON_SUCCESS = True
 AXES_VERBOSE = False
 AXES_LOCKOUT_CALLABLE = "config.limits.locked_out"
 
+SESSION_ENGINE = "accounts.sessions"
 SESSION_COOKIE_HTTPONLY = True
 SESSION_COOKIE_SAMESITE = "Lax"
 # The page takes the token from /api/session, so that no script needs to read a cookie.
@@ -113,7 +115,9 @@ CONTENT_SECURITY_POLICY = {
 
 LARGEST_BODY = 1_000_000
 """Bytes in one request: a run of a thousand lines is a tenth of it."""
-DATA_UPLOAD_MAX_MEMORY_SIZE = LARGEST_BODY
+LARGEST_ARCHIVE = 8_000_000
+"""Bytes of a job's file: a thousand long runs, packed, are a quarter of it."""
+DATA_UPLOAD_MAX_MEMORY_SIZE = LARGEST_ARCHIVE
 
 STATIC_URL = "/static/"
 STATIC_ROOT = WEB_DIST
@@ -133,5 +137,8 @@ LOGGING = {
     "handlers": {"console": {"class": "logging.StreamHandler"}},
     "root": {"handlers": ["console"], "level": "WARNING"},
     # A refusal is an answer, not an event: what went wrong on our side is what is told.
-    "loggers": {name: {"level": "ERROR"} for name in ("django.request", "django.security", "axes")},
+    "loggers": {
+        name: {"level": "ERROR"}
+        for name in ("django.request", "django.security", "axes", "waitress.queue")
+    },
 }

@@ -7,6 +7,8 @@ from django.urls import path, re_path
 from api.api import api, missing
 from config.page import page
 
+handler500 = "api.failures.failed_view"
+
 urlpatterns = [
     path("api/", api.urls),
     re_path(r"^api/", missing),

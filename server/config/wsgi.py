@@ -1,4 +1,4 @@
-"""The entry point for gunicorn."""
+"""The entry point for the server."""
 
 import os
 

@@ -4,21 +4,38 @@ from __future__ import annotations
 
 from django.db import models
 
-from accounts.models import Crew, Member
+from accounts.models import Crew
+from versions.models import DocumentRevision, VersionedDocument
+from yarrow.documents.bender_file import bender_numbers
 
 
-class CribBender(models.Model):
-    """``document`` is a ``yarrow.bender/1``; ``version`` counts its saves."""
+class CribBender(VersionedDocument):
+    """A bender; its document is a ``yarrow.bender/1``."""
+
+    what = "bender"
+    check_document = staticmethod(bender_numbers)
 
     crew = models.ForeignKey(Crew, on_delete=models.CASCADE, related_name="benders")
     name = models.CharField(max_length=120)
-    document = models.JSONField()
-    version = models.PositiveIntegerField(default=1)
-    updated_by = models.ForeignKey(Member, on_delete=models.PROTECT, related_name="+")
-    updated_at = models.DateTimeField(auto_now=True)
 
     class Meta:
         ordering = ("name", "id")
 
     def __str__(self) -> str:
         return self.name
+
+
+class BenderRevision(DocumentRevision):
+    """A bender as it was saved once."""
+
+    bender = models.ForeignKey(CribBender, on_delete=models.CASCADE, related_name="revisions")
+
+    class Meta(DocumentRevision.Meta):
+        constraints = (
+            models.UniqueConstraint(
+                fields=["bender", "version"], name="one_bender_revision_a_version"
+            ),
+        )
+
+    def __str__(self) -> str:
+        return f"{self.bender} v{self.version}"

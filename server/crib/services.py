@@ -1,4 +1,4 @@
-"""Every change to a crew's benders: read by the core, checked against the policy."""
+"""Every change to a crew's benders: read by the core, checked against the policy, on the record."""
 
 from __future__ import annotations
 
@@ -8,24 +8,15 @@ from django.db import transaction
 
 from accounts.models import Member
 from crib.models import CribBender
-from crib.policy import benders_for
+from crib.policy import all_benders_for, bender_revisions_for, benders_for
+from versions import services as versions
 from yarrow.documents.bender_file import bender_numbers
 
 
-class Moved(Exception):
-    """Someone else saved the bender in between. ``current`` is the bender as it stands now."""
-
-    def __init__(self, current: CribBender) -> None:
-        super().__init__(f"the bender is at version {current.version}")
-        self.current = current
-
-
+@transaction.atomic
 def add_bender(member: Member, document: dict[str, Any]) -> CribBender:
     """A new bender. Raises: Refusal, where the document can't be read."""
-    name = bender_numbers(document).name
-    return CribBender.objects.create(
-        crew_id=member.crew_id, name=name, document=document, updated_by=member
-    )
+    return _written(CribBender(crew_id=member.crew_id), member, document)
 
 
 @transaction.atomic
@@ -34,17 +25,22 @@ def save_bender(
 ) -> CribBender:
     """Other numbers for a bender.
 
-    Raises: CribBender.DoesNotExist; Refusal; Moved, where it has been saved since: nothing changes.
+    Raises: CribBender.DoesNotExist; Refusal; VersionConflict, where it has been saved since:
+    nothing changes.
     """
-    bender = benders_for(member).select_for_update(of=("self",)).get(id=bender_id)
-    if bender.version != base_version:
-        raise Moved(bender)
-    bender.name = bender_numbers(document).name
-    bender.document = document
-    bender.version += 1
-    bender.updated_by = member
-    bender.save()
-    return bender
+    bender = versions.locked(benders_for(member), bender_id, base_version, document)
+    return _written(bender, member, document)
+
+
+@transaction.atomic
+def restore_bender(member: Member, bender_id: int, version: int, base_version: int) -> CribBender:
+    """Bring an earlier revision of a bender back, as a new version.
+
+    Raises: as save_bender; BenderRevision.DoesNotExist.
+    """
+    bender = versions.locked(benders_for(member), bender_id, base_version)
+    revision = bender_revisions_for(member).get(bender=bender, version=version)
+    return _written(bender, member, revision.document, restored_from=version)
 
 
 def remove_bender(member: Member, bender_id: int) -> None:
@@ -52,4 +48,22 @@ def remove_bender(member: Member, bender_id: int) -> None:
 
     Raises: CribBender.DoesNotExist.
     """
-    benders_for(member).get(id=bender_id).delete()
+    versions.remove(benders_for(member).get(id=bender_id))
+
+
+def bring_back_bender(member: Member, bender_id: int) -> CribBender:
+    """Bring back a bender that was taken out. Raises: CribBender.DoesNotExist."""
+    bender = all_benders_for(member).get(id=bender_id)
+    versions.bring_back(bender)
+    return bender
+
+
+def _written(
+    bender: CribBender,
+    member: Member,
+    document: dict[str, Any],
+    restored_from: int | None = None,
+) -> CribBender:
+    bender.name = bender_numbers(document).name
+    versions.write(bender, member, document, restored_from)
+    return bender

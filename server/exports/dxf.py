@@ -3,12 +3,14 @@
 from __future__ import annotations
 
 import io
-from typing import Any
+import math
+import re
+from dataclasses import dataclass
 
 import ezdxf
 from ezdxf.document import Drawing
-from ezdxf.entities import DXFEntity
 
+from exports.dxf_path import drawn, joined, path_of, pieces_of
 from exports.layout import centreline
 from yarrow.documents.refusal import Refusal
 from yarrow.geometry.vectors import along
@@ -27,7 +29,19 @@ _SCALES: dict[int, tuple[Unit, float]] = {
 """What $INSUNITS names: inches, feet, millimetres, centimetres, metres."""
 
 _ARC_POINTS = 13
-_LINES = {"POLYLINE", "LWPOLYLINE", "LINE"}
+
+_FARTHEST = 1_000_000
+
+_NO_NUMBER = re.compile(r"^\s*[+-]?(nan|inf(inity)?|[\d.]+e[+-]?\d{3,})\s*$", re.I | re.M)
+"""A line that a float would be read from, and that is no place."""
+
+
+@dataclass(frozen=True, slots=True)
+class ReadPath:
+    """A drawing's vertices with both ends, and the radius of each arc, along it."""
+
+    path: list[list[float]]
+    radii: list[float]
 
 
 def plan_dxf(plan: Plan) -> bytes:
@@ -61,46 +75,48 @@ def plan_dxf(plan: Plan) -> bytes:
     return stream.getvalue().encode()
 
 
-def read_path(text: str, units: Unit | None, into: Unit) -> list[list[float]]:
-    """The one polyline of a DXF as centreline vertices.
+def read_path(text: str, units: Unit | None, into: Unit) -> ReadPath:
+    """The one line of a DXF as centreline vertices: lines, arcs and polylines that join, also in
+    blocks; an arc between two straights is one bend.
 
     Args: units, what the file is drawn in where it does not say; into, the unit of the vertices.
-    Raises: Refusal: not a DXF, no polyline, several, too many points, units that are not told.
+    Raises: Refusal: not a DXF, no line, several, an arc that is no bend, too many points, units
+    that are not told, numbers that are none.
     """
     document = _document(text)
-    lines = [entity for entity in document.modelspace() if entity.dxftype() in _LINES]
+    lines = list(drawn(document.modelspace()))
     named = [line for line in lines if line.dxf.layer == "CENTRELINE_3D"]
     found = named or lines
     if not found:
         raise Refusal("dxf", "a drawing with a polyline in its model space")
-    if len(found) > 1:
+    pieces = [pieces_of(line) for line in found]
+    if any(not math.isfinite(n) for group in pieces for piece in group for n in piece.end):
+        raise Refusal("dxf", "coordinates that are numbers")
+    chains = joined(pieces)
+    if len(chains) != 1:
         raise Refusal(
-            "dxf", f"one polyline, or one on a layer CENTRELINE_3D; there are {len(found)} lines"
+            "dxf",
+            "one polyline, or one on a layer CENTRELINE_3D; there are "
+            f"{len(chains)} lines that do not join",
         )
-    points = _points(found[0])
-    if not 2 <= len(points) <= MOST_POINTS:
-        raise Refusal("dxf", f"a polyline of 2 to {MOST_POINTS} points; this has {len(points)}")
+    path = path_of(chains[0])
+    if not 2 <= len(path.vertices) <= MOST_POINTS:
+        many = len(path.vertices)
+        raise Refusal("dxf", f"a polyline of 2 to {MOST_POINTS} points; this has {many}")
     scale = _scale(document.header.get("$INSUNITS", 0), units, into)
-    return [[round(value * scale, 6) for value in point] for point in points]
+    vertices = [[round(value * scale, 6) for value in point] for point in path.vertices]
+    if any(abs(value) > _FARTHEST for point in vertices for value in point):
+        raise Refusal("dxf", f"places up to {_FARTHEST:,} {into} away")
+    return ReadPath(vertices, [round(radius * scale, 6) for radius in path.radii])
 
 
 def _document(text: str) -> Drawing:
+    if _NO_NUMBER.search(text):
+        raise Refusal("dxf", "coordinates that are numbers")
     try:
         return ezdxf.read(io.StringIO(text))
-    except (ezdxf.DXFError, ValueError, KeyError, IndexError, AttributeError, TypeError):
+    except (ezdxf.DXFError, ArithmeticError, ValueError, LookupError, AttributeError, TypeError):
         raise Refusal("dxf", "a DXF drawing as text") from None
-
-
-def _points(entity: DXFEntity) -> list[tuple[float, float, float]]:
-    kind = entity.dxftype()
-    line: Any = entity
-    if kind == "LINE":
-        points = [line.dxf.start, line.dxf.end]
-    elif kind == "POLYLINE":
-        points = [vertex.dxf.location for vertex in line.vertices]
-    else:
-        points = list(line.vertices_in_wcs())
-    return [(float(point[0]), float(point[1]), float(point[2])) for point in points]
 
 
 def _scale(named: int, units: Unit | None, into: Unit) -> float:

@@ -4,21 +4,28 @@ from __future__ import annotations
 
 import io
 import json
+import re
 import zipfile
 import zlib
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Any, NoReturn
+from typing import Any
 
+from yarrow.documents.json_text import items_of, read_json
 from yarrow.documents.refusal import Refusal
 
 FORMAT = "yarrow.job/1"
 MANIFEST = "manifest.json"
 MOST_RUNS = 1000
-MOST_BYTES = 64 * 1024 * 1024
-"""Unpacked: far more than a thousand runs take, well within memory."""
+"""As many as a job may have."""
 
-_ROOMS = ("runs", "boxes")
+MOST_BYTES = 48 * 1024 * 1024
+MOST_ENTRY_BYTES = 1_000_000
+MOST_ITEMS = 500_000
+"""Unpacked: more than a thousand runs take, and no more than some tens of megabytes of memory."""
+
+_ROOMS = ("runs", "boxes", "benders")
+_OPTIONAL = ("boxes", "benders")
 
 _DATE = (2026, 1, 1, 0, 0, 0)
 """The same for every entry, so that the same job gives the same bytes."""
@@ -26,32 +33,38 @@ _DATE = (2026, 1, 1, 0, 0, 0)
 
 @dataclass(frozen=True, slots=True)
 class Archive:
-    """What an archive holds: the job's name, place and unit, its run documents in order, and
-    what is told of its boxes."""
+    """What an archive holds: the job's name, place and unit, its run documents in order, what is
+    told of its boxes, the crew's own benders, and by what key the boxes know each run."""
 
     name: str
     place: str
     units: str
     runs: tuple[dict[str, Any], ...]
     boxes: tuple[dict[str, Any], ...] = ()
+    benders: tuple[dict[str, Any], ...] = ()
     rules: str | None = None
+    keys: tuple[str, ...] = ()
 
 
 def pack(job: Archive) -> bytes:
     """The zip: ``manifest.json`` with the job and the names of its files, ``runs/0001.json`` …"""
-    runs = [f"runs/{number + 1:04}.json" for number in range(len(job.runs))]
-    boxes = [f"boxes/{number + 1:04}.json" for number in range(len(job.boxes))]
+    rooms = {"runs": job.runs, "boxes": job.boxes, "benders": job.benders}
+    names = {
+        room: [f"{room}/{number + 1:04}.json" for number in range(len(documents))]
+        for room, documents in rooms.items()
+    }
     manifest = {
         "format": FORMAT,
         "name": job.name,
         "place": job.place,
         "units": job.units,
-        "runs": runs,
-        **({"boxes": boxes} if boxes else {}),
+        "runs": names["runs"],
+        **{room: names[room] for room in _OPTIONAL if names[room]},
         **({"rules": job.rules} if job.rules else {}),
+        **({"run_keys": list(job.keys)} if job.keys else {}),
     }
-    files = (MANIFEST, *runs, *boxes)
-    documents = (manifest, *job.runs, *job.boxes)
+    files = (MANIFEST, *(name for room in _ROOMS for name in names[room]))
+    documents = (manifest, *(each for room in _ROOMS for each in rooms[room]))
     stream = io.BytesIO()
     with zipfile.ZipFile(stream, "w", zipfile.ZIP_DEFLATED) as packed:
         for name, document in zip(files, documents, strict=True):
@@ -73,7 +86,12 @@ def unpack(data: bytes) -> Archive:
             _check_names(infos)
             if sum(info.file_size for info in infos) > MOST_BYTES:
                 raise Refusal("archive", f"at most {MOST_BYTES // 1024 // 1024} MB unpacked")
-            documents = {info.filename: _json(packed, info) for info in infos}
+            documents, items = {}, 0
+            for info in infos:
+                documents[info.filename], more = _json(packed, info)
+                items += more
+                if items > MOST_ITEMS:
+                    raise Refusal("archive", f"at most {MOST_ITEMS:,} values in all")
     except Refusal:
         raise
     except (zipfile.BadZipFile, EOFError, OSError, RuntimeError, ValueError, zlib.error):
@@ -83,40 +101,40 @@ def unpack(data: bytes) -> Archive:
 
 def _check_names(infos: Sequence[zipfile.ZipInfo]) -> None:
     names = [info.filename for info in infos]
-    if len(names) > 2 * MOST_RUNS + 1:
+    if len(names) > len(_ROOMS) * MOST_RUNS + 1:
         raise Refusal("archive", f"at most {MOST_RUNS} runs")
     if len(set(names)) != len(names):
         raise Refusal("archive", "every file once")
     for name in names:
         room, _, file = name.rpartition("/")
         plain = file.removesuffix(".json")
-        known = room in ("runs", "boxes") and file == f"{plain}.json" and plain.isalnum()
+        known = room in _ROOMS and file == f"{plain}.json" and plain.isalnum()
         if name != MANIFEST and not known:
             shown = name if len(name) <= 60 and name.isprintable() else "…"
-            raise Refusal("archive", f"{MANIFEST}, runs/….json and boxes/….json alone, not {shown}")
+            folders = ", ".join(f"{room}/….json" for room in _ROOMS)
+            raise Refusal("archive", f"{MANIFEST}, {folders} alone, not {shown}")
 
 
-def _json(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> Any:
+def _json(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> tuple[Any, int]:
+    """An entry's value, and how many values there are in it."""
+    if info.file_size > MOST_ENTRY_BYTES:
+        raise Refusal(info.filename, f"at most {MOST_ENTRY_BYTES:,} bytes")
     # A header may lie about the size: no more than was declared is unpacked.
     with packed.open(info) as file:
         text = file.read(info.file_size + 1)
     if len(text) > info.file_size:
         raise Refusal(info.filename, "as many bytes as the archive says")
     try:
-        return json.loads(text, parse_constant=_no_constant)
-    except (ValueError, RecursionError):
-        raise Refusal(info.filename, "JSON in UTF-8") from None
-
-
-def _no_constant(name: str) -> NoReturn:
-    raise ValueError(name)
+        return read_json(text), items_of(text)
+    except Refusal as refusal:
+        raise Refusal(info.filename, refusal.expected) from None
 
 
 def _archive(documents: dict[str, Any]) -> Archive:
     manifest = documents.pop(MANIFEST, None)
     if not isinstance(manifest, dict) or manifest.get("format") != FORMAT:
         raise Refusal(MANIFEST, f"an object of format {FORMAT}")
-    listed = {room: manifest.get(room, [] if room == "boxes" else None) for room in _ROOMS}
+    listed = {room: manifest.get(room, [] if room in _OPTIONAL else None) for room in _ROOMS}
     for room, files in listed.items():
         there = sorted(name for name in documents if name.startswith(f"{room}/"))
         if not isinstance(files, list) or sorted(map(str, files)) != there:
@@ -132,5 +150,20 @@ def _archive(documents: dict[str, Any]) -> Archive:
     rules = manifest.get("rules")
     if rules not in (None, "us", "uk"):
         raise Refusal(f"{MANIFEST}.rules", "us or uk")
-    runs, boxes = (tuple(documents[file] for file in listed[room]) for room in _ROOMS)
-    return Archive(name, place, units, runs, boxes, rules)
+    keys = _keys(manifest.get("run_keys", []), len(listed["runs"]))
+    runs, boxes, benders = (tuple(documents[file] for file in listed[room]) for room in _ROOMS)
+    return Archive(name, place, units, runs, boxes, benders, rules, keys)
+
+
+def _keys(keys: Any, runs: int) -> tuple[str, ...]:
+    """Of every run or of none."""
+    good = isinstance(keys, list) and all(
+        isinstance(key, str) and _KEY.fullmatch(key) for key in keys
+    )
+    if not good or len(set(keys)) != len(keys) or len(keys) not in (0, runs):
+        expected = f"a key of 1 to 40 letters and digits for each of {runs} runs, each another"
+        raise Refusal(f"{MANIFEST}.run_keys", expected)
+    return tuple(keys)
+
+
+_KEY = re.compile("[0-9A-Za-z]{1,40}")

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import io
+import threading
 
 from reportlab.lib.colors import HexColor
 from reportlab.lib.units import mm
@@ -12,7 +13,18 @@ from exports.drawing import Drawing, Stroke, Text, font_name
 
 
 def sheet_pdf(drawing: Drawing) -> bytes:
-    """The drawing as a one-page PDF; the same drawing gives the same bytes."""
+    """The drawing as a one-page PDF; the same drawing gives the same bytes.
+
+    One at a time: the faces, which keep what each document takes of them, are shared by threads.
+    """
+    with _FACES:
+        return _drawn(drawing)
+
+
+_FACES = threading.Lock()
+
+
+def _drawn(drawing: Drawing) -> bytes:
     out = io.BytesIO()
     size = (drawing.width * mm, drawing.height * mm)
     canvas = Canvas(out, pagesize=size, invariant=1, pageCompression=1)

@@ -2,9 +2,14 @@
 
 from __future__ import annotations
 
+from uuid import uuid4
+
 from django.db import models
 
-from accounts.models import Crew, Member
+from accounts.models import Crew
+from versions.models import DocumentRevision, VersionedDocument
+from yarrow.documents.run_file import read_run
+from yarrow.documents.site_box_file import read_site_box
 
 
 class Job(models.Model):
@@ -24,39 +29,46 @@ class Job(models.Model):
         return self.name
 
 
-class Run(models.Model):
-    """One pipe. ``version`` counts its revisions; the newest one's document stands here too."""
+def new_key() -> str:
+    """A key that no other run has."""
+    return uuid4().hex
+
+
+class Run(VersionedDocument):
+    """One pipe; its document is a ``yarrow.run/1``. ``key`` is which one of its job it is, also in
+    an archive: what is told of a box goes by it, so that a run can be renamed."""
+
+    what = "run"
+    check_document = staticmethod(read_run)
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="runs")
+    key = models.CharField(max_length=40, default=new_key, editable=False)
     name = models.CharField(max_length=120)
-    document = models.JSONField()
-    version = models.PositiveIntegerField(default=1)
     conduit = models.CharField(max_length=60)
     cut_length_text = models.CharField(max_length=30)
     bend_degrees = models.FloatField()
     worst_finding = models.CharField(max_length=10, blank=True)
-    updated_at = models.DateTimeField(auto_now=True)
-    updated_by = models.ForeignKey(Member, on_delete=models.PROTECT, related_name="+")
-    removed_at = models.DateTimeField(null=True, blank=True)
 
     class Meta:
         ordering = ("name", "id")
+        constraints = (
+            models.UniqueConstraint(fields=["job", "key"], name="one_run_a_key_in_a_job"),
+        )
 
     def __str__(self) -> str:
         return self.name
 
 
-class SiteBox(models.Model):
+class SiteBox(VersionedDocument):
     """What is told of a box of a job; the runs that meet there name it. ``key`` is its name as it
-    is compared, ``document`` a ``yarrow.sitebox/1``; ``version`` counts its saves."""
+    is compared; its document is a ``yarrow.sitebox/1``."""
+
+    what = "box"
+    check_document = staticmethod(read_site_box)
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="boxes")
     name = models.CharField(max_length=80)
     key = models.CharField(max_length=160)
-    document = models.JSONField()
-    version = models.PositiveIntegerField(default=1)
-    updated_at = models.DateTimeField(auto_now=True)
-    updated_by = models.ForeignKey(Member, on_delete=models.PROTECT, related_name="+")
 
     class Meta:
         ordering = ("name", "id")
@@ -68,18 +80,26 @@ class SiteBox(models.Model):
         return self.name
 
 
-class Revision(models.Model):
-    """A run as it was saved once. Never changed and never deleted."""
+class BoxRevision(DocumentRevision):
+    """A box as it was saved once."""
+
+    box = models.ForeignKey(SiteBox, on_delete=models.CASCADE, related_name="revisions")
+
+    class Meta(DocumentRevision.Meta):
+        constraints = (
+            models.UniqueConstraint(fields=["box", "version"], name="one_box_revision_a_version"),
+        )
+
+    def __str__(self) -> str:
+        return f"{self.box} v{self.version}"
+
+
+class Revision(DocumentRevision):
+    """A run as it was saved once."""
 
     run = models.ForeignKey(Run, on_delete=models.CASCADE, related_name="revisions")
-    version = models.PositiveIntegerField()
-    document = models.JSONField()
-    saved_by = models.ForeignKey(Member, on_delete=models.PROTECT, related_name="+")
-    saved_at = models.DateTimeField(auto_now_add=True)
-    restored_from = models.PositiveIntegerField(null=True, blank=True)
 
-    class Meta:
-        ordering = ("-version",)
+    class Meta(DocumentRevision.Meta):
         constraints = (
             models.UniqueConstraint(fields=["run", "version"], name="one_revision_a_version"),
         )

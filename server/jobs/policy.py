@@ -5,7 +5,7 @@ from __future__ import annotations
 from django.db.models import QuerySet
 
 from accounts.models import Member
-from jobs.models import Job, Revision, Run, SiteBox
+from jobs.models import BoxRevision, Job, Revision, Run, SiteBox
 
 
 def jobs_for(member: Member) -> QuerySet[Job]:
@@ -18,8 +18,28 @@ def runs_for(member: Member) -> QuerySet[Run]:
     return Run.objects.filter(job__crew_id=member.crew_id, removed_at=None)
 
 
+def removed_runs_for(member: Member) -> QuerySet[Run]:
+    """The runs of a member's crew that were removed."""
+    return Run.objects.filter(job__crew_id=member.crew_id).exclude(removed_at=None)
+
+
 def boxes_for(member: Member) -> QuerySet[SiteBox]:
-    """What is told of the boxes of a member's crew."""
+    """What is told of the boxes of a member's crew, without those that were removed."""
+    return all_boxes_for(member).filter(removed_at=None)
+
+
+def removed_boxes_for(member: Member) -> QuerySet[SiteBox]:
+    """The boxes of a member's crew that were removed."""
+    return all_boxes_for(member).exclude(removed_at=None)
+
+
+def box_revisions_for(member: Member) -> QuerySet[BoxRevision]:
+    """The revisions of the boxes that a member can see."""
+    return BoxRevision.objects.filter(box__in=boxes_for(member))
+
+
+def all_boxes_for(member: Member) -> QuerySet[SiteBox]:
+    """What is told of the boxes of a member's crew, also of those that were removed."""
     return SiteBox.objects.filter(job__crew_id=member.crew_id).select_related("updated_by")
 
 

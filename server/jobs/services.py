@@ -3,14 +3,24 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
+from dataclasses import dataclass, field
 from typing import Any
 
 from django.db import transaction
-from django.utils import timezone
 
 from accounts.models import Member
-from jobs.models import Job, Revision, Run, SiteBox
-from jobs.policy import boxes_for, jobs_for, revisions_for, runs_for
+from crib.policy import benders_for
+from crib.services import add_bender
+from jobs.models import Job, Run, SiteBox, new_key
+from jobs.policy import (
+    all_boxes_for,
+    box_revisions_for,
+    boxes_for,
+    jobs_for,
+    revisions_for,
+    runs_for,
+)
+from versions import services as versions
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
 from yarrow.documents.schedule import (
@@ -20,7 +30,7 @@ from yarrow.documents.schedule import (
     placed_in_row,
     wires_of_row,
 )
-from yarrow.documents.site_box_file import box_key, site_box_document
+from yarrow.documents.site_box_file import box_key, ends_named, site_box_document
 from yarrow.fill.site_box import SiteBoxResult
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
@@ -28,13 +38,8 @@ from yarrow.runs.planner import plan_run
 UNNAMED = "Unnamed run"
 
 
-class Conflict(Exception):
-    """Someone else saved in between. ``current`` is the run as it stands now."""
-
-    def __init__(self, current: Run) -> None:
-        super().__init__(f"the run is at version {current.version}")
-        self.current = current
-
+MOST_RUNS = 1000
+"""Of one job, without those that were removed: as many as its archive takes."""
 
 USUAL_RULES = {"in": "us", "mm": "uk"}
 """The rule set of a job where nothing is said, by what it is measured in."""
@@ -64,11 +69,16 @@ def change_job(
 
 
 @transaction.atomic
-def create_run(member: Member, job_id: int, document: dict[str, Any]) -> Run:
-    """A new run in a job. Raises: Job.DoesNotExist; Refusal, where the document can't be read."""
+def create_run(member: Member, job_id: int, document: dict[str, Any], key: str = "") -> Run:
+    """A new run in a job.
+
+    Args: key, which run of the job it is, where an archive says so.
+    Raises: Job.DoesNotExist; Refusal, where the document can't be read or the job is full.
+    """
     job = jobs_for(member).get(id=job_id)
-    run = Run(job=job, version=1)
-    return _written(run, member, document)
+    if job.runs.filter(removed_at=None).count() >= MOST_RUNS:
+        raise Refusal("job", f"at most {MOST_RUNS} runs in a job")
+    return _written(Run(job=job, key=key or new_key()), member, document)
 
 
 def bring_in_job(
@@ -78,10 +88,13 @@ def bring_in_job(
     place: str,
     units: str,
     runs: Sequence[dict[str, Any]],
+    keys: Sequence[str] = (),
     boxes: Sequence[dict[str, Any]] = (),
+    benders: Sequence[dict[str, Any]] = (),
     rules: str | None = None,
 ) -> Iterator[Job]:
-    """A whole job with its runs and boxes, or nothing of it: the job after every run that is in.
+    """A whole job with its runs and boxes, and those of its benders that the crew has not got, or
+    nothing of it: the job after every run that is in.
 
     It is one transaction: where the caller stops asking, or a run can't be read, nothing is kept.
 
@@ -92,7 +105,7 @@ def bring_in_job(
         yield job
         for number, document in enumerate(runs):
             try:
-                create_run(member, job.id, document)
+                create_run(member, job.id, document, keys[number] if keys else "")
             except Refusal as refusal:
                 raise Refusal(f"run {number + 1}, {refusal.path}", refusal.expected) from None
             yield job
@@ -101,6 +114,13 @@ def bring_in_job(
                 save_box(member, job.id, document, 0)
             except Refusal as refusal:
                 raise Refusal(f"box {number + 1}, {refusal.path}", refusal.expected) from None
+        known = list(benders_for(member).values_list("document", flat=True)) if benders else []
+        for number, document in enumerate(benders):
+            try:
+                if document not in known:
+                    add_bender(member, document)
+            except Refusal as refusal:
+                raise Refusal(f"bender {number + 1}, {refusal.path}", refusal.expected) from None
 
 
 @transaction.atomic
@@ -110,8 +130,7 @@ def save_run(member: Member, run_id: int, document: dict[str, Any], base_version
     Args: base_version, the version that the document was made from.
     Raises: Run.DoesNotExist; Refusal; Conflict, where the run has moved on: nothing changes.
     """
-    run = _locked(member, run_id, base_version)
-    run.version += 1
+    run = versions.locked(runs_for(member), run_id, base_version, document)
     return _written(run, member, document)
 
 
@@ -121,9 +140,8 @@ def restore_revision(member: Member, run_id: int, version: int, base_version: in
 
     Raises: as save_run; Revision.DoesNotExist.
     """
-    run = _locked(member, run_id, base_version)
+    run = versions.locked(runs_for(member), run_id, base_version)
     revision = revisions_for(member).get(run=run, version=version)
-    run.version += 1
     return _written(run, member, revision.document, restored_from=version)
 
 
@@ -131,8 +149,7 @@ def restore_revision(member: Member, run_id: int, version: int, base_version: in
 def remove_run(member: Member, run_id: int) -> Run:
     """Put a run away. Its revisions stay. Raises: Run.DoesNotExist."""
     run = runs_for(member).select_for_update(of=("self",)).get(id=run_id)
-    run.removed_at = timezone.now()
-    run.save(update_fields=["removed_at"])
+    versions.remove(run)
     return run
 
 
@@ -140,15 +157,7 @@ def remove_run(member: Member, run_id: int) -> Run:
 def bring_back_run(member: Member, run_id: int) -> Run:
     """Bring a removed run back. Raises: Run.DoesNotExist."""
     run = Run.objects.select_for_update().get(id=run_id, job__in=jobs_for(member))
-    run.removed_at = None
-    run.save(update_fields=["removed_at"])
-    return run
-
-
-def _locked(member: Member, run_id: int, base_version: int) -> Run:
-    run = runs_for(member).select_for_update(of=("self",)).get(id=run_id)
-    if run.version != base_version:
-        raise Conflict(run)
+    versions.bring_back(run)
     return run
 
 
@@ -156,21 +165,12 @@ def _written(
     run: Run, member: Member, document: dict[str, Any], restored_from: int | None = None
 ) -> Run:
     plan = plan_run(read_run(document))
-    run.document = document
     run.name = plan.name.strip() or UNNAMED
     run.conduit = plan.conduit.name
     run.cut_length_text = plan.cut_length_text
     run.bend_degrees = plan.totals.bend_degrees
     run.worst_finding = _worst(plan)
-    run.updated_by = member
-    run.save()
-    Revision.objects.create(
-        run=run,
-        version=run.version,
-        document=document,
-        saved_by=member,
-        restored_from=restored_from,
-    )
+    versions.write(run, member, document, restored_from)
     return run
 
 
@@ -179,34 +179,41 @@ def _worst(plan: Plan) -> str:
     return plan.findings[0].level if plan.findings else ""
 
 
-class BoxMoved(Exception):
-    """Someone else saved the box in between. ``current`` is the box as it stands now."""
-
-    def __init__(self, current: SiteBox) -> None:
-        super().__init__(f"the box is at version {current.version}")
-        self.current = current
-
-
 @transaction.atomic
 def save_box(member: Member, job_id: int, document: dict[str, Any], base_version: int) -> SiteBox:
     """Save what is told of a box, by the name in its document; version 0 is a box not told of yet.
 
-    Raises: Job.DoesNotExist; Refusal, also where the runs that meet there can't bear it; BoxMoved,
-    where it has been saved since: nothing changes.
+    A box that was removed and is told of again goes on from its last version.
+
+    Raises: Job.DoesNotExist; Refusal, also where the runs that meet there can't bear it;
+    VersionConflict, where it has been saved since: nothing changes.
     """
     job = jobs_for(member).select_for_update().get(id=job_id)
     check_box(job, document)
     key = box_key(document["name"])
     box = SiteBox.objects.select_for_update().filter(job=job, key=key).first()
-    if (box.version if box else 0) != base_version:
-        if box is None:
-            raise SiteBox.DoesNotExist
-        raise BoxMoved(box)
-    box = box or SiteBox(job=job, key=key, version=0)
-    box.name, box.document = document["name"].strip(), document
-    box.version += 1
-    box.updated_by = member
-    box.save()
+    there = box is not None and box.removed_at is None
+    if base_version and not there:
+        raise SiteBox.DoesNotExist
+    if box is not None and there:
+        versions.check_version(box, base_version, document)
+    box = box or SiteBox(job=job, key=key)
+    box.name = document["name"].strip()
+    versions.write(box, member, document)
+    return box
+
+
+@transaction.atomic
+def restore_box(member: Member, job_id: int, name: str, version: int, base_version: int) -> SiteBox:
+    """Bring an earlier revision of a box back, as a new version.
+
+    Raises: SiteBox.DoesNotExist; BoxRevision.DoesNotExist; VersionConflict; Refusal.
+    """
+    box_id = boxes_for(member).get(job_id=job_id, key=box_key(name)).id
+    box = versions.locked(boxes_for(member), box_id, base_version)
+    revision = box_revisions_for(member).get(box=box, version=version)
+    check_box(box.job, revision.document)
+    versions.write(box, member, revision.document, restored_from=version)
     return box
 
 
@@ -228,7 +235,6 @@ def take_schedule(member: Member, job_id: int, rows: Sequence[ScheduleRow]) -> i
                 expected = "one run of this job" if named else "a run of this job"
                 raise Refusal("name", expected)
             run = named[0]
-            run.version += 1
             _written(run, member, {**run.document, "wires": by_rules(job, wires_of_row(row))})
         except Refusal as refusal:
             refusals.append(placed_in_row(refusal, row))
@@ -244,16 +250,54 @@ def by_rules(job: Job, wires: dict[str, Any]) -> dict[str, Any]:
 
 
 def remove_box(member: Member, job_id: int, name: str) -> None:
-    """Forget what is told of a box; runs go on naming it. Raises: SiteBox.DoesNotExist."""
-    boxes_for(member).get(job_id=job_id, key=box_key(name)).delete()
+    """Put away what is told of a box; runs go on naming it. Raises: SiteBox.DoesNotExist."""
+    versions.remove(boxes_for(member).get(job_id=job_id, key=box_key(name)))
 
 
-def run_documents(job: Job) -> list[dict[str, Any]]:
-    """What the runs of a job say, without those that were removed, in the order they were made."""
+def bring_back_box(member: Member, job_id: int, name: str) -> SiteBox:
+    """Bring back what was told of a box. Raises: SiteBox.DoesNotExist."""
+    box = all_boxes_for(member).get(job_id=job_id, key=box_key(name))
+    versions.bring_back(box)
+    return box
+
+
+@dataclass(frozen=True, slots=True)
+class Met:
+    """The runs that meet at a box: their documents, and which runs of the job they are."""
+
+    runs: list[dict[str, Any]] = field(default_factory=list)
+    keys: list[str] = field(default_factory=list)
+    ids: list[int] = field(default_factory=list)
+
+
+def runs_by_box(job: Job) -> dict[str, Met]:
+    """The runs of a job that name each box, by its key, in the order that they were made; without
+    those that were removed. A run that can't be read names none, so that it takes nothing else of
+    the job with it."""
+    found: dict[str, Met] = {}
     live = job.runs.filter(removed_at=None).order_by("id")
-    return list(live.values_list("document", flat=True))
+    for document, run_key, run_id in live.values_list("document", "key", "id"):
+        boxes = dict.fromkeys(box_key(name) for _, name in ends_named(document))
+        if boxes and not problem_of(document):
+            for key in boxes:
+                met = found.setdefault(key, Met())
+                met.runs.append(document)
+                met.keys.append(run_key)
+                met.ids.append(run_id)
+    return found
+
+
+def problem_of(document: object) -> str:
+    """Why a run's document can't be read; empty where it can."""
+    try:
+        Run.check_document(document)
+    except Refusal as refusal:
+        return str(refusal)
+    return ""
 
 
 def check_box(job: Job, document: dict[str, Any]) -> SiteBoxResult:
     """A box with all runs of its job that meet there. Raises: Refusal."""
-    return site_box_document(document, run_documents(job))
+    key = box_key(str(document.get("name", "")))
+    met = runs_by_box(job).get(key, Met())
+    return site_box_document(document, met.runs, met.keys)

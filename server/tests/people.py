@@ -5,6 +5,7 @@ from __future__ import annotations
 import json
 from typing import Any
 
+from django.core.cache import cache
 from django.test import Client, TestCase
 
 from accounts.models import Crew, Member
@@ -82,6 +83,7 @@ class CrewTest(People, TestCase):
         cls.make_people()
 
     def setUp(self) -> None:
+        cache.clear()  # what was tried too often in another test counts for nothing here
         self.client.force_login(self.wren)
 
     def send(self, method: str, path: str, body: Any = None, client: Client | None = None) -> Any:

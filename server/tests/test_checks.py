@@ -83,7 +83,7 @@ class Schedules(CrewTest):
         run = Run.objects.get(id=self.run_.id)
         self.assertEqual((run.version, run.document["wires"]["conductors"][0]["count"]), (2, 9))
         self.assertEqual(run.worst_finding, "warning")
-        table = self.send("get", f"/api/jobs/{self.job.id}/schedule.csv").content
+        table = self.send("get", f"/api/jobs/{self.job.id}/schedule.csv").getvalue()
         (row,) = csv.DictReader(io.StringIO(table.decode()))
         self.assertEqual((row["wires"], row["bends"]), ("9 x 12 thhn; 1 x 12 bare", "2"))
         self.assertEqual(self.send("post", path, table).status_code, 200)
@@ -104,7 +104,7 @@ class Schedules(CrewTest):
 
     def test_a_formula_never_leaves_in_a_cell(self) -> None:
         self.send("post", f"/api/jobs/{self.job.id}/runs", changed(name="=1+1"))
-        table = self.send("get", f"/api/jobs/{self.job.id}/schedule.csv").content.decode()
+        table = self.send("get", f"/api/jobs/{self.job.id}/schedule.csv").getvalue().decode()
         self.assertIn("'=1+1", table)
 
 

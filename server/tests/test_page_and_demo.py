@@ -9,6 +9,7 @@ from django.core.management import call_command
 from django.template import TemplateDoesNotExist
 from django.test import TestCase
 
+from accounts.models import Crew, Member
 from crib.models import CribBender
 from jobs.models import Job, Run
 from server.tests.people import CrewTest
@@ -81,6 +82,27 @@ class Demo(TestCase):
                 too_full = run.name.startswith("Cellar main")
                 self.assertEqual(grave, ["wires-do-not-fit"] if too_full else [])
                 self.assertTrue(plan.steps)
+
+    def test_it_gives_nobody_a_well_known_password_once_data_was_changed(self) -> None:
+        call_command("load_demo", stdout=io.StringIO())
+        wren, tern = (Member.objects.get(username=name) for name in ("wren", "tern"))
+        wren.set_password("another-hedge-entirely")
+        wren.save()
+        Crew.objects.filter(name="Heron crew").update(name="Renamed")
+        told = io.StringIO()
+        call_command("load_demo", stdout=told)
+        self.assertTrue(
+            Member.objects.get(username="wren").check_password("another-hedge-entirely")
+        )
+        self.assertFalse(Crew.objects.filter(name="Heron crew").exists())
+        self.assertNotIn("wren", told.getvalue())
+        self.assertIn("tern", told.getvalue())
+        tern.username = "renamed"
+        tern.save()
+        told = io.StringIO()
+        call_command("load_demo", stdout=told)
+        self.assertFalse(Member.objects.filter(username="tern").exists())
+        self.assertEqual(told.getvalue(), "Sign in with your own name and password.\n")
 
     def test_both_sites_have_runs_in_their_own_unit(self) -> None:
         call_command("load_demo", stdout=io.StringIO())

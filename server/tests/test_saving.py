@@ -8,8 +8,9 @@ from django.db import connection
 from django.test import TransactionTestCase
 
 from jobs.models import Revision, Run
-from jobs.services import Conflict, save_run
+from jobs.services import save_run
 from server.tests.people import DOCUMENT, CrewTest, People, changed
+from versions.services import VersionConflict
 
 
 class Saving(CrewTest):
@@ -97,7 +98,7 @@ class TwoAtOnce(People, TransactionTestCase):
                 ready.wait()
                 save_run(self.wren, run.id, changed(name=name), 1)
                 outcomes.append("saved")
-            except Conflict:
+            except VersionConflict:
                 outcomes.append("conflict")
             finally:
                 connection.close()

@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+from importlib import import_module
 from typing import Any
 
+from django.apps import apps
 from django.db import connection
 from django.test.utils import CaptureQueriesContext
 
@@ -71,7 +73,7 @@ class SiteBoxes(CrewTest):
         self.save(0)
         late = self.save(0, device=True)
         self.assertEqual((late.status_code, late.json()["code"]), (409, "conflict"))
-        self.assertIn("changed this box", late.json()["message"])
+        self.assertIn("saved this box in the meantime", late.json()["message"])
         self.assertNotIn("device", SiteBox.objects.get().document)
         # A version of a box that was forgotten meanwhile is not found.
         path = f"/api/jobs/{self.job.id}/box?name=Cellar%20junction"
@@ -92,6 +94,44 @@ class SiteBoxes(CrewTest):
         again = Job.objects.get(id=answer.json()["id"])
         self.assertEqual([box.document for box in again.boxes.all()], [BOX])
         self.assertEqual(self.send("get", f"/api/jobs/{again.id}/archive").content, data)
+
+    def test_a_run_that_is_renamed_keeps_its_hole_and_two_of_one_name_have_one_each(self) -> None:
+        self.run_at("Cellar junction", "Twin")
+        self.run_at("Cellar junction", "Twin")
+        one, two = self.box()["result"]["met"]
+        told = [
+            {"run": "Twin", "run_key": met["run_key"], "end": "start", "wall": wall}
+            for met, wall in ((one, "bottom"), (two, "top"))
+        ]
+        self.save(0, entries=told)
+        walls = {each["run_key"]: each["wall"] for each in self.box()["result"]["met"]}
+        self.assertEqual(walls, {one["run_key"]: "bottom", two["run_key"]: "top"})
+        run_id = self.box()["run_ids"][one["run_key"]]
+        run = self.send("get", f"/api/runs/{run_id}").json()
+        renamed = {**run["document"], "name": "Renamed"}
+        body = {"document": renamed, "base_version": 1}
+        self.assertEqual(self.send("put", f"/api/runs/{run_id}", body).status_code, 200)
+        met = self.box()["result"]["met"]
+        self.assertEqual(
+            [(each["run"], each["wall"]) for each in met], [("Renamed", "bottom"), ("Twin", "top")]
+        )
+        # And so it goes out with its job and comes in again.
+        data = self.send("get", f"/api/jobs/{self.job.id}/archive").content
+        again = self.send("post", "/api/jobs/archive", data).json()["id"]
+        box = self.send("get", f"/api/jobs/{again}/box?name=Cellar%20junction").json()
+        self.assertEqual(box["result"], self.box()["result"])
+
+    def test_what_was_told_by_name_goes_by_key_where_one_run_alone_has_the_name(self) -> None:
+        for name in ("Alone", "Twin", "Twin"):
+            self.run_at("Cellar junction", name)
+        told = [{"run": name, "end": "start", "wall": "top"} for name in ("Alone", "Twin", "Gone")]
+        self.save(0, entries=told)
+        migration = import_module("jobs.migrations.0005_the_key_of_a_run")
+        migration.give_keys(apps, None)
+        entries = SiteBox.objects.get().document["entries"]
+        alone = self.job.runs.get(name="Alone")
+        self.assertEqual(entries, [{**told[0], "run_key": alone.key}, *told[1:]])
+        self.assertEqual(SiteBox.objects.get().revisions.get().document["entries"], entries)
 
     def test_another_crew_s_job_has_no_boxes_for_us(self) -> None:
         for path in ("boxes", "box?name=Cellar%20junction"):

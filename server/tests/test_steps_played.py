@@ -9,6 +9,7 @@ from unittest import TestCase
 
 from jobs.demo import JOBS
 from yarrow.benders.bender import Bender, Hook, Reference
+from yarrow.benders.placing import other_end
 from yarrow.documents.run_file import read_run
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.pipe import PipeBend, fold
@@ -18,7 +19,10 @@ from yarrow.runs.handle import handle_run
 from yarrow.runs.plan import Plan, Step
 from yarrow.runs.planner import plan_run
 
-_PLACE = re.compile(r"([A-Z][\w' -]+?) on ([\d/ ]+), (?:hook|former|the form) toward the (\w+) of")
+_PLACE = re.compile(
+    r"([A-Z][\w' -]+?) on ([\d/ ]+)"
+    r"(?:, (?:hook|former) toward|: the bend begins there and runs toward) the (\w+) of"
+)
 _BEND = re.compile(r"Bend ([\d.]+)°")
 _TURN = re.compile(r"Turn the pipe ([\d.]+)° (clockwise|anticlockwise)")
 _LINE = re.compile(r"The pencil line is (?:([\d.]+)° to|on) the (left|right)")
@@ -49,6 +53,8 @@ def played(steps: Sequence[Step], unit: Unit, bender: Bender) -> list[PipeBend]:
             r for r in _REFERENCES if bender.mark_name(r) == name[0].lower() + name[1:]
         )
         side: Hook = "start" if hook == "start" else "end"
+        if "runs toward" in step.do:
+            side = other_end(side)
         length = arc_length(bender.radius, angle)
         made.append((bender.arc_start(position, length, side, reference), angle, upward))
     made.sort()

@@ -46,6 +46,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("post", "/api/plan"): (DOCUMENT, 200),
     ("post", "/api/rack"): (DOCUMENT, 200),
     ("post", "/api/handling"): (DOCUMENT, 200),
+    ("post", "/api/convert"): ({"document": DOCUMENT, "to": "mm"}, 200),
     ("post", "/api/dxf"): ({"dxf": DXF, "into": "in"}, 200),
     ("post", "/api/fill"): (FILL, 200),
     ("post", "/api/box"): ({"format": "yarrow.box/1", "box": "square-4-1-1/2"}, 200),
@@ -62,6 +63,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("get", "/api/nothing"): (None, 200),
     ("get", "/api/benders"): (None, 200),
     ("post", "/api/benders"): (BENDER, 201),
+    ("get", "/api/benders/removed"): (None, 200),
     ("post", "/api/benders/numbers"): (BENDER, 200),
     ("put", "/api/session/password"): (
         {"current": "kestrel-over-marsh", "new": "sedge-warbler-9"},
@@ -74,13 +76,21 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("put", "/api/jobs/{job_id}"): ({"name": "Renamed"}, 200),
     ("get", "/api/jobs/{job_id}/archive"): (None, 200),
     ("post", "/api/jobs/{job_id}/runs"): (DOCUMENT, 201),
+    ("get", "/api/jobs/{job_id}/runs"): (None, 200),
     ("get", "/api/jobs/{job_id}/schedule.csv"): (None, 200),
     ("post", "/api/jobs/{job_id}/schedule"): (SCHEDULE, 200),
     ("get", "/api/jobs/{job_id}/boxes"): (None, 200),
     ("get", "/api/jobs/{job_id}/box?name=Panel"): (None, 200),
     ("post", "/api/jobs/{job_id}/box/check"): (SITE_BOX, 200),
     ("put", "/api/jobs/{job_id}/box"): ({"document": SITE_BOX, "base_version": 0}, 200),
+    ("get", "/api/jobs/{job_id}/box/revisions?name=Panel"): (None, 200),
+    ("post", "/api/jobs/{job_id}/box/revisions/{version}/restore?name=Panel"): (
+        {"base_version": 1},
+        200,
+    ),
     ("delete", "/api/jobs/{job_id}/box?name=Panel"): (None, 200),
+    ("post", "/api/jobs/{job_id}/box/bring-back?name=Panel"): (None, 200),
+    ("get", "/api/jobs/{job_id}/removed"): (None, 200),
     ("get", "/api/runs/{run_id}"): (None, 200),
     ("put", "/api/runs/{run_id}"): ({"document": DOCUMENT, "base_version": 1}, 200),
     ("get", "/api/runs/{run_id}/revisions"): (None, 200),
@@ -95,7 +105,10 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("post", "/api/runs/{run_id}/bring-back"): (None, 200),
     ("delete", "/api/runs/{run_id}"): (None, 200),
     ("put", "/api/benders/{bender_id}"): ({"document": BENDER, "base_version": 1}, 200),
+    ("get", "/api/benders/{bender_id}/revisions"): (None, 200),
+    ("post", "/api/benders/{bender_id}/revisions/{version}/restore"): ({"base_version": 1}, 200),
     ("delete", "/api/benders/{bender_id}"): (None, 200),
+    ("post", "/api/benders/{bender_id}/bring-back"): (None, 200),
 }
 
 
@@ -161,6 +174,12 @@ class Walls(CrewTest):
         path = f"/api/runs/{self.run_.id}/revisions/7/restore"
         self.assertEqual(self.send("post", path, {"base_version": 1}).status_code, 404)
 
+    def test_another_member_s_page_is_answered_as_signed_out(self) -> None:
+        for meant, status in (("wren", 200), ("%77ren", 200), ("rook", 401), ("", 401)):
+            with self.subTest(meant):
+                answer = self.client.get("/api/jobs", headers={"X-Member": meant})
+                self.assertEqual(answer.status_code, status)
+
     def test_changes_need_the_page_s_token(self) -> None:
         strict = Client(enforce_csrf_checks=True)
         strict.force_login(self.wren)
@@ -170,7 +189,9 @@ class Walls(CrewTest):
             ("post", "/api/session", {"username": "wren", "password": "x"}),
         ):
             with self.subTest(path=path):
-                self.assertEqual(self.send(method, path, body, strict).status_code, 403)
+                answer = self.send(method, path, body, strict)
+                told = (answer.status_code, answer.json()["code"])
+                self.assertEqual(told, (403, "stale-token"))
         token = strict.get("/api/session").json()["csrf"]
         passed = strict.post(
             "/api/plan", DOCUMENT, content_type="application/json", headers={"X-CSRFToken": token}

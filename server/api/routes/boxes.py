@@ -2,15 +2,25 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
-from typing import Annotated, Any
+from typing import Annotated
 
 from django.http import HttpRequest
 from ninja import Body, Path, Query, Router
 from pydantic import StringConstraints
 
-from api.problems import REFUSALS, Problem
-from api.shapes import Id, JobBoxDetail, JobBoxSave, JobBoxSummary, Nothing, SiteBoxDocument
+from api.problems import REFUSALS, ConflictProblem
+from api.shapes import (
+    Id,
+    JobBoxDetail,
+    JobBoxSave,
+    JobBoxSummary,
+    Nothing,
+    Restore,
+    RevisionSummary,
+    SiteBoxDocument,
+    Version,
+    revision_page,
+)
 from jobs import services
 from jobs.models import Job, SiteBox
 from jobs.policy import boxes_for, jobs_for
@@ -32,12 +42,16 @@ def list_boxes(request: HttpRequest, job_id: Path[Id]) -> list[JobBoxSummary]:
     job = jobs_for(request.user).get(id=job_id)
     told = {box.key: box for box in boxes_for(request.user).filter(job=job)}
     names = {key: box.name for key, box in told.items()}
-    runs = services.run_documents(job)
-    for run in runs:
-        for _, name in ends_named(run):
-            names.setdefault(box_key(name), name)
+    by_box = services.runs_by_box(job)
+    for met in by_box.values():
+        for run in met.runs:
+            for _, name in ends_named(run):
+                names.setdefault(box_key(name), name)
     return sorted(
-        (_summary(job, runs, name, told.get(key)) for key, name in names.items()),
+        (
+            _summary(job, by_box.get(key, services.Met()), name, told.get(key))
+            for key, name in names.items()
+        ),
         key=lambda box: box.name.casefold(),
     )
 
@@ -51,7 +65,7 @@ def get_box(request: HttpRequest, job_id: Path[Id], name: Query[BoxName]) -> Job
 
 @router.put(
     "/jobs/{job_id}/box",
-    response={200: JobBoxDetail, 409: Problem, **REFUSALS},
+    response={200: JobBoxDetail, 409: ConflictProblem, **REFUSALS},
     operation_id="save_box",
 )
 def save_box(request: HttpRequest, job_id: Path[Id], body: JobBoxSave) -> JobBoxDetail:
@@ -65,6 +79,50 @@ def remove_box(request: HttpRequest, job_id: Path[Id], name: Query[BoxName]) -> 
     """Forget what is told of a box; runs go on naming it."""
     services.remove_box(request.user, job_id, name)
     return Nothing()
+
+
+@router.post(
+    "/jobs/{job_id}/box/bring-back",
+    response={200: JobBoxDetail, **REFUSALS},
+    operation_id="bring_back_box",
+)
+def bring_back_box(request: HttpRequest, job_id: Path[Id], name: Query[BoxName]) -> JobBoxDetail:
+    """Bring back what was told of a box."""
+    box = services.bring_back_box(request.user, job_id, name)
+    return _detail(box.job, box.name, box)
+
+
+@router.get(
+    "/jobs/{job_id}/box/revisions",
+    response={200: list[RevisionSummary], **REFUSALS},
+    operation_id="list_box_revisions",
+)
+def list_revisions(
+    request: HttpRequest,
+    job_id: Path[Id],
+    name: Query[BoxName],
+    before: Query[Version | None] = None,
+) -> list[RevisionSummary]:
+    """A page of a box's history, newest first: the newest, or those before a version."""
+    box = boxes_for(request.user).get(job_id=job_id, key=box_key(name))
+    return revision_page(box.revisions, before)
+
+
+@router.post(
+    "/jobs/{job_id}/box/revisions/{version}/restore",
+    response={200: JobBoxDetail, 409: ConflictProblem, **REFUSALS},
+    operation_id="restore_box",
+)
+def restore_box(
+    request: HttpRequest,
+    job_id: Path[Id],
+    version: Path[Version],
+    name: Query[BoxName],
+    body: Restore,
+) -> JobBoxDetail:
+    """Bring an earlier revision of a box back, as the next version."""
+    box = services.restore_box(request.user, job_id, name, version, body.base_version)
+    return _detail(box.job, box.name, box)
 
 
 @router.post(
@@ -87,20 +145,20 @@ def _document(job: Job, name: str, box: SiteBox | None) -> dict[str, object]:
 
 def _detail(job: Job, name: str, box: SiteBox | None) -> JobBoxDetail:
     document = _document(job, name, box)
+    met = services.runs_by_box(job).get(box_key(name), services.Met())
     return JobBoxDetail(
         name=box.name if box else name,
         version=box.version if box else 0,
         job_id=job.id,
         job_name=job.name,
         document=document,
-        result=services.check_box(job, document),
+        result=site_box_document(document, met.runs, met.keys),
+        run_ids=dict(zip(met.keys, met.ids, strict=True)),
     )
 
 
-def _summary(
-    job: Job, runs: Sequence[dict[str, Any]], name: str, box: SiteBox | None
-) -> JobBoxSummary:
-    result = site_box_document(_document(job, name, box), runs)
+def _summary(job: Job, met: services.Met, name: str, box: SiteBox | None) -> JobBoxSummary:
+    result = site_box_document(_document(job, name, box), met.runs, met.keys)
     return JobBoxSummary(
         name=box.name if box else name,
         runs=[met.run for met in result.met],

@@ -3,19 +3,26 @@
 from __future__ import annotations
 
 from django.http import HttpRequest
-from ninja import Body, Path, Router
+from ninja import Body, Path, Query, Router
 
-from api.problems import REFUSALS, Problem
+from api.problems import REFUSALS, ConflictProblem
 from api.shapes import (
+    MOST_LISTED,
     BenderDetail,
     BenderDocument,
     BenderSave,
     Id,
     Nothing,
+    RemovedSummary,
+    Restore,
+    RevisionSummary,
+    Version,
     bender_detail,
+    removed_summary,
+    revision_page,
 )
 from crib import services
-from crib.policy import benders_for
+from crib.policy import benders_for, removed_benders_for
 from yarrow.documents.bender_file import BenderNumbers, bender_numbers
 
 router = Router(tags=["crib"])
@@ -41,9 +48,56 @@ def numbers(request: HttpRequest, document: Body[BenderDocument]) -> BenderNumbe
     return bender_numbers(document)
 
 
+@router.get(
+    "/benders/removed",
+    response={200: list[RemovedSummary], **REFUSALS},
+    operation_id="list_removed_benders",
+)
+def list_removed(request: HttpRequest) -> list[RemovedSummary]:
+    """The benders that were taken out of the crib."""
+    return [removed_summary(bender) for bender in removed_benders_for(request.user)[:MOST_LISTED]]
+
+
+@router.post(
+    "/benders/{bender_id}/bring-back",
+    response={200: BenderDetail, **REFUSALS},
+    operation_id="bring_back_bender",
+)
+def bring_back(request: HttpRequest, bender_id: Path[Id]) -> BenderDetail:
+    """Bring back a bender that was taken out."""
+    return bender_detail(services.bring_back_bender(request.user, bender_id))
+
+
+@router.get(
+    "/benders/{bender_id}/revisions",
+    response={200: list[RevisionSummary], **REFUSALS},
+    operation_id="list_bender_revisions",
+)
+def list_revisions(
+    request: HttpRequest, bender_id: Path[Id], before: Query[Version | None] = None
+) -> list[RevisionSummary]:
+    """A page of a bender's history, newest first: the newest, or those before a version."""
+    bender = benders_for(request.user).get(id=bender_id)
+    return revision_page(bender.revisions, before)
+
+
+@router.post(
+    "/benders/{bender_id}/revisions/{version}/restore",
+    response={200: BenderDetail, 409: ConflictProblem, **REFUSALS},
+    operation_id="restore_bender",
+)
+def restore_bender(
+    request: HttpRequest, bender_id: Path[Id], version: Path[Version], body: Restore
+) -> BenderDetail:
+    """Bring an earlier revision of a bender back, as the next version."""
+    return bender_detail(
+        services.restore_bender(request.user, bender_id, version, body.base_version)
+    )
+
+
 @router.put(
     "/benders/{bender_id}",
-    response={200: BenderDetail, 409: Problem, **REFUSALS},
+    response={200: BenderDetail, 409: ConflictProblem, **REFUSALS},
     operation_id="save_bender",
 )
 def save_bender(request: HttpRequest, bender_id: Path[Id], body: BenderSave) -> BenderDetail:

@@ -3,33 +3,40 @@
 from __future__ import annotations
 
 import json
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from typing import Any
 
-from django.db.models import Count, Q
+from django.db.models import Count, Q, QuerySet
 from django.http import HttpRequest, HttpResponse, StreamingHttpResponse
 from django.utils.text import slugify
-from ninja import Body, Path, Router
+from ninja import Body, Path, Query, Router
 
 from api.problems import REFUSALS, unreadable
 from api.shapes import (
+    MOST_LISTED,
     Id,
     JobBody,
     JobChange,
     JobDetail,
     JobSummary,
+    Offset,
+    RemovedFromJob,
     RunDetail,
     RunDocument,
+    RunSummary,
     Taken,
     job_detail,
+    removed_summary,
     run_detail,
+    run_summary,
 )
+from crib.policy import benders_for
 from exports.job_archive import Archive, pack, unpack
 from jobs import services
-from jobs.models import Job
-from jobs.policy import boxes_for, jobs_for, runs_for
+from jobs.models import Job, Run
+from jobs.policy import boxes_for, jobs_for, removed_boxes_for, removed_runs_for, runs_for
 from yarrow.documents.refusal import Refusal
-from yarrow.documents.schedule import read_schedule, run_row, runs_csv
+from yarrow.documents.schedule import read_schedule, run_csv_row, run_row, runs_csv_head
 
 router = Router(tags=["jobs"])
 
@@ -44,7 +51,7 @@ def list_jobs(request: HttpRequest) -> list[Job]:
 @router.post("/jobs", response={201: JobDetail, **REFUSALS}, operation_id="create_job")
 def create_job(request: HttpRequest, body: JobBody) -> tuple[int, JobDetail]:
     """A new job."""
-    return 201, job_detail(services.create_job(request.user, **body.dict()), [])
+    return 201, job_detail(services.create_job(request.user, **body.dict()), [], 0)
 
 
 @router.post(
@@ -83,7 +90,9 @@ def _brought_in(member: Any, archive: Archive) -> Iterator[Job]:
         place=archive.place,
         units=archive.units,
         runs=archive.runs,
+        keys=archive.keys,
         boxes=archive.boxes,
+        benders=archive.benders,
         rules=archive.rules,
     )
 
@@ -116,8 +125,10 @@ def get_job_archive(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
     job = jobs_for(request.user).get(id=job_id)
     runs = runs_for(request.user).filter(job=job).order_by("id")
     boxes = boxes_for(request.user).filter(job=job).order_by("id")
-    documents = (tuple(each.document for each in kept) for kept in (runs, boxes))
-    packed = pack(Archive(job.name, job.place, job.units, *documents, job.rules))
+    kept = (runs, boxes, benders_for(request.user).order_by("id"))
+    documents = (tuple(each.document for each in rows) for rows in kept)
+    keys = tuple(run.key for run in runs)
+    packed = pack(Archive(job.name, job.place, job.units, *documents, job.rules, keys))
     headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.zip"'}
     return HttpResponse(packed, content_type="application/zip", headers=headers)
 
@@ -129,12 +140,16 @@ def get_job_archive(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
     openapi_extra={"responses": {200: {"content": {"text/csv": {}}}}},
 )
 def get_job_schedule(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
-    """The job's runs with their wire as a schedule, which comes in again as it is."""
+    """The job's runs with their wire as a schedule, which comes in again as it is; without those
+    that can't be read. It is told row by row, as they are planned."""
     job = jobs_for(request.user).get(id=job_id)
-    runs = runs_for(request.user).filter(job=job)
-    table = runs_csv([run_row(run.document) for run in runs])
+    documents = runs_for(request.user).filter(job=job).values_list("document", flat=True)
     headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.csv"'}
-    return HttpResponse(table.encode(), content_type="text/csv; charset=utf-8", headers=headers)
+    return StreamingHttpResponse(
+        _table(documents.iterator(chunk_size=100)),
+        content_type="text/csv; charset=utf-8",
+        headers=headers,
+    )
 
 
 @router.post(
@@ -150,10 +165,38 @@ def take_schedule(request: HttpRequest, job_id: Path[Id]) -> Taken:
     return Taken(runs=services.take_schedule(request.user, job.id, rows))
 
 
+@router.get(
+    "/jobs/{job_id}/removed",
+    response={200: RemovedFromJob, **REFUSALS},
+    operation_id="list_removed",
+)
+def list_removed(request: HttpRequest, job_id: Path[Id]) -> RemovedFromJob:
+    """The runs and boxes of a job that were removed, newest first."""
+    job = jobs_for(request.user).get(id=job_id)
+    runs = removed_runs_for(request.user).filter(job=job).order_by("-removed_at")
+    boxes = removed_boxes_for(request.user).filter(job=job).order_by("-removed_at")
+    return RemovedFromJob(
+        runs=[removed_summary(run) for run in runs.defer("document")[:MOST_LISTED]],
+        boxes=[removed_summary(box) for box in boxes.defer("document")[:MOST_LISTED]],
+    )
+
+
 @router.get("/jobs/{job_id}", response={200: JobDetail, **REFUSALS}, operation_id="get_job")
 def get_job(request: HttpRequest, job_id: Path[Id]) -> JobDetail:
-    """A job with its runs."""
+    """A job with the first of its runs."""
     return _detail(request, jobs_for(request.user).get(id=job_id))
+
+
+@router.get(
+    "/jobs/{job_id}/runs", response={200: list[RunSummary], **REFUSALS}, operation_id="list_runs"
+)
+def list_runs(
+    request: HttpRequest, job_id: Path[Id], offset: Query[Offset | None] = None
+) -> list[RunSummary]:
+    """A page of a job's runs by name, without their documents, after so many."""
+    job = jobs_for(request.user).get(id=job_id)
+    start = offset or 0
+    return [run_summary(run) for run in _runs(request, job)[start : start + MOST_LISTED]]
 
 
 @router.put("/jobs/{job_id}", response={200: JobDetail, **REFUSALS}, operation_id="change_job")
@@ -172,6 +215,21 @@ def create_run(
     return 201, run_detail(services.create_run(request.user, job_id, document))
 
 
+def _table(documents: Iterable[dict[str, Any]]) -> Iterator[bytes]:
+    yield runs_csv_head().encode()
+    for document in documents:
+        try:
+            yield run_csv_row(run_row(document)).encode()
+        except Refusal:
+            continue
+
+
 def _detail(request: HttpRequest, job: Job) -> JobDetail:
-    runs = runs_for(request.user).filter(job=job).select_related("updated_by")
-    return job_detail(job, list(runs.defer("document")))
+    runs = _runs(request, job)
+    return job_detail(job, runs[:MOST_LISTED], runs.count())
+
+
+def _runs(request: HttpRequest, job: Job) -> QuerySet[Run]:
+    """As lists show them."""
+    runs: QuerySet[Run] = runs_for(request.user).filter(job=job)
+    return runs.select_related("updated_by").defer("document")

@@ -9,6 +9,7 @@ from ninja import Body, Router
 
 from api.problems import REFUSALS
 from api.shapes import (
+    Conversion,
     DxfText,
     Nothing,
     PathShape,
@@ -20,6 +21,7 @@ from api.shapes import (
 from exports.dxf import read_path
 from yarrow.documents.bends_file import FoldedPipe, fold_document
 from yarrow.documents.catalogue import Catalogue, catalogue
+from yarrow.documents.converting import convert_document
 from yarrow.documents.notation import typed_line
 from yarrow.documents.run_file import read_run
 from yarrow.racks.rack import plan_rack
@@ -55,10 +57,17 @@ def read_line(request: HttpRequest, body: TypedText) -> TypedLineShape:
     return typed_line_shape(typed_line(body.text, body.units))
 
 
+@router.post("/convert", response={200: RunDocument, **REFUSALS}, operation_id="convert")
+def convert(request: HttpRequest, body: Conversion) -> dict[str, Any]:
+    """The same run in the other unit, half typed or not; nothing is saved."""
+    return convert_document(body.document, body.to, half_typed=True)
+
+
 @router.post("/dxf", response={200: PathShape, **REFUSALS}, operation_id="read_dxf")
 def read_dxf(request: HttpRequest, body: DxfText) -> PathShape:
-    """The one polyline of a DXF as the vertices of a run's path; nothing is saved."""
-    return PathShape(path=read_path(body.dxf, body.units, body.into))
+    """The one line of a DXF as the vertices of a run's path; nothing is saved."""
+    found = read_path(body.dxf, body.units, body.into)
+    return PathShape(path=found.path, radii=found.radii)
 
 
 @router.post("/fold", response={200: FoldedPipe, **REFUSALS}, operation_id="fold")

@@ -21,7 +21,7 @@ from api.shapes import (
     RunSave,
     Version,
     revision_detail,
-    revision_summary,
+    revision_page,
     run_detail,
 )
 from exports.drawing import Drawing
@@ -61,7 +61,6 @@ def get_run(request: HttpRequest, run_id: Path[Id]) -> RunDetail:
 )
 def save_run(request: HttpRequest, run_id: Path[Id], body: RunSave) -> RunDetail:
     """Save the next version; 409 with both documents where someone else was faster."""
-    request.document = body.document  # told back in a conflict
     return run_detail(services.save_run(request.user, run_id, body.document, body.base_version))
 
 
@@ -87,11 +86,12 @@ def bring_back_run(request: HttpRequest, run_id: Path[Id]) -> RunDetail:
     response={200: list[RevisionSummary], **REFUSALS},
     operation_id="list_revisions",
 )
-def list_revisions(request: HttpRequest, run_id: Path[Id]) -> list[RevisionSummary]:
-    """A run's history, newest first."""
+def list_revisions(
+    request: HttpRequest, run_id: Path[Id], before: Query[Version | None] = None
+) -> list[RevisionSummary]:
+    """A page of a run's history, newest first: the newest, or those before a version."""
     run = runs_for(request.user).get(id=run_id)
-    revisions = revisions_for(request.user).filter(run=run).select_related("saved_by")
-    return [revision_summary(revision) for revision in revisions.defer("document")]
+    return revision_page(revisions_for(request.user).filter(run=run), before)
 
 
 @router.get(

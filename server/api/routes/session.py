@@ -9,10 +9,11 @@ from django.http import HttpRequest
 from django.middleware.csrf import get_token
 from ninja import Router
 from ninja.errors import HttpError
+from ninja.throttling import AnonRateThrottle, AuthRateThrottle
 from ninja.utils import check_csrf
 
 from accounts.models import Member
-from api.problems import REFUSALS, Problem
+from api.problems import REFUSALS, Problem, StaleToken
 from api.shapes import Nothing, PasswordChange, Session, SignIn, member_shape
 from yarrow.documents.refusal import Refusal
 
@@ -29,10 +30,12 @@ def get_session(request: HttpRequest) -> Session:
     "/session",
     response={200: Session, 429: Problem, **REFUSALS},
     auth=None,
+    throttle=[AnonRateThrottle("30/m")],
     operation_id="sign_in",
 )
 def sign_in(request: HttpRequest, body: SignIn) -> Session:
-    """Sign in. Five wrong passwords close the door for five minutes."""
+    """Sign in. Five wrong passwords for one name from one address close the door between those two
+    for five minutes; an address has thirty tries a minute for all names together."""
     _check_csrf(request)
     member = authenticate(request, username=body.username, password=body.password)
     if member is None:
@@ -50,13 +53,18 @@ def sign_out(request: HttpRequest) -> Session:
 
 
 @router.put(
-    "/session/password", response={200: Nothing, **REFUSALS}, operation_id="change_password"
+    "/session/password",
+    response={200: Nothing, 429: Problem, **REFUSALS},
+    throttle=[AuthRateThrottle("6/m")],
+    operation_id="change_password",
 )
 def change_password(request: HttpRequest, body: PasswordChange) -> Nothing:
     """Change the password of the member who is signed in; other sessions end."""
     member: Member = request.user
     if not member.check_password(body.current):
         raise Refusal("current", "the password that you signed in with")
+    if body.new.strip().casefold() in (member.username.casefold(), member.shown_name.casefold()):
+        raise Refusal("new", "something other than your name")
     try:
         validate_password(body.new, member)
     except ValidationError as error:
@@ -76,4 +84,4 @@ def _session(request: HttpRequest) -> Session:
 def _check_csrf(request: HttpRequest) -> None:
     """Signing in needs the token as well: nobody is to be signed in as someone else."""
     if check_csrf(request) is not None:
-        raise HttpError(403, "The page is out of date. Load it again.")
+        raise StaleToken

@@ -1,32 +1,20 @@
-// The only door to the server: typed by the contract, with the token that changes need.
+// The only door to the server: typed by the contract, bounded in time, its refusals told apart.
 import createClient, { type Middleware } from "openapi-fetch";
 import type { components, paths } from "./schema";
+import { send } from "./token";
 
 export type Schemas = components["schemas"];
 export type Problem = Schemas["Problem"];
 
-let csrfToken = "";
-
-export function rememberToken(token: string): void {
-  csrfToken = token;
-}
-
-/** For the few requests that are not made through the typed client. */
-export function tokenHeader(): Record<string, string> {
-  return { "X-CSRFToken": csrfToken };
-}
-
-const withToken: Middleware = {
+const withLimit: Middleware = {
   onRequest({ request }) {
-    if (request.method !== "GET") {
-      request.headers.set("X-CSRFToken", csrfToken);
-    }
-    return request;
+    const limit = AbortSignal.timeout(LONGEST_MS);
+    return new Request(request, { signal: AbortSignal.any([request.signal, limit]) });
   },
 };
 
-export const client = createClient<paths>({ baseUrl: "/" });
-client.use(withToken);
+export const client = createClient<paths>({ baseUrl: "/", fetch: send });
+client.use(withLimit);
 
 /** What the server refused, with its problem; `status` 0 says that it was not reached. */
 export class Refused extends Error {
@@ -46,11 +34,31 @@ export const UNREACHED: Problem = {
   errors: [],
 };
 
-export const UNEXPECTED: Problem = {
-  code: "unexpected",
-  message: "The server answered in a way that was not expected. Try again.",
+/** An answer that is no problem of Yarrow's own: it failed, or something between answered. */
+export function unexpected(response: Response): Problem {
+  const number = response.headers.get("X-Request-Number");
+  const quote = number ? ` Quote number ${number}.` : "";
+  const failed = response.status >= 500;
+  const message = failed
+    ? `Yarrow failed on this; what you typed is kept.${quote}`
+    : `The server answered in a way that was not expected (${response.status}).${quote}`;
+  return { code: failed ? "failed" : "unexpected", message, errors: [] };
+}
+
+const TIMED_OUT: Problem = {
+  code: "timed-out",
+  message: "Yarrow took too long to answer; what you typed is kept.",
   errors: [],
 };
+
+const LONGEST_MS = 60_000;
+
+let whenSignedOut: () => void = () => undefined;
+
+/** What is to be done where an answer says that the session has ended. */
+export function onSignedOut(then: () => void): void {
+  whenSignedOut = then;
+}
 
 type Answer<T> = { data?: T; error?: unknown; response: Response };
 
@@ -63,11 +71,21 @@ export async function unwrap<T>(asking: Promise<Answer<T>>): Promise<T> {
     if (error instanceof DOMException && error.name === "AbortError") {
       throw error;
     }
+    if (error instanceof DOMException && error.name === "TimeoutError") {
+      throw new Refused(504, TIMED_OUT);
+    }
+    if (error instanceof SyntaxError) {
+      // It answered, and not in JSON: a page of something in between.
+      throw new Refused(502, unexpected(new Response(null, { status: 502 })));
+    }
     throw new Refused(0, UNREACHED);
   }
   if (answer.data !== undefined && answer.response.ok) {
     return answer.data;
   }
+  if (answer.response.status === 401) {
+    whenSignedOut();
+  }
   const problem = answer.error as Problem | undefined;
-  throw new Refused(answer.response.status, problem?.code ? problem : UNEXPECTED);
+  throw new Refused(answer.response.status, problem?.code ? problem : unexpected(answer.response));
 }

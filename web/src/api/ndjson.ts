@@ -1,5 +1,6 @@
 // A request whose answer comes as a value a line, for work that tells how far it is.
-import { type Problem, Refused, tokenHeader, UNEXPECTED, UNREACHED } from "./client";
+import { type Problem, Refused, UNREACHED, unexpected } from "./client";
+import { send } from "./token";
 
 export type Progress = { readonly done: number; readonly of: number };
 
@@ -13,8 +14,8 @@ export async function withProgress<T extends object>(
 ): Promise<T> {
   const answer = await ask(asked, signal);
   if (!answer.ok || !answer.body) {
-    const problem = (await answer.json().catch(() => UNEXPECTED)) as Problem;
-    throw new Refused(answer.status, problem.code ? problem : UNEXPECTED);
+    const problem = (await answer.json().catch(() => null)) as Problem | null;
+    throw new Refused(answer.status, problem?.code ? problem : unexpected(answer));
   }
   for await (const line of lines<T | Progress | { problem: Problem }>(answer.body)) {
     if ("problem" in line) {
@@ -30,12 +31,8 @@ export async function withProgress<T extends object>(
 
 async function ask({ url, body, type }: Asked, signal: AbortSignal): Promise<Response> {
   try {
-    return await fetch(url, {
-      method: "POST",
-      body,
-      headers: { "Content-Type": type, ...tokenHeader() },
-      signal,
-    });
+    const headers = { "Content-Type": type };
+    return await send(new Request(url, { method: "POST", body, headers, signal }));
   } catch (error) {
     if (signal.aborted) {
       throw error;

@@ -1,13 +1,17 @@
 // Server state: what the page reads, by name, and who may be out of date after a change.
-import { type QueryClient, useQuery } from "@tanstack/react-query";
-import { client, rememberToken, type Schemas, unwrap } from "./client";
+import { type QueryClient, useInfiniteQuery, useQuery } from "@tanstack/react-query";
+import { client, type Schemas, unwrap } from "./client";
+import { rememberSession } from "./token";
 
 export const keys = {
   session: ["session"],
   jobs: ["jobs"],
   job: (id: number) => ["job", id],
   run: (id: number) => ["run", id],
-  revisions: (id: number) => ["revisions", id],
+  jobRuns: (id: number) => ["job", id, "runs"],
+  removed: (jobId: number) => ["job", jobId, "removed"],
+  removedBenders: ["benders", "removed"],
+  revisions: (kind: string, id: number | string) => ["revisions", kind, id],
   catalogue: ["catalogue"],
   benders: ["benders"],
   boxes: (jobId: number) => ["job", jobId, "boxes"],
@@ -16,7 +20,7 @@ export const keys = {
 
 export async function loadSession(): Promise<Schemas["Session"]> {
   const session = await unwrap(client.GET("/api/session"));
-  rememberToken(session.csrf);
+  rememberSession(session);
   return session;
 }
 
@@ -35,13 +39,27 @@ export function useJob(id: number) {
   });
 }
 
-export function useRevisions(id: number, enabled: boolean) {
-  return useQuery({
-    queryKey: keys.revisions(id),
-    queryFn: () =>
-      unwrap(client.GET("/api/runs/{run_id}/revisions", { params: { path: { run_id: id } } })),
-    enabled,
+/** The runs of a job behind those that came with it, page by page. */
+export function useMoreRuns(job: Schemas["JobDetail"]) {
+  const came = job.runs.length;
+  const more = useInfiniteQuery({
+    queryKey: [...keys.jobRuns(job.id), came],
+    queryFn: ({ pageParam }) =>
+      unwrap(
+        client.GET("/api/jobs/{job_id}/runs", {
+          params: { path: { job_id: job.id }, query: { offset: pageParam } },
+        }),
+      ),
+    initialPageParam: came,
+    getNextPageParam: (_, pages) => {
+      const there = came + pages.flat().length;
+      return there < job.run_count ? there : undefined;
+    },
+    enabled: false,
   });
+  const runs = [...job.runs, ...(more.data?.pages.flat() ?? [])];
+  const next = () => (more.data ? more.fetchNextPage() : more.refetch());
+  return { runs, left: job.run_count - runs.length, next, busy: more.isFetching };
 }
 
 export function useCatalogue() {
@@ -86,6 +104,14 @@ export async function planRun(
   const plan = await unwrap(client.POST("/api/plan", { body: document, signal }));
   // The client's own types widen a point to a list of numbers; the contract has three.
   return plan as Schemas["Plan"];
+}
+
+/** The same run in the other unit. */
+export function convertRun(
+  document: Schemas["RunDocument"],
+  to: Schemas["RunDocument"]["units"],
+): Promise<Schemas["RunDocument"]> {
+  return unwrap(client.POST("/api/convert", { body: { document, to } }));
 }
 
 export function forgetLists(queries: QueryClient): void {

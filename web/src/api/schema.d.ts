@@ -52,6 +52,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/benders/{bender_id}/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Bring back a bender that was taken out.
+         */
+        post: operations["bring_back_bender"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/benders/{bender_id}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Revisions
+         * @description A page of a bender's history, newest first: the newest, or those before a version.
+         */
+        get: operations["list_bender_revisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/benders/{bender_id}/revisions/{version}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore Bender
+         * @description Bring an earlier revision of a bender back, as the next version.
+         */
+        post: operations["restore_bender"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/benders/numbers": {
         parameters: {
             query?: never;
@@ -66,6 +126,26 @@ export interface paths {
          * @description What a bender's numbers or test bends come to; nothing is saved.
          */
         post: operations["bender_numbers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/benders/removed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Removed
+         * @description The benders that were taken out of the crib.
+         */
+        get: operations["list_removed_benders"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -112,6 +192,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/convert": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Convert
+         * @description The same run in the other unit, half typed or not; nothing is saved.
+         */
+        post: operations["convert"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dxf": {
         parameters: {
             query?: never;
@@ -123,7 +223,7 @@ export interface paths {
         put?: never;
         /**
          * Read Dxf
-         * @description The one polyline of a DXF as the vertices of a run's path; nothing is saved.
+         * @description The one line of a DXF as the vertices of a run's path; nothing is saved.
          */
         post: operations["read_dxf"];
         delete?: never;
@@ -245,7 +345,7 @@ export interface paths {
         };
         /**
          * Get Job
-         * @description A job with its runs.
+         * @description A job with the first of its runs.
          */
         get: operations["get_job"];
         /**
@@ -308,6 +408,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/box/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back Box
+         * @description Bring back what was told of a box.
+         */
+        post: operations["bring_back_box"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/box/check": {
         parameters: {
             query?: never;
@@ -322,6 +442,46 @@ export interface paths {
          * @description A box with every run that meets there; nothing is saved.
          */
         post: operations["check_site_box"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/box/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Revisions
+         * @description A page of a box's history, newest first: the newest, or those before a version.
+         */
+        get: operations["list_box_revisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/box/revisions/{version}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore Box
+         * @description Bring an earlier revision of a box back, as the next version.
+         */
+        post: operations["restore_box"];
         delete?: never;
         options?: never;
         head?: never;
@@ -348,6 +508,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/removed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Removed
+         * @description The runs and boxes of a job that were removed, newest first.
+         */
+        get: operations["list_removed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/runs": {
         parameters: {
             query?: never;
@@ -355,7 +535,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /**
+         * List Runs
+         * @description A page of a job's runs by name, without their documents, after so many.
+         */
+        get: operations["list_runs"];
         put?: never;
         /**
          * Create Run
@@ -397,7 +581,8 @@ export interface paths {
         };
         /**
          * Get Job Schedule
-         * @description The job's runs with their wire as a schedule, which comes in again as it is.
+         * @description The job's runs with their wire as a schedule, which comes in again as it is; without those
+         *     that can't be read. It is told row by row, as they are planned.
          */
         get: operations["get_job_schedule"];
         put?: never;
@@ -666,7 +851,7 @@ export interface paths {
         };
         /**
          * List Revisions
-         * @description A run's history, newest first.
+         * @description A page of a run's history, newest first: the newest, or those before a version.
          */
         get: operations["list_revisions"];
         put?: never;
@@ -813,7 +998,8 @@ export interface paths {
         put?: never;
         /**
          * Sign In
-         * @description Sign in. Five wrong passwords close the door for five minutes.
+         * @description Sign in. Five wrong passwords for one name from one address close the door between those two
+         *     for five minutes; an address has thirty tries a minute for all names together.
          */
         post: operations["sign_in"];
         /**
@@ -875,6 +1061,7 @@ export interface components {
          * @description One of the crew's own benders: its document, and its numbers worked out.
          */
         BenderDetail: {
+            carried: components["schemas"]["CarriedBender"];
             document: components["schemas"]["RunDocument_bender_file"];
             /** Id */
             id: number;
@@ -1156,8 +1343,7 @@ export interface components {
         };
         /**
          * Calibration
-         * @description What test bends say: the means, and how well they are known (half of what they differ by, or
-         *     what one mark of the tape makes, whichever is more).
+         * @description What test bends say: the means, and within what of the truth they are in 19 of 20 cases.
          */
         Calibration: {
             /** Arc Behind Front */
@@ -1237,6 +1423,14 @@ export interface components {
             usual: boolean;
             /** Value */
             value: string | number;
+        };
+        /**
+         * CarriedBender
+         * @description A bender as a run carries it, in a run of inches and in one of millimetres.
+         */
+        CarriedBender: {
+            inches: components["schemas"]["RunDocument_own_bender"];
+            millimetres: components["schemas"]["RunDocument_own_bender"];
         };
         /**
          * Catalogue
@@ -1444,7 +1638,7 @@ export interface components {
         };
         /**
          * ConflictProblem
-         * @description Someone else saved in between: what was sent, and the run as it stands.
+         * @description Someone else saved in between: what was sent, and the document as it stands.
          */
         ConflictProblem: {
             /** Code */
@@ -1456,11 +1650,23 @@ export interface components {
             errors: components["schemas"]["FieldProblem"][];
             /** Message */
             message: string;
-            theirs: components["schemas"]["RunDetail"];
+            theirs: components["schemas"]["Theirs"];
             /** Yours */
             yours: {
                 [key: string]: unknown;
             };
+        };
+        /**
+         * Conversion
+         * @description A run, and the unit that it is to be in. What can't be read yet stays as it was typed.
+         */
+        Conversion: {
+            document: components["schemas"]["RunDocument"];
+            /**
+             * To
+             * @enum {string}
+             */
+            to: "in" | "mm";
         };
         /**
          * Dimension
@@ -1814,6 +2020,7 @@ export interface components {
         /**
          * JobBoxDetail
          * @description A box with its document and its answer; version 0 where nothing is told of it yet.
+         *     ``run_ids`` has the runs that meet there, by their keys.
          */
         JobBoxDetail: {
             document: components["schemas"]["SiteboxDocument"];
@@ -1824,6 +2031,10 @@ export interface components {
             /** Name */
             name: string;
             result: components["schemas"]["SiteBoxResult"];
+            /** Run Ids */
+            run_ids: {
+                [key: string]: number;
+            };
             /** Version */
             version: number;
         };
@@ -1867,7 +2078,7 @@ export interface components {
         };
         /**
          * JobDetail
-         * @description A job with its runs.
+         * @description A job with the first of its runs; the others are listed page by page.
          */
         JobDetail: {
             /** Id */
@@ -1881,6 +2092,8 @@ export interface components {
              * @enum {string}
              */
             rules: "us" | "uk";
+            /** Run Count */
+            run_count: number;
             /** Runs */
             runs: components["schemas"]["RunSummary"][];
             /**
@@ -1954,7 +2167,7 @@ export interface components {
         };
         /**
          * MeetingRun
-         * @description A run that meets the box, as it is told to people.
+         * @description A run that meets the box, as it is told to people. ``run_key`` is which run of its job.
          */
         MeetingRun: {
             /** Conduit */
@@ -1967,6 +2180,8 @@ export interface components {
             row: number;
             /** Run */
             run: string;
+            /** Run Key */
+            run_key: string;
             /** Size */
             size: string;
             /**
@@ -2156,7 +2371,8 @@ export interface components {
         };
         /**
          * PathShape
-         * @description Centreline vertices with both ends, as a run's ``path`` takes them.
+         * @description Centreline vertices with both ends, as a run's ``path`` takes them, and the radius that each
+         *     arc is drawn with, along it.
          */
         PathShape: {
             /** Path */
@@ -2165,6 +2381,8 @@ export interface components {
                 number,
                 number
             ][];
+            /** Radii */
+            radii: number[];
         };
         /**
          * Placed
@@ -2727,6 +2945,34 @@ export interface components {
             value: string | number | string[];
         };
         /**
+         * RemovedFromJob
+         * @description What was removed from a job.
+         */
+        RemovedFromJob: {
+            /** Boxes */
+            boxes: components["schemas"]["RemovedSummary"][];
+            /** Runs */
+            runs: components["schemas"]["RemovedSummary"][];
+        };
+        /**
+         * RemovedSummary
+         * @description Something that was removed and can be brought back; ``id`` is its number, of a box its name
+         *     is what it is called by.
+         */
+        RemovedSummary: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /**
+             * Removed At
+             * Format: date-time
+             */
+            removed_at: string;
+            /** Version */
+            version: number;
+        };
+        /**
          * Restore
          * @description The version that the person was looking at when they asked for an older one.
          */
@@ -2783,7 +3029,7 @@ export interface components {
         };
         /**
          * RunDetail
-         * @description A run with its document.
+         * @description A run with its document; ``problem`` is why that can't be read, empty where it can.
          */
         RunDetail: {
             /** Bend Degrees */
@@ -2806,6 +3052,8 @@ export interface components {
             job_rules: "us" | "uk";
             /** Name */
             name: string;
+            /** Problem */
+            problem: string;
             /**
              * Updated At
              * Format: date-time
@@ -2840,7 +3088,7 @@ export interface components {
             rack?: components["schemas"]["RunDocument_rack"];
             /**
              * Format: length
-             * @description The marks of the tape: 1/8, 1/16 or 1/32 (inches), 1 (millimetres). Left out, 1/16 or 1.
+             * @description The marks of the tape: 1/8, 1/16 or 1/32 (inches), 1 (millimetres). Left out, 1/16 or 1; also where it names a tape in the other unit.
              */
             round_to?: string | number;
             stance?: components["schemas"]["RunDocument_stance"];
@@ -2914,6 +3162,7 @@ export interface components {
             label?: components["schemas"]["RunDocument_label"];
             /** @description Numbers of this line that may be moved so that both ends meet. */
             loose?: ("rise" | "angle")[];
+            /** @description Straight pipe before it, which the bender's hook takes without crushing the end; left out, 2 in or 50 mm. */
             margin?: components["schemas"]["RunDocument_size"];
             rise: components["schemas"]["RunDocument_size"];
             rise_from?: components["schemas"]["RunDocument_rise_from"];
@@ -2931,6 +3180,7 @@ export interface components {
         RunDocument_circuit: {
             build?: components["schemas"]["RunDocument_wire_build"];
             count?: number;
+            cover?: components["schemas"]["RunDocument_wire_cover"];
             csa?: number;
             earth?: boolean;
             earth_csa?: number;
@@ -2952,6 +3202,7 @@ export interface components {
             /** @description Carries current in use. Left out: bare and earth do not. */
             carries?: boolean;
             count: number;
+            cover?: components["schemas"]["RunDocument_wire_cover"];
             csa?: number;
             diameter?: components["schemas"]["RunDocument_size"];
             height?: components["schemas"]["RunDocument_size"];
@@ -3111,7 +3362,9 @@ export interface components {
         RunDocument_own_bender: {
             /** @description For a ratchet. */
             degrees_per_click?: number;
+            /** @description Straight pipe that it needs behind the arc; left out, 1 in or 25 mm. */
             heel?: components["schemas"]["RunDocument_not_negative"];
+            /** @description Straight pipe that it needs ahead of the front mark; left out, what a small hand shoe needs: 2 in or 50 mm. */
             hook?: components["schemas"]["RunDocument_not_negative"];
             /** @enum {string} */
             kind: "hand" | "ratchet" | "mechanical" | "powered" | "bench" | "heat";
@@ -3294,6 +3547,11 @@ export interface components {
         };
         /** @enum {string} */
         RunDocument_wire_build: "solid" | "stranded";
+        /**
+         * @description Of a cable that is told by its csa: in trunking it takes another room.
+         * @enum {string}
+         */
+        RunDocument_wire_cover: "thermoplastic" | "thermosetting";
         /** @description 14 to 1, 1/0 to 4/0, 250 to 500. */
         RunDocument_wire_size: string;
         /** @description What is to be drawn into the run, and how it is pulled. */
@@ -3467,6 +3725,8 @@ export interface components {
             row?: number;
             /** @description The run's name. */
             run: string;
+            /** @description Which run of its job, whatever its name: as the box's answer tells it. Where it stands, the name does not count. */
+            run_key?: string;
             /** @enum {string} */
             wall: "left" | "right" | "top" | "bottom";
         };
@@ -3634,6 +3894,25 @@ export interface components {
             units: string;
         };
         /**
+         * Theirs
+         * @description A document as someone else saved it.
+         */
+        Theirs: {
+            /** Document */
+            document: {
+                [key: string]: unknown;
+            };
+            /**
+             * Updated At
+             * Format: date-time
+             */
+            updated_at: string;
+            /** Updated By */
+            updated_by: string;
+            /** Version */
+            version: number;
+        };
+        /**
          * Thing
          * @description Something on site to draw: ``at`` its near corner on the side that the pipe passes, ``along``
          *     its extent in the direction of travel, ``toward`` the side that the pipe is on, ``height`` how
@@ -3725,10 +4004,11 @@ export interface components {
         /**
          * Working
          * @description How one bend is worked, whichever way the crew was taught, as the tape reads: where its arc
-         *     begins, where the hook's mark goes, the straight from the bend before (or the pipe's start), the
-         *     pipe in the arc; what a straightedge gauges at the second bend of a set (else empty); what to
-         *     warm from and to (else empty). ``bend_to`` and ``clicks`` allow for springback;
-         *     ``bend_to_text`` is to half a degree, which is what a protractor tells on site.
+         *     begins beside the hook and where it runs to, where the hook's mark goes, the straight from the
+         *     bend before (or the pipe's start), the pipe in the arc; what a straightedge gauges at the second
+         *     bend of a set (else empty); what to warm from and to (else empty). ``bend_to`` and ``clicks``
+         *     allow for springback; ``bend_to_text`` is to half a degree, which is what a protractor tells on
+         *     site.
          */
         Working: {
             /** Bend */
@@ -3745,6 +4025,8 @@ export interface components {
             depth: string;
             /** Developed */
             developed: string;
+            /** End Of Bend */
+            end_of_bend: string;
             /** Hook At */
             hook_at: string;
             /** Start Of Bend */
@@ -3981,7 +4263,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Problem"];
+                    "application/json": components["schemas"]["ConflictProblem"];
                 };
             };
             /** @description Request Entity Too Large */
@@ -4080,6 +4362,250 @@ export interface operations {
             };
         };
     };
+    bring_back_bender: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bender_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenderDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_bender_revisions: {
+        parameters: {
+            query?: {
+                before?: number | null;
+            };
+            header?: never;
+            path: {
+                bender_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionSummary"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restore_bender: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bender_id: number;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Restore"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenderDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     bender_numbers: {
         parameters: {
             query?: never;
@@ -4100,6 +4626,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenderNumbers"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_removed_benders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemovedSummary"][];
                 };
             };
             /** @description Bad Request */
@@ -4252,6 +4852,84 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Catalogue"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    convert: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Conversion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunDocument"];
                 };
             };
             /** @description Bad Request */
@@ -5231,7 +5909,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Problem"];
+                    "application/json": components["schemas"]["ConflictProblem"];
                 };
             };
             /** @description Request Entity Too Large */
@@ -5274,6 +5952,84 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bring_back_box: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBoxDetail"];
                 };
             };
             /** @description Bad Request */
@@ -5412,6 +6168,177 @@ export interface operations {
             };
         };
     };
+    list_box_revisions: {
+        parameters: {
+            query: {
+                before?: number | null;
+                name: string;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionSummary"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restore_box: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Restore"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBoxDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     list_boxes: {
         parameters: {
             query?: never;
@@ -5430,6 +6357,160 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobBoxSummary"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_removed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemovedFromJob"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_runs: {
+        parameters: {
+            query?: {
+                offset?: number | null;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunSummary"][];
                 };
             };
             /** @description Bad Request */
@@ -6817,7 +7898,9 @@ export interface operations {
     };
     list_revisions: {
         parameters: {
-            query?: never;
+            query?: {
+                before?: number | null;
+            };
             header?: never;
             path: {
                 run_id: number;
@@ -7680,6 +8763,15 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,13 +1,17 @@
 // Who is signed in decides what there is; the address decides which of it is shown.
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { lazy, Suspense } from "react";
-import { BrowserRouter, Navigate, Route, Routes } from "react-router";
-import { Refused } from "@/api/client";
+import { lazy, type ReactNode, Suspense, useEffect, useState } from "react";
+import { BrowserRouter, Navigate, Route, Routes, useLocation } from "react-router";
+import { onSignedOut, Refused } from "@/api/client";
 import { useSession } from "@/api/queries";
 import { JobScreen } from "@/features/jobs/JobScreen";
 import { JobsScreen } from "@/features/jobs/JobsScreen";
 import { SignIn } from "@/features/signin/SignIn";
+import { SignInAgain } from "@/features/signin/SignInAgain";
+import { bringOver } from "@/model/oldDrafts";
+import { Boundary } from "@/ui/Boundary";
 import { Waiting } from "@/ui/Waiting";
+import { FailedRoute } from "./FailedRoute";
 
 const PlannerScreen = lazy(() => import("@/features/planner/PlannerScreen"));
 const BoxScreen = lazy(() => import("@/features/boxes/BoxScreen"));
@@ -33,28 +37,57 @@ export function App() {
 
 function Inside() {
   const session = useSession();
+  const [ended, setEnded] = useState(false);
+  const member = session.data?.member?.username;
+  useEffect(() => onSignedOut(() => setEnded(true)), []);
+  useEffect(() => {
+    if (member) {
+      void bringOver(member).catch(() => undefined);
+    }
+  }, [member]);
   if (session.isPending) {
     return <Waiting what="Opening Yarrow" />;
   }
   if (session.isError) {
     return <Waiting what="Yarrow can't be reached." retry={() => void session.refetch()} />;
   }
-  if (!session.data.member) {
+  if (!member) {
     return <SignIn />;
   }
   return (
     <BrowserRouter>
-      <Suspense fallback={<Waiting what="Opening" />}>
-        <Routes>
-          <Route path="/" element={<JobsScreen />} />
-          <Route path="/jobs/:jobId" element={<JobScreen />} />
-          <Route path="/runs/:runId" element={<PlannerScreen />} />
-          <Route path="/runs/:runId/sheet" element={<SheetScreen />} />
-          <Route path="/jobs/:jobId/box" element={<BoxScreen />} />
-          <Route path="/check/:what?" element={<CheckScreen />} />
-          <Route path="*" element={<Navigate to="/" replace />} />
-        </Routes>
-      </Suspense>
+      <Screens />
+      {ended ? <SignInAgain member={member} done={() => setEnded(false)} /> : null}
     </BrowserRouter>
+  );
+}
+
+function Screens() {
+  const screen = (element: ReactNode) => <Guarded>{element}</Guarded>;
+  return (
+    <Suspense fallback={<Waiting what="Opening" />}>
+      <Routes>
+        <Route path="/" element={screen(<JobsScreen />)} />
+        <Route path="/jobs/:jobId" element={screen(<JobScreen />)} />
+        <Route path="/runs/:runId" element={screen(<PlannerScreen />)} />
+        <Route path="/runs/:runId/sheet" element={screen(<SheetScreen />)} />
+        <Route path="/jobs/:jobId/box" element={screen(<BoxScreen />)} />
+        <Route path="/check/:what?" element={screen(<CheckScreen />)} />
+        <Route path="*" element={<Navigate to="/" replace />} />
+      </Routes>
+    </Suspense>
+  );
+}
+
+/** One screen: what fails in it leaves the others alone. */
+function Guarded({ children }: { children: ReactNode }) {
+  const { pathname } = useLocation();
+  return (
+    <Boundary
+      key={pathname}
+      fallback={(error, again) => <FailedRoute path={pathname} error={error} again={again} />}
+    >
+      {children}
+    </Boundary>
   );
 }

@@ -1,4 +1,6 @@
 // Light, dark, or as the system has it.
+import { readStored, writeStored } from "@/model/stored";
+
 export const THEMES = { system: "As the system", light: "Light", dark: "Dark" } as const;
 export type Theme = keyof typeof THEMES;
 
@@ -6,8 +8,11 @@ const KEY = "yarrow.theme";
 const dark = window.matchMedia("(prefers-color-scheme: dark)");
 
 export function chosenTheme(): Theme {
-  const found = localStorage.getItem(KEY);
-  return found === "light" || found === "dark" ? found : "system";
+  return readStored(KEY, isTheme) ?? "system";
+}
+
+function isTheme(value: unknown): value is Theme {
+  return typeof value === "string" && value in THEMES;
 }
 
 export function applyTheme(theme: Theme): void {
@@ -16,7 +21,7 @@ export function applyTheme(theme: Theme): void {
 }
 
 export function chooseTheme(theme: Theme): void {
-  localStorage.setItem(KEY, theme);
+  writeStored(KEY, theme);
   applyTheme(theme);
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { asInRun, documentOf, EMPTY_FORM, formOf, NO_TEST } from "./benders";
+import { documentOf, EMPTY_FORM, formOf, NO_TEST } from "./benders";
 
 const conduit = { type: "emt", size: "1/2" };
 const test = { mark: "13 3/8", stick: "40", stub: "18 3/8", tail: "24 1/4" };
@@ -46,15 +46,5 @@ describe("a bender of one's own", () => {
       conduit,
     );
     expect(formOf(kept).tests).toEqual([NO_TEST]);
-  });
-
-  it("carries its unit into a run that has another", () => {
-    const kept = documentOf({ ...form, hook: "2" }, "in", conduit);
-    expect(asInRun(kept, "in")).toBe(kept.bender);
-    expect(asInRun(kept, "mm")).toMatchObject({
-      hook: "2 in",
-      tests: [{ mark: "13 3/8 in", stick: "40 in", stub: "18 3/8 in", tail: "24 1/4 in" }],
-      springback: [{ commanded: 92.5, kept: 90 }],
-    });
   });
 });

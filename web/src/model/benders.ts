@@ -1,6 +1,5 @@
 // A crew's own bender as a form edits it, as it is kept, and as a run carries it.
 import type { Schemas } from "@/api/client";
-import { withUnit } from "./commands";
 import type { BenderKind, RunDocument, Units } from "./document";
 
 export type BenderDocument = Schemas["RunDocument_bender_file"];
@@ -90,26 +89,7 @@ export function formOf(document: BenderDocument): BenderForm {
   };
 }
 
-/** The bender as a run in some unit carries it: its lengths name their own where that differs. */
-export function asInRun(document: BenderDocument, units: Units): OwnBender {
-  const { bender } = document;
-  if (document.units === units) {
-    return bender;
-  }
-  const keep = (value: unknown) => withUnit(value, document.units);
-  const lengths = ["radius", "take_up", "hook", "heel"];
-  return Object.fromEntries(
-    Object.entries(bender).map(([name, value]) => {
-      if (name === "tests") {
-        const tests = value as TestBend[];
-        return [
-          name,
-          tests.map((test) =>
-            Object.fromEntries(Object.entries(test).map(([field, read]) => [field, keep(read)])),
-          ),
-        ];
-      }
-      return [name, lengths.includes(name) ? keep(value) : value];
-    }),
-  ) as OwnBender;
+/** The bender as a run in a unit carries it: the core turned its lengths. */
+export function asInRun(kept: Pick<Schemas["BenderDetail"], "carried">, units: Units): OwnBender {
+  return units === "in" ? kept.carried.inches : kept.carried.millimetres;
 }

@@ -10,7 +10,6 @@ import {
   setLoose,
   setStance,
   setStart,
-  setUnits,
 } from "./commands";
 import { emptyRun, type RunDocument, walkOf } from "./document";
 
@@ -40,17 +39,6 @@ describe("commands", () => {
     expect(kinds(removeLine(0)(run))).toEqual(["turn", "end"]);
   });
 
-  it("keeps the meaning of what was typed when the unit changes", () => {
-    const metric = setUnits("mm")(run);
-    expect(walkOf(metric).map((line) => ("at" in line ? line.at : ""))).toEqual([
-      "52 3/4 in - 2 7/8 in",
-      "7' 2",
-      "34 in",
-    ]);
-    expect(metric.round_to).toBe("1");
-    expect(setUnits("in")(run)).toBe(run);
-  });
-
   it("sets what a finding's touch names", () => {
     const mended = setAtPath("walk[0].angle", 22.5)(run);
     expect(walkOf(mended)[0]).toMatchObject({ angle: 22.5, rise: "4 3/8" });
@@ -66,7 +54,6 @@ describe("commands", () => {
     const before = JSON.stringify(run);
     addLine("offset")(run);
     moveLine(0, 1)(run);
-    setUnits("mm")(run);
     expect(JSON.stringify(run)).toBe(before);
   });
 
@@ -103,17 +90,6 @@ describe("commands", () => {
     expect(walkOf(let_)[1]).toMatchObject({ loose: ["at"] });
   });
 
-  it("keeps the meaning of a stand-off and of a fixed end when the unit changes", () => {
-    const fixed: RunDocument = {
-      ...run,
-      stand_off: "7/8",
-      walk: [{ kind: "end", at: "34", meet: ["40", "5 mm", 0] }],
-    };
-    const metric = setUnits("mm")(fixed);
-    expect(metric.stand_off).toBe("7/8 in");
-    expect(walkOf(metric)[0]).toMatchObject({ meet: ["40 in", "5 mm", "0 in"] });
-  });
-
   it("mends a rack's spacing, and nothing where there is no rack", () => {
     const racked: RunDocument = { ...run, rack: { count: 3, side: "left", spacing: "1/2" } };
     expect(setAtPath("rack.spacing", "3/4")(racked).rack?.spacing).toBe("3/4");
@@ -124,22 +100,5 @@ describe("commands", () => {
     const high = setStance({ place: "stand", height: "30" })(run);
     expect(high.stance).toEqual({ place: "stand", height: "30" });
     expect(setStance({ place: undefined, height: undefined })(high).stance).toBeUndefined();
-  });
-
-  it("keeps a rack, what was built of it and the bender's place when the unit changes", () => {
-    const racked: RunDocument = {
-      ...run,
-      stance: { place: "stand", height: "30", handle: 38 },
-      rack: {
-        count: 3,
-        side: "left",
-        spacing: "2 1/4",
-        built: [{ pipe: 0, bends: [{ bend: 0, angle: 31, mark: "14 1/8" }] }],
-      },
-    };
-    const metric = setUnits("mm")(racked);
-    expect(metric.stance).toEqual({ place: "stand", height: "30 in", handle: "38 in" });
-    expect(metric.rack?.spacing).toBe("2 1/4 in");
-    expect(metric.rack?.built?.[0]?.bends).toEqual([{ bend: 0, angle: 31, mark: "14 1/8 in" }]);
   });
 });

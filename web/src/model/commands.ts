@@ -1,7 +1,6 @@
 // Every change that a person can make to a run, as a function from document to document.
-import type { Line, LineKind, RunDocument, Units } from "./document";
-import { asText, looseOf, USUAL_ROUNDING, walkOf } from "./document";
-import { keptWires } from "./keptWires";
+import type { Line, LineKind, RunDocument } from "./document";
+import { looseOf, walkOf } from "./document";
 
 export type Change = (document: RunDocument) => RunDocument;
 
@@ -122,31 +121,6 @@ export function moveLine(index: number, by: -1 | 1): Change {
   });
 }
 
-/** Another unit for the job: what was typed keeps its meaning, since its old unit is written to it. */
-export function setUnits(units: Units): Change {
-  return (document) => {
-    if (document.units === units) {
-      return document;
-    }
-    const keep = (value: unknown): unknown => withUnit(value, document.units);
-    const walk = walkOf(document).map((line) => keptLengths(line, keep));
-    const start = document.start ? keptLengths(document.start, keep) : undefined;
-    return {
-      ...document,
-      units,
-      round_to: USUAL_ROUNDING[units],
-      walk,
-      ...(start ? { start } : {}),
-      ...(document.stand_off === undefined
-        ? {}
-        : { stand_off: keep(document.stand_off) as string }),
-      ...(document.stance ? { stance: keptLengths(document.stance, keep) } : {}),
-      ...(document.rack ? { rack: keptRack(document.rack, keep) } : {}),
-      ...(document.wires ? { wires: keptWires(document.wires, document.units, keep) } : {}),
-    };
-  };
-}
-
 /** What a finding's touch does: one value at one path, such as `walk[1].angle`. */
 export function setAtPath(path: string, value: string | number | string[]): Change {
   const [, index, field] = path.match(LINE_FIELD) ?? [];
@@ -163,57 +137,6 @@ export function setAtPath(path: string, value: string | number | string[]): Chan
 
 const RACK_FIELD = /^rack\.(\w+)$/;
 const LINE_FIELD = /^walk\[(\d+)\]\.(\w+)$/;
-
-const LENGTH_FIELDS = [
-  "at",
-  "rise",
-  "allowance",
-  "width",
-  "clearance",
-  "margin",
-  "within",
-  "across",
-  "height",
-  "depth",
-  "knockout",
-  "spacing",
-  "handle",
-  "mark",
-];
-
-type Rack = NonNullable<RunDocument["rack"]>;
-
-function keptRack(rack: Rack, keep: (value: unknown) => unknown): Rack {
-  const built = rack.built?.map((pipe) => ({
-    ...pipe,
-    bends: pipe.bends.map((bend) => keptLengths(bend, keep)),
-  }));
-  return { ...keptLengths(rack, keep), ...(built ? { built } : {}) };
-}
-
-function keptLengths<T extends object>(fields: T, keep: (value: unknown) => unknown): T {
-  return Object.fromEntries(
-    Object.entries(fields).map(([name, value]) => [
-      name,
-      LENGTH_FIELDS.includes(name)
-        ? keep(value)
-        : name === "meet" && Array.isArray(value)
-          ? value.map(keep)
-          : value,
-    ]),
-  ) as T;
-}
-
-/** `52 3/4 - 2 7/8` as `52 3/4 in - 2 7/8 in`; what names its own unit stays as it is. */
-export function withUnit(value: unknown, unit: Units): unknown {
-  if (typeof value !== "string" && typeof value !== "number") {
-    return value;
-  }
-  return asText(value)
-    .split(/( [+-] )/)
-    .map((term) => (/\d/.test(term) && !/['"a-z]/i.test(term) ? `${term.trim()} ${unit}` : term))
-    .join("");
-}
 
 function withWalk(change: (walk: readonly Line[]) => Line[]): Change {
   return (document) => ({ ...document, walk: change(walkOf(document)) });

@@ -60,6 +60,13 @@ export function troubledBends(plan: Plan): ReadonlyMap<number, "error" | "warnin
 export const ROUNDINGS = { in: ["1/8", "1/16", "1/32"], mm: ["1"] } as const;
 export const USUAL_ROUNDING = { in: "1/16", mm: "1" } as const;
 
+/** The tape's marks in use; the usual ones where a run that was converted names the other tape. */
+export function roundingOf(units: Units, rounding: RunDocument["round_to"]): string {
+  const known: readonly string[] = ROUNDINGS[units];
+  const text = asText(rounding);
+  return known.includes(text) ? text : USUAL_ROUNDING[units];
+}
+
 /** A run with nothing measured yet. */
 export function emptyRun(
   name: string,

@@ -1,42 +1,106 @@
-// What is not saved yet, kept on this machine until it is: a closed page loses nothing.
-import type { RunDocument } from "./document";
+// What is not saved yet, kept on this machine until it is: a killed browser loses the last moment.
+import { type DBSchema, type IDBPDatabase, openDB } from "idb";
+import { readDraft } from "./readDraft";
 
-export type Draft = { readonly document: RunDocument; readonly baseVersion: number };
+/** What a draft is of: its kind, and which one of it. */
+export type Target = {
+  readonly kind: "run" | "box" | "bender";
+  readonly id: string;
+  /** What a person calls it, and where it is, for the list of drafts. */
+  readonly title: string;
+};
 
-const key = (runId: number) => `yarrow.draft.${runId}`;
+/** A document as someone left it unsaved: one a person, a target and a tab. */
+export type Draft = Target & {
+  readonly shape: 1;
+  readonly member: string;
+  readonly tab: string;
+  readonly baseVersion: number;
+  readonly changed: number;
+  readonly document: unknown;
+};
 
-export function keepDraft(runId: number, draft: Draft): void {
-  try {
-    localStorage.setItem(key(runId), JSON.stringify(draft));
-  } catch {
-    // A full or forbidden store: the page itself still holds everything.
+/** Something in the store that can't be read: why, and all of it as text. */
+export type BrokenDraft = { readonly key: string; readonly why: string; readonly text: string };
+
+type Store = DBSchema & { drafts: { key: string; value: unknown } };
+
+let opened: Promise<IDBPDatabase<Store>> | null = null;
+
+function store(): Promise<IDBPDatabase<Store>> {
+  opened ??= openDB<Store>("yarrow", 1, {
+    upgrade: (database) => {
+      database.createObjectStore("drafts");
+    },
+    blocking: () => void closeDrafts(),
+    terminated: () => {
+      opened = null;
+    },
+  }).catch((error: unknown) => {
+    opened = null;
+    throw error;
+  });
+  return opened;
+}
+
+/** Lets go of the store; the next use opens it again. */
+export async function closeDrafts(): Promise<void> {
+  const database = opened;
+  opened = null;
+  (await database)?.close();
+}
+
+export function draftKey(draft: Pick<Draft, "member" | "kind" | "id" | "tab">): string {
+  return JSON.stringify([draft.member, draft.kind, draft.id, draft.tab]);
+}
+
+const waiting = new Map<string, Draft>();
+const writing = new Map<string, Promise<void>>();
+
+/** Keep a draft: on the disk when this resolves. Of many at once only the newest is written. */
+export function keepDraft(draft: Draft): Promise<void> {
+  const key = draftKey(draft);
+  waiting.set(key, draft);
+  const running = writing.get(key) ?? write(key).finally(() => writing.delete(key));
+  writing.set(key, running);
+  return running;
+}
+
+async function write(key: string): Promise<void> {
+  for (let next = waiting.get(key); next; next = waiting.get(key)) {
+    waiting.delete(key);
+    const change = (await store()).transaction("drafts", "readwrite", { durability: "strict" });
+    await Promise.all([change.store.put(next, key), change.done]);
   }
 }
 
-export function dropDraft(runId: number): void {
-  try {
-    localStorage.removeItem(key(runId));
-  } catch {
-    // As above.
-  }
+/** Forget a draft that is saved, or that its person let go. */
+export async function dropDraft(key: string): Promise<void> {
+  waiting.delete(key);
+  await writing.get(key)?.catch(() => undefined);
+  await (await store()).delete("drafts", key);
 }
 
-export function findDraft(runId: number): Draft | null {
-  try {
-    const found: unknown = JSON.parse(localStorage.getItem(key(runId)) ?? "null");
-    return isDraft(found) ? found : null;
-  } catch {
-    return null;
-  }
+/** Every draft of a person, newest first, and whatever is there that can't be read. */
+export async function allDrafts(
+  member: string,
+): Promise<{ readonly drafts: readonly Draft[]; readonly broken: readonly BrokenDraft[] }> {
+  const database = await store();
+  const keys = await database.getAllKeys("drafts");
+  const values = await database.getAll("drafts");
+  const read = keys.map((key, at) => readDraft(key, values[at]));
+  const drafts = read.filter((each): each is Draft => "shape" in each && each.member === member);
+  return {
+    drafts: drafts.sort((one, other) => other.changed - one.changed),
+    broken: read.filter((each): each is BrokenDraft => "why" in each),
+  };
 }
 
-function isDraft(value: unknown): value is Draft {
-  return (
-    typeof value === "object" &&
-    value !== null &&
-    "document" in value &&
-    typeof value.document === "object" &&
-    "baseVersion" in value &&
-    typeof value.baseVersion === "number"
-  );
+/** A person's drafts of one thing, newest first. */
+export async function draftsOf(
+  member: string,
+  target: Pick<Target, "kind" | "id">,
+): Promise<readonly Draft[]> {
+  const { drafts } = await allDrafts(member);
+  return drafts.filter(({ kind, id }) => kind === target.kind && id === target.id);
 }

@@ -1,5 +1,6 @@
 // The units, conduit and bender that were used last, for the next run.
 import type { RunDocument, Units } from "./document";
+import { isLike, readStored, writeStored } from "./stored";
 
 export type Habit = { readonly conduit: RunDocument["conduit"]; readonly bender: string };
 
@@ -11,22 +12,11 @@ const FIRST: Record<Units, Habit> = {
 const key = (units: Units) => `yarrow.habit.${units}`;
 
 export function rememberHabit(document: RunDocument): void {
-  if (typeof document.bender !== "string") {
-    return;
-  }
-  try {
-    const habit: Habit = { conduit: document.conduit, bender: document.bender };
-    localStorage.setItem(key(document.units), JSON.stringify(habit));
-  } catch {
-    // Not remembered, then.
+  if (typeof document.bender === "string") {
+    writeStored(key(document.units), { conduit: document.conduit, bender: document.bender });
   }
 }
 
 export function lastHabit(units: Units): Habit {
-  try {
-    const found = JSON.parse(localStorage.getItem(key(units)) ?? "null") as Habit | null;
-    return found?.conduit?.type && found.bender ? found : FIRST[units];
-  } catch {
-    return FIRST[units];
-  }
+  return readStored(key(units), isLike(FIRST[units])) ?? FIRST[units];
 }

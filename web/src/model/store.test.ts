@@ -2,7 +2,6 @@ import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Schemas } from "@/api/client";
 import { addLine, set, setLine } from "./commands";
 import { emptyRun } from "./document";
-import { dropDraft, findDraft, keepDraft } from "./drafts";
 import { lastHabit, rememberHabit } from "./remembered";
 import { createPlannerStore } from "./store";
 
@@ -71,7 +70,7 @@ describe("the planner's store", () => {
   });
 });
 
-describe("what is kept on this machine", () => {
+describe("what is remembered on this machine", () => {
   const kept = new Map<string, string>();
 
   beforeEach(() => {
@@ -81,27 +80,6 @@ describe("what is kept on this machine", () => {
       setItem: (key: string, value: string) => kept.set(key, value),
       removeItem: (key: string) => kept.delete(key),
     });
-  });
-
-  it("gives a draft back as it was, for its own run alone", () => {
-    keepDraft(7, { document: run, baseVersion: 3 });
-    expect(findDraft(7)).toEqual({ document: run, baseVersion: 3 });
-    expect(findDraft(8)).toBeNull();
-    dropDraft(7);
-    expect(findDraft(7)).toBeNull();
-  });
-
-  it("finds nothing in what is no draft", () => {
-    for (const junk of [
-      "{",
-      "null",
-      "5",
-      '{"document": 1, "baseVersion": 2}',
-      '{"document": {}}',
-    ]) {
-      kept.set("yarrow.draft.7", junk);
-      expect(findDraft(7)).toBeNull();
-    }
   });
 
   it("remembers the last conduit and bender, a unit each", () => {
@@ -114,6 +92,19 @@ describe("what is kept on this machine", () => {
     expect(lastHabit("mm").bender).toBe("bench-steel-20");
   });
 
+  it("takes nothing that is not as it should be", () => {
+    for (const junk of ["{", "5", '{"conduit": 1}', '{"shape": 1, "value": {"bender": "x"}}']) {
+      kept.set("yarrow.habit.in", junk);
+      expect(lastHabit("in").bender).toBe("hand-emt-1/2");
+    }
+  });
+
+  it("still reads what was remembered before shapes had versions", () => {
+    const old = { conduit: { type: "emt", size: "1" }, bender: "hand-emt-1" };
+    kept.set("yarrow.habit.in", JSON.stringify(old));
+    expect(lastHabit("in")).toEqual(old);
+  });
+
   it("goes on where the store is full or forbidden", () => {
     vi.stubGlobal("localStorage", {
       getItem: () => {
@@ -123,8 +114,7 @@ describe("what is kept on this machine", () => {
         throw new Error("full");
       },
     });
-    expect(() => keepDraft(1, { document: run, baseVersion: 1 })).not.toThrow();
-    expect(findDraft(1)).toBeNull();
+    expect(() => rememberHabit(run)).not.toThrow();
     expect(lastHabit("in").bender).toBe("hand-emt-1/2");
   });
 });

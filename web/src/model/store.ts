@@ -1,29 +1,17 @@
 // The planner's one place for state: the document with its history, what is pointed at, and how
 // saving stands. Marks, shapes and findings are not here: they are derived from the document.
 import { createStore } from "zustand/vanilla";
-import type { Schemas } from "@/api/client";
 import type { Change } from "./commands";
 import type { RunDocument } from "./document";
 import { advance, begin, type History, redo, settle, undo } from "./history";
-
-export type Saving =
-  | { readonly state: "saved" }
-  | { readonly state: "waiting" }
-  | { readonly state: "saving" }
-  | { readonly state: "unreadable"; readonly message: string }
-  | { readonly state: "offline" }
-  | { readonly state: "refused"; readonly message: string }
-  | { readonly state: "conflict"; readonly theirs: Schemas["RunDetail"]; readonly message: string };
+import { afterChange, type SavedState } from "./savedStore";
 
 /** The ways to show the shape. */
 export type Shown = "flat" | "space" | "both" | "rack" | "wires";
 
-export type PlannerState = {
+export type PlannerState = SavedState<RunDocument> & {
   readonly runId: number;
   readonly history: History<RunDocument>;
-  /** The version that the document was made from. */
-  readonly baseVersion: number;
-  readonly saving: Saving;
   /** The line of the walk that is being worked on. */
   readonly selected: number | null;
   /** The bend that is pointed at, in the stick, the shape or the marks. */
@@ -40,13 +28,8 @@ export type PlannerState = {
   point(bend: number | null): void;
   show(shown: Shown): void;
   showSteps(steps: PlannerState["steps"]): void;
-  setSaving(saving: Saving): void;
-  /** A save of `document` went through as `version`. */
-  saved(document: RunDocument, version: number): void;
-  /** Someone else's version is taken; what was here can be undone to. */
-  takeTheirs(theirs: Schemas["RunDetail"]): void;
-  /** What is here is to follow on someone else's version. */
-  keepMine(version: number): void;
+  /** A draft is taken up, made from a version; what was here can be undone to. */
+  restore(document: RunDocument, baseVersion: number): void;
 };
 
 export type PlannerStore = ReturnType<typeof createPlannerStore>;
@@ -57,7 +40,7 @@ export function createPlannerStore(
   baseVersion: number,
   unsaved: boolean,
 ) {
-  return createStore<PlannerState>()((set) => {
+  return createStore<PlannerState>()((set, get) => {
     const go = (step: (history: History<RunDocument>) => History<RunDocument>) =>
       set((state) => {
         const history = step(state.history);
@@ -68,6 +51,8 @@ export function createPlannerStore(
       history: begin(document),
       baseVersion,
       saving: { state: unsaved ? "waiting" : "saved" },
+      kept: true,
+      current: () => get().history.present,
       selected: null,
       pointed: null,
       shown: "flat",
@@ -80,12 +65,20 @@ export function createPlannerStore(
       point: (pointed) => set({ pointed }),
       show: (shown) => set({ shown, steps: null }),
       showSteps: (steps) => set({ steps }),
+      restore: (document, baseVersion) =>
+        set((state) => ({
+          history: advance(state.history, document),
+          baseVersion,
+          saving: { state: "waiting" },
+        })),
       setSaving: (saving) => set({ saving }),
+      setKept: (kept) => set({ kept }),
       saved: (document, version) =>
         set((state) => ({
           baseVersion: version,
           saving: { state: state.history.present === document ? "saved" : "waiting" },
         })),
+      // What was here can be undone to.
       takeTheirs: (theirs) =>
         set((state) => ({
           history: advance(state.history, theirs.document),
@@ -95,9 +88,4 @@ export function createPlannerStore(
       keepMine: (version) => set({ baseVersion: version, saving: { state: "waiting" } }),
     };
   });
-}
-
-/** A conflict stays one until the person has chosen; all else waits to be saved. */
-function afterChange(saving: Saving): Saving {
-  return saving.state === "conflict" ? saving : { state: "waiting" };
 }

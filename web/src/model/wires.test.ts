@@ -1,6 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { setUnits } from "./commands";
-import { emptyRun, type RunDocument } from "./document";
+import { emptyRun } from "./document";
 import {
   addedConductors,
   said,
@@ -42,22 +41,6 @@ describe("a run's wires", () => {
     const pulled = setPull({ mass: 2 })(RUN);
     expect(pulled.wires?.pull).toEqual({ mass: 2 });
     expect(setPull({ mass: undefined })(pulled).wires).toEqual({});
-  });
-
-  it("keep their meaning in another unit", () => {
-    const run: RunDocument = {
-      ...RUN,
-      wires: {
-        conductors: [NINE, { count: 1, diameter: "0.43" }],
-        pull: { mass: 1, most_tension: 100, friction: 0.4 },
-      },
-    };
-    const metric = setUnits("mm")(run).wires;
-    expect(metric?.conductors).toEqual([NINE, { count: 1, diameter: "0.43 in" }]);
-    // 1 lb/ft is 1.488 kg/m, 100 lbf are 444.8 N; friction has no unit.
-    expect(metric?.pull).toEqual({ mass: 1.48816, most_tension: 444.822, friction: 0.4 });
-    const back = setUnits("in")({ ...run, units: "mm", wires: metric ?? {} }).wires;
-    expect(back?.pull?.mass).toBeCloseTo(1, 4);
   });
 });
 

@@ -14,20 +14,22 @@ from jobs.services import create_job, create_run, save_box
 
 
 class Command(BaseCommand):
-    """``manage.py load_demo``; a crew that is there already is left as it is."""
+    """``manage.py load_demo``; where anybody is there already, all is left as it is: whoever was
+    renamed, removed or given another password does not come back with a well-known one."""
 
     help = __doc__
 
     def handle(self, *args: Any, **options: Any) -> None:
-        """Load what is missing."""
-        for crew_name, people in MEMBERS.items():
-            if not Crew.objects.filter(name=crew_name).exists():
-                self._load(crew_name, people)
-        first = next(iter(MEMBERS["Heron crew"]))
-        other = next(iter(MEMBERS["Osprey crew"]))
-        self.stdout.write(f"Sign in as {first} with {PASSWORD} (another crew: {other})")
+        """Load it all into what is empty, and say who can sign in."""
+        if not Member.objects.exists() and not Crew.objects.exists():
+            with transaction.atomic():
+                for crew_name, people in MEMBERS.items():
+                    self._load(crew_name, people)
+        first, other = (next(iter(MEMBERS[crew])) for crew in ("Heron crew", "Osprey crew"))
+        open_ = [name for name in (first, other) if _has_demo_password(name)]
+        told = f"Sign in as {' or, of another crew, as '.join(open_)} with {PASSWORD}"
+        self.stdout.write(told if open_ else "Sign in with your own name and password.")
 
-    @transaction.atomic
     def _load(self, crew_name: str, people: dict[str, str]) -> None:
         crew = Crew.objects.create(name=crew_name)
         members = []
@@ -57,3 +59,8 @@ class Command(BaseCommand):
                         "bender": bender,
                     },
                 )
+
+
+def _has_demo_password(username: str) -> bool:
+    member = Member.objects.filter(username=username, is_active=True).first()
+    return member is not None and member.check_password(PASSWORD)

@@ -1,10 +1,13 @@
 // The member who is signed in: theme, password, sign out.
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { client, rememberToken, unwrap } from "@/api/client";
+import { client, unwrap } from "@/api/client";
 import { keys, useSession } from "@/api/queries";
+import { rememberSession } from "@/api/token";
 import { chooseTheme, chosenTheme, THEMES, type Theme } from "@/app/theme";
+import { type OpenDocument, saveAll } from "@/model/savedDocuments";
 import { Button } from "@/ui/Button";
+import { Dialog } from "@/ui/Dialog";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
 import { PasswordDialog } from "./PasswordDialog";
@@ -14,11 +17,20 @@ export function AccountMenu() {
   const member = useSession().data?.member;
   const [theme, setTheme] = useState<Theme>(chosenTheme);
   const [changing, setChanging] = useState(false);
+  const [unsaved, setUnsaved] = useState<readonly OpenDocument[]>([]);
+  const leave = async () => {
+    const left = await saveAll();
+    setUnsaved(left);
+    if (left.length === 0) {
+      await signOut();
+    }
+  };
   const signOut = async () => {
+    setUnsaved([]);
     const session = await unwrap(client.DELETE("/api/session"));
     // What the next member may see is not what this one has seen.
     queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== keys.session[0] });
-    rememberToken(session.csrf);
+    rememberSession(session);
     queries.setQueryData(keys.session, session);
   };
   const next: Record<Theme, Theme> = { system: "light", light: "dark", dark: "system" };
@@ -41,9 +53,27 @@ export function AccountMenu() {
             },
           },
           { label: "Change password", run: () => setChanging(true) },
-          { label: "Sign out", hint: member?.crew ?? "", run: () => void signOut() },
+          { label: "Sign out", hint: member?.crew ?? "", run: () => void leave() },
         ]}
       />
+      <Dialog
+        title="Not everything is saved"
+        description="It stays on this machine as a draft, for you alone, and is offered when you open it again."
+        open={unsaved.length > 0}
+        onOpenChange={() => setUnsaved([])}
+      >
+        <ul className="mb-4 list-disc pl-5">
+          {unsaved.map(({ target }) => (
+            <li key={`${target.kind} ${target.id}`}>{target.title}</li>
+          ))}
+        </ul>
+        <div className="flex justify-end gap-2">
+          <Button onClick={() => setUnsaved([])}>Stay</Button>
+          <Button weight="main" onClick={() => void signOut()}>
+            Sign out all the same
+          </Button>
+        </div>
+      </Dialog>
       <PasswordDialog open={changing} onOpenChange={setChanging} />
     </>
   );

@@ -1,14 +1,29 @@
 // A box of a job as a whole: every run that meets there, its volume, its size, its holes.
-import { useQuery } from "@tanstack/react-query";
-import { Link, useParams, useSearchParams } from "react-router";
-import { type JobBox, keys, loadBox } from "@/api/queries";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { useStore } from "zustand";
+import { boxVersions, removeBox } from "@/api/history";
+import { forgetLists, type JobBox, keys, loadBox } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
+import { DraftsDialog } from "@/features/drafts/DraftsDialog";
+import { useDraftsOf } from "@/features/drafts/useDraftsOf";
+import { HistoryDialog } from "@/features/history/HistoryDialog";
+import type { Draft } from "@/model/drafts";
+import { drop, type OpenDocument } from "@/model/savedDocuments";
+import { outcome } from "@/model/saving";
+import { tabName } from "@/model/tab";
+import { IconButton } from "@/ui/Button";
+import { ConflictDialog } from "@/ui/ConflictDialog";
+import { Icon } from "@/ui/Icon";
+import { Menu } from "@/ui/Menu";
+import { SavingState } from "@/ui/SavingState";
 import { Scrolls } from "@/ui/Scrolls";
 import { TopBar } from "@/ui/TopBar";
 import { Waiting } from "@/ui/Waiting";
 import { BoxAnswers } from "./BoxAnswers";
 import { SiteBoxFields } from "./SiteBoxFields";
-import { useSiteBox } from "./useSiteBox";
+import { boxId, type SiteBoxDocument, useSiteBox } from "./useSiteBox";
 
 export default function BoxScreen() {
   const jobId = Number(useParams().jobId);
@@ -20,43 +35,76 @@ export default function BoxScreen() {
     gcTime: 0,
     staleTime: Infinity,
   });
+  const drafts = useDraftsOf("box", boxId({ job_id: jobId, name }));
   if (box.isError) {
     return <Waiting what={box.error.message} retry={() => void box.refetch()} />;
   }
-  if (box.isPending) {
+  if (box.isPending || !drafts) {
     return <Waiting what="Opening the box" />;
   }
-  return <Opened key={name} box={box.data} />;
+  return <Opened key={name} box={box.data} drafts={drafts.drafts} tabs={drafts.tabs} />;
 }
 
-const SAVING = {
-  saved: "Saved",
-  waiting: "Not saved yet",
-  saving: "Saving …",
-} as const;
+type Props = { box: JobBox; drafts: readonly Draft[]; tabs: ReadonlySet<string> };
 
-function Opened({ box }: { box: JobBox }) {
-  const { document, change, answer, old, problems, refusal, saving } = useSiteBox(box);
+function Opened({ box, drafts, tabs }: Props) {
+  const { each, document, change, answer, old, problems, refusal } = useSiteBox(box, drafts);
+  const saving = useStore(each.store, (state) => state.saving);
+  const kept = useStore(each.store, (state) => state.kept);
+  const told = useStore(each.store, (state) => state.baseVersion > 0);
+  const [history, setHistory] = useState(false);
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const forget = async () => {
+    const { setSaving } = each.store.getState();
+    try {
+      await removeBox(box.job_id, box.name);
+    } catch (error) {
+      setSaving(outcome(error));
+      return;
+    }
+    setSaving({ state: "saved" }); // what is put away is not saved once more
+    await drop(each as OpenDocument);
+    forgetLists(queries);
+    await navigate(`/jobs/${box.job_id}`);
+  };
   return (
     <div className="flex h-full flex-col">
-      <TopBar actions={<AccountMenu />}>
+      <TopBar
+        actions={
+          <>
+            {told ? (
+              <Menu
+                trigger={
+                  <IconButton label="More">
+                    <Icon name="more" />
+                  </IconButton>
+                }
+                actions={[
+                  { label: "History", run: () => setHistory(true) },
+                  {
+                    label: "Forget what is told of it",
+                    hint: "it can be brought back",
+                    run: () => void forget(),
+                  },
+                ]}
+              />
+            ) : null}
+            <AccountMenu />
+          </>
+        }
+      >
         <Link to={`/jobs/${box.job_id}`} className="truncate text-soft hover:text-ink">
           {box.job_name}
         </Link>
         <span className="text-soft">/</span>
         <h1 className="truncate font-semibold">{box.name}</h1>
-        <span
-          role="status"
-          className={`text-sm ${saving in SAVING ? "text-moss" : "text-brick"}`}
-          data-saving={saving}
-        >
-          {SAVING[saving as keyof typeof SAVING] ?? saving}
-        </span>
+        <SavingState saving={saving} kept={kept} />
       </TopBar>
       <main className="grid min-h-0 flex-1 overflow-auto desk:grid-cols-[25rem_minmax(0,1fr)]">
         <div className="grid content-start gap-5 border-r border-line bg-paper p-4 desk:overflow-auto desk:p-5">
           <SiteBoxFields
-            jobId={box.job_id}
+            runIds={box.run_ids}
             document={document}
             change={change}
             answer={answer}
@@ -71,6 +119,25 @@ function Opened({ box }: { box: JobBox }) {
           <BoxAnswers answer={answer} />
         </Scrolls>
       </main>
+      <ConflictDialog each={each} />
+      <HistoryDialog
+        each={each}
+        versions={boxVersions(box.job_id, box.name)}
+        taken={(detail) => detail}
+        open={history}
+        onOpenChange={setHistory}
+      />
+      <DraftsDialog
+        each={each}
+        drafts={drafts.filter(({ tab }) => tab !== tabName())}
+        openTabs={tabs}
+        problem={() => ""}
+        restore={(draft) => {
+          const { change: set, keepMine } = each.store.getState();
+          set(() => draft.document as SiteBoxDocument);
+          keepMine(draft.baseVersion);
+        }}
+      />
     </div>
   );
 }

@@ -1,6 +1,5 @@
 // What is told of a box on site: which it is, what is in it, where each run comes in.
 import { Link } from "react-router";
-import { useJob } from "@/api/queries";
 import type { Wall } from "@/drawing/boxWalls";
 import { BoxFields, Size } from "@/features/check/BoxFields";
 import { Problems } from "@/features/check/Problems";
@@ -15,7 +14,8 @@ import { Tick } from "@/ui/Tick";
 import type { SiteBoxDocument, SiteBoxResult } from "./useSiteBox";
 
 type Props = {
-  jobId: number;
+  /** The runs that meet here, by their keys. */
+  runIds: Readonly<Record<string, number>>;
   document: SiteBoxDocument;
   change: (fields: Fields<SiteBoxDocument>) => void;
   answer: SiteBoxResult;
@@ -24,6 +24,7 @@ type Props = {
 };
 
 type Entry = NonNullable<SiteBoxDocument["entries"]>[number];
+type Met = SiteBoxResult["met"][number];
 type Contents = NonNullable<SiteBoxDocument["contents"]>;
 
 export function SiteBoxFields(props: Props) {
@@ -39,13 +40,16 @@ export function SiteBoxFields(props: Props) {
 }
 
 /** Every run that meets here, and the wall that it comes in by. */
-function Meeting({ jobId, document, change, answer }: Props) {
-  const runs = useJob(jobId).data?.runs ?? [];
+function Meeting({ runIds, document, change, answer }: Props) {
   const entries = document.entries ?? [];
-  const place = (run: string, end: "start" | "end", fields: Partial<Entry>) => {
-    const others = entries.filter((each) => each.run !== run || each.end !== end);
-    const own = entries.find((each) => each.run === run && each.end === end);
-    change({ entries: [...others, { wall: "left", ...own, ...fields, run, end }] });
+  const place = (met: Met, fields: Partial<Entry>) => {
+    const { run, run_key } = met;
+    const end = met.end as Entry["end"];
+    const isOfMet = (entry: Entry) =>
+      entry.end === end && (entry.run_key ? entry.run_key === run_key : entry.run === run);
+    const others = entries.filter((entry) => !isOfMet(entry));
+    const own = entries.find(isOfMet);
+    change({ entries: [...others, { wall: "left", ...own, ...fields, run, run_key, end }] });
   };
   return (
     <section aria-label="Runs that meet here" className="grid gap-2">
@@ -55,15 +59,16 @@ function Meeting({ jobId, document, change, answer }: Props) {
           None yet. In a run, name this box at its start or its end.
         </p>
       ) : null}
-      {answer.met.map(({ id, run, end, conduit, wires, wall }) => {
-        const at = runs.find(({ name }) => name === run);
+      {answer.met.map((met) => {
+        const { id, run, end, conduit, wires, wall } = met;
+        const runId = runIds[met.run_key];
         return (
           <div key={id} className="grid grid-cols-[1.5rem_1fr] text-sm" data-met={id}>
             <b>{id}</b>
             <div>
               <p>
-                {at ? (
-                  <Link to={`/runs/${at.id}`} className="font-semibold hover:text-accent">
+                {runId ? (
+                  <Link to={`/runs/${runId}`} className="font-semibold hover:text-accent">
                     {run}
                   </Link>
                 ) : (
@@ -81,7 +86,7 @@ function Meeting({ jobId, document, change, answer }: Props) {
                   label={`Wall of ${id}`}
                   value={wall}
                   options={WALLS}
-                  onChange={(next) => place(run, end as "start" | "end", { wall: next as Wall })}
+                  onChange={(next) => place(met, { wall: next as Wall })}
                 />
               </p>
             </div>

@@ -1,48 +1,51 @@
 // A box's document as it is changed: its answer at once, saved a moment after the last change.
-import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
-import { Refused, type Schemas } from "@/api/client";
+import { useQueryClient } from "@tanstack/react-query";
+import { useMemo } from "react";
+import { useStore } from "zustand";
+import type { Schemas } from "@/api/client";
 import { checkSiteBox, type JobBox, keys, saveBox } from "@/api/queries";
 import { useCheck } from "@/features/check/useCheck";
+import { useMemberName } from "@/features/drafts/useMemberName";
+import type { Draft } from "@/model/drafts";
+import type { OpenDocument } from "@/model/savedDocuments";
+import { createSavedStore, type DocumentStore } from "@/model/savedStore";
+import { tabName } from "@/model/tab";
 import { type Fields, said } from "@/model/wires";
+import { useSavedDocument } from "@/ui/useSavedDocument";
 
 export type SiteBoxDocument = Schemas["SiteboxDocument"];
 export type SiteBoxResult = JobBox["result"];
 
-const SAVE_AFTER_MS = 700;
+export type OpenBox = OpenDocument<SiteBoxDocument, DocumentStore<SiteBoxDocument>>;
 
-export function useSiteBox(box: JobBox) {
-  const [document, setDocument] = useState<SiteBoxDocument>(box.document);
-  const saved = useRef({ document: box.document, version: box.version });
+export function useSiteBox(box: JobBox, drafts: readonly Draft[]) {
   const queries = useQueryClient();
+  const member = useMemberName();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: opened once, with what there was then
+  const each = useMemo((): OpenBox => {
+    const own = drafts.find(({ tab }) => tab === tabName());
+    const store = own
+      ? createSavedStore(own.document as SiteBoxDocument, own.baseVersion, true)
+      : createSavedStore<SiteBoxDocument>(box.document, box.version, false);
+    return {
+      store,
+      member,
+      target: { kind: "box", id: boxId(box), title: `${box.job_name}, ${box.name}` },
+      send: (document, baseVersion) => saveBox(box.job_id, document, baseVersion),
+      done: () => void queries.invalidateQueries({ queryKey: keys.boxes(box.job_id) }),
+    };
+  }, [box, member, queries]);
+  const document = useStore(each.store, (state) => state.document);
   const checked = useCheck(`box ${box.job_id}`, document, async (asked, signal) => {
     return (await checkSiteBox(box.job_id, asked, signal)) as SiteBoxResult;
   });
-  const save = useMutation({
-    mutationFn: (next: SiteBoxDocument) => saveBox(box.job_id, next, saved.current.version),
-    onSuccess: ({ version }, next) => {
-      saved.current = { document: next, version };
-      void queries.invalidateQueries({ queryKey: keys.boxes(box.job_id) });
-    },
-  });
-  const { mutate } = save;
-  const readable = checked.problems.size === 0;
-  useEffect(() => {
-    if (document === saved.current.document || !readable) {
-      return;
-    }
-    const timer = setTimeout(() => mutate(document), SAVE_AFTER_MS);
-    return () => clearTimeout(timer);
-  }, [document, readable, mutate]);
+  useSavedDocument(each, { readable: checked.problems.size === 0 });
   const change = (fields: Fields<SiteBoxDocument>) =>
-    setDocument((before) => said<SiteBoxDocument>({ ...before, ...fields }));
-  const error = save.error instanceof Refused ? save.error.message : "";
-  const waiting = document !== saved.current.document;
-  return {
-    ...checked,
-    answer: checked.answer ?? box.result,
-    document,
-    change,
-    saving: error || (save.isPending ? "saving" : waiting ? "waiting" : "saved"),
-  };
+    each.store.getState().change((before) => said<SiteBoxDocument>({ ...before, ...fields }));
+  return { ...checked, each, answer: checked.answer ?? box.result, document, change };
+}
+
+/** What a draft of a box is kept by: its job, and its name as it is compared. */
+export function boxId(box: Pick<JobBox, "job_id" | "name">): string {
+  return `${box.job_id} ${box.name.trim().toLowerCase()}`;
 }

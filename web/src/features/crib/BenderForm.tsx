@@ -1,23 +1,35 @@
 // One bender: by test bends or by its numbers, with what they come to while they are typed.
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { type FormEvent, type ReactNode, useState } from "react";
-import { Refused } from "@/api/client";
-import { benderNumbers, keepBender, keys } from "@/api/queries";
+import type { FormEvent, ReactNode } from "react";
+import { useStore } from "zustand";
+import { benderVersions } from "@/api/history";
+import { benderNumbers, keys } from "@/api/queries";
+import { DraftsDialog } from "@/features/drafts/DraftsDialog";
+import { useDraftsOf } from "@/features/drafts/useDraftsOf";
+import { VersionList } from "@/features/history/VersionList";
 import { BENDER_KIND } from "@/kinds/words";
 import {
   asInRun,
+  type BenderDocument,
   documentOf,
+  EMPTY_FORM,
   type BenderForm as Form,
+  formOf,
   MARK_NAMES,
   NO_TEST,
   type OwnBender,
   type TestBend,
 } from "@/model/benders";
 import type { BenderKind, RunDocument, Units } from "@/model/document";
+import { type OpenDocument, save } from "@/model/savedDocuments";
+import { isLike } from "@/model/stored";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
+import { ConflictDialog } from "@/ui/ConflictDialog";
+import { SavingState } from "@/ui/SavingState";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
+import { useOpenBender } from "./useOpenBender";
 import { Worked } from "./Worked";
 
 export type Opened = {
@@ -43,9 +55,11 @@ const READ = {
 const STAMPED = { front: "Front mark", back: "Back-of-bend", centre: "Centre mark" } as const;
 
 export function BenderForm({ opened, conduit, units, close, use }: Props) {
-  const [form, setForm] = useState(opened.form);
-  const [problem, setProblem] = useState("");
+  const { each, form, put, kept } = useOpenBender(opened, conduit, units);
   const queries = useQueryClient();
+  const saving = useStore(each.store, (state) => state.saving);
+  const stored = useStore(each.store, (state) => state.kept);
+  const drafts = useDraftsOf("bender", each.target.id);
   const document = documentOf(form, units, conduit);
   const begun = form.by === "numbers" ? form.radius !== "" : form.tests[0]?.tail !== "";
   const worked = useQuery({
@@ -55,7 +69,6 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
     retry: false,
     staleTime: Infinity,
   });
-  const put = (fields: Partial<Form>) => setForm((before) => ({ ...before, ...fields }));
   const field = (name: "radius" | "take_up" | "hook" | "heel" | "commanded", label: string) => (
     <TextField
       label={label}
@@ -69,12 +82,10 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
 
   const keep = async (event: FormEvent) => {
     event.preventDefault();
-    try {
-      const kept = await keepBender(document, opened.kept);
-      await queries.invalidateQueries({ queryKey: keys.benders });
-      use(asInRun(kept.document, units));
-    } catch (error) {
-      setProblem(error instanceof Refused ? error.message : "That did not work. Try again.");
+    each.store.getState().setSaving({ state: "waiting" });
+    await save(each as OpenDocument);
+    if (kept.current) {
+      use(asInRun(kept.current, units));
     }
   };
 
@@ -162,11 +173,7 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
           />
         ))}
       </Row>
-      {problem ? (
-        <p role="alert" className="text-sm text-brick">
-          {problem}
-        </p>
-      ) : null}
+      {saving.state === "saved" ? null : <SavingState saving={saving} kept={stored} />}
       <div className="flex gap-2">
         <Button type="submit" weight="main" disabled={!worked.data}>
           Keep it and use it
@@ -175,9 +182,35 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
           Back
         </Button>
       </div>
+      <ConflictDialog each={each} />
+      {opened.kept ? (
+        <section aria-label="Earlier versions" className="border-t border-line pt-3">
+          <h3 className="font-semibold">Every version that was saved</h3>
+          <VersionList
+            each={each}
+            versions={benderVersions(opened.kept.id)}
+            taken={({ document, version }) => ({
+              document: formOf(document as unknown as BenderDocument),
+              version,
+            })}
+            done={() => void queries.invalidateQueries({ queryKey: keys.benders })}
+          />
+        </section>
+      ) : null}
+      {drafts ? (
+        <DraftsDialog
+          each={each}
+          drafts={drafts.drafts}
+          openTabs={drafts.tabs}
+          problem={(draft) => (isForm(draft) ? "" : "part of it is missing")}
+          restore={(draft) => put(draft.document as Form)}
+        />
+      ) : null}
     </form>
   );
 }
+
+const isForm = isLike(EMPTY_FORM);
 
 function Row({ children }: { children: ReactNode }) {
   return <div className="grid grid-cols-2 items-end gap-3 sm:grid-cols-3">{children}</div>;

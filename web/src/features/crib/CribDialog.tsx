@@ -1,7 +1,9 @@
 // The crew's own benders: what is there, and the way to another.
-import { useQueryClient } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { bringBackBender, loadRemovedBenders } from "@/api/history";
 import { keys, removeBender, useBenders } from "@/api/queries";
+import { RemovedList } from "@/features/history/RemovedList";
 import { usePlanState } from "@/features/planner/PlannerContext";
 import { BENDER_KIND } from "@/kinds/words";
 import { asInRun, EMPTY_FORM, formOf, type OwnBender } from "@/model/benders";
@@ -33,6 +35,11 @@ type Props = {
 export function CribDialog({ open, onOpenChange, conduit, units, use }: Props) {
   const benders = useBenders();
   const queries = useQueryClient();
+  const takenOut = useQuery({
+    queryKey: keys.removedBenders,
+    queryFn: loadRemovedBenders,
+    enabled: open,
+  });
   const [opened, setOpened] = useState<Opened | null>(null);
   const listed = benders.data ?? [];
   const figures = usePlanState().plan?.bender;
@@ -93,7 +100,7 @@ export function CribDialog({ open, onOpenChange, conduit, units, use }: Props) {
         <p className="pb-3 text-soft">None yet. Bend a test 90 and put in what came out.</p>
       ) : (
         <ul className="mb-3 divide-y divide-line">
-          {listed.map(({ id, version, document, numbers }) => (
+          {listed.map(({ id, version, document, numbers, carried }) => (
             <li key={id} className="flex flex-wrap items-center gap-2 py-2">
               <span className="min-w-40 flex-1">
                 <span className="font-semibold">{numbers.name}</span>
@@ -103,7 +110,7 @@ export function CribDialog({ open, onOpenChange, conduit, units, use }: Props) {
                   <Reading text={numbers.radius_text} />
                 </span>
               </span>
-              <Button onClick={() => put(asInRun(document, units))}>Use it here</Button>
+              <Button onClick={() => put(asInRun({ carried }, units))}>Use it here</Button>
               <Button
                 weight="quiet"
                 onClick={() => setOpened({ form: formOf(document), kept: { id, version } })}
@@ -120,6 +127,14 @@ export function CribDialog({ open, onOpenChange, conduit, units, use }: Props) {
       <Button weight="main" onClick={() => setOpened({ form: EMPTY_FORM, kept: null })}>
         Add a bender
       </Button>
+      <RemovedList
+        title="Taken out"
+        things={takenOut.data ?? []}
+        bringBack={async ({ id }) => {
+          await bringBackBender(id);
+          await queries.invalidateQueries({ queryKey: keys.benders });
+        }}
+      />
     </Dialog>
   );
 }

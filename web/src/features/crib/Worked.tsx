@@ -39,8 +39,8 @@ export function Worked({
       </dl>
       {tested && small && square ? (
         <p className="mt-1.5 text-sm text-soft">
-          The radius is known to ±{told(tested.radius_known_to)} {units}. That moves a 90 by{" "}
-          {told(square.by)} and a 30 by {told(small.by)}; more test bends narrow it.
+          The radius is known to ±{told(tested.radius_known_to)} {units}, in 19 of 20 cases. That
+          moves a 90 by {told(square.by)} and a 30 by {told(small.by)}; more test bends narrow it.
         </p>
       ) : null}
     </div>

@@ -2,6 +2,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, Refused, unwrap } from "@/api/client";
+import { planRun } from "@/api/queries";
 import { emptyRun, type RunDocument, type Units } from "@/model/document";
 import { lastHabit } from "@/model/remembered";
 import { Button } from "@/ui/Button";
@@ -18,23 +19,43 @@ type Props = {
 const FILE = "file";
 type Drawn = typeof FILE | Units;
 
+const LONGEST_MS = 30_000;
+
+const told = (length: number) => String(Number(length.toFixed(2)));
+
+function span(radii: readonly number[]): string {
+  const least = told(Math.min(...radii));
+  const most = told(Math.max(...radii));
+  return least === most ? least : `${least} to ${most}`;
+}
+
 export function DrawnIn({ drawing, units, close, take }: Props) {
   const [drawn, setDrawn] = useState<Drawn>(FILE);
+  const finish = (document: RunDocument) => {
+    take(document);
+    close();
+  };
   const read = useMutation({
-    mutationFn: () =>
-      unwrap(
+    mutationFn: async () => {
+      const { path, radii } = await unwrap(
         client.POST("/api/dxf", {
           body: { dxf: drawing.dxf, into: units, units: drawn === FILE ? null : drawn },
         }),
-      ),
-    onSuccess: ({ path }) => {
+      );
       const habit = lastHabit(units);
       const name = drawing.name.replace(/\.dxf$/i, "");
       const { walk: _, start: __, ...rest } = emptyRun(name, units, habit.conduit, habit.bender);
-      take({ ...rest, path });
-      close();
+      const document = { ...rest, path };
+      const { bender } = await planRun(document, AbortSignal.timeout(LONGEST_MS));
+      return { document, radii, bender };
+    },
+    onSuccess: ({ document, radii }) => {
+      if (radii.length === 0) {
+        finish(document);
+      }
     },
   });
+  const arcs = read.data?.radii.length ? read.data : null;
   const asked = read.error instanceof Refused ? read.error.problem.errors?.[0] : undefined;
   return (
     <Dialog
@@ -59,9 +80,20 @@ export function DrawnIn({ drawing, units, close, take }: Props) {
             {asked ? `Expected ${asked.expected}.` : read.error.message}
           </p>
         ) : null}
+        {arcs ? (
+          <p role="status" className="rounded-md bg-raised px-3 py-2">
+            {`Its arcs are drawn with a radius of ${span(arcs.radii)} ${units}. Each becomes one bend with
+            the radius of ${arcs.bender.name}, ${told(arcs.bender.radius)} ${units}; the corners
+            stay where they are.`}
+          </p>
+        ) : null}
         <div>
-          <Button weight="main" disabled={read.isPending} onClick={() => read.mutate()}>
-            Make a run of it
+          <Button
+            weight="main"
+            disabled={read.isPending}
+            onClick={() => (arcs ? finish(arcs.document) : read.mutate())}
+          >
+            {arcs ? "Take it so" : "Make a run of it"}
           </Button>
         </div>
       </div>

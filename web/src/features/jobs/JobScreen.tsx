@@ -2,10 +2,12 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useLocation, useNavigate, useParams } from "react-router";
-import { client, type Schemas, unwrap } from "@/api/client";
-import { createRun, forgetLists, useJob } from "@/api/queries";
+import type { Schemas } from "@/api/client";
+import { bringBackRun } from "@/api/history";
+import { createRun, forgetLists, useJob, useMoreRuns } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { JobBoxes } from "@/features/boxes/JobBoxes";
+import { RemovedDialog } from "@/features/history/RemovedDialog";
 import { emptyRun, type RunDocument } from "@/model/document";
 import { lastHabit } from "@/model/remembered";
 import { Button } from "@/ui/Button";
@@ -43,10 +45,10 @@ export function JobScreen() {
   if (job.isPending) {
     return <Waiting what="Opening the job" />;
   }
-  const { name, place, units, runs } = job.data;
+  const { name, place, units, run_count } = job.data;
   const start = () => {
     const habit = lastHabit(units);
-    create.mutate(emptyRun(`Run ${runs.length + 1}`, units, habit.conduit, habit.bender));
+    create.mutate(emptyRun(`Run ${run_count + 1}`, units, habit.conduit, habit.bender));
   };
   const bringIn = async (chosen: File) => {
     setProblem("");
@@ -111,22 +113,37 @@ export function JobScreen() {
             take={(document) => create.mutate(document)}
           />
         ) : null}
-        {runs.length === 0 ? (
+        {run_count === 0 ? (
           <p className="rounded-lg border border-dashed border-strong-line p-8 text-center text-soft">
             No runs yet. A run is one pipe, from one box to the next: start one and walk it with the
             tape.
           </p>
         ) : (
-          <ul className="divide-y divide-line overflow-hidden rounded-lg border border-line bg-paper">
-            {runs.map((run) => (
-              <RunRow key={run.id} run={run} />
-            ))}
-          </ul>
+          <Runs job={job.data} />
         )}
         <JobBoxes jobId={jobId} />
         <JobSchedule jobId={jobId} />
+        <RemovedDialog jobId={jobId} />
       </main>
     </div>
+  );
+}
+
+function Runs({ job }: { job: Schemas["JobDetail"] }) {
+  const { runs, left, next, busy } = useMoreRuns(job);
+  return (
+    <>
+      <ul className="divide-y divide-line overflow-hidden rounded-lg border border-line bg-paper">
+        {runs.map((run) => (
+          <RunRow key={run.id} run={run} />
+        ))}
+      </ul>
+      {left > 0 ? (
+        <Button className="mt-3 px-3" disabled={busy} onClick={() => void next()}>
+          {left === 1 ? "One more run" : `${left} more runs`}
+        </Button>
+      ) : null}
+    </>
   );
 }
 
@@ -140,8 +157,7 @@ function Removed() {
     return null;
   }
   const bringBack = async () => {
-    const path = { run_id: removed.id };
-    await unwrap(client.POST("/api/runs/{run_id}/bring-back", { params: { path } }));
+    await bringBackRun(removed.id);
     forgetLists(queries);
     await navigate(`/runs/${removed.id}`);
   };

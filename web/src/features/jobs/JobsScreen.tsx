@@ -5,6 +5,7 @@ import { Link, useNavigate } from "react-router";
 import { client, unwrap } from "@/api/client";
 import { forgetLists, useJobs, useSession } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
+import { LeftDrafts } from "@/features/drafts/LeftDrafts";
 import type { Units } from "@/model/document";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
@@ -63,6 +64,7 @@ export function JobsScreen() {
             </li>
           ))}
         </ul>
+        <LeftDrafts jobs={jobs.data ?? []} />
       </main>
       <NewJob open={adding} onOpenChange={setAdding} />
     </div>

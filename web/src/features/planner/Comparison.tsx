@@ -44,8 +44,10 @@ export function Comparison({ plan }: { plan: Plan }) {
       </table>
       {beside ? (
         <p className="pt-2 text-sm text-soft">
-          {printed ? "Exact" : "Printed"} marks: {beside.marks.map((mark) => mark.text).join(", ")},
-          and the cut at <Reading text={beside.cut_length_text} />
+          {beside.marks.length > 0
+            ? `${printed ? "Exact" : "Printed"} marks: ${beside.marks.map((mark) => mark.text).join(", ")}, and the cut at `
+            : "The cut, by either method, at "}
+          <Reading text={beside.cut_length_text} />
         </p>
       ) : null}
     </section>

@@ -3,28 +3,34 @@ import { useQueryClient } from "@tanstack/react-query";
 import { memo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { client, Refused, unwrap } from "@/api/client";
+import { runVersions } from "@/api/history";
 import { createRun, forgetLists } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
+import { HistoryDialog } from "@/features/history/HistoryDialog";
 import { set } from "@/model/commands";
-import { dropDraft } from "@/model/drafts";
+import { drop, type OpenDocument, saveNow } from "@/model/savedDocuments";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
+import { SavingState } from "@/ui/SavingState";
 import { TopBar } from "@/ui/TopBar";
 import { downloadRun } from "./downloadRun";
-import { HistoryDialog } from "./HistoryDialog";
 import { usePlanner, usePlannerStore } from "./PlannerContext";
-import { SavingState } from "./SavingState";
-import { saveNow } from "./useAutosave";
 
-type Props = { job: { id: number; name: string }; showShortcuts: () => void };
+type Props = {
+  each: OpenDocument;
+  job: { id: number; name: string };
+  showShortcuts: () => void;
+};
 
-export const Header = memo(function Header({ job, showShortcuts }: Props) {
+export const Header = memo(function Header({ each, job, showShortcuts }: Props) {
   const store = usePlannerStore();
   const name = usePlanner((state) => state.history.present.name ?? "");
   const runId = usePlanner((state) => state.runId);
   const change = usePlanner((state) => state.change);
   const setSaving = usePlanner((state) => state.setSaving);
+  const saving = usePlanner((state) => state.saving);
+  const kept = usePlanner((state) => state.kept);
   const undo = usePlanner((state) => state.undo);
   const redo = usePlanner((state) => state.redo);
   const canUndo = usePlanner((state) => state.history.past.length > 0);
@@ -33,28 +39,33 @@ export const Header = memo(function Header({ job, showShortcuts }: Props) {
   const queries = useQueryClient();
   const navigate = useNavigate();
 
-  const copy = async () => {
+  const asNew = async (newName: string) => {
     const original = store.getState().history.present;
-    const run = await createRun(job.id, { ...original, name: `${name || "Run"}, copy` });
+    const run = await createRun(job.id, { ...original, name: newName });
     forgetLists(queries);
     await navigate(`/runs/${run.id}`);
   };
+  const copy = () => asNew(`${name || "Run"}, copy`);
+  /** What was removed meanwhile, or is no longer this crew's: what is here goes on as a new run. */
+  const rescue = async () => {
+    await asNew(name || "Run");
+    await drop(each);
+  };
   const openSheet = async () => {
     // The sheet is of what is saved: what was typed last has to be on it.
-    await saveNow(store, () => forgetLists(queries));
+    await saveNow(each);
     await navigate(`/runs/${runId}/sheet`);
   };
   const remove = async () => {
     await unwrap(client.DELETE("/api/runs/{run_id}", { params: { path: { run_id: runId } } }));
-    dropDraft(runId);
+    setSaving({ state: "saved" }); // what is removed is not saved once more
+    await drop(each);
     forgetLists(queries);
     await navigate(`/jobs/${job.id}`, { state: { removed: { id: runId, name } } });
   };
   /** What the server writes is of what is saved. */
   const open_ = (file: string) =>
-    void saveNow(store, () => forgetLists(queries)).then(() =>
-      window.location.assign(`/api/runs/${runId}/${file}`),
-    );
+    void saveNow(each).then(() => window.location.assign(`/api/runs/${runId}/${file}`));
   const attempt = (action: () => Promise<void>) => () =>
     void action().catch((error: unknown) => {
       const message = error instanceof Refused ? error.message : "That did not work. Try again.";
@@ -114,9 +125,18 @@ export const Header = memo(function Header({ job, showShortcuts }: Props) {
           onChange={(event) => change(set("name", event.target.value), "name")}
           className="grows min-w-24 max-w-full truncate rounded border border-transparent bg-transparent px-1 text-lg font-semibold hover:border-line"
         />
-        <SavingState />
+        <SavingState saving={saving} kept={kept} />
+        {saving.state === "gone" ? (
+          <Button onClick={attempt(rescue)}>Save as a new run</Button>
+        ) : null}
       </div>
-      <HistoryDialog open={history} onOpenChange={setHistory} />
+      <HistoryDialog
+        each={each}
+        versions={runVersions(runId)}
+        taken={(run) => run}
+        open={history}
+        onOpenChange={setHistory}
+      />
     </TopBar>
   );
 });

@@ -171,7 +171,7 @@ function handling(plan: Plan, row: Plan["working"][number]): string {
   return [
     row.warm_from ? `warm ${row.warm_from} to ${row.warm_to}` : "",
     plan.bender.way === "chart"
-      ? `starts ${row.start_of_bend}, hook ${row.hook_at}, ${row.between} before it`
+      ? `from ${row.start_of_bend} to ${row.end_of_bend}, hook ${row.hook_at}, ${row.between} to the bend before`
       : "",
     plan.bender.way === "bench" && row.depth ? `gauge ${row.depth}` : "",
     `bend to ${row.bend_to_text}`,

@@ -3,16 +3,18 @@ import { ToggleGroup } from "radix-ui";
 import { useCallback, useState } from "react";
 import { useStore } from "zustand";
 import { Stick } from "@/drawing/Stick";
+import type { RunDocument } from "@/model/document";
+import type { OpenDocument } from "@/model/savedDocuments";
 import type { PlannerStore } from "@/model/store";
+import { ConflictDialog } from "@/ui/ConflictDialog";
 import { classes } from "@/ui/classes";
-import { ConflictDialog } from "./ConflictDialog";
+import { useSavedDocument } from "@/ui/useSavedDocument";
 import { Header } from "./Header";
 import { MarksPane } from "./MarksPane";
 import { JobContext, type OfJob, PlanContext, StoreContext } from "./PlannerContext";
 import { SettingsBar } from "./SettingsBar";
 import { ShapePane } from "./ShapePane";
 import { ShortcutsDialog } from "./ShortcutsDialog";
-import { useAutosave } from "./useAutosave";
 import { usePlan } from "./usePlan";
 import { useShortcuts } from "./useShortcuts";
 import { Walk } from "./Walk";
@@ -20,13 +22,16 @@ import { Walk } from "./Walk";
 const PANES = { walk: "Walk", shape: "Shape", marks: "Marks" } as const;
 type Pane = keyof typeof PANES;
 
-export function Planner({ store, job }: { store: PlannerStore; job: OfJob }) {
+type Props = { each: OpenDocument<RunDocument, PlannerStore>; job: OfJob };
+
+export function Planner({ each, job }: Props) {
+  const { store } = each;
   const document = useStore(store, (state) => state.history.present);
   const { planned, current } = usePlan(document);
   const [pane, setPane] = useState<Pane>("walk");
   const [help, setHelp] = useState(false);
   const [adding, setAdding] = useState(false);
-  useAutosave(store);
+  useSavedDocument(each);
   const showHelp = useCallback(() => setHelp(true), []);
   const add = useCallback(() => setAdding(true), []);
   useShortcuts(store, showHelp, add);
@@ -36,7 +41,7 @@ export function Planner({ store, job }: { store: PlannerStore; job: OfJob }) {
       <JobContext value={job}>
         <PlanContext value={planned}>
           <div className="relative flex h-full flex-col overflow-hidden">
-            <Header job={job} showShortcuts={showHelp} />
+            <Header each={each as OpenDocument} job={job} showShortcuts={showHelp} />
             <SettingsBar />
             <main
               data-current={current}
@@ -92,7 +97,7 @@ export function Planner({ store, job }: { store: PlannerStore; job: OfJob }) {
               </ToggleGroup.Root>
             </nav>
           </div>
-          <ConflictDialog />
+          <ConflictDialog each={each} />
           <ShortcutsDialog open={help} onOpenChange={setHelp} />
         </PlanContext>
       </JobContext>

@@ -1,11 +1,20 @@
 // The planner: the walk, the shape, the marks and the stick of one run.
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { useNavigate, useParams } from "react-router";
 import type { Schemas } from "@/api/client";
-import { keys, loadRun } from "@/api/queries";
-import { findDraft } from "@/model/drafts";
-import { createPlannerStore } from "@/model/store";
+import { forgetLists, keys, loadRun, saveRun } from "@/api/queries";
+import { DraftsDialog } from "@/features/drafts/DraftsDialog";
+import { useDraftsOf } from "@/features/drafts/useDraftsOf";
+import { useMemberName } from "@/features/drafts/useMemberName";
+import type { RunDocument } from "@/model/document";
+import type { Draft } from "@/model/drafts";
+import { runProblem } from "@/model/readDraft";
+import { rememberHabit } from "@/model/remembered";
+import type { OpenDocument } from "@/model/savedDocuments";
+import { createPlannerStore, type PlannerStore } from "@/model/store";
+import { tabName } from "@/model/tab";
+import { Broken } from "@/ui/Broken";
 import { Waiting } from "@/ui/Waiting";
 import { Planner } from "./Planner";
 
@@ -19,22 +28,67 @@ export default function PlannerScreen() {
     gcTime: 0,
     staleTime: Infinity,
   });
+  const drafts = useDraftsOf("run", String(runId));
   if (run.isError) {
     return <Waiting what={run.error.message} retry={() => void navigate("/")} />;
   }
-  if (run.isPending) {
+  if (run.isPending || !drafts) {
     return <Waiting what="Opening the run" />;
   }
-  return <Opened key={runId} run={run.data} />;
+  const why = run.data.problem || runProblem(run.data.document);
+  if (why) {
+    return (
+      <Broken
+        title={`${run.data.name} can\u2019t be opened`}
+        why={`${why[0]?.toUpperCase()}${why.slice(1)}.`}
+        document={run.data.document}
+        name={run.data.name}
+      />
+    );
+  }
+  return <Opened key={runId} run={run.data} drafts={drafts.drafts} tabs={drafts.tabs} />;
 }
 
-function Opened({ run }: { run: Schemas["RunDetail"] }) {
-  const store = useMemo(() => {
-    const draft = findDraft(run.id);
-    return draft
-      ? createPlannerStore(run.id, draft.document, draft.baseVersion, true)
+type Props = {
+  run: Schemas["RunDetail"];
+  drafts: readonly Draft[];
+  tabs: ReadonlySet<string>;
+};
+
+function Opened({ run, drafts, tabs }: Props) {
+  const queries = useQueryClient();
+  const member = useMemberName();
+  const own = drafts.find(({ tab, document }) => tab === tabName() && !runProblem(document));
+  // biome-ignore lint/correctness/useExhaustiveDependencies: opened once, with what there was then
+  const each = useMemo((): OpenDocument<RunDocument, PlannerStore> => {
+    const store = own
+      ? createPlannerStore(run.id, own.document as RunDocument, own.baseVersion, true)
       : createPlannerStore(run.id, run.document, run.version, false);
-  }, [run]);
+    return {
+      store,
+      member,
+      target: { kind: "run", id: String(run.id), title: `${run.job_name}, ${run.name}` },
+      send: (document, baseVersion) => saveRun(run.id, document, baseVersion),
+      done: (document) => {
+        rememberHabit(document);
+        forgetLists(queries);
+      },
+    };
+  }, [run, member, queries]);
   const job = useMemo(() => ({ id: run.job_id, name: run.job_name, rules: run.job_rules }), [run]);
-  return <Planner store={store} job={job} />;
+  const others = drafts.filter((draft) => draft !== own);
+  return (
+    <>
+      <Planner each={each} job={job} />
+      <DraftsDialog
+        each={each}
+        drafts={others}
+        openTabs={tabs}
+        problem={runProblem}
+        restore={(draft) =>
+          each.store.getState().restore(draft.document as RunDocument, draft.baseVersion)
+        }
+      />
+    </>
+  );
 }

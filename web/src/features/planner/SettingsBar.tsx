@@ -4,13 +4,15 @@ import { useBenders, useCatalogue } from "@/api/queries";
 import { CribDialog } from "@/features/crib/CribDialog";
 import { WAY } from "@/kinds/words";
 import { asInRun } from "@/model/benders";
-import { set, setUnits } from "@/model/commands";
+import { set } from "@/model/commands";
 import { sameConduit, takeConduit, takes } from "@/model/conduit";
-import { ROUNDINGS, type Units, type Way } from "@/model/document";
+import { ROUNDINGS, roundingOf, type Units, type Way } from "@/model/document";
+import { sameDocument } from "@/model/sameDocument";
 import { Choice } from "@/ui/Choice";
 import { Select } from "@/ui/Select";
 import { InlineField } from "./fields";
 import { usePlanner, usePlanState } from "./PlannerContext";
+import { useUnitsChange } from "./useUnitsChange";
 
 export const SettingsBar = memo(function SettingsBar() {
   const conduit = usePlanner((state) => state.history.present.conduit);
@@ -19,6 +21,7 @@ export const SettingsBar = memo(function SettingsBar() {
   const rounding = usePlanner((state) => state.history.present.round_to);
   const method = usePlanner((state) => state.history.present.method);
   const change = usePlanner((state) => state.change);
+  const [changeUnits, unitsProblem] = useUnitsChange();
   const catalogue = useCatalogue().data;
   const conduits = (catalogue?.conduit ?? []).filter((candidate) =>
     catalogue?.benders.some((bender) => takes(bender, candidate)),
@@ -26,9 +29,9 @@ export const SettingsBar = memo(function SettingsBar() {
   const benders = (catalogue?.benders ?? []).filter((bender) => takes(bender, conduit));
   const kept = (useBenders().data ?? [])
     .filter(({ document }) => sameConduit(document.conduit, conduit))
-    .map(({ id, name, document }) => ({ id: `crib-${id}`, name, own: asInRun(document, units) }));
+    .map((each) => ({ id: `crib-${each.id}`, name: each.name, own: asInRun(each, units) }));
   const [crib, setCrib] = useState(false);
-  const asKept = kept.find(({ own }) => JSON.stringify(own) === JSON.stringify(chosen));
+  const asKept = kept.find(({ own }) => sameDocument(own, chosen));
   const own = typeof chosen === "string" || asKept ? null : (chosen.name ?? "own bender");
   const bender = typeof chosen === "string" ? chosen : (asKept?.id ?? OWN);
   const way = usePlanner((state) => state.history.present.way);
@@ -118,15 +121,20 @@ export const SettingsBar = memo(function SettingsBar() {
             { value: "in", label: "inches" },
             { value: "mm", label: "millimetres" },
           ]}
-          onChange={(value) => change(setUnits(value as Units))}
+          onChange={(value) => void changeUnits(value as Units)}
         />
       </Setting>
+      {unitsProblem ? (
+        <span role="alert" className="whitespace-nowrap text-brick">
+          {unitsProblem}
+        </span>
+      ) : null}
       {units === "in" ? (
         <Setting label="Round to">
           <Select
             look="word"
             label="Round to"
-            value={String(rounding ?? "1/16")}
+            value={roundingOf(units, rounding)}
             options={ROUNDINGS.in.map((value) => ({ value, label: value }))}
             onChange={(value) => change(set("round_to", value))}
           />

@@ -4,7 +4,8 @@ import { useEffect, useRef, useState } from "react";
 import { useParams } from "react-router";
 import { client, unwrap } from "@/api/client";
 import { keys, loadRun } from "@/api/queries";
-import { findDraft } from "@/model/drafts";
+import { useMemberName } from "@/features/drafts/useMemberName";
+import { draftsOf } from "@/model/drafts";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { Icon } from "@/ui/Icon";
@@ -29,6 +30,12 @@ export default function SheetScreen() {
   const [paper, setPaper] = useState<Paper>("a4");
   const [of, setOf] = useState<What>("run");
   const run = useQuery({ queryKey: keys.run(runId), queryFn: () => loadRun(runId) });
+  const member = useMemberName();
+  const unsaved = useQuery({
+    queryKey: ["unsaved", member, runId],
+    queryFn: () => draftsOf(member, { kind: "run", id: String(runId) }).catch(() => []),
+    gcTime: 0,
+  });
   const sheet = useQuery({
     queryKey: ["sheet", runId, paper, of],
     queryFn: () =>
@@ -81,7 +88,7 @@ export default function SheetScreen() {
           <Choice label="Sheet of" value={of} options={whats} onChange={setOf} />
         </section>
       ) : null}
-      {findDraft(runId) ? (
+      {unsaved.data?.length ? (
         <p role="alert" className="border-l-3 border-amber bg-amber-soft px-4 py-2 print:hidden">
           This sheet is of the last saved version. Changes that could not be saved are not on it: go
           back to the run to see why.

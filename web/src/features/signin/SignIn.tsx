@@ -1,8 +1,9 @@
 // The door.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
-import { client, rememberToken, unwrap } from "@/api/client";
+import { client, unwrap } from "@/api/client";
 import { keys } from "@/api/queries";
+import { rememberSession } from "@/api/token";
 import { Button } from "@/ui/Button";
 import { Logo } from "@/ui/Logo";
 import { TextField } from "@/ui/TextField";
@@ -14,7 +15,7 @@ export function SignIn() {
   const signIn = useMutation({
     mutationFn: () => unwrap(client.POST("/api/session", { body: { username, password } })),
     onSuccess: (session) => {
-      rememberToken(session.csrf);
+      rememberSession(session);
       queries.setQueryData(keys.session, session);
     },
   });

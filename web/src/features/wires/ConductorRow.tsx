@@ -65,6 +65,8 @@ export function ConductorRow(props: Props) {
   );
 }
 
+const COVERS = ["thermoplastic", "thermosetting"] as const;
+
 function Kind({ conductor, onChange }: Pick<Props, "conductor" | "onChange">) {
   const known = useCatalogue().data?.conductors ?? [];
   if (conductor.diameter !== undefined || conductor.width !== undefined) {
@@ -89,6 +91,13 @@ function Kind({ conductor, onChange }: Pick<Props, "conductor" | "onChange">) {
           value={build}
           options={["stranded", "solid"].map((value) => ({ value, label: value }))}
           onChange={(next) => onChange({ build: next as "solid" | "stranded" })}
+        />
+        <Select
+          look="word"
+          label="Cover"
+          value={conductor.cover ?? "thermoplastic"}
+          options={COVERS.map((value) => ({ value, label: value }))}
+          onChange={(next) => onChange({ cover: next as (typeof COVERS)[number] })}
         />
       </>
     );

@@ -1,0 +1,105 @@
+"""Sessions that know their member: who asks is found by one query, and not by two."""
+
+from __future__ import annotations
+
+from functools import cache
+from typing import Any
+
+from django.contrib.auth import HASH_SESSION_KEY, SESSION_KEY
+from django.contrib.auth.middleware import AuthenticationMiddleware
+from django.contrib.auth.models import AnonymousUser
+from django.contrib.sessions.backends import db
+from django.db import OperationalError, connection
+from django.http import HttpRequest
+from django.utils import timezone
+from django.utils.crypto import constant_time_compare
+from django.utils.functional import SimpleLazyObject
+
+from accounts.models import Member, MemberSession
+
+
+@cache
+def _fields() -> list[str]:
+    return [field.attname for field in Member._meta.concrete_fields]
+
+
+@cache
+def _found() -> str:
+    columns = ", ".join(f'member."{field.column}"' for field in Member._meta.concrete_fields)
+    return (
+        f"SELECT session.session_data, {columns} "
+        f"FROM {MemberSession._meta.db_table} session "
+        f"LEFT JOIN {Member._meta.db_table} member ON member.id = session.member_id "
+        "WHERE session.session_key = %s AND session.expire_date > %s"
+    )
+
+
+class SessionStore(db.SessionStore):
+    """Django's sessions in the database, in a table with the member beside the session.
+    ``member`` is who is signed in by it, once it is loaded."""
+
+    member: Member | None = None
+
+    @classmethod
+    def get_model_class(cls) -> type[MemberSession]:
+        """The table."""
+        return MemberSession
+
+    def load(self) -> dict[str, Any]:
+        """What the session holds, and its member. Every request asks this: the statement is always
+        the same, and is not composed anew each time."""
+        row = self._row()
+        if row is None:
+            self._session_key = None
+            return {}
+        data, *values = row
+        self.member = Member.from_db(connection.alias, _fields(), values) if values[0] else None
+        return self.decode(data)
+
+    def _row(self) -> tuple[Any, ...] | None:
+        """The session's columns and its member's. The database may have been started again since
+        this connection was made: where it has, it is asked once more, which is cheaper than asking
+        before every request whether it is there."""
+        if connection.in_atomic_block:
+            return self._ask()
+        connection.health_check_done = True
+        try:
+            return self._ask()
+        except OperationalError:
+            connection.close()
+            return self._ask()
+
+    def _ask(self) -> tuple[Any, ...] | None:
+        with connection.cursor() as cursor:
+            cursor.execute(_found(), [self.session_key, timezone.now()])
+            row: tuple[Any, ...] | None = cursor.fetchone()
+        return row
+
+    def create_model_instance(self, data: dict[str, Any]) -> MemberSession:
+        """The session as a row."""
+        row: MemberSession = super().create_model_instance(data)
+        row.member_id = data.get(SESSION_KEY)
+        return row
+
+
+class MemberMiddleware(AuthenticationMiddleware):
+    """Django's own, with the member whom the session was loaded with."""
+
+    def process_request(self, request: HttpRequest) -> None:
+        """Who asks, looked up when that is first asked for."""
+        super().process_request(request)
+        request.user = SimpleLazyObject(lambda: _member(request))
+
+
+def _member(request: HttpRequest) -> Member | AnonymousUser:
+    """Whoever signed in by the session, unless their password is another one since then."""
+    session: Any = request.session
+    user_id = session.get(SESSION_KEY)  # loads it
+    member = session.member
+    if member is None or str(member.pk) != user_id or not member.is_active:
+        return AnonymousUser()
+    if not constant_time_compare(session.get(HASH_SESSION_KEY, ""), member.get_session_auth_hash()):
+        session.flush()
+        return AnonymousUser()
+    found: Member = member
+    return found

@@ -1,0 +1,171 @@
+"""The server's processes: whole requests alone reach Django, so that slow clients hold up nobody.
+
+Every process reads all its connections in one loop (waitress), with a deadline for each request's
+head and body, and a most of connections an address; threads answer what is complete.
+"""
+
+from __future__ import annotations
+
+import argparse
+import os
+import signal
+import socket
+import sys
+import threading
+import time
+from collections import Counter
+from collections.abc import Callable
+from types import FrameType
+from typing import Any
+
+from waitress.adjustments import Adjustments
+from waitress.channel import HTTPChannel
+from waitress.server import TcpWSGIServer
+from waitress.task import ThreadedTaskDispatcher
+
+PROCESSES = 2
+THREADS = 4
+
+DEADLINE_S = 20.0
+"""From a request's first byte to its last."""
+
+MOST_FROM_ONE = 100
+"""Connections that one address may hold open in one process."""
+
+MOST_CONNECTIONS = 1000
+
+_LARGEST_BODY = 8_100_000
+"""Bytes: over this nothing is read; what Django refuses in words is a little less."""
+
+
+class Channel(HTTPChannel):
+    """A connection that knows when the request that it is reading began."""
+
+    began: float | None = None
+
+    def received(self, data: bytes) -> Any:
+        """What waitress does with bytes, and when the first of a request came."""
+        if self.began is None:
+            self.began = time.time()
+        found = super().received(data)
+        if self.request is None:
+            self.began = None
+        return found
+
+
+class Server(TcpWSGIServer):
+    """waitress, with a deadline for requests and a limit for each address."""
+
+    channel_class = Channel
+
+    def maintenance(self, now: float) -> None:
+        """Closes what is idle, and what has not come to its end in time."""
+        super().maintenance(now)
+        for channel in list(self.active_channels.values()):
+            if channel.began is not None and now - channel.began > DEADLINE_S:
+                channel.will_close = True
+
+    def handle_accept(self) -> None:
+        """Takes a connection, unless its address has enough of them."""
+        super().handle_accept()
+        open_ = list(self.active_channels.values())
+        held = Counter(channel.addr[0] for channel in open_)
+        if open_ and held[open_[-1].addr[0]] > MOST_FROM_ONE:
+            open_[-1].will_close = True
+
+
+def make_server(application: Any, listener: socket.socket) -> Server:
+    """A server of an application on a socket that is bound already."""
+    adjustments = Adjustments(
+        sockets=[listener],
+        threads=THREADS,
+        connection_limit=MOST_CONNECTIONS,
+        max_request_body_size=_LARGEST_BODY,
+        max_request_header_size=32_768,
+        cleanup_interval=2,
+        channel_timeout=60,
+        asyncore_use_poll=True,
+        ident=None,
+    )
+    threads = ThreadedTaskDispatcher()
+    threads.set_thread_count(THREADS)
+    return Server(
+        application,
+        {},
+        True,
+        listener,
+        dispatcher=threads,
+        adj=adjustments,
+        bind_socket=False,
+        sockinfo=(listener.family, listener.type, listener.proto, listener.getsockname()),
+    )
+
+
+def main() -> int:
+    """Serve until a signal ends it. Returns the exit status."""
+    parser = argparse.ArgumentParser(prog="config.serving")
+    parser.add_argument("--port", type=int, required=True)
+    parser.add_argument("--parent", type=int, help="process with whose end this ends")
+    options = parser.parse_args()
+    listener = socket.socket()
+    listener.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+    listener.bind(("127.0.0.1", options.port))
+    listener.listen(1024)
+    application = _loaded()
+    children = {_child(application, listener) for _ in range(PROCESSES)}
+    if options.parent:
+        _end_with(options.parent, lambda: os.kill(os.getpid(), signal.SIGTERM))
+    signal.signal(signal.SIGTERM, _stop)
+    signal.signal(signal.SIGINT, _stop)
+    try:
+        while True:
+            ended, _ = os.wait()
+            children.discard(ended)
+            children.add(_child(application, listener))
+    except SystemExit:
+        for child in children:
+            os.kill(child, signal.SIGTERM)
+        return 0
+
+
+def _stop(_number: int, _frame: FrameType | None) -> None:
+    raise SystemExit
+
+
+def _loaded() -> Any:
+    """The application with all that its first request would load, before any process is made: each
+    has that in common with the others, and connections to the database of its own."""
+    from django.urls import get_resolver
+
+    from config.wsgi import application
+
+    _ = get_resolver().url_patterns
+    return application
+
+
+def _child(application: Any, listener: socket.socket) -> int:
+    """A process that serves; its number. It is started anew where it ends."""
+    parent = os.getpid()
+    number = os.fork()
+    if number:
+        return number
+    signal.signal(signal.SIGTERM, signal.SIG_DFL)
+    signal.signal(signal.SIGINT, signal.SIG_IGN)
+    _end_with(parent, lambda: os._exit(0))
+    make_server(application, listener).run()
+    os._exit(0)
+
+
+def _end_with(parent: int, end: Callable[[], None]) -> None:
+    """However the one who started this process ends, its port is held no longer than a second."""
+
+    def watch() -> None:
+        while os.getppid() == parent:
+            time.sleep(1.0)
+        end()
+
+    threading.Thread(target=watch, daemon=True).start()
+
+
+if __name__ == "__main__":
+    sys.exit(main())

@@ -1,0 +1,76 @@
+"""Clients that never finish what they send hold up nobody else."""
+
+from __future__ import annotations
+
+import http.client
+import socket
+import threading
+from typing import Any
+from unittest import TestCase, mock
+
+from config import serving
+
+
+def hello(environ: dict[str, Any], start_response: Any) -> list[bytes]:
+    environ["wsgi.input"].read()
+    start_response("200 OK", [("Content-Length", "5")])
+    return [b"hello"]
+
+
+def closed(client: socket.socket, wait: float = 30.0) -> bool:
+    """Whether the server lets go of a connection that is still sending."""
+    client.settimeout(wait)
+    try:
+        return client.recv(10) == b""
+    except ConnectionResetError:
+        return True
+    except TimeoutError:
+        return False
+
+
+class SlowClients(TestCase):
+    def setUp(self) -> None:
+        listener = socket.socket()
+        listener.bind(("127.0.0.1", 0))
+        listener.listen(256)
+        self.port: int = listener.getsockname()[1]
+        self.server = serving.make_server(hello, listener)
+        self.thread = threading.Thread(target=self.server.run, daemon=True)
+        self.thread.start()
+        self.slow: list[socket.socket] = []
+
+    def tearDown(self) -> None:
+        for each in self.slow:
+            each.close()
+        self.server.task_dispatcher.shutdown()
+        self.server.close()
+
+    def ping(self) -> None:
+        connection = http.client.HTTPConnection("127.0.0.1", self.port, timeout=30)
+        connection.request("GET", "/")
+        self.assertEqual(connection.getresponse().read(), b"hello")
+        connection.close()
+
+    def begin(self) -> socket.socket:
+        """A body of which only the first bytes ever come."""
+        client = socket.create_connection(("127.0.0.1", self.port), timeout=30)
+        client.sendall(b"POST / HTTP/1.1\r\nHost: x\r\nContent-Length: 500000\r\n\r\n{")
+        self.slow.append(client)
+        return client
+
+    def test_64_of_them_hold_no_thread(self) -> None:
+        """Each held thread would leave one ping fewer: there are four of them."""
+        for _ in range(64):
+            self.begin()
+        for _ in range(8):
+            self.ping()
+
+    def test_a_body_that_does_not_end_in_time_is_let_go(self) -> None:
+        with mock.patch.object(serving, "DEADLINE_S", 0.0):
+            self.assertTrue(closed(self.begin()))  # within the server's clean-up
+
+    def test_one_address_holds_no_more_than_its_share(self) -> None:
+        with mock.patch.object(serving, "MOST_FROM_ONE", 8):
+            clients = [self.begin() for _ in range(9)]
+            self.assertTrue(closed(clients[-1]))
+            self.assertFalse(closed(clients[0], wait=0.1))

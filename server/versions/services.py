@@ -1,0 +1,70 @@
+"""Saving by version: the check that nobody saved in between, the write, and the revision."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.db.models import QuerySet
+from django.utils import timezone
+
+from accounts.models import Member
+from versions.models import VersionedDocument
+
+
+class VersionConflict(Exception):
+    """Someone else saved in between. ``current`` is the document's row as it stands now, ``yours``
+    what was to be saved."""
+
+    def __init__(self, current: VersionedDocument, yours: dict[str, Any]) -> None:
+        super().__init__(f"the {current.what} is at version {current.version}")
+        self.current = current
+        self.yours = yours
+
+
+def locked(
+    rows: QuerySet[Any], row_id: int, base_version: int, yours: dict[str, Any] | None = None
+) -> Any:
+    """A row that nobody else can change until the transaction ends.
+
+    Args: rows, those that the member may change; base_version, what the change was made from.
+    Raises: DoesNotExist; VersionConflict, where the document has moved on.
+    """
+    row = rows.select_for_update(of=("self",)).get(id=row_id)
+    check_version(row, base_version, yours or {})
+    return row
+
+
+def check_version(row: VersionedDocument, base_version: int, yours: dict[str, Any]) -> None:
+    """Raises: VersionConflict, where the row is at another version."""
+    if row.version != base_version:
+        raise VersionConflict(row, yours)
+
+
+def write(
+    row: VersionedDocument,
+    member: Member,
+    document: dict[str, Any],
+    restored_from: int | None = None,
+) -> None:
+    """Write a document as the row's next version (its first, where it is new), with its revision.
+
+    What the row tells beside its document is set before. A removed one is there again.
+    """
+    row.version = row.version + 1 if row.pk else 1
+    row.document, row.updated_by, row.removed_at = document, member, None
+    row.save()
+    row.revisions.create(
+        version=row.version, document=document, saved_by=member, restored_from=restored_from
+    )
+
+
+def remove(row: VersionedDocument) -> None:
+    """Put it away; its revisions stay, and it can be brought back."""
+    row.removed_at = timezone.now()
+    row.save(update_fields=["removed_at"])
+
+
+def bring_back(row: VersionedDocument) -> None:
+    """It is there again, as it was."""
+    row.removed_at = None
+    row.save(update_fields=["removed_at"])

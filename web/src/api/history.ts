@@ -1,0 +1,102 @@
+// Every version of what is saved, and what was removed: listed, and brought back, for each kind.
+import { client, type Schemas, unwrap } from "./client";
+import { keys } from "./queries";
+
+export type Version = Schemas["RevisionSummary"];
+
+/** Where a document's versions are: a page of them, newest first, and the way back to one. */
+export type Versions<Detail> = {
+  readonly key: readonly unknown[];
+  readonly list: (before: number | undefined) => Promise<Version[]>;
+  readonly restore: (version: number, baseVersion: number) => Promise<Detail>;
+};
+
+/** Rows of a page: a full one may have another behind it. */
+export const PAGE = 100;
+
+export function runVersions(id: number): Versions<Schemas["RunDetail"]> {
+  return {
+    key: keys.revisions("run", id),
+    list: (before) =>
+      unwrap(
+        client.GET("/api/runs/{run_id}/revisions", {
+          params: { path: { run_id: id }, query: { before: before ?? null } },
+        }),
+      ),
+    restore: (version, baseVersion) =>
+      unwrap(
+        client.POST("/api/runs/{run_id}/revisions/{version}/restore", {
+          params: { path: { run_id: id, version } },
+          body: { base_version: baseVersion },
+        }),
+      ),
+  };
+}
+
+export function boxVersions(jobId: number, name: string): Versions<Schemas["JobBoxDetail"]> {
+  return {
+    key: keys.revisions("box", `${jobId} ${name}`),
+    list: (before) =>
+      unwrap(
+        client.GET("/api/jobs/{job_id}/box/revisions", {
+          params: { path: { job_id: jobId }, query: { name, before: before ?? null } },
+        }),
+      ),
+    restore: async (version, baseVersion) =>
+      (await unwrap(
+        client.POST("/api/jobs/{job_id}/box/revisions/{version}/restore", {
+          params: { path: { job_id: jobId, version }, query: { name } },
+          body: { base_version: baseVersion },
+        }),
+      )) as Schemas["JobBoxDetail"],
+  };
+}
+
+export function benderVersions(id: number): Versions<Schemas["BenderDetail"]> {
+  return {
+    key: keys.revisions("bender", id),
+    list: (before) =>
+      unwrap(
+        client.GET("/api/benders/{bender_id}/revisions", {
+          params: { path: { bender_id: id }, query: { before: before ?? null } },
+        }),
+      ),
+    restore: (version, baseVersion) =>
+      unwrap(
+        client.POST("/api/benders/{bender_id}/revisions/{version}/restore", {
+          params: { path: { bender_id: id, version } },
+          body: { base_version: baseVersion },
+        }),
+      ),
+  };
+}
+
+export type RemovedThing = Schemas["RemovedSummary"];
+
+export function loadRemoved(jobId: number): Promise<Schemas["RemovedFromJob"]> {
+  return unwrap(client.GET("/api/jobs/{job_id}/removed", { params: { path: { job_id: jobId } } }));
+}
+
+export function loadRemovedBenders(): Promise<RemovedThing[]> {
+  return unwrap(client.GET("/api/benders/removed"));
+}
+
+export async function bringBackRun(id: number): Promise<void> {
+  await unwrap(client.POST("/api/runs/{run_id}/bring-back", { params: { path: { run_id: id } } }));
+}
+
+export async function bringBackBox(jobId: number, name: string): Promise<void> {
+  const params = { path: { job_id: jobId }, query: { name } };
+  await unwrap(client.POST("/api/jobs/{job_id}/box/bring-back", { params }));
+}
+
+export async function bringBackBender(id: number): Promise<void> {
+  const params = { path: { bender_id: id } };
+  await unwrap(client.POST("/api/benders/{bender_id}/bring-back", { params }));
+}
+
+/** What is told of a box is put away; runs go on naming it. */
+export async function removeBox(jobId: number, name: string): Promise<void> {
+  const params = { path: { job_id: jobId }, query: { name } };
+  await unwrap(client.DELETE("/api/jobs/{job_id}/box", { params }));
+}

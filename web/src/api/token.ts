@@ -1,0 +1,48 @@
+// Who this page belongs to and the token that its changes carry, said with every request.
+import type { components } from "./schema";
+
+type Session = components["schemas"]["Session"];
+
+let token = "";
+let member = "";
+
+/** Whose page this is from now on. */
+export function rememberSession(session: Session): void {
+  token = session.csrf;
+  member = session.member?.username ?? "";
+}
+
+/** Another token for the same page: signing in, also in another tab, makes the old one void. */
+export async function refreshToken(): Promise<void> {
+  const response = await fetch("/api/session");
+  token = ((await response.json()) as Session).csrf;
+}
+
+/**
+ * Sends a request as this page's. Where another tab has made its token void it is sent once more with
+ * a fresh one; where someone else has signed in there, the server answers it as signed out.
+ */
+export async function send(request: Request): Promise<Response> {
+  const again = request.clone();
+  const response = await fetch(marked(request));
+  if (response.status !== 403 || !(await saysStale(response.clone()))) {
+    return response;
+  }
+  await refreshToken();
+  return fetch(marked(again));
+}
+
+function marked(request: Request): Request {
+  if (request.method !== "GET") {
+    request.headers.set("X-CSRFToken", token);
+  }
+  if (member) {
+    request.headers.set("X-Member", encodeURIComponent(member));
+  }
+  return request;
+}
+
+async function saysStale(response: Response): Promise<boolean> {
+  const problem: unknown = await response.json().catch(() => null);
+  return (problem as { code?: unknown } | null)?.code === "stale-token";
+}

@@ -1,0 +1,92 @@
+// What was left unsaved of this very thing, in other tabs or before: taken up, compared, let go.
+import { useState } from "react";
+import { useStore } from "zustand";
+import { type Draft, draftKey, dropDraft } from "@/model/drafts";
+import type { OpenDocument } from "@/model/savedDocuments";
+import { Button } from "@/ui/Button";
+import { Dialog } from "@/ui/Dialog";
+import { Differences } from "@/ui/Differences";
+import { downloadJson } from "@/ui/downloadJson";
+
+type Props<D> = {
+  readonly each: OpenDocument<D>;
+  readonly drafts: readonly Draft[];
+  readonly openTabs: ReadonlySet<string>;
+  readonly restore: (draft: Draft) => void;
+  /** Why a draft can't be put on the screen; empty where it can. */
+  readonly problem: (document: unknown) => string;
+};
+
+export function DraftsDialog<D>({ each, drafts, openTabs, restore, problem }: Props<D>) {
+  const [left, setLeft] = useState(drafts);
+  const [open, setOpen] = useState(drafts.length > 0);
+  const [compared, setCompared] = useState("");
+  const current = useStore(each.store, (state) => state.current());
+  const gone = (draft: Draft) => {
+    const others = left.filter((other) => other !== draft);
+    setLeft(others);
+    setOpen(others.length > 0);
+  };
+  const discard = async (draft: Draft) => {
+    await dropDraft(draftKey(draft));
+    gone(draft);
+  };
+  const takeUp = async (draft: Draft) => {
+    restore(draft);
+    await dropDraft(draftKey(draft));
+    setOpen(false);
+  };
+  return (
+    <Dialog
+      title="Unsaved changes"
+      description="These were typed here and never reached the server. Nothing is lost until you discard it."
+      open={open}
+      onOpenChange={setOpen}
+    >
+      <ul className="grid gap-4">
+        {left.map((draft) => {
+          const key = draftKey(draft);
+          const why = problem(draft.document);
+          const elsewhere = openTabs.has(draft.tab);
+          return (
+            <li key={key} className="grid gap-2 border-t border-line pt-3">
+              <p>
+                <span className="font-semibold">{new Date(draft.changed).toLocaleString()}</span>
+                <span className="text-soft">
+                  {`, made from version ${draft.baseVersion}`}
+                  {elsewhere ? "; still open in another tab" : ""}
+                </span>
+              </p>
+              {why ? <p className="text-brick">It can\u2019t be shown: {why}.</p> : null}
+              {compared === key ? (
+                <Differences
+                  mine={draft.document}
+                  theirs={current}
+                  names={["Unsaved", "As it is here"]}
+                />
+              ) : null}
+              <div className="flex flex-wrap justify-end gap-2">
+                {why ? null : (
+                  <Button onClick={() => setCompared(compared === key ? "" : key)}>
+                    {compared === key ? "Hide" : "Compare"}
+                  </Button>
+                )}
+                {why ? (
+                  <Button onClick={() => downloadJson(draft.document, `${draft.title}.draft`)}>
+                    Download
+                  </Button>
+                ) : null}
+                {elsewhere ? null : <Button onClick={() => void discard(draft)}>Discard</Button>}
+                {why ? null : (
+                  <Button weight="main" onClick={() => void takeUp(draft)}>
+                    Restore
+                  </Button>
+                )}
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+    </Dialog>
+  );
+}

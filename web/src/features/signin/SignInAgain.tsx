@@ -1,0 +1,57 @@
+// The session has ended: signed in again in place, and what was being saved goes on.
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { type FormEvent, useState } from "react";
+import { client, unwrap } from "@/api/client";
+import { keys } from "@/api/queries";
+import { rememberSession } from "@/api/token";
+import { signedInAgain } from "@/model/savedDocuments";
+import { Button } from "@/ui/Button";
+import { Dialog } from "@/ui/Dialog";
+import { TextField } from "@/ui/TextField";
+
+export function SignInAgain({ member, done }: { member: string; done: () => void }) {
+  const queries = useQueryClient();
+  const [password, setPassword] = useState("");
+  const signIn = useMutation({
+    mutationFn: () => unwrap(client.POST("/api/session", { body: { username: member, password } })),
+    onSuccess: (session) => {
+      rememberSession(session);
+      queries.setQueryData(keys.session, session);
+      done();
+      signedInAgain();
+      void queries.invalidateQueries({ predicate: ({ state }) => state.status === "error" });
+    },
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    signIn.mutate();
+  };
+  return (
+    <Dialog
+      title="Sign in again"
+      description="Your session has ended. What you typed is kept here, and is saved as soon as you are back."
+      open
+    >
+      <form onSubmit={submit} className="grid gap-4">
+        <TextField label="Name" value={member} autoComplete="username" readOnly />
+        <TextField
+          label="Password"
+          type="password"
+          autoComplete="current-password"
+          value={password}
+          onChange={(event) => setPassword(event.target.value)}
+          required
+          {...(signIn.error ? { problem: signIn.error.message } : {})}
+        />
+        <div className="flex justify-end gap-2">
+          <Button weight="quiet" onClick={() => window.location.assign("/")}>
+            Sign in as someone else
+          </Button>
+          <Button type="submit" weight="main" disabled={signIn.isPending}>
+            Sign in
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
