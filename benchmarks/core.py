@@ -2,13 +2,11 @@
 
 from __future__ import annotations
 
-import statistics
-import time
-from collections.abc import Callable, Sequence
 from typing import Any
 
-from benchmarks.row import Row, at_most
+from benchmarks.row import Row, at_most, within
 from benchmarks.runs import TWELVE
+from benchmarks.unit import InUnits, in_units
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
@@ -43,32 +41,23 @@ def run_of(bends: int) -> dict[str, Any]:
 
 
 def measure() -> list[Row]:
-    """Medians for 6, 60 and 600 bends, and how they grow."""
-    medians = {bends: _median_ms(run_of(bends), times) for bends, times in _SIZES.items()}
-    rows = [at_most("planning 6 bends in the core, median", medians[6], 1, "ms")]
+    """Medians in units of the fixed loop, and how they grow."""
+    taken = {bends: _planning(run_of(bends), times) for bends, times in _SIZES.items()}
+    rows = [within("planning 6 bends in the core", taken[6], 10)]
     for small, large in ((6, 60), (60, 600)):
-        growth = medians[large] / medians[small]
+        growth = taken[large].units / taken[small].units
         # Linear is 10; more than 15 would be another power.
         rows.append(at_most(f"… {large} bends against {small}, ratio", growth, 15, "x"))
-    twelve = _median_ms(TWELVE, 150)
-    what = "planning 12 features with what is there, candidates and findings, median"
-    rows.append(at_most(what, twelve, 10, "ms"))
+    what = "planning 12 features with what is there, candidates and findings"
+    rows.append(within(what, _planning(TWELVE, 150), 80))
     piece = read_run(run_of(12))
-    handled = _median([lambda: handle_run(piece)] * 15)
-    rows.append(
-        at_most("orders and simulation of a 12-bend piece in the core, median", handled, 100, "ms")
-    )
+    handled = in_units(lambda: handle_run(piece), 15)
+    rows.append(within("orders and simulation of a 12-bend piece in the core", handled, 700))
     racked = read_run(rack_of(20, 8))
-    rows.append(
-        at_most(
-            "a rack of 20 eight-bend pipes in the core, median",
-            _median([lambda: plan_rack(racked)] * 15),
-            200,
-            "ms",
-        )
-    )
+    rack = in_units(lambda: plan_rack(racked), 15)
+    rows.append(within("a rack of 20 eight-bend pipes in the core", rack, 500))
     checks = [
-        _median([lambda read=read, asked=asked: read(asked)] * 40)
+        in_units(lambda read=read, asked=asked: read(asked), 40)
         for read, asked in (
             (fill_document, fill_of(60)),
             (fill_document, FACTORS),
@@ -78,7 +67,7 @@ def measure() -> list[Row]:
         )
     ]
     what = "any check in the core (60 conductors, factors, box, pull box, holes), the slowest"
-    rows.append(at_most(what, max(checks), 5, "ms"))
+    rows.append(within(what, max(checks, key=lambda check: check.units), 35))
     return rows
 
 
@@ -137,14 +126,5 @@ def rack_of(pipes: int, bends: int) -> dict[str, Any]:
     return {**run_of(bends), "rack": rack}
 
 
-def _median_ms(document: dict[str, Any], times: int) -> float:
-    return _median([lambda: plan_run(read_run(document))] * times)
-
-
-def _median(calls: Sequence[Callable[[], object]]) -> float:
-    taken = []
-    for call in calls:
-        began = time.perf_counter()
-        call()
-        taken.append(time.perf_counter() - began)
-    return statistics.median(taken) * 1000
+def _planning(document: dict[str, Any], times: int) -> InUnits:
+    return in_units(lambda: plan_run(read_run(document)), times)

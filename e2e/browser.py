@@ -30,12 +30,17 @@ _WEBGL = ("--use-angle=swiftshader", "--enable-unsafe-swiftshader")
 
 
 class Browser:
-    """One window of a browser with nothing in it from before."""
+    """One window of a browser with nothing in it from before, unless its folder is given."""
 
     def __init__(
-        self, size: tuple[int, int] = DESK, *, dark: bool = False, webgl: bool = False
+        self,
+        size: tuple[int, int] = DESK,
+        *,
+        dark: bool = False,
+        webgl: bool = False,
+        folder: str = "",
     ) -> None:
-        self.folder = tempfile.mkdtemp(prefix="yarrow-chromium-")
+        self.folder = folder or tempfile.mkdtemp(prefix="yarrow-chromium-")
         options = webdriver.ChromeOptions()
         options.binary_location = shutil.which("chromium") or "/usr/bin/chromium"
         for flag in (*_FLAGS, *(_WEBGL if webgl else ())):
@@ -59,6 +64,11 @@ class Browser:
         """End the browser and what it left behind."""
         self.driver.quit()
         shutil.rmtree(self.folder, ignore_errors=True)
+
+    def process(self) -> int:
+        """The number of the browser's first process."""
+        found: int = self.driver.capabilities["goog:processID"]
+        return found
 
     def drag(self, element: WebElement, across: int, down: int) -> None:
         """Press on an element, drag, and let go."""

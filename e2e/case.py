@@ -38,7 +38,6 @@ class PageTest(LiveServerTestCase):
 
     def tearDown(self) -> None:
         # Leave no request under way against a database that is about to be emptied.
-        self.browser.command("Network.enable")
         self.offline(False)
         self.browser.driver.get("about:blank")
         looks = [False] * _LOOKS
@@ -86,7 +85,8 @@ class PageTest(LiveServerTestCase):
         return run
 
     def offline(self, gone: bool) -> None:
-        """Take the connection away, or give it back."""
+        """Take the connection of the tab in front away, or give it back."""
+        self.browser.command("Network.enable")
         self.browser.command(
             "Network.emulateNetworkConditions",
             offline=gone, latency=0, downloadThroughput=-1, uploadThroughput=-1,

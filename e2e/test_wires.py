@@ -263,9 +263,13 @@ class AtABox(PageTest):
         box.version += 1
         box.save()
         browser.press("A device in the middle", "button[role=checkbox], label")
-        browser.see_text("changed this box meanwhile", "[role=status]")
+        browser.see_text("saved this box in the meantime", "[role=dialog]")
         box.refresh_from_db()
         self.assertNotIn("device", box.document)
+        browser.press("Keep mine as the next version")
+        browser.see_text("Saved", "[role=status]")
+        box.refresh_from_db()
+        self.assertTrue(box.document["device"])
 
     def test_large_wire_is_checked_by_the_box_at_hand(self) -> None:
         browser = self.browser

@@ -8,9 +8,11 @@ import sys
 from types import FrameType
 
 from launcher.bench import bench
+from launcher.check_data import check_data
 from launcher.contract import contract
 from launcher.demo import PORT, demo
 from launcher.dev import dev
+from launcher.mutants import mutants
 from launcher.pictures import pictures
 from launcher.say import GiveUp, complain
 from launcher.testing import test
@@ -25,7 +27,14 @@ def main() -> int:
             return demo(port=options.port, fresh=options.fresh)
         if options.command == "test":
             return test(options.labels)
-        others = {"dev": dev, "bench": bench, "contract": contract, "pictures": pictures}
+        others = {
+            "dev": dev,
+            "bench": bench,
+            "check-data": check_data,
+            "contract": contract,
+            "mutants": mutants,
+            "pictures": pictures,
+        }
         return others[options.command]()
     except GiveUp as error:
         complain(f"\n{error}")
@@ -45,7 +54,11 @@ def _parser() -> argparse.ArgumentParser:
     test_command.add_argument("labels", nargs="*", help="tests to run alone, without the checks")
     commands.add_parser("dev", help="a server and page that reload")
     commands.add_parser("bench", help="measure the speed and write docs/benchmarks.md")
+    commands.add_parser(
+        "check-data", help="read all that the demo's database holds, say what fails"
+    )
     commands.add_parser("contract", help="write the API's contract and the page's types anew")
+    commands.add_parser("mutants", help="whether the core's tests notice small bugs (ten minutes)")
     commands.add_parser("pictures", help="take docs/screenshots anew")
     return parser
 

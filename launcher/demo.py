@@ -16,6 +16,7 @@ from launcher.setup import set_up
 
 PORT = 8600
 _PATIENCE = 30
+_ORPHAN_ENDS_S = 3.0
 
 
 def demo(*, port: int = PORT, fresh: bool = False) -> int:
@@ -43,26 +44,39 @@ def demo(*, port: int = PORT, fresh: bool = False) -> int:
 
 
 def _check_port(port: int) -> None:
+    """A server of ours whose start was killed ends by itself, and its port is waited for.
+
+    Raises: GiveUp, where the port is somebody else's.
+    """
+    end = time.monotonic() + _ORPHAN_ENDS_S
+    while not _is_free(port):
+        if time.monotonic() > end:
+            raise GiveUp(
+                f"Port {port} is in use. Stop what is there, or: ./yarrow demo --port {port + 1}"
+            )
+        time.sleep(0.1)
+
+
+def _is_free(port: int) -> bool:
     with socket.socket() as probe:
         probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
         try:
             probe.bind(("127.0.0.1", port))
         except OSError:
-            raise GiveUp(
-                f"Port {port} is in use. Stop what is there, or: ./yarrow demo --port {port + 1}"
-            ) from None
+            return False
+    return True
 
 
 def serve(port: int, environment: dict[str, str]) -> subprocess.Popen[bytes]:
-    """gunicorn, in a session of its own so that Ctrl-C reaches us and not it."""
-    command = [
-        PYTHON, "-m", "gunicorn", "config.wsgi:application", "--bind", f"127.0.0.1:{port}",
-        "--workers", "2", "--threads", "4", "--worker-tmp-dir", "/dev/shm",
-        "--chdir", ROOT / "server", "--pythonpath", ROOT / "core", "--log-level", "warning",
-    ]  # fmt: skip
+    """The server, in a session of its own so that Ctrl-C reaches us and not it."""
+    path = os.pathsep.join((str(ROOT / "core"), str(ROOT / "server")))
     return subprocess.Popen(
-        [str(part) for part in command],
-        env={**os.environ, **environment},
+        [
+            *(str(PYTHON), "-m", "config.serving"),
+            *("--port", str(port), "--parent", str(os.getpid())),
+        ],
+        cwd=ROOT / "server",
+        env={**os.environ, **environment, "PYTHONPATH": path},
         start_new_session=True,
     )
 

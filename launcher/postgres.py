@@ -12,15 +12,18 @@ import socket
 from collections.abc import Iterator, Sequence
 from contextlib import contextmanager
 from pathlib import Path
+from threading import Event, Thread
 
 from launcher.debian import ensure_packages
 from launcher.keys import keys
 from launcher.places import ROOT, STATE
 from launcher.processes import answers, run
-from launcher.say import GiveUp
+from launcher.say import GiveUp, complain, say
 
 _AS_ROOT_USER = "postgres"
 """PostgreSQL refuses root; Debian's package makes this user."""
+
+_LOOK_EVERY_S = 1.0
 
 
 def ensure_postgres() -> Path:
@@ -58,15 +61,47 @@ def cluster(name: str, *, fresh: bool = False, durable: bool = True) -> Iterator
             tool.remove()
         tool.ensure_made()
         port = tool.start(durable)
+        ended = Event()
+        keeper = Thread(target=_keep, args=(tool, port, durable, ended), daemon=True)
         try:
             tool.ensure_database(port)
-            yield {
-                "YARROW_DB_PORT": str(port),
-                "YARROW_DB_PASSWORD": keys()["database"],
-                "YARROW_SECRET_KEY": keys()["django"],
-            }
+            keeper.start()
+            yield _environment(port)
         finally:
+            ended.set()
+            if keeper.ident:
+                keeper.join()
             tool.stop()
+
+
+def _keep(tool: _Tool, port: int, durable: bool, ended: Event) -> None:
+    """Starts the cluster again, where it was, whenever it has died, until we end."""
+    while not ended.wait(_LOOK_EVERY_S):
+        if tool.alive() or tool.running_port():  # the second: ended, and not yet buried
+            continue
+        try:
+            tool.start(durable, port)
+            say("· The database had ended; it is started again.")
+        except GiveUp as error:
+            complain(f"The database has ended and does not start; I go on trying. {error}")
+
+
+def _environment(port: int) -> dict[str, str]:
+    """In which Django finds a cluster on that port."""
+    return {
+        "YARROW_DB_PORT": str(port),
+        "YARROW_DB_PASSWORD": keys()["database"],
+        "YARROW_SECRET_KEY": keys()["django"],
+    }
+
+
+def running(name: str) -> dict[str, str] | None:
+    """The environment in which Django finds a cluster that another start runs; None: there is none.
+
+    Raises: GiveUp.
+    """
+    port = _Tool(ensure_postgres(), _data_folder(name)).running_port()
+    return _environment(port) if port else None
 
 
 @contextmanager
@@ -122,12 +157,15 @@ class _Tool:
             password.unlink()
         self.made.touch()
 
-    def start(self, durable: bool) -> int:
-        """Start the cluster, or find it still running from a start that was killed. The port."""
-        running = self._running_port()
-        if running:
-            return running
-        port = free_port()
+    def start(self, durable: bool, port: int | None = None) -> int:
+        """Start the cluster, or find it still running from a start that was killed. The port.
+
+        Args: port, where it has to listen; None for any that is free.
+        """
+        there = self.running_port()
+        if there:
+            return there
+        port = port or free_port()
         self.log.touch(mode=0o600)
         self._give(self.log)
         options = f"-c listen_addresses=127.0.0.1 -c port={port} -c unix_socket_directories=''"
@@ -146,14 +184,23 @@ class _Tool:
 
     def stop(self) -> None:
         """Stop the cluster if it runs."""
-        if self.data.is_dir() and self._running_port():
+        if self.alive():
             self._run("pg_ctl", "-D", self.data, "-m", "fast", "-w", "stop")
 
     def remove(self) -> None:
         """Remove the data folder."""
         shutil.rmtree(self.data, ignore_errors=True)
 
-    def _running_port(self) -> int | None:
+    def alive(self) -> bool:
+        """Whether its first process is there: asked often, so without a program of its own."""
+        try:
+            first = (self.data / "postmaster.pid").read_text().split("\n", 1)[0]
+            return Path(f"/proc/{int(first)}/cmdline").read_bytes() != b""
+        except (OSError, ValueError):
+            return False
+
+    def running_port(self) -> int | None:
+        """Where the cluster listens; None where it does not run."""
         status: list[str | Path] = [
             *self._as_user(),
             self.programs / "pg_ctl",

@@ -33,12 +33,17 @@ def set_up(*, for_tests: bool, build: bool = True) -> dict[str, str]:
 
 
 def ensure_browser() -> None:
-    """Chromium and the driver of the same version, from Debian. Raises: GiveUp."""
+    """Chromium and the driver of the same version, and what shows a PDF, from Debian.
+
+    Raises: GiveUp.
+    """
     with step("Chromium and its driver"):
         versions = {_major_version(program) for program in ("chromium", "chromedriver")}
         if None in versions or len(versions) > 1:
             # Both at once: one that was there is brought to the version of the other.
             ensure_debian(["chromium", "chromium-driver"])
+        if shutil.which("pdftoppm") is None:
+            ensure_debian(["poppler-utils"])
 
 
 def _major_version(program: str) -> str | None:

@@ -3,15 +3,18 @@
 from __future__ import annotations
 
 import os
+import signal
 import socket
 import stat
 import subprocess
+import sys
 import tempfile
 import unittest
 from pathlib import Path
+from threading import Event
 from unittest import mock
 
-from launcher import debian, demo, keys, node_env, postgres
+from launcher import debian, demo, keys, node_env, places, postgres
 from launcher.say import GiveUp
 
 
@@ -56,6 +59,22 @@ class Database(Folder):
         with postgres.cluster("heal", durable=False):
             self.assertEqual((data / "yarrow-made").stat().st_mtime_ns, made)
 
+    def test_a_cluster_that_dies_is_started_again_where_it_was(self) -> None:
+        data = postgres._data_folder("die")
+        self.addCleanup(subprocess.run, ["rm", "-rf", str(data)], check=False)
+        started = Event()
+        with (
+            mock.patch.object(postgres, "_LOOK_EVERY_S", 0.05),
+            mock.patch.object(postgres, "say", side_effect=lambda _: started.set()),
+            postgres.cluster("die", durable=False) as environment,
+        ):
+            first = int((data / "postmaster.pid").read_text().split("\n")[0])
+            os.kill(first, signal.SIGKILL)
+            self.assertTrue(started.wait(60))
+            self.assertEqual(postgres.running("die"), environment)
+            self.assertNotEqual(int((data / "postmaster.pid").read_text().split("\n")[0]), first)
+        self.assertIsNone(postgres.running("die"))
+
     def test_where_the_postgres_user_can_t_reach_the_folder_the_data_goes_elsewhere(self) -> None:
         if os.geteuid() != 0:
             self.assertEqual(postgres._data_folder("x"), self.state / "postgres-x")
@@ -64,13 +83,28 @@ class Database(Folder):
         self.assertEqual(postgres._data_folder("x").parts[:4], ("/", "var", "lib", "yarrow"))
 
 
+class Orphans(unittest.TestCase):
+    def test_the_port_of_a_server_whose_start_was_killed_becomes_free(self) -> None:
+        port = postgres.free_port()
+        database = {"YARROW_DB_PORT": "1", "YARROW_DB_PASSWORD": "x", "YARROW_SECRET_KEY": "x"}
+        start = f"import os, signal\nfrom launcher import demo\ndemo.serve({port}, {database})\n"
+        killed = "while demo._is_free({0}): pass\nos.kill(os.getpid(), signal.SIGKILL)"
+        done = subprocess.run(
+            [sys.executable, "-c", start + killed.format(port)], cwd=places.ROOT, check=False
+        )
+        self.assertEqual(done.returncode, -signal.SIGKILL)
+        self.assertFalse(demo._is_free(port))
+        demo._check_port(port)  # waits for it, and gives up where it stays taken
+
+
 class Words(unittest.TestCase):
     def test_a_port_in_use_is_a_clear_word_and_another_to_try(self) -> None:
         with socket.socket() as taken:
             taken.bind(("127.0.0.1", 0))
             taken.listen()
             port = taken.getsockname()[1]
-            with self.assertRaisesRegex(GiveUp, f"Port {port} is in use.*--port {port + 1}"):
+            short = mock.patch.object(demo, "_ORPHAN_ENDS_S", 0.0)
+            with short, self.assertRaisesRegex(GiveUp, f"Port {port} is in use.*--port {port + 1}"):
                 demo.demo(port=port)
 
     def test_without_the_right_to_install_the_line_to_run_is_told(self) -> None:

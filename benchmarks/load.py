@@ -1,0 +1,170 @@
+"""People at work at the same time, each with a run of their own, against the empty answer alone.
+
+Each opens their job and their run, then types: a key every 0.7 s is a plan, every 5 s a save, every
+minute a sheet. Nobody waits for another's answer, and a key comes when its time has come.
+"""
+
+from __future__ import annotations
+
+import http.client
+import json
+import random
+import statistics
+import threading
+import time
+from collections import defaultdict
+from typing import Any
+
+from benchmarks.row import Row, at_most
+from benchmarks.runs import random_run
+
+PEOPLE = (10, 50, 100)
+PROMISED = 50
+_MULTIPLE = 25
+_SECONDS = 20.0
+_KEY_S, _SAVE_S, _SHEET_S = 0.7, 5.0, 60.0
+
+Taken = dict[str, list[float]]
+
+
+class Person:
+    """One member with a run, a signed-in connection, and what their answers took."""
+
+    def __init__(self, port: int, number: int) -> None:
+        self.chance = random.Random(number)
+        conduit = {"type": "emt", "size": "1/2"}
+        self.document: dict[str, Any] = random_run(self.chance, "in", conduit, "hand-emt-1/2", 1.0)
+        self.job, self.run, cookie = _moved_in(number, self.document)
+        self.version = 1
+        self.headers = {"Content-Type": "application/json", "Cookie": cookie}
+        self.connection = http.client.HTTPConnection("127.0.0.1", port, timeout=60)
+        self.taken: Taken = defaultdict(list)
+        session = self.ask("", "GET", "/api/session")
+        self.headers["X-CSRFToken"] = session["csrf"]
+
+    def ask(self, what: str, method: str, path: str, body: Any = None) -> Any:
+        """One request; what it took is kept under its name. Raises: RuntimeError, if refused."""
+        data = None if body is None else json.dumps(body).encode()
+        began = time.perf_counter()
+        self.connection.request(method, path, data, self.headers)
+        answer = self.connection.getresponse()
+        text = answer.read()
+        if what:
+            self.taken[what].append(time.perf_counter() - began)
+        if answer.status >= 400:
+            raise RuntimeError(f"{method} {path}: {answer.status} {text[:200]!r}")
+        for cookie in answer.headers.get_all("Set-Cookie") or ():
+            self.headers["Cookie"] += "; " + cookie.partition(";")[0]
+        return json.loads(text) if text[:1] in b"[{" else None
+
+    def work(self, until: float) -> None:
+        """From opening the job to the end of the time."""
+        self.ask("open a job", "GET", f"/api/jobs/{self.job}")
+        self.ask("open a run", "GET", f"/api/runs/{self.run}")
+        now = time.perf_counter()
+        due = {
+            step: now + self.chance.uniform(0, every)
+            for step, every in ((self.key, _KEY_S), (self.save, _SAVE_S), (self.sheet, _SHEET_S))
+        }
+        every = {self.key: _KEY_S, self.save: _SAVE_S, self.sheet: _SHEET_S}
+        while True:
+            step = min(due, key=lambda each: due[each])
+            if due[step] > until:
+                return
+            time.sleep(max(due[step] - time.perf_counter(), 0))
+            step()
+            due[step] = max(due[step] + every[step], time.perf_counter())
+
+    def key(self) -> None:
+        """Another number in the walk, planned."""
+        walk = self.document["walk"]
+        walk[-1] = {**walk[-1], "at": f"{float(walk[-1]['at']) + self.chance.random():.4f}"}
+        self.ask("a key", "POST", "/api/plan", self.document)
+
+    def save(self) -> None:
+        """The run as it is now, as the next version."""
+        body = {"document": self.document, "base_version": self.version}
+        self.version = self.ask("a save", "PUT", f"/api/runs/{self.run}", body)["version"]
+
+    def sheet(self) -> None:
+        """The run's page for the bench."""
+        self.ask("a sheet", "GET", f"/api/runs/{self.run}/sheet.svg")
+
+
+def measure(port: int) -> list[Row]:
+    """The 95th percentiles of all answers, and the promise for fifty people."""
+    rows = []
+    people = [Person(port, number) for number in range(max(PEOPLE))]
+    for count in PEOPLE:
+        alone = _alone_ms(people[0])
+        taken = _at_work(people[:count])
+        everything = _at(sorted(each for times in taken.values() for each in times), 0.95)
+        kinds = ", ".join(
+            f"{what} {statistics.median(times) * 1000:.0f}" for what, times in taken.items()
+        )
+        rows.append(
+            Row(f"{count} people at work, medians in ms: {kinds}", f"{_count(taken)} answers")
+        )
+        what = f"… 95th percentile of all ({everything * 1000:.0f} ms), of the empty answer alone"
+        multiple = everything * 1000 / alone
+        told = at_most(what, multiple, _MULTIPLE, "x")
+        rows.append(told if count == PROMISED else Row(what, told.measured))
+    return rows
+
+
+def _at_work(people: list[Person]) -> Taken:
+    for person in people:
+        person.taken = defaultdict(list)
+    until = time.perf_counter() + _SECONDS
+    failed: list[Exception] = []
+
+    def work(person: Person) -> None:
+        try:
+            person.work(until)
+        except Exception as error:  # a refusal in a thread is one of the whole measurement
+            failed.append(error)
+
+    threads = [threading.Thread(target=work, args=(person,)) for person in people]
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join()
+    if failed:
+        raise failed[0]
+    taken: Taken = defaultdict(list)
+    for person in people:
+        for what, times in person.taken.items():
+            taken[what] += times
+    return taken
+
+
+def _alone_ms(person: Person) -> float:
+    """The empty answer, with nobody else there."""
+    person.taken = defaultdict(list)
+    for _ in range(200):
+        person.ask("nothing", "GET", "/api/nothing")
+    return statistics.median(person.taken["nothing"]) * 1000
+
+
+def _at(ordered: list[float], share: float) -> float:
+    return ordered[int(len(ordered) * share) - 1]
+
+
+def _count(taken: Taken) -> int:
+    return sum(map(len, taken.values()))
+
+
+def _moved_in(number: int, document: dict[str, Any]) -> tuple[int, int, str]:
+    """A member with a job and a run: their numbers, and the cookie of a session."""
+    from django.test import Client
+
+    from accounts.models import Crew, Member
+    from jobs.services import create_job, create_run
+
+    crew, _ = Crew.objects.get_or_create(name=f"Crew at work {number % 10}")
+    member = Member.objects.create(username=f"person-{number}-{time.time_ns()}", crew=crew)
+    job = create_job(member, name=f"Job {number}", place="", units="in")
+    run = create_run(member, job.id, document)
+    client = Client()
+    client.force_login(member, "django.contrib.auth.backends.ModelBackend")
+    return job.id, run.id, f"sessionid={client.cookies['sessionid'].value}"
