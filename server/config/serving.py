@@ -111,10 +111,10 @@ def main() -> int:
     listener.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
     listener.bind(("127.0.0.1", options.port))
     listener.listen(1024)
-    application = _loaded()
-    children = {_child(application, listener) for _ in range(PROCESSES)}
     if options.parent:
         _end_with(options.parent, lambda: os.kill(os.getpid(), signal.SIGTERM))
+    application = _loaded()
+    children = {_child(application, listener) for _ in range(PROCESSES)}
     signal.signal(signal.SIGTERM, _stop)
     signal.signal(signal.SIGINT, _stop)
     try:
