@@ -25,6 +25,14 @@ _FLAGS = (
     "--hide-scrollbars", "--force-device-scale-factor=1",
 )  # fmt: skip
 
+_WORDS = """
+const seen = element => element.checkVisibility({visibilityProperty: true, opacityProperty: true});
+const text = element => (seen(element) ? element.innerText ?? element.textContent : '').trim();
+const all = selector => [...document.querySelectorAll(selector)];
+"""
+"""What is looked for is found in the page, in one question for each look: elements asked one by
+one would take more of the machine than the page itself does."""
+
 _WEBGL = ("--use-angle=swiftshader", "--enable-unsafe-swiftshader")
 """WebGL by the software renderer: machines that run tests have no graphics card."""
 
@@ -74,7 +82,7 @@ class Browser:
         """Press on an element, drag, and let go."""
         ActionChains(self.driver).drag_and_drop_by_offset(element, across, down).perform()
 
-    def command(self, name: str, **values: Any) -> Any:
+    def command(self, name: str, /, **values: Any) -> Any:
         """A command of the browser's own protocol."""
         return self.driver.execute_cdp_cmd(name, values)
 
@@ -90,6 +98,10 @@ class Browser:
         wait = WebDriverWait(self.driver, PATIENCE, poll_frequency=0.05)
         return wait.until(look, f"never saw: {what}")
 
+    def ask(self, script: str, *values: Any) -> Any:
+        """What a script in the page finds; ``all``, ``seen`` and ``text`` are words it may use."""
+        return self.driver.execute_script(_WORDS + script, *values)
+
     def all(self, selector: str) -> list[WebElement]:
         """Everything that a CSS selector finds now."""
         return self.driver.find_elements(By.CSS_SELECTOR, selector)
@@ -97,30 +109,31 @@ class Browser:
     def see(self, selector: str) -> WebElement:
         """The first visible element of a selector, as soon as there is one."""
         found: WebElement = self.until(
-            lambda: next((e for e in self.all(selector) if e.is_displayed()), None), selector
+            lambda: self.ask("return all(arguments[0]).find(seen)", selector), selector
         )
         return found
 
     def see_text(self, text: str, within: str = "body") -> None:
         """Wait until a text stands somewhere."""
-        self.until(lambda: any(text in e.text for e in self.all(within)), f"{text!r} in {within}")
+        look = "return all(arguments[1]).some(one => text(one).includes(arguments[0]))"
+        self.until(lambda: self.ask(look, text, within), f"{text!r} in {within}")
 
     def gone(self, text: str, within: str = "body") -> None:
         """Wait until a text stands nowhere."""
-        self.until(lambda: all(text not in e.text for e in self.all(within)), f"no {text!r}")
+        look = "return !all(arguments[1]).some(one => text(one).includes(arguments[0]))"
+        self.until(lambda: self.ask(look, text, within), f"no {text!r}")
 
     def press(self, name: str, role: str = "button, a, [role=menuitem], [role=option]") -> None:
         """Press the control of that name, which is its label or begins its text."""
-
-        def find() -> WebElement | None:
-            for element in self.all(role):
-                label = element.get_attribute("aria-label") or element.text
-                if label.startswith(name) and element.is_displayed() and element.is_enabled():
-                    return element
-            return None
-
-        found: WebElement = self.until(find, f"a control {name!r}")
-        self.driver.execute_script("arguments[0].scrollIntoView({block: 'nearest'})", found)
+        look = """
+        const called = one => one.getAttribute('aria-label') || text(one);
+        const found = all(arguments[1]).find(
+            one => called(one).startsWith(arguments[0]) && seen(one) && !one.matches(':disabled')
+        );
+        found?.scrollIntoView({block: 'nearest'});
+        return found
+        """
+        found: WebElement = self.until(lambda: self.ask(look, name, role), f"a control {name!r}")
         found.click()
 
     def field(self, path: str) -> WebElement:
@@ -154,8 +167,9 @@ class Browser:
 
     def marks(self) -> list[str]:
         """The readings in the table of marks, top to bottom."""
-        cells = self.all("tr[data-mark] [data-reading]")
-        return [cell.get_attribute("data-reading") or "" for cell in cells]
+        cells = "tr[data-mark] [data-reading]"
+        found = self.ask("return all(arguments[0]).map(one => one.dataset.reading)", cells)
+        return [str(reading) for reading in found]
 
     def see_marks(self, *marks: str) -> None:
         """Wait until these are the marks."""

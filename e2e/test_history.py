@@ -12,7 +12,7 @@ PRESS_HALL = "Press hall feed, bay 2"
 class History(PageTest):
     def test_a_box_has_its_versions_and_comes_back_when_it_was_forgotten(self) -> None:
         browser = self.browser
-        self.sign_in()
+        self.enter()
         box = SiteBox.objects.get(key="press hall junction")
         self.go(f"/jobs/{box.job_id}/box?name=Press%20hall%20junction")
         browser.see("[data-met]")
@@ -71,7 +71,7 @@ class History(PageTest):
             run.key = f"copy{number}"
             run.name = f"Copy {number:03}"
             run.save()
-        self.sign_in()
+        self.enter()
         self.go(f"/jobs/{run.job_id}")
         browser.until(lambda: len(browser.all("main a[href^='/runs/']")) == 100, "the first page")
         browser.press(f"{there + 20} more runs")

@@ -74,7 +74,7 @@ class Keystrokes(PageTest):
         run = self.run_named(PRESS_HALL)
         killed = Browser()
         self.addCleanup(killed.close)
-        self.sign_in(browser=killed)
+        self.enter(browser=killed)
         self.go(f"/runs/{run.id}", killed)
         killed.see("svg[aria-label^='The unbent pipe']")
         killed.command("Network.enable")
@@ -88,8 +88,8 @@ class Keystrokes(PageTest):
 
         again = Browser(folder=killed.folder)
         self.addCleanup(again.close)
-        again.driver.delete_all_cookies()
-        self.sign_in(browser=again)
+        self.enter(browser=again)
+        self.go("/", again)
         again.see_text(PRESS_HALL, "section")
         self.go(f"/runs/{run.id}", again)
         again.see_text("made from version 1", "[role=dialog]")
@@ -134,7 +134,7 @@ class Keystrokes(PageTest):
 
     def test_a_box_typed_while_the_server_is_away_is_saved_when_it_is_back(self) -> None:
         browser = self.browser
-        self.sign_in()
+        self.enter()
         box = SiteBox.objects.get(key="press hall junction")
         path = f"/jobs/{box.job_id}/box?name=Press%20hall%20junction"
         self.go(path)

@@ -35,7 +35,8 @@ class Measuring(PageTest):
 
     def test_a_pipe_to_cross_is_a_saddle_with_its_centre_on_the_notch(self) -> None:
         browser = self.browser
-        self.sign_in()
+        self.enter()
+        self.go("/")
         browser.press("Saltmarsh Cider Works")
         browser.press("New run")
         browser.see("[data-cut]")

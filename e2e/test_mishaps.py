@@ -92,7 +92,7 @@ class Mishaps(PageTest):
         run = self.open_run(PRESS_HALL)
         other = Browser()
         self.addCleanup(other.close)
-        self.sign_in("rook", other)
+        self.enter("rook", other)
         self.go(f"/runs/{run.id}", other)
         other.see_marks(*MARKS)
         other.write("walk[0].at", "36")
@@ -126,6 +126,6 @@ class Mishaps(PageTest):
         browser.see_marks(*MARKS)
 
     def test_another_crew_s_run_is_not_there(self) -> None:
-        self.sign_in("tern")
+        self.enter("tern")
         self.go(f"/runs/{self.run_named(PRESS_HALL).id}")
         self.browser.see_text("There is nothing here that is yours to see.")

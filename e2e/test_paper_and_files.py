@@ -82,7 +82,7 @@ class PaperAndFiles(PageTest):
 
     def test_a_file_that_is_no_run_is_refused_in_words(self) -> None:
         browser = self.browser
-        self.sign_in()
+        self.enter()
         self.go(f"/jobs/{self.run_named(PRESS_HALL).job_id}")
         browser.until(lambda: browser.all("input[type=file]"), "the file field")
         with tempfile.TemporaryDirectory() as folder:

@@ -120,7 +120,7 @@ class OfARun(PageTest):
     def test_the_rules_of_the_job_decide_how_wire_is_checked(self) -> None:
         browser = self.browser
         run = self.run_named("Level sensor, wet well stair")
-        self.sign_in()
+        self.enter()
         self.go(f"/jobs/{run.job_id}")
         browser.see_text("by BS 7671 (UK)", "main")
         browser.press("The rules of this job", "[role=combobox]")
@@ -152,7 +152,8 @@ class OfARun(PageTest):
 class WithoutARun(PageTest):
     def test_three_entries_and_the_answer_is_there(self) -> None:
         browser = self.browser
-        self.sign_in()
+        self.enter()
+        self.go("/")
         browser.press("Quick check")
         browser.see_text("98 %", "[data-verdict]")
         browser.press("Size", "[role=combobox]")
@@ -170,7 +171,7 @@ class WithoutARun(PageTest):
 
     def test_factors_trunking_boxes_and_holes(self) -> None:
         browser = self.browser
-        self.sign_in()
+        self.enter()
         self.go("/check/conduit")
         browser.press("By factors", "[role=radio]")
         browser.see_text("of 209 by factor", "[data-verdict]")
@@ -191,7 +192,7 @@ class WithoutARun(PageTest):
 
     def test_what_can_t_be_read_is_said_where_it_stands(self) -> None:
         browser = self.browser
-        self.sign_in()
+        self.enter()
         self.go("/check/conduit")
         browser.see("[data-verdict=fits]")
         field = browser.see("input[aria-label='How many']")
@@ -221,7 +222,7 @@ class WithoutARun(PageTest):
 
     def test_a_schedule_is_checked_or_refused_by_line_and_column(self) -> None:
         browser = self.browser
-        self.sign_in()
+        self.enter()
         self.go("/check/schedule")
         head = "name,type,size,length,bends,wires\n"
         rows = "".join(f"run {n},emt,1/2,60,1,{n % 12 + 1} x 12\n" for n in range(240))
@@ -237,7 +238,7 @@ class WithoutARun(PageTest):
 
     def test_a_schedule_gives_the_runs_of_a_job_their_wire_or_none(self) -> None:
         browser = self.browser
-        self.sign_in()
+        self.enter()
         run = self.run_named(PRESS_HALL)
         self.go(f"/jobs/{run.job_id}")
         label = "Schedule for this job, CSV"
@@ -256,7 +257,7 @@ class AtABox(PageTest):
     def test_who_changes_a_box_second_is_told(self) -> None:
         browser = self.browser
         job = self.run_named(PRESS_HALL).job_id
-        self.sign_in()
+        self.enter()
         self.go(f"/jobs/{job}/box?name=Press%20hall%20junction")
         browser.see("[data-met]")
         box = SiteBox.objects.get(key="press hall junction")
@@ -274,7 +275,7 @@ class AtABox(PageTest):
     def test_large_wire_is_checked_by_the_box_at_hand(self) -> None:
         browser = self.browser
         job = self.run_named(PRESS_HALL).job_id
-        self.sign_in()
+        self.enter()
         self.go(f"/jobs/{job}/box?name=Bottling%20pull%20box")
         browser.see_text("12 by 12 in at hand, 7.5 by 7.5 needed", "section[aria-label='Pull box']")
         field = browser.see("section[aria-label='Its sides'] input")
