@@ -64,7 +64,11 @@ class Browser:
             width=size[0], height=size[1], deviceScaleFactor=1, mobile=touch,
         )  # fmt: skip
         self.command("Emulation.setTouchEmulationEnabled", enabled=touch)
-        scheme = {"name": "prefers-color-scheme", "value": "dark" if dark else "light"}
+        self.theme("dark" if dark else "light")
+
+    def theme(self, name: str) -> None:
+        """Make the system light or dark; nothing moves in either."""
+        scheme = {"name": "prefers-color-scheme", "value": name}
         still = {"name": "prefers-reduced-motion", "value": "reduce"}
         self.command("Emulation.setEmulatedMedia", features=[scheme, still])
 

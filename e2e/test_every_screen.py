@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from pathlib import Path
+from typing import Any
 from urllib.parse import urlsplit
 
 from e2e.browser import Browser
@@ -12,20 +13,25 @@ AXE = Path(__file__).resolve().parent.parent / "web" / "node_modules" / "axe-cor
 
 
 class EveryScreen(PageTest):
-    rules: str = "{}"
-    """Which of axe's rules are asked, as its own option: all, or those that a theme can break."""
-
-    def check(self, browser: Browser, screen: str) -> None:
-        browser.driver.execute_script(AXE.read_text())
+    def readable(self, browser: Browser, screen: str, options: dict[str, Any]) -> None:
         result = browser.driver.execute_async_script(
-            "const done = arguments[0];"
-            f"axe.run(document, {{resultTypes: ['violations'], ...{self.rules}}}).then(done)"
+            "axe.run(document, arguments[0]).then(arguments[1])",
+            {"resultTypes": ["violations"], **options},
         )
         found = [
             f"{v['id']}: {v['help']}: {[n['html'][:120] for n in v['nodes'][:3]]}"
             for v in result["violations"]
         ]
         self.assertEqual(found, [], screen)
+
+    def check(self, browser: Browser, screen: str) -> None:
+        browser.driver.execute_script(AXE.read_text())
+        self.readable(browser, screen, {})
+        browser.theme("dark")
+        browser.see("[data-theme=dark]")
+        self.readable(browser, f"{screen}, in the dark", {"runOnly": ["color-contrast"]})
+        browser.theme("light")
+        browser.see("[data-theme=light]")
         self.assertEqual(browser.complaints(), [], screen)
         beyond = browser.driver.execute_script(
             "const {width, scale} = visualViewport;"
@@ -130,12 +136,6 @@ class EveryScreen(PageTest):
         phone = Browser((390, 844))
         self.addCleanup(phone.close)
         self.tour(phone)
-
-    def test_in_the_dark(self) -> None:
-        self.rules = "{runOnly: ['color-contrast']}"
-        dark = Browser(dark=True)
-        self.addCleanup(dark.close)
-        self.tour(dark)
 
     def test_the_password_is_changed_and_the_door_shut_behind(self) -> None:
         browser = self.browser
