@@ -5,6 +5,7 @@ from __future__ import annotations
 import os
 import subprocess
 from collections.abc import Callable
+from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
 from launcher.places import API_TYPES, CONTRACT, MANAGE, PYTHON, ROOT, VENV, WEB
@@ -14,8 +15,8 @@ from launcher.say import GiveUp, complain, say, step
 from launcher.setup import ensure_browser, set_up
 
 _LABELS = ("core/tests", "server/tests", "launcher/tests", "e2e")
-_AT_ONCE = "2"
-"""Classes of tests that run beside each other, each with a database of its own."""
+_AT_ONCE = 2
+"""Checks, and classes of tests, that run beside each other; such a class has its own database."""
 
 _CODE = ("core", "server", "launcher", "e2e", "benchmarks")
 
@@ -29,7 +30,7 @@ def test(labels: list[str]) -> int:
         done = subprocess.run(
             [
                 *(str(PYTHON), str(MANAGE), "test", "--top-level", str(ROOT)),
-                *("--parallel", _AT_ONCE, *(labels or _LABELS)),
+                *("--parallel", str(_AT_ONCE), *(labels or _LABELS)),
             ],
             cwd=ROOT,
             env={**os.environ, **environment, "YARROW_HOSTS": "127.0.0.1,localhost,testserver"},
@@ -39,7 +40,7 @@ def test(labels: list[str]) -> int:
 
 
 def _checks(environment: dict[str, str], node: dict[str, str]) -> list[str]:
-    """Every check in turn; the names of those that failed."""
+    """Every check; the names of those that failed."""
 
     def python(*arguments: str | Path) -> Callable[[], str]:
         return lambda: run([PYTHON, "-m", *arguments], cwd=ROOT, environment=environment)
@@ -65,14 +66,19 @@ def _checks(environment: dict[str, str], node: dict[str, str]) -> list[str]:
         "Biome": npm("lint"),
         "the page's own tests": npm("test"),
     }
-    failed = []
-    for name, check in checks.items():
+
+    def passes(name: str) -> bool:
         try:
             with step(name):
-                check()
+                checks[name]()
         except GiveUp as error:
             complain(f"FAILED {name}\n{error}")
-            failed.append(name)
+            return False
+        return True
+
+    with ThreadPoolExecutor(_AT_ONCE) as at_once:
+        passed = dict(zip(checks, at_once.map(passes, checks), strict=True))
+    failed = [name for name, good in passed.items() if not good]
     say(f"Checks: {len(checks) - len(failed)} of {len(checks)} passed.")
     return failed
 

@@ -54,6 +54,7 @@ REFUSALS: dict[int, Any] = {
     404: Problem,
     413: Problem,
     422: Problem,
+    429: Problem,
 }
 """Declared on every route."""
 

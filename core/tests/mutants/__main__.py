@@ -25,6 +25,8 @@ LONGEST = 600
 
 KNOWN: dict[str, str] = {
     "missed > 0.5 * last": "equivalent: Newton's steps here bring the end nearer by more than half",
+    "_TURN, _FLIP, _UNUSUAL, _WALK_ROUND = 1, 2, 2, 2": "a weight, not a rule: in every piece here"
+    " the same order is the first by either",
 }
 """Bugs that no test notices, by what they put in, and why that is so."""
 

@@ -10,6 +10,7 @@ from typing import Literal
 from django.http import HttpRequest, StreamingHttpResponse
 from ninja import Body, Query, Router
 
+from api.limits import CHECKS, FILES
 from api.problems import REFUSALS, unreadable_table
 from api.shapes import (
     BoxDocument,
@@ -35,7 +36,7 @@ from yarrow.fill.entries import EntriesResult
 from yarrow.fill.pull_boxes import PullBoxResult
 from yarrow.fill.result import FillResult
 
-router = Router(tags=["checks"])
+router = Router(tags=["checks"], throttle=CHECKS)
 
 
 @router.post("/fill", response={200: FillResult, **REFUSALS}, operation_id="check_fill")
@@ -71,6 +72,7 @@ def read_wires(request: HttpRequest, body: TypedText) -> SaidWires:
 @router.post(
     "/schedule",
     response={200: str, **REFUSALS},
+    throttle=[FILES],
     operation_id="check_schedule",
     openapi_extra={
         "requestBody": {"content": {"text/csv": {}}, "required": True},

@@ -11,6 +11,7 @@ from django.http import HttpRequest, HttpResponse, StreamingHttpResponse
 from django.utils.text import slugify
 from ninja import Body, Path, Query, Router
 
+from api.limits import FILES
 from api.problems import REFUSALS, unreadable
 from api.shapes import (
     MOST_LISTED,
@@ -57,6 +58,7 @@ def create_job(request: HttpRequest, body: JobBody) -> tuple[int, JobDetail]:
 @router.post(
     "/jobs/archive",
     response={201: JobDetail, **REFUSALS},
+    throttle=[FILES],
     operation_id="bring_in_job",
     openapi_extra={"requestBody": {"content": {"application/zip": {}}, "required": True}},
 )
@@ -69,6 +71,7 @@ def bring_in_job(request: HttpRequest) -> tuple[int, JobDetail]:
 @router.post(
     "/jobs/archive/progress",
     response={200: str, **REFUSALS},
+    throttle=[FILES],
     operation_id="bring_in_job_with_progress",
     openapi_extra={
         "requestBody": {"content": {"application/zip": {}}, "required": True},
@@ -117,6 +120,7 @@ _TOLD_EVERY = 10
 @router.get(
     "/jobs/{job_id}/archive",
     response={200: str, **REFUSALS},
+    throttle=[FILES],
     operation_id="get_job_archive",
     openapi_extra={"responses": {200: {"content": {"application/zip": {}}}}},
 )
@@ -136,6 +140,7 @@ def get_job_archive(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
 @router.get(
     "/jobs/{job_id}/schedule.csv",
     response={200: str, **REFUSALS},
+    throttle=[FILES],
     operation_id="get_job_schedule",
     openapi_extra={"responses": {200: {"content": {"text/csv": {}}}}},
 )
@@ -155,6 +160,7 @@ def get_job_schedule(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
 @router.post(
     "/jobs/{job_id}/schedule",
     response={200: Taken, **REFUSALS},
+    throttle=[FILES],
     operation_id="take_schedule",
     openapi_extra={"requestBody": {"content": {"text/csv": {}}, "required": True}},
 )

@@ -7,6 +7,7 @@ from typing import Any
 from django.http import HttpRequest
 from ninja import Body, Router
 
+from api.limits import CHECKS, FILES
 from api.problems import REFUSALS
 from api.shapes import (
     Conversion,
@@ -30,7 +31,7 @@ from yarrow.runs.handle import Handling, handle_run
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
 
-router = Router(tags=["planning"])
+router = Router(tags=["planning"], throttle=CHECKS)
 
 
 @router.post("/plan", response={200: Plan, **REFUSALS}, operation_id="plan")
@@ -63,7 +64,9 @@ def convert(request: HttpRequest, body: Conversion) -> dict[str, Any]:
     return convert_document(body.document, body.to, half_typed=True)
 
 
-@router.post("/dxf", response={200: PathShape, **REFUSALS}, operation_id="read_dxf")
+@router.post(
+    "/dxf", response={200: PathShape, **REFUSALS}, throttle=[FILES], operation_id="read_dxf"
+)
 def read_dxf(request: HttpRequest, body: DxfText) -> PathShape:
     """The one line of a DXF as the vertices of a run's path; nothing is saved."""
     found = read_path(body.dxf, body.units, body.into)
@@ -82,7 +85,9 @@ def get_catalogue(request: HttpRequest) -> Catalogue:
     return catalogue()
 
 
-@router.get("/nothing", response={200: Nothing, **REFUSALS}, operation_id="get_nothing")
+@router.get(
+    "/nothing", response={200: Nothing, **REFUSALS}, throttle=[], operation_id="get_nothing"
+)
 def get_nothing(request: HttpRequest) -> Nothing:
     """An empty answer: whether the server is there, and what it costs to ask it anything."""
     return Nothing()

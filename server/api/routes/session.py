@@ -9,11 +9,11 @@ from django.http import HttpRequest
 from django.middleware.csrf import get_token
 from ninja import Router
 from ninja.errors import HttpError
-from ninja.throttling import AnonRateThrottle, AuthRateThrottle
 from ninja.utils import check_csrf
 
 from accounts.models import Member
-from api.problems import REFUSALS, Problem, StaleToken
+from api.limits import PASSWORD_CHANGES, SIGN_INS
+from api.problems import REFUSALS, StaleToken
 from api.shapes import Nothing, PasswordChange, Session, SignIn, member_shape
 from yarrow.documents.refusal import Refusal
 
@@ -28,9 +28,9 @@ def get_session(request: HttpRequest) -> Session:
 
 @router.post(
     "/session",
-    response={200: Session, 429: Problem, **REFUSALS},
+    response={200: Session, **REFUSALS},
     auth=None,
-    throttle=[AnonRateThrottle("30/m")],
+    throttle=[SIGN_INS],
     operation_id="sign_in",
 )
 def sign_in(request: HttpRequest, body: SignIn) -> Session:
@@ -54,8 +54,8 @@ def sign_out(request: HttpRequest) -> Session:
 
 @router.put(
     "/session/password",
-    response={200: Nothing, 429: Problem, **REFUSALS},
-    throttle=[AuthRateThrottle("6/m")],
+    response={200: Nothing, **REFUSALS},
+    throttle=[PASSWORD_CHANGES],
     operation_id="change_password",
 )
 def change_password(request: HttpRequest, body: PasswordChange) -> Nothing:
