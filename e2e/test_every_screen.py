@@ -33,6 +33,8 @@ class EveryScreen(PageTest):
         browser.theme("light")
         browser.see("[data-theme=light]")
         self.assertEqual(browser.complaints(), [], screen)
+        said = browser.ask("return document.body.innerText")
+        self.assertNotIn("\\u", said, f"{screen} shows a character by its code")
         beyond = browser.driver.execute_script(
             "const {width, scale} = visualViewport;"
             "return document.documentElement.scrollWidth - Math.ceil(width * scale)"

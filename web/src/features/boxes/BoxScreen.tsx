@@ -94,12 +94,17 @@ function Opened({ box, drafts, tabs }: Props) {
           </>
         }
       >
-        <Link to={`/jobs/${box.job_id}`} className="truncate text-soft hover:text-ink">
+        <Link
+          to={`/jobs/${box.job_id}`}
+          className="truncate text-soft hover:text-ink max-desk:hidden"
+        >
           {box.job_name}
         </Link>
-        <span className="text-soft">/</span>
-        <h1 className="truncate font-semibold">{box.name}</h1>
-        <SavingState saving={saving} kept={kept} />
+        <span className="text-soft max-desk:hidden">/</span>
+        <div className="flex min-w-0 flex-1 gap-x-3 max-desk:flex-col desk:items-center">
+          <h1 className="truncate px-1 text-lg font-semibold">{box.name}</h1>
+          <SavingState saving={saving} kept={kept} />
+        </div>
       </TopBar>
       <main className="grid min-h-0 flex-1 overflow-auto desk:grid-cols-[25rem_minmax(0,1fr)]">
         <div className="grid content-start gap-5 border-r border-line bg-paper p-4 desk:overflow-auto desk:p-5">

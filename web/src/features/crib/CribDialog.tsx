@@ -77,7 +77,7 @@ export function CribDialog({ open, onOpenChange, conduit, units, use }: Props) {
   }
   return (
     <Dialog
-      title="The crew\u2019s benders"
+      title="The crew's benders"
       description="A printed deduct belongs to one shoe and one pipe. What you measured on yours counts."
       open={open}
       onOpenChange={onOpenChange}

@@ -7,6 +7,7 @@ import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { Differences } from "@/ui/Differences";
 import { downloadJson } from "@/ui/downloadJson";
+import { moment } from "@/ui/moment";
 
 type Props<D> = {
   readonly each: OpenDocument<D>;
@@ -51,13 +52,13 @@ export function DraftsDialog<D>({ each, drafts, openTabs, restore, problem }: Pr
           return (
             <li key={key} className="grid gap-2 border-t border-line pt-3">
               <p>
-                <span className="font-semibold">{new Date(draft.changed).toLocaleString()}</span>
+                <span className="font-semibold">{moment(draft.changed)}</span>
                 <span className="text-soft">
                   {`, made from version ${draft.baseVersion}`}
                   {elsewhere ? "; still open in another tab" : ""}
                 </span>
               </p>
-              {why ? <p className="text-brick">It can\u2019t be shown: {why}.</p> : null}
+              {why ? <p className="text-brick">It can't be shown: {why}.</p> : null}
               {compared === key ? (
                 <Differences
                   mine={draft.document}

@@ -8,6 +8,7 @@ import { allDrafts, type BrokenDraft, type Draft, draftKey, dropDraft } from "@/
 import { openTabs } from "@/model/tab";
 import { Button } from "@/ui/Button";
 import { downloadJson } from "@/ui/downloadJson";
+import { moment } from "@/ui/moment";
 import { Select } from "@/ui/Select";
 import { useMemberName } from "./useMemberName";
 
@@ -51,7 +52,8 @@ type OneProps = Props & { draft: Draft; gone: () => Promise<void> };
 function LeftDraft({ draft, jobs, gone }: OneProps) {
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const [job, setJob] = useState(String(jobs[0]?.id ?? ""));
+  const [chosen, setJob] = useState("");
+  const job = chosen || String(jobs[0]?.id ?? "");
   const [problem, setProblem] = useState("");
   const discard = async () => {
     await dropDraft(draftKey(draft));
@@ -69,10 +71,10 @@ function LeftDraft({ draft, jobs, gone }: OneProps) {
   };
   const isRun = draft.kind === "run";
   return (
-    <li className="flex flex-wrap items-center justify-end gap-x-4 gap-y-2 p-4">
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-2 p-4 desk:justify-end">
       <span className="w-full">
         <span className="block font-semibold">{draft.title}</span>
-        <span className="text-sm text-soft">{new Date(draft.changed).toLocaleString()}</span>
+        <span className="text-sm text-soft">{moment(draft.changed)}</span>
         {problem ? (
           <span role="alert" className="block text-sm text-brick">
             {problem}
@@ -88,7 +90,7 @@ function LeftDraft({ draft, jobs, gone }: OneProps) {
         </Link>
       ) : null}
       {isRun && jobs.length > 0 ? (
-        <span className="flex items-center gap-2">
+        <span className="flex flex-wrap items-center gap-2">
           <Button onClick={() => void asNew()}>Save as a new run in</Button>
           <Select
             look="word"
@@ -112,7 +114,7 @@ function LeftDraft({ draft, jobs, gone }: OneProps) {
 function BrokenOne({ broken, gone }: { broken: BrokenDraft; gone: () => Promise<void> }) {
   return (
     <li className="flex flex-wrap items-center gap-4 p-4">
-      <span className="flex-1 text-brick">A draft can\u2019t be read: {broken.why}.</span>
+      <span className="flex-1 text-brick">A draft can't be read: {broken.why}.</span>
       <Button weight="quiet" onClick={() => downloadJson(broken.text, "draft")}>
         Download
       </Button>

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import type { RemovedThing } from "@/api/history";
 import { Button } from "@/ui/Button";
+import { moment } from "@/ui/moment";
 
 type Props = {
   title: string;
@@ -34,7 +35,7 @@ export function RemovedList({ title, things, bringBack }: Props) {
             <span className="min-w-0 flex-1">
               <span className="block truncate">{thing.name}</span>
               <span className="block text-sm text-soft">
-                version {thing.version}, removed {new Date(thing.removed_at).toLocaleString()}
+                version {thing.version}, removed {moment(thing.removed_at)}
               </span>
             </span>
             <Button aria-label={`Bring back ${thing.name}`} onClick={() => attempt(thing)}>

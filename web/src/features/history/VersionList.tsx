@@ -8,6 +8,7 @@ import { forgetLists } from "@/api/queries";
 import type { OpenDocument } from "@/model/savedDocuments";
 import { outcome, type Theirs } from "@/model/saving";
 import { Button } from "@/ui/Button";
+import { moment } from "@/ui/moment";
 
 export type VersionProps<D, Detail> = {
   each: OpenDocument<D>;
@@ -65,7 +66,7 @@ export function VersionList<D, Detail>(props: VersionProps<D, Detail>) {
           <li key={version} className="flex items-center gap-3 py-2">
             <span className="w-8 font-semibold">{version}</span>
             <span className="flex-1">
-              {new Date(saved_at).toLocaleString()}
+              {moment(saved_at)}
               <span className="block text-sm text-soft">
                 {saved_by}
                 {restored_from ? `, brought back from ${restored_from}` : ""}

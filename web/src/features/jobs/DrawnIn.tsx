@@ -60,7 +60,7 @@ export function DrawnIn({ drawing, units, close, take }: Props) {
   return (
     <Dialog
       title={`A run from ${drawing.name}`}
-      description="Its one polyline becomes the pipe\u2019s centreline, corner by corner."
+      description="Its one polyline becomes the pipe's centreline, corner by corner."
       open
       onOpenChange={close}
     >

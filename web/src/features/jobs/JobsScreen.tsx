@@ -56,7 +56,9 @@ export function JobsScreen() {
                   <span className="block truncate text-lg font-semibold">{job.name}</span>
                   <span className="block truncate text-soft">{job.place}</span>
                 </span>
-                <span className="text-soft">{job.units === "in" ? "inches" : "millimetres"}</span>
+                <span className="text-soft max-desk:hidden">
+                  {job.units === "in" ? "inches" : "millimetres"}
+                </span>
                 <span className="w-16 text-right font-semibold">
                   {job.run_count} {job.run_count === 1 ? "run" : "runs"}
                 </span>

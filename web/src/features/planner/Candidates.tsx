@@ -50,7 +50,7 @@ function Answer({ choice }: { choice: Choice }) {
         ) : null}
       </Collapsible.Trigger>
       <p className={classes("mt-0.5 px-0.5 text-sm", taken.fits ? "text-soft" : "text-brick")}>
-        {choice.by === "person" ? "Your pick. " : "Yarrow’s choice. "}
+        {choice.by === "person" ? "Your pick. " : "Yarrow's choice. "}
         {taken.reason}
       </p>
       <Collapsible.Content>

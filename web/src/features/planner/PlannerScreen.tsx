@@ -39,7 +39,7 @@ export default function PlannerScreen() {
   if (why) {
     return (
       <Broken
-        title={`${run.data.name} can\u2019t be opened`}
+        title={`${run.data.name} can't be opened`}
         why={`${why[0]?.toUpperCase()}${why.slice(1)}.`}
         document={run.data.document}
         name={run.data.name}

@@ -33,7 +33,7 @@ export function SignInAgain({ member, done }: { member: string; done: () => void
       open
     >
       <form onSubmit={submit} className="grid gap-4">
-        <TextField label="Name" value={member} autoComplete="username" readOnly />
+        <TextField label="Name" value={member} autoComplete="username" readOnly tabIndex={-1} />
         <TextField
           label="Password"
           type="password"
