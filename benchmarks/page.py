@@ -18,7 +18,7 @@ _WARM_UP = 10
 _MULTIPLE = 5
 _LIMIT_KB = 200
 
-_FLOOR = """
+FLOOR = """
 window.floor = [];
 const field = document.createElement('input');
 const word = document.createElement('output');
@@ -33,6 +33,7 @@ field.addEventListener('keydown', async () => {
   requestAnimationFrame(() => window.floor.push(performance.now() - began));
 });
 """
+"""A field beside the page, where a key fetches the empty answer and paints one word."""
 
 _WATCH = """
 window.taken = [];
@@ -66,7 +67,7 @@ def measure(address: str, username: str, password: str, run_id: int) -> list[Row
         field = browser.field("walk[1].at")
         browser.see("main[data-current=true]")
         browser.driver.execute_script(_WATCH)
-        browser.driver.execute_script(_FLOOR)
+        browser.driver.execute_script(FLOOR)
         taken, floor = _press(browser, field)
     finally:
         browser.close()
@@ -111,12 +112,13 @@ def _press(browser: Browser, field: WebElement) -> tuple[list[float], list[float
                 "new marks",
             )
             counted += 1
-        _press_floor(browser)
+        press_floor(browser)
     taken, floor = browser.driver.execute_script("return [window.taken, window.floor]")
     return taken[_WARM_UP : _WARM_UP + _PRESSES], floor[_WARM_UP:]
 
 
-def _press_floor(browser: Browser) -> None:
+def press_floor(browser: Browser) -> None:
+    """Five keys into the field of the floor, one after the other."""
     browser.see("#floor").click()
     for figure in "12345":
         before = browser.driver.execute_script("return window.floor.length")

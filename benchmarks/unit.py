@@ -13,6 +13,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 _ROUNDS = 400
+_LOOPS = 5
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,13 +39,18 @@ def loop() -> float:
 
 
 def in_units(call: Callable[[], object], times: int) -> InUnits:
-    """A call and the loop in turns."""
+    """A call and some loops in turns."""
     calls, loops = [], []
     for _ in range(times):
-        loops.append(_taken(loop))
+        loops += _loops()
         calls.append(_taken(call))
+    loops += _loops()
     taken = statistics.median(calls)
     return InUnits(taken * 1000, taken / statistics.median(loops))
+
+
+def _loops() -> list[float]:
+    return [_taken(loop) for _ in range(_LOOPS)]
 
 
 def _taken(call: Callable[[], object]) -> float:

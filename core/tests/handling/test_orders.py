@@ -29,16 +29,36 @@ from yarrow.catalog.tables import stance
 from yarrow.documents.run_file import read_run
 from yarrow.geometry.arcs import arc_length
 from yarrow.handling.orders import HOOKS, as_said, orders
+from yarrow.handling.strikes import Strike
+from yarrow.runs.advice import met
 from yarrow.runs.handle import Handling, OrderHandling, handle_run
-from yarrow.runs.planner import plan_run
+from yarrow.runs.planner import ask, plan_run
+from yarrow.runs.steps import Piece
 
 
 def handled(document: dict[str, Any]) -> Handling:
     return handle_run(read_run(document))
 
 
+def stretch(at: float, made: list[int], making: int) -> str:
+    """What is said to meet the floor, of a pipe with bends from 13.18, 46.05 and 54.00."""
+    asked = ask(read_run(STUB_AND_OFFSET))
+    planned, pipe, roles = developed(STUB_AND_OFFSET)
+    piece = Piece(planned.bender, pipe, roles, "", asked.words)
+    return met(Strike("floor", 1.0, at, 0.0), made, making, piece).text
+
+
 def named(handling: Handling, name: str) -> OrderHandling:
     return next(order for order in handling.orders if order.name == name)
+
+
+class Stretches(unittest.TestCase):
+    def test_the_stretch_that_meets_something_ends_at_the_next_bend_in_it(self) -> None:
+        self.assertIn("from 5 in to 13 3/16 in", stretch(5, [0], 1))
+        # Bend 2 is being made: its arc, from 46.05 to 48.39, ends what begins in it.
+        self.assertIn("from 47 in to 48 3/8 in", stretch(47, [0], 1))
+        self.assertIn("from 47 in to 54 in", stretch(47, [2], 0))
+        self.assertIn("from 60 in to 96 5/16 in", stretch(60, [0, 1], 2))
 
 
 class Searched(unittest.TestCase):

@@ -109,6 +109,14 @@ class Prices(unittest.TestCase):
         self.assertNotIn("too-many-degrees", codes(plan))
         self.assertIn("limit", taken(plan, 0).reason)
 
+    def test_bent_just_as_far_as_it_may_be_the_usual_is_taken(self) -> None:
+        # Four three-bend saddles of 90 degrees each.
+        things = [round_thing(50 + 60 * n, 2) for n in range(4)]
+        plan = planned(*things, end(330))
+        self.assertAlmostEqual(plan.totals.bend_degrees, 360)
+        self.assertEqual([taken(plan, n).id for n in range(4)], ["saddle3 45"] * 4)
+        self.assertNotIn("limit", taken(plan, 0).reason)
+
     def test_on_the_shoe_s_room_the_candidate_and_the_finished_plan_agree(self) -> None:
         for at in range(40, 60, 3):
             for pick in ("saddle3 30", "saddle3 45", "saddle4 22.5", "saddle4 30"):
