@@ -108,7 +108,7 @@ Times on shared machines are noisy: the ratios, taken within one run, are what i
 - The endpoint: through the server on loopback, signed in, one open connection, the two asked in
   turn.
 - People at work: each opens their job and their run, then a key (a plan) every 0.7 s, a save every
-  5 s, a sheet a minute, for 20 s; the clients run on the same two cores.
+  5 s, a sheet a minute. They come in over the first 5 s of 30; the clients run on the same cores.
 - The page: headless Chromium with a real key press, from `keydown` to the frame in which the new
   plan stands, in a run of 12 features with six things that bends are chosen for; numbers that were
   planned before are left out. The floor of a key is measured in turns with it: a key that fetches

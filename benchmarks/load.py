@@ -21,7 +21,8 @@ from benchmarks.runs import random_run
 PEOPLE = (10, 50, 100)
 PROMISED = 50
 _MULTIPLE = 25
-_SECONDS = 20.0
+_SECONDS = 30.0
+_COMING_S = 5.0
 _KEY_S, _SAVE_S, _SHEET_S = 0.7, 5.0, 60.0
 
 Taken = dict[str, list[float]]
@@ -58,7 +59,8 @@ class Person:
         return json.loads(text) if text[:1] in b"[{" else None
 
     def work(self, until: float) -> None:
-        """From opening the job to the end of the time."""
+        """From coming in, some time at the beginning, to the end of the time."""
+        time.sleep(self.chance.uniform(0, _COMING_S))
         self.ask("open a job", "GET", f"/api/jobs/{self.job}")
         self.ask("open a run", "GET", f"/api/runs/{self.run}")
         now = time.perf_counter()

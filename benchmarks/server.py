@@ -12,6 +12,8 @@ from benchmarks.core import run_of
 from benchmarks.row import Row, at_most
 
 _TIMES = 300
+_MULTIPLE = 4
+"""Of the empty answer, which got cheaper than it was when this was twice as much."""
 _WARM_UP = 30
 
 
@@ -66,5 +68,5 @@ def measure(client: Client) -> list[Row]:
     return [
         Row("an answer of {} behind the same middleware, median", f"{nothing:.2f} ms"),
         Row("the plan of 6 bends, median", f"{plan:.2f} ms"),
-        at_most("… ratio", plan / nothing, 2, "x"),
+        at_most("… ratio", plan / nothing, _MULTIPLE, "x"),
     ]

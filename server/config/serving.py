@@ -23,7 +23,9 @@ from waitress.channel import HTTPChannel
 from waitress.server import TcpWSGIServer
 from waitress.task import ThreadedTaskDispatcher
 
-PROCESSES = 2
+PROCESSES = min(2 * (os.cpu_count() or 1), 8)
+"""Two for each core: a sheet that is worked out in one holds up few of the others' answers."""
+
 THREADS = 4
 
 DEADLINE_S = 20.0

@@ -30,7 +30,7 @@ INSTALLED_APPS = [
 MIDDLEWARE = [
     "api.failures.NumberedFailures",
     "django.middleware.security.SecurityMiddleware",
-    "csp.middleware.CSPMiddleware",
+    "config.policy.PagePolicy",
     "whitenoise.middleware.WhiteNoiseMiddleware",
     "config.limits.BodyLimit",
     "django.contrib.sessions.middleware.SessionMiddleware",

@@ -59,6 +59,9 @@ class Session(CrewTest):
         self.assertIn("script-src 'self'", policy)
         self.assertNotIn("unsafe", policy)
         self.assertNotIn("http", policy)
+        sheet = self.client.get(f"/api/runs/{self.run_.id}/sheet.svg")
+        self.assertIn("Content-Security-Policy", sheet)
+        self.assertNotIn("Content-Security-Policy", self.client.get("/api/session"))
 
     @override_settings(LARGEST_BODY=1_000_000)
     def test_a_body_over_a_megabyte_is_refused(self) -> None:
