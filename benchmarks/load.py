@@ -60,6 +60,7 @@ class Person:
 
     def work(self, until: float) -> None:
         """From coming in, some time at the beginning, to the end of the time."""
+        self.connection.close()  # kept idle for too long, the server has closed it
         time.sleep(self.chance.uniform(0, _COMING_S))
         self.ask("open a job", "GET", f"/api/jobs/{self.job}")
         self.ask("open a run", "GET", f"/api/runs/{self.run}")
@@ -98,6 +99,7 @@ def measure(port: int) -> list[Row]:
     rows = []
     people = [Person(port, number) for number in range(max(PEOPLE))]
     for count in PEOPLE:
+        people[0].connection.close()
         alone = _alone_ms(people[0])
         taken = _at_work(people[:count])
         everything = _at(sorted(each for times in taken.values() for each in times), 0.95)

@@ -14,7 +14,7 @@ def bench() -> int:
     """Run the benchmarks and write docs/benchmarks.md. Returns the exit status. Raises: GiveUp."""
     set_up(for_tests=True)
     ensure_browser()
-    with cluster("bench", durable=False) as environment:
+    with cluster("bench", durable=False, fresh=True) as environment:
         done = subprocess.run(
             [str(PYTHON), "-m", "benchmarks"],
             cwd=ROOT,
