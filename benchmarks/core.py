@@ -40,6 +40,9 @@ def run_of(bends: int) -> dict[str, Any]:
     }
 
 
+_LONGEST = 15_000
+
+
 def measure() -> list[Row]:
     """Medians in units of the fixed loop, and how they grow."""
     taken = {bends: _planning(run_of(bends), times) for bends, times in _SIZES.items()}
@@ -56,6 +59,7 @@ def measure() -> list[Row]:
     racked = read_run(rack_of(20, 8))
     rack = in_units(lambda: plan_rack(racked), 15)
     rows.append(within("a rack of 20 eight-bend pipes in the core", rack, 500))
+    rows += _at_the_limits()
     checks = [
         in_units(lambda read=read, asked=asked: read(asked), 40)
         for read, asked in (
@@ -69,6 +73,17 @@ def measure() -> list[Row]:
     what = "any check in the core (60 conductors, factors, box, pull box, holes), the slowest"
     rows.append(within(what, max(checks, key=lambda check: check.units), 35))
     return rows
+
+
+def _at_the_limits() -> list[Row]:
+    """The most that is answered at all: within a second and a half where a unit takes 0.1 ms."""
+    piece, rack = read_run(run_of(30)), read_run(rack_of(10, 200))
+    handled = in_units(lambda: handle_run(piece), 3)
+    racked = in_units(lambda: plan_rack(rack), 3)
+    return [
+        within("… the longest piece that is simulated, 30 bends", handled, _LONGEST),
+        within("… the largest rack that is laid, 2,000 bends", racked, _LONGEST),
+    ]
 
 
 def fill_of(conductors: int) -> dict[str, Any]:

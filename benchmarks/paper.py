@@ -13,7 +13,7 @@ from benchmarks.unit import InUnits, in_units
 _TIMES = 15
 _RUNS = 500
 
-_SHEET, _OUT_AND_IN = 1500, 40_000
+_SHEET, _OUT_AND_IN, _TABLE = 1500, 40_000, 7500
 """What is promised, in units."""
 
 
@@ -38,6 +38,7 @@ def measure(client: Client) -> list[Row]:
     taken_again = in_units(out_and_in, 1)
     if client.send("GET", f"/api/jobs/{again}/archive") != out:
         raise RuntimeError("the job did not come in as it went out")
+    table = in_units(partial(client.send, "GET", f"/api/jobs/{again}/schedule.csv"), 3)
     job = client.ask("GET", f"/api/jobs/{again}")
     if job["run_count"] != _RUNS:
         raise RuntimeError("not every run came in")
@@ -51,6 +52,7 @@ def measure(client: Client) -> list[Row]:
         within("PDF of the sheet of a rack of 20", sheets["rack"], _SHEET),
         Row("a job of 500 runs, in from a file", f"{taken_in.ms / 1000:.2f} s"),
         within("… out to a file and in again", taken_again, _OUT_AND_IN),
+        within("… out as a schedule", table, _TABLE),
     ]
 
 

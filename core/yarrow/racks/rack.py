@@ -18,9 +18,9 @@ from yarrow.runs.planner import ask, plan_asked
 from yarrow.runs.run import Rack, Run, Survey
 from yarrow.runs.words import Words
 
-MOST_BENDS = 3000
+MOST_BENDS = 2000
 """Bends of all pipes together, shots included: far more than any rack has, few enough to be
-answered within two seconds."""
+answered within a second or two."""
 
 
 def plan_rack(survey: Survey) -> RackPlan:
