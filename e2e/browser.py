@@ -90,6 +90,14 @@ class Browser:
         """A command of the browser's own protocol."""
         return self.driver.execute_cdp_cmd(name, values)
 
+    def offline(self, gone: bool) -> None:
+        """Take the connection of the tab in front away, or give it back."""
+        self.command("Network.enable")
+        self.command(
+            "Network.emulateNetworkConditions",
+            offline=gone, latency=0, downloadThroughput=-1, uploadThroughput=-1,
+        )  # fmt: skip
+
     def until(self, true: Callable[[], Any], what: str) -> Any:
         """Wait for something that has to be seen. Returns what it was."""
 

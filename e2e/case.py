@@ -120,8 +120,4 @@ class PageTest(LiveServerTestCase):
 
     def offline(self, gone: bool) -> None:
         """Take the connection of the tab in front away, or give it back."""
-        self.browser.command("Network.enable")
-        self.browser.command(
-            "Network.emulateNetworkConditions",
-            offline=gone, latency=0, downloadThroughput=-1, uploadThroughput=-1,
-        )  # fmt: skip
+        self.browser.offline(gone)

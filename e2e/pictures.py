@@ -107,10 +107,28 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.press("Change")
     browser.see_text("known to ±", "[role=dialog]")
     _save(browser, "crib")
+    _what_a_tab_left(browser, address)
     _open(browser, address, "Framed office, as the tape met it", "/sheet")
     browser.see("[data-sheet] svg")
     browser.command("Emulation.setDeviceMetricsOverride", **_PAGE)
     _save(browser, "sheet")
+
+
+def _what_a_tab_left(browser: Browser, address: str) -> None:
+    first = browser.driver.current_window_handle
+    browser.driver.switch_to.new_window("tab")
+    _open(browser, address, "Press hall feed, bay 2")
+    browser.see("[data-cut]")
+    browser.offline(True)
+    browser.write("walk[0].at", "35")
+    browser.see_text("kept on this machine", "[role=status]")
+    browser.driver.close()
+    browser.driver.switch_to.window(first)
+    _open(browser, address, "Press hall feed, bay 2")
+    browser.press("Compare")
+    browser.see("[role=dialog] tbody")
+    browser.see("[data-stick-mark]")
+    _save(browser, "unsaved")
 
 
 def _in_the_dark(browser: Browser, address: str) -> None:
@@ -123,8 +141,6 @@ def _on_a_phone(browser: Browser, address: str) -> None:
     _open(browser, address, "Press hall feed, bay 2")
     browser.see("svg[aria-label^='The unbent pipe']")
     _save(browser, "phone-walk")
-    browser.press("Shape", "[role=radio]")
-    _save(browser, "phone-shape")
     browser.press("Marks", "[role=radio]")
     browser.see_text("Cut")
     _save(browser, "phone-marks")

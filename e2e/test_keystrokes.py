@@ -77,11 +77,7 @@ class Keystrokes(PageTest):
         self.enter(browser=killed)
         self.go(f"/runs/{run.id}", killed)
         killed.see("svg[aria-label^='The unbent pipe']")
-        killed.command("Network.enable")
-        killed.command(
-            "Network.emulateNetworkConditions",
-            offline=True, latency=0, downloadThroughput=-1, uploadThroughput=-1,
-        )  # fmt: skip
+        killed.offline(True)
         killed.write("walk[0].at", "35 1/8")
         killed.see_text(KEPT, "[role=status]")
         os.kill(killed.process(), signal.SIGKILL)
