@@ -22,7 +22,7 @@ def measure(client: Client) -> list[Row]:
     from exports.job_archive import Archive, pack
 
     runs = tuple({**run_of(6), "name": f"Run {n + 1}"} for n in range(_RUNS))
-    packed = pack(Archive("Five hundred", "", "in", runs))
+    packed = b"".join(pack(Archive("Five hundred", "", "in", runs)))
     first, again, out = 0, 0, b""
 
     def bring_in() -> None:

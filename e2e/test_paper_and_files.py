@@ -118,7 +118,7 @@ class PaperAndFiles(PageTest):
     def test_a_whole_job_goes_out_and_comes_in_again(self) -> None:
         browser = self.browser
         run = self.open_run(PRESS_HALL)
-        packed = self.client_with_session().get(f"/api/jobs/{run.job_id}/archive").content
+        packed = self.client_with_session().get(f"/api/jobs/{run.job_id}/archive").getvalue()
         with tempfile.TemporaryDirectory() as folder:
             file = Path(folder) / "job.zip"
             file.write_bytes(packed)

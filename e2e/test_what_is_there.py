@@ -35,7 +35,7 @@ class WhatIsThere(PageTest):
         typed = browser.see("[data-typed-line]")
         typed.click()
         browser.keys("du")
-        browser.see_text("duct", "[role=option]")
+        browser.see_text("duct", "[role=option]:only-child")  # and not what "d" could become
         browser.keys(Keys.ARROW_DOWN, Keys.ENTER)
         browser.until(lambda: typed.get_attribute("value") == "duct ", "the word is completed")
         browser.keys("3 x 1 1/2 at 20")

@@ -11,11 +11,15 @@ from crib.models import CribBender
 from crib.policy import all_benders_for, bender_revisions_for, benders_for
 from versions import services as versions
 from yarrow.documents.bender_file import bender_numbers
+from yarrow.documents.refusal import Refusal
+
+MOST_BENDERS = 200
 
 
 @transaction.atomic
 def add_bender(member: Member, document: dict[str, Any]) -> CribBender:
-    """A new bender. Raises: Refusal, where the document can't be read."""
+    """A new bender. Raises: Refusal, where the document can't be read or there are too many."""
+    _check_room(member)
     return _written(CribBender(crew_id=member.crew_id), member, document)
 
 
@@ -52,10 +56,16 @@ def remove_bender(member: Member, bender_id: int) -> None:
 
 
 def bring_back_bender(member: Member, bender_id: int) -> CribBender:
-    """Bring back a bender that was taken out. Raises: CribBender.DoesNotExist."""
+    """Bring back a bender that was taken out. Raises: CribBender.DoesNotExist; Refusal."""
     bender = all_benders_for(member).get(id=bender_id)
+    _check_room(member)
     versions.bring_back(bender)
     return bender
+
+
+def _check_room(member: Member) -> None:
+    if benders_for(member).count() >= MOST_BENDERS:
+        raise Refusal("bender", f"at most {MOST_BENDERS} benders in a crew")
 
 
 def _written(

@@ -7,11 +7,12 @@ import json
 import re
 import zipfile
 import zlib
-from collections.abc import Sequence
+from collections.abc import Collection, Iterator, Sequence
 from dataclasses import dataclass
+from itertools import chain
 from typing import Any
 
-from yarrow.documents.json_text import items_of, read_json
+from yarrow.documents.json_text import read_json
 from yarrow.documents.refusal import Refusal
 
 FORMAT = "yarrow.job/1"
@@ -19,10 +20,9 @@ MANIFEST = "manifest.json"
 MOST_RUNS = 1000
 """As many as a job may have."""
 
-MOST_BYTES = 48 * 1024 * 1024
-MOST_ENTRY_BYTES = 1_000_000
-MOST_ITEMS = 500_000
-"""Unpacked: more than a thousand runs take, and no more than some tens of megabytes of memory."""
+MOST_ENTRY_BYTES = 100_000
+"""Unpacked: twice what a document that is kept here may take, and more than a manifest does. One
+entry at a time is in memory, so that how many there are costs none."""
 
 _ROOMS = ("runs", "boxes", "benders")
 _OPTIONAL = ("boxes", "benders")
@@ -34,20 +34,22 @@ _DATE = (2026, 1, 1, 0, 0, 0)
 @dataclass(frozen=True, slots=True)
 class Archive:
     """What an archive holds: the job's name, place and unit, its run documents in order, what is
-    told of its boxes, the crew's own benders, and by what key the boxes know each run."""
+    told of its boxes, the crew's own benders, and by what key the boxes know each run. Documents
+    may be fetched only when they are asked for."""
 
     name: str
     place: str
     units: str
-    runs: tuple[dict[str, Any], ...]
-    boxes: tuple[dict[str, Any], ...] = ()
-    benders: tuple[dict[str, Any], ...] = ()
+    runs: Collection[dict[str, Any]]
+    boxes: Collection[dict[str, Any]] = ()
+    benders: Collection[dict[str, Any]] = ()
     rules: str | None = None
     keys: tuple[str, ...] = ()
 
 
-def pack(job: Archive) -> bytes:
-    """The zip: ``manifest.json`` with the job and the names of its files, ``runs/0001.json`` …"""
+def pack(job: Archive) -> Iterator[bytes]:
+    """The zip, a file at a time: ``manifest.json`` with the job and the names of its files, then
+    ``runs/0001.json`` …"""
     rooms = {"runs": job.runs, "boxes": job.boxes, "benders": job.benders}
     names = {
         room: [f"{room}/{number + 1:04}.json" for number in range(len(documents))]
@@ -64,39 +66,75 @@ def pack(job: Archive) -> bytes:
         **({"run_keys": list(job.keys)} if job.keys else {}),
     }
     files = (MANIFEST, *(name for room in _ROOMS for name in names[room]))
-    documents = (manifest, *(each for room in _ROOMS for each in rooms[room]))
-    stream = io.BytesIO()
-    with zipfile.ZipFile(stream, "w", zipfile.ZIP_DEFLATED) as packed:
+    documents = chain([manifest], *(rooms[room] for room in _ROOMS))
+    written = _Written()
+    with zipfile.ZipFile(written, "w", zipfile.ZIP_DEFLATED) as packed:
         for name, document in zip(files, documents, strict=True):
             info = zipfile.ZipInfo(name, _DATE)
             info.compress_type = zipfile.ZIP_DEFLATED
-            packed.writestr(info, json.dumps(document, indent=2, ensure_ascii=False))
-    return stream.getvalue()
+            packed.writestr(info, json.dumps(document, ensure_ascii=False))
+            yield written.taken()
+    yield written.taken()
+
+
+class _Written(io.RawIOBase):
+    """What a zip file is written to, taken away as it comes."""
+
+    def __init__(self) -> None:
+        self.parts: list[bytes] = []
+
+    def writable(self) -> bool:
+        """It is; and it can't be wound back."""
+        return True
+
+    def write(self, data: Any) -> int:
+        """Bytes of the zip."""
+        self.parts.append(bytes(data))
+        return len(data)
+
+    def taken(self) -> bytes:
+        """All since this was last asked."""
+        parts, self.parts = self.parts, []
+        return b"".join(parts)
+
+
+@dataclass(frozen=True, slots=True)
+class _Zipped(Collection[dict[str, Any]]):
+    """Documents that stay in the zip until they are asked for, one after the other."""
+
+    packed: zipfile.ZipFile
+    names: tuple[str, ...]
+
+    def __len__(self) -> int:
+        return len(self.names)
+
+    def __iter__(self) -> Iterator[dict[str, Any]]:
+        for name in self.names:
+            yield _json(self.packed, name)
+
+    def __contains__(self, document: object) -> bool:
+        return any(each == document for each in self)
 
 
 def unpack(data: bytes) -> Archive:
-    """What a zip holds. Nothing is written anywhere: entries are read into memory, within bounds.
+    """What a zip holds. Nothing is written anywhere: every entry is looked at, within bounds, and
+    the documents are read as they are asked for.
 
-    Raises: Refusal: not a zip, a name outside of ``runs/`` and ``boxes/``, more than it may unpack
-    to, a manifest that does not name what is there, a file that is not JSON.
+    Raises: Refusal: not a zip, a name outside of ``runs/``, ``boxes/`` and ``benders/``, more than
+    an entry may hold, a manifest that does not name what is there; and, when documents are asked
+    for, one that is not JSON.
     """
     try:
-        with zipfile.ZipFile(io.BytesIO(data)) as packed:
-            infos = packed.infolist()
-            _check_names(infos)
-            if sum(info.file_size for info in infos) > MOST_BYTES:
-                raise Refusal("archive", f"at most {MOST_BYTES // 1024 // 1024} MB unpacked")
-            documents, items = {}, 0
-            for info in infos:
-                documents[info.filename], more = _json(packed, info)
-                items += more
-                if items > MOST_ITEMS:
-                    raise Refusal("archive", f"at most {MOST_ITEMS:,} values in all")
+        packed = zipfile.ZipFile(io.BytesIO(data))
+        infos = packed.infolist()
+        _check_names(infos)
+        for info in infos:
+            _text(packed, info)
     except Refusal:
         raise
     except (zipfile.BadZipFile, EOFError, OSError, RuntimeError, ValueError, zlib.error):
         raise Refusal("archive", "a zip file that is whole") from None
-    return _archive(documents)
+    return _archive(packed, [info.filename for info in infos])
 
 
 def _check_names(infos: Sequence[zipfile.ZipInfo]) -> None:
@@ -115,8 +153,7 @@ def _check_names(infos: Sequence[zipfile.ZipInfo]) -> None:
             raise Refusal("archive", f"{MANIFEST}, {folders} alone, not {shown}")
 
 
-def _json(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> tuple[Any, int]:
-    """An entry's value, and how many values there are in it."""
+def _text(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> bytes:
     if info.file_size > MOST_ENTRY_BYTES:
         raise Refusal(info.filename, f"at most {MOST_ENTRY_BYTES:,} bytes")
     # A header may lie about the size: no more than was declared is unpacked.
@@ -124,19 +161,23 @@ def _json(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> tuple[Any, int]:
         text = file.read(info.file_size + 1)
     if len(text) > info.file_size:
         raise Refusal(info.filename, "as many bytes as the archive says")
+    return text
+
+
+def _json(packed: zipfile.ZipFile, name: str) -> Any:
     try:
-        return read_json(text), items_of(text)
+        return read_json(_text(packed, packed.getinfo(name)))
     except Refusal as refusal:
-        raise Refusal(info.filename, refusal.expected) from None
+        raise Refusal(name, refusal.expected) from None
 
 
-def _archive(documents: dict[str, Any]) -> Archive:
-    manifest = documents.pop(MANIFEST, None)
+def _archive(packed: zipfile.ZipFile, names: Sequence[str]) -> Archive:
+    manifest = _json(packed, MANIFEST) if MANIFEST in names else None
     if not isinstance(manifest, dict) or manifest.get("format") != FORMAT:
         raise Refusal(MANIFEST, f"an object of format {FORMAT}")
     listed = {room: manifest.get(room, [] if room in _OPTIONAL else None) for room in _ROOMS}
     for room, files in listed.items():
-        there = sorted(name for name in documents if name.startswith(f"{room}/"))
+        there = sorted(name for name in names if name.startswith(f"{room}/"))
         if not isinstance(files, list) or sorted(map(str, files)) != there:
             expected = f"the names of the {room} that are in the archive, each once"
             raise Refusal(f"{MANIFEST}.{room}", expected)
@@ -151,7 +192,7 @@ def _archive(documents: dict[str, Any]) -> Archive:
     if rules not in (None, "us", "uk"):
         raise Refusal(f"{MANIFEST}.rules", "us or uk")
     keys = _keys(manifest.get("run_keys", []), len(listed["runs"]))
-    runs, boxes, benders = (tuple(documents[file] for file in listed[room]) for room in _ROOMS)
+    runs, boxes, benders = (_Zipped(packed, tuple(listed[room])) for room in _ROOMS)
     return Archive(name, place, units, runs, boxes, benders, rules, keys)
 
 

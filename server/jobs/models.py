@@ -39,6 +39,7 @@ class Run(VersionedDocument):
     an archive: what is told of a box goes by it, so that a run can be renamed."""
 
     what = "run"
+    most_bytes = 24_000
     check_document = staticmethod(read_run)
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="runs")
@@ -64,6 +65,7 @@ class SiteBox(VersionedDocument):
     is compared; its document is a ``yarrow.sitebox/1``."""
 
     what = "box"
+    most_bytes = 6_000
     check_document = staticmethod(read_site_box)
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="boxes")

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
@@ -39,6 +39,7 @@ UNNAMED = "Unnamed run"
 
 
 MOST_RUNS = 1000
+MOST_BOXES = 1000
 """Of one job, without those that were removed: as many as its archive takes."""
 
 USUAL_RULES = {"in": "us", "mm": "uk"}
@@ -76,8 +77,7 @@ def create_run(member: Member, job_id: int, document: dict[str, Any], key: str =
     Raises: Job.DoesNotExist; Refusal, where the document can't be read or the job is full.
     """
     job = jobs_for(member).get(id=job_id)
-    if job.runs.filter(removed_at=None).count() >= MOST_RUNS:
-        raise Refusal("job", f"at most {MOST_RUNS} runs in a job")
+    _check_room(job.runs, "runs", MOST_RUNS)
     return _written(Run(job=job, key=key or new_key()), member, document)
 
 
@@ -87,10 +87,10 @@ def bring_in_job(
     name: str,
     place: str,
     units: str,
-    runs: Sequence[dict[str, Any]],
+    runs: Iterable[dict[str, Any]],
     keys: Sequence[str] = (),
-    boxes: Sequence[dict[str, Any]] = (),
-    benders: Sequence[dict[str, Any]] = (),
+    boxes: Iterable[dict[str, Any]] = (),
+    benders: Iterable[dict[str, Any]] = (),
     rules: str | None = None,
 ) -> Iterator[Job]:
     """A whole job with its runs and boxes, and those of its benders that the crew has not got, or
@@ -114,7 +114,7 @@ def bring_in_job(
                 save_box(member, job.id, document, 0)
             except Refusal as refusal:
                 raise Refusal(f"box {number + 1}, {refusal.path}", refusal.expected) from None
-        known = list(benders_for(member).values_list("document", flat=True)) if benders else []
+        known = list(benders_for(member).values_list("document", flat=True))
         for number, document in enumerate(benders):
             try:
                 if document not in known:
@@ -155,10 +155,16 @@ def remove_run(member: Member, run_id: int) -> Run:
 
 @transaction.atomic
 def bring_back_run(member: Member, run_id: int) -> Run:
-    """Bring a removed run back. Raises: Run.DoesNotExist."""
+    """Bring a removed run back. Raises: Run.DoesNotExist; Refusal, where the job is full."""
     run = Run.objects.select_for_update().get(id=run_id, job__in=jobs_for(member))
+    _check_room(run.job.runs, "runs", MOST_RUNS)
     versions.bring_back(run)
     return run
+
+
+def _check_room(rows: Any, what: str, most: int) -> None:
+    if rows.filter(removed_at=None).count() >= most:
+        raise Refusal("job", f"at most {most} {what} in a job")
 
 
 def _written(
@@ -197,6 +203,8 @@ def save_box(member: Member, job_id: int, document: dict[str, Any], base_version
         raise SiteBox.DoesNotExist
     if box is not None and there:
         versions.check_version(box, base_version, document)
+    if not there:
+        _check_room(job.boxes, "boxes", MOST_BOXES)
     box = box or SiteBox(job=job, key=key)
     box.name = document["name"].strip()
     versions.write(box, member, document)
@@ -255,8 +263,9 @@ def remove_box(member: Member, job_id: int, name: str) -> None:
 
 
 def bring_back_box(member: Member, job_id: int, name: str) -> SiteBox:
-    """Bring back what was told of a box. Raises: SiteBox.DoesNotExist."""
+    """Bring back what was told of a box. Raises: SiteBox.DoesNotExist; Refusal."""
     box = all_boxes_for(member).get(job_id=job_id, key=box_key(name))
+    _check_room(box.job.boxes, "boxes", MOST_BOXES)
     versions.bring_back(box)
     return box
 

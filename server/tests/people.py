@@ -11,6 +11,7 @@ from django.test import Client, TestCase
 from accounts.models import Crew, Member
 from crib.models import CribBender
 from crib.services import add_bender
+from exports.job_archive import Archive, pack
 from jobs.models import Job, Run
 from jobs.services import create_job, create_run
 
@@ -45,6 +46,11 @@ BENDER: dict[str, Any] = {
 def changed(**fields: Any) -> dict[str, Any]:
     """The document with other fields."""
     return {**DOCUMENT, **fields}
+
+
+def packed(archive: Archive) -> bytes:
+    """A job's file as a whole."""
+    return b"".join(pack(archive))
 
 
 class People:

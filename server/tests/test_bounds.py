@@ -6,15 +6,22 @@ import io
 import json
 import tracemalloc
 import zipfile
+from base64 import b64encode
 from collections.abc import Callable
+from random import Random
 from typing import Any
 from unittest import mock
 
 import ezdxf
+from django.conf import settings
 
+from crib.models import CribBender
+from crib.services import MOST_BENDERS
 from exports.dxf import read_path
-from exports.job_archive import Archive, pack, unpack
-from server.tests.people import BENDER, DOCUMENT, CrewTest, changed
+from exports.job_archive import MOST_ENTRY_BYTES, Archive, unpack
+from jobs.models import Run, SiteBox, new_key
+from jobs.services import MOST_BOXES, MOST_RUNS, bring_in_job
+from server.tests.people import BENDER, DOCUMENT, CrewTest, changed, packed
 from yarrow.documents.json_text import DEEPEST, MOST_ITEMS, read_json
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.schedule import Unreadable, read_schedule
@@ -52,16 +59,18 @@ class Bounds(CrewTest):
         lists = b"[" + b"[]," * 330_000 + b"[]]"
         bomb = zipped({"manifest.json": manifest(*names), **dict.fromkeys(names, lists)})
         self.assertLess(len(bomb), 200_000)
-        self.assertIn("values", self.cheap(lambda: unpack(bomb)))
+        self.assertIn("bytes", self.cheap(lambda: unpack(bomb)))
 
-    def test_so_are_one_large_entry_and_many_that_are_large_together(self) -> None:
-        file = "runs/0001.json"
-        large = zipped({"manifest.json": manifest(file), file: b" " * 5_000_000})
-        self.assertIn("bytes", self.cheap(lambda: unpack(large)))
-        names = [f"runs/{n:04}.json" for n in range(100)]
-        run = b'{"walk": [' + b"1," * 20_000 + b"1]}"
+    def test_many_entries_that_are_large_together_are_in_memory_one_at_a_time(self) -> None:
+        names = [f"runs/{n:04}.json" for n in range(1, 1001)]
+        run = b'{"walk": [' + b"1," * (MOST_ENTRY_BYTES // 2 - 10) + b"1]}"
         many = zipped({"manifest.json": manifest(*names), **dict.fromkeys(names, run)})
-        self.assertIn("values in all", self.cheap(lambda: unpack(many)))
+
+        def bring_in() -> None:
+            runs = unpack(many).runs
+            list(bring_in_job(self.wren, name="Bomb", place="", units="in", runs=runs))
+
+        self.assertIn("run 1", self.cheap(bring_in))
 
     def test_json_bodies_by_values_and_depth(self) -> None:
         wide = b"[" + b"1," * MOST_ITEMS + b"1]"
@@ -94,27 +103,62 @@ class OutAndIn(CrewTest):
         self.send("post", f"{job}/runs", changed(name="Bank", rack=rack))
         box = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
         self.send("put", f"{job}/box", {"document": box, "base_version": 0})
-        out = self.client.get(f"{job}/archive").content
+        out = self.client.get(f"{job}/archive").getvalue()
         archive = unpack(out)
-        self.assertEqual(archive.benders, (BENDER,))
+        self.assertEqual(list(archive.benders), [BENDER])
         self.assertEqual([run.get("rack") for run in archive.runs], [None, rack])
         tern = self.signed_in_as(self.their_bender.updated_by)
         in_ = tern.post("/api/jobs/archive", out, content_type="application/zip")
         self.assertEqual(in_.status_code, 201)
-        again = tern.get(f"/api/jobs/{in_.json()['id']}/archive").content
+        again = tern.get(f"/api/jobs/{in_.json()['id']}/archive").getvalue()
         self.assertEqual(again, out)
         # The crew has this bender already, and is given no second one.
         self.assertEqual(len(tern.get("/api/benders").json()), 1)
 
-    def test_the_largest_job_that_there_can_be_goes_out_and_in(self) -> None:
-        lines = [{"kind": "round", "at": str(60 * n), "across": "1 5/8"} for n in range(1, 30)]
-        run = changed(walk=[*lines, {"kind": "end", "at": "1900"}])
-        packed = pack(Archive("Works", "", "in", tuple([run] * 1000), (), (BENDER,)))
-        self.assertLess(len(packed), 8_000_000)
-        self.assertEqual(unpack(packed).runs[-1], run)
-
-    def test_a_full_job_takes_no_more(self) -> None:
-        with mock.patch("jobs.services.MOST_RUNS", 1):
-            answer = self.send("post", f"/api/jobs/{self.job.id}/runs", DOCUMENT)
+    def test_a_document_is_no_longer_than_goes_out_and_in(self) -> None:
+        line = {"kind": "round", "at": "1", "across": "1 5/8", "label": "x" * 60}
+        walk = [{**line, "at": str(60 * n)} for n in range(1, 200)]
+        run = changed(walk=[*walk, {"kind": "end", "at": "12100"}])
+        self.assertGreater(len(json.dumps(run)), Run.most_bytes)
+        answer = self.send("post", f"/api/jobs/{self.job.id}/runs", run)
         self.assertEqual(answer.status_code, 422)
-        self.assertIn("at most 1 runs", answer.json()["message"])
+        self.assertIn("at most 24,000 bytes", answer.json()["message"])
+        half = changed(walk=[*walk[:100], {"kind": "end", "at": "12100"}])
+        answer = self.send("post", f"/api/jobs/{self.job.id}/runs", half)
+        self.assertEqual(answer.status_code, 201)
+
+    def test_the_largest_job_that_there_can_be_goes_out_and_in(self) -> None:
+        """Every document as long as it may be, and none that could be packed to much less."""
+        chance = Random(7)
+        rooms = (("runs", Run, MOST_RUNS), ("boxes", SiteBox, MOST_BOXES))
+        documents: dict[str, Any] = {}
+        for room, kind, count in (*rooms, ("benders", CribBender, MOST_BENDERS)):
+            text = (kind.most_bytes - 20) // 4 * 3
+            documents[room] = [
+                {"name": b64encode(chance.randbytes(text)).decode()} for _ in range(count)
+            ]
+        keys = tuple(new_key() for _ in range(MOST_RUNS))
+        out = packed(Archive("Works", "", "in", **documents, keys=keys))
+        self.assertLess(len(out), settings.LARGEST_ARCHIVE)
+        again = unpack(out)
+        for room, sent in documents.items():
+            self.assertEqual(list(getattr(again, room)), sent)
+        self.assertEqual(again.keys, keys)
+
+    def test_a_full_job_takes_no_more_not_even_back(self) -> None:
+        gone = self.send("post", f"/api/jobs/{self.job.id}/runs", DOCUMENT).json()["id"]
+        self.client.delete(f"/api/runs/{gone}")
+        with mock.patch("jobs.services.MOST_RUNS", 1):
+            new = self.send("post", f"/api/jobs/{self.job.id}/runs", DOCUMENT)
+            back = self.send("post", f"/api/runs/{gone}/bring-back")
+        for answer in (new, back):
+            self.assertEqual(answer.status_code, 422)
+            self.assertIn("at most 1 runs", answer.json()["message"])
+        box = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
+        with mock.patch("jobs.services.MOST_BOXES", 0):
+            told = {"document": box, "base_version": 0}
+            answer = self.send("put", f"/api/jobs/{self.job.id}/box", told)
+        self.assertIn("at most 0 boxes", answer.json()["message"])
+        with mock.patch("crib.services.MOST_BENDERS", 1):
+            answer = self.send("post", "/api/benders", BENDER)
+        self.assertIn("at most 1 benders", answer.json()["message"])

@@ -139,7 +139,7 @@ class Rules(CrewTest):
 
     def test_the_rules_go_out_with_the_job_and_come_in_again(self) -> None:
         self.send("put", f"/api/jobs/{self.job.id}", {"name": "Mill", "rules": "uk"})
-        data = self.send("get", f"/api/jobs/{self.job.id}/archive").content
+        data = self.send("get", f"/api/jobs/{self.job.id}/archive").getvalue()
         self.assertEqual(self.send("post", "/api/jobs/archive", data).json()["rules"], "uk")
 
 

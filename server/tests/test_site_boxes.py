@@ -88,12 +88,12 @@ class SiteBoxes(CrewTest):
 
     def test_it_goes_out_with_its_job_and_comes_in_again(self) -> None:
         self.save(0)
-        data = self.send("get", f"/api/jobs/{self.job.id}/archive").content
+        data = self.send("get", f"/api/jobs/{self.job.id}/archive").getvalue()
         answer = self.send("post", "/api/jobs/archive", data)
         self.assertEqual(answer.status_code, 201, answer.content)
         again = Job.objects.get(id=answer.json()["id"])
         self.assertEqual([box.document for box in again.boxes.all()], [BOX])
-        self.assertEqual(self.send("get", f"/api/jobs/{again.id}/archive").content, data)
+        self.assertEqual(self.send("get", f"/api/jobs/{again.id}/archive").getvalue(), data)
 
     def test_a_run_that_is_renamed_keeps_its_hole_and_two_of_one_name_have_one_each(self) -> None:
         self.run_at("Cellar junction", "Twin")
@@ -116,7 +116,7 @@ class SiteBoxes(CrewTest):
             [(each["run"], each["wall"]) for each in met], [("Renamed", "bottom"), ("Twin", "top")]
         )
         # And so it goes out with its job and comes in again.
-        data = self.send("get", f"/api/jobs/{self.job.id}/archive").content
+        data = self.send("get", f"/api/jobs/{self.job.id}/archive").getvalue()
         again = self.send("post", "/api/jobs/archive", data).json()["id"]
         box = self.send("get", f"/api/jobs/{again}/box?name=Cellar%20junction").json()
         self.assertEqual(box["result"], self.box()["result"])

@@ -8,12 +8,12 @@ from django.test import Client
 
 from api.api import api
 from exports.dxf import plan_dxf
-from exports.job_archive import Archive, pack
-from server.tests.people import BENDER, DOCUMENT, CrewTest
+from exports.job_archive import Archive
+from server.tests.people import BENDER, DOCUMENT, CrewTest, packed
 from yarrow.documents.run_file import read_run
 from yarrow.runs.planner import plan_run
 
-ARCHIVE = pack(Archive("Saltmarsh", "", "in", (DOCUMENT,)))
+ARCHIVE = packed(Archive("Saltmarsh", "", "in", (DOCUMENT,)))
 DXF = plan_dxf(plan_run(read_run(DOCUMENT))).decode()
 
 FILL = {

@@ -25,6 +25,9 @@ class VersionedDocument(models.Model):
     what: ClassVar[str] = "document"
     """What a person calls one."""
 
+    most_bytes: ClassVar[int]
+    """Of one, as JSON: what is kept goes out in a job's file, and that has to come in again."""
+
     check_document: ClassVar[Callable[[Any], object]]
     """Reads a document as this kind's are; raises the core's Refusal, where it can't be read."""
 

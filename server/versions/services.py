@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 from typing import Any
 
 from django.db.models import QuerySet
@@ -9,6 +10,7 @@ from django.utils import timezone
 
 from accounts.models import Member
 from versions.models import VersionedDocument
+from yarrow.documents.refusal import Refusal
 
 
 class VersionConflict(Exception):
@@ -49,7 +51,11 @@ def write(
     """Write a document as the row's next version (its first, where it is new), with its revision.
 
     What the row tells beside its document is set before. A removed one is there again.
+
+    Raises: Refusal, where it is longer than one may be.
     """
+    if len(json.dumps(document, ensure_ascii=False).encode()) > row.most_bytes:
+        raise Refusal("document", f"at most {row.most_bytes:,} bytes: part it in two")
     row.version = row.version + 1 if row.pk else 1
     row.document, row.updated_by, row.removed_at = document, member, None
     row.save()

@@ -748,7 +748,7 @@ CASES: dict[str, Case] = {
         "rack.count",
         None,
         (),
-        "34620 3000",
+        "34620 2000",
         "",
         None,
     ),

@@ -369,7 +369,7 @@ export interface paths {
         };
         /**
          * Get Job Archive
-         * @description The whole job as one file: its runs and a manifest in a zip.
+         * @description The whole job as one file: its runs and a manifest in a zip, told a file at a time.
          */
         get: operations["get_job_archive"];
         put?: never;
