@@ -8,7 +8,11 @@ from collections.abc import Callable
 from typing import Any
 
 from selenium import webdriver
-from selenium.common.exceptions import StaleElementReferenceException
+from selenium.common.exceptions import (
+    ElementClickInterceptedException,
+    ElementNotInteractableException,
+    StaleElementReferenceException,
+)
 from selenium.webdriver.common.action_chains import ActionChains
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
@@ -26,12 +30,23 @@ _FLAGS = (
 )  # fmt: skip
 
 _WORDS = """
-const seen = element => element.checkVisibility({visibilityProperty: true, opacityProperty: true});
+const seen = element => {
+  const {width, height} = element.getBoundingClientRect();
+  const shown = element.checkVisibility({visibilityProperty: true, opacityProperty: true});
+  return shown && width + height > 0;
+};
 const text = element => (seen(element) ? element.innerText ?? element.textContent : '').trim();
 const all = selector => [...document.querySelectorAll(selector)];
 """
 """What is looked for is found in the page, in one question for each look: elements asked one by
 one would take more of the machine than the page itself does."""
+
+_NOT_YET = (
+    StaleElementReferenceException,
+    ElementClickInterceptedException,
+    ElementNotInteractableException,
+)
+"""Drawn anew, covered or not laid out between the look and the press: looked for again."""
 
 _WEBGL = ("--use-angle=swiftshader", "--enable-unsafe-swiftshader")
 """WebGL by the software renderer: machines that run tests have no graphics card."""
@@ -104,7 +119,7 @@ class Browser:
         def look(_: object) -> Any:
             try:
                 return true()
-            except StaleElementReferenceException:
+            except _NOT_YET:
                 return None
 
         wait = WebDriverWait(self.driver, PATIENCE, poll_frequency=0.05)
@@ -145,8 +160,14 @@ class Browser:
         found?.scrollIntoView({block: 'nearest'});
         return found
         """
-        found: WebElement = self.until(lambda: self.ask(look, name, role), f"a control {name!r}")
-        found.click()
+
+        def press() -> bool:
+            found: WebElement | None = self.ask(look, name, role)
+            if found is not None:
+                found.click()
+            return found is not None
+
+        self.until(press, f"a control {name!r}")
 
     def field(self, path: str) -> WebElement:
         """A field of the walk by its path in the document."""
