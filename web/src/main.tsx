@@ -3,11 +3,16 @@ import "./app/nonce";
 import "./index.css";
 import { createRoot } from "react-dom/client";
 import { App } from "./app/App";
+import { fetchScreen } from "./app/screens";
 import { followSystem } from "./app/theme";
 import { nameTab } from "./model/tab";
 
 followSystem();
 const root = document.getElementById("root");
 if (root) {
-  void nameTab().finally(() => createRoot(root).render(<App />));
+  const ready = Promise.allSettled([nameTab(), fetchScreen(location.pathname)]);
+  void ready.then(() => {
+    createRoot(root).render(<App />);
+    void fetchScreen("/runs/"); // where most people go next
+  });
 }

@@ -1,6 +1,6 @@
 // Who is signed in decides what there is; the address decides which of it is shown.
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { lazy, type ReactNode, Suspense, useEffect, useState } from "react";
+import { type ReactNode, Suspense, useEffect, useState } from "react";
 import { BrowserRouter, Navigate, Route, Routes, useLocation } from "react-router";
 import { onSignedOut, Refused } from "@/api/client";
 import { useSession } from "@/api/queries";
@@ -12,11 +12,7 @@ import { bringOver } from "@/model/oldDrafts";
 import { Boundary } from "@/ui/Boundary";
 import { Waiting } from "@/ui/Waiting";
 import { FailedRoute } from "./FailedRoute";
-
-const PlannerScreen = lazy(() => import("@/features/planner/PlannerScreen"));
-const BoxScreen = lazy(() => import("@/features/boxes/BoxScreen"));
-const CheckScreen = lazy(() => import("@/features/check/CheckScreen"));
-const SheetScreen = lazy(() => import("@/features/sheet/SheetScreen"));
+import { BoxScreen, CheckScreen, PlannerScreen, SheetScreen } from "./screens";
 
 const queries = new QueryClient({
   defaultOptions: {

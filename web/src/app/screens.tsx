@@ -1,0 +1,43 @@
+// The screens that are files of their own: the one that the address asks for is fetched before
+// anything is drawn, so that no word of waiting comes between, which React would leave standing.
+import { type ComponentType, lazy, useState } from "react";
+
+type Loaded = { default: ComponentType };
+
+function inItsOwnFile(load: () => Promise<Loaded>) {
+  const Later = lazy(load);
+  let here: ComponentType | undefined;
+  return {
+    fetch: async () => {
+      here = (await load()).default;
+    },
+    Screen: () => {
+      // As it was when it was first drawn: a screen that is open is not made anew.
+      const [Shown] = useState<ComponentType>(() => here ?? Later);
+      return <Shown />;
+    },
+  };
+}
+
+const planner = inItsOwnFile(() => import("@/features/planner/PlannerScreen"));
+const sheet = inItsOwnFile(() => import("@/features/sheet/SheetScreen"));
+const box = inItsOwnFile(() => import("@/features/boxes/BoxScreen"));
+const check = inItsOwnFile(() => import("@/features/check/CheckScreen"));
+
+export const PlannerScreen = planner.Screen;
+export const SheetScreen = sheet.Screen;
+export const BoxScreen = box.Screen;
+export const CheckScreen = check.Screen;
+
+const BY_ADDRESS = [
+  { address: /^\/runs\/\d+\/sheet/, screen: sheet },
+  { address: /^\/runs\//, screen: planner },
+  { address: /^\/jobs\/\d+\/box/, screen: box },
+  { address: /^\/check/, screen: check },
+];
+
+/** Fetches what an address shows. One that can't be fetched now is tried again when it is drawn. */
+export async function fetchScreen(address: string): Promise<void> {
+  const found = BY_ADDRESS.find((each) => each.address.test(address));
+  await found?.screen.fetch().catch(() => undefined);
+}
