@@ -7,10 +7,10 @@ import json
 import re
 import zipfile
 import zlib
-from collections.abc import Collection, Iterator, Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from itertools import chain
-from typing import Any
+from typing import Any, Protocol
 
 from yarrow.documents.json_text import read_json
 from yarrow.documents.refusal import Refusal
@@ -31,6 +31,14 @@ _DATE = (2026, 1, 1, 0, 0, 0)
 """The same for every entry, so that the same job gives the same bytes."""
 
 
+class Documents(Protocol):
+    """Some documents, of which no more is asked than how many there are and each in turn."""
+
+    def __len__(self) -> int: ...
+
+    def __iter__(self) -> Iterator[dict[str, Any]]: ...
+
+
 @dataclass(frozen=True, slots=True)
 class Archive:
     """What an archive holds: the job's name, place and unit, its run documents in order, what is
@@ -40,9 +48,9 @@ class Archive:
     name: str
     place: str
     units: str
-    runs: Collection[dict[str, Any]]
-    boxes: Collection[dict[str, Any]] = ()
-    benders: Collection[dict[str, Any]] = ()
+    runs: Documents
+    boxes: Documents = ()
+    benders: Documents = ()
     rules: str | None = None
     keys: tuple[str, ...] = ()
 
@@ -99,7 +107,7 @@ class _Written(io.RawIOBase):
 
 
 @dataclass(frozen=True, slots=True)
-class _Zipped(Collection[dict[str, Any]]):
+class _Zipped:
     """Documents that stay in the zip until they are asked for, one after the other."""
 
     packed: zipfile.ZipFile
@@ -111,9 +119,6 @@ class _Zipped(Collection[dict[str, Any]]):
     def __iter__(self) -> Iterator[dict[str, Any]]:
         for name in self.names:
             yield _json(self.packed, name)
-
-    def __contains__(self, document: object) -> bool:
-        return any(each == document for each in self)
 
 
 def unpack(data: bytes) -> Archive:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Iterator, Sequence
+from collections.abc import Iterator, Sequence
 from typing import Any
 
 from django.db.models import QuerySet
@@ -10,7 +10,7 @@ from django.db.models import QuerySet
 _AT_ONCE = 100
 
 
-class StoredDocuments(Collection[dict[str, Any]]):
+class StoredDocuments:
     """The documents of rows, in the order of their ids: so many as there were when it was made."""
 
     def __init__(self, rows: QuerySet[Any], ids: Sequence[int] | None = None) -> None:
@@ -26,6 +26,3 @@ class StoredDocuments(Collection[dict[str, Any]]):
         for start in range(0, len(self._ids), _AT_ONCE):
             asked = every.filter(id__in=self._ids[start : start + _AT_ONCE])
             yield from asked.values_list("document", flat=True)
-
-    def __contains__(self, document: object) -> bool:
-        return any(each == document for each in self)
