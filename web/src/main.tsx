@@ -13,6 +13,6 @@ if (root) {
   const ready = Promise.allSettled([nameTab(), fetchScreen(location.pathname)]);
   void ready.then(() => {
     createRoot(root).render(<App />);
-    void fetchScreen("/runs/"); // where most people go next
+    void fetchScreen("/runs/1"); // where most people go next
   });
 }

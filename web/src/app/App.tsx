@@ -12,7 +12,7 @@ import { bringOver } from "@/model/oldDrafts";
 import { Boundary } from "@/ui/Boundary";
 import { Waiting } from "@/ui/Waiting";
 import { FailedRoute } from "./FailedRoute";
-import { BoxScreen, CheckScreen, PlannerScreen, SheetScreen } from "./screens";
+import { SCREENS } from "./screens";
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -65,10 +65,9 @@ function Screens() {
       <Routes>
         <Route path="/" element={screen(<JobsScreen />)} />
         <Route path="/jobs/:jobId" element={screen(<JobScreen />)} />
-        <Route path="/runs/:runId" element={screen(<PlannerScreen />)} />
-        <Route path="/runs/:runId/sheet" element={screen(<SheetScreen />)} />
-        <Route path="/jobs/:jobId/box" element={screen(<BoxScreen />)} />
-        <Route path="/check/:what?" element={screen(<CheckScreen />)} />
+        {SCREENS.map(({ path, Screen }) => (
+          <Route key={path} path={path} element={screen(<Screen />)} />
+        ))}
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>
     </Suspense>

@@ -1,6 +1,7 @@
 // The screens that are files of their own: the one that the address asks for is fetched before
 // anything is drawn, so that no word of waiting comes between, which React would leave standing.
 import { type ComponentType, lazy, useState } from "react";
+import { matchPath } from "react-router";
 
 type Loaded = { default: ComponentType };
 
@@ -24,20 +25,16 @@ const sheet = inItsOwnFile(() => import("@/features/sheet/SheetScreen"));
 const box = inItsOwnFile(() => import("@/features/boxes/BoxScreen"));
 const check = inItsOwnFile(() => import("@/features/check/CheckScreen"));
 
-export const PlannerScreen = planner.Screen;
-export const SheetScreen = sheet.Screen;
-export const BoxScreen = box.Screen;
-export const CheckScreen = check.Screen;
-
-const BY_ADDRESS = [
-  { address: /^\/runs\/\d+\/sheet/, screen: sheet },
-  { address: /^\/runs\//, screen: planner },
-  { address: /^\/jobs\/\d+\/box/, screen: box },
-  { address: /^\/check/, screen: check },
+/** Their addresses, as the router has them. */
+export const SCREENS = [
+  { path: "/runs/:runId", ...planner },
+  { path: "/runs/:runId/sheet", ...sheet },
+  { path: "/jobs/:jobId/box", ...box },
+  { path: "/check/:what?", ...check },
 ];
 
 /** Fetches what an address shows. One that can't be fetched now is tried again when it is drawn. */
 export async function fetchScreen(address: string): Promise<void> {
-  const found = BY_ADDRESS.find((each) => each.address.test(address));
-  await found?.screen.fetch().catch(() => undefined);
+  const found = SCREENS.find(({ path }) => matchPath(path, address));
+  await found?.fetch().catch(() => undefined);
 }
