@@ -73,13 +73,25 @@ class Browser:
         options.set_capability("goog:loggingPrefs", {"browser": "ALL"})
         service = webdriver.ChromeService(shutil.which("chromedriver") or "/usr/bin/chromedriver")
         self.driver = webdriver.Chrome(options=options, service=service)
+        self.resize(size)
+        self.theme("dark" if dark else "light")
+
+    def resize(self, size: tuple[int, int]) -> None:
+        """Be a screen of that width and height; a narrow one is a phone's, and touched."""
         touch = size[0] < 600
         self.command(
             "Emulation.setDeviceMetricsOverride",
             width=size[0], height=size[1], deviceScaleFactor=1, mobile=touch,
         )  # fmt: skip
         self.command("Emulation.setTouchEmulationEnabled", enabled=touch)
-        self.theme("dark" if dark else "light")
+
+    def single_tab(self) -> None:
+        """Close every tab but the first."""
+        first, *others = self.driver.window_handles
+        for tab in others:
+            self.driver.switch_to.window(tab)
+            self.driver.close()
+        self.driver.switch_to.window(first)
 
     def theme(self, name: str) -> None:
         """Make the system light or dark; nothing moves in either."""

@@ -2,16 +2,18 @@
 
 from __future__ import annotations
 
-import atexit
-import shutil
-import tempfile
+from collections.abc import Callable
 from functools import cache
 from io import StringIO
+from multiprocessing.util import Finalize
 from typing import ClassVar
 
+from django.apps import apps
 from django.conf import settings
 from django.core.management import call_command
+from django.core.management.color import no_style
 from django.db import connection, transaction
+from django.db.models import Model
 from django.test import Client, LiveServerTestCase
 
 from accounts.models import Member
@@ -23,20 +25,55 @@ _LOOKS = 4
 """Looks in a row that find nothing under way, one at every turn of the browser's waiting."""
 
 
+def at_end(call: Callable[[], object]) -> None:
+    """Do something when this process ends: those of a pool leave out what ``atexit`` holds."""
+    Finalize(None, call, exitpriority=1)
+
+
 @cache
-def demo_rows() -> str:
-    """The demo data's rows in a file: runs are planned for the first test of a process alone."""
-    folder = tempfile.mkdtemp(prefix="yarrow-demo-")
-    atexit.register(shutil.rmtree, folder)
-    with transaction.atomic():
+def shared_browser() -> Browser:
+    """The browser of this process: to start one takes longer than most tests."""
+    browser = Browser()
+    at_end(browser.close)
+    return browser
+
+
+def _models() -> list[type[Model]]:
+    """What the demo data is kept in."""
+    return [
+        model
+        for app in ("accounts", "crib", "jobs")
+        for model in apps.get_app_config(app).get_models(include_auto_created=True)
+    ]
+
+
+@cache
+def _demo_rows() -> dict[str, bytes]:
+    """Its rows by table: runs are planned for the first test of a process alone."""
+    rows: dict[str, bytes] = {}
+    with transaction.atomic(), connection.cursor() as cursor:
         call_command("load_demo", stdout=StringIO())
-        call_command("dumpdata", "accounts", "crib", "jobs", output=f"{folder}/demo.json")
+        for model in _models():
+            table = model._meta.db_table
+            with cursor.copy(f'COPY "{table}" TO STDOUT') as told:
+                rows[table] = b"".join(told)
         transaction.set_rollback(True)
-    return f"{folder}/demo.json"
+    return rows
+
+
+def load_demo_rows() -> None:
+    """Put the demo data into an empty database; numbers go on after its own."""
+    demo = _demo_rows()
+    with transaction.atomic(), connection.cursor() as cursor:
+        for table, rows in demo.items():
+            with cursor.copy(f'COPY "{table}" FROM STDIN') as taken:
+                taken.write(rows)
+        for line in connection.ops.sequence_reset_sql(no_style(), _models()):
+            cursor.execute(line)
 
 
 class PageTest(LiveServerTestCase):
-    """One browser for a class, forgetting everything between its tests."""
+    """One browser for all of a process, forgetting everything between tests."""
 
     browser: ClassVar[Browser]
     size: ClassVar[tuple[int, int]] = (1280, 800)
@@ -44,23 +81,26 @@ class PageTest(LiveServerTestCase):
     @classmethod
     def setUpClass(cls) -> None:
         super().setUpClass()
-        cls.browser = Browser(cls.size)
-        cls.addClassCleanup(cls.browser.close)
+        cls.browser = shared_browser()
 
     def setUp(self) -> None:
-        call_command("loaddata", demo_rows(), verbosity=0)
+        load_demo_rows()
         self.browser.command("Network.clearBrowserCookies")
         self.browser.command(
             "Storage.clearDataForOrigin",
             origin=self.live_server_url,
             storageTypes="local_storage,indexeddb",
         )
+        self.browser.resize(self.size)
+        self.browser.theme("light")
         self.browser.driver.get_log("browser")
 
     def tearDown(self) -> None:
         # Leave no request under way against a database that is about to be emptied.
         self.offline(False)
-        self.browser.driver.get("about:blank")
+        # What stays at this address keeps the page's code ready for the next test.
+        self.go("/static/yarrow.svg")
+        self.browser.single_tab()
         looks = [False] * _LOOKS
 
         def long_enough() -> bool:

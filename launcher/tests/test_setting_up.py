@@ -39,21 +39,24 @@ class Python(unittest.TestCase):
     def test_packages_are_installed_once_and_again_when_the_list_changes(self) -> None:
         python_env.ensure_python(for_tests=False)
         python_env.ensure_python(for_tests=False)
-        self.assertEqual(len(self.ran), 1)
-        self.assertEqual(self.ran[0][-2:], ["-r", str(self.root / "requirements.txt")])
+        uv, packages = self.ran
+        self.assertEqual(uv[-2:], ["-r", str(self.root / "requirements-uv.txt")])
+        self.assertIn(str(self.root / "requirements.txt"), packages)
+        for command in self.ran:
+            self.assertIn("--require-hashes", command)
         (self.root / "requirements.txt").write_text("a==2\n")
         python_env.ensure_python(for_tests=False)
-        self.assertEqual(len(self.ran), 2)
+        self.assertEqual(len(self.ran), 4)
 
     def test_the_tests_packages_come_on_top(self) -> None:
         python_env.ensure_python(for_tests=False)
         python_env.ensure_python(for_tests=True)
-        self.assertEqual(self.ran[-1][-1], str(self.root / "requirements-test.txt"))
+        self.assertIn(str(self.root / "requirements-test.txt"), self.ran[-1])
 
     def test_after_the_tests_the_demo_has_all_it_needs(self) -> None:
         python_env.ensure_python(for_tests=True)
         python_env.ensure_python(for_tests=False)
-        self.assertEqual(len(self.ran), 1)
+        self.assertEqual(len(self.ran), 2)
 
     def test_a_broken_environment_is_made_anew(self) -> None:
         with mock.patch.object(python_env, "answers", return_value=False):

@@ -5,6 +5,7 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
+from django.contrib.auth.hashers import Argon2PasswordHasher
 from django.test.runner import DiscoverRunner
 
 
@@ -17,6 +18,12 @@ class CountingRunner(DiscoverRunner):
     def __init__(self, **options: Any) -> None:
         options["interactive"] = False
         super().__init__(**options)
+
+    def setup_test_environment(self, **kwargs: Any) -> None:
+        """Django's own, and passwords kept the same way with as little work as that allows."""
+        super().setup_test_environment(**kwargs)
+        Argon2PasswordHasher.time_cost = Argon2PasswordHasher.parallelism = 1
+        Argon2PasswordHasher.memory_cost = 8
 
     def suite_result(
         self, suite: unittest.TestSuite, result: unittest.TestResult, **kwargs: Any

@@ -1,5 +1,6 @@
 // One of a few: Radix Select, as a quiet word in a sentence or as a field in a bar.
 import { Select as Radix } from "radix-ui";
+import { useState } from "react";
 import { nonce } from "@/app/nonce";
 import { classes } from "./classes";
 import { Icon } from "./Icon";
@@ -23,10 +24,14 @@ type Props = {
 
 export function Select({ label, value, options, onChange, look = "field", className }: Props) {
   const chosen = options.find((option) => option.value === value);
+  // Radix draws a closed list too, to know its items: a screen has dozens that nobody opens. It is
+  // drawn once the control has been reached, so that a letter typed on it still chooses.
+  const [reached, setReached] = useState(false);
   return (
-    <Radix.Root value={value} onValueChange={onChange}>
+    <Radix.Root value={value} onValueChange={onChange} onOpenChange={() => setReached(true)}>
       <Radix.Trigger
         aria-label={label}
+        onFocus={() => setReached(true)}
         className={classes(
           "inline-flex items-center whitespace-nowrap align-baseline",
           LOOKS[look],
@@ -36,31 +41,37 @@ export function Select({ label, value, options, onChange, look = "field", classN
         <Radix.Value>{chosen?.label ?? value}</Radix.Value>
         {look === "field" ? <Icon name="down" className="size-3.5 text-soft" /> : null}
       </Radix.Trigger>
-      <Radix.Portal>
-        <Radix.Content
-          position="popper"
-          sideOffset={4}
-          className="z-50 max-h-[60vh] min-w-(--radix-select-trigger-width) overflow-auto rounded-md border border-line bg-paper p-1 text-ink shadow-lift"
-        >
-          <Radix.Viewport nonce={nonce}>
-            {options.map((option) => (
-              <Radix.Item
-                key={option.value}
-                value={option.value}
-                className="flex min-h-8 items-center gap-2 rounded px-2 outline-none select-none data-[highlighted]:bg-accent-soft data-[highlighted]:text-accent pointer-coarse:min-h-11"
-              >
-                <span className="w-4">
-                  <Radix.ItemIndicator>
-                    <Icon name="check" className="size-4" />
-                  </Radix.ItemIndicator>
-                </span>
-                <Radix.ItemText>{option.label}</Radix.ItemText>
-                {option.hint ? <span className="ml-auto pl-4 text-soft">{option.hint}</span> : null}
-              </Radix.Item>
-            ))}
-          </Radix.Viewport>
-        </Radix.Content>
-      </Radix.Portal>
+      {reached ? <List options={options} /> : null}
     </Radix.Root>
+  );
+}
+
+function List({ options }: { options: readonly Option[] }) {
+  return (
+    <Radix.Portal>
+      <Radix.Content
+        position="popper"
+        sideOffset={4}
+        className="z-50 max-h-[60vh] min-w-(--radix-select-trigger-width) overflow-auto rounded-md border border-line bg-paper p-1 text-ink shadow-lift"
+      >
+        <Radix.Viewport nonce={nonce}>
+          {options.map((option) => (
+            <Radix.Item
+              key={option.value}
+              value={option.value}
+              className="flex min-h-8 items-center gap-2 rounded px-2 outline-none select-none data-[highlighted]:bg-accent-soft data-[highlighted]:text-accent pointer-coarse:min-h-11"
+            >
+              <span className="w-4">
+                <Radix.ItemIndicator>
+                  <Icon name="check" className="size-4" />
+                </Radix.ItemIndicator>
+              </span>
+              <Radix.ItemText>{option.label}</Radix.ItemText>
+              {option.hint ? <span className="ml-auto pl-4 text-soft">{option.hint}</span> : null}
+            </Radix.Item>
+          ))}
+        </Radix.Viewport>
+      </Radix.Content>
+    </Radix.Portal>
   );
 }
