@@ -8,7 +8,7 @@ from collections.abc import Callable
 from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
-from launcher.places import API_TYPES, CONTRACT, MANAGE, PYTHON, ROOT, VENV, WEB
+from launcher.places import API_TYPES, MANAGE, PYTHON, ROOT, VENV, WEB
 from launcher.postgres import cluster
 from launcher.processes import run
 from launcher.say import GiveUp, complain, say, step
@@ -26,7 +26,7 @@ def test(labels: list[str]) -> int:
     node = set_up(for_tests=True)
     ensure_browser()
     with cluster("test", durable=False) as environment:
-        failed = [] if labels else _checks(environment, node)
+        failed = [] if labels else _checks(node)
         done = subprocess.run(
             [
                 *(str(PYTHON), str(MANAGE), "test", "--top-level", str(ROOT)),
@@ -39,11 +39,11 @@ def test(labels: list[str]) -> int:
     return 1 if failed or done.returncode else 0
 
 
-def _checks(environment: dict[str, str], node: dict[str, str]) -> list[str]:
+def _checks(node: dict[str, str]) -> list[str]:
     """Every check; the names of those that failed."""
 
     def python(*arguments: str | Path) -> Callable[[], str]:
-        return lambda: run([PYTHON, "-m", *arguments], cwd=ROOT, environment=environment)
+        return lambda: run([PYTHON, "-m", *arguments], cwd=ROOT)
 
     def npm(script: str) -> Callable[[], str]:
         return lambda: run(["npm", "run", "--silent", script], cwd=WEB, environment=node)
@@ -57,10 +57,6 @@ def _checks(environment: dict[str, str], node: dict[str, str]) -> list[str]:
             cwd=ROOT,
             environment={"PYTHONPATH": f"{ROOT / 'core'}{os.pathsep}{ROOT / 'server'}"},
         ),
-        "no migration is missing": lambda: run(
-            [PYTHON, MANAGE, "makemigrations", "--check", "--dry-run"], environment=environment
-        ),
-        "the contract is current": lambda: _current_contract(environment),
         "the page's types are current": lambda: _current_types(node),
         "TypeScript": npm("types"),
         "Biome": npm("lint"),
@@ -81,13 +77,6 @@ def _checks(environment: dict[str, str], node: dict[str, str]) -> list[str]:
     failed = [name for name, good in passed.items() if not good]
     say(f"Checks: {len(checks) - len(failed)} of {len(checks)} passed.")
     return failed
-
-
-def _current_contract(environment: dict[str, str]) -> None:
-    """Raises: GiveUp, where contracts/openapi.json is not what the API says of itself."""
-    told = run([PYTHON, MANAGE, "contract"], environment=environment)
-    if told != CONTRACT.read_text():
-        raise GiveUp("contracts/openapi.json is stale. Run: ./yarrow contract")
 
 
 def _current_types(node: dict[str, str]) -> None:

@@ -11,7 +11,7 @@ from ninja import NinjaAPI, Schema
 from ninja.errors import AuthenticationError, HttpError, Throttled, ValidationError
 
 from api.failures import failed
-from versions.services import VersionConflict
+from versions.services import TooLong, VersionConflict
 from yarrow.documents.refusal import Refusal
 from yarrow.documents.schedule import Unreadable
 
@@ -95,6 +95,11 @@ def handle_problems(api: NinjaAPI) -> None:
     @api.exception_handler(Refusal)
     def refused(request: HttpRequest, error: Refusal) -> HttpResponse:
         return api.create_response(request, unreadable(error), status=422)
+
+    @api.exception_handler(TooLong)
+    def too_long(request: HttpRequest, error: TooLong) -> HttpResponse:
+        message = f"This is longer than one may be: {error.expected}."
+        return answer(request, 413, "too-large", message)
 
     @api.exception_handler(Unreadable)
     def unreadable_rows(request: HttpRequest, error: Unreadable) -> HttpResponse:

@@ -121,7 +121,7 @@ class OutAndIn(CrewTest):
         run = changed(walk=[*walk, {"kind": "end", "at": "12100"}])
         self.assertGreater(len(json.dumps(run)), Run.most_bytes)
         answer = self.send("post", f"/api/jobs/{self.job.id}/runs", run)
-        self.assertEqual(answer.status_code, 422)
+        self.assertEqual((answer.status_code, answer.json()["code"]), (413, "too-large"))
         self.assertIn("at most 24,000 bytes", answer.json()["message"])
         half = changed(walk=[*walk[:100], {"kind": "end", "at": "12100"}])
         answer = self.send("post", f"/api/jobs/{self.job.id}/runs", half)

@@ -15,6 +15,11 @@ from yarrow.documents import upgrading
 BOX: dict[str, Any] = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
 
 
+class Tables(CrewTest):
+    def test_no_migration_is_missing(self) -> None:
+        call_command("makemigrations", check=True, dry_run=True, verbosity=0)
+
+
 class Versions(CrewTest):
     """One walk through every kind: saved twice, restored, moved on, removed, brought back."""
 

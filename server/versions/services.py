@@ -13,6 +13,10 @@ from versions.models import VersionedDocument
 from yarrow.documents.refusal import Refusal
 
 
+class TooLong(Refusal):
+    """A document that is longer than one of its kind may be."""
+
+
 class VersionConflict(Exception):
     """Someone else saved in between. ``current`` is the document's row as it stands now, ``yours``
     what was to be saved."""
@@ -52,10 +56,10 @@ def write(
 
     What the row tells beside its document is set before. A removed one is there again.
 
-    Raises: Refusal, where it is longer than one may be.
+    Raises: TooLong, where it is longer than one may be.
     """
     if len(json.dumps(document, ensure_ascii=False).encode()) > row.most_bytes:
-        raise Refusal("document", f"at most {row.most_bytes:,} bytes: part it in two")
+        raise TooLong("document", f"at most {row.most_bytes:,} bytes: part it in two")
     row.version = row.version + 1 if row.pk else 1
     row.document, row.updated_by, row.removed_at = document, member, None
     row.save()

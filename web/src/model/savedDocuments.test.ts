@@ -68,6 +68,7 @@ describe("a document that saves itself", () => {
       404: "gone",
       422: "unreadable",
       403: "refused",
+      413: "refused",
     };
     for (const [status, told] of Object.entries({ ...ways, 500: "failed", 504: "failed" })) {
       const server = new Server();

@@ -40,5 +40,7 @@ export function outcome<D>(error: unknown): Saving<D> {
   if (status >= 500 || status === 429) {
     return { state: "failed", message };
   }
-  return status === 422 ? { state: "unreadable", message } : { state: "refused", message };
+  return status === 422
+    ? { state: "unreadable", message }
+    : { state: "refused", message: `${message} What you typed is kept.` };
 }
