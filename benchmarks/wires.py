@@ -52,7 +52,7 @@ def schedule(client: Client) -> list[Row]:
         nonlocal answer
         answer = client.send("POST", "/api/schedule?units=in", (head + rows).encode(), "text/csv")
 
-    taken = in_units(ask, 1)
+    taken = in_units(ask, 3)
     lines = answer.splitlines()
     checked = len(json.loads(lines[-1])["rows"])
     if checked != _RUNS:
