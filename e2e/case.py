@@ -85,6 +85,17 @@ class PageTest(LiveServerTestCase):
         super().setUpClass()
         cls.browser = shared_browser()
 
+    @classmethod
+    def tearDownClass(cls) -> None:
+        super().tearDownClass()
+        # The browser keeps its connections to the server that was, and those theirs to the
+        # database, which can't be removed under them.
+        with connection.cursor() as cursor:
+            cursor.execute(
+                "SELECT pg_terminate_backend(pid) FROM pg_stat_activity "
+                "WHERE datname = current_database() AND pid <> pg_backend_pid()"
+            )
+
     def setUp(self) -> None:
         load_demo_rows()
         self.browser.command("Network.clearBrowserCookies")

@@ -51,6 +51,15 @@ class EveryScreen(PageTest):
         own = urlsplit(self.live_server_url).netloc
         self.assertEqual({urlsplit(address).netloc for address in asked} - {own}, set(), screen)
 
+    def follow(self, path: str) -> None:
+        """Go to an address as a link in the page does; the screen before is gone then."""
+        self.browser.ask(
+            "window.left = all('main')[0]; history.pushState({}, '', arguments[0]);"
+            "dispatchEvent(new PopStateEvent('popstate'))",
+            path,
+        )
+        self.browser.until(lambda: self.browser.ask("return !left.isConnected"), path)
+
     def tour(self, browser: Browser) -> None:
         self.go("/", browser)
         browser.see("form")
@@ -59,10 +68,10 @@ class EveryScreen(PageTest):
         browser.see("main li")
         self.check(browser, "jobs")
         run = self.run_named("Bottling line drop")
-        self.go(f"/jobs/{run.job_id}", browser)
+        self.follow(f"/jobs/{run.job_id}")
         browser.see("main li")
         self.check(browser, "job")
-        self.go(f"/runs/{run.id}", browser)
+        self.follow(f"/runs/{run.id}")
         browser.see("[data-stick-mark]")
         self.check(browser, "planner")
         browser.write("walk[0].rise", "1")
@@ -77,7 +86,7 @@ class EveryScreen(PageTest):
         browser.see("[role=dialog]")
         self.check(browser, "shortcuts")
         met = self.run_named("Framed office, as the tape met it")
-        self.go(f"/runs/{met.id}", browser)
+        self.follow(f"/runs/{met.id}")
         browser.see("[data-stick-mark]")
         if self.on_a_phone:
             browser.press("Marks", "nav [role=radio]")
@@ -99,7 +108,7 @@ class EveryScreen(PageTest):
         browser.see_text("known to", "[role=dialog]")
         self.check(browser, "a bender of one's own")
         bank = self.run_named("Bottling feeds, a bank of five")
-        self.go(f"/runs/{bank.id}", browser)
+        self.follow(f"/runs/{bank.id}")
         browser.see("[data-stick-mark]")
         if self.on_a_phone:
             browser.press("Shape", "nav [role=radio]")
@@ -110,7 +119,7 @@ class EveryScreen(PageTest):
         browser.see("[role=dialog]")
         self.check(browser, "a pipe as it was built")
         wired = self.run_named("Cellar main, over the water pipe")
-        self.go(f"/runs/{wired.id}", browser)
+        self.follow(f"/runs/{wired.id}")
         browser.see("[data-stick-mark]")
         if self.on_a_phone:
             browser.press("Shape", "nav [role=radio]")
@@ -119,17 +128,17 @@ class EveryScreen(PageTest):
         browser.see("svg[data-packed]")
         self.check(browser, "the wires of a run")
         for what in ("conduit", "trunking", "box", "pullbox", "holes"):
-            self.go(f"/check/{what}", browser)
+            self.follow(f"/check/{what}")
             browser.see("[data-verdict]")
             self.check(browser, f"quick check, {what}")
-        self.go("/check/schedule", browser)
+        self.follow("/check/schedule")
         browser.press("Try the example")
         browser.see("[data-schedule]")
         self.check(browser, "a schedule")
-        self.go(f"/jobs/{run.job_id}/box?name=Press%20hall%20junction", browser)
+        self.follow(f"/jobs/{run.job_id}/box?name=Press%20hall%20junction")
         browser.see("[data-met]")
         self.check(browser, "a box of a job")
-        self.go(f"/runs/{bank.id}/sheet", browser)
+        self.follow(f"/runs/{bank.id}/sheet")
         browser.see("[data-sheet] svg")
         browser.press("The rack", "[role=radio]")
         browser.see_text("least air", "[data-sheet]")
