@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
 from yarrow.finding import Finding
 from yarrow.runs.plan import Candidate, Choice, Plan
@@ -120,6 +120,6 @@ def refused(document: dict[str, Any]) -> str:
     """What a document that can't be read is told."""
     try:
         read_run(document)
-    except Refusal as refusal:
+    except DocumentError as refusal:
         return str(refusal)
     raise AssertionError("it was read")

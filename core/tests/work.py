@@ -12,18 +12,17 @@ from contextlib import ExitStack, contextmanager
 from typing import Any
 from unittest import mock
 
-import yarrow.fill.counting
-import yarrow.handling.strikes
-import yarrow.runs.candidates
-import yarrow.runs.meeting
+from yarrow.fill import counting
+from yarrow.handling import strikes
 from yarrow.handling.moving import Moving
+from yarrow.runs import candidates, meeting
 
 _PLACES: dict[str, tuple[tuple[Any, str], ...]] = {
     "moments": ((Moving, "ahead_at"), (Moving, "behind_at")),
-    "placings": ((yarrow.handling.strikes, "moving"),),
-    "candidates": ((yarrow.runs.candidates, "lay"),),
-    "sums": ((yarrow.fill.counting, "used_by"),),
-    "layouts": ((yarrow.runs.meeting, "lay_out"),),
+    "placings": ((strikes, "moving"),),
+    "candidates": ((candidates, "lay"),),
+    "sums": ((counting, "used_by"),),
+    "layouts": ((meeting, "lay_out"),),
 }
 """What is counted, and the functions whose calls it is."""
 
@@ -35,7 +34,7 @@ def counted() -> Iterator[Counter[str]]:
     up."""
     found: Counter[str] = Counter()
 
-    def counting(name: str, function: Callable[..., Any]) -> Callable[..., Any]:
+    def noted(name: str, function: Callable[..., Any]) -> Callable[..., Any]:
         @functools.wraps(function)
         def call(*args: Any, **kwargs: Any) -> Any:
             found[name] += 1
@@ -47,5 +46,5 @@ def counted() -> Iterator[Counter[str]]:
         for name, places in _PLACES.items():
             for owner, attribute in places:
                 original = getattr(owner, attribute)
-                stack.enter_context(mock.patch.object(owner, attribute, counting(name, original)))
+                stack.enter_context(mock.patch.object(owner, attribute, noted(name, original)))
         yield found

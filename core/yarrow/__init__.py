@@ -1,3 +1,247 @@
-"""Yarrow's core: the rules and sums of conduit bending, on the standard library alone."""
+"""Plan conduit runs and check what goes into them: documents in, answers out.
+
+    >>> import yarrow
+    >>> yarrow.plan(document)["cut_length_text"]
+
+A document is a mapping in one of the open formats (docs/run-file.md); its lengths are as they were
+read off a tape (``"18 3/8"``), or numbers, in the document's own ``units``. An answer is plain
+JSON: dictionaries, lists, text and numbers, in the same units, with angles in degrees. What can't
+be made is an answer with a finding; only what can't be read is an error. Nothing here is kept.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from typing import Any, Literal
+
+from yarrow.documents.bender_file import bender_numbers
+from yarrow.documents.bends_file import fold_document
+from yarrow.documents.box_files import box_document, entries_document, pull_box_document
+from yarrow.documents.catalogue import catalogue
+from yarrow.documents.converting import convert_document
+from yarrow.documents.errors import DocumentError, TableError
+from yarrow.documents.fill_file import fill_document
+from yarrow.documents.notation import typed_line
+from yarrow.documents.run_file import read_run
+from yarrow.documents.schedule import check_schedule, read_schedule, schedule_csv
+from yarrow.documents.site_box_file import site_box_document
+from yarrow.documents.wire_notation import read_wires_said
+from yarrow.documents.writing import bend_table_csv, marks_csv, plain, plan_text
+from yarrow.documents.writing import rack_csv as _rack_csv
+from yarrow.racks.rack import plan_rack
+from yarrow.runs.handle import handle_run
+from yarrow.runs.planner import plan_run
 
 __version__ = "0.1.0"
+
+__all__ = [
+    "DocumentError",
+    "TableError",
+    "bender",
+    "box",
+    "can_be_made",
+    "catalog",
+    "convert",
+    "entries",
+    "fill",
+    "fold",
+    "handle",
+    "line",
+    "plan",
+    "plan_as",
+    "pullbox",
+    "rack",
+    "rack_as_csv",
+    "schedule",
+    "sitebox",
+    "wires",
+]
+
+Document = Mapping[str, Any]
+Answer = dict[str, Any]
+Units = Literal["in", "mm"]
+
+
+def plan(document: Document) -> Answer:
+    """Where and how to bend a run: cut length, marks, steps, findings.
+
+    Args: document, a run (``yarrow.run/1``).
+    Returns: ``yarrow.plan/1``, lengths in the run's units.
+    Raises: DocumentError.
+    Source: docs/geometry.md.
+    """
+    return plain(plan_run(read_run(document)))
+
+
+def plan_as(document: Document, form: Literal["text", "csv", "bends"]) -> str:
+    """A run's plan to read at the bench, its marks as a table, or its bends as one.
+
+    Args: document, a run; form, ``text``; ``csv``, a row a mark; ``bends``, a row a bend.
+    Returns: lines of text, lengths in the run's units.
+    Raises: DocumentError.
+    """
+    forms = {"text": plan_text, "csv": marks_csv, "bends": bend_table_csv}
+    return forms[form](plan_run(read_run(document)))
+
+
+def handle(document: Document) -> Answer:
+    """The orders that a run's piece can be bent in, what each costs and what the pipe meets.
+
+    Args: document, a run.
+    Returns: the order picked, the best ones and the usual one, each with its bends' handling.
+    Raises: DocumentError.
+    """
+    return plain(handle_run(read_run(document)))
+
+
+def rack(document: Document) -> Answer:
+    """The marks of every pipe of a run's rack, and the gaps between them.
+
+    Args: document, a run with ``rack``.
+    Returns: pipes and gaps, lengths in the run's units.
+    Raises: DocumentError.
+    """
+    return plain(plan_rack(read_run(document)))
+
+
+def rack_as_csv(document: Document) -> str:
+    """A rack's marks as a table, a row a mark of every pipe.
+
+    Args: document, a run with ``rack``.
+    Returns: lines of text, lengths in the run's units.
+    Raises: DocumentError.
+    """
+    return _rack_csv(plan_rack(read_run(document)))
+
+
+def fold(document: Document) -> Answer:
+    """The shape that straight pipe comes to with bends at given places.
+
+    Args: document, ``yarrow.bends/1``.
+    Returns: its points, arcs and length, in the document's units.
+    Raises: DocumentError.
+    """
+    return plain(fold_document(document))
+
+
+def fill(document: Document) -> Answer:
+    """Whether conductors fit a conduit or trunking.
+
+    Args: document, ``yarrow.fill/1``.
+    Returns: used and allowed area or factors, the smallest size that fits, findings.
+    Raises: DocumentError.
+    Source: docs/fill.md.
+    """
+    return plain(fill_document(document))
+
+
+def box(document: Document) -> Answer:
+    """Whether a box is large enough for what is in it.
+
+    Args: document, ``yarrow.box/1``.
+    Returns: the sum, line by line, in cubic inches or cubic centimetres; findings.
+    Raises: DocumentError.
+    Source: docs/fill.md.
+    """
+    return plain(box_document(document))
+
+
+def pullbox(document: Document) -> Answer:
+    """The least sides of a box for large conductors.
+
+    Args: document, ``yarrow.pullbox/1``.
+    Returns: each side with the rule that decides it, in the document's units; findings.
+    Raises: DocumentError.
+    Source: docs/fill.md.
+    """
+    return plain(pull_box_document(document))
+
+
+def entries(document: Document) -> Answer:
+    """Whether the holes in a box's walls go together.
+
+    Args: document, ``yarrow.entries/1``.
+    Returns: each entry with its ring and its distances, in the document's units; findings.
+    Raises: DocumentError.
+    """
+    return plain(entries_document(document))
+
+
+def sitebox(document: Document, runs: Sequence[Document] = ()) -> Answer:
+    """A box of a job with all the runs that meet there: its volume, its sides, its holes.
+
+    Args: document, ``yarrow.sitebox/1``; runs, those that name it at an end.
+    Returns: the checks of the box, together.
+    Raises: DocumentError.
+    """
+    return plain(site_box_document(document, [dict(run) for run in runs]))
+
+
+def schedule(table: bytes, units: Units) -> Answer:
+    """A table of runs with their wire, each row checked.
+
+    Args: table, CSV in UTF-8; units, of lengths that name none.
+    Returns: ``rows``, an answer each, and ``csv``, the table with its answers.
+    Raises: TableError, with the place of everything that can't be read.
+    """
+    asked = read_schedule(table, units)
+    answers = list(check_schedule(asked))
+    return {"rows": [plain(answer) for answer in answers], "csv": schedule_csv(asked, answers)}
+
+
+def bender(document: Document) -> Answer:
+    """The numbers of a bender of one's own, worked from its test bends where there are any.
+
+    Args: document, ``yarrow.bender/1``.
+    Returns: its numbers with how well each is known, lengths in the document's units.
+    Raises: DocumentError.
+    """
+    return plain(bender_numbers(document))
+
+
+def line(text: str, units: Units) -> Answer:
+    """A line of a walk as it is said, in the run's own shape.
+
+    Args: text, such as ``offset 4 3/8 at 33``; units, of its lengths.
+    Returns: ``line`` (None where it can't be read yet), what is ``expected``, and ``completions``.
+    """
+    return plain(typed_line(text, units))
+
+
+def wires(text: str, units: Units) -> Answer:
+    """Conductors as they are said, in a document's shape.
+
+    Args: text, such as ``3 x 12 thhn; 1 x 12 bare``; units, ``in`` for AWG, ``mm`` for mm².
+    Returns: ``conductors``.
+    Raises: DocumentError.
+    """
+    return {"conductors": read_wires_said(text, units, "text")}
+
+
+def convert(document: Document, to: Units, *, half_typed: bool = False) -> Answer:
+    """The same document in another unit: what it says is the same pipe, box or bender.
+
+    Args: document, of any format that has units; half_typed, whether what can't be read yet stays.
+    Returns: a new document.
+    Raises: DocumentError.
+    """
+    return convert_document(document, to, half_typed=half_typed)
+
+
+def catalog() -> Answer:
+    """All that a document can name: conduits, benders, fittings, conductors, boxes, trunking.
+
+    Returns: each list with the source of its figures; lengths in the unit that each names.
+    """
+    return plain(catalogue())
+
+
+def can_be_made(answer: Answer) -> bool:
+    """Whether nothing in an answer is an error.
+
+    Args: answer, of any function here.
+    """
+    parts = [answer, *answer.get("pipes", ())]
+    found = [finding for part in parts for finding in part.get("findings", ())]
+    # No box at hand passes nothing and fails nothing: None.
+    return answer.get("passes") is not False and all(each["level"] != "error" for each in found)

@@ -24,7 +24,7 @@ class StrictParser(Parser):
     """JSON as the standard has it: no NaN, no Infinity, no bottomless nesting."""
 
     def parse_body(self, request: HttpRequest) -> Any:
-        """The body's JSON. Raises: Refusal."""
+        """The body's JSON. Raises: DocumentError."""
         return read_json(request.body)
 
 

@@ -12,8 +12,8 @@ from ninja.errors import AuthenticationError, HttpError, Throttled, ValidationEr
 
 from api.failures import failed
 from versions.services import TooLong, VersionConflict
-from yarrow.documents.refusal import Refusal
-from yarrow.documents.schedule import Unreadable
+from yarrow.documents.errors import DocumentError
+from yarrow.documents.schedule import TableError
 
 
 class FieldProblem(Schema):
@@ -67,16 +67,16 @@ _CSRF_FAILED = "CSRF check Failed"
 """How Ninja's own check says so."""
 
 
-def unreadable(error: Refusal) -> dict[str, Any]:
+def unreadable(error: DocumentError) -> dict[str, Any]:
     """The problem of a document that can't be read."""
     field = {"path": error.path, "expected": error.expected}
     return {"code": "unreadable", "message": str(error), "errors": [field]}
 
 
-def unreadable_table(error: Unreadable) -> dict[str, Any]:
+def unreadable_table(error: TableError) -> dict[str, Any]:
     """The problem of a table that can't be read: every place that is wrong."""
-    fields = [{"path": each.path, "expected": each.expected} for each in error.refusals]
-    return {"code": "unreadable", "message": str(error.refusals[0]), "errors": fields}
+    fields = [{"path": each.path, "expected": each.expected} for each in error.errors]
+    return {"code": "unreadable", "message": str(error.errors[0]), "errors": fields}
 
 
 def handle_problems(api: NinjaAPI) -> None:
@@ -92,8 +92,8 @@ def handle_problems(api: NinjaAPI) -> None:
         body = {"code": code, "message": message, "errors": errors or []}
         return api.create_response(request, body, status=status)
 
-    @api.exception_handler(Refusal)
-    def refused(request: HttpRequest, error: Refusal) -> HttpResponse:
+    @api.exception_handler(DocumentError)
+    def refused(request: HttpRequest, error: DocumentError) -> HttpResponse:
         return api.create_response(request, unreadable(error), status=422)
 
     @api.exception_handler(TooLong)
@@ -101,8 +101,8 @@ def handle_problems(api: NinjaAPI) -> None:
         message = f"This is longer than one may be: {error.expected}."
         return answer(request, 413, "too-large", message)
 
-    @api.exception_handler(Unreadable)
-    def unreadable_rows(request: HttpRequest, error: Unreadable) -> HttpResponse:
+    @api.exception_handler(TableError)
+    def unreadable_rows(request: HttpRequest, error: TableError) -> HttpResponse:
         return api.create_response(request, unreadable_table(error), status=422)
 
     @api.exception_handler(ValidationError)
@@ -135,7 +135,7 @@ def handle_problems(api: NinjaAPI) -> None:
     @api.exception_handler(HttpError)
     def other(request: HttpRequest, error: HttpError) -> HttpResponse:
         # Ninja turns what the parser raises into its own error; the cause says more.
-        if isinstance(error.__cause__, Refusal):
+        if isinstance(error.__cause__, DocumentError):
             return refused(request, error.__cause__)
         if str(error) == _CSRF_FAILED:
             return stale(request, StaleToken())

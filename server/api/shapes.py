@@ -17,7 +17,6 @@ from jobs.services import problem_of
 from versions.models import DocumentRevision, VersionedDocument
 from yarrow.documents.bender_file import BenderNumbers, bender_numbers
 from yarrow.documents.converting import convert_document
-from yarrow.documents.notation import TypedLine
 from yarrow.fill.site_box import SiteBoxResult
 
 RunDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run"})]
@@ -407,15 +406,6 @@ def bender_detail(bender: CribBender) -> BenderDetail:
             inches=convert_document(bender.document, "in")["bender"],
             millimetres=convert_document(bender.document, "mm")["bender"],
         ),
-    )
-
-
-def typed_line_shape(typed: TypedLine) -> TypedLineShape:
-    """A typed line as the page takes it."""
-    return TypedLineShape(
-        line=typed.line,
-        expected=typed.expected,
-        completions=[CompletionShape(text=c.text, hint=c.hint) for c in typed.completions],
     )
 
 

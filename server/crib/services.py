@@ -11,14 +11,14 @@ from crib.models import CribBender
 from crib.policy import all_benders_for, bender_revisions_for, benders_for
 from versions import services as versions
 from yarrow.documents.bender_file import bender_numbers
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 
 MOST_BENDERS = 200
 
 
 @transaction.atomic
 def add_bender(member: Member, document: dict[str, Any]) -> CribBender:
-    """A new bender. Raises: Refusal, where the document can't be read or there are too many."""
+    """A new bender. Raises: DocumentError, where it can't be read or there are too many."""
     _check_room(member)
     return _written(CribBender(crew_id=member.crew_id), member, document)
 
@@ -29,7 +29,7 @@ def save_bender(
 ) -> CribBender:
     """Other numbers for a bender.
 
-    Raises: CribBender.DoesNotExist; Refusal; VersionConflict, where it has been saved since:
+    Raises: CribBender.DoesNotExist; DocumentError; VersionConflict, where it has been saved since:
     nothing changes.
     """
     bender = versions.locked(benders_for(member), bender_id, base_version, document)
@@ -56,7 +56,7 @@ def remove_bender(member: Member, bender_id: int) -> None:
 
 
 def bring_back_bender(member: Member, bender_id: int) -> CribBender:
-    """Bring back a bender that was taken out. Raises: CribBender.DoesNotExist; Refusal."""
+    """Bring back a bender that was taken out. Raises: CribBender.DoesNotExist; DocumentError."""
     bender = all_benders_for(member).get(id=bender_id)
     _check_room(member)
     versions.bring_back(bender)
@@ -65,7 +65,7 @@ def bring_back_bender(member: Member, bender_id: int) -> CribBender:
 
 def _check_room(member: Member) -> None:
     if benders_for(member).count() >= MOST_BENDERS:
-        raise Refusal("bender", f"at most {MOST_BENDERS} benders in a crew")
+        raise DocumentError("bender", f"at most {MOST_BENDERS} benders in a crew")
 
 
 def _written(

@@ -12,7 +12,7 @@ from ezdxf.document import Drawing
 
 from exports.dxf_path import drawn, joined, path_of, pieces_of
 from exports.layout import centreline
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.geometry.vectors import along
 from yarrow.measure.units import Unit, convert_length
 from yarrow.runs.plan import Plan
@@ -80,21 +80,21 @@ def read_path(text: str, units: Unit | None, into: Unit) -> ReadPath:
     blocks; an arc between two straights is one bend.
 
     Args: units, what the file is drawn in where it does not say; into, the unit of the vertices.
-    Raises: Refusal: not a DXF, no line, several, an arc that is no bend, too many points, units
-    that are not told, numbers that are none.
+    Raises: DocumentError: not a DXF, no line, several, an arc that is no bend, too many points,
+    units that are not told, numbers that are none.
     """
     document = _document(text)
     lines = list(drawn(document.modelspace()))
     named = [line for line in lines if line.dxf.layer == "CENTRELINE_3D"]
     found = named or lines
     if not found:
-        raise Refusal("dxf", "a drawing with a polyline in its model space")
+        raise DocumentError("dxf", "a drawing with a polyline in its model space")
     pieces = [pieces_of(line) for line in found]
     if any(not math.isfinite(n) for group in pieces for piece in group for n in piece.end):
-        raise Refusal("dxf", "coordinates that are numbers")
+        raise DocumentError("dxf", "coordinates that are numbers")
     chains = joined(pieces)
     if len(chains) != 1:
-        raise Refusal(
+        raise DocumentError(
             "dxf",
             "one polyline, or one on a layer CENTRELINE_3D; there are "
             f"{len(chains)} lines that do not join",
@@ -102,28 +102,28 @@ def read_path(text: str, units: Unit | None, into: Unit) -> ReadPath:
     path = path_of(chains[0])
     if not 2 <= len(path.vertices) <= MOST_POINTS:
         many = len(path.vertices)
-        raise Refusal("dxf", f"a polyline of 2 to {MOST_POINTS} points; this has {many}")
+        raise DocumentError("dxf", f"a polyline of 2 to {MOST_POINTS} points; this has {many}")
     scale = _scale(document.header.get("$INSUNITS", 0), units, into)
     vertices = [[round(value * scale, 6) for value in point] for point in path.vertices]
     if any(abs(value) > _FARTHEST for point in vertices for value in point):
-        raise Refusal("dxf", f"places up to {_FARTHEST:,} {into} away")
+        raise DocumentError("dxf", f"places up to {_FARTHEST:,} {into} away")
     return ReadPath(vertices, [round(radius * scale, 6) for radius in path.radii])
 
 
 def _document(text: str) -> Drawing:
     if _NO_NUMBER.search(text):
-        raise Refusal("dxf", "coordinates that are numbers")
+        raise DocumentError("dxf", "coordinates that are numbers")
     try:
         return ezdxf.read(io.StringIO(text))
     except (ezdxf.DXFError, ArithmeticError, ValueError, LookupError, AttributeError, TypeError):
-        raise Refusal("dxf", "a DXF drawing as text") from None
+        raise DocumentError("dxf", "a DXF drawing as text") from None
 
 
 def _scale(named: int, units: Unit | None, into: Unit) -> float:
     known = _SCALES.get(named)
     if known is None:
         if units is None:
-            raise Refusal("units", "in or mm: the file does not say what it is drawn in")
+            raise DocumentError("units", "in or mm: the file does not say what it is drawn in")
         known = (units, 1.0)
     unit, times = known
     return convert_length(times, unit, into)

@@ -11,7 +11,7 @@ from typing import Any
 from ezdxf.entities import DXFEntity
 from ezdxf.math import OCS, Vec3
 
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 
 MOST_PIECES = 4000
 """Straights and arcs that are looked at: far beyond any run, and quick to join."""
@@ -58,24 +58,24 @@ class DrawnPath:
 def drawn(entities: Iterable[DXFEntity], depth: int = 0) -> Iterator[DXFEntity]:
     """What is drawn, also in blocks that are put in, at their scale and turn.
 
-    Raises: Refusal, where blocks lie too deep in one another, or what is drawn is too much.
+    Raises: DocumentError, where blocks lie too deep in one another, or what is drawn is too much.
     """
     count = 0
     for entity in entities:
         if entity.dxftype() == "INSERT":
             if depth == MOST_NESTED:
-                raise Refusal("dxf", f"blocks at most {MOST_NESTED} deep in one another")
+                raise DocumentError("dxf", f"blocks at most {MOST_NESTED} deep in one another")
             insert: Any = entity
             yield from drawn(insert.virtual_entities(), depth + 1)
         elif entity.dxftype() in DRAWN:
             count += 1
             if count > MOST_PIECES:
-                raise Refusal("dxf", f"at most {MOST_PIECES} lines")
+                raise DocumentError("dxf", f"at most {MOST_PIECES} lines")
             yield entity
 
 
 def pieces_of(entity: DXFEntity) -> list[Piece]:
-    """The straights and arcs of one entity, in order. Raises: Refusal."""
+    """The straights and arcs of one entity, in order. Raises: DocumentError."""
     line: Any = entity
     if entity.dxftype() == "LINE":
         return _straight(Vec3(line.dxf.start), Vec3(line.dxf.end))
@@ -128,7 +128,7 @@ def path_of(chain: Sequence[Piece]) -> DrawnPath:
     """The vertices of joined pieces: an arc between two straights is one bend, whose vertex is
     where their tangents meet.
 
-    Raises: Refusal, where an arc is no bend.
+    Raises: DocumentError, where an arc is no bend.
     """
     vertices = [chain[0].start]
     radii: list[float] = []
@@ -148,12 +148,14 @@ def _check_bend(chain: Sequence[Piece], number: int) -> None:
     piece = chain[number]
     place = f"({piece.start.x:.4g}, {piece.start.y:.4g})"
     if math.degrees(piece.angle) > _STEEPEST:
-        raise Refusal("dxf", f"arcs of less than {_STEEPEST:g} degrees; not the one from {place}")
+        raise DocumentError(
+            "dxf", f"arcs of less than {_STEEPEST:g} degrees; not the one from {place}"
+        )
     before = chain[number - 1].arrives if number else piece.leaves
     after = chain[number + 1].leaves if number + 1 < len(chain) else piece.arrives
     off = max(_degrees(before, piece.leaves), _degrees(piece.arrives, after))
     if off > _TANGENT:
-        raise Refusal(
+        raise DocumentError(
             "dxf",
             f"arcs that go on from the straights beside them; the one from {place} is {off:.1f} "
             "degrees off, so it is no bend",
@@ -174,7 +176,7 @@ def _arc(start: Vec3, end: Vec3, sweep: float, ocs: OCS) -> Piece:
     chord = end - start
     up = ocs.to_wcs(Vec3(0, 0, 1)) if ocs.transform else Vec3(0, 0, 1)
     if chord.magnitude == 0.0:
-        raise Refusal("dxf", "arcs that are no whole circles")
+        raise DocumentError("dxf", "arcs that are no whole circles")
     ahead = chord.normalize()
     left = up.cross(ahead)
     half = sweep / 2

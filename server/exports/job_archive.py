@@ -12,8 +12,8 @@ from dataclasses import dataclass
 from itertools import chain
 from typing import Any, Protocol
 
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.json_text import read_json
-from yarrow.documents.refusal import Refusal
 
 FORMAT = "yarrow.job/1"
 MANIFEST = "manifest.json"
@@ -125,9 +125,9 @@ def unpack(data: bytes) -> Archive:
     """What a zip holds. Nothing is written anywhere: every entry is looked at, within bounds, and
     the documents are read as they are asked for.
 
-    Raises: Refusal: not a zip, a name outside of ``runs/``, ``boxes/`` and ``benders/``, more than
-    an entry may hold, a manifest that does not name what is there; and, when documents are asked
-    for, one that is not JSON.
+    Raises: DocumentError: not a zip, a name outside of ``runs/``, ``boxes/`` and ``benders/``, more
+    than an entry may hold, a manifest that does not name what is there; and, when documents are
+    asked for, one that is not JSON.
     """
     try:
         packed = zipfile.ZipFile(io.BytesIO(data))
@@ -135,19 +135,19 @@ def unpack(data: bytes) -> Archive:
         _check_names(infos)
         for info in infos:
             _text(packed, info)
-    except Refusal:
+    except DocumentError:
         raise
     except (zipfile.BadZipFile, EOFError, OSError, RuntimeError, ValueError, zlib.error):
-        raise Refusal("archive", "a zip file that is whole") from None
+        raise DocumentError("archive", "a zip file that is whole") from None
     return _archive(packed, [info.filename for info in infos])
 
 
 def _check_names(infos: Sequence[zipfile.ZipInfo]) -> None:
     names = [info.filename for info in infos]
     if len(names) > len(_ROOMS) * MOST_RUNS + 1:
-        raise Refusal("archive", f"at most {MOST_RUNS} runs")
+        raise DocumentError("archive", f"at most {MOST_RUNS} runs")
     if len(set(names)) != len(names):
-        raise Refusal("archive", "every file once")
+        raise DocumentError("archive", "every file once")
     for name in names:
         room, _, file = name.rpartition("/")
         plain = file.removesuffix(".json")
@@ -155,47 +155,47 @@ def _check_names(infos: Sequence[zipfile.ZipInfo]) -> None:
         if name != MANIFEST and not known:
             shown = name if len(name) <= 60 and name.isprintable() else "…"
             folders = ", ".join(f"{room}/….json" for room in _ROOMS)
-            raise Refusal("archive", f"{MANIFEST}, {folders} alone, not {shown}")
+            raise DocumentError("archive", f"{MANIFEST}, {folders} alone, not {shown}")
 
 
 def _text(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> bytes:
     if info.file_size > MOST_ENTRY_BYTES:
-        raise Refusal(info.filename, f"at most {MOST_ENTRY_BYTES:,} bytes")
+        raise DocumentError(info.filename, f"at most {MOST_ENTRY_BYTES:,} bytes")
     # A header may lie about the size: no more than was declared is unpacked.
     with packed.open(info) as file:
         text = file.read(info.file_size + 1)
     if len(text) > info.file_size:
-        raise Refusal(info.filename, "as many bytes as the archive says")
+        raise DocumentError(info.filename, "as many bytes as the archive says")
     return text
 
 
 def _json(packed: zipfile.ZipFile, name: str) -> Any:
     try:
         return read_json(_text(packed, packed.getinfo(name)))
-    except Refusal as refusal:
-        raise Refusal(name, refusal.expected) from None
+    except DocumentError as refusal:
+        raise DocumentError(name, refusal.expected) from None
 
 
 def _archive(packed: zipfile.ZipFile, names: Sequence[str]) -> Archive:
     manifest = _json(packed, MANIFEST) if MANIFEST in names else None
     if not isinstance(manifest, dict) or manifest.get("format") != FORMAT:
-        raise Refusal(MANIFEST, f"an object of format {FORMAT}")
+        raise DocumentError(MANIFEST, f"an object of format {FORMAT}")
     listed = {room: manifest.get(room, [] if room in _OPTIONAL else None) for room in _ROOMS}
     for room, files in listed.items():
         there = sorted(name for name in names if name.startswith(f"{room}/"))
         if not isinstance(files, list) or sorted(map(str, files)) != there:
             expected = f"the names of the {room} that are in the archive, each once"
-            raise Refusal(f"{MANIFEST}.{room}", expected)
+            raise DocumentError(f"{MANIFEST}.{room}", expected)
     name, place, units = (manifest.get(field, "") for field in ("name", "place", "units"))
     if not isinstance(name, str) or not 1 <= len(name.strip()) <= 120 or not name.isprintable():
-        raise Refusal(f"{MANIFEST}.name", "a name of 1 to 120 letters")
+        raise DocumentError(f"{MANIFEST}.name", "a name of 1 to 120 letters")
     if not isinstance(place, str) or len(place) > 200 or not (place.isprintable() or not place):
-        raise Refusal(f"{MANIFEST}.place", "a text of at most 200 letters")
+        raise DocumentError(f"{MANIFEST}.place", "a text of at most 200 letters")
     if units not in ("in", "mm"):
-        raise Refusal(f"{MANIFEST}.units", "in or mm")
+        raise DocumentError(f"{MANIFEST}.units", "in or mm")
     rules = manifest.get("rules")
     if rules not in (None, "us", "uk"):
-        raise Refusal(f"{MANIFEST}.rules", "us or uk")
+        raise DocumentError(f"{MANIFEST}.rules", "us or uk")
     keys = _keys(manifest.get("run_keys", []), len(listed["runs"]))
     runs, boxes, benders = (_Zipped(packed, tuple(listed[room])) for room in _ROOMS)
     return Archive(name, place, units, runs, boxes, benders, rules, keys)
@@ -208,7 +208,7 @@ def _keys(keys: Any, runs: int) -> tuple[str, ...]:
     )
     if not good or len(set(keys)) != len(keys) or len(keys) not in (0, runs):
         expected = f"a key of 1 to 40 letters and digits for each of {runs} runs, each another"
-        raise Refusal(f"{MANIFEST}.run_keys", expected)
+        raise DocumentError(f"{MANIFEST}.run_keys", expected)
     return tuple(keys)
 
 

@@ -21,12 +21,12 @@ from jobs.policy import (
     runs_for,
 )
 from versions import services as versions
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
 from yarrow.documents.schedule import (
     MOST_TOLD,
     ScheduleRow,
-    Unreadable,
+    TableError,
     placed_in_row,
     wires_of_row,
 )
@@ -74,7 +74,7 @@ def create_run(member: Member, job_id: int, document: dict[str, Any], key: str =
     """A new run in a job.
 
     Args: key, which run of the job it is, where an archive says so.
-    Raises: Job.DoesNotExist; Refusal, where the document can't be read or the job is full.
+    Raises: Job.DoesNotExist; DocumentError, where the document can't be read or the job is full.
     """
     job = jobs_for(member).get(id=job_id)
     _check_room(job.runs, "runs", MOST_RUNS)
@@ -98,7 +98,7 @@ def bring_in_job(
 
     It is one transaction: where the caller stops asking, or a run can't be read, nothing is kept.
 
-    Raises: Refusal, with the number of the run before the field, where one can't be read.
+    Raises: DocumentError, with the number of the run before the field, where one can't be read.
     """
     with transaction.atomic():
         job = create_job(member, name=name, place=place, units=units, rules=rules)
@@ -106,21 +106,23 @@ def bring_in_job(
         for number, document in enumerate(runs):
             try:
                 create_run(member, job.id, document, keys[number] if keys else "")
-            except Refusal as refusal:
-                raise Refusal(f"run {number + 1}, {refusal.path}", refusal.expected) from None
+            except DocumentError as refusal:
+                raise DocumentError(f"run {number + 1}, {refusal.path}", refusal.expected) from None
             yield job
         for number, document in enumerate(boxes):
             try:
                 save_box(member, job.id, document, 0)
-            except Refusal as refusal:
-                raise Refusal(f"box {number + 1}, {refusal.path}", refusal.expected) from None
+            except DocumentError as refusal:
+                raise DocumentError(f"box {number + 1}, {refusal.path}", refusal.expected) from None
         known = list(benders_for(member).values_list("document", flat=True))
         for number, document in enumerate(benders):
             try:
                 if document not in known:
                     add_bender(member, document)
-            except Refusal as refusal:
-                raise Refusal(f"bender {number + 1}, {refusal.path}", refusal.expected) from None
+            except DocumentError as refusal:
+                raise DocumentError(
+                    f"bender {number + 1}, {refusal.path}", refusal.expected
+                ) from None
 
 
 @transaction.atomic
@@ -128,7 +130,7 @@ def save_run(member: Member, run_id: int, document: dict[str, Any], base_version
     """Save a document as the next version of a run.
 
     Args: base_version, the version that the document was made from.
-    Raises: Run.DoesNotExist; Refusal; Conflict, where the run has moved on: nothing changes.
+    Raises: Run.DoesNotExist; DocumentError; Conflict, where the run has moved on: nothing changes.
     """
     run = versions.locked(runs_for(member), run_id, base_version, document)
     return _written(run, member, document)
@@ -155,7 +157,7 @@ def remove_run(member: Member, run_id: int) -> Run:
 
 @transaction.atomic
 def bring_back_run(member: Member, run_id: int) -> Run:
-    """Bring a removed run back. Raises: Run.DoesNotExist; Refusal, where the job is full."""
+    """Bring a removed run back. Raises: Run.DoesNotExist; DocumentError, where the job is full."""
     run = Run.objects.select_for_update().get(id=run_id, job__in=jobs_for(member))
     _check_room(run.job.runs, "runs", MOST_RUNS)
     versions.bring_back(run)
@@ -164,7 +166,7 @@ def bring_back_run(member: Member, run_id: int) -> Run:
 
 def _check_room(rows: Any, what: str, most: int) -> None:
     if rows.filter(removed_at=None).count() >= most:
-        raise Refusal("job", f"at most {most} {what} in a job")
+        raise DocumentError("job", f"at most {most} {what} in a job")
 
 
 def _written(
@@ -191,7 +193,7 @@ def save_box(member: Member, job_id: int, document: dict[str, Any], base_version
 
     A box that was removed and is told of again goes on from its last version.
 
-    Raises: Job.DoesNotExist; Refusal, also where the runs that meet there can't bear it;
+    Raises: Job.DoesNotExist; DocumentError, also where the runs that meet there can't bear it;
     VersionConflict, where it has been saved since: nothing changes.
     """
     job = jobs_for(member).select_for_update().get(id=job_id)
@@ -215,7 +217,7 @@ def save_box(member: Member, job_id: int, document: dict[str, Any], base_version
 def restore_box(member: Member, job_id: int, name: str, version: int, base_version: int) -> SiteBox:
     """Bring an earlier revision of a box back, as a new version.
 
-    Raises: SiteBox.DoesNotExist; BoxRevision.DoesNotExist; VersionConflict; Refusal.
+    Raises: SiteBox.DoesNotExist; BoxRevision.DoesNotExist; VersionConflict; DocumentError.
     """
     box_id = boxes_for(member).get(job_id=job_id, key=box_key(name)).id
     box = versions.locked(boxes_for(member), box_id, base_version)
@@ -229,7 +231,7 @@ def restore_box(member: Member, job_id: int, name: str, version: int, base_versi
 def take_schedule(member: Member, job_id: int, rows: Sequence[ScheduleRow]) -> int:
     """Give the runs that a schedule names the wire that it says, or none of them.
 
-    Returns: how many runs there were. Raises: Job.DoesNotExist; Unreadable, with line and column.
+    Returns: how many runs there were. Raises: Job.DoesNotExist; TableError, with line and column.
     """
     job = jobs_for(member).get(id=job_id)
     runs: dict[str, list[Run]] = {}
@@ -241,13 +243,13 @@ def take_schedule(member: Member, job_id: int, rows: Sequence[ScheduleRow]) -> i
         try:
             if len(named) != 1:
                 expected = "one run of this job" if named else "a run of this job"
-                raise Refusal("name", expected)
+                raise DocumentError("name", expected)
             run = named[0]
             _written(run, member, {**run.document, "wires": by_rules(job, wires_of_row(row))})
-        except Refusal as refusal:
+        except DocumentError as refusal:
             refusals.append(placed_in_row(refusal, row))
     if refusals:
-        raise Unreadable(refusals[:MOST_TOLD])
+        raise TableError(refusals[:MOST_TOLD])
     return len(rows)
 
 
@@ -263,7 +265,7 @@ def remove_box(member: Member, job_id: int, name: str) -> None:
 
 
 def bring_back_box(member: Member, job_id: int, name: str) -> SiteBox:
-    """Bring back what was told of a box. Raises: SiteBox.DoesNotExist; Refusal."""
+    """Bring back what was told of a box. Raises: SiteBox.DoesNotExist; DocumentError."""
     box = all_boxes_for(member).get(job_id=job_id, key=box_key(name))
     _check_room(box.job.boxes, "boxes", MOST_BOXES)
     versions.bring_back(box)
@@ -300,13 +302,13 @@ def problem_of(document: object) -> str:
     """Why a run's document can't be read; empty where it can."""
     try:
         Run.check_document(document)
-    except Refusal as refusal:
+    except DocumentError as refusal:
         return str(refusal)
     return ""
 
 
 def check_box(job: Job, document: dict[str, Any]) -> SiteBoxResult:
-    """A box with all runs of its job that meet there. Raises: Refusal."""
+    """A box with all runs of its job that meet there. Raises: DocumentError."""
     key = box_key(str(document.get("name", "")))
     met = runs_by_box(job).get(key, Met())
     return site_box_document(document, met.runs, met.keys)

@@ -22,9 +22,9 @@ from exports.job_archive import MOST_ENTRY_BYTES, Archive, unpack
 from jobs.models import Run, SiteBox, new_key
 from jobs.services import MOST_BOXES, MOST_RUNS, bring_in_job
 from server.tests.people import BENDER, DOCUMENT, CrewTest, changed, packed
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.json_text import DEEPEST, MOST_ITEMS, read_json
-from yarrow.documents.refusal import Refusal
-from yarrow.documents.schedule import Unreadable, read_schedule
+from yarrow.documents.schedule import TableError, read_schedule
 
 MEGABYTE = 1024 * 1024
 
@@ -47,7 +47,7 @@ class Bounds(CrewTest):
         """What work is refused with; the most memory that it held is under 100 MB."""
         tracemalloc.start()
         try:
-            with self.assertRaises((Refusal, Unreadable)) as caught:
+            with self.assertRaises((DocumentError, TableError)) as caught:
                 work()
             self.assertLess(tracemalloc.get_traced_memory()[1], 100 * MEGABYTE)
         finally:

@@ -13,9 +13,14 @@ from django.core.management import call_command
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 
-from server.tests.people import DOCUMENT, CrewTest
+from core.tests.builders import end, offset, run
+from core.tests.fill.test_absurd_checks import BOX, FILL, HOLES, PULL_BOX
+from core.tests.test_public_door import BENDS
+from jobs.demo import JOBS
+from server.tests.people import BENDER, DOCUMENT, CrewTest
 from yarrow.documents.schema import schema
 
+DEMO = [each for crew in JOBS.values() for job in crew for each in job["runs"]]
 CONTRACT = Path(__file__).resolve().parent.parent.parent / "contracts" / "openapi.json"
 
 
@@ -38,11 +43,41 @@ class Answers(CrewTest):
                     self.assertTrue(operation["operationId"])
                     self.assertLessEqual({"401", "404", "422"}, operation["responses"].keys())
 
-    def test_plans_are_what_their_schema_says(self) -> None:
+    def test_a_plan_is_what_its_schema_says(self) -> None:
         plan = self.send("post", "/api/plan", DOCUMENT).json()
         jsonschema.validate(plan, schema("plan"))
-        answered = contract()["components"]
-        jsonschema.validate(plan, {"$ref": "#/components/schemas/Plan", "components": answered})
+
+    def test_every_answer_of_the_core_is_what_the_contract_says(self) -> None:
+        bank = next(each for each in DEMO if "rack" in each)
+        wired = next(each for each in DEMO if "wires" in each)
+        text = {"text": "4 x 12 thhn", "units": "in"}
+        asked: list[tuple[str, dict[str, Any]]] = [
+            *(("plan", each) for each in (*DEMO, run(offset(10, "1"), end(40)))),
+            *(("handling", each) for each in (DOCUMENT, wired)),
+            *(("rack", each) for each in (bank, DOCUMENT)),
+            ("fold", BENDS),
+            ("convert", {"document": DOCUMENT, "to": "mm"}),
+            ("line", {"text": "offset 4 at 30", "units": "in"}),
+            ("line", {"text": "of", "units": "in"}),
+            ("wires", text),
+            ("fill", FILL),
+            ("box", BOX),
+            ("pullbox", PULL_BOX),
+            ("entries", HOLES),
+            ("benders/numbers", BENDER),
+        ]
+        for path, body in asked:
+            with self.subTest(path=path):
+                answer = self.send("post", f"/api/{path}", body)
+                self.assertEqual(answer.status_code, 200, answer.content)
+                self.as_declared(f"/api/{path}", "post", answer.json())
+        self.as_declared("/api/catalogue", "get", self.client.get("/api/catalogue").json())
+
+    def as_declared(self, path: str, method: str, answer: object) -> None:
+        """By a full validator; a field that the contract does not have is none of the contract."""
+        declared = contract()["paths"][path][method]["responses"]["200"]["content"]
+        node = declared["application/json"]["schema"]
+        jsonschema.validate(answer, {**node, "components": _closed(contract()["components"])})
 
     def test_every_refusal_names_its_field(self) -> None:
         walk = DOCUMENT["walk"]
@@ -94,6 +129,16 @@ class Fuzz(CrewTest):
         asked = [op for op in found if op.method == "get" or op.path != "/api/session"]
         operations = st.one_of([operation.as_strategy() for operation in asked])
         ask()
+
+
+def _closed(node: Any) -> Any:
+    """A schema that takes no field but those that it names."""
+    if isinstance(node, list):
+        return [_closed(each) for each in node]
+    if not isinstance(node, dict):
+        return node
+    shut = {"additionalProperties": False} if isinstance(node.get("properties"), dict) else {}
+    return {**shut, **{key: _closed(each) for key, each in node.items()}}
 
 
 def _encoded(body: Any) -> str | bytes | None:

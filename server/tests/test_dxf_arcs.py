@@ -10,7 +10,7 @@ import ezdxf
 
 from exports.dxf import read_path
 from server.tests.people import CrewTest
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 
 VERSIONS = ("R12", "R2000", "R2018")
 QUARTER = math.tan(math.radians(90) / 4)
@@ -99,7 +99,7 @@ class Arcs(CrewTest):
                 self.assertAlmostEqual(found.radii[0], 100, places=3)
 
     def refused(self, drawing: str, expected: str) -> None:
-        with self.assertRaises(Refusal) as caught:
+        with self.assertRaises(DocumentError) as caught:
             read_path(drawing, "mm", "mm")
         self.assertIn(expected, str(caught.exception))
 

@@ -29,7 +29,7 @@ class VersionedDocument(models.Model):
     """Of one, as JSON: what is kept goes out in a job's file, and that has to come in again."""
 
     check_document: ClassVar[Callable[[Any], object]]
-    """Reads a document as this kind's are; raises the core's Refusal, where it can't be read."""
+    """Reads a document as this kind's are; raises DocumentError, where it can't be read."""
 
     class Meta:
         abstract = True

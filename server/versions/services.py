@@ -10,10 +10,10 @@ from django.utils import timezone
 
 from accounts.models import Member
 from versions.models import VersionedDocument
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 
 
-class TooLong(Refusal):
+class TooLong(DocumentError):
     """A document that is longer than one of its kind may be."""
 
 

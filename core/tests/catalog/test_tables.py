@@ -8,8 +8,8 @@ import tomllib
 import unittest
 from pathlib import Path
 
-import yarrow.catalog.tables as tables
 from yarrow.benders.catalogued import catalogued, fit_for, radius_from_gain
+from yarrow.catalog import tables
 from yarrow.catalog.tables import TradeSize, benders, conduits
 
 FOLDER = Path(tables.__file__).parent

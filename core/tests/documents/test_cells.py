@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 
 from yarrow.documents.schedule import (
     RunRow,
-    Unreadable,
+    TableError,
     as_it_was,
     harmless,
     is_formula,
@@ -50,9 +50,9 @@ class Cells(unittest.TestCase):
             self.assertEqual(row.cells["name"], name)
 
     def test_one_that_comes_in_as_a_formula_is_refused_at_its_place(self) -> None:
-        with self.assertRaises(Unreadable) as caught:
+        with self.assertRaises(TableError) as caught:
             read_schedule(b"name,type,size,wires\n-2+3|cmd,emt,1/2,9 x 12", "in")
-        self.assertIn("not a formula", caught.exception.refusals[0].expected)
+        self.assertIn("not a formula", caught.exception.errors[0].expected)
 
 
 if __name__ == "__main__":

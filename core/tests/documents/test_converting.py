@@ -16,8 +16,8 @@ from yarrow.documents.bender_file import bender_numbers
 from yarrow.documents.bends_file import fold_document
 from yarrow.documents.box_files import entries_document, pull_box_document
 from yarrow.documents.converting import convert_document
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.fill_file import fill_document
-from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
 from yarrow.documents.wire_notation import read_wires_said
 from yarrow.measure.tape import in_other_unit, read_length
@@ -216,7 +216,7 @@ class ConvertedChecks(unittest.TestCase):
             (run(turn(900_000), end(40)), "walk[0].at"),
         ]
         for document, path in cases:
-            with self.subTest(path), self.assertRaises(Refusal) as caught:
+            with self.subTest(path), self.assertRaises(DocumentError) as caught:
                 convert_document(document, "mm")
             self.assertIn(path, str(caught.exception))
 

@@ -15,7 +15,7 @@ from core.tests.builders import end as end_line
 from core.tests.builders import metric, offset, run, turn
 from core.tests.properties.strategies import json_junk, makeable_runs
 from yarrow.bends.registry import KINDS
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
 from yarrow.documents.schema import _compile, schema
 from yarrow.obstacles.registry import OBSTACLES
@@ -44,7 +44,7 @@ class AgainstAFullValidator(unittest.TestCase):
         place = chance.choice([document, document["conduit"], *document["walk"]])
         place[chance.choice([*place, "surplus"])] = junk
         if not validates(document, "run"):
-            with self.assertRaises(Refusal):
+            with self.assertRaises(DocumentError):
                 read_run(document)
 
     def test_a_keyword_that_we_would_not_check_is_an_error(self) -> None:
@@ -55,7 +55,7 @@ class AgainstAFullValidator(unittest.TestCase):
 
 class Reading(unittest.TestCase):
     def refused(self, document: object, path: str, expected: str = "") -> None:
-        with self.assertRaises(Refusal) as caught:
+        with self.assertRaises(DocumentError) as caught:
             read_run(document)
         self.assertEqual(caught.exception.path, path)
         self.assertIn(expected, caught.exception.expected)

@@ -14,8 +14,8 @@ from yarrow.documents.bender_file import bender_numbers
 from yarrow.documents.bends_file import fold_document
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.converting import convert_document
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.fill_file import fill_document
-from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
 from yarrow.documents.schema import newest_format
 from yarrow.documents.site_box_file import site_box_document
@@ -69,14 +69,14 @@ class EveryVersion(unittest.TestCase):
     def test_a_newer_one_is_refused_as_newer(self) -> None:
         for name, (read, _) in READS.items():
             document = {**sample(f"{name}-1"), "format": f"yarrow.{name}/12"}
-            with self.subTest(name), self.assertRaises(Refusal) as refused:
+            with self.subTest(name), self.assertRaises(DocumentError) as refused:
                 read(document)
             self.assertEqual(refused.exception.path, "format")
             self.assertIn("a newer Yarrow wrote this", str(refused.exception))
 
     def test_what_is_no_version_is_refused_by_the_schema(self) -> None:
         for name in ("", "yarrow.run", "yarrow.run/", "yarrow.run/¹", "yarrow.run/-2", 3, None):
-            with self.subTest(name), self.assertRaises(Refusal) as refused:
+            with self.subTest(name), self.assertRaises(DocumentError) as refused:
                 read_run({**sample("run-1"), "format": name})
             self.assertNotIn("newer", str(refused.exception))
 
@@ -89,13 +89,13 @@ class Chain(unittest.TestCase):
             self.assertEqual(read_run(before), read_run(document))
             self.assertEqual(convert_document(before, "mm"), convert_document(document, "mm"))
             self.assertEqual(before["format"], "yarrow.run/0")  # what was given stays as it was
-        with self.assertRaises(Refusal):
+        with self.assertRaises(DocumentError):
             read_run(before)
 
     def test_a_step_that_fails_leaves_the_document_to_be_refused(self) -> None:
         broken = {"format": "yarrow.run/0", "units": "in"}
         with mock.patch.dict(upgrading.STEPS, {"yarrow.run/0": titled}):
             self.assertIs(upgrading.upgrade(broken), broken)
-            with self.assertRaises(Refusal) as refused:
+            with self.assertRaises(DocumentError) as refused:
                 read_run(broken)
         self.assertEqual(refused.exception.path, "format")

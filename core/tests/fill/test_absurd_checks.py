@@ -9,8 +9,8 @@ from typing import Any
 from core.tests.fill.asking import cable, core, wire
 from core.tests.work import counted
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.fill_file import fill_document
-from yarrow.documents.refusal import Refusal
 
 FILL: dict[str, Any] = {
     "format": "yarrow.fill/1",
@@ -113,7 +113,7 @@ class Refused(unittest.TestCase):
                 with self.subTest(path=path, expected=expected):
                     if not path:
                         document, path = [], "document"  # type: ignore[assignment]
-                    with self.assertRaises(Refusal) as refused:
+                    with self.assertRaises(DocumentError) as refused:
                         read(document)
                     self.assertEqual(refused.exception.path, path)
                     self.assertIn(expected, refused.exception.expected)

@@ -13,11 +13,11 @@ from hypothesis import strategies as st
 from core.tests.builders import end, run, turn
 from core.tests.fill.asking import by_area
 from yarrow.catalog.wiring import uk_cables, us_wires
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.fill_file import fill_document
-from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
 from yarrow.documents.schedule import (
-    Unreadable,
+    TableError,
     check_schedule,
     read_schedule,
     run_row,
@@ -68,7 +68,7 @@ class AsItIsSaid(unittest.TestCase):
             "x 12",
             "9 x 12 in y",
         ):
-            with self.subTest(text=text), self.assertRaises(Refusal) as refused:
+            with self.subTest(text=text), self.assertRaises(DocumentError) as refused:
                 read_wires_said(f"1 x 12, {text}", "in")
             self.assertIn(f'not "{text}"', refused.exception.expected)
 
@@ -100,7 +100,7 @@ class AsItIsSaid(unittest.TestCase):
         self.assertEqual(
             [(part.count, part.size) for part in both.conductors], [(2, "10"), (9, "12")]
         )
-        with self.assertRaises(Refusal) as refused:
+        with self.assertRaises(DocumentError) as refused:
             by_area(typed="9 x 99")
         self.assertEqual(refused.exception.path, "typed")
 
@@ -141,9 +141,9 @@ class Schedules(unittest.TestCase):
         self.assertEqual([each.used for each in again], [each.used for each in checked])
 
     def refused(self, data: bytes, unit: Unit = "in") -> list[tuple[str, str]]:
-        with self.assertRaises(Unreadable) as caught:
+        with self.assertRaises(TableError) as caught:
             list(check_schedule(read_schedule(data, unit)))
-        return [(each.path, each.expected) for each in caught.exception.refusals]
+        return [(each.path, each.expected) for each in caught.exception.errors]
 
     def test_wrong_columns_are_named(self) -> None:
         ((first, expected), (second, _)) = self.refused(table("a,b", head="name,wires"))

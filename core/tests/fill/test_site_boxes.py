@@ -9,7 +9,7 @@ from core.tests.builders import end, run, turn
 from core.tests.fill.asking import said, said_codes, wire
 from core.tests.fill.test_pull_boxes import entry, holes, pull_box
 from yarrow.documents.box_files import entries_document
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.site_box_file import box_key, ends_named, site_box_document
 from yarrow.fill.site_box import SiteBoxResult
 
@@ -144,7 +144,7 @@ class WhatMeets(unittest.TestCase):
             "entries[0].wall": {"entries": [{"run": "A run", "end": "end", "wall": "lid"}]},
         }
         for path, told in cases.items():
-            with self.subTest(path=path), self.assertRaises(Refusal) as refused:
+            with self.subTest(path=path), self.assertRaises(DocumentError) as refused:
                 site_box(A, **told)
             self.assertEqual(refused.exception.path, path)
 
@@ -172,7 +172,7 @@ class Bodies(unittest.TestCase):
             self.assertIn("3 × 2 AWG", said(result, "over-its-marking").text)
 
     def test_a_wire_that_there_is_not(self) -> None:
-        with self.assertRaises(Refusal) as refused:
+        with self.assertRaises(DocumentError) as refused:
             pull_box(*self.TWO, body=self.body(3, "5"))
         self.assertEqual(refused.exception.path, "body.conductors.size")
 

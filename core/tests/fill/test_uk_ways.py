@@ -15,8 +15,8 @@ from core.tests.fill.asking import (
     said_codes,
     wire,
 )
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.fill_file import fill_document
-from yarrow.documents.refusal import Refusal
 
 
 class Factors(unittest.TestCase):
@@ -39,7 +39,7 @@ class Factors(unittest.TestCase):
     def test_short_straight_runs_read_the_cable_in_their_own_table(self) -> None:
         short = by_factor(core(10, 2.5, "solid"), length=3000, bends=0)
         self.assertEqual((short.used, short.limit, short.passes), (390, 460, True))
-        with self.assertRaises(Refusal) as refused:
+        with self.assertRaises(DocumentError) as refused:
             by_factor(core(1, 1.0), length=1000, bends=0)
         self.assertEqual(refused.exception.path, "conductors[0].csa")
         self.assertIn("short straight runs", refused.exception.expected)
@@ -116,7 +116,7 @@ class InTrunking(unittest.TestCase):
         self.assertEqual(wide.smallest, "50x38")
 
     def test_a_core_whose_diameter_no_table_has(self) -> None:
-        with self.assertRaises(Refusal) as refused:
+        with self.assertRaises(DocumentError) as refused:
             in_trunking(core(1, 1.0), width=50, height=50)
         self.assertEqual(refused.exception.path, "conductors[0].csa")
 

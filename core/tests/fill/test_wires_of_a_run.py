@@ -7,7 +7,7 @@ from typing import Any
 
 from core.tests.builders import end, metric, offset, planned, run, saddle3, saddle4, turn
 from core.tests.fill.asking import core, wire
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
@@ -97,7 +97,7 @@ class ByTheRunItself(unittest.TestCase):
             "wires.most_degrees": {"most_degrees": 30},
         }
         for path, wires in cases.items():
-            with self.subTest(path=path), self.assertRaises(Refusal) as refused:
+            with self.subTest(path=path), self.assertRaises(DocumentError) as refused:
                 read_run(run(end(60), wires=wires))
             self.assertEqual(refused.exception.path, path)
 

@@ -20,7 +20,7 @@ from core.tests.builders import (
     wall,
 )
 from core.tests.work import counted
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.handle import handle_run
@@ -159,6 +159,6 @@ class Absurd(unittest.TestCase):
 
     def test_what_can_t_be_read_is_refused_at_its_field(self) -> None:
         for name, (document, path) in REFUSED.items():
-            with self.subTest(name), self.assertRaises(Refusal) as caught:
+            with self.subTest(name), self.assertRaises(DocumentError) as caught:
                 read_run(document)
             self.assertEqual(caught.exception.path, path, name)

@@ -13,7 +13,7 @@ from hypothesis import strategies as st
 from core.tests.builders import end, offset, run, turn
 from core.tests.properties.strategies import json_junk
 from yarrow.documents.bends_file import fold_document
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
@@ -21,10 +21,10 @@ from yarrow.runs.planner import plan_run
 GOOD = run(offset("33", "4 3/8"), turn("71 5/8"), end("34 1/8"), start={"kind": "hub"})
 
 
-def answer(document: object) -> Plan | Refusal:
+def answer(document: object) -> Plan | DocumentError:
     try:
         return plan_run(read_run(document))
-    except Refusal as refusal:
+    except DocumentError as refusal:
         return refusal
 
 
@@ -33,9 +33,9 @@ class Junk(unittest.TestCase):
     @given(json_junk)
     def test_junk_is_refused_with_a_path(self, junk: object) -> None:
         refusal = answer(junk)
-        self.assertIsInstance(refusal, Refusal)
+        self.assertIsInstance(refusal, DocumentError)
         self.assertNotIn("\n", str(refusal))
-        with self.assertRaises(Refusal):
+        with self.assertRaises(DocumentError):
             fold_document(junk)
 
     @settings(deadline=None)
@@ -46,7 +46,7 @@ class Junk(unittest.TestCase):
         document = copy.deepcopy(GOOD)
         _spoil(document, random.Random(seed), junk)
         got = answer(document)
-        self.assertIsInstance(got, Plan | Refusal)
+        self.assertIsInstance(got, Plan | DocumentError)
 
     @settings(deadline=None)
     @given(

@@ -23,7 +23,7 @@ from core.tests.builders import (
     saddle4,
     turn,
 )
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.geometry.vectors import Vector
 from yarrow.runs.plan import Plan
 
@@ -154,7 +154,7 @@ class BoxOffsets(unittest.TestCase):
             (offset(30, 4), box_offset("start", 1), end(90)),
             (box_offset("end", 1), offset(30, 4), end(90)),
         ):
-            with self.assertRaises(Refusal) as caught:
+            with self.assertRaises(DocumentError) as caught:
                 planned(*walk)
             self.assertIn(".where", caught.exception.path)
 

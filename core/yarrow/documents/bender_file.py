@@ -54,7 +54,7 @@ def mark_names(bender: Bender) -> tuple[MarkName, ...]:
 def bender_numbers(document: object) -> BenderNumbers:
     """The numbers of a bender document.
 
-    Raises: Refusal; also where a test bend is one that no bender could have made.
+    Raises: DocumentError; also where a test bend is one that no bender could have made.
     Source: docs/run-file.md.
     """
     unit = read_unit(document)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_unit
 from yarrow.documents.schema import reader
 from yarrow.geometry.errors import GeometryError
@@ -28,7 +28,7 @@ class FoldedPipe:
 def fold_document(document: object) -> FoldedPipe:
     """The shape of a straight pipe with its bends made.
 
-    Raises: Refusal; also where an arc begins before the last one ends, which no pipe can do.
+    Raises: DocumentError; also where an arc begins before the last one ends, which no pipe can do.
     Source: docs/run-file.md.
     """
     unit = read_unit(document)
@@ -53,9 +53,9 @@ def fold_document(document: object) -> FoldedPipe:
     )
 
 
-def _overlap(bends: list[PipeBend], index: int) -> Refusal:
+def _overlap(bends: list[PipeBend], index: int) -> DocumentError:
     end_of_last = bends[index - 1].arc_end if index else 0.0
     if index == len(bends):
-        return Refusal("cut_length", f"at least {end_of_last:.4g}, where the last arc ends")
+        return DocumentError("cut_length", f"at least {end_of_last:.4g}, where the last arc ends")
     where = "where the arc before it ends" if index else "the start of the pipe"
-    return Refusal(f"bends[{index}].arc_start", f"at least {end_of_last:.4g}, {where}")
+    return DocumentError(f"bends[{index}].arc_start", f"at least {end_of_last:.4g}, {where}")

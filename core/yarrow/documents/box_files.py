@@ -8,7 +8,7 @@ from typing import Any
 
 from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import WireSize, box_allowances, copper_kcmil, lock_rings, standard_boxes
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_unit
 from yarrow.documents.schema import reader
 from yarrow.documents.wire_reading import trade_size
@@ -18,21 +18,21 @@ from yarrow.fill.pull_boxes import MarkedBody, PullBox, PullBoxResult, Raceway, 
 
 
 def box_document(document: object) -> BoxResult:
-    """The worked sum of a box. Raises: Refusal. Source: docs/run-file.md."""
+    """The worked sum of a box. Raises: DocumentError. Source: docs/run-file.md."""
     return check_box(read_box(document))
 
 
 def read_box(document: object) -> Box:
-    """A box and what is in it. Raises: Refusal."""
+    """A box and what is in it. Raises: DocumentError."""
     if not isinstance(document, dict):
-        raise Refusal("", "a JSON object")
+        raise DocumentError("", "a JSON object")
     shape = reader("box")(document, "", "in")
     box_id, volume, body = _which(shape)
     if shape["gangs"] > 1 and volume is not None:
-        raise Refusal("gangs", "1: a stamped volume is that of the whole box")
+        raise DocumentError("gangs", "1: a stamped volume is that of the whole box")
     if shape["gangs"] > 1 and not standard_boxes()[box_id].per_gang:
         per_gang = [b.id for b in standard_boxes().values() if b.per_gang]
-        raise Refusal("gangs", f"1; several go with {', '.join(per_gang)}")
+        raise DocumentError("gangs", f"1; several go with {', '.join(per_gang)}")
     grounds = shape.get("grounds")
     return Box(
         id=box_id,
@@ -68,11 +68,11 @@ def _which(shape: dict[str, Any]) -> tuple[str, Fraction | None, tuple[Fraction,
     box = shape["box"]
     if isinstance(box, str):
         if box not in standard_boxes():
-            raise Refusal("box", f"one of {', '.join(standard_boxes())}, or a volume")
+            raise DocumentError("box", f"one of {', '.join(standard_boxes())}, or a volume")
         return box, None, None
     if ("inside" in box) != ("conduit" in box):
         missing = "conduit" if "inside" in box else "inside"
-        raise Refusal(f"box.{missing}", "a value; it is missing")
+        raise DocumentError(f"box.{missing}", "a value; it is missing")
     body = (_exact(box["inside"]), _exact(box["conduit"])) if "inside" in box else None
     return "", _exact(box["volume"]), body
 
@@ -85,12 +85,12 @@ def _exact(number: float) -> Fraction:
 def _size(shape: dict[str, Any], path: str) -> WireSize:
     if shape["size"] not in box_allowances():
         sizes = ", ".join(box_allowances())
-        raise Refusal(f"{path}.size", f"one of {sizes}; larger wire goes by pull box")
+        raise DocumentError(f"{path}.size", f"one of {sizes}; larger wire goes by pull box")
     return WireSize(shape["size"])
 
 
 def pull_box_document(document: object) -> PullBoxResult:
-    """The least pull box. Raises: Refusal. Source: docs/run-file.md."""
+    """The least pull box. Raises: DocumentError. Source: docs/run-file.md."""
     unit = read_unit(document)
     shape = reader("pullbox")(document, "", unit)
     entries = [
@@ -107,9 +107,9 @@ def pull_box_document(document: object) -> PullBoxResult:
     for at, (one, other) in enumerate(shape["pulls"]):
         for place, end in enumerate((one, other)):
             if end not in known:
-                raise Refusal(f"pulls[{at}][{place}]", f"an entry: one of {', '.join(known)}")
+                raise DocumentError(f"pulls[{at}][{place}]", f"an entry: one of {', '.join(known)}")
         if one == other:
-            raise Refusal(f"pulls[{at}][1]", "another entry than the first")
+            raise DocumentError(f"pulls[{at}][1]", "another entry than the first")
         pulls.append((one, other))
     have = shape.get("have")
     body = _body(shape["body"]) if "body" in shape else None
@@ -121,14 +121,14 @@ def _body(shape: dict[str, Any]) -> MarkedBody:
     def sized(name: str) -> Sized:
         size = shape[name]["size"]
         if size not in copper_kcmil():
-            raise Refusal(f"body.{name}.size", f"one of {', '.join(copper_kcmil())}")
+            raise DocumentError(f"body.{name}.size", f"one of {', '.join(copper_kcmil())}")
         return Sized(WireSize(size), shape[name]["count"])
 
     return MarkedBody(sized("marked"), sized("conductors"))
 
 
 def entries_document(document: object) -> EntriesResult:
-    """Whether the holes of a box go together. Raises: Refusal. Source: docs/run-file.md."""
+    """Whether the holes of a box go together. Raises: DocumentError. Source: docs/run-file.md."""
     unit = read_unit(document)
     shape = reader("entries")(document, "", unit)
     _distinct([each["id"] for each in shape["entries"]])
@@ -149,13 +149,15 @@ def entries_document(document: object) -> EntriesResult:
 def _trade_size(size: str, path: str) -> TradeSize:
     known = trade_size(size)
     if known not in lock_rings():
-        raise Refusal(path, f"one of {', '.join(lock_rings())}")
+        raise DocumentError(path, f"one of {', '.join(lock_rings())}")
     return known
 
 
 def _distinct(ids: Sequence[str]) -> list[str]:
-    """Raises: Refusal where one name stands for two entries, as one entry on two walls would."""
+    """Raises: DocumentError where one name stands for two entries, as on two walls it would."""
     for at, each in enumerate(ids):
         if each in ids[:at]:
-            raise Refusal(f"entries[{at}].id", f"a name of its own; {each} is on another wall")
+            raise DocumentError(
+                f"entries[{at}].id", f"a name of its own; {each} is on another wall"
+            )
     return list(ids)

@@ -8,7 +8,7 @@ from decimal import Decimal
 from fractions import Fraction
 from typing import Any
 
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_unit
 from yarrow.documents.schema import newest_format, reader, resolved, schema, usual_values
 from yarrow.documents.upgrading import upgrade
@@ -54,7 +54,7 @@ def convert_document(document: object, to: Unit, *, half_typed: bool = False) ->
     Args: document, of any format that has units; to, "in" or "mm"; half_typed, whether what can't
     be read yet stays as it was typed, instead of being refused.
     Returns: a new document; a copy where it is in that unit already.
-    Raises: Refusal, with the field's path and what was expected.
+    Raises: DocumentError, with the field's path and what was expected.
     """
     unit = read_unit(document)
     found: dict[str, Any] = upgrade(document)
@@ -77,7 +77,7 @@ def _schema_of(document: dict[str, Any]) -> tuple[str, str]:
     name = str(document.get("format")).partition("/")[0]
     if name not in FORMATS:
         known = (newest_format(*each) or "" for each in FORMATS.values())
-        raise Refusal("format", f"one of {', '.join(known)}")
+        raise DocumentError("format", f"one of {', '.join(known)}")
     return FORMATS[name]
 
 
@@ -118,7 +118,7 @@ class _Converting:
     def _quantity(self, name: str, value: Any) -> Any:
         try:
             return _QUANTITIES[name](value, self.unit)
-        except (TapeError, Refusal, TypeError, ValueError, ArithmeticError):
+        except (TapeError, DocumentError, TypeError, ValueError, ArithmeticError):
             return value
 
     def _branch(self, node: dict[str, Any], value: Any) -> dict[str, Any] | None:

@@ -6,7 +6,7 @@ from fractions import Fraction
 from typing import Any
 
 from yarrow.catalog.wiring import trunkings
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_unit
 from yarrow.documents.schema import reader
 from yarrow.documents.wire_reading import read_conductors, read_holder, usual_method
@@ -24,7 +24,7 @@ from yarrow.measure.units import convert
 def fill_document(document: object) -> FillResult:
     """Whether the conductors of a document go in.
 
-    Raises: Refusal, with the field's path and what was expected.
+    Raises: DocumentError, with the field's path and what was expected.
     Source: docs/run-file.md.
     """
     unit = read_unit(document)
@@ -32,7 +32,7 @@ def fill_document(document: object) -> FillResult:
     name = _method(shape)
     conductors = read_conductors(shape, "", name, unit)
     if not conductors:
-        raise Refusal("conductors", "at least one conductor, or a circuit")
+        raise DocumentError("conductors", "at least one conductor, or a circuit")
     holder, choose = _holder(shape, name)
     length = shape.get("length")
     length_m = convert(length.value, length.unit, "mm") / 1000 if length else None
@@ -41,19 +41,19 @@ def fill_document(document: object) -> FillResult:
         other = beside(method, holder, conductors, length_m, shape["bends"])
         return check_fill(method, holder, conductors, shape["spare"], choose, other)
     except NoFigure as missing:
-        raise Refusal(missing.field, missing.expected) from None
+        raise DocumentError(missing.field, missing.expected) from None
 
 
 def _method(shape: dict[str, Any]) -> MethodName:
     if ("trunking" in shape) == ("conduit" in shape):
-        raise Refusal("conduit", "either a conduit or a trunking")
+        raise DocumentError("conduit", "either a conduit or a trunking")
     if "trunking" in shape:
         if shape.get("method", "space") != "space":
-            raise Refusal("method", "space, for trunking")
+            raise DocumentError("method", "space, for trunking")
         return "space"
     name: MethodName = shape.get("method") or usual_method(shape["conduit"]["type"])
     if name == "space":
-        raise Refusal("method", "area or factor, for conduit")
+        raise DocumentError("method", "area or factor, for conduit")
     return name
 
 
@@ -63,7 +63,7 @@ def _holder(shape: dict[str, Any], name: MethodName) -> tuple[Holder, bool]:
     sides = shape["trunking"]
     if ("width" in sides) != ("height" in sides):
         missing = "height" if "width" in sides else "width"
-        raise Refusal(f"trunking.{missing}", "a value; it is missing")
+        raise DocumentError(f"trunking.{missing}", "a value; it is missing")
     if "width" not in sides:
         return usual_trunking(next(iter(trunkings()))), True
     width, height = (
@@ -79,7 +79,7 @@ def _way(
         return Space(printed=holder.factor is not None)
     if name == "factor":
         if length_m is None:
-            raise Refusal("length", "the run's length: the factors go by it")
+            raise DocumentError("length", "the run's length: the factors go by it")
         return Factor(length_m, shape["bends"])
     length = float(convert(length_m * 1000, "mm", holder.unit)) if length_m is not None else None
     return Area(holder.unit, shape["nipple"], length)

@@ -8,7 +8,7 @@ from collections.abc import Callable
 from decimal import Decimal
 from typing import Any, NoReturn
 
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 
 MOST_ITEMS = 60_000
 """Values in one document: a walk of a thousand lines with everything said of each has a third."""
@@ -21,17 +21,17 @@ def read_json(data: bytes, *, exact: bool = False) -> Any:
     """The value of a JSON text in UTF-8.
 
     Args: exact, whether numbers with a point become Decimals, so that nothing of them is lost.
-    Raises: Refusal: no JSON, NaN or Infinity, too many values, too deep.
+    Raises: DocumentError: no JSON, NaN or Infinity, too many values, too deep.
     """
     if items_of(data) > MOST_ITEMS:
-        raise Refusal("", f"at most {MOST_ITEMS:,} values")
+        raise DocumentError("", f"at most {MOST_ITEMS:,} values")
     _check_depth(data)
     number: Callable[[str], Any] = Decimal if exact else float
     try:
         return json.loads(data, parse_constant=_no_constant, parse_float=number)
     except (ValueError, RecursionError, ArithmeticError) as error:
         where = f" ({error})" if isinstance(error, json.JSONDecodeError) else ""
-        raise Refusal("", f"JSON in UTF-8{where}") from None
+        raise DocumentError("", f"JSON in UTF-8{where}") from None
 
 
 def items_of(data: bytes) -> int:
@@ -46,7 +46,7 @@ def _check_depth(data: bytes) -> None:
         if sign in b"[{":
             depth += 1
             if depth > DEEPEST:
-                raise Refusal("", f"lists and objects at most {DEEPEST} deep in one another")
+                raise DocumentError("", f"lists and objects at most {DEEPEST} deep in one another")
         elif sign in b"]}":
             depth -= 1
 

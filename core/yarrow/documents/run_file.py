@@ -23,7 +23,7 @@ from yarrow.catalog.tables import (
     stance,
     stance_at,
 )
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.schema import reader
 from yarrow.documents.wire_reading import most_degrees, read_wires, trade_size
 from yarrow.geometry.errors import GeometryError
@@ -53,13 +53,13 @@ _NAMES = {"from": "measured_from"}
 def read_unit(document: object) -> Unit:
     """The unit of a document, which every other reading needs first.
 
-    Raises: Refusal.
+    Raises: DocumentError.
     """
     if not isinstance(document, dict):
-        raise Refusal("", "a JSON object")
+        raise DocumentError("", "a JSON object")
     unit = document.get("units")
     if unit not in ("in", "mm") or not isinstance(unit, str):
-        raise Refusal("units", "one of in, mm")
+        raise DocumentError("units", "one of in, mm")
     return cast(Unit, unit)
 
 
@@ -67,7 +67,7 @@ def read_run(document: object) -> Survey:
     """What a run's document says was met, with every default filled in and every name looked up.
 
     Args: document, as JSON gives it (numbers may be int, float or Decimal).
-    Raises: Refusal, with the field's path and what was expected.
+    Raises: DocumentError, with the field's path and what was expected.
     Source: docs/run-file.md.
     """
     unit = read_unit(document)
@@ -119,28 +119,30 @@ def _in_mm(reading: Reading, path: str, worked: list[Worked]) -> float:
 
 
 def _rack(shape: dict[str, Any], unit: Unit, worked: list[Worked], setup: Run) -> Rack:
-    """What a run is copied into. Raises: Refusal."""
+    """What a run is copied into. Raises: DocumentError."""
     others = []
     for number, pipe in enumerate(shape.get("pipes", [])):
         place = f"rack.pipes[{number}]"
         try:
             conduit = read_conduit(pipe["conduit"])
             bender, fits = _bender(pipe["bender"], conduit, unit, setup.round_to)
-        except Refusal as refusal:
-            raise Refusal(f"{place}.{refusal.path}", refusal.expected) from None
+        except DocumentError as refusal:
+            raise DocumentError(f"{place}.{refusal.path}", refusal.expected) from None
         others.append(OtherPipe(conduit, bender, fits))
     if len(others) >= shape["count"]:
-        raise Refusal(
+        raise DocumentError(
             "rack.pipes", f"fewer than the count of {shape['count']}: the first is the run"
         )
     built = []
     for number, pipe in enumerate(shape.get("built", [])):
         if pipe["pipe"] >= shape["count"]:
-            raise Refusal(f"rack.built[{number}].pipe", f"less than the count of {shape['count']}")
+            raise DocumentError(
+                f"rack.built[{number}].pipe", f"less than the count of {shape['count']}"
+            )
         marked = [at for at, each in enumerate(pipe["bends"]) if "mark" in each]
         if marked and shape["corners"] == "concentric":
             expected = "no mark where corners are concentric: tell the angle of the whole bend"
-            raise Refusal(f"rack.built[{number}].bends[{marked[0]}].mark", expected)
+            raise DocumentError(f"rack.built[{number}].bends[{marked[0]}].mark", expected)
         bends = tuple(
             BuiltBend(
                 each["bend"],
@@ -163,22 +165,22 @@ def _rack(shape: dict[str, Any], unit: Unit, worked: list[Worked], setup: Run) -
 
 
 def read_conduit(shape: dict[str, Any]) -> Conduit:
-    """A conduit of the catalogue. Raises: Refusal."""
+    """A conduit of the catalogue. Raises: DocumentError."""
     kind, size = shape["type"], trade_size(shape["size"])
     known = conduits()
     if (kind, size) in known:
         return known[kind, size]
     sizes = [other for other_kind, other in known if other_kind == kind]
     if sizes:
-        raise Refusal("conduit.size", f"one of {', '.join(sizes)}")
-    raise Refusal("conduit.type", f"one of {', '.join(dict.fromkeys(k for k, _ in known))}")
+        raise DocumentError("conduit.size", f"one of {', '.join(sizes)}")
+    raise DocumentError("conduit.type", f"one of {', '.join(dict.fromkeys(k for k, _ in known))}")
 
 
 def _bender(shape: Any, conduit: Conduit, unit: Unit, step: Fraction) -> tuple[Bender, bool]:
     if isinstance(shape, str):
         entry = benders().get(shape)
         if entry is None:
-            raise Refusal("bender", f"an id of the catalogue, one of {', '.join(benders())}")
+            raise DocumentError("bender", f"an id of the catalogue, one of {', '.join(benders())}")
         fit = fit_for(entry, conduit)
         if fit is not None:
             return catalogued(entry, fit, conduit, unit), True
@@ -191,7 +193,7 @@ def read_bender(shape: dict[str, Any], conduit: Conduit, unit: Unit, step: Fract
     """A person's own bender, by its numbers or by its test 90s.
 
     Args: shape, as the schema's own_bender reads it; step, the smallest mark of the tape.
-    Raises: Refusal.
+    Raises: DocumentError.
     """
     diameter = float(convert(conduit.diameter, conduit.unit, unit))
     radius, take_up = _radius_and_take_up(shape, diameter, step)
@@ -220,15 +222,17 @@ def _radius_and_take_up(
     if "tests" not in shape:
         for field in ("radius", "take_up"):
             if field not in shape:
-                raise Refusal(f"bender.{field}", "a length, or tests to find it by; it is missing")
+                raise DocumentError(
+                    f"bender.{field}", "a length, or tests to find it by; it is missing"
+                )
         return float(shape["radius"].value), float(shape["take_up"].value)
     if "radius" in shape or "take_up" in shape:
-        raise Refusal("bender.tests", "either tests or radius and take_up, not both")
+        raise DocumentError("bender.tests", "either tests or radius and take_up, not both")
     tests = test_bends(shape["tests"])
     try:
         known = calibrate(tests, diameter, float(step))
     except GeometryError as error:
-        raise Refusal(f"bender.tests[{error.index}]", TEST_REFUSALS[error.code]) from None
+        raise DocumentError(f"bender.tests[{error.index}]", TEST_REFUSALS[error.code]) from None
     return known.radius, known.take_up
 
 
@@ -249,7 +253,7 @@ def _springback(shape: dict[str, Any]) -> Springback:
         return springback(points, typical=False)
     except ValueError:
         expected = "points that keep less than they were bent to, and more the further"
-        raise Refusal("bender.springback", expected) from None
+        raise DocumentError("bender.springback", expected) from None
 
 
 def _is_step(reading: Reading, unit: Unit) -> bool:
@@ -260,13 +264,13 @@ def read_step(reading: Reading | None, unit: Unit) -> Fraction:
     """The smallest mark of the tape in use; the usual one where a tape in the other unit is named,
     as a document that was converted does.
 
-    Raises: Refusal.
+    Raises: DocumentError.
     """
     steps = STEPS[unit]
     if reading is None or _is_step(reading, other_unit(unit)):
         return steps[USUAL_STEP[unit]]
     if reading.value not in steps.values():
-        raise Refusal("round_to", f"one of {', '.join(steps)}")
+        raise DocumentError("round_to", f"one of {', '.join(steps)}")
     return reading.value
 
 
@@ -290,7 +294,7 @@ def _walk(
     own: list[str],
 ) -> tuple[tuple[Line | Met, ...], Vector | None]:
     if ("walk" in shape) == ("path" in shape):
-        raise Refusal("walk", "either a walk or a path" + (", not both" * ("path" in shape)))
+        raise DocumentError("walk", "either a walk or a path" + (", not both" * ("path" in shape)))
     if "path" in shape:
         return (), None
     said: list[Line | Met] = []
@@ -302,7 +306,7 @@ def _walk(
         kind = fields.pop("kind")
         if (kind == "end") != (number == last):
             expected = "end on the last line" if number == last else "end only on the last line"
-            raise Refusal(f"{path}.kind", expected)
+            raise DocumentError(f"{path}.kind", expected)
         if kind in ("box_offset", "box"):
             _check_place(fields, number, last, path)
         if kind == "round":
@@ -328,15 +332,15 @@ MOST_LOOSE = 40
 
 
 def _check_open(said: list[Line | Met], meet: Vector | None) -> None:
-    """How much may be left open, so that it is answered at once. Raises: Refusal."""
+    """How much may be left open, so that it is answered at once. Raises: DocumentError."""
     if sum(not isinstance(line, Line) for line in said) > MOST_MET:
-        raise Refusal("walk", f"at most {MOST_MET} things that bends are to be chosen for")
+        raise DocumentError("walk", f"at most {MOST_MET} things that bends are to be chosen for")
     if meet is None:
         return
     if len(said) > MOST_FIXED:
-        raise Refusal("walk", f"at most {MOST_FIXED} lines where both ends are fixed")
+        raise DocumentError("walk", f"at most {MOST_FIXED} lines where both ends are fixed")
     if sum(len(line.loose) for line in said if isinstance(line, Line)) > MOST_LOOSE:
-        raise Refusal("walk", f"at most {MOST_LOOSE} loose numbers")
+        raise DocumentError("walk", f"at most {MOST_LOOSE} loose numbers")
 
 
 def _line_type(kind: str, fields: dict[str, Any]) -> type[Line | Met]:
@@ -354,7 +358,7 @@ def _check_place(fields: dict[str, Any], number: int, last: int, path: str) -> N
     stands = 0 if fields["where"] == "start" else last - 1
     if number != stands:
         expected = "start on the first line, or end on the line before the end"
-        raise Refusal(f"{path}.where", expected)
+        raise DocumentError(f"{path}.where", expected)
 
 
 def _allowance(

@@ -14,8 +14,8 @@ from collections.abc import Iterator, Sequence
 from dataclasses import asdict, dataclass
 from typing import Any
 
+from yarrow.documents.errors import DocumentError, TableError
 from yarrow.documents.fill_file import fill_document
-from yarrow.documents.refusal import Refusal
 from yarrow.documents.run_file import read_run
 from yarrow.documents.wire_notation import read_wires_said, said_wires
 from yarrow.fill.result import FillResult
@@ -29,6 +29,7 @@ ANSWERED = ("passes", "percent", "used", "limit", "smallest", "says")
 
 MOST_ROWS = 5000
 MOST_TOLD = 20
+"""Errors of one table."""
 LONGEST_CELL = 400
 
 
@@ -60,54 +61,46 @@ class CheckedRow:
     says: str
 
 
-class Unreadable(ValueError):
-    """What of a table can't be read, place by place, at most MOST_TOLD of them."""
-
-    def __init__(self, refusals: Sequence[Refusal]) -> None:
-        super().__init__("; ".join(str(refusal) for refusal in refusals))
-        self.refusals = tuple(refusals)
-
-
 def read_schedule(data: bytes, unit: Unit) -> list[ScheduleRow]:
     """Every row of a table, parted by commas, semicolons or tabs.
 
-    Raises: Unreadable, with line and column of everything that can't be read.
+    Raises: TableError, with line and column of everything that can't be read.
     """
     text = _decoded(data)
     filled = _filled_lines(text)
     if not filled:
-        raise Unreadable([Refusal("line 1", f"the columns {', '.join(NEEDED)}")])
+        raise TableError([DocumentError("line 1", f"the columns {', '.join(NEEDED)}")])
     head, named = filled[0]
     columns = [cell.strip().lower() for cell in named]
     _check_columns(columns, head)
     if len(filled) - 1 > MOST_ROWS:
-        raise Unreadable([Refusal("table", f"at most {MOST_ROWS} rows")])
+        raise TableError([DocumentError("table", f"at most {MOST_ROWS} rows")])
     found, refusals = [], []
     for at, cells in filled[1:]:
         try:
             found.append(_row(at, columns, cells, unit))
-        except Refusal as refusal:
+        except DocumentError as refusal:
             refusals.append(refusal)
     if not found and not refusals:
-        refusals = [Refusal(f"line {head + 1}", "at least one row below the columns")]
+        refusals = [DocumentError(f"line {head + 1}", "at least one row below the columns")]
     if refusals:
-        raise Unreadable(refusals[:MOST_TOLD])
+        raise TableError(refusals[:MOST_TOLD])
     return found
 
 
 def check_schedule(rows: Sequence[ScheduleRow]) -> Iterator[CheckedRow]:
     """Each row's answer, one after the other.
 
-    Raises: Unreadable, after the last row, with the cells of all that have none.
+    Raises: TableError, after the last row, with the cells of all that have none.
     """
-    refusals: list[Refusal] = []
+    refusals: list[DocumentError] = []
     for row in rows:
         try:
             yield _checked(row, fill_document(row.document))
-        except Refusal as refusal:
+        except DocumentError as refusal:
             refusals.append(placed_in_row(refusal, row))
     if refusals:
-        raise Unreadable(refusals[:MOST_TOLD])
+        raise TableError(refusals[:MOST_TOLD])
 
 
 def schedule_csv(rows: Sequence[ScheduleRow], checked: Sequence[CheckedRow]) -> str:
@@ -144,7 +137,7 @@ class RunRow:
 
 
 def run_row(document: dict[str, Any]) -> RunRow:
-    """A run's document as a row, its wire as it is said. Raises: Refusal."""
+    """A run's document as a row, its wire as it is said. Raises: DocumentError."""
     asked_run = read_run(document)
     plan, asked = plan_run(asked_run), asked_run.setup.wires
     return RunRow(
@@ -197,7 +190,7 @@ def wires_of_row(row: ScheduleRow) -> dict[str, Any]:
 
 def _decoded(data: bytes) -> str:
     if data.startswith((b"\xff\xfe", b"\xfe\xff")):
-        raise Unreadable([Refusal("line 1, column 1", "a table in UTF-8, not in UTF-16")])
+        raise TableError([DocumentError("line 1, column 1", "a table in UTF-8, not in UTF-16")])
     try:
         text = data.decode("utf-8-sig")
     except UnicodeDecodeError as error:
@@ -205,10 +198,12 @@ def _decoded(data: bytes) -> str:
         line = before.count(b"\n") + 1
         letter = error.start - before.rfind(b"\n")
         place = f"line {line}, letter {letter}"
-        raise Unreadable([Refusal(place, "a table in UTF-8: save it so and try again")]) from None
+        raise TableError(
+            [DocumentError(place, "a table in UTF-8: save it so and try again")]
+        ) from None
     if "\x00" in text:
         line = text[: text.index("\x00")].count("\n") + 1
-        raise Unreadable([Refusal(f"line {line}", "a table as text, without control codes")])
+        raise TableError([DocumentError(f"line {line}", "a table as text, without control codes")])
     return text.replace("\r\n", "\n").replace("\r", "\n")
 
 
@@ -224,7 +219,7 @@ def _filled_lines(text: str) -> list[tuple[int, list[str]]]:
             begins = reader.line_num + 1
     except csv.Error:
         expected = f"cells of at most {LONGEST_CELL} letters, every quote closed"
-        raise Unreadable([Refusal(f"line {begins}", expected)]) from None
+        raise TableError([DocumentError(f"line {begins}", expected)]) from None
     return found
 
 
@@ -235,7 +230,7 @@ def _delimiter(text: str) -> str:
 
 def _check_columns(columns: Sequence[str], line: int) -> None:
     refusals = [
-        Refusal(f"line {line}", f'a column "{needed}"; there is none')
+        DocumentError(f"line {line}", f'a column "{needed}"; there is none')
         for needed in NEEDED
         if needed not in columns
     ]
@@ -243,24 +238,26 @@ def _check_columns(columns: Sequence[str], line: int) -> None:
         place = f"line {line}, column {at + 1}"
         if column not in (*ASKED, *ANSWERED):
             told = f', not "{column}"' if column.isprintable() and len(column) <= 30 else ""
-            refusals.append(Refusal(place, f"one of {', '.join(ASKED)}{told}"))
+            refusals.append(DocumentError(place, f"one of {', '.join(ASKED)}{told}"))
         elif column in columns[:at]:
-            refusals.append(Refusal(place, f'the column "{column}" once'))
+            refusals.append(DocumentError(place, f'the column "{column}" once'))
     if refusals:
-        raise Unreadable(refusals[:MOST_TOLD])
+        raise TableError(refusals[:MOST_TOLD])
 
 
 def _row(line: int, columns: Sequence[str], cells: Sequence[str], unit: Unit) -> ScheduleRow:
     if len(cells) > len(columns):
-        raise Refusal(f"line {line}, column {len(columns) + 1}", "no more cells than columns")
+        raise DocumentError(f"line {line}, column {len(columns) + 1}", "no more cells than columns")
     given = {column: cell.strip() for column, cell in zip(columns, cells, strict=False)}
     told = {column: as_it_was(cell) for column, cell in given.items()}
     for column, cell in given.items():
         place = _place(line, columns, column)
         if column in ASKED and is_formula(cell):
-            raise Refusal(place, "a value, not a formula (with an apostrophe before it, it is one)")
+            raise DocumentError(
+                place, "a value, not a formula (with an apostrophe before it, it is one)"
+            )
         if len(cell) > LONGEST_CELL:
-            raise Refusal(place, f"at most {LONGEST_CELL} letters")
+            raise DocumentError(place, f"at most {LONGEST_CELL} letters")
     document: dict[str, Any] = {
         "format": "yarrow.fill/1",
         "units": unit,
@@ -284,21 +281,21 @@ def _place(line: int, columns: Sequence[str], column: str) -> str:
     return f"line {line}, column {list(columns).index(column) + 1} ({column})"
 
 
-def placed_in_row(refusal: Refusal, row: ScheduleRow) -> Refusal:
+def placed_in_row(refusal: DocumentError, row: ScheduleRow) -> DocumentError:
     """A refusal of a row's document at the cell that it came from."""
     first = refusal.path.split("[")[0]
     column = {"conduit.type": "type", "conduit.size": "size", "conductors": "wires"}.get(
         first, first if first in ASKED else "wires"
     )
     if column not in row.columns:
-        return Refusal(f"line {row.line}", f'a column "{column}": {refusal.expected}')
-    return Refusal(_place(row.line, row.columns, column), refusal.expected)
+        return DocumentError(f"line {row.line}", f'a column "{column}": {refusal.expected}')
+    return DocumentError(_place(row.line, row.columns, column), refusal.expected)
 
 
 def _wires(told: dict[str, str], unit: Unit, place: str) -> list[dict[str, Any]]:
     found = read_wires_said(told.get("wires", ""), unit, place)
     if not found:
-        raise Refusal(place, "at least one conductor")
+        raise DocumentError(place, "at least one conductor")
     return found
 
 
@@ -306,13 +303,13 @@ def _number(cell: str, place: str) -> int | float:
     try:
         number = float(cell)
     except ValueError:
-        raise Refusal(place, "a number") from None
+        raise DocumentError(place, "a number") from None
     return int(number) if number.is_integer() else number
 
 
 def _yes(cell: str, place: str) -> bool:
     if cell.lower() not in ("yes", "no"):
-        raise Refusal(place, "yes or no")
+        raise DocumentError(place, "yes or no")
     return cell.lower() == "yes"
 
 

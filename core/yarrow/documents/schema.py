@@ -20,7 +20,7 @@ from pathlib import Path
 from typing import Any
 from unicodedata import category
 
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.upgrading import refuse_newer, upgrade
 from yarrow.measure.tape import Reading, TapeError, read_length
 from yarrow.measure.units import Unit
@@ -28,7 +28,7 @@ from yarrow.measure.units import Unit
 _HERE = Path(__file__).parent / "schemas"
 
 Read = Callable[[Any, str, Unit], Any]
-"""Reads a value at a path in a document of that unit; raises Refusal."""
+"""Reads a value at a path in a document of that unit; raises DocumentError."""
 
 _MARGINAL = {"$schema", "$id", "$defs", "title", "description", "examples", "default"}
 _KNOWN = {
@@ -100,18 +100,18 @@ def _object(node: dict[str, Any], root: dict[str, Any]) -> Read:
 
     def read(value: Any, path: str, unit: Unit) -> dict[str, Any]:
         if not isinstance(value, dict):
-            raise Refusal(path, _WORDS["object"])
+            raise DocumentError(path, _WORDS["object"])
         prefix = f"{path}." if path else ""
         found = {}
         for key, item in value.items():
             property_reader = properties.get(key)
             if property_reader is None:
                 name = key if len(key) <= 40 and key.isprintable() else "…"
-                raise Refusal(f"{prefix}{name}", f"no such field; one of {known}")
+                raise DocumentError(f"{prefix}{name}", f"no such field; one of {known}")
             found[key] = property_reader(item, f"{prefix}{key}", unit)
         for key in required:
             if key not in found:
-                raise Refusal(f"{prefix}{key}", "a value; it is missing")
+                raise DocumentError(f"{prefix}{key}", "a value; it is missing")
         for key, default in defaults.items():
             if key not in found:
                 found[key] = properties[key](default[unit], f"{prefix}{key}", unit)
@@ -126,10 +126,10 @@ def _array(node: dict[str, Any], root: dict[str, Any]) -> Read:
 
     def read(value: Any, path: str, unit: Unit) -> list[Any]:
         if not isinstance(value, list | tuple):
-            raise Refusal(path, _WORDS["array"])
+            raise DocumentError(path, _WORDS["array"])
         if not least <= len(value) <= most:
             wanted = f"at least {least}" if len(value) < least else f"at most {most}"
-            raise Refusal(path, f"{wanted} item{'s' if wanted[-2:] != ' 1' else ''}")
+            raise DocumentError(path, f"{wanted} item{'s' if wanted[-2:] != ' 1' else ''}")
         return [item_reader(item, f"{path}[{i}]", unit) for i, item in enumerate(value)]
 
     return read
@@ -147,11 +147,11 @@ def _one_of(node: dict[str, Any], root: dict[str, Any]) -> Read:
 
     def read(value: Any, path: str, unit: Unit) -> Any:
         if not isinstance(value, dict):
-            raise Refusal(path, _WORDS["object"])
+            raise DocumentError(path, _WORDS["object"])
         word = value.get(name)
         branch = branches.get(word) if isinstance(word, str) else None
         if branch is None:
-            raise Refusal(f"{path}.{name}", f"one of {known}")
+            raise DocumentError(f"{path}.{name}", f"one of {known}")
         return branch(value, path, unit)
 
     return read
@@ -164,10 +164,10 @@ def _by_type(branches: list[Read], expected: str) -> Read:
         for branch in branches:
             try:
                 return branch(value, path, unit)
-            except Refusal as refusal:
+            except DocumentError as refusal:
                 if refusal.path != path:  # it was of the right type, and wrong further in
                     raise
-        raise Refusal(path, expected)
+        raise DocumentError(path, expected)
 
     return read
 
@@ -179,13 +179,13 @@ def _string(node: dict[str, Any], root: dict[str, Any]) -> Read:
 
     def read(value: Any, path: str, unit: Unit) -> str:
         if not isinstance(value, str):
-            raise Refusal(path, expected if words else _WORDS["string"])
+            raise DocumentError(path, expected if words else _WORDS["string"])
         if words and value not in words:
-            raise Refusal(path, expected)
+            raise DocumentError(path, expected)
         if len(value) > longest:
-            raise Refusal(path, f"at most {longest} characters")
+            raise DocumentError(path, f"at most {longest} characters")
         if _has_control(value):
-            raise Refusal(path, "text without control codes and marks of direction")
+            raise DocumentError(path, "text without control codes and marks of direction")
         return value
 
     return read
@@ -214,14 +214,14 @@ def _number(node: dict[str, Any], root: dict[str, Any]) -> Read:
 
     def read(value: Any, path: str, unit: Unit) -> float | int:
         if isinstance(value, bool) or not isinstance(value, int | float | Decimal):
-            raise Refusal(path, expected)
+            raise DocumentError(path, expected)
         finite = isinstance(value, int) or math.isfinite(value)
         if not (finite and least <= value <= most):
-            raise Refusal(path, expected)
+            raise DocumentError(path, expected)
         if not whole:
             return float(value)
         if value != int(value):
-            raise Refusal(path, expected)
+            raise DocumentError(path, expected)
         return int(value)
 
     return read
@@ -230,7 +230,7 @@ def _number(node: dict[str, Any], root: dict[str, Any]) -> Read:
 def _boolean(node: dict[str, Any], root: dict[str, Any]) -> Read:
     def read(value: Any, path: str, unit: Unit) -> bool:
         if not isinstance(value, bool):
-            raise Refusal(path, "true or false")
+            raise DocumentError(path, "true or false")
         return value
 
     return read
@@ -243,11 +243,11 @@ def _length(node: dict[str, Any], root: dict[str, Any]) -> Read:
         try:
             reading = read_length(value, unit)
         except TapeError as error:
-            raise Refusal(path, error.expected + _told(value)) from None
+            raise DocumentError(path, error.expected + _told(value)) from None
         if above is not None and reading.value <= above:
-            raise Refusal(path, f"a length above {above}")
+            raise DocumentError(path, f"a length above {above}")
         if least is not None and reading.value < least:
-            raise Refusal(path, f"a length of {least} or more")
+            raise DocumentError(path, f"a length of {least} or more")
         return reading
 
     return read

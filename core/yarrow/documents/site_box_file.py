@@ -7,7 +7,7 @@ from typing import Any
 
 from yarrow.catalog.wiring import WireSize, box_allowances
 from yarrow.documents.box_files import read_box
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run, read_unit
 from yarrow.documents.schema import reader
 from yarrow.fill.site_box import Meeting, SiteBox, SiteBoxResult, Through, check_site_box
@@ -20,7 +20,7 @@ LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ"
 def read_site_box(document: object) -> dict[str, Any]:
     """What is told of a box, by its schema: all that can be checked without the runs there.
 
-    Raises: Refusal. Source: docs/run-file.md.
+    Raises: DocumentError. Source: docs/run-file.md.
     """
     shape: dict[str, Any] = reader("sitebox")(document, "", read_unit(document))
     return shape
@@ -34,7 +34,7 @@ def site_box_document(
     Args: runs, run documents; those that do not meet the box are passed over; keys, which run of
     its job each is, whatever it is called, where something keeps that: what is told of its hole
     goes by it.
-    Raises: Refusal, of the box's document or of a run that can't be read.
+    Raises: DocumentError, of the box's document or of a run that can't be read.
     Source: docs/run-file.md.
     """
     unit = read_unit(document)
@@ -45,7 +45,7 @@ def site_box_document(
     known = {meeting.id for meeting in meetings}
     for at, pull in enumerate(shape["pulls"]):
         if pull[0] == pull[1] or not known.issuperset(pull):
-            raise Refusal(f"pulls[{at}]", f"two of {', '.join(sorted(known)) or 'the runs'}")
+            raise DocumentError(f"pulls[{at}]", f"two of {', '.join(sorted(known)) or 'the runs'}")
     sides = shape.get("sides")
     box = SiteBox(
         unit=unit,
@@ -82,13 +82,13 @@ def box_key(name: str) -> str:
 def _contents(shape: dict[str, Any]) -> Any:
     try:
         return read_box({"format": "yarrow.box/1", **shape})
-    except Refusal as refusal:
-        raise Refusal(f"contents.{refusal.path}", refusal.expected) from None
+    except DocumentError as refusal:
+        raise DocumentError(f"contents.{refusal.path}", refusal.expected) from None
 
 
 def _through(shape: dict[str, Any], at: int) -> Through:
     if shape["size"] not in box_allowances():
-        raise Refusal(f"through[{at}].size", f"one of {', '.join(box_allowances())}")
+        raise DocumentError(f"through[{at}].size", f"one of {', '.join(box_allowances())}")
     return Through(WireSize(shape["size"]), shape["count"], shape["loop"])
 
 

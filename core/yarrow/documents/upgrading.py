@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from typing import Any
 
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 
 Step = Callable[[dict[str, Any]], dict[str, Any]]
 """A document of one version → a new one of the next, whose name stands in its ``format``."""
@@ -36,11 +36,11 @@ def refuse_newer(document: Any, newest: str | None) -> None:
     """Says of a document that a newer core wrote it, where it did.
 
     Args: newest, the format and version that this core writes; None where there are none.
-    Raises: Refusal.
+    Raises: DocumentError.
     """
     found = document.get("format") if isinstance(document, dict) and newest else None
     if _version(found, str(newest)) > _version(newest, str(newest)):
-        raise Refusal("format", f"{newest} or older; a newer Yarrow wrote this")
+        raise DocumentError("format", f"{newest} or older; a newer Yarrow wrote this")
 
 
 def _version(name: object, newest: str) -> int:

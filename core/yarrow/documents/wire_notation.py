@@ -8,7 +8,7 @@ from fractions import Fraction
 from typing import Any
 
 from yarrow.catalog.wiring import copper_kcmil, insulation_called, insulations
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.fill.conductor import Conductor
 from yarrow.measure.units import Unit, other_unit
 
@@ -41,7 +41,7 @@ def read_wires_said(text: str, unit: Unit, path: str = "typed") -> list[dict[str
     """Conductors in a document's shape from what was typed, items parted by commas, semicolons or
     plus signs; without a count there is one.
 
-    Raises: Refusal at ``path``, which names the item that can't be read.
+    Raises: DocumentError at ``path``, which names the item that can't be read.
     """
     return [_item(item, unit, path) for item in re.split(r"[,;+\n]", text.strip()) if item.strip()]
 
@@ -50,13 +50,13 @@ def wires_in_other_unit(text: str, unit: Unit, path: str = "typed") -> str:
     """The same wire, said so that a document in the other unit reads the same conductors from it:
     as it was typed where that does, else with what was left out (``12`` is ``12 thhn``).
 
-    Raises: Refusal at ``path``, which names the item that can't be read.
+    Raises: DocumentError at ``path``, which names the item that can't be read.
     """
     wanted = read_wires_said(text, unit, path)
     try:
         if read_wires_said(text, other_unit(unit), path) == wanted:
             return text
-    except Refusal:
+    except DocumentError:
         pass  # said in a way that only this unit has
     return ", ".join(_said_item(each) for each in wanted)
 
@@ -102,10 +102,10 @@ def _insulation(words: list[str]) -> str | None:
     return next((found for word in words if (found := insulation_called(word))), None)
 
 
-def _refused(item: str, unit: Unit, path: str) -> Refusal:
+def _refused(item: str, unit: Unit, path: str) -> DocumentError:
     shown = item.strip()[:30]
     told = f', not "{shown}"' if shown.isprintable() else ""
-    return Refusal(path, EXPECTED[unit] + told)
+    return DocumentError(path, EXPECTED[unit] + told)
 
 
 def said_wires(conductors: Sequence[Conductor]) -> str:

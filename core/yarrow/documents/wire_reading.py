@@ -19,7 +19,7 @@ from yarrow.catalog.wiring import (
     uk_cables,
     us_wires,
 )
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.schema import reader
 from yarrow.documents.wire_notation import read_wires_said
 from yarrow.fill.area import as_holder
@@ -42,7 +42,7 @@ def read_conductors(
     """What goes in, as listed, as typed and from circuits, in that order.
 
     Args: shape, a part with ``conductors``, ``circuits`` and maybe ``one_earth``; base, its path.
-    Raises: Refusal.
+    Raises: DocumentError.
     """
     listed = [
         _conductor(each, f"{base}conductors[{at}]") for at, each in enumerate(shape["conductors"])
@@ -57,7 +57,7 @@ def read_conductors(
     shared = shape.get("one_earth", method == "area")
     found = (*listed, *conductors_of(circuits, shared))
     if sum(each.count for each in found) > MOST_CONDUCTORS:
-        raise Refusal(f"{base}conductors", f"at most {MOST_CONDUCTORS} conductors together")
+        raise DocumentError(f"{base}conductors", f"at most {MOST_CONDUCTORS} conductors together")
     return found
 
 
@@ -69,7 +69,7 @@ def _conductor(shape: dict[str, Any], path: str) -> Conductor:
         "size": "size" in shape or "insulation" in shape,
     }
     if sum(ways.values()) != 1:
-        raise Refusal(path, "one of: insulation and size; csa; diameter; width and height")
+        raise DocumentError(path, "one of: insulation and size; csa; diameter; width and height")
     count = shape["count"]
     if ways["size"]:
         wire = us_wire(shape, path, count)
@@ -86,17 +86,17 @@ def _told(shape: dict[str, Any], conductor: Conductor, role: Role) -> Conductor:
 
 
 def us_wire(shape: dict[str, Any], path: str, count: int, field: str = "size") -> Conductor:
-    """A wire of the US tables. Raises: Refusal."""
+    """A wire of the US tables. Raises: DocumentError."""
     for needed in ("insulation", field):
         if needed not in shape:
-            raise Refusal(f"{path}.{needed}", "a value; it is missing")
+            raise DocumentError(f"{path}.{needed}", "a value; it is missing")
     insulation = insulation_called(shape["insulation"])
     if insulation is None:
-        raise Refusal(f"{path}.insulation", f"one of {', '.join(insulations())}")
+        raise DocumentError(f"{path}.insulation", f"one of {', '.join(insulations())}")
     wire = us_wires().get((insulation, shape[field]))
     if wire is None:
         sizes = [size for kind, size in us_wires() if kind == insulation]
-        raise Refusal(f"{path}.{field}", f"one of {', '.join(sizes)}")
+        raise DocumentError(f"{path}.{field}", f"one of {', '.join(sizes)}")
     return Conductor(
         count=count,
         name=wire.name,
@@ -110,13 +110,13 @@ def us_wire(shape: dict[str, Any], path: str, count: int, field: str = "size") -
 
 
 def uk_cable(shape: dict[str, Any], path: str, count: int, field: str = "csa") -> Conductor:
-    """A single-core cable of the UK tables. Raises: Refusal."""
+    """A single-core cable of the UK tables. Raises: DocumentError."""
     csa = Fraction(str(shape[field]))
     cable = uk_cables().get((csa, shape["build"]))
     if cable is None:
         known = [c.csa for c in uk_cables().values() if c.build == shape["build"]]
         sizes = ", ".join(trimmed(float(each), 1) for each in known)
-        raise Refusal(f"{path}.{field}", f"a {shape['build']} single core: one of {sizes}")
+        raise DocumentError(f"{path}.{field}", f"a {shape['build']} single core: one of {sizes}")
     cover = shape["cover"]
     if cover == "thermoplastic":
         name, diameter, trunking = cable.name, cable.diameter, cable.trunking
@@ -144,7 +144,7 @@ def _cable(shape: dict[str, Any], path: str, count: int) -> Conductor:
     else:
         for needed in ("width", "height"):
             if needed not in shape:
-                raise Refusal(f"{path}.{needed}", "a value; it is missing")
+                raise DocumentError(f"{path}.{needed}", "a value; it is missing")
         sides = sorted((shape["width"], shape["height"]), key=lambda side: side.value)
         reading, height = sides[1], sides[0].value
     across = trimmed(float(reading.value), 3)
@@ -161,7 +161,7 @@ def _cable(shape: dict[str, Any], path: str, count: int) -> Conductor:
 
 def _circuit(shape: dict[str, Any], path: str) -> Circuit:
     if ("csa" in shape) == ("size" in shape):
-        raise Refusal(path, "either insulation and size, or csa")
+        raise DocumentError(path, "either insulation and size, or csa")
     by_csa = "csa" in shape
     wire = uk_cable(shape, path, 1) if by_csa else us_wire(shape, path, 1)
     earth = None
@@ -186,28 +186,30 @@ def _circuit(shape: dict[str, Any], path: str) -> Circuit:
 def read_holder(
     kind: str, size: str | None, method: MethodName, path: str = "conduit"
 ) -> tuple[Holder, bool]:
-    """A conduit to fill, and whether its size is to be chosen. Raises: Refusal."""
+    """A conduit to fill, and whether its size is to be chosen. Raises: DocumentError."""
     types = list(dict.fromkeys(conduit.type for conduit in conduits().values()))
     if kind not in types:
-        raise Refusal(f"{path}.type", f"one of {', '.join(types)}")
+        raise DocumentError(f"{path}.type", f"one of {', '.join(types)}")
     metric = next(conduit.unit for conduit in conduits().values() if conduit.type == kind) == "mm"
     if method == "factor":
         if not metric:
             of = [t for t in types if (t, "20") in conduits()]
-            raise Refusal(f"{path}.type", f"metric conduit for factors: one of {', '.join(of)}")
+            raise DocumentError(
+                f"{path}.type", f"metric conduit for factors: one of {', '.join(of)}"
+            )
         return factor_holder(kind, _known(size, list(factor_rule().conduits), path)), size is None
     sizes = [of_size for of_type, of_size in bores() if of_type == kind]
     return as_holder(bores()[kind, _known(size, sizes, path)]), size is None
 
 
 def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
-    """What is to be drawn into a run of a conduit. Raises: Refusal."""
+    """What is to be drawn into a run of a conduit. Raises: DocumentError."""
     method: MethodName = shape.get("method") or usual_method(conduit.type)
     # The conduit's own fields are the run's; what is asked of factors for US pipe is the method's.
     try:
         holder, _ = read_holder(conduit.type, conduit.size, method)
-    except Refusal as refusal:
-        raise Refusal("wires.method", f"area: {refusal.expected}") from None
+    except DocumentError as refusal:
+        raise DocumentError("wires.method", f"area: {refusal.expected}") from None
     asked = shape["pull"]
     return Wires(
         method=method,
@@ -256,7 +258,7 @@ def _known(size: str | None, sizes: Sequence[str], path: str) -> TradeSize:
         return TradeSize(sizes[0])
     known = trade_size(size)
     if known not in sizes:
-        raise Refusal(f"{path}.size", f"one of {', '.join(sizes)}")
+        raise DocumentError(f"{path}.size", f"one of {', '.join(sizes)}")
     return known
 
 

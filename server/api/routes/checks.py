@@ -7,9 +7,11 @@ from collections.abc import Iterator
 from dataclasses import asdict
 from typing import Literal
 
-from django.http import HttpRequest, StreamingHttpResponse
+from django.http import HttpRequest, HttpResponse, StreamingHttpResponse
 from ninja import Body, Query, Router
 
+import yarrow
+from api.answers import answered
 from api.limits import CHECKS, FILES
 from api.problems import REFUSALS, unreadable_table
 from api.shapes import (
@@ -20,17 +22,14 @@ from api.shapes import (
     SaidWires,
     TypedText,
 )
-from yarrow.documents.box_files import box_document, entries_document, pull_box_document
-from yarrow.documents.fill_file import fill_document
 from yarrow.documents.schedule import (
     CheckedRow,
     ScheduleRow,
-    Unreadable,
+    TableError,
     check_schedule,
     read_schedule,
     schedule_csv,
 )
-from yarrow.documents.wire_notation import read_wires_said
 from yarrow.fill.boxes import BoxResult
 from yarrow.fill.entries import EntriesResult
 from yarrow.fill.pull_boxes import PullBoxResult
@@ -40,33 +39,33 @@ router = Router(tags=["checks"], throttle=CHECKS)
 
 
 @router.post("/fill", response={200: FillResult, **REFUSALS}, operation_id="check_fill")
-def check_fill(request: HttpRequest, document: Body[FillDocument]) -> FillResult:
+def check_fill(request: HttpRequest, document: Body[FillDocument]) -> HttpResponse:
     """Whether conductors go into a conduit or trunking."""
-    return fill_document(document)
+    return answered(yarrow.fill(document))
 
 
 @router.post("/box", response={200: BoxResult, **REFUSALS}, operation_id="check_box")
-def check_box(request: HttpRequest, document: Body[BoxDocument]) -> BoxResult:
+def check_box(request: HttpRequest, document: Body[BoxDocument]) -> HttpResponse:
     """Whether a box is large enough for what is in it."""
-    return box_document(document)
+    return answered(yarrow.box(document))
 
 
 @router.post("/pullbox", response={200: PullBoxResult, **REFUSALS}, operation_id="check_pull_box")
-def check_pull_box(request: HttpRequest, document: Body[PullBoxDocument]) -> PullBoxResult:
+def check_pull_box(request: HttpRequest, document: Body[PullBoxDocument]) -> HttpResponse:
     """The least box for large wire."""
-    return pull_box_document(document)
+    return answered(yarrow.pullbox(document))
 
 
 @router.post("/entries", response={200: EntriesResult, **REFUSALS}, operation_id="check_entries")
-def check_entries(request: HttpRequest, document: Body[EntriesDocument]) -> EntriesResult:
+def check_entries(request: HttpRequest, document: Body[EntriesDocument]) -> HttpResponse:
     """Whether the holes in a box's walls go together."""
-    return entries_document(document)
+    return answered(yarrow.entries(document))
 
 
 @router.post("/wires", response={200: SaidWires, **REFUSALS}, operation_id="read_wires")
-def read_wires(request: HttpRequest, body: TypedText) -> SaidWires:
+def read_wires(request: HttpRequest, body: TypedText) -> HttpResponse:
     """Wire as it is said, in a document's shape."""
-    return SaidWires(conductors=read_wires_said(body.text, body.units, "text"))
+    return answered(yarrow.wires(body.text, body.units))
 
 
 @router.post(
@@ -96,7 +95,7 @@ def _progress(data: bytes, units: Literal["in", "mm"]) -> Iterator[str]:
             answers.append(answer)
             if len(answers) % _TOLD_EVERY == 0:
                 yield json.dumps({"done": len(answers), "of": len(rows)}) + "\n"
-    except Unreadable as error:
+    except TableError as error:
         yield json.dumps({"problem": unreadable_table(error)}) + "\n"
         return
     yield json.dumps(_whole(rows, answers)) + "\n"

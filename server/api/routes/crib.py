@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Body, Path, Query, Router
 
+import yarrow
+from api.answers import answered
 from api.problems import REFUSALS, ConflictProblem
 from api.shapes import (
     MOST_LISTED,
@@ -23,7 +25,7 @@ from api.shapes import (
 )
 from crib import services
 from crib.policy import benders_for, removed_benders_for
-from yarrow.documents.bender_file import BenderNumbers, bender_numbers
+from yarrow.documents.bender_file import BenderNumbers
 
 router = Router(tags=["crib"])
 
@@ -43,9 +45,9 @@ def add_bender(request: HttpRequest, document: Body[BenderDocument]) -> tuple[in
 @router.post(
     "/benders/numbers", response={200: BenderNumbers, **REFUSALS}, operation_id="bender_numbers"
 )
-def numbers(request: HttpRequest, document: Body[BenderDocument]) -> BenderNumbers:
+def numbers(request: HttpRequest, document: Body[BenderDocument]) -> HttpResponse:
     """What a bender's numbers or test bends come to; nothing is saved."""
-    return bender_numbers(document)
+    return answered(yarrow.bender(document))
 
 
 @router.get(

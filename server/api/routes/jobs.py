@@ -37,7 +37,7 @@ from jobs import services
 from jobs.models import Job, Run
 from jobs.policy import boxes_for, jobs_for, removed_boxes_for, removed_runs_for, runs_for
 from versions.stored import StoredDocuments
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.schedule import read_schedule, run_csv_row, run_row, runs_csv_head
 
 router = Router(tags=["jobs"])
@@ -109,7 +109,7 @@ def _progress(member: Any, archive: Archive) -> Iterator[str]:
             job_id = job.id
             if done % _TOLD_EVERY == 0 or done == of:
                 yield json.dumps({"done": done, "of": of}) + "\n"
-    except Refusal as refusal:
+    except DocumentError as refusal:
         yield json.dumps({"problem": unreadable(refusal)}) + "\n"
         return
     yield json.dumps({"job": job_id}) + "\n"
@@ -233,7 +233,7 @@ def _table(documents: Iterable[dict[str, Any]]) -> Iterator[bytes]:
     for document in documents:
         try:
             yield run_csv_row(run_row(document)).encode()
-        except Refusal:
+        except DocumentError:
             continue
 
 

@@ -4,9 +4,11 @@ from __future__ import annotations
 
 from typing import Any
 
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Body, Router
 
+import yarrow
+from api.answers import answered
 from api.limits import CHECKS, FILES
 from api.problems import REFUSALS
 from api.shapes import (
@@ -17,51 +19,45 @@ from api.shapes import (
     RunDocument,
     TypedLineShape,
     TypedText,
-    typed_line_shape,
 )
 from exports.dxf import read_path
-from yarrow.documents.bends_file import FoldedPipe, fold_document
-from yarrow.documents.catalogue import Catalogue, catalogue
-from yarrow.documents.converting import convert_document
-from yarrow.documents.notation import typed_line
-from yarrow.documents.run_file import read_run
-from yarrow.racks.rack import plan_rack
+from yarrow.documents.bends_file import FoldedPipe
+from yarrow.documents.catalogue import Catalogue
 from yarrow.racks.rack_plan import RackPlan
-from yarrow.runs.handle import Handling, handle_run
+from yarrow.runs.handle import Handling
 from yarrow.runs.plan import Plan
-from yarrow.runs.planner import plan_run
 
 router = Router(tags=["planning"], throttle=CHECKS)
 
 
 @router.post("/plan", response={200: Plan, **REFUSALS}, operation_id="plan")
-def plan(request: HttpRequest, document: Body[RunDocument]) -> Plan:
+def plan(request: HttpRequest, document: Body[RunDocument]) -> HttpResponse:
     """The plan of a run document; nothing is saved."""
-    return plan_run(read_run(document))
+    return answered(yarrow.plan(document))
 
 
 @router.post("/handling", response={200: Handling, **REFUSALS}, operation_id="handle")
-def handle(request: HttpRequest, document: Body[RunDocument]) -> Handling:
+def handle(request: HttpRequest, document: Body[RunDocument]) -> HttpResponse:
     """The orders that a run's piece can be bent in, and what it meets; nothing is saved."""
-    return handle_run(read_run(document))
+    return answered(yarrow.handle(document))
 
 
 @router.post("/rack", response={200: RackPlan, **REFUSALS}, operation_id="rack")
-def rack(request: HttpRequest, document: Body[RunDocument]) -> RackPlan:
+def rack(request: HttpRequest, document: Body[RunDocument]) -> HttpResponse:
     """Every pipe of a run's rack, and the gaps between them; nothing is saved."""
-    return plan_rack(read_run(document))
+    return answered(yarrow.rack(document))
 
 
 @router.post("/line", response={200: TypedLineShape, **REFUSALS}, operation_id="read_line")
-def read_line(request: HttpRequest, body: TypedText) -> TypedLineShape:
+def read_line(request: HttpRequest, body: TypedText) -> HttpResponse:
     """A walk line as it is said, in the run file's shape, and how it could go on."""
-    return typed_line_shape(typed_line(body.text, body.units))
+    return answered(yarrow.line(body.text, body.units))
 
 
 @router.post("/convert", response={200: RunDocument, **REFUSALS}, operation_id="convert")
-def convert(request: HttpRequest, body: Conversion) -> dict[str, Any]:
+def convert(request: HttpRequest, body: Conversion) -> HttpResponse:
     """The same run in the other unit, half typed or not; nothing is saved."""
-    return convert_document(body.document, body.to, half_typed=True)
+    return answered(yarrow.convert(body.document, body.to, half_typed=True))
 
 
 @router.post(
@@ -74,15 +70,15 @@ def read_dxf(request: HttpRequest, body: DxfText) -> PathShape:
 
 
 @router.post("/fold", response={200: FoldedPipe, **REFUSALS}, operation_id="fold")
-def fold(request: HttpRequest, document: Body[dict[str, Any]]) -> FoldedPipe:
+def fold(request: HttpRequest, document: Body[dict[str, Any]]) -> HttpResponse:
     """The shape of straight pipe with bends (``yarrow.bends/1``)."""
-    return fold_document(document)
+    return answered(yarrow.fold(document))
 
 
 @router.get("/catalogue", response={200: Catalogue, **REFUSALS}, operation_id="get_catalogue")
-def get_catalogue(request: HttpRequest) -> Catalogue:
+def get_catalogue(request: HttpRequest) -> HttpResponse:
     """Everything that a run can name."""
-    return catalogue()
+    return answered(yarrow.catalog())
 
 
 @router.get(

@@ -15,7 +15,7 @@ from accounts.models import Member
 from api.limits import PASSWORD_CHANGES, SIGN_INS
 from api.problems import REFUSALS, StaleToken
 from api.shapes import Nothing, PasswordChange, Session, SignIn, member_shape
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 
 router = Router(tags=["session"])
 
@@ -62,13 +62,13 @@ def change_password(request: HttpRequest, body: PasswordChange) -> Nothing:
     """Change the password of the member who is signed in; other sessions end."""
     member: Member = request.user
     if not member.check_password(body.current):
-        raise Refusal("current", "the password that you signed in with")
+        raise DocumentError("current", "the password that you signed in with")
     if body.new.strip().casefold() in (member.username.casefold(), member.shown_name.casefold()):
-        raise Refusal("new", "something other than your name")
+        raise DocumentError("new", "something other than your name")
     try:
         validate_password(body.new, member)
     except ValidationError as error:
-        raise Refusal("new", " ".join(error.messages)) from None
+        raise DocumentError("new", " ".join(error.messages)) from None
     member.set_password(body.new)
     member.save(update_fields=["password"])
     update_session_auth_hash(request, member)

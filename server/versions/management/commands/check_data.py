@@ -9,7 +9,7 @@ from django.apps import apps
 from django.core.management.base import BaseCommand, CommandError
 
 from versions.models import VersionedDocument
-from yarrow.documents.refusal import Refusal
+from yarrow.documents.errors import DocumentError
 
 _AT_A_TIME = 100
 
@@ -30,7 +30,7 @@ class Command(BaseCommand):
                 read += 1
                 try:
                     model.check_document(document)
-                except Refusal as refusal:
+                except DocumentError as refusal:
                     broken += 1
                     self.stdout.write(f"{place}: {refusal}")
         if broken:

@@ -1,0 +1,87 @@
+"""The public door: plain documents in, plain JSON out, the same as the command line prints."""
+
+from __future__ import annotations
+
+import copy
+import inspect
+import json
+import unittest
+from pathlib import Path
+from typing import Any
+
+import yarrow
+from core.tests.builders import end, run, turn
+from core.tests.fill.test_absurd_checks import BOX, FILL, HOLES, PULL_BOX
+
+BENDS = {
+    "format": "yarrow.bends/1",
+    "units": "in",
+    "cut_length": 40,
+    "radius": 4,
+    "bends": [{"arc_start": 12, "angle": 90}],
+}
+BENDER = {
+    "format": "yarrow.bender/1",
+    "units": "in",
+    "conduit": {"type": "emt", "size": "1/2"},
+    "bender": {"kind": "hand", "name": "Old shoe", "radius": "4 1/4", "take_up": 5},
+}
+TURN = run(turn(30), end(24))
+RACK = {**TURN, "rack": {"count": 2, "spacing": 3, "side": "out"}}
+ASKED: dict[str, tuple[Any, ...]] = {
+    "bender": (BENDER,),
+    "box": (BOX,),
+    "convert": (TURN, "mm"),
+    "entries": (HOLES,),
+    "fill": (FILL,),
+    "fold": (BENDS,),
+    "handle": (TURN,),
+    "line": ("turn at 30", "in"),
+    "plan": (TURN,),
+    "pullbox": (PULL_BOX,),
+    "rack": (RACK,),
+    "schedule": (b"name,type,size,length,bends,wires\nA,emt,,20,1,3 x 12 thhn\n", "in"),
+    "sitebox": ({"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}, [TURN]),
+    "wires": ("3 x 12 thhn", "in"),
+    "catalog": (),
+}
+
+
+class PublicDoor(unittest.TestCase):
+    def test_every_answer_is_plain_json_and_leaves_the_document_alone(self) -> None:
+        for name, given in ASKED.items():
+            with self.subTest(name):
+                before = copy.deepcopy(given)
+                answer = getattr(yarrow, name)(*given)
+                self.assertEqual(json.loads(json.dumps(answer, allow_nan=False)), answer)
+                self.assertEqual(given, before)
+                self.assertTrue(yarrow.can_be_made(answer))
+
+    def test_nothing_at_the_door_is_left_out_here(self) -> None:
+        functions = {name for name in yarrow.__all__ if inspect.isfunction(getattr(yarrow, name))}
+        self.assertEqual(functions - set(ASKED), {"can_be_made", "plan_as", "rack_as_csv"})
+
+    def test_what_can_t_be_read_names_the_field_and_what_was_expected(self) -> None:
+        for name in ("plan", "handle", "rack"):
+            with self.subTest(name), self.assertRaises(yarrow.DocumentError) as caught:
+                getattr(yarrow, name)(run(turn("tall"), end(24)))
+            self.assertEqual(caught.exception.path, "walk[0].at")
+            self.assertIn("length", caught.exception.expected)
+        with self.assertRaises(yarrow.TableError) as table:
+            yarrow.schedule(b"name,type,size,wires\nA,emt,9,3 x 12 thhn\nB,brass,1,1 x 12\n", "in")
+        self.assertEqual(len(table.exception.errors), 2)
+
+    def test_what_can_t_be_made_is_an_answer(self) -> None:
+        beyond = yarrow.plan(run(turn(2), end(24)))
+        self.assertFalse(yarrow.can_be_made(beyond))
+        self.assertFalse(yarrow.can_be_made({"pipes": [beyond]}))
+        self.assertEqual(beyond["steps"], [])
+
+    def test_tables_have_a_row_a_mark_and_a_row_a_bend(self) -> None:
+        self.assertEqual(len(yarrow.plan_as(TURN, "csv").splitlines()), 1 + 1)
+        self.assertEqual(len(yarrow.plan_as(TURN, "bends").splitlines()), 1 + 1 + 1)
+        self.assertIn(yarrow.plan(TURN)["cut_length_text"], yarrow.plan_as(TURN, "text"))
+        self.assertEqual(len(yarrow.rack_as_csv(RACK).splitlines()), 1 + 2 * 2)
+
+    def test_its_types_are_for_everyone(self) -> None:
+        self.assertTrue((Path(yarrow.__file__).parent / "py.typed").is_file())
