@@ -11,6 +11,7 @@ from core.tests.builders import end, offset, planned, saddle3, saddle4, turn
 from yarrow.benders.bender import Bender
 from yarrow.benders.placing import making_order, place_bender
 from yarrow.geometry.pipe import develop
+from yarrow.role import SADDLE, Role
 from yarrow.runs.plan import Plan
 
 BENDER = Bender("test", "Test", "hand", 4.0, 4.75, 2.0, 1.0, 0.7)
@@ -23,23 +24,23 @@ def made(plan: Plan) -> list[int]:
 
 class Order(unittest.TestCase):
     def test_along_the_pipe_but_a_saddle_s_centre_first(self) -> None:
-        roles = ["near", "far", "outer-near", "saddle-centre", "outer-far", "turn"]
+        roles = [Role.NEAR, Role.FAR, *SADDLE, Role.TURN]
         self.assertEqual(making_order(roles), (0, 1, 3, 2, 4, 5))
 
     def test_two_saddles_each_from_their_own_centre(self) -> None:
         plan = planned(saddle3(40, 2), saddle3(80, 2), end(120))
         self.assertEqual(made(plan), [2, 1, 3, 5, 4, 6])
 
-    @given(st.lists(st.sampled_from(["turn", "kick", "near", "far"]), max_size=9))
-    def test_every_bend_is_made_once(self, roles: list[str]) -> None:
+    @given(st.lists(st.sampled_from([Role.TURN, Role.KICK, Role.NEAR, Role.FAR]), max_size=9))
+    def test_every_bend_is_made_once(self, roles: list[Role]) -> None:
         self.assertEqual(sorted(making_order(roles)), list(range(len(roles))))
 
 
 class Sides(unittest.TestCase):
-    def placed(self, *corners: tuple[float, float], roles: tuple[str, ...] = ()) -> list[object]:
+    def placed(self, *corners: tuple[float, float], roles: tuple[Role, ...] = ()) -> list[object]:
         vertices = [(x, y, 0.0) for x, y in corners]
         pipe = develop(vertices, BENDER.radius)
-        named = roles or ("turn",) * len(pipe.bends)
+        named = roles or (Role.TURN,) * len(pipe.bends)
         order = making_order(named)
         return list(place_bender(BENDER, pipe, named, order))
 

@@ -179,9 +179,9 @@ MUTANTS: tuple[Mutant, ...] = (
         _RUNS,
     ),
     Mutant(
-        "runs/planner.py",
-        '_TURNING = ("turn", "corner", "kick")',
-        '_TURNING = ("turn", "corner")',
+        "role.py",
+        "return self in (Role.TURN, Role.CORNER, Role.KICK)",
+        "return self in (Role.TURN, Role.CORNER)",
         _RUNS,
     ),
     Mutant(
@@ -197,9 +197,9 @@ MUTANTS: tuple[Mutant, ...] = (
         _RUNS,
     ),
     Mutant(
-        "runs/site.py",
-        "return moved - pipe.diameter / 2",
-        "return moved + pipe.diameter / 2",
+        "bends/on_site.py",
+        "moved - self.pipe.diameter / 2",
+        "moved + self.pipe.diameter / 2",
         _RUNS,
     ),
     # findings

@@ -28,6 +28,7 @@ from yarrow.geometry.arcs import gain
 from yarrow.geometry.pipe import develop
 from yarrow.handling.orders import orders
 from yarrow.handling.solids import bars
+from yarrow.role import Role
 from yarrow.runs.layout import lay_out
 from yarrow.runs.planner import ask, plan_run
 from yarrow.runs.wires import PlannedPull
@@ -141,7 +142,7 @@ class Tools(unittest.TestCase):
         survey = read_run(run(turn(20), end(20)))
         bender = survey.setup.bender
         pipe = develop(lay_out(ask(survey).run).vertices, bender.radius)
-        placing = place(bender, pipe, ("turn",), 0, "start", ())
+        placing = place(bender, pipe, (Role.TURN,), 0, "start", ())
         self.assertTrue(placing.fits)
         ahead = bender.arc_behind_front + bender.hook
         for stub, short in ((ahead + 0.01, False), (ahead - 0.01, True)):
@@ -159,7 +160,9 @@ class Tools(unittest.TestCase):
         # Two 90s in one plane, far apart: along the pipe with one turn over and no flip; cost 1.
         survey = read_run(run(turn(40), turn(60, "right"), end(40)))
         pipe = develop(lay_out(ask(survey).run).vertices, survey.setup.bender.radius)
-        found_orders = orders(survey.setup.bender, pipe, ("turn", "turn"), stance("hand"), "in")
+        found_orders = orders(
+            survey.setup.bender, pipe, (Role.TURN, Role.TURN), stance("hand"), "in"
+        )
         for order in found_orders:
             unusual = order.cost[3] - order.turns - 3 * order.flips
             self.assertGreaterEqual(unusual, 0)

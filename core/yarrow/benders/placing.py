@@ -8,6 +8,7 @@ from dataclasses import dataclass
 
 from yarrow.benders.bender import NOTCH_ANGLE, Bender, Hook, Reference
 from yarrow.geometry.pipe import PipeBend, StraightPipe
+from yarrow.role import Role, groups
 
 _SAME = 1e-6
 """Degrees within which a bend counts as a 90, or as the one that the centre notch is for."""
@@ -42,23 +43,6 @@ class Placing:
         return self.short_before <= _HAIR and self.short_after <= _HAIR
 
 
-def groups(roles: Sequence[str]) -> tuple[tuple[int, ...], ...]:
-    """The bends that are made one after the other whatever the order: a saddle's three, else one.
-
-    Args: roles, each bend's part in its line, in order along the pipe.
-    """
-    found: list[tuple[int, ...]] = []
-    index = 0
-    while index < len(roles):
-        saddle = tuple(roles[index : index + 3]) == _SADDLE
-        found.append((index, index + 1, index + 2) if saddle else (index,))
-        index += len(found[-1])
-    return tuple(found)
-
-
-_SADDLE = ("outer-near", "saddle-centre", "outer-far")
-
-
 def in_group(group: tuple[int, ...], side: Hook) -> tuple[int, ...]:
     """A group's bends as they are made by someone who comes from one end: a saddle's centre before
     its outers."""
@@ -68,7 +52,7 @@ def in_group(group: tuple[int, ...], side: Hook) -> tuple[int, ...]:
     return (centre, near, far) if side == "start" else (centre, far, near)
 
 
-def making_order(roles: Sequence[str]) -> tuple[int, ...]:
+def making_order(roles: Sequence[Role]) -> tuple[int, ...]:
     """The usual order: along the pipe, a saddle's centre before its outers."""
     return tuple(bend for group in groups(roles) for bend in in_group(group, "start"))
 
@@ -76,7 +60,7 @@ def making_order(roles: Sequence[str]) -> tuple[int, ...]:
 def place_bender(
     bender: Bender,
     pipe: StraightPipe,
-    roles: Sequence[str],
+    roles: Sequence[Role],
     order: Sequence[int],
     hooks: Sequence[Hook] = (),
 ) -> tuple[Placing, ...]:
@@ -108,14 +92,16 @@ def other_end(side: Hook) -> Hook:
     return "end" if side == "start" else "start"
 
 
-def habit(bender: Bender, pipe: StraightPipe, roles: Sequence[str], index: int, side: Hook) -> Hook:
+def habit(
+    bender: Bender, pipe: StraightPipe, roles: Sequence[Role], index: int, side: Hook
+) -> Hook:
     """The end that the hook faces by habit, for someone who comes from a side: past the bends that
     are made everything is still straight, so the hook faces the other end. A 90 at the near end is
     hooked toward that end, unless its stub is longer than half the pipe; a saddle's outers are
     hooked toward its centre."""
-    role = roles[index]
-    if role in ("outer-near", "outer-far"):
-        return "end" if role == "outer-near" else "start"
+    faces_end = roles[index].faces_end
+    if faces_end is not None:
+        return "end" if faces_end else "start"
     bend = pipe.bends[index]
     nearest = 0 if side == "start" else len(pipe.bends) - 1
     leg = bend.arc_start if side == "start" else pipe.cut_length - bend.arc_end
@@ -127,7 +113,7 @@ def habit(bender: Bender, pipe: StraightPipe, roles: Sequence[str], index: int, 
 def place(
     bender: Bender,
     pipe: StraightPipe,
-    roles: Sequence[str],
+    roles: Sequence[Role],
     index: int,
     hook: Hook,
     made: Collection[int],
@@ -142,7 +128,7 @@ def _placing(
     bender: Bender,
     pipe: StraightPipe,
     index: int,
-    role: str,
+    role: Role,
     hook: Hook,
     earlier: int | None,
     later: int | None,
@@ -166,8 +152,8 @@ def _placing(
     )
 
 
-def _reference(bender: Bender, bend: PipeBend, role: str, hook: Hook) -> Reference:
-    if role == "saddle-centre" and abs(bend.angle - NOTCH_ANGLE) < _SAME:
+def _reference(bender: Bender, bend: PipeBend, role: Role, hook: Hook) -> Reference:
+    if role.on_centre_mark and abs(bend.angle - NOTCH_ANGLE) < _SAME:
         return bender.centre_reference
     if abs(bend.angle - 90) < _SAME and hook == "end":
         return bender.back_reference

@@ -7,10 +7,12 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Literal
 
-from yarrow.bends.leg import ByRule, Corner, Laid, Leg, Pipe, Read, RiseFrom, Rule
+from yarrow.bends.leg import ByRule, Corner, Following, Laid, Leg, Pipe, Read, RiseFrom, Rule
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,13 +43,25 @@ class BoxOffset:
             near = end - reach - run
         after = leg.stepped(pipe, self.toward, self._rise(leg, pipe), self.rise_from)
         return Laid(
-            corners=(Corner(leg.point(near), "near"), Corner(after.point(near + run), "far")),
+            corners=(Corner(leg.point(near), Role.NEAR), Corner(after.point(near + run), Role.FAR)),
             begins=near,
             ends=near + run,
             after=after,
             hooked=leg.point(near),
             reached=leg.point(near + run),
         )
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """Its rise; its margin is not read off a wall."""
+        return (spot.rise(self.rise, self.toward, self.rise_from),)
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """Its box is drawn by the run, at both ends alike."""
+        return None
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
+        """The leg goes on."""
+        return None
 
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]

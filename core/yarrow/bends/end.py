@@ -5,8 +5,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
-from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, Rule
+from yarrow.bends.leg import ByRule, Corner, Datum, Following, Laid, Leg, Pipe, Read, Rule
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.vectors import Vector, along, dot, length, subtract
+from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
@@ -30,13 +32,26 @@ class End:
         reach = float(self.allowance) / (length(way) or 1.0)
         place = face + reach * dot(way, leg.frame.ahead)
         return Laid(
-            corners=(Corner(along(passes, way, reach), "end"),),
+            corners=(Corner(along(passes, way, reach), Role.END),),
             begins=place,
             ends=place,
             after=leg,
             hooked=leg.point(leg.datum(self.measured_from)),
             reached=passes,
         )
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """How far it is along the leg."""
+        return (spot.measured(self.at, self.measured_from, spot.reached),)
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """Its fitting is drawn by the run, at both ends alike."""
+        return None
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following:
+        """At its face; the pipe ends with its allowance."""
+        face = leg.place(float(self.at), self.measured_from)
+        return Following(face, self.lay(leg, pipe).begins)
 
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]

@@ -6,9 +6,11 @@ import math
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
-from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, RiseFrom, Rule
+from yarrow.bends.leg import ByRule, Corner, Datum, Following, Laid, Leg, Pipe, Read, RiseFrom, Rule
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
@@ -32,13 +34,28 @@ class Kick:
         place = leg.place(float(self.at), self.measured_from)
         after = leg.stepped(pipe, self.toward, self._rise(leg, pipe), self.rise_from)
         return Laid(
-            corners=(Corner(leg.point(place), "kick"),),
+            corners=(Corner(leg.point(place), Role.KICK),),
             begins=place,
             ends=place,
             after=replace(after, leans_from=leg.point(place)),
             hooked=leg.point(leg.datum(self.measured_from)),
             reached=leg.point(place),
         )
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """How far along the leg, and its rise."""
+        return (
+            spot.measured(self.at, self.measured_from, spot.reached),
+            spot.rise(self.rise, self.toward, self.rise_from),
+        )
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """What it leans over to was not measured."""
+        return None
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
+        """The leg goes on."""
+        return None
 
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]

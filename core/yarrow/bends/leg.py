@@ -9,6 +9,7 @@ from typing import Literal, Protocol
 
 from yarrow.geometry.frame import Frame, Side
 from yarrow.geometry.vectors import ORIGIN, Vector, add, along, scaled
+from yarrow.role import Role
 
 Datum = Literal["back", "centre", "inside"]
 
@@ -83,6 +84,11 @@ class Leg:
         """How far the pipe's underside is off the surface under it here."""
         return pipe.stand_off - self.nearer
 
+    def rest_above_surface(self, pipe: Pipe, toward: Side) -> float:
+        """From the surface to the resting pipe's centreline, on the side that the pipe goes."""
+        off = {"out": self.off_surface(pipe), "in": pipe.stand_off}
+        return off.get(toward, 0.0) + pipe.diameter / 2
+
     def carried(self, pipe: Pipe, rise: Fraction, toward: Side, rise_from: RiseFrom) -> float:
         """By how much a rise moves the pipe: less what it is off the surface already, where that is
         what the rise was measured off. Coming in, it ends on its spacers again. Sideways nothing
@@ -124,11 +130,20 @@ FIRST_LEG = Leg(0, ORIGIN, Frame(), 0.0, 0.0)
 
 
 @dataclass(frozen=True, slots=True)
+class Following:
+    """Where a line ends the leg: its vertex (the run's end: its face), and where its arc begins or
+    the pipe ends."""
+
+    vertex: float
+    arc_begins: float
+
+
+@dataclass(frozen=True, slots=True)
 class Corner:
-    """A vertex that a feature asks for, and its part in it (``near``, ``far``, ``turn``)."""
+    """A vertex that a feature asks for, and its part in it."""
 
     point: Vector
-    role: str
+    role: Role
 
 
 @dataclass(frozen=True, slots=True)
@@ -179,30 +194,3 @@ class Rule(Protocol):
 
     def saddle(self, angle: float) -> tuple[float, float]:
         """(multiplier, shrink per unit of rise) for a 3-bend saddle's centre angle in degrees."""
-
-
-class Feature(Protocol):
-    """What every kind of line in a walk can do."""
-
-    @property
-    def label(self) -> str:
-        """What the person calls it; empty where nothing was said."""
-
-    def lay(self, leg: Leg, pipe: Pipe) -> Laid:
-        """The vertices of this line on its leg."""
-
-    def read_back(
-        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
-    ) -> tuple[Read, ...]:
-        """This line's dimensions as they come out on a bent pipe.
-
-        Args: leg, as it was laid; origin, where the leg begins on the bent pipe; vertices, this
-        feature's own on the bent pipe, and the one after them where there is one; the last of all
-        is where the pipe passes the face at its end.
-        """
-
-    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
-        """Where printed multipliers and shrink put this line's marks; None where there are none.
-
-        Args: base, what to add to a place on this leg to come to a position on the pipe.
-        """

@@ -11,6 +11,7 @@ from yarrow.bends.leg import (
     ByRule,
     Corner,
     Datum,
+    Following,
     Laid,
     Leg,
     Pipe,
@@ -19,9 +20,11 @@ from yarrow.bends.leg import (
     Rule,
     RuleSpot,
 )
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.role import Role
 
 Hold = Literal["full", "begin", "centre"]
 
@@ -60,8 +63,8 @@ class Offset:
         after = leg.stepped(pipe, self.toward, rise, self.rise_from, float(self.air_left))
         return Laid(
             corners=(
-                Corner(leg.point(near), "near"),
-                Corner(after.point(near + run), "far"),
+                Corner(leg.point(near), Role.NEAR),
+                Corner(after.point(near + run), Role.FAR),
             ),
             begins=near,
             ends=near + run,
@@ -69,6 +72,26 @@ class Offset:
             hooked=leg.point(leg.datum(self.measured_from)),
             reached=leg.point(place),
         )
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """How far along the leg, and its rise."""
+        return (
+            spot.measured(self.at, self.measured_from, spot.reached),
+            spot.rise(self.rise, self.toward, self.rise_from),
+        )
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """A ledge from where it must be cleared to the next line; unknown where it is not full."""
+        if self.of != "full":
+            return None
+        extent = spot.up_to_next(spot.reached)
+        return spot.passed_over(
+            "ledge", self.label, 0.0, extent, self.rise, self.toward, self.rise_from
+        )
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
+        """The leg goes on."""
+        return None
 
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]

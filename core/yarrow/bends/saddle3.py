@@ -6,9 +6,23 @@ import math
 from dataclasses import dataclass
 from fractions import Fraction
 
-from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, RiseFrom, Rule, RuleSpot
+from yarrow.bends.leg import (
+    ByRule,
+    Corner,
+    Datum,
+    Following,
+    Laid,
+    Leg,
+    Pipe,
+    Read,
+    RiseFrom,
+    Rule,
+    RuleSpot,
+)
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,9 +55,9 @@ class Saddle3:
         raised = leg.displaced(self.toward, height)
         return Laid(
             corners=(
-                Corner(leg.point(place - run), "outer-near"),
-                Corner(raised.point(place), "saddle-centre"),
-                Corner(leg.point(place + run), "outer-far"),
+                Corner(leg.point(place - run), Role.OUTER_NEAR),
+                Corner(raised.point(place), Role.SADDLE_CENTRE),
+                Corner(leg.point(place + run), Role.OUTER_FAR),
             ),
             begins=place - run,
             ends=place + run,
@@ -51,6 +65,24 @@ class Saddle3:
             hooked=leg.point(leg.datum(self.measured_from)),
             reached=leg.point(place),
         )
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """How far along the leg, and its rise."""
+        return (
+            spot.measured(self.at, self.measured_from, spot.reached),
+            spot.rise(self.rise, self.toward, self.rise_from),
+        )
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """Something round, as wide as it is high."""
+        width = float(self.rise)
+        return spot.passed_over(
+            "round", self.label, -width / 2, width, self.rise, self.toward, self.rise_from
+        )
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
+        """The leg goes on."""
+        return None
 
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]

@@ -6,10 +6,24 @@ import math
 from dataclasses import dataclass
 from fractions import Fraction
 
-from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, RiseFrom, Rule, RuleSpot
+from yarrow.bends.leg import (
+    ByRule,
+    Corner,
+    Datum,
+    Following,
+    Laid,
+    Leg,
+    Pipe,
+    Read,
+    RiseFrom,
+    Rule,
+    RuleSpot,
+)
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,10 +53,10 @@ class Saddle4:
         near, far = place - tangent, place + float(self.width) + tangent
         return Laid(
             corners=(
-                Corner(leg.point(near - run), "near"),
-                Corner(raised.point(near), "far"),
-                Corner(raised.point(far), "near"),
-                Corner(leg.point(far + run), "far"),
+                Corner(leg.point(near - run), Role.NEAR),
+                Corner(raised.point(near), Role.FAR),
+                Corner(raised.point(far), Role.NEAR),
+                Corner(leg.point(far + run), Role.FAR),
             ),
             begins=near - run,
             ends=far + run,
@@ -50,6 +64,25 @@ class Saddle4:
             hooked=leg.point(leg.datum(self.measured_from)),
             reached=leg.point(place),
         )
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """How far along the leg, how wide, and its rise."""
+        return (
+            spot.measured(self.at, self.measured_from, spot.reached),
+            spot.width(self.width, spot.reached),
+            spot.rise(self.rise, self.toward, self.rise_from),
+        )
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """A block of its width."""
+        width = float(self.width)
+        return spot.passed_over(
+            "ledge", self.label, 0.0, width, self.rise, self.toward, self.rise_from
+        )
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
+        """The leg goes on."""
+        return None
 
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]

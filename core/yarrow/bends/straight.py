@@ -5,7 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
-from yarrow.bends.leg import ByRule, Datum, Laid, Leg, Pipe, Read, Rule
+from yarrow.bends.leg import ByRule, Datum, Following, Laid, Leg, Pipe, Read, Rule
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.vectors import Vector
 
 
@@ -25,6 +26,18 @@ class Straight:
         place = leg.place(float(self.at), self.measured_from)
         hooked = leg.point(leg.datum(self.measured_from))
         return Laid((), place, place, leg.lowered(float(self.step)), hooked, leg.point(place))
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """How far it is along the leg."""
+        return (spot.measured(self.at, self.measured_from, spot.reached),)
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """It passes nothing."""
+        return None
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
+        """The leg goes on."""
+        return None
 
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]

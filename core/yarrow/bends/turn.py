@@ -5,18 +5,12 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
-from yarrow.bends.leg import (
-    ByRule,
-    Corner,
-    Datum,
-    Laid,
-    Leg,
-    Pipe,
-    Read,
-    Rule,
-)
+from yarrow.bends.leg import ByRule, Corner, Datum, Following, Laid, Leg, Pipe, Read, Rule
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
+from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,7 +36,7 @@ class Turn:
         place = reached - self._beyond_vertex(pipe)
         vertex = leg.point(place)
         return Laid(
-            corners=(Corner(vertex, "turn"),),
+            corners=(Corner(vertex, Role.TURN),),
             begins=place,
             ends=place,
             after=Leg(
@@ -57,6 +51,19 @@ class Turn:
             hooked=leg.point(leg.datum(self.measured_from)),
             reached=leg.point(reached),
         )
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """How far it is along the leg."""
+        return (spot.measured(self.at, self.measured_from, spot.reached),)
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """What it turns along was not measured."""
+        return None
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following:
+        """At its vertex."""
+        vertex = self.lay(leg, pipe).begins
+        return Following(vertex, vertex - tangent_length(pipe.radius, self.angle))
 
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]

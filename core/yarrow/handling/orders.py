@@ -9,11 +9,12 @@ from dataclasses import dataclass, field
 from typing import Literal
 
 from yarrow.benders.bender import Bender, Hook
-from yarrow.benders.placing import Placing, groups, habit, in_group, place
+from yarrow.benders.placing import Placing, habit, in_group, place
 from yarrow.catalog.tables import Stance
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.handling.strikes import Strike, strikes
 from yarrow.measure.units import Unit
+from yarrow.role import Role, groups
 
 SAME_PLANE = 0.05
 """Degrees of roll that no one can set on a pipe."""
@@ -91,7 +92,7 @@ class Order:
 def orders(
     bender: Bender,
     pipe: StraightPipe,
-    roles: Sequence[str],
+    roles: Sequence[Role],
     stance: Stance,
     unit: Unit,
     *,
@@ -123,7 +124,7 @@ def orders(
 def as_said(
     bender: Bender,
     pipe: StraightPipe,
-    roles: Sequence[str],
+    roles: Sequence[Role],
     sequence: Sequence[int],
     placings: Sequence[Placing],
     stance: Stance,
@@ -155,7 +156,7 @@ class _Search:
 
     bender: Bender
     pipe: StraightPipe
-    roles: tuple[str, ...]
+    roles: tuple[Role, ...]
     stance: Stance
     unit: Unit
     known: dict[tuple[frozenset[int], int, Hook], tuple[Placing, tuple[Strike, ...]]] = field(

@@ -6,18 +6,18 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from yarrow.benders.bender import Bender
-from yarrow.benders.placing import groups
 from yarrow.catalog.tables import Stance
 from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.handling.orders import orders
 from yarrow.measure.units import Unit
+from yarrow.role import Role, groups
 
 _MOST_TRIED = 40
 """Bends that are simulated anew, over all straights that are tried."""
 
 
 def splits(
-    bender: Bender, pipe: StraightPipe, roles: Sequence[str], stance: Stance, unit: Unit
+    bender: Bender, pipe: StraightPipe, roles: Sequence[Role], stance: Stance, unit: Unit
 ) -> tuple[int, float] | None:
     """The longest straight at whose middle the piece can be parted so that both parts can be bent
     from one of their ends: the bend before it and its length. None where no straight will do; of a

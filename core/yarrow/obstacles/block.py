@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from yarrow.bends.leg import Datum
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.over import GoneOver, Hump
 
@@ -22,6 +23,21 @@ class BlockThing(GoneOver):
     measured_from: Datum = "back"
     pick: str = ""
     label: str = ""
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """How far along the leg its near face is, how wide it is, and how high it stands."""
+        place = spot.place(self.at, self.measured_from)
+        return (
+            spot.measured(self.at, self.measured_from, place),
+            spot.width(self.width, place),
+            spot.height(self.height, self.toward, place),
+        )
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """A block from its near face."""
+        begins = spot.leg.place(float(self.at), self.measured_from)
+        width = float(self.width)
+        return spot.standing("ledge", self.label, begins, width, self.height, self.toward)
 
     def hump(self) -> Hump:
         """The same as something to go over."""

@@ -7,16 +7,18 @@ from fractions import Fraction
 from typing import Literal
 
 from yarrow.bends.box_offset import BoxOffset
+from yarrow.bends.leg import Following, Leg, Pipe
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.bends.registry import Line
 from yarrow.bends.straight import Straight
-from yarrow.obstacles.obstacle import Section, Setting, exact
+from yarrow.obstacles.obstacle import Section, Setting, StandsAlone, exact
 
 AS_GOOD_AS_STRAIGHT = 0.02
 """Of the pipe's diameter: what a connector takes up without a bend."""
 
 
 @dataclass(frozen=True, slots=True)
-class Box:
+class Box(StandsAlone):
     """``knockout`` is from the surface to the middle of the hole; ``margin`` the straight that the
     connector and the bender's hook take."""
 
@@ -25,6 +27,18 @@ class Box:
     margin: Fraction
     pick: str = ""
     label: str = ""
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """Neither its knockout nor its margin is read off along the walk."""
+        return ()
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """Drawn by the run, at both ends alike."""
+        return None
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
+        """The leg goes on."""
+        return None
 
     def kinds(self, setting: Setting) -> tuple[str, ...]:
         """A box offset, unless the pipe's own middle is at the knockout's height."""

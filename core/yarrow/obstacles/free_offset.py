@@ -5,19 +5,22 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 from fractions import Fraction
+from typing import ClassVar, Literal
 
-from yarrow.bends.leg import Datum, RiseFrom
+from yarrow.bends.leg import Datum, Following, Leg, Pipe, RiseFrom
 from yarrow.bends.offset import Hold, Offset
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.bends.registry import Line
+from yarrow.catalog.tables import usual_angles
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.obstacle import Section, Setting
+from yarrow.obstacles.obstacle import Section, Setting, StandsAlone
 
 _HALVINGS = 50
 
 
 @dataclass(frozen=True, slots=True)
-class FreeOffset:
+class FreeOffset(StandsAlone):
     """An offset without an angle; ``within``, where it is not None, is the length along the leg
     from where the pipe begins to leave the line to where it is straight again."""
 
@@ -31,10 +34,39 @@ class FreeOffset:
     loose: tuple[str, ...] = ()
     label: str = ""
 
+    pick_field: ClassVar[Literal["pick", "angle"]] = "angle"
+
+    @property
+    def room_given(self) -> Fraction | None:
+        """What it must fit into."""
+        return self.within
+
+    def further_angles(self, setting: Setting) -> tuple[tuple[str, float], ...]:
+        """The angle that just fits, where no usual one does."""
+        if self.within is None:
+            return ()
+        most = self.shortest_angle(setting)
+        usual = usual_angles("offset").angles
+        if any(angle <= most and not self.too_long(angle, setting) for angle in usual):
+            return ()
+        return (("offset", round(self.fitting_angle(setting), 2)),)
+
     @property
     def pick(self) -> str:
         """An angle that a person picks makes it a plain offset."""
         return ""
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """Those of the offset that it became."""
+        return spot.line.dimensions(spot)
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """That of the offset that it became."""
+        return spot.line.site_object(spot)
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
+        """The leg goes on."""
+        return None
 
     def kinds(self, setting: Setting) -> tuple[str, ...]:
         """An offset."""

@@ -7,15 +7,17 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from yarrow.bends.kick import KickThrough
-from yarrow.bends.leg import Datum
+from yarrow.bends.leg import Datum, Following, Leg, Pipe
 from yarrow.bends.offset import Offset
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.bends.registry import Line
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.obstacle import Section, Setting, exact
+from yarrow.geometry.vectors import along
+from yarrow.obstacles.obstacle import Section, Setting, StandsAlone, exact
 
 
 @dataclass(frozen=True, slots=True)
-class Hole:
+class Hole(StandsAlone):
     """``at`` is the face that it is bored in, ``depth`` how far its middle lies off the pipe's
     line."""
 
@@ -25,6 +27,24 @@ class Hole:
     measured_from: Datum = "back"
     pick: str = ""
     label: str = ""
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """How far along the leg its face is, and how far off the line its middle."""
+        place = spot.place(self.at, self.measured_from)
+        return (
+            spot.measured(self.at, self.measured_from, place),
+            spot.across("depth", self.depth, self.toward, place),
+        )
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """The plate that it is bored in, as wide as the pipe."""
+        frame, side = spot.leg.frame, spot.leg.frame.toward(self.toward)
+        middle = along(spot.place(self.at, self.measured_from), side, float(self.depth))
+        return SiteObject("hole", self.label, middle, frame.ahead, side, 0.0, spot.pipe.diameter)
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
+        """The leg goes on."""
+        return None
 
     def kinds(self, setting: Setting) -> tuple[str, ...]:
         """A kick where the leg ends behind it; otherwise an offset, which is straight again."""

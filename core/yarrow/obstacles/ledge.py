@@ -2,20 +2,22 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from fractions import Fraction
 
-from yarrow.bends.leg import Datum
+from yarrow.bends.leg import Datum, Following, Leg, Pipe
 from yarrow.bends.offset import OffsetOnto
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.bends.registry import Line
 from yarrow.bends.straight import Straight
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.obstacle import Section, Setting
+from yarrow.obstacles.obstacle import Section, Setting, StandsAlone
 from yarrow.obstacles.outline import Block
+from yarrow.obstacles.over import Hump
 
 
 @dataclass(frozen=True, slots=True)
-class Ledge:
+class Ledge(StandsAlone):
     """``at`` is its face, ``height`` the step; ``clearance`` is 0 where the pipe lies on it."""
 
     at: Fraction
@@ -25,6 +27,40 @@ class Ledge:
     measured_from: Datum = "back"
     pick: str = ""
     label: str = ""
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """How far along the leg its face is, and its step."""
+        place = spot.place(self.at, self.measured_from)
+        return (
+            spot.measured(self.at, self.measured_from, place),
+            spot.height(self.height, self.toward, place),
+        )
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """From its face to the next line."""
+        begins = spot.leg.place(float(self.at), self.measured_from)
+        extent = max(spot.next_begins - begins, spot.pipe.diameter)
+        return spot.standing("ledge", self.label, begins, extent, self.height, self.toward)
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
+        """The leg goes on."""
+        return None
+
+    @property
+    def leads_in(self) -> bool:
+        """Going in leads into the surface that it stands on."""
+        return self.toward == "in"
+
+    def joined_to(self, first: Hump, leg: Leg, most_apart: float) -> tuple[str, Hump] | None:
+        """An offset that is up before the first thing and stays up on the ledge, where that is at
+        least as high."""
+        place = leg.place(float(self.at), self.measured_from)
+        apart = place - leg.place(float(first.begins), first.measured_from)
+        rise = self.height + self.clearance
+        near = self.toward == first.toward and apart <= most_apart
+        if near and rise >= first.height + first.clearance:
+            return "offset", replace(first, height=self.height, clearance=self.clearance)
+        return None
 
     def kinds(self, setting: Setting) -> tuple[str, ...]:
         """An offset that is full at the face; nothing where spacers carry the pipe that high."""

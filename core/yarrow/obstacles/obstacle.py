@@ -4,21 +4,16 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import Protocol
+from typing import TYPE_CHECKING, ClassVar, Literal, Protocol
 
-from yarrow.bends.leg import Leg, Pipe
+from yarrow.bends.leg import Following, Leg, Pipe
+from yarrow.bends.on_site import OnSite
 from yarrow.bends.registry import Line
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.outline import Outline
 
-
-@dataclass(frozen=True, slots=True)
-class Following:
-    """The line after an obstacle, where it ends the leg: its vertex (the run's end: its face),
-    and where its arc begins or the pipe ends."""
-
-    vertex: float
-    arc_begins: float
+if TYPE_CHECKING:
+    from yarrow.obstacles.over import Hump
 
 
 @dataclass(frozen=True, slots=True)
@@ -31,8 +26,7 @@ class Setting:
 
     def rest_above_surface(self, toward: Side) -> float:
         """From the surface to the resting pipe's centreline, on the side that the pipe goes."""
-        off = {"out": self.leg.off_surface(self.pipe), "in": self.pipe.stand_off}
-        return off.get(toward, 0.0) + self.pipe.diameter / 2
+        return self.leg.rest_above_surface(self.pipe, toward)
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,7 +37,7 @@ class Section:
     outline: Outline
 
 
-class Obstacle(Protocol):
+class Obstacle(OnSite, Protocol):
     """Something that a tape meets."""
 
     @property
@@ -65,6 +59,69 @@ class Obstacle(Protocol):
 
     def section(self, setting: Setting) -> Section | None:
         """What must not be touched; None where the pipe is meant to lie on it or go through."""
+
+    def lift(self, kind: str, angle: float, setting: Setting) -> float:
+        """How much higher than its top and clearance bends of a kind have to go, at an angle in
+        degrees, so that its sides are cleared too."""
+
+    @property
+    def leads_in(self) -> bool:
+        """Whether it stands on the surface that the run lies on, and is said to be passed inside of
+        that."""
+
+    @property
+    def pick_field(self) -> Literal["pick", "angle"]:
+        """The field of its line that a person's pick is written to."""
+
+    @property
+    def room_given(self) -> Fraction | None:
+        """The length along the leg that its bends must fit into; None where nothing was said."""
+
+    def further_angles(self, setting: Setting) -> tuple[tuple[str, float], ...]:
+        """Kinds and angles to try besides the usual ones."""
+
+    def crossing(self) -> Hump | None:
+        """Itself as something to go over and come down behind; None where it is no such thing."""
+
+    def joined_to(self, first: Hump, leg: Leg, most_apart: float) -> tuple[str, Hump] | None:
+        """How bends that go over something before it take it too: their kind, and the hump that
+        both make; None where they do not go together.
+
+        Args: most_apart, from where the first begins to where this one does, or ends.
+        """
+
+
+class StandsAlone:
+    """What is answered by itself, at usual angles, without sides that have to be cleared."""
+
+    __slots__ = ()
+    pick_field: ClassVar[Literal["pick", "angle"]] = "pick"
+
+    @property
+    def leads_in(self) -> bool:
+        """It does not stand on the surface."""
+        return False
+
+    @property
+    def room_given(self) -> Fraction | None:
+        """Nothing was said."""
+        return None
+
+    def lift(self, kind: str, angle: float, setting: Setting) -> float:
+        """None."""
+        return 0.0
+
+    def further_angles(self, setting: Setting) -> tuple[tuple[str, float], ...]:
+        """None."""
+        return ()
+
+    def crossing(self) -> Hump | None:
+        """It is not gone over."""
+        return None
+
+    def joined_to(self, first: Hump, leg: Leg, most_apart: float) -> tuple[str, Hump] | None:
+        """It is not."""
+        return None
 
 
 def exact(value: float) -> Fraction:

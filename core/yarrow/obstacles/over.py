@@ -7,13 +7,13 @@ from abc import ABC, abstractmethod
 from dataclasses import dataclass
 from fractions import Fraction
 
-from yarrow.bends.leg import Datum
+from yarrow.bends.leg import Datum, Following, Leg, Pipe
 from yarrow.bends.registry import Line
 from yarrow.bends.saddle3 import Saddle3
 from yarrow.bends.saddle4 import Saddle4
 from yarrow.bends.straight import Straight
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.obstacle import Section, Setting, exact
+from yarrow.obstacles.obstacle import Section, Setting, StandsAlone, exact
 from yarrow.obstacles.outline import Block, Round
 
 SMALL_LIFT = 0.15
@@ -84,6 +84,31 @@ class Hump:
             height = radius / math.cos(half) - math.sqrt((radius - apart) ** 2 - side**2)
         return max(height - flat, 0.0)
 
+    def joined_to(self, first: Hump, leg: Leg, most_apart: float) -> tuple[str, Hump] | None:
+        """One 4-bend saddle over a hump and this one, where both stand on one side and together
+        reach no further than ``most_apart``."""
+        if self.toward != first.toward:
+            return None
+        stretches = [
+            (leg.place(float(each.begins), each.measured_from), float(each.width))
+            for each in (first, self)
+        ]
+        begins = min(at for at, _ in stretches)
+        ends = max(at + width for at, width in stretches)
+        if ends - begins > most_apart:
+            return None
+        top = max(first.height + first.clearance, self.height + self.clearance)
+        height = max(first.height, self.height)
+        return "saddle4", Hump(
+            begins=exact(begins),
+            width=exact(ends - begins),
+            height=height,
+            clearance=top - height,
+            toward=self.toward,
+            measured_from="centre",
+            label=" and ".join(name for name in (first.label, self.label) if name)[:80],
+        )
+
     def kinds(self, setting: Setting) -> tuple[str, ...]:
         """Nothing where spacers carry the pipe over it already; else saddles, the usual first."""
         top = self.height + self.clearance
@@ -103,7 +128,7 @@ class Hump:
         return Section(self.toward, Block(place, place + float(self.width), top))
 
 
-class GoneOver(ABC):
+class GoneOver(StandsAlone, ABC):
     """What everything that is gone over has in common: it answers by its hump."""
 
     __slots__ = ()
@@ -111,6 +136,27 @@ class GoneOver(ABC):
     @abstractmethod
     def hump(self) -> Hump:
         """The same as something to go over."""
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
+        """The leg goes on."""
+        return None
+
+    @property
+    def leads_in(self) -> bool:
+        """Going in leads into the surface that it stands on."""
+        return self.hump().toward == "in"
+
+    def crossing(self) -> Hump:
+        """It is gone over."""
+        return self.hump()
+
+    def lift(self, kind: str, angle: float, setting: Setting) -> float:
+        """For its sides, where a 3-bend saddle goes over them."""
+        return self.hump().lift(angle, setting) if kind == "saddle3" else 0.0
+
+    def joined_to(self, first: Hump, leg: Leg, most_apart: float) -> tuple[str, Hump] | None:
+        """One 4-bend saddle over both."""
+        return self.hump().joined_to(first, leg, most_apart)
 
     def kinds(self, setting: Setting) -> tuple[str, ...]:
         """Saddles, the usual one for its shape first."""

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from yarrow.bends.leg import Datum
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.over import GoneOver, Hump
 
@@ -22,6 +23,20 @@ class RoundThing(GoneOver):
     measured_from: Datum = "back"
     pick: str = ""
     label: str = ""
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """How far along the leg its middle is, and how high it stands."""
+        place = spot.place(self.at, self.measured_from)
+        return (
+            spot.measured(self.at, self.measured_from, place),
+            spot.height(self.height, self.toward, place),
+        )
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """A round thing about its middle."""
+        across = float(self.across)
+        begins = spot.leg.place(float(self.at), self.measured_from) - across / 2
+        return spot.standing("round", self.label, begins, across, self.height, self.toward)
 
     def hump(self) -> Hump:
         """The same as something to go over."""

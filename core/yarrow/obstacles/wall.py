@@ -5,15 +5,16 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
-from yarrow.bends.leg import Datum
+from yarrow.bends.leg import Datum, Following, Leg, Pipe
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.bends.registry import Line
 from yarrow.bends.turn import Turn
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.obstacle import Section, Setting
+from yarrow.obstacles.obstacle import Section, Setting, StandsAlone
 
 
 @dataclass(frozen=True, slots=True)
-class Wall:
+class Wall(StandsAlone):
     """``at`` is its face; the run goes on ``toward`` a side of it, turned by ``angle``."""
 
     at: Fraction
@@ -23,6 +24,19 @@ class Wall:
     pick: str = ""
     label: str = ""
 
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """How far along the leg its face is."""
+        place = spot.place(self.at, self.measured_from)
+        return (spot.measured(self.at, self.measured_from, place),)
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """Not drawn: the turn lies along it."""
+        return None
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following:
+        """Where the turn along it does."""
+        return self._turn().ends_leg(leg, pipe)
+
     def kinds(self, setting: Setting) -> tuple[str, ...]:
         """A turn."""
         return ("turn",)
@@ -31,6 +45,9 @@ class Wall:
         """The turn along the wall; the wall itself says by how much."""
         if kind != "turn":
             return None
+        return self._turn()
+
+    def _turn(self) -> Turn:
         return Turn(
             self.at, self.toward, self.angle, measured_from=self.measured_from, label=self.label
         )

@@ -10,7 +10,7 @@ from yarrow.geometry.closest import Near, closest
 from yarrow.geometry.vectors import Vector, along, cross, length, subtract
 from yarrow.racks.lines import Line, line_name, outside
 from yarrow.racks.rack_plan import Gap, RackPipe
-from yarrow.runs.findings.tool import SHOT
+from yarrow.role import Role
 from yarrow.runs.run import Rack, Run
 from yarrow.runs.words import Words
 
@@ -74,7 +74,7 @@ def _legs(pipe: RackPipe) -> list[tuple[int, int]]:
     inside = {
         bend.vertex
         for bend, after in pairwise(pipe.bends)
-        if bend.role == after.role == SHOT and bend.feature == after.feature
+        if bend.role is after.role is Role.SEGMENT and bend.feature == after.feature
     }
     return [(n, n + 1) for n in range(len(pipe.path) - 1) if n not in inside]
 

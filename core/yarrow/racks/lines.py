@@ -14,6 +14,7 @@ from yarrow.geometry.parallel import Sideways, beside, carried
 from yarrow.geometry.pipe import PipeBend, develop, fold
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import convert
+from yarrow.role import Role
 from yarrow.runs.layout import Layout
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import Asked, plan_asked
@@ -34,7 +35,7 @@ class Line:
     vertices: tuple[Vector, ...]
     offset: float
     outward: tuple[float, ...]
-    owners: tuple[tuple[int, str], ...]
+    owners: tuple[tuple[int, Role], ...]
     real: tuple[Vector, ...]
     problem: GeometryError | None
 
@@ -108,7 +109,7 @@ def _built(
     rack: Rack,
     number: int,
     vertices: tuple[Vector, ...],
-    owners: tuple[tuple[int, str], ...],
+    owners: tuple[tuple[int, Role], ...],
 ) -> tuple[Vector, ...]:
     """The vertices of a pipe as it was really built; none where nothing is told of it."""
     told: Built | None = next((each for each in rack.built if each.pipe == number), None)
@@ -143,7 +144,7 @@ def _built(
         return ()
 
 
-def plan_path(run: Run, vertices: Sequence[Vector], owners: tuple[tuple[int, str], ...]) -> Plan:
+def plan_path(run: Run, vertices: Sequence[Vector], owners: tuple[tuple[int, Role], ...]) -> Plan:
     """The plan of a pipe whose vertices are known, with the line and part of each corner."""
     path = tuple((Fraction(x), Fraction(y), Fraction(z)) for x, y, z in vertices)
     laid = replace(run, path=path, corners=owners)

@@ -10,13 +10,10 @@ from yarrow.geometry.parallel import chamfered
 from yarrow.geometry.vectors import Vector, angle_between, subtract
 from yarrow.racks.lines import Line
 from yarrow.racks.rack_plan import Shots
-from yarrow.runs.findings.tool import SHOT
+from yarrow.role import Role
 from yarrow.runs.plan import Plan
 from yarrow.runs.run import Rack
 from yarrow.runs.words import Words
-
-_TURNS = ("turn", "corner")
-"""Corners that a concentric rack bends about one centre: sets and saddles keep to the shoe."""
 
 _HAIR = 1e-6
 
@@ -32,7 +29,7 @@ def radii(line: Line, laid: Sequence[Line], rack: Rack) -> list[float]:
         return [own] * len(line.outward)
     found = []
     for corner, outward in enumerate(line.outward):
-        if line.owners[corner][1] not in _TURNS:
+        if not line.owners[corner][1].turns:
             found.append(own)
             continue
         centre = max(each.run.bender.radius - each.outward[corner] for each in laid)
@@ -60,10 +57,10 @@ def _count(line: Line, radius: float, angle: float, rack: Rack) -> int:
 
 def in_shots(
     line: Line, radii: Sequence[float], rack: Rack
-) -> tuple[tuple[Vector, ...], tuple[tuple[int, str], ...], Wide]:
+) -> tuple[tuple[Vector, ...], tuple[tuple[int, Role], ...], Wide]:
     """A pipe's vertices with every corner that is wider than its shoe as many small ones."""
     vertices: list[Vector] = [line.vertices[0]]
-    owners: list[tuple[int, str]] = []
+    owners: list[tuple[int, Role]] = []
     wide: Wide = []
     for corner, radius in enumerate(radii):
         around = line.vertices[corner : corner + 3]
@@ -72,7 +69,7 @@ def in_shots(
         count = _count(line, radius, angle, rack)
         if count > 1:
             wide.append((owner[0], radius, count))
-            owner = (owner[0], SHOT)
+            owner = (owner[0], Role.SEGMENT)
         made = chamfered(around, radius, count)
         vertices += made
         owners += [owner] * len(made)
@@ -87,7 +84,11 @@ def _angle(around: Sequence[Vector]) -> float:
 
 def shots_of(plan: Plan, feature: int, radius: float, count: int, words: Words) -> Shots:
     """A wide bend's figures, as they are read off on the pipe."""
-    own = [n for n, bend in enumerate(plan.bends) if (bend.feature, bend.role) == (feature, SHOT)]
+    own = [
+        n
+        for n, bend in enumerate(plan.bends)
+        if (bend.feature, bend.role) == (feature, Role.SEGMENT)
+    ]
     first = plan.bends[own[0]]
     step = math.radians(first.angle)
     flat = 2 * (radius - first.radius) * math.tan(step / 2)

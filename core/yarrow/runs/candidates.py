@@ -17,11 +17,9 @@ from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import StraightPipe, develop
 from yarrow.geometry.vectors import Vector, dot, subtract
 from yarrow.measure.units import Unit, convert_length
-from yarrow.obstacles.block import BlockThing
 from yarrow.obstacles.obstacle import Section, Setting
 from yarrow.obstacles.outline import Air, least_air
 from yarrow.obstacles.registry import Met
-from yarrow.obstacles.round import RoundThing
 from yarrow.runs.layout import lay
 
 _FAR = 50.0
@@ -123,9 +121,7 @@ def answers(met: Met, place: Place, extra: tuple[tuple[str, float], ...]) -> lis
         line = met.answer(kind, angle, setting)
         if line is not None:
             usual = angle == usual_angle(kind, met.size(), place.unit)
-            lift = 0.0
-            if kind == "saddle3" and isinstance(met, RoundThing | BlockThing):
-                lift = met.hump().lift(angle, setting)
+            lift = met.lift(kind, angle, setting)
             found.append(tried(kind, angle, line, place, sections, usual=usual, lift=lift))
     return found
 

@@ -8,26 +8,20 @@ from fractions import Fraction
 from typing import Literal
 
 from yarrow.bends.end import End
-from yarrow.bends.leg import FIRST_LEG, Leg, Pipe
+from yarrow.bends.leg import FIRST_LEG, Following, Leg, Pipe
 from yarrow.bends.offset import OffsetOnto
 from yarrow.bends.registry import Line
 from yarrow.bends.straight import Straight
-from yarrow.bends.turn import Turn
 from yarrow.catalog.tables import limits, usual_angles
 from yarrow.fill.pull_points import USUAL_DEGREES
 from yarrow.finding import Finding, Remedy
 from yarrow.geometry.arcs import tangent_length
 from yarrow.measure.units import Unit, convert_length
-from yarrow.obstacles.block import BlockThing
-from yarrow.obstacles.free_offset import FreeOffset
-from yarrow.obstacles.ledge import Ledge
-from yarrow.obstacles.obstacle import Following, Setting, exact
+from yarrow.obstacles.obstacle import Setting, exact
 from yarrow.obstacles.over import Hump
 from yarrow.obstacles.registry import Met
-from yarrow.obstacles.round import RoundThing
-from yarrow.obstacles.wall import Wall
 from yarrow.runs.candidates import Place, Tried, answers, picked, tried, usual_angle
-from yarrow.runs.layout import lay, pipe_of
+from yarrow.runs.layout import pipe_of
 from yarrow.runs.plan import Choice
 from yarrow.runs.reasons import worded
 from yarrow.runs.run import Run, Survey
@@ -80,7 +74,7 @@ def choose(survey: Survey, words: Words) -> Chosen:
     choices: list[Choice] = []
     findings: list[Finding] = []
     for each in taken:
-        path = f"walk[{each.feature}].{'angle' if isinstance(each.met, FreeOffset) else 'pick'}"
+        path = f"walk[{each.feature}].{each.met.pick_field}"
         candidates = worded(each.all, each.best, path, words, thrifty=thrifty)
         choices.append(Choice(each.feature, each.by, None, candidates))
         if each.best.together:
@@ -88,7 +82,7 @@ def choose(survey: Survey, words: Words) -> Chosen:
         before = survey.said[: each.feature]
         risen = any(getattr(line, "toward", "") in ("out", "in") for line in before)
         findings += _findings(each, words, risen=risen)
-    free = {each.feature for each in taken if isinstance(each.met, FreeOffset)}
+    free = {each.feature for each in taken if each.met.pick_field == "angle"}
     answered = tuple(choice.feature for choice in choices if choice.feature not in free)
     run = replace(survey.setup, walk=tuple(lines), answers=answered)
     return Chosen(run, tuple(choices), tuple(findings))
@@ -150,7 +144,7 @@ def _choose_one(
         if (each.kind, each.angle, each.together) == pick:
             return _Taken(feature, met, each, found, "person")
     # What must fit into a length is to be as shallow as that allows.
-    thrifty = thrifty or getattr(met, "within", None) is not None
+    thrifty = thrifty or met.room_given is not None
     best = _best(own, thrifty=thrifty)
     if both:
         together = _best(both, thrifty=thrifty)
@@ -181,17 +175,10 @@ def _tried_anew(
     said: Sequence[Line | Met], feature: int, met: Met, place: Place
 ) -> tuple[Sequence[Tried], Sequence[Tried]]:
     pick = picked(met.pick)
-    extra: list[tuple[str, float]] = []
-    if pick and not pick[2]:
-        extra.append(pick[:2])
-    if isinstance(met, FreeOffset) and met.within is not None:
-        most = met.shortest_angle(place.setting)
-        usual_ones = usual_angles("offset").angles
-        if all(met.too_long(angle, place.setting) or angle > most for angle in usual_ones):
-            extra.append(("offset", round(met.fitting_angle(place.setting), 2)))
-    own = answers(met, place, tuple(extra))
-    if isinstance(met, FreeOffset) and met.within is not None:
-        room = float(met.within)
+    extra = (pick[:2],) if pick and not pick[2] else ()
+    own = answers(met, place, (*extra, *met.further_angles(place.setting)))
+    if met.room_given is not None:
+        room = float(met.room_given)
         own = [replace(each, too_long=each.room - room) for each in own]
     return own, _both(said, feature, place, pick)
 
@@ -220,11 +207,13 @@ def _both(
 ) -> list[Tried]:
     """This thing and the next taken in one: one 4-bend saddle, or an offset that stays up."""
     met, following = said[feature], said[feature + 1]
-    if not isinstance(met, RoundThing | BlockThing) or isinstance(following, Line):
+    if isinstance(met, Line) or isinstance(following, Line):
         return []
-    first = met.hump()
-    over = _over_both(first, following, place)
-    if over is None or following.pick:
+    first = met.crossing()
+    if first is None or following.pick:
+        return []
+    over = following.joined_to(first, place.setting.leg, _NEAR * _least_flat(place.unit))
+    if over is None:
         return []
     kind, hump = over
     setting = place.setting
@@ -244,42 +233,6 @@ def _both(
                 tried(kind, angle, line, place, sections, usual=angle == usual, together=True)
             )
     return found
-
-
-def _over_both(first: Hump, following: Line | Met, place: Place) -> tuple[str, Hump] | None:
-    """What goes over both, and the hump that both make; None where they do not go together."""
-    leg = place.setting.leg
-    if isinstance(following, RoundThing | BlockThing) and following.toward == first.toward:
-        second = following.hump()
-        begins, ends = _extent(first, second, leg)
-        if ends - begins > _NEAR * _least_flat(place.unit):
-            return None
-        top = max(first.height + first.clearance, second.height + second.clearance)
-        height = max(first.height, second.height)
-        label = " and ".join(name for name in (first.label, second.label) if name)
-        width = exact(ends - begins)
-        hump = replace(first, begins=exact(begins), width=width, height=height, radius=exact(0))
-        return "saddle4", replace(
-            hump, clearance=top - height, measured_from="centre", label=label[:80]
-        )
-    if isinstance(following, Ledge) and following.toward == first.toward:
-        apart = leg.place(float(following.at), following.measured_from) - leg.place(
-            float(first.begins), first.measured_from
-        )
-        if apart > _NEAR * _least_flat(place.unit):
-            return None
-        rise = following.height + following.clearance
-        if rise >= first.height + first.clearance:
-            return "offset", replace(first, height=following.height, clearance=following.clearance)
-    return None
-
-
-def _extent(first: Hump, second: Hump, leg: Leg) -> tuple[float, float]:
-    """From where the nearer of two humps begins to where the further one ends, along the leg."""
-    places = [
-        (leg.place(float(h.begins), h.measured_from), float(h.width)) for h in (first, second)
-    ]
-    return min(at for at, _ in places), max(at + width for at, width in places)
 
 
 def _stays_up(hump: Hump, angle: float) -> OffsetOnto:
@@ -329,16 +282,7 @@ def _following(said: Sequence[Line | Met], feature: int, leg: Leg, pipe: Pipe) -
     """Where a leg ends, if the line at ``feature`` ends it."""
     if feature >= len(said):
         return None
-    line = said[feature]
-    if isinstance(line, Wall):
-        line = line.answer("turn", line.angle, Setting(leg, pipe, None)) or line
-    if isinstance(line, Turn):
-        vertex = lay(line, leg, pipe).begins
-        return Following(vertex, vertex - tangent_length(pipe.radius, line.angle))
-    if isinstance(line, End):
-        face = leg.place(float(line.at), line.measured_from)
-        return Following(face, lay(line, leg, pipe).begins)
-    return None
+    return said[feature].ends_leg(leg, pipe)
 
 
 def _findings(taken: _Taken, words: Words, *, risen: bool) -> list[Finding]:
@@ -369,7 +313,7 @@ def _findings(taken: _Taken, words: Words, *, risen: bool) -> list[Finding]:
         better = [each for each in taken.all if each.fits]
         remedy = _take(path, _best(better, thrifty=False).id) if better else None
         found.append(Finding("error", "arc-in-hole", text, feature, path, (), remedy))
-    if isinstance(met, RoundThing | BlockThing | Ledge) and met.toward == "in" and not risen:
+    if met.leads_in and not risen:
         where = f"walk[{feature}].toward"
         text = (
             "Going in here leads into the surface that the run lies on. Is this inside the wall, "
@@ -377,12 +321,12 @@ def _findings(taken: _Taken, words: Words, *, risen: bool) -> list[Finding]:
         )
         remedy = Remedy("Go out over it", where, "out")
         found.append(Finding("warning", "into-the-surface", text, feature, where, (), remedy))
-    if isinstance(met, FreeOffset) and met.within is not None and best.too_long > 1e-6:
+    if met.room_given is not None and best.too_long > 1e-6:
         path = f"walk[{feature}].within"
         least = words.reading(words.up(best.room))
         text = (
-            f"No angle makes this rise within {words.length(float(met.within))}: with this bender "
-            f"it takes {words.suffixed(least)} at the least."
+            f"No angle makes this rise within {words.length(float(met.room_given))}: with this "
+            f"bender it takes {words.suffixed(least)} at the least."
         )
         remedy = Remedy(f"Give it {least}", path, least)
         found.append(Finding("error", "does-not-fit-within", text, feature, path, (), remedy))

@@ -5,9 +5,11 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from yarrow.bends.end import End
-from yarrow.bends.leg import FIRST_LEG, Feature, Laid, Leg, Pipe, PipeEnd
+from yarrow.bends.feature import Feature
+from yarrow.bends.leg import FIRST_LEG, Laid, Leg, Pipe, PipeEnd
 from yarrow.bends.registry import Line
 from yarrow.geometry.vectors import ORIGIN, Vector
+from yarrow.role import Role
 from yarrow.runs.run import Run
 
 
@@ -28,7 +30,7 @@ class Layout:
 
     pipe: Pipe
     vertices: tuple[Vector, ...]
-    owners: tuple[tuple[int, str], ...]
+    owners: tuple[tuple[int, Role], ...]
     lines: tuple[LaidLine, ...]
     leg_vertices: tuple[int, ...]
 
@@ -42,11 +44,11 @@ def lay_out(run: Run) -> Layout:
     pipe = pipe_of(run)
     if run.path:
         vertices = tuple((float(x), float(y), float(z)) for x, y, z in run.path)
-        plain = ((corner, "corner") for corner in range(len(vertices) - 1))
+        plain = ((corner, Role.CORNER) for corner in range(len(vertices) - 1))
         return Layout(pipe, vertices, run.corners or tuple(plain), (), (0,))
     leg = FIRST_LEG
     points = [leg.point(pipe.begins)]
-    owned: list[tuple[int, str]] = []
+    owned: list[tuple[int, Role]] = []
     lines: list[LaidLine] = []
     leg_vertices = [0]
     for feature, line in enumerate(run.walk):

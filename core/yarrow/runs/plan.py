@@ -9,6 +9,7 @@ from yarrow.benders.bender import BenderKind, Hook, Reference, Way
 from yarrow.finding import Finding, nothing_wrong
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
+from yarrow.role import Role
 from yarrow.runs.run import Method, Worked
 from yarrow.runs.wires import PlannedWires
 
@@ -18,7 +19,7 @@ class PlannedBend:
     """A bend in its place on the straight pipe, from the start's pipe end."""
 
     feature: int
-    role: str
+    role: Role
     angle: float
     roll: float
     radius: float

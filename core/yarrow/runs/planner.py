@@ -14,6 +14,7 @@ from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import OUT, StraightPipe, develop
 from yarrow.measure.rounding import round_to
 from yarrow.measure.units import convert
+from yarrow.role import Role
 from yarrow.runs.choosing import choose
 from yarrow.runs.findings.arcs import arc_findings
 from yarrow.runs.findings.draft import Draft
@@ -143,7 +144,7 @@ def plan_asked(asked: Asked) -> Plan:
     return _plan(asked, layout, pipe, made, rows, work, beside, findings)
 
 
-def run_order(run: Run, roles: Sequence[str]) -> tuple[tuple[int, ...], tuple[Hook, ...]]:
+def run_order(run: Run, roles: Sequence[Role]) -> tuple[tuple[int, ...], tuple[Hook, ...]]:
     """The sequence that a run's marks are made for, and its hooks where a person picked them: the
     picked one, where it names every bend once and the marks are not printed ones; else the usual.
     """
@@ -281,16 +282,12 @@ def _bends(layout: Layout, pipe: StraightPipe) -> tuple[PlannedBend, ...]:
     return tuple(found)
 
 
-_TURNING = ("turn", "corner", "kick")
-"""Parts of bends that save pipe, against those that come back to the line and use pipe up."""
-
-
 def _totals(run: Run, layout: Layout, pipe: StraightPipe) -> Totals:
     """Legs + shrink − gain = cut length, with the legs measured straight along the walk."""
     saved = sum(
         gain(bend.radius, bend.angle)
         for bend, corner in zip(pipe.bends, pipe.corners, strict=True)
-        if layout.owners[corner - 1][1] in _TURNING
+        if layout.owners[corner - 1][1].saves_pipe
     )
     return Totals(
         bend_degrees=sum(bend.angle for bend in pipe.bends),

@@ -13,6 +13,7 @@ from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.obstacles.registry import Met
+from yarrow.role import Role
 from yarrow.runs.wires import Wires
 
 Method = Literal["exact", "table"]
@@ -79,7 +80,7 @@ class Run:
     own_allowances: tuple[str, ...]
     answers: tuple[int, ...] = ()
     order: tuple[Next, ...] = ()
-    corners: tuple[tuple[int, str], ...] = ()
+    corners: tuple[tuple[int, Role], ...] = ()
     stance: Stance | None = None
     wires: Wires | None = None
     most_degrees: float | None = None

@@ -11,6 +11,7 @@ from yarrow.benders.placing import other_end
 from yarrow.catalog.tables import limits
 from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.handling.orders import SAME_PLANE, normalised, roll_between
+from yarrow.role import Role
 from yarrow.runs.plan import Mark, Step, Working
 from yarrow.runs.words import Words, degrees
 from yarrow.runs.working import set_depth
@@ -40,7 +41,7 @@ class Piece:
 
     bender: Bender
     pipe: StraightPipe
-    roles: tuple[str, ...]
+    roles: tuple[Role, ...]
     cut_text: str
     words: Words
 
@@ -201,16 +202,17 @@ def _check(piece: Piece, index: int, last: int, made: set[int], row: Working) ->
     pipe, words, role = piece.pipe, piece.words, piece.roles[index]
     bend = pipe.bends[index]
     roll = roll_between(pipe, last, index) if made else 0.0
-    if role == "far" and index - 1 in made:
+    pair = index + role.partner in made if role.partner else False
+    if role is Role.FAR and pair:
         return (
             f"Both legs parallel, {words.suffixed(row.depth)} from centre line to centre line: "
             f"gauge that depth with a straightedge before you bend. {_parallel_within(words)}"
         )
-    if role == "near" and index + 1 in made:
+    if role is Role.NEAR and pair:
         depth = words.length(set_depth(bend.angle, bend.radius, pipe.straights[index + 1]))
         legs = f"Both legs parallel, {depth} from centre line to centre line."
         return f"{legs} {_parallel_within(words)}"
-    if {"outer-far": index - 2, "outer-near": index + 2}.get(role) in made:
+    if pair:
         return "Both legs in one line: sight along the pipe, and lay it on something flat."
     twist = "; sight down the pipe for a twist" if abs(roll) > SAME_PLANE else ""
     if _opposite(roll):

@@ -9,6 +9,7 @@ from yarrow.catalog.tables import limits
 from yarrow.geometry.arcs import arc_length, tangent_length
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.measure.units import Unit
+from yarrow.role import Role
 from yarrow.runs.plan import Mark, Working
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words, degrees
@@ -17,7 +18,7 @@ from yarrow.runs.words import Words, degrees
 def working(
     run: Run,
     pipe: StraightPipe,
-    roles: Sequence[str],
+    roles: Sequence[Role],
     marks: Sequence[Mark],
     words: Words,
 ) -> tuple[Working, ...]:
@@ -37,7 +38,7 @@ def working(
         # Two bends of a set are equal but for float noise, which must not tell them apart.
         to = bender.springback.bend_to(round(bend.angle, 6))
         depth = ""
-        if roles[index] == "far":
+        if roles[index] is Role.FAR:
             depth = words.reading(set_depth(bend.angle, bend.radius, pipe.straights[index]))
         rows.append(
             Working(

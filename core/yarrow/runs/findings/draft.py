@@ -11,6 +11,7 @@ from yarrow.finding import Remedy
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import StraightPipe, develop
 from yarrow.geometry.vectors import along
+from yarrow.role import Role
 from yarrow.runs.layout import Layout
 from yarrow.runs.plan import Mark
 from yarrow.runs.run import Run
@@ -37,7 +38,7 @@ class Draft:
         """The line of the walk that a bend belongs to."""
         return self.layout.owners[self.pipe.corners[bend] - 1][0]
 
-    def role(self, bend: int) -> str:
+    def role(self, bend: int) -> Role:
         """The part that a bend has in its line."""
         return self.layout.owners[self.pipe.corners[bend] - 1][1]
 
@@ -54,7 +55,7 @@ class Draft:
         """
         short = wanted - self.pipe.straights[straight]
         kicks = any(
-            self.role(bend) == "kick"
+            self.role(bend).leans
             for bend in (straight - 1, straight)
             if 0 <= bend < len(self.pipe.bends)
         )

@@ -194,7 +194,7 @@ def notch_findings(draft: Draft) -> list[Finding]:
             (index,),
         )
         for index, (bend, placing) in enumerate(zip(draft.pipe.bends, draft.placings, strict=True))
-        if draft.role(index) == "saddle-centre" and placing.reference != "centre"
+        if draft.role(index).on_centre_mark and placing.reference != "centre"
     ]
 
 

@@ -10,15 +10,13 @@ from yarrow.benders.placing import Placing
 from yarrow.catalog.tables import benders, other_least_radius, source_of_least_radius
 from yarrow.finding import Finding, Remedy
 from yarrow.measure.units import convert
+from yarrow.role import Role
 from yarrow.runs.findings.draft import Draft, line_name
 from yarrow.runs.findings.fitting import shallower
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words
 
 _HAIR = 1e-6
-
-SHOT = "shot"
-"""A small bend of many that make a wide one."""
 
 
 def bender_findings(run: Run) -> list[Finding]:
@@ -79,7 +77,7 @@ def room_findings(draft: Draft) -> list[Finding]:
     for mark in draft.marks:
         off = max(-mark.position, mark.position - draft.pipe.cut_length)
         placing = draft.placings[mark.bend]
-        if draft.role(mark.bend) == SHOT:
+        if draft.role(mark.bend) is Role.SEGMENT:
             # The shoe sits on what the last shot left, which is as good as straight.
             continue
         if off > _HAIR:
