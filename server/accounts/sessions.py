@@ -62,7 +62,7 @@ class SessionStore(db.SessionStore):
         before every request whether it is there."""
         if connection.in_atomic_block:
             return self._ask()
-        connection.health_check_done = True
+        connection.health_check_done = True  # type: ignore[attr-defined]  # not in the stubs
         try:
             return self._ask()
         except OperationalError:
@@ -77,7 +77,8 @@ class SessionStore(db.SessionStore):
 
     def create_model_instance(self, data: dict[str, Any]) -> MemberSession:
         """The session as a row."""
-        row: MemberSession = super().create_model_instance(data)
+        row = super().create_model_instance(data)
+        assert isinstance(row, MemberSession)  # by get_model_class
         row.member_id = data.get(SESSION_KEY)
         return row
 
@@ -88,7 +89,7 @@ class MemberMiddleware(AuthenticationMiddleware):
     def process_request(self, request: HttpRequest) -> None:
         """Who asks, looked up when that is first asked for."""
         super().process_request(request)
-        request.user = SimpleLazyObject(lambda: _member(request))
+        request.user = SimpleLazyObject(lambda: _member(request))  # type: ignore[assignment]
 
 
 def _member(request: HttpRequest) -> Member | AnonymousUser:

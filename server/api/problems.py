@@ -12,8 +12,7 @@ from ninja.errors import AuthenticationError, HttpError, Throttled, ValidationEr
 
 from api.failures import failed
 from versions.services import TooLong, VersionConflict
-from yarrow.documents.errors import DocumentError
-from yarrow.documents.schedule import TableError
+from yarrow.documents.errors import DocumentError, TableError
 
 
 class FieldProblem(Schema):

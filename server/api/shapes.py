@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterable
 from datetime import datetime
 from typing import Annotated, Any, Literal
 
@@ -342,6 +342,7 @@ def member_shape(member: Member) -> MemberShape:
 
 def removed_summary(row: VersionedDocument) -> RemovedSummary:
     """A removed document as a list shows it."""
+    assert row.removed_at is not None  # it is on the list of those that are
     return RemovedSummary(id=row.pk, name=str(row), version=row.version, removed_at=row.removed_at)
 
 
@@ -356,20 +357,20 @@ def run_detail(run: Run) -> RunDetail:
         **_summary(run),
         job_id=run.job_id,
         job_name=run.job.name,
-        job_rules=run.job.rules,
+        job_rules=run.job.rulebook,
         document=run.document,
         problem=problem_of(run.document),
     )
 
 
-def job_detail(job: Job, runs: Sequence[Run], run_count: int) -> JobDetail:
+def job_detail(job: Job, runs: Iterable[Run], run_count: int) -> JobDetail:
     """A job with the first of its runs."""
     return JobDetail(
         id=job.id,
         name=job.name,
         place=job.place,
-        units=job.units,
-        rules=job.rules,
+        units=job.unit,
+        rules=job.rulebook,
         run_count=run_count,
         runs=[run_summary(run) for run in runs],
     )

@@ -26,7 +26,7 @@ class CountingRunner(DiscoverRunner):
         Argon2PasswordHasher.memory_cost = 8
 
     def suite_result(
-        self, suite: unittest.TestSuite, result: unittest.TestResult, **kwargs: Any
+        self, suite: unittest.TestSuite, result: unittest.TextTestResult[Any], **kwargs: Any
     ) -> int:
         """Django's own result, after the count."""
         failed = len(result.failures) + len(result.errors) + len(result.unexpectedSuccesses)

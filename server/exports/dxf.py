@@ -7,8 +7,9 @@ import math
 import re
 from dataclasses import dataclass
 
-import ezdxf
 from ezdxf.document import Drawing
+from ezdxf.filemanagement import new, read
+from ezdxf.lldxf.const import DXFError
 
 from exports.dxf_path import drawn, joined, path_of, pieces_of
 from exports.layout import centreline
@@ -40,7 +41,7 @@ _NO_NUMBER = re.compile(r"^\s*[+-]?(nan|inf(inity)?|[\d.]+e[+-]?\d{3,})\s*$", re
 class ReadPath:
     """A drawing's vertices with both ends, and the radius of each arc, along it."""
 
-    path: list[list[float]]
+    path: list[tuple[float, float, float]]
     radii: list[float]
 
 
@@ -49,7 +50,7 @@ def plan_dxf(plan: Plan) -> bytes:
     imports again; ``ELEVATION`` (ahead and left) and ``PLAN`` (ahead and out) with round corners,
     beside each other; ``SITE`` with what was met.
     """
-    document = ezdxf.new("R2010")
+    document = new("R2010")
     document.header["$INSUNITS"] = _UNITS[plan.units]
     model = document.modelspace()
     for layer in ("CENTRELINE_3D", "ELEVATION", "PLAN", "SITE"):
@@ -104,7 +105,9 @@ def read_path(text: str, units: Unit | None, into: Unit) -> ReadPath:
         many = len(path.vertices)
         raise DocumentError("dxf", f"a polyline of 2 to {MOST_POINTS} points; this has {many}")
     scale = _scale(document.header.get("$INSUNITS", 0), units, into)
-    vertices = [[round(value * scale, 6) for value in point] for point in path.vertices]
+    vertices = [
+        (round(x * scale, 6), round(y * scale, 6), round(z * scale, 6)) for x, y, z in path.vertices
+    ]
     if any(abs(value) > _FARTHEST for point in vertices for value in point):
         raise DocumentError("dxf", f"places up to {_FARTHEST:,} {into} away")
     return ReadPath(vertices, [round(radius * scale, 6) for radius in path.radii])
@@ -114,8 +117,8 @@ def _document(text: str) -> Drawing:
     if _NO_NUMBER.search(text):
         raise DocumentError("dxf", "coordinates that are numbers")
     try:
-        return ezdxf.read(io.StringIO(text))
-    except (ezdxf.DXFError, ArithmeticError, ValueError, LookupError, AttributeError, TypeError):
+        return read(io.StringIO(text))
+    except (DXFError, ArithmeticError, ValueError, LookupError, AttributeError, TypeError):
         raise DocumentError("dxf", "a DXF drawing as text") from None
 
 

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from itertools import pairwise
 from typing import Any
 
-from ezdxf.entities import DXFEntity
+from ezdxf.entities.dxfentity import DXFEntity
 from ezdxf.math import OCS, Vec3
 
 from yarrow.documents.errors import DocumentError

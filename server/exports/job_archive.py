@@ -180,12 +180,14 @@ def _archive(packed: zipfile.ZipFile, names: Sequence[str]) -> Archive:
     manifest = _json(packed, MANIFEST) if MANIFEST in names else None
     if not isinstance(manifest, dict) or manifest.get("format") != FORMAT:
         raise DocumentError(MANIFEST, f"an object of format {FORMAT}")
-    listed = {room: manifest.get(room, [] if room in _OPTIONAL else None) for room in _ROOMS}
-    for room, files in listed.items():
+    listed: dict[str, list[str]] = {}
+    for room in _ROOMS:
+        files = manifest.get(room, [] if room in _OPTIONAL else None)
         there = sorted(name for name in names if name.startswith(f"{room}/"))
         if not isinstance(files, list) or sorted(map(str, files)) != there:
             expected = f"the names of the {room} that are in the archive, each once"
             raise DocumentError(f"{MANIFEST}.{room}", expected)
+        listed[room] = files
     name, place, units = (manifest.get(field, "") for field in ("name", "place", "units"))
     if not isinstance(name, str) or not 1 <= len(name.strip()) <= 120 or not name.isprintable():
         raise DocumentError(f"{MANIFEST}.name", "a name of 1 to 120 letters")

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Callable
 
-from exports.drawing import BAND, FAINT, INK, PIPE, SOFT, Drawing, reading_width
+from exports.drawing import BAND, FAINT, INK, PIPE, SOFT, Anchor, Drawing, reading_width
 from exports.layout import Point, Room, View, centreline, fitted, views
 from yarrow.geometry.vectors import Vector, along
 from yarrow.runs.plan import Plan, Thing
@@ -161,7 +161,7 @@ def _ledge_name(
     middle = (min(xs) + max(xs)) / 2
     if abs(pipe[0] - flat[0][0]) > abs(pipe[1] - flat[0][1]):
         beside = max(xs) + 1.2 if pipe[0] < flat[0][0] else min(xs) - 1.2
-        anchor = "start" if pipe[0] < flat[0][0] else "end"
+        anchor: Anchor = "start" if pipe[0] < flat[0][0] else "end"
         y = (min(ys) + max(ys)) / 2
         drawing.text(beside, y, thing.label, 2.7, anchor=anchor, colour=SOFT)
     else:

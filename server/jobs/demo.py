@@ -356,4 +356,7 @@ OTHER_CREW = {
     "benders": [],
 }
 
-JOBS = {"Heron crew": [SALTMARSH, HARROW_LOCK], "Osprey crew": [OTHER_CREW]}
+JOBS: dict[str, list[dict[str, Any]]] = {
+    "Heron crew": [SALTMARSH, HARROW_LOCK],
+    "Osprey crew": [OTHER_CREW],
+}

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from typing import Literal
 from uuid import uuid4
 
 from django.db import models
@@ -10,6 +11,7 @@ from accounts.models import Crew
 from versions.models import DocumentRevision, VersionedDocument
 from yarrow.documents.run_file import read_run
 from yarrow.documents.site_box_file import read_site_box
+from yarrow.measure.units import Unit
 
 
 class Job(models.Model):
@@ -27,6 +29,16 @@ class Job(models.Model):
 
     def __str__(self) -> str:
         return self.name
+
+    @property
+    def unit(self) -> Unit:
+        """What its lengths are in."""
+        return "mm" if self.units == "mm" else "in"
+
+    @property
+    def rulebook(self) -> Literal["us", "uk"]:
+        """Whose rules hold there."""
+        return "uk" if self.rules == "uk" else "us"
 
 
 def new_key() -> str:

@@ -21,12 +21,11 @@ from jobs.policy import (
     runs_for,
 )
 from versions import services as versions
-from yarrow.documents.errors import DocumentError
+from yarrow.documents.errors import DocumentError, TableError
 from yarrow.documents.run_file import read_run
 from yarrow.documents.schedule import (
     MOST_TOLD,
     ScheduleRow,
-    TableError,
     placed_in_row,
     wires_of_row,
 )
@@ -220,7 +219,7 @@ def restore_box(member: Member, job_id: int, name: str, version: int, base_versi
     Raises: SiteBox.DoesNotExist; BoxRevision.DoesNotExist; VersionConflict; DocumentError.
     """
     box_id = boxes_for(member).get(job_id=job_id, key=box_key(name)).id
-    box = versions.locked(boxes_for(member), box_id, base_version)
+    box: SiteBox = versions.locked(boxes_for(member), box_id, base_version)
     revision = box_revisions_for(member).get(box=box, version=version)
     check_box(box.job, revision.document)
     versions.write(box, member, revision.document, restored_from=version)

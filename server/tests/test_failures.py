@@ -10,7 +10,7 @@ from server.tests.people import BENDER, DOCUMENT, PASSWORD, CrewTest, changed
 class Failures(CrewTest):
     def test_a_failure_is_a_problem_with_a_number_and_the_log_has_it(self) -> None:
         with (
-            mock.patch("api.routes.planning.plan_run", side_effect=ZeroDivisionError("boom")),
+            mock.patch("yarrow.plan", side_effect=ZeroDivisionError("boom")),
             self.assertLogs("yarrow.failures", "ERROR") as log,
         ):
             answer = self.send("post", "/api/plan", DOCUMENT)

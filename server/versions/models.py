@@ -28,7 +28,7 @@ class VersionedDocument(models.Model):
     most_bytes: ClassVar[int]
     """Of one, as JSON: what is kept goes out in a job's file, and that has to come in again."""
 
-    check_document: ClassVar[Callable[[Any], object]]
+    check_document: Callable[[object], object]
     """Reads a document as this kind's are; raises DocumentError, where it can't be read."""
 
     class Meta:

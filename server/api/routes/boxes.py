@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from typing import Annotated
 
-from django.http import HttpRequest
 from ninja import Body, Path, Query, Router
 from pydantic import StringConstraints
 
 from api.problems import REFUSALS, ConflictProblem
+from api.request import MemberRequest
 from api.shapes import (
     Id,
     JobBoxDetail,
@@ -37,7 +37,7 @@ BoxName = Annotated[str, StringConstraints(min_length=1, max_length=80)]
     response={200: list[JobBoxSummary], **REFUSALS},
     operation_id="list_boxes",
 )
-def list_boxes(request: HttpRequest, job_id: Path[Id]) -> list[JobBoxSummary]:
+def list_boxes(request: MemberRequest, job_id: Path[Id]) -> list[JobBoxSummary]:
     """Every box that a run names or that something is told of, by name."""
     job = jobs_for(request.user).get(id=job_id)
     told = {box.key: box for box in boxes_for(request.user).filter(job=job)}
@@ -57,7 +57,7 @@ def list_boxes(request: HttpRequest, job_id: Path[Id]) -> list[JobBoxSummary]:
 
 
 @router.get("/jobs/{job_id}/box", response={200: JobBoxDetail, **REFUSALS}, operation_id="get_box")
-def get_box(request: HttpRequest, job_id: Path[Id], name: Query[BoxName]) -> JobBoxDetail:
+def get_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -> JobBoxDetail:
     """A box by its name, with every run that meets there; one not told of yet is empty."""
     job = jobs_for(request.user).get(id=job_id)
     return _detail(job, name, boxes_for(request.user).filter(job=job, key=box_key(name)).first())
@@ -68,14 +68,14 @@ def get_box(request: HttpRequest, job_id: Path[Id], name: Query[BoxName]) -> Job
     response={200: JobBoxDetail, 409: ConflictProblem, **REFUSALS},
     operation_id="save_box",
 )
-def save_box(request: HttpRequest, job_id: Path[Id], body: JobBoxSave) -> JobBoxDetail:
+def save_box(request: MemberRequest, job_id: Path[Id], body: JobBoxSave) -> JobBoxDetail:
     """What is told of a box, whole, and the version that it was made from (0: a new one)."""
     box = services.save_box(request.user, job_id, body.document, body.base_version)
     return _detail(box.job, box.name, box)
 
 
 @router.delete("/jobs/{job_id}/box", response={200: Nothing, **REFUSALS}, operation_id="remove_box")
-def remove_box(request: HttpRequest, job_id: Path[Id], name: Query[BoxName]) -> Nothing:
+def remove_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -> Nothing:
     """Forget what is told of a box; runs go on naming it."""
     services.remove_box(request.user, job_id, name)
     return Nothing()
@@ -86,7 +86,7 @@ def remove_box(request: HttpRequest, job_id: Path[Id], name: Query[BoxName]) -> 
     response={200: JobBoxDetail, **REFUSALS},
     operation_id="bring_back_box",
 )
-def bring_back_box(request: HttpRequest, job_id: Path[Id], name: Query[BoxName]) -> JobBoxDetail:
+def bring_back_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -> JobBoxDetail:
     """Bring back what was told of a box."""
     box = services.bring_back_box(request.user, job_id, name)
     return _detail(box.job, box.name, box)
@@ -98,14 +98,14 @@ def bring_back_box(request: HttpRequest, job_id: Path[Id], name: Query[BoxName])
     operation_id="list_box_revisions",
 )
 def list_revisions(
-    request: HttpRequest,
+    request: MemberRequest,
     job_id: Path[Id],
     name: Query[BoxName],
     before: Query[Version | None] = None,
 ) -> list[RevisionSummary]:
     """A page of a box's history, newest first: the newest, or those before a version."""
     box = boxes_for(request.user).get(job_id=job_id, key=box_key(name))
-    return revision_page(box.revisions, before)
+    return revision_page(box.revisions.all(), before)
 
 
 @router.post(
@@ -114,7 +114,7 @@ def list_revisions(
     operation_id="restore_box",
 )
 def restore_box(
-    request: HttpRequest,
+    request: MemberRequest,
     job_id: Path[Id],
     version: Path[Version],
     name: Query[BoxName],
@@ -131,7 +131,7 @@ def restore_box(
     operation_id="check_site_box",
 )
 def check_box(
-    request: HttpRequest, job_id: Path[Id], document: Body[SiteBoxDocument]
+    request: MemberRequest, job_id: Path[Id], document: Body[SiteBoxDocument]
 ) -> SiteBoxResult:
     """A box with every run that meets there; nothing is saved."""
     return services.check_box(jobs_for(request.user).get(id=job_id), document)

@@ -7,13 +7,14 @@ from collections.abc import Iterator
 from dataclasses import asdict
 from typing import Literal
 
-from django.http import HttpRequest, HttpResponse, StreamingHttpResponse
+from django.http import HttpResponse, StreamingHttpResponse
 from ninja import Body, Query, Router
 
 import yarrow
 from api.answers import answered
 from api.limits import CHECKS, FILES
 from api.problems import REFUSALS, unreadable_table
+from api.request import MemberRequest
 from api.shapes import (
     BoxDocument,
     EntriesDocument,
@@ -22,10 +23,10 @@ from api.shapes import (
     SaidWires,
     TypedText,
 )
+from yarrow.documents.errors import TableError
 from yarrow.documents.schedule import (
     CheckedRow,
     ScheduleRow,
-    TableError,
     check_schedule,
     read_schedule,
     schedule_csv,
@@ -39,31 +40,31 @@ router = Router(tags=["checks"], throttle=CHECKS)
 
 
 @router.post("/fill", response={200: FillResult, **REFUSALS}, operation_id="check_fill")
-def check_fill(request: HttpRequest, document: Body[FillDocument]) -> HttpResponse:
+def check_fill(request: MemberRequest, document: Body[FillDocument]) -> HttpResponse:
     """Whether conductors go into a conduit or trunking."""
     return answered(yarrow.fill(document))
 
 
 @router.post("/box", response={200: BoxResult, **REFUSALS}, operation_id="check_box")
-def check_box(request: HttpRequest, document: Body[BoxDocument]) -> HttpResponse:
+def check_box(request: MemberRequest, document: Body[BoxDocument]) -> HttpResponse:
     """Whether a box is large enough for what is in it."""
     return answered(yarrow.box(document))
 
 
 @router.post("/pullbox", response={200: PullBoxResult, **REFUSALS}, operation_id="check_pull_box")
-def check_pull_box(request: HttpRequest, document: Body[PullBoxDocument]) -> HttpResponse:
+def check_pull_box(request: MemberRequest, document: Body[PullBoxDocument]) -> HttpResponse:
     """The least box for large wire."""
     return answered(yarrow.pullbox(document))
 
 
 @router.post("/entries", response={200: EntriesResult, **REFUSALS}, operation_id="check_entries")
-def check_entries(request: HttpRequest, document: Body[EntriesDocument]) -> HttpResponse:
+def check_entries(request: MemberRequest, document: Body[EntriesDocument]) -> HttpResponse:
     """Whether the holes in a box's walls go together."""
     return answered(yarrow.entries(document))
 
 
 @router.post("/wires", response={200: SaidWires, **REFUSALS}, operation_id="read_wires")
-def read_wires(request: HttpRequest, body: TypedText) -> HttpResponse:
+def read_wires(request: MemberRequest, body: TypedText) -> HttpResponse:
     """Wire as it is said, in a document's shape."""
     return answered(yarrow.wires(body.text, body.units))
 
@@ -79,7 +80,7 @@ def read_wires(request: HttpRequest, body: TypedText) -> HttpResponse:
     },
 )
 def check_a_schedule(
-    request: HttpRequest, units: Query[Literal["in", "mm"]]
+    request: MemberRequest, units: Query[Literal["in", "mm"]]
 ) -> StreamingHttpResponse:
     """Every row of a table, telling on a line each how far it is: ``{"done", "of"}`` …, then
     ``{"rows", "csv"}`` with all answers, or ``{"problem"}`` and no answer at all."""

@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
-from django.http import HttpRequest, HttpResponse
+from django.http import HttpResponse
 from ninja import Body, Path, Query, Router
 
 import yarrow
 from api.answers import answered
 from api.problems import REFUSALS, ConflictProblem
+from api.request import MemberRequest
 from api.shapes import (
     MOST_LISTED,
     BenderDetail,
@@ -31,13 +32,13 @@ router = Router(tags=["crib"])
 
 
 @router.get("/benders", response={200: list[BenderDetail], **REFUSALS}, operation_id="list_benders")
-def list_benders(request: HttpRequest) -> list[BenderDetail]:
+def list_benders(request: MemberRequest) -> list[BenderDetail]:
     """The crew's own benders, by name."""
     return [bender_detail(bender) for bender in benders_for(request.user)]
 
 
 @router.post("/benders", response={201: BenderDetail, **REFUSALS}, operation_id="add_bender")
-def add_bender(request: HttpRequest, document: Body[BenderDocument]) -> tuple[int, BenderDetail]:
+def add_bender(request: MemberRequest, document: Body[BenderDocument]) -> tuple[int, BenderDetail]:
     """Keep a bender."""
     return 201, bender_detail(services.add_bender(request.user, document))
 
@@ -45,7 +46,7 @@ def add_bender(request: HttpRequest, document: Body[BenderDocument]) -> tuple[in
 @router.post(
     "/benders/numbers", response={200: BenderNumbers, **REFUSALS}, operation_id="bender_numbers"
 )
-def numbers(request: HttpRequest, document: Body[BenderDocument]) -> HttpResponse:
+def numbers(request: MemberRequest, document: Body[BenderDocument]) -> HttpResponse:
     """What a bender's numbers or test bends come to; nothing is saved."""
     return answered(yarrow.bender(document))
 
@@ -55,7 +56,7 @@ def numbers(request: HttpRequest, document: Body[BenderDocument]) -> HttpRespons
     response={200: list[RemovedSummary], **REFUSALS},
     operation_id="list_removed_benders",
 )
-def list_removed(request: HttpRequest) -> list[RemovedSummary]:
+def list_removed(request: MemberRequest) -> list[RemovedSummary]:
     """The benders that were taken out of the crib."""
     return [removed_summary(bender) for bender in removed_benders_for(request.user)[:MOST_LISTED]]
 
@@ -65,7 +66,7 @@ def list_removed(request: HttpRequest) -> list[RemovedSummary]:
     response={200: BenderDetail, **REFUSALS},
     operation_id="bring_back_bender",
 )
-def bring_back(request: HttpRequest, bender_id: Path[Id]) -> BenderDetail:
+def bring_back(request: MemberRequest, bender_id: Path[Id]) -> BenderDetail:
     """Bring back a bender that was taken out."""
     return bender_detail(services.bring_back_bender(request.user, bender_id))
 
@@ -76,11 +77,11 @@ def bring_back(request: HttpRequest, bender_id: Path[Id]) -> BenderDetail:
     operation_id="list_bender_revisions",
 )
 def list_revisions(
-    request: HttpRequest, bender_id: Path[Id], before: Query[Version | None] = None
+    request: MemberRequest, bender_id: Path[Id], before: Query[Version | None] = None
 ) -> list[RevisionSummary]:
     """A page of a bender's history, newest first: the newest, or those before a version."""
     bender = benders_for(request.user).get(id=bender_id)
-    return revision_page(bender.revisions, before)
+    return revision_page(bender.revisions.all(), before)
 
 
 @router.post(
@@ -89,7 +90,7 @@ def list_revisions(
     operation_id="restore_bender",
 )
 def restore_bender(
-    request: HttpRequest, bender_id: Path[Id], version: Path[Version], body: Restore
+    request: MemberRequest, bender_id: Path[Id], version: Path[Version], body: Restore
 ) -> BenderDetail:
     """Bring an earlier revision of a bender back, as the next version."""
     return bender_detail(
@@ -102,7 +103,7 @@ def restore_bender(
     response={200: BenderDetail, 409: ConflictProblem, **REFUSALS},
     operation_id="save_bender",
 )
-def save_bender(request: HttpRequest, bender_id: Path[Id], body: BenderSave) -> BenderDetail:
+def save_bender(request: MemberRequest, bender_id: Path[Id], body: BenderSave) -> BenderDetail:
     """Other numbers for a bender."""
     return bender_detail(
         services.save_bender(request.user, bender_id, body.document, body.base_version)
@@ -112,7 +113,7 @@ def save_bender(request: HttpRequest, bender_id: Path[Id], body: BenderSave) -> 
 @router.delete(
     "/benders/{bender_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_bender"
 )
-def remove_bender(request: HttpRequest, bender_id: Path[Id]) -> Nothing:
+def remove_bender(request: MemberRequest, bender_id: Path[Id]) -> Nothing:
     """Take a bender out of the crib; runs keep the numbers that they were planned with."""
     services.remove_bender(request.user, bender_id)
     return Nothing()

@@ -7,12 +7,13 @@ from collections.abc import Iterable, Iterator
 from typing import Any
 
 from django.db.models import Count, Q, QuerySet
-from django.http import HttpRequest, HttpResponse, StreamingHttpResponse
+from django.http import StreamingHttpResponse
 from django.utils.text import slugify
 from ninja import Body, Path, Query, Router
 
 from api.limits import FILES
 from api.problems import REFUSALS, unreadable
+from api.request import MemberRequest
 from api.shapes import (
     MOST_LISTED,
     Id,
@@ -44,14 +45,14 @@ router = Router(tags=["jobs"])
 
 
 @router.get("/jobs", response={200: list[JobSummary], **REFUSALS}, operation_id="list_jobs")
-def list_jobs(request: HttpRequest) -> list[Job]:
+def list_jobs(request: MemberRequest) -> list[Job]:
     """The crew's jobs."""
     live = Count("runs", filter=Q(runs__removed_at=None))
     return list(jobs_for(request.user).annotate(run_count=live))
 
 
 @router.post("/jobs", response={201: JobDetail, **REFUSALS}, operation_id="create_job")
-def create_job(request: HttpRequest, body: JobBody) -> tuple[int, JobDetail]:
+def create_job(request: MemberRequest, body: JobBody) -> tuple[int, JobDetail]:
     """A new job."""
     return 201, job_detail(services.create_job(request.user, **body.dict()), [], 0)
 
@@ -63,7 +64,7 @@ def create_job(request: HttpRequest, body: JobBody) -> tuple[int, JobDetail]:
     operation_id="bring_in_job",
     openapi_extra={"requestBody": {"content": {"application/zip": {}}, "required": True}},
 )
-def bring_in_job(request: HttpRequest) -> tuple[int, JobDetail]:
+def bring_in_job(request: MemberRequest) -> tuple[int, JobDetail]:
     """A whole job from its archive, or nothing of it."""
     *_, job = _brought_in(request.user, unpack(request.body))
     return 201, _detail(request, job)
@@ -79,7 +80,7 @@ def bring_in_job(request: HttpRequest) -> tuple[int, JobDetail]:
         "responses": {200: {"content": {"application/x-ndjson": {}}}},
     },
 )
-def bring_in_job_with_progress(request: HttpRequest) -> StreamingHttpResponse:
+def bring_in_job_with_progress(request: MemberRequest) -> StreamingHttpResponse:
     """The same, telling on a line each how far it is: ``{"done", "of"}`` …, then ``{"job"}`` with
     its id, or ``{"problem"}``. A client that goes away stops it, and nothing is kept."""
     archive = unpack(request.body)
@@ -125,7 +126,7 @@ _TOLD_EVERY = 10
     operation_id="get_job_archive",
     openapi_extra={"responses": {200: {"content": {"application/zip": {}}}}},
 )
-def get_job_archive(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
+def get_job_archive(request: MemberRequest, job_id: Path[Id]) -> StreamingHttpResponse:
     """The whole job as one file: its runs and a manifest in a zip, told a file at a time."""
     job = jobs_for(request.user).get(id=job_id)
     runs = runs_for(request.user).filter(job=job)
@@ -151,7 +152,7 @@ def get_job_archive(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
     operation_id="get_job_schedule",
     openapi_extra={"responses": {200: {"content": {"text/csv": {}}}}},
 )
-def get_job_schedule(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
+def get_job_schedule(request: MemberRequest, job_id: Path[Id]) -> StreamingHttpResponse:
     """The job's runs with their wire as a schedule, which comes in again as it is; without those
     that can't be read. It is told row by row, as they are planned."""
     job = jobs_for(request.user).get(id=job_id)
@@ -171,10 +172,10 @@ def get_job_schedule(request: HttpRequest, job_id: Path[Id]) -> HttpResponse:
     operation_id="take_schedule",
     openapi_extra={"requestBody": {"content": {"text/csv": {}}, "required": True}},
 )
-def take_schedule(request: HttpRequest, job_id: Path[Id]) -> Taken:
+def take_schedule(request: MemberRequest, job_id: Path[Id]) -> Taken:
     """Give the runs that a schedule names the wire that it says, or none of them."""
     job = jobs_for(request.user).get(id=job_id)
-    rows = read_schedule(request.body, job.units)
+    rows = read_schedule(request.body, job.unit)
     return Taken(runs=services.take_schedule(request.user, job.id, rows))
 
 
@@ -183,7 +184,7 @@ def take_schedule(request: HttpRequest, job_id: Path[Id]) -> Taken:
     response={200: RemovedFromJob, **REFUSALS},
     operation_id="list_removed",
 )
-def list_removed(request: HttpRequest, job_id: Path[Id]) -> RemovedFromJob:
+def list_removed(request: MemberRequest, job_id: Path[Id]) -> RemovedFromJob:
     """The runs and boxes of a job that were removed, newest first."""
     job = jobs_for(request.user).get(id=job_id)
     runs = removed_runs_for(request.user).filter(job=job).order_by("-removed_at")
@@ -195,7 +196,7 @@ def list_removed(request: HttpRequest, job_id: Path[Id]) -> RemovedFromJob:
 
 
 @router.get("/jobs/{job_id}", response={200: JobDetail, **REFUSALS}, operation_id="get_job")
-def get_job(request: HttpRequest, job_id: Path[Id]) -> JobDetail:
+def get_job(request: MemberRequest, job_id: Path[Id]) -> JobDetail:
     """A job with the first of its runs."""
     return _detail(request, jobs_for(request.user).get(id=job_id))
 
@@ -204,7 +205,7 @@ def get_job(request: HttpRequest, job_id: Path[Id]) -> JobDetail:
     "/jobs/{job_id}/runs", response={200: list[RunSummary], **REFUSALS}, operation_id="list_runs"
 )
 def list_runs(
-    request: HttpRequest, job_id: Path[Id], offset: Query[Offset | None] = None
+    request: MemberRequest, job_id: Path[Id], offset: Query[Offset | None] = None
 ) -> list[RunSummary]:
     """A page of a job's runs by name, without their documents, after so many."""
     job = jobs_for(request.user).get(id=job_id)
@@ -213,7 +214,7 @@ def list_runs(
 
 
 @router.put("/jobs/{job_id}", response={200: JobDetail, **REFUSALS}, operation_id="change_job")
-def change_job(request: HttpRequest, job_id: Path[Id], body: JobChange) -> JobDetail:
+def change_job(request: MemberRequest, job_id: Path[Id], body: JobChange) -> JobDetail:
     """Another name or place."""
     return _detail(request, services.change_job(request.user, job_id, **body.dict()))
 
@@ -222,7 +223,7 @@ def change_job(request: HttpRequest, job_id: Path[Id], body: JobChange) -> JobDe
     "/jobs/{job_id}/runs", response={201: RunDetail, **REFUSALS}, operation_id="create_run"
 )
 def create_run(
-    request: HttpRequest, job_id: Path[Id], document: Body[RunDocument]
+    request: MemberRequest, job_id: Path[Id], document: Body[RunDocument]
 ) -> tuple[int, RunDetail]:
     """A new run from its document: a fresh one, a copy, or a file that was imported."""
     return 201, run_detail(services.create_run(request.user, job_id, document))
@@ -237,12 +238,12 @@ def _table(documents: Iterable[dict[str, Any]]) -> Iterator[bytes]:
             continue
 
 
-def _detail(request: HttpRequest, job: Job) -> JobDetail:
+def _detail(request: MemberRequest, job: Job) -> JobDetail:
     runs = _runs(request, job)
     return job_detail(job, runs[:MOST_LISTED], runs.count())
 
 
-def _runs(request: HttpRequest, job: Job) -> QuerySet[Run]:
+def _runs(request: MemberRequest, job: Job) -> QuerySet[Run]:
     """As lists show them."""
     runs: QuerySet[Run] = runs_for(request.user).filter(job=job)
     return runs.select_related("updated_by").defer("document")

@@ -4,13 +4,14 @@ from __future__ import annotations
 
 from typing import Any
 
-from django.http import HttpRequest, HttpResponse
+from django.http import HttpResponse
 from ninja import Body, Router
 
 import yarrow
 from api.answers import answered
 from api.limits import CHECKS, FILES
 from api.problems import REFUSALS
+from api.request import MemberRequest
 from api.shapes import (
     Conversion,
     DxfText,
@@ -31,31 +32,31 @@ router = Router(tags=["planning"], throttle=CHECKS)
 
 
 @router.post("/plan", response={200: Plan, **REFUSALS}, operation_id="plan")
-def plan(request: HttpRequest, document: Body[RunDocument]) -> HttpResponse:
+def plan(request: MemberRequest, document: Body[RunDocument]) -> HttpResponse:
     """The plan of a run document; nothing is saved."""
     return answered(yarrow.plan(document))
 
 
 @router.post("/handling", response={200: Handling, **REFUSALS}, operation_id="handle")
-def handle(request: HttpRequest, document: Body[RunDocument]) -> HttpResponse:
+def handle(request: MemberRequest, document: Body[RunDocument]) -> HttpResponse:
     """The orders that a run's piece can be bent in, and what it meets; nothing is saved."""
     return answered(yarrow.handle(document))
 
 
 @router.post("/rack", response={200: RackPlan, **REFUSALS}, operation_id="rack")
-def rack(request: HttpRequest, document: Body[RunDocument]) -> HttpResponse:
+def rack(request: MemberRequest, document: Body[RunDocument]) -> HttpResponse:
     """Every pipe of a run's rack, and the gaps between them; nothing is saved."""
     return answered(yarrow.rack(document))
 
 
 @router.post("/line", response={200: TypedLineShape, **REFUSALS}, operation_id="read_line")
-def read_line(request: HttpRequest, body: TypedText) -> HttpResponse:
+def read_line(request: MemberRequest, body: TypedText) -> HttpResponse:
     """A walk line as it is said, in the run file's shape, and how it could go on."""
     return answered(yarrow.line(body.text, body.units))
 
 
 @router.post("/convert", response={200: RunDocument, **REFUSALS}, operation_id="convert")
-def convert(request: HttpRequest, body: Conversion) -> HttpResponse:
+def convert(request: MemberRequest, body: Conversion) -> HttpResponse:
     """The same run in the other unit, half typed or not; nothing is saved."""
     return answered(yarrow.convert(body.document, body.to, half_typed=True))
 
@@ -63,20 +64,20 @@ def convert(request: HttpRequest, body: Conversion) -> HttpResponse:
 @router.post(
     "/dxf", response={200: PathShape, **REFUSALS}, throttle=[FILES], operation_id="read_dxf"
 )
-def read_dxf(request: HttpRequest, body: DxfText) -> PathShape:
+def read_dxf(request: MemberRequest, body: DxfText) -> PathShape:
     """The one line of a DXF as the vertices of a run's path; nothing is saved."""
     found = read_path(body.dxf, body.units, body.into)
     return PathShape(path=found.path, radii=found.radii)
 
 
 @router.post("/fold", response={200: FoldedPipe, **REFUSALS}, operation_id="fold")
-def fold(request: HttpRequest, document: Body[dict[str, Any]]) -> HttpResponse:
+def fold(request: MemberRequest, document: Body[dict[str, Any]]) -> HttpResponse:
     """The shape of straight pipe with bends (``yarrow.bends/1``)."""
     return answered(yarrow.fold(document))
 
 
 @router.get("/catalogue", response={200: Catalogue, **REFUSALS}, operation_id="get_catalogue")
-def get_catalogue(request: HttpRequest) -> HttpResponse:
+def get_catalogue(request: MemberRequest) -> HttpResponse:
     """Everything that a run can name."""
     return answered(yarrow.catalog())
 
@@ -84,6 +85,6 @@ def get_catalogue(request: HttpRequest) -> HttpResponse:
 @router.get(
     "/nothing", response={200: Nothing, **REFUSALS}, throttle=[], operation_id="get_nothing"
 )
-def get_nothing(request: HttpRequest) -> Nothing:
+def get_nothing(request: MemberRequest) -> Nothing:
     """An empty answer: whether the server is there, and what it costs to ask it anything."""
     return Nothing()

@@ -5,11 +5,12 @@ from __future__ import annotations
 import json
 from typing import Any, Literal
 
-from django.http import HttpRequest, HttpResponse
+from django.http import HttpResponse
 from django.utils.text import slugify
 from ninja import Path, Query, Router
 
 from api.problems import REFUSALS, ConflictProblem
+from api.request import MemberRequest
 from api.shapes import (
     Id,
     Nothing,
@@ -49,7 +50,7 @@ What = Literal["run", "rack", "wires"]
 
 
 @router.get("/runs/{run_id}", response={200: RunDetail, **REFUSALS}, operation_id="get_run")
-def get_run(request: HttpRequest, run_id: Path[Id]) -> RunDetail:
+def get_run(request: MemberRequest, run_id: Path[Id]) -> RunDetail:
     """A run with its document."""
     return run_detail(_run(request, run_id))
 
@@ -59,13 +60,13 @@ def get_run(request: HttpRequest, run_id: Path[Id]) -> RunDetail:
     response={200: RunDetail, 409: ConflictProblem, **REFUSALS},
     operation_id="save_run",
 )
-def save_run(request: HttpRequest, run_id: Path[Id], body: RunSave) -> RunDetail:
+def save_run(request: MemberRequest, run_id: Path[Id], body: RunSave) -> RunDetail:
     """Save the next version; 409 with both documents where someone else was faster."""
     return run_detail(services.save_run(request.user, run_id, body.document, body.base_version))
 
 
 @router.delete("/runs/{run_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_run")
-def remove_run(request: HttpRequest, run_id: Path[Id]) -> Nothing:
+def remove_run(request: MemberRequest, run_id: Path[Id]) -> Nothing:
     """Put a run away; it can be brought back."""
     services.remove_run(request.user, run_id)
     return Nothing()
@@ -76,7 +77,7 @@ def remove_run(request: HttpRequest, run_id: Path[Id]) -> Nothing:
     response={200: RunDetail, **REFUSALS},
     operation_id="bring_back_run",
 )
-def bring_back_run(request: HttpRequest, run_id: Path[Id]) -> RunDetail:
+def bring_back_run(request: MemberRequest, run_id: Path[Id]) -> RunDetail:
     """Bring back a run that was put away."""
     return run_detail(services.bring_back_run(request.user, run_id))
 
@@ -87,7 +88,7 @@ def bring_back_run(request: HttpRequest, run_id: Path[Id]) -> RunDetail:
     operation_id="list_revisions",
 )
 def list_revisions(
-    request: HttpRequest, run_id: Path[Id], before: Query[Version | None] = None
+    request: MemberRequest, run_id: Path[Id], before: Query[Version | None] = None
 ) -> list[RevisionSummary]:
     """A page of a run's history, newest first: the newest, or those before a version."""
     run = runs_for(request.user).get(id=run_id)
@@ -99,7 +100,9 @@ def list_revisions(
     response={200: RevisionDetail, **REFUSALS},
     operation_id="get_revision",
 )
-def get_revision(request: HttpRequest, run_id: Path[Id], version: Path[Version]) -> RevisionDetail:
+def get_revision(
+    request: MemberRequest, run_id: Path[Id], version: Path[Version]
+) -> RevisionDetail:
     """A run as it was."""
     revisions: Any = revisions_for(request.user).select_related("saved_by")
     revision: Revision = revisions.get(run_id=run_id, version=version)
@@ -112,7 +115,7 @@ def get_revision(request: HttpRequest, run_id: Path[Id], version: Path[Version])
     operation_id="restore_revision",
 )
 def restore_revision(
-    request: HttpRequest, run_id: Path[Id], version: Path[Version], body: Restore
+    request: MemberRequest, run_id: Path[Id], version: Path[Version], body: Restore
 ) -> RunDetail:
     """Bring an earlier revision back, as the next version."""
     return run_detail(services.restore_revision(request.user, run_id, version, body.base_version))
@@ -121,7 +124,7 @@ def restore_revision(
 @router.get(
     "/runs/{run_id}/file", response={200: RunDocument, **REFUSALS}, operation_id="export_run"
 )
-def export_run(request: HttpRequest, run_id: Path[Id]) -> HttpResponse:
+def export_run(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """The run file, to keep or to hand on."""
     run = _run(request, run_id)
     body = json.dumps(run.document, indent=2, ensure_ascii=False)
@@ -135,7 +138,7 @@ def export_run(request: HttpRequest, run_id: Path[Id]) -> HttpResponse:
     openapi_extra={"responses": {200: {"content": {"image/svg+xml": {}}}}},
 )
 def get_sheet_svg(
-    request: HttpRequest, run_id: Path[Id], paper: Query[Paper] = "a4", of: Query[What] = "run"
+    request: MemberRequest, run_id: Path[Id], paper: Query[Paper] = "a4", of: Query[What] = "run"
 ) -> HttpResponse:
     """The sheet of the run, of its rack or of its wire, as the page shows and prints it."""
     drawing = _sheet(_run(request, run_id), paper, of)
@@ -149,7 +152,7 @@ def get_sheet_svg(
     openapi_extra={"responses": {200: {"content": {"application/pdf": {}}}}},
 )
 def get_sheet_pdf(
-    request: HttpRequest, run_id: Path[Id], paper: Query[Paper] = "a4", of: Query[What] = "run"
+    request: MemberRequest, run_id: Path[Id], paper: Query[Paper] = "a4", of: Query[What] = "run"
 ) -> HttpResponse:
     """The same sheet as a PDF."""
     run = _run(request, run_id)
@@ -163,7 +166,7 @@ def get_sheet_pdf(
     operation_id="get_stick_svg",
     openapi_extra={"responses": {200: {"content": {"image/svg+xml": {}}}}},
 )
-def get_stick_svg(request: HttpRequest, run_id: Path[Id]) -> HttpResponse:
+def get_stick_svg(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """The unbent pipe to scale with its marks, alone."""
     run = _run(request, run_id)
     drawing = compose_stick(plan_run(read_run(run.document)), run.name)
@@ -176,7 +179,7 @@ def get_stick_svg(request: HttpRequest, run_id: Path[Id]) -> HttpResponse:
     operation_id="get_bend_table",
     openapi_extra={"responses": {200: {"content": {"text/csv": {}}}}},
 )
-def get_bend_table(request: HttpRequest, run_id: Path[Id]) -> HttpResponse:
+def get_bend_table(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """Straight, roll and angle of every bend."""
     run = _run(request, run_id)
     table = bend_table_csv(plan_run(read_run(run.document)))
@@ -189,14 +192,14 @@ def get_bend_table(request: HttpRequest, run_id: Path[Id]) -> HttpResponse:
     operation_id="get_drawing_dxf",
     openapi_extra={"responses": {200: {"content": {"image/vnd.dxf": {}}}}},
 )
-def get_drawing_dxf(request: HttpRequest, run_id: Path[Id]) -> HttpResponse:
+def get_drawing_dxf(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """Elevation, plan and 3D centreline as DXF."""
     run = _run(request, run_id)
     drawing = plan_dxf(plan_run(read_run(run.document)))
     return _download(drawing, "image/vnd.dxf", f"{_file_name(run)}.dxf")
 
 
-def _run(request: HttpRequest, run_id: int) -> Run:
+def _run(request: MemberRequest, run_id: int) -> Run:
     found: Run = runs_for(request.user).select_related("updated_by", "job").get(id=run_id)
     return found
 

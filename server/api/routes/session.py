@@ -11,9 +11,9 @@ from ninja import Router
 from ninja.errors import HttpError
 from ninja.utils import check_csrf
 
-from accounts.models import Member
 from api.limits import PASSWORD_CHANGES, SIGN_INS
 from api.problems import REFUSALS, StaleToken
+from api.request import MemberRequest
 from api.shapes import Nothing, PasswordChange, Session, SignIn, member_shape
 from yarrow.documents.errors import DocumentError
 
@@ -58,9 +58,9 @@ def sign_out(request: HttpRequest) -> Session:
     throttle=[PASSWORD_CHANGES],
     operation_id="change_password",
 )
-def change_password(request: HttpRequest, body: PasswordChange) -> Nothing:
+def change_password(request: MemberRequest, body: PasswordChange) -> Nothing:
     """Change the password of the member who is signed in; other sessions end."""
-    member: Member = request.user
+    member = request.user
     if not member.check_password(body.current):
         raise DocumentError("current", "the password that you signed in with")
     if body.new.strip().casefold() in (member.username.casefold(), member.shown_name.casefold()):

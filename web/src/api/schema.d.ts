@@ -2527,8 +2527,7 @@ export interface components {
             feature: number;
             /** Radius */
             radius: number;
-            /** Role */
-            role: string;
+            role: components["schemas"]["Role"];
             /** Roll */
             roll: number;
             /** Vertex */
@@ -3015,6 +3014,12 @@ export interface components {
             /** Version */
             version: number;
         };
+        /**
+         * Role
+         * @description The part that a vertex has. Its text stands in plans (docs/run-file.md) and stays.
+         * @enum {string}
+         */
+        Role: "near" | "far" | "outer-near" | "saddle-centre" | "outer-far" | "turn" | "kick" | "corner" | "shot" | "end";
         /**
          * Rule
          * @description A rule in words, with where it is written.
