@@ -103,7 +103,7 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.see("[data-hole]")
     _save(browser, "box")
     _open(browser, address, "Press hall feed, bay 2")
-    browser.press("Yours")
+    browser.press("My benders")
     browser.press("Change")
     browser.see_text("known to ±", "[role=dialog]")
     _save(browser, "crib")

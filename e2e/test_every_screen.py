@@ -101,7 +101,7 @@ class EveryScreen(PageTest):
         browser.keys("du")
         browser.see("[role=option]")
         self.check(browser, "candidates, and a line half typed")
-        browser.press("Yours")
+        browser.press("My benders")
         browser.see_text("In hand", "[role=dialog]")
         self.check(browser, "the crew's benders")
         browser.press("Change")

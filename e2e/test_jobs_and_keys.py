@@ -49,7 +49,7 @@ class Jobs(PageTest):
         run.refresh_from_db()
         self.assertIsNotNone(run.removed_at)
         self.assertEqual(run.revisions.count(), 1)
-        browser.press("Bring it back")
+        browser.press("Restore")
         browser.see_marks("25 9/16", "34 1/4", "72 11/16")
 
     def test_a_run_is_renamed_where_its_name_stands(self) -> None:

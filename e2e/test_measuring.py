@@ -69,7 +69,7 @@ class Measuring(PageTest):
         browser.chord(Keys.ALT, Keys.ARROW_UP)
         browser.until(lambda: browser.value("walk[0].label") == "back to the column", "it moved up")
         browser.press("Line 1: move")
-        browser.press("Later")
+        browser.press("Move down")
         browser.until(lambda: browser.value("walk[0].label") == "filler guard", "it moved down")
         browser.press("Line 3: move")
         browser.press("Remove")
@@ -103,7 +103,7 @@ class Measuring(PageTest):
         browser = self.browser
         self.open_run("Press hall feed, bay 2")
         browser.press("Printed table", "[role=radio]")
-        browser.see_text("Printed marks come out as")
+        browser.see_text("By the printed marks, it measures")
         browser.see_text("Exact marks: 25 9/16, 34 1/4, 72 11/16")
 
 

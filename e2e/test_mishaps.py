@@ -121,7 +121,7 @@ class Mishaps(PageTest):
         browser.see_text("Saved", "[role=status]")
         browser.press("More")
         browser.press("History")
-        browser.press("Bring back")
+        browser.press("Restore")
         browser.until(lambda: browser.value("walk[0].at") == "33", "as it was")
         browser.see_marks(*MARKS)
 

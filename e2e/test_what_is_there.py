@@ -83,7 +83,7 @@ class WhatIsThere(PageTest):
         browser.write("stand_off", "12")
         browser.see("[data-finding=stand-off-taken]")
         browser.until(lambda: browser.marks() != before, "other marks")
-        browser.press("Worked by")
+        browser.press("Marking")
         browser.press("Chart", "[role=option]")
         browser.see_text("Saved", "[role=status]")
         browser.press("Sheet")
@@ -93,7 +93,7 @@ class WhatIsThere(PageTest):
         browser = self.browser
         self.open_run("Press hall feed, bay 2")
         exact = browser.marks()
-        browser.press("Yours")
+        browser.press("My benders")
         browser.press("Add a bender")
         for label, value in (
             ("Name", "Shed bender"),
@@ -111,7 +111,7 @@ class WhatIsThere(PageTest):
         browser.see_text("Shed bender", "[aria-label=Bender]")
         browser.see_text("spur", "tr[data-mark='0']")
         self.assertEqual(browser.marks(), exact)
-        browser.press("Yours")
+        browser.press("My benders")
         browser.see_text("Shed bender", "[role=dialog]")
 
     def labelled(self, label: str) -> object:

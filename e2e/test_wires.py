@@ -66,7 +66,7 @@ class OfARun(PageTest):
         browser.see_text("3 bends", "[data-verdict]")
         before = browser.see("[data-fill]").text
         browser.press("Line 1: move")
-        browser.press("Remove")
+        browser.press("Remove", "[role=menuitem]")
         browser.see_text("2 bends", "[data-verdict]")
         browser.until(lambda: browser.see("[data-fill]").text != before, "another share")
 
@@ -105,7 +105,7 @@ class OfARun(PageTest):
             ),
             "phase colours, now that they are asked for",
         )
-        browser.press("Take this circuit out")
+        browser.press("Remove this circuit")
         browser.see("svg[data-packed='5']")
         browser.press("Add wire")
         browser.press("An oval cable", "[role=menuitem]")

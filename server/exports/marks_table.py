@@ -62,7 +62,7 @@ def comes_out(drawing: Drawing, plan: Plan, room: Room) -> float:
     left, top, right, bottom = room
     if not plan.dimensions:
         return top
-    drawing.text(left, top, "what these marks come out as, by line", 2.7, colour=SOFT)
+    drawing.text(left, top, "as marked, it measures, by line", 2.7, colour=SOFT)
     rows = max(int((bottom - top - 3) / _ROW), 3)
     columns = 1 if len(plan.dimensions) <= rows else 2
     width = (right - left + 4) / columns
@@ -72,8 +72,7 @@ def comes_out(drawing: Drawing, plan: Plan, room: Room) -> float:
         x, base = left + column * width, top + 5 + row * _ROW
         name = f"{dimension.feature + 1} {_FIELDS.get(dimension.field, dimension.field)}"
         drawing.text(x, base, name, 2.7, colour=SOFT)
-        true = dimension.off_text == "0"
-        told = "true" if true else dimension.off_text
+        colour = SOFT if dimension.off_text == "0" else AMBER
         drawing.reading(x + width - 14, base, dimension.asked_text, 3, anchor="end")
-        drawing.text(x + width - 12.6, base, told, 2.7, colour=SOFT if true else AMBER)
+        drawing.text(x + width - 12.6, base, dimension.off_text, 2.7, colour=colour)
     return top + 5 + (min(len(shown), rows) - 1) * _ROW

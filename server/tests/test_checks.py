@@ -160,7 +160,7 @@ class OnPaper(CrewTest):
                     said = words(sheet)
                     self.assertIn(share, said)
                     self.assertIn("It goes in" if plan.wires.fits else "It does not go in", said)
-                    self.assertIn("says nothing about heat", said)
+                    self.assertIn("does not cover ampacity", said)
                     self.assertIn("local code and the inspector decide", said)
                     for part in plan.wires.fill.conductors:
                         self.assertIn(f"{part.count} × {part.name}", said)

@@ -120,7 +120,7 @@ class WhatItSays(unittest.TestCase):
         for count, percent in factors.items():
             result = by_area(wire(count, "14"), size="2")
             self.assertEqual(result.heat.percent, percent)
-            self.assertIn("says nothing about heat", said(result, "heat-is-separate").text)
+            self.assertIn("does not cover ampacity", said(result, "heat-is-separate").text)
             self.assertIn("310.15(C)(1)", result.heat.source)
 
     def test_the_rule_its_edition_and_its_source_are_told(self) -> None:

@@ -105,7 +105,7 @@ def fill_findings(
             )
         )
     found += method.findings(holder)
-    text = f"Fill says nothing about heat. {result.heat.text} Local code decides."
+    text = f"Fill does not cover ampacity. {result.heat.text} Local code decides."
     found.append(Finding("note", "heat-is-separate", text, source=result.heat.source))
     return tuple(found)
 

@@ -45,7 +45,7 @@ def reason(order: Order, found: Sequence[Order], words: Words) -> str:
             return "The half-bent pipe meets what is below it the least often."
         return "The pipe is turned and carried the least."
     if order.works < first.works:
-        return "The bender lacks room, or is met."
+        return "Too little straight for the bender, or the pipe hits something."
     hangs = order.cost[2] - first.cost[2]
     if hangs > 0:
         return f"Hangs too low at {hangs} more bend{'s' if hangs > 1 else ''}."

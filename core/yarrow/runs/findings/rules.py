@@ -143,7 +143,7 @@ def stand_off_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
                     "error",
                     "stand-off-carries",
                     f"Spacers of {words.length(float(carried))} carry the pipe past "
-                    f"{words.length(float(rise))} already. Take this line out, or say that its "
+                    f"{words.length(float(rise))} already. Remove this line, or say that its "
                     "rise was measured from the pipe.",
                     feature,
                     f"walk[{feature}].rise_from",

@@ -84,7 +84,7 @@ function Opened({ box, drafts, tabs }: Props) {
                   { label: "History", run: () => setHistory(true) },
                   {
                     label: "Forget what is told of it",
-                    hint: "it can be brought back",
+                    hint: "it can be restored",
                     run: () => void forget(),
                   },
                 ]}

@@ -30,7 +30,7 @@ export function Rows<T>({ title, add, rows, fresh, onChange, children }: Props<T
               at,
             )}
           </div>
-          <IconButton label="Take this out" onClick={() => onChange(rows.toSpliced(at, 1))}>
+          <IconButton label="Remove" onClick={() => onChange(rows.toSpliced(at, 1))}>
             <Icon name="close" className="size-4" />
           </IconButton>
         </div>

@@ -60,7 +60,7 @@ export default function ScheduleCheck() {
           disabled={state.kind === "working"}
           onFile={(file) => void check(file, file.name)}
         >
-          Bring a schedule in
+          Import a schedule
         </FileButton>
         <Button
           weight="quiet"

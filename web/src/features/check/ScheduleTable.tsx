@@ -83,8 +83,7 @@ export function ScheduleTable({ name, rows }: Props) {
         </div>
       ) : null}
       <p className="text-xs text-soft">
-        Fill says nothing about heat: grouping and derating are a question of their own. Local code
-        decides.
+        Fill does not cover ampacity: grouping and derating are checked apart. Local code decides.
       </p>
     </section>
   );

@@ -38,8 +38,8 @@ export function RemovedList({ title, things, bringBack }: Props) {
                 version {thing.version}, removed {moment(thing.removed_at)}
               </span>
             </span>
-            <Button aria-label={`Bring back ${thing.name}`} onClick={() => attempt(thing)}>
-              Bring back
+            <Button aria-label={`Restore ${thing.name}`} onClick={() => attempt(thing)}>
+              Restore
             </Button>
           </li>
         ))}

@@ -69,14 +69,14 @@ export function VersionList<D, Detail>(props: VersionProps<D, Detail>) {
               {moment(saved_at)}
               <span className="block text-sm text-soft">
                 {saved_by}
-                {restored_from ? `, brought back from ${restored_from}` : ""}
+                {restored_from ? `, restored from ${restored_from}` : ""}
               </span>
             </span>
             {version === baseVersion ? (
               <span className="text-sm text-soft">this one</span>
             ) : (
               <Button disabled={unsaved} onClick={() => void restore(version)}>
-                Bring back
+                Restore
               </Button>
             )}
           </li>

@@ -167,7 +167,7 @@ function Removed() {
       className="mb-4 flex items-center gap-4 border-l-3 border-strong-line bg-paper px-3 py-2"
     >
       {removed.name} was removed.
-      <Button onClick={() => void bringBack()}>Bring it back</Button>
+      <Button onClick={() => void bringBack()}>Restore</Button>
     </p>
   );
 }

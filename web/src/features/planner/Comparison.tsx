@@ -14,7 +14,7 @@ export function Comparison({ plan }: { plan: Plan }) {
   return (
     <section className="border-t border-line px-4 pt-3">
       <h2 className="pb-1 text-sm font-semibold text-soft">
-        {printed ? "Printed marks come out as" : "Rounded marks come out as"}
+        {printed ? "By the printed marks, it measures" : "As marked, it measures"}
       </h2>
       <table className="w-full text-sm">
         <thead className="text-left text-soft">
@@ -58,7 +58,7 @@ function Off({ dimension }: { dimension: Dimension | undefined }) {
   const off = dimension?.off_text ?? "";
   return (
     <td className={`text-right font-semibold ${off === "0" ? "text-soft" : "text-amber"}`}>
-      {off === "0" ? "true" : <Reading text={off} />}
+      <Reading text={off} />
     </td>
   );
 }

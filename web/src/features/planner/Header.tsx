@@ -103,7 +103,7 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
               { label: "The stick (SVG)", run: () => open_("stick.svg") },
               { label: "Copy this run", run: attempt(copy) },
               { label: "Shortcuts", key: "?", run: showShortcuts },
-              { label: "Remove this run", hint: "it can be brought back", run: attempt(remove) },
+              { label: "Remove this run", hint: "it can be restored", run: attempt(remove) },
             ]}
           />
           <span className="max-desk:hidden">

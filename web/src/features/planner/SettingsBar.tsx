@@ -84,7 +84,7 @@ export const SettingsBar = memo(function SettingsBar() {
           onClick={() => setCrib(true)}
           className="font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
         >
-          Yours
+          My benders
         </button>
         <CribDialog
           open={crib}
@@ -94,10 +94,10 @@ export const SettingsBar = memo(function SettingsBar() {
           use={(next) => change(set("bender", next))}
         />
       </Setting>
-      <Setting label="Worked by">
+      <Setting label="Marking">
         <Select
           look="word"
-          label="Worked by"
+          label="Marking"
           value={way ?? usual ?? "mark"}
           options={Object.entries(WAY).map(([value, label]) => ({ value, label }))}
           onChange={(value) => change(set("way", value as Way))}

@@ -34,7 +34,7 @@ export function StartLine() {
           path="start.allowance"
           label="Pipe beyond the start's face"
           value={start?.allowance}
-          placeholder="its own"
+          placeholder="by fitting"
           onChange={(text, burst) =>
             change((before) => withoutEmptyAllowance(setStart({ allowance: text })(before)), burst)
           }

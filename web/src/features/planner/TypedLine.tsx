@@ -101,7 +101,7 @@ export function TypedLine() {
       <div
         id={list}
         role="listbox"
-        aria-label="How it could go on"
+        aria-label="Suggestions"
         className={classes(
           "mt-1 rounded-md border border-line bg-paper p-1",
           offered.length === 0 && "hidden",

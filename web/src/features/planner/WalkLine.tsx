@@ -51,14 +51,14 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
 
   const moves = [
     {
-      label: "Earlier",
+      label: "Move up",
       key: "Alt Up",
       run: () => move(-1),
       cursor: fieldAt(index - 1),
       disabled: index === 0,
     },
     {
-      label: "Later",
+      label: "Move down",
       key: "Alt Down",
       run: () => move(1),
       cursor: fieldAt(index + 1),
@@ -66,7 +66,7 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
     },
   ];
   const copies = [
-    { label: "The same again", run: () => change(duplicateLine(index)) },
+    { label: "Duplicate", run: () => change(duplicateLine(index)) },
     { label: "Remove", key: "Alt Backspace", run: () => change(removeLine(index)) },
   ];
 

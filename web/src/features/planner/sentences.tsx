@@ -309,7 +309,7 @@ function EndSentence(props: SentenceProps<"end">) {
           {...props}
           field="allowance"
           label="Pipe beyond the end's face"
-          placeholder="its own"
+          placeholder="by fitting"
         />
         <From {...props} />
       </p>

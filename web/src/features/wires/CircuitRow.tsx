@@ -88,7 +88,7 @@ export function CircuitRow({ circuit, problem, onChange, onRemove }: Props) {
             onChange={(count) => onChange({ travellers: Number(count) })}
           />
         </div>
-        <IconButton label="Take this circuit out" onClick={onRemove}>
+        <IconButton label="Remove this circuit" onClick={onRemove}>
           <Icon name="close" className="size-4" />
         </IconButton>
       </div>

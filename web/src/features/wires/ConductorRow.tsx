@@ -39,7 +39,7 @@ export function ConductorRow(props: Props) {
         />
         <span className="text-soft">×</span>
         <Kind conductor={conductor} onChange={onChange} />
-        <IconButton label="Take this out" className="ml-auto" onClick={onRemove}>
+        <IconButton label="Remove" className="ml-auto" onClick={onRemove}>
           <Icon name="close" className="size-4" />
         </IconButton>
       </div>

@@ -1,0 +1,12 @@
+"""Words that were changed on purpose since the answers were recorded, from what to what."""
+
+from __future__ import annotations
+
+CHANGED: tuple[tuple[str, str], ...] = (
+    ("Fill says nothing about heat.", "Fill does not cover ampacity."),
+    (
+        "The bender lacks room, or is met.",
+        "Too little straight for the bender, or the pipe hits something.",
+    ),
+    ("Take this line out, or say", "Remove this line, or say"),
+)
