@@ -7,11 +7,12 @@ import io
 import unittest
 from typing import Any
 
-from hypothesis import given
+from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from core.tests.builders import end, run, turn
 from core.tests.fill.asking import by_area
+from core.tests.properties.strategies import makeable_runs
 from yarrow.catalog.wiring import uk_cables, us_wires
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.fill_file import fill_document
@@ -27,6 +28,7 @@ from yarrow.documents.schedule import (
 )
 from yarrow.documents.wire_notation import read_wires_said, said_wires
 from yarrow.measure.units import Unit
+from yarrow.runs.planner import plan_run
 
 HEAD = "name,type,size,length,bends,wires"
 
@@ -244,3 +246,18 @@ class Schedules(unittest.TestCase):
         (read,) = read_schedule(runs_csv([row]).encode(), "in")
         again = run(turn(40), end(60), name="Feed", wires=wires_of_row(read))
         self.assertEqual(run_row(again), row)
+
+    @settings(deadline=None, max_examples=60)
+    @given(makeable_runs(), st.sampled_from(["exact", "table"]), st.sampled_from([1, 8]))
+    def test_a_row_has_the_figures_of_the_plan(
+        self, document: dict[str, Any], method: str, shorter: int
+    ) -> None:
+        asked = {"conductors": [{"count": 2, "diameter": "1/8"}]}
+        last = document["walk"][-1]
+        closer = {**last, "at": str(float(last["at"]) / shorter)}
+        document = {**document, "method": method, "wires": asked}
+        document = {**document, "walk": [*document["walk"][:-1], closer]}
+        planned, row = plan_run(read_run(document)), run_row(document)
+        told = (planned.name, planned.conduit.type, planned.conduit.size, planned.cut_length_text)
+        self.assertEqual((row.name, row.type, row.size, row.length), told)
+        self.assertEqual(row.bends, planned.wires.bends if planned.wires else 0)

@@ -20,7 +20,7 @@ from yarrow.documents.run_file import read_run
 from yarrow.documents.wire_notation import read_wires_said, said_wires
 from yarrow.fill.result import FillResult
 from yarrow.measure.units import Unit
-from yarrow.runs.planner import plan_run
+from yarrow.runs.planner import in_brief
 
 NEEDED = ("name", "type", "size", "wires")
 ASKED = ("name", "type", "size", "length", "bends", "wires", "spare", "nipple")
@@ -138,14 +138,14 @@ class RunRow:
 
 def run_row(document: dict[str, Any]) -> RunRow:
     """A run's document as a row, its wire as it is said. Raises: DocumentError."""
-    asked_run = read_run(document)
-    plan, asked = plan_run(asked_run), asked_run.setup.wires
+    survey = read_run(document)
+    run, piece, asked = survey.setup, in_brief(survey), survey.setup.wires
     return RunRow(
-        name=plan.name,
-        type=plan.conduit.type,
-        size=plan.conduit.size,
-        length=plan.cut_length_text,
-        bends=plan.wires.bends if plan.wires else 0,
+        name=run.name,
+        type=run.conduit.type,
+        size=run.conduit.size,
+        length=piece.cut_length_text,
+        bends=piece.right_angles,
         wires=said_wires(asked.conductors) if asked else "",
         spare=asked.spare if asked else 0.0,
         nipple=asked.nipple if asked else False,

@@ -52,7 +52,7 @@ from yarrow.runs.rule import by_rule
 from yarrow.runs.run import Method, Run, Survey
 from yarrow.runs.site import site_dimensions, things
 from yarrow.runs.steps import Piece, steps
-from yarrow.runs.wires import PlannedWires, bends_on, plan_wires, wire_findings
+from yarrow.runs.wires import PlannedWires, bends_on, plan_wires, right_angles, wire_findings
 from yarrow.runs.words import Words
 from yarrow.runs.working import working
 
@@ -92,8 +92,33 @@ def ask(survey: Survey) -> Asked:
     return Asked(survey, met.run, chosen.choices, met.solved, findings, words)
 
 
-def plan_asked(asked: Asked) -> Plan:
-    """The plan of a run that has bends to everything. Source: docs/geometry.md."""
+@dataclass(frozen=True, slots=True)
+class PieceInBrief:
+    """What a list of runs says of one: its cut length as it is read off a tape (empty where no pipe
+    comes of it), and the right angles that a pull meets (0 where there is no wire to pull)."""
+
+    cut_length_text: str
+    right_angles: int
+
+
+def in_brief(survey: Survey) -> PieceInBrief:
+    """A run's cut length and right angles, those of its plan, in half the time of that."""
+    asked = ask(survey)
+    run = asked.run
+    if run.method == "table":
+        # A printed cut holds where the piece can be made by it: that takes the whole plan.
+        plan = plan_asked(asked)
+        return PieceInBrief(plan.cut_length_text, plan.wires.bends if plan.wires else 0)
+    layout, pipe, _ = _straight_pipe(asked)
+    if pipe is None or not pipe.straights:
+        return PieceInBrief("", 0)
+    cut = round_to(max(pipe.cut_length, 0.0), run.round_to, run.unit, feet=True)
+    angles = right_angles(pipe, _features(layout, pipe)) if run.wires else 0
+    return PieceInBrief(cut.text, angles)
+
+
+def _straight_pipe(asked: Asked) -> tuple[Layout, StraightPipe | None, list[Finding]]:
+    """A run's pipe before any bend; None, and why among the findings, where it has none."""
     run, words = asked.run, asked.words
     layout = lay_out(run)
     findings = [
@@ -109,9 +134,16 @@ def plan_asked(asked: Asked) -> Plan:
     carried = [finding for finding in held_off if finding.level == "error"]
     disorder = carried or order_findings(run, layout, words)
     pipe = None if disorder else _developed(layout, findings)
+    return layout, pipe, [*findings, *disorder]
+
+
+def plan_asked(asked: Asked) -> Plan:
+    """The plan of a run that has bends to everything. Source: docs/geometry.md."""
+    run, words = asked.run, asked.words
+    layout, pipe, findings = _straight_pipe(asked)
     if pipe is None:
         nothing = Beside(run.method, 0.0, "", (), (), ())
-        return _plan(asked, layout, _NO_PIPE, nothing, (), (), None, [*findings, *disorder])
+        return _plan(asked, layout, _NO_PIPE, nothing, (), (), None, findings)
 
     roles = [layout.owners[corner - 1][1] for corner in pipe.corners]
     order, hooks = run_order(run, roles)
@@ -259,8 +291,13 @@ def _wires(run: Run, layout: Layout, pipe: StraightPipe, words: Words) -> Planne
     if run.wires is None or not pipe.straights:
         return None
     points = pull_points(bends_on(pipe), run.most_degrees)
-    features = [layout.owners[corner - 1][0] for corner in pipe.corners]
+    features = _features(layout, pipe)
     return plan_wires(run.wires, run.unit, pipe, layout.vertices, features, points, words)
+
+
+def _features(layout: Layout, pipe: StraightPipe) -> list[int]:
+    """The line of the walk that each bend belongs to."""
+    return [layout.owners[corner - 1][0] for corner in pipe.corners]
 
 
 def _bends(layout: Layout, pipe: StraightPipe) -> tuple[PlannedBend, ...]:
