@@ -186,11 +186,20 @@ class Browser:
         return self.see(f'[data-path="{path}"]')
 
     def write(self, path: str, text: str) -> None:
-        """Replace what is in a field of the walk."""
+        """Replace what is in a field of the walk, key by key."""
+        self._all_of(path).send_keys(text or Keys.DELETE)
+
+    def paste(self, path: str, text: str) -> None:
+        """Replace what is in a field of the walk at one stroke: between two keys, the page's answer
+        to the first may take the cursor away."""
+        self._all_of(path)
+        self.command("Input.insertText", text=text)
+
+    def _all_of(self, path: str) -> WebElement:
         field = self.field(path)
         field.click()
         field.send_keys(Keys.CONTROL, "a")
-        field.send_keys(text or Keys.DELETE)
+        return field
 
     def value(self, path: str) -> str:
         """What stands in a field of the walk."""

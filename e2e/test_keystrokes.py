@@ -97,7 +97,7 @@ class Keystrokes(PageTest):
         browser = self.browser
         run = self.open_run(PRESS_HALL)
         MemberSession.objects.all().delete()
-        browser.write("walk[0].at", "35")
+        browser.paste("walk[0].at", "35")
         browser.see_text("Your session has ended", "[role=dialog]")
         self.assertEqual(self.at(run), "33")
         browser.see("[role=dialog] input[type=password]").send_keys(PASSWORD)
@@ -117,7 +117,7 @@ class Keystrokes(PageTest):
             self.sign_in(name)
             browser.driver.close()
             browser.driver.switch_to.window(first)
-            browser.write("walk[0].at", "35" if name == "wren" else "36")
+            browser.paste("walk[0].at", "35" if name == "wren" else "36")
             if name == "wren":
                 browser.see_text("Saved", "[role=status]")
         browser.see_text("Your session has ended", "[role=dialog]")
