@@ -6,7 +6,7 @@ from pathlib import Path
 from typing import Any
 from urllib.parse import urlsplit
 
-from e2e.browser import PHONE, Browser
+from e2e.browser import PHONE
 from e2e.case import PageTest
 
 AXE = Path(__file__).resolve().parent.parent / "web" / "node_modules" / "axe-core" / "axe.min.js"
@@ -15,8 +15,8 @@ AXE = Path(__file__).resolve().parent.parent / "web" / "node_modules" / "axe-cor
 class EveryScreen(PageTest):
     on_a_phone = False
 
-    def readable(self, browser: Browser, screen: str, options: dict[str, Any]) -> None:
-        result = browser.driver.execute_async_script(
+    def readable(self, screen: str, options: dict[str, Any]) -> None:
+        result = self.browser.driver.execute_async_script(
             "axe.run(document, arguments[0]).then(arguments[1])",
             {"resultTypes": ["violations"], **options},
         )
@@ -26,15 +26,16 @@ class EveryScreen(PageTest):
         ]
         self.assertEqual(found, [], screen)
 
-    def check(self, browser: Browser, screen: str) -> None:
+    def check(self, screen: str) -> None:
+        browser = self.browser
         if not browser.driver.execute_script("return 'axe' in window"):
             browser.driver.execute_script(AXE.read_text())
-        self.readable(browser, screen, {})
+        self.readable(screen, {})
         # The colours of a phone are those of a desk.
         if not self.on_a_phone:
             browser.theme("dark")
             browser.see("[data-theme=dark]")
-            self.readable(browser, f"{screen}, in the dark", {"runOnly": ["color-contrast"]})
+            self.readable(f"{screen}, in the dark", {"runOnly": ["color-contrast"]})
             browser.theme("light")
             browser.see("[data-theme=light]")
         self.assertEqual(browser.complaints(), [], screen)
@@ -60,31 +61,32 @@ class EveryScreen(PageTest):
         )
         self.browser.until(lambda: self.browser.ask("return !left.isConnected"), path)
 
-    def tour(self, browser: Browser) -> None:
-        self.go("/", browser)
+    def tour(self) -> None:
+        browser = self.browser
+        self.go("/")
         browser.see("form")
-        self.check(browser, "sign in")
-        self.sign_in(browser=browser)
+        self.check("sign in")
+        self.sign_in()
         browser.see("main li")
-        self.check(browser, "jobs")
+        self.check("jobs")
         run = self.run_named("Bottling line drop")
         self.follow(f"/jobs/{run.job_id}")
         browser.see("main li")
-        self.check(browser, "job")
+        self.check("job")
         self.follow(f"/runs/{run.id}")
         browser.see("[data-stick-mark]")
-        self.check(browser, "planner")
+        self.check("planner")
         browser.write("walk[0].rise", "1")
         browser.see("[data-finding=arcs-overlap]")
-        self.check(browser, "planner with an error")
+        self.check("planner with an error")
         browser.write("walk[0].rise", "1 1/")
         browser.see("[role=alert]")
-        self.check(browser, "planner with a half typed number")
+        self.check("planner with a half typed number")
         browser.press("More")
         browser.see("[role=menu]")
         browser.press("Shortcuts")
         browser.see("[role=dialog]")
-        self.check(browser, "shortcuts")
+        self.check("shortcuts")
         met = self.run_named("Framed office, as the tape met it")
         self.follow(f"/runs/{met.id}")
         browser.see("[data-stick-mark]")
@@ -92,7 +94,7 @@ class EveryScreen(PageTest):
             browser.press("Marks", "nav [role=radio]")
         browser.press("Steps", "[role=radio]")
         browser.see("[data-step]")
-        self.check(browser, "steps")
+        self.check("steps")
         if self.on_a_phone:
             browser.press("Walk", "nav [role=radio]")
         browser.see("[data-compare='1']").click()
@@ -100,13 +102,13 @@ class EveryScreen(PageTest):
         browser.see("[data-typed-line]").click()
         browser.keys("du")
         browser.see("[role=option]")
-        self.check(browser, "candidates, and a line half typed")
+        self.check("candidates, and a line half typed")
         browser.press("My benders")
         browser.see_text("In hand", "[role=dialog]")
-        self.check(browser, "the crew's benders")
+        self.check("the crew's benders")
         browser.press("Change")
         browser.see_text("known to", "[role=dialog]")
-        self.check(browser, "a bender of one's own")
+        self.check("a bender of one's own")
         bank = self.run_named("Bottling feeds, a bank of five")
         self.follow(f"/runs/{bank.id}")
         browser.see("[data-stick-mark]")
@@ -114,10 +116,10 @@ class EveryScreen(PageTest):
             browser.press("Shape", "nav [role=radio]")
         browser.press("Rack", "[role=radio]")
         browser.see("[data-rack-mark]")
-        self.check(browser, "a rack")
+        self.check("a rack")
         browser.press("Pipe 2 as built")
         browser.see("[role=dialog]")
-        self.check(browser, "a pipe as it was built")
+        self.check("a pipe as it was built")
         wired = self.run_named("Cellar main, over the water pipe")
         self.follow(f"/runs/{wired.id}")
         browser.see("[data-stick-mark]")
@@ -126,31 +128,31 @@ class EveryScreen(PageTest):
         browser.press("Wires", "[role=radio]")
         browser.see("[data-verdict=full]")
         browser.see("svg[data-packed]")
-        self.check(browser, "the wires of a run")
+        self.check("the wires of a run")
         for what in ("conduit", "trunking", "box", "pullbox", "holes"):
             self.follow(f"/check/{what}")
             browser.see("[data-verdict]")
-            self.check(browser, f"quick check, {what}")
+            self.check(f"quick check, {what}")
         self.follow("/check/schedule")
         browser.press("Try the example")
         browser.see("[data-schedule]")
-        self.check(browser, "a schedule")
+        self.check("a schedule")
         self.follow(f"/jobs/{run.job_id}/box?name=Press%20hall%20junction")
         browser.see("[data-met]")
-        self.check(browser, "a box of a job")
+        self.check("a box of a job")
         self.follow(f"/runs/{bank.id}/sheet")
         browser.see("[data-sheet] svg")
         browser.press("The rack", "[role=radio]")
         browser.see_text("least air", "[data-sheet]")
-        self.check(browser, "sheet")
+        self.check("sheet")
 
     def test_at_a_desk(self) -> None:
-        self.tour(self.browser)
+        self.tour()
 
     def test_on_a_phone(self) -> None:
         self.browser.resize(PHONE)
         self.on_a_phone = True
-        self.tour(self.browser)
+        self.tour()
 
     def test_the_password_is_changed_and_the_door_shut_behind(self) -> None:
         browser = self.browser

@@ -78,10 +78,10 @@ class PublicDoor(unittest.TestCase):
         self.assertEqual(beyond["steps"], [])
 
     def test_tables_have_a_row_a_mark_and_a_row_a_bend(self) -> None:
-        self.assertEqual(len(yarrow.plan_as(TURN, "csv").splitlines()), 1 + 1)
-        self.assertEqual(len(yarrow.plan_as(TURN, "bends").splitlines()), 1 + 1 + 1)
-        self.assertIn(yarrow.plan(TURN)["cut_length_text"], yarrow.plan_as(TURN, "text"))
-        self.assertEqual(len(yarrow.rack_as_csv(RACK).splitlines()), 1 + 2 * 2)
+        self.assertEqual(len(yarrow.plan_as(TURN, "csv").text.splitlines()), 1 + 1)
+        self.assertEqual(len(yarrow.plan_as(TURN, "bends").text.splitlines()), 1 + 1 + 1)
+        self.assertIn(yarrow.plan(TURN)["cut_length_text"], yarrow.plan_as(TURN, "text").text)
+        self.assertEqual(len(yarrow.rack_as_csv(RACK).text.splitlines()), 1 + 2 * 2)
 
     def test_its_types_are_for_everyone(self) -> None:
         self.assertTrue((Path(yarrow.__file__).parent / "py.typed").is_file())

@@ -12,7 +12,7 @@ be made is an answer with a finding; only what can't be read is an error. Nothin
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from typing import Any, Literal
+from typing import Any, Literal, NamedTuple
 
 from yarrow.documents.bender_file import bender_numbers
 from yarrow.documents.bends_file import fold_document
@@ -37,6 +37,7 @@ __version__ = "0.1.0"
 __all__ = [
     "DocumentError",
     "TableError",
+    "Written",
     "bender",
     "box",
     "can_be_made",
@@ -73,15 +74,23 @@ def plan(document: Document) -> Answer:
     return plain(plan_run(read_run(document)))
 
 
-def plan_as(document: Document, form: Literal["text", "csv", "bends"]) -> str:
+class Written(NamedTuple):
+    """An answer as lines of ``text``, lengths in the document's units, and whether nothing in it is
+    an error."""
+
+    text: str
+    can_be_made: bool
+
+
+def plan_as(document: Document, form: Literal["text", "csv", "bends"]) -> Written:
     """A run's plan to read at the bench, its marks as a table, or its bends as one.
 
     Args: document, a run; form, ``text``; ``csv``, a row a mark; ``bends``, a row a bend.
-    Returns: lines of text, lengths in the run's units.
     Raises: DocumentError.
     """
     forms = {"text": plan_text, "csv": marks_csv, "bends": bend_table_csv}
-    return forms[form](plan_run(read_run(document)))
+    made = plan_run(read_run(document))
+    return Written(forms[form](made), made.can_be_made)
 
 
 def handle(document: Document) -> Answer:
@@ -104,14 +113,14 @@ def rack(document: Document) -> Answer:
     return plain(plan_rack(read_run(document)))
 
 
-def rack_as_csv(document: Document) -> str:
+def rack_as_csv(document: Document) -> Written:
     """A rack's marks as a table, a row a mark of every pipe.
 
     Args: document, a run with ``rack``.
-    Returns: lines of text, lengths in the run's units.
     Raises: DocumentError.
     """
-    return _rack_csv(plan_rack(read_run(document)))
+    made = plan_rack(read_run(document))
+    return Written(_rack_csv(made), made.can_be_made)
 
 
 def fold(document: Document) -> Answer:

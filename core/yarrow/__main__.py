@@ -98,12 +98,17 @@ def _told(answer: dict[str, Any]) -> int:
     return 0 if yarrow.can_be_made(answer) else 3
 
 
+def _written(answer: yarrow.Written) -> int:
+    """Print an answer that is text. Returns the exit status."""
+    sys.stdout.write(answer.text)
+    return 0 if answer.can_be_made else 3
+
+
 def _plan(options: argparse.Namespace) -> int:
     document = _document(options.file)
     if options.format == "json":
         return _told(yarrow.plan(document))
-    sys.stdout.write(yarrow.plan_as(document, options.format))
-    return 0 if yarrow.can_be_made(yarrow.plan(document)) else 3
+    return _written(yarrow.plan_as(document, options.format))
 
 
 def _handle(options: argparse.Namespace) -> int:
@@ -116,8 +121,7 @@ def _rack(options: argparse.Namespace) -> int:
     document = _document(options.file)
     if options.format == "json":
         return _told(yarrow.rack(document))
-    sys.stdout.write(yarrow.rack_as_csv(document))
-    return 0 if yarrow.can_be_made(yarrow.rack(document)) else 3
+    return _written(yarrow.rack_as_csv(document))
 
 
 CHECKS: dict[str, tuple[Callable[[dict[str, Any]], dict[str, Any]], str]] = {

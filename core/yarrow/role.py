@@ -56,11 +56,6 @@ class Role(StrEnum):
         """How many bends further along the bend is that this one makes a pair with; 0 for none."""
         return {Role.NEAR: 1, Role.FAR: -1, Role.OUTER_NEAR: 2, Role.OUTER_FAR: -2}.get(self, 0)
 
-    @property
-    def leaves_parallel(self) -> bool:
-        """Whether, its pair made, the pipe goes on beside the line that it came along."""
-        return self in (Role.NEAR, Role.FAR)
-
 
 SADDLE = (Role.OUTER_NEAR, Role.SADDLE_CENTRE, Role.OUTER_FAR)
 """A 3-bend saddle, whose bends are made one after the other whatever the order."""

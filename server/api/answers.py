@@ -6,6 +6,7 @@ import json
 from typing import Any
 
 from django.http import HttpResponse
+from ninja.responses import NinjaJSONEncoder
 
 
 def answered(answer: dict[str, Any]) -> HttpResponse:
@@ -13,5 +14,10 @@ def answered(answer: dict[str, Any]) -> HttpResponse:
 
     Raises: ValueError, where a number in it is none.
     """
-    text = json.dumps(answer, allow_nan=False, separators=(",", ":"))
-    return HttpResponse(text.encode(), content_type="application/json")
+    return HttpResponse(strict_json(answer), content_type="application/json")
+
+
+def strict_json(answer: Any) -> bytes:
+    """JSON with no blank that need not be there. Raises: ValueError, for NaN and Infinity."""
+    text = json.dumps(answer, cls=NinjaJSONEncoder, allow_nan=False, separators=(",", ":"))
+    return text.encode()

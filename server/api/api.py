@@ -13,6 +13,7 @@ from ninja.renderers import BaseRenderer
 from ninja.responses import NinjaJSONEncoder
 from ninja.security import SessionAuth
 
+from api.answers import strict_json
 from api.problems import handle_problems
 from api.routes import boxes, checks, crib, jobs, planning, runs, session
 from yarrow import __version__
@@ -35,8 +36,7 @@ class StrictRenderer(BaseRenderer):
 
     def render(self, request: HttpRequest, data: Any, *, response_status: int) -> bytes:
         """The answer's bytes."""
-        text = json.dumps(data, cls=NinjaJSONEncoder, allow_nan=False, separators=(",", ":"))
-        return text.encode()
+        return strict_json(data)
 
 
 class MemberAuth(SessionAuth):

@@ -84,7 +84,7 @@ class Offset:
         """A ledge from where it must be cleared to the next line; unknown where it is not full."""
         if self.of != "full":
             return None
-        extent = spot.up_to_next(spot.reached)
+        extent = spot.up_to_next(spot.reached_place)
         return spot.passed_over(
             "ledge", self.label, 0.0, extent, self.rise, self.toward, self.rise_from
         )

@@ -125,7 +125,11 @@ class Spot:
         near = along(top, frame.ahead, begins)
         return SiteObject(kind, label, near, frame.ahead, side, extent, float(rise))
 
-    def up_to_next(self, begins: Vector) -> float:
-        """From a place of the leg to the next line; at least as wide as the pipe."""
-        reached = dot(subtract(begins, self.leg.origin), self.leg.frame.ahead)
-        return max(self.next_begins - reached, self.pipe.diameter)
+    @property
+    def reached_place(self) -> float:
+        """How far along the leg the place lies that its number leads to."""
+        return dot(subtract(self.reached, self.leg.origin), self.leg.frame.ahead)
+
+    def up_to_next(self, begins: float) -> float:
+        """From a place along the leg to the next line; at least as wide as the pipe."""
+        return max(self.next_begins - begins, self.pipe.diameter)

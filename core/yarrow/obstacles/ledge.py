@@ -11,13 +11,13 @@ from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.bends.registry import Line
 from yarrow.bends.straight import Straight
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.obstacle import Section, Setting, StandsAlone
+from yarrow.obstacles.obstacle import Section, Setting, UsualAngles
 from yarrow.obstacles.outline import Block
 from yarrow.obstacles.over import Hump
 
 
 @dataclass(frozen=True, slots=True)
-class Ledge(StandsAlone):
+class Ledge(UsualAngles):
     """``at`` is its face, ``height`` the step; ``clearance`` is 0 where the pipe lies on it."""
 
     at: Fraction
@@ -39,7 +39,7 @@ class Ledge(StandsAlone):
     def site_object(self, spot: Spot) -> SiteObject | None:
         """From its face to the next line."""
         begins = spot.leg.place(float(self.at), self.measured_from)
-        extent = max(spot.next_begins - begins, spot.pipe.diameter)
+        extent = spot.up_to_next(begins)
         return spot.standing("ledge", self.label, begins, extent, self.height, self.toward)
 
     def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
@@ -50,6 +50,14 @@ class Ledge(StandsAlone):
     def leads_in(self) -> bool:
         """Going in leads into the surface that it stands on."""
         return self.toward == "in"
+
+    def lift(self, kind: str, angle: float, setting: Setting) -> float:
+        """None: the pipe stays up on it."""
+        return 0.0
+
+    def crossing(self) -> Hump | None:
+        """It is not come down behind."""
+        return None
 
     def joined_to(self, first: Hump, leg: Leg, most_apart: float) -> tuple[str, Hump] | None:
         """An offset that is up before the first thing and stays up on the ledge, where that is at

@@ -91,29 +91,35 @@ class Obstacle(OnSite, Protocol):
         """
 
 
-class StandsAlone:
-    """What is answered by itself, at usual angles, without sides that have to be cleared."""
+class UsualAngles:
+    """What is answered at usual angles, however much of the leg its bends take."""
 
     __slots__ = ()
     pick_field: ClassVar[Literal["pick", "angle"]] = "pick"
-
-    @property
-    def leads_in(self) -> bool:
-        """It does not stand on the surface."""
-        return False
 
     @property
     def room_given(self) -> Fraction | None:
         """Nothing was said."""
         return None
 
-    def lift(self, kind: str, angle: float, setting: Setting) -> float:
-        """None."""
-        return 0.0
-
     def further_angles(self, setting: Setting) -> tuple[tuple[str, float], ...]:
         """None."""
         return ()
+
+
+class StandsAlone(UsualAngles):
+    """What bends are put to by itself, and which has no sides that have to be cleared."""
+
+    __slots__ = ()
+
+    @property
+    def leads_in(self) -> bool:
+        """It does not stand on the surface."""
+        return False
+
+    def lift(self, kind: str, angle: float, setting: Setting) -> float:
+        """None."""
+        return 0.0
 
     def crossing(self) -> Hump | None:
         """It is not gone over."""

@@ -13,7 +13,7 @@ from yarrow.bends.saddle3 import Saddle3
 from yarrow.bends.saddle4 import Saddle4
 from yarrow.bends.straight import Straight
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.obstacle import Section, Setting, StandsAlone, exact
+from yarrow.obstacles.obstacle import Section, Setting, UsualAngles, exact
 from yarrow.obstacles.outline import Block, Round
 
 SMALL_LIFT = 0.15
@@ -128,7 +128,7 @@ class Hump:
         return Section(self.toward, Block(place, place + float(self.width), top))
 
 
-class GoneOver(StandsAlone, ABC):
+class GoneOver(UsualAngles, ABC):
     """What everything that is gone over has in common: it answers by its hump."""
 
     __slots__ = ()

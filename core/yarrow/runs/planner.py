@@ -112,9 +112,8 @@ def in_brief(survey: Survey) -> PieceInBrief:
     layout, pipe, _ = _straight_pipe(asked)
     if pipe is None or not pipe.straights:
         return PieceInBrief("", 0)
-    cut = round_to(max(pipe.cut_length, 0.0), run.round_to, run.unit, feet=True)
     angles = right_angles(pipe, _features(layout, pipe)) if run.wires else 0
-    return PieceInBrief(cut.text, angles)
+    return PieceInBrief(_cut_text(run, pipe.cut_length), angles)
 
 
 def _straight_pipe(asked: Asked) -> tuple[Layout, StraightPipe | None, list[Finding]]:
@@ -263,9 +262,7 @@ def _plan(
             run.bender.springback.typical,
         ),
         cut_length=cut_length,
-        cut_length_text=round_to(cut_length, run.round_to, run.unit, feet=True).text
-        if pipe.straights
-        else "",
+        cut_length_text=_cut_text(run, cut_length) if pipe.straights else "",
         path=layout.vertices,
         first_toward=pipe.first_toward,
         bends=_bends(layout, pipe),
@@ -284,6 +281,10 @@ def _plan(
         worked=run.worked,
         findings=tuple(sorted(findings, key=lambda f: _GRAVEST_FIRST[f.level])),
     )
+
+
+def _cut_text(run: Run, cut_length: float) -> str:
+    return round_to(max(cut_length, 0.0), run.round_to, run.unit, feet=True).text
 
 
 def _wires(run: Run, layout: Layout, pipe: StraightPipe, words: Words) -> PlannedWires | None:

@@ -9,6 +9,7 @@ from django.http import HttpResponse
 from django.utils.text import slugify
 from ninja import Path, Query, Router
 
+import yarrow
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
 from api.shapes import (
@@ -38,7 +39,6 @@ from jobs import services
 from jobs.models import Revision, Run
 from jobs.policy import revisions_for, runs_for
 from yarrow.documents.run_file import read_run
-from yarrow.documents.writing import bend_table_csv
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.handle import handle_run
 from yarrow.runs.planner import plan_run
@@ -182,7 +182,7 @@ def get_stick_svg(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
 def get_bend_table(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """Straight, roll and angle of every bend."""
     run = _run(request, run_id)
-    table = bend_table_csv(plan_run(read_run(run.document)))
+    table = yarrow.plan_as(run.document, "bends").text
     return _download(table.encode(), "text/csv", f"{_file_name(run)}-bends.csv")
 
 
