@@ -6,6 +6,7 @@ from collections.abc import Callable
 from functools import cache
 from io import StringIO
 from multiprocessing.util import Finalize
+from threading import Lock
 from typing import ClassVar
 
 from django.apps import apps
@@ -14,6 +15,7 @@ from django.contrib.auth.models import Permission
 from django.contrib.contenttypes.models import ContentType
 from django.core.management import call_command
 from django.core.management.color import no_style
+from django.core.signals import request_finished, request_started
 from django.db import connection, transaction
 from django.db.models import Model
 from django.test import Client, LiveServerTestCase
@@ -23,8 +25,26 @@ from e2e.browser import Browser
 from jobs.demo import PASSWORD
 from jobs.models import Run
 
-_LOOKS = 4
-"""Looks in a row that find nothing under way, one at every turn of the browser's waiting."""
+
+class _UnderWay:
+    """How many requests the live server of a class of tests is in the middle of answering."""
+
+    def __init__(self) -> None:
+        self.count = 0
+        self._lock = Lock()
+        request_started.connect(self._started)
+        request_finished.connect(self._finished)
+
+    def _started(self, **_: object) -> None:
+        with self._lock:
+            self.count += 1
+
+    def _finished(self, **_: object) -> None:
+        with self._lock:
+            self.count -= 1
+
+
+_under_way = _UnderWay()
 
 
 def at_end(call: Callable[[], object]) -> None:
@@ -84,6 +104,8 @@ class PageTest(LiveServerTestCase):
     def setUpClass(cls) -> None:
         super().setUpClass()
         cls.browser = shared_browser()
+        # Other tests of this process leave answers half read.
+        _under_way.count = 0
 
     @classmethod
     def tearDownClass(cls) -> None:
@@ -114,13 +136,7 @@ class PageTest(LiveServerTestCase):
         # What stays at this address keeps the page's code ready for the next test.
         self.go("/static/yarrow.svg")
         self.browser.single_tab()
-        looks = [False] * _LOOKS
-
-        def long_enough() -> bool:
-            looks.append(self.quiet())
-            return all(looks[-_LOOKS:])
-
-        self.browser.until(long_enough, "nothing under way")
+        self.answered()
 
     def _fixture_teardown(self) -> None:
         # Django's own truncates every table and makes rights anew: slower than most tests here.
@@ -130,15 +146,16 @@ class PageTest(LiveServerTestCase):
             for table in set(tables) - kept:
                 cursor.execute(f'DELETE FROM "{table}"')
 
-    def quiet(self) -> bool:
-        """Whether the server is in the middle of nothing in this database: a page that is left
-        saves what is not saved yet, after the browser has gone on."""
-        with connection.cursor() as cursor:
-            cursor.execute(
-                "SELECT count(*) FROM pg_stat_activity WHERE datname = current_database() "
-                "AND pid <> pg_backend_pid() AND state <> 'idle'"
-            )
-            return bool(cursor.fetchone()[0] == 0)
+    def answered(self) -> None:
+        """Wait until all that the page asked is answered: one that is left asks once more, to save,
+        after the browser has gone on, and that may be about to begin at the first look."""
+        looks = [1]
+
+        def twice() -> bool:
+            looks.append(_under_way.count)
+            return looks[-2:] == [0, 0]
+
+        self.browser.until(twice, "nothing under way")
 
     def go(self, path: str, browser: Browser | None = None) -> None:
         """Load an address of the page."""
