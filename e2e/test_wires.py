@@ -144,7 +144,7 @@ class OfARun(PageTest):
         browser.see("[data-verdict]")
         browser.press("No wires")
         browser.see_text("Say what goes in")
-        self.assertEqual(browser.all("[data-fill]"), [])
+        browser.until(lambda: not browser.all("[data-fill]"), "its fill is gone")
         browser.chord(Keys.CONTROL, "z")
         browser.see("[data-verdict]")
 

@@ -6,7 +6,7 @@ from typing import Any
 
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
-from yarrow.finding import Finding
+from yarrow.findings.finding import Finding
 from yarrow.runs.plan import Candidate, Choice, Plan
 from yarrow.runs.planner import plan_run
 

@@ -7,6 +7,8 @@ A document is a mapping in one of the open formats (docs/run-file.md); its lengt
 read off a tape (``"18 3/8"``), or numbers, in the document's own ``units``. An answer is plain
 JSON: dictionaries, lists, text and numbers, in the same units, with angles in degrees. What can't
 be made is an answer with a finding; only what can't be read is an error. Nothing here is kept.
+What is found is told in the words of a ``country``, ``us`` or ``uk``; where none is named, in those
+of the country whose units the document has.
 """
 
 from __future__ import annotations
@@ -31,6 +33,7 @@ from yarrow.documents.writing import rack_csv as _rack_csv
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.handle import handle_run
 from yarrow.runs.planner import plan_run
+from yarrow.wording.wording import Country, Wording, wording_of
 
 __version__ = "0.1.0"
 
@@ -63,7 +66,11 @@ Answer = dict[str, Any]
 Units = Literal["in", "mm"]
 
 
-def plan(document: Document) -> Answer:
+def _wording(document: Document, country: Country | None) -> Wording:
+    return wording_of(country, document.get("units"))
+
+
+def plan(document: Document, country: Country | None = None) -> Answer:
     """Where and how to bend a run: cut length, marks, steps, findings.
 
     Args: document, a run (``yarrow.run/1``).
@@ -71,7 +78,7 @@ def plan(document: Document) -> Answer:
     Raises: DocumentError.
     Source: docs/geometry.md.
     """
-    return plain(plan_run(read_run(document)))
+    return plain(plan_run(read_run(document)), _wording(document, country))
 
 
 class Written(NamedTuple):
@@ -88,29 +95,32 @@ def plan_as(document: Document, form: Literal["text", "csv", "bends"]) -> Writte
     Args: document, a run; form, ``text``; ``csv``, a row a mark; ``bends``, a row a bend.
     Raises: DocumentError.
     """
-    forms = {"text": plan_text, "csv": marks_csv, "bends": bend_table_csv}
     made = plan_run(read_run(document))
-    return Written(forms[form](made), made.can_be_made)
+    if form == "text":
+        text = plan_text(made, _wording(document, None))
+    else:
+        text = {"csv": marks_csv, "bends": bend_table_csv}[form](made)
+    return Written(text, made.can_be_made)
 
 
-def handle(document: Document) -> Answer:
+def handle(document: Document, country: Country | None = None) -> Answer:
     """The orders that a run's piece can be bent in, what each costs and what the pipe meets.
 
     Args: document, a run.
     Returns: the order picked, the best ones and the usual one, each with its bends' handling.
     Raises: DocumentError.
     """
-    return plain(handle_run(read_run(document)))
+    return plain(handle_run(read_run(document)), _wording(document, country))
 
 
-def rack(document: Document) -> Answer:
+def rack(document: Document, country: Country | None = None) -> Answer:
     """The marks of every pipe of a run's rack, and the gaps between them.
 
     Args: document, a run with ``rack``.
     Returns: pipes and gaps, lengths in the run's units.
     Raises: DocumentError.
     """
-    return plain(plan_rack(read_run(document)))
+    return plain(plan_rack(read_run(document)), _wording(document, country))
 
 
 def rack_as_csv(document: Document) -> Written:
@@ -133,7 +143,7 @@ def fold(document: Document) -> Answer:
     return plain(fold_document(document))
 
 
-def fill(document: Document) -> Answer:
+def fill(document: Document, country: Country | None = None) -> Answer:
     """Whether conductors fit a conduit or trunking.
 
     Args: document, ``yarrow.fill/1``.
@@ -141,10 +151,10 @@ def fill(document: Document) -> Answer:
     Raises: DocumentError.
     Source: docs/fill.md.
     """
-    return plain(fill_document(document))
+    return plain(fill_document(document), _wording(document, country))
 
 
-def box(document: Document) -> Answer:
+def box(document: Document, country: Country | None = None) -> Answer:
     """Whether a box is large enough for what is in it.
 
     Args: document, ``yarrow.box/1``.
@@ -152,10 +162,10 @@ def box(document: Document) -> Answer:
     Raises: DocumentError.
     Source: docs/fill.md.
     """
-    return plain(box_document(document))
+    return plain(box_document(document), _wording(document, country))
 
 
-def pullbox(document: Document) -> Answer:
+def pullbox(document: Document, country: Country | None = None) -> Answer:
     """The least sides of a box for large conductors.
 
     Args: document, ``yarrow.pullbox/1``.
@@ -163,27 +173,30 @@ def pullbox(document: Document) -> Answer:
     Raises: DocumentError.
     Source: docs/fill.md.
     """
-    return plain(pull_box_document(document))
+    return plain(pull_box_document(document), _wording(document, country))
 
 
-def entries(document: Document) -> Answer:
+def entries(document: Document, country: Country | None = None) -> Answer:
     """Whether the holes in a box's walls go together.
 
     Args: document, ``yarrow.entries/1``.
     Returns: each entry with its ring and its distances, in the document's units; findings.
     Raises: DocumentError.
     """
-    return plain(entries_document(document))
+    return plain(entries_document(document), _wording(document, country))
 
 
-def sitebox(document: Document, runs: Sequence[Document] = ()) -> Answer:
+def sitebox(
+    document: Document, runs: Sequence[Document] = (), country: Country | None = None
+) -> Answer:
     """A box of a job with all the runs that meet there: its volume, its sides, its holes.
 
     Args: document, ``yarrow.sitebox/1``; runs, those that name it at an end.
     Returns: the checks of the box, together.
     Raises: DocumentError.
     """
-    return plain(site_box_document(document, [dict(run) for run in runs]))
+    answer = site_box_document(document, [dict(run) for run in runs])
+    return plain(answer, _wording(document, country))
 
 
 def schedule(table: bytes, units: Units) -> Answer:

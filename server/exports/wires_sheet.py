@@ -13,15 +13,16 @@ from exports.page import (
     findings_height,
 )
 from yarrow.fill.result import FillResult, Part
-from yarrow.finding import Finding
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding
 from yarrow.runs.plan import Plan
 from yarrow.runs.wires import PlannedPull, PlannedWires
 from yarrow.runs.words import degrees
+from yarrow.wording.phrase import Phrase, Quantity, Value, count
 
 _TEXT = 3.3
 _ROW = 5.6
 _UNITS = {"in^2": "in²", "mm2": "mm²", "factor": "factor"}
-_HOW = {"area": "by area", "factor": "by drawing-in factors", "space": "by space"}
 
 
 def wires_note(plan: Plan) -> tuple[Finding, ...]:
@@ -29,12 +30,15 @@ def wires_note(plan: Plan) -> tuple[Finding, ...]:
     fill = plan.wires.fill if plan.wires else None
     if plan.wires is None or fill is None:
         return ()
-    told = ", ".join(f"{count} × {name}" for name, count in _merged(fill.conductors).items())
-    text = (
-        f"Wires: {told}. {fill.share:.0%} of what may go in {_HOW[fill.method]}; grouping and "
-        "derating are a question of their own."
-    )
-    return (Finding("note", "wires", text, source=fill.rule.written),)
+    values: dict[str, Value] = {
+        "wires": tuple(
+            Phrase("wires/count", {"count": count(number), "name": name})
+            for name, number in _merged(fill.conductors).items()
+        ),
+        "share": Quantity(fill.share * 100, "%", f"{fill.share:.0%}"),
+        "how": Phrase(f"wires/{fill.method}"),
+    }
+    return (Finding(FindingCode.WIRES, values, source=fill.rule.written),)
 
 
 def compose_wires_sheet(plan: Plan, heading: Heading, paper: tuple[float, float]) -> Drawing:

@@ -8,7 +8,7 @@ from yarrow.documents.box_files import box_document
 from yarrow.documents.fill_file import fill_document
 from yarrow.fill.boxes import BoxResult
 from yarrow.fill.result import FillResult
-from yarrow.finding import Finding
+from yarrow.findings.finding import Finding
 
 
 def wire(count: int, size: str, insulation: str = "thhn") -> dict[str, Any]:

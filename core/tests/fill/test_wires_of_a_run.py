@@ -206,4 +206,4 @@ class ThePull(unittest.TestCase):
             )
         )
         codes = [finding.code for finding in pull.findings]
-        self.assertEqual(codes, ["pulls-too-hard", "presses-too-hard"])
+        self.assertEqual(codes, ["pull-tension", "sidewall-pressure"])

@@ -9,4 +9,10 @@ CHANGED: tuple[tuple[str, str], ...] = (
         "Too little straight for the bender, or the pipe hits something.",
     ),
     ("Take this line out, or say", "Remove this line, or say"),
+    ('"code": "touches"', '"code": "obstacle-clash"'),
+    ('"code": "looks-like-a-slip"', '"code": "suspect-dimension"'),
+    ('"code": "pulls-too-hard"', '"code": "pull-tension"'),
+    ('"code": "presses-too-hard"', '"code": "sidewall-pressure"'),
+    ('"code": "floats"', '"code": "free-dimension"'),
+    ("For the ends to meet, the at of", "For the ends to meet, the place of"),
 )

@@ -215,8 +215,8 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "runs/findings/arcs.py",
-        "(index - 1, index),\n        draft.move(after, short)",
-        "(index, index + 1),\n        draft.move(after, short)",
+        "(index - 1, index),\n        draft.move(after, further)",
+        "(index, index + 1),\n        draft.move(after, further)",
         ("findings", "runs"),
     ),
     # handling

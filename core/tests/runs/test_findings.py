@@ -149,7 +149,7 @@ class WhatToLookOutFor(unittest.TestCase):
         for path, plan in slips.items():
             with self.subTest(path=path):
                 self.assertIn(
-                    path, [f.path for f in plan.findings if f.code == "looks-like-a-slip"]
+                    path, [f.path for f in plan.findings if f.code == "suspect-dimension"]
                 )
         tall = planned(offset(300, 130), end(500))
         self.assertIn("walk[0].rise", [f.path for f in tall.findings])

@@ -28,7 +28,7 @@ class Meeting(unittest.TestCase):
             [(s.feature, s.field, s.became_text) for s in plan.solved],
             [(0, "at", "52 1/2"), (1, "at", "31 3/8")],
         )
-        self.assertIn("said: 40", found(plan, "floats").text)
+        self.assertIn("said: 40", found(plan, "free-dimension").text)
 
     def test_in_three_dimensions_any_end_is_met_and_what_is_tight_stays(self) -> None:
         rng = random.Random(3)
@@ -85,7 +85,7 @@ class Meeting(unittest.TestCase):
     def test_without_a_fixed_end_loose_only_says_which_number_matters_less(self) -> None:
         plan = planned(offset(40, 4, loose=["at"]), end(80))
         self.assertEqual([d.loose for d in plan.dimensions], [True, False, False])
-        self.assertNotIn("floats", codes(plan))
+        self.assertNotIn("free-dimension", codes(plan))
 
     def test_more_lines_than_any_pipe_between_two_ends(self) -> None:
         self.assertIn("60 lines", refused(run(*[turn(40)] * 60, end(30, meet=[1, 2, 3]))))

@@ -21,6 +21,7 @@ from yarrow.documents.wire_notation import read_wires_said, said_wires
 from yarrow.fill.result import FillResult
 from yarrow.measure.units import Unit
 from yarrow.runs.planner import in_brief
+from yarrow.wording.wording import wording_of
 
 NEEDED = ("name", "type", "size", "wires")
 ASKED = ("name", "type", "size", "length", "bends", "wires", "spare", "nipple")
@@ -340,7 +341,8 @@ def _is_escaped(cell: str) -> bool:
 
 
 def _checked(row: ScheduleRow, result: FillResult) -> CheckedRow:
-    grave = [finding.text for finding in result.findings if finding.level != "note"]
+    wording = wording_of(None, row.document.get("units"))
+    grave = [found.said(wording) for found in result.findings if found.level != "note"]
     return CheckedRow(
         line=row.line,
         name=row.cells["name"],

@@ -8,32 +8,38 @@ from dataclasses import fields, is_dataclass
 from functools import cache
 from typing import Any
 
+from yarrow.documents.written_finding import written
+from yarrow.findings.finding import Finding
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.plan import Mark, Plan
 from yarrow.runs.words import degrees
+from yarrow.wording.wording import EN_US, Wording
 
 _UNITS = {"in": "inches", "mm": "millimetres"}
 
 
-def plain(answer: Any) -> dict[str, Any]:
-    """An answer as JSON has it: a dataclass as a dictionary of its fields, a tuple as a list.
+def plain(answer: Any, wording: Wording = EN_US) -> dict[str, Any]:
+    """An answer as JSON has it: a dataclass as a dictionary of its fields, a tuple as a list, what
+    was found in the words of a country.
 
     Four times as fast as ``dataclasses.asdict``, which copies what cannot change.
     """
     kind: type = type(answer)
-    return {name: _plain(getattr(answer, name)) for name in _fields(kind)}
+    return {name: _plain(getattr(answer, name), wording) for name in _fields(kind)}
 
 
-def _plain(value: Any) -> Any:
+def _plain(value: Any, wording: Wording) -> Any:
     kind = type(value)
     if kind in _AS_IT_IS:
         return value
     if kind is tuple or kind is list:
-        return [_plain(each) for each in value]
+        return [_plain(each, wording) for each in value]
     if kind is dict:
-        return {key: _plain(each) for key, each in value.items()}
+        return {key: _plain(each, wording) for key, each in value.items()}
+    if kind is Finding:
+        return plain(written(value, wording), wording)
     if is_dataclass(kind):
-        return plain(value)
+        return plain(value, wording)
     return value
 
 
@@ -45,7 +51,7 @@ def _fields(kind: type) -> tuple[str, ...]:
     return tuple(field.name for field in fields(kind))
 
 
-def plan_text(plan: Plan) -> str:
+def plan_text(plan: Plan, wording: Wording = EN_US) -> str:
     """A plan to read at the bench: cut, marks, steps, findings."""
     lines = [
         plan.name or "Run",
@@ -69,7 +75,7 @@ def plan_text(plan: Plan) -> str:
     lines += ["", *(f"{s.number:>3}. {s.title}: {s.do}\n     Check: {s.check}" for s in plan.steps)]
     for finding in plan.findings:
         at = f" (line {finding.feature + 1})" if finding.feature is not None else ""
-        lines.append(f"{finding.level.upper()}{at}: {finding.text}")
+        lines.append(f"{finding.level.upper()}{at}: {finding.said(wording)}")
     lines += ["", "A plan, for a licensed electrician to check; local code decides."]
     return "\n".join(lines) + "\n"
 

@@ -8,8 +8,10 @@ from yarrow.catalog.reading import written_in
 from yarrow.catalog.wiring import Bore, bores, fill_limits
 from yarrow.fill.conductor import Conductor, Holder
 from yarrow.fill.method import Amount, MethodName, NoFigure, Rule, in_unit
-from yarrow.finding import Finding
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding
 from yarrow.measure.units import MM_PER_INCH, Unit
+from yarrow.wording.phrase import Quantity
 
 
 @dataclass(frozen=True, slots=True)
@@ -87,9 +89,8 @@ class Area:
             told = fill_limits()["nipple"]
             found.append(
                 Finding(
-                    "warning",
-                    "not-a-nipple",
-                    f"A nipple is {told['in']} in or less; this is longer: the usual share holds.",
+                    FindingCode.NOT_A_NIPPLE,
+                    {"most": Quantity(told["in"], "in", f"{told['in']} in")},
                     path="nipple",
                     source=written_in(told),
                 )
@@ -97,9 +98,8 @@ class Area:
         if holder.area is None:
             found.append(
                 Finding(
-                    "note",
-                    "inside-is-a-working-figure",
-                    f"The inside of {holder.name} is a working figure: measure yours.",
+                    FindingCode.INSIDE_IS_A_WORKING_FIGURE,
+                    {"conduit": holder.name},
                     path="conduit.size",
                     source=holder.source,
                 )

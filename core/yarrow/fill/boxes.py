@@ -16,7 +16,9 @@ from yarrow.catalog.wiring import (
     wire_name,
 )
 from yarrow.fill.method import Rule, trimmed, trimmed_down, trimmed_up
-from yarrow.finding import Finding, nothing_wrong
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
+from yarrow.wording.phrase import Phrase, Quantity, Value
 
 
 @dataclass(frozen=True, slots=True)
@@ -145,7 +147,7 @@ def check_box(box: Box) -> BoxResult:
         ),
         to_pass=to_pass,
         rule=rule,
-        findings=tuple(findings),
+        findings=gravest_first(findings),
     )
 
 
@@ -255,13 +257,13 @@ def _too_small(
 ) -> list[Finding]:
     if needed <= volume:
         return []
-    other = instead[0].name if instead else ""
-    word = f"{other[0].upper()}{other[1:]} is the smallest that does." if other else "No box does."
-    text = (
-        f"The box is too small: {trimmed_up(float(needed), 2)} in³ needed, "
-        f"{trimmed_down(float(volume), 2)} there. {word}"
-    )
-    return [Finding("error", "box-too-small", text, path="box", source=rule.written)]
+    smallest = Phrase("smallest-box", {"box": instead[0].name}) if instead else Phrase("no-box")
+    values: dict[str, Value] = {
+        "needed": Quantity(float(needed), "in3", f"{trimmed_up(float(needed), 2)} in³"),
+        "there": Quantity(float(volume), "in3", trimmed_down(float(volume), 2)),
+        "instead": smallest,
+    }
+    return [Finding(FindingCode.BOX_TOO_SMALL, values, path="box", source=rule.written)]
 
 
 def _body_findings(box: Box) -> list[Finding]:
@@ -271,9 +273,14 @@ def _body_findings(box: Box) -> list[Finding]:
     told, (own, conduit) = fill_limits()["body"], box.body
     if own >= conduit * told["times"]:
         return []
-    text = (
-        f"The body's inside of {trimmed(float(own), 3)} in² is less than {told['times']} times its "
-        f"largest conduit's {trimmed(float(conduit), 3)} in²."
-    )
+    values: dict[str, Value] = {
+        "inside": _section(own),
+        "times": Quantity(told["times"], "", str(told["times"])),
+        "conduit": _section(conduit),
+    }
     source = written_in(told)
-    return [Finding("error", "body-too-narrow", text, path="box.inside", source=source)]
+    return [Finding(FindingCode.BODY_TOO_NARROW, values, path="box.inside", source=source)]
+
+
+def _section(area: Fraction) -> Quantity:
+    return Quantity(float(area), "in2", f"{trimmed(float(area), 3)} in²")

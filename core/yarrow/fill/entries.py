@@ -12,9 +12,11 @@ from yarrow.catalog.wiring import fill_limits
 from yarrow.fill.method import Rule, trimmed, trimmed_up
 from yarrow.fill.pull_boxes import OPPOSITE, Sides, Wall
 from yarrow.fill.rings import least_spacing, lock_ring, row_of_holes
-from yarrow.finding import Finding, nothing_wrong
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.rounding import USUAL_STEP, round_to
 from yarrow.measure.units import Unit, convert_length
+from yarrow.wording.phrase import Quantity, Value
 
 
 @dataclass(frozen=True, slots=True)
@@ -105,11 +107,8 @@ def check_entries(box: OpenBox) -> EntriesResult:
             if is_now < least - 1e-9:
                 found.append(_meeting(box, one, other, at, least))
         elif _meets_round_the_corner(box, one, other):
-            text = (
-                f"{one.id} and {other.id} are next to each other round the corner: their lock "
-                "rings and bushes meet. Move one along its wall."
-            )
-            found.append(Finding("error", "meet-at-corner", text, path=f"entries[{at}].at"))
+            pair = {"one": one.id, "other": other.id}
+            found.append(Finding(FindingCode.MEET_AT_CORNER, pair, path=f"entries[{at}].at"))
     if box.device:
         found += [f for at, entry in enumerate(placed) for f in _at_device(box, entry, at)]
     told = fill_limits()["entries"]
@@ -123,7 +122,7 @@ def check_entries(box: OpenBox) -> EntriesResult:
         tuple(placed),
         tuple(spacings),
         Rule("lock rings and bushes must not meet", told["source"], told["edition"]),
-        tuple(found),
+        gravest_first(found),
     )
 
 
@@ -161,28 +160,33 @@ def _wall_length(box: OpenBox, wall: Wall) -> float:
     return box.height if wall in ("left", "right") else box.width
 
 
-def _told(box: OpenBox, length: float) -> str:
-    return f"{trimmed(length, 2 if box.unit == 'in' else 0)} {box.unit}"
+def _told(box: OpenBox, length: float) -> Quantity:
+    text = f"{trimmed(length, 2 if box.unit == 'in' else 0)} {box.unit}"
+    return Quantity(length, box.unit, text)
 
 
 def _over_edge(box: OpenBox, entry: PlacedEntry, at: int) -> list[Finding]:
     half, long = entry.ring / 2, _wall_length(box, entry.wall)
     if half <= entry.along <= long - half and half <= entry.deep <= box.depth - half:
         return []
-    text = (
-        f"{entry.id}: the lock ring of {_told(box, entry.ring)} goes over the edge of its wall, "
-        f"{_told(box, long)} by {_told(box, box.depth)}."
-    )
-    return [Finding("error", "over-the-edge", text, path=f"entries[{at}].at")]
+    values: dict[str, Value] = {
+        "entry": entry.id,
+        "ring": _told(box, entry.ring),
+        "wall": _told(box, long),
+        "depth": _told(box, box.depth),
+    }
+    return [Finding(FindingCode.OVER_THE_EDGE, values, path=f"entries[{at}].at")]
 
 
 def _meeting(box: OpenBox, one: PlacedEntry, other: PlacedEntry, at: int, least: float) -> Finding:
-    text = (
-        f"The lock rings of {one.id} and {other.id} meet: from middle to middle at least "
-        f"{trimmed_up(least, 2 if box.unit == 'in' else 0)} {box.unit}."
-    )
+    text = f"{trimmed_up(least, 2 if box.unit == 'in' else 0)} {box.unit}"
+    values: dict[str, Value] = {
+        "one": one.id,
+        "other": other.id,
+        "least": Quantity(least, box.unit, text),
+    }
     source = fill_limits()["entries"]["source"]
-    return Finding("error", "rings-meet", text, path=f"entries[{at}].at", source=source)
+    return Finding(FindingCode.RINGS_MEET, values, path=f"entries[{at}].at", source=source)
 
 
 def _meets_round_the_corner(box: OpenBox, one: PlacedEntry, other: PlacedEntry) -> bool:
@@ -219,9 +223,5 @@ def _at_device(box: OpenBox, entry: PlacedEntry, at: int) -> list[Finding]:
     in_front = entry.deep + entry.hole / 2 > box.depth - told["deep"]
     if not (beside and level and in_front):
         return []
-    text = (
-        f"{entry.id} comes in right behind a device's screws: its wires meet them. Take the hole "
-        "above or below, or another wall."
-    )
-    source = fill_limits()["entries"]["source"]
-    return [Finding("warning", "at-the-screws", text, path=f"entries[{at}].at", source=source)]
+    source, path = fill_limits()["entries"]["source"], f"entries[{at}].at"
+    return [Finding(FindingCode.AT_THE_SCREWS, {"entry": entry.id}, path=path, source=source)]

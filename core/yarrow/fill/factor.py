@@ -10,7 +10,9 @@ from yarrow.catalog.tables import TradeSize, conduits
 from yarrow.catalog.wiring import bores, factor_rule, uk_cables
 from yarrow.fill.conductor import Conductor, Holder
 from yarrow.fill.method import Amount, MethodName, NoFigure, Rule, trimmed
-from yarrow.finding import Finding
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding
+from yarrow.wording.phrase import Quantity, count
 
 
 @dataclass(frozen=True, slots=True)
@@ -118,10 +120,11 @@ class Factor:
             return []
         return [
             Finding(
-                "warning",
-                "beyond-the-table",
-                f"The printed table ends at {rule.most_bends} bends and {rule.most_m} m: put a "
-                "draw-in box between. The figure goes on by the same rule.",
+                FindingCode.BEYOND_THE_TABLE,
+                {
+                    "bends": count(rule.most_bends),
+                    "length": Quantity(float(rule.most_m), "m", f"{rule.most_m} m"),
+                },
                 path="bends" if self.bends > rule.most_bends else "length",
                 source=rule.source,
             )

@@ -9,7 +9,9 @@ from yarrow.catalog.wiring import fill_limits
 from yarrow.fill.conductor import Conductor, Holder
 from yarrow.fill.method import Method, trimmed_down, trimmed_up
 from yarrow.fill.result import FillResult
-from yarrow.finding import Finding, Remedy
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, Remedy, gravest_first
+from yarrow.wording.phrase import Phrase, Quantity, Value
 
 PLACES = {"in^2": 4, "mm2": 0, "factor": 0}
 
@@ -34,80 +36,48 @@ def fill_findings(
     places = PLACES[result.amount]
     found = []
     if any(each.cover == "thermosetting" for each in conductors):
-        text = "What thermosetting cable takes is to be checked against your edition of the tables."
         source = source_of("cables-uk")
-        found.append(Finding("note", "figure-to-check", text, path="conductors", source=source))
+        found.append(Finding(FindingCode.FIGURE_TO_CHECK, path="conductors", source=source))
     for each in conductors:
         if is_wider(each, holder):
-            text = f"{each.name} is wider than the inside of {holder.name}."
-            found.append(Finding("error", "wider-than-inside", text, path=each.path))
-    used, limit = trimmed_up(result.used, places), trimmed_down(result.limit, places)
+            wide = {"conductor": each.name, "raceway": holder.name}
+            found.append(Finding(FindingCode.WIDER_THAN_INSIDE, wide, path=each.path))
+    limit = f"{trimmed_down(result.limit, places)} {_square(result.amount)}"
+    taken: dict[str, Value] = {
+        "used": Quantity(result.used, result.amount, trimmed_up(result.used, places)),
+        "limit": Quantity(result.limit, result.amount, limit),
+        "share": Quantity(result.share * 100, "%", f"{result.share:.0%}"),
+        "spare": Quantity(result.spare, "%", f"{result.spare:g} %"),
+        "instead": _instead(result),
+    }
+    remedy = _remedy(result)
     if not result.passes:
-        text = (
-            f"It does not go in: {used} of {limit} {_square(result.amount)} "
-            f"({result.share:.0%} of what is allowed). " + _instead(result)
-        )
-        found.append(
-            Finding(
-                "error",
-                "does-not-fit",
-                text,
-                path="conductors",
-                remedy=_remedy(result),
-                source=written,
-            )
-        )
+        code = FindingCode.DOES_NOT_FIT
+        found.append(Finding(code, taken, path="conductors", remedy=remedy, source=written))
     elif not kept:
-        text = (
-            f"It goes in, but {result.spare:g} % is not left: {result.share:.0%} of what is "
-            f"allowed is taken. {_instead(result)}"
-        )
-        found.append(
-            Finding(
-                "warning",
-                "spare-not-kept",
-                text,
-                path="spare",
-                remedy=_remedy(result),
-                source=written,
-            )
-        )
+        code = FindingCode.SPARE_NOT_KEPT
+        found.append(Finding(code, taken, path="spare", remedy=remedy, source=written))
     elif result.used > result.limit:
-        text = "Like conductors are counted: eight tenths of one or more count as one more."
-        told = fill_limits()["rounding"]
-        source = written_in(told)
-        found.append(Finding("note", "rounded-up", text, path="conductors", source=source))
+        source = written_in(fill_limits()["rounding"])
+        found.append(Finding(FindingCode.ROUNDED_UP, path="conductors", source=source))
     if result.passes and result.share > fill_limits()["tight"]["share"]:
-        text = (
-            f"It goes in, tight: {result.share:.0%} of what is allowed. Lubricant, and a steady "
-            "pull."
-        )
-        found.append(
-            Finding(
-                "note", "tight", text, path="conductors", source=fill_limits()["tight"]["source"]
-            )
-        )
+        source = fill_limits()["tight"]["source"]
+        found.append(Finding(FindingCode.TIGHT, taken, path="conductors", source=source))
     jam = fill_limits()["jam"]
     if result.jam is not None and _may_jam(result.jam):
         raw = result.jam / jam["stretched"]
-        text = (
-            f"Three alike may wedge: the ratio is {raw:.2f}, or {result.jam:.2f} in a bend, where "
-            f"pipe is a little oval. Between {jam['from']} and {jam['to']} they jam. Another size, "
-            "or pull them laid side by side."
-        )
-        found.append(
-            Finding(
-                "warning",
-                "may-jam",
-                text,
-                path="conduit.size",
-                source=written_in(jam),
-            )
-        )
+        ratios: dict[str, Value] = {
+            "ratio": Quantity(raw, "", f"{raw:.2f}"),
+            "in_bend": Quantity(result.jam, "", f"{result.jam:.2f}"),
+            "least": Quantity(jam["from"], "", str(jam["from"])),
+            "most": Quantity(jam["to"], "", str(jam["to"])),
+        }
+        code = FindingCode.MAY_JAM
+        found.append(Finding(code, ratios, path="conduit.size", source=written_in(jam)))
     found += method.findings(holder)
-    text = f"Fill does not cover ampacity. {result.heat.text} Local code decides."
-    found.append(Finding("note", "heat-is-separate", text, source=result.heat.source))
-    return tuple(found)
+    heat = {"heat": result.heat.text}
+    found.append(Finding(FindingCode.HEAT_IS_SEPARATE, heat, source=result.heat.source))
+    return gravest_first(found)
 
 
 def _may_jam(stretched: float) -> bool:
@@ -118,17 +88,18 @@ def _may_jam(stretched: float) -> bool:
     return any(jam["from"] <= ratio <= jam["to"] for ratio in ratios)
 
 
-def _instead(result: FillResult) -> str:
+def _instead(result: FillResult) -> Phrase:
     if result.smallest is None:
-        return f"No {result.conduit.name.rsplit(' ', 1)[0]} of the table takes it: part it."
-    return f"{result.smallest.replace('-', ' ')} is the smallest that passes."
+        return Phrase("no-size-passes", {"kind": result.conduit.name.rsplit(" ", 1)[0]})
+    return Phrase("smallest-that-passes", {"size": result.smallest.replace("-", " ")})
 
 
 def _remedy(result: FillResult) -> Remedy | None:
     if result.smallest is None or result.smallest == result.conduit.size:
         return None
     path = "trunking" if result.method == "space" else "conduit.size"
-    return Remedy(f"Take {result.smallest.replace('-', ' ')}", path, result.smallest)
+    take = Phrase("take", {"what": result.smallest.replace("-", " ")})
+    return Remedy(take, path, result.smallest)
 
 
 def _square(amount: str) -> str:

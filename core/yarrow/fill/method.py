@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Literal, Protocol
 
 from yarrow.fill.conductor import Conductor, Holder
-from yarrow.finding import Finding
+from yarrow.findings.finding import Finding
 from yarrow.measure.units import Unit
 
 MethodName = Literal["area", "factor", "space"]

@@ -14,9 +14,11 @@ from yarrow.fill.boxes import Sized
 from yarrow.fill.conductor import Conductor
 from yarrow.fill.method import Rule, trimmed, trimmed_up
 from yarrow.fill.rings import lock_ring, ring_gap
-from yarrow.finding import Finding, nothing_wrong
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.tape import read_length
 from yarrow.measure.units import Unit, convert_length
+from yarrow.wording.phrase import Phrase, Quantity, Value, count
 
 Wall = Literal["left", "right", "top", "bottom"]
 
@@ -186,7 +188,7 @@ def check_pull_box(box: PullBox) -> PullBoxResult:
         have=have,
         passes=None if have is None and box.body is None else nothing_wrong(findings),
         rule=rule,
-        findings=tuple(findings),
+        findings=gravest_first(findings),
     )
 
 
@@ -354,15 +356,12 @@ def _between(where: dict[str, Placed], pull: tuple[str, str], box: Sides) -> flo
 def _by_its_marking(body: MarkedBody, source: str) -> Finding:
     """A body may be smaller than a box has to be, for no more than what is marked on it."""
     marked, asked = body.marked, body.conductors
-    told = f"{marked.count} × {wire_name(marked.size)}"
-    if body.takes_them:
-        text = f"The body is marked for {told}: it may be smaller than a box has to be."
-        return Finding("note", "body-is-marked", text, path="body", source=source)
-    text = (
-        f"The body is marked for {told}; {asked.count} × {wire_name(asked.size)} are too much. "
-        "Take a larger body, or a pull box."
-    )
-    return Finding("error", "over-its-marking", text, path="body", source=source)
+    values: dict[str, Value] = {
+        name: Phrase("conductors-of", {"count": count(of.count), "size": wire_name(of.size)})
+        for name, of in (("marked", marked), ("asked", asked))
+    }
+    code = FindingCode.BODY_IS_MARKED if body.takes_them else FindingCode.OVER_ITS_MARKING
+    return Finding(code, values, path="body", source=source)
 
 
 def _findings(
@@ -375,32 +374,28 @@ def _findings(
 ) -> list[Finding]:
     source = rule.written
     found = []
-    unit = " in" if box.unit == "in" else " mm"
     if box.body is not None:
         found.append(_by_its_marking(box.body, source))
     elif have is not None and (have.width < least.width or have.height < least.height):
-        text = (
-            f"The box is too small: at least {trimmed_up(least.width, 2)} wide and "
-            f"{trimmed_up(least.height, 2)}{unit} high."
-        )
-        found.append(Finding("error", "pull-box-too-small", text, path="have", source=source))
+        sides = _sides(least, box.unit)
+        found.append(Finding(FindingCode.PULL_BOX_TOO_SMALL, sides, path="have", source=source))
     if drawn.width > least.width + 1e-6 or drawn.height > least.height + 1e-6:
-        text = (
-            "The least box by the rule has no room for the lock rings and distances: "
-            f"{trimmed_up(drawn.width, 2)} by {trimmed_up(drawn.height, 2)}{unit} as drawn has."
-        )
-        found.append(Finding("note", "rule-leaves-no-room", text, path="entries", source=source))
+        sides = _sides(drawn, box.unit)
+        found.append(Finding(FindingCode.RULE_LEAVES_NO_ROOM, sides, path="entries", source=source))
     if any(pull.drawn < pull.apart - 1e-6 for pull in pulls):
-        text = "Raceways of a pull can't all be kept apart here: put one on another wall."
-        found.append(Finding("warning", "too-close", text, path="pulls", source=source))
-    spliced = [raceway.id for raceway in _spliced(box)]
+        found.append(Finding(FindingCode.TOO_CLOSE, path="pulls", source=source))
+    spliced = tuple(raceway.id for raceway in _spliced(box))
     if spliced:
-        text = (
-            f"No pull goes through {', '.join(spliced)}: what comes in there is spliced here, "
-            "which counts like an angle pull."
-        )
-        found.append(Finding("note", "no-pull", text, path="pulls", source=source))
+        values = {"raceways": spliced}
+        found.append(Finding(FindingCode.NO_PULL, values, path="pulls", source=source))
     return found
+
+
+def _sides(sides: Sides, unit: Unit) -> dict[str, Value]:
+    return {
+        "width": Quantity(sides.width, unit, trimmed_up(sides.width, 2)),
+        "height": Quantity(sides.height, unit, f"{trimmed_up(sides.height, 2)} {unit}"),
+    }
 
 
 def _spliced(box: PullBox) -> list[Raceway]:

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from yarrow.fill.factor import PrintedRow
 from yarrow.fill.method import Amount, MethodName, Rule
-from yarrow.finding import Finding, nothing_wrong
+from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.measure.units import Unit
 
 

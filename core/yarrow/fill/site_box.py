@@ -11,8 +11,10 @@ from yarrow.fill.boxes import Box, BoxResult, BoxWires, Sized, check_box
 from yarrow.fill.conductor import Conductor
 from yarrow.fill.entries import EntriesResult, Entry, OpenBox, check_entries
 from yarrow.fill.pull_boxes import PullBox, PullBoxResult, Raceway, Wall, check_pull_box, is_large
-from yarrow.finding import Finding, nothing_wrong
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.units import Unit
+from yarrow.wording.phrase import Value, count
 
 
 @dataclass(frozen=True, slots=True)
@@ -116,7 +118,7 @@ def check_site_box(box: SiteBox) -> SiteBoxResult:
         pull_box=pull_box,
         entries=entries,
         passes=passes and nothing_wrong(findings),
-        findings=tuple(findings),
+        findings=gravest_first(findings),
     )
 
 
@@ -157,19 +159,21 @@ def _volume(box: SiteBox, findings: list[Finding]) -> BoxResult | None:
     for through in box.through:
         here = ends.get(through.size, 0)
         if 2 * through.count > here:
-            text = (
-                f"{through.count} of {through.size} can't pass through: that takes "
-                f"{2 * through.count} ends, and the runs bring {here}."
-            )
-            findings.append(Finding("error", "more-through-than-come", text, path="through"))
+            values: dict[str, Value] = {
+                "through": count(through.count),
+                "size": through.size,
+                "ends": count(2 * through.count),
+                "come": count(here),
+            }
+            findings.append(Finding(FindingCode.MORE_THROUGH_THAN_COME, values, path="through"))
             continue
         ends[through.size] = here - 2 * through.count
         loops = through.count if through.loop else 0
         passing.append(BoxWires(through.size, passes=through.count - loops, loops=loops))
     passing += [BoxWires(size, ends=count) for size, count in ends.items() if count]
     if uncounted:
-        text = f"No volume is laid down for {', '.join(sorted(uncounted))}: not counted."
-        findings.append(Finding("note", "no-allowance", text, path="contents"))
+        wires = {"wires": tuple(sorted(uncounted))}
+        findings.append(Finding(FindingCode.NO_ALLOWANCE, wires, path="contents"))
     together = _grounds(box.contents.grounds, grounds)
     return check_box(replace(box.contents, wires=_merged(passing), grounds=together))
 

@@ -10,8 +10,10 @@ from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import fill_limits, trunkings
 from yarrow.fill.conductor import Conductor, Holder
 from yarrow.fill.method import Amount, MethodName, NoFigure, Rule, trimmed
-from yarrow.finding import Finding
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding
 from yarrow.measure.units import MM_PER_INCH
+from yarrow.wording.phrase import Quantity, Value
 
 
 @dataclass(frozen=True, slots=True)
@@ -73,16 +75,13 @@ class Space:
         if holder.factor is None:
             return []
         nominal = (holder.cross_section or 0) * fill_limits()["trunking"]["percent"] / 100
-        return [
-            Finding(
-                "note",
-                "printed-factor",
-                f"The printed factor of {holder.name} is taken: it leaves out walls and lid. "
-                f"45 % of {holder.size} by its name would be {trimmed(nominal, 0)} mm².",
-                path="trunking",
-                source=source_of("trunking-uk"),
-            )
-        ]
+        values: dict[str, Value] = {
+            "trunking": holder.name,
+            "size": holder.size,
+            "nominal": Quantity(nominal, "mm2", f"{trimmed(nominal, 0)} mm²"),
+        }
+        source = source_of("trunking-uk")
+        return [Finding(FindingCode.PRINTED_FACTOR, values, path="trunking", source=source)]
 
 
 def usual_trunking(size: str) -> Holder:

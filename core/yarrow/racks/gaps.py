@@ -5,7 +5,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from itertools import pairwise
 
-from yarrow.finding import Finding, Remedy
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, Remedy
 from yarrow.geometry.closest import Near, closest
 from yarrow.geometry.vectors import Vector, along, cross, length, subtract
 from yarrow.racks.lines import Line, line_name, outside
@@ -13,6 +14,7 @@ from yarrow.racks.rack_plan import Gap, RackPipe
 from yarrow.role import Role
 from yarrow.runs.run import Rack, Run
 from yarrow.runs.words import Words
+from yarrow.wording.phrase import Phrase, count
 
 _HAIR = 1e-6
 
@@ -93,16 +95,19 @@ def touching(gaps: Sequence[Gap], rack: Rack, words: Words) -> list[Finding]:
         return []
     worst = min(met, key=lambda gap: gap.air)
     others = len(met) - 1
-    more = f", and {others} more pair{'s' * (others > 1)}," if others else ""
     wider = words.reading(words.up(rack.spacing - worst.air))
     return [
         Finding(
-            "error",
-            "pipes-touch",
-            f"Pipes {worst.pipe + 1} and {worst.pipe + 2}{more} would cut "
-            f"{words.at_least(-worst.air)} into each other along {worst.at_text}: space them "
-            f"{words.at_least(-worst.air)} wider.",
+            FindingCode.PIPES_TOUCH,
+            {
+                "one": count(worst.pipe + 1),
+                "other": count(worst.pipe + 2),
+                "more": count(others),
+                "cut": words.needed(-worst.air),
+                "at": worst.at_text,
+            },
             path="rack.spacing",
-            remedy=Remedy(f"Space them {wider}", "rack.spacing", wider),
+            remedy=Remedy(Phrase("space-them", {"spacing": wider}), "rack.spacing", wider),
+            variant=("", "one-more", "more")[min(others, 2)],
         )
     ]

@@ -6,7 +6,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
-from yarrow.finding import Finding
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.frame import Frame
@@ -20,6 +21,7 @@ from yarrow.runs.plan import Plan
 from yarrow.runs.planner import Asked, plan_asked
 from yarrow.runs.run import Built, OtherPipe, Rack, Run, Survey
 from yarrow.runs.words import Words
+from yarrow.wording.phrase import Phrase, Value, count
 
 _HAIR = 1e-6
 
@@ -162,31 +164,27 @@ def built_findings(rack: Rack, lines: Sequence[Line]) -> list[Finding]:
             continue
         bends = len(develop(line.vertices, line.run.bender.radius).bends)
         if any(each.bend >= bends for each in told.bends):
-            text = f"Pipe {told.pipe + 1} has {bends} bends: what is told of others is left out."
-            found.append(Finding("warning", "built-bend-unknown", text, path=path))
+            values = {"pipe": count(told.pipe + 1), "bends": count(bends)}
+            found.append(Finding(FindingCode.BUILT_BEND_UNKNOWN, values, path=path))
         if not line.real:
-            text = (
-                f"Pipe {told.pipe + 1} can't be as it is told to be built: its arcs would overlap. "
-                "Measure its marks and angles again."
-            )
-            found.append(Finding("error", "built-not-possible", text, path=path))
+            pipe = {"pipe": count(told.pipe + 1)}
+            found.append(Finding(FindingCode.BUILT_NOT_POSSIBLE, pipe, path=path))
     return found
 
 
 def no_leg(line: Line, words: Words) -> Finding:
     """An error for a pipe that turns before its leg has begun."""
     leg = line.problem.index if line.problem else 0
-    where = line_name(line.run, line.owners[leg][0])
-    return Finding(
-        "error",
-        "rack-leg-gone",
-        f"Pipe {line.pipe + 1} has no leg left before {where}: at {words.length(line.offset)} from "
-        f"the first one it turns before it has begun. {FREES}",
-        path="rack.spacing",
-    )
+    values: dict[str, Value] = {
+        "pipe": count(line.pipe + 1),
+        "line": line_name(line.run, line.owners[leg][0]),
+        "offset": words.measured(line.offset),
+        "frees": FREES,
+    }
+    return Finding(FindingCode.RACK_LEG_GONE, values, path="rack.spacing")
 
 
-FREES = "Set the pipes closer, have fewer of them, or put the rack on the other side."
+FREES = Phrase("rack-frees")
 """What frees a pipe that lies too far in."""
 
 

@@ -6,17 +6,18 @@ from collections.abc import Sequence
 from dataclasses import replace
 from itertools import pairwise
 
-from yarrow.finding import Finding
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, errors_of, gravest_first
 from yarrow.racks.gaps import gap_between, touching
 from yarrow.racks.lines import FREES, Line, built_findings, no_leg, pipe_lines, plan_path
 from yarrow.racks.rack_plan import Gap, RackPipe, RackPlan
 from yarrow.racks.shots import Wide, bends_of, in_shots, radii, shots_of
 from yarrow.runs.findings.tool import shot_radius_findings
 from yarrow.runs.layout import lay_out
-from yarrow.runs.plan import Plan
 from yarrow.runs.planner import ask, plan_asked
 from yarrow.runs.run import Rack, Run, Survey
 from yarrow.runs.words import Words
+from yarrow.wording.phrase import count
 
 MOST_BENDS = 2000
 """Bends of all pipes together, shots included: far more than any rack has, few enough to be
@@ -39,17 +40,16 @@ def plan_rack(survey: Survey) -> RackPlan:
     words = asked.words
     findings: list[Finding] = []
     if setup.method == "table":
-        text = "A rack is marked by the exact geometry: printed marks do not keep pipes parallel."
-        findings.append(Finding("note", "rack-is-exact", text, path="method"))
+        findings.append(Finding(FindingCode.RACK_IS_EXACT, path="method"))
     if first.cut_length <= 0:
-        return _rack_plan(setup, rack, (), (), [*findings, *_errors(first)])
+        return _rack_plan(setup, rack, (), (), [*findings, *errors_of(first.findings)])
     layout = lay_out(setup)
     lines = pipe_lines(setup, rack, layout)
     laid = [line for line in lines if not line.problem]
     bent = [radii(line, laid, rack) for line in laid]
-    count = sum(bends_of(line, each, rack) for line, each in zip(laid, bent, strict=True))
-    if count > MOST_BENDS:
-        findings.append(_too_large(count))
+    bends = sum(bends_of(line, each, rack) for line, each in zip(laid, bent, strict=True))
+    if bends > MOST_BENDS:
+        findings.append(_too_large(bends))
         return _rack_plan(setup, rack, (), (), findings)
     findings += built_findings(rack, lines)
     pipes: list[RackPipe] = []
@@ -96,7 +96,7 @@ def _pipe(
         marks=made,
         moved=moved,
         shots=tuple(shots_of(plan, *each, words) for each in wide),
-        findings=(*plan.findings, *_tight(run, wide, words)),
+        findings=gravest_first((*plan.findings, *_tight(run, wide, words))),
     )
 
 
@@ -109,34 +109,24 @@ def _tight(run: Run, wide: Wide, words: Words) -> list[Finding]:
     ]
 
 
-def _too_large(count: int) -> Finding:
-    return Finding(
-        "error",
-        "rack-too-large",
-        f"This rack would have {count} bends in all; {MOST_BENDS} is the most. Take fewer pipes, "
-        "or more degrees a shot.",
-        path="rack.count",
-    )
+def _too_large(bends: int) -> Finding:
+    values = {"bends": count(bends), "most": count(MOST_BENDS)}
+    return Finding(FindingCode.RACK_TOO_LARGE, values, path="rack.count")
 
 
 def _named(pipe: RackPipe) -> list[Finding]:
     """The pipe's errors, with its number: what holds for one pipe stops the rack."""
     return [
-        replace(
-            finding,
-            code="rack-pipe-cannot-be-made",
-            text=f"Pipe {pipe.pipe + 1} can't be bent as it lies: "
-            f"{finding.text.partition('. ')[0].rstrip('.')}. {FREES}",
-            path="rack",
-            remedy=None,
+        Finding(
+            FindingCode.RACK_PIPE_CANNOT_BE_MADE,
+            {"pipe": count(pipe.pipe + 1), "why": finding.phrase, "frees": FREES},
+            finding.feature,
+            "rack",
+            finding.bends,
+            source=finding.source,
         )
-        for finding in pipe.findings
-        if finding.level == "error"
-    ][:1]
-
-
-def _errors(plan: Plan) -> list[Finding]:
-    return [finding for finding in plan.findings if finding.level == "error"]
+        for finding in errors_of(pipe.findings)[:1]
+    ]
 
 
 def _rack_plan(
@@ -155,5 +145,5 @@ def _rack_plan(
         corners=rack.corners,
         pipes=pipes,
         gaps=gaps,
-        findings=tuple(findings),
+        findings=gravest_first(findings),
     )

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from yarrow.finding import Finding
+from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
@@ -93,4 +93,4 @@ class RackPlan:
     def can_be_made(self) -> bool:
         """Whether no finding, of the rack or of a pipe, is an error."""
         own = (finding for pipe in self.pipes for finding in pipe.findings)
-        return not any(finding.level == "error" for finding in (*self.findings, *own))
+        return nothing_wrong((*self.findings, *own))

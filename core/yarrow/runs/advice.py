@@ -7,12 +7,15 @@ from dataclasses import dataclass
 
 from yarrow.benders.placing import other_end
 from yarrow.catalog.tables import Stance, stance_at
-from yarrow.finding import Finding
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding
 from yarrow.handling.orders import Handled, Order
 from yarrow.handling.splitting import splits
 from yarrow.handling.strikes import Strike, What, strikes
 from yarrow.runs.steps import Piece
 from yarrow.runs.words import Words
+from yarrow.wording.phrase import Phrase, Value, count
+from yarrow.wording.wording import EN_US
 
 
 @dataclass(frozen=True, slots=True)
@@ -128,15 +131,15 @@ def helps_of(
         )
     for strike in each.strikes:
         if strike.what == "handle":
-            helps.append(_shorter(strike, words))
+            helps.append(EN_US.text(_shorter(strike, words)))
     for another in found:
         if another is not order and another.works and not any(h.strikes for h in another.bends):
             helps.append(f"Bend it {another.name}: that is clear.")
     return tuple(helps)
 
 
-def _shorter(strike: Strike, words: Words) -> str:
-    return f"A handle that reaches less than {words.at_most(strike.out)} from the shoe clears it."
+def _shorter(strike: Strike, words: Words) -> Phrase:
+    return Phrase("no-order/shorter-handle", {"reach": words.available(strike.out)})
 
 
 def no_order(best: Order, piece: Piece, where: Stance) -> tuple[Finding, ...]:
@@ -145,33 +148,38 @@ def no_order(best: Order, piece: Piece, where: Stance) -> tuple[Finding, ...]:
         return ()
     words = piece.words
     bad = next(each for each in best.bends if each.blocked or not each.placing.fits)
-    name = f"bend {bad.bend + 1}"
+    at: dict[str, Value] = {
+        "bend": Phrase("bend", {"number": count(bad.bend + 1)}),
+        "room": words.available(max(bad.placing.room, 0.0)),
+        "need": words.needed(bad.placing.need),
+    }
     if not bad.placing.fits:
-        room, need = words.at_most(max(bad.placing.room, 0.0)), words.at_least(bad.placing.need)
-        why = f"at {name} there is {room} of straight, and the bender takes {need}"
+        why = Phrase("no-order/room", at)
     else:
-        what = _MEETS[next(s.what for s in bad.strikes if s.what in _MEETS and s.what != "bench")]
-        why = f"at {name} what is bent already meets {what}, whichever way round"
+        what = next(s.what for s in bad.strikes if s.what in _MEETS and s.what != "bench")
+        why = Phrase(f"no-order/{what}-met", at)
     handle = [strike for strike in bad.strikes if strike.what == "handle"]
     parts = splits(piece.bender, piece.pipe, piece.roles, where, words.unit)
     if parts:
         after, straight = parts
-        frees = (
-            f"Make it in two pieces, with a coupling in the {words.at_most(straight)} of straight "
-            f"between bends {after + 1} and {after + 2}: both can be made"
+        frees = Phrase(
+            "no-order/in-two",
+            {
+                "straight": words.available(straight),
+                "one": count(after + 1),
+                "other": count(after + 2),
+            },
         )
     else:
-        frees = "Leave more straight beside it, or bend it shallower"
-    shorter = f" {_shorter(handle[0], words)}" if handle else ""
-    text = f"No order can make this in one piece: {why}.{shorter} {frees}."
-    return (Finding("error", "no-order", text, bends=(bad.bend,)),)
+        frees = Phrase("no-order/more-straight")
+    values: dict[str, Value] = {"why": why, "frees": frees}
+    if handle:
+        values["shorter"] = _shorter(handle[0], words)
+    variant = "handle" if handle else ""
+    return (Finding(FindingCode.NO_ORDER, values, bends=(bad.bend,), variant=variant),)
 
 
-def too_many(count: int, most: int) -> Finding:
+def too_many(bends: int, most: int) -> Finding:
     """An error for a piece with more bends than are simulated."""
-    return Finding(
-        "error",
-        "too-many-bends-to-handle",
-        f"A piece of {count} bends is more than can be handled: {most} is the most. Part it "
-        "at a coupling.",
-    )
+    values = {"bends": count(bends), "most": count(most)}
+    return Finding(FindingCode.TOO_MANY_BENDS_TO_HANDLE, values)

@@ -14,7 +14,8 @@ from yarrow.bends.registry import Line
 from yarrow.bends.straight import Straight
 from yarrow.catalog.tables import limits, usual_angles
 from yarrow.fill.pull_points import USUAL_DEGREES
-from yarrow.finding import Finding, Remedy
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, Remedy
 from yarrow.geometry.arcs import tangent_length
 from yarrow.measure.units import Unit, convert_length
 from yarrow.obstacles.obstacle import Setting, exact
@@ -26,6 +27,7 @@ from yarrow.runs.plan import Choice
 from yarrow.runs.reasons import worded
 from yarrow.runs.run import Run, Survey
 from yarrow.runs.words import Words
+from yarrow.wording.phrase import Phrase, Quantity, Value
 
 _NEAR = 3.0
 """Times the shortest stretch that holds a strap: how far two things reach, to be taken in one."""
@@ -290,48 +292,39 @@ def _findings(taken: _Taken, words: Words, *, risen: bool) -> list[Finding]:
     feature, met, best = taken.feature, taken.met, taken.best
     found = []
     path = f"walk[{feature}].pick"
+    bent = Quantity(best.angle, "°", f"{best.angle:g}°")
     if met.pick and taken.by == "yarrow":
-        text = (
-            f'"{met.pick}" is no way to take this. Yarrow takes {best.id} until you pick another.'
-        )
-        found.append(
-            Finding("warning", "pick-not-offered", text, feature, path, (), _take(path, best.id))
-        )
+        values = {"pick": met.pick, "taken": best.id}
+        remedy = _take(path, best.id)
+        found.append(Finding(FindingCode.PICK_NOT_OFFERED, values, feature, path, remedy=remedy))
     if best.air is not None and best.air.least < -1e-6:
-        text = (
-            f"At {best.angle:g}° the pipe would cut {words.at_least(-best.air.least)} into what it "
-            f"goes over, {words.reading(best.air.at)} along the leg. Pick another."
-        )
-        found.append(Finding("error", "touches", text, feature, path))
+        clash: dict[str, Value] = {
+            "angle": bent,
+            "cut": words.needed(-best.air.least),
+            "at": words.reading(best.air.at),
+        }
+        found.append(Finding(FindingCode.OBSTACLE_CLASH, clash, feature, path))
     if best.too_shallow > 1e-6:
         least = words.reading(words.up(float(met.size()) + best.too_shallow))
-        text = (
-            f"At {best.angle:g}° the hole's face lies within the arc, so the pipe misses its "
-            f"middle: that takes a hole {words.suffixed(least)} deep at the least. Pick another "
-            "way."
-        )
+        hole: dict[str, Value] = {"angle": bent, "deep": words.suffixed(least)}
         better = [each for each in taken.all if each.fits]
-        remedy = _take(path, _best(better, thrifty=False).id) if better else None
-        found.append(Finding("error", "arc-in-hole", text, feature, path, (), remedy))
+        other = _take(path, _best(better, thrifty=False).id) if better else None
+        found.append(Finding(FindingCode.ARC_IN_HOLE, hole, feature, path, remedy=other))
     if met.leads_in and not risen:
         where = f"walk[{feature}].toward"
-        text = (
-            "Going in here leads into the surface that the run lies on. Is this inside the wall, "
-            "or was out meant?"
-        )
-        remedy = Remedy("Go out over it", where, "out")
-        found.append(Finding("warning", "into-the-surface", text, feature, where, (), remedy))
+        remedy = Remedy(Phrase("go-out"), where, "out")
+        found.append(Finding(FindingCode.INTO_THE_SURFACE, {}, feature, where, remedy=remedy))
     if met.room_given is not None and best.too_long > 1e-6:
         path = f"walk[{feature}].within"
         least = words.reading(words.up(best.room))
-        text = (
-            f"No angle makes this rise within {words.length(float(met.room_given))}: with this "
-            f"bender it takes {words.suffixed(least)} at the least."
-        )
-        remedy = Remedy(f"Give it {least}", path, least)
-        found.append(Finding("error", "does-not-fit-within", text, feature, path, (), remedy))
+        room: dict[str, Value] = {
+            "within": words.measured(float(met.room_given)),
+            "least": words.suffixed(least),
+        }
+        remedy = Remedy(Phrase("give-room", {"room": least}), path, least)
+        found.append(Finding(FindingCode.DOES_NOT_FIT_WITHIN, room, feature, path, remedy=remedy))
     return found
 
 
 def _take(path: str, name: str) -> Remedy:
-    return Remedy(f"Take {name}", path, name)
+    return Remedy(Phrase("take", {"what": name}), path, name)

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from yarrow.benders.bender import Hook
 from yarrow.benders.placing import Placing, place_bender
 from yarrow.catalog.tables import Stance, stance
-from yarrow.finding import Finding
+from yarrow.findings.finding import Finding, errors_of
 from yarrow.geometry.pipe import develop
 from yarrow.geometry.vectors import Vector
 from yarrow.handling.half_bent import Arc, HalfBent, half_bent
@@ -100,7 +100,7 @@ def handle_run(survey: Survey) -> Handling:
     """
     asked = ask(survey)
     plan, run, words = plan_asked(asked), asked.run, asked.words
-    errors = tuple(finding for finding in plan.findings if finding.level == "error")
+    errors = errors_of(plan.findings)
     where = run.stance or stance(run.bender.kind)
     if errors or not plan.bends:
         return Handling("yarrow.handling/1", where.place, (), errors)

@@ -8,17 +8,19 @@ from dataclasses import dataclass, replace
 from typing import Any
 
 from yarrow.bends.registry import Line
-from yarrow.finding import Finding, Remedy
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, Remedy
 from yarrow.geometry.vectors import Vector, dot, length, scaled, subtract
 from yarrow.obstacles.obstacle import exact
-from yarrow.runs.findings.draft import line_name
+from yarrow.runs.findings.draft import line_phrase
 from yarrow.runs.layout import lay_out
 from yarrow.runs.plan import Solved
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words
+from yarrow.wording.phrase import Phrase, Value
 
-FLOATING = {"at": "place", "rise": "rise", "width": "width", "angle": "angle"}
-"""Numbers that a line may have loose, and what they are called."""
+FLOATING = ("at", "rise", "width", "angle")
+"""Numbers that a line may have loose."""
 
 _DEGREE = 0.1
 """How far a degree is let go against a length of 1: an angle moves only where lengths do not do."""
@@ -184,34 +186,39 @@ def _not_reached(
     words: Words,
 ) -> Finding:
     """By how much the ends do not meet, and which number would have to be loose for it."""
+    values: dict[str, Value]
     if wrong:
-        name = line_name(run, wrong[0].feature)
-        value = words.length(wrong[0].read(solved))
-        text = f"For the ends to meet, the {wrong[0].field} of {name} would have to be {value}."
+        variant = "number"
+        values = {
+            **_named(run, wrong[0].feature, wrong[0].field),
+            "value": words.measured(wrong[0].read(solved)),
+        }
     else:
-        text = f"The ends do not meet: this one lies {_missed(off, words)}."
-        if not loose:
-            text += " None of its numbers is loose."
-    path = f"walk[{len(run.walk) - 1}].meet"
-    helper = _helper(run, loose, target)
-    if helper is None:
-        text += " No number of this walk runs that way: it takes another bend."
-        return Finding("error", "end-not-reached", text, len(run.walk) - 1, path)
-    name = line_name(run, helper.feature)
-    text += f" Let the {FLOATING[helper.field]} of {name} float."
-    own = run.walk[helper.feature].loose
-    remedy = Remedy("Let it float", f"walk[{helper.feature}].loose", (*own, helper.field))
-    return Finding("error", "end-not-reached", text, len(run.walk) - 1, path, (), remedy)
+        variant, values = "off" if loose else "tight", {"off": _missed(off, words)}
+    helper, remedy = _helper(run, loose, target), None
+    values["helps"] = Phrase("no-number-runs-that-way")
+    if helper is not None:
+        values["helps"] = Phrase("let-float", _named(run, helper.feature, helper.field))
+        own = run.walk[helper.feature].loose
+        path = f"walk[{helper.feature}].loose"
+        remedy = Remedy(Phrase("let-it-float"), path, (*own, helper.field))
+    last = len(run.walk) - 1
+    code, path = FindingCode.END_NOT_REACHED, f"walk[{last}].meet"
+    return Finding(code, values, last, path, remedy=remedy, variant=variant)
 
 
-def _missed(off: Vector, words: Words) -> str:
+def _named(run: Run, feature: int, field: str) -> dict[str, Value]:
+    return {"field": Phrase(f"field/{field}"), "line": line_phrase(run, feature)}
+
+
+def _missed(off: Vector, words: Words) -> tuple[Phrase, ...]:
     sides = (("back", "ahead"), ("right", "left"), ("in", "out"))
-    parts = [
-        f"{words.length(abs(value))} too far {names[value < 0]}"
+    parts = tuple(
+        Phrase(f"too-far/{names[value < 0]}", {"far": words.measured(abs(value))})
         for value, names in zip(off, sides, strict=True)
         if words.reading(abs(value)) != "0"
-    ]
-    return " and ".join(parts) or "a hair"
+    )
+    return parts or (Phrase("too-far/a-hair"),)
 
 
 def _helper(run: Run, loose: Sequence[_Number], target: Vector) -> _Number | None:
@@ -251,10 +258,12 @@ def _told(number: _Number, run: Run, solved: Run, words: Words) -> Solved:
 
 def _note(run: Run, each: Solved) -> Finding:
     return Finding(
-        "note",
-        "floats",
-        f"So that the ends meet, the {FLOATING[each.field]} of {line_name(run, each.feature)} "
-        f"becomes {each.became_text} (said: {each.said_text}).",
+        FindingCode.FREE_DIMENSION,
+        {
+            **_named(run, each.feature, each.field),
+            "became": each.became_text,
+            "said": each.said_text,
+        },
         each.feature,
         f"walk[{each.feature}].{each.field}",
     )

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.benders.bender import BenderKind, Hook, Reference, Way
-from yarrow.finding import Finding, nothing_wrong
+from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.role import Role

@@ -8,7 +8,8 @@ from dataclasses import dataclass, replace
 from yarrow.benders.bender import Hook
 from yarrow.benders.placing import making_order, place_bender
 from yarrow.fill.pull_points import USUAL_DEGREES, pull_points
-from yarrow.finding import Finding
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, errors_of, gravest_first, nothing_wrong
 from yarrow.geometry.arcs import gain
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import OUT, StraightPipe, develop
@@ -55,8 +56,7 @@ from yarrow.runs.steps import Piece, steps
 from yarrow.runs.wires import PlannedWires, bends_on, plan_wires, right_angles, wire_findings
 from yarrow.runs.words import Words
 from yarrow.runs.working import working
-
-_GRAVEST_FIRST = {"error": 0, "warning": 1, "note": 2}
+from yarrow.wording.phrase import Phrase
 
 
 def plan_run(survey: Survey) -> Plan:
@@ -130,7 +130,7 @@ def _straight_pipe(asked: Asked) -> tuple[Layout, StraightPipe | None, list[Find
     ]
     held_off = stand_off_findings(run, layout, words)
     findings += [finding for finding in held_off if finding.level != "error"]
-    carried = [finding for finding in held_off if finding.level == "error"]
+    carried = errors_of(held_off)
     disorder = carried or order_findings(run, layout, words)
     pipe = None if disorder else _developed(layout, findings)
     return layout, pipe, [*findings, *disorder]
@@ -157,11 +157,12 @@ def plan_asked(asked: Asked) -> Plan:
         beside, made = made, beside
         if made and made.path:
             # The printed spacing leaves the arcs apart: a pipe comes out, though not this one.
-            overlaps = [replace(f, level="warning", text=f"{f.text} {_STILL}") for f in overlaps]
+            still = Phrase("printed-marks-can-be-made")
+            overlaps = [replace(finding, still=still) for finding in overlaps]
     findings += overlaps or room_findings(draft)
     findings += touch_findings(draft)
     findings += [*degree_findings(draft), *stick_findings(draft), *notch_findings(draft)]
-    if made is None or any(finding.level == "error" for finding in findings):
+    if made is None or not nothing_wrong(findings):
         # Where the arcs would lie is worth seeing; how to work them, or a wrong shoe's, is not.
         shown = exact if run.bender_fits else ()
         unmade = Beside("exact", pipe.cut_length, "", shown, (), ())
@@ -182,9 +183,6 @@ def run_order(run: Run, roles: Sequence[Role]) -> tuple[tuple[int, ...], tuple[H
     if picked_order_findings(run, len(roles)) or not run.order:
         return making_order(roles), ()
     return tuple(each.bend for each in run.order), tuple(each.hook for each in run.order)
-
-
-_STILL = "The printed marks can be made; see what they come out as."
 
 
 def _exact(draft: Draft) -> Beside:
@@ -214,12 +212,8 @@ def _developed(layout: Layout, findings: list[Finding]) -> StraightPipe | None:
     try:
         return develop(layout.vertices, layout.pipe.radius)
     except GeometryError as error:
-        texts = {
-            "repeated-point": "Two points of the path are the same. Take one of them out.",
-            "folds-back": "The path turns back on itself, which no bend can do. Move this point.",
-        }
         path = "walk" if layout.lines else f"path[{error.index}]"
-        findings.append(Finding("error", error.code, texts[error.code], path=path))
+        findings.append(Finding(FindingCode(error.code), path=path))
         return None
 
 
@@ -279,7 +273,7 @@ def _plan(
         solved=asked.solved,
         wires=wires,
         worked=run.worked,
-        findings=tuple(sorted(findings, key=lambda f: _GRAVEST_FIRST[f.level])),
+        findings=gravest_first(findings),
     )
 
 

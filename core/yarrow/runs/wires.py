@@ -19,11 +19,14 @@ from yarrow.fill.pull_boxes import is_large
 from yarrow.fill.pull_points import BendOnPipe, PullPoint, PullPoints
 from yarrow.fill.result import FillResult
 from yarrow.fill.weight import mass_of, tension_limit_of
-from yarrow.finding import Finding
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, errors_of
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import MM_PER_INCH, Unit, convert, convert_length
-from yarrow.runs.words import Words, degrees
+from yarrow.runs.words import Words, angle, degrees
+from yarrow.wording.phrase import Phrase, Quantity, Value, count
+from yarrow.wording.wording import EN_US
 
 State = Literal["dry", "lubricated"]
 
@@ -127,8 +130,8 @@ def plan_wires(
                 method, wires.holder, wires.conductors, wires.spare, choose=False, beside=other
             )
         except NoFigure as missing:
-            text = f"There is no figure for this: expected {missing.expected}."
-            findings.append(Finding("error", "no-figure", text, path=missing.field))
+            values = {"expected": missing.expected}
+            findings.append(Finding(FindingCode.NO_FIGURE, values, path=missing.field))
     return PlannedWires(
         fill=fill,
         bends=bends,
@@ -151,12 +154,13 @@ def _duct_findings(length_m: Fraction, degrees_bent: float) -> list[Finding]:
     most = duct_metres(degrees_bent)
     if length_m <= most:
         return []
-    text = (
-        f"An outdoor duct that bends {degrees(degrees_bent)} may be {most:.0f} m between pull "
-        f"points; this is {float(length_m):.0f} m. Put a pull box in."
-    )
+    values: dict[str, Value] = {
+        "degrees": angle(degrees_bent),
+        "most": Quantity(most, "m", f"{most:.0f}"),
+        "length": Quantity(float(length_m), "m", f"{float(length_m):.0f}"),
+    }
     source = fill_limits()["duct"]["source"]
-    return [Finding("warning", "duct-too-long", text, path="wires.duct", source=source)]
+    return [Finding(FindingCode.DUCT_TOO_LONG, values, path="wires.duct", source=source)]
 
 
 def _method(wires: Wires, length_m: Fraction, length_mm: float, bends: int) -> Method:
@@ -184,21 +188,23 @@ def bends_on(pipe: StraightPipe) -> list[BendOnPipe]:
     return [BendOnPipe(bend.arc_start, bend.arc_end, bend.angle) for bend in pipe.bends]
 
 
-def breaks_in_words(points: PullPoints, words: Words) -> str:
-    """Where to break a run, for a sentence."""
-    return ", and ".join(_place(point, words) for point in points.points)
-
-
-def _place(point: PullPoint, words: Words) -> str:
-    return (
-        f"{words.length(point.at)} along the pipe, between bends {point.bend} and {point.bend + 1}"
+def pull_point_phrase(point: PullPoint, words: Words) -> Phrase:
+    """Where to break a run."""
+    return Phrase(
+        "pull-point",
+        {
+            "at": words.measured(point.at),
+            "one": count(point.bend),
+            "other": count(point.bend + 1),
+        },
     )
 
 
 def _break(wires: Wires, point: PullPoint, words: Words) -> Break:
     kind = point_kind(wires)
     before = degrees(point.degrees_before)
-    text = f"{kind[0].upper()}{kind[1:]} {_place(point, words)}: {before} before it."
+    place = EN_US.text(pull_point_phrase(point, words))
+    text = f"{kind[0].upper()}{kind[1:]} {place}: {before} before it."
     return Break(point, kind, text)
 
 
@@ -284,40 +290,47 @@ def _pull_findings(pull: Pull, force: str, pressure: str) -> list[Finding]:
     told, found = fill_limits(), []
     easier = pull.easier
     if pull.tension_limit is not None and easier.most_tension > pull.tension_limit:
-        text = (
-            f"The pull takes {trimmed_up(easier.most_tension, 0)} {force} even from the easier "
-            f"end; {trimmed_down(pull.tension_limit, 0)} is the limit. Put a pull point in, or "
-            "lubricate."
-        )
+        pulled: dict[str, Value] = {
+            "tension": _with_unit(easier.most_tension, force),
+            "limit": _at_most(pull.tension_limit, force),
+        }
         source = told["tension"]["source"]
-        found.append(Finding("warning", "pulls-too-hard", text, path="wires.pull", source=source))
+        found.append(Finding(FindingCode.PULL_TENSION, pulled, path="wires.pull", source=source))
     if easier.most_side_wall > pull.side_wall_limit:
-        text = (
-            f"A bend presses {trimmed_up(easier.most_side_wall, 0)} {pressure} on the cable; "
-            f"{trimmed_down(pull.side_wall_limit, 0)} is the limit. A wider bend or a pull point "
-            "before it."
-        )
+        pressed: dict[str, Value] = {
+            "pressure": _with_unit(easier.most_side_wall, pressure),
+            "limit": _at_most(pull.side_wall_limit, pressure),
+        }
         source = told["side_wall"]["source"]
-        found.append(Finding("warning", "presses-too-hard", text, path="wires.pull", source=source))
+        code = FindingCode.SIDEWALL_PRESSURE
+        found.append(Finding(code, pressed, path="wires.pull", source=source))
     return found
+
+
+def _with_unit(value: float, unit: str) -> Quantity:
+    return Quantity(value, unit, f"{trimmed_up(value, 0)} {unit}")
+
+
+def _at_most(value: float, unit: str) -> Quantity:
+    return Quantity(value, unit, trimmed_down(value, 0))
 
 
 def wire_findings(planned: PlannedWires) -> list[Finding]:
     """What the plan says of its wire: a warning, since the pipe can be bent all the same."""
     said = [finding for finding in planned.findings if finding.level == "warning"]
-    missing = [finding for finding in planned.findings if finding.level == "error"]
+    missing = errors_of(planned.findings)
     if missing:
-        return [*said, Finding("warning", "wires-not-checked", missing[0].text, path="wires")]
+        why = {"why": missing[0].phrase}
+        return [*said, Finding(FindingCode.WIRES_NOT_CHECKED, why, path="wires")]
     fill = planned.fill
     if fill is None or fill.passes:
         return said
-    gravest = next(finding for finding in fill.findings if finding.level == "error")
+    gravest = errors_of(fill.findings)[0]
     return [
         *said,
         Finding(
-            "warning",
-            "wires-do-not-fit",
-            f"The wires: {gravest.text}",
+            FindingCode.WIRES_DO_NOT_FIT,
+            {"why": gravest.phrase},
             path="wires",
             remedy=gravest.remedy,
             source=gravest.source,

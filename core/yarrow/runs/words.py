@@ -7,6 +7,7 @@ from fractions import Fraction
 
 from yarrow.measure.rounding import round_to
 from yarrow.measure.units import Unit
+from yarrow.wording.phrase import Quantity
 
 
 @dataclass(frozen=True, slots=True)
@@ -36,6 +37,18 @@ class Words:
         """To the next mark down, with the unit: for what there is."""
         return self.length(self.down(value))
 
+    def measured(self, value: float) -> Quantity:
+        """A length in a sentence, to the nearest mark."""
+        return Quantity(value, self.unit, self.length(value))
+
+    def needed(self, value: float) -> Quantity:
+        """A length that has to be there, to the next mark up."""
+        return Quantity(value, self.unit, self.at_least(value))
+
+    def available(self, value: float) -> Quantity:
+        """A length that is there, to the next mark down."""
+        return Quantity(value, self.unit, self.at_most(value))
+
     def up(self, value: float) -> float:
         """The next mark up (the mark itself where it is on one, to a millionth)."""
         size = float(self.step)
@@ -54,3 +67,8 @@ class Words:
 def degrees(value: float) -> str:
     """``30°``, ``22.5°``: at most two places, none that say nothing."""
     return f"{value:.2f}".rstrip("0").rstrip(".") + "°"
+
+
+def angle(value: float) -> Quantity:
+    """An angle in a sentence."""
+    return Quantity(value, "°", degrees(value))

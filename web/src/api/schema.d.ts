@@ -1303,7 +1303,7 @@ export interface components {
          */
         BoxResult: {
             /** Findings */
-            findings: components["schemas"]["Finding"][];
+            findings: components["schemas"]["WrittenFinding"][];
             /** Format */
             format: string;
             /** Left */
@@ -1756,7 +1756,7 @@ export interface components {
             /** Entries */
             entries: components["schemas"]["PlacedEntry"][];
             /** Findings */
-            findings: components["schemas"]["Finding"][];
+            findings: components["schemas"]["WrittenFinding"][];
             /** Format */
             format: string;
             /** Passes */
@@ -1803,7 +1803,7 @@ export interface components {
             /** Count */
             count: number;
             /** Findings */
-            findings: components["schemas"]["Finding"][];
+            findings: components["schemas"]["WrittenFinding"][];
             /** Format */
             format: string;
             heat: components["schemas"]["Heat"];
@@ -1841,41 +1841,12 @@ export interface components {
             used: number;
         };
         /**
-         * Finding
-         * @description Something to know before metal is bent: how bad, what, where, and what to change.
-         *
-         *     ``feature`` is the line of the walk, ``path`` the field, ``bends`` the bends it is about;
-         *     ``source`` where a rule is written, empty where it is the geometry or the tool that says so.
+         * FindingCode
+         * @description What a finding is about. An error keeps a piece from being made, a warning from coming out
+         *     well; a note is worth knowing.
+         * @enum {string}
          */
-        Finding: {
-            /**
-             * Bends
-             * @default []
-             */
-            bends: number[];
-            /** Code */
-            code: string;
-            /** Feature */
-            feature?: number | null;
-            /**
-             * Level
-             * @enum {string}
-             */
-            level: "error" | "warning" | "note";
-            /**
-             * Path
-             * @default
-             */
-            path: string;
-            remedy?: components["schemas"]["Remedy"] | null;
-            /**
-             * Source
-             * @default
-             */
-            source: string;
-            /** Text */
-            text: string;
-        };
+        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
         /**
          * FoldedPipe
          * @description The answer of fold: vertices with both ends, and the end's place and direction.
@@ -1943,7 +1914,7 @@ export interface components {
          */
         Handling: {
             /** Findings */
-            findings: components["schemas"]["Finding"][];
+            findings: components["schemas"]["WrittenFinding"][];
             /** Format */
             format: string;
             /** Orders */
@@ -2466,7 +2437,7 @@ export interface components {
             /** Dimensions */
             dimensions: components["schemas"]["Dimension"][];
             /** Findings */
-            findings: components["schemas"]["Finding"][];
+            findings: components["schemas"]["WrittenFinding"][];
             /** First Toward */
             first_toward: [
                 number,
@@ -2584,7 +2555,7 @@ export interface components {
          */
         PlannedPull: {
             /** Findings */
-            findings: components["schemas"]["Finding"][];
+            findings: components["schemas"]["WrittenFinding"][];
             /** Force */
             force: string;
             /** Friction */
@@ -2621,7 +2592,7 @@ export interface components {
             duct_m: number | null;
             fill: components["schemas"]["FillResult"] | null;
             /** Findings */
-            findings: components["schemas"]["Finding"][];
+            findings: components["schemas"]["WrittenFinding"][];
             /** Length M */
             length_m: number;
             points: components["schemas"]["PullPoints"];
@@ -2720,7 +2691,7 @@ export interface components {
             apart: number[];
             drawn: components["schemas"]["Sides"];
             /** Findings */
-            findings: components["schemas"]["Finding"][];
+            findings: components["schemas"]["WrittenFinding"][];
             /** Format */
             format: string;
             have: components["schemas"]["Sides"] | null;
@@ -2825,6 +2796,19 @@ export interface components {
             source: string;
         };
         /**
+         * Quantity
+         * @description A figure in a sentence: its value, in ``unit`` (empty for a count), and as it is read: to the
+         *     tape's marks, rounded the safe way.
+         */
+        Quantity: {
+            /** Text */
+            text: string;
+            /** Unit */
+            unit: string;
+            /** Value */
+            value: number;
+        };
+        /**
          * RackPipe
          * @description One pipe of a rack, counted from 0: ``offset`` from the first one's line, to the rack's side.
          *
@@ -2855,7 +2839,7 @@ export interface components {
             /** Cut Length Text */
             cut_length_text: string;
             /** Findings */
-            findings: components["schemas"]["Finding"][];
+            findings: components["schemas"]["WrittenFinding"][];
             /** Marks */
             marks: components["schemas"]["Mark"][];
             /** Moved */
@@ -2892,7 +2876,7 @@ export interface components {
              */
             corners: "same" | "concentric";
             /** Findings */
-            findings: components["schemas"]["Finding"][];
+            findings: components["schemas"]["WrittenFinding"][];
             /** Format */
             format: string;
             /** Gaps */
@@ -2930,18 +2914,6 @@ export interface components {
             text: string;
             /** Wall */
             wall: string;
-        };
-        /**
-         * Remedy
-         * @description A finding's fix: what it does in words, and the one field that it sets.
-         */
-        Remedy: {
-            /** Label */
-            label: string;
-            /** Path */
-            path: string;
-            /** Value */
-            value: string | number | string[];
         };
         /**
          * RemovedFromJob
@@ -3755,7 +3727,7 @@ export interface components {
         SiteBoxResult: {
             entries: components["schemas"]["EntriesResult"] | null;
             /** Findings */
-            findings: components["schemas"]["Finding"][];
+            findings: components["schemas"]["WrittenFinding"][];
             /** Format */
             format: string;
             /** Met */
@@ -4040,6 +4012,46 @@ export interface components {
             warm_from: string;
             /** Warm To */
             warm_to: string;
+        };
+        /**
+         * WrittenFinding
+         * @description Something to know before metal is bent. ``feature`` is the line of the walk, ``path`` the
+         *     field, ``bends`` the bends it is about; ``source`` where a rule is written.
+         */
+        WrittenFinding: {
+            /** Bends */
+            bends: number[];
+            code: components["schemas"]["FindingCode"];
+            /** Feature */
+            feature: number | null;
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "error" | "warning" | "note";
+            /** Path */
+            path: string;
+            remedy: components["schemas"]["WrittenRemedy"] | null;
+            /** Source */
+            source: string;
+            /** Text */
+            text: string;
+            /** Values */
+            values: {
+                [key: string]: components["schemas"]["Quantity"] | string | (components["schemas"]["Quantity"] | string)[];
+            };
+        };
+        /**
+         * WrittenRemedy
+         * @description What to do about it: what that is, and the one field that it sets.
+         */
+        WrittenRemedy: {
+            /** Label */
+            label: string;
+            /** Path */
+            path: string;
+            /** Value */
+            value: string | number | string[];
         };
     };
     responses: never;

@@ -55,7 +55,10 @@ describe("the stick", () => {
     const broken = {
       ...GOLDEN,
       findings: [
-        { level: "error", code: "arcs-overlap", text: "", bends: [0, 1], path: "", source: "" },
+        {
+          ...{ level: "error", code: "arcs-overlap", text: "", values: {}, feature: null },
+          ...{ bends: [0, 1], path: "", remedy: null, source: "" },
+        },
       ],
     } satisfies typeof GOLDEN;
     const page = stickPages(broken, 1280)[0];

@@ -3,10 +3,11 @@
 from __future__ import annotations
 
 from yarrow.bends.registry import Line
-from yarrow.finding import Finding
-from yarrow.runs.findings.draft import Draft, line_name
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding
+from yarrow.runs.findings.draft import Draft, line_phrase
 from yarrow.runs.findings.fitting import rise_needed, shallower
-from yarrow.runs.words import degrees
+from yarrow.runs.words import angle
 
 _HAIR = 1e-9
 
@@ -29,38 +30,36 @@ def arc_findings(draft: Draft) -> list[Finding]:
 
 def _before_start(draft: Draft) -> Finding:
     feature = draft.feature(0)
-    begins = draft.words.at_least(-draft.pipe.straights[0])
     short = draft.further(feature, 0, 0.0)
-    advice = draft.advise(
-        short, "Measure {} further from the start, or start the pipe that much earlier."
-    )
     return Finding(
-        "error",
-        "before-start",
-        f"The first arc would begin {begins} before the pipe does. {advice}",
+        FindingCode.BEFORE_START,
+        {
+            "behind": draft.words.needed(-draft.pipe.straights[0]),
+            "advice": draft.advise(short, "measure-further"),
+        },
         feature,
         draft.field(feature),
         (0,),
         draft.move(feature, short),
+        variant="arc",
     )
 
 
 def _beyond_end(draft: Draft) -> Finding:
     last = len(draft.run.walk) - 1
     bend = len(draft.pipe.bends) - 1
-    ends = draft.words.at_least(-draft.pipe.straights[-1])
     short = draft.further(last, bend + 1, 0.0)
-    advice = draft.advise(
-        short, "The end has to be at least {} further on, or the last bend that much earlier."
-    )
     return Finding(
-        "error",
-        "end-short",
-        f"The pipe ends {ends} short of the end of its last arc. {advice}",
+        FindingCode.END_SHORT,
+        {
+            "behind": draft.words.needed(-draft.pipe.straights[-1]),
+            "advice": draft.advise(short, "end-further"),
+        },
         last if draft.run.walk else None,
         draft.field(last),
         (bend,) if bend >= 0 else (),
         draft.move(last, short),
+        variant="arc",
     )
 
 
@@ -69,18 +68,19 @@ def _overlap(draft: Draft, index: int, short: float) -> Finding:
     line = draft.run.walk[after] if draft.run.walk else None
     if line is not None and before == after:
         return _line_too_steep(draft, after, line, index)
-    name, overlap = line_name(draft.run, before), draft.words.at_least(short)
-    short = draft.further(after, index, 0.0)
-    advice = draft.advise(short, "Move it at least {} further along.")
+    further = draft.further(after, index, 0.0)
     return Finding(
-        "error",
-        "arcs-overlap",
-        f"The arc of {line_name(draft.run, after)} would begin {overlap} before the arc of {name} "
-        f"has ended. {advice}",
+        FindingCode.ARCS_OVERLAP,
+        {
+            "line": line_phrase(draft.run, after),
+            "before": line_phrase(draft.run, before),
+            "overlap": draft.words.needed(short),
+            "advice": draft.advise(further, "move-further"),
+        },
         after,
         draft.field(after),
         (index - 1, index),
-        draft.move(after, short),
+        draft.move(after, further),
     )
 
 
@@ -88,13 +88,16 @@ def _line_too_steep(draft: Draft, feature: int, line: Line, index: int) -> Findi
     pipe = draft.layout.pipe
     advice, remedy = shallower(draft.run, feature, pipe, 0.0)
     return Finding(
-        "error",
-        "arcs-overlap",
-        f"At {degrees(getattr(line, 'angle', 0.0))} this bender's arcs need a rise of at least "
-        f"{rise_needed(line, pipe, draft.words)}; this one is "
-        f"{draft.words.length(float(getattr(line, 'rise', 0)))}: {advice}.",
+        FindingCode.ARCS_OVERLAP,
+        {
+            "angle": angle(getattr(line, "angle", 0.0)),
+            "least": rise_needed(line, pipe, draft.words),
+            "rise": draft.words.measured(float(getattr(line, "rise", 0))),
+            "advice": advice,
+        },
         feature,
         f"walk[{feature}].angle",
         (index - 1, index),
         remedy,
+        variant="too-steep",
     )

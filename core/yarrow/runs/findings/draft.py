@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from yarrow.benders.placing import Placing
 from yarrow.bends.kick import Kick
-from yarrow.finding import Remedy
+from yarrow.findings.finding import Remedy
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import StraightPipe, develop
 from yarrow.geometry.vectors import along
@@ -16,6 +16,8 @@ from yarrow.runs.layout import Layout
 from yarrow.runs.plan import Mark
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words
+from yarrow.wording.phrase import Phrase, count
+from yarrow.wording.wording import EN_US
 
 _HAIR = 1e-6
 
@@ -92,12 +94,12 @@ class Draft:
             return math.inf
         return moved.straights[moved.corners.index(begins - first) + 1 if straight else 0]
 
-    def advise(self, by: float, sentence: str) -> str:
-        """A sentence with how much further something has to be in place of its ``{}``; where no
-        place is far enough, what helps then."""
+    def advise(self, by: float, key: str) -> Phrase:
+        """A sentence with how much ``more`` something has to be further on; where no place is far
+        enough, what helps then."""
         if math.isinf(by):
-            return "No place further along is far enough: make the kick's rise smaller."
-        return sentence.format(self.words.at_least(by))
+            return Phrase("no-place-far-enough")
+        return Phrase(key, {"more": self.words.needed(by)})
 
     def move(self, feature: int, by: float) -> Remedy | None:
         """The fix that moves a line further along by at least so much; None on a path run, and
@@ -121,12 +123,20 @@ def move(run: Run, words: Words, feature: int, by: float) -> Remedy | None:
     path = place_field(run, feature)
     place = getattr(run.walk[feature], path.rpartition(".")[2])
     text = words.reading(words.up(float(place) + by))
-    return Remedy(f"Move it to {text}", path, text)
+    return Remedy(Phrase("move-to", {"place": text}), path, text)
+
+
+def line_phrase(run: Run, feature: int) -> Phrase:
+    """``line 2 (ledge)``: as it is numbered on the page, with its label where it has one."""
+    number = count(feature + 1)
+    if not run.walk:
+        return Phrase("line" if run.corners else "corner", {"number": number})
+    label = run.walk[feature].label
+    if label:
+        return Phrase("line/labelled", {"number": number, "label": label})
+    return Phrase("line", {"number": number})
 
 
 def line_name(run: Run, feature: int) -> str:
-    """``line 2 (ledge)``: as it is numbered on the page, with its label where it has one."""
-    if not run.walk:
-        return f"{'line' if run.corners else 'corner'} {feature + 1}"
-    label = run.walk[feature].label
-    return f"line {feature + 1} ({label})" if label else f"line {feature + 1}"
+    """The same in words."""
+    return EN_US.text(line_phrase(run, feature))

@@ -12,10 +12,12 @@ from yarrow.bends.offset import Offset
 from yarrow.bends.registry import KINDS, Line
 from yarrow.bends.saddle3 import Saddle3
 from yarrow.bends.saddle4 import Saddle4
-from yarrow.finding import Remedy
+from yarrow.findings.finding import Remedy
 from yarrow.geometry.pipe import develop
 from yarrow.runs.run import Run
-from yarrow.runs.words import Words, degrees
+from yarrow.runs.words import Words
+from yarrow.runs.words import angle as angle_quantity
+from yarrow.wording.phrase import Phrase, Value
 
 Angled = Offset | Saddle3 | Saddle4 | BoxOffset
 """Lines with several arcs of their own, at an angle that can be chosen."""
@@ -57,24 +59,25 @@ def least_rise(line: Angled, pipe: Pipe, straight: float) -> float:
     return high
 
 
-def shallower(run: Run, feature: int, pipe: Pipe, straight: float) -> tuple[str, Remedy | None]:
+def shallower(run: Run, feature: int, pipe: Pipe, straight: float) -> tuple[Phrase, Remedy | None]:
     """Advice, and its touch, for a line whose own arcs are too close for ``straight`` between."""
     line = run.walk[feature]
     angle = steepest_angle(line, pipe, straight) if isinstance(line, Angled) else None
     if angle is None:
-        return "make the rise larger, or use a bender of smaller radius", None
-    told = degrees(angle)
+        return Phrase("larger-rise"), None
+    told = angle_quantity(angle)
+    advice, use = Phrase("use-angle", {"angle": told}), Phrase("use", {"what": told})
     if feature in run.answers:
         pick = f"{_KIND_NAMES[type(line)]} {angle:g}"
-        return f"use {told}", Remedy(f"Use {told}", f"walk[{feature}].pick", pick)
-    return f"use {told}", Remedy(f"Use {told}", f"walk[{feature}].angle", angle)
+        return advice, Remedy(use, f"walk[{feature}].pick", pick)
+    return advice, Remedy(use, f"walk[{feature}].angle", angle)
 
 
 _KIND_NAMES = {kind: name for name, kind in KINDS.items()}
 
 
-def rise_needed(line: Line, pipe: Pipe, words: Words) -> str:
-    """In words, the least rise at the line's own angle; empty for a line without one."""
+def rise_needed(line: Line, pipe: Pipe, words: Words) -> Value:
+    """The least rise at the line's own angle; empty for a line without one."""
     if not isinstance(line, Angled):
         return ""
-    return words.at_least(least_rise(line, pipe, 0.0))
+    return words.needed(least_rise(line, pipe, 0.0))

@@ -7,11 +7,13 @@ from yarrow.bends.kick import Kick
 from yarrow.bends.registry import Line
 from yarrow.bends.straight import Straight
 from yarrow.bends.turn import Turn
-from yarrow.finding import Finding
-from yarrow.runs.findings.draft import line_name, move, place_field
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding
+from yarrow.runs.findings.draft import line_phrase, move, place_field
 from yarrow.runs.layout import Layout
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words
+from yarrow.wording.phrase import Phrase
 
 _HAIR = 1e-9
 
@@ -20,7 +22,7 @@ def order_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
     """An error for every line whose first corner does not come after the corner before it."""
     found = []
     reached, leg = -float(run.start.allowance), 0
-    before = "the start of the pipe"
+    at_start = before = Phrase("start-of-pipe")
     last = len(layout.lines) - 1
     for feature, line in enumerate(layout.lines):
         if not line.laid.corners:
@@ -29,37 +31,29 @@ def order_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
             reached, leg = 0.0, line.leg.number
         behind = reached - line.laid.begins
         if behind >= -_HAIR:
-            code = "end-short" if feature == last else "before-start"
-            if feature != last and not before.startswith("the start"):
-                code = "out-of-order"
-            name = line_name(run, feature)
+            code = FindingCode.BEFORE_START if before is at_start else FindingCode.OUT_OF_ORDER
             found.append(
                 Finding(
-                    "error",
-                    code,
-                    f"{name[0].upper()}{name[1:]} would begin {words.length(behind)} before "
-                    f"{before}. Move it further along, or check which face it was measured from.",
+                    FindingCode.END_SHORT if feature == last else code,
+                    {
+                        "line": line_phrase(run, feature),
+                        "behind": words.measured(behind),
+                        "before": before,
+                    },
                     feature,
                     place_field(run, feature),
                     remedy=move(run, words, feature, behind + _room(layout)),
                 )
             )
         reached = line.laid.ends if line.laid.after.number == leg else reached
-        before = f"{line_name(run, feature)} ends"
+        before = Phrase("line-ends", {"line": line_phrase(run, feature)})
     return [*found, *_kick_findings(run)]
 
 
 def _kick_findings(run: Run) -> list[Finding]:
     """An error for a kick that something other than a turn or the end follows."""
     return [
-        Finding(
-            "error",
-            "kick-not-last",
-            "A kick leans the pipe over until the next turn or the end: nothing else can come "
-            "between. Put it after that, or make it an offset.",
-            feature,
-            place_field(run, feature),
-        )
+        Finding(FindingCode.KICK_NOT_LAST, {}, feature, place_field(run, feature))
         for feature, line in enumerate(run.walk)
         if isinstance(line, Kick) and not isinstance(_after(run, feature), Turn | End)
     ]

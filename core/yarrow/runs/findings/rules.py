@@ -2,18 +2,22 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
+
 from yarrow.benders.bender import NOTCH_ANGLE
 from yarrow.bends.end import End
 from yarrow.bends.straight import Straight
 from yarrow.bends.turn import Turn
 from yarrow.fill.pull_points import pull_points
-from yarrow.finding import Finding, Remedy
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, Remedy
 from yarrow.measure.units import convert
-from yarrow.runs.findings.draft import Draft, line_name
+from yarrow.runs.findings.draft import Draft, line_phrase
 from yarrow.runs.layout import Layout
 from yarrow.runs.run import Run
-from yarrow.runs.wires import bends_on, breaks_in_words
-from yarrow.runs.words import Words, degrees
+from yarrow.runs.wires import bends_on, pull_point_phrase
+from yarrow.runs.words import Words, angle
+from yarrow.wording.phrase import Phrase, Value, count
 
 
 def degree_findings(draft: Draft) -> list[Finding]:
@@ -26,12 +30,13 @@ def degree_findings(draft: Draft) -> list[Finding]:
     feature = draft.feature(first.bend)
     return [
         Finding(
-            "warning",
-            "too-many-degrees",
-            f"The run bends {degrees(points.degrees)} between pull points; "
-            f"{degrees(points.limit)} is the most. Put a box or a conduit body before "
-            f"{line_name(draft.run, feature)}: {breaks_in_words(points, draft.words)}. Or use "
-            "shallower offsets.",
+            FindingCode.TOO_MANY_DEGREES,
+            {
+                "degrees": angle(points.degrees),
+                "limit": angle(points.limit),
+                "line": line_phrase(draft.run, feature),
+                "breaks": tuple(pull_point_phrase(each, draft.words) for each in points.points),
+            },
             feature,
             "",
             (first.bend,),
@@ -45,14 +50,10 @@ def picked_order_findings(run: Run, bends: int) -> list[Finding]:
     if not run.order:
         return []
     if sorted(each.bend for each in run.order) != list(range(bends)):
-        text = (
-            f"The order was picked for other bends: there are {bends} now. The usual order is "
-            "taken; pick one anew in the steps."
-        )
-        return [Finding("warning", "order-not-of-these-bends", text, path="order")]
+        values = {"bends": count(bends)}
+        return [Finding(FindingCode.ORDER_NOT_OF_THESE_BENDS, values, path="order")]
     if run.method == "table":
-        text = "Printed marks are for the usual order: the picked one is set aside."
-        return [Finding("note", "order-set-aside", text, path="order")]
+        return [Finding(FindingCode.ORDER_SET_ASIDE, path="order")]
     return []
 
 
@@ -66,11 +67,12 @@ def stick_findings(draft: Draft) -> list[Finding]:
     sticks = int(-(-draft.pipe.cut_length // stick))
     return [
         Finding(
-            "warning",
-            "longer-than-stick",
-            f"The pipe is {words.length(over)} longer than a stick of {words.length(stick)}. "
-            f"It takes {sticks} sticks: end this piece at a coupling in a straight part, and start "
-            "the next one there.",
+            FindingCode.LONGER_THAN_STICK,
+            {
+                "over": words.measured(over),
+                "stick": words.measured(stick),
+                "sticks": count(sticks),
+            },
             path="walk",
         )
     ]
@@ -85,34 +87,19 @@ def slip_findings(run: Run, words: Words) -> list[Finding]:
             continue
         at = float(line.at)
         rise = float(getattr(line, "rise", 0))
+        values: dict[str, Value] = {
+            "at": words.measured(at),
+            "rise": words.measured(rise),
+            "stick": words.measured(stick),
+        }
         if at == 0:
-            found.append(_slip(feature, "at", "0 is where the tape is hooked. Was it measured?"))
+            found.append(_slip(feature, "at", "zero", values))
         elif at > stick:
-            found.append(
-                _slip(
-                    feature,
-                    "at",
-                    f"{words.length(at)} is more than a stick of {words.length(stick)}. "
-                    "Read the tape again, and check the unit.",
-                )
-            )
+            found.append(_slip(feature, "at", "place", values))
         if rise > stick:
-            found.append(
-                _slip(
-                    feature,
-                    "rise",
-                    f"A rise of {words.length(rise)} is more than a stick. Check the unit.",
-                )
-            )
+            found.append(_slip(feature, "rise", "rise", values))
         elif rise > at > 0:
-            found.append(
-                _slip(
-                    feature,
-                    "rise",
-                    f"The rise of {words.length(rise)} is more than the {words.length(at)} that "
-                    "lead up to it. Are the two numbers the right way round?",
-                )
-            )
+            found.append(_slip(feature, "rise", "turned-round", values))
     return found
 
 
@@ -121,16 +108,8 @@ def stand_off_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
     into account, so that nobody takes their height off again."""
     if not run.stand_off:
         return []
-    off = words.length(float(run.stand_off))
-    found = [
-        Finding(
-            "note",
-            "stand-off-taken",
-            f"The stand-off of {off} is taken off every rise off the surface, and off every leg "
-            "measured to or from a wall. Do not take it off again.",
-            path="stand_off",
-        )
-    ]
+    off = {"stand_off": words.measured(float(run.stand_off))}
+    found = [Finding(FindingCode.STAND_OFF_TAKEN, off, path="stand_off")]
     for feature, item in enumerate(layout.lines):
         line = item.line
         if isinstance(line, Turn | End | Straight) or line.rise_from == "pipe":
@@ -140,35 +119,33 @@ def stand_off_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
             carried = item.leg.off_surface(layout.pipe) if line.toward == "out" else run.stand_off
             found.append(
                 Finding(
-                    "error",
-                    "stand-off-carries",
-                    f"Spacers of {words.length(float(carried))} carry the pipe past "
-                    f"{words.length(float(rise))} already. Remove this line, or say that its "
-                    "rise was measured from the pipe.",
+                    FindingCode.STAND_OFF_CARRIES,
+                    {
+                        "carried": words.measured(float(carried)),
+                        "rise": words.measured(float(rise)),
+                    },
                     feature,
                     f"walk[{feature}].rise_from",
                     (),
-                    Remedy("Measured from the pipe", f"walk[{feature}].rise_from", "pipe"),
+                    Remedy(Phrase("measured-from-pipe"), f"walk[{feature}].rise_from", "pipe"),
                 )
             )
     return found
 
 
-def _slip(feature: int, field: str, text: str) -> Finding:
-    return Finding("warning", "looks-like-a-slip", text, feature, f"walk[{feature}].{field}")
+def _slip(feature: int, field: str, variant: str, values: Mapping[str, Value]) -> Finding:
+    path = f"walk[{feature}].{field}"
+    return Finding(FindingCode.SUSPECT_DIMENSION, values, feature, path, variant=variant)
 
 
 def allowance_findings(run: Run, words: Words) -> list[Finding]:
     """A note wherever what the fitting takes in was added, so that nobody adds it twice."""
     threaded = run.conduit.joint == "threaded"
-    what = "of thread" if threaded else "of pipe, down to the stop of the socket,"
-    added = words.length(float(convert(run.conduit.engaged, run.conduit.unit, run.unit)))
+    added = words.measured(float(convert(run.conduit.engaged, run.conduit.unit, run.unit)))
     return [
         Finding(
-            "note",
-            "thread-added" if threaded else "socket-added",
-            f"{added} {what} is added beyond this face: a typical fitting takes that in. "
-            "Measure yours, and do not add it again.",
+            FindingCode.THREAD_ADDED if threaded else FindingCode.SOCKET_ADDED,
+            {"added": added},
             None if place == "start" else len(run.walk) - 1,
             f"{place}.allowance",
             source=f"catalogue, {'threads' if threaded else 'sockets'}",
@@ -184,11 +161,12 @@ def notch_findings(draft: Draft) -> list[Finding]:
         return []
     return [
         Finding(
-            "note",
-            "centre-notch-does-not-serve",
-            f"The centre notch is that of a {degrees(NOTCH_ANGLE)} bend; this centre bends "
-            f"{degrees(bend.angle)}: its mark is for the "
-            f"{draft.run.bender.mark_name(placing.reference)}.",
+            FindingCode.CENTRE_NOTCH_DOES_NOT_SERVE,
+            {
+                "notch": angle(NOTCH_ANGLE),
+                "angle": angle(bend.angle),
+                "reference": draft.run.bender.mark_name(placing.reference),
+            },
             draft.feature(index),
             f"walk[{draft.feature(index)}].angle",
             (index,),
@@ -201,6 +179,5 @@ def notch_findings(draft: Draft) -> list[Finding]:
 def table_findings(run: Run) -> list[Finding]:
     """A note where the printed method was asked for and there is no walk to work it on."""
     if run.method == "table" and not run.walk:
-        text = "A path has no walk to work multipliers on: the marks are the exact ones."
-        return [Finding("note", "table-needs-walk", text, path="method")]
+        return [Finding(FindingCode.TABLE_NEEDS_WALK, path="method")]
     return []

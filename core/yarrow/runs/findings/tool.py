@@ -8,13 +8,15 @@ from fractions import Fraction
 from yarrow.benders.catalogued import fit_for
 from yarrow.benders.placing import Placing
 from yarrow.catalog.tables import benders, other_least_radius, source_of_least_radius
-from yarrow.finding import Finding, Remedy
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, Remedy
 from yarrow.measure.units import convert
 from yarrow.role import Role
-from yarrow.runs.findings.draft import Draft, line_name
+from yarrow.runs.findings.draft import Draft, line_phrase
 from yarrow.runs.findings.fitting import shallower
 from yarrow.runs.run import Run
 from yarrow.runs.words import Words
+from yarrow.wording.phrase import Phrase, Value, count
 
 _HAIR = 1e-6
 
@@ -24,20 +26,20 @@ def bender_findings(run: Run) -> list[Finding]:
     if run.bender_fits:
         return []
     fitting = [b for b in benders().values() if fit_for(b, run.conduit)]
-    advice = f"Use {fitting[0].name}" if fitting else "Choose another bender, or enter your own"
+    advice, remedy = Phrase("another-bender"), None
+    if fitting:
+        advice = Phrase("use", {"what": fitting[0].name})
+        remedy = Remedy(advice, "bender", fitting[0].id)
     outside = float(convert(run.conduit.diameter, run.conduit.unit, run.unit))
     # The bender carries the numbers of its shoe's own size where the conduit is not that.
-    why = "does not go into the groove" if outside > run.bender.diameter else "would flatten in it"
-    return [
-        Finding(
-            "error",
-            "bender-does-not-fit",
-            f"{run.bender.name} has no shoe for {run.conduit.name}: the pipe {why}. {advice}. "
-            "No marks are given for a wrong shoe.",
-            path="bender",
-            remedy=Remedy(f"Use {fitting[0].name}", "bender", fitting[0].id) if fitting else None,
-        )
-    ]
+    narrow = outside > run.bender.diameter
+    values: dict[str, Value] = {
+        "bender": run.bender.name,
+        "conduit": run.conduit.name,
+        "why": Phrase("groove-too-narrow" if narrow else "groove-too-wide"),
+        "advice": advice,
+    }
+    return [Finding(FindingCode.BENDER_DOES_NOT_FIT, values, path="bender", remedy=remedy)]
 
 
 def radius_findings(run: Run, words: Words) -> list[Finding]:
@@ -61,10 +63,12 @@ def _under_code(run: Run, radius: float, least: Fraction | None, words: Words) -
         return []
     return [
         Finding(
-            "warning",
-            "radius-under-code",
-            f"A radius of {words.at_most(radius)} is under the least of "
-            f"{words.at_least(allowed)} for {run.conduit.name}. Bend it to that radius or more.",
+            FindingCode.RADIUS_UNDER_CODE,
+            {
+                "radius": words.available(radius),
+                "least": words.needed(allowed),
+                "conduit": run.conduit.name,
+            },
             path="bender",
             source=source_of_least_radius(run.conduit.unit),
         )
@@ -99,18 +103,16 @@ def room_findings(draft: Draft) -> list[Finding]:
 
 def _mark_off(draft: Draft, bend: int, off: float) -> Finding:
     feature = draft.feature(bend)
-    need = draft.words.at_least(off)
     at_start = draft.marks[bend].position < 0
     moved = feature if at_start else len(draft.run.walk) - 1
     return Finding(
-        "error",
-        "mark-off-pipe",
-        f"Mark {bend + 1} would lie {need} off the {'start' if at_start else 'end'} of the pipe: "
-        f"the leg there is shorter than the bender's take-up. It has to be {need} longer.",
+        FindingCode.MARK_OFF_PIPE,
+        {"mark": count(bend + 1), "off": draft.words.needed(off)},
         feature,
         draft.field(moved),
         (bend,),
         draft.move(moved, off),
+        variant="start" if at_start else "end",
     )
 
 
@@ -118,10 +120,6 @@ def _too_close(draft: Draft, pair: tuple[int, int], placing: Placing) -> Finding
     """Two bends with less straight between them than the shoe takes when the second is made."""
     words = draft.words
     before, after = (draft.feature(bend) for bend in pair)
-    text = (
-        f"Between bends {pair[0] + 1} and {pair[1] + 1} there are {words.at_most(placing.room)} of "
-        f"straight; this shoe needs {words.at_least(placing.need)}"
-    )
     path = draft.field(after)
     if draft.run.walk and before == after:
         advice, remedy = shallower(draft.run, after, draft.layout.pipe, placing.need)
@@ -129,11 +127,21 @@ def _too_close(draft: Draft, pair: tuple[int, int], placing: Placing) -> Finding
     else:
         short = draft.further(after, pair[1], placing.need)
         remedy = draft.move(after, short)
-        advice = "make the kick's rise smaller"
-        if not math.isinf(short):
-            where = f"to {remedy.value}" if remedy else f"by {words.at_least(short)}"
-            advice = f"move {line_name(draft.run, after)} {where}"
-    return Finding("warning", "bends-too-close", f"{text}: {advice}.", after, path, pair, remedy)
+        line = line_phrase(draft.run, after)
+        if math.isinf(short):
+            advice = Phrase("smaller-kick")
+        elif remedy:
+            advice = Phrase("move-line-to", {"line": line, "place": str(remedy.value)})
+        else:
+            advice = Phrase("move-line-by", {"line": line, "more": words.needed(short)})
+    values: dict[str, Value] = {
+        "one": count(pair[0] + 1),
+        "other": count(pair[1] + 1),
+        "room": words.available(placing.room),
+        "need": words.needed(placing.need),
+        "advice": advice,
+    }
+    return Finding(FindingCode.BENDS_TOO_CLOSE, values, after, path, pair, remedy)
 
 
 def _near_start(draft: Draft, bend: int, has: float, need: float) -> Finding:
@@ -142,27 +150,22 @@ def _near_start(draft: Draft, bend: int, has: float, need: float) -> Finding:
     short = draft.further(feature, 0, need) if bend == 0 else need - has
     remedy = draft.move(feature, short)
     bender = draft.run.bender
-    if draft.pipe.bends[bend].angle > 80 and draft.placings[bend].hook == "start":
-        code = "stub-too-short"
-        least = words.at_least(bender.take_up + bender.hook)
-        text = (
-            f"The stub is under this bender's least of {least}: make it "
-            f"{words.at_least(need - has)} longer"
-        )
-    else:
-        code = "too-close-to-end"
-        text = (
-            f"Bend {bend + 1} has {words.at_most(has)} of straight before it, and needs "
-            f"{words.at_least(need)}"
-        )
+    stub = draft.pipe.bends[bend].angle > 80 and draft.placings[bend].hook == "start"
+    values: dict[str, Value] = {
+        "bend": count(bend + 1),
+        "room": words.available(has),
+        "need": words.needed(need),
+        "more": words.needed(need - has),
+        "least": words.needed(bender.take_up + bender.hook),
+    }
     return Finding(
-        "warning",
-        code,
-        f"{text}, or bend it from a longer piece and cut the start afterwards.",
+        FindingCode.STUB_TOO_SHORT if stub else FindingCode.TOO_CLOSE_TO_END,
+        values,
         feature,
         draft.field(feature),
         (bend,),
         remedy,
+        variant="" if stub else "start",
     )
 
 
@@ -172,15 +175,12 @@ def _tight_after(draft: Draft, bend: int) -> Finding:
     short = placing.short_after
     if bend == len(draft.pipe.bends) - 1:
         short = draft.further(last, bend + 1, draft.pipe.straights[-1] + short)
-    need = words.at_least(placing.short_after)
     return Finding(
-        "warning",
-        "too-close-to-end",
-        f"Behind bend {bend + 1} the pipe ends {need} too soon for the "
-        f"{'heel' if placing.hook == 'start' else 'hook'} of this bender. Leave it {need} longer "
-        "and cut it after bending.",
+        FindingCode.TOO_CLOSE_TO_END,
+        {"bend": count(bend + 1), "more": words.needed(placing.short_after)},
         last if draft.run.walk else None,
         draft.field(last),
         (bend,),
         draft.move(last, short),
+        variant="heel" if placing.hook == "start" else "hook",
     )

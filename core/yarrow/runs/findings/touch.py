@@ -7,10 +7,12 @@ from fractions import Fraction
 
 from yarrow.bends.leg import FIRST_LEG
 from yarrow.bends.saddle3 import Saddle3
-from yarrow.finding import Finding, Remedy
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, Remedy
 from yarrow.obstacles.obstacle import Setting
 from yarrow.obstacles.over import Hump
 from yarrow.runs.findings.draft import Draft
+from yarrow.wording.phrase import Phrase, Value
 
 _HAIR = 1e-6
 
@@ -41,13 +43,12 @@ def touch_findings(draft: Draft) -> list[Finding]:
         if short <= _HAIR:
             continue
         clearance = words.reading(words.up(needed))
-        cut = words.at_least(short * math.cos(math.radians(line.angle) / 2))
-        text = (
-            f"If this is round and {words.length(float(line.rise))} across, the pipe clears its "
-            f"top and cuts {cut} into its sides. Ask for {clearance} of air over it, or say what "
-            "is there and let four bends take it."
-        )
+        values: dict[str, Value] = {
+            "across": words.measured(float(line.rise)),
+            "cut": words.needed(short * math.cos(math.radians(line.angle) / 2)),
+            "air": clearance,
+        }
         path = f"walk[{feature}].clearance"
-        remedy = Remedy(f"Ask for {clearance}", path, clearance)
-        found.append(Finding("warning", "touches-sides", text, feature, path, (), remedy))
+        remedy = Remedy(Phrase("ask-for-air", {"air": clearance}), path, clearance)
+        found.append(Finding(FindingCode.TOUCHES_SIDES, values, feature, path, (), remedy))
     return found

@@ -1,0 +1,954 @@
+"""A document for every finding, with what it is to say: its level and place, the figures in its
+words, its source, its remedy.
+
+Each was read against its document; figures that need a sum are worked in the tests of their room.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Sequence
+from typing import Any, NamedTuple
+from unittest import mock
+
+from core.tests.builders import (
+    end,
+    hole,
+    kick,
+    metric,
+    offset,
+    round_thing,
+    run,
+    saddle3,
+    turn,
+)
+from core.tests.fill.asking import cable, core, wire
+from yarrow.documents.box_files import box_document, entries_document, pull_box_document
+from yarrow.documents.fill_file import fill_document
+from yarrow.documents.run_file import read_run
+from yarrow.documents.site_box_file import site_box_document
+from yarrow.findings.finding import Finding
+from yarrow.obstacles.outline import Air
+from yarrow.racks.rack import plan_rack
+from yarrow.runs.handle import handle_run
+from yarrow.runs.planner import plan_run
+
+Found = Callable[[], Sequence[Finding]]
+
+POWERED: dict[str, Any] = {"conduit": {"type": "rmc", "size": "2"}, "bender": "powered-2"}
+RACK: dict[str, Any] = {"count": 2, "side": "right", "spacing": 3}
+
+
+class Case(NamedTuple):
+    """A document's findings, and what the one of its code is to say."""
+
+    found: Found
+    level: str
+    path: str
+    feature: int | None
+    bends: tuple[int, ...]
+    figures: str
+    source: str
+    remedy: tuple[str, Any] | None
+
+
+def planned_(*walk: dict[str, Any], **more: Any) -> Found:
+    return lambda: plan_run(read_run(run(*walk, **more))).findings
+
+
+def metric_(*walk: dict[str, Any], **more: Any) -> Found:
+    return lambda: plan_run(read_run(metric(*walk, **more))).findings
+
+
+def path_(*points: tuple[int, int, int], **more: Any) -> Found:
+    document = {key: value for key, value in run(**more).items() if key != "walk"}
+    document["path"] = [list(point) for point in points]
+    return lambda: plan_run(read_run(document)).findings
+
+
+def racked(*walk: dict[str, Any], rack: dict[str, Any], **more: Any) -> Found:
+    return lambda: plan_rack(read_run(run(*walk, rack=rack, **more))).findings
+
+
+def handled(*walk: dict[str, Any], **more: Any) -> Found:
+    return lambda: handle_run(read_run(run(*walk, **more))).findings
+
+
+def pulled(*walk: dict[str, Any], **more: Any) -> Found:
+    def found() -> Sequence[Finding]:
+        planned = plan_run(read_run(run(*walk, **more))).wires
+        assert planned is not None
+        assert planned.pull is not None
+        return planned.pull.findings
+
+    return found
+
+
+def wires(*walk: dict[str, Any], **more: Any) -> Found:
+    def found() -> Sequence[Finding]:
+        planned = plan_run(read_run(metric(*walk, **more))).wires
+        assert planned is not None
+        return planned.findings
+
+    return found
+
+
+def touching() -> Found:
+    """What no choice of Yarrow's leads to, since saddles are lifted: a pick with no air left."""
+
+    def found() -> Sequence[Finding]:
+        with mock.patch("yarrow.runs.candidates.least_air", return_value=Air(-0.5, 60.0)):
+            return planned_(round_thing(60, 2, pick="saddle3 45"), end(110))()
+
+    return found
+
+
+def fill_check(document: dict[str, Any]) -> Found:
+    return lambda: fill_document(document).findings
+
+
+def filled(**more: Any) -> Found:
+    conduit = {"type": "emt", "size": "1/2"}
+    return fill_check({"format": "yarrow.fill/1", "units": "in", "conduit": conduit, **more})
+
+
+def boxed(**more: Any) -> Found:
+    return lambda: box_document({"format": "yarrow.box/1", **more}).findings
+
+
+def pull_box(entries: list[dict[str, Any]], pulls: list[list[str]], **more: Any) -> Found:
+    document = {"format": "yarrow.pullbox/1", "units": "in", "entries": entries, "pulls": pulls}
+    return lambda: pull_box_document({**document, **more}).findings
+
+
+def holes(entries: list[dict[str, Any]], box: dict[str, Any], **more: Any) -> Found:
+    document = {"format": "yarrow.entries/1", "units": "in", "box": box, "entries": entries}
+    return lambda: entries_document({**document, **more}).findings
+
+
+def site_box(told: dict[str, Any], *runs: dict[str, Any]) -> Found:
+    document = {"format": "yarrow.sitebox/1", "units": "in", "name": "P", **told}
+    return lambda: site_box_document(document, list(runs)).findings
+
+
+def entry(name: str, wall: str, size: str, **more: Any) -> dict[str, Any]:
+    return {"id": name, "wall": wall, "size": size, **more}
+
+
+CASES: dict[str, Case] = {
+    "arc-in-hole": Case(
+        planned_(hole(40, "1/2", pick="kick 45"), end(90), **POWERED),
+        "error",
+        "walk[0].pick",
+        0,
+        (),
+        "45 3 3/8",
+        "",
+        ("walk[0].pick", "kick 10"),
+    ),
+    "arcs-overlap": Case(
+        planned_(turn(30), turn(6, "right"), end(40)),
+        "error",
+        "walk[1].at",
+        1,
+        (0, 1),
+        "2 3 11/16 1 3 11/16",
+        "",
+        ("walk[1].at", "9 11/16"),
+    ),
+    "before-start": Case(
+        planned_(turn(3), end(40)),
+        "error",
+        "walk[0].at",
+        0,
+        (0,),
+        "1 7/8 1 7/8",
+        "",
+        ("walk[0].at", "4 7/8"),
+    ),
+    "out-of-order": Case(
+        planned_(offset(40, 4), offset(38, 4), end(90)),
+        "error",
+        "walk[1].at",
+        1,
+        (),
+        "2 8 15/16 1",
+        "",
+        ("walk[1].at", "51 7/16"),
+    ),
+    "end-short": Case(
+        planned_(turn(30), end(3)),
+        "error",
+        "walk[1].at",
+        1,
+        (0,),
+        "1 7/8 1 7/8",
+        "",
+        ("walk[1].at", "4 7/8"),
+    ),
+    "kick-not-last": Case(
+        planned_(kick(20, 2), offset(40, 4), end(80)), "error", "walk[0].at", 0, (), "", "", None
+    ),
+    "repeated-point": Case(
+        path_((0, 0, 0), (10, 0, 0), (10, 0, 0), (20, 4, 0)),
+        "error",
+        "path[2]",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "folds-back": Case(
+        path_((0, 0, 0), (30, 0, 0), (10, 0, 0)), "error", "path[1]", None, (), "", "", None
+    ),
+    "at-the-screws": Case(
+        holes(
+            [entry("A", "left", "1/2", at=2, deep=1.5)],
+            {"width": 4, "height": 4, "depth": 2},
+            device=True,
+        ),
+        "warning",
+        "entries[0].at",
+        None,
+        (),
+        "",
+        "Yarrow's working figures",
+        None,
+    ),
+    "bender-does-not-fit": Case(
+        planned_(turn(30), end(40), bender="hand-emt-1"),
+        "error",
+        "bender",
+        None,
+        (),
+        "1 1/2 1/2",
+        "",
+        ("bender", "hand-emt-1/2"),
+    ),
+    "bends-too-close": Case(
+        planned_(turn(30), turn("10 1/4", "right"), end(40)),
+        "warning",
+        "walk[1].at",
+        1,
+        (0, 1),
+        "1 2 9/16 1 2 10 11/16",
+        "",
+        ("walk[1].at", "10 11/16"),
+    ),
+    "stub-too-short": Case(
+        planned_(turn("5 1/2"), end(60)),
+        "warning",
+        "walk[0].at",
+        0,
+        (0,),
+        "7 1 1/2",
+        "",
+        ("walk[0].at", "7"),
+    ),
+    "too-close-to-end": Case(
+        planned_(turn(30), end("5 1/2")),
+        "warning",
+        "walk[1].at",
+        1,
+        (0,),
+        "1 1 1/2 1 1/2",
+        "",
+        ("walk[1].at", "7"),
+    ),
+    "mark-off-pipe": Case(
+        planned_(turn(5), end(40), bender={"kind": "hand", "radius": 4, "take_up": 7}),
+        "error",
+        "walk[0].at",
+        0,
+        (0,),
+        "1 2 2",
+        "",
+        ("walk[0].at", "7"),
+    ),
+    "beyond-the-table": Case(
+        fill_check(
+            {
+                "format": "yarrow.fill/1",
+                "units": "mm",
+                "conduit": {"type": "steel", "size": "25"},
+                "length": 4000,
+                "bends": 5,
+                "conductors": [core(2, 2.5)],
+            }
+        ),
+        "warning",
+        "bends",
+        None,
+        (),
+        "4 10",
+        "Guidance to BS 7671: con",
+        None,
+    ),
+    "body-is-marked": Case(
+        pull_box(
+            [entry("A", "left", "3"), entry("B", "right", "3")],
+            [["A", "B"]],
+            body={"marked": {"size": "1/0", "count": 3}, "conductors": {"size": "1/0", "count": 3}},
+        ),
+        "note",
+        "body",
+        None,
+        (),
+        "3 1/0",
+        "NFPA 70, 314.28(A) (2023",
+        None,
+    ),
+    "over-its-marking": Case(
+        pull_box(
+            [entry("A", "left", "3"), entry("B", "right", "3")],
+            [["A", "B"]],
+            body={"marked": {"size": "1/0", "count": 3}, "conductors": {"size": "2/0", "count": 3}},
+        ),
+        "error",
+        "body",
+        None,
+        (),
+        "3 1/0 3 2/0",
+        "NFPA 70, 314.28(A) (2023",
+        None,
+    ),
+    "body-too-narrow": Case(
+        boxed(box={"volume": 20, "inside": 0.8, "conduit": 0.533}),
+        "error",
+        "box.inside",
+        None,
+        (),
+        "0.8 2 0.533",
+        "NFPA 70, 314.16(C)(1) (2",
+        None,
+    ),
+    "box-too-small": Case(
+        boxed(box="square-4-1-1/2", conductors=[{"size": "12", "ends": 10}]),
+        "error",
+        "box",
+        None,
+        (),
+        "22.5 21 4 2 1/8",
+        "NFPA 70, 314.16(B) (2023",
+        None,
+    ),
+    "centre-notch-does-not-serve": Case(
+        planned_(saddle3(60, 2, 60), end(120)), "note", "walk[0].angle", 0, (1,), "45 60", "", None
+    ),
+    "does-not-fit": Case(
+        filled(conductors=[wire(10, "12")]),
+        "error",
+        "conductors",
+        None,
+        (),
+        "0.133 0.1216 109 3/4",
+        "NFPA 70, chapter 9, tabl",
+        ("conduit.size", "3/4"),
+    ),
+    "does-not-fit-within": Case(
+        planned_({"kind": "offset", "at": 60, "rise": 6, "toward": "out", "within": 5}, end(120)),
+        "error",
+        "walk[0].within",
+        0,
+        (),
+        "5 8 11/16",
+        "",
+        ("walk[0].within", "8 11/16"),
+    ),
+    "end-not-reached": Case(
+        planned_(turn(40), end(40, meet=[40, 40, 3])),
+        "error",
+        "walk[1].meet",
+        1,
+        (),
+        "3/8 3/8 3",
+        "",
+        None,
+    ),
+    "free-dimension": Case(
+        planned_(turn(40, loose=["at"]), end(40, meet=["41", 39.647, 0])),
+        "note",
+        "walk[0].at",
+        0,
+        (),
+        "1 41 3/8 40",
+        "",
+        None,
+    ),
+    "figure-to-check": Case(
+        fill_check(
+            {
+                "format": "yarrow.fill/1",
+                "units": "mm",
+                "method": "space",
+                "trunking": {"width": 50, "height": 50},
+                "conductors": [{**core(4, 2.5), "cover": "thermosetting"}],
+            }
+        ),
+        "note",
+        "conductors",
+        None,
+        (),
+        "",
+        "Guidance to BS 7671: con",
+        None,
+    ),
+    "printed-factor": Case(
+        fill_check(
+            {
+                "format": "yarrow.fill/1",
+                "units": "mm",
+                "method": "space",
+                "trunking": {"width": 50, "height": 50},
+                "conductors": [core(4, 2.5)],
+            }
+        ),
+        "note",
+        "trunking",
+        None,
+        (),
+        "50 50 45 50 50 1125",
+        "Guidance to BS 7671: tru",
+        None,
+    ),
+    "heat-is-separate": Case(
+        filled(conductors=[wire(9, "12")]),
+        "note",
+        "",
+        None,
+        (),
+        "9 70",
+        "NFPA 70, table 310.15(C)",
+        None,
+    ),
+    "inside-is-a-working-figure": Case(
+        fill_check(
+            {
+                "format": "yarrow.fill/1",
+                "units": "mm",
+                "method": "area",
+                "conduit": {"type": "steel", "size": "20"},
+                "conductors": [core(2, 2.5)],
+            }
+        ),
+        "note",
+        "conduit.size",
+        None,
+        (),
+        "20",
+        "Yarrow's working figures",
+        None,
+    ),
+    "into-the-surface": Case(
+        planned_(round_thing(40, 2, "in"), end(90)),
+        "warning",
+        "walk[0].toward",
+        0,
+        (),
+        "",
+        "",
+        ("walk[0].toward", "out"),
+    ),
+    "longer-than-stick": Case(
+        planned_(turn(80), end(80)), "warning", "walk", None, (), "37 3/8 120 2", "", None
+    ),
+    "suspect-dimension": Case(
+        planned_(offset(4, 30, 30), end(90)), "warning", "walk[0].rise", 0, (), "30 4", "", None
+    ),
+    "may-jam": Case(
+        filled(conduit={"type": "emt", "size": "2"}, conductors=[cable(3, 0.70)]),
+        "warning",
+        "conduit.size",
+        None,
+        (),
+        "2.95 3.10 2.8 3.2",
+        "NFPA 70, chapter 9, tabl",
+        None,
+    ),
+    "meet-at-corner": Case(
+        holes(
+            [
+                entry("A", "left", "1", at="3/4", deep="1"),
+                entry("B", "bottom", "1", at="3/4", deep="1"),
+            ],
+            {"width": 6, "height": 6, "depth": 2},
+        ),
+        "error",
+        "entries[1].at",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "rings-meet": Case(
+        holes(
+            [entry("A", "left", "1/2", at=2, deep=1), entry("B", "left", "1/2", at=3, deep=1)],
+            {"width": 6, "height": 6, "depth": 2},
+        ),
+        "error",
+        "entries[1].at",
+        None,
+        (),
+        "1.26",
+        "Yarrow's working figures",
+        None,
+    ),
+    "over-the-edge": Case(
+        holes([entry("A", "left", "1", at="1/2", deep=1)], {"width": 6, "height": 6, "depth": 2}),
+        "error",
+        "entries[0].at",
+        None,
+        (),
+        "1.69 6 2",
+        "",
+        None,
+    ),
+    "no-order": Case(
+        handled(turn(40), turn(20), end(60)),
+        "error",
+        "",
+        None,
+        (0,),
+        "1 28 1/4 10 5/16 1 2",
+        "",
+        None,
+    ),
+    "too-many-bends-to-handle": Case(
+        handled(*[turn(60, SIDES) for SIDES in ["left", "out", "right", "in"] * 8], end(60)),
+        "error",
+        "",
+        None,
+        (),
+        "32 30",
+        "",
+        None,
+    ),
+    "no-pull": Case(
+        pull_box(
+            [entry("A", "left", "3"), entry("B", "right", "3"), entry("C", "top", "2")],
+            [["A", "B"]],
+        ),
+        "note",
+        "pulls",
+        None,
+        (),
+        "",
+        "NFPA 70, 314.28(A) (2023",
+        None,
+    ),
+    "pull-box-too-small": Case(
+        pull_box(
+            [entry("A", "left", "3"), entry("B", "bottom", "2")],
+            [["A", "B"]],
+            have={"width": 12, "height": 12},
+        ),
+        "error",
+        "have",
+        None,
+        (),
+        "18 12",
+        "NFPA 70, 314.28(A) (2023",
+        None,
+    ),
+    "rule-leaves-no-room": Case(
+        pull_box([entry("A", "left", "3"), entry("B", "bottom", "2")], [["A", "B"]]),
+        "note",
+        "entries",
+        None,
+        (),
+        "21 15",
+        "NFPA 70, 314.28(A) (2023",
+        None,
+    ),
+    "too-close": Case(
+        pull_box(
+            [
+                entry("A", "left", "6"),
+                entry("B", "right", "6"),
+                entry("C", "left", "3"),
+                entry("D", "top", "2"),
+                entry("E", "right", "2"),
+                entry("F", "bottom", "3"),
+            ],
+            [["A", "B"], ["B", "C"], ["C", "D"], ["D", "E"], ["E", "F"]],
+        ),
+        "warning",
+        "pulls",
+        None,
+        (),
+        "",
+        "NFPA 70, 314.28(A) (2023",
+        None,
+    ),
+    "not-a-nipple": Case(
+        filled(conductors=[wire(2, "12")], nipple=True, length=30),
+        "warning",
+        "nipple",
+        None,
+        (),
+        "24",
+        "NFPA 70, chapter 9, note",
+        None,
+    ),
+    "rounded-up": Case(
+        filled(conductors=[wire(6, "8")], conduit={"type": "emt", "size": "3/4"}),
+        "note",
+        "conductors",
+        None,
+        (),
+        "",
+        "NFPA 70, chapter 9, note",
+        None,
+    ),
+    "spare-not-kept": Case(
+        filled(conductors=[wire(8, "12")], spare=25),
+        "warning",
+        "spare",
+        None,
+        (),
+        "25 88 3/4",
+        "NFPA 70, chapter 9, tabl",
+        ("conduit.size", "3/4"),
+    ),
+    "tight": Case(
+        filled(conductors=[wire(9, "12")]),
+        "note",
+        "conductors",
+        None,
+        (),
+        "98",
+        "Yarrow's working figure:",
+        None,
+    ),
+    "wider-than-inside": Case(
+        filled(conductors=[cable(1, 0.7)]), "error", "conductors[0]", None, (), "0.7 1/2", "", None
+    ),
+    "order-not-of-these-bends": Case(
+        planned_(offset(40, 4), end(80), order=[{"bend": 0, "hook": "end"}]),
+        "warning",
+        "order",
+        None,
+        (),
+        "2",
+        "",
+        None,
+    ),
+    "order-set-aside": Case(
+        planned_(
+            offset(40, 4),
+            end(80),
+            order=[{"bend": 1, "hook": "end"}, {"bend": 0, "hook": "start"}],
+            method="table",
+        ),
+        "note",
+        "order",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "pick-not-offered": Case(
+        planned_(round_thing(40, 2, pick="turn 45"), end(90)),
+        "warning",
+        "walk[0].pick",
+        0,
+        (),
+        "45 3 45",
+        "",
+        ("walk[0].pick", "saddle3 45"),
+    ),
+    "obstacle-clash": Case(touching(), "error", "walk[0].pick", 0, (), "45 1/2 60", "", None),
+    "touches-sides": Case(
+        planned_(saddle3(60, 14, 45), end(140)),
+        "warning",
+        "walk[0].clearance",
+        0,
+        (),
+        "14 1/4 1/4",
+        "",
+        ("walk[0].clearance", "1/4"),
+    ),
+    "pipes-touch": Case(
+        racked(turn(40), end(40), rack={**RACK, "spacing": "1/2"}),
+        "error",
+        "rack.spacing",
+        None,
+        (),
+        "1 2 1/4 1/4",
+        "",
+        ("rack.spacing", "3/4"),
+    ),
+    "built-bend-unknown": Case(
+        racked(
+            turn(40),
+            end(40),
+            rack={**RACK, "built": [{"pipe": 0, "bends": [{"bend": 4, "angle": 80}]}]},
+        ),
+        "warning",
+        "rack.built[0]",
+        None,
+        (),
+        "1 1",
+        "",
+        None,
+    ),
+    "built-not-possible": Case(
+        racked(
+            turn(40),
+            turn(12),
+            end(40),
+            rack={**RACK, "built": [{"pipe": 0, "bends": [{"bend": 1, "mark": 2}]}]},
+        ),
+        "error",
+        "rack.built[0]",
+        None,
+        (),
+        "1",
+        "",
+        None,
+    ),
+    "rack-is-exact": Case(
+        racked(offset(40, 4), end(80), rack=RACK, method="table"),
+        "note",
+        "method",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "rack-leg-gone": Case(
+        racked(
+            turn(40, "left"),
+            turn(12, "left"),
+            end(40),
+            rack={"count": 4, "side": "left", "spacing": 4},
+        ),
+        "error",
+        "rack.spacing",
+        None,
+        (),
+        "3 2 8",
+        "",
+        None,
+    ),
+    "rack-too-large": Case(
+        racked(
+            *[turn(60, s) for s in ["left", "out", "right", "in"] * 10],
+            end(60),
+            rack={"count": 40, "side": "right", "spacing": 3, "corners": "concentric", "shot": 1},
+        ),
+        "error",
+        "rack.count",
+        None,
+        (),
+        "34620 2000",
+        "",
+        None,
+    ),
+    "rack-pipe-cannot-be-made": Case(
+        racked(
+            turn(40, "left"),
+            turn(14, "left"),
+            end(40),
+            rack={"count": 2, "side": "left", "spacing": 3},
+        ),
+        "error",
+        "rack",
+        1,
+        (0, 1),
+        "2 2 1 11/16 1",
+        "",
+        None,
+    ),
+    "radius-under-code": Case(
+        planned_(turn(40), end(40), bender={"kind": "hand", "radius": 3.5, "take_up": 4}),
+        "warning",
+        "bender",
+        None,
+        (),
+        "3 1/2 4 1/2",
+        "NFPA 70, chapter 9, tabl",
+        None,
+    ),
+    "socket-added": Case(
+        metric_(
+            turn(400),
+            end(400, fitting="connector"),
+            conduit={"type": "plastic", "size": "20"},
+            bender="heat-form-metric",
+        ),
+        "note",
+        "walk[1].allowance",
+        1,
+        (),
+        "20",
+        "catalogue, sockets",
+        None,
+    ),
+    "thread-added": Case(
+        planned_(
+            turn(40),
+            end(40, fitting="hub"),
+            conduit={"type": "rmc", "size": "1"},
+            bender="ratchet-1",
+        ),
+        "note",
+        "walk[1].allowance",
+        1,
+        (),
+        "11/16",
+        "catalogue, threads",
+        None,
+    ),
+    "stand-off-carries": Case(
+        planned_(offset(40, "3/4", 10, "out"), end(90), stand_off=1),
+        "error",
+        "walk[0].rise_from",
+        0,
+        (),
+        "1 3/4",
+        "",
+        ("walk[0].rise_from", "pipe"),
+    ),
+    "stand-off-taken": Case(
+        planned_(offset(40, 4, 30, "out"), end(90), stand_off=1),
+        "note",
+        "stand_off",
+        None,
+        (),
+        "1",
+        "",
+        None,
+    ),
+    "table-needs-walk": Case(
+        path_((0, 0, 0), (30, 0, 0), (30, 30, 0), method="table"),
+        "note",
+        "method",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "too-many-degrees": Case(
+        planned_(*[turn(40, s) for s in ["left", "out", "right", "in", "left"]], end(40)),
+        "warning",
+        "",
+        3,
+        (3,),
+        "450 360 4 132 1/8 3 4",
+        "NFPA 70 (2023), 358.26 a",
+        None,
+    ),
+    "more-through-than-come": Case(
+        site_box(
+            {"contents": {"box": "square-4-1-1/2"}, "through": [{"size": "12", "count": 2}]},
+            run(
+                end(60),
+                start={"kind": "connector", "box": "P"},
+                wires={"conductors": [wire(3, "12")]},
+            ),
+        ),
+        "error",
+        "through",
+        None,
+        (),
+        "2 12 4 3",
+        "",
+        None,
+    ),
+    "no-allowance": Case(
+        site_box(
+            {"contents": {"box": "square-4-1-1/2"}},
+            metric(
+                end(600),
+                start={"kind": "connector", "box": "P"},
+                wires={"conductors": [core(2, 2.5)]},
+            ),
+        ),
+        "note",
+        "contents",
+        None,
+        (),
+        "2.5",
+        "",
+        None,
+    ),
+    "duct-too-long": Case(
+        metric_(end(230000), wires={"duct": True, "conductors": [core(1, 2.5)]}),
+        "warning",
+        "wires.duct",
+        None,
+        (),
+        "0 200 230",
+        "Habit of the trade for o",
+        None,
+    ),
+    "no-figure": Case(
+        wires(turn(2000), end(2000), wires={"conductors": [cable(1, 11)]}),
+        "error",
+        "wires.conductors[0].csa",
+        None,
+        (),
+        "1 1.5 2.5 4 6 10 16 25",
+        "",
+        None,
+    ),
+    "sidewall-pressure": Case(
+        pulled(
+            turn(100),
+            end(100),
+            wires={
+                "conductors": [wire(3, "12")],
+                "pull": {"mass": 5, "friction": 1, "most_side_wall": 10},
+            },
+        ),
+        "warning",
+        "wires.pull",
+        None,
+        (),
+        "559 10",
+        "Usual cautious limit for",
+        None,
+    ),
+    "pull-tension": Case(
+        pulled(
+            turn(100),
+            end(100),
+            wires={
+                "conductors": [wire(3, "12")],
+                "pull": {"mass": 5, "friction": 1, "most_tension": 10},
+            },
+        ),
+        "warning",
+        "wires.pull",
+        None,
+        (),
+        "234 10",
+        "Usual limit on copper pu",
+        None,
+    ),
+    "wires-do-not-fit": Case(
+        planned_(end(60), wires={"conductors": [wire(30, "12")]}),
+        "warning",
+        "wires",
+        None,
+        (),
+        "0.399 0.1216 328 1 1/4",
+        "NFPA 70, chapter 9, tabl",
+        ("conduit.size", "1-1/4"),
+    ),
+    "wires-not-checked": Case(
+        metric_(turn(2000), end(2000), wires={"conductors": [cable(1, 11)]}),
+        "warning",
+        "wires",
+        None,
+        (),
+        "1 1.5 2.5 4 6 10 16 25",
+        "",
+        None,
+    ),
+}

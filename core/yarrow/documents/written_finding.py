@@ -1,0 +1,64 @@
+"""A finding as an answer has it: in words, with the figures in them as data."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from yarrow.findings.code import FindingCode, Level
+from yarrow.findings.finding import Finding
+from yarrow.wording.phrase import Quantity, Value
+from yarrow.wording.wording import Wording
+
+Figure = Quantity | str
+"""A figure with its unit; what is no figure, as it is read."""
+
+
+@dataclass(frozen=True, slots=True)
+class WrittenRemedy:
+    """What to do about it: what that is, and the one field that it sets."""
+
+    label: str
+    path: str
+    value: str | float | tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class WrittenFinding:
+    """Something to know before metal is bent. ``feature`` is the line of the walk, ``path`` the
+    field, ``bends`` the bends it is about; ``source`` where a rule is written."""
+
+    level: Level
+    code: FindingCode
+    text: str
+    values: dict[str, Figure | tuple[Figure, ...]]
+    feature: int | None
+    path: str
+    bends: tuple[int, ...]
+    remedy: WrittenRemedy | None
+    source: str
+
+
+def written(finding: Finding, wording: Wording) -> WrittenFinding:
+    """A finding in the words of a country."""
+    remedy = finding.remedy
+    return WrittenFinding(
+        finding.level,
+        finding.code,
+        finding.said(wording),
+        {name: _figures(value, wording) for name, value in finding.phrase.values.items()},
+        finding.feature,
+        finding.path,
+        finding.bends,
+        WrittenRemedy(wording.text(remedy.does), remedy.path, remedy.value) if remedy else None,
+        finding.source,
+    )
+
+
+def _figures(value: Value, wording: Wording) -> Figure | tuple[Figure, ...]:
+    if isinstance(value, tuple):
+        return tuple(_figure(each, wording) for each in value)
+    return _figure(value, wording)
+
+
+def _figure(value: Value, wording: Wording) -> Figure:
+    return value if isinstance(value, Quantity) else wording.text(value)

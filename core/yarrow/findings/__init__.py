@@ -1,0 +1,1 @@
+"""Findings as data: a code, the figures that it names, where, and what to change."""

@@ -1,0 +1,110 @@
+"""Every finding there is, with how bad it is."""
+
+from __future__ import annotations
+
+from enum import StrEnum
+from typing import Literal
+
+Level = Literal["error", "warning", "note"]
+
+
+class FindingCode(StrEnum):
+    """What a finding is about. An error keeps a piece from being made, a warning from coming out
+    well; a note is worth knowing."""
+
+    level: Level
+
+    def __new__(cls, code: str, level: Level = "error") -> FindingCode:
+        """A code, and its level."""
+        made = str.__new__(cls, code)
+        made._value_ = code
+        made.level = level
+        return made
+
+    # The walk, and what is there
+    BEFORE_START = "before-start", "error"
+    END_SHORT = "end-short", "error"
+    OUT_OF_ORDER = "out-of-order", "error"
+    KICK_NOT_LAST = "kick-not-last", "error"
+    REPEATED_POINT = "repeated-point", "error"
+    FOLDS_BACK = "folds-back", "error"
+    ARCS_OVERLAP = "arcs-overlap", "error"
+    END_NOT_REACHED = "end-not-reached", "error"
+    FREE_DIMENSION = "free-dimension", "note"
+    SUSPECT_DIMENSION = "suspect-dimension", "warning"
+    STAND_OFF_TAKEN = "stand-off-taken", "note"
+    STAND_OFF_CARRIES = "stand-off-carries", "error"
+    THREAD_ADDED = "thread-added", "note"
+    SOCKET_ADDED = "socket-added", "note"
+    PICK_NOT_OFFERED = "pick-not-offered", "warning"
+    OBSTACLE_CLASH = "obstacle-clash", "error"
+    TOUCHES_SIDES = "touches-sides", "warning"
+    ARC_IN_HOLE = "arc-in-hole", "error"
+    INTO_THE_SURFACE = "into-the-surface", "warning"
+    DOES_NOT_FIT_WITHIN = "does-not-fit-within", "error"
+
+    # The bender, and the way of working
+    BENDER_DOES_NOT_FIT = "bender-does-not-fit", "error"
+    RADIUS_UNDER_CODE = "radius-under-code", "warning"
+    MARK_OFF_PIPE = "mark-off-pipe", "error"
+    BENDS_TOO_CLOSE = "bends-too-close", "warning"
+    STUB_TOO_SHORT = "stub-too-short", "warning"
+    TOO_CLOSE_TO_END = "too-close-to-end", "warning"
+    CENTRE_NOTCH_DOES_NOT_SERVE = "centre-notch-does-not-serve", "note"
+    TABLE_NEEDS_WALK = "table-needs-walk", "note"
+    ORDER_NOT_OF_THESE_BENDS = "order-not-of-these-bends", "warning"
+    ORDER_SET_ASIDE = "order-set-aside", "note"
+    NO_ORDER = "no-order", "error"
+    TOO_MANY_BENDS_TO_HANDLE = "too-many-bends-to-handle", "error"
+
+    # The finished run
+    TOO_MANY_DEGREES = "too-many-degrees", "warning"
+    LONGER_THAN_STICK = "longer-than-stick", "warning"
+
+    # Racks
+    RACK_IS_EXACT = "rack-is-exact", "note"
+    RACK_TOO_LARGE = "rack-too-large", "error"
+    RACK_LEG_GONE = "rack-leg-gone", "error"
+    RACK_PIPE_CANNOT_BE_MADE = "rack-pipe-cannot-be-made", "error"
+    PIPES_TOUCH = "pipes-touch", "error"
+    BUILT_BEND_UNKNOWN = "built-bend-unknown", "warning"
+    BUILT_NOT_POSSIBLE = "built-not-possible", "error"
+
+    # Wires in a run, and pulling them
+    WIRES = "wires", "note"
+    NO_FIGURE = "no-figure", "error"
+    DUCT_TOO_LONG = "duct-too-long", "warning"
+    WIRES_NOT_CHECKED = "wires-not-checked", "warning"
+    WIRES_DO_NOT_FIT = "wires-do-not-fit", "warning"
+    PULL_TENSION = "pull-tension", "warning"
+    SIDEWALL_PRESSURE = "sidewall-pressure", "warning"
+
+    # Conduit and trunking
+    DOES_NOT_FIT = "does-not-fit", "error"
+    WIDER_THAN_INSIDE = "wider-than-inside", "error"
+    SPARE_NOT_KEPT = "spare-not-kept", "warning"
+    ROUNDED_UP = "rounded-up", "note"
+    TIGHT = "tight", "note"
+    MAY_JAM = "may-jam", "warning"
+    HEAT_IS_SEPARATE = "heat-is-separate", "note"
+    FIGURE_TO_CHECK = "figure-to-check", "note"
+    INSIDE_IS_A_WORKING_FIGURE = "inside-is-a-working-figure", "note"
+    NOT_A_NIPPLE = "not-a-nipple", "warning"
+    BEYOND_THE_TABLE = "beyond-the-table", "warning"
+    PRINTED_FACTOR = "printed-factor", "note"
+
+    # Boxes
+    BOX_TOO_SMALL = "box-too-small", "error"
+    BODY_TOO_NARROW = "body-too-narrow", "error"
+    BODY_IS_MARKED = "body-is-marked", "note"
+    OVER_ITS_MARKING = "over-its-marking", "error"
+    PULL_BOX_TOO_SMALL = "pull-box-too-small", "error"
+    RULE_LEAVES_NO_ROOM = "rule-leaves-no-room", "note"
+    TOO_CLOSE = "too-close", "warning"
+    NO_PULL = "no-pull", "note"
+    MORE_THROUGH_THAN_COME = "more-through-than-come", "error"
+    NO_ALLOWANCE = "no-allowance", "note"
+    MEET_AT_CORNER = "meet-at-corner", "error"
+    RINGS_MEET = "rings-meet", "error"
+    OVER_THE_EDGE = "over-the-edge", "error"
+    AT_THE_SCREWS = "at-the-screws", "warning"

@@ -1,0 +1,1 @@
+"""Words by code, a file a country; nothing but words lives here."""

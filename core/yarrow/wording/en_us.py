@@ -1,0 +1,342 @@
+"""The words of the United States: findings by their code (and which of its sentences), their
+remedies, and the parts that sentences are made of."""
+
+from __future__ import annotations
+
+EN_US = {
+    # Parts of sentences
+    "line": "line {number}",
+    "line/labelled": "line {number} ({label})",
+    "corner": "corner {number}",
+    "start-of-pipe": "the start of the pipe",
+    "line-ends": "{line} ends",
+    "bend": "bend {number}",
+    "and-still": "{said} {still}",
+    "printed-marks-can-be-made": "The printed marks can be made; see what they come out as.",
+    "field/at": "place",
+    "field/rise": "rise",
+    "field/width": "width",
+    "field/angle": "angle",
+    # Remedies
+    "move-to": "Move it to {place}",
+    "take": "Take {what}",
+    "use": "Use {what}",
+    "ask-for-air": "Ask for {air}",
+    "give-room": "Give it {room}",
+    "go-out": "Go out over it",
+    "let-it-float": "Let it float",
+    "measured-from-pipe": "Measured from the pipe",
+    "space-them": "Space them {spacing}",
+    # The walk, and what is there
+    "before-start": (
+        "{line!c} would begin {behind} before {before}. Move it further along, or check which face "
+        "it was measured from."
+    ),
+    "out-of-order": (
+        "{line!c} would begin {behind} before {before}. Move it further along, or check which face "
+        "it was measured from."
+    ),
+    "end-short": (
+        "{line!c} would begin {behind} before {before}. Move it further along, or check which face "
+        "it was measured from."
+    ),
+    "before-start/arc": "The first arc would begin {behind} before the pipe does. {advice}",
+    "end-short/arc": "The pipe ends {behind} short of the end of its last arc. {advice}",
+    "measure-further": (
+        "Measure {more} further from the start, or start the pipe that much earlier."
+    ),
+    "end-further": (
+        "The end has to be at least {more} further on, or the last bend that much earlier."
+    ),
+    "move-further": "Move it at least {more} further along.",
+    "no-place-far-enough": "No place further along is far enough: make the kick's rise smaller.",
+    "kick-not-last": (
+        "A kick leans the pipe over until the next turn or the end: nothing else can come between. "
+        "Put it after that, or make it an offset."
+    ),
+    "repeated-point": "Two points of the path are the same. Take one of them out.",
+    "folds-back": "The path turns back on itself, which no bend can do. Move this point.",
+    "arcs-overlap": (
+        "The arc of {line} would begin {overlap} before the arc of {before} has ended. {advice}"
+    ),
+    "arcs-overlap/too-steep": (
+        "At {angle} this bender's arcs need a rise of at least {least}; this one is {rise}: "
+        "{advice}."
+    ),
+    "larger-rise": "make the rise larger, or use a bender of smaller radius",
+    "use-angle": "use {angle}",
+    "smaller-kick": "make the kick's rise smaller",
+    "move-line-to": "move {line} to {place}",
+    "move-line-by": "move {line} by {more}",
+    "end-not-reached/number": (
+        "For the ends to meet, the {field} of {line} would have to be {value}. {helps}"
+    ),
+    "end-not-reached/off": "The ends do not meet: this one lies {off: and }. {helps}",
+    "end-not-reached/tight": (
+        "The ends do not meet: this one lies {off: and }. None of its numbers is loose. {helps}"
+    ),
+    "too-far/back": "{far} too far back",
+    "too-far/ahead": "{far} too far ahead",
+    "too-far/right": "{far} too far right",
+    "too-far/left": "{far} too far left",
+    "too-far/in": "{far} too far in",
+    "too-far/out": "{far} too far out",
+    "too-far/a-hair": "a hair",
+    "no-number-runs-that-way": "No number of this walk runs that way: it takes another bend.",
+    "let-float": "Let the {field} of {line} float.",
+    "free-dimension": (
+        "So that the ends meet, the {field} of {line} becomes {became} (said: {said})."
+    ),
+    "suspect-dimension/zero": "0 is where the tape is hooked. Was it measured?",
+    "suspect-dimension/place": (
+        "{at} is more than a stick of {stick}. Read the tape again, and check the unit."
+    ),
+    "suspect-dimension/rise": "A rise of {rise} is more than a stick. Check the unit.",
+    "suspect-dimension/turned-round": (
+        "The rise of {rise} is more than the {at} that lead up to it. Are the two numbers the "
+        "right way round?"
+    ),
+    "stand-off-taken": (
+        "The stand-off of {stand_off} is taken off every rise off the surface, and off every leg "
+        "measured to or from a wall. Do not take it off again."
+    ),
+    "stand-off-carries": (
+        "Spacers of {carried} carry the pipe past {rise} already. Remove this line, or say that "
+        "its rise was measured from the pipe."
+    ),
+    "thread-added": (
+        "{added} of thread is added beyond this face: a typical fitting takes that in. Measure "
+        "yours, and do not add it again."
+    ),
+    "socket-added": (
+        "{added} of pipe, down to the stop of the socket, is added beyond this face: a typical "
+        "fitting takes that in. Measure yours, and do not add it again."
+    ),
+    "pick-not-offered": (
+        '"{pick}" is no way to take this. Yarrow takes {taken} until you pick another.'
+    ),
+    "obstacle-clash": (
+        "At {angle} the pipe would cut {cut} into what it goes over, {at} along the leg. Pick "
+        "another."
+    ),
+    "touches-sides": (
+        "If this is round and {across} across, the pipe clears its top and cuts {cut} into its "
+        "sides. Ask for {air} of air over it, or say what is there and let four bends take it."
+    ),
+    "arc-in-hole": (
+        "At {angle} the hole's face lies within the arc, so the pipe misses its middle: that takes "
+        "a hole {deep} deep at the least. Pick another way."
+    ),
+    "into-the-surface": (
+        "Going in here leads into the surface that the run lies on. Is this inside the wall, or "
+        "was out meant?"
+    ),
+    "does-not-fit-within": (
+        "No angle makes this rise within {within}: with this bender it takes {least} at the least."
+    ),
+    # The bender, and the way of working
+    "bender-does-not-fit": (
+        "{bender} has no shoe for {conduit}: the pipe {why}. {advice}. No marks are given for a "
+        "wrong shoe."
+    ),
+    "groove-too-narrow": "does not go into the groove",
+    "groove-too-wide": "would flatten in it",
+    "another-bender": "Choose another bender, or enter your own",
+    "radius-under-code": (
+        "A radius of {radius} is under the least of {least} for {conduit}. Bend it to that radius "
+        "or more."
+    ),
+    "mark-off-pipe/start": (
+        "Mark {mark} would lie {off} off the start of the pipe: the leg there is shorter than the "
+        "bender's take-up. It has to be {off} longer."
+    ),
+    "mark-off-pipe/end": (
+        "Mark {mark} would lie {off} off the end of the pipe: the leg there is shorter than the "
+        "bender's take-up. It has to be {off} longer."
+    ),
+    "bends-too-close": (
+        "Between bends {one} and {other} there are {room} of straight; this shoe needs {need}: "
+        "{advice}."
+    ),
+    "stub-too-short": (
+        "The stub is under this bender's least of {least}: make it {more} longer, or bend it from "
+        "a longer piece and cut the start afterwards."
+    ),
+    "too-close-to-end/start": (
+        "Bend {bend} has {room} of straight before it, and needs {need}, or bend it from a longer "
+        "piece and cut the start afterwards."
+    ),
+    "too-close-to-end/heel": (
+        "Behind bend {bend} the pipe ends {more} too soon for the heel of this bender. Leave it "
+        "{more} longer and cut it after bending."
+    ),
+    "too-close-to-end/hook": (
+        "Behind bend {bend} the pipe ends {more} too soon for the hook of this bender. Leave it "
+        "{more} longer and cut it after bending."
+    ),
+    "centre-notch-does-not-serve": (
+        "The centre notch is that of a {notch} bend; this centre bends {angle}: its mark is for "
+        "the {reference}."
+    ),
+    "table-needs-walk": (
+        "A path has no walk to work multipliers on: the marks are the exact ones."
+    ),
+    "order-not-of-these-bends": (
+        "The order was picked for other bends: there are {bends} now. The usual order is taken; "
+        "pick one anew in the steps."
+    ),
+    "order-set-aside": "Printed marks are for the usual order: the picked one is set aside.",
+    "no-order": "No order can make this in one piece: {why}. {frees}.",
+    "no-order/handle": "No order can make this in one piece: {why}. {shorter} {frees}.",
+    "no-order/room": "at {bend} there is {room} of straight, and the bender takes {need}",
+    "no-order/handle-met": "at {bend} what is bent already meets the handle, whichever way round",
+    "no-order/heel-met": (
+        "at {bend} what is bent already meets the bender's heel, whichever way round"
+    ),
+    "no-order/shorter-handle": ("A handle that reaches less than {reach} from the shoe clears it."),
+    "no-order/in-two": (
+        "Make it in two pieces, with a coupling in the {straight} of straight between bends {one} "
+        "and {other}: both can be made"
+    ),
+    "no-order/more-straight": "Leave more straight beside it, or bend it shallower",
+    "too-many-bends-to-handle": (
+        "A piece of {bends} bends is more than can be handled: {most} is the most. Part it at a "
+        "coupling."
+    ),
+    # The finished run
+    "too-many-degrees": (
+        "The run bends {degrees} between pull points; {limit} is the most. Put a box or a conduit "
+        "body before {line}: {breaks:, and }. Or use shallower offsets."
+    ),
+    "pull-point": "{at} along the pipe, between bends {one} and {other}",
+    "longer-than-stick": (
+        "The pipe is {over} longer than a stick of {stick}. It takes {sticks} sticks: end this "
+        "piece at a coupling in a straight part, and start the next one there."
+    ),
+    # Racks
+    "rack-is-exact": (
+        "A rack is marked by the exact geometry: printed marks do not keep pipes parallel."
+    ),
+    "rack-too-large": (
+        "This rack would have {bends} bends in all; {most} is the most. Take fewer pipes, or more "
+        "degrees a shot."
+    ),
+    "rack-frees": ("Set the pipes closer, have fewer of them, or put the rack on the other side."),
+    "rack-leg-gone": (
+        "Pipe {pipe} has no leg left before {line}: at {offset} from the first one it turns before "
+        "it has begun. {frees}"
+    ),
+    "rack-pipe-cannot-be-made": "Pipe {pipe} can't be bent as it lies: {why!f}. {frees}",
+    "pipes-touch": (
+        "Pipes {one} and {other} would cut {cut} into each other along {at}: space them {cut} "
+        "wider."
+    ),
+    "pipes-touch/one-more": (
+        "Pipes {one} and {other}, and {more} more pair, would cut {cut} into each other along "
+        "{at}: space them {cut} wider."
+    ),
+    "pipes-touch/more": (
+        "Pipes {one} and {other}, and {more} more pairs, would cut {cut} into each other along "
+        "{at}: space them {cut} wider."
+    ),
+    "built-bend-unknown": "Pipe {pipe} has {bends} bends: what is told of others is left out.",
+    "built-not-possible": (
+        "Pipe {pipe} can't be as it is told to be built: its arcs would overlap. Measure its marks "
+        "and angles again."
+    ),
+    # Wires in a run, and pulling them
+    "wires": (
+        "Wires: {wires:, }. {share} of what may go in {how}; grouping and derating are a question "
+        "of their own."
+    ),
+    "wires/area": "by area",
+    "wires/factor": "by drawing-in factors",
+    "wires/space": "by space",
+    "wires/count": "{count} × {name}",
+    "no-figure": "There is no figure for this: expected {expected}.",
+    "duct-too-long": (
+        "An outdoor duct that bends {degrees} may be {most} m between pull points; this is "
+        "{length} m. Put a pull box in."
+    ),
+    "wires-not-checked": "{why}",
+    "wires-do-not-fit": "The wires: {why}",
+    "pull-tension": (
+        "The pull takes {tension} even from the easier end; {limit} is the limit. Put a pull point "
+        "in, or lubricate."
+    ),
+    "sidewall-pressure": (
+        "A bend presses {pressure} on the cable; {limit} is the limit. A wider bend or a pull "
+        "point before it."
+    ),
+    # Conduit and trunking
+    "does-not-fit": (
+        "It does not go in: {used} of {limit} ({share} of what is allowed). {instead}"
+    ),
+    "smallest-that-passes": "{size} is the smallest that passes.",
+    "no-size-passes": "No {kind} of the table takes it: part it.",
+    "wider-than-inside": "{conductor} is wider than the inside of {raceway}.",
+    "spare-not-kept": (
+        "It goes in, but {spare} is not left: {share} of what is allowed is taken. {instead}"
+    ),
+    "rounded-up": "Like conductors are counted: eight tenths of one or more count as one more.",
+    "tight": "It goes in, tight: {share} of what is allowed. Lubricant, and a steady pull.",
+    "may-jam": (
+        "Three alike may wedge: the ratio is {ratio}, or {in_bend} in a bend, where pipe is a "
+        "little oval. Between {least} and {most} they jam. Another size, or pull them laid side "
+        "by side."
+    ),
+    "heat-is-separate": "Fill does not cover ampacity. {heat} Local code decides.",
+    "figure-to-check": (
+        "What thermosetting cable takes is to be checked against your edition of the tables."
+    ),
+    "inside-is-a-working-figure": ("The inside of {conduit} is a working figure: measure yours."),
+    "not-a-nipple": "A nipple is {most} or less; this is longer: the usual share holds.",
+    "beyond-the-table": (
+        "The printed table ends at {bends} bends and {length}: put a draw-in box between. The "
+        "figure goes on by the same rule."
+    ),
+    "printed-factor": (
+        "The printed factor of {trunking} is taken: it leaves out walls and lid. 45 % of {size} by "
+        "its name would be {nominal}."
+    ),
+    # Boxes
+    "box-too-small": "The box is too small: {needed} needed, {there} there. {instead}",
+    "smallest-box": "{box!c} is the smallest that does.",
+    "no-box": "No box does.",
+    "body-too-narrow": (
+        "The body's inside of {inside} is less than {times} times its largest conduit's {conduit}."
+    ),
+    "body-is-marked": "The body is marked for {marked}: it may be smaller than a box has to be.",
+    "over-its-marking": (
+        "The body is marked for {marked}; {asked} are too much. Take a larger body, or a pull box."
+    ),
+    "conductors-of": "{count} × {size}",
+    "pull-box-too-small": "The box is too small: at least {width} wide and {height} high.",
+    "rule-leaves-no-room": (
+        "The least box by the rule has no room for the lock rings and distances: {width} by "
+        "{height} as drawn has."
+    ),
+    "too-close": "Raceways of a pull can't all be kept apart here: put one on another wall.",
+    "no-pull": (
+        "No pull goes through {raceways:, }: what comes in there is spliced here, which counts "
+        "like an angle pull."
+    ),
+    "more-through-than-come": (
+        "{through} of {size} can't pass through: that takes {ends} ends, and the runs bring {come}."
+    ),
+    "no-allowance": "No volume is laid down for {wires:, }: not counted.",
+    "meet-at-corner": (
+        "{one} and {other} are next to each other round the corner: their lock rings and bushes "
+        "meet. Move one along its wall."
+    ),
+    "rings-meet": (
+        "The lock rings of {one} and {other} meet: from middle to middle at least {least}."
+    ),
+    "over-the-edge": (
+        "{entry}: the lock ring of {ring} goes over the edge of its wall, {wall} by {depth}."
+    ),
+    "at-the-screws": (
+        "{entry} comes in right behind a device's screws: its wires meet them. Take the hole above "
+        "or below, or another wall."
+    ),
+}

@@ -1,0 +1,21 @@
+"""How findings stand in the contract: as answers have them, in words.
+
+Put in before the routes, whose answers' types have findings in them.
+"""
+
+from __future__ import annotations
+
+from typing import Any
+
+from pydantic import GetCoreSchemaHandler
+from pydantic_core import CoreSchema
+
+from yarrow.documents.written_finding import WrittenFinding
+from yarrow.findings.finding import Finding
+
+
+def _as_written(_source: Any, handler: GetCoreSchemaHandler) -> CoreSchema:
+    return handler(WrittenFinding)
+
+
+setattr(Finding, "__get_pydantic_core_schema__", staticmethod(_as_written))  # noqa: B010
