@@ -115,6 +115,7 @@ class Keystrokes(PageTest):
             self.go("/")
             browser.press("Account of")
             browser.press("Sign out")
+            browser.see("input[autocomplete=username]")
             self.sign_in(name)
             browser.driver.close()
             browser.driver.switch_to.window(first)

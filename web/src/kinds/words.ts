@@ -1,5 +1,5 @@
 // The trade's words for what the contract names in short.
-import type { BenderKind, Datum, FittingKind, LineKind, Toward, Way } from "@/model/document";
+import type { BenderKind, Datum, FittingKind, Toward, Way } from "@/model/document";
 
 export const TOWARD = {
   left: "left",
@@ -38,35 +38,6 @@ export const FIELD = {
   angle: "angle",
   allowance: "allowance",
 } as const;
-
-/** The numbers of each kind of line that may float, by field. */
-export const FLOATING = {
-  offset: ["at", "rise"],
-  turn: ["at", "angle"],
-  saddle3: ["at", "rise"],
-  saddle4: ["at", "width", "rise"],
-  kick: ["at", "rise"],
-  box_offset: ["rise"],
-  end: ["at"],
-} as const satisfies Partial<Record<LineKind, readonly (keyof typeof FIELD)[]>>;
-
-/** What kinds of bends are called where they are compared. */
-export const BENDS = {
-  offset: "Offset",
-  saddle3: "3-bend saddle",
-  saddle4: "4-bend saddle",
-  kick: "Kick",
-  box_offset: "Box offset",
-  turn: "Turn",
-  straight: "Straight on",
-} as const;
-
-/** The same where there is little room. */
-export const BENDS_IN_SHORT = {
-  ...BENDS,
-  saddle3: "3-bend",
-  saddle4: "4-bend",
-} as const satisfies Record<keyof typeof BENDS, string>;
 
 export const WAY = {
   mark: "Marks",

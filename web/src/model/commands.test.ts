@@ -1,7 +1,6 @@
 import { describe, expect, it } from "vitest";
 import {
   addLine,
-  addWholeLine,
   moveLine,
   pick,
   placeOf,
@@ -21,11 +20,14 @@ const run: RunDocument = {
     { kind: "end", at: 34, from: "back" },
   ],
 };
+const TURN = { kind: "turn", at: "", toward: "left" } as const;
+const OFFSET = { kind: "offset", at: "", rise: "", toward: "left", angle: 30 } as const;
+const BOX = { kind: "box", where: "start", knockout: "" } as const;
 const kinds = (document: RunDocument) => walkOf(document).map(({ kind }) => kind);
 
 describe("commands", () => {
   it("adds a line before the end", () => {
-    expect(kinds(addLine("turn")(run))).toEqual(["offset", "turn", "turn", "end"]);
+    expect(kinds(addLine(TURN)(run))).toEqual(["offset", "turn", "turn", "end"]);
   });
 
   it("moves lines among themselves and never past the end", () => {
@@ -52,21 +54,21 @@ describe("commands", () => {
 
   it("leaves the document that it was given as it was", () => {
     const before = JSON.stringify(run);
-    addLine("offset")(run);
+    addLine(OFFSET)(run);
     moveLine(0, 1)(run);
     expect(JSON.stringify(run)).toBe(before);
   });
 
   it("puts a box at the start first, and a new end in the place of the old one", () => {
-    expect(placeOf("box", walkOf(run))).toBe(0);
-    expect(kinds(addLine("box")(run))).toEqual(["box", "offset", "turn", "end"]);
-    const ended = addWholeLine({ kind: "end", at: "29 5/8", fitting: "hub" })(run);
+    expect(placeOf(BOX, walkOf(run))).toBe(0);
+    expect(kinds(addLine(BOX)(run))).toEqual(["box", "offset", "turn", "end"]);
+    const ended = addLine({ kind: "end", at: "29 5/8", fitting: "hub" })(run);
     expect(kinds(ended)).toEqual(["offset", "turn", "end"]);
     expect(walkOf(ended).at(-1)).toMatchObject({ at: "29 5/8", fitting: "hub" });
   });
 
   it("picks bends for what is there, and an angle in the place of a length to fit into", () => {
-    const met = addWholeLine({ kind: "round", at: "40", across: "2", toward: "out" })(run);
+    const met = addLine({ kind: "round", at: "40", across: "2", toward: "out" })(run);
     expect(walkOf(pick("walk[2].pick", "saddle3 30")(met))[2]).toMatchObject({
       pick: "saddle3 30",
     });

@@ -1,25 +1,8 @@
 // Every change that a person can make to a run, as a function from document to document.
-import type { Line, LineKind, RunDocument } from "./document";
+import type { Line, RunDocument } from "./document";
 import { looseOf, walkOf } from "./document";
 
 export type Change = (document: RunDocument) => RunDocument;
-
-const NEW_LINES = {
-  offset: { kind: "offset", at: "", of: "full", rise: "", toward: "left", angle: 30 },
-  saddle3: { kind: "saddle3", at: "", rise: "", toward: "out", angle: 45 },
-  saddle4: { kind: "saddle4", at: "", width: "", rise: "", toward: "out", angle: 30 },
-  kick: { kind: "kick", at: "", rise: "", toward: "in" },
-  box_offset: { kind: "box_offset", where: "start", rise: "", toward: "in", angle: 10 },
-  turn: { kind: "turn", at: "", of: "back", from: "back", toward: "left", angle: 90 },
-  round: { kind: "round", across: "", at: "", toward: "out" },
-  block: { kind: "block", width: "", height: "", at: "", toward: "out" },
-  ledge: { kind: "ledge", height: "", at: "", toward: "out" },
-  wall: { kind: "wall", at: "", toward: "left" },
-  hole: { kind: "hole", depth: "", at: "", toward: "out" },
-  box: { kind: "box", where: "start", knockout: "" },
-} as const satisfies Partial<Record<LineKind, Line>>;
-
-export type AddableKind = keyof typeof NEW_LINES;
 
 export function set<K extends keyof RunDocument>(
   key: K,
@@ -41,20 +24,14 @@ export function setStart(fields: Partial<NonNullable<RunDocument["start"]>>): Ch
   });
 }
 
-/** Where a new line of a kind goes: a box at the start first, all else before the end. */
-export function placeOf(kind: LineKind, walk: readonly Line[]): number {
-  return kind === "box_offset" || kind === "box" ? 0 : Math.max(walk.length - 1, 0);
+/** Where a new line goes: what is at the start first, all else before the end. */
+export function placeOf(line: Line, walk: readonly Line[]): number {
+  return "where" in line ? 0 : Math.max(walk.length - 1, 0);
 }
 
-export function addLine(kind: AddableKind): Change {
-  return addWholeLine({ ...NEW_LINES[kind] });
-}
-
-/** A line with its numbers; a new end takes the place of the one there is. */
-export function addWholeLine(line: Line): Change {
-  return withWalk((walk) =>
-    walk.toSpliced(placeOf(line.kind, walk), line.kind === "end" ? 1 : 0, line),
-  );
+/** A new end takes the place of the one there is. */
+export function addLine(line: Line): Change {
+  return withWalk((walk) => walk.toSpliced(placeOf(line, walk), line.kind === "end" ? 1 : 0, line));
 }
 
 /** Take what was picked for a line; a picked angle takes the place of a length to fit into. */

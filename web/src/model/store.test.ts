@@ -51,7 +51,12 @@ describe("the planner's store", () => {
   });
 
   it("undoes a burst of typing as one, and another field apart", () => {
-    const store = createPlannerStore(1, addLine("offset")(run), 1, false);
+    const store = createPlannerStore(
+      1,
+      addLine({ kind: "kick", at: "", rise: "", toward: "in" })(run),
+      1,
+      false,
+    );
     const type = (field: string, text: string) =>
       store.getState().change(setLine(0, { [field]: text }), `walk[0].${field}`);
     for (const text of ["4", "4 ", "4 3", "4 3/", "4 3/8"]) {

@@ -1,6 +1,6 @@
 // What was put to something on the walk, and what else could be: each way with its price.
 import { Collapsible, RadioGroup } from "radix-ui";
-import { BENDS, BENDS_IN_SHORT } from "@/kinds/words";
+import { bendsName } from "@/kinds/kinds";
 import { pick } from "@/model/commands";
 import type { Candidate, Choice } from "@/model/document";
 import { classes } from "@/ui/classes";
@@ -119,7 +119,7 @@ function Row({ candidate, most }: { candidate: Candidate; most: number }) {
           {candidate.taken ? (
             <Icon name="check" className="mr-0.5 inline size-3.5 text-accent" />
           ) : null}
-          {nameOf(candidate, BENDS_IN_SHORT)}
+          {nameOf(candidate, "narrow")}
         </span>
         <span className="text-right">
           <span className="sr-only">bends </span>
@@ -176,8 +176,8 @@ function Row({ candidate, most }: { candidate: Candidate; most: number }) {
   );
 }
 
-function nameOf(candidate: Candidate, names: Record<string, string> = BENDS): string {
-  const kind = names[candidate.kind] ?? candidate.kind;
+function nameOf(candidate: Candidate, room: "wide" | "narrow" = "wide"): string {
+  const kind = bendsName(candidate.kind, room);
   const both = candidate.together ? ", over both" : "";
   return candidate.bends > 0 ? `${kind} ${round(candidate.angle)}°${both}` : kind;
 }

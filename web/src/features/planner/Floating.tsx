@@ -1,5 +1,6 @@
 // The numbers of a line that may float, and what they became so that both ends meet.
-import { FIELD, FLOATING } from "@/kinds/words";
+import { KINDS } from "@/kinds/kinds";
+import { FIELD } from "@/kinds/words";
 import { type Line, looseOf } from "@/model/document";
 import { Reading } from "@/ui/Reading";
 import { usePlanState } from "./PlannerContext";
@@ -8,10 +9,12 @@ type Floating = { readonly field: string; readonly word: string; readonly loose:
 
 /** What a line's menu offers to let float or to hold. */
 export function floats(line: Line): Floating[] {
-  const fields: readonly (keyof typeof FIELD)[] =
-    line.kind in FLOATING ? FLOATING[line.kind as keyof typeof FLOATING] : [];
   const loose = looseOf(line);
-  return fields.map((field) => ({ field, word: FIELD[field], loose: loose.includes(field) }));
+  return KINDS[line.kind].floats.map((field) => ({
+    field,
+    word: FIELD[field],
+    loose: loose.includes(field),
+  }));
 }
 
 export function Floating({ line, index }: { line: Line; index: number }) {

@@ -6,7 +6,7 @@ import { Findings } from "./Findings";
 import { InlineField, WordField } from "./fields";
 import { NameField } from "./lineFields";
 import { usePlanner, usePlanState } from "./PlannerContext";
-import { SENTENCE, SUB } from "./sentences";
+import { SENTENCE, SUB } from "./sentenceClasses";
 
 export function StartLine() {
   const start = usePlanner((state) => state.history.present.start);

@@ -2,7 +2,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
 import { readTypedLine } from "@/api/queries";
-import { addWholeLine, placeOf } from "@/model/commands";
+import { addLine, placeOf } from "@/model/commands";
 import { walkOf } from "@/model/document";
 import { classes } from "@/ui/classes";
 import { usePlanner } from "./PlannerContext";
@@ -48,8 +48,8 @@ export function TypedLine() {
     if (!line) {
       return;
     }
-    const at = placeOf(line.kind, walk);
-    change(addWholeLine(line));
+    const at = placeOf(line, walk);
+    change(addLine(line));
     select(at);
     type("");
     setOpen(false);

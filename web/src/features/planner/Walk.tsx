@@ -1,7 +1,8 @@
 // The walk: what the tape meets, in order, from the start to the end.
 import { memo } from "react";
-import { type AddableKind, addLine, placeOf } from "@/model/commands";
-import { walkOf } from "@/model/document";
+import { KINDS } from "@/kinds/kinds";
+import { addLine, placeOf } from "@/model/commands";
+import { type Line, walkOf } from "@/model/document";
 import { Icon } from "@/ui/Icon";
 import { Key, Menu } from "@/ui/Menu";
 import { usePlanner } from "./PlannerContext";
@@ -11,53 +12,28 @@ import { WalkLine } from "./WalkLine";
 
 type Props = { adding: boolean; setAdding: (open: boolean) => void };
 
-/** What can come next, in the words of someone who stands in front of it. */
-const MET = [
-  { kind: "wall", label: "A wall to turn at", hint: "or a floor, or a ceiling", first: "at" },
-  { kind: "round", label: "Something round", hint: "a pipe or a cable to cross", first: "across" },
-  { kind: "block", label: "Something square", hint: "a duct, a beam, a tray", first: "width" },
-  { kind: "ledge", label: "A ledge", hint: "a step, where the pipe stays up", first: "height" },
-  { kind: "hole", label: "A hole to pass", hint: "bored a little aside", first: "at" },
-  {
-    kind: "box",
-    label: "A box off the wall",
-    hint: "its knockout, at the start",
-    first: "knockout",
-  },
-] as const satisfies readonly Addable[];
-
-/** The bends by name, for those who have chosen already. */
-const BENT = [
-  { kind: "offset", label: "Offset", first: "rise" },
-  { kind: "turn", label: "Turn", first: "at" },
-  { kind: "saddle3", label: "3-bend saddle", first: "rise" },
-  { kind: "saddle4", label: "4-bend saddle", first: "rise" },
-  { kind: "kick", label: "Kick", first: "rise" },
-  { kind: "box_offset", label: "Box offset", first: "rise" },
-] as const satisfies readonly Addable[];
-
-type Addable = { kind: AddableKind; label: string; hint?: string; first: string };
-
 export const Walk = memo(function Walk({ adding, setAdding }: Props) {
   const walk = usePlanner((state) => walkOf(state.history.present));
   const points = usePlanner((state) => state.history.present.path?.length ?? 0);
   const change = usePlanner((state) => state.change);
   const select = usePlanner((state) => state.select);
-  const firstTurn = walk.findIndex((line) => line.kind === "turn" || line.kind === "wall");
+  const firstTurn = walk.findIndex(({ kind }) => KINDS[kind].endsLeg);
 
-  const add = (kind: AddableKind) => {
-    change(addLine(kind));
-    select(placeOf(kind, walk));
+  const add = (line: Line) => {
+    change(addLine({ ...line }));
+    select(placeOf(line, walk));
   };
 
-  const asActions = (group: string, addable: readonly Addable[]) =>
-    addable.map(({ kind, label, hint, first }, at) => ({
-      label,
-      ...(hint ? { hint } : {}),
-      ...(at === 0 ? { group } : {}),
-      run: () => add(kind),
-      cursor: `walk[${placeOf(kind, walk)}].${first}`,
-    }));
+  const offered = (group: "there" | "bends", title: string) =>
+    Object.values(KINDS)
+      .filter((kind) => kind.group === group)
+      .map(({ label, hint, first, newLine }, at) => ({
+        label,
+        ...(hint ? { hint } : {}),
+        ...(at === 0 ? { group: title } : {}),
+        run: () => add(newLine),
+        cursor: `walk[${placeOf(newLine, walk)}].${first}`,
+      }));
 
   if (points > 0) {
     return (
@@ -99,7 +75,7 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
               <Key>A</Key>
             </button>
           }
-          actions={[...asActions("What is there", MET), ...asActions("Bends by name", BENT)]}
+          actions={[...offered("there", "What is there"), ...offered("bends", "Bends by name")]}
         />
       </div>
       <TypedLine />

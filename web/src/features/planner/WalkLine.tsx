@@ -11,7 +11,7 @@ import { Candidates } from "./Candidates";
 import { Findings } from "./Findings";
 import { Floating, floats } from "./Floating";
 import { usePlanner, usePlanState } from "./PlannerContext";
-import { Sentence } from "./sentences";
+import { Sentence } from "./Sentence";
 
 type Props = { line: Line; index: number; last: boolean; nextToEnd: boolean; firstLeg: boolean };
 
@@ -127,7 +127,7 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
 function unmeasured(line: Line): string[] {
   const fields: Record<string, unknown> = line;
   const found = MEASURED.filter(({ field }) => fields[field] === "").map(({ word }) => word);
-  const fixed = line.kind === "end" && (line.meet ?? []).includes("");
+  const fixed = "meet" in line && line.meet?.includes("");
   return fixed ? [...found, "where it is fixed"] : found;
 }
 

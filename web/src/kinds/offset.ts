@@ -1,0 +1,19 @@
+// A step aside: what is in the way, held fully over, from its face or about its middle.
+import type { KindSpec } from "./kindSpec";
+import { AT, FROM, RISE } from "./parts";
+import { HOLD } from "./words";
+
+export const offset: KindSpec<"offset"> = {
+  label: "Offset",
+  group: "bends",
+  first: "rise",
+  newLine: { kind: "offset", at: "", of: "full", rise: "", toward: "left", angle: 30 },
+  endsLeg: false,
+  floats: ["at", "rise"],
+  name: "What is in the way?",
+  sentence: [
+    ...(["Step ", { side: "left" }, " by ", RISE, ", "] as const),
+    ...([{ word: "of", label: "Held", words: HOLD, usual: "full" }, " ", AT] as const),
+  ],
+  quiet: [["offset ", { own: "offset-angle" }, FROM]],
+};

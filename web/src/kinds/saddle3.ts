@@ -1,0 +1,16 @@
+// Over something round, with three bends.
+import type { KindSpec } from "./kindSpec";
+import { AT, FROM, NO_AIR, RISE } from "./parts";
+
+export const saddle3: KindSpec<"saddle3"> = {
+  label: "3-bend saddle",
+  short: "3-bend",
+  group: "bends",
+  first: "rise",
+  newLine: { kind: "saddle3", at: "", rise: "", toward: "out", angle: 45 },
+  endsLeg: false,
+  floats: ["at", "rise"],
+  name: "Which pipe is to be crossed?",
+  sentence: ["Over ", RISE, " across, at ", AT, ", going ", { side: "left" }],
+  quiet: [["3-bend saddle at ", { angle: 45 }, ", ", NO_AIR, " air", FROM]],
+};

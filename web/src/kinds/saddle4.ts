@@ -1,0 +1,19 @@
+// Over something wide, with four bends.
+import type { KindSpec } from "./kindSpec";
+import { AT, FROM, NO_AIR, RISE } from "./parts";
+
+export const saddle4: KindSpec<"saddle4"> = {
+  label: "4-bend saddle",
+  short: "4-bend",
+  group: "bends",
+  first: "rise",
+  newLine: { kind: "saddle4", at: "", width: "", rise: "", toward: "out", angle: 30 },
+  endsLeg: false,
+  floats: ["at", "width", "rise"],
+  name: "What is to be crossed?",
+  sentence: [
+    ...(["Over ", RISE, " high, ", { length: "width", label: "Width" }, " wide, from "] as const),
+    ...([AT, ", going ", { side: "left" }] as const),
+  ],
+  quiet: [["4-bend saddle at ", { angle: 30 }, ", ", NO_AIR, " air", FROM]],
+};
