@@ -40,6 +40,7 @@ ASKED: dict[str, tuple[Any, ...]] = {
     "plan": (TURN,),
     "pullbox": (PULL_BOX,),
     "rack": (RACK,),
+    "schema": ("run",),
     "schedule": (b"name,type,size,length,bends,wires\nA,emt,,20,1,3 x 12 thhn\n", "in"),
     "sitebox": ({"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}, [TURN]),
     "wires": ("3 x 12 thhn", "in"),

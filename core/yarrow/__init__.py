@@ -26,6 +26,8 @@ from yarrow.documents.fill_file import fill_document
 from yarrow.documents.notation import typed_line
 from yarrow.documents.run_file import read_run
 from yarrow.documents.schedule import check_schedule, read_schedule, schedule_csv
+from yarrow.documents.schema import SCHEMAS
+from yarrow.documents.schema import schema as _schema
 from yarrow.documents.site_box_file import site_box_document
 from yarrow.documents.wire_notation import read_wires_said
 from yarrow.documents.writing import bend_table_csv, marks_csv, plain, plan_text
@@ -38,6 +40,7 @@ from yarrow.wording.wording import Country, Wording, wording_of
 __version__ = "0.1.0"
 
 __all__ = [
+    "SCHEMAS",
     "DocumentError",
     "TableError",
     "Written",
@@ -57,6 +60,7 @@ __all__ = [
     "rack",
     "rack_as_csv",
     "schedule",
+    "schema",
     "sitebox",
     "wires",
 ]
@@ -256,6 +260,17 @@ def catalog() -> Answer:
     Returns: each list with the source of its figures; lengths in the unit that each names.
     """
     return plain(catalogue())
+
+
+def schema(of: str) -> Answer:
+    """The JSON Schema (draft 2020-12) of a format, as documents are read by it.
+
+    Args: of, the format's name without its version: one of ``SCHEMAS``.
+    Raises: KeyError, for a name that is none.
+    """
+    if of not in SCHEMAS:
+        raise KeyError(of)
+    return dict(_schema(of))
 
 
 def can_be_made(answer: Answer) -> bool:

@@ -89,6 +89,10 @@ def _parser() -> argparse.ArgumentParser:
     catalog = commands.add_parser("catalog", help="what is known, as JSON")
     catalog.add_argument("part", nargs="?", choices=CATALOGUED)
     catalog.set_defaults(run=_catalog)
+
+    schema = commands.add_parser("schema", help="the JSON Schema of a format")
+    schema.add_argument("of", choices=yarrow.SCHEMAS)
+    schema.set_defaults(run=_schema)
     return parser
 
 
@@ -177,6 +181,11 @@ def _line(options: argparse.Namespace) -> int:
 def _catalog(options: argparse.Namespace) -> int:
     whole = yarrow.catalog()
     print(json.dumps(whole[options.part] if options.part else whole, indent=2, ensure_ascii=False))
+    return 0
+
+
+def _schema(options: argparse.Namespace) -> int:
+    print(json.dumps(yarrow.schema(options.of), indent=2, ensure_ascii=False))
     return 0
 
 

@@ -30,9 +30,10 @@ from yarrow.documents.schedule import (
     wires_of_row,
 )
 from yarrow.documents.site_box_file import box_key, ends_named, site_box_document
-from yarrow.fill.site_box import SiteBoxResult
+from yarrow.documents.writing import plain
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
+from yarrow.wording.wording import wording_of
 
 UNNAMED = "Unnamed run"
 
@@ -306,8 +307,13 @@ def problem_of(document: object) -> str:
     return ""
 
 
-def check_box(job: Job, document: dict[str, Any]) -> SiteBoxResult:
-    """A box with all runs of its job that meet there. Raises: DocumentError."""
+def check_box(job: Job, document: dict[str, Any]) -> dict[str, Any]:
+    """A box with all runs of its job that meet there, in the words of the job's country.
+
+    Returns: ``yarrow.sitebox-result/1``.
+    Raises: DocumentError.
+    """
     key = box_key(str(document.get("name", "")))
     met = runs_by_box(job).get(key, Met())
-    return site_box_document(document, met.runs, met.keys)
+    result = site_box_document(document, met.runs, met.keys)
+    return plain(result, wording_of(job.rulebook, job.unit))

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import copy
+import dataclasses
 import random
 import unittest
 from typing import Any
@@ -70,7 +71,7 @@ class Reading(unittest.TestCase):
         for kind, line in {**KINDS, **OBSTACLES}.items():
             fields = set(definitions[kind]["properties"]) - {"kind"} - elsewhere.get(kind, set())
             named = {"measured_from" if field == "from" else field for field in fields}
-            self.assertEqual(named, set(line.__dataclass_fields__))
+            self.assertEqual(named, {field.name for field in dataclasses.fields(line)})
 
     def test_the_contract_s_refusals(self) -> None:
         good = run(offset(40, 4), end_line(60))

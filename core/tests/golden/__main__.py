@@ -93,7 +93,7 @@ def _compare(folder: Path) -> int:
     questions = [(tuple(row["arguments"]), row["document"]) for row in recorded]
     for was, row in zip(recorded, _answered(questions), strict=True):
         for old, new in CHANGED:
-            was["out"] = was["out"].replace(old, new)
+            was = {**was, **{part: was[part].replace(old, new) for part in ("out", "error")}}
         was["out"] = _in_order(was["out"])
         row["out"] = _in_order(row["out"])
         if row == was:

@@ -14,5 +14,6 @@ CHANGED: tuple[tuple[str, str], ...] = (
     ('"code": "pulls-too-hard"', '"code": "pull-tension"'),
     ('"code": "presses-too-hard"', '"code": "sidewall-pressure"'),
     ('"code": "floats"', '"code": "free-dimension"'),
+    ("offset, kick, saddle, box", "offset, saddle, kick, box"),
     ("For the ends to meet, the at of", "For the ends to meet, the place of"),
 )

@@ -5,8 +5,18 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import Literal
+from typing import ClassVar, Literal
 
+from yarrow.bends.in_document import (
+    LABEL,
+    RISE,
+    RISE_FROM,
+    TOWARD,
+    WHERE,
+    InDocument,
+    angle_of,
+    margin_of,
+)
 from yarrow.bends.leg import ByRule, Corner, Following, Laid, Leg, Pipe, Read, RiseFrom, Rule
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.arcs import tangent_length
@@ -28,6 +38,23 @@ class BoxOffset:
     rise_from: RiseFrom = "surface"
     loose: tuple[str, ...] = ()
     label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "box_offset",
+        (
+            WHERE,
+            RISE,
+            TOWARD,
+            margin_of(
+                "Straight pipe before it, which the bender's hook takes without crushing the end; "
+                "left out, 2 in or 50 mm."
+            ),
+            angle_of(10),
+            RISE_FROM,
+            LABEL,
+        ),
+        loose=("rise", "angle"),
+    )
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """An offset whose arc begins (at the end: ends) ``margin`` from the pipe's end.

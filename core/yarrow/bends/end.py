@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
+from typing import ClassVar
 
+from yarrow.bends.in_document import AT, FROM, LABEL, Field, InDocument, Said
 from yarrow.bends.leg import ByRule, Corner, Datum, Following, Laid, Leg, Pipe, Read, Rule
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.vectors import Vector, along, dot, length, subtract
@@ -22,6 +24,40 @@ class End:
     loose: tuple[str, ...] = ()
     box: str = ""
     label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "end",
+        (
+            AT,
+            FROM,
+            Field("fitting", "fitting", default="open"),
+            Field("allowance", "length", optional=True),
+            Field(
+                "meet",
+                "point",
+                optional=True,
+                about="Where this face is fixed, seen from the start: ahead, left, out. Loose "
+                "numbers are moved until it is reached.",
+            ),
+            Field("box", "box_named"),
+            LABEL,
+        ),
+        loose=("at",),
+        said=(
+            Said(
+                ("box",), "the box that it ends at", "at", ("at",), given={"fitting": "connector"}
+            ),
+            Said(("end",), "where the pipe ends", "at", ("at",)),
+            Said(
+                ("coupling",),
+                "the coupling that it ends in",
+                "at",
+                ("at",),
+                given={"fitting": "coupling"},
+            ),
+            Said(("hub",), "the hub that it ends in", "at", ("at",), given={"fitting": "hub"}),
+        ),
+    )
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """One vertex, the end of the pipe: the face and, along the pipe, the allowance beyond it. A

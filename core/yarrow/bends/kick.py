@@ -5,7 +5,19 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass, replace
 from fractions import Fraction
+from typing import ClassVar
 
+from yarrow.bends.in_document import (
+    AT,
+    CARRIED,
+    FROM,
+    LABEL,
+    RISE,
+    RISE_FROM,
+    TOWARD,
+    InDocument,
+    Said,
+)
 from yarrow.bends.leg import ByRule, Corner, Datum, Following, Laid, Leg, Pipe, Read, RiseFrom, Rule
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.frame import Side
@@ -28,6 +40,13 @@ class Kick:
     rise_from: RiseFrom = "surface"
     loose: tuple[str, ...] = ()
     label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "kick",
+        (AT, FROM, RISE, TOWARD, RISE_FROM, LABEL),
+        loose=("at", "rise"),
+        said=(Said(("kick",), "a kick, by its rise", "rise", ("rise", "at"), given=CARRIED),),
+    )
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """One vertex on the line; what comes after it is displaced. Source: docs/geometry.md."""

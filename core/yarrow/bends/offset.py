@@ -5,8 +5,20 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import Literal
+from typing import ClassVar, Literal
 
+from yarrow.bends.in_document import (
+    AT,
+    CARRIED,
+    FROM,
+    LABEL,
+    RISE,
+    RISE_FROM,
+    TOWARD,
+    Field,
+    InDocument,
+    Said,
+)
 from yarrow.bends.leg import (
     ByRule,
     Corner,
@@ -46,6 +58,45 @@ class Offset:
     rise_from: RiseFrom = "surface"
     loose: tuple[str, ...] = ()
     label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "offset",
+        (
+            AT,
+            FROM,
+            Field("of", words=("full", "begin", "centre"), default="full"),
+            RISE,
+            TOWARD,
+            Field(
+                "angle",
+                "angle",
+                words=("choose",),
+                default=30,
+                about="a number from 1 to 120, or choose: then Yarrow chooses",
+            ),
+            Field(
+                "within",
+                "size",
+                optional=True,
+                about="The length along the leg that it must fit into, from where the pipe begins "
+                "to leave the line to where it is straight again; the shallowest usual angle that "
+                "fits is taken, and no angle is given.",
+            ),
+            RISE_FROM,
+            LABEL,
+        ),
+        loose=("at", "rise", "angle"),
+        said=(
+            Said(
+                ("offset",),
+                "an offset, by its rise",
+                "rise",
+                ("rise", "at"),
+                ("angle", "within"),
+                given=CARRIED,
+            ),
+        ),
+    )
 
     @property
     def air_left(self) -> Fraction:

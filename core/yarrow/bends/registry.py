@@ -16,12 +16,9 @@ from yarrow.bends.turn import Turn
 
 Line = Offset | Saddle3 | Saddle4 | Turn | Kick | BoxOffset | Straight | End
 
-KINDS: dict[str, type[Line]] = {
-    "offset": Offset,
-    "saddle3": Saddle3,
-    "saddle4": Saddle4,
-    "turn": Turn,
-    "kick": Kick,
-    "box_offset": BoxOffset,
-    "end": End,
+Said = Offset | Saddle3 | Saddle4 | Turn | Kick | BoxOffset | End
+"""Kinds that stand in a document."""
+
+KINDS: dict[str, type[Said]] = {
+    kind.document.kind: kind for kind in (Offset, Saddle3, Saddle4, Turn, Kick, BoxOffset, End)
 }

@@ -5,7 +5,21 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 from fractions import Fraction
+from typing import ClassVar
 
+from yarrow.bends.in_document import (
+    AT,
+    CARRIED,
+    FROM,
+    LABEL,
+    NO_AIR,
+    RISE,
+    RISE_FROM,
+    TOWARD,
+    InDocument,
+    Said,
+    angle_of,
+)
 from yarrow.bends.leg import (
     ByRule,
     Corner,
@@ -41,6 +55,23 @@ class Saddle3:
     rise_from: RiseFrom = "surface"
     loose: tuple[str, ...] = ()
     label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "saddle3",
+        (AT, FROM, RISE, NO_AIR, TOWARD, angle_of(45), RISE_FROM, LABEL),
+        loose=("at", "rise"),
+        said=(
+            Said(
+                ("saddle",),
+                "a 3-bend saddle; 4 bends with wide",
+                "rise",
+                ("rise", "at"),
+                ("width", "angle", "clearance"),
+                "width",
+                CARRIED,
+            ),
+        ),
+    )
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """Vertices at 0, at h + R (1/cos θ − 1), at 0, with θ half the centre angle.

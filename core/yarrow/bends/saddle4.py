@@ -5,7 +5,20 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 from fractions import Fraction
+from typing import ClassVar
 
+from yarrow.bends.in_document import (
+    AT,
+    FROM,
+    LABEL,
+    NO_AIR,
+    RISE,
+    RISE_FROM,
+    TOWARD,
+    Field,
+    InDocument,
+    angle_of,
+)
 from yarrow.bends.leg import (
     ByRule,
     Corner,
@@ -40,6 +53,12 @@ class Saddle4:
     rise_from: RiseFrom = "surface"
     loose: tuple[str, ...] = ()
     label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "saddle4",
+        (AT, FROM, Field("width", "size"), RISE, NO_AIR, TOWARD, angle_of(30), RISE_FROM, LABEL),
+        loose=("at", "width", "rise"),
+    )
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """Fully displaced over the whole width: vertices at − T − h/tan θ, at − T, and mirrored.

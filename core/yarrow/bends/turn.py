@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
+from typing import ClassVar
 
+from yarrow.bends.in_document import AT, FROM, LABEL, TOWARD, Field, InDocument, angle_of
 from yarrow.bends.leg import ByRule, Corner, Datum, Following, Laid, Leg, Pipe, Read, Rule
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.arcs import tangent_length
@@ -24,6 +26,12 @@ class Turn:
     measured_from: Datum = "back"
     loose: tuple[str, ...] = ()
     label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "turn",
+        (AT, Field("of", "datum", default="back"), FROM, TOWARD, angle_of(90), LABEL),
+        loose=("at", "angle"),
+    )
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """One vertex, short of the surface at its back by (D/2 + stand-off) tan(θ/2).

@@ -8,11 +8,14 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterator
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from typing import Any
 
+from yarrow.bends.in_document import Said
+from yarrow.bends.registry import KINDS
 from yarrow.measure.tape import TapeError, read_length
 from yarrow.measure.units import Unit
+from yarrow.obstacles.registry import OBSTACLES
 
 LONGEST = 200
 
@@ -35,90 +38,13 @@ class TypedLine:
     completions: tuple[Completion, ...]
 
 
-@dataclass(frozen=True, slots=True)
-class _Form:
-    """What a first word starts: the kind of line, the field of the first number, what a second
-    number without a word is (``7 3/4 x 2 7/8``), which fields it must have and may have."""
-
-    kind: str
-    hint: str
-    main: str
-    needs: tuple[str, ...]
-    also: tuple[str, ...] = ()
-    second: str = ""
-    given: dict[str, Any] = field(default_factory=dict)
-
-
-_ROUND = _Form("round", "something round to go over", "across", ("across", "at"), ("height",))
-_BLOCK = _Form(
-    "block",
-    "something square to go over: 7 3/4 wide 2 7/8 high",
-    "width",
-    ("width", "height", "at"),
-    (),
-    "height",
-)
-_LEDGE = _Form("ledge", "a step to go up and stay up", "height", ("height", "at"))
-_BOX = _Form("end", "the box that it ends at", "at", ("at",), (), "", {"fitting": "connector"})
-_CARRIED = {"toward": "out"}
-
-_FORMS: dict[str, _Form] = {
-    "pipe": _ROUND,
-    "round": _ROUND,
-    "cable": _ROUND,
-    "duct": _BLOCK,
-    "block": _BLOCK,
-    "beam": _BLOCK,
-    "tray": _BLOCK,
-    "ledge": _LEDGE,
-    "plinth": _LEDGE,
-    "step": _LEDGE,
-    "left": _Form("wall", "a wall: turn left", "at", ("at",), ("angle",), "", {"toward": "left"}),
-    "right": _Form(
-        "wall", "a wall: turn right", "at", ("at",), ("angle",), "", {"toward": "right"}
-    ),
-    "out": _Form(
-        "wall", "turn away from the wall", "at", ("at",), ("angle",), "", {"toward": "out"}
-    ),
-    "in": _Form("wall", "turn into the wall", "at", ("at",), ("angle",), "", {"toward": "in"}),
-    "hole": _Form(
-        "hole", "a bored hole, so far off the line", "depth", ("depth", "at"), (), "", _CARRIED
-    ),
-    "knockout": _Form(
-        "box",
-        "the start box's knockout off the wall",
-        "knockout",
-        ("knockout",),
-        (),
-        "",
-        {"where": "start"},
-    ),
-    "offset": _Form(
-        "offset",
-        "an offset, by its rise",
-        "rise",
-        ("rise", "at"),
-        ("angle", "within"),
-        "",
-        _CARRIED,
-    ),
-    "kick": _Form("kick", "a kick, by its rise", "rise", ("rise", "at"), (), "", _CARRIED),
-    "saddle": _Form(
-        "saddle3",
-        "a 3-bend saddle; 4 bends with wide",
-        "rise",
-        ("rise", "at"),
-        ("width", "angle", "clearance"),
-        "width",
-        _CARRIED,
-    ),
-    "box": _BOX,
-    "end": _Form("end", "where the pipe ends", "at", ("at",)),
-    "coupling": _Form(
-        "end", "the coupling that it ends in", "at", ("at",), (), "", {"fitting": "coupling"}
-    ),
-    "hub": _Form("end", "the hub that it ends in", "at", ("at",), (), "", {"fitting": "hub"}),
+_FORMS: dict[str, tuple[str, Said]] = {
+    word: (kind.document.kind, said)
+    for kind in (*OBSTACLES.values(), *KINDS.values())
+    for said in kind.document.said
+    for word in said.words
 }
+"""By first word: the kind of line, and how it is said."""
 
 _AHEAD = {"at": "at", "by": "angle", "within": "within", "clear": "clearance", "from": "from"}
 """Words that come before their number."""
@@ -163,23 +89,23 @@ def typed_line(text: str, unit: Unit) -> TypedLine:
         return TypedLine(None, f"at most {LONGEST} characters", ())
     said, _, label = text.partition(",")
     words = _split(said)
-    form = _FORMS.get(words[0].lower()) if words else None
+    kind, form = _FORMS.get(words[0].lower(), ("", None)) if words else ("", None)
     if form is None or (len(words) == 1 and not said.endswith(" ")):
         known = ", ".join(_FORMS)
         expected = f"a number after {words[0]}" if form else f"one of {known} first"
         return TypedLine(None, expected, _first_words(words[0] if words else ""))
-    fields, trouble = _fields(form, words[1:])
-    line: dict[str, Any] = {"kind": form.kind, **form.given, **fields}
-    if form.kind == "saddle3" and "width" in line:
+    fields, trouble = _fields(kind, form, words[1:])
+    line: dict[str, Any] = {"kind": kind, **form.given, **fields}
+    if kind == "saddle3" and "width" in line:
         line["kind"] = "saddle4"
-    if form.kind in _OVER:
+    if kind in _OVER:
         line.setdefault("toward", "out")
     if label.strip():
         line["label"] = label.strip()[:80]
     trouble = trouble or _not_a_length(line, unit)
     missing = [name for name in form.needs if not line.get(name)]
     expected = trouble or (_WORDS[missing[0]] if missing else "")
-    completions = () if trouble else _next(text, form, line, missing)
+    completions = () if trouble else _next(text, kind, form, line, missing)
     return TypedLine(None if expected else line, expected, completions)
 
 
@@ -189,13 +115,13 @@ def _split(text: str) -> list[str]:
     return apart.replace("°", " ° ").split()
 
 
-def _fields(form: _Form, words: list[str]) -> tuple[dict[str, Any], str]:
+def _fields(kind: str, form: Said, words: list[str]) -> tuple[dict[str, Any], str]:
     """The fields that words and numbers say, and what can't be read (empty: nothing)."""
     found: dict[str, Any] = {}
     for name, value in _said(form, words):
         allowed = (*form.needs, *form.also, "toward", "from", "clearance")
-        if name not in allowed or (name == "clearance" and not _has_air(form)):
-            return found, f"no {name} for a {form.kind}"
+        if name not in allowed or (name == "clearance" and not _has_air(kind, form)):
+            return found, f"no {name} for a {kind}"
         if name in found:
             return found, f"{name} only once"
         if name == "angle":
@@ -205,16 +131,16 @@ def _fields(form: _Form, words: list[str]) -> tuple[dict[str, Any], str]:
                 return found, "degrees as a number"
         else:
             found[name] = value
-    if form.kind == "wall":
+    if kind == "wall":
         found.pop("toward", None)
     return found, ""
 
 
-def _has_air(form: _Form) -> bool:
-    return form.kind in _OVER or "clearance" in form.also
+def _has_air(kind: str, form: Said) -> bool:
+    return kind in _OVER or "clearance" in form.also
 
 
-def _said(form: _Form, words: list[str]) -> Iterator[tuple[str, str]]:
+def _said(form: Said, words: list[str]) -> Iterator[tuple[str, str]]:
     """Field and value of everything after the first word, in order."""
     pending: list[str] = []
     ahead = ""
@@ -266,13 +192,13 @@ def _not_a_length(line: dict[str, Any], unit: Unit) -> str:
 def _first_words(begun: str) -> tuple[Completion, ...]:
     return tuple(
         Completion(f"{word} ", form.hint)
-        for word, form in _FORMS.items()
+        for word, (_, form) in _FORMS.items()
         if word.startswith(begun.lower())
     )
 
 
 def _next(
-    text: str, form: _Form, line: dict[str, Any], missing: list[str]
+    text: str, kind: str, form: Said, line: dict[str, Any], missing: list[str]
 ) -> tuple[Completion, ...]:
     """How the text could go on: what is missing first, then what may be said as well."""
     base = text.rstrip()
@@ -283,11 +209,11 @@ def _next(
     if missing or "," in text:
         return ()
     found = []
-    if "clearance" not in line and _has_air(form):
+    if "clearance" not in line and _has_air(kind, form):
         found.append(Completion(f"{base} clear ", "then the air over it"))
     if "angle" in form.also and "angle" not in line:
         found.append(Completion(f"{base} by ", "then the angle"))
-    if form.kind not in ("wall", "end", "box"):
+    if kind not in ("wall", "end", "box"):
         found += [
             Completion(f"{base} {word}", f"going {side}")
             for word, side in _SIDES.items()

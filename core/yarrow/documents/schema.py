@@ -21,11 +21,15 @@ from typing import Any
 from unicodedata import category
 
 from yarrow.documents.errors import DocumentError
+from yarrow.documents.line_schema import line_definitions
 from yarrow.documents.upgrading import refuse_newer, upgrade
 from yarrow.measure.tape import Reading, TapeError, read_length
 from yarrow.measure.units import Unit
 
 _HERE = Path(__file__).parent / "schemas"
+
+SCHEMAS = tuple(sorted(path.name.partition(".")[0] for path in _HERE.glob("*.schema.json")))
+"""The formats that have one, by name."""
 
 Read = Callable[[Any, str, Unit], Any]
 """Reads a value at a path in a document of that unit; raises DocumentError."""
@@ -46,6 +50,8 @@ _KNOWN = {
 def schema(name: str) -> dict[str, Any]:
     """A shipped JSON Schema (draft 2020-12) by its format's name: ``run``, ``bends``, ``plan``."""
     found: dict[str, Any] = json.loads((_HERE / f"{name}.schema.json").read_text("utf-8"))
+    if name == "run":
+        found["$defs"] |= line_definitions()
     return found
 
 

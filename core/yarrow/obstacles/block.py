@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
+from typing import ClassVar
 
+from yarrow.bends.in_document import AIR, AT, FROM, LABEL, OUT, PICK, Field, InDocument, Said
 from yarrow.bends.leg import Datum
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.frame import Side
@@ -23,6 +25,30 @@ class BlockThing(GoneOver):
     measured_from: Datum = "back"
     pick: str = ""
     label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "block",
+        (
+            AT,
+            FROM,
+            Field("width", "size"),
+            Field("height", "size", about="Off the surface to its top."),
+            AIR,
+            OUT,
+            PICK,
+            LABEL,
+        ),
+        said=(
+            Said(
+                ("duct", "block", "beam", "tray"),
+                "something square to go over: 7 3/4 wide 2 7/8 high",
+                "width",
+                ("width", "height", "at"),
+                second="height",
+            ),
+        ),
+        about="Something square to go over and come down behind, with its near face at a place.",
+    )
 
     def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
         """How far along the leg its near face is, how wide it is, and how high it stands."""

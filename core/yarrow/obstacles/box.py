@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import Literal
+from typing import ClassVar, Literal
 
 from yarrow.bends.box_offset import BoxOffset
+from yarrow.bends.in_document import LABEL, PICK, WHERE, Field, InDocument, Said, margin_of
 from yarrow.bends.leg import Following, Leg, Pipe
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.bends.registry import Line
@@ -27,6 +28,28 @@ class Box(StandsAlone):
     margin: Fraction
     pick: str = ""
     label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "box",
+        (
+            WHERE,
+            Field("knockout", "size", about="From the wall to the middle of the hole."),
+            margin_of("Straight pipe left for the connector; left out, 2 in or 50 mm."),
+            PICK,
+            LABEL,
+        ),
+        said=(
+            Said(
+                ("knockout",),
+                "the start box's knockout off the wall",
+                "knockout",
+                ("knockout",),
+                given={"where": "start"},
+            ),
+        ),
+        about="A box at the start or the end, whose knockout stands off the wall that the pipe "
+        "lies on.",
+    )
 
     def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
         """Neither its knockout nor its margin is read off along the walk."""

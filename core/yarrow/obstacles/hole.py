@@ -5,7 +5,9 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 from fractions import Fraction
+from typing import ClassVar
 
+from yarrow.bends.in_document import AT, CARRIED, FROM, LABEL, PICK, TOWARD, Field, InDocument, Said
 from yarrow.bends.kick import KickThrough
 from yarrow.bends.leg import Datum, Following, Leg, Pipe
 from yarrow.bends.offset import Offset
@@ -27,6 +29,33 @@ class Hole(StandsAlone):
     measured_from: Datum = "back"
     pick: str = ""
     label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "hole",
+        (
+            AT,
+            FROM,
+            Field(
+                "depth",
+                "size",
+                about="From the middle of the pipe as it lies to the middle of the hole.",
+            ),
+            TOWARD,
+            PICK,
+            LABEL,
+        ),
+        said=(
+            Said(
+                ("hole",),
+                "a bored hole, so far off the line",
+                "depth",
+                ("depth", "at"),
+                given=CARRIED,
+            ),
+        ),
+        about="A hole to pass: its face is at a place, its middle so deep off the line of the "
+        "pipe.",
+    )
 
     def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
         """How far along the leg its face is, and how far off the line its middle."""

@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 from fractions import Fraction
+from typing import ClassVar
 
+from yarrow.bends.in_document import AT, FROM, LABEL, NO_AIR, OUT, PICK, Field, InDocument, Said
 from yarrow.bends.leg import Datum, Following, Leg, Pipe
 from yarrow.bends.offset import OffsetOnto
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
@@ -27,6 +29,28 @@ class Ledge(UsualAngles):
     measured_from: Datum = "back"
     pick: str = ""
     label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "ledge",
+        (
+            AT,
+            FROM,
+            Field("height", "size", about="The step."),
+            replace(NO_AIR, about="0 where the pipe lies on it."),
+            OUT,
+            PICK,
+            LABEL,
+        ),
+        said=(
+            Said(
+                ("ledge", "plinth", "step"),
+                "a step to go up and stay up",
+                "height",
+                ("height", "at"),
+            ),
+        ),
+        about="The surface steps up at a place, and the pipe stays up.",
+    )
 
     def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
         """How far along the leg its face is, and its step."""

@@ -13,10 +13,5 @@ from yarrow.obstacles.wall import Wall
 Met = RoundThing | BlockThing | Ledge | Wall | Hole | Box | FreeOffset
 
 OBSTACLES: dict[str, type[RoundThing | BlockThing | Ledge | Wall | Hole | Box]] = {
-    "round": RoundThing,
-    "block": BlockThing,
-    "ledge": Ledge,
-    "wall": Wall,
-    "hole": Hole,
-    "box": Box,
+    kind.document.kind: kind for kind in (RoundThing, BlockThing, Ledge, Wall, Hole, Box)
 }

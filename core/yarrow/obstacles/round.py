@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
+from typing import ClassVar
 
+from yarrow.bends.in_document import AIR, AT, FROM, LABEL, OUT, PICK, Field, InDocument, Said
 from yarrow.bends.leg import Datum
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.frame import Side
@@ -23,6 +25,35 @@ class RoundThing(GoneOver):
     measured_from: Datum = "back"
     pick: str = ""
     label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "round",
+        (
+            AT,
+            FROM,
+            Field("across", "size", about="Its diameter."),
+            Field(
+                "height",
+                "size",
+                optional=True,
+                about="Off the surface to its top; left out, as much as it is across.",
+            ),
+            AIR,
+            OUT,
+            PICK,
+            LABEL,
+        ),
+        said=(
+            Said(
+                ("pipe", "round", "cable"),
+                "something round to go over",
+                "across",
+                ("across", "at"),
+                ("height",),
+            ),
+        ),
+        about="Something round to go over, with its middle at a place.",
+    )
 
     def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
         """How far along the leg its middle is, and how high it stands."""

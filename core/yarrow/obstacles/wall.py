@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
+from typing import ClassVar
 
+from yarrow.bends.in_document import AT, FROM, LABEL, PICK, TOWARD, InDocument, Said, angle_of
 from yarrow.bends.leg import Datum, Following, Leg, Pipe
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.bends.registry import Line
@@ -23,6 +25,21 @@ class Wall(StandsAlone):
     measured_from: Datum = "back"
     pick: str = ""
     label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "wall",
+        (AT, FROM, TOWARD, angle_of(90), PICK, LABEL),
+        said=tuple(
+            Said((side,), hint, "at", ("at",), ("angle",), given={"toward": side})
+            for side, hint in (
+                ("left", "a wall: turn left"),
+                ("right", "a wall: turn right"),
+                ("out", "turn away from the wall"),
+                ("in", "turn into the wall"),
+            )
+        ),
+        about="A wall to turn at; its face is at a place.",
+    )
 
     def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
         """How far along the leg its face is."""

@@ -4,9 +4,11 @@ from __future__ import annotations
 
 from typing import Annotated
 
+from django.http import HttpResponse
 from ninja import Body, Path, Query, Router
 from pydantic import StringConstraints
 
+from api.answers import answered
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
 from api.shapes import (
@@ -132,9 +134,9 @@ def restore_box(
 )
 def check_box(
     request: MemberRequest, job_id: Path[Id], document: Body[SiteBoxDocument]
-) -> SiteBoxResult:
+) -> HttpResponse:
     """A box with every run that meets there; nothing is saved."""
-    return services.check_box(jobs_for(request.user).get(id=job_id), document)
+    return answered(services.check_box(jobs_for(request.user).get(id=job_id), document))
 
 
 def _document(job: Job, name: str, box: SiteBox | None) -> dict[str, object]:
@@ -146,14 +148,16 @@ def _document(job: Job, name: str, box: SiteBox | None) -> dict[str, object]:
 def _detail(job: Job, name: str, box: SiteBox | None) -> JobBoxDetail:
     document = _document(job, name, box)
     met = services.runs_by_box(job).get(box_key(name), services.Met())
-    return JobBoxDetail(
-        name=box.name if box else name,
-        version=box.version if box else 0,
-        job_id=job.id,
-        job_name=job.name,
-        document=document,
-        result=site_box_document(document, met.runs, met.keys),
-        run_ids=dict(zip(met.keys, met.ids, strict=True)),
+    return JobBoxDetail.model_validate(
+        {
+            "name": box.name if box else name,
+            "version": box.version if box else 0,
+            "job_id": job.id,
+            "job_name": job.name,
+            "document": document,
+            "result": services.check_box(job, document),
+            "run_ids": dict(zip(met.keys, met.ids, strict=True)),
+        }
     )
 
 

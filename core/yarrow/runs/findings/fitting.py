@@ -9,7 +9,7 @@ from fractions import Fraction
 from yarrow.bends.box_offset import BoxOffset
 from yarrow.bends.leg import FIRST_LEG, Pipe
 from yarrow.bends.offset import Offset
-from yarrow.bends.registry import KINDS, Line
+from yarrow.bends.registry import Line
 from yarrow.bends.saddle3 import Saddle3
 from yarrow.bends.saddle4 import Saddle4
 from yarrow.findings.finding import Remedy
@@ -62,18 +62,17 @@ def least_rise(line: Angled, pipe: Pipe, straight: float) -> float:
 def shallower(run: Run, feature: int, pipe: Pipe, straight: float) -> tuple[Phrase, Remedy | None]:
     """Advice, and its touch, for a line whose own arcs are too close for ``straight`` between."""
     line = run.walk[feature]
-    angle = steepest_angle(line, pipe, straight) if isinstance(line, Angled) else None
+    if not isinstance(line, Angled):
+        return Phrase("larger-rise"), None
+    angle = steepest_angle(line, pipe, straight)
     if angle is None:
         return Phrase("larger-rise"), None
     told = angle_quantity(angle)
     advice, use = Phrase("use-angle", {"angle": told}), Phrase("use", {"what": told})
     if feature in run.answers:
-        pick = f"{_KIND_NAMES[type(line)]} {angle:g}"
+        pick = f"{line.document.kind} {angle:g}"
         return advice, Remedy(use, f"walk[{feature}].pick", pick)
     return advice, Remedy(use, f"walk[{feature}].angle", angle)
-
-
-_KIND_NAMES = {kind: name for name, kind in KINDS.items()}
 
 
 def rise_needed(line: Line, pipe: Pipe, words: Words) -> Value:

@@ -1,0 +1,107 @@
+"""How a kind of line stands in a document: its fields with their limits, and how it is said."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from typing import Literal
+
+from yarrow.measure.units import Unit
+
+Shape = Literal[
+    "length",
+    "size",
+    "not_negative",
+    "angle",
+    "toward",
+    "datum",
+    "fitting",
+    "point",
+    "rise_from",
+    "label",
+    "pick",
+    "box_named",
+]
+"""What may stand in a field, by its name among the schema's definitions."""
+
+OPTIONAL = ("rise_from", "label", "pick", "box_named")
+"""Shapes that have a default of their own."""
+
+
+@dataclass(frozen=True, slots=True)
+class Field:
+    """A field of a line: what may stand there, as a ``shape`` or one of a few ``words`` (or these
+    beside the shape), and what it is where nothing does: a ``default``, one by unit (``usual``), or
+    what is worked out (``optional``)."""
+
+    name: str
+    shape: Shape | None = None
+    words: tuple[str, ...] = ()
+    default: str | float | None = None
+    usual: Mapping[Unit, str | float] | None = None
+    optional: bool = False
+    about: str = ""
+
+    @property
+    def required(self) -> bool:
+        """Whether something has to stand there."""
+        left_out = self.optional or self.shape in OPTIONAL
+        return not left_out and self.default is None and self.usual is None
+
+
+@dataclass(frozen=True, slots=True)
+class Said:
+    """How a line is said: the ``words`` that it may begin with, the field of the first number, what
+    a second number without a word is (``7 3/4 x 2 7/8``), which fields it must have and may have,
+    and what the first word says already."""
+
+    words: tuple[str, ...]
+    hint: str
+    main: str
+    needs: tuple[str, ...]
+    also: tuple[str, ...] = ()
+    second: str = ""
+    given: Mapping[str, str] = field(default_factory=dict)
+
+
+@dataclass(frozen=True, slots=True)
+class InDocument:
+    """A kind's name in documents, its fields in order, the numbers that may be ``loose`` so that
+    both ends meet, and the ways to say it."""
+
+    kind: str
+    fields: tuple[Field, ...]
+    loose: tuple[str, ...] = ()
+    said: tuple[Said, ...] = ()
+    about: str = ""
+
+
+AT = Field("at", "length")
+FROM = Field("from", "datum", default="back")
+RISE = Field("rise", "size")
+TOWARD = Field("toward", "toward")
+OUT = Field("toward", "toward", default="out")
+RISE_FROM = Field("rise_from", "rise_from")
+NO_AIR = Field("clearance", "not_negative", default=0)
+AIR = Field(
+    "clearance",
+    "not_negative",
+    usual={"in": "1/4", "mm": 6},
+    about="Air that is asked for; left out, 1/4 in or 6 mm.",
+)
+PICK = Field("pick", "pick")
+LABEL = Field("label", "label")
+WHERE = Field("where", words=("start", "end"))
+
+CARRIED = {"toward": "out"}
+"""What is gone over is gone over outward, unless another side is said."""
+
+
+def angle_of(usual: float) -> Field:
+    """An angle, and what it usually is."""
+    return Field("angle", "angle", default=usual)
+
+
+def margin_of(about: str) -> Field:
+    """Straight pipe that is left at a box."""
+    return Field("margin", "size", usual={"in": 2, "mm": 50}, about=about)

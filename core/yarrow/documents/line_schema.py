@@ -1,0 +1,54 @@
+"""The part of the run's JSON Schema that follows from the kinds of lines: one definition a kind."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from yarrow.bends.in_document import Field, InDocument
+from yarrow.bends.registry import KINDS
+from yarrow.obstacles.registry import OBSTACLES
+
+
+def line_definitions() -> dict[str, dict[str, Any]]:
+    """The definitions of all kinds by name, and ``line``, which is one of them."""
+    documents = [kind.document for kind in (*KINDS.values(), *OBSTACLES.values())]
+    # An end comes last, as in a walk.
+    documents.sort(key=lambda document: document.kind == "end")
+    found = {document.kind: _definition(document) for document in documents}
+    kinds = [{"$ref": f"#/$defs/{kind}"} for kind in found]
+    return {"line": {"oneOf": kinds, "discriminator": {"propertyName": "kind"}}, **found}
+
+
+def _definition(document: InDocument) -> dict[str, Any]:
+    *fields, label = document.fields
+    properties = {each.name: _property(each) for each in fields}
+    if document.loose:
+        properties["loose"] = {
+            "type": "array",
+            "items": {"type": "string", "enum": list(document.loose)},
+            "default": [],
+            "maxItems": 4,
+            "description": "Numbers of this line that may be moved so that both ends meet.",
+        }
+    properties[label.name] = _property(label)
+    return {
+        **({"description": document.about} if document.about else {}),
+        "type": "object",
+        "additionalProperties": False,
+        "required": ["kind", *(each.name for each in document.fields if each.required)],
+        "properties": {"kind": {"const": document.kind}, **properties},
+    }
+
+
+def _property(field: Field) -> dict[str, Any]:
+    shapes: list[dict[str, Any]] = []
+    if field.shape:
+        shapes.append({"$ref": f"#/$defs/{field.shape}"})
+    if field.words:
+        shapes.append({"type": "string", "enum": list(field.words)})
+    return {
+        **(shapes[0] if len(shapes) == 1 else {"oneOf": shapes}),
+        **({} if field.default is None else {"default": field.default}),
+        **({} if field.usual is None else {"x-usual": dict(field.usual)}),
+        **({"description": field.about} if field.about else {}),
+    }
