@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from exports.drawing import AMBER, BRICK, SOFT, Drawing, lines_of, text_width
 from yarrow.findings.finding import Finding
+from yarrow.wording.wording import EN_US, Wording
 
 PAPERS = {"a4": (210.0, 297.0), "letter": (215.9, 279.4)}
 """Width and height in millimetres."""
@@ -20,11 +21,12 @@ _COLOURS = {"error": BRICK, "warning": AMBER, "note": SOFT}
 
 @dataclass(frozen=True, slots=True)
 class Heading:
-    """Whose run this is and which version of it."""
+    """Whose run this is, which version of it, and the words of the country that it is in."""
 
     job: str
     run: str
     saved: str
+    wording: Wording = EN_US
 
 
 def draw_heading(drawing: Drawing, heading: Heading, facts: str, reading: tuple[str, str]) -> float:
@@ -60,20 +62,20 @@ _FINDING = 2.7
 _MOST_FINDINGS = 30.0
 
 
-def findings_height(findings: Sequence[Finding], width: float) -> float:
+def findings_height(findings: Sequence[Finding], width: float, wording: Wording) -> float:
     """How much room findings are given on paper of a width."""
-    told = _told(findings)
+    told = _told(findings, wording)
     lines = sum(len(lines_of(text, _FINDING, width - 2 * MARGIN - 4)) for _, text in told)
     tall = lines * _FINDING * 1.35 + len(told) * 0.6
     return min(tall + 3, _MOST_FINDINGS) if told else 0.0
 
 
-def _told(findings: Sequence[Finding]) -> list[tuple[Finding, str]]:
+def _told(findings: Sequence[Finding], wording: Wording) -> list[tuple[Finding, str]]:
     """Each finding in words with the places it is about; what is said of several is said once."""
     places: dict[tuple[str, str], list[str]] = {}
     first: dict[tuple[str, str], Finding] = {}
     for finding in findings:
-        key = (finding.text, finding.source)
+        key = (finding.said(wording), finding.source)
         first.setdefault(key, finding)
         where = "start" if finding.path.startswith("start") else ""
         where = f"line {finding.feature + 1}" if finding.feature is not None else where
@@ -86,9 +88,11 @@ def _told(findings: Sequence[Finding]) -> list[tuple[Finding, str]]:
     return told
 
 
-def draw_findings(drawing: Drawing, findings: Sequence[Finding], y: float, bottom: float) -> None:
+def draw_findings(
+    drawing: Drawing, findings: Sequence[Finding], y: float, bottom: float, wording: Wording
+) -> None:
     """What there is to know, gravest first; what there is no room for is counted."""
-    told = _told(findings)
+    told = _told(findings, wording)
     for number, (finding, text) in enumerate(told):
         if y > bottom - 4 and number < len(told) - 1:
             left = len(told) - number

@@ -47,12 +47,12 @@ def compose_rack_sheet(
     made = str(len(rack.pipes)) if rack.can_be_made else ""
     y = draw_heading(drawing, heading, facts, ("pipes", made))
     foot = height - MARGIN - ABOVE_FOOT
-    findings_top = foot - findings_height(rack.findings, width)
+    findings_top = foot - findings_height(rack.findings, width, heading.wording)
     rows_top = findings_top - _rows_height(rack, width - 2 * MARGIN) - 16
     _together(drawing, rack, plan, (MARGIN, y + 4, width - MARGIN, max(rows_top - 4, y + 40)))
     y = _rows(drawing, rack, max(rows_top, y + 44))
     y = drawing.paragraph(MARGIN, y + 5, width - 2 * MARGIN, _HOW, 2.7, colour=SOFT)
-    draw_findings(drawing, rack.findings, max(y, findings_top) + 2, foot)
+    draw_findings(drawing, rack.findings, max(y, findings_top) + 2, foot, heading.wording)
     draw_foot(drawing, foot + 4)
     return drawing
 

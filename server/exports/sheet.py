@@ -52,7 +52,7 @@ def compose_sheet(
         y = stick(drawing, plan, y + 6)
     foot = height - MARGIN - ABOVE_FOOT
     findings = (*plan.findings, *wires_note(plan))
-    findings_top = foot - findings_height(findings, width)
+    findings_top = foot - findings_height(findings, width, heading.wording)
     edge = left + (right - left) * _TABLE_SHARE
     below = marks_table(drawing, plan, (left, y + 6, edge, foot))
     lowest = max(below, y + 40)
@@ -67,7 +67,7 @@ def compose_sheet(
     if order and strip:
         bend_by_bend(drawing, order, (left, above, right, steps_top))
     _steps(drawing, plan.steps, steps_top + 3, size)
-    draw_findings(drawing, findings, findings_top + 3, foot)
+    draw_findings(drawing, findings, findings_top + 3, foot, heading.wording)
     draw_foot(drawing, foot + 4)
     return drawing
 

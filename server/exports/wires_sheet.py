@@ -60,8 +60,8 @@ def compose_wires_sheet(plan: Plan, heading: Heading, paper: tuple[float, float]
         y = _conductors(drawing, fill, y + 4)
         y = _else(drawing, fill, y + 5)
         y = _pull(drawing, wires, y + 4)
-        top = max(foot - findings_height(findings, width), y)
-        draw_findings(drawing, findings, top + 3, foot)
+        top = max(foot - findings_height(findings, width, heading.wording), y)
+        draw_findings(drawing, findings, top + 3, foot, heading.wording)
     draw_foot(drawing, foot + 4)
     return drawing
 

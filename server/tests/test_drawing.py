@@ -20,6 +20,7 @@ from server.tests.people import DOCUMENT, changed
 from yarrow.documents.run_file import read_run
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
+from yarrow.wording.wording import EN_GB, EN_US
 
 
 def planned(**fields: object) -> Plan:
@@ -117,3 +118,12 @@ class Sheets(unittest.TestCase):
         sheet = compose_sheet(plan, None, Heading("J", "R", "v"), PAPERS["letter"])
         words = " ".join(getattr(item, "text", "") for item in sheet.items)
         self.assertIn("longer than a stick", words)
+
+    def test_findings_are_in_the_words_of_the_country(self) -> None:
+        turns = [{"kind": "turn", "at": 40, "toward": side} for side in ("left", "right") * 3]
+        plan = planned(walk=[*turns, {"kind": "end", "at": 40}])
+        for wording, pull_point in ((EN_US, "conduit body"), (EN_GB, "inspection fitting")):
+            heading = Heading("J", "R", "v", wording)
+            sheet = compose_sheet(plan, None, heading, PAPERS["a4"])
+            words = " ".join(getattr(item, "text", "") for item in sheet.items)
+            self.assertIn(pull_point, words)

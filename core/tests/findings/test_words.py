@@ -72,6 +72,16 @@ class Words(unittest.TestCase):
             with self.subTest(key):
                 self.assertEqual(_places(EN_GB.templates[key]), _places(text))
 
+    def test_each_country_has_its_own_words_for_the_same(self) -> None:
+        for key, american, british in (
+            ("rings-meet", "locknuts", "lock rings"),
+            ("too-many-degrees", "conduit body", "inspection fitting"),
+            ("too-close", "Raceways", "Conduits"),
+        ):
+            self.assertIn(american, EN_US.templates[key])
+            self.assertIn(british, EN_GB.templates[key])
+            self.assertNotIn(american, EN_GB.templates[key])
+
     def test_the_country_is_the_named_one_or_that_of_the_units(self) -> None:
         told = [wording_of(*asked) for asked in ((None, "mm"), (None, "in"), ("us", "mm"))]
         self.assertEqual(told, [EN_GB, EN_US, EN_US])

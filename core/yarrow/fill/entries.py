@@ -121,9 +121,15 @@ def check_entries(box: OpenBox) -> EntriesResult:
         passes,
         tuple(placed),
         tuple(spacings),
-        Rule("lock rings and bushes must not meet", told["source"], told["edition"]),
+        Rule(_MUST_NOT_MEET[box.unit], told["source"], told["edition"]),
         gravest_first(found),
     )
+
+
+_MUST_NOT_MEET = {
+    "in": "locknuts and bushings must not meet",
+    "mm": "lock rings and bushes must not meet",
+}
 
 
 def _device(box: OpenBox) -> Sides | None:

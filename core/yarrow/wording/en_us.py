@@ -313,7 +313,7 @@ EN_US = {
     "conductors-of": "{count} × {size}",
     "pull-box-too-small": "The box is too small: at least {width} wide and {height} high.",
     "rule-leaves-no-room": (
-        "The least box by the rule has no room for the lock rings and distances: {width} by "
+        "The least box by the rule has no room for the locknuts and distances: {width} by "
         "{height} as drawn has."
     ),
     "too-close": "Raceways of a pull can't all be kept apart here: put one on another wall.",
@@ -326,14 +326,14 @@ EN_US = {
     ),
     "no-allowance": "No volume is laid down for {wires:, }: not counted.",
     "meet-at-corner": (
-        "{one} and {other} are next to each other round the corner: their lock rings and bushes "
+        "{one} and {other} are next to each other round the corner: their locknuts and bushings "
         "meet. Move one along its wall."
     ),
     "rings-meet": (
-        "The lock rings of {one} and {other} meet: from middle to middle at least {least}."
+        "The locknuts of {one} and {other} meet: from middle to middle at least {least}."
     ),
     "over-the-edge": (
-        "{entry}: the lock ring of {ring} goes over the edge of its wall, {wall} by {depth}."
+        "{entry}: the locknut of {ring} goes over the edge of its wall, {wall} by {depth}."
     ),
     "at-the-screws": (
         "{entry} comes in right behind a device's screws: its wires meet them. Take the hole above "

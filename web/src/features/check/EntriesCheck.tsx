@@ -102,6 +102,8 @@ export default function EntriesCheck() {
   );
 }
 
+const RINGS = { in: "Locknuts and bushings", mm: "Lock rings and bushes" } as const;
+
 export function EntriesAnswer({ answer }: { answer: EntriesResult }) {
   const wrong = new Map(
     answer.findings.toReversed().map(({ path, level }) => {
@@ -118,7 +120,7 @@ export function EntriesAnswer({ answer }: { answer: EntriesResult }) {
         rule={answer.rule}
       >
         <span className="text-soft">
-          Lock rings and bushes to scale; from middle to middle along a wall.
+          {RINGS[answer.units]} to scale; from middle to middle along a wall.
         </span>
       </Verdict>
       <div className="grid gap-6 xl:grid-cols-[minmax(22rem,1fr)_minmax(18rem,0.8fr)]">
