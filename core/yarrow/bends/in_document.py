@@ -31,21 +31,22 @@ OPTIONAL = ("rise_from", "label", "pick", "box_named")
 @dataclass(frozen=True, slots=True)
 class Field:
     """A field of a line: what may stand there, as a ``shape`` or one of a few ``words`` (or these
-    beside the shape), and what it is where nothing does: a ``default``, one by unit (``usual``), or
-    what is worked out (``optional``)."""
+    beside the shape), and what it is where nothing does: a ``default``, one by unit (``usual``), as
+    much as another field (``like``), or what is worked out (``optional``)."""
 
     name: str
     shape: Shape | None = None
     words: tuple[str, ...] = ()
     default: str | float | None = None
     usual: Mapping[Unit, str | float] | None = None
+    like: str = ""
     optional: bool = False
     about: str = ""
 
     @property
     def required(self) -> bool:
         """Whether something has to stand there."""
-        left_out = self.optional or self.shape in OPTIONAL
+        left_out = self.optional or self.like or self.shape in OPTIONAL
         return not left_out and self.default is None and self.usual is None
 
 
@@ -53,7 +54,8 @@ class Field:
 class Said:
     """How a line is said: the ``words`` that it may begin with, the field of the first number, what
     a second number without a word is (``7 3/4 x 2 7/8``), which fields it must have and may have,
-    and what the first word says already."""
+    what the first word says already (where that is ``firm``, nothing after it says otherwise), and
+    what other kind it is with a field (``with_field``)."""
 
     words: tuple[str, ...]
     hint: str
@@ -62,6 +64,8 @@ class Said:
     also: tuple[str, ...] = ()
     second: str = ""
     given: Mapping[str, str] = field(default_factory=dict)
+    firm: bool = False
+    with_field: Mapping[str, str] = field(default_factory=dict)
 
 
 @dataclass(frozen=True, slots=True)
@@ -74,6 +78,10 @@ class InDocument:
     loose: tuple[str, ...] = ()
     said: tuple[Said, ...] = ()
     about: str = ""
+
+    def field(self, name: str) -> Field | None:
+        """Its field of a name; None where it has none."""
+        return next((each for each in self.fields if each.name == name), None)
 
 
 AT = Field("at", "length")

@@ -69,6 +69,7 @@ class Saddle3:
                 ("width", "angle", "clearance"),
                 "width",
                 CARRIED,
+                with_field={"width": "saddle4"},
             ),
         ),
     )

@@ -7,11 +7,11 @@ typed. The grammar for people: docs/run-file.md, typed lines.
 from __future__ import annotations
 
 import re
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from yarrow.bends.in_document import Said
+from yarrow.bends.in_document import InDocument, Said
 from yarrow.bends.registry import KINDS
 from yarrow.measure.tape import TapeError, read_length
 from yarrow.measure.units import Unit
@@ -38,13 +38,15 @@ class TypedLine:
     completions: tuple[Completion, ...]
 
 
-_FORMS: dict[str, tuple[str, Said]] = {
-    word: (kind.document.kind, said)
-    for kind in (*OBSTACLES.values(), *KINDS.values())
-    for said in kind.document.said
-    for word in said.words
-}
-"""By first word: the kind of line, and how it is said."""
+def _forms() -> dict[str, tuple[InDocument, Said]]:
+    """By first word: the kind of line, and how it is said."""
+    return {
+        word: (kind.document, said)
+        for kind in (*OBSTACLES.values(), *KINDS.values())
+        for said in kind.document.said
+        for word in said.words
+    }
+
 
 _AHEAD = {"at": "at", "by": "angle", "within": "within", "clear": "clearance", "from": "from"}
 """Words that come before their number."""
@@ -66,7 +68,6 @@ _SIDES = {"left": "left", "right": "right", "out": "out", "outward": "out", "inw
 
 _FILLERS = ("going", "toward", "a", "the")
 _DATUMS = ("back", "centre", "inside")
-_OVER = ("round", "block", "ledge")
 _WORDS = {
     "across": "how far across",
     "width": "how wide",
@@ -89,23 +90,27 @@ def typed_line(text: str, unit: Unit) -> TypedLine:
         return TypedLine(None, f"at most {LONGEST} characters", ())
     said, _, label = text.partition(",")
     words = _split(said)
-    kind, form = _FORMS.get(words[0].lower(), ("", None)) if words else ("", None)
-    if form is None or (len(words) == 1 and not said.endswith(" ")):
-        known = ", ".join(_FORMS)
-        expected = f"a number after {words[0]}" if form else f"one of {known} first"
-        return TypedLine(None, expected, _first_words(words[0] if words else ""))
-    fields, trouble = _fields(kind, form, words[1:])
-    line: dict[str, Any] = {"kind": kind, **form.given, **fields}
-    if kind == "saddle3" and "width" in line:
-        line["kind"] = "saddle4"
-    if kind in _OVER:
-        line.setdefault("toward", "out")
+    forms = _forms()
+    found = forms.get(words[0].lower()) if words else None
+    if found is None or (len(words) == 1 and not said.endswith(" ")):
+        known = ", ".join(forms)
+        expected = f"a number after {words[0]}" if found else f"one of {known} first"
+        return TypedLine(None, expected, _first_words(words[0] if words else "", forms))
+    document, form = found
+    fields, trouble = _fields(document.kind, form, words[1:])
+    line: dict[str, Any] = {"kind": document.kind, **form.given, **fields}
+    line["kind"] = next(
+        (kind for name, kind in form.with_field.items() if name in line), document.kind
+    )
+    side = document.field("toward")
+    if side and side.default:
+        line.setdefault("toward", side.default)
     if label.strip():
         line["label"] = label.strip()[:80]
     trouble = trouble or _not_a_length(line, unit)
     missing = [name for name in form.needs if not line.get(name)]
     expected = trouble or (_WORDS[missing[0]] if missing else "")
-    completions = () if trouble else _next(text, kind, form, line, missing)
+    completions = () if trouble else _next(text, document, form, line, missing)
     return TypedLine(None if expected else line, expected, completions)
 
 
@@ -119,8 +124,7 @@ def _fields(kind: str, form: Said, words: list[str]) -> tuple[dict[str, Any], st
     """The fields that words and numbers say, and what can't be read (empty: nothing)."""
     found: dict[str, Any] = {}
     for name, value in _said(form, words):
-        allowed = (*form.needs, *form.also, "toward", "from", "clearance")
-        if name not in allowed or (name == "clearance" and not _has_air(kind, form)):
+        if name not in (*form.needs, *form.also, "toward", "from"):
             return found, f"no {name} for a {kind}"
         if name in found:
             return found, f"{name} only once"
@@ -131,13 +135,9 @@ def _fields(kind: str, form: Said, words: list[str]) -> tuple[dict[str, Any], st
                 return found, "degrees as a number"
         else:
             found[name] = value
-    if kind == "wall":
-        found.pop("toward", None)
+    if form.firm:
+        found = {name: value for name, value in found.items() if name not in form.given}
     return found, ""
-
-
-def _has_air(kind: str, form: Said) -> bool:
-    return kind in _OVER or "clearance" in form.also
 
 
 def _said(form: Said, words: list[str]) -> Iterator[tuple[str, str]]:
@@ -189,16 +189,18 @@ def _not_a_length(line: dict[str, Any], unit: Unit) -> str:
     return ""
 
 
-def _first_words(begun: str) -> tuple[Completion, ...]:
+def _first_words(
+    begun: str, forms: Mapping[str, tuple[InDocument, Said]]
+) -> tuple[Completion, ...]:
     return tuple(
         Completion(f"{word} ", form.hint)
-        for word, (_, form) in _FORMS.items()
+        for word, (_, form) in forms.items()
         if word.startswith(begun.lower())
     )
 
 
 def _next(
-    text: str, kind: str, form: Said, line: dict[str, Any], missing: list[str]
+    text: str, document: InDocument, form: Said, line: dict[str, Any], missing: list[str]
 ) -> tuple[Completion, ...]:
     """How the text could go on: what is missing first, then what may be said as well."""
     base = text.rstrip()
@@ -209,11 +211,11 @@ def _next(
     if missing or "," in text:
         return ()
     found = []
-    if "clearance" not in line and _has_air(kind, form):
+    if "clearance" in form.also and "clearance" not in line:
         found.append(Completion(f"{base} clear ", "then the air over it"))
     if "angle" in form.also and "angle" not in line:
         found.append(Completion(f"{base} by ", "then the angle"))
-    if kind not in ("wall", "end", "box"):
+    if document.field("toward") and not form.firm:
         found += [
             Completion(f"{base} {word}", f"going {side}")
             for word, side in _SIDES.items()

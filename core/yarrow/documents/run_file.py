@@ -10,6 +10,7 @@ from yarrow.benders.bender import USUAL_WAY, Bender, Reference, Way
 from yarrow.benders.calibration import TestBend, calibrate
 from yarrow.benders.catalogued import catalogued, fit_for, typical
 from yarrow.benders.springback import Springback, springback
+from yarrow.bends.in_document import InDocument
 from yarrow.bends.offset import Offset
 from yarrow.bends.registry import KINDS, Line
 from yarrow.catalog.tables import (
@@ -307,10 +308,11 @@ def _walk(
         if (kind == "end") != (number == last):
             expected = "end on the last line" if number == last else "end only on the last line"
             raise DocumentError(f"{path}.kind", expected)
-        if kind in ("box_offset", "box"):
+        if "where" in fields:
             _check_place(fields, number, last, path)
-        if kind == "round":
-            fields.setdefault("height", fields["across"])
+        for field in _document(kind).fields:
+            if field.like:
+                fields.setdefault(field.name, fields[field.like])
         if kind == "end":
             beyond = _allowance(fields, fields["fitting"], path, conduit, unit, worked, own)
             fields["allowance"] = beyond
@@ -341,6 +343,10 @@ def _check_open(said: list[Line | Met], meet: Vector | None) -> None:
         raise DocumentError("walk", f"at most {MOST_FIXED} lines where both ends are fixed")
     if sum(len(line.loose) for line in said if isinstance(line, Line)) > MOST_LOOSE:
         raise DocumentError("walk", f"at most {MOST_LOOSE} loose numbers")
+
+
+def _document(kind: str) -> InDocument:
+    return KINDS[kind].document if kind in KINDS else OBSTACLES[kind].document
 
 
 def _line_type(kind: str, fields: dict[str, Any]) -> type[Line | Met]:

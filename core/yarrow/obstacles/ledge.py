@@ -47,6 +47,7 @@ class Ledge(UsualAngles):
                 "a step to go up and stay up",
                 "height",
                 ("height", "at"),
+                ("clearance",),
             ),
         ),
         about="The surface steps up at a place, and the pipe stays up.",

@@ -35,7 +35,7 @@ class RoundThing(GoneOver):
             Field(
                 "height",
                 "size",
-                optional=True,
+                like="across",
                 about="Off the surface to its top; left out, as much as it is across.",
             ),
             AIR,
@@ -49,7 +49,7 @@ class RoundThing(GoneOver):
                 "something round to go over",
                 "across",
                 ("across", "at"),
-                ("height",),
+                ("height", "clearance"),
             ),
         ),
         about="Something round to go over, with its middle at a place.",

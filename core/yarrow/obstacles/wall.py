@@ -30,7 +30,7 @@ class Wall(StandsAlone):
         "wall",
         (AT, FROM, TOWARD, angle_of(90), PICK, LABEL),
         said=tuple(
-            Said((side,), hint, "at", ("at",), ("angle",), given={"toward": side})
+            Said((side,), hint, "at", ("at",), ("angle",), given={"toward": side}, firm=True)
             for side, hint in (
                 ("left", "a wall: turn left"),
                 ("right", "a wall: turn right"),
