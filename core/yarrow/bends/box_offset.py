@@ -39,6 +39,7 @@ class BoxOffset:
     loose: tuple[str, ...] = ()
     label: str = ""
 
+    is_met: ClassVar[Literal[False]] = False
     document: ClassVar[InDocument] = InDocument(
         "box_offset",
         (

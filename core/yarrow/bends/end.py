@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import ClassVar
+from typing import ClassVar, Literal
 
 from yarrow.bends.in_document import AT, FROM, LABEL, Field, InDocument, Said
 from yarrow.bends.leg import ByRule, Corner, Datum, Following, Laid, Leg, Pipe, Read, Rule
@@ -25,6 +25,7 @@ class End:
     box: str = ""
     label: str = ""
 
+    is_met: ClassVar[Literal[False]] = False
     document: ClassVar[InDocument] = InDocument(
         "end",
         (

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Protocol
+from typing import ClassVar, Literal, Protocol
 
 from yarrow.bends.leg import ByRule, Laid, Leg, Pipe, Read, Rule
 from yarrow.bends.on_site import OnSite
@@ -11,6 +11,9 @@ from yarrow.geometry.vectors import Vector
 
 class Feature(OnSite, Protocol):
     """A line of the walk that has its bends."""
+
+    is_met: ClassVar[Literal[False]]
+    """Whether it is something that is there, and that bends are chosen for."""
 
     @property
     def label(self) -> str:

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass, replace
 from fractions import Fraction
-from typing import ClassVar
+from typing import ClassVar, Literal
 
 from yarrow.bends.in_document import (
     AT,
@@ -41,6 +41,7 @@ class Kick:
     loose: tuple[str, ...] = ()
     label: str = ""
 
+    is_met: ClassVar[Literal[False]] = False
     document: ClassVar[InDocument] = InDocument(
         "kick",
         (AT, FROM, RISE, TOWARD, RISE_FROM, LABEL),

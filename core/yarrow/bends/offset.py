@@ -59,6 +59,7 @@ class Offset:
     loose: tuple[str, ...] = ()
     label: str = ""
 
+    is_met: ClassVar[Literal[False]] = False
     document: ClassVar[InDocument] = InDocument(
         "offset",
         (

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import ClassVar
+from typing import ClassVar, Literal
 
 from yarrow.bends.in_document import (
     AT,
@@ -54,6 +54,7 @@ class Saddle4:
     loose: tuple[str, ...] = ()
     label: str = ""
 
+    is_met: ClassVar[Literal[False]] = False
     document: ClassVar[InDocument] = InDocument(
         "saddle4",
         (AT, FROM, Field("width", "size"), RISE, NO_AIR, TOWARD, angle_of(30), RISE_FROM, LABEL),

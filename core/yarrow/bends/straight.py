@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
+from typing import ClassVar, Literal
 
 from yarrow.bends.leg import ByRule, Datum, Following, Laid, Leg, Pipe, Read, Rule
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
@@ -20,6 +21,8 @@ class Straight:
     loose: tuple[str, ...] = ()
     label: str = ""
     step: Fraction = Fraction(0)
+
+    is_met: ClassVar[Literal[False]] = False
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """No corner; the leg goes on as it was."""

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import ClassVar
+from typing import ClassVar, Literal
 
 from yarrow.bends.in_document import AT, FROM, LABEL, TOWARD, Field, InDocument, angle_of
 from yarrow.bends.leg import ByRule, Corner, Datum, Following, Laid, Leg, Pipe, Read, Rule
@@ -27,6 +27,7 @@ class Turn:
     loose: tuple[str, ...] = ()
     label: str = ""
 
+    is_met: ClassVar[Literal[False]] = False
     document: ClassVar[InDocument] = InDocument(
         "turn",
         (AT, Field("of", "datum", default="back"), FROM, TOWARD, angle_of(90), LABEL),

@@ -6,17 +6,20 @@ from typing import Any
 
 from yarrow.bends.in_document import Field, InDocument
 from yarrow.bends.registry import KINDS
+from yarrow.catalog.tables import fittings
 from yarrow.obstacles.registry import OBSTACLES
 
 
 def line_definitions() -> dict[str, dict[str, Any]]:
-    """The definitions of all kinds by name, and ``line``, which is one of them."""
+    """The definitions of all kinds by name, ``line``, which is one of them, and the ``fitting``
+    that a run may begin and end in."""
     documents = [kind.document for kind in (*KINDS.values(), *OBSTACLES.values())]
     # An end comes last, as in a walk.
     documents.sort(key=lambda document: document.kind == "end")
     found = {document.kind: _definition(document) for document in documents}
     kinds = [{"$ref": f"#/$defs/{kind}"} for kind in found]
-    return {"line": {"oneOf": kinds, "discriminator": {"propertyName": "kind"}}, **found}
+    line = {"oneOf": kinds, "discriminator": {"propertyName": "kind"}}
+    return {"fitting": {"type": "string", "enum": list(fittings())}, "line": line, **found}
 
 
 def _definition(document: InDocument) -> dict[str, Any]:

@@ -335,13 +335,13 @@ MOST_LOOSE = 40
 
 def _check_open(said: list[Line | Met], meet: Vector | None) -> None:
     """How much may be left open, so that it is answered at once. Raises: DocumentError."""
-    if sum(not isinstance(line, Line) for line in said) > MOST_MET:
+    if sum(line.is_met for line in said) > MOST_MET:
         raise DocumentError("walk", f"at most {MOST_MET} things that bends are to be chosen for")
     if meet is None:
         return
     if len(said) > MOST_FIXED:
         raise DocumentError("walk", f"at most {MOST_FIXED} lines where both ends are fixed")
-    if sum(len(line.loose) for line in said if isinstance(line, Line)) > MOST_LOOSE:
+    if sum(len(line.loose) for line in said if not line.is_met) > MOST_LOOSE:
         raise DocumentError("walk", f"at most {MOST_LOOSE} loose numbers")
 
 

@@ -5,9 +5,9 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from yarrow.catalog.reading import written_in
-from yarrow.catalog.wiring import Bore, bores, fill_limits
+from yarrow.catalog.wiring import Bore, adjustment, bores, fill_limits
 from yarrow.fill.conductor import Conductor, Holder
-from yarrow.fill.method import Amount, MethodName, NoFigure, Rule, in_unit
+from yarrow.fill.method import Amount, MethodName, NoFigure, PrintedRow, Rule, in_unit
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import MM_PER_INCH, Unit
@@ -81,6 +81,24 @@ class Area:
         told = fill_limits()["share"]
         many = {1: "one conductor", 2: "two conductors"}.get(count, "more than two conductors")
         return Rule(f"{many}: {self.percent(count)} %", told["source"], told["edition"])
+
+    def types(self, holder: Holder) -> tuple[str, ...]:
+        """All that are told of in the holder's unit."""
+        known = (bore.type for bore in bores().values() if bore.unit == holder.unit)
+        return tuple(dict.fromkeys(known))
+
+    def rows(self, holder: Holder) -> tuple[PrintedRow, ...]:
+        """None."""
+        return ()
+
+    def ampacity_percent(self, carrying: int) -> int | None:
+        """By their number; all of it in a nipple.
+
+        Source: NFPA 70 (2023), 310.15(C)(1).
+        """
+        if self.unit != "in":
+            return None
+        return 100 if self.is_nipple else adjustment(carrying)
 
     def findings(self, holder: Holder) -> list[Finding]:
         """A warning where a nipple is none, a note where the inside is not out of a standard."""

@@ -8,11 +8,10 @@ from fractions import Fraction
 
 from yarrow.catalog.reading import written_in
 from yarrow.catalog.tables import conduits, other_least_radius
-from yarrow.catalog.wiring import adjustment, adjustment_source, bores, fill_limits
-from yarrow.fill.area import Area, as_holder
+from yarrow.catalog.wiring import adjustment_source, bores, fill_limits
+from yarrow.fill.area import as_holder
 from yarrow.fill.conductor import Conductor, Holder
 from yarrow.fill.counting import Load, goes_in, more_of, most_of, used_by
-from yarrow.fill.factor import Factor
 from yarrow.fill.findings import fill_findings, is_wider
 from yarrow.fill.method import Method, has_limit, trimmed
 from yarrow.fill.result import FillResult, Heat, Held, OtherWay, Part, Smallest
@@ -68,7 +67,7 @@ def check_fill(
         next_size=_next(method, holder),
         by_type=_by_type(method, holder, conductors, loads, spare),
         jam=jam,
-        rows=method.rows(holder) if isinstance(method, Factor) and not method.is_short else (),
+        rows=method.rows(holder),
         beside=beside,
         heat=_heat(method, conductors),
         findings=(),
@@ -113,11 +112,9 @@ def _by_type(
     loads: Sequence[Load],
     spare: float,
 ) -> tuple[Smallest, ...]:
-    """The smallest per material that shares the holder's unit; for trunking there is but one."""
-    if not isinstance(method, Area):
-        return ()
+    """The smallest per material that shares the holder's unit."""
     found = []
-    for type_ in dict.fromkeys(bore.type for bore in bores().values() if bore.unit == holder.unit):
+    for type_ in method.types(holder):
         sizes = method.holders(replace(holder, type=type_))
         passing = _passing(method, sizes, conductors, loads, spare)
         name = sizes[0].name.rsplit(" ", 1)[0]
@@ -185,8 +182,8 @@ def _jam(holder: Holder, conductors: Sequence[Conductor]) -> float | None:
 
 def _heat(method: Method, conductors: Sequence[Conductor]) -> Heat:
     carrying = sum(each.count for each in conductors if each.carries)
-    if isinstance(method, Area) and method.unit == "in":
-        percent = 100 if method.is_nipple else adjustment(carrying)
+    percent = method.ampacity_percent(carrying)
+    if percent is not None:
         text = (
             f"{carrying} carry current: {percent} % of their ampacity, before anything for warmth "
             "of the place."

@@ -9,18 +9,10 @@ from fractions import Fraction
 from yarrow.catalog.tables import TradeSize, conduits
 from yarrow.catalog.wiring import bores, factor_rule, uk_cables
 from yarrow.fill.conductor import Conductor, Holder
-from yarrow.fill.method import Amount, MethodName, NoFigure, Rule, trimmed
+from yarrow.fill.method import Amount, MethodName, NoFigure, PrintedRow, Rule, trimmed
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.wording.phrase import Quantity, count
-
-
-@dataclass(frozen=True, slots=True)
-class PrintedRow:
-    """A printed length, in metres, and the factor that stands there."""
-
-    length_m: float
-    factor: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -104,7 +96,10 @@ class Factor:
         return Rule(text, factor_rule().source, factor_rule().edition)
 
     def rows(self, holder: Holder) -> tuple[PrintedRow, ...]:
-        """The printed rows that the length lies on or between. Raises: NoFigure."""
+        """The printed rows that the length lies on or between; of a short straight run, none.
+        Raises: NoFigure."""
+        if self.is_short:
+            return ()
         printed = factor_rule().printed_m
         before = [length for length in printed if length <= self.length_m][-1:]
         after = [length for length in printed if length >= self.length_m][:1]
@@ -112,6 +107,14 @@ class Factor:
             PrintedRow(float(length), self.at(holder, length))
             for length in sorted({*before, *after})
         )
+
+    def types(self, holder: Holder) -> tuple[str, ...]:
+        """Factors are printed for one sort of conduit."""
+        return ()
+
+    def ampacity_percent(self, carrying: int) -> int | None:
+        """By circuits."""
+        return None
 
     def findings(self, holder: Holder) -> list[Finding]:
         """A warning beyond what is printed."""

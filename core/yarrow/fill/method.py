@@ -37,6 +37,14 @@ class Rule:
         return f"{self.source} ({self.edition})"
 
 
+@dataclass(frozen=True, slots=True)
+class PrintedRow:
+    """A printed length, in metres, and the factor that stands there."""
+
+    length_m: float
+    factor: float
+
+
 class Method(Protocol):
     """A way of checking. Amounts are in ``amount``; ``rounds_up`` is the fraction from which a
     count of like conductors is rounded up (None: it never is)."""
@@ -64,6 +72,17 @@ class Method(Protocol):
 
     def rule(self, count: int) -> Rule:
         """The rule that sets the limit for so many conductors."""
+
+    def types(self, holder: Holder) -> tuple[str, ...]:
+        """The types of conduit among which there may be a smaller one; none where there is but one
+        sort of holder, or figures for one alone."""
+
+    def rows(self, holder: Holder) -> tuple[PrintedRow, ...]:
+        """The printed rows that an answer lies on or between; none where nothing is looked up."""
+
+    def ampacity_percent(self, carrying: int) -> int | None:
+        """What is left of each one's ampacity where so many carry current; None where that is
+        looked up by circuits."""
 
     def findings(self, holder: Holder) -> list[Finding]:
         """What there is to say about the holder by this rule."""

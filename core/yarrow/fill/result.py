@@ -4,8 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from yarrow.fill.factor import PrintedRow
-from yarrow.fill.method import Amount, MethodName, Rule
+from yarrow.fill.method import Amount, MethodName, PrintedRow, Rule
 from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.measure.units import Unit
 

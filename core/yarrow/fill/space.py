@@ -9,7 +9,7 @@ from yarrow.catalog.reading import source_of
 from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import fill_limits, trunkings
 from yarrow.fill.conductor import Conductor, Holder
-from yarrow.fill.method import Amount, MethodName, NoFigure, Rule, trimmed
+from yarrow.fill.method import Amount, MethodName, NoFigure, PrintedRow, Rule, trimmed
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import MM_PER_INCH
@@ -69,6 +69,18 @@ class Space:
         """The 45 %."""
         told = fill_limits()["trunking"]
         return Rule(f"at most {told['percent']} % of the inside", told["source"], told["edition"])
+
+    def types(self, holder: Holder) -> tuple[str, ...]:
+        """Trunking is all of one sort."""
+        return ()
+
+    def rows(self, holder: Holder) -> tuple[PrintedRow, ...]:
+        """None."""
+        return ()
+
+    def ampacity_percent(self, carrying: int) -> int | None:
+        """By circuits."""
+        return None
 
     def findings(self, holder: Holder) -> list[Finding]:
         """Whether the figure is the printed one."""

@@ -95,6 +95,7 @@ class UsualAngles:
     """What is answered at usual angles, however much of the leg its bends take."""
 
     __slots__ = ()
+    is_met: ClassVar[Literal[True]] = True
     pick_field: ClassVar[Literal["pick", "angle"]] = "pick"
 
     @property

@@ -97,13 +97,13 @@ def _go(survey: Survey, known: _Known, *, thrifty: bool) -> tuple[list[Line], li
     leg, reached, degrees = FIRST_LEG, pipe.begins, 0.0
     lines: list[Line] = []
     taken: list[_Taken] = []
-    open_from = max((n for n, each in enumerate(said) if not isinstance(each, Line)), default=-1)
+    open_from = max((n for n, each in enumerate(said) if each.is_met), default=-1)
     while len(lines) < len(said):
         feature = len(lines)
         each = said[feature]
         if feature > open_from:
             # Nothing is left to choose, so nothing needs to know where these lines lie.
-            lines += [line for line in said[feature:] if isinstance(line, Line)]
+            lines += [line for line in said[feature:] if not line.is_met]
             break
         place = Place(
             Setting(leg, pipe, _following(said, feature + 1, leg, pipe)),
@@ -111,7 +111,7 @@ def _go(survey: Survey, known: _Known, *, thrifty: bool) -> tuple[list[Line], li
             setup.bender,
             setup.unit,
         )
-        if isinstance(each, Line):
+        if not each.is_met:
             best = tried("line", 0.0, each, place, (), usual=True)
             lines.append(each)
         else:
@@ -209,7 +209,7 @@ def _both(
 ) -> list[Tried]:
     """This thing and the next taken in one: one 4-bend saddle, or an offset that stays up."""
     met, following = said[feature], said[feature + 1]
-    if isinstance(met, Line) or isinstance(following, Line):
+    if not met.is_met or not following.is_met:
         return []
     first = met.crossing()
     if first is None or following.pick:
@@ -258,7 +258,7 @@ def _better_together(
     Args: alone, what the line before would get by itself. Source: catalog/limits.toml.
     """
     following, leg = said[feature], alone.after_line
-    if isinstance(following, Line):
+    if not following.is_met:
         return False
     beyond = _following(said, feature + 1, leg, place.setting.pipe)
     setting = replace(place.setting, leg=leg, following=beyond)

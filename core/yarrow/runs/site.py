@@ -51,7 +51,7 @@ def things(run: Run, layout: Layout, said: Sequence[Line | Met]) -> tuple[Thing,
         found.append(began)
     for feature, item in enumerate(layout.lines):
         # What was put to a thing may have been moved to meet an end; the thing stays where it is.
-        met = item.line if isinstance(said[feature], Line) else said[feature]
+        met = said[feature] if said[feature].is_met else item.line
         each = met.site_object(_spot(layout, feature))
         if each is not None:
             found.append(_thing(feature, each))

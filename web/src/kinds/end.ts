@@ -1,7 +1,6 @@
 // Where the walk ends: its fitting, its box, and its place where it is fixed.
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM } from "./parts";
-import { FITTING } from "./words";
 
 export const end: KindSpec<"end"> = {
   label: "End",
@@ -13,7 +12,7 @@ export const end: KindSpec<"end"> = {
   name: "Which box?",
   sentence: [
     "End at a ",
-    { word: "fitting", label: "Fitting at the end", words: FITTING, usual: "open" },
+    { fitting: "fitting", label: "Fitting at the end" },
     ...([" at ", AT] as const),
   ],
   quiet: [

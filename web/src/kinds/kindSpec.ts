@@ -7,6 +7,7 @@ export type Part<Field extends string = string> =
   | string
   | { length: Field; label: string; placeholder?: string }
   | { word: Field; label: string; words: Record<string, string>; usual: string }
+  | { fitting: Field; label: string }
   | { value: Field }
   | { side: Toward }
   | { angle: number }

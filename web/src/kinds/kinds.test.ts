@@ -16,7 +16,9 @@ function read(parts: readonly Part[]): string {
         return ", from the turn";
       }
       const [kind, value] = Object.entries(part)[0] ?? [];
-      return kind === "length" || kind === "word" || kind === "value" ? `[${value}]` : `[${kind}]`;
+      return ["length", "word", "fitting", "value"].includes(kind ?? "")
+        ? `[${value}]`
+        : `[${kind}]`;
     })
     .join("");
 }

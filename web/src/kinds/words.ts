@@ -1,5 +1,5 @@
 // The trade's words for what the contract names in short.
-import type { BenderKind, Datum, FittingKind, Toward, Way } from "@/model/document";
+import type { BenderKind, Datum, Toward, Way } from "@/model/document";
 
 export const TOWARD = {
   left: "left",
@@ -13,16 +13,6 @@ export const DATUM = {
   centre: "centre",
   inside: "inside",
 } as const satisfies Record<Datum, string>;
-
-export const FITTING = {
-  open: "open end",
-  connector: "box connector",
-  coupling: "coupling",
-  hub: "hub",
-  running_coupler: "running coupler",
-  union: "union",
-  socket: "socket",
-} as const satisfies Record<FittingKind, string>;
 
 export const HOLD = {
   full: "fully over by",

@@ -2,7 +2,7 @@
 import { type ComponentType, memo } from "react";
 import type { OwnPart, Part } from "@/kinds/kindSpec";
 import { KINDS } from "@/kinds/kinds";
-import { Angle, From, Length, Name, type OfLine, Side, Word } from "./lineFields";
+import { Angle, Fitting, From, Length, Name, type OfLine, Side, Word } from "./lineFields";
 import { EndBox, FixedEnd, OffsetAngle } from "./ownParts";
 import { SENTENCE, SUB } from "./sentenceClasses";
 
@@ -43,6 +43,9 @@ function OnePart({ part, ...of }: Props & { part: Part }) {
   if ("word" in part) {
     const { word, ...rest } = part;
     return <Word {...of} {...rest} field={word} />;
+  }
+  if ("fitting" in part) {
+    return <Fitting {...of} field={part.fitting} label={part.label} />;
   }
   if ("side" in part) {
     return <Side {...of} usual={part.side} />;

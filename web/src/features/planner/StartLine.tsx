@@ -1,10 +1,9 @@
 // Where the run starts: the fitting, what it is called, and the pipe beyond its face.
-import { FITTING } from "@/kinds/words";
 import { setStart } from "@/model/commands";
 import { BoxNamed } from "./BoxNamed";
 import { Findings } from "./Findings";
-import { InlineField, WordField } from "./fields";
-import { NameField } from "./lineFields";
+import { InlineField } from "./fields";
+import { FittingField, NameField } from "./lineFields";
 import { usePlanner, usePlanState } from "./PlannerContext";
 import { SENTENCE, SUB } from "./sentenceClasses";
 
@@ -21,10 +20,9 @@ export function StartLine() {
       />
       <p className={SENTENCE}>
         Start at a{" "}
-        <WordField
+        <FittingField
           label="Fitting at the start"
           value={start?.kind ?? "open"}
-          words={FITTING}
           onChange={(kind) => change(setStart({ kind }))}
         />
       </p>

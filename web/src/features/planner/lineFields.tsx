@@ -1,7 +1,8 @@
 // The fields of one walk line: each knows its line and its name, and changes just that.
+import { useCatalogue } from "@/api/queries";
 import { DATUM, TOWARD } from "@/kinds/words";
 import { setLine } from "@/model/commands";
-import type { Line, Toward } from "@/model/document";
+import type { FittingKind, Line, Toward } from "@/model/document";
 import { InlineField, numberOrText, WordField } from "./fields";
 import { usePlanner } from "./PlannerContext";
 
@@ -73,6 +74,34 @@ export function Word<T extends string>({
       value={(value as T | undefined) ?? usual}
       words={words}
       onChange={set}
+    />
+  );
+}
+
+/** What the pipe goes into at its end. */
+export function Fitting({ field, label, ...of }: OfLine & { field: string; label: string }) {
+  const { value, set } = useField(of, field);
+  return <FittingField label={label} value={String(value ?? "open")} onChange={set} />;
+}
+
+/** A fitting, by its name in the catalogue. */
+export function FittingField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange: (kind: FittingKind) => void;
+}) {
+  const fittings = useCatalogue().data?.fittings ?? [{ kind: value, name: "…" }];
+  const words = Object.fromEntries(fittings.map(({ kind, name }) => [kind, name]));
+  return (
+    <WordField
+      label={label}
+      value={value}
+      words={words}
+      onChange={(kind) => onChange(kind as FittingKind)}
     />
   );
 }

@@ -1,0 +1,65 @@
+"""An example of a bend: a step at 45°, held by its middle."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import ClassVar, Literal
+
+from yarrow.bends.in_document import AT, CARRIED, FROM, LABEL, RISE, TOWARD, InDocument, Said
+from yarrow.bends.leg import ByRule, Datum, Following, Laid, Leg, Pipe, Read, Rule
+from yarrow.bends.offset import Offset
+from yarrow.bends.on_site import Dimension, SiteObject, Spot
+from yarrow.geometry.frame import Side
+from yarrow.geometry.vectors import Vector
+
+
+@dataclass(frozen=True, slots=True)
+class Dogleg:
+    """``at`` is the middle of the step."""
+
+    at: Fraction
+    rise: Fraction
+    toward: Side
+    measured_from: Datum = "back"
+    loose: tuple[str, ...] = ()
+    label: str = ""
+
+    is_met: ClassVar[Literal[False]] = False
+    document: ClassVar[InDocument] = InDocument(
+        "dogleg",
+        (AT, FROM, RISE, TOWARD, LABEL),
+        loose=("at", "rise"),
+        said=(Said(("dogleg",), "a step at 45°", "rise", ("rise", "at"), given=CARRIED),),
+    )
+
+    def _step(self) -> Offset:
+        return Offset(
+            self.at, self.rise, self.toward, 45.0, "centre", self.measured_from, label=self.label
+        )
+
+    def lay(self, leg: Leg, pipe: Pipe) -> Laid:
+        """An offset's vertices."""
+        return self._step().lay(leg, pipe)
+
+    def read_back(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[Read, ...]:
+        """Rise and place, as an offset's."""
+        return self._step().read_back(leg, pipe, origin, vertices)
+
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
+        """An offset's marks."""
+        return self._step().by_rule(leg, pipe, base, rule)
+
+    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+        """How far along the leg, and its rise."""
+        return self._step().dimensions(spot)
+
+    def site_object(self, spot: Spot) -> SiteObject | None:
+        """Not known."""
+        return None
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
+        """The leg goes on."""
+        return None
