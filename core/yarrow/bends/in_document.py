@@ -79,6 +79,11 @@ class InDocument:
     said: tuple[Said, ...] = ()
     about: str = ""
 
+    @property
+    def alike(self) -> tuple[tuple[str, str], ...]:
+        """Fields that are as much as another where nothing stands in them."""
+        return tuple((each.name, each.like) for each in self.fields if each.like)
+
     def field(self, name: str) -> Field | None:
         """Its field of a name; None where it has none."""
         return next((each for each in self.fields if each.name == name), None)

@@ -4,13 +4,13 @@ from __future__ import annotations
 
 from dataclasses import replace
 from fractions import Fraction
+from functools import cache
 from typing import Any, cast
 
 from yarrow.benders.bender import USUAL_WAY, Bender, Reference, Way
 from yarrow.benders.calibration import TestBend, calibrate
 from yarrow.benders.catalogued import catalogued, fit_for, typical
 from yarrow.benders.springback import Springback, springback
-from yarrow.bends.in_document import InDocument
 from yarrow.bends.offset import Offset
 from yarrow.bends.registry import KINDS, Line
 from yarrow.catalog.tables import (
@@ -310,9 +310,8 @@ def _walk(
             raise DocumentError(f"{path}.kind", expected)
         if "where" in fields:
             _check_place(fields, number, last, path)
-        for field in _document(kind).fields:
-            if field.like:
-                fields.setdefault(field.name, fields[field.like])
+        for name, other in _alike(kind):
+            fields.setdefault(name, fields[other])
         if kind == "end":
             beyond = _allowance(fields, fields["fitting"], path, conduit, unit, worked, own)
             fields["allowance"] = beyond
@@ -345,8 +344,9 @@ def _check_open(said: list[Line | Met], meet: Vector | None) -> None:
         raise DocumentError("walk", f"at most {MOST_LOOSE} loose numbers")
 
 
-def _document(kind: str) -> InDocument:
-    return KINDS[kind].document if kind in KINDS else OBSTACLES[kind].document
+@cache
+def _alike(kind: str) -> tuple[tuple[str, str], ...]:
+    return (KINDS[kind] if kind in KINDS else OBSTACLES[kind]).document.alike
 
 
 def _line_type(kind: str, fields: dict[str, Any]) -> type[Line | Met]:

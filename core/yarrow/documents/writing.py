@@ -25,7 +25,10 @@ def plain(answer: Any, wording: Wording = EN_US) -> dict[str, Any]:
     Four times as fast as ``dataclasses.asdict``, which copies what cannot change.
     """
     kind: type = type(answer)
-    return {name: _plain(getattr(answer, name), wording) for name in _fields(kind)}
+    return {
+        name: value if type(value := getattr(answer, name)) in _AS_IT_IS else _plain(value, wording)
+        for name in _fields(kind)
+    }
 
 
 def _plain(value: Any, wording: Wording) -> Any:
@@ -33,7 +36,7 @@ def _plain(value: Any, wording: Wording) -> Any:
     if kind in _AS_IT_IS:
         return value
     if kind is tuple or kind is list:
-        return [_plain(each, wording) for each in value]
+        return [each if type(each) in _AS_IT_IS else _plain(each, wording) for each in value]
     if kind is dict:
         return {key: _plain(each, wording) for key, each in value.items()}
     if kind is Finding:

@@ -2,52 +2,53 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Mapping
 from string import Formatter
-from typing import Any, Literal
+from typing import Literal
 
 from yarrow.wording.en_gb import EN_GB as _EN_GB
 from yarrow.wording.en_us import EN_US as _EN_US
 from yarrow.wording.phrase import Phrase, Quantity, Value
 
 
-class Wording(Formatter):
+class Wording:
     """Templates by key, with places in braces: ``{name}``; ``{name!c}`` with a capital,
     ``{name!f}`` its first sentence without the stop, ``{names:, }`` several, with that between.
+
+    A figure may go unsaid: it is there for who reads the answer as data.
     """
 
     def __init__(self, language: str, templates: Mapping[str, str]) -> None:
         self.language = language
         self.templates = templates
+        self._parts = {key: tuple(Formatter().parse(text)) for key, text in templates.items()}
 
     def text(self, value: Value) -> str:
         """A phrase, or what stands in one, in these words. Raises: KeyError, for a key that has
         none."""
-        if isinstance(value, Phrase):
-            return self.vformat(self.templates[value.key], (), value.values)
+        return self._worded(value, " ")
+
+    def _worded(self, value: Value, between: str) -> str:
+        if isinstance(value, str):
+            return value
         if isinstance(value, Quantity):
             return value.text
-        return value if isinstance(value, str) else " ".join(map(self.text, value))
-
-    def format_field(self, value: Any, format_spec: str) -> str:
-        """A place: what stands in it, or several with what is between them."""
         if isinstance(value, tuple):
-            return format_spec.join(map(self.text, value))
-        return self.text(value)
+            return between.join(self._worded(each, " ") for each in value)
+        return "".join(
+            literal if name is None else literal + self._placed(value, name, between, conversion)
+            for literal, name, between, conversion in self._parts[value.key]
+        )
 
-    def convert_field(self, value: Any, conversion: str | None) -> Any:
-        """The capital that begins a sentence; a sentence's own first one."""
+    def _placed(
+        self, phrase: Phrase, name: str, between: str | None, conversion: str | None
+    ) -> str:
+        text = self._worded(phrase.values[name], between or " ")
         if conversion == "c":
-            text = self.text(value)
             return text[:1].upper() + text[1:]
         if conversion == "f":
-            return self.text(value).partition(". ")[0].rstrip(".")
-        return value
-
-    def check_unused_args(
-        self, used_args: set[int | str], args: Sequence[Any], kwargs: Mapping[str, Any]
-    ) -> None:
-        """A figure may go unsaid: it is there for who reads the answer as data."""
+            return text.partition(". ")[0].rstrip(".")
+        return text
 
 
 Country = Literal["us", "uk"]

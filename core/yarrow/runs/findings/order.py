@@ -22,7 +22,7 @@ def order_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
     """An error for every line whose first corner does not come after the corner before it."""
     found = []
     reached, leg = -float(run.start.allowance), 0
-    at_start = before = Phrase("start-of-pipe")
+    before: int | None = None
     last = len(layout.lines) - 1
     for feature, line in enumerate(layout.lines):
         if not line.laid.corners:
@@ -31,14 +31,15 @@ def order_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
             reached, leg = 0.0, line.leg.number
         behind = reached - line.laid.begins
         if behind >= -_HAIR:
-            code = FindingCode.BEFORE_START if before is at_start else FindingCode.OUT_OF_ORDER
+            first = before is None
+            code = FindingCode.BEFORE_START if first else FindingCode.OUT_OF_ORDER
             found.append(
                 Finding(
                     FindingCode.END_SHORT if feature == last else code,
                     {
                         "line": line_phrase(run, feature),
                         "behind": words.measured(behind),
-                        "before": before,
+                        "before": _end_of(run, before),
                     },
                     feature,
                     place_field(run, feature),
@@ -46,8 +47,15 @@ def order_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
                 )
             )
         reached = line.laid.ends if line.laid.after.number == leg else reached
-        before = Phrase("line-ends", {"line": line_phrase(run, feature)})
+        before = feature
     return [*found, *_kick_findings(run)]
+
+
+def _end_of(run: Run, feature: int | None) -> Phrase:
+    """Where the line before ends; None: the pipe's start."""
+    if feature is None:
+        return Phrase("start-of-pipe")
+    return Phrase("line-ends", {"line": line_phrase(run, feature)})
 
 
 def _kick_findings(run: Run) -> list[Finding]:

@@ -17,7 +17,7 @@ from yarrow.runs.layout import Layout
 from yarrow.runs.run import Run
 from yarrow.runs.wires import bends_on, pull_point_phrase
 from yarrow.runs.words import Words, angle
-from yarrow.wording.phrase import Phrase, Value, count
+from yarrow.wording.phrase import Phrase, count
 
 
 def degree_findings(draft: Draft) -> list[Finding]:
@@ -87,19 +87,15 @@ def slip_findings(run: Run, words: Words) -> list[Finding]:
             continue
         at = float(line.at)
         rise = float(getattr(line, "rise", 0))
-        values: dict[str, Value] = {
-            "at": words.measured(at),
-            "rise": words.measured(rise),
-            "stick": words.measured(stick),
-        }
+        figures = {"at": at, "rise": rise, "stick": stick}
         if at == 0:
-            found.append(_slip(feature, "at", "zero", values))
+            found.append(_slip(feature, "at", "zero", words, figures))
         elif at > stick:
-            found.append(_slip(feature, "at", "place", values))
+            found.append(_slip(feature, "at", "place", words, figures))
         if rise > stick:
-            found.append(_slip(feature, "rise", "rise", values))
+            found.append(_slip(feature, "rise", "rise", words, figures))
         elif rise > at > 0:
-            found.append(_slip(feature, "rise", "turned-round", values))
+            found.append(_slip(feature, "rise", "turned-round", words, figures))
     return found
 
 
@@ -133,8 +129,11 @@ def stand_off_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
     return found
 
 
-def _slip(feature: int, field: str, variant: str, values: Mapping[str, Value]) -> Finding:
+def _slip(
+    feature: int, field: str, variant: str, words: Words, figures: Mapping[str, float]
+) -> Finding:
     path = f"walk[{feature}].{field}"
+    values = {name: words.measured(figure) for name, figure in figures.items()}
     return Finding(FindingCode.SUSPECT_DIMENSION, values, feature, path, variant=variant)
 
 
