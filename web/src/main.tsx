@@ -1,10 +1,10 @@
 // The page's entry.
-import "./app/nonce";
+import "@/ui/nonce";
 import "./index.css";
 import { createRoot } from "react-dom/client";
+import { followSystem } from "@/ui/theme";
 import { App } from "./app/App";
 import { fetchScreen } from "./app/screens";
-import { followSystem } from "./app/theme";
 import { nameTab } from "./model/tab";
 
 followSystem();

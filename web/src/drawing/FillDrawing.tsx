@@ -1,8 +1,8 @@
 // The inside of a conduit or trunking to scale, with the conductors settled in it, and around it a
 // ring that tells how much of it is taken and where the limit is.
 
-import { type ColourBy, partColours } from "@/features/wires/colours";
-import { usePacking } from "@/features/wires/usePacking";
+import { type ColourBy, partColours } from "@/drawing/colours";
+import { usePacking } from "@/drawing/usePacking";
 import type { Circle, Container } from "@/geometry/packing";
 import type { FillResult, Part } from "@/model/wires";
 

@@ -1,9 +1,9 @@
 // The run as it will hang: each view that shows something, at one scale, with the site's numbers.
 import { memo } from "react";
-import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
 import { centreline, type Piece, type Point3, point3 } from "@/geometry/centreline";
 import { bounds, fitInto, type Room, type View, viewsOf } from "@/geometry/views";
 import { type Plan, troubledBends } from "@/model/document";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { useSize } from "@/ui/useSize";
 import { Beside, Legend } from "./Beside";
 import { DimensionLine } from "./DimensionLine";

@@ -1,8 +1,8 @@
 // The stick: the unbent pipe to scale, as it will lie in the hands, with all that goes on it.
 import { memo, useState } from "react";
-import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
 import { ruler } from "@/geometry/ruler";
 import { type Plan, troubledBends } from "@/model/document";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";

@@ -2,8 +2,8 @@
 import { Canvas } from "@react-three/fiber";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { DoubleSide, Matrix4, Quaternion, Vector3 } from "three";
-import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
 import { type Plan, troubledBends } from "@/model/document";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { extent, type Solid, solids, surface, tubes } from "./scene";
 import { Turning } from "./Turning";
 

@@ -1,7 +1,7 @@
 // One of a few: Radix Select, as a quiet word in a sentence or as a field in a bar.
 import { Select as Radix } from "radix-ui";
 import { useState } from "react";
-import { nonce } from "@/app/nonce";
+import { nonce } from "@/ui/nonce";
 import { classes } from "./classes";
 import { Icon } from "./Icon";
 

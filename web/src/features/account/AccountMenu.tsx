@@ -4,12 +4,12 @@ import { useState } from "react";
 import { client, unwrap } from "@/api/client";
 import { keys, useSession } from "@/api/queries";
 import { rememberSession } from "@/api/token";
-import { chooseTheme, chosenTheme, THEMES, type Theme } from "@/app/theme";
 import { type OpenDocument, saveAll } from "@/model/savedDocuments";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
+import { chooseTheme, chosenTheme, THEMES, type Theme } from "@/ui/theme";
 import { PasswordDialog } from "./PasswordDialog";
 
 export function AccountMenu() {

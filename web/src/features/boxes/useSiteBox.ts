@@ -4,13 +4,13 @@ import { useMemo } from "react";
 import { useStore } from "zustand";
 import type { Schemas } from "@/api/client";
 import { checkSiteBox, type JobBox, keys, saveBox } from "@/api/queries";
-import { useCheck } from "@/features/check/useCheck";
 import { useMemberName } from "@/features/drafts/useMemberName";
 import type { Draft } from "@/model/drafts";
 import type { OpenDocument } from "@/model/savedDocuments";
 import { createSavedStore, type DocumentStore } from "@/model/savedStore";
 import { tabName } from "@/model/tab";
 import { type Fields, said } from "@/model/wires";
+import { useCheck } from "@/state/useCheck";
 import { useSavedDocument } from "@/ui/useSavedDocument";
 
 export type SiteBoxDocument = Schemas["SiteboxDocument"];

@@ -1,19 +1,17 @@
 // A box by volume: what is in it, the sum worked out line by line, and what would do.
 
-import type { Schemas } from "@/api/client";
 import { CHECKS } from "@/api/queries";
 import { BoxDrawing } from "@/drawing/BoxDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { type Fields, said } from "@/model/wires";
+import { useCheck } from "@/state/useCheck";
+import { Verdict } from "@/ui/Verdict";
 import { type BoxDocument, BoxFields } from "./BoxFields";
 import { BoxSum } from "./BoxSum";
+import { type BoxResult, trimmed } from "./boxResult";
 import { Halves } from "./Halves";
 import { Problems } from "./Problems";
-import { useCheck } from "./useCheck";
 import { useRemembered } from "./useRemembered";
-import { Verdict } from "./Verdict";
-
-export type BoxResult = Schemas["BoxResult"];
 
 const FIRST: BoxDocument = {
   format: "yarrow.box/1",
@@ -68,8 +66,4 @@ export function BoxAnswer({ answer, take }: AnswerProps) {
       </div>
     </>
   );
-}
-
-export function trimmed(value: number): string {
-  return String(Number(value.toFixed(2)));
 }

@@ -7,7 +7,7 @@ import { type Fields, sizeName } from "@/model/wires";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
 import { Tick } from "@/ui/Tick";
-import { asNumber } from "./ConduitFields";
+import { asNumber } from "./fieldValues";
 import { Rows } from "./Rows";
 
 export type BoxDocument = Schemas["BoxDocument"];

@@ -1,13 +1,14 @@
 // What the conduit is, by which country's rule, and what of the run that rule asks for.
 import { useCatalogue } from "@/api/queries";
 import { type Fields, type FillDocument, said } from "@/model/wires";
+import { problemAt } from "@/state/useCheck";
 import { Choice } from "@/ui/Choice";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
 import { Tick } from "@/ui/Tick";
-import { FIRST } from "./FillCheck";
+import { asNumber, told } from "./fieldValues";
+import { FIRST } from "./firstFill";
 import { SpareField } from "./SpareField";
-import { problemAt } from "./useCheck";
 
 type Props = {
   document: FillDocument;
@@ -125,16 +126,3 @@ export function OfTheRun({
 }
 
 const CHOOSE = "choose";
-
-/** What was typed as a number; as text where it is none, for the core to refuse in words. */
-export function asNumber(text: string): number | undefined {
-  if (text.trim() === "") {
-    return undefined;
-  }
-  const value = Number(text);
-  return Number.isFinite(value) ? value : (text as unknown as number);
-}
-
-export function told(problem: string | undefined) {
-  return problem ? { problem: `Expected ${problem}` } : {};
-}

@@ -4,15 +4,15 @@ import { CHECKS } from "@/api/queries";
 import { EntriesDrawing } from "@/drawing/EntriesDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { type Fields, said } from "@/model/wires";
+import { useCheck } from "@/state/useCheck";
 import { TextField } from "@/ui/TextField";
 import { Tick } from "@/ui/Tick";
+import { Verdict } from "@/ui/Verdict";
 import { Halves } from "./Halves";
 import { LengthWord } from "./LengthWord";
 import { Problems } from "./Problems";
 import { Rows } from "./Rows";
-import { useCheck } from "./useCheck";
 import { useRemembered } from "./useRemembered";
-import { Verdict } from "./Verdict";
 import { nextLetter, SizeAndWall } from "./walls";
 
 type EntriesDocument = Schemas["EntriesDocument"];

@@ -1,33 +1,17 @@
 // Conductors into a conduit or a trunking: three entries, and the answer is there.
 import { CHECKS } from "@/api/queries";
-import { partColours } from "@/features/wires/colours";
+import { partColours } from "@/drawing/colours";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { FillPicture } from "@/features/wires/FillPicture";
 import { FillDetails, FillVerdict } from "@/features/wires/FillVerdict";
 import { WireList } from "@/features/wires/WireList";
 import { type Fields, type FillDocument, said } from "@/model/wires";
+import { problemAt, useCheck } from "@/state/useCheck";
 import { OfTheRun, WhichConduit } from "./ConduitFields";
+import { FIRST } from "./firstFill";
 import { Halves } from "./Halves";
 import { TrunkingFields } from "./TrunkingFields";
-import { problemAt, useCheck } from "./useCheck";
 import { useRemembered } from "./useRemembered";
-
-export const FIRST: Readonly<Record<"conduit" | "trunking", FillDocument>> = {
-  conduit: {
-    format: "yarrow.fill/1",
-    method: "area",
-    units: "in",
-    conduit: { type: "emt", size: "1/2" },
-    conductors: [{ count: 9, insulation: "thhn", size: "12" }],
-  },
-  trunking: {
-    format: "yarrow.fill/1",
-    method: "space",
-    units: "mm",
-    trunking: { width: "50", height: "50" },
-    conductors: [{ count: 24, csa: 2.5, build: "stranded" }],
-  },
-};
 
 export function FillCheck({ into }: { into: keyof typeof FIRST }) {
   const [document, setDocument] = useRemembered(into, FIRST[into]);

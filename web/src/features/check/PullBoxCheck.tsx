@@ -5,15 +5,15 @@ import { PullBoxDrawing } from "@/drawing/PullBoxDrawing";
 import { CountField } from "@/features/wires/CountField";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { type Fields, said, sizeName } from "@/model/wires";
+import { useCheck } from "@/state/useCheck";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
 import { Tick } from "@/ui/Tick";
+import { sentence, Verdict } from "@/ui/Verdict";
 import { Halves } from "./Halves";
 import { Problems } from "./Problems";
 import { Rows } from "./Rows";
-import { useCheck } from "./useCheck";
 import { useRemembered } from "./useRemembered";
-import { sentence, Verdict } from "./Verdict";
 import { nextLetter, SizeAndWall, UnitsChoice } from "./walls";
 
 type PullBoxDocument = Schemas["PullboxDocument"];

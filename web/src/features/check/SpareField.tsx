@@ -1,6 +1,6 @@
 // A share of the room to keep free for later.
 import { TextField } from "@/ui/TextField";
-import { asNumber, told } from "./ConduitFields";
+import { asNumber, told } from "./fieldValues";
 
 type Props = {
   value: number | undefined;

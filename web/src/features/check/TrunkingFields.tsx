@@ -1,11 +1,11 @@
 // Which trunking: a usual size by its printed factor, or sides of one's own.
 import { useCatalogue } from "@/api/queries";
 import type { Fields, FillDocument } from "@/model/wires";
+import { problemAt } from "@/state/useCheck";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
-import { told } from "./ConduitFields";
+import { told } from "./fieldValues";
 import { SpareField } from "./SpareField";
-import { problemAt } from "./useCheck";
 
 type Props = {
   document: FillDocument;

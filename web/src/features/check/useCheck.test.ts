@@ -1,5 +1,5 @@
 import { expect, it } from "vitest";
-import { problemAt } from "./useCheck";
+import { problemAt } from "@/state/useCheck";
 
 const PROBLEMS = new Map([
   ["conductors[1].size", "one of 14, 12"],

@@ -1,8 +1,8 @@
 // The job's box that a run ends at: runs that name the same one meet there.
 import { Link } from "react-router";
 import { boxAddress } from "@/features/boxes/boxAddress";
-import { InlineField } from "./fields";
-import { useOfJob } from "./PlannerContext";
+import { InlineField } from "@/features/walk/fields";
+import { useOfJob } from "@/state/PlannerContext";
 
 type Props = {
   path: string;

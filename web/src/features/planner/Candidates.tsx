@@ -3,10 +3,10 @@ import { Collapsible, RadioGroup } from "radix-ui";
 import { bendsName } from "@/kinds/kinds";
 import { pick } from "@/model/commands";
 import type { Candidate, Choice } from "@/model/document";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
-import { usePlanner, usePlanState } from "./PlannerContext";
 
 export function Candidates({ index }: { index: number }) {
   const { plan } = usePlanState();

@@ -2,8 +2,8 @@
 import { KINDS } from "@/kinds/kinds";
 import { FIELD } from "@/kinds/words";
 import { type Line, looseOf } from "@/model/document";
+import { usePlanState } from "@/state/PlannerContext";
 import { Reading } from "@/ui/Reading";
-import { usePlanState } from "./PlannerContext";
 
 type Floating = { readonly field: string; readonly word: string; readonly loose: boolean };
 

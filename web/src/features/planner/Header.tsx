@@ -9,13 +9,13 @@ import { AccountMenu } from "@/features/account/AccountMenu";
 import { HistoryDialog } from "@/features/history/HistoryDialog";
 import { set } from "@/model/commands";
 import { drop, type OpenDocument, saveNow } from "@/model/savedDocuments";
+import { usePlanner, usePlannerStore } from "@/state/PlannerContext";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
 import { SavingState } from "@/ui/SavingState";
 import { TopBar } from "@/ui/TopBar";
 import { downloadRun } from "./downloadRun";
-import { usePlanner, usePlannerStore } from "./PlannerContext";
 
 type Props = {
   each: OpenDocument;

@@ -1,13 +1,14 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
 import { Fragment, memo } from "react";
+import { Findings } from "@/features/walk/Findings";
 import { canBeMade, type Plan, workingMarks } from "@/model/document";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { Choice } from "@/ui/Choice";
 import { classes } from "@/ui/classes";
+import { degrees } from "@/ui/degrees";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
 import { Comparison } from "./Comparison";
-import { Findings } from "./Findings";
-import { usePlanner, usePlanState } from "./PlannerContext";
 import { StepsPane } from "./StepsPane";
 
 export const MarksPane = memo(function MarksPane() {
@@ -256,10 +257,6 @@ function WiresLine({ plan }: { plan: Plan }) {
       </dd>
     </>
   );
-}
-
-export function degrees(value: number): string {
-  return `${Number(value.toFixed(2))}°`;
 }
 
 /** The roll in the words that are used at the bender. */

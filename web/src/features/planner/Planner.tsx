@@ -6,16 +6,16 @@ import { Stick } from "@/drawing/Stick";
 import type { RunDocument } from "@/model/document";
 import type { OpenDocument } from "@/model/savedDocuments";
 import type { PlannerStore } from "@/model/store";
+import { JobContext, type OfJob, PlanContext, StoreContext } from "@/state/PlannerContext";
+import { usePlan } from "@/state/usePlan";
 import { ConflictDialog } from "@/ui/ConflictDialog";
 import { classes } from "@/ui/classes";
 import { useSavedDocument } from "@/ui/useSavedDocument";
 import { Header } from "./Header";
 import { MarksPane } from "./MarksPane";
-import { JobContext, type OfJob, PlanContext, StoreContext } from "./PlannerContext";
 import { SettingsBar } from "./SettingsBar";
 import { ShapePane } from "./ShapePane";
 import { ShortcutsDialog } from "./ShortcutsDialog";
-import { usePlan } from "./usePlan";
 import { useShortcuts } from "./useShortcuts";
 import { Walk } from "./Walk";
 

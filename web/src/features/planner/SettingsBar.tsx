@@ -2,16 +2,16 @@
 import { memo, useState } from "react";
 import { useBenders, useCatalogue } from "@/api/queries";
 import { CribDialog } from "@/features/crib/CribDialog";
+import { InlineField } from "@/features/walk/fields";
 import { WAY } from "@/kinds/words";
 import { asInRun } from "@/model/benders";
 import { set } from "@/model/commands";
 import { sameConduit, takeConduit, takes } from "@/model/conduit";
 import { ROUNDINGS, roundingOf, type Units, type Way } from "@/model/document";
 import { sameDocument } from "@/model/sameDocument";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { Choice } from "@/ui/Choice";
 import { Select } from "@/ui/Select";
-import { InlineField } from "./fields";
-import { usePlanner, usePlanState } from "./PlannerContext";
 import { useUnitsChange } from "./useUnitsChange";
 
 export const SettingsBar = memo(function SettingsBar() {

@@ -3,8 +3,8 @@ import { lazy, memo, Suspense } from "react";
 import { Shape } from "@/drawing/Shape";
 import { ACROSS } from "@/geometry/views";
 import { hasWebGL } from "@/space/hasWebGL";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { Choice } from "@/ui/Choice";
-import { usePlanner, usePlanState } from "./PlannerContext";
 import { StepPictures } from "./StepPictures";
 
 const Space = lazy(() => import("@/space/Space"));

@@ -1,7 +1,8 @@
 // Where the bender is worked, in a sentence: what the half-bent pipe may meet there.
+
+import { InlineField, WordField } from "@/features/walk/fields";
 import { setStance } from "@/model/commands";
-import { InlineField, WordField } from "./fields";
-import { useDocument, usePlanner } from "./PlannerContext";
+import { useDocument, usePlanner } from "@/state/PlannerContext";
 
 const PLACES = {
   floor: "on the floor",

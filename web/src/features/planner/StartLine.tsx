@@ -1,10 +1,11 @@
 // Where the run starts: the fitting, what it is called, and the pipe beyond its face.
+
+import { Findings } from "@/features/walk/Findings";
+import { InlineField } from "@/features/walk/fields";
 import { setStart } from "@/model/commands";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { BoxNamed } from "./BoxNamed";
-import { Findings } from "./Findings";
-import { InlineField } from "./fields";
 import { FittingField, NameField } from "./lineFields";
-import { usePlanner, usePlanState } from "./PlannerContext";
 import { SENTENCE, SUB } from "./sentenceClasses";
 
 export function StartLine() {

@@ -2,11 +2,11 @@
 import type { Order } from "@/api/queries";
 import { InBender, OnWall } from "@/drawing/HalfBent";
 import { Shape } from "@/drawing/Shape";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
 import { useSize } from "@/ui/useSize";
-import { usePlanner, usePlanState } from "./PlannerContext";
 import { useHandling } from "./useHandling";
 
 const GAP = 12;

@@ -2,13 +2,13 @@
 import { memo } from "react";
 import type { Order } from "@/api/queries";
 import { InBender, OnWall } from "@/drawing/HalfBent";
+import { Findings } from "@/features/walk/Findings";
 import { takeOrder } from "@/model/commands";
 import type { Plan } from "@/model/document";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { classes } from "@/ui/classes";
-import { Findings } from "./Findings";
-import { usePlanner, usePlanState } from "./PlannerContext";
 import { StanceLine } from "./StanceLine";
 import { useHandling } from "./useHandling";
 

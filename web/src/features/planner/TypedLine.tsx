@@ -4,8 +4,8 @@ import { type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
 import { readTypedLine } from "@/api/queries";
 import { addLine, placeOf } from "@/model/commands";
 import { walkOf } from "@/model/document";
+import { usePlanner } from "@/state/PlannerContext";
 import { classes } from "@/ui/classes";
-import { usePlanner } from "./PlannerContext";
 
 const SHOWN = 6;
 

@@ -1,16 +1,16 @@
 // One line of the walk: its sentence, its findings, and its place in the order.
 import { type KeyboardEvent, memo } from "react";
+import { Findings } from "@/features/walk/Findings";
 import { duplicateLine, moveLine, removeLine, setLoose } from "@/model/commands";
 import type { Line } from "@/model/document";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { focusField } from "@/ui/focusField";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
 import { Candidates } from "./Candidates";
-import { Findings } from "./Findings";
 import { Floating, floats } from "./Floating";
-import { usePlanner, usePlanState } from "./PlannerContext";
 import { Sentence } from "./Sentence";
 
 type Props = { line: Line; index: number; last: boolean; nextToEnd: boolean; firstLeg: boolean };

@@ -1,10 +1,10 @@
 // The fields of one walk line: each knows its line and its name, and changes just that.
 import { useCatalogue } from "@/api/queries";
+import { InlineField, numberOrText, WordField } from "@/features/walk/fields";
 import { DATUM, TOWARD } from "@/kinds/words";
 import { setLine } from "@/model/commands";
 import type { FittingKind, Line, Toward } from "@/model/document";
-import { InlineField, numberOrText, WordField } from "./fields";
-import { usePlanner } from "./PlannerContext";
+import { usePlanner } from "@/state/PlannerContext";
 
 export type OfLine = { line: Line; index: number };
 

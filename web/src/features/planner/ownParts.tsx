@@ -1,9 +1,10 @@
 // Parts of a line's sentence that are more than one field.
+
+import { InlineField, WordField } from "@/features/walk/fields";
 import { setLine } from "@/model/commands";
+import { usePlanner } from "@/state/PlannerContext";
 import { BoxNamed } from "./BoxNamed";
-import { InlineField, WordField } from "./fields";
 import { Angle, Length, type OfLine } from "./lineFields";
-import { usePlanner } from "./PlannerContext";
 
 const ANGLE_BY = { given: "at", choose: "at the best angle", within: "within" } as const;
 

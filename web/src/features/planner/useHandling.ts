@@ -2,7 +2,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { handleRun, type Order } from "@/api/queries";
 import type { Finding } from "@/model/document";
-import { useDocument, usePlanner } from "./PlannerContext";
+import { useDocument, usePlanner } from "@/state/PlannerContext";
 
 type Handled = {
   readonly orders: readonly Order[];

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { convertRun } from "@/api/queries";
 import type { Units } from "@/model/document";
-import { usePlannerStore } from "./PlannerContext";
+import { usePlannerStore } from "@/state/PlannerContext";
 
 /** What changes the unit, and what to say where that could not be done. */
 export function useUnitsChange(): readonly [(units: Units) => Promise<void>, string | null] {

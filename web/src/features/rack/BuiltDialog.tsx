@@ -2,13 +2,13 @@
 // is laid beside that.
 import { useState } from "react";
 import type { RackPlan } from "@/api/queries";
-import { numberOrText } from "@/features/planner/fields";
-import { degrees } from "@/features/planner/MarksPane";
-import { usePlanner } from "@/features/planner/PlannerContext";
+import { numberOrText } from "@/features/walk/fields";
 import { asText } from "@/model/document";
 import { type BuiltBend, type Rack, setBuilt } from "@/model/rack";
+import { usePlanner } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
+import { degrees } from "@/ui/degrees";
 import { TextField } from "@/ui/TextField";
 
 type Props = { pipe: RackPlan["pipes"][number]; rack: Rack; close: () => void };

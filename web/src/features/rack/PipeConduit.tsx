@@ -1,7 +1,7 @@
 // What one pipe of a rack is bent from; the first is the run's own.
 import { type RackPlan, useCatalogue } from "@/api/queries";
-import { usePlanner } from "@/features/planner/PlannerContext";
 import { setRackPipe } from "@/model/rack";
+import { usePlanner } from "@/state/PlannerContext";
 import { Select } from "@/ui/Select";
 
 export function PipeConduit({ pipe }: { pipe: RackPlan["pipes"][number] }) {

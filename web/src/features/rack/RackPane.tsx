@@ -1,10 +1,10 @@
 // The run as a rack: what it is copied into, every pipe drawn together, and every pipe's marks.
 import { useState } from "react";
 import { RackDrawing } from "@/drawing/RackDrawing";
-import { Findings } from "@/features/planner/Findings";
-import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
+import { Findings } from "@/features/walk/Findings";
 import { rackView } from "@/geometry/views";
 import { type Rack, startRack } from "@/model/rack";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { useSize } from "@/ui/useSize";
 import { RackSettings } from "./RackSettings";

@@ -1,10 +1,10 @@
 // Every pipe's marks, how they move from pipe to pipe, its cut, and the air to the next one.
 import { useState } from "react";
 import type { RackPlan } from "@/api/queries";
-import { degrees } from "@/features/planner/MarksPane";
 import type { Rack } from "@/model/rack";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
+import { degrees } from "@/ui/degrees";
 import { Reading } from "@/ui/Reading";
 import { BuiltDialog } from "./BuiltDialog";
 import { PipeConduit } from "./PipeConduit";

@@ -1,7 +1,7 @@
 // The plan of the run's rack; the last good one stays while a number is half typed.
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { planRack, type RackPlan } from "@/api/queries";
-import { useDocument } from "@/features/planner/PlannerContext";
+import { useDocument } from "@/state/PlannerContext";
 
 export function useRack(): { plan: RackPlan | undefined; old: boolean } {
   const document = useDocument();

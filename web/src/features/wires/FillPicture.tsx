@@ -1,10 +1,10 @@
 // The picture of what goes in, as wide as there is room, and what its colours tell.
 import { useState } from "react";
+import type { ColourBy } from "@/drawing/colours";
 import { FillDrawing } from "@/drawing/FillDrawing";
 import type { FillResult } from "@/model/wires";
 import { Choice } from "@/ui/Choice";
 import { useSize } from "@/ui/useSize";
-import type { ColourBy } from "./colours";
 
 const TALLEST = 380;
 

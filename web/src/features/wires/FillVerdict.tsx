@@ -1,9 +1,9 @@
 // Whether it goes in, in large; then the figures, what else would do, and what it does not say.
 import type { ReactNode } from "react";
-import { sentence } from "@/features/check/Verdict";
 import type { FillResult } from "@/model/wires";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
+import { sentence } from "@/ui/Verdict";
 
 type State = "fits" | "spare" | "full";
 

@@ -1,6 +1,6 @@
 // A plain number in a sentence, as wide as it is; what is half typed stays as it was typed.
 import { useState } from "react";
-import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { classes } from "@/ui/classes";
 
 type Props = {

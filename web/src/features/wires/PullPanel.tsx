@@ -1,7 +1,8 @@
 // The pull: where to break the run, and what it takes from either end.
-import { usePlanner } from "@/features/planner/PlannerContext";
+
 import type { Plan } from "@/model/document";
 import { setPull, typedNumber, type Wires } from "@/model/wires";
+import { usePlanner } from "@/state/PlannerContext";
 import { Select } from "@/ui/Select";
 import { FillFindings } from "./FillFindings";
 import { NumberWord } from "./NumberWord";

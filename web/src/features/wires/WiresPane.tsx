@@ -1,13 +1,13 @@
 // The wire of a run: what goes in, whether it does by the run's own length and bends, and the pull.
 
 import { useCatalogue } from "@/api/queries";
-import { problemAt } from "@/features/check/useCheck";
-import { useOfJob, usePlanner, usePlanState } from "@/features/planner/PlannerContext";
+import { partColours } from "@/drawing/colours";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { takeSize } from "@/model/conduit";
 import { setWires, startWires, type Wires } from "@/model/wires";
+import { useOfJob, usePlanner, usePlanState } from "@/state/PlannerContext";
+import { problemAt } from "@/state/useCheck";
 import { Button } from "@/ui/Button";
-import { partColours } from "./colours";
 import { FillPicture } from "./FillPicture";
 import { FillDetails, FillVerdict } from "./FillVerdict";
 import { PullPanel } from "./PullPanel";

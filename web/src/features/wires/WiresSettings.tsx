@@ -1,7 +1,7 @@
 // By which rule, what to keep free, and how far a run may bend: in a sentence.
 import { useCatalogue } from "@/api/queries";
-import { usePlanner, usePlanState } from "@/features/planner/PlannerContext";
 import { setWires, typedNumber, type Wires } from "@/model/wires";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { Select } from "@/ui/Select";
 import { Tick } from "@/ui/Tick";

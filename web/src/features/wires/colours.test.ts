@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
+import { partColours } from "@/drawing/colours";
 import type { Part } from "@/model/wires";
-import { partColours } from "./colours";
 
 function part(name: string, diameter: number | null, role: string): Part {
   return {

@@ -3,8 +3,8 @@ import { useCatalogue } from "@/api/queries";
 import { setAtPath } from "@/model/commands";
 import { takeSize } from "@/model/conduit";
 import type { Finding } from "@/model/document";
+import { usePlanner } from "@/state/PlannerContext";
 import { FindingRow, FixButton } from "@/ui/FindingRow";
-import { usePlanner } from "./PlannerContext";
 
 export function Findings({ findings }: { findings: readonly Finding[] }) {
   return findings.map((finding) => (

@@ -3,7 +3,7 @@ import { createContext, useContext } from "react";
 import { useStore } from "zustand";
 import type { RunDocument } from "@/model/document";
 import type { PlannerState, PlannerStore } from "@/model/store";
-import type { PlanState } from "./usePlan";
+import type { PlanState } from "@/state/usePlan";
 
 export const StoreContext = createContext<PlannerStore | null>(null);
 export type OfJob = { readonly id: number; readonly name: string; readonly rules: "us" | "uk" };

@@ -2,9 +2,9 @@
 // what is wrong with it.
 import { type ChangeEvent, type KeyboardEvent, useRef } from "react";
 import { asText } from "@/model/document";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { classes } from "@/ui/classes";
 import { Select } from "@/ui/Select";
-import { usePlanner, usePlanState } from "./PlannerContext";
 
 type FieldProps = {
   /** Where the field is in the document: `walk[1].rise`. */
