@@ -48,3 +48,16 @@ it("leaves another refusal as it is", async () => {
   expect(await (await send(put())).json()).toEqual({ code: "refused" });
   expect(sent).toHaveLength(1);
 });
+
+it("sends what was under way while the person signed in again once more, and only that", async () => {
+  const signedOut = () => new Response("", { status: 401 });
+  answers = [signedOut(), new Response("ok")];
+  const underWay = send(put());
+  rememberSession({ member: wren, csrf: "new" });
+  expect((await underWay).status).toBe(200);
+  expect(sent[1]?.headers.get("X-CSRFToken")).toBe("new");
+  expect(await sent[1]?.text()).toBe("typed");
+  answers = [signedOut()];
+  expect((await send(put())).status).toBe(401);
+  expect(sent).toHaveLength(3);
+});

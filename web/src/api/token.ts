@@ -5,11 +5,14 @@ type Session = components["schemas"]["Session"];
 
 let token = "";
 let member = "";
+/** How often this page was signed in. */
+let signedIn = 0;
 
 /** Whose page this is from now on. */
 export function rememberSession(session: Session): void {
   token = session.csrf;
   member = session.member?.username ?? "";
+  signedIn += 1;
 }
 
 /** Another token for the same page: signing in, also in another tab, makes the old one void. */
@@ -20,11 +23,16 @@ export async function refreshToken(): Promise<void> {
 
 /**
  * Sends a request as this page's. Where another tab has made its token void it is sent once more with
- * a fresh one; where someone else has signed in there, the server answers it as signed out.
+ * a fresh one; where someone else has signed in there, the server answers it as signed out. What was
+ * under way while the person signed in again, and was answered as signed out, is sent once more too.
  */
 export async function send(request: Request): Promise<Response> {
   const again = request.clone();
+  const before = signedIn;
   const response = await fetch(marked(request));
+  if (response.status === 401 && before !== signedIn) {
+    return fetch(marked(again));
+  }
   if (response.status !== 403 || !(await saysStale(response.clone()))) {
     return response;
   }
