@@ -10,6 +10,7 @@ from pathlib import Path
 from string import Formatter
 
 import yarrow
+from yarrow.documents.written_finding import written
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
 from yarrow.wording.phrase import Phrase, Quantity, count
@@ -124,6 +125,15 @@ class Sentences(unittest.TestCase):
         still = Finding(FindingCode.KICK_NOT_LAST, still=Phrase("printed-marks-can-be-made"))
         self.assertEqual((bad.level, still.level), ("error", "warning"))
         self.assertEqual(still.text.removeprefix(bad.text + " ")[:17], "The printed marks")
+
+    def test_its_figures_are_written_as_data_whatever_can_be_done(self) -> None:
+        off = Quantity(0.5, "in", "1/2 in")
+        values = {"mark": count(2), "off": off}
+        still = Phrase("printed-marks-can-be-made")
+        mark = Finding(FindingCode.MARK_OFF_PIPE, values, variant="end", still=still)
+        answer = written(mark, EN_GB)
+        self.assertEqual((answer.level, answer.values), ("warning", values))
+        self.assertTrue(answer.text.startswith("Mark 2 would lie 1/2 in off the end of the pipe"))
 
     def test_a_remedy_says_what_it_does(self) -> None:
         remedy = Remedy(Phrase("move-to", {"place": "33 1/2"}), "walk[0].at", "33 1/2")

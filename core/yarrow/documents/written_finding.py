@@ -45,7 +45,7 @@ def written(finding: Finding, wording: Wording) -> WrittenFinding:
         finding.level,
         finding.code,
         finding.said(wording),
-        {name: _figures(value, wording) for name, value in finding.phrase.values.items()},
+        {name: _figures(value, wording) for name, value in finding.values.items()},
         finding.feature,
         finding.path,
         finding.bends,
