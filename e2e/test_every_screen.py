@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from pathlib import Path
+from typing import Any
 from urllib.parse import urlsplit
 
 from e2e.browser import PHONE
@@ -14,19 +15,28 @@ AXE = Path(__file__).resolve().parent.parent / "web" / "node_modules" / "axe-cor
 class EveryScreen(PageTest):
     on_a_phone = False
 
-    def check(self, screen: str) -> None:
-        browser = self.browser
-        if not browser.driver.execute_script("return 'axe' in window"):
-            browser.driver.execute_script(AXE.read_text())
-        result = browser.driver.execute_async_script(
+    def readable(self, screen: str, options: dict[str, Any]) -> None:
+        result = self.browser.driver.execute_async_script(
             "axe.run(document, arguments[0]).then(arguments[1])",
-            {"resultTypes": ["violations"], "preload": False},
+            {"resultTypes": ["violations"], "preload": False, **options},
         )
         found = [
             f"{v['id']}: {v['help']}: {[n['html'][:120] for n in v['nodes'][:3]]}"
             for v in result["violations"]
         ]
         self.assertEqual(found, [], screen)
+
+    def check(self, screen: str) -> None:
+        browser = self.browser
+        if not browser.driver.execute_script("return 'axe' in window"):
+            browser.driver.execute_script(AXE.read_text())
+        self.readable(screen, {})
+        if not self.on_a_phone:
+            browser.theme("dark")
+            browser.see("[data-theme=dark]")
+            self.readable(f"{screen}, in the dark", {"runOnly": ["color-contrast"]})
+            browser.theme("light")
+            browser.see("[data-theme=light]")
         self.assertEqual(browser.complaints(), [], screen)
         said = browser.ask("return document.body.innerText")
         self.assertNotIn("\\u", said, f"{screen} shows a character by its code")
@@ -135,10 +145,8 @@ class EveryScreen(PageTest):
         browser.see_text("least air", "[data-sheet]")
         self.check("sheet")
 
-    # Two tours for four cases: the colours of a phone are those of a desk.
-    def test_at_a_desk_by_day(self) -> None:
+    def test_at_a_desk(self) -> None:
         self.tour()
-        self.browser.see("[data-theme=light]")
 
     def test_on_a_phone_in_the_dark(self) -> None:
         self.browser.resize(PHONE)

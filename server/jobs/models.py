@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from typing import Literal
 from uuid import uuid4
 
 from django.db import models
@@ -12,6 +11,7 @@ from versions.models import DocumentRevision, VersionedDocument
 from yarrow.documents.run_file import read_run
 from yarrow.documents.site_box_file import read_site_box
 from yarrow.measure.units import Unit
+from yarrow.wording.wording import Country, Wording, wording_of
 
 
 class Job(models.Model):
@@ -36,9 +36,14 @@ class Job(models.Model):
         return "mm" if self.units == "mm" else "in"
 
     @property
-    def rulebook(self) -> Literal["us", "uk"]:
+    def rulebook(self) -> Country:
         """Whose rules hold there."""
         return "uk" if self.rules == "uk" else "us"
+
+    @property
+    def wording(self) -> Wording:
+        """The words of the country that it is in."""
+        return wording_of(self.rulebook, self.unit)
 
 
 def new_key() -> str:

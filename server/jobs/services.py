@@ -33,7 +33,6 @@ from yarrow.documents.site_box_file import box_key, ends_named, site_box_documen
 from yarrow.documents.writing import plain
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import plan_run
-from yarrow.wording.wording import wording_of
 
 UNNAMED = "Unnamed run"
 
@@ -314,6 +313,9 @@ def check_box(job: Job, document: dict[str, Any]) -> dict[str, Any]:
     Raises: DocumentError.
     """
     key = box_key(str(document.get("name", "")))
-    met = runs_by_box(job).get(key, Met())
-    result = site_box_document(document, met.runs, met.keys)
-    return plain(result, wording_of(job.rulebook, job.unit))
+    return box_answer(job, document, runs_by_box(job).get(key, Met()))
+
+
+def box_answer(job: Job, document: dict[str, Any], met: Met) -> dict[str, Any]:
+    """The same where the runs that meet there are known."""
+    return plain(site_box_document(document, met.runs, met.keys), job.wording)

@@ -16,9 +16,9 @@ from yarrow.bends.turn import Turn
 
 Line = Offset | Saddle3 | Saddle4 | Turn | Kick | BoxOffset | Straight | End
 
-Said = Offset | Saddle3 | Saddle4 | Turn | Kick | BoxOffset | End
+DocumentLine = Offset | Saddle3 | Saddle4 | Turn | Kick | BoxOffset | End
 """Kinds that stand in a document."""
 
-KINDS: dict[str, type[Said]] = {
+KINDS: dict[str, type[DocumentLine]] = {
     kind.document.kind: kind for kind in (Offset, Saddle3, Saddle4, Turn, Kick, BoxOffset, End)
 }

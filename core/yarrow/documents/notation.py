@@ -98,10 +98,8 @@ def typed_line(text: str, unit: Unit) -> TypedLine:
         return TypedLine(None, expected, _first_words(words[0] if words else "", forms))
     document, form = found
     fields, trouble = _fields(document.kind, form, words[1:])
-    line: dict[str, Any] = {"kind": document.kind, **form.given, **fields}
-    line["kind"] = next(
-        (kind for name, kind in form.with_field.items() if name in line), document.kind
-    )
+    others = (kind for name, kind in form.with_field.items() if name in fields)
+    line: dict[str, Any] = {"kind": next(others, document.kind), **form.given, **fields}
     side = document.field("toward")
     if side and side.default:
         line.setdefault("toward", side.default)

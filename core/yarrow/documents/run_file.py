@@ -12,7 +12,7 @@ from yarrow.benders.calibration import TestBend, calibrate
 from yarrow.benders.catalogued import catalogued, fit_for, typical
 from yarrow.benders.springback import Springback, springback
 from yarrow.bends.offset import Offset
-from yarrow.bends.registry import KINDS, Line
+from yarrow.bends.registry import KINDS, DocumentLine, Line
 from yarrow.catalog.tables import (
     Conduit,
     Stance,
@@ -33,7 +33,7 @@ from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.tape import Reading
 from yarrow.measure.units import Unit, convert, other_unit
 from yarrow.obstacles.free_offset import FreeOffset
-from yarrow.obstacles.registry import OBSTACLES, Met
+from yarrow.obstacles.registry import OBSTACLES, DocumentObstacle, Met
 from yarrow.runs.run import (
     Built,
     BuiltBend,
@@ -344,15 +344,19 @@ def _check_open(said: list[Line | Met], meet: Vector | None) -> None:
         raise DocumentError("walk", f"at most {MOST_LOOSE} loose numbers")
 
 
+def _class_of(kind: str) -> type[DocumentLine | DocumentObstacle]:
+    return KINDS[kind] if kind in KINDS else OBSTACLES[kind]
+
+
 @cache
 def _alike(kind: str) -> tuple[tuple[str, str], ...]:
-    return (KINDS[kind] if kind in KINDS else OBSTACLES[kind]).document.alike
+    return _class_of(kind).document.alike
 
 
 def _line_type(kind: str, fields: dict[str, Any]) -> type[Line | Met]:
     """What a line becomes; an offset without an angle of its own is left to be chosen."""
     if kind != "offset":
-        return KINDS[kind] if kind in KINDS else OBSTACLES[kind]
+        return _class_of(kind)
     if fields["angle"] != "choose" and "within" not in fields:
         return Offset
     fields.pop("angle")

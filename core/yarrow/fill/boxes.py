@@ -259,8 +259,8 @@ def _too_small(
         return []
     smallest = Phrase("smallest-box", {"box": instead[0].name}) if instead else Phrase("no-box")
     values: dict[str, Value] = {
-        "needed": Quantity(float(needed), "in3", f"{trimmed_up(float(needed), 2)} in³"),
-        "there": Quantity(float(volume), "in3", trimmed_down(float(volume), 2)),
+        "needed": Quantity(float(needed), "in^3", f"{trimmed_up(float(needed), 2)} in³"),
+        "there": Quantity(float(volume), "in^3", trimmed_down(float(volume), 2)),
         "instead": smallest,
     }
     return [Finding(FindingCode.BOX_TOO_SMALL, values, path="box", source=rule.written)]
@@ -283,4 +283,4 @@ def _body_findings(box: Box) -> list[Finding]:
 
 
 def _section(area: Fraction) -> Quantity:
-    return Quantity(float(area), "in2", f"{trimmed(float(area), 3)} in²")
+    return Quantity(float(area), "in^2", f"{trimmed(float(area), 3)} in²")

@@ -40,6 +40,8 @@ class Section:
 class Obstacle(OnSite, Protocol):
     """Something that a tape meets."""
 
+    is_met: ClassVar[Literal[True]]
+
     @property
     def pick(self) -> str:
         """The chosen answer: ``saddle3 45``; empty where Yarrow chooses."""

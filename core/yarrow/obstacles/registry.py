@@ -12,6 +12,9 @@ from yarrow.obstacles.wall import Wall
 
 Met = RoundThing | BlockThing | Ledge | Wall | Hole | Box | FreeOffset
 
-OBSTACLES: dict[str, type[RoundThing | BlockThing | Ledge | Wall | Hole | Box]] = {
+DocumentObstacle = RoundThing | BlockThing | Ledge | Wall | Hole | Box
+"""Kinds that stand in a document by a name of their own."""
+
+OBSTACLES: dict[str, type[DocumentObstacle]] = {
     kind.document.kind: kind for kind in (RoundThing, BlockThing, Ledge, Wall, Hole, Box)
 }

@@ -9,12 +9,14 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
 from yarrow.geometry.closest import Near, closest
 from yarrow.geometry.vectors import Vector, along, cross, length, subtract
-from yarrow.racks.lines import Line, line_name, outside
+from yarrow.racks.lines import Line, outside
 from yarrow.racks.rack_plan import Gap, RackPipe
 from yarrow.role import Role
+from yarrow.runs.findings.draft import labelled_line
 from yarrow.runs.run import Rack, Run
 from yarrow.runs.words import Words
 from yarrow.wording.phrase import Phrase, count
+from yarrow.wording.wording import EN_US
 
 _HAIR = 1e-6
 
@@ -40,7 +42,8 @@ def gap_between(
     off = _legs_off(one, other)
     at = "the legs, as spaced"
     if near.distance < centres - _HAIR:
-        at = line_name(setup, line.owners[max(near.corner, 1) - 1][0])
+        feature = line.owners[max(near.corner, 1) - 1][0]
+        at = EN_US.text(labelled_line(setup, feature))
     return Gap(
         pipe=one.pipe,
         centres=centres,

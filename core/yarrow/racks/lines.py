@@ -16,6 +16,7 @@ from yarrow.geometry.pipe import PipeBend, develop, fold
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import convert
 from yarrow.role import Role
+from yarrow.runs.findings.draft import labelled_line
 from yarrow.runs.layout import Layout
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import Asked, plan_asked
@@ -177,7 +178,7 @@ def no_leg(line: Line, words: Words) -> Finding:
     leg = line.problem.index if line.problem else 0
     values: dict[str, Value] = {
         "pipe": count(line.pipe + 1),
-        "line": line_name(line.run, line.owners[leg][0]),
+        "line": labelled_line(line.run, line.owners[leg][0]),
         "offset": words.measured(line.offset),
         "frees": FREES,
     }
@@ -186,9 +187,3 @@ def no_leg(line: Line, words: Words) -> Finding:
 
 FREES = Phrase("rack-frees")
 """What frees a pipe that lies too far in."""
-
-
-def line_name(setup: Run, feature: int) -> str:
-    """A line of the first pipe's walk, with its label where it has one."""
-    label = setup.walk[feature].label if feature < len(setup.walk) else ""
-    return f"line {feature + 1} ({label})" if label else f"line {feature + 1}"

@@ -155,7 +155,7 @@ def _detail(job: Job, name: str, box: SiteBox | None) -> JobBoxDetail:
             "job_id": job.id,
             "job_name": job.name,
             "document": document,
-            "result": services.check_box(job, document),
+            "result": services.box_answer(job, document, met),
             "run_ids": dict(zip(met.keys, met.ids, strict=True)),
         }
     )

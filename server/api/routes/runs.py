@@ -42,7 +42,6 @@ from yarrow.documents.run_file import read_run
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.handle import handle_run
 from yarrow.runs.planner import plan_run
-from yarrow.wording.wording import wording_of
 
 router = Router(tags=["runs"])
 
@@ -209,8 +208,7 @@ def _sheet(run: Run, paper: Paper, what: What) -> Drawing:
     survey = read_run(run.document)
     plan = plan_run(survey)
     saved = f"version {run.version}, saved {run.updated_at:%d %b %Y} by {run.updated_by.shown_name}"
-    wording = wording_of(run.job.rulebook, run.job.unit)
-    heading = Heading(run.job.name, run.name, saved, wording)
+    heading = Heading(run.job.name, run.name, saved, run.job.wording)
     if what == "wires":
         return compose_wires_sheet(plan, heading, PAPERS[paper])
     if what == "rack":

@@ -12,8 +12,12 @@ export const block: KindSpec<"block"> = {
   floats: [],
   name: "Which duct or beam?",
   sentence: [
-    ...(["Something square, ", { length: "width", label: "Width" }, " wide, "] as const),
-    ...([{ length: "height", label: "Height" }, " high, from ", AT] as const),
+    "Something square, ",
+    { length: "width", label: "Width" },
+    " wide, ",
+    { length: "height", label: "Height" },
+    " high, from ",
+    AT,
   ],
   quiet: [["pass it ", { side: "out" }, " with ", AIR, " air", FROM]],
 };

@@ -12,8 +12,11 @@ export const box: KindSpec<"box"> = {
   floats: [],
   name: "Which box?",
   sentence: [
-    ...(["The ", { value: "where" }, " box has its knockout "] as const),
-    ...([{ length: "knockout", label: "Knockout off the wall" }, " off the wall"] as const),
+    "The ",
+    { value: "where" },
+    " box has its knockout ",
+    { length: "knockout", label: "Knockout off the wall" },
+    " off the wall",
   ],
   quiet: [[MARGIN, " of straight for the connector"]],
 };

@@ -10,11 +10,7 @@ export const end: KindSpec<"end"> = {
   endsLeg: false,
   floats: ["at"],
   name: "Which box?",
-  sentence: [
-    "End at a ",
-    { fitting: "fitting", label: "Fitting at the end" },
-    ...([" at ", AT] as const),
-  ],
+  sentence: ["End at a ", { fitting: "fitting", label: "Fitting at the end" }, " at ", AT],
   quiet: [
     [
       "pipe beyond its face ",

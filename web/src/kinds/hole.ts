@@ -12,8 +12,12 @@ export const hole: KindSpec<"hole"> = {
   floats: [],
   name: "Which hole?",
   sentence: [
-    ...(["A hole at ", AT, ", its middle "] as const),
-    ...([{ length: "depth", label: "Depth" }, " ", { side: "out" }] as const),
+    "A hole at ",
+    AT,
+    ", its middle ",
+    { length: "depth", label: "Depth" },
+    " ",
+    { side: "out" },
   ],
   quiet: [["off the line of the pipe", FROM]],
 };

@@ -16,8 +16,18 @@ import { turn } from "./turn";
 import { wall } from "./wall";
 
 const SPECS: { [K in LineKind]: KindSpec<K> } = {
-  ...{ wall, round, block, ledge, hole, box },
-  ...{ offset, turn, saddle3, saddle4, kick, box_offset: boxOffset },
+  wall,
+  round,
+  block,
+  ledge,
+  hole,
+  box,
+  offset,
+  turn,
+  saddle3,
+  saddle4,
+  kick,
+  box_offset: boxOffset,
   end,
 };
 

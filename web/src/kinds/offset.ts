@@ -12,8 +12,14 @@ export const offset: KindSpec<"offset"> = {
   floats: ["at", "rise"],
   name: "What is in the way?",
   sentence: [
-    ...(["Step ", { side: "left" }, " by ", RISE, ", "] as const),
-    ...([{ word: "of", label: "Held", words: HOLD, usual: "full" }, " ", AT] as const),
+    "Step ",
+    { side: "left" },
+    " by ",
+    RISE,
+    ", ",
+    { word: "of", label: "Held", words: HOLD, usual: "full" },
+    " ",
+    AT,
   ],
   quiet: [["offset ", { own: "offset-angle" }, FROM]],
 };

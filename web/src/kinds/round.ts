@@ -12,13 +12,21 @@ export const round: KindSpec<"round"> = {
   floats: [],
   name: "Which pipe or cable?",
   sentence: [
-    ...(["Something round, ", { length: "across", label: "Across" }] as const),
-    ...([" across, its middle at ", AT] as const),
+    "Something round, ",
+    { length: "across", label: "Across" },
+    " across, its middle at ",
+    AT,
   ],
   quiet: [
     [
-      ...(["pass it ", { side: "out" }, " with ", AIR, " air; stands "] as const),
-      ...([{ length: "height", label: "Height", placeholder: "as much" }, " high", FROM] as const),
+      "pass it ",
+      { side: "out" },
+      " with ",
+      AIR,
+      " air; stands ",
+      { length: "height", label: "Height", placeholder: "as much" },
+      " high",
+      FROM,
     ],
   ],
 };

@@ -12,8 +12,14 @@ export const saddle4: KindSpec<"saddle4"> = {
   floats: ["at", "width", "rise"],
   name: "What is to be crossed?",
   sentence: [
-    ...(["Over ", RISE, " high, ", { length: "width", label: "Width" }, " wide, from "] as const),
-    ...([AT, ", going ", { side: "left" }] as const),
+    "Over ",
+    RISE,
+    " high, ",
+    { length: "width", label: "Width" },
+    " wide, from ",
+    AT,
+    ", going ",
+    { side: "left" },
   ],
   quiet: [["4-bend saddle at ", { angle: 30 }, ", ", NO_AIR, " air", FROM]],
 };

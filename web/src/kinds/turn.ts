@@ -12,7 +12,11 @@ export const turn: KindSpec<"turn"> = {
   floats: ["at", "angle"],
   name: "Which face or corner?",
   sentence: [
-    ...(["Turn ", { side: "left" }, " at ", AT, " to its "] as const),
+    "Turn ",
+    { side: "left" },
+    " at ",
+    AT,
+    " to its ",
     { word: "of", label: "Measured to", words: DATUM, usual: "back" },
   ],
   quiet: [["bend of ", { angle: 90 }, FROM]],

@@ -128,10 +128,15 @@ def move(run: Run, words: Words, feature: int, by: float) -> Remedy | None:
 
 def line_phrase(run: Run, feature: int) -> Phrase:
     """``line 2 (ledge)``: as it is numbered on the page, with its label where it has one."""
+    if not run.walk and not run.corners:
+        return Phrase("corner", {"number": count(feature + 1)})
+    return labelled_line(run, feature)
+
+
+def labelled_line(run: Run, feature: int) -> Phrase:
+    """A line by its number, with its label where the walk has one for it."""
     number = count(feature + 1)
-    if not run.walk:
-        return Phrase("line" if run.corners else "corner", {"number": number})
-    label = run.walk[feature].label
+    label = run.walk[feature].label if feature < len(run.walk) else ""
     if label:
         return Phrase("line/labelled", {"number": number, "label": label})
     return Phrase("line", {"number": number})

@@ -2,7 +2,7 @@
 import { type ComponentType, memo } from "react";
 import type { OwnPart, Part } from "@/kinds/kindSpec";
 import { KINDS } from "@/kinds/kinds";
-import { Angle, Fitting, From, Length, Name, type OfLine, Side, Word } from "./lineFields";
+import { Angle, EndFitting, From, Length, Name, type OfLine, Side, Word } from "./lineFields";
 import { EndBox, FixedEnd, OffsetAngle } from "./ownParts";
 import { SENTENCE, SUB } from "./sentenceClasses";
 
@@ -45,7 +45,7 @@ function OnePart({ part, ...of }: Props & { part: Part }) {
     return <Word {...of} {...rest} field={word} />;
   }
   if ("fitting" in part) {
-    return <Fitting {...of} field={part.fitting} label={part.label} />;
+    return <EndFitting {...of} field={part.fitting} label={part.label} />;
   }
   if ("side" in part) {
     return <Side {...of} usual={part.side} />;

@@ -79,7 +79,7 @@ export function Word<T extends string>({
 }
 
 /** What the pipe goes into at its end. */
-export function Fitting({ field, label, ...of }: OfLine & { field: string; label: string }) {
+export function EndFitting({ field, label, ...of }: OfLine & { field: string; label: string }) {
   const { value, set } = useField(of, field);
   return <FittingField label={label} value={String(value ?? "open")} onChange={set} />;
 }
