@@ -5,7 +5,7 @@ from __future__ import annotations
 from exports.drawing import AMBER, FAINT, SOFT, Drawing
 from exports.layout import Room
 from yarrow.runs.plan import Plan
-from yarrow.runs.words import degrees
+from yarrow.wording.lengths import degrees
 
 _COLUMNS = (
     ("", 0.0),

@@ -16,7 +16,7 @@ from exports.page import (
 from yarrow.geometry.frame import Side
 from yarrow.racks.rack_plan import RackPipe, RackPlan
 from yarrow.runs.plan import Mark, Plan
-from yarrow.runs.words import degrees
+from yarrow.wording.lengths import degrees
 
 _CORNERS = {"same": "on one shoe", "concentric": "about one centre"}
 _COLUMNS = (0.0, 9.0, 44.0, 58.0)

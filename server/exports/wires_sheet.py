@@ -17,7 +17,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.runs.plan import Plan
 from yarrow.runs.wires import PlannedPull, PlannedWires
-from yarrow.runs.words import degrees
+from yarrow.wording.lengths import degrees
 from yarrow.wording.phrase import Phrase, Quantity, Value, count
 
 _TEXT = 3.3

@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import ClassVar, Literal
+from typing import ClassVar
 
+from yarrow.bends.feature import Move, OnItsLeg
 from yarrow.bends.in_document import AT, CARRIED, FROM, LABEL, RISE, TOWARD, InDocument, Said
-from yarrow.bends.leg import ByRule, Datum, Following, Laid, Leg, Pipe, Read, Rule
+from yarrow.bends.leg import ByRule, Datum, Laid, Leg, Pipe, Read, Rule
 from yarrow.bends.offset import Offset
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.frame import Side
@@ -15,7 +16,7 @@ from yarrow.geometry.vectors import Vector
 
 
 @dataclass(frozen=True, slots=True)
-class Dogleg:
+class Dogleg(OnItsLeg):
     """``at`` is the middle of the step."""
 
     at: Fraction
@@ -25,13 +26,22 @@ class Dogleg:
     loose: tuple[str, ...] = ()
     label: str = ""
 
-    is_met: ClassVar[Literal[False]] = False
     document: ClassVar[InDocument] = InDocument(
         "dogleg",
         (AT, FROM, RISE, TOWARD, LABEL),
         loose=("at", "rise"),
         said=(Said(("dogleg",), "a step at 45°", "rise", ("rise", "at"), given=CARRIED),),
     )
+
+    @property
+    def own_angle(self) -> float | None:
+        """It is always 45°."""
+        return None
+
+    @property
+    def move(self) -> Move | None:
+        """By its rise."""
+        return self._step().move
 
     def _step(self) -> Offset:
         return Offset(
@@ -58,8 +68,4 @@ class Dogleg:
 
     def site_object(self, spot: Spot) -> SiteObject | None:
         """Not known."""
-        return None
-
-    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
-        """The leg goes on."""
         return None

@@ -24,10 +24,10 @@ from yarrow.documents.catalogue import catalogue
 from yarrow.documents.run_file import read_run
 from yarrow.documents.writing import plan_text
 from yarrow.runs.planner import plan_run
-from yarrow.runs.words import Words, degrees
+from yarrow.wording.lengths import LengthFormatter, degrees
 
-INCHES = Words("in", Fraction(1, 16))
-METRIC = Words("mm", Fraction(1))
+INCHES = LengthFormatter("in", Fraction(1, 16))
+METRIC = LengthFormatter("mm", Fraction(1))
 
 
 class Sentences(unittest.TestCase):

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar, Literal
 
+from yarrow.bends.feature import Move, OnItsLeg
 from yarrow.bends.in_document import (
     LABEL,
     RISE,
@@ -17,7 +18,7 @@ from yarrow.bends.in_document import (
     angle_of,
     margin_of,
 )
-from yarrow.bends.leg import ByRule, Corner, Following, Laid, Leg, Pipe, Read, RiseFrom, Rule
+from yarrow.bends.leg import ByRule, Corner, Laid, Leg, Pipe, Read, RiseFrom, Rule
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
@@ -26,7 +27,7 @@ from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
-class BoxOffset:
+class BoxOffset(OnItsLeg):
     """A line of the walk at its start or its end: ``margin`` of straight pipe is left for the
     connector between the pipe's end and the arc that is nearer to it."""
 
@@ -39,7 +40,6 @@ class BoxOffset:
     loose: tuple[str, ...] = ()
     label: str = ""
 
-    is_met: ClassVar[Literal[False]] = False
     document: ClassVar[InDocument] = InDocument(
         "box_offset",
         (
@@ -56,6 +56,18 @@ class BoxOffset:
         ),
         loose=("rise", "angle"),
     )
+
+    place_field: ClassVar[Literal["at", "margin"]] = "margin"
+
+    @property
+    def own_angle(self) -> float | None:
+        """That of its bends."""
+        return self.angle
+
+    @property
+    def move(self) -> Move | None:
+        """By its rise."""
+        return Move(self.rise, self.toward, self.rise_from)
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """An offset whose arc begins (at the end: ends) ``margin`` from the pipe's end.
@@ -85,10 +97,6 @@ class BoxOffset:
 
     def site_object(self, spot: Spot) -> SiteObject | None:
         """Its box is drawn by the run, at both ends alike."""
-        return None
-
-    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
-        """The leg goes on."""
         return None
 
     def read_back(

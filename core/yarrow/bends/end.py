@@ -4,17 +4,18 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import ClassVar, Literal
+from typing import ClassVar
 
+from yarrow.bends.feature import Move, OnItsLeg
 from yarrow.bends.in_document import AT, FROM, LABEL, Field, InDocument, Said
-from yarrow.bends.leg import ByRule, Corner, Datum, Following, Laid, Leg, Pipe, Read, Rule
+from yarrow.bends.leg import ByRule, Corner, Datum, Following, Laid, Leg, Pipe, PipeEnd, Read, Rule
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.vectors import Vector, along, dot, length, subtract
 from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
-class End:
+class End(OnItsLeg):
     """The last line of a walk; ``allowance`` is resolved: pipe beyond the face (< 0: short)."""
 
     at: Fraction
@@ -25,7 +26,7 @@ class End:
     box: str = ""
     label: str = ""
 
-    is_met: ClassVar[Literal[False]] = False
+    toward: ClassVar[None] = None
     document: ClassVar[InDocument] = InDocument(
         "end",
         (
@@ -59,6 +60,22 @@ class End:
             Said(("hub",), "the hub that it ends in", "at", ("at",), given={"fitting": "hub"}),
         ),
     )
+
+    @property
+    def own_angle(self) -> float | None:
+        """It has no bend."""
+        return None
+
+    @property
+    def move(self) -> Move | None:
+        """It ends on its line."""
+        return None
+
+    def ends_run(self) -> PipeEnd | None:
+        """At its face."""
+        return PipeEnd(
+            float(self.at), self.measured_from, float(self.allowance), self.fitting, self.label
+        )
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """One vertex, the end of the pipe: the face and, along the pipe, the allowance beyond it. A

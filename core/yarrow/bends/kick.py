@@ -5,8 +5,9 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass, replace
 from fractions import Fraction
-from typing import ClassVar, Literal
+from typing import ClassVar
 
+from yarrow.bends.feature import Move, OnItsLeg
 from yarrow.bends.in_document import (
     AT,
     CARRIED,
@@ -18,7 +19,7 @@ from yarrow.bends.in_document import (
     InDocument,
     Said,
 )
-from yarrow.bends.leg import ByRule, Corner, Datum, Following, Laid, Leg, Pipe, Read, RiseFrom, Rule
+from yarrow.bends.leg import ByRule, Corner, Datum, Laid, Leg, Pipe, Read, RiseFrom, Rule
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
@@ -26,7 +27,7 @@ from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
-class Kick:
+class Kick(OnItsLeg):
     """A line of the walk: from ``at`` on the pipe leans over, by ``rise`` at the next turn or end.
 
     Its angle is not given: it follows from the two places. The turn after it still faces its
@@ -41,13 +42,22 @@ class Kick:
     loose: tuple[str, ...] = ()
     label: str = ""
 
-    is_met: ClassVar[Literal[False]] = False
     document: ClassVar[InDocument] = InDocument(
         "kick",
         (AT, FROM, RISE, TOWARD, RISE_FROM, LABEL),
         loose=("at", "rise"),
         said=(Said(("kick",), "a kick, by its rise", "rise", ("rise", "at"), given=CARRIED),),
     )
+
+    @property
+    def own_angle(self) -> float | None:
+        """It has one bend."""
+        return None
+
+    @property
+    def move(self) -> Move | None:
+        """By its rise."""
+        return Move(self.rise, self.toward, self.rise_from)
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """One vertex on the line; what comes after it is displaced. Source: docs/geometry.md."""
@@ -71,10 +81,6 @@ class Kick:
 
     def site_object(self, spot: Spot) -> SiteObject | None:
         """What it leans over to was not measured."""
-        return None
-
-    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
-        """The leg goes on."""
         return None
 
     def read_back(
@@ -123,8 +129,12 @@ class KickThrough(Kick):
             passes = pipe.radius - math.sqrt(pipe.radius**2 - max(into_arc, 0.0) ** 2)
         return (Read("depth", float(self.depth), passes),)
 
-    def least_depth(self, pipe: Pipe) -> float:
-        """R (1 − cos θ): less deep, and the hole's face lies within the arc, where the pipe has not
-        come over to the slope yet. Source: docs/geometry.md, a hole by a kick."""
+    def lay(self, leg: Leg, pipe: Pipe) -> Laid:
+        """As a kick. Less deep than R (1 − cos θ) the hole's face lies within the arc, where the
+        pipe has not come over to the slope yet.
+
+        Source: docs/geometry.md, a hole by a kick.
+        """
         angle = math.atan2(self.depth, self.hole - self.at)
-        return pipe.radius * (1 - math.cos(angle))
+        short = pipe.radius * (1 - math.cos(angle)) - float(self.depth)
+        return replace(Kick.lay(self, leg, pipe), too_shallow=max(short, 0.0))

@@ -19,11 +19,13 @@ RiseFrom = Literal["surface", "pipe"]
 
 @dataclass(frozen=True, slots=True)
 class PipeEnd:
-    """Where the walk ends on its last leg: the face, and the pipe beyond it."""
+    """Where the walk ends on its last leg: the face, the pipe beyond it, and what it goes into."""
 
     at: float
     measured_from: Datum
     allowance: float
+    fitting: str
+    label: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -149,7 +151,9 @@ class Corner:
 @dataclass(frozen=True, slots=True)
 class Laid:
     """A feature on its leg: its corners, the stretch of the leg that their vertices take up, the
-    leg that it leaves behind, and where its datum and its own number lie (for dimension lines)."""
+    leg that it leaves behind, and where its datum and its own number lie (for dimension lines).
+    ``too_shallow`` is by how much a hole that it goes through would have to be deeper for its arc
+    to be over at the face."""
 
     corners: tuple[Corner, ...]
     begins: float
@@ -157,6 +161,7 @@ class Laid:
     after: Leg
     hooked: Vector
     reached: Vector
+    too_shallow: float = 0.0
 
 
 @dataclass(frozen=True, slots=True)

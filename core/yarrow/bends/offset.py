@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar, Literal
 
+from yarrow.bends.feature import Move, OnItsLeg
 from yarrow.bends.in_document import (
     AT,
     CARRIED,
@@ -23,7 +24,6 @@ from yarrow.bends.leg import (
     ByRule,
     Corner,
     Datum,
-    Following,
     Laid,
     Leg,
     Pipe,
@@ -42,7 +42,7 @@ Hold = Literal["full", "begin", "centre"]
 
 
 @dataclass(frozen=True, slots=True)
-class Offset:
+class Offset(OnItsLeg):
     """A line of the walk. Lengths exact, in the document's unit; angle in degrees.
 
     ``of`` says what ``at`` is measured to: where the pipe is fully displaced and straight again
@@ -59,7 +59,6 @@ class Offset:
     loose: tuple[str, ...] = ()
     label: str = ""
 
-    is_met: ClassVar[Literal[False]] = False
     document: ClassVar[InDocument] = InDocument(
         "offset",
         (
@@ -98,6 +97,16 @@ class Offset:
             ),
         ),
     )
+
+    @property
+    def own_angle(self) -> float | None:
+        """That of its bends."""
+        return self.angle
+
+    @property
+    def move(self) -> Move | None:
+        """By its rise."""
+        return Move(self.rise, self.toward, self.rise_from)
 
     @property
     def air_left(self) -> Fraction:
@@ -140,10 +149,6 @@ class Offset:
         return spot.passed_over(
             "ledge", self.label, 0.0, extent, self.rise, self.toward, self.rise_from
         )
-
-    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
-        """The leg goes on."""
-        return None
 
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]

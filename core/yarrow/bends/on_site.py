@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import Literal, Protocol
+from typing import ClassVar, Literal, Protocol
 
 from yarrow.bends.leg import Datum, Following, Leg, Pipe, RiseFrom
 from yarrow.geometry.frame import Side
@@ -38,6 +38,14 @@ class SiteObject:
 
 class OnSite(Protocol):
     """A line of the walk, as it is drawn on its site."""
+
+    implied_fitting: ClassVar[str]
+    """The fitting that the run starts with where the walk begins with this line; empty where it is
+    the run's own."""
+
+    @property
+    def toward(self) -> Side | None:
+        """The side that the pipe goes to; None where it goes to none."""
 
     def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
         """Its own numbers, as dimension lines."""

@@ -5,8 +5,10 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import ClassVar, Literal
+from typing import ClassVar
 
+from yarrow.bends.clearing import lift_over_round
+from yarrow.bends.feature import Context, Move, OnItsLeg
 from yarrow.bends.in_document import (
     AT,
     CARRIED,
@@ -24,7 +26,6 @@ from yarrow.bends.leg import (
     ByRule,
     Corner,
     Datum,
-    Following,
     Laid,
     Leg,
     Pipe,
@@ -34,13 +35,18 @@ from yarrow.bends.leg import (
     RuleSpot,
 )
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, Remedy
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
 from yarrow.role import Role
+from yarrow.wording.phrase import Phrase, Value
+
+_HAIR = 1e-6
 
 
 @dataclass(frozen=True, slots=True)
-class Saddle3:
+class Saddle3(OnItsLeg):
     """A line of the walk: what stands in the way is ``rise`` high, with ``clearance`` of air above.
 
     ``at`` is the middle of it; ``angle`` the centre bend's, in degrees.
@@ -56,7 +62,6 @@ class Saddle3:
     loose: tuple[str, ...] = ()
     label: str = ""
 
-    is_met: ClassVar[Literal[False]] = False
     document: ClassVar[InDocument] = InDocument(
         "saddle3",
         (AT, FROM, RISE, NO_AIR, TOWARD, angle_of(45), RISE_FROM, LABEL),
@@ -74,6 +79,16 @@ class Saddle3:
             ),
         ),
     )
+
+    @property
+    def own_angle(self) -> float | None:
+        """That of its bends."""
+        return self.angle
+
+    @property
+    def move(self) -> Move | None:
+        """By its rise."""
+        return Move(self.rise, self.toward, self.rise_from, self.clearance)
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """Vertices at 0, at h + R (1/cos θ − 1), at 0, with θ half the centre angle.
@@ -113,10 +128,6 @@ class Saddle3:
             "round", self.label, -width / 2, width, self.rise, self.toward, self.rise_from
         )
 
-    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
-        """The leg goes on."""
-        return None
-
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
     ) -> tuple[Read, ...]:
@@ -148,6 +159,25 @@ class Saddle3:
             ),
             2 * shrink * height,
         )
+
+    def warnings(self, context: Context) -> tuple[Finding, ...]:
+        """Where it clears the top of something round, as wide as it is high, and not its sides."""
+        lengths, clearance = context.lengths, float(self.clearance)
+        across = float(self.rise)
+        needed = lift_over_round(context.pipe, across / 2, 0.0, self.angle)
+        short = needed - clearance
+        if short <= _HAIR:
+            return ()
+        air = lengths.reading(lengths.up(needed))
+        values: dict[str, Value] = {
+            "across": lengths.measured(across),
+            "cut": lengths.needed(short * math.cos(math.radians(self.angle) / 2)),
+            "air": air,
+        }
+        path = context.path("clearance")
+        remedy = Remedy(Phrase("ask-for-air", {"air": air}), path, air)
+        code = FindingCode.TOUCHES_SIDES
+        return (Finding(code, values, context.feature, path, (), remedy),)
 
     def _height(self, leg: Leg, pipe: Pipe) -> float:
         return leg.carried(pipe, self.rise + self.clearance, self.toward, self.rise_from)

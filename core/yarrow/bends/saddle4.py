@@ -5,8 +5,9 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import ClassVar, Literal
+from typing import ClassVar
 
+from yarrow.bends.feature import Move, OnItsLeg
 from yarrow.bends.in_document import (
     AT,
     FROM,
@@ -23,7 +24,6 @@ from yarrow.bends.leg import (
     ByRule,
     Corner,
     Datum,
-    Following,
     Laid,
     Leg,
     Pipe,
@@ -40,7 +40,7 @@ from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
-class Saddle4:
+class Saddle4(OnItsLeg):
     """A line of the walk: ``at`` is the near face of something ``width`` wide and ``rise`` high."""
 
     at: Fraction
@@ -54,12 +54,21 @@ class Saddle4:
     loose: tuple[str, ...] = ()
     label: str = ""
 
-    is_met: ClassVar[Literal[False]] = False
     document: ClassVar[InDocument] = InDocument(
         "saddle4",
         (AT, FROM, Field("width", "size"), RISE, NO_AIR, TOWARD, angle_of(30), RISE_FROM, LABEL),
         loose=("at", "width", "rise"),
     )
+
+    @property
+    def own_angle(self) -> float | None:
+        """That of its bends."""
+        return self.angle
+
+    @property
+    def move(self) -> Move | None:
+        """By its rise."""
+        return Move(self.rise, self.toward, self.rise_from, self.clearance)
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """Fully displaced over the whole width: vertices at − T − h/tan θ, at − T, and mirrored.
@@ -99,10 +108,6 @@ class Saddle4:
         return spot.passed_over(
             "ledge", self.label, 0.0, width, self.rise, self.toward, self.rise_from
         )
-
-    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
-        """The leg goes on."""
-        return None
 
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]

@@ -4,15 +4,16 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import ClassVar, Literal
+from typing import ClassVar
 
-from yarrow.bends.leg import ByRule, Datum, Following, Laid, Leg, Pipe, Read, Rule
+from yarrow.bends.feature import Move, OnItsLeg
+from yarrow.bends.leg import ByRule, Datum, Laid, Leg, Pipe, Read, Rule
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.geometry.vectors import Vector
 
 
 @dataclass(frozen=True, slots=True)
-class Straight:
+class Straight(OnItsLeg):
     """No bend at all, at a place where something was measured; ``step`` is by how much the surface
     stands higher from there on."""
 
@@ -22,7 +23,22 @@ class Straight:
     label: str = ""
     step: Fraction = Fraction(0)
 
-    is_met: ClassVar[Literal[False]] = False
+    toward: ClassVar[None] = None
+
+    @property
+    def may_be_loose(self) -> tuple[str, ...]:
+        """It is put where something else was measured."""
+        return ()
+
+    @property
+    def own_angle(self) -> float | None:
+        """It has no bend."""
+        return None
+
+    @property
+    def move(self) -> Move | None:
+        """It stays on its line."""
+        return None
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """No corner; the leg goes on as it was."""
@@ -36,10 +52,6 @@ class Straight:
 
     def site_object(self, spot: Spot) -> SiteObject | None:
         """It passes nothing."""
-        return None
-
-    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
-        """The leg goes on."""
         return None
 
     def read_back(

@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import ClassVar, Literal
+from typing import ClassVar
 
+from yarrow.bends.feature import Move, OnItsLeg
 from yarrow.bends.in_document import AT, FROM, LABEL, TOWARD, Field, InDocument, angle_of
 from yarrow.bends.leg import ByRule, Corner, Datum, Following, Laid, Leg, Pipe, Read, Rule
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
@@ -16,7 +17,7 @@ from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
-class Turn:
+class Turn(OnItsLeg):
     """A line of the walk; ``of`` is what ``at`` goes to: the turn's back, centre or inside."""
 
     at: Fraction
@@ -27,12 +28,21 @@ class Turn:
     loose: tuple[str, ...] = ()
     label: str = ""
 
-    is_met: ClassVar[Literal[False]] = False
     document: ClassVar[InDocument] = InDocument(
         "turn",
         (AT, Field("of", "datum", default="back"), FROM, TOWARD, angle_of(90), LABEL),
         loose=("at", "angle"),
     )
+
+    @property
+    def own_angle(self) -> float | None:
+        """It has one bend."""
+        return None
+
+    @property
+    def move(self) -> Move | None:
+        """It stays on its line."""
+        return None
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """One vertex, short of the surface at its back by (D/2 + stand-off) tan(θ/2).

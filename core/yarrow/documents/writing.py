@@ -12,7 +12,7 @@ from yarrow.documents.written_finding import written
 from yarrow.findings.finding import Finding
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.plan import Mark, Plan
-from yarrow.runs.words import degrees
+from yarrow.wording.lengths import degrees
 from yarrow.wording.wording import EN_US, Wording
 
 _UNITS = {"in": "inches", "mm": "millimetres"}

@@ -8,7 +8,7 @@ from typing import ClassVar, Literal
 
 from yarrow.bends.box_offset import BoxOffset
 from yarrow.bends.in_document import LABEL, PICK, WHERE, Field, InDocument, Said, margin_of
-from yarrow.bends.leg import Following, Leg, Pipe
+from yarrow.bends.leg import Datum, Following, Leg, Pipe
 from yarrow.bends.on_site import Dimension, SiteObject, Spot
 from yarrow.bends.registry import Line
 from yarrow.bends.straight import Straight
@@ -29,6 +29,10 @@ class Box(StandsAlone):
     pick: str = ""
     label: str = ""
 
+    at: ClassVar[Fraction] = Fraction(0)
+    measured_from: ClassVar[Datum] = "centre"
+    toward: ClassVar[None] = None
+    implied_fitting: ClassVar[str] = "connector"
     document: ClassVar[InDocument] = InDocument(
         "box",
         (
@@ -72,7 +76,7 @@ class Box(StandsAlone):
     def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
         """The box offset, out of the box or into it, whichever side of the line the knockout is."""
         if kind == "straight":
-            return Straight(Fraction(0), "centre", label=self.label)
+            return Straight(self.at, self.measured_from, label=self.label)
         if kind != "box_offset" or angle >= 90:
             return None
         off = self._off(setting)

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import TYPE_CHECKING, ClassVar, Literal, Protocol
 
-from yarrow.bends.leg import Following, Leg, Pipe
+from yarrow.bends.leg import Datum, Following, Leg, Pipe
 from yarrow.bends.on_site import OnSite
 from yarrow.bends.registry import Line
 from yarrow.geometry.frame import Side
@@ -49,6 +49,14 @@ class Obstacle(OnSite, Protocol):
     @property
     def label(self) -> str:
         """What the person calls it."""
+
+    @property
+    def at(self) -> Fraction:
+        """Where along the leg the tape met it."""
+
+    @property
+    def measured_from(self) -> Datum:
+        """Where the tape was hooked for that."""
 
     def kinds(self, setting: Setting) -> tuple[str, ...]:
         """The kinds of bends that can answer it here, the usual one first."""
@@ -98,6 +106,7 @@ class UsualAngles:
 
     __slots__ = ()
     is_met: ClassVar[Literal[True]] = True
+    implied_fitting: ClassVar[str] = ""
     pick_field: ClassVar[Literal["pick", "angle"]] = "pick"
 
     @property

@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-import math
 from abc import ABC, abstractmethod
 from dataclasses import dataclass
 from fractions import Fraction
 
+from yarrow.bends.clearing import lift_over_block, lift_over_round
 from yarrow.bends.leg import Datum, Following, Leg, Pipe
 from yarrow.bends.registry import Line
 from yarrow.bends.saddle3 import Saddle3
@@ -64,25 +64,14 @@ class Hump:
     def lift(self, angle: float, setting: Setting) -> float:
         """How much higher than its top and clearance a 3-bend saddle goes, to clear its sides.
 
-        Round, with ρ from its middle to the pipe's centreline: nothing up to ρ = R, from there
-        (ρ − R) (1/cos θ − 1). Square: what keeps its corner D/2 and the clearance from the slope,
-        or from the centre arc where the corner is under that.
-
-        Args: the centre bend's angle, 2 θ, in degrees. Source: docs/geometry.md, air.
+        Args:
+            angle: the centre bend's, in degrees.
+            setting: for the pipe.
         """
-        radius, half = setting.pipe.radius, math.radians(angle) / 2
-        apart = float(self.clearance) + setting.pipe.diameter / 2
+        pipe, air = setting.pipe, float(self.clearance)
         if self.radius:
-            return max(float(self.radius) + apart - radius, 0.0) * (1 / math.cos(half) - 1)
-        side = float(self.width) / 2
-        # Heights of the vertex over the block's top: for the slope, for the arc, over the middle.
-        slope = (apart + side * math.sin(half)) / math.cos(half)
-        flat = apart + radius * (1 / math.cos(half) - 1)
-        below_arc = radius / math.cos(half) - slope
-        height = slope
-        if math.atan2(side, below_arc) < half and radius - apart > side:
-            height = radius / math.cos(half) - math.sqrt((radius - apart) ** 2 - side**2)
-        return max(height - flat, 0.0)
+            return lift_over_round(pipe, float(self.radius), air, angle)
+        return lift_over_block(pipe, float(self.width), air, angle)
 
     def joined_to(self, first: Hump, leg: Leg, most_apart: float) -> tuple[str, Hump] | None:
         """One 4-bend saddle over a hump and this one, where both stand on one side and together

@@ -14,7 +14,7 @@ from yarrow.racks.rack_plan import Gap, RackPipe
 from yarrow.role import Role
 from yarrow.runs.findings.draft import labelled_line
 from yarrow.runs.run import Rack, Run
-from yarrow.runs.words import Words
+from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, count
 from yarrow.wording.wording import EN_US
 
@@ -27,7 +27,7 @@ def gap_between(
     lines: Sequence[Line],
     radii: Sequence[Sequence[float]],
     setup: Run,
-    words: Words,
+    words: LengthFormatter,
 ) -> Gap:
     """What is between two neighbours, along the corners as they are planned; the first of them as
     it was built, where that is told.
@@ -91,7 +91,7 @@ def _apart(begins: Vector, ends: Vector, other_begins: Vector, other_ends: Vecto
     return length(cross(subtract(middle, begins), way)) / (length(way) or 1.0)
 
 
-def touching(gaps: Sequence[Gap], rack: Rack, words: Words) -> list[Finding]:
+def touching(gaps: Sequence[Gap], rack: Rack, words: LengthFormatter) -> list[Finding]:
     """Where pipes would cut into each other: the worst of them, and the spacing that frees all."""
     met = [gap for gap in gaps if gap.air < -_HAIR]
     if not met:

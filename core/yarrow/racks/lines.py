@@ -21,7 +21,7 @@ from yarrow.runs.layout import Layout
 from yarrow.runs.plan import Plan
 from yarrow.runs.planner import Asked, plan_asked
 from yarrow.runs.run import Built, OtherPipe, Rack, Run, Survey
-from yarrow.runs.words import Words
+from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Value, count
 
 _HAIR = 1e-6
@@ -151,7 +151,7 @@ def plan_path(run: Run, vertices: Sequence[Vector], owners: tuple[tuple[int, Rol
     """The plan of a pipe whose vertices are known, with the line and part of each corner."""
     path = tuple((Fraction(x), Fraction(y), Fraction(z)) for x, y, z in vertices)
     laid = replace(run, path=path, corners=owners)
-    words = Words(run.unit, run.round_to)
+    words = LengthFormatter(run.unit, run.round_to)
     return plan_asked(Asked(Survey(laid, ()), laid, (), (), (), words))
 
 
@@ -173,7 +173,7 @@ def built_findings(rack: Rack, lines: Sequence[Line]) -> list[Finding]:
     return found
 
 
-def no_leg(line: Line, words: Words) -> Finding:
+def no_leg(line: Line, words: LengthFormatter) -> Finding:
     """An error for a pipe that turns before its leg has begun."""
     leg = line.problem.index if line.problem else 0
     values: dict[str, Value] = {

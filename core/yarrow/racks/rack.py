@@ -16,7 +16,7 @@ from yarrow.runs.findings.tool import shot_radius_findings
 from yarrow.runs.layout import lay_out
 from yarrow.runs.planner import ask, plan_asked
 from yarrow.runs.run import Rack, Run, Survey
-from yarrow.runs.words import Words
+from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import count
 
 MOST_BENDS = 2000
@@ -68,7 +68,7 @@ def _pipe(
     rack: Rack,
     line: Line,
     radii: Sequence[float],
-    words: Words,
+    words: LengthFormatter,
     before: RackPipe | None,
 ) -> RackPipe:
     vertices, owners, wide = in_shots(line, radii, rack)
@@ -100,7 +100,7 @@ def _pipe(
     )
 
 
-def _tight(run: Run, wide: Wide, words: Words) -> list[Finding]:
+def _tight(run: Run, wide: Wide, words: LengthFormatter) -> list[Finding]:
     """A warning for each radius of wide bends that is under the code's for bends in shots."""
     return [
         finding

@@ -13,7 +13,7 @@ from yarrow.racks.rack_plan import Shots
 from yarrow.role import Role
 from yarrow.runs.plan import Plan
 from yarrow.runs.run import Rack
-from yarrow.runs.words import Words
+from yarrow.wording.lengths import LengthFormatter
 
 _HAIR = 1e-6
 
@@ -82,7 +82,7 @@ def _angle(around: Sequence[Vector]) -> float:
     return angle_between(subtract(around[1], around[0]), subtract(around[2], around[1]))
 
 
-def shots_of(plan: Plan, feature: int, radius: float, count: int, words: Words) -> Shots:
+def shots_of(plan: Plan, feature: int, radius: float, count: int, words: LengthFormatter) -> Shots:
     """A wide bend's figures, as they are read off on the pipe."""
     own = [
         n

@@ -13,7 +13,7 @@ from yarrow.handling.orders import Handled, Order
 from yarrow.handling.splitting import splits
 from yarrow.handling.strikes import Strike, What, strikes
 from yarrow.runs.steps import Piece
-from yarrow.runs.words import Words
+from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Value, count
 from yarrow.wording.wording import EN_US
 
@@ -32,7 +32,7 @@ class Met:
     text: str
 
 
-def reason(order: Order, found: Sequence[Order], words: Words) -> str:
+def reason(order: Order, found: Sequence[Order], words: LengthFormatter) -> str:
     """Why an order is first, or what it costs against the first."""
     first = found[0]
     if order is first:
@@ -138,7 +138,7 @@ def helps_of(
     return tuple(helps)
 
 
-def _shorter(strike: Strike, words: Words) -> Phrase:
+def _shorter(strike: Strike, words: LengthFormatter) -> Phrase:
     return Phrase("no-order/shorter-handle", {"reach": words.available(strike.out)})
 
 

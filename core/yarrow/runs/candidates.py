@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from functools import cache
 
 from yarrow.benders.bender import Bender
-from yarrow.bends.kick import KickThrough
+from yarrow.bends.feature import lay
 from yarrow.bends.leg import Laid, Leg, Pipe
 from yarrow.bends.registry import Line
 from yarrow.catalog.tables import limits, usual_angles
@@ -20,7 +20,6 @@ from yarrow.measure.units import Unit, convert_length
 from yarrow.obstacles.obstacle import Section, Setting
 from yarrow.obstacles.outline import Air, least_air
 from yarrow.obstacles.registry import Met
-from yarrow.runs.layout import lay
 
 _FAR = 50.0
 """Radii of straight pipe on both sides of what is tried: more than any shoe asks for."""
@@ -188,7 +187,7 @@ def tried(
         first_arc=first,
         last_arc=last,
         own_room=own_room,
-        too_shallow=_too_shallow(line, pipe),
+        too_shallow=laid.too_shallow,
         shoe_short=max(_least_between(place.bender) - own_room, 0.0) if bends > 1 else 0.0,
         reached=place.reached,
         after=after,
@@ -199,12 +198,6 @@ def tried(
         usual=usual,
         too_long=0.0,
     )
-
-
-def _too_shallow(line: Line, pipe: Pipe) -> float:
-    if not isinstance(line, KickThrough):
-        return 0.0
-    return max(line.least_depth(pipe) - float(line.depth), 0.0)
 
 
 def _least_between(bender: Bender) -> float:

@@ -4,10 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from fractions import Fraction
 from typing import Literal
 
-from yarrow.bends.end import End
 from yarrow.bends.leg import FIRST_LEG, Following, Leg, Pipe
 from yarrow.bends.offset import OffsetOnto
 from yarrow.bends.registry import Line
@@ -18,7 +16,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
 from yarrow.geometry.arcs import tangent_length
 from yarrow.measure.units import Unit, convert_length
-from yarrow.obstacles.obstacle import Setting, exact
+from yarrow.obstacles.obstacle import Setting
 from yarrow.obstacles.over import Hump
 from yarrow.obstacles.registry import Met
 from yarrow.runs.candidates import Place, Tried, answers, picked, tried, usual_angle
@@ -26,7 +24,7 @@ from yarrow.runs.layout import pipe_of
 from yarrow.runs.plan import Choice
 from yarrow.runs.reasons import worded
 from yarrow.runs.run import Run, Survey
-from yarrow.runs.words import Words
+from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Quantity, Value
 
 _NEAR = 3.0
@@ -61,7 +59,7 @@ _Known = dict[tuple[int, Setting], tuple[Sequence[Tried], Sequence[Tried]]]
 """Candidates that were tried, by line and setting: a second look at a run tries none again."""
 
 
-def choose(survey: Survey, words: Words) -> Chosen:
+def choose(survey: Survey, words: LengthFormatter) -> Chosen:
     """Bends for everything on the walk: the person's pick where there is one, else the usual that
     fits; where the run would bend too far between pull points, the least that fits.
 
@@ -82,7 +80,7 @@ def choose(survey: Survey, words: Words) -> Chosen:
         if each.best.together:
             choices.append(Choice(each.feature + 1, each.by, each.feature, ()))
         before = survey.said[: each.feature]
-        risen = any(getattr(line, "toward", "") in ("out", "in") for line in before)
+        risen = any(line.toward in ("out", "in") for line in before)
         findings += _findings(each, words, risen=risen)
     free = {each.feature for each in taken if each.met.pick_field == "angle"}
     answered = tuple(choice.feature for choice in choices if choice.feature not in free)
@@ -93,7 +91,7 @@ def choose(survey: Survey, words: Words) -> Chosen:
 def _go(survey: Survey, known: _Known, *, thrifty: bool) -> tuple[list[Line], list[_Taken], float]:
     """Once along the walk: its lines with bends, what was chosen, and the degrees it all takes."""
     setup, said = survey.setup, survey.said
-    pipe = pipe_of(replace(setup, walk=tuple(s for s in said[-1:] if isinstance(s, End))))
+    pipe = pipe_of(replace(setup, walk=tuple(s for s in said[-1:] if not s.is_met)))
     leg, reached, degrees = FIRST_LEG, pipe.begins, 0.0
     lines: list[Line] = []
     taken: list[_Taken] = []
@@ -119,8 +117,9 @@ def _go(survey: Survey, known: _Known, *, thrifty: bool) -> tuple[list[Line], li
             taken.append(choice)
             best = choice.best
             lines.append(best.line)
-            if best.together:
-                lines.append(_passed(said[feature + 1]))
+            over = said[feature + 1]
+            if best.together and over.is_met:
+                lines.append(Straight(over.at, over.measured_from, label=over.label))
         degrees += best.degrees
         if best.after_line.number != leg.number:
             reached = tangent_length(pipe.radius, best.degrees)
@@ -274,12 +273,6 @@ def _least_flat(unit: Unit) -> float:
     return convert_length(float(limits()["flat_between_saddles"]["in"]), "in", unit)
 
 
-def _passed(following: Line | Met) -> Straight:
-    """The line of something that the bends before it go over too."""
-    at: Fraction = getattr(following, "at", exact(0))
-    return Straight(at, getattr(following, "measured_from", "back"), label=following.label)
-
-
 def _following(said: Sequence[Line | Met], feature: int, leg: Leg, pipe: Pipe) -> Following | None:
     """Where a leg ends, if the line at ``feature`` ends it."""
     if feature >= len(said):
@@ -287,7 +280,7 @@ def _following(said: Sequence[Line | Met], feature: int, leg: Leg, pipe: Pipe) -
     return said[feature].ends_leg(leg, pipe)
 
 
-def _findings(taken: _Taken, words: Words, *, risen: bool) -> list[Finding]:
+def _findings(taken: _Taken, words: LengthFormatter, *, risen: bool) -> list[Finding]:
     """What to say of a choice. Args: risen, whether a line before it left the surface."""
     feature, met, best = taken.feature, taken.met, taken.best
     found = []

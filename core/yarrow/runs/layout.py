@@ -4,9 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from yarrow.bends.end import End
-from yarrow.bends.feature import Feature
-from yarrow.bends.leg import FIRST_LEG, Laid, Leg, Pipe, PipeEnd
+from yarrow.bends.feature import lay
+from yarrow.bends.leg import FIRST_LEG, Laid, Leg, Pipe
 from yarrow.bends.registry import Line
 from yarrow.geometry.vectors import ORIGIN, Vector
 from yarrow.role import Role
@@ -63,22 +62,14 @@ def lay_out(run: Run) -> Layout:
     return Layout(pipe, tuple(points), tuple(owned), tuple(lines), tuple(leg_vertices))
 
 
-def lay(feature: Feature, leg: Leg, pipe: Pipe) -> Laid:
-    """Any kind of line, held by the type checker to what a feature can do."""
-    return feature.lay(leg, pipe)
-
-
 def pipe_of(run: Run) -> Pipe:
     """What of a run's pipe decides where its vertices lie."""
     last = run.walk[-1] if run.walk else None
-    end = None
-    if isinstance(last, End):
-        end = PipeEnd(float(last.at), last.measured_from, float(last.allowance))
     return Pipe(
         run.bender.diameter,
         run.bender.radius,
         -float(run.start.allowance),
-        end,
+        last.ends_run() if last else None,
         float(run.stand_off),
     )
 

@@ -16,7 +16,7 @@ from yarrow.runs.findings.draft import line_phrase
 from yarrow.runs.layout import lay_out
 from yarrow.runs.plan import Solved
 from yarrow.runs.run import Run
-from yarrow.runs.words import Words
+from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Value
 
 FLOATING = ("at", "rise", "width", "angle")
@@ -72,7 +72,7 @@ class _Number:
         )
 
 
-def meet(run: Run, target: Vector, words: Words) -> Met:
+def meet(run: Run, target: Vector, words: LengthFormatter) -> Met:
     """The least moves of the loose numbers that bring the end's face to where it is fixed.
 
     Newton's steps, each the least-squares one of the end's three coordinates by the loose numbers.
@@ -85,7 +85,7 @@ def meet(run: Run, target: Vector, words: Words) -> Met:
         _Number(feature, field)
         for feature, line in enumerate(run.walk)
         for field in line.loose
-        if feature not in run.answers and hasattr(line, field)
+        if feature not in run.answers and field in line.may_be_loose
     ]
     solved = _reach(run, loose, target)
     off = subtract(target, _end(solved))
@@ -183,7 +183,7 @@ def _not_reached(
     off: Vector,
     wrong: Sequence[_Number],
     solved: Run,
-    words: Words,
+    words: LengthFormatter,
 ) -> Finding:
     """By how much the ends do not meet, and which number would have to be loose for it."""
     values: dict[str, Value]
@@ -211,7 +211,7 @@ def _named(run: Run, feature: int, field: str) -> dict[str, Value]:
     return {"field": Phrase(f"field/{field}"), "line": line_phrase(run, feature)}
 
 
-def _missed(off: Vector, words: Words) -> tuple[Phrase, ...]:
+def _missed(off: Vector, words: LengthFormatter) -> tuple[Phrase, ...]:
     sides = (("back", "ahead"), ("right", "left"), ("in", "out"))
     parts = tuple(
         Phrase(f"too-far/{names[value < 0]}", {"far": words.measured(abs(value))})
@@ -227,7 +227,7 @@ def _helper(run: Run, loose: Sequence[_Number], target: Vector) -> _Number | Non
         _Number(feature, field)
         for field in FLOATING
         for feature, line in enumerate(run.walk)
-        if feature not in run.answers and hasattr(line, field) and field not in line.loose
+        if feature not in run.answers and field in line.may_be_loose and field not in line.loose
     ]
     off = subtract(target, _end(run))
     columns = dict(zip([*loose, *others], _columns(run, [*loose, *others]), strict=True))
@@ -247,7 +247,7 @@ def _helper(run: Run, loose: Sequence[_Number], target: Vector) -> _Number | Non
     return None
 
 
-def _told(number: _Number, run: Run, solved: Run, words: Words) -> Solved:
+def _told(number: _Number, run: Run, solved: Run, words: LengthFormatter) -> Solved:
     said, became = number.read(run), number.read(solved)
     texts = [
         f"{value:.1f}°" if number.field == "angle" else words.reading(value)

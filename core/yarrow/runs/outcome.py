@@ -6,7 +6,6 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from yarrow.benders.bender import Bender
-from yarrow.bends.end import End
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import PipeBend, StraightPipe, fold
@@ -14,7 +13,7 @@ from yarrow.geometry.vectors import Vector, along, length, subtract
 from yarrow.runs.layout import Layout, leg_origin
 from yarrow.runs.plan import Dimension, Mark
 from yarrow.runs.run import Run
-from yarrow.runs.words import Words
+from yarrow.wording.lengths import LengthFormatter
 
 
 @dataclass(frozen=True, slots=True)
@@ -32,7 +31,7 @@ def comes_out(
     pipe: StraightPipe,
     marks: Sequence[Mark],
     cut_length: float,
-    words: Words,
+    words: LengthFormatter,
 ) -> Outcome:
     """Every number of the walk as it comes out when the rounded marks are followed to the letter.
 
@@ -53,7 +52,7 @@ def comes_out(
     except GeometryError:
         return Outcome((), ())
     lead = float(run.start.allowance)
-    passed = (*vertices[:-1], _face(run, vertices))
+    passed = (*vertices[:-1], _face(layout, vertices))
     found = []
     for feature, line in enumerate(layout.lines):
         own = passed[line.first_vertex : line.first_vertex + len(line.laid.corners) + 1]
@@ -75,14 +74,13 @@ def comes_out(
     return Outcome(tuple(found), vertices)
 
 
-def _face(run: Run, vertices: Sequence[Vector]) -> Vector:
+def _face(layout: Layout, vertices: Sequence[Vector]) -> Vector:
     """Where the pipe passes the face at its end: short of the end by the allowance."""
     before, end = vertices[-2:]
-    last = run.walk[-1] if run.walk else None
-    way = subtract(end, before)
-    if not isinstance(last, End) or not length(way):
+    way, ended = subtract(end, before), layout.pipe.end
+    if ended is None or not length(way):
         return end
-    return along(end, way, -float(last.allowance) / length(way))
+    return along(end, way, -ended.allowance / length(way))
 
 
 def _arc_start(bender: Bender, mark: Mark, bend: PipeBend) -> float:

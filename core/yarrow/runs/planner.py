@@ -23,6 +23,7 @@ from yarrow.runs.findings.order import order_findings
 from yarrow.runs.findings.rules import (
     allowance_findings,
     degree_findings,
+    kind_findings,
     notch_findings,
     picked_order_findings,
     slip_findings,
@@ -31,7 +32,6 @@ from yarrow.runs.findings.rules import (
     table_findings,
 )
 from yarrow.runs.findings.tool import bender_findings, radius_findings, room_findings
-from yarrow.runs.findings.touch import touch_findings
 from yarrow.runs.layout import Layout, lay_out
 from yarrow.runs.marks import exact_marks, pipe_by_marks, rule_marks
 from yarrow.runs.meeting import meet
@@ -54,8 +54,8 @@ from yarrow.runs.run import Method, Run, Survey
 from yarrow.runs.site import site_dimensions, things
 from yarrow.runs.steps import Piece, steps
 from yarrow.runs.wires import PlannedWires, bends_on, plan_wires, right_angles, wire_findings
-from yarrow.runs.words import Words
 from yarrow.runs.working import working
+from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase
 
 
@@ -78,12 +78,12 @@ class Asked:
     choices: tuple[Choice, ...]
     solved: tuple[Solved, ...]
     findings: tuple[Finding, ...]
-    words: Words
+    words: LengthFormatter
 
 
 def ask(survey: Survey) -> Asked:
     """Bends for what was met, then the loose numbers of a run whose ends are both fixed."""
-    words = Words(survey.setup.unit, survey.setup.round_to)
+    words = LengthFormatter(survey.setup.unit, survey.setup.round_to)
     chosen = choose(survey, words)
     if survey.meet is None:
         return Asked(survey, chosen.run, chosen.choices, (), chosen.findings, words)
@@ -160,7 +160,7 @@ def plan_asked(asked: Asked) -> Plan:
             still = Phrase("printed-marks-can-be-made")
             overlaps = [replace(finding, still=still) for finding in overlaps]
     findings += overlaps or room_findings(draft)
-    findings += touch_findings(draft)
+    findings += kind_findings(draft)
     findings += [*degree_findings(draft), *stick_findings(draft), *notch_findings(draft)]
     if made is None or not nothing_wrong(findings):
         # Where the arcs would lie is worth seeing; how to work them, or a wrong shoe's, is not.
@@ -281,7 +281,9 @@ def _cut_text(run: Run, cut_length: float) -> str:
     return round_to(max(cut_length, 0.0), run.round_to, run.unit, feet=True).text
 
 
-def _wires(run: Run, layout: Layout, pipe: StraightPipe, words: Words) -> PlannedWires | None:
+def _wires(
+    run: Run, layout: Layout, pipe: StraightPipe, words: LengthFormatter
+) -> PlannedWires | None:
     """The check of the run's wire; None where there is none, or no pipe to draw it into."""
     if run.wires is None or not pipe.straights:
         return None

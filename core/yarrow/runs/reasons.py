@@ -6,13 +6,13 @@ from collections.abc import Sequence
 
 from yarrow.runs.candidates import Tried
 from yarrow.runs.plan import Candidate
-from yarrow.runs.words import Words, degrees
+from yarrow.wording.lengths import LengthFormatter, degrees
 
 _HAIR = 1e-6
 
 
 def worded(
-    found: Sequence[Tried], best: Tried, path: str, words: Words, *, thrifty: bool
+    found: Sequence[Tried], best: Tried, path: str, words: LengthFormatter, *, thrifty: bool
 ) -> tuple[Candidate, ...]:
     """Candidates as a plan tells them, each with its reason.
 
@@ -50,7 +50,7 @@ def worded(
 
 
 def _reason(
-    each: Tried, best: Tried, found: Sequence[Tried], words: Words, *, thrifty: bool
+    each: Tried, best: Tried, found: Sequence[Tried], words: LengthFormatter, *, thrifty: bool
 ) -> str:
     if not each.bends and each.fits:
         return "The pipe goes straight on: it clears this as it lies."
@@ -62,7 +62,7 @@ def _reason(
     return text
 
 
-def _obstruction(each: Tried, words: Words) -> str:
+def _obstruction(each: Tried, words: LengthFormatter) -> str:
     """The first thing that is in the way, gravest first."""
     if each.own_room < -_HAIR:
         return "Too steep here: its arcs would overlap."
@@ -86,7 +86,9 @@ def _obstruction(each: Tried, words: Words) -> str:
     return f"Leaves {words.at_most(left)} {side} it; the shoe needs {words.at_least(each.needs)}."
 
 
-def _merit(each: Tried, best: Tried, found: Sequence[Tried], words: Words, *, thrifty: bool) -> str:
+def _merit(
+    each: Tried, best: Tried, found: Sequence[Tried], words: LengthFormatter, *, thrifty: bool
+) -> str:
     """What speaks for one that fits, against the usual or the taken one."""
     fitting = [other for other in found if other.fits]
     if each is best and thrifty:

@@ -4,23 +4,21 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from yarrow.bends.end import End
 from yarrow.bends.leg import FIRST_LEG
 from yarrow.bends.on_site import SiteObject, Spot
 from yarrow.bends.registry import Line
 from yarrow.catalog.tables import fittings
 from yarrow.geometry.vectors import Vector, scaled
 from yarrow.measure.units import convert_length
-from yarrow.obstacles.box import Box
 from yarrow.obstacles.registry import Met
 from yarrow.runs.layout import LaidLine, Layout
 from yarrow.runs.plan import SiteDimension, Thing
 from yarrow.runs.run import Run
-from yarrow.runs.words import Words
+from yarrow.wording.lengths import LengthFormatter
 
 
 def site_dimensions(
-    layout: Layout, said: Sequence[Line | Met], words: Words
+    layout: Layout, said: Sequence[Line | Met], words: LengthFormatter
 ) -> tuple[SiteDimension, ...]:
     """Every number that was measured, between the two places that the tape was held to."""
     return tuple(
@@ -43,10 +41,9 @@ def things(run: Run, layout: Layout, said: Sequence[Line | Met]) -> tuple[Thing,
     found = []
     first = layout.lines[0]
     began = _fitting(run, run.start.fitting, None, run.start.label, first, first.laid.hooked, -1.0)
-    if isinstance(said[0], Box):
-        began = _fitting(
-            run, "connector", 0, run.start.label or said[0].label, first, FIRST_LEG.origin, -1.0
-        )
+    if said[0].implied_fitting:
+        label = run.start.label or said[0].label
+        began = _fitting(run, said[0].implied_fitting, 0, label, first, FIRST_LEG.origin, -1.0)
     if began:
         found.append(began)
     for feature, item in enumerate(layout.lines):
@@ -55,9 +52,9 @@ def things(run: Run, layout: Layout, said: Sequence[Line | Met]) -> tuple[Thing,
         each = met.site_object(_spot(layout, feature))
         if each is not None:
             found.append(_thing(feature, each))
-        if isinstance(item.line, End):
-            fitting, label = item.line.fitting, item.line.label
-            ended = _fitting(run, fitting, feature, label, item, item.laid.reached, 1.0)
+        end = item.line.ends_run()
+        if end:
+            ended = _fitting(run, end.fitting, feature, end.label, item, item.laid.reached, 1.0)
             if ended:
                 found.append(ended)
     return tuple(found)

@@ -13,8 +13,8 @@ from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.handling.orders import SAME_PLANE, normalised, roll_between
 from yarrow.role import Role
 from yarrow.runs.plan import Mark, Step, Working
-from yarrow.runs.words import Words, degrees
 from yarrow.runs.working import set_depth
+from yarrow.wording.lengths import LengthFormatter, degrees
 
 _STUB_FROM = 80.0
 """Degrees from which a bend at the start is told as a stub."""
@@ -43,7 +43,7 @@ class Piece:
     pipe: StraightPipe
     roles: tuple[Role, ...]
     cut_text: str
-    words: Words
+    words: LengthFormatter
 
 
 def steps(
@@ -113,7 +113,7 @@ def steps(
     return tuple(found)
 
 
-def _form_step(bender: Bender, words: Words) -> Step:
+def _form_step(bender: Bender, words: LengthFormatter) -> Step:
     held = words.at_least(max(bender.hook, bender.heel))
     return Step(
         2,
@@ -125,7 +125,9 @@ def _form_step(bender: Bender, words: Words) -> Step:
     )
 
 
-def _set_up(bender: Bender, mark: Mark, bend: PipeBend, row: Working, words: Words) -> str:
+def _set_up(
+    bender: Bender, mark: Mark, bend: PipeBend, row: Working, words: LengthFormatter
+) -> str:
     """How the pipe goes into the bender, in the words of the way of working."""
     name = mark.name[0].upper() + mark.name[1:]
     put = f"{name} on {mark.text}, hook toward the {mark.hook} of the pipe."
@@ -220,7 +222,7 @@ def _check(piece: Piece, index: int, last: int, made: set[int], row: Working) ->
     return f"{degrees(bend.angle)} against a level or square{twist}. {_figure(piece, index, made)}"
 
 
-def _parallel_within(words: Words) -> str:
+def _parallel_within(words: LengthFormatter) -> str:
     """How parallel is parallel. Source: catalog/limits.toml."""
     limit = limits()["parallel_within"]
     within, over = limit[words.unit], limit[f"{words.unit}_over"]

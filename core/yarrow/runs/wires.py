@@ -24,7 +24,7 @@ from yarrow.findings.finding import Finding, errors_of
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import MM_PER_INCH, Unit, convert, convert_length
-from yarrow.runs.words import Words, angle, degrees
+from yarrow.wording.lengths import LengthFormatter, angle, degrees
 from yarrow.wording.phrase import Phrase, Quantity, Value, count
 from yarrow.wording.wording import EN_US
 
@@ -111,7 +111,7 @@ def plan_wires(
     vertices: Sequence[Vector],
     features: Sequence[int],
     points: PullPoints,
-    words: Words,
+    words: LengthFormatter,
 ) -> PlannedWires:
     """The check of a run's wire by the run's own length and bends.
 
@@ -188,7 +188,7 @@ def bends_on(pipe: StraightPipe) -> list[BendOnPipe]:
     return [BendOnPipe(bend.arc_start, bend.arc_end, bend.angle) for bend in pipe.bends]
 
 
-def pull_point_phrase(point: PullPoint, words: Words) -> Phrase:
+def pull_point_phrase(point: PullPoint, words: LengthFormatter) -> Phrase:
     """Where to break a run."""
     return Phrase(
         "pull-point",
@@ -200,7 +200,7 @@ def pull_point_phrase(point: PullPoint, words: Words) -> Phrase:
     )
 
 
-def _break(wires: Wires, point: PullPoint, words: Words) -> Break:
+def _break(wires: Wires, point: PullPoint, words: LengthFormatter) -> Break:
     kind = point_kind(wires)
     before = degrees(point.degrees_before)
     place = EN_US.text(pull_point_phrase(point, words))

@@ -12,7 +12,7 @@ from yarrow.measure.units import Unit
 from yarrow.role import Role
 from yarrow.runs.plan import Mark, Working
 from yarrow.runs.run import Run
-from yarrow.runs.words import Words, degrees
+from yarrow.wording.lengths import LengthFormatter, degrees
 
 
 def working(
@@ -20,7 +20,7 @@ def working(
     pipe: StraightPipe,
     roles: Sequence[Role],
     marks: Sequence[Mark],
-    words: Words,
+    words: LengthFormatter,
 ) -> tuple[Working, ...]:
     """A row a bend, in order along the pipe.
 

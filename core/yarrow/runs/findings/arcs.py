@@ -7,7 +7,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.runs.findings.draft import Draft, line_phrase
 from yarrow.runs.findings.fitting import rise_needed, shallower
-from yarrow.runs.words import angle
+from yarrow.wording.lengths import angle
 
 _HAIR = 1e-9
 

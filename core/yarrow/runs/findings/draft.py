@@ -6,7 +6,7 @@ import math
 from dataclasses import dataclass
 
 from yarrow.benders.placing import Placing
-from yarrow.bends.kick import Kick
+from yarrow.bends.registry import Line
 from yarrow.findings.finding import Remedy
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import StraightPipe, develop
@@ -15,7 +15,7 @@ from yarrow.role import Role
 from yarrow.runs.layout import Layout
 from yarrow.runs.plan import Mark
 from yarrow.runs.run import Run
-from yarrow.runs.words import Words
+from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, count
 from yarrow.wording.wording import EN_US
 
@@ -34,7 +34,7 @@ class Draft:
     pipe: StraightPipe
     placings: tuple[Placing, ...]
     marks: tuple[Mark, ...]
-    words: Words
+    words: LengthFormatter
 
     def feature(self, bend: int) -> int:
         """The line of the walk that a bend belongs to."""
@@ -79,7 +79,7 @@ class Draft:
         begins = corners[straight - 1] if straight else 0
         ends = corners[straight] if straight < len(corners) else len(vertices) - 1
         first, last = max(begins - 1, 0), min(ends + 1, len(vertices) - 1)
-        alone = isinstance(item.line, Kick)
+        alone = item.laid.corners[-1].role.leans
         near = [
             along(vertex, item.leg.frame.ahead, by)
             if index == item.first_vertex or (index > item.first_vertex and not alone)
@@ -113,16 +113,20 @@ def place_field(run: Run, feature: int) -> str:
         return "path"
     if feature in run.answers:
         return f"walk[{feature}].pick"
-    return f"walk[{feature}].{'at' if hasattr(run.walk[feature], 'at') else 'margin'}"
+    return f"walk[{feature}].{run.walk[feature].place_field}"
 
 
-def move(run: Run, words: Words, feature: int, by: float) -> Remedy | None:
+def placed_at(line: Line) -> float:
+    """The number that says where a line is, in its own field."""
+    return float(getattr(line, line.place_field))
+
+
+def move(run: Run, words: LengthFormatter, feature: int, by: float) -> Remedy | None:
     """The fix that sets a line's place further along, to the next mark of the tape."""
     if not run.walk or feature in run.answers or math.isinf(by):
         return None
     path = place_field(run, feature)
-    place = getattr(run.walk[feature], path.rpartition(".")[2])
-    text = words.reading(words.up(float(place) + by))
+    text = words.reading(words.up(placed_at(run.walk[feature]) + by))
     return Remedy(Phrase("move-to", {"place": text}), path, text)
 
 

@@ -2,23 +2,20 @@
 
 from __future__ import annotations
 
-from yarrow.bends.end import End
-from yarrow.bends.kick import Kick
-from yarrow.bends.registry import Line
-from yarrow.bends.straight import Straight
-from yarrow.bends.turn import Turn
+from itertools import pairwise
+
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.runs.findings.draft import line_phrase, move, place_field
 from yarrow.runs.layout import Layout
 from yarrow.runs.run import Run
-from yarrow.runs.words import Words
+from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase
 
 _HAIR = 1e-9
 
 
-def order_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
+def order_findings(run: Run, layout: Layout, words: LengthFormatter) -> list[Finding]:
     """An error for every line whose first corner does not come after the corner before it."""
     found = []
     reached, leg = -float(run.start.allowance), 0
@@ -48,7 +45,7 @@ def order_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
             )
         reached = line.laid.ends if line.laid.after.number == leg else reached
         before = feature
-    return [*found, *_kick_findings(run)]
+    return [*found, *_kick_findings(run, layout)]
 
 
 def _end_of(run: Run, feature: int | None) -> Phrase:
@@ -58,18 +55,15 @@ def _end_of(run: Run, feature: int | None) -> Phrase:
     return Phrase("line-ends", {"line": line_phrase(run, feature)})
 
 
-def _kick_findings(run: Run) -> list[Finding]:
-    """An error for a kick that something other than a turn or the end follows."""
+def _kick_findings(run: Run, layout: Layout) -> list[Finding]:
+    """An error for a line that leans the pipe over, where what follows does not end its leg."""
+    bent = [feature for feature, item in enumerate(layout.lines) if item.laid.corners]
     return [
         Finding(FindingCode.KICK_NOT_LAST, {}, feature, place_field(run, feature))
-        for feature, line in enumerate(run.walk)
-        if isinstance(line, Kick) and not isinstance(_after(run, feature), Turn | End)
+        for feature, following in pairwise(bent)
+        if layout.lines[feature].laid.corners[-1].role.leans
+        and layout.lines[following].line.ends_leg(layout.lines[following].leg, layout.pipe) is None
     ]
-
-
-def _after(run: Run, feature: int) -> Line:
-    """The next line that has a bend or ends the run."""
-    return next(line for line in run.walk[feature + 1 :] if not isinstance(line, Straight))
 
 
 def _room(layout: Layout) -> float:

@@ -5,19 +5,27 @@ from __future__ import annotations
 from collections.abc import Mapping
 
 from yarrow.benders.bender import NOTCH_ANGLE
-from yarrow.bends.end import End
-from yarrow.bends.straight import Straight
-from yarrow.bends.turn import Turn
+from yarrow.bends.feature import Context
 from yarrow.fill.pull_points import pull_points
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
 from yarrow.measure.units import convert
-from yarrow.runs.findings.draft import Draft, line_phrase
+from yarrow.runs.findings.draft import Draft, line_phrase, placed_at
 from yarrow.runs.layout import Layout
 from yarrow.runs.run import Run
 from yarrow.runs.wires import bends_on, pull_point_phrase
-from yarrow.runs.words import Words, angle
+from yarrow.wording.lengths import LengthFormatter, angle
 from yarrow.wording.phrase import Phrase, count
+
+
+def kind_findings(draft: Draft) -> list[Finding]:
+    """What each line has to say of itself; those that Yarrow put bends to are made to suit."""
+    return [
+        finding
+        for feature, line in enumerate(draft.run.walk)
+        if feature not in draft.run.answers
+        for finding in line.warnings(Context(feature, draft.layout.pipe, draft.words))
+    ]
 
 
 def degree_findings(draft: Draft) -> list[Finding]:
@@ -78,15 +86,15 @@ def stick_findings(draft: Draft) -> list[Finding]:
     ]
 
 
-def slip_findings(run: Run, words: Words) -> list[Finding]:
+def slip_findings(run: Run, words: LengthFormatter) -> list[Finding]:
     """A warning for every number that looks like a slip of the pen or the tape."""
     stick = float(convert(run.conduit.stick, run.conduit.unit, run.unit))
     found = []
     for feature, line in enumerate(run.walk):
-        if not hasattr(line, "at") or feature in run.answers:
+        if line.place_field != "at" or feature in run.answers:
             continue
-        at = float(line.at)
-        rise = float(getattr(line, "rise", 0))
+        at = placed_at(line)
+        rise = float(line.move.rise) if line.move else 0.0
         figures = {"at": at, "rise": rise, "stick": stick}
         if at == 0:
             found.append(_slip(feature, "at", "zero", words, figures))
@@ -99,7 +107,7 @@ def slip_findings(run: Run, words: Words) -> list[Finding]:
     return found
 
 
-def stand_off_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
+def stand_off_findings(run: Run, layout: Layout, words: LengthFormatter) -> list[Finding]:
     """An error for a rise that spacers carry the pipe over already, and a note that they were taken
     into account, so that nobody takes their height off again."""
     if not run.stand_off:
@@ -107,12 +115,12 @@ def stand_off_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
     off = {"stand_off": words.measured(float(run.stand_off))}
     found = [Finding(FindingCode.STAND_OFF_TAKEN, off, path="stand_off")]
     for feature, item in enumerate(layout.lines):
-        line = item.line
-        if isinstance(line, Turn | End | Straight) or line.rise_from == "pipe":
+        move = item.line.move
+        if move is None or move.rise_from == "pipe":
             continue
-        rise = line.rise + getattr(line, "clearance", 0)
-        if item.leg.carried(layout.pipe, rise, line.toward, line.rise_from) <= 0:
-            carried = item.leg.off_surface(layout.pipe) if line.toward == "out" else run.stand_off
+        rise = move.rise + move.clearance
+        if item.leg.carried(layout.pipe, rise, move.toward, move.rise_from) <= 0:
+            carried = item.leg.off_surface(layout.pipe) if move.toward == "out" else run.stand_off
             found.append(
                 Finding(
                     FindingCode.STAND_OFF_CARRIES,
@@ -130,14 +138,14 @@ def stand_off_findings(run: Run, layout: Layout, words: Words) -> list[Finding]:
 
 
 def _slip(
-    feature: int, field: str, variant: str, words: Words, figures: Mapping[str, float]
+    feature: int, field: str, variant: str, words: LengthFormatter, figures: Mapping[str, float]
 ) -> Finding:
     path = f"walk[{feature}].{field}"
     values = {name: words.measured(figure) for name, figure in figures.items()}
     return Finding(FindingCode.SUSPECT_DIMENSION, values, feature, path, variant=variant)
 
 
-def allowance_findings(run: Run, words: Words) -> list[Finding]:
+def allowance_findings(run: Run, words: LengthFormatter) -> list[Finding]:
     """A note wherever what the fitting takes in was added, so that nobody adds it twice."""
     threaded = run.conduit.joint == "threaded"
     added = words.measured(float(convert(run.conduit.engaged, run.conduit.unit, run.unit)))

@@ -15,7 +15,7 @@ from yarrow.role import Role
 from yarrow.runs.findings.draft import Draft, line_phrase
 from yarrow.runs.findings.fitting import shallower
 from yarrow.runs.run import Run
-from yarrow.runs.words import Words
+from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Value, count
 
 _HAIR = 1e-6
@@ -42,7 +42,7 @@ def bender_findings(run: Run) -> list[Finding]:
     return [Finding(FindingCode.BENDER_DOES_NOT_FIT, values, path="bender", remedy=remedy)]
 
 
-def radius_findings(run: Run, words: Words) -> list[Finding]:
+def radius_findings(run: Run, words: LengthFormatter) -> list[Finding]:
     """A warning where this bender bends tighter than the code's table allows: by the column for
     one-shot and full-shoe benders, or by that for other bends where there is no shoe."""
     if run.bender.one_shot:
@@ -50,12 +50,14 @@ def radius_findings(run: Run, words: Words) -> list[Finding]:
     return _under_code(run, run.bender.radius, other_least_radius(run.conduit), words)
 
 
-def shot_radius_findings(run: Run, radius: float, words: Words) -> list[Finding]:
+def shot_radius_findings(run: Run, radius: float, words: LengthFormatter) -> list[Finding]:
     """The same for a wide bend that is made in many shots: that is no one-shot bend."""
     return _under_code(run, radius, other_least_radius(run.conduit), words)
 
 
-def _under_code(run: Run, radius: float, least: Fraction | None, words: Words) -> list[Finding]:
+def _under_code(
+    run: Run, radius: float, least: Fraction | None, words: LengthFormatter
+) -> list[Finding]:
     if least is None:
         return []
     allowed = float(convert(least, run.conduit.unit, run.unit))

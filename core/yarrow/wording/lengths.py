@@ -11,8 +11,8 @@ from yarrow.wording.phrase import Quantity
 
 
 @dataclass(frozen=True, slots=True)
-class Words:
-    """How one job tells its numbers."""
+class LengthFormatter:
+    """How one job writes its numbers: in ``unit``, to marks of ``step``."""
 
     unit: Unit
     step: Fraction
