@@ -7,8 +7,7 @@ import statistics
 from dataclasses import dataclass
 
 from benchmarks.runs import random_run
-from yarrow.documents.run_file import read_run
-from yarrow.runs.planner import plan_run
+from yarrow import plan_values
 
 RUNS = 2000
 _SEED = 23
@@ -50,7 +49,7 @@ def measure() -> list[Accuracy]:
         beyond: dict[str, int] = {}
         planned = 0
         while planned < RUNS:
-            plan = plan_run(read_run(random_run(rng, units, conduit, bender, scale)))
+            plan = plan_values(random_run(rng, units, conduit, bender, scale))
             if not plan.can_be_made or plan.beside is None or not plan.beside.path:
                 continue
             planned += 1

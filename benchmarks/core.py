@@ -7,12 +7,12 @@ from typing import Any
 from benchmarks.row import Row, at_most, within
 from benchmarks.runs import TWELVE
 from benchmarks.unit import InUnits, in_units
+from yarrow import plan_values
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
 from yarrow.racks.rack import plan_rack
-from yarrow.runs.handle import handle_run
-from yarrow.runs.planner import plan_run
+from yarrow.runs.bending_sequence import handle_run
 
 _SIZES = {6: 400, 60: 60, 600: 9}
 """Bends, and how often each is planned."""
@@ -142,4 +142,4 @@ def rack_of(pipes: int, bends: int) -> dict[str, Any]:
 
 
 def _planning(document: dict[str, Any], times: int) -> InUnits:
-    return in_units(lambda: plan_run(read_run(document)), times)
+    return in_units(lambda: plan_values(document), times)

@@ -14,7 +14,7 @@ from launcher.demo import PORT, demo
 from launcher.dev import dev
 from launcher.mutants import mutants
 from launcher.pictures import pictures
-from launcher.say import GiveUp, complain
+from launcher.say import LauncherError, complain
 from launcher.testing import test
 
 
@@ -36,7 +36,7 @@ def main() -> int:
             "pictures": pictures,
         }
         return others[options.command]()
-    except GiveUp as error:
+    except LauncherError as error:
         complain(f"\n{error}")
         return 1
     except KeyboardInterrupt:

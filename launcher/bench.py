@@ -11,7 +11,8 @@ from launcher.setup import ensure_browser, set_up
 
 
 def bench() -> int:
-    """Run the benchmarks and write docs/benchmarks.md. Returns the exit status. Raises: GiveUp."""
+    """Run the benchmarks and write docs/benchmarks.md. Returns the exit status. Raises:
+    LauncherError."""
     set_up(for_tests=True)
     ensure_browser()
     with cluster("bench", durable=False, fresh=True) as environment:

@@ -13,7 +13,8 @@ from launcher.setup import set_up
 
 
 def check_data() -> int:
-    """Read it all, with a demo running or without. Returns the exit status. Raises: GiveUp."""
+    """Read it all, with a demo running or without. Returns the exit status. Raises:
+    LauncherError."""
     set_up(for_tests=False, build=False)
     there = running("demo")
     with nullcontext(there) if there else cluster("demo") as environment:

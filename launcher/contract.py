@@ -12,7 +12,8 @@ CORE = {"PYTHONPATH": str(ROOT / "core")}
 
 
 def contract() -> int:
-    """Write contracts/openapi.json, web/src/api/schema.d.ts, docs/findings.md. Raises: GiveUp."""
+    """Write contracts/openapi.json, web/src/api/schema.d.ts, docs/findings.md. Raises:
+    LauncherError."""
     node = set_up(for_tests=True, build=False)
     with step("The contract"):
         CONTRACT.write_text(run([PYTHON, MANAGE, "contract"], environment=WITHOUT_DATABASE))

@@ -7,22 +7,24 @@ import shutil
 from collections.abc import Sequence
 
 from launcher.processes import answers, run
-from launcher.say import GiveUp, say
+from launcher.say import LauncherError, say
 
 
 def ensure_packages(packages: Sequence[str]) -> None:
-    """Install Debian packages. Raises: GiveUp, with the line to run, where we may not."""
+    """Install Debian packages. Raises: LauncherError, with the line to run, where we may not."""
     if not packages:
         return
     line = f"apt-get update && apt-get install -y --no-install-recommends {' '.join(packages)}"
     if shutil.which("apt-get") is None:
-        raise GiveUp(f"Yarrow needs {', '.join(packages)}, and there is no apt-get here.")
+        raise LauncherError(f"Yarrow needs {', '.join(packages)}, and there is no apt-get here.")
     if os.geteuid() == 0:
         prefix: list[str] = []
     elif answers(["sudo", "-n", "true"]):
         prefix = ["sudo", "-n", "env", "DEBIAN_FRONTEND=noninteractive"]
     else:
-        raise GiveUp(f"Yarrow needs Debian's {', '.join(packages)}. Run:\n  sudo sh -c '{line}'")
+        raise LauncherError(
+            f"Yarrow needs Debian's {', '.join(packages)}. Run:\n  sudo sh -c '{line}'"
+        )
     say(f"  installing {', '.join(packages)}")
     quiet = {"DEBIAN_FRONTEND": "noninteractive"}
     run([*prefix, "apt-get", "update", "-q"], environment=quiet, what="apt-get update")

@@ -11,7 +11,7 @@ import time
 from launcher.places import MANAGE, PYTHON, ROOT
 from launcher.postgres import cluster
 from launcher.processes import run, stop
-from launcher.say import GiveUp, say, step
+from launcher.say import LauncherError, say, step
 from launcher.setup import set_up
 
 PORT = 8600
@@ -22,7 +22,7 @@ _ORPHAN_ENDS_S = 3.0
 def demo(*, port: int = PORT, fresh: bool = False) -> int:
     """Set up, start the database, migrate, load the demo data, serve. Returns the exit status.
 
-    Raises: GiveUp.
+    Raises: LauncherError.
     """
     _check_port(port)
     set_up(for_tests=False)
@@ -46,12 +46,12 @@ def demo(*, port: int = PORT, fresh: bool = False) -> int:
 def _check_port(port: int) -> None:
     """A server of ours whose start was killed ends by itself, and its port is waited for.
 
-    Raises: GiveUp, where the port is somebody else's.
+    Raises: LauncherError, where the port is somebody else's.
     """
     end = time.monotonic() + _ORPHAN_ENDS_S
     while not _is_free(port):
         if time.monotonic() > end:
-            raise GiveUp(
+            raise LauncherError(
                 f"Port {port} is in use. Stop what is there, or: ./yarrow demo --port {port + 1}"
             )
         time.sleep(0.1)
@@ -82,11 +82,11 @@ def serve(port: int, environment: dict[str, str]) -> subprocess.Popen[bytes]:
 
 
 def wait_until_it_answers(server: subprocess.Popen[bytes], port: int) -> None:
-    """Wait for the first answer. Raises: GiveUp, where the server ends or is too slow."""
+    """Wait for the first answer. Raises: LauncherError, where the server ends or is too slow."""
     end = time.monotonic() + _PATIENCE
     while time.monotonic() < end:
         if server.poll() is not None:
-            raise GiveUp("The server stopped at once; its own words are above.")
+            raise LauncherError("The server stopped at once; its own words are above.")
         try:
             connection = http.client.HTTPConnection("127.0.0.1", port, timeout=5)
             connection.request("GET", "/api/session")
@@ -94,4 +94,4 @@ def wait_until_it_answers(server: subprocess.Popen[bytes], port: int) -> None:
                 return
         except OSError:
             time.sleep(0.1)
-    raise GiveUp(f"The server did not answer within {_PATIENCE} s.")
+    raise LauncherError(f"The server did not answer within {_PATIENCE} s.")

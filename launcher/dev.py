@@ -16,7 +16,7 @@ PAGE_PORT = 8602
 
 
 def dev() -> int:
-    """Serve the page from Vite and the API from Django until Ctrl-C. Raises: GiveUp."""
+    """Serve the page from Vite and the API from Django until Ctrl-C. Raises: LauncherError."""
     node = set_up(for_tests=True, build=False)
     with cluster("dev") as environment:
         environment["YARROW_DEBUG"] = "1"

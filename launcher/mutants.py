@@ -10,7 +10,8 @@ from launcher.setup import set_up
 
 
 def mutants() -> int:
-    """Run the core's tests against each small bug. Returns the exit status. Raises: GiveUp."""
+    """Run the core's tests against each small bug. Returns the exit status. Raises:
+    LauncherError."""
     set_up(for_tests=True, build=False)
     done = subprocess.run(
         [str(PYTHON), "-m", "core.tests.mutants"],

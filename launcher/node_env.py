@@ -23,7 +23,7 @@ def machine_has_node() -> bool:
 
 
 def node_environment() -> dict[str, str]:
-    """The environment in which ``node`` and ``npm`` are new enough. Raises: GiveUp."""
+    """The environment in which ``node`` and ``npm`` are new enough. Raises: LauncherError."""
     if machine_has_node():
         return {}
     home = STATE / "node"
@@ -63,7 +63,7 @@ def _new_enough(node: str | None) -> bool:
 
 
 def ensure_packages(folder: Path, node: dict[str, str]) -> None:
-    """``npm ci`` where the lock file has changed since the last one. Raises: GiveUp."""
+    """``npm ci`` where the lock file has changed since the last one. Raises: LauncherError."""
     lock = hashlib.sha256((folder / "package-lock.json").read_bytes()).hexdigest()
     stamp = folder / "node_modules" / ".yarrow-lock"
     if stamp.is_file() and stamp.read_text() == lock:
@@ -74,7 +74,7 @@ def ensure_packages(folder: Path, node: dict[str, str]) -> None:
 
 
 def ensure_page(node: dict[str, str]) -> None:
-    """Build the page where its sources have changed since the last build. Raises: GiveUp."""
+    """Build the page where its sources have changed since the last build. Raises: LauncherError."""
     digest = hashlib.sha256()
     for path in sorted(_sources()):
         digest.update(str(path.relative_to(WEB.parent)).encode())

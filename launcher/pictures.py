@@ -11,7 +11,7 @@ from launcher.setup import ensure_browser, set_up
 
 
 def pictures() -> int:
-    """Take every picture again. Raises: GiveUp."""
+    """Take every picture again. Raises: LauncherError."""
     set_up(for_tests=True)
     ensure_browser()
     with cluster("pictures", fresh=True, durable=False) as environment:

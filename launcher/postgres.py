@@ -18,7 +18,7 @@ from launcher.debian import ensure_packages
 from launcher.keys import keys
 from launcher.places import ROOT, STATE
 from launcher.processes import answers, run
-from launcher.say import GiveUp, complain, say
+from launcher.say import LauncherError, complain, say
 
 _AS_ROOT_USER = "postgres"
 """PostgreSQL refuses root; Debian's package makes this user."""
@@ -33,7 +33,7 @@ def ensure_postgres() -> Path:
         ensure_packages(["postgresql"])
         found = _programs()
     if found is None:
-        raise GiveUp("PostgreSQL's initdb is not to be found under /usr/lib/postgresql.")
+        raise LauncherError("PostgreSQL's initdb is not to be found under /usr/lib/postgresql.")
     return found
 
 
@@ -50,7 +50,7 @@ def cluster(name: str, *, fresh: bool = False, durable: bool = True) -> Iterator
     Args: name, of the data folder; fresh, start over; durable, False for tests, where data that a
     power cut would lose is no loss.
     Yields: the environment in which Django finds it.
-    Raises: GiveUp, also where another start holds it.
+    Raises: LauncherError, also where another start holds it.
     """
     programs = ensure_postgres()
     with _held(name):
@@ -82,7 +82,7 @@ def _keep(tool: _Tool, port: int, durable: bool, ended: Event) -> None:
         try:
             tool.start(durable, port)
             say("· The database had ended; it is started again.")
-        except GiveUp as error:
+        except LauncherError as error:
             complain(f"The database has ended and does not start; I go on trying. {error}")
 
 
@@ -98,7 +98,7 @@ def _environment(port: int) -> dict[str, str]:
 def running(name: str) -> dict[str, str] | None:
     """The environment in which Django finds a cluster that another start runs; None: there is none.
 
-    Raises: GiveUp.
+    Raises: LauncherError.
     """
     port = _Tool(ensure_postgres(), _data_folder(name)).running_port()
     return _environment(port) if port else None
@@ -111,7 +111,7 @@ def _held(name: str) -> Iterator[None]:
         try:
             fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)
         except OSError:
-            raise GiveUp(f"./yarrow {name} is already running in this checkout.") from None
+            raise LauncherError(f"./yarrow {name} is already running in this checkout.") from None
         yield
 
 

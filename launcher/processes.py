@@ -9,7 +9,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from contextlib import suppress
 from pathlib import Path
 
-from launcher.say import GiveUp
+from launcher.say import LauncherError
 
 _TAIL = 30
 
@@ -23,7 +23,7 @@ def run(
 ) -> str:
     """Run a program to its end. Returns its output.
 
-    Raises: GiveUp, with the end of the output, where it fails or is not there.
+    Raises: LauncherError, with the end of the output, where it fails or is not there.
     """
     try:
         done = subprocess.run(
@@ -38,10 +38,12 @@ def run(
             check=False,
         )
     except OSError as error:
-        raise GiveUp(f"{what or command[0]} could not be started: {error.strerror}") from None
+        raise LauncherError(
+            f"{what or command[0]} could not be started: {error.strerror}"
+        ) from None
     if done.returncode:
         tail = "\n".join(done.stdout.splitlines()[-_TAIL:])
-        raise GiveUp(f"{what or ' '.join(map(str, command))} failed:\n{tail}")
+        raise LauncherError(f"{what or ' '.join(map(str, command))} failed:\n{tail}")
     return done.stdout
 
 

@@ -14,7 +14,7 @@ from launcher.processes import answers, run
 
 
 def ensure_python(*, for_tests: bool) -> None:
-    """Make .venv hold exactly what the pinned list says. Raises: GiveUp."""
+    """Make .venv hold exactly what the pinned list says. Raises: LauncherError."""
     # The tests' list holds the other: after a test, the demo has all it needs.
     lists = [_FOR_TESTS] if for_tests else [_FOR_TESTS, _FOR_RUNNING]
     usable = answers([PYTHON, "-c", "import pip"])

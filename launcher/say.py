@@ -8,7 +8,7 @@ from collections.abc import Iterator
 from contextlib import contextmanager
 
 
-class GiveUp(Exception):
+class LauncherError(Exception):
     """Something that the person has to put right; its text says what and how."""
 
 

@@ -17,7 +17,7 @@ from launcher.say import step
 def set_up(*, for_tests: bool, build: bool = True) -> dict[str, str]:
     """Install and build what is missing. Returns: the environment for node and npm.
 
-    Raises: GiveUp.
+    Raises: LauncherError.
     """
     STATE.mkdir(exist_ok=True)
     with ThreadPoolExecutor(1) as beside:
@@ -44,7 +44,7 @@ def _python(*, for_tests: bool) -> None:
 def ensure_browser() -> None:
     """Chromium and the driver of the same version, and what shows a PDF, from Debian.
 
-    Raises: GiveUp.
+    Raises: LauncherError.
     """
     with step("Chromium and its driver"):
         versions = {_major_version(program) for program in ("chromium", "chromedriver")}

@@ -11,7 +11,7 @@ from pathlib import Path
 from launcher.places import API_TYPES, MANAGE, PYTHON, ROOT, VENV, WEB
 from launcher.postgres import cluster
 from launcher.processes import run
-from launcher.say import GiveUp, complain, say, step
+from launcher.say import LauncherError, complain, say, step
 from launcher.setup import ensure_browser, set_up
 
 _LABELS = ("core/tests", "server/tests", "launcher/tests", "e2e")
@@ -31,7 +31,8 @@ _CODE = ("core", "server", "launcher", "e2e", "benchmarks")
 
 
 def test(labels: list[str]) -> int:
-    """Checks and tests; labels choose tests alone. Returns the exit status. Raises: GiveUp."""
+    """Checks and tests; labels choose tests alone. Returns the exit status. Raises:
+    LauncherError."""
     node = set_up(for_tests=True)
     ensure_browser()
     with cluster("test", durable=False) as environment:
@@ -77,7 +78,7 @@ def _checks(node: dict[str, str]) -> list[str]:
         try:
             with step(name):
                 checks[name]()
-        except GiveUp as error:
+        except LauncherError as error:
             complain(f"FAILED {name}\n{error}")
             return False
         return True
@@ -94,10 +95,10 @@ def _mypy(*what: str) -> str:
 
 
 def _current_types(node: dict[str, str]) -> None:
-    """Raises: GiveUp, where the page's types were made from another contract."""
+    """Raises: LauncherError, where the page's types were made from another contract."""
     schema = WEB / "src" / "api" / "schema.d.ts"
     if api_types(node) != schema.read_text():
-        raise GiveUp("web/src/api/schema.d.ts is stale. Run: ./yarrow contract")
+        raise LauncherError("web/src/api/schema.d.ts is stale. Run: ./yarrow contract")
 
 
 def api_types(node: dict[str, str]) -> str:

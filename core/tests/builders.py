@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from typing import Any
 
+from yarrow import plan_values
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
 from yarrow.findings.finding import Finding
-from yarrow.runs.plan import Candidate, Choice, Plan
-from yarrow.runs.planner import plan_run
+from yarrow.runs.model.plan import CandidateView, Choice, WrittenPlan
 
 # Half-inch thin wall on a hand bender with K 5 and G 2 5/8: geometry.md's own example.
 RADIUS = 4.471070775489305
@@ -66,18 +66,18 @@ def metric(*walk: dict[str, Any], **more: Any) -> dict[str, Any]:
     return run(*walk, **{"units": "mm", "conduit": steel, "bender": "bench-steel-20", **more})
 
 
-def planned(*walk: dict[str, Any], **more: Any) -> Plan:
-    return plan_run(read_run(run(*walk, **more)))
+def planned(*walk: dict[str, Any], **more: Any) -> WrittenPlan:
+    return plan_values(run(*walk, **more))
 
 
-def found(plan: Plan, code: str) -> Finding:
+def found(plan: WrittenPlan, code: str) -> Finding:
     """The one finding with a code; the test fails where there is none."""
     matching = [finding for finding in plan.findings if finding.code == code]
     assert matching, f"no {code} among {[finding.code for finding in plan.findings]}"
     return matching[0]
 
 
-def codes(plan: Plan) -> list[str]:
+def codes(plan: WrittenPlan) -> list[str]:
     return [finding.code for finding in plan.findings]
 
 
@@ -106,12 +106,12 @@ def box(where: str, knockout: Any, **more: Any) -> dict[str, Any]:
     return {"kind": "box", "where": where, "knockout": knockout, **more}
 
 
-def choice(plan: Plan, feature: int) -> Choice:
+def choice(plan: WrittenPlan, feature: int) -> Choice:
     """What was chosen for a line of the walk."""
     return next(each for each in plan.choices if each.feature == feature)
 
 
-def taken(plan: Plan, feature: int) -> Candidate:
+def taken(plan: WrittenPlan, feature: int) -> CandidateView:
     """The candidate that was taken for a line of the walk."""
     return next(each for each in choice(plan, feature).candidates if each.taken)
 

@@ -60,7 +60,15 @@ class PublicDoor(unittest.TestCase):
 
     def test_nothing_at_the_door_is_left_out_here(self) -> None:
         functions = {name for name in yarrow.__all__ if inspect.isfunction(getattr(yarrow, name))}
-        self.assertEqual(functions - set(ASKED), {"can_be_made", "plan_as", "rack_as_csv"})
+        values = {"plan_values", "rack_values", "handling_values"}
+        self.assertEqual(functions - set(ASKED), values | {"can_be_made", "plan_as", "rack_as_csv"})
+
+    def test_values_are_the_same_answers(self) -> None:
+        plan, rack = yarrow.plan(TURN), yarrow.rack(RACK)
+        self.assertEqual(yarrow.plan_values(TURN).cut_length, plan["cut_length"])
+        self.assertEqual(len(yarrow.rack_values(RACK).pipes), len(rack["pipes"]))
+        orders = yarrow.handle(TURN)["orders"]
+        self.assertEqual(len(yarrow.handling_values(TURN).orders), len(orders))
 
     def test_what_can_t_be_read_names_the_field_and_what_was_expected(self) -> None:
         for name in ("plan", "handle", "rack"):

@@ -6,10 +6,10 @@ import math
 from itertools import pairwise
 
 from yarrow.geometry.vectors import Vector, along, length, subtract
-from yarrow.runs.plan import Plan
+from yarrow.runs.model.plan import WrittenPlan
 
 
-def walked(plan: Plan, steps: int = 400) -> list[Vector]:
+def walked(plan: WrittenPlan, steps: int = 400) -> list[Vector]:
     """Points along the centreline: the ends of every straight, and ``steps`` in every arc."""
     points = [plan.path[0]]
     for bend in plan.bends:
@@ -27,7 +27,7 @@ def walked(plan: Plan, steps: int = 400) -> list[Vector]:
     return [*points, plan.path[-1]]
 
 
-def walked_length(plan: Plan) -> float:
+def walked_length(plan: WrittenPlan) -> float:
     """The length of the pipe by its chords."""
     points = walked(plan)
     return sum(math.dist(a, b) for a, b in pairwise(points))

@@ -12,17 +12,18 @@ from contextlib import ExitStack, contextmanager
 from typing import Any
 from unittest import mock
 
+from yarrow.bend_simulation import collisions
+from yarrow.bend_simulation.moving import Moving
 from yarrow.fill import counting
-from yarrow.handling import strikes
-from yarrow.handling.moving import Moving
-from yarrow.runs import candidates, meeting
+from yarrow.runs import closure
+from yarrow.runs.selection import candidates
 
 _PLACES: dict[str, tuple[tuple[Any, str], ...]] = {
     "moments": ((Moving, "ahead_at"), (Moving, "behind_at")),
-    "placings": ((strikes, "moving"),),
+    "placings": ((collisions, "moving"),),
     "candidates": ((candidates, "lay"),),
     "sums": ((counting, "used_by"),),
-    "layouts": ((meeting, "lay_out"),),
+    "layouts": ((closure, "lay_out"),),
 }
 """What is counted, and the functions whose calls it is."""
 

@@ -33,8 +33,11 @@ from yarrow.documents.wire_notation import read_wires_said
 from yarrow.documents.writing import bend_table_csv, marks_csv, plain, plan_text
 from yarrow.documents.writing import rack_csv as _rack_csv
 from yarrow.racks.rack import plan_rack
-from yarrow.runs.handle import handle_run
+from yarrow.racks.rack_plan import RackPlan
+from yarrow.runs.bending_sequence import Handling, handle_run
+from yarrow.runs.model.plan import WrittenPlan
 from yarrow.runs.planner import plan_run
+from yarrow.runs.written_plan import write_plan
 from yarrow.wording.wording import Country, Wording, wording_of
 
 __version__ = "0.1.0"
@@ -53,12 +56,15 @@ __all__ = [
     "fill",
     "fold",
     "handle",
+    "handling_values",
     "line",
     "plan",
     "plan_as",
+    "plan_values",
     "pullbox",
     "rack",
     "rack_as_csv",
+    "rack_values",
     "schedule",
     "schema",
     "sitebox",
@@ -82,7 +88,16 @@ def plan(document: Document, country: Country | None = None) -> Answer:
     Raises: DocumentError.
     Source: docs/geometry.md.
     """
-    return plain(plan_run(read_run(document)), _wording(document, country))
+    return plain(plan_values(document), _wording(document, country))
+
+
+def plan_values(document: Document) -> WrittenPlan:
+    """The same plan as frozen values, for who draws it.
+
+    Args: document, a run (``yarrow.run/1``).
+    Raises: DocumentError.
+    """
+    return write_plan(plan_run(read_run(document)))
 
 
 class Written(NamedTuple):
@@ -99,7 +114,7 @@ def plan_as(document: Document, form: Literal["text", "csv", "bends"]) -> Writte
     Args: document, a run; form, ``text``; ``csv``, a row a mark; ``bends``, a row a bend.
     Raises: DocumentError.
     """
-    made = plan_run(read_run(document))
+    made = plan_values(document)
     if form == "text":
         text = plan_text(made, _wording(document, None))
     else:
@@ -114,7 +129,16 @@ def handle(document: Document, country: Country | None = None) -> Answer:
     Returns: the order picked, the best ones and the usual one, each with its bends' handling.
     Raises: DocumentError.
     """
-    return plain(handle_run(read_run(document)), _wording(document, country))
+    return plain(handling_values(document), _wording(document, country))
+
+
+def handling_values(document: Document) -> Handling:
+    """The same orders as frozen values, for who draws them.
+
+    Args: document, a run.
+    Raises: DocumentError.
+    """
+    return handle_run(read_run(document))
 
 
 def rack(document: Document, country: Country | None = None) -> Answer:
@@ -124,7 +148,16 @@ def rack(document: Document, country: Country | None = None) -> Answer:
     Returns: pipes and gaps, lengths in the run's units.
     Raises: DocumentError.
     """
-    return plain(plan_rack(read_run(document)), _wording(document, country))
+    return plain(rack_values(document), _wording(document, country))
+
+
+def rack_values(document: Document) -> RackPlan:
+    """The same rack as frozen values, for who draws it.
+
+    Args: document, a run with ``rack``.
+    Raises: DocumentError.
+    """
+    return plan_rack(read_run(document))
 
 
 def rack_as_csv(document: Document) -> Written:
@@ -133,7 +166,7 @@ def rack_as_csv(document: Document) -> Written:
     Args: document, a run with ``rack``.
     Raises: DocumentError.
     """
-    made = plan_rack(read_run(document))
+    made = rack_values(document)
     return Written(_rack_csv(made), made.can_be_made)
 
 

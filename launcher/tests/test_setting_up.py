@@ -9,7 +9,7 @@ from unittest import mock
 
 from benchmarks.row import Row, at_most
 from launcher import node_env, python_env, setup, testing
-from launcher.say import GiveUp
+from launcher.say import LauncherError
 
 
 class Python(unittest.TestCase):
@@ -99,7 +99,7 @@ class Checks(unittest.TestCase):
     def test_stale_types_are_a_failure_that_says_what_to_run(self) -> None:
         with (
             mock.patch.object(testing, "api_types", return_value="something else"),
-            self.assertRaisesRegex(GiveUp, "stale. Run: ./yarrow contract"),
+            self.assertRaisesRegex(LauncherError, "stale. Run: ./yarrow contract"),
         ):
             testing._current_types({})
 

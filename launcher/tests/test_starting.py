@@ -15,7 +15,7 @@ from threading import Event
 from unittest import mock
 
 from launcher import debian, demo, keys, node_env, places, postgres
-from launcher.say import GiveUp
+from launcher.say import LauncherError
 
 
 class Folder(unittest.TestCase):
@@ -53,7 +53,7 @@ class Database(Folder):
         with postgres.cluster("heal", durable=False) as environment:
             self.assertTrue((data / "yarrow-made").is_file())
             self.assertNotEqual(environment["YARROW_DB_PORT"], "5432")
-            with self.assertRaisesRegex(GiveUp, "already running"), postgres.cluster("heal"):
+            with self.assertRaisesRegex(LauncherError, "already running"), postgres.cluster("heal"):
                 self.fail("two starts at once")
         made = (data / "yarrow-made").stat().st_mtime_ns
         with postgres.cluster("heal", durable=False):
@@ -104,14 +104,19 @@ class Words(unittest.TestCase):
             taken.listen()
             port = taken.getsockname()[1]
             short = mock.patch.object(demo, "_ORPHAN_ENDS_S", 0.0)
-            with short, self.assertRaisesRegex(GiveUp, f"Port {port} is in use.*--port {port + 1}"):
+            with (
+                short,
+                self.assertRaisesRegex(LauncherError, f"Port {port} is in use.*--port {port + 1}"),
+            ):
                 demo.demo(port=port)
 
     def test_without_the_right_to_install_the_line_to_run_is_told(self) -> None:
         with (
             mock.patch("os.geteuid", return_value=1000),
             mock.patch.object(debian, "answers", return_value=False),
-            self.assertRaisesRegex(GiveUp, "sudo sh -c 'apt-get update && apt-get install -y"),
+            self.assertRaisesRegex(
+                LauncherError, "sudo sh -c 'apt-get update && apt-get install -y"
+            ),
         ):
             debian.ensure_packages(["chromium"])
 

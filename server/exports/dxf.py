@@ -16,7 +16,7 @@ from exports.layout import centreline
 from yarrow.documents.errors import DocumentError
 from yarrow.geometry.vectors import along
 from yarrow.measure.units import Unit, convert_length
-from yarrow.runs.plan import Plan
+from yarrow.runs.model.plan import WrittenPlan
 
 MOST_POINTS = 2000
 _UNITS: dict[Unit, int] = {"in": 1, "mm": 4}
@@ -45,7 +45,7 @@ class ReadPath:
     radii: list[float]
 
 
-def plan_dxf(plan: Plan) -> bytes:
+def plan_dxf(plan: WrittenPlan) -> bytes:
     """A plan as a DXF (R2010): layer ``CENTRELINE_3D`` with the vertices, as a 3D polyline that
     imports again; ``ELEVATION`` (ahead and left) and ``PLAN`` (ahead and out) with round corners,
     beside each other; ``SITE`` with what was met.

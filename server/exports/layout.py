@@ -7,7 +7,7 @@ from collections.abc import Callable, Sequence
 
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.vectors import Vector, along, angle_between, scaled, subtract, unit
-from yarrow.runs.plan import Plan
+from yarrow.runs.model.plan import WrittenPlan
 
 Point = tuple[float, float]
 Room = tuple[float, float, float, float]
@@ -70,7 +70,9 @@ def fitted(points: Sequence[Point], room: Room) -> tuple[Callable[[Point], Point
     return placed, scale
 
 
-def centreline(plan: Plan, arc_points: int = _ARC_POINTS) -> list[tuple[int | None, list[Vector]]]:
+def centreline(
+    plan: WrittenPlan, arc_points: int = _ARC_POINTS
+) -> list[tuple[int | None, list[Vector]]]:
     """The run as pieces to draw: straight parts (None) and the arcs of bends, in order."""
     pieces: list[tuple[int | None, list[Vector]]] = []
     here = plan.path[0]
@@ -135,7 +137,7 @@ def beside_the_bender(point: Vector) -> Point:
     return (x + y * _SLANT, -z - y * _SLANT)
 
 
-def views(plan: Plan) -> list[tuple[str, View]]:
+def views(plan: WrittenPlan) -> list[tuple[str, View]]:
     """The views that show something: the wall from the front, then from above."""
     across = max(abs(point[1]) for point in plan.path)
     out = max(abs(point[2]) for point in plan.path)

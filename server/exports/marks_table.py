@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from exports.drawing import AMBER, FAINT, SOFT, Drawing
 from exports.layout import Room
-from yarrow.runs.plan import Plan
+from yarrow.runs.model.plan import WrittenPlan
 from yarrow.wording.lengths import degrees
 
 _COLUMNS = (
@@ -21,7 +21,7 @@ _SIZES = ((5, 4.6), (8, 4.0), (14, 3.4), (24, 2.8))
 _SMALLEST = 2.2
 
 
-def marks_table(drawing: Drawing, plan: Plan, room: Room) -> float:
+def marks_table(drawing: Drawing, plan: WrittenPlan, room: Room) -> float:
     """The figures that are worked from, a row a bend. Returns where it ends."""
     left, top, right, _ = room
     marks = plan.working_marks
@@ -56,7 +56,7 @@ _FIELDS = {"at": "place"}
 _ROW = 4.0
 
 
-def comes_out(drawing: Drawing, plan: Plan, room: Room) -> float:
+def comes_out(drawing: Drawing, plan: WrittenPlan, room: Room) -> float:
     """Where the pipe really ends up when the rounded marks are followed, number by number: in one
     column, or in two where there are many. Returns where it ends."""
     left, top, right, bottom = room

@@ -15,7 +15,7 @@ from exports.page import (
 )
 from yarrow.geometry.frame import Side
 from yarrow.racks.rack_plan import RackPipe, RackPlan
-from yarrow.runs.plan import Mark, Plan
+from yarrow.runs.model.plan import Mark, WrittenPlan
 from yarrow.wording.lengths import degrees
 
 _CORNERS = {"same": "on one shoe", "concentric": "about one centre"}
@@ -31,7 +31,7 @@ _HOW = (
 
 
 def compose_rack_sheet(
-    plan: Plan, rack: RackPlan, heading: Heading, paper: tuple[float, float]
+    plan: WrittenPlan, rack: RackPlan, heading: Heading, paper: tuple[float, float]
 ) -> Drawing:
     """The whole sheet: heading, the pipes drawn together, a row of marks for each, findings, foot.
 
@@ -57,7 +57,7 @@ def compose_rack_sheet(
     return drawing
 
 
-def _together(drawing: Drawing, rack: RackPlan, plan: Plan, room: Room) -> None:
+def _together(drawing: Drawing, rack: RackPlan, plan: WrittenPlan, room: Room) -> None:
     """Every pipe in the first view that shows something, its number at its start."""
     title, view = _view(plan, rack.side)
     drawing.text(room[0], room[1] + 3, title, 2.9, colour=SOFT)
@@ -80,7 +80,7 @@ def _together(drawing: Drawing, rack: RackPlan, plan: Plan, room: Room) -> None:
             last = y
 
 
-def _view(plan: Plan, side: Side) -> tuple[str, View]:
+def _view(plan: WrittenPlan, side: Side) -> tuple[str, View]:
     """The view in which the pipes lie beside each other, and not over each other."""
     title, view = views(plan)[0]
     shows = WALL if side in ("left", "right") else ABOVE

@@ -8,10 +8,10 @@ from collections.abc import Callable
 from exports.drawing import BAND, FAINT, INK, PIPE, SOFT, Anchor, Drawing, reading_width
 from exports.layout import Point, Room, View, centreline, fitted, views
 from yarrow.geometry.vectors import Vector, along
-from yarrow.runs.plan import Plan, Thing
+from yarrow.runs.model.plan import SiteObject, WrittenPlan
 
 
-def draw_shape(drawing: Drawing, plan: Plan, within: Room) -> None:
+def draw_shape(drawing: Drawing, plan: WrittenPlan, within: Room) -> None:
     """The run as it will hang, in each view that shows something: stacked, or side by side where
     that shows it larger."""
     shown = views(plan)
@@ -42,13 +42,13 @@ _DIMENSION_ROW = 4.4
 _THINNEST = 0.3
 
 
-def _content(plan: Plan, view: View) -> list[Point]:
+def _content(plan: WrittenPlan, view: View) -> list[Point]:
     """What a view has to show, in the plan's unit."""
     ends = (end for dimension in plan.site for end in (dimension.start, dimension.end))
     return [view(point) for point in (*plan.path, *ends)]
 
 
-def _inner(plan: Plan, view: View, room: Room) -> Room:
+def _inner(plan: WrittenPlan, view: View, room: Room) -> Room:
     """What of a room is left for the run itself, beside dimensions and labels."""
     level = sum(
         abs(view(d.end)[0] - view(d.start)[0]) > abs(view(d.end)[1] - view(d.start)[1])
@@ -61,7 +61,7 @@ def _inner(plan: Plan, view: View, room: Room) -> Room:
     return left, top, max(right, left + 1), max(bottom, top + 1)
 
 
-def _view(drawing: Drawing, plan: Plan, view: View, title: str, room: Room) -> None:
+def _view(drawing: Drawing, plan: WrittenPlan, view: View, title: str, room: Room) -> None:
     drawing.text(room[0], room[1] + 3, title, 2.9, colour=SOFT)
     content = _content(plan, view)
     placed, scale = fitted(content, _inner(plan, view, room))
@@ -95,7 +95,7 @@ _SHORTEST_UPRIGHT = 2.5
 _BESIDE = 9.0
 
 
-def _thing(drawing: Drawing, thing: Thing, place: Callable[[Vector], Point]) -> None:
+def _thing(drawing: Drawing, thing: SiteObject, place: Callable[[Vector], Point]) -> None:
     """A ledge, a box or a coupling, drawn by a projection onto the sheet."""
     if thing.kind in ("ledge", "round"):
         near = thing.at
@@ -129,7 +129,7 @@ def _thing(drawing: Drawing, thing: Thing, place: Callable[[Vector], Point]) -> 
         drawing.text(centre[0], centre[1] - size / 2 - 1.2, thing.label, 2.7, anchor="middle")
 
 
-def _hole(drawing: Drawing, thing: Thing, place: Callable[[Vector], Point]) -> None:
+def _hole(drawing: Drawing, thing: SiteObject, place: Callable[[Vector], Point]) -> None:
     """A bored plate on both sides of its hole; where it is seen face on, nothing."""
     for side in (-1.0, 1.0):
         near = place(along(thing.at, thing.toward, side * thing.height))
@@ -153,7 +153,7 @@ _ROUND_POINTS = 24
 
 
 def _ledge_name(
-    drawing: Drawing, thing: Thing, flat: list[Point], place: Callable[[Vector], Point]
+    drawing: Drawing, thing: SiteObject, flat: list[Point], place: Callable[[Vector], Point]
 ) -> None:
     """The name of a ledge, on the side of it that the pipe is not on."""
     xs, ys = [x for x, _ in flat], [y for _, y in flat]

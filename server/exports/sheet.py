@@ -17,8 +17,8 @@ from exports.shape import draw_shape
 from exports.stick import stick
 from exports.strip import LEAST_STRIP, bend_by_bend, strip_height
 from exports.wires_sheet import wires_note
-from yarrow.runs.handle import OrderHandling
-from yarrow.runs.plan import Plan, Step
+from yarrow.runs.bending_sequence import OrderHandling
+from yarrow.runs.model.plan import Step, WrittenPlan
 
 _LEAST_SHAPE = 42.0
 _GOOD_SHAPE = 58.0
@@ -33,7 +33,7 @@ _MOST_STEPS = 0.27
 
 
 def compose_sheet(
-    plan: Plan, order: OrderHandling | None, heading: Heading, paper: tuple[float, float]
+    plan: WrittenPlan, order: OrderHandling | None, heading: Heading, paper: tuple[float, float]
 ) -> Drawing:
     """The whole sheet, from the top down: heading, stick, marks, shape, bend by bend, steps,
     findings, foot. What is below is measured first; the shape has the room that is left.

@@ -5,10 +5,10 @@ from __future__ import annotations
 from exports.drawing import BAND, INK, PIPE, SOFT, Drawing, reading_width
 from exports.layout import spread
 from exports.page import MARGIN, PAPERS
-from yarrow.runs.plan import Plan
+from yarrow.runs.model.plan import WrittenPlan
 
 
-def compose_stick(plan: Plan, name: str) -> Drawing:
+def compose_stick(plan: WrittenPlan, name: str) -> Drawing:
     """The unbent pipe alone, as wide as a sheet; with no marks where the run can't be made."""
     drawing = Drawing(PAPERS["a4"][0], 42.0, f"{name}: the pipe with its marks")
     if plan.cut_length > 0:
@@ -18,7 +18,7 @@ def compose_stick(plan: Plan, name: str) -> Drawing:
     return drawing
 
 
-def stick(drawing: Drawing, plan: Plan, top: float) -> float:
+def stick(drawing: Drawing, plan: WrittenPlan, top: float) -> float:
     """The unbent pipe to scale, with marks, arcs and hooks; readings spread, none collide."""
     left, right = MARGIN, drawing.width - MARGIN
     scale = (right - left) / plan.cut_length
@@ -51,7 +51,7 @@ def stick(drawing: Drawing, plan: Plan, top: float) -> float:
     return pipe_y + thick + 8
 
 
-def _ruler(drawing: Drawing, plan: Plan, left: float, scale: float, y: float) -> None:
+def _ruler(drawing: Drawing, plan: WrittenPlan, left: float, scale: float, y: float) -> None:
     step, per_label, sign = (12.0, 1, "'") if plan.units == "in" else (100.0, 5, "")
     count = int(plan.cut_length / step) + 1
     for number in range(count):

@@ -7,7 +7,7 @@ from collections.abc import Sequence
 
 from exports.drawing import AMBER, FAINT, INK, PIPE, SOFT, Anchor, Drawing
 from exports.layout import Point, Room, beside_the_bender, fitted, from_the_front
-from yarrow.runs.handle import BendHandling, OrderHandling
+from yarrow.runs.bending_sequence import BendHandling, OrderHandling
 
 _MOST = 14
 """Bends beyond which the pictures would be too small to tell anything."""

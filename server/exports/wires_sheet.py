@@ -15,8 +15,8 @@ from exports.page import (
 from yarrow.fill.result import FillResult, Part
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
-from yarrow.runs.plan import Plan
-from yarrow.runs.wires import PlannedPull, PlannedWires
+from yarrow.runs.model.plan import WrittenPlan
+from yarrow.runs.model.wires import PlannedPull, PlannedWires
 from yarrow.wording.lengths import degrees
 from yarrow.wording.phrase import Phrase, Quantity, Value, count
 
@@ -25,7 +25,7 @@ _ROW = 5.6
 _UNITS = {"in^2": "in²", "mm2": "mm²", "factor": "factor"}
 
 
-def wires_note(plan: Plan) -> tuple[Finding, ...]:
+def wires_note(plan: WrittenPlan) -> tuple[Finding, ...]:
     """A run's wire in a line, as it stands among what its own sheet has to say."""
     fill = plan.wires.fill if plan.wires else None
     if plan.wires is None or fill is None:
@@ -41,7 +41,7 @@ def wires_note(plan: Plan) -> tuple[Finding, ...]:
     return (Finding(FindingCode.WIRES, values, source=fill.rule.written),)
 
 
-def compose_wires_sheet(plan: Plan, heading: Heading, paper: tuple[float, float]) -> Drawing:
+def compose_wires_sheet(plan: WrittenPlan, heading: Heading, paper: tuple[float, float]) -> Drawing:
     """The whole sheet; a run whose wire is not told of says so."""
     width, height = paper
     drawing = Drawing(width, height, f"{heading.run}, wires, {heading.job}")

@@ -8,6 +8,7 @@ from typing import Any
 
 from django.db import transaction
 
+import yarrow
 from accounts.models import Member
 from crib.policy import benders_for
 from crib.services import add_bender
@@ -22,7 +23,6 @@ from jobs.policy import (
 )
 from versions import services as versions
 from yarrow.documents.errors import DocumentError, TableError
-from yarrow.documents.run_file import read_run
 from yarrow.documents.schedule import (
     MOST_TOLD,
     ScheduleRow,
@@ -31,8 +31,7 @@ from yarrow.documents.schedule import (
 )
 from yarrow.documents.site_box_file import box_key, ends_named, site_box_document
 from yarrow.documents.writing import plain
-from yarrow.runs.plan import Plan
-from yarrow.runs.planner import plan_run
+from yarrow.runs.model.plan import WrittenPlan
 
 UNNAMED = "Unnamed run"
 
@@ -171,7 +170,7 @@ def _check_room(rows: Any, what: str, most: int) -> None:
 def _written(
     run: Run, member: Member, document: dict[str, Any], restored_from: int | None = None
 ) -> Run:
-    plan = plan_run(read_run(document))
+    plan = yarrow.plan_values(document)
     run.name = plan.name.strip() or UNNAMED
     run.conduit = plan.conduit.name
     run.cut_length_text = plan.cut_length_text
@@ -181,7 +180,7 @@ def _written(
     return run
 
 
-def _worst(plan: Plan) -> str:
+def _worst(plan: WrittenPlan) -> str:
     """The gravest level among the findings; a plan lists that first."""
     return plan.findings[0].level if plan.findings else ""
 

@@ -15,8 +15,7 @@ from jobs.models import Revision, Run
 from server.tests.people import CrewTest, changed
 from server.tests.test_racks_and_pictures import taken, words
 from server.tests.test_walls import FILL
-from yarrow.documents.run_file import read_run
-from yarrow.runs.planner import plan_run
+from yarrow import plan_values
 
 HEAD = "name,type,size,wires"
 HEADING = Heading("Mill", "Run", "version 1")
@@ -150,7 +149,7 @@ class OnPaper(CrewTest):
         ]
         self.assertGreater(len(wired), 8)
         for document in wired:
-            plan = plan_run(read_run(document))
+            plan = plan_values(document)
             assert plan.wires is not None
             assert plan.wires.fill is not None
             share = f"{plan.wires.fill.share:.0%}"
@@ -168,7 +167,7 @@ class OnPaper(CrewTest):
                     self.assertIn("Wires:", own)
 
     def test_a_run_without_wire_says_so(self) -> None:
-        plan = plan_run(read_run(changed()))
+        plan = plan_values(changed())
         sheet = compose_wires_sheet(plan, HEADING, PAPERS["a4"])
         self.assertIn("Nothing is told", words(sheet))
         path = f"/api/runs/{self.run_.id}/sheet.pdf?of=wires"

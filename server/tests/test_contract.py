@@ -113,7 +113,7 @@ class Fuzz(CrewTest):
     def test_any_request_gets_a_declared_answer(self) -> None:
         @settings(deadline=None, suppress_health_check=list(HealthCheck))
         @given(st.data())
-        def ask(data: Any) -> None:
+        def resolve_run(data: Any) -> None:
             case = data.draw(operations, label="case")
             known = dict | list | str | int | float | bytes
             body = case.body if isinstance(case.body, known) else None
@@ -128,7 +128,7 @@ class Fuzz(CrewTest):
         # Signing in or out would let every later request off.
         asked = [op for op in found if op.method == "get" or op.path != "/api/session"]
         operations = st.one_of([operation.as_strategy() for operation in asked])
-        ask()
+        resolve_run()
 
 
 def _closed(node: Any) -> Any:

@@ -17,14 +17,13 @@ from exports.pdf import sheet_pdf
 from exports.sheet import compose_sheet
 from exports.svg import drawing_svg
 from server.tests.people import DOCUMENT, changed
-from yarrow.documents.run_file import read_run
-from yarrow.runs.plan import Plan
-from yarrow.runs.planner import plan_run
+from yarrow import plan_values
+from yarrow.runs.model.plan import WrittenPlan
 from yarrow.wording.wording import EN_GB, EN_US
 
 
-def planned(**fields: object) -> Plan:
-    return plan_run(read_run(changed(**fields)))
+def planned(**fields: object) -> WrittenPlan:
+    return plan_values(changed(**fields))
 
 
 class Readings(unittest.TestCase):

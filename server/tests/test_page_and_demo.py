@@ -13,8 +13,7 @@ from accounts.models import Crew, Member
 from crib.models import CribBender
 from jobs.models import Job, Run
 from server.tests.people import CrewTest
-from yarrow.documents.run_file import read_run
-from yarrow.runs.planner import plan_run
+from yarrow import plan_values
 
 
 class Page(CrewTest):
@@ -75,7 +74,7 @@ class Demo(TestCase):
         self.assertEqual(Job.objects.count(), 3)
         for run in Run.objects.all():
             with self.subTest(run=run.name):
-                plan = plan_run(read_run(run.document))
+                plan = plan_values(run.document)
                 self.assertTrue(plan.can_be_made)
                 grave = [finding.code for finding in plan.findings if finding.level != "note"]
                 # One of them shows what it looks like when the wire does not go in.
@@ -117,7 +116,7 @@ class Demo(TestCase):
         kinds = {line["kind"] for run in Run.objects.all() for line in run.document["walk"]}
         self.assertLessEqual({"round", "block", "ledge", "wall", "hole", "box"}, kinds)
         self.assertLessEqual({"saddle3", "saddle4", "kick", "box_offset"}, kinds)
-        plans = [plan_run(read_run(run.document)) for run in Run.objects.all()]
+        plans = [plan_values(run.document) for run in Run.objects.all()]
         self.assertTrue(
             any(choice.together_with is not None for p in plans for choice in p.choices)
         )

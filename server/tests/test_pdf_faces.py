@@ -15,9 +15,7 @@ from exports.page import PAPERS, Heading
 from exports.pdf import sheet_pdf
 from exports.sheet import compose_sheet
 from server.tests.people import DOCUMENT, changed
-from yarrow.documents.run_file import read_run
-from yarrow.runs.handle import handle_run
-from yarrow.runs.planner import plan_run
+from yarrow import handling_values, plan_values
 
 WORDS = "Mark all the way round the pipe 27 11/16"
 
@@ -47,10 +45,10 @@ def faces(pdf: bytes) -> set[str]:
 
 
 def sheet(name: str) -> Drawing:
-    survey = read_run(changed(name=name))
-    order = next(order for order in handle_run(survey).orders if order.taken)
+    document = changed(name=name)
+    order = next(order for order in handling_values(document).orders if order.taken)
     heading = Heading("Saltmarsh", name, "Version 3")
-    return compose_sheet(plan_run(survey), order, heading, PAPERS["a4"])
+    return compose_sheet(plan_values(document), order, heading, PAPERS["a4"])
 
 
 class Faces(TestCase):

@@ -8,6 +8,7 @@ from collections.abc import Sequence
 from unittest import TestCase
 
 from jobs.demo import JOBS
+from yarrow import handling_values, plan_values
 from yarrow.benders.bender import Bender, Hook, Reference
 from yarrow.benders.placing import other_end
 from yarrow.documents.run_file import read_run
@@ -15,9 +16,7 @@ from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.pipe import PipeBend, fold
 from yarrow.measure.tape import read_length
 from yarrow.measure.units import Unit
-from yarrow.runs.handle import handle_run
-from yarrow.runs.plan import Plan, Step
-from yarrow.runs.planner import plan_run
+from yarrow.runs.model.plan import Step, WrittenPlan
 
 _PLACE = re.compile(
     r"([A-Z][\w' -]+?) on ([\d/ ]+)"
@@ -106,7 +105,7 @@ class Played(TestCase):
 
     def play(self, document: dict[str, object]) -> None:
         survey = read_run(document)
-        plan = plan_run(survey)
+        plan = plan_values(document)
         bends = played(plan.steps, plan.units, survey.setup.bender)
         self.assertEqual(len(bends), len(plan.bends))
         cut = float(read_length(plan.cut_length_text, plan.units).value)
@@ -121,13 +120,13 @@ class Played(TestCase):
             for document in (run for job in crew for run in job["runs"]):
                 with self.subTest(run=document["name"]):
                     survey = read_run(document)
-                    plan = plan_run(survey)
-                    orders = handle_run(survey).orders
+                    plan = plan_values(document)
+                    orders = handling_values(document).orders
                     self.assertGreaterEqual(len(orders), 1)
                     for order in orders:
                         self.near(plan, played(order.steps, plan.units, survey.setup.bender))
 
-    def near(self, plan: Plan, bends: list[PipeBend]) -> None:
+    def near(self, plan: WrittenPlan, bends: list[PipeBend]) -> None:
         """As near to the plan as rounding each of its marks leaves it."""
         out = fold(
             bends, plan.cut_length, start=plan.path[0], first_toward=plan.first_toward

@@ -10,11 +10,10 @@ from api.api import api
 from exports.dxf import plan_dxf
 from exports.job_archive import Archive
 from server.tests.people import BENDER, DOCUMENT, CrewTest, packed
-from yarrow.documents.run_file import read_run
-from yarrow.runs.planner import plan_run
+from yarrow import plan_values
 
 ARCHIVE = packed(Archive("Saltmarsh", "", "in", (DOCUMENT,)))
-DXF = plan_dxf(plan_run(read_run(DOCUMENT))).decode()
+DXF = plan_dxf(plan_values(DOCUMENT)).decode()
 
 FILL = {
     "format": "yarrow.fill/1",

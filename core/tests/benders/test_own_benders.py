@@ -24,6 +24,7 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.properties.strategies import makeable_runs
+from yarrow import plan_values
 from yarrow.benders.bender import Bender
 from yarrow.benders.calibration import TestBend, calibrate
 from yarrow.benders.springback import springback
@@ -31,8 +32,7 @@ from yarrow.catalog.tables import benders, conduits
 from yarrow.documents.run_file import read_run
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.errors import GeometryError
-from yarrow.runs.plan import Plan
-from yarrow.runs.planner import plan_run
+from yarrow.runs.model.plan import WrittenPlan
 
 TEST_90 = {"mark": "13 3/8", "stick": 40, "stub": "18 3/8", "tail": "24 1/4"}
 """geometry.md's half-inch bender: take-up 18 3/8 − 13 3/8, gain 18 3/8 + 24 1/4 − 40."""
@@ -125,7 +125,7 @@ class Ways(unittest.TestCase):
         """Every mark, put on its own reference, begins the arc at the same place."""
         method = "table" if table else "exact"
         plans = {
-            way: plan_run(read_run({**document, "way": way, "method": method}))
+            way: plan_values({**document, "way": way, "method": method})
             for way in ("mark", "bench", "chart")
         }
         starts = {way: arc_starts(document, plan) for way, plan in plans.items()}
@@ -139,7 +139,7 @@ class Ways(unittest.TestCase):
         self.assertIn("hang the take-up of 5 over the end and mark the whole 18 3/8", do["mark"][1])
         self.assertIn("the bend begins on that mark and runs to 20 9/16", do["chart"][1])
         self.assertIn("tart-of-bend mark on 13 9/16", do["bench"][1])
-        square = plan_run(read_run(metric(turn(400), turn(640), end(400)))).steps[2]
+        square = plan_values(metric(turn(400), turn(640), end(400))).steps[2]
         self.assertIn("Stand an offcut in the former with a square", square.do)
         depth = planned(*walk, way="bench").working[2].depth
         self.assertEqual(depth, "4")
@@ -147,7 +147,7 @@ class Ways(unittest.TestCase):
 
     def test_the_chart_s_lengths_add_up_to_the_pipe(self) -> None:
         document = metric(turn(400), turn(640), offset(900, 80, 30, "out"), end(1500), way="chart")
-        plan = plan_run(read_run(document))
+        plan = plan_values(document)
         whole = sum(int(r.between) + int(r.developed) for r in plan.working)
         last = plan.bends[-1]
         self.assertAlmostEqual(whole, last.arc_end, delta=len(plan.bends))
@@ -157,13 +157,13 @@ class Ways(unittest.TestCase):
         self.assertEqual({m.reference for m in plan.marks}, {"former", "square"})
 
 
-class Heat(unittest.TestCase):
-    def plan(self) -> Plan:
+class AmpacityAdjustment(unittest.TestCase):
+    def plan(self) -> WrittenPlan:
         plastic = {"type": "plastic", "size": "20"}
         walk = [turn(500), offset(600, 60, 30, "out"), end(1200, fitting="connector")]
         start = {"kind": "connector"}
         document = metric(*walk, conduit=plastic, bender="heat-form-metric", start=start)
-        return plan_run(read_run(document))
+        return plan_values(document)
 
     def test_where_to_warm_from_and_to(self) -> None:
         plan = self.plan()
@@ -183,7 +183,7 @@ class Heat(unittest.TestCase):
     def test_the_form_needs_straight_pipe_at_the_end(self) -> None:
         plastic = {"type": "plastic", "size": "20"}
         document = metric(turn(100), end(400), conduit=plastic, bender="heat-form-metric")
-        self.assertIn("stub-too-short", codes(plan_run(read_run(document))))
+        self.assertIn("stub-too-short", codes(plan_values(document)))
 
 
 class Catalogue(unittest.TestCase):
@@ -212,7 +212,7 @@ def thin(size: str) -> dict[str, str]:
     return {"type": "emt", "size": size}
 
 
-def arc_starts(document: dict[str, Any], plan: Plan) -> list[float]:
+def arc_starts(document: dict[str, Any], plan: WrittenPlan) -> list[float]:
     """Where each arc begins when its mark is put on its reference, by the bender's own numbers."""
     bender: Bender = read_run(document).setup.bender
     return [

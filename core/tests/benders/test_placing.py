@@ -12,13 +12,13 @@ from yarrow.benders.bender import Bender
 from yarrow.benders.placing import making_order, place_bender
 from yarrow.geometry.pipe import develop
 from yarrow.role import SADDLE, Role
-from yarrow.runs.plan import Plan
+from yarrow.runs.model.plan import WrittenPlan
 
 BENDER = Bender("test", "Test", "hand", 4.0, 4.75, 2.0, 1.0, 0.7)
 """a = K − R − D/2 = 0.4: the hook's side takes 2.4 of straight, the heel's 1."""
 
 
-def made(plan: Plan) -> list[int]:
+def made(plan: WrittenPlan) -> list[int]:
     return [step.bend + 1 for step in plan.steps if step.bend is not None]
 
 

@@ -17,14 +17,13 @@ import yarrow
 from core.tests.builders import end, run, turn
 from core.tests.fill.test_absurd_checks import BOX, FILL, HOLES, METRIC, PULL_BOX
 from core.tests.properties.strategies import json_junk
+from yarrow import plan_values
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.fill_file import fill_document
-from yarrow.documents.run_file import read_run
 from yarrow.documents.schema import schema
 from yarrow.documents.site_box_file import site_box_document
 from yarrow.documents.writing import plain
-from yarrow.runs.planner import plan_run
 
 SITE_BOX: dict[str, Any] = {
     "format": "yarrow.sitebox/1",
@@ -153,4 +152,4 @@ class Plans(unittest.TestCase):
         nothing.pop("walk")
         nothing["path"] = [[0, 0, 0], [10, 0, 0], [0, 0, 0]]
         nothing["wires"] = {"typed": "3 x 12"}
-        self.assertIsNone(plan_run(read_run(nothing)).wires)
+        self.assertIsNone(plan_values(nothing).wires)

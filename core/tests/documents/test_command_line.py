@@ -64,7 +64,7 @@ class Rack(unittest.TestCase):
         self.assertEqual(json.loads(answer.stdout)["findings"][0]["code"], "no-order")
 
 
-class Plan(unittest.TestCase):
+class WrittenPlan(unittest.TestCase):
     def test_a_plan_of_a_file_and_of_standard_input_are_the_same(self) -> None:
         with tempfile.TemporaryDirectory() as folder:
             file = Path(folder) / "run.json"

@@ -9,6 +9,7 @@ from pathlib import Path
 from typing import Any
 from unittest import mock
 
+from yarrow import plan_values
 from yarrow.documents import upgrading
 from yarrow.documents.bender_file import bender_numbers
 from yarrow.documents.bends_file import fold_document
@@ -19,12 +20,11 @@ from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
 from yarrow.documents.schema import newest_format
 from yarrow.documents.site_box_file import site_box_document
-from yarrow.runs.planner import plan_run
 
 SAMPLES = Path(__file__).parent / "samples"
 
 READS: dict[str, tuple[Callable[[Any], object], tuple[str, str]]] = {
-    "run": (lambda document: plan_run(read_run(document)), ("run", "")),
+    "run": (lambda document: plan_values(document), ("run", "")),
     "bender": (bender_numbers, ("run", "bender_file")),
     "fill": (fill_document, ("run", "fill_file")),
     "bends": (fold_document, ("bends", "")),
@@ -64,7 +64,7 @@ class EveryVersion(unittest.TestCase):
                     read(document)
 
     def test_a_run_of_the_first_days_is_read(self) -> None:
-        self.assertEqual(plan_run(read_run(sample("run-1-first"))).findings, ())
+        self.assertEqual(plan_values(sample("run-1-first")).findings, ())
 
     def test_a_newer_one_is_refused_as_newer(self) -> None:
         for name, (read, _) in READS.items():

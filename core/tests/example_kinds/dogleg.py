@@ -6,11 +6,11 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.bends.feature import Move, OnItsLeg
-from yarrow.bends.in_document import AT, CARRIED, FROM, LABEL, RISE, TOWARD, InDocument, Said
-from yarrow.bends.leg import ByRule, Datum, Laid, Leg, Pipe, Read, Rule
-from yarrow.bends.offset import Offset
-from yarrow.bends.on_site import Dimension, SiteObject, Spot
+from yarrow.features.feature import Move, OnItsLeg
+from yarrow.features.in_document import AT, CARRIED, FROM, LABEL, RISE, TOWARD, InDocument, Said
+from yarrow.features.leg import Datum, Laid, Leg, MultiplierTable, Pipe, ReadBack, RuleMarks
+from yarrow.features.offset import Offset
+from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 
@@ -54,18 +54,18 @@ class Dogleg(OnItsLeg):
 
     def read_back(
         self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
-    ) -> tuple[Read, ...]:
+    ) -> tuple[ReadBack, ...]:
         """Rise and place, as an offset's."""
         return self._step().read_back(leg, pipe, origin, vertices)
 
-    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: Rule) -> ByRule | None:
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """An offset's marks."""
         return self._step().by_rule(leg, pipe, base, rule)
 
-    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
         """How far along the leg, and its rise."""
         return self._step().dimensions(spot)
 
-    def site_object(self, spot: Spot) -> SiteObject | None:
+    def site_object(self, spot: Spot) -> ObjectShape | None:
         """Not known."""
         return None

@@ -6,15 +6,15 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.bends.in_document import AIR, AT, FROM, LABEL, OUT, PICK, Field, InDocument, Said
-from yarrow.bends.leg import Datum
-from yarrow.bends.on_site import Dimension, SiteObject, Spot
+from yarrow.features.in_document import AIR, AT, FROM, LABEL, OUT, PICK, Field, InDocument, Said
+from yarrow.features.leg import Datum
+from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.over import GoneOver, Hump
+from yarrow.obstacles.crossing import CrossedObstacle, CrossingProfile
 
 
 @dataclass(frozen=True, slots=True)
-class Strut(GoneOver):
+class Strut(CrossedObstacle):
     """``at`` is its near face; the channel is ``across`` wide and high."""
 
     at: Fraction
@@ -36,7 +36,7 @@ class Strut(GoneOver):
         about="Strut channel to go over.",
     )
 
-    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
         """How far along the leg its near face is, how wide it is, and how high it stands."""
         place = spot.place(self.at, self.measured_from)
         return (
@@ -45,16 +45,16 @@ class Strut(GoneOver):
             spot.height(self.across, self.toward, place),
         )
 
-    def site_object(self, spot: Spot) -> SiteObject | None:
+    def site_object(self, spot: Spot) -> ObjectShape | None:
         """A square block from its near face."""
         begins = spot.leg.place(float(self.at), self.measured_from)
         return spot.standing(
             "ledge", self.label, begins, float(self.across), self.across, self.toward
         )
 
-    def hump(self) -> Hump:
+    def profile(self) -> CrossingProfile:
         """The same as something to go over."""
-        return Hump(
+        return CrossingProfile(
             begins=self.at,
             width=self.across,
             height=self.across,

@@ -11,9 +11,9 @@ import yarrow
 from core.tests.builders import end, run, turn
 from core.tests.example_kinds.dogleg import Dogleg
 from core.tests.example_kinds.strut import Strut
-from yarrow.bends.feature import Feature
-from yarrow.bends.registry import KINDS
 from yarrow.documents.schema import reader, schema
+from yarrow.features.feature import Feature
+from yarrow.features.registry import KINDS
 from yarrow.obstacles.obstacle import Obstacle
 from yarrow.obstacles.registry import OBSTACLES
 

@@ -13,8 +13,8 @@ from yarrow.documents.schema import reader, schema
 from yarrow.documents.wire_reading import us_wire
 from yarrow.fill.area import Area
 from yarrow.fill.check import check_fill, holder_of
-from yarrow.fill.conductor import Holder
-from yarrow.fill.method import Method, PrintedRow
+from yarrow.fill.conductor import Raceway
+from yarrow.fill.method import FillMethod, PrintedRow
 
 
 class AFitting(unittest.TestCase):
@@ -49,10 +49,10 @@ class ABender(unittest.TestCase):
 class Halved(Area):
     """Half of what is allowed by area; nothing is said of heat."""
 
-    def limit(self, holder: Holder, count: int) -> float:
+    def limit(self, holder: Raceway, count: int) -> float:
         return Area.limit(self, holder, count) / 2
 
-    def rows(self, holder: Holder) -> tuple[PrintedRow, ...]:
+    def rows(self, holder: Raceway) -> tuple[PrintedRow, ...]:
         return (PrintedRow(1.0, 2.0),)
 
     def ampacity_percent(self, carrying: int) -> int | None:
@@ -61,7 +61,7 @@ class Halved(Area):
 
 class AWayOfFilling(unittest.TestCase):
     def test_counting_sizes_and_findings_are_common_to_all(self) -> None:
-        way: Method = Halved("in")
+        way: FillMethod = Halved("in")
         wires = [us_wire({"insulation": "thhn", "size": "12"}, "conductors[0]", 5)]
         half = check_fill(way, holder_of("emt", "1/2"), wires, 0.0)
         whole = check_fill(Area("in"), holder_of("emt", "1/2"), wires, 0.0)

@@ -12,7 +12,7 @@ from core.tests.fill.asking import by_area, cable, said, said_codes, wire
 from yarrow.catalog.wiring import us_wires
 from yarrow.fill.area import Area
 from yarrow.fill.check import holder_of
-from yarrow.fill.counting import Load, goes_in, more_of, most_of
+from yarrow.fill.counting import Load, additional_count, fits, max_count
 
 
 class WorkedByHand(unittest.TestCase):
@@ -154,18 +154,18 @@ class AgainstCountingUpOneByOne(unittest.TestCase):
         listed = [Load(count, float(us_wires()["thhn", size].area)) for count, size in load]
         for index, (count, each) in enumerate((one.count, one.each) for one in listed):
             alone = max(
-                (n for n in range(1, 700) if goes_in(method, holder, [Load(n, each)], spare)),
+                (n for n in range(1, 700) if fits(method, holder, [Load(n, each)], spare)),
                 default=0,
             )
-            self.assertEqual(most_of(method, holder, each, spare), alone)
-            room = more_of(method, holder, listed, index, spare)
-            if not goes_in(method, holder, listed, spare):
+            self.assertEqual(max_count(method, holder, each, spare), alone)
+            room = additional_count(method, holder, listed, index, spare)
+            if not fits(method, holder, listed, spare):
                 self.assertEqual(room, 0)
                 continue
 
             def with_more(more: int, at: int = index, own: int = count) -> bool:
                 grown = [*listed]
                 grown[at] = Load(own + more, listed[at].each)
-                return goes_in(method, holder, grown, spare)
+                return fits(method, holder, grown, spare)
 
             self.assertEqual(room, max((n for n in range(700) if with_more(n)), default=0))

@@ -12,12 +12,12 @@ from yarrow.catalog.wiring import us_wires
 from yarrow.documents.box_files import pull_box_document
 from yarrow.documents.run_file import read_run
 from yarrow.racks.rack import plan_rack
-from yarrow.runs.plan import Plan
+from yarrow.runs.model.plan import WrittenPlan
 
 TWO_INCH = {"type": "emt", "size": "2"}
 
 
-def two_inch(radius: float, kind: str) -> Plan:
+def two_inch(radius: float, kind: str) -> WrittenPlan:
     own = {"kind": kind, "radius": radius, "take_up": 14}
     return planned(turn(60), end(60), conduit=TWO_INCH, bender=own)
 

@@ -13,6 +13,7 @@ from hypothesis import strategies as st
 from core.tests.builders import end, run, turn
 from core.tests.fill.asking import by_area
 from core.tests.properties.strategies import makeable_runs
+from yarrow import plan_values
 from yarrow.catalog.wiring import uk_cables, us_wires
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.fill_file import fill_document
@@ -28,7 +29,6 @@ from yarrow.documents.schedule import (
 )
 from yarrow.documents.wire_notation import read_wires_said, said_wires
 from yarrow.measure.units import Unit
-from yarrow.runs.planner import plan_run
 
 HEAD = "name,type,size,length,bends,wires"
 
@@ -257,7 +257,7 @@ class Schedules(unittest.TestCase):
         closer = {**last, "at": str(float(last["at"]) / shorter)}
         document = {**document, "method": method, "wires": asked}
         document = {**document, "walk": [*document["walk"][:-1], closer]}
-        planned, row = plan_run(read_run(document)), run_row(document)
+        planned, row = plan_values(document), run_row(document)
         told = (planned.name, planned.conduit.type, planned.conduit.size, planned.cut_length_text)
         self.assertEqual((row.name, row.type, row.size, row.length), told)
         self.assertEqual(row.bends, planned.wires.bends if planned.wires else 0)

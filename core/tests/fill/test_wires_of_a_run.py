@@ -7,11 +7,12 @@ from typing import Any
 
 from core.tests.builders import end, metric, offset, planned, run, saddle3, saddle4, turn
 from core.tests.fill.asking import core, wire
+from yarrow import plan_values
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
-from yarrow.runs.plan import Plan
-from yarrow.runs.planner import plan_run
-from yarrow.runs.wires import PlannedPull, PlannedWires, duct_metres
+from yarrow.runs.checks.wires import duct_metres
+from yarrow.runs.model.plan import WrittenPlan
+from yarrow.runs.model.wires import PlannedPull, PlannedWires
 
 
 def wired(*walk: dict[str, Any], conductors: list[dict[str, Any]], **wires: Any) -> PlannedWires:
@@ -20,8 +21,8 @@ def wired(*walk: dict[str, Any], conductors: list[dict[str, Any]], **wires: Any)
     return plan.wires
 
 
-def steel(*walk: dict[str, Any], conductors: list[dict[str, Any]], **wires: Any) -> Plan:
-    return plan_run(read_run({**metric(*walk), "wires": {"conductors": conductors, **wires}}))
+def steel(*walk: dict[str, Any], conductors: list[dict[str, Any]], **wires: Any) -> WrittenPlan:
+    return plan_values({**metric(*walk), "wires": {"conductors": conductors, **wires}})
 
 
 def pull_of(wires: PlannedWires) -> PlannedPull:

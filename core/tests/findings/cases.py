@@ -22,6 +22,7 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.fill.asking import cable, core, wire
+from yarrow import plan_values
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
@@ -29,8 +30,7 @@ from yarrow.documents.site_box_file import site_box_document
 from yarrow.findings.finding import Finding
 from yarrow.obstacles.outline import Air
 from yarrow.racks.rack import plan_rack
-from yarrow.runs.handle import handle_run
-from yarrow.runs.planner import plan_run
+from yarrow.runs.bending_sequence import handle_run
 
 Found = Callable[[], Sequence[Finding]]
 
@@ -52,17 +52,17 @@ class Case(NamedTuple):
 
 
 def planned_(*walk: dict[str, Any], **more: Any) -> Found:
-    return lambda: plan_run(read_run(run(*walk, **more))).findings
+    return lambda: plan_values(run(*walk, **more)).findings
 
 
 def metric_(*walk: dict[str, Any], **more: Any) -> Found:
-    return lambda: plan_run(read_run(metric(*walk, **more))).findings
+    return lambda: plan_values(metric(*walk, **more)).findings
 
 
 def path_(*points: tuple[int, int, int], **more: Any) -> Found:
     document = {key: value for key, value in run(**more).items() if key != "walk"}
     document["path"] = [list(point) for point in points]
-    return lambda: plan_run(read_run(document)).findings
+    return lambda: plan_values(document).findings
 
 
 def racked(*walk: dict[str, Any], rack: dict[str, Any], **more: Any) -> Found:
@@ -75,7 +75,7 @@ def handled(*walk: dict[str, Any], **more: Any) -> Found:
 
 def pulled(*walk: dict[str, Any], **more: Any) -> Found:
     def found() -> Sequence[Finding]:
-        planned = plan_run(read_run(run(*walk, **more))).wires
+        planned = plan_values(run(*walk, **more)).wires
         assert planned is not None
         assert planned.pull is not None
         return planned.pull.findings
@@ -85,7 +85,7 @@ def pulled(*walk: dict[str, Any], **more: Any) -> Found:
 
 def wires(*walk: dict[str, Any], **more: Any) -> Found:
     def found() -> Sequence[Finding]:
-        planned = plan_run(read_run(metric(*walk, **more))).wires
+        planned = plan_values(metric(*walk, **more)).wires
         assert planned is not None
         return planned.findings
 
@@ -96,7 +96,7 @@ def touching() -> Found:
     """What no choice of Yarrow's leads to, since saddles are lifted: a pick with no air left."""
 
     def found() -> Sequence[Finding]:
-        with mock.patch("yarrow.runs.candidates.least_air", return_value=Air(-0.5, 60.0)):
+        with mock.patch("yarrow.runs.selection.candidates.least_air", return_value=Air(-0.5, 60.0)):
             return planned_(round_thing(60, 2, pick="saddle3 45"), end(110))()
 
     return found

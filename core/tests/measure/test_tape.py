@@ -10,7 +10,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from yarrow.measure.rounding import exact_text, round_to
-from yarrow.measure.tape import Reading, TapeError, read_length
+from yarrow.measure.tape import LengthSyntaxError, Reading, read_length
 from yarrow.measure.units import Unit
 
 
@@ -65,7 +65,7 @@ class Notation(unittest.TestCase):
             "1 2 3", "--3", "3 -", "7' 2 mm", "9" * 61, "1e5", "٣", None, True, [], {},
             float("nan"), float("inf"), 10**400, Decimal("1e999999999"), "99999999",
         ):  # fmt: skip
-            with self.subTest(text=text), self.assertRaises(TapeError):
+            with self.subTest(text=text), self.assertRaises(LengthSyntaxError):
                 read_length(text, "in")
 
     @given(st.integers(-(10**7), 10**7), st.sampled_from([8, 16, 32]))
@@ -91,7 +91,7 @@ class Notation(unittest.TestCase):
     def test_any_text_is_a_reading_or_a_clear_refusal(self, text: str) -> None:
         try:
             self.assertIsInstance(read_length(text, "mm"), Reading)
-        except TapeError as error:
+        except LengthSyntaxError as error:
             self.assertTrue(error.expected)
 
 

@@ -31,69 +31,72 @@ MUTANTS: tuple[Mutant, ...] = (
         ("measure", "documents"),
     ),
     Mutant("measure/tape.py", 'if term == "x"}', 'if term == "+"}', ("documents",)),
-    Mutant("runs/words.py", "-((-(value - 1e-6)) // size)", "((value + 1e-6) // size)", _RUNS),
+    Mutant("wording/lengths.py", "-((-(value - 1e-6)) // size)", "((value + 1e-6) // size)", _RUNS),
     # what is laid
     Mutant(
-        "bends/leg.py",
+        "features/leg.py",
         'if toward == "out" else pipe.stand_off)',
         'if toward == "out" else 0.0)',
         _BENDS,
     ),
     Mutant(
-        "bends/leg.py",
+        "features/leg.py",
         'nearer=pipe.stand_off - air if side == "out" else 0.0',
         "nearer=0.0",
         _BENDS,
     ),
-    Mutant("bends/leg.py", "nearer=self.nearer + step", "nearer=self.nearer - step", _BENDS),
+    Mutant("features/leg.py", "nearer=self.nearer + step", "nearer=self.nearer - step", _BENDS),
     Mutant(
-        "bends/saddle4.py",
+        "features/saddle4.py",
         "down = up + float(self.width)",
         "down = up + float(self.width) + used",
         _BENDS,
     ),
-    Mutant("bends/saddle4.py", "            2 * used,", "            used,", _BENDS),
+    Mutant("features/saddle4.py", "            2 * used,", "            used,", _BENDS),
     Mutant(
-        "bends/saddle3.py",
+        "features/saddle3.py",
         'RuleSpot(centre + apart, hook="start")',
         "RuleSpot(centre + apart)",
         _BENDS,
     ),
     Mutant(
-        "bends/saddle3.py",
+        "features/saddle3.py",
         "            2 * shrink * height,",
         "            shrink * height,",
         _BENDS,
     ),
     Mutant(
-        "bends/offset.py",
+        "features/offset.py",
         '"begin": run, "centre": run / 2}',
         '"begin": run, "centre": run}',
         _BENDS,
     ),
     Mutant(
-        "bends/offset.py", '            "begin": -tangent,', '            "begin": tangent,', _BENDS
+        "features/offset.py",
+        '            "begin": -tangent,',
+        '            "begin": tangent,',
+        _BENDS,
     ),
     Mutant(
-        "bends/end.py",
+        "features/end.py",
         "float(self.allowance) / (length(way) or 1.0)",
         "float(self.allowance) / 1.0",
         _BENDS,
     ),
     Mutant(
-        "bends/kick.py",
+        "features/kick.py",
         "pipe.radius * (1 - math.cos(angle))",
         "pipe.radius * math.sin(angle)",
         _BENDS,
     ),
     Mutant(
-        "bends/turn.py",
+        "features/turn.py",
         'leg.nearer if self.toward in ("left", "right") else 0.0',
         "leg.nearer",
         _BENDS,
     ),
     Mutant(
-        "bends/box_offset.py",
+        "features/box_offset.py",
         "pipe.end.measured_from) + pipe.end.allowance",
         "pipe.end.measured_from)",
         ("runs", "properties", "worked", "obstacles"),
@@ -101,21 +104,23 @@ MUTANTS: tuple[Mutant, ...] = (
     # what is there
     Mutant("obstacles/ledge.py", "air=self.clearance", "air=self.height", _BENDS),
     Mutant(
-        "obstacles/over.py",
+        "obstacles/crossing.py",
         "clearance=self.clearance + exact(self.lift(angle, setting))",
         "clearance=self.clearance",
         _BENDS,
     ),
     Mutant(
-        "runs/candidates.py",
+        "runs/selection/candidates.py",
         "airs = [_air(bent, leg, pipe, section) for section in sections]",
         "airs = [_air(bent, leg, pipe, section) for section in sections[:1]]",
         _BENDS,
     ),
-    Mutant("runs/candidates.py", "and self.too_shallow <= _HAIR", "and True", _BENDS),
-    Mutant("runs/choosing.py", "degrees > limit + _HAIR", "degrees >= limit - _HAIR", _BENDS),
+    Mutant("runs/selection/candidates.py", "and self.too_shallow <= _HAIR", "and True", _BENDS),
     Mutant(
-        "runs/meeting.py",
+        "runs/selection/choosing.py", "degrees > limit + _HAIR", "degrees >= limit - _HAIR", _BENDS
+    ),
+    Mutant(
+        "runs/closure.py",
         "missed > _NEARER * last",
         "missed > 0.5 * last",
         ("runs", "obstacles", "findings"),
@@ -170,10 +175,12 @@ MUTANTS: tuple[Mutant, ...] = (
         "return angle",
         _TOOLS,
     ),
-    Mutant("runs/working.py", "round(to * 2, 6) + 0.5) / 2", "round(to * 2, 6)) / 2", _TOOLS),
-    Mutant("runs/working.py", 'if mark.hook == "end":', 'if mark.hook == "start":', _TOOLS),
     Mutant(
-        "runs/marks.py",
+        "runs/marking/working.py", "round(to * 2, 6) + 0.5) / 2", "round(to * 2, 6)) / 2", _TOOLS
+    ),
+    Mutant("runs/marking/working.py", 'if mark.hook == "end":', 'if mark.hook == "start":', _TOOLS),
+    Mutant(
+        "runs/marking/marks.py",
         "begins = (0.0, *(bend.arc_end for bend in bends))",
         "begins = (0.0, *(bend.arc_start for bend in bends))",
         _RUNS,
@@ -185,54 +192,54 @@ MUTANTS: tuple[Mutant, ...] = (
         _RUNS,
     ),
     Mutant(
-        "runs/steps.py",
+        "runs/instructions/steps.py",
         'way = "anticlockwise" if roll > 0 else "clockwise"',
         'way = "clockwise" if roll > 0 else "anticlockwise"',
         ("runs", "handling", "benders", "documents"),
     ),
     Mutant(
-        "runs/outcome.py",
+        "runs/marking/as_bent.py",
         "-float(last.allowance) / length(way)",
         "float(last.allowance) / length(way)",
         _RUNS,
     ),
     Mutant(
-        "bends/on_site.py",
+        "features/on_site.py",
         "moved - self.pipe.diameter / 2",
         "moved + self.pipe.diameter / 2",
         _RUNS,
     ),
     # findings
-    Mutant("runs/findings/draft.py", "by += lacking + _HAIR", "return by", _RUNS),
+    Mutant("runs/checks/draft.py", "by += lacking + _HAIR", "return by", _RUNS),
     Mutant(
-        "runs/findings/rules.py",
+        "runs/checks/rules.py",
         "item.leg.carried(layout.pipe, rise, line.toward, line.rise_from) <= 0",
         "rise <= run.stand_off",
         ("obstacles", "runs"),
     ),
+    Mutant("runs/checks/tool.py", "if run.bender.one_shot:", "if not run.bender.one_shot:", _FILL),
     Mutant(
-        "runs/findings/tool.py", "if run.bender.one_shot:", "if not run.bender.one_shot:", _FILL
-    ),
-    Mutant(
-        "runs/findings/arcs.py",
+        "runs/checks/arcs.py",
         "(index - 1, index),\n        draft.move(after, further)",
         "(index, index + 1),\n        draft.move(after, further)",
         ("findings", "runs"),
     ),
     # handling
     Mutant(
-        "handling/orders.py",
+        "bend_simulation/orders.py",
         "_TURN, _FLIP, _UNUSUAL, _WALK_ROUND = 1, 3, 2, 2",
         "_TURN, _FLIP, _UNUSUAL, _WALK_ROUND = 1, 2, 2, 2",
         _TOOLS,
     ),
-    Mutant("handling/solids.py", "near = 2 * bender.radius", "near = bender.radius", _TOOLS),
-    Mutant("handling/strikes.py", "length * step**2 / 8", "length * step**2 / 80000", _TOOLS),
-    Mutant("runs/advice.py", "{*made, making}", "{*made}", ("runs", "handling")),
+    Mutant("bend_simulation/solids.py", "near = 2 * bender.radius", "near = bender.radius", _TOOLS),
+    Mutant(
+        "bend_simulation/collisions.py", "length * step**2 / 8", "length * step**2 / 80000", _TOOLS
+    ),
+    Mutant("runs/instructions/advice.py", "{*made, making}", "{*made}", ("runs", "handling")),
     # wire
     Mutant("fill/pull.py", "max(stretch.radius - half_bore, _LEAST)", "stretch.radius", _FILL),
     Mutant(
-        "runs/wires.py",
+        "runs/checks/wires.py",
         "usual_pressed * NEWTONS_PER_LBF / METRES_PER_FOOT",
         "usual_pressed * NEWTONS_PER_LBF * METRES_PER_FOOT",
         _FILL,
@@ -262,7 +269,10 @@ MUTANTS: tuple[Mutant, ...] = (
         _FILL,
     ),
     Mutant(
-        "fill/space.py", "if self.printed and conductor.trunking is not None:", "if False:", _FILL
+        "fill/trunking_fill.py",
+        "if self.printed and conductor.trunking is not None:",
+        "if False:",
+        _FILL,
     ),
     Mutant(
         "fill/method.py",

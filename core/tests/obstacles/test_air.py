@@ -11,8 +11,8 @@ from itertools import pairwise
 from core.tests.builders import RADIUS, block, end, planned, round_thing, taken, turn
 from core.tests.walking import walked
 from yarrow.geometry.vectors import Vector, subtract
-from yarrow.obstacles.outline import Block, Round, least_air
-from yarrow.runs.plan import Plan
+from yarrow.obstacles.outline import BlockOutline, RoundOutline, least_air
+from yarrow.runs.model.plan import WrittenPlan
 
 CASES = 10_000 if os.environ.get("YARROW_EXPLORE") else 1_000
 CHORDS = 4e-3
@@ -24,22 +24,22 @@ SIDES = ("out", "in", "left", "right")
 class HandWorked(unittest.TestCase):
     def test_a_straight_pipe_over_a_round_one(self) -> None:
         # Centreline at 0, the other's middle 3 below with radius 1; half the pipe is 0.5: 1.5 left.
-        air = least_air([(0, 0), (20, 0)], 4.0, 1.0, Round(12, -3, 1))
+        air = least_air([(0, 0), (20, 0)], 4.0, 1.0, RoundOutline(12, -3, 1))
         self.assertAlmostEqual(air.least, 1.5)
         self.assertAlmostEqual(air.at, 12)
 
     def test_a_slope_past_the_corner_of_a_block(self) -> None:
         # The line v = u − 10 passes the corner (12, 0) at |12 − 10| / √2; half a pipe is 0.5.
-        air = least_air([(0, -10), (30, 20)], 4.0, 1.0, Block(12, 14, 0))
+        air = least_air([(0, -10), (30, 20)], 4.0, 1.0, BlockOutline(12, 14, 0))
         self.assertAlmostEqual(air.least, 2 / math.sqrt(2) - 0.5)
 
     def test_a_pipe_that_goes_in_below_the_top_is_below_zero_by_how_much(self) -> None:
-        air = least_air([(0, -1), (30, -1)], 4.0, 1.0, Block(12, 14, 0))
+        air = least_air([(0, -1), (30, -1)], 4.0, 1.0, BlockOutline(12, 14, 0))
         self.assertAlmostEqual(air.least, -1.5)
 
     def test_within_an_arc_it_is_the_arc_that_counts(self) -> None:
         # A right angle of radius 4 about (6, 4): the point (7, 3) is √2 from its middle.
-        air = least_air([(0, 0), (10, 0), (10, 10)], 4.0, 1.0, Round(7, 3, 0.1))
+        air = least_air([(0, 0), (10, 0), (10, 10)], 4.0, 1.0, RoundOutline(7, 3, 0.1))
         self.assertAlmostEqual(air.least, 4 - math.sqrt(2) - 0.1 - 0.5)
 
 
@@ -94,7 +94,7 @@ class NothingIsTouched(unittest.TestCase):
         self.assertEqual(thing.ahead, plan.things[-1].ahead)
 
 
-def from_pipe(plan: Plan, point: Vector) -> float:
+def from_pipe(plan: WrittenPlan, point: Vector) -> float:
     """The least distance of a point from the walked centreline."""
     points = walked(plan, 16)
     return min(from_chord(point, a, b) for a, b in pairwise(points))

@@ -25,7 +25,7 @@ from core.tests.builders import (
     wall,
 )
 from core.tests.walking import walked
-from yarrow.runs.plan import Plan
+from yarrow.runs.model.plan import WrittenPlan
 
 
 def free(at: object, rise: object, **more: object) -> dict[str, object]:
@@ -159,7 +159,7 @@ class Together(unittest.TestCase):
         # From the near side of the first to the far side of the second, over the higher one.
         self.assertClear(plan, 39, 48.75, 2.25)
 
-    def assertClear(self, plan: Plan, begins: float, ends: float, height: float) -> None:
+    def assertClear(self, plan: WrittenPlan, begins: float, ends: float, height: float) -> None:
         heights = [p[2] for p in walked(plan) if begins <= p[0] <= ends]
         self.assertGreaterEqual(min(heights), height - 1e-6)
 

@@ -24,12 +24,12 @@ from core.tests.builders import (
     saddle4,
     turn,
 )
-from yarrow.runs.plan import Plan, Thing
+from yarrow.runs.model.plan import SiteObject, WrittenPlan
 
 HALF = DIAMETER / 2
 
 
-def underside(plan: Plan, at: float, stand_off: float) -> float:
+def underside(plan: WrittenPlan, at: float, stand_off: float) -> float:
     """How high the pipe's underside is over the wall at a place along the first leg, by its
     vertices alone: the surface lies half a pipe and the stand-off behind the start."""
     for (x, _, z), (next_x, _, next_z) in pairwise(plan.path):
@@ -131,7 +131,7 @@ class OneSurface(unittest.TestCase):
 
 
 class Drawn(unittest.TestCase):
-    def things(self, plan: Plan) -> list[Thing]:
+    def things(self, plan: WrittenPlan) -> list[SiteObject]:
         return [each for each in plan.things if each.kind in ("ledge", "round")]
 
     def test_nothing_that_is_gone_over_is_drawn_inside_the_pipe(self) -> None:
@@ -164,7 +164,7 @@ class Kicks(unittest.TestCase):
         "bender": "ratchet-1",
     }
 
-    def at_face(self, plan: Plan, face: float) -> float:
+    def at_face(self, plan: WrittenPlan, face: float) -> float:
         (x, _, z), (end_x, _, end_z) = plan.path[-2:]
         return z + (end_z - z) * (face - x) / (end_x - x)
 

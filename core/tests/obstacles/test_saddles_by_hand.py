@@ -26,20 +26,19 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.walking import walked
-from yarrow.bends.leg import FIRST_LEG, Pipe
-from yarrow.documents.run_file import read_run
+from yarrow import plan_values
+from yarrow.features.leg import FIRST_LEG, Pipe
+from yarrow.obstacles.crossing import CrossingProfile
 from yarrow.obstacles.free_offset import FreeOffset
 from yarrow.obstacles.obstacle import Setting
-from yarrow.obstacles.over import Hump
-from yarrow.runs.plan import Plan
-from yarrow.runs.planner import plan_run
+from yarrow.runs.model.plan import WrittenPlan
 
 HALF = 0.353
 """Half of half-inch thin wall."""
 
 
-def hump(width: str, height: str, clearance: str = "0", radius: str = "0") -> Hump:
-    return Hump(
+def profile(width: str, height: str, clearance: str = "0", radius: str = "0") -> CrossingProfile:
+    return CrossingProfile(
         begins=Fraction(40),
         width=Fraction(width),
         height=Fraction(height),
@@ -57,34 +56,36 @@ def setting(stand_off: float = 0.0) -> Setting:
 
 class Lift(unittest.TestCase):
     def test_something_round_as_small_as_the_bend_lifts_nothing(self) -> None:
-        self.assertEqual(hump("2", "2", radius="1").lift(45, setting()), 0)
+        self.assertEqual(profile("2", "2", radius="1").lift(45, setting()), 0)
 
     def test_something_larger_lifts_by_how_much_it_is_larger(self) -> None:
         # ρ = 6 + 0.353, R = 4.471; over a 45: (6.353 − 4.471) (1/cos 22.5° − 1) = 1.882 × 0.08239.
-        self.assertAlmostEqual(hump("12", "12", radius="6").lift(45, setting()), 0.1550, places=3)
+        self.assertAlmostEqual(
+            profile("12", "12", radius="6").lift(45, setting()), 0.1550, places=3
+        )
 
     def test_a_narrow_block_lies_under_the_arc(self) -> None:
         # Corners 1 off the middle: 4.471 − 0.353 = 4.118 from the arc's middle; √(4.118² − 1) is
         # 3.9947, so that the pipe stands 4.118 − 3.9947 = 0.1233 higher.
-        self.assertAlmostEqual(hump("2", "2").lift(45, setting()), 0.1233, places=3)
+        self.assertAlmostEqual(profile("2", "2").lift(45, setting()), 0.1233, places=3)
 
     def test_a_wide_block_lies_under_the_slopes(self) -> None:
         # Vertex (0.353 + 4 sin 22.5°) / cos 22.5° = 2.0389 over its top; with the middle alone it
         # would be 0.353 + 4.471 × 0.08239 = 0.7214.
-        self.assertAlmostEqual(hump("8", "2").lift(45, setting()), 1.3176, places=3)
+        self.assertAlmostEqual(profile("8", "2").lift(45, setting()), 1.3176, places=3)
 
     def test_clearance_is_kept_at_the_corner_too(self) -> None:
-        low, high = (hump("8", "2", clearance=c).lift(45, setting()) for c in ("0", "1"))
+        low, high = (profile("8", "2", clearance=c).lift(45, setting()) for c in ("0", "1"))
         # Square to the slope it takes 1/cos 22.5° upward for every unit, over the middle one.
         self.assertAlmostEqual(high - low, 1 / math.cos(math.radians(22.5)) - 1, places=6)
 
     def test_spacers_carry_it_part_of_the_way(self) -> None:
-        self.assertEqual(hump("2", "1").kinds(setting(1.25)), ("straight",))
-        self.assertIn("saddle3", hump("2", "2").kinds(setting(1.25)))
+        self.assertEqual(profile("2", "1").kinds(setting(1.25)), ("straight",))
+        self.assertIn("saddle3", profile("2", "2").kinds(setting(1.25)))
 
     def test_the_usual_saddle_by_shape(self) -> None:
-        self.assertEqual(hump("2", "2", radius="1").kinds(setting())[0], "saddle3")
-        self.assertEqual(hump("8", "2").kinds(setting())[0], "saddle4")
+        self.assertEqual(profile("2", "2", radius="1").kinds(setting())[0], "saddle3")
+        self.assertEqual(profile("8", "2").kinds(setting())[0], "saddle4")
 
 
 class Within(unittest.TestCase):
@@ -113,8 +114,8 @@ class Within(unittest.TestCase):
 
 
 class InMillimetres(unittest.TestCase):
-    def plan(self, *walk: dict[str, object], **more: object) -> Plan:
-        return plan_run(read_run(metric(*walk, **more)))
+    def plan(self, *walk: dict[str, object], **more: object) -> WrittenPlan:
+        return plan_values(metric(*walk, **more))
 
     def test_the_same_habits_by_the_same_sizes(self) -> None:
         self.assertEqual(taken(self.plan(ledge(900, 112), end(2000)), 0).id, "offset 30")
@@ -168,7 +169,7 @@ class Sides(unittest.TestCase):
         self.assertNotIn("touches-sides", codes(plan))
 
 
-def nearest(plan: Plan, point: tuple[float, float, float]) -> float:
+def nearest(plan: WrittenPlan, point: tuple[float, float, float]) -> float:
     points = walked(plan, 200)
     dense = [
         tuple(a + (b - a) * part / 200 for a, b in zip(one, other, strict=True))

@@ -20,11 +20,11 @@ from core.tests.builders import (
     wall,
 )
 from core.tests.work import counted
+from yarrow import plan_values
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
 from yarrow.racks.rack import plan_rack
-from yarrow.runs.handle import handle_run
-from yarrow.runs.planner import plan_run
+from yarrow.runs.bending_sequence import handle_run
 
 SIDES = ("left", "out", "right", "in")
 
@@ -147,7 +147,7 @@ class Absurd(unittest.TestCase):
     def test_what_can_be_read_is_planned_with_little_work(self) -> None:
         for name, document in READ.items():
             with self.subTest(name), counted() as work:
-                plan = plan_run(read_run(document))
+                plan = plan_values(document)
                 # 200 things at the most, each at its usual angles, alone and with the next.
                 self.assertLessEqual(work["candidates"], 200 * 16)
                 self.assertLessEqual(work["layouts"], 300)

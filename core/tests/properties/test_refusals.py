@@ -12,18 +12,17 @@ from hypothesis import strategies as st
 
 from core.tests.builders import end, offset, run, turn
 from core.tests.properties.strategies import json_junk
+from yarrow import plan_values
 from yarrow.documents.bends_file import fold_document
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run_file import read_run
-from yarrow.runs.plan import Plan
-from yarrow.runs.planner import plan_run
+from yarrow.runs.model.plan import WrittenPlan
 
 GOOD = run(offset("33", "4 3/8"), turn("71 5/8"), end("34 1/8"), start={"kind": "hub"})
 
 
-def answer(document: object) -> Plan | DocumentError:
+def answer(document: object) -> WrittenPlan | DocumentError:
     try:
-        return plan_run(read_run(document))
+        return plan_values(document)
     except DocumentError as refusal:
         return refusal
 
@@ -46,7 +45,7 @@ class Junk(unittest.TestCase):
         document = copy.deepcopy(GOOD)
         _spoil(document, random.Random(seed), junk)
         got = answer(document)
-        self.assertIsInstance(got, Plan | DocumentError)
+        self.assertIsInstance(got, WrittenPlan | DocumentError)
 
     @settings(deadline=None)
     @given(
@@ -71,7 +70,7 @@ class Junk(unittest.TestCase):
         ]
         for method in ("exact", "table"):
             got = answer(run(*walk, end(last), method=method))
-            self.assertIsInstance(got, Plan)
+            self.assertIsInstance(got, WrittenPlan)
 
 
 def _spoil(document: Any, chance: random.Random, junk: object) -> None:

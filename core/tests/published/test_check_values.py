@@ -6,10 +6,9 @@ import math
 import unittest
 
 from core.tests.builders import end, metric, offset, planned, saddle3, turn
+from yarrow import plan_values
 from yarrow.benders.catalogued import radius_from_gain
 from yarrow.catalog.tables import rules_of_thumb
-from yarrow.documents.run_file import read_run
-from yarrow.runs.planner import plan_run
 
 THOUSANDTH = 0.0005
 
@@ -92,7 +91,7 @@ class HalfInchHandBender(unittest.TestCase):
         centres = metric(
             turn(300), turn(640, "right", of="centre", **{"from": "centre"}), end(300), **steel
         )
-        by_back, by_centre = (plan_run(read_run(document)) for document in (backs, centres))
+        by_back, by_centre = (plan_values(document) for document in (backs, centres))
         for one, other in zip(by_back.bends, by_centre.bends, strict=True):
             self.assertAlmostEqual(one.arc_start, other.arc_start, places=9)
         first, second = by_back.path[1], by_back.path[2]

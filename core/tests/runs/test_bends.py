@@ -25,10 +25,10 @@ from core.tests.builders import (
 )
 from yarrow.documents.errors import DocumentError
 from yarrow.geometry.vectors import Vector
-from yarrow.runs.plan import Plan
+from yarrow.runs.model.plan import WrittenPlan
 
 
-def lowest_over(plan: Plan, begins: float, ends: float) -> float:
+def lowest_over(plan: WrittenPlan, begins: float, ends: float) -> float:
     """The least height (z) of the centreline over a stretch of the first leg, walked in steps."""
     least = math.inf
     here = plan.path[0]

@@ -10,13 +10,13 @@ from typing import Any
 from core.tests.builders import codes, end, kick, metric, offset, planned, run, saddle3, turn
 from core.tests.fill.asking import wire
 from core.tests.properties.strategies import SIDES
+from yarrow import plan_values
 from yarrow.documents.box_files import box_document
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
 from yarrow.measure.tape import read_length
 from yarrow.racks.rack import plan_rack
-from yarrow.runs.handle import handle_run
-from yarrow.runs.planner import plan_run
+from yarrow.runs.bending_sequence import handle_run
 
 POWERED: dict[str, Any] = {"conduit": {"type": "rmc", "size": "2"}, "bender": "powered-2"}
 MOVES = ("arcs-overlap", "before-start", "end-short", "mark-off-pipe", "bends-too-close",
@@ -105,7 +105,7 @@ class Floor(unittest.TestCase):
         for order in handle_run(read_run(document)).orders:
             made: set[int] = set()
             for each in order.bends:
-                plan = plan_run(read_run(document))
+                plan = plan_values(document)
                 arcs = {n: plan.bends[n] for n in made | {each.bend}}
                 for meeting in each.meets:
                     said = re.search(r"from ([\d/ ]+) in to ([\d/ ]+) in", meeting.text)
@@ -134,7 +134,7 @@ class NoFactorLeft(unittest.TestCase):
         wires = {"conductors": [wire(3, "12")]}
         rack = {"count": 2, "side": "right", "spacing": 3}
         document = run(*self.TURNS, end(60), wires=wires, rack=rack)
-        plan = plan_run(read_run(document))
+        plan = plan_values(document)
         assert plan.wires
         assert plan.wires.fill
         beside = plan.wires.fill.beside
@@ -152,7 +152,7 @@ class NoFactorLeft(unittest.TestCase):
         self.assertIsNone(beside.passes)
         walk = [turn(2000, SIDES[n % 4]) for n in range(11)]
         wires = {"conductors": [{"count": 3, "csa": 2.5}]}
-        plan = plan_run(read_run(metric(*walk, end(2000), wires=wires)))
+        plan = plan_values(metric(*walk, end(2000), wires=wires))
         self.assertIn("wires-not-checked", codes(plan))
         self.assertFalse([f for f in plan.findings if " of 0" in f.text])
 

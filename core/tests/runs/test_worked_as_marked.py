@@ -10,10 +10,9 @@ from hypothesis import given, settings
 
 from core.tests.builders import end, kick, metric, offset, planned, saddle3, turn
 from core.tests.properties.strategies import makeable_runs
-from yarrow.documents.run_file import read_run
+from yarrow import plan_values
 from yarrow.measure.tape import read_length
-from yarrow.runs.plan import Plan
-from yarrow.runs.planner import plan_run
+from yarrow.runs.model.plan import WrittenPlan
 
 POWERED: dict[str, Any] = {"conduit": {"type": "rmc", "size": "2"}, "bender": "powered-2"}
 
@@ -43,7 +42,7 @@ class PrintedMarks(unittest.TestCase):
     def test_plastic_is_warmed_where_the_printed_mark_puts_the_form(self) -> None:
         plastic = {"conduit": {"type": "plastic", "size": "20"}, "bender": "heat-form-metric"}
         document = metric(offset(600, 110, 45), end(1200), method="table", **plastic)
-        plan = plan_run(read_run(document))
+        plan = plan_values(document)
         for mark, row in zip(plan.marks, plan.working, strict=True):
             beyond = -10 if mark.hook == "start" else 10
             edge = row.warm_from if mark.hook == "start" else row.warm_to
@@ -53,12 +52,12 @@ class PrintedMarks(unittest.TestCase):
     @given(makeable_runs())
     def test_by_either_method_the_figures_of_a_row_are_one_pipe(self, run: dict[str, Any]) -> None:
         for method in ("exact", "table"):
-            plan = plan_run(read_run({**run, "method": method, "way": "chart"}))
+            plan = plan_values({**run, "method": method, "way": "chart"})
             if not plan.steps:
                 continue
             self.assert_one_pipe(plan)
 
-    def assert_one_pipe(self, plan: Plan) -> None:
+    def assert_one_pipe(self, plan: WrittenPlan) -> None:
         unit = plan.units
         reached = 0.0
         slack = 3 / 16 if unit == "in" else 3.0

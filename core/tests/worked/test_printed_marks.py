@@ -6,18 +6,18 @@ import unittest
 from typing import Any
 
 from core.tests.builders import end, offset, planned, saddle3, saddle4, turn
-from yarrow.runs.plan import Plan
+from yarrow.runs.model.plan import WrittenPlan
 
 
-def printed(*walk: dict[str, Any], **more: Any) -> Plan:
+def printed(*walk: dict[str, Any], **more: Any) -> WrittenPlan:
     return planned(*walk, method="table", **more)
 
 
 class PrintedMarks(unittest.TestCase):
-    def positions(self, plan: Plan) -> list[float]:
+    def positions(self, plan: WrittenPlan) -> list[float]:
         return [mark.position for mark in plan.marks]
 
-    def assert_marks(self, plan: Plan, wanted: list[float]) -> None:
+    def assert_marks(self, plan: WrittenPlan, wanted: list[float]) -> None:
         for position, mark in zip(wanted, self.positions(plan), strict=True):
             self.assertAlmostEqual(position, mark, places=9)
 

@@ -19,6 +19,9 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.fill.asking import core, wire
+from yarrow import plan_values
+from yarrow.bend_simulation.orders import orders
+from yarrow.bend_simulation.solids import bars
 from yarrow.benders.placing import place
 from yarrow.catalog.tables import benders, conduits, stance
 from yarrow.documents.box_files import box_document, pull_box_document
@@ -26,16 +29,14 @@ from yarrow.documents.notation import typed_line
 from yarrow.documents.run_file import read_run
 from yarrow.geometry.arcs import gain
 from yarrow.geometry.pipe import develop
-from yarrow.handling.orders import orders
-from yarrow.handling.solids import bars
 from yarrow.role import Role
-from yarrow.runs.layout import lay_out
-from yarrow.runs.planner import ask, plan_run
-from yarrow.runs.wires import PlannedPull
+from yarrow.runs.layout.walk import lay_out
+from yarrow.runs.model.wires import PlannedPull
+from yarrow.runs.planner import resolve_run
 
 
 def pull_of(document: dict[str, Any]) -> PlannedPull:
-    wires = plan_run(read_run(document)).wires
+    wires = plan_values(document).wires
     assert wires is not None
     assert wires.pull is not None
     return wires.pull
@@ -141,25 +142,25 @@ class Tools(unittest.TestCase):
         # With the hook toward the start: a + hook before the arc, the heel behind it.
         survey = read_run(run(turn(20), end(20)))
         bender = survey.setup.bender
-        pipe = develop(lay_out(ask(survey).run).vertices, bender.radius)
+        pipe = develop(lay_out(resolve_run(survey).run).vertices, bender.radius)
         placing = place(bender, pipe, (Role.TURN,), 0, "start", ())
         self.assertTrue(placing.fits)
         ahead = bender.arc_behind_front + bender.hook
         for stub, short in ((ahead + 0.01, False), (ahead - 0.01, True)):
             at = stub + RADIUS + DIAMETER / 2
             document = run(turn(at), end(60), order=[{"bend": 0, "hook": "start"}])
-            codes = [f.code for f in plan_run(read_run(document)).findings]
+            codes = [f.code for f in plan_values(document).findings]
             self.assertEqual("stub-too-short" in codes, short, stub)
         for tail, short in ((bender.heel + 0.01, False), (bender.heel - 0.01, True)):
             at = tail + RADIUS + DIAMETER / 2
             document = run(turn(40), end(at), order=[{"bend": 0, "hook": "start"}])
-            codes = [f.code for f in plan_run(read_run(document)).findings]
+            codes = [f.code for f in plan_values(document).findings]
             self.assertEqual("too-close-to-end" in codes, short, tail)
 
     def test_a_flip_costs_three_turns(self) -> None:
         # Two 90s in one plane, far apart: along the pipe with one turn over and no flip; cost 1.
         survey = read_run(run(turn(40), turn(60, "right"), end(40)))
-        pipe = develop(lay_out(ask(survey).run).vertices, survey.setup.bender.radius)
+        pipe = develop(lay_out(resolve_run(survey).run).vertices, survey.setup.bender.radius)
         found_orders = orders(
             survey.setup.bender, pipe, (Role.TURN, Role.TURN), stance("hand"), "in"
         )

@@ -12,9 +12,9 @@ from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_unit
 from yarrow.documents.schema import reader
 from yarrow.documents.wire_reading import trade_size
-from yarrow.fill.boxes import Box, BoxResult, BoxWires, Devices, Sized, check_box
+from yarrow.fill.boxes import BoxResult, BoxWires, Devices, OutletBox, Sized, check_box
 from yarrow.fill.entries import EntriesResult, Entry, OpenBox, check_entries
-from yarrow.fill.pull_boxes import MarkedBody, PullBox, PullBoxResult, Raceway, check_pull_box
+from yarrow.fill.pull_boxes import MarkedBody, PullBox, PullBoxResult, RacewayInWall, check_pull_box
 
 
 def box_document(document: object) -> BoxResult:
@@ -22,7 +22,7 @@ def box_document(document: object) -> BoxResult:
     return check_box(read_box(document))
 
 
-def read_box(document: object) -> Box:
+def read_box(document: object) -> OutletBox:
     """A box and what is in it. Raises: DocumentError."""
     if not isinstance(document, dict):
         raise DocumentError("", "a JSON object")
@@ -34,7 +34,7 @@ def read_box(document: object) -> Box:
         per_gang = [b.id for b in standard_boxes().values() if b.per_gang]
         raise DocumentError("gangs", f"1; several go with {', '.join(per_gang)}")
     grounds = shape.get("grounds")
-    return Box(
+    return OutletBox(
         id=box_id,
         volume=volume,
         gangs=shape["gangs"],
@@ -94,7 +94,7 @@ def pull_box_document(document: object) -> PullBoxResult:
     unit = read_unit(document)
     shape = reader("pullbox")(document, "", unit)
     entries = [
-        Raceway(
+        RacewayInWall(
             each["id"],
             each["wall"],
             each["row"],

@@ -13,7 +13,7 @@ from yarrow.documents.run_file import read_unit
 from yarrow.documents.schema import newest_format, reader, resolved, schema, usual_values
 from yarrow.documents.upgrading import upgrade
 from yarrow.documents.wire_notation import wires_in_other_unit
-from yarrow.measure.tape import TapeError, in_other_unit
+from yarrow.measure.tape import LengthSyntaxError, in_other_unit
 from yarrow.measure.units import MM_PER_INCH, Unit, convert
 
 FORMATS: dict[str, tuple[str, str]] = {
@@ -118,7 +118,7 @@ class _Converting:
     def _quantity(self, name: str, value: Any) -> Any:
         try:
             return _QUANTITIES[name](value, self.unit)
-        except (TapeError, DocumentError, TypeError, ValueError, ArithmeticError):
+        except (LengthSyntaxError, DocumentError, TypeError, ValueError, ArithmeticError):
             return value
 
     def _branch(self, node: dict[str, Any], value: Any) -> dict[str, Any] | None:

@@ -11,13 +11,13 @@ from yarrow.documents.run_file import read_unit
 from yarrow.documents.schema import reader
 from yarrow.documents.wire_reading import read_conductors, read_holder, usual_method
 from yarrow.fill.area import Area
+from yarrow.fill.cable_factor import CableFactorFill
 from yarrow.fill.check import check_fill
 from yarrow.fill.compare import beside
-from yarrow.fill.conductor import Holder
-from yarrow.fill.factor import Factor
-from yarrow.fill.method import Method, MethodName, NoFigure
+from yarrow.fill.conductor import Raceway
+from yarrow.fill.method import FillMethod, MethodName, MissingTableValue
 from yarrow.fill.result import FillResult
-from yarrow.fill.space import Space, trunking_of, usual_trunking
+from yarrow.fill.trunking_fill import TrunkingFill, trunking_of, usual_trunking
 from yarrow.measure.units import convert
 
 
@@ -40,7 +40,7 @@ def fill_document(document: object) -> FillResult:
         method = _way(name, shape, holder, length_m)
         other = beside(method, holder, conductors, length_m, shape["bends"])
         return check_fill(method, holder, conductors, shape["spare"], choose, other)
-    except NoFigure as missing:
+    except MissingTableValue as missing:
         raise DocumentError(missing.field, missing.expected) from None
 
 
@@ -57,7 +57,7 @@ def _method(shape: dict[str, Any]) -> MethodName:
     return name
 
 
-def _holder(shape: dict[str, Any], name: MethodName) -> tuple[Holder, bool]:
+def _holder(shape: dict[str, Any], name: MethodName) -> tuple[Raceway, bool]:
     if name != "space":
         return read_holder(shape["conduit"]["type"], shape["conduit"].get("size"), name)
     sides = shape["trunking"]
@@ -73,13 +73,13 @@ def _holder(shape: dict[str, Any], name: MethodName) -> tuple[Holder, bool]:
 
 
 def _way(
-    name: MethodName, shape: dict[str, Any], holder: Holder, length_m: Fraction | None
-) -> Method:
+    name: MethodName, shape: dict[str, Any], holder: Raceway, length_m: Fraction | None
+) -> FillMethod:
     if name == "space":
-        return Space(printed=holder.factor is not None)
+        return TrunkingFill(printed=holder.factor is not None)
     if name == "factor":
         if length_m is None:
             raise DocumentError("length", "the run's length: the factors go by it")
-        return Factor(length_m, shape["bends"])
+        return CableFactorFill(length_m, shape["bends"])
     length = float(convert(length_m * 1000, "mm", holder.unit)) if length_m is not None else None
     return Area(holder.unit, shape["nipple"], length)

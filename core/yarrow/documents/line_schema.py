@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from typing import Any
 
-from yarrow.bends.in_document import Field, InDocument
-from yarrow.bends.registry import KINDS
 from yarrow.catalog.tables import fittings
+from yarrow.features.in_document import Field, InDocument
+from yarrow.features.registry import KINDS
 from yarrow.obstacles.registry import OBSTACLES
 
 

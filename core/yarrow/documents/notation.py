@@ -11,9 +11,9 @@ from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from yarrow.bends.in_document import InDocument, Said
-from yarrow.bends.registry import KINDS
-from yarrow.measure.tape import TapeError, read_length
+from yarrow.features.in_document import InDocument, Said
+from yarrow.features.registry import KINDS
+from yarrow.measure.tape import LengthSyntaxError, read_length
 from yarrow.measure.units import Unit
 from yarrow.obstacles.registry import OBSTACLES
 
@@ -182,7 +182,7 @@ def _not_a_length(line: dict[str, Any], unit: Unit) -> str:
             continue
         try:
             read_length(line[name], unit)
-        except TapeError as error:
+        except LengthSyntaxError as error:
             return f'{error.expected}, not "{line[name]}"'
     return ""
 

@@ -11,8 +11,6 @@ from yarrow.benders.bender import USUAL_WAY, Bender, Reference, Way
 from yarrow.benders.calibration import TestBend, calibrate
 from yarrow.benders.catalogued import catalogued, fit_for, typical
 from yarrow.benders.springback import Springback, springback
-from yarrow.bends.offset import Offset
-from yarrow.bends.registry import KINDS, DocumentLine, Line
 from yarrow.catalog.tables import (
     Conduit,
     Stance,
@@ -27,24 +25,28 @@ from yarrow.catalog.tables import (
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.schema import reader
 from yarrow.documents.wire_reading import most_degrees, read_wires, trade_size
+from yarrow.features.feature import Feature
+from yarrow.features.offset import Offset
+from yarrow.features.registry import KINDS
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.tape import Reading
 from yarrow.measure.units import Unit, convert, other_unit
 from yarrow.obstacles.free_offset import FreeOffset
-from yarrow.obstacles.registry import OBSTACLES, DocumentObstacle, Met
-from yarrow.runs.run import (
+from yarrow.obstacles.obstacle import Obstacle
+from yarrow.obstacles.registry import OBSTACLES
+from yarrow.runs.model.run import (
     Built,
     BuiltBend,
-    Next,
+    EvaluatedSum,
+    OrderedBend,
     OtherPipe,
     Points,
     Rack,
-    Run,
-    Start,
+    RunSetup,
+    RunStart,
     Survey,
-    Worked,
 )
 
 _NAMES = {"from": "measured_from"}
@@ -77,10 +79,10 @@ def read_run(document: object) -> Survey:
     bender, fits = _bender(shape["bender"], conduit, unit, read_step(shape.get("round_to"), unit))
     if "way" in shape:
         bender = replace(bender, way=cast(Way, shape["way"]))
-    worked: list[Worked] = []
+    worked: list[EvaluatedSum] = []
     own_allowances: list[str] = []
     said, meet = _walk(shape, conduit, unit, worked, own_allowances)
-    setup = Run(
+    setup = RunSetup(
         name=shape["name"],
         unit=unit,
         round_to=read_step(shape.get("round_to"), unit),
@@ -90,11 +92,10 @@ def read_run(document: object) -> Survey:
         method=shape["method"],
         stand_off=_noted(shape["stand_off"], "stand_off", worked),
         start=_start(shape.get("start"), conduit, unit, worked, own_allowances),
-        walk=(),
         path=_path(shape, worked),
         worked=tuple(worked),
         own_allowances=tuple(own_allowances),
-        order=tuple(Next(**each) for each in shape.get("order", [])),
+        order=tuple(OrderedBend(**each) for each in shape.get("order", [])),
         stance=_stance(shape["stance"], bender, worked) if "stance" in shape else None,
         wires=read_wires(shape["wires"], conduit, unit) if "wires" in shape else None,
         most_degrees=most_degrees(shape.get("wires", {})),
@@ -103,7 +104,7 @@ def read_run(document: object) -> Survey:
     return Survey(replace(setup, worked=tuple(worked)), said, meet, rack)
 
 
-def _stance(shape: dict[str, Any], bender: Bender, worked: list[Worked]) -> Stance:
+def _stance(shape: dict[str, Any], bender: Bender, worked: list[EvaluatedSum]) -> Stance:
     """Where a bender is worked: its kind's way, with what a crew says of its own."""
     found = stance(bender.kind)
     if "handle" in shape:
@@ -115,11 +116,11 @@ def _stance(shape: dict[str, Any], bender: Bender, worked: list[Worked]) -> Stan
     return found
 
 
-def _in_mm(reading: Reading, path: str, worked: list[Worked]) -> float:
+def _in_mm(reading: Reading, path: str, worked: list[EvaluatedSum]) -> float:
     return float(convert(_noted(reading, path, worked), reading.unit, "mm"))
 
 
-def _rack(shape: dict[str, Any], unit: Unit, worked: list[Worked], setup: Run) -> Rack:
+def _rack(shape: dict[str, Any], unit: Unit, worked: list[EvaluatedSum], setup: RunSetup) -> Rack:
     """What a run is copied into. Raises: DocumentError."""
     others = []
     for number, pipe in enumerate(shape.get("pipes", [])):
@@ -279,26 +280,26 @@ def _start(
     shape: dict[str, Any] | None,
     conduit: Conduit,
     unit: Unit,
-    worked: list[Worked],
+    worked: list[EvaluatedSum],
     own: list[str],
-) -> Start:
+) -> RunStart:
     shape = shape or {"kind": "open", "box": "", "label": ""}
     beyond = _allowance(shape, shape["kind"], "start", conduit, unit, worked, own)
-    return Start(shape["kind"], beyond, shape["box"], shape["label"])
+    return RunStart(shape["kind"], beyond, shape["box"], shape["label"])
 
 
 def _walk(
     shape: dict[str, Any],
     conduit: Conduit,
     unit: Unit,
-    worked: list[Worked],
+    worked: list[EvaluatedSum],
     own: list[str],
-) -> tuple[tuple[Line | Met, ...], Vector | None]:
+) -> tuple[tuple[Feature | Obstacle, ...], Vector | None]:
     if ("walk" in shape) == ("path" in shape):
         raise DocumentError("walk", "either a walk or a path" + (", not both" * ("path" in shape)))
     if "path" in shape:
         return (), None
-    said: list[Line | Met] = []
+    said: list[Feature | Obstacle] = []
     meet = None
     last = len(shape["walk"]) - 1
     for number, line in enumerate(shape["walk"]):
@@ -332,19 +333,19 @@ MOST_LOOSE = 40
 """Lines and loose numbers of a run whose ends are both fixed."""
 
 
-def _check_open(said: list[Line | Met], meet: Vector | None) -> None:
+def _check_open(said: list[Feature | Obstacle], meet: Vector | None) -> None:
     """How much may be left open, so that it is answered at once. Raises: DocumentError."""
-    if sum(line.is_met for line in said) > MOST_MET:
+    if sum(line.is_obstacle for line in said) > MOST_MET:
         raise DocumentError("walk", f"at most {MOST_MET} things that bends are to be chosen for")
     if meet is None:
         return
     if len(said) > MOST_FIXED:
         raise DocumentError("walk", f"at most {MOST_FIXED} lines where both ends are fixed")
-    if sum(len(line.loose) for line in said if not line.is_met) > MOST_LOOSE:
+    if sum(len(line.loose) for line in said if not line.is_obstacle) > MOST_LOOSE:
         raise DocumentError("walk", f"at most {MOST_LOOSE} loose numbers")
 
 
-def _class_of(kind: str) -> type[DocumentLine | DocumentObstacle]:
+def _class_of(kind: str) -> type[Feature | Obstacle]:
     return KINDS[kind] if kind in KINDS else OBSTACLES[kind]
 
 
@@ -353,7 +354,7 @@ def _alike(kind: str) -> tuple[tuple[str, str], ...]:
     return _class_of(kind).document.alike
 
 
-def _line_type(kind: str, fields: dict[str, Any]) -> type[Line | Met]:
+def _line_type(kind: str, fields: dict[str, Any]) -> type[Feature | Obstacle]:
     """What a line becomes; an offset without an angle of its own is left to be chosen."""
     if kind != "offset":
         return _class_of(kind)
@@ -377,7 +378,7 @@ def _allowance(
     path: str,
     conduit: Conduit,
     unit: Unit,
-    worked: list[Worked],
+    worked: list[EvaluatedSum],
     own: list[str],
 ) -> Fraction:
     if "allowance" in shape:
@@ -388,7 +389,7 @@ def _allowance(
     return beyond
 
 
-def _path(shape: dict[str, Any], worked: list[Worked]) -> Points:
+def _path(shape: dict[str, Any], worked: list[EvaluatedSum]) -> Points:
     points = []
     for number, point in enumerate(shape.get("path", [])):
         x, y, z = (_noted(item, f"path[{number}]", worked) for item in point)
@@ -396,7 +397,7 @@ def _path(shape: dict[str, Any], worked: list[Worked]) -> Points:
     return tuple(points)
 
 
-def _exact(fields: dict[str, Any], path: str, worked: list[Worked]) -> dict[str, Any]:
+def _exact(fields: dict[str, Any], path: str, worked: list[EvaluatedSum]) -> dict[str, Any]:
     return {
         _NAMES.get(key, key): _noted(value, f"{path}.{key}", worked)
         if isinstance(value, Reading)
@@ -405,7 +406,7 @@ def _exact(fields: dict[str, Any], path: str, worked: list[Worked]) -> dict[str,
     }
 
 
-def _noted(reading: Reading, path: str, worked: list[Worked]) -> Fraction:
+def _noted(reading: Reading, path: str, worked: list[EvaluatedSum]) -> Fraction:
     if reading.worked:
-        worked.append(Worked(path, reading.worked))
+        worked.append(EvaluatedSum(path, reading.worked))
     return reading.value

@@ -20,7 +20,7 @@ from yarrow.documents.run_file import read_run
 from yarrow.documents.wire_notation import read_wires_said, said_wires
 from yarrow.fill.result import FillResult
 from yarrow.measure.units import Unit
-from yarrow.runs.planner import in_brief
+from yarrow.runs.planner import summarise
 from yarrow.wording.wording import wording_of
 
 NEEDED = ("name", "type", "size", "wires")
@@ -140,7 +140,7 @@ class RunRow:
 def run_row(document: dict[str, Any]) -> RunRow:
     """A run's document as a row, its wire as it is said. Raises: DocumentError."""
     survey = read_run(document)
-    run, piece, asked = survey.setup, in_brief(survey), survey.setup.wires
+    run, piece, asked = survey.setup, summarise(survey), survey.setup.wires
     return RunRow(
         name=run.name,
         type=run.conduit.type,

@@ -23,7 +23,7 @@ from unicodedata import category
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.line_schema import line_definitions
 from yarrow.documents.upgrading import refuse_newer, upgrade
-from yarrow.measure.tape import Reading, TapeError, read_length
+from yarrow.measure.tape import LengthSyntaxError, Reading, read_length
 from yarrow.measure.units import Unit
 
 _HERE = Path(__file__).parent / "schemas"
@@ -31,7 +31,7 @@ _HERE = Path(__file__).parent / "schemas"
 SCHEMAS = tuple(sorted(path.name.partition(".")[0] for path in _HERE.glob("*.schema.json")))
 """The formats that have one, by name."""
 
-Read = Callable[[Any, str, Unit], Any]
+ReadValue = Callable[[Any, str, Unit], Any]
 """Reads a value at a path in a document of that unit; raises DocumentError."""
 
 _MARGINAL = {"$schema", "$id", "$defs", "title", "description", "examples", "default"}
@@ -56,7 +56,7 @@ def schema(name: str) -> dict[str, Any]:
 
 
 @cache
-def reader(name: str, part: str = "") -> Read:
+def reader(name: str, part: str = "") -> ReadValue:
     """The compiled reader of a shipped schema, or of one of the parts that it defines. Documents of
     earlier versions are upgraded before.
 
@@ -82,7 +82,7 @@ def newest_format(name: str, part: str = "") -> str | None:
     return found
 
 
-def _compile(node: dict[str, Any], root: dict[str, Any]) -> Read:
+def _compile(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
     if "$ref" in node:
         target = root["$defs"][node["$ref"].removeprefix("#/$defs/")]
         return _compile({**target, **{k: v for k, v in node.items() if k != "$ref"}}, root)
@@ -97,7 +97,7 @@ def _compile(node: dict[str, Any], root: dict[str, Any]) -> Read:
     return _COMPILERS[kind](node, root)
 
 
-def _object(node: dict[str, Any], root: dict[str, Any]) -> Read:
+def _object(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
     properties = {key: _compile(child, root) for key, child in node["properties"].items()}
     required = node.get("required", [])
     usual = {key: usual_values(resolved(child, root)) for key, child in node["properties"].items()}
@@ -126,7 +126,7 @@ def _object(node: dict[str, Any], root: dict[str, Any]) -> Read:
     return read
 
 
-def _array(node: dict[str, Any], root: dict[str, Any]) -> Read:
+def _array(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
     item_reader = _compile(node["items"], root)
     least, most = node.get("minItems", 0), node.get("maxItems", math.inf)
 
@@ -141,7 +141,7 @@ def _array(node: dict[str, Any], root: dict[str, Any]) -> Read:
     return read
 
 
-def _one_of(node: dict[str, Any], root: dict[str, Any]) -> Read:
+def _one_of(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
     if "discriminator" not in node:
         return _by_type([_compile(branch, root) for branch in node["oneOf"]], node["description"])
     name = node["discriminator"]["propertyName"]
@@ -163,7 +163,7 @@ def _one_of(node: dict[str, Any], root: dict[str, Any]) -> Read:
     return read
 
 
-def _by_type(branches: list[Read], expected: str) -> Read:
+def _by_type(branches: list[ReadValue], expected: str) -> ReadValue:
     """A text or an object: whichever branch takes the value's type decides the refusal."""
 
     def read(value: Any, path: str, unit: Unit) -> Any:
@@ -178,7 +178,7 @@ def _by_type(branches: list[Read], expected: str) -> Read:
     return read
 
 
-def _string(node: dict[str, Any], root: dict[str, Any]) -> Read:
+def _string(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
     words = frozenset(node.get("enum", [node["const"]] if "const" in node else []))
     expected = f"one of {_listed(sorted(words))}" if len(words) > 1 else _listed(list(words))
     longest = node.get("maxLength", math.inf)
@@ -211,7 +211,7 @@ def _has_control(text: str) -> bool:
     )
 
 
-def _number(node: dict[str, Any], root: dict[str, Any]) -> Read:
+def _number(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
     least, most = node.get("minimum", -math.inf), node.get("maximum", math.inf)
     whole = node["type"] == "integer"
     expected = "a whole number" if whole else "a number"
@@ -233,7 +233,7 @@ def _number(node: dict[str, Any], root: dict[str, Any]) -> Read:
     return read
 
 
-def _boolean(node: dict[str, Any], root: dict[str, Any]) -> Read:
+def _boolean(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
     def read(value: Any, path: str, unit: Unit) -> bool:
         if not isinstance(value, bool):
             raise DocumentError(path, "true or false")
@@ -242,13 +242,13 @@ def _boolean(node: dict[str, Any], root: dict[str, Any]) -> Read:
     return read
 
 
-def _length(node: dict[str, Any], root: dict[str, Any]) -> Read:
+def _length(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
     above, least = node.get("x-above"), node.get("x-least")
 
     def read(value: Any, path: str, unit: Unit) -> Reading:
         try:
             reading = read_length(value, unit)
-        except TapeError as error:
+        except LengthSyntaxError as error:
             raise DocumentError(path, error.expected + _told(value)) from None
         if above is not None and reading.value <= above:
             raise DocumentError(path, f"a length above {above}")
@@ -287,7 +287,7 @@ def _listed(words: list[str]) -> str:
 
 _WORDS = {"object": "an object", "array": "a list", "string": "a text"}
 
-_COMPILERS: dict[str, Callable[[dict[str, Any], dict[str, Any]], Read]] = {
+_COMPILERS: dict[str, Callable[[dict[str, Any], dict[str, Any]], ReadValue]] = {
     "object": _object,
     "array": _array,
     "string": _string,

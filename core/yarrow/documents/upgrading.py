@@ -7,10 +7,10 @@ from typing import Any
 
 from yarrow.documents.errors import DocumentError
 
-Step = Callable[[dict[str, Any]], dict[str, Any]]
+Upgrade = Callable[[dict[str, Any]], dict[str, Any]]
 """A document of one version → a new one of the next, whose name stands in its ``format``."""
 
-STEPS: dict[str, Step] = {}
+STEPS: dict[str, Upgrade] = {}
 """By the name of the version that a step takes (``yarrow.run/1``). All formats are at their first
 version; fields have only been added, with what they stand for when they are not there."""
 

@@ -23,14 +23,14 @@ from yarrow.documents.errors import DocumentError
 from yarrow.documents.schema import reader
 from yarrow.documents.wire_notation import read_wires_said
 from yarrow.fill.area import as_holder
+from yarrow.fill.cable_factor import factor_holder
 from yarrow.fill.circuits import Circuit, circuit_kinds, conductors_of
-from yarrow.fill.conductor import Conductor, Holder, Role
-from yarrow.fill.factor import factor_holder
+from yarrow.fill.conductor import Conductor, ConductorRole, Raceway
 from yarrow.fill.method import MethodName, trimmed
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.obstacles.obstacle import exact
-from yarrow.runs.wires import PullAsked, Wires
+from yarrow.runs.model.wires import PullAsked, Wires
 
 MOST_CONDUCTORS = 20_000
 """In one conduit, from all lines: far beyond any, and quick to refuse."""
@@ -73,14 +73,18 @@ def _conductor(shape: dict[str, Any], path: str) -> Conductor:
     count = shape["count"]
     if ways["size"]:
         wire = us_wire(shape, path, count)
-        role = cast(Role, shape.get("role", "earth" if wire.insulation == "bare" else "line"))
+        role = cast(
+            ConductorRole, shape.get("role", "earth" if wire.insulation == "bare" else "line")
+        )
         return _told(shape, wire, role)
     if ways["csa"]:
-        return _told(shape, uk_cable(shape, path, count), cast(Role, shape.get("role", "line")))
-    return _told(shape, _cable(shape, path, count), cast(Role, shape.get("role", "cable")))
+        return _told(
+            shape, uk_cable(shape, path, count), cast(ConductorRole, shape.get("role", "line"))
+        )
+    return _told(shape, _cable(shape, path, count), cast(ConductorRole, shape.get("role", "cable")))
 
 
-def _told(shape: dict[str, Any], conductor: Conductor, role: Role) -> Conductor:
+def _told(shape: dict[str, Any], conductor: Conductor, role: ConductorRole) -> Conductor:
     carries = shape.get("carries", role != "earth")
     return replace(conductor, role=role, carries=carries)
 
@@ -185,7 +189,7 @@ def _circuit(shape: dict[str, Any], path: str) -> Circuit:
 
 def read_holder(
     kind: str, size: str | None, method: MethodName, path: str = "conduit"
-) -> tuple[Holder, bool]:
+) -> tuple[Raceway, bool]:
     """A conduit to fill, and whether its size is to be chosen. Raises: DocumentError."""
     types = list(dict.fromkeys(conduit.type for conduit in conduits().values()))
     if kind not in types:

@@ -11,7 +11,7 @@ from typing import Any
 from yarrow.documents.written_finding import written
 from yarrow.findings.finding import Finding
 from yarrow.racks.rack_plan import RackPlan
-from yarrow.runs.plan import Mark, Plan
+from yarrow.runs.model.plan import Mark, WrittenPlan
 from yarrow.wording.lengths import degrees
 from yarrow.wording.wording import EN_US, Wording
 
@@ -54,7 +54,7 @@ def _fields(kind: type) -> tuple[str, ...]:
     return tuple(field.name for field in fields(kind))
 
 
-def plan_text(plan: Plan, wording: Wording = EN_US) -> str:
+def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
     """A plan to read at the bench: cut, marks, steps, findings."""
     lines = [
         plan.name or "Run",
@@ -83,7 +83,7 @@ def plan_text(plan: Plan, wording: Wording = EN_US) -> str:
     return "\n".join(lines) + "\n"
 
 
-def bend_table_csv(plan: Plan) -> str:
+def bend_table_csv(plan: WrittenPlan) -> str:
     """The bare piece, as a table: for each bend the straight before it, its roll from the bend
     before, its angle and radius; the last row is the straight after the last bend."""
     out = io.StringIO()
@@ -151,7 +151,7 @@ def rack_csv(plan: RackPlan) -> str:
     return out.getvalue()
 
 
-def marks_csv(plan: Plan) -> str:
+def marks_csv(plan: WrittenPlan) -> str:
     """The marks as a table: one row a bend."""
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")

@@ -6,8 +6,8 @@ from dataclasses import dataclass
 
 from yarrow.catalog.reading import written_in
 from yarrow.catalog.wiring import Bore, adjustment, bores, fill_limits
-from yarrow.fill.conductor import Conductor, Holder
-from yarrow.fill.method import Amount, MethodName, NoFigure, PrintedRow, Rule, in_unit
+from yarrow.fill.conductor import Conductor, Raceway
+from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, PrintedRow, in_unit
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import MM_PER_INCH, Unit
@@ -54,40 +54,42 @@ class Area:
         return int(fill_limits()["share"]["percent"][min(max(count, 1), 3) - 1])
 
     def each(self, conductor: Conductor) -> float:
-        """Its cross-section. Raises: NoFigure."""
+        """Its cross-section. Raises: MissingTableValue."""
         area = conductor.area_in(self.unit)
         if area is None:
-            raise NoFigure(f"{conductor.path}.csa", "a size whose outside diameter is known")
+            raise MissingTableValue(
+                f"{conductor.path}.csa", "a size whose outside diameter is known"
+            )
         return area
 
-    def limit(self, holder: Holder, count: int) -> float:
-        """The share of its inside. Raises: NoFigure."""
+    def limit(self, holder: Raceway, count: int) -> float:
+        """The share of its inside. Raises: MissingTableValue."""
         inside = holder.cross_section
         if inside is None:
-            raise NoFigure("conduit.size", "a conduit whose inside diameter is known")
+            raise MissingTableValue("conduit.size", "a conduit whose inside diameter is known")
         return inside * self.percent(count) / 100
 
-    def holders(self, like: Holder) -> tuple[Holder, ...]:
+    def holders(self, like: Raceway) -> tuple[Raceway, ...]:
         """All sizes of its type."""
         found = [as_holder(bore) for bore in bores().values() if bore.type == like.type]
         return tuple(sorted(found, key=lambda holder: holder.cross_section or 0))
 
-    def rule(self, count: int) -> Rule:
+    def rule(self, count: int) -> FillRule:
         """Table 1, or the note on nipples."""
         if self.is_nipple:
             told = fill_limits()["nipple"]
             text = f"nipple of {told['in']} in or less: {self.percent(count)} %"
-            return Rule(text, told["source"], told["edition"])
+            return FillRule(text, told["source"], told["edition"])
         told = fill_limits()["share"]
         many = {1: "one conductor", 2: "two conductors"}.get(count, "more than two conductors")
-        return Rule(f"{many}: {self.percent(count)} %", told["source"], told["edition"])
+        return FillRule(f"{many}: {self.percent(count)} %", told["source"], told["edition"])
 
-    def types(self, holder: Holder) -> tuple[str, ...]:
+    def types(self, holder: Raceway) -> tuple[str, ...]:
         """All that are told of in the holder's unit."""
         known = (bore.type for bore in bores().values() if bore.unit == holder.unit)
         return tuple(dict.fromkeys(known))
 
-    def rows(self, holder: Holder) -> tuple[PrintedRow, ...]:
+    def rows(self, holder: Raceway) -> tuple[PrintedRow, ...]:
         """None."""
         return ()
 
@@ -100,7 +102,7 @@ class Area:
             return None
         return 100 if self.is_nipple else adjustment(carrying)
 
-    def findings(self, holder: Holder) -> list[Finding]:
+    def findings(self, holder: Raceway) -> list[Finding]:
         """A warning where a nipple is none, a note where the inside is not out of a standard."""
         found = []
         if self.nipple and not self.is_nipple:
@@ -125,9 +127,9 @@ class Area:
         return found
 
 
-def as_holder(bore: Bore) -> Holder:
+def as_holder(bore: Bore) -> Raceway:
     """A conduit's inside as something to fill."""
-    return Holder(
+    return Raceway(
         bore.type,
         bore.size,
         bore.name,

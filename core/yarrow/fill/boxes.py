@@ -15,7 +15,7 @@ from yarrow.catalog.wiring import (
     standard_boxes,
     wire_name,
 )
-from yarrow.fill.method import Rule, trimmed, trimmed_down, trimmed_up
+from yarrow.fill.method import FillRule, trimmed, trimmed_down, trimmed_up
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.wording.phrase import Phrase, Quantity, Value
@@ -51,7 +51,7 @@ class Sized:
 
 
 @dataclass(frozen=True, slots=True)
-class Box:
+class OutletBox:
     """A box and what is in it.
 
     ``id`` names a standard box of ``gangs`` (1 where it is told whole), else ``volume`` is what is
@@ -101,7 +101,7 @@ class BoxResult:
     smallest_alike: str | None
     lines: tuple[BoxLine, ...]
     to_pass: tuple[str, ...]
-    rule: Rule
+    rule: FillRule
     findings: tuple[Finding, ...]
 
     @property
@@ -110,7 +110,7 @@ class BoxResult:
         return nothing_wrong(self.findings)
 
 
-def check_box(box: Box) -> BoxResult:
+def check_box(box: OutletBox) -> BoxResult:
     """The worked sum of a box against its volume.
 
     Source: NFPA 70 (2023), 314.16(A) to (C).
@@ -124,7 +124,7 @@ def check_box(box: Box) -> BoxResult:
     alike = [each for each in enough if _same_shape(box, each)]
     passes = needed <= volume
     told = fill_limits()["box"]
-    rule = Rule("so many cubic inches a conductor", told["source"], told["edition"])
+    rule = FillRule("so many cubic inches a conductor", told["source"], told["edition"])
     to_pass = () if passes else _to_pass(box, needed - volume)
     findings = [*_too_small(needed, volume, (alike or enough), rule)]
     findings += _body_findings(box)
@@ -157,7 +157,7 @@ def _large_enough(needed: Fraction) -> list[StandardBox]:
     return sorted(found, key=lambda each: each.volume)
 
 
-def _same_shape(box: Box, other: StandardBox) -> bool:
+def _same_shape(box: OutletBox, other: StandardBox) -> bool:
     return box.volume is None and standard_boxes()[box.id].family == other.family
 
 
@@ -176,7 +176,7 @@ class _Line:
         return self.allowances * self.each
 
 
-def _lines(box: Box) -> list[_Line]:
+def _lines(box: OutletBox) -> list[_Line]:
     told = fill_limits()["box"]
     found: list[_Line] = []
 
@@ -213,7 +213,7 @@ def _counted(count: int, how: str, what: str = "conductor") -> str:
     return f"{count} {what}{'s' if count != 1 else ''} {how}".strip()
 
 
-def _largest(box: Box) -> WireSize | None:
+def _largest(box: OutletBox) -> WireSize | None:
     """The largest conductor in the box, by what it takes."""
     present = [
         *(w.size for w in box.wires if w.ends or w.passes or w.loops or w.inside),
@@ -224,7 +224,7 @@ def _largest(box: Box) -> WireSize | None:
     return max(present, key=lambda size: box_allowances()[size], default=None)
 
 
-def _name(box: Box) -> str:
+def _name(box: OutletBox) -> str:
     if box.volume is not None:
         name = "conduit body, stamped" if box.body else "stamped"
         return f"{name} {trimmed(float(box.volume), 2)} in³"
@@ -233,7 +233,7 @@ def _name(box: Box) -> str:
     return f"{name}, with {len(box.added)} ring{'s'[: len(box.added) > 1]}" if box.added else name
 
 
-def _to_pass(box: Box, short: Fraction) -> tuple[str, ...]:
+def _to_pass(box: OutletBox, short: Fraction) -> tuple[str, ...]:
     """What would make a box do that is ``short`` of so many cubic inches, the least work first."""
     told = fill_limits()["box"]
     found = []
@@ -253,7 +253,7 @@ def _to_pass(box: Box, short: Fraction) -> tuple[str, ...]:
 
 
 def _too_small(
-    needed: Fraction, volume: Fraction, instead: Sequence[StandardBox], rule: Rule
+    needed: Fraction, volume: Fraction, instead: Sequence[StandardBox], rule: FillRule
 ) -> list[Finding]:
     if needed <= volume:
         return []
@@ -266,7 +266,7 @@ def _too_small(
     return [Finding(FindingCode.BOX_TOO_SMALL, values, path="box", source=rule.written)]
 
 
-def _body_findings(box: Box) -> list[Finding]:
+def _body_findings(box: OutletBox) -> list[Finding]:
     """A conduit body has to have twice the cross-section of the largest conduit on it."""
     if box.body is None:
         return []

@@ -10,16 +10,23 @@ from yarrow.catalog.reading import written_in
 from yarrow.catalog.tables import conduits, other_least_radius
 from yarrow.catalog.wiring import adjustment_source, bores, fill_limits
 from yarrow.fill.area import as_holder
-from yarrow.fill.conductor import Conductor, Holder
-from yarrow.fill.counting import Load, goes_in, more_of, most_of, used_by
+from yarrow.fill.conductor import Conductor, Raceway
+from yarrow.fill.counting import Load, additional_count, fits, max_count, used_by
 from yarrow.fill.findings import fill_findings, is_wider
-from yarrow.fill.method import Method, has_limit, trimmed
-from yarrow.fill.result import FillResult, Heat, Held, OtherWay, Part, Smallest
+from yarrow.fill.method import FillMethod, has_limit, trimmed
+from yarrow.fill.result import (
+    AmpacityAdjustment,
+    FillResult,
+    OtherWay,
+    Part,
+    RacewaySummary,
+    Smallest,
+)
 
 
 def check_fill(
-    method: Method,
-    holder: Holder,
+    method: FillMethod,
+    holder: Raceway,
     conductors: Sequence[Conductor],
     spare: float = 0.0,
     choose: bool = False,
@@ -29,7 +36,7 @@ def check_fill(
 
     Args: spare, percent of the limit to keep free; choose, take the smallest size of the holder's
     type that passes (its own where none does: then the largest); beside, the same by another way.
-    Raises: NoFigure where the method has no figure for a conductor or the holder.
+    Raises: MissingTableValue where the method has no figure for a conductor or the holder.
     Source: docs/fill.md.
     """
     loads = [Load(each.count, method.each(each)) for each in conductors]
@@ -38,9 +45,9 @@ def check_fill(
         holder = fitting or method.holders(holder)[-1]
     used, count = used_by(loads), sum(load.count for load in loads)
     limit = has_limit(method, holder, count)
-    passes = goes_in(method, holder, loads)
-    most = tuple(most_of(method, holder, load.each, spare) for load in loads)
-    room = tuple(more_of(method, holder, loads, at, spare) for at in range(len(loads)))
+    passes = fits(method, holder, loads)
+    most = tuple(max_count(method, holder, load.each, spare) for load in loads)
+    room = tuple(additional_count(method, holder, loads, at, spare) for at in range(len(loads)))
     smallest = fitting.size if fitting else None
     jam = _jam(holder, conductors)
     result = FillResult(
@@ -72,42 +79,42 @@ def check_fill(
         heat=_heat(method, conductors),
         findings=(),
     )
-    kept = passes and goes_in(method, holder, loads, spare)
+    kept = passes and fits(method, holder, loads, spare)
     found = fill_findings(result, method, holder, conductors, kept)
     return replace(result, passes=passes and _wide_enough(holder, conductors), findings=found)
 
 
 def _passing(
-    method: Method,
-    holders: Sequence[Holder],
+    method: FillMethod,
+    holders: Sequence[Raceway],
     conductors: Sequence[Conductor],
     loads: Sequence[Load],
     spare: float,
-) -> Holder | None:
+) -> Raceway | None:
     """The first that takes all together, and is as wide as the widest."""
     return next(
         (
             each
             for each in holders
-            if goes_in(method, each, loads, spare) and _wide_enough(each, conductors)
+            if fits(method, each, loads, spare) and _wide_enough(each, conductors)
         ),
         None,
     )
 
 
-def _wide_enough(holder: Holder, conductors: Sequence[Conductor]) -> bool:
+def _wide_enough(holder: Raceway, conductors: Sequence[Conductor]) -> bool:
     return not any(is_wider(each, holder) for each in conductors)
 
 
-def _next(method: Method, holder: Holder) -> str | None:
+def _next(method: FillMethod, holder: Raceway) -> str | None:
     sizes = [each.size for each in method.holders(holder)]
     after = sizes[sizes.index(holder.size) + 1 :] if holder.size in sizes else []
     return after[0] if after else None
 
 
 def _by_type(
-    method: Method,
-    holder: Holder,
+    method: FillMethod,
+    holder: Raceway,
     conductors: Sequence[Conductor],
     loads: Sequence[Load],
     spare: float,
@@ -122,10 +129,10 @@ def _by_type(
     return tuple(found)
 
 
-def _held(holder: Holder) -> Held:
+def _held(holder: Raceway) -> RacewaySummary:
     conduit = conduits().get((holder.type, holder.size))
     one, other = (conduit.least_radius, other_least_radius(conduit)) if conduit else (None, None)
-    return Held(
+    return RacewaySummary(
         type=holder.type,
         size=holder.size,
         name=holder.name,
@@ -143,7 +150,7 @@ def _told(length: Fraction | None) -> float | None:
     return None if length is None else float(length)
 
 
-def _part(conductor: Conductor, load: Load, holder: Holder, most: int, room: int) -> Part:
+def _part(conductor: Conductor, load: Load, holder: Raceway, most: int, room: int) -> Part:
     height = conductor.height
     scale = conductor.across(holder.unit)
     oval = (
@@ -167,7 +174,7 @@ def _part(conductor: Conductor, load: Load, holder: Holder, most: int, room: int
     )
 
 
-def _jam(holder: Holder, conductors: Sequence[Conductor]) -> float | None:
+def _jam(holder: Raceway, conductors: Sequence[Conductor]) -> float | None:
     """The ratio that three alike jam by: of the widest, where there are three of them."""
     widths = [(each.across(holder.unit), each.count) for each in conductors]
     known = [(width, count) for width, count in widths if width]
@@ -180,7 +187,7 @@ def _jam(holder: Holder, conductors: Sequence[Conductor]) -> float | None:
     return float(told["stretched"]) * float(holder.inside) / widest
 
 
-def _heat(method: Method, conductors: Sequence[Conductor]) -> Heat:
+def _heat(method: FillMethod, conductors: Sequence[Conductor]) -> AmpacityAdjustment:
     carrying = sum(each.count for each in conductors if each.carries)
     percent = method.ampacity_percent(carrying)
     if percent is not None:
@@ -190,14 +197,14 @@ def _heat(method: Method, conductors: Sequence[Conductor]) -> Heat:
             if percent < 100
             else f"{carrying} carry current: no adjustment for their number."
         )
-        return Heat(carrying, percent, text, adjustment_source())
+        return AmpacityAdjustment(carrying, percent, text, adjustment_source())
     text = (
         f"{carrying} carry current: grouping factors for the circuits are looked up on their own."
     )
     told = fill_limits()["grouping"]
-    return Heat(carrying, None, text, written_in(told))
+    return AmpacityAdjustment(carrying, None, text, written_in(told))
 
 
-def holder_of(kind: str, size: str) -> Holder:
+def holder_of(kind: str, size: str) -> Raceway:
     """A conduit of the catalogue by type and size, to be filled by area. Raises: KeyError."""
     return as_holder(bores()[kind, size])

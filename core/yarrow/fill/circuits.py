@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from functools import cache
 
 from yarrow.catalog.reading import toml
-from yarrow.fill.conductor import Conductor, Role
+from yarrow.fill.conductor import Conductor, ConductorRole
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,7 +54,7 @@ def conductors_of(circuits: Sequence[Circuit], one_earth: bool) -> tuple[Conduct
         kind = circuit_kinds()[circuit.kind]
         wire = replace(circuit.wire, circuit=index)
 
-        def add(role: Role, count: int, carries: bool, of: Conductor = wire) -> None:
+        def add(role: ConductorRole, count: int, carries: bool, of: Conductor = wire) -> None:
             if count:
                 found.append(replace(of, count=count, role=role, carries=carries))
 

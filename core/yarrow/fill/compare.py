@@ -8,17 +8,17 @@ from fractions import Fraction
 
 from yarrow.catalog.wiring import factor_rule, fill_limits, uk_cables
 from yarrow.fill.area import Area
-from yarrow.fill.conductor import Conductor, Holder
-from yarrow.fill.counting import Load, goes_in, used_by
-from yarrow.fill.factor import Factor, factor_holder
-from yarrow.fill.method import Method, MethodName, NoFigure, has_limit, trimmed
+from yarrow.fill.cable_factor import CableFactorFill, factor_holder
+from yarrow.fill.conductor import Conductor, Raceway
+from yarrow.fill.counting import Load, fits, used_by
+from yarrow.fill.method import FillMethod, MethodName, MissingTableValue, has_limit, trimmed
 from yarrow.fill.result import OtherWay
 from yarrow.fill.weight import copper_mm2
 
 
 def beside(
-    method: Method,
-    holder: Holder,
+    method: FillMethod,
+    holder: Raceway,
     conductors: Sequence[Conductor],
     length_m: Fraction | None,
     bends: int,
@@ -34,16 +34,18 @@ def beside(
     try:
         if method.name == "factor":
             return _told(Area(holder.unit), holder, conductors, "")
-        other = Factor(length_m, bends)
+        other = CableFactorFill(length_m, bends)
         metric, said = _metric(holder)
         return _told(other, metric, [_as_cable(each) for each in conductors], said)
-    except NoFigure as missing:
+    except MissingTableValue as missing:
         name: MethodName = "area" if method.name == "factor" else "factor"
         text = f"No figure by that way: {missing.expected}."
         return OtherWay(name, None, 0.0, 0.0, 0.0, "factor", text, "")
 
 
-def _told(method: Method, holder: Holder, conductors: Sequence[Conductor], said: str) -> OtherWay:
+def _told(
+    method: FillMethod, holder: Raceway, conductors: Sequence[Conductor], said: str
+) -> OtherWay:
     loads = [Load(each.count, method.each(each)) for each in conductors]
     count = sum(load.count for load in loads)
     limit, used = has_limit(method, holder, count), used_by(loads)
@@ -51,7 +53,7 @@ def _told(method: Method, holder: Holder, conductors: Sequence[Conductor], said:
     way = "By area" if method.name == "area" else "By drawing-in factor"
     return OtherWay(
         method.name,
-        goes_in(method, holder, loads),
+        fits(method, holder, loads),
         used,
         limit,
         used / limit,
@@ -61,13 +63,15 @@ def _told(method: Method, holder: Holder, conductors: Sequence[Conductor], said:
     )
 
 
-def _metric(holder: Holder) -> tuple[Holder, str]:
+def _metric(holder: Raceway) -> tuple[Raceway, str]:
     """The metric conduit that stands for a US one, and a word on it."""
     if holder.unit == "mm":
         return factor_holder(holder.type, holder.size), ""
     size = fill_limits()["equivalent"]["conduit"].get(holder.size)
     if size is None:
-        raise NoFigure("conduit.size", f"sizes to {max(factor_rule().conduits, key=int)} mm")
+        raise MissingTableValue(
+            "conduit.size", f"sizes to {max(factor_rule().conduits, key=int)} mm"
+        )
     return factor_holder("steel", size), f", read as {size} mm conduit and the next larger cables"
 
 
@@ -83,5 +87,7 @@ def _as_cable(conductor: Conductor) -> Conductor:
     ]
     if not larger:
         most = max(cable.csa for cable in uk_cables().values())
-        raise NoFigure(f"{conductor.path}.size", f"cables to {trimmed(float(most), 1)} mm²")
+        raise MissingTableValue(
+            f"{conductor.path}.size", f"cables to {trimmed(float(most), 1)} mm²"
+        )
     return replace(conductor, csa=min(larger), build="stranded")

@@ -11,7 +11,7 @@ from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import WireSize
 from yarrow.measure.units import Unit, convert
 
-Role = Literal["line", "neutral", "earth", "traveller", "cable"]
+ConductorRole = Literal["line", "neutral", "earth", "traveller", "cable"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,7 +38,7 @@ class Conductor:
     build: str = ""
     cover: str = ""
     trunking: Fraction | None = None
-    role: Role = "line"
+    role: ConductorRole = "line"
     carries: bool = True
     circuit: int | None = None
 
@@ -55,7 +55,7 @@ class Conductor:
 
 
 @dataclass(frozen=True, slots=True)
-class Holder:
+class Raceway:
     """A conduit or trunking to put conductors into, in ``unit``.
 
     A conduit has ``inside`` and may have a printed ``area``; trunking has ``width`` and ``height``

@@ -6,8 +6,8 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
-from yarrow.fill.conductor import Holder
-from yarrow.fill.method import Method
+from yarrow.fill.conductor import Raceway
+from yarrow.fill.method import FillMethod
 
 CLOSE = 1e-9
 """Of a limit: printed figures have five places, so less than this is the arithmetic's own noise."""
@@ -29,7 +29,7 @@ def used_by(loads: Sequence[Load]) -> float:
     return sum(load.count * load.each for load in loads)
 
 
-def goes_in(method: Method, holder: Holder, loads: Sequence[Load], spare: float = 0.0) -> bool:
+def fits(method: FillMethod, holder: Raceway, loads: Sequence[Load], spare: float = 0.0) -> bool:
     """Whether the conductors keep within the limit with ``spare`` percent of it left free.
 
     Like conductors (all taking the same) may be counted: a count whose fraction is the method's
@@ -43,22 +43,24 @@ def goes_in(method: Method, holder: Holder, loads: Sequence[Load], spare: float 
     return used_by(loads) <= usable * (1 + CLOSE)
 
 
-def most_of(method: Method, holder: Holder, each: float, spare: float = 0.0) -> int:
+def max_count(method: FillMethod, holder: Raceway, each: float, spare: float = 0.0) -> int:
     """How many conductors that each take so much go in alone."""
     return _largest(method, holder, [], Load(0, each), spare)
 
 
-def more_of(
-    method: Method, holder: Holder, loads: Sequence[Load], index: int, spare: float = 0.0
+def additional_count(
+    method: FillMethod, holder: Raceway, loads: Sequence[Load], index: int, spare: float = 0.0
 ) -> int:
     """How many more of one kind go in with the rest in place: none where the rest does not."""
-    if not goes_in(method, holder, loads, spare):
+    if not fits(method, holder, loads, spare):
         return 0
     rest = [load for at, load in enumerate(loads) if at != index]
     return _largest(method, holder, rest, loads[index], spare)
 
 
-def _largest(method: Method, holder: Holder, rest: Sequence[Load], load: Load, spare: float) -> int:
+def _largest(
+    method: FillMethod, holder: Raceway, rest: Sequence[Load], load: Load, spare: float
+) -> int:
     """The largest number to add to a load. The limit is another one for one conductor, two and
     more, so the answer for many is tried first and then the few."""
     usable = method.limit(holder, ENOUGH) * (1 - spare / 100)
@@ -67,7 +69,7 @@ def _largest(method: Method, holder: Holder, rest: Sequence[Load], load: Load, s
     counts: list[int] = [many, many - 1, *range(ENOUGH - 1, 0, -1)]
     for more in counts:
         grown = replace(load, count=load.count + more)
-        if more > 0 and goes_in(method, holder, [*rest, grown], spare):
+        if more > 0 and fits(method, holder, [*rest, grown], spare):
             return more
     return 0
 

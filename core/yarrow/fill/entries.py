@@ -9,8 +9,8 @@ from itertools import combinations
 
 from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import fill_limits
-from yarrow.fill.method import Rule, trimmed, trimmed_up
-from yarrow.fill.pull_boxes import OPPOSITE, Sides, Wall
+from yarrow.fill.method import FillRule, trimmed, trimmed_up
+from yarrow.fill.pull_boxes import OPPOSITE, BoxWall, Sides
 from yarrow.fill.rings import least_spacing, lock_ring, row_of_holes
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
@@ -26,7 +26,7 @@ class Entry:
     the middle of the wall; in the middle of its depth."""
 
     id: str
-    wall: Wall
+    wall: BoxWall
     along: float | None
     deep: float | None
     size: TradeSize
@@ -50,7 +50,7 @@ class PlacedEntry:
     ``along_text`` as the tape tells it."""
 
     id: str
-    wall: Wall
+    wall: BoxWall
     along: float
     along_text: str
     deep: float
@@ -65,7 +65,7 @@ class Spacing:
     """From the middle of one hole to the middle of the next on a wall: as it is, and at least."""
 
     between: tuple[str, str]
-    wall: Wall
+    wall: BoxWall
     is_now: float
     least: float
 
@@ -82,7 +82,7 @@ class EntriesResult:
     passes: bool
     entries: tuple[PlacedEntry, ...]
     spacings: tuple[Spacing, ...]
-    rule: Rule
+    rule: FillRule
     findings: tuple[Finding, ...]
 
     @property
@@ -121,7 +121,7 @@ def check_entries(box: OpenBox) -> EntriesResult:
         passes,
         tuple(placed),
         tuple(spacings),
-        Rule(_MUST_NOT_MEET[box.unit], told["source"], told["edition"]),
+        FillRule(_MUST_NOT_MEET[box.unit], told["source"], told["edition"]),
         gravest_first(found),
     )
 
@@ -162,7 +162,7 @@ def _placed(entry: Entry, box: OpenBox, in_a_row: float) -> PlacedEntry:
     return PlacedEntry(entry.id, entry.wall, along, text, deep, entry.size, hole, ring, reach)
 
 
-def _wall_length(box: OpenBox, wall: Wall) -> float:
+def _wall_length(box: OpenBox, wall: BoxWall) -> float:
     return box.height if wall in ("left", "right") else box.width
 
 
@@ -208,7 +208,7 @@ def _meets_round_the_corner(box: OpenBox, one: PlacedEntry, other: PlacedEntry) 
     )
 
 
-def _from_corner(box: OpenBox, entry: PlacedEntry, wall: Wall) -> float:
+def _from_corner(box: OpenBox, entry: PlacedEntry, wall: BoxWall) -> float:
     """From a wall next to an entry's own to the near edge of its lock ring."""
     low = wall in ("left", "bottom")
     middle = entry.along if low else _wall_length(box, entry.wall) - entry.along

@@ -6,8 +6,8 @@ from collections.abc import Sequence
 
 from yarrow.catalog.reading import source_of, written_in
 from yarrow.catalog.wiring import fill_limits
-from yarrow.fill.conductor import Conductor, Holder
-from yarrow.fill.method import Method, trimmed_down, trimmed_up
+from yarrow.fill.conductor import Conductor, Raceway
+from yarrow.fill.method import FillMethod, trimmed_down, trimmed_up
 from yarrow.fill.result import FillResult
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy, gravest_first
@@ -16,7 +16,7 @@ from yarrow.wording.phrase import Phrase, Quantity, Value
 PLACES = {"in^2": 4, "mm2": 0, "factor": 0}
 
 
-def is_wider(conductor: Conductor, holder: Holder) -> bool:
+def is_wider(conductor: Conductor, holder: Raceway) -> bool:
     """Whether one is larger than what it has to go into."""
     across = conductor.across(holder.unit)
     inside = holder.inside if holder.inside is not None else holder.height
@@ -25,8 +25,8 @@ def is_wider(conductor: Conductor, holder: Holder) -> bool:
 
 def fill_findings(
     result: FillResult,
-    method: Method,
-    holder: Holder,
+    method: FillMethod,
+    holder: Raceway,
     conductors: Sequence[Conductor],
     kept: bool,
 ) -> tuple[Finding, ...]:

@@ -6,7 +6,7 @@ import math
 from dataclasses import dataclass
 from typing import Literal, Protocol
 
-from yarrow.fill.conductor import Conductor, Holder
+from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import Unit
 
@@ -14,7 +14,7 @@ MethodName = Literal["area", "factor", "space"]
 Amount = Literal["in^2", "mm2", "factor"]
 
 
-class NoFigure(ValueError):
+class MissingTableValue(ValueError):
     """A way of checking has no figure for something; ``field`` and ``expected`` say what it has."""
 
     def __init__(self, field: str, expected: str) -> None:
@@ -24,7 +24,7 @@ class NoFigure(ValueError):
 
 
 @dataclass(frozen=True, slots=True)
-class Rule:
+class FillRule:
     """A rule in words, with where it is written."""
 
     text: str
@@ -45,7 +45,7 @@ class PrintedRow:
     factor: float
 
 
-class Method(Protocol):
+class FillMethod(Protocol):
     """A way of checking. Amounts are in ``amount``; ``rounds_up`` is the fraction from which a
     count of like conductors is rounded up (None: it never is)."""
 
@@ -62,40 +62,41 @@ class Method(Protocol):
         """From which fraction on a count of like conductors goes up."""
 
     def each(self, conductor: Conductor) -> float:
-        """What one takes. Raises: NoFigure."""
+        """What one takes. Raises: MissingTableValue."""
 
-    def limit(self, holder: Holder, count: int) -> float:
-        """What a holder allows to so many conductors. Raises: NoFigure."""
+    def limit(self, holder: Raceway, count: int) -> float:
+        """What a holder allows to so many conductors. Raises: MissingTableValue."""
 
-    def holders(self, like: Holder) -> tuple[Holder, ...]:
+    def holders(self, like: Raceway) -> tuple[Raceway, ...]:
         """Those of the same type, the one that takes least first."""
 
-    def rule(self, count: int) -> Rule:
+    def rule(self, count: int) -> FillRule:
         """The rule that sets the limit for so many conductors."""
 
-    def types(self, holder: Holder) -> tuple[str, ...]:
+    def types(self, holder: Raceway) -> tuple[str, ...]:
         """The types of conduit among which there may be a smaller one; none where there is but one
         sort of holder, or figures for one alone."""
 
-    def rows(self, holder: Holder) -> tuple[PrintedRow, ...]:
+    def rows(self, holder: Raceway) -> tuple[PrintedRow, ...]:
         """The printed rows that an answer lies on or between; none where nothing is looked up."""
 
     def ampacity_percent(self, carrying: int) -> int | None:
         """What is left of each one's ampacity where so many carry current; None where that is
         looked up by circuits."""
 
-    def findings(self, holder: Holder) -> list[Finding]:
+    def findings(self, holder: Raceway) -> list[Finding]:
         """What there is to say about the holder by this rule."""
 
 
-def has_limit(method: Method, holder: Holder, count: int) -> float:
+def has_limit(method: FillMethod, holder: Raceway, count: int) -> float:
     """What a method allows in a holder, above zero.
 
-    Raises: NoFigure where the rule comes to nothing, so that there is nothing to compare with.
+    Raises: MissingTableValue where the rule comes to nothing, so that there is nothing to compare
+    with.
     """
     limit = method.limit(holder, count)
     if limit <= 0:
-        raise NoFigure(
+        raise MissingTableValue(
             "length",
             "a run short enough for the rule to leave a factor: part it with a draw-in box",
         )

@@ -11,7 +11,7 @@ from typing import Literal
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.vectors import Vector, add, dot, subtract, unit
 
-End = Literal["start", "end"]
+FeedEnd = Literal["start", "end"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,7 +43,7 @@ class OneWay:
     """A pull fed in at one end: tension stretch by stretch, the most of both, and whether that is
     within the limits."""
 
-    feed: End
+    feed: FeedEnd
     along: tuple[Pulled, ...]
     tension: float
     most_tension: float
@@ -56,7 +56,7 @@ class Pull:
     """Both ways, and the end that it is easier to feed in at."""
 
     ways: tuple[OneWay, OneWay]
-    feed_at: End
+    feed_at: FeedEnd
     tension_limit: float | None
     side_wall_limit: float
 
@@ -138,7 +138,7 @@ def pull_both_ways(
     half_bore, from the centreline to the wall that the cable lies against in a bend.
     """
 
-    def fed_in(feed: End, met: Sequence[Stretch]) -> OneWay:
+    def fed_in(feed: FeedEnd, met: Sequence[Stretch]) -> OneWay:
         along = _along(met, weight, friction, told_per, half_bore)
         most = max(each.tension for each in along)
         pressed = max(each.side_wall for each in along)

@@ -12,7 +12,7 @@ from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import copper_kcmil, fill_limits, lock_rings, wire_name
 from yarrow.fill.boxes import Sized
 from yarrow.fill.conductor import Conductor
-from yarrow.fill.method import Rule, trimmed, trimmed_up
+from yarrow.fill.method import FillRule, trimmed, trimmed_up
 from yarrow.fill.rings import lock_ring, ring_gap
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
@@ -20,17 +20,17 @@ from yarrow.measure.tape import read_length
 from yarrow.measure.units import Unit, convert_length
 from yarrow.wording.phrase import Phrase, Quantity, Value, count
 
-Wall = Literal["left", "right", "top", "bottom"]
+BoxWall = Literal["left", "right", "top", "bottom"]
 
-OPPOSITE: dict[str, Wall] = {"left": "right", "right": "left", "top": "bottom", "bottom": "top"}
+OPPOSITE: dict[str, BoxWall] = {"left": "right", "right": "left", "top": "bottom", "bottom": "top"}
 
 
 @dataclass(frozen=True, slots=True)
-class Raceway:
+class RacewayInWall:
     """A raceway that enters a wall in a row of it; ``size`` is its trade size."""
 
     id: str
-    wall: Wall
+    wall: BoxWall
     row: int
     size: TradeSize
 
@@ -56,7 +56,7 @@ class PullBox:
     width, height; ``body`` where that is a conduit body with a marking of its own."""
 
     unit: Unit
-    raceways: tuple[Raceway, ...]
+    raceways: tuple[RacewayInWall, ...]
     pulls: tuple[tuple[str, str], ...]
     have: tuple[float, float] | None = None
     body: MarkedBody | None = None
@@ -87,7 +87,7 @@ class Placed:
     bottom, and the diameters of the hole and of the lock ring."""
 
     id: str
-    wall: Wall
+    wall: BoxWall
     row: int
     size: str
     along: float
@@ -121,7 +121,7 @@ class PullBoxResult:
     placed: tuple[Placed, ...]
     have: Sides | None
     passes: bool | None
-    rule: Rule
+    rule: FillRule
     findings: tuple[Finding, ...]
 
     @property
@@ -168,7 +168,7 @@ def check_pull_box(box: PullBox) -> PullBoxResult:
         )
         for pull, distance in zip(box.pulls, apart, strict=True)
     )
-    rule = Rule(
+    rule = FillRule(
         f"straight {told['straight']} times, angle and U {told['angle']} times the largest raceway "
         "and the others of its row",
         told["source"],
@@ -192,13 +192,13 @@ def check_pull_box(box: PullBox) -> PullBoxResult:
     )
 
 
-def _kind(one: Raceway, other: Raceway) -> Literal["straight", "angle", "u"]:
+def _kind(one: RacewayInWall, other: RacewayInWall) -> Literal["straight", "angle", "u"]:
     if one.wall == other.wall:
         return "u"
     return "straight" if OPPOSITE[one.wall] == other.wall else "angle"
 
 
-def _larger(box: PullBox, by_id: dict[str, Raceway], pull: tuple[str, str]) -> float:
+def _larger(box: PullBox, by_id: dict[str, RacewayInWall], pull: tuple[str, str]) -> float:
     return max(nominal(by_id[end].size, box.unit) for end in pull)
 
 
@@ -207,7 +207,7 @@ def _across(wall: str) -> Literal["width", "height"]:
     return "width" if wall in ("left", "right") else "height"
 
 
-def _straight(box: PullBox, by_id: dict[str, Raceway]) -> list[Reason]:
+def _straight(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
     times = fill_limits()["pull_box"]["straight"]
     found = []
     for pull in box.pulls:
@@ -220,7 +220,7 @@ def _straight(box: PullBox, by_id: dict[str, Raceway]) -> list[Reason]:
     return found
 
 
-def _angled(box: PullBox, by_id: dict[str, Raceway]) -> list[Reason]:
+def _angled(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
     times = fill_limits()["pull_box"]["angle"]
     turning = {
         (by_id[end].wall, by_id[end].row)
@@ -314,7 +314,7 @@ def _place(
 
 
 def _in_a_row(
-    raceways: Sequence[Raceway],
+    raceways: Sequence[RacewayInWall],
     unit: Unit,
     u_pulls: dict[str, tuple[str, float]],
     corner: float,
@@ -370,7 +370,7 @@ def _findings(
     drawn: Sides,
     pulls: Sequence[PullLine],
     have: Sides | None,
-    rule: Rule,
+    rule: FillRule,
 ) -> list[Finding]:
     source = rule.written
     found = []
@@ -398,7 +398,7 @@ def _sides(sides: Sides, unit: Unit) -> dict[str, Value]:
     }
 
 
-def _spliced(box: PullBox) -> list[Raceway]:
+def _spliced(box: PullBox) -> list[RacewayInWall]:
     """Raceways that no pull goes through."""
     pulled = {end for pull in box.pulls for end in pull}
     return [raceway for raceway in box.raceways if raceway.id not in pulled]

@@ -4,13 +4,13 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from yarrow.fill.method import Amount, MethodName, PrintedRow, Rule
+from yarrow.fill.method import Amount, FillRule, MethodName, PrintedRow
 from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.measure.units import Unit
 
 
 @dataclass(frozen=True, slots=True)
-class Held:
+class RacewaySummary:
     """The conduit or trunking that was checked, or chosen. Lengths in ``units``; ``inside`` is a
     conduit's bore, ``width`` and ``height`` trunking's sides. ``least_radius`` of a field bend to
     the centre line on a one-shot or full shoe, ``least_radius_other`` on any other tool."""
@@ -71,7 +71,7 @@ class OtherWay:
 
 
 @dataclass(frozen=True, slots=True)
-class Heat:
+class AmpacityAdjustment:
     """What fill says nothing about, for information: how many conductors carry current, and the
     percent of ampacity left by count (None where another standard's tables decide)."""
 
@@ -98,8 +98,8 @@ class FillResult:
     spare: float
     usable: float
     left: float
-    rule: Rule
-    conduit: Held
+    rule: FillRule
+    conduit: RacewaySummary
     count: int
     conductors: tuple[Part, ...]
     most: tuple[int, ...]
@@ -110,7 +110,7 @@ class FillResult:
     jam: float | None
     rows: tuple[PrintedRow, ...]
     beside: OtherWay | None
-    heat: Heat
+    heat: AmpacityAdjustment
     findings: tuple[Finding, ...]
 
     @property

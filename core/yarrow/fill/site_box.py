@@ -7,10 +7,17 @@ from dataclasses import dataclass, replace
 
 from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import WireSize, box_allowances
-from yarrow.fill.boxes import Box, BoxResult, BoxWires, Sized, check_box
+from yarrow.fill.boxes import BoxResult, BoxWires, OutletBox, Sized, check_box
 from yarrow.fill.conductor import Conductor
 from yarrow.fill.entries import EntriesResult, Entry, OpenBox, check_entries
-from yarrow.fill.pull_boxes import PullBox, PullBoxResult, Raceway, Wall, check_pull_box, is_large
+from yarrow.fill.pull_boxes import (
+    BoxWall,
+    PullBox,
+    PullBoxResult,
+    RacewayInWall,
+    check_pull_box,
+    is_large,
+)
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.units import Unit
@@ -30,7 +37,7 @@ class Meeting:
     conduit: str
     size: TradeSize
     wires: tuple[Conductor, ...]
-    wall: Wall
+    wall: BoxWall
     row: int
     along: float | None
     deep: float | None
@@ -53,7 +60,7 @@ class SiteBox:
 
     unit: Unit
     name: str
-    contents: Box | None
+    contents: OutletBox | None
     through: tuple[Through, ...]
     sides: tuple[float, float, float] | None
     device: bool
@@ -72,7 +79,7 @@ class MeetingRun:
     conduit: str
     size: str
     wires: tuple[str, ...]
-    wall: Wall
+    wall: BoxWall
     row: int
 
 
@@ -209,7 +216,7 @@ def _pull_box(box: SiteBox) -> PullBoxResult | None:
     if not large:
         return None
     pulls = box.pulls or (((large[0].id, large[1].id),) if len(large) == 2 else ())
-    raceways = tuple(Raceway(m.id, m.wall, m.row, m.size) for m in box.meetings)
+    raceways = tuple(RacewayInWall(m.id, m.wall, m.row, m.size) for m in box.meetings)
     have = box.sides[:2] if box.sides else None
     return check_pull_box(PullBox(box.unit, raceways, pulls, have))
 

@@ -42,6 +42,17 @@ def round_to(value: float, step: Fraction, unit: Unit, *, feet: bool = False) ->
     return Rounded(mark, text, mark - value)
 
 
+def cut_text(cut_length: float, step: Fraction, unit: Unit) -> str:
+    """A cut length as it is read off a tape; nothing is cut shorter than nothing.
+
+    Args:
+        cut_length: in ``unit``.
+        step: the smallest mark of the tape, in ``unit``.
+        unit: inches are told in feet and inches, millimetres with their sign.
+    """
+    return round_to(max(cut_length, 0.0), step, unit, feet=True).text
+
+
 def exact_text(value: Fraction, unit: Unit) -> str:
     """A length as a tape would tell it if it can (``49 7/8``), else in decimals (``49.333``).
 

@@ -51,7 +51,7 @@ _PER_UNIT: dict[str, tuple[Unit, Fraction]] = {
 }
 
 
-class TapeError(ValueError):
+class LengthSyntaxError(ValueError):
     """What was written is not a length; ``expected`` says what would be."""
 
     def __init__(self, expected: str = EXPECTED) -> None:
@@ -76,17 +76,17 @@ def read_length(given: object, unit: Unit) -> Reading:
 
     Args: given, an int, float, Decimal or str; unit, the document's.
     Returns: the reading, exact, in ``unit``.
-    Raises: TapeError, with what was expected.
+    Raises: LengthSyntaxError, with what was expected.
     Source: the run file's contract, docs/run-file.md.
     """
     if isinstance(given, str):
         return _read_text(given, unit)
     if isinstance(given, bool) or not isinstance(given, int | float | Decimal):
-        raise TapeError
+        raise LengthSyntaxError
     # Whole numbers are compared as they are: a huge one has no float to be tested by.
     finite = isinstance(given, int) or math.isfinite(given)
     if not (finite and -LARGEST <= given <= LARGEST):
-        raise TapeError(f"a length up to {LARGEST:,}")
+        raise LengthSyntaxError(f"a length up to {LARGEST:,}")
     # repr is the shortest decimal that means this float: 0.1 stays one tenth.
     return Reading(Fraction(repr(given)) if isinstance(given, float) else Fraction(given), unit)
 
@@ -99,10 +99,10 @@ def _read_text(text: str, unit: Unit) -> Reading:
         under = int(plain[3])
         return Reading(Fraction(int(plain[1]) * under + int(plain[2]), under), unit)
     if len(text) > LONGEST_TEXT:
-        raise TapeError(f"a length in at most {LONGEST_TEXT} characters")
+        raise LengthSyntaxError(f"a length in at most {LONGEST_TEXT} characters")
     value, terms = _read_sum(_plainly(text), unit)
     if abs(value) > LARGEST:
-        raise TapeError(f"a length up to {LARGEST:,}")
+        raise LengthSyntaxError(f"a length up to {LARGEST:,}")
     worked = f"{' '.join(text.split())} = {exact_text(value, unit)}" if terms > 1 else ""
     return Reading(value, unit, worked)
 
@@ -119,7 +119,7 @@ def in_other_unit(text: str, unit: Unit) -> str:
     was read off a tape stays what was read.
 
     Args: text, tape notation that read_length takes; unit, the one that it is read in.
-    Raises: TapeError.
+    Raises: LengthSyntaxError.
     """
     wanted = read_length(text, unit).value
     to = other_unit(unit)
@@ -172,7 +172,7 @@ def _read_sum(text: str, unit: Unit) -> tuple[Fraction, int]:
         if place == len(text):
             return total, terms
         if text[place] not in "+-":
-            raise TapeError
+            raise LengthSyntaxError
         sign, place = (-1 if text[place] == "-" else 1), place + 1
 
 
@@ -180,17 +180,17 @@ def _read_term(text: str, place: int, unit: Unit) -> tuple[Fraction, int, bool]:
     """One term's value in ``unit``, where it ends, and whether it is a bare number (a count)."""
     match = _TERM.match(text, place)
     if match is None or match.end() == place:
-        raise TapeError
+        raise LengthSyntaxError
     feet, over, whole, written = match["feet"], match["over"], match["whole"], match["unit"]
     if feet is None and over is None and whole is None:
-        raise TapeError
+        raise LengthSyntaxError
     if feet is not None and written in ("mm", "cm", "m"):
-        raise TapeError("feet with inches, or a metric length, not both")
+        raise LengthSyntaxError("feet with inches, or a metric length, not both")
     inches = _fraction(over, match["under"]) if over else Fraction(whole or 0)
     if match["part"]:
         part = _fraction(match["part"], match["of"])
         if part >= 1 or "." in whole:
-            raise TapeError("a whole number and a fraction below 1, such as 27 11/16")
+            raise LengthSyntaxError("a whole number and a fraction below 1, such as 27 11/16")
         inches += part
     if feet is not None:
         value, own = inches + Fraction(feet) * INCHES_PER_FOOT, "in"
@@ -204,5 +204,5 @@ def _read_term(text: str, place: int, unit: Unit) -> tuple[Fraction, int, bool]:
 
 def _fraction(over: str, under: str) -> Fraction:
     if int(under) == 0:
-        raise TapeError("a fraction whose lower number is not zero")
+        raise LengthSyntaxError("a fraction whose lower number is not zero")
     return Fraction(int(over), int(under))

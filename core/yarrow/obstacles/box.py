@@ -6,12 +6,12 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar, Literal
 
-from yarrow.bends.box_offset import BoxOffset
-from yarrow.bends.in_document import LABEL, PICK, WHERE, Field, InDocument, Said, margin_of
-from yarrow.bends.leg import Datum, Following, Leg, Pipe
-from yarrow.bends.on_site import Dimension, SiteObject, Spot
-from yarrow.bends.registry import Line
-from yarrow.bends.straight import Straight
+from yarrow.features.box_offset import BoxOffset
+from yarrow.features.feature import Feature
+from yarrow.features.in_document import LABEL, PICK, WHERE, Field, InDocument, Said, margin_of
+from yarrow.features.leg import Datum, Following, Leg, Pipe
+from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.straight import Straight
 from yarrow.obstacles.obstacle import Section, Setting, StandsAlone, exact
 
 AS_GOOD_AS_STRAIGHT = 0.02
@@ -55,11 +55,11 @@ class Box(StandsAlone):
         "lies on.",
     )
 
-    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
         """Neither its knockout nor its margin is read off along the walk."""
         return ()
 
-    def site_object(self, spot: Spot) -> SiteObject | None:
+    def site_object(self, spot: Spot) -> ObjectShape | None:
         """Drawn by the run, at both ends alike."""
         return None
 
@@ -73,7 +73,7 @@ class Box(StandsAlone):
         straight = abs(off) <= AS_GOOD_AS_STRAIGHT * setting.pipe.diameter
         return ("straight",) if straight else ("box_offset",)
 
-    def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
+    def answer(self, kind: str, angle: float, setting: Setting) -> Feature | None:
         """The box offset, out of the box or into it, whichever side of the line the knockout is."""
         if kind == "straight":
             return Straight(self.at, self.measured_from, label=self.label)

@@ -7,11 +7,12 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar, Literal
 
-from yarrow.bends.leg import Datum, Following, Leg, Pipe, RiseFrom
-from yarrow.bends.offset import Hold, Offset
-from yarrow.bends.on_site import Dimension, SiteObject, Spot
-from yarrow.bends.registry import Line
 from yarrow.catalog.tables import usual_angles
+from yarrow.features.feature import Feature
+from yarrow.features.in_document import InDocument
+from yarrow.features.leg import Datum, Following, Leg, Pipe, RiseFrom
+from yarrow.features.offset import Hold, Offset
+from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.obstacle import Section, Setting, StandsAlone
@@ -34,6 +35,7 @@ class FreeOffset(StandsAlone):
     loose: tuple[str, ...] = ()
     label: str = ""
 
+    document: ClassVar[InDocument] = Offset.document
     pick_field: ClassVar[Literal["pick", "angle"]] = "angle"
 
     @property
@@ -56,11 +58,11 @@ class FreeOffset(StandsAlone):
         """An angle that a person picks makes it a plain offset."""
         return ""
 
-    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
         """Those of the offset that it became."""
         return spot.line.dimensions(spot)
 
-    def site_object(self, spot: Spot) -> SiteObject | None:
+    def site_object(self, spot: Spot) -> ObjectShape | None:
         """That of the offset that it became."""
         return spot.line.site_object(spot)
 
@@ -72,7 +74,7 @@ class FreeOffset(StandsAlone):
         """An offset."""
         return ("offset",)
 
-    def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
+    def answer(self, kind: str, angle: float, setting: Setting) -> Feature | None:
         """The offset at that angle, whether it fits into its length or not."""
         if kind != "offset":
             return None

@@ -7,12 +7,22 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.bends.in_document import AT, CARRIED, FROM, LABEL, PICK, TOWARD, Field, InDocument, Said
-from yarrow.bends.kick import KickThrough
-from yarrow.bends.leg import Datum, Following, Leg, Pipe
-from yarrow.bends.offset import Offset
-from yarrow.bends.on_site import Dimension, SiteObject, Spot
-from yarrow.bends.registry import Line
+from yarrow.features.feature import Feature
+from yarrow.features.in_document import (
+    AT,
+    CARRIED,
+    FROM,
+    LABEL,
+    PICK,
+    TOWARD,
+    Field,
+    InDocument,
+    Said,
+)
+from yarrow.features.kick import KickThrough
+from yarrow.features.leg import Datum, Following, Leg, Pipe
+from yarrow.features.offset import Offset
+from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import along
 from yarrow.obstacles.obstacle import Section, Setting, StandsAlone, exact
@@ -57,7 +67,7 @@ class Hole(StandsAlone):
         "pipe.",
     )
 
-    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
         """How far along the leg its face is, and how far off the line its middle."""
         place = spot.place(self.at, self.measured_from)
         return (
@@ -65,11 +75,11 @@ class Hole(StandsAlone):
             spot.across("depth", self.depth, self.toward, place),
         )
 
-    def site_object(self, spot: Spot) -> SiteObject | None:
+    def site_object(self, spot: Spot) -> ObjectShape | None:
         """The plate that it is bored in, as wide as the pipe."""
         frame, side = spot.leg.frame, spot.leg.frame.toward(self.toward)
         middle = along(spot.place(self.at, self.measured_from), side, float(self.depth))
-        return SiteObject("hole", self.label, middle, frame.ahead, side, 0.0, spot.pipe.diameter)
+        return ObjectShape("hole", self.label, middle, frame.ahead, side, 0.0, spot.pipe.diameter)
 
     def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
         """The leg goes on."""
@@ -79,7 +89,7 @@ class Hole(StandsAlone):
         """A kick where the leg ends behind it; otherwise an offset, which is straight again."""
         return ("offset",) if setting.following is None else ("kick", "offset")
 
-    def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
+    def answer(self, kind: str, angle: float, setting: Setting) -> Feature | None:
         """The offset, full at the face; or the kick whose slope goes through the hole's middle."""
         if kind == "offset":
             return Offset(

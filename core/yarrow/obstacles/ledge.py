@@ -6,20 +6,20 @@ from dataclasses import dataclass, replace
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.bends.in_document import AT, FROM, LABEL, NO_AIR, OUT, PICK, Field, InDocument, Said
-from yarrow.bends.leg import Datum, Following, Leg, Pipe
-from yarrow.bends.offset import OffsetOnto
-from yarrow.bends.on_site import Dimension, SiteObject, Spot
-from yarrow.bends.registry import Line
-from yarrow.bends.straight import Straight
+from yarrow.features.feature import Feature
+from yarrow.features.in_document import AT, FROM, LABEL, NO_AIR, OUT, PICK, Field, InDocument, Said
+from yarrow.features.leg import Datum, Following, Leg, Pipe
+from yarrow.features.offset import OffsetOnto
+from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.straight import Straight
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.obstacle import Section, Setting, UsualAngles
-from yarrow.obstacles.outline import Block
-from yarrow.obstacles.over import Hump
+from yarrow.obstacles.crossing import CrossingProfile
+from yarrow.obstacles.obstacle import AtUsualAngles, Section, Setting
+from yarrow.obstacles.outline import BlockOutline
 
 
 @dataclass(frozen=True, slots=True)
-class Ledge(UsualAngles):
+class Ledge(AtUsualAngles):
     """``at`` is its face, ``height`` the step; ``clearance`` is 0 where the pipe lies on it."""
 
     at: Fraction
@@ -53,7 +53,7 @@ class Ledge(UsualAngles):
         about="The surface steps up at a place, and the pipe stays up.",
     )
 
-    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
         """How far along the leg its face is, and its step."""
         place = spot.place(self.at, self.measured_from)
         return (
@@ -61,7 +61,7 @@ class Ledge(UsualAngles):
             spot.height(self.height, self.toward, place),
         )
 
-    def site_object(self, spot: Spot) -> SiteObject | None:
+    def site_object(self, spot: Spot) -> ObjectShape | None:
         """From its face to the next line."""
         begins = spot.leg.place(float(self.at), self.measured_from)
         extent = spot.up_to_next(begins)
@@ -80,11 +80,13 @@ class Ledge(UsualAngles):
         """None: the pipe stays up on it."""
         return 0.0
 
-    def crossing(self) -> Hump | None:
+    def crossing(self) -> CrossingProfile | None:
         """It is not come down behind."""
         return None
 
-    def joined_to(self, first: Hump, leg: Leg, most_apart: float) -> tuple[str, Hump] | None:
+    def joined_to(
+        self, first: CrossingProfile, leg: Leg, most_apart: float
+    ) -> tuple[str, CrossingProfile] | None:
         """An offset that is up before the first thing and stays up on the ledge, where that is at
         least as high."""
         place = leg.place(float(self.at), self.measured_from)
@@ -101,7 +103,7 @@ class Ledge(UsualAngles):
         carried = setting.leg.carried(setting.pipe, rise, self.toward, "surface")
         return ("offset",) if carried > 0 else ("straight",)
 
-    def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
+    def answer(self, kind: str, angle: float, setting: Setting) -> Feature | None:
         """The offset at that angle."""
         if kind == "straight":
             return Straight(self.at, self.measured_from, label=self.label, step=self.height)
@@ -125,4 +127,4 @@ class Ledge(UsualAngles):
         """Everything behind its face, as far as bends of this pipe matter."""
         place = setting.leg.place(float(self.at), self.measured_from)
         top = float(self.height) - setting.rest_above_surface(self.toward)
-        return Section(self.toward, Block(place, place + setting.pipe.radius, top))
+        return Section(self.toward, BlockOutline(place, place + setting.pipe.radius, top))

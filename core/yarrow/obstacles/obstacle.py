@@ -6,14 +6,14 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import TYPE_CHECKING, ClassVar, Literal, Protocol
 
-from yarrow.bends.leg import Datum, Following, Leg, Pipe
-from yarrow.bends.on_site import OnSite
-from yarrow.bends.registry import Line
+from yarrow.features.feature import Feature
+from yarrow.features.leg import Datum, Following, Leg, Pipe
+from yarrow.features.on_site import OnSite
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.outline import Outline
 
 if TYPE_CHECKING:
-    from yarrow.obstacles.over import Hump
+    from yarrow.obstacles.crossing import CrossingProfile
 
 
 @dataclass(frozen=True, slots=True)
@@ -40,7 +40,7 @@ class Section:
 class Obstacle(OnSite, Protocol):
     """Something that a tape meets."""
 
-    is_met: ClassVar[Literal[True]]
+    is_obstacle: ClassVar[Literal[True]]
 
     @property
     def pick(self) -> str:
@@ -61,7 +61,7 @@ class Obstacle(OnSite, Protocol):
     def kinds(self, setting: Setting) -> tuple[str, ...]:
         """The kinds of bends that can answer it here, the usual one first."""
 
-    def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
+    def answer(self, kind: str, angle: float, setting: Setting) -> Feature | None:
         """The line of bends of a kind, at an angle in degrees; None where that is no answer."""
 
     def size(self) -> float:
@@ -90,10 +90,12 @@ class Obstacle(OnSite, Protocol):
     def further_angles(self, setting: Setting) -> tuple[tuple[str, float], ...]:
         """Kinds and angles to try besides the usual ones."""
 
-    def crossing(self) -> Hump | None:
+    def crossing(self) -> CrossingProfile | None:
         """Itself as something to go over and come down behind; None where it is no such thing."""
 
-    def joined_to(self, first: Hump, leg: Leg, most_apart: float) -> tuple[str, Hump] | None:
+    def joined_to(
+        self, first: CrossingProfile, leg: Leg, most_apart: float
+    ) -> tuple[str, CrossingProfile] | None:
         """How bends that go over something before it take it too: their kind, and the hump that
         both make; None where they do not go together.
 
@@ -101,11 +103,11 @@ class Obstacle(OnSite, Protocol):
         """
 
 
-class UsualAngles:
+class AtUsualAngles:
     """What is answered at usual angles, however much of the leg its bends take."""
 
     __slots__ = ()
-    is_met: ClassVar[Literal[True]] = True
+    is_obstacle: ClassVar[Literal[True]] = True
     implied_fitting: ClassVar[str] = ""
     pick_field: ClassVar[Literal["pick", "angle"]] = "pick"
 
@@ -119,7 +121,7 @@ class UsualAngles:
         return ()
 
 
-class StandsAlone(UsualAngles):
+class StandsAlone(AtUsualAngles):
     """What bends are put to by itself, and which has no sides that have to be cleared."""
 
     __slots__ = ()
@@ -133,11 +135,13 @@ class StandsAlone(UsualAngles):
         """None."""
         return 0.0
 
-    def crossing(self) -> Hump | None:
+    def crossing(self) -> CrossingProfile | None:
         """It is not gone over."""
         return None
 
-    def joined_to(self, first: Hump, leg: Leg, most_apart: float) -> tuple[str, Hump] | None:
+    def joined_to(
+        self, first: CrossingProfile, leg: Leg, most_apart: float
+    ) -> tuple[str, CrossingProfile] | None:
         """It is not."""
         return None
 

@@ -13,11 +13,11 @@ from dataclasses import dataclass
 
 from yarrow.geometry.arcs import tangent_length
 
-Point = tuple[float, float]
+PlanePoint = tuple[float, float]
 
 
 @dataclass(frozen=True, slots=True)
-class Round:
+class RoundOutline:
     """A circle about (u, v)."""
 
     u: float
@@ -26,7 +26,7 @@ class Round:
 
 
 @dataclass(frozen=True, slots=True)
-class Block:
+class BlockOutline:
     """Everything below ``top`` from ``begins`` to ``ends`` along the leg."""
 
     begins: float
@@ -34,7 +34,7 @@ class Block:
     top: float
 
 
-Outline = Round | Block
+Outline = RoundOutline | BlockOutline
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,20 +47,22 @@ class Air:
 
 @dataclass(frozen=True, slots=True)
 class _Arc:
-    centre: Point
+    centre: PlanePoint
     radius: float
-    begins: Point
-    ends: Point
+    begins: PlanePoint
+    ends: PlanePoint
 
 
-def least_air(points: Sequence[Point], radius: float, diameter: float, outline: Outline) -> Air:
+def least_air(
+    points: Sequence[PlanePoint], radius: float, diameter: float, outline: Outline
+) -> Air:
     """Air between a pipe with round corners and an outline.
 
     Args: points, the vertices in the plane, with both ends; radius of every arc; diameter.
     Source: docs/geometry.md, air over an obstacle.
     """
     segments, arcs = _rounded(points, radius)
-    if isinstance(outline, Round):
+    if isinstance(outline, RoundOutline):
         distance, at = _nearest(segments, arcs, (outline.u, outline.v))
         return Air(distance - outline.radius - diameter / 2, at)
     found = [
@@ -73,8 +75,8 @@ def least_air(points: Sequence[Point], radius: float, diameter: float, outline: 
 
 
 def _rounded(
-    points: Sequence[Point], radius: float
-) -> tuple[list[tuple[Point, Point]], list[_Arc]]:
+    points: Sequence[PlanePoint], radius: float
+) -> tuple[list[tuple[PlanePoint, PlanePoint]], list[_Arc]]:
     """Straights and arcs of a polyline in the plane."""
     segments, arcs = [], []
     begins = points[0]
@@ -95,7 +97,7 @@ def _rounded(
 
 
 def _nearest(
-    segments: Sequence[tuple[Point, Point]], arcs: Sequence[_Arc], point: Point
+    segments: Sequence[tuple[PlanePoint, PlanePoint]], arcs: Sequence[_Arc], point: PlanePoint
 ) -> tuple[float, float]:
     """Distance from a point to the centreline, and at which u."""
     best = (math.inf, 0.0)
@@ -115,7 +117,7 @@ def _nearest(
     return best
 
 
-def _within(arc: _Arc, spoke: Point) -> bool:
+def _within(arc: _Arc, spoke: PlanePoint) -> bool:
     """Whether a direction from the centre lies between the arc's ends (an arc under 180°)."""
     first = (arc.begins[0] - arc.centre[0], arc.begins[1] - arc.centre[1])
     last = (arc.ends[0] - arc.centre[0], arc.ends[1] - arc.centre[1])
@@ -126,7 +128,7 @@ def _within(arc: _Arc, spoke: Point) -> bool:
 
 
 def _above(
-    segments: Sequence[tuple[Point, Point]], arcs: Sequence[_Arc], block: Block
+    segments: Sequence[tuple[PlanePoint, PlanePoint]], arcs: Sequence[_Arc], block: BlockOutline
 ) -> list[tuple[float, float]]:
     """Heights of the centreline over a block's top, where it is lowest over it.
 
@@ -146,11 +148,11 @@ def _above(
     return found
 
 
-def _over(block: Block, u: float) -> bool:
+def _over(block: BlockOutline, u: float) -> bool:
     return block.begins <= u <= block.ends
 
 
-def _unit(begins: Point, ends: Point) -> Point:
+def _unit(begins: PlanePoint, ends: PlanePoint) -> PlanePoint:
     du, dv = ends[0] - begins[0], ends[1] - begins[1]
     size = math.hypot(du, dv)
     return du / size, dv / size

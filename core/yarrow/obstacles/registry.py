@@ -2,19 +2,22 @@
 
 from __future__ import annotations
 
-from yarrow.obstacles.block import BlockThing
 from yarrow.obstacles.box import Box
-from yarrow.obstacles.free_offset import FreeOffset
 from yarrow.obstacles.hole import Hole
 from yarrow.obstacles.ledge import Ledge
-from yarrow.obstacles.round import RoundThing
+from yarrow.obstacles.obstacle import Obstacle
+from yarrow.obstacles.rectangular import RectangularObstacle
+from yarrow.obstacles.round_obstacle import RoundObstacle
 from yarrow.obstacles.wall import Wall
 
-Met = RoundThing | BlockThing | Ledge | Wall | Hole | Box | FreeOffset
+_KINDS: tuple[type[Obstacle], ...] = (
+    RoundObstacle,
+    RectangularObstacle,
+    Ledge,
+    Wall,
+    Hole,
+    Box,
+)
 
-DocumentObstacle = RoundThing | BlockThing | Ledge | Wall | Hole | Box
-"""Kinds that stand in a document by a name of their own."""
-
-OBSTACLES: dict[str, type[DocumentObstacle]] = {
-    kind.document.kind: kind for kind in (RoundThing, BlockThing, Ledge, Wall, Hole, Box)
-}
+OBSTACLES: dict[str, type[Obstacle]] = {kind.document.kind: kind for kind in _KINDS}
+"""Kinds that stand in a document, by their name there."""

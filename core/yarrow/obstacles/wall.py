@@ -6,11 +6,11 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.bends.in_document import AT, FROM, LABEL, PICK, TOWARD, InDocument, Said, angle_of
-from yarrow.bends.leg import Datum, Following, Leg, Pipe
-from yarrow.bends.on_site import Dimension, SiteObject, Spot
-from yarrow.bends.registry import Line
-from yarrow.bends.turn import Turn
+from yarrow.features.feature import Feature
+from yarrow.features.in_document import AT, FROM, LABEL, PICK, TOWARD, InDocument, Said, angle_of
+from yarrow.features.leg import Datum, Following, Leg, Pipe
+from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.turn import Turn
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.obstacle import Section, Setting, StandsAlone
 
@@ -41,12 +41,12 @@ class Wall(StandsAlone):
         about="A wall to turn at; its face is at a place.",
     )
 
-    def dimensions(self, spot: Spot) -> tuple[Dimension, ...]:
+    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
         """How far along the leg its face is."""
         place = spot.place(self.at, self.measured_from)
         return (spot.measured(self.at, self.measured_from, place),)
 
-    def site_object(self, spot: Spot) -> SiteObject | None:
+    def site_object(self, spot: Spot) -> ObjectShape | None:
         """Not drawn: the turn lies along it."""
         return None
 
@@ -58,7 +58,7 @@ class Wall(StandsAlone):
         """A turn."""
         return ("turn",)
 
-    def answer(self, kind: str, angle: float, setting: Setting) -> Line | None:
+    def answer(self, kind: str, angle: float, setting: Setting) -> Feature | None:
         """The turn along the wall; the wall itself says by how much."""
         if kind != "turn":
             return None

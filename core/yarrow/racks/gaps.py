@@ -9,11 +9,11 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
 from yarrow.geometry.closest import Near, closest
 from yarrow.geometry.vectors import Vector, along, cross, length, subtract
-from yarrow.racks.lines import Line, outside
+from yarrow.racks.pipe_paths import RackPipePath, outside
 from yarrow.racks.rack_plan import Gap, RackPipe
 from yarrow.role import Role
-from yarrow.runs.findings.draft import labelled_line
-from yarrow.runs.run import Rack, Run
+from yarrow.runs.model.lines import labelled_line
+from yarrow.runs.model.run import Rack, ResolvedRun
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, count
 from yarrow.wording.wording import EN_US
@@ -24,9 +24,9 @@ _HAIR = 1e-6
 def gap_between(
     one: RackPipe,
     other: RackPipe,
-    lines: Sequence[Line],
+    lines: Sequence[RackPipePath],
     radii: Sequence[Sequence[float]],
-    setup: Run,
+    setup: ResolvedRun,
     words: LengthFormatter,
 ) -> Gap:
     """What is between two neighbours, along the corners as they are planned; the first of them as

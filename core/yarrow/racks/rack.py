@@ -9,13 +9,21 @@ from itertools import pairwise
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, errors_of, gravest_first
 from yarrow.racks.gaps import gap_between, touching
-from yarrow.racks.lines import FREES, Line, built_findings, no_leg, pipe_lines, plan_path
+from yarrow.racks.pipe_paths import (
+    FREES,
+    RackPipePath,
+    built_findings,
+    no_leg,
+    pipe_lines,
+    plan_path,
+)
 from yarrow.racks.rack_plan import Gap, RackPipe, RackPlan
-from yarrow.racks.shots import Wide, bends_of, in_shots, radii, shots_of
-from yarrow.runs.findings.tool import shot_radius_findings
-from yarrow.runs.layout import lay_out
-from yarrow.runs.planner import ask, plan_asked
-from yarrow.runs.run import Rack, Run, Survey
+from yarrow.racks.segment_bends import Wide, bends_of, in_shots, radii, shots_of
+from yarrow.runs.checks.tool import shot_radius_findings
+from yarrow.runs.layout.walk import lay_out
+from yarrow.runs.model.run import Rack, ResolvedRun, Survey
+from yarrow.runs.planner import plan_resolved, resolve_run
+from yarrow.runs.written_plan import write_plan
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import count
 
@@ -33,11 +41,11 @@ def plan_rack(survey: Survey) -> RackPlan:
 
     Source: docs/geometry.md, racks.
     """
-    asked = ask(survey)
+    asked = resolve_run(survey)
     rack = survey.rack or Rack(1, "left", 1.0, "centres", "same", 1.0, (), ())
     setup = asked.run
-    first = plan_asked(asked)
-    words = asked.words
+    first = write_plan(plan_resolved(asked))
+    words = asked.lengths
     findings: list[Finding] = []
     if setup.method == "table":
         findings.append(Finding(FindingCode.RACK_IS_EXACT, path="method"))
@@ -64,16 +72,16 @@ def plan_rack(survey: Survey) -> RackPlan:
 
 
 def _pipe(
-    setup: Run,
+    setup: ResolvedRun,
     rack: Rack,
-    line: Line,
+    line: RackPipePath,
     radii: Sequence[float],
     words: LengthFormatter,
     before: RackPipe | None,
 ) -> RackPipe:
     vertices, owners, wide = in_shots(line, radii, rack)
     run = replace(line.run, order=setup.order if not wide else ())
-    plan = plan_path(run, vertices, owners)
+    plan = write_plan(plan_path(run, vertices, owners))
     made = plan.working_marks
     moved: tuple[str, ...] = ()
     if before and len(before.marks) == len(made) and len(before.bends) == len(plan.bends):
@@ -100,7 +108,7 @@ def _pipe(
     )
 
 
-def _tight(run: Run, wide: Wide, words: LengthFormatter) -> list[Finding]:
+def _tight(run: ResolvedRun, wide: Wide, words: LengthFormatter) -> list[Finding]:
     """A warning for each radius of wide bends that is under the code's for bends in shots."""
     return [
         finding
@@ -130,7 +138,7 @@ def _named(pipe: RackPipe) -> list[Finding]:
 
 
 def _rack_plan(
-    setup: Run,
+    setup: ResolvedRun,
     rack: Rack,
     pipes: tuple[RackPipe, ...],
     gaps: tuple[Gap, ...],

@@ -8,12 +8,12 @@ from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
-from yarrow.runs.plan import Mark, PlannedBend, PlannedBender, PlannedConduit
-from yarrow.runs.run import Between, Corners
+from yarrow.runs.model.plan import Mark, PlannedBend, PlannedBender, PlannedConduit
+from yarrow.runs.model.run import Between, Corners
 
 
 @dataclass(frozen=True, slots=True)
-class Shots:
+class SegmentBend:
     """A wide bend as many small ones: of the line ``feature`` of the walk, with the radius that it
     comes to; how many, how many degrees each, how far apart their marks are, where the first mark
     goes, and the pipe that the whole bend takes. ``bend`` is the first of them."""
@@ -54,7 +54,7 @@ class RackPipe:
     bends: tuple[PlannedBend, ...]
     marks: tuple[Mark, ...]
     moved: tuple[str, ...]
-    shots: tuple[Shots, ...]
+    shots: tuple[SegmentBend, ...]
     findings: tuple[Finding, ...]
 
 

@@ -25,13 +25,13 @@ from exports.dxf import read_path
 from yarrow.documents.bends_file import FoldedPipe
 from yarrow.documents.catalogue import Catalogue
 from yarrow.racks.rack_plan import RackPlan
-from yarrow.runs.handle import Handling
-from yarrow.runs.plan import Plan
+from yarrow.runs.bending_sequence import Handling
+from yarrow.runs.model.plan import WrittenPlan
 
 router = Router(tags=["planning"], throttle=CHECKS)
 
 
-@router.post("/plan", response={200: Plan, **REFUSALS}, operation_id="plan")
+@router.post("/plan", response={200: WrittenPlan, **REFUSALS}, operation_id="plan")
 def plan(request: MemberRequest, document: Body[RunDocument]) -> HttpResponse:
     """The plan of a run document; nothing is saved."""
     return answered(yarrow.plan(document))

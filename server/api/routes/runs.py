@@ -38,10 +38,6 @@ from exports.wires_sheet import compose_wires_sheet
 from jobs import services
 from jobs.models import Revision, Run
 from jobs.policy import revisions_for, runs_for
-from yarrow.documents.run_file import read_run
-from yarrow.racks.rack import plan_rack
-from yarrow.runs.handle import handle_run
-from yarrow.runs.planner import plan_run
 
 router = Router(tags=["runs"])
 
@@ -169,7 +165,7 @@ def get_sheet_pdf(
 def get_stick_svg(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """The unbent pipe to scale with its marks, alone."""
     run = _run(request, run_id)
-    drawing = compose_stick(plan_run(read_run(run.document)), run.name)
+    drawing = compose_stick(yarrow.plan_values(run.document), run.name)
     return _download(drawing_svg(drawing).encode(), "image/svg+xml", f"{_file_name(run)}-stick.svg")
 
 
@@ -195,7 +191,7 @@ def get_bend_table(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
 def get_drawing_dxf(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """Elevation, plan and 3D centreline as DXF."""
     run = _run(request, run_id)
-    drawing = plan_dxf(plan_run(read_run(run.document)))
+    drawing = plan_dxf(yarrow.plan_values(run.document))
     return _download(drawing, "image/vnd.dxf", f"{_file_name(run)}.dxf")
 
 
@@ -205,15 +201,14 @@ def _run(request: MemberRequest, run_id: int) -> Run:
 
 
 def _sheet(run: Run, paper: Paper, what: What) -> Drawing:
-    survey = read_run(run.document)
-    plan = plan_run(survey)
+    plan = yarrow.plan_values(run.document)
     saved = f"version {run.version}, saved {run.updated_at:%d %b %Y} by {run.updated_by.shown_name}"
     heading = Heading(run.job.name, run.name, saved, run.job.wording)
     if what == "wires":
         return compose_wires_sheet(plan, heading, PAPERS[paper])
     if what == "rack":
-        return compose_rack_sheet(plan, plan_rack(survey), heading, PAPERS[paper])
-    order = next((each for each in handle_run(survey).orders if each.taken), None)
+        return compose_rack_sheet(plan, yarrow.rack_values(run.document), heading, PAPERS[paper])
+    order = next((each for each in yarrow.handling_values(run.document).orders if each.taken), None)
     hooks = {bend.bend: bend.hook for bend in order.bends} if order else {}
     # A printed mark may ask for the hook the other way round: then no picture is better than one.
     if any(hooks.get(mark.bend) != mark.hook for mark in plan.marks):

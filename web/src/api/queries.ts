@@ -100,10 +100,10 @@ export function createRun(
 export async function planRun(
   document: Schemas["RunDocument"],
   signal: AbortSignal,
-): Promise<Schemas["Plan"]> {
+): Promise<Schemas["WrittenPlan"]> {
   const plan = await unwrap(client.POST("/api/plan", { body: document, signal }));
   // The client's own types widen a point to a list of numbers; the contract has three.
-  return plan as Schemas["Plan"];
+  return plan as Schemas["WrittenPlan"];
 }
 
 /** The same run in the other unit. */

@@ -1057,6 +1057,21 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * AmpacityAdjustment
+         * @description What fill says nothing about, for information: how many conductors carry current, and the
+         *     percent of ampacity left by count (None where another standard's tables decide).
+         */
+        AmpacityAdjustment: {
+            /** Carrying */
+            carrying: number;
+            /** Percent */
+            percent: number | null;
+            /** Source */
+            source: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * BenderDetail
          * @description One of the crew's own benders: its document, and its numbers worked out.
          */
@@ -1182,7 +1197,7 @@ export interface components {
              */
             hook: "start" | "end";
             /** Meets */
-            meets: components["schemas"]["Met"][];
+            meets: components["schemas"]["Interference"][];
             /** Shoe */
             shoe: number;
             /** Step */
@@ -1191,32 +1206,6 @@ export interface components {
             turned: number;
             /** Wall */
             wall: [
-                number,
-                number,
-                number
-            ][];
-        };
-        /**
-         * Beside
-         * @description The same run by the other method: its marks, its cut, what that pipe comes out as, and the
-         *     vertices of that pipe (none where no pipe comes out).
-         */
-        Beside: {
-            /** Cut Length */
-            cut_length: number;
-            /** Cut Length Text */
-            cut_length_text: string;
-            /** Dimensions */
-            dimensions: components["schemas"]["Dimension"][];
-            /** Marks */
-            marks: components["schemas"]["Mark"][];
-            /**
-             * Method
-             * @enum {string}
-             */
-            method: "exact" | "table";
-            /** Path */
-            path: [
                 number,
                 number,
                 number
@@ -1316,7 +1305,7 @@ export interface components {
             needed: number;
             /** Passes */
             passes: boolean;
-            rule: components["schemas"]["Rule"];
+            rule: components["schemas"]["FillRule"];
             /** Share */
             share: number;
             /** Smallest */
@@ -1364,7 +1353,7 @@ export interface components {
             tests: number;
         };
         /**
-         * Candidate
+         * CandidateView
          * @description One way to answer what is there: a kind of bends at an angle, and its price.
          *
          *     ``degrees`` it takes of the run's budget; ``room`` along the leg from its first arc to its last;
@@ -1374,7 +1363,7 @@ export interface components {
          *     saddle stands off more than asked. ``fits``: this bender can make it here and nothing is
          *     touched. ``path`` and ``value`` are the field that picks it.
          */
-        Candidate: {
+        CandidateView: {
             /** After */
             after: number | null;
             /** After Text */
@@ -1620,7 +1609,7 @@ export interface components {
              */
             by: "yarrow" | "person";
             /** Candidates */
-            candidates: components["schemas"]["Candidate"][];
+            candidates: components["schemas"]["CandidateView"][];
             /** Feature */
             feature: number;
             /** Together With */
@@ -1669,10 +1658,10 @@ export interface components {
             to: "in" | "mm";
         };
         /**
-         * Dimension
+         * DimensionAsBent
          * @description One number of the walk and what it comes out as, with the marks as rounded.
          */
-        Dimension: {
+        DimensionAsBent: {
             /** Asked */
             asked: number;
             /** Asked Text */
@@ -1761,7 +1750,7 @@ export interface components {
             format: string;
             /** Passes */
             passes: boolean;
-            rule: components["schemas"]["Rule"];
+            rule: components["schemas"]["FillRule"];
             sides: components["schemas"]["Sides"];
             /** Spacings */
             spacings: components["schemas"]["Spacing"][];
@@ -1770,6 +1759,16 @@ export interface components {
              * @enum {string}
              */
             units: "in" | "mm";
+        };
+        /**
+         * EvaluatedSum
+         * @description A sum that was typed into a field, worked out: ``52 3/4 - 2 7/8 = 49 7/8``.
+         */
+        EvaluatedSum: {
+            /** Path */
+            path: string;
+            /** Text */
+            text: string;
         };
         /**
          * FieldProblem
@@ -1799,14 +1798,14 @@ export interface components {
             by_type: components["schemas"]["Smallest"][];
             /** Conductors */
             conductors: components["schemas"]["Part"][];
-            conduit: components["schemas"]["Held"];
+            conduit: components["schemas"]["RacewaySummary"];
             /** Count */
             count: number;
             /** Findings */
             findings: components["schemas"]["WrittenFinding"][];
             /** Format */
             format: string;
-            heat: components["schemas"]["Heat"];
+            heat: components["schemas"]["AmpacityAdjustment"];
             /** Jam */
             jam: number | null;
             /** Left */
@@ -1828,7 +1827,7 @@ export interface components {
             room: number[];
             /** Rows */
             rows: components["schemas"]["PrintedRow"][];
-            rule: components["schemas"]["Rule"];
+            rule: components["schemas"]["FillRule"];
             /** Share */
             share: number;
             /** Smallest */
@@ -1839,6 +1838,18 @@ export interface components {
             usable: number;
             /** Used */
             used: number;
+        };
+        /**
+         * FillRule
+         * @description A rule in words, with where it is written.
+         */
+        FillRule: {
+            /** Edition */
+            edition: string;
+            /** Source */
+            source: string;
+            /** Text */
+            text: string;
         };
         /**
          * FindingCode
@@ -1923,50 +1934,26 @@ export interface components {
             place: string;
         };
         /**
-         * Heat
-         * @description What fill says nothing about, for information: how many conductors carry current, and the
-         *     percent of ampacity left by count (None where another standard's tables decide).
+         * Interference
+         * @description What the half-bent pipe meets while a bend is made: by how much it would have to be higher,
+         *     or how deep it would cut in; the place on the straight pipe; the moment, degrees into the bend.
          */
-        Heat: {
-            /** Carrying */
-            carrying: number;
-            /** Percent */
-            percent: number | null;
-            /** Source */
-            source: string;
+        Interference: {
+            /** At Text */
+            at_text: string;
+            /** By */
+            by: number;
+            /** By Text */
+            by_text: string;
+            /** Swept */
+            swept: number;
             /** Text */
             text: string;
-        };
-        /**
-         * Held
-         * @description The conduit or trunking that was checked, or chosen. Lengths in ``units``; ``inside`` is a
-         *     conduit's bore, ``width`` and ``height`` trunking's sides. ``least_radius`` of a field bend to
-         *     the centre line on a one-shot or full shoe, ``least_radius_other`` on any other tool.
-         */
-        Held: {
-            /** Height */
-            height: number | null;
-            /** Inside */
-            inside: number | null;
-            /** Least Radius */
-            least_radius: number | null;
-            /** Least Radius Other */
-            least_radius_other: number | null;
-            /** Name */
-            name: string;
-            /** Size */
-            size: string;
-            /** Source */
-            source: string;
-            /** Type */
-            type: string;
             /**
-             * Units
+             * What
              * @enum {string}
              */
-            units: "in" | "mm";
-            /** Width */
-            width: number | null;
+            what: "floor" | "bench" | "handle" | "heel";
         };
         /**
          * JobBody
@@ -2124,6 +2111,32 @@ export interface components {
             text: string;
         };
         /**
+         * MarkedPipe
+         * @description A run by one method: its marks, its cut, what that pipe comes out as, and its vertices (none
+         *     where no pipe comes out).
+         */
+        MarkedPipe: {
+            /** Cut Length */
+            cut_length: number;
+            /** Cut Length Text */
+            cut_length_text: string;
+            /** Dimensions */
+            dimensions: components["schemas"]["DimensionAsBent"][];
+            /** Marks */
+            marks: components["schemas"]["Mark"][];
+            /**
+             * Method
+             * @enum {string}
+             */
+            method: "exact" | "table";
+            /** Path */
+            path: [
+                number,
+                number,
+                number
+            ][];
+        };
+        /**
          * MarkName
          * @description What a mark of a bender is called.
          */
@@ -2176,41 +2189,6 @@ export interface components {
             username: string;
         };
         /**
-         * Met
-         * @description What the half-bent pipe meets while a bend is made: by how much it would have to be higher,
-         *     or how deep it would cut in; the place on the straight pipe; the moment, degrees into the bend.
-         */
-        Met: {
-            /** At Text */
-            at_text: string;
-            /** By */
-            by: number;
-            /** By Text */
-            by_text: string;
-            /** Swept */
-            swept: number;
-            /** Text */
-            text: string;
-            /**
-             * What
-             * @enum {string}
-             */
-            what: "floor" | "bench" | "handle" | "heel";
-        };
-        /**
-         * Next
-         * @description The bend to make next, counted along the pipe from 0, and the end that the hook faces.
-         */
-        Next: {
-            /** Bend */
-            bend: number;
-            /**
-             * Hook
-             * @enum {string}
-             */
-            hook: "start" | "end";
-        };
-        /**
          * Nothing
          * @description An empty answer.
          */
@@ -2236,6 +2214,19 @@ export interface components {
             tension: number;
             /** Within */
             within: boolean;
+        };
+        /**
+         * OrderedBend
+         * @description The bend to make next, counted along the pipe from 0, and the end that the hook faces.
+         */
+        OrderedBend: {
+            /** Bend */
+            bend: number;
+            /**
+             * Hook
+             * @enum {string}
+             */
+            hook: "start" | "end";
         };
         /**
          * OrderHandling
@@ -2266,7 +2257,7 @@ export interface components {
             /** Turns */
             turns: number;
             /** Value */
-            value: components["schemas"]["Next"][];
+            value: components["schemas"]["OrderedBend"][];
             /** Works */
             works: boolean;
         };
@@ -2406,82 +2397,6 @@ export interface components {
              * @enum {string}
              */
             wall: "left" | "right" | "top" | "bottom";
-        };
-        /**
-         * Plan
-         * @description Everything about one pipe. Lengths in ``units``, angles in degrees.
-         *
-         *     ``path`` holds the centreline vertices with both ends, in the frame of the start's face; its
-         *     first point is the start's pipe end. ``comes_out_as`` are the vertices of the pipe that the
-         *     rounded marks make (none where no pipe comes out). Where the run can't be made as written,
-         *     ``steps`` is empty and ``marks`` only tell where the arcs would have to lie.
-         */
-        Plan: {
-            bender: components["schemas"]["PlannedBender"];
-            /** Bends */
-            bends: components["schemas"]["PlannedBend"][];
-            beside: components["schemas"]["Beside"] | null;
-            /** Choices */
-            choices: components["schemas"]["Choice"][];
-            /** Comes Out As */
-            comes_out_as: [
-                number,
-                number,
-                number
-            ][];
-            conduit: components["schemas"]["PlannedConduit"];
-            /** Cut Length */
-            cut_length: number;
-            /** Cut Length Text */
-            cut_length_text: string;
-            /** Dimensions */
-            dimensions: components["schemas"]["Dimension"][];
-            /** Findings */
-            findings: components["schemas"]["WrittenFinding"][];
-            /** First Toward */
-            first_toward: [
-                number,
-                number,
-                number
-            ];
-            /** Format */
-            format: string;
-            /** Marks */
-            marks: components["schemas"]["Mark"][];
-            /**
-             * Method
-             * @enum {string}
-             */
-            method: "exact" | "table";
-            /** Name */
-            name: string;
-            /** Path */
-            path: [
-                number,
-                number,
-                number
-            ][];
-            /** Round To */
-            round_to: string;
-            /** Site */
-            site: components["schemas"]["SiteDimension"][];
-            /** Solved */
-            solved: components["schemas"]["Solved"][];
-            /** Steps */
-            steps: components["schemas"]["Step"][];
-            /** Things */
-            things: components["schemas"]["Thing"][];
-            totals: components["schemas"]["Totals"];
-            /**
-             * Units
-             * @enum {string}
-             */
-            units: "in" | "mm";
-            wires: components["schemas"]["PlannedWires"] | null;
-            /** Worked */
-            worked: components["schemas"]["Worked"][];
-            /** Working */
-            working: components["schemas"]["Working"][];
         };
         /**
          * PlannedBend
@@ -2704,7 +2619,7 @@ export interface components {
             pulls: components["schemas"]["PullLine"][];
             /** Reasons */
             reasons: components["schemas"]["Reason"][];
-            rule: components["schemas"]["Rule"];
+            rule: components["schemas"]["FillRule"];
             /**
              * Units
              * @enum {string}
@@ -2809,6 +2724,37 @@ export interface components {
             value: number;
         };
         /**
+         * RacewaySummary
+         * @description The conduit or trunking that was checked, or chosen. Lengths in ``units``; ``inside`` is a
+         *     conduit's bore, ``width`` and ``height`` trunking's sides. ``least_radius`` of a field bend to
+         *     the centre line on a one-shot or full shoe, ``least_radius_other`` on any other tool.
+         */
+        RacewaySummary: {
+            /** Height */
+            height: number | null;
+            /** Inside */
+            inside: number | null;
+            /** Least Radius */
+            least_radius: number | null;
+            /** Least Radius Other */
+            least_radius_other: number | null;
+            /** Name */
+            name: string;
+            /** Size */
+            size: string;
+            /** Source */
+            source: string;
+            /** Type */
+            type: string;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+            /** Width */
+            width: number | null;
+        };
+        /**
          * RackPipe
          * @description One pipe of a rack, counted from 0: ``offset`` from the first one's line, to the rack's side.
          *
@@ -2857,7 +2803,7 @@ export interface components {
             /** Pipe */
             pipe: number;
             /** Shots */
-            shots: components["schemas"]["Shots"][];
+            shots: components["schemas"]["SegmentBend"][];
         };
         /**
          * RackPlan
@@ -2992,18 +2938,6 @@ export interface components {
          * @enum {string}
          */
         Role: "near" | "far" | "outer-near" | "saddle-centre" | "outer-far" | "turn" | "kick" | "corner" | "shot" | "end";
-        /**
-         * Rule
-         * @description A rule in words, with where it is written.
-         */
-        Rule: {
-            /** Edition */
-            edition: string;
-            /** Source */
-            source: string;
-            /** Text */
-            text: string;
-        };
         /**
          * RunDetail
          * @description A run with its document; ``problem`` is why that can't be read, empty where it can.
@@ -3597,21 +3531,12 @@ export interface components {
             conductors: components["schemas"]["RunDocument_conductor"][];
         };
         /**
-         * Session
-         * @description Who is signed in, and the token that every change has to carry (X-CSRFToken).
-         */
-        Session: {
-            /** Csrf */
-            csrf: string;
-            member: components["schemas"]["MemberShape"] | null;
-        };
-        /**
-         * Shots
+         * SegmentBend
          * @description A wide bend as many small ones: of the line ``feature`` of the walk, with the radius that it
          *     comes to; how many, how many degrees each, how far apart their marks are, where the first mark
          *     goes, and the pipe that the whole bend takes. ``bend`` is the first of them.
          */
-        Shots: {
+        SegmentBend: {
             /** Apart */
             apart: number;
             /** Apart Text */
@@ -3634,6 +3559,15 @@ export interface components {
             radius: number;
             /** Radius Text */
             radius_text: string;
+        };
+        /**
+         * Session
+         * @description Who is signed in, and the token that every change has to carry (X-CSRFToken).
+         */
+        Session: {
+            /** Csrf */
+            csrf: string;
+            member: components["schemas"]["MemberShape"] | null;
         };
         /**
          * Sides
@@ -3769,6 +3703,46 @@ export interface components {
             text: string;
         };
         /**
+         * SiteObject
+         * @description Something on site to draw: ``at`` its near corner on the side that the pipe passes, ``along``
+         *     its extent in the direction of travel, ``toward`` the side that the pipe is on, ``height`` how
+         *     far it stands up to there. For a hole ``at`` is its middle and ``height`` how wide it is.
+         *     ``feature`` is None for what the run starts from.
+         */
+        SiteObject: {
+            /** Ahead */
+            ahead: [
+                number,
+                number,
+                number
+            ];
+            /** Along */
+            along: number;
+            /** At */
+            at: [
+                number,
+                number,
+                number
+            ];
+            /** Feature */
+            feature: number | null;
+            /** Height */
+            height: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "box" | "coupling" | "ledge" | "round" | "hole";
+            /** Label */
+            label: string;
+            /** Toward */
+            toward: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
          * Smallest
          * @description The smallest size of a type that passes, if any does.
          */
@@ -3890,46 +3864,6 @@ export interface components {
             version: number;
         };
         /**
-         * Thing
-         * @description Something on site to draw: ``at`` its near corner on the side that the pipe passes, ``along``
-         *     its extent in the direction of travel, ``toward`` the side that the pipe is on, ``height`` how
-         *     far it stands up to there. For a hole ``at`` is its middle and ``height`` how wide it is.
-         *     ``feature`` is None for what the run starts from.
-         */
-        Thing: {
-            /** Ahead */
-            ahead: [
-                number,
-                number,
-                number
-            ];
-            /** Along */
-            along: number;
-            /** At */
-            at: [
-                number,
-                number,
-                number
-            ];
-            /** Feature */
-            feature: number | null;
-            /** Height */
-            height: number;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "box" | "coupling" | "ledge" | "round" | "hole";
-            /** Label */
-            label: string;
-            /** Toward */
-            toward: [
-                number,
-                number,
-                number
-            ];
-        };
-        /**
          * Totals
          * @description Sums over the run: degrees bent, pipe that offsets use up, pipe that turns save.
          */
@@ -3967,16 +3901,6 @@ export interface components {
              * @enum {string}
              */
             units: "in" | "mm";
-        };
-        /**
-         * Worked
-         * @description A sum that was typed into a field, worked out: ``52 3/4 - 2 7/8 = 49 7/8``.
-         */
-        Worked: {
-            /** Path */
-            path: string;
-            /** Text */
-            text: string;
         };
         /**
          * Working
@@ -4040,6 +3964,82 @@ export interface components {
             values: {
                 [key: string]: components["schemas"]["Quantity"] | string | (components["schemas"]["Quantity"] | string)[];
             };
+        };
+        /**
+         * WrittenPlan
+         * @description Everything about one pipe. Lengths in ``units``, angles in degrees.
+         *
+         *     ``path`` holds the centreline vertices with both ends, in the frame of the start's face; its
+         *     first point is the start's pipe end. ``comes_out_as`` are the vertices of the pipe that the
+         *     rounded marks make (none where no pipe comes out). Where the run can't be made as written,
+         *     ``steps`` is empty and ``marks`` only tell where the arcs would have to lie.
+         */
+        WrittenPlan: {
+            bender: components["schemas"]["PlannedBender"];
+            /** Bends */
+            bends: components["schemas"]["PlannedBend"][];
+            beside: components["schemas"]["MarkedPipe"] | null;
+            /** Choices */
+            choices: components["schemas"]["Choice"][];
+            /** Comes Out As */
+            comes_out_as: [
+                number,
+                number,
+                number
+            ][];
+            conduit: components["schemas"]["PlannedConduit"];
+            /** Cut Length */
+            cut_length: number;
+            /** Cut Length Text */
+            cut_length_text: string;
+            /** Dimensions */
+            dimensions: components["schemas"]["DimensionAsBent"][];
+            /** Findings */
+            findings: components["schemas"]["WrittenFinding"][];
+            /** First Toward */
+            first_toward: [
+                number,
+                number,
+                number
+            ];
+            /** Format */
+            format: string;
+            /** Marks */
+            marks: components["schemas"]["Mark"][];
+            /**
+             * Method
+             * @enum {string}
+             */
+            method: "exact" | "table";
+            /** Name */
+            name: string;
+            /** Path */
+            path: [
+                number,
+                number,
+                number
+            ][];
+            /** Round To */
+            round_to: string;
+            /** Site */
+            site: components["schemas"]["SiteDimension"][];
+            /** Solved */
+            solved: components["schemas"]["Solved"][];
+            /** Steps */
+            steps: components["schemas"]["Step"][];
+            /** Things */
+            things: components["schemas"]["SiteObject"][];
+            totals: components["schemas"]["Totals"];
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+            wires: components["schemas"]["PlannedWires"] | null;
+            /** Worked */
+            worked: components["schemas"]["EvaluatedSum"][];
+            /** Working */
+            working: components["schemas"]["Working"][];
         };
         /**
          * WrittenRemedy
@@ -7502,7 +7502,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Plan"];
+                    "application/json": components["schemas"]["WrittenPlan"];
                 };
             };
             /** @description Bad Request */

@@ -9,11 +9,11 @@ export type Toward = Schemas["RunDocument_toward"];
 export type Datum = Schemas["RunDocument_datum"];
 export type Units = RunDocument["units"];
 export type FittingKind = Schemas["RunDocument_fitting"];
-export type Plan = Schemas["Plan"];
+export type Plan = Schemas["WrittenPlan"];
 export type Finding = Schemas["WrittenFinding"];
 export type Mark = Schemas["Mark"];
 export type Choice = Schemas["Choice"];
-export type Candidate = Schemas["Candidate"];
+export type Candidate = Schemas["CandidateView"];
 export type BenderKind = Schemas["PlannedBender"]["kind"];
 export type Way = Schemas["PlannedBender"]["way"];
 

@@ -1,0 +1,311 @@
+"""Orders: what is searched for, what each costs, and what a person's pick does to the plan."""
+
+from __future__ import annotations
+
+import itertools
+import math
+import unittest
+from typing import Any
+
+from hypothesis import given, settings
+
+from core.tests.bend_simulation.half_bent_cases import developed
+from core.tests.bend_simulation.test_half_bent import STUB_AND_OFFSET
+from core.tests.builders import (
+    RADIUS,
+    codes,
+    end,
+    kick,
+    metric,
+    offset,
+    refused,
+    run,
+    saddle3,
+    turn,
+)
+from core.tests.properties.strategies import makeable_runs
+from yarrow import plan_values
+from yarrow.bend_simulation.collisions import Collision
+from yarrow.bend_simulation.orders import HOOKS, as_said, orders
+from yarrow.benders.placing import place_bender
+from yarrow.catalog.tables import stance
+from yarrow.documents.run_file import read_run
+from yarrow.geometry.arcs import arc_length
+from yarrow.runs.bending_sequence import Handling, OrderHandling, handle_run
+from yarrow.runs.instructions.advice import interference
+from yarrow.runs.instructions.steps import PieceToBend
+from yarrow.runs.planner import resolve_run
+
+
+def handled(document: dict[str, Any]) -> Handling:
+    return handle_run(read_run(document))
+
+
+def stretch(at: float, made: list[int], making: int) -> str:
+    """What is said to meet the floor, of a pipe with bends from 13.18, 46.05 and 54.00."""
+    asked = resolve_run(read_run(STUB_AND_OFFSET))
+    planned, pipe, roles = developed(STUB_AND_OFFSET)
+    piece = PieceToBend(planned.bender, pipe, roles, "", asked.lengths)
+    return interference(Collision("floor", 1.0, at, 0.0), made, making, piece).text
+
+
+def named(handling: Handling, name: str) -> OrderHandling:
+    return next(order for order in handling.orders if order.name == name)
+
+
+class Stretches(unittest.TestCase):
+    def test_the_stretch_that_meets_something_ends_at_the_next_bend_in_it(self) -> None:
+        self.assertIn("from 5 in to 13 3/16 in", stretch(5, [0], 1))
+        # Bend 2 is being made: its arc, from 46.05 to 48.39, ends what begins in it.
+        self.assertIn("from 47 in to 48 3/8 in", stretch(47, [0], 1))
+        self.assertIn("from 47 in to 54 in", stretch(47, [2], 0))
+        self.assertIn("from 60 in to 96 5/16 in", stretch(60, [0, 1], 2))
+
+
+class Searched(unittest.TestCase):
+    @settings(deadline=None, max_examples=25)
+    @given(makeable_runs())
+    def test_every_order_makes_every_bend_once_and_gives_the_same_pipe(
+        self, document: dict[str, Any]
+    ) -> None:
+        planned, pipe, _ = developed(document)
+        for order in handled(document).orders:
+            self.assertEqual(
+                sorted(each.bend for each in order.bends), list(range(len(pipe.bends)))
+            )
+            for mark, bend in zip(order.marks, pipe.bends, strict=True):
+                length = arc_length(bend.radius, bend.angle)
+                starts = planned.bender.arc_start(mark.position, length, mark.hook, mark.reference)
+                self.assertAlmostEqual(starts, bend.arc_start, places=6)
+
+    @settings(deadline=None, max_examples=25)
+    @given(makeable_runs())
+    def test_the_last_bend_made_leaves_the_planned_pipe_on_the_wall(
+        self, document: dict[str, Any]
+    ) -> None:
+        plan = plan_values(document)
+        for order in handled(document).orders:
+            tips = {order.bends[-1].wall[0], order.bends[-1].wall[-1]}
+            for tip, end_point in zip(
+                sorted(tips), sorted((plan.path[0], plan.path[-1])), strict=True
+            ):
+                self.assertLess(math.dist(tip, end_point), 1e-4)
+
+    def test_no_hooks_cost_less_than_those_that_were_found(self) -> None:
+        # All ways to hook every bend from the start, simulated one by one.
+        for document in (
+            run(turn(18, "left"), offset(40, 4, 30, "out"), turn(70, "right"), end(20)),
+            run(turn(12), turn(20), kick(40, 2), end(60)),
+            metric(offset(600, 90, 30), turn(1500, "right"), end(700)),
+        ):
+            planned, pipe, roles = developed(document)
+            bender, where = planned.bender, stance(planned.bender.kind)
+            found = orders(bender, pipe, roles, where, planned.unit)
+            best = next(order for order in found if order.name == "from the start")
+            sequence = [each.bend for each in best.bends]
+            costs = []
+            for hooks in itertools.product(HOOKS, repeat=len(sequence)):
+                placings = place_bender(bender, pipe, roles, sequence, hooks)
+                said = as_said(bender, pipe, roles, sequence, placings, where, planned.unit)
+                costs.append(said.cost)
+            self.assertEqual(best.cost, min(costs))
+
+    def test_the_best_is_first_and_the_others_say_what_they_cost(self) -> None:
+        best, *others = handled(STUB_AND_OFFSET).orders
+        self.assertTrue(best.chosen)
+        self.assertFalse(any(other.chosen for other in others))
+        self.assertTrue(all("more" in other.reason for other in others))
+
+    def test_a_stub_before_an_offset_shows_the_floor_and_the_height_that_helps(self) -> None:
+        order = named(handled(STUB_AND_OFFSET), "from the start")
+        second = next(each for each in order.bends if each.bend == 1)
+        self.assertIn("17 5/16 in under the floor", second.meets[0].text)
+        self.assertIn("in the air", second.helps[0])
+        self.assertTrue(any("17 5/16 in: on blocks" in text for text in second.helps))
+        self.assertEqual(order.blocks_text, "17 5/16")
+
+    def test_what_hangs_from_one_end_and_not_from_the_other_is_begun_there(self) -> None:
+        # A set near the start: its first leg hangs while the second bend is made, whichever comes
+        # first; the turn far away hangs only when it is in the pipe already.
+        document = metric(offset(500, 70, 30), turn(1500, "right"), end(900))
+        best = handled(document).orders[0]
+        self.assertEqual(best.blocks_text, "")
+
+    def test_a_saddle_s_centre_is_first_from_either_end(self) -> None:
+        planned, pipe, roles = developed(run(saddle3(40, 2), end(90)))
+        for order in orders(planned.bender, pipe, roles, stance("hand"), "in"):
+            self.assertEqual(order.bends[0].bend, 1)
+
+    def test_one_bend_has_one_order(self) -> None:
+        (only,) = handled(run(turn(40), end(30))).orders
+        self.assertEqual((only.turns, only.flips, only.taken), (0, 0, True))
+
+    def test_a_run_that_can_t_be_made_has_no_orders_but_the_findings(self) -> None:
+        handling = handled(run(offset(40, 1, 60), end(80)))
+        self.assertEqual(handling.orders, ())
+        self.assertEqual(handling.findings[0].code, "arcs-overlap")
+
+    def test_a_straight_piece_needs_no_order(self) -> None:
+        handling = handled(run(end(80)))
+        self.assertEqual((handling.orders, handling.findings), ((), ()))
+
+
+def named_taken(handling: Handling) -> OrderHandling:
+    return next(order for order in handling.orders if order.taken)
+
+
+class Helps(unittest.TestCase):
+    def test_where_the_hook_the_other_way_is_clear_the_plan_s_own_order_says_so(self) -> None:
+        # The second bend of a set on a bench: the first leg hangs over the table, or stands clear.
+        document = metric(offset(600, 90, 30), end(1500))
+        taken = named_taken(handled(document))
+        self.assertEqual(taken.name, "as marked")
+        (low,) = (each for each in taken.bends if each.meets)
+        self.assertEqual(low.meets[0].what, "bench")
+        self.assertIn("Hook it toward the start of the pipe instead", low.helps[0])
+        self.assertTrue(any("over the edge of the bench" in text for text in low.helps))
+
+
+class Places(unittest.TestCase):
+    """Where the crew says that it works, and with what."""
+
+    def blocks(self, **stance: Any) -> str:
+        return named(handled({**STUB_AND_OFFSET, "stance": stance}), "from the start").blocks_text
+
+    def test_on_a_stand_that_is_high_enough_nothing_is_met(self) -> None:
+        # By hand: the stub of 18 wants 17 5/16 of height.
+        self.assertEqual(self.blocks(place="stand", height="17 1/4"), "1/16")
+        self.assertEqual(self.blocks(place="stand", height="17 5/16"), "")
+
+    def test_in_the_air_what_pointed_at_the_floor_points_up(self) -> None:
+        self.assertEqual(self.blocks(place="air"), "")
+
+    def test_in_the_air_what_the_bend_closes_on_is_the_floor(self) -> None:
+        # A leg to the inside of the bend, 60 to its back: the shoe is 38 over the floor (965 mm),
+        # and the leg's end 60 − 0.353 − R from the shoe's centre, in line with the pipe.
+        up = run(turn(60, "left"), offset(100, 4, 30, "left"), end(130))
+        on_floor, in_air = (
+            named(handled({**up, "stance": {"place": place}}), "from the start")
+            for place in ("floor", "air")
+        )
+        first = {place.name: place.bends[1].meets for place in (on_floor, in_air)}
+        self.assertEqual(on_floor.bends[1].meets, ())
+        (met,) = (m for m in in_air.bends[1].meets if m.what == "floor")
+        wanted = 60 - 0.706 / 2 - RADIUS - 965 / 25.4
+        self.assertAlmostEqual(met.by, wanted, places=6, msg=str(first))
+
+    def helps(self, document: dict[str, Any]) -> list[str]:
+        order = named(handled(document), "from the start")
+        return [text for each in order.bends for text in each.helps]
+
+    def test_the_air_helps_on_the_floor_and_nowhere_else(self) -> None:
+        self.assertTrue(any("in the air" in text for text in self.helps(STUB_AND_OFFSET)))
+        stand = {**STUB_AND_OFFSET, "stance": {"place": "stand", "height": 0}}
+        self.assertFalse(any("in the air" in text for text in self.helps(stand)))
+
+    def test_a_shorter_handle_of_one_s_own_clears_a_u(self) -> None:
+        u = run(turn(40), turn(20), end(60))
+        self.assertEqual(handled(u).findings[0].code, "no-order")
+        self.assertEqual(handled({**u, "stance": {"handle": 19}}).findings, ())
+
+    def test_places_that_there_are_not_are_refused(self) -> None:
+        self.assertIn("stance.place", refused({**STUB_AND_OFFSET, "stance": {"place": "roof"}}))
+        self.assertIn("stance.height", refused({**STUB_AND_OFFSET, "stance": {"height": "-4"}}))
+
+
+class NoOrder(unittest.TestCase):
+    def test_the_bend_in_the_way_and_two_pieces_that_free_it_are_named(self) -> None:
+        handling = handled(run(turn(40), turn(20), end(60)))
+        (finding,) = handling.findings
+        self.assertEqual((finding.level, finding.code), ("error", "no-order"))
+        self.assertIn("meets the handle", finding.text)
+        self.assertIn("between bends 1 and 2: both can be made", finding.text)
+        self.assertIn("A handle that reaches less than", finding.text)
+        self.assertFalse(any(order.works for order in handling.orders))
+
+    def test_where_no_coupling_fits_more_straight_is_asked_for(self) -> None:
+        (finding,) = handled(run(turn(30), turn(11), end(30))).findings
+        self.assertIn("Leave more straight", finding.text)
+
+    def test_both_ends_are_tried_where_neither_alone_will_do(self) -> None:
+        names = [order.name for order in handled(run(turn(40), turn(20), turn(60), end(60))).orders]
+        self.assertIn("from both ends", names)
+
+
+class Picked(unittest.TestCase):
+    def test_the_plan_s_marks_are_those_of_the_order_that_was_picked(self) -> None:
+        document = run(turn(18, "left"), offset(60, 4, 30, "out"), end(90))
+        for order in handled(document).orders:
+            value = [{"bend": each.bend, "hook": each.hook} for each in order.value]
+            picked = {**document, "order": value}
+            plan = plan_values(picked)
+            self.assertEqual(plan.marks, order.marks)
+            self.assertEqual([step.do for step in plan.steps], [step.do for step in order.steps])
+            taken = [each for each in handled(picked).orders if each.taken]
+            self.assertEqual([each.value for each in taken], [order.value])
+
+    def test_an_order_for_other_bends_is_said_and_the_usual_is_taken(self) -> None:
+        document = run(turn(18), turn(40), end(20))
+        plan = plan_values({**document, "order": [{"bend": 0, "hook": "end"}]})
+        self.assertIn("order-not-of-these-bends", codes(plan))
+        self.assertEqual(plan.marks, plan_values(document).marks)
+
+    def test_printed_marks_keep_the_usual_order_and_say_so(self) -> None:
+        order = [{"bend": n, "hook": "end"} for n in (1, 0)]
+        plan = plan_values(run(offset(40, 4), end(80), order=order, method="table"))
+        self.assertIn("order-set-aside", codes(plan))
+
+    def test_the_steps_of_printed_marks_tell_the_printed_marks(self) -> None:
+        document = run(offset(40, 4, 45), turn(70), end(30), method="table")
+        plan = plan_values(document)
+        taken = named_taken(handled(document))
+        self.assertEqual((taken.marks, taken.steps), (plan.marks, plan.steps))
+        exact = named_taken(handled({**document, "method": "exact"}))
+        self.assertNotEqual(taken.marks, exact.marks)
+
+    def test_a_bend_that_there_is_not_and_a_hook_that_faces_nowhere_are_refused(self) -> None:
+        document = run(turn(18), end(20))
+        self.assertIn("order[0].hook", refused({**document, "order": [{"bend": 0, "hook": "up"}]}))
+        self.assertIn(
+            "order[0].bend", refused({**document, "order": [{"bend": -1, "hook": "end"}]})
+        )
+        self.assertIn("order", refused({**document, "order": []}))
+
+
+class Told(unittest.TestCase):
+    def steps(self, *walk: dict[str, Any]) -> dict[int, str]:
+        plan = plan_values(run(*walk))
+        return {
+            step.bend: f"{step.do} {step.check}" for step in plan.steps if step.bend is not None
+        }
+
+    def test_a_turn_left_and_then_out_is_turned_anticlockwise(self) -> None:
+        # Looking along the pipe with left on top, out lies to the right: to bring it to the top
+        # the pipe goes anticlockwise, and the line that was on top comes to lie on the left.
+        told = self.steps(turn(30, "left"), turn(40, "out"), end(30))
+        self.assertIn("pencil a line along the top", told[0])
+        self.assertIn("Turn the pipe 90° anticlockwise, seen from its start.", told[1])
+        self.assertIn("The pencil line is on the left, seen from the start.", told[1])
+
+    def test_the_other_way_round_it_is_clockwise(self) -> None:
+        told = self.steps(turn(30, "left"), turn(40, "in"), end(30))
+        self.assertIn("90° clockwise", told[1])
+        self.assertIn("on the right", told[1])
+
+    def test_a_pipe_that_stays_in_one_plane_needs_no_line(self) -> None:
+        told = self.steps(turn(30, "left"), turn(40, "left"), end(30))
+        self.assertNotIn("pencil", told[0] + told[1])
+
+    def test_checks_carry_the_figure_to_measure(self) -> None:
+        told = self.steps(turn("18 3/8", "left"), turn(40, "left"), offset(50, 3, 22.5), end(80))
+        self.assertIn("18 3/8 in from its back to the start end", told[0])
+        self.assertIn("40 in from back to back", told[1])
+        # 12 sin 22.5° = 4.592.
+        self.assertIn("rises 4 9/16 in over 12 in", told[2])
+        self.assertIn("3 in from centre line to centre line", told[3])
+        self.assertIn("No more than 1/8 in closer at one end over 24 in", told[3])
+
+    def test_springback_and_the_edge_of_a_line_are_told(self) -> None:
+        plan = plan_values(run(turn(30), kick("9 1/2", 1), end(30)))
+        self.assertIn("The edge of a line toward the start is the figure", plan.steps[0].check)
+        self.assertIn("it springs back to 90°", plan.steps[1].do)

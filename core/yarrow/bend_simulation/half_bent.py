@@ -1,0 +1,193 @@
+"""The half-bent pipe in the bender's own frame, at any moment of a bend.
+
+The frame: the pipe behind the shoe (the heel's side) lies along −x, z is up, and the pipe on the
+hook's side is swept up from +x. The origin is on the centreline, where it leaves the straight for
+the arc.
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Collection
+from dataclasses import dataclass
+
+from yarrow.benders.bender import Hook
+from yarrow.geometry.pipe import PipeBend, StraightPipe
+from yarrow.geometry.vectors import (
+    Vector,
+    add,
+    along,
+    cross,
+    dot,
+    length,
+    scaled,
+    subtract,
+    turned,
+)
+
+_AHEAD: Vector = (1.0, 0.0, 0.0)
+_REFERENCE: Vector = (0.0, 0.0, 1.0)
+
+
+@dataclass(frozen=True, slots=True)
+class StraightSegment:
+    """A straight stretch of the pipe: both ends, and where it begins on the straight pipe."""
+
+    begins: Vector
+    ends: Vector
+    at: float
+
+    def lowest(self, radius: float) -> float:
+        """The least height of a pipe of that radius, cut square at both ends."""
+        return min(self.begins[2], self.ends[2]) - radius * self._level()
+
+    def highest(self, radius: float) -> float:
+        """The greatest height of a pipe of that radius, cut square at both ends."""
+        return max(self.begins[2], self.ends[2]) + radius * self._level()
+
+    def _level(self) -> float:
+        """The cosine of its slope."""
+        down = subtract(self.ends, self.begins)
+        size = length(down)
+        return math.sqrt(max(1.0 - (down[2] / size) ** 2, 0.0)) if size else 0.0
+
+    def points(self, steps: int) -> list[Vector]:
+        """Points along it, both ends included."""
+        way = subtract(self.ends, self.begins)
+        return [along(self.begins, way, n / steps) for n in range(steps + 1)]
+
+
+@dataclass(frozen=True, slots=True)
+class ArcSegment:
+    """A bent stretch: p(t) = middle + radius (out cos t + ahead sin t), t from 0 to ``turn``."""
+
+    middle: Vector
+    out: Vector
+    ahead: Vector
+    radius: float
+    turn: float
+    at: float
+
+    def point(self, part: float) -> Vector:
+        """The centreline at an angle into the arc, radians."""
+        spoke = add(scaled(self.out, math.cos(part)), scaled(self.ahead, math.sin(part)))
+        return along(self.middle, spoke, self.radius)
+
+    def lowest(self, radius: float) -> float:
+        """The least height of a pipe of that radius where the arc itself turns upward; its ends are
+        those of the straights beside it."""
+        bottom = math.atan2(-self.ahead[2], -self.out[2]) % math.tau
+        return self.point(bottom)[2] - radius if bottom < self.turn else math.inf
+
+    def highest(self, radius: float) -> float:
+        """The greatest height of a pipe of that radius where the arc itself turns downward."""
+        top = math.atan2(self.ahead[2], self.out[2]) % math.tau
+        return self.point(top)[2] + radius if top < self.turn else -math.inf
+
+    def points(self, steps: int) -> list[Vector]:
+        """Points along it, both ends included."""
+        return [self.point(self.turn * n / steps) for n in range(steps + 1)]
+
+
+PipeSegment = StraightSegment | ArcSegment
+
+
+@dataclass(frozen=True, slots=True)
+class HalfBent:
+    """A pipe in the bender: its pieces in order, with their places on the straight pipe. What is
+    neither in the bend being made nor straight beside it may meet something: ``behind`` the shoe
+    it keeps its height, ``ahead`` of the hook it is swept up, and so is the straight ``arm`` beside
+    it."""
+
+    pieces: tuple[PipeSegment, ...]
+    behind: tuple[PipeSegment, ...]
+    ahead: tuple[PipeSegment, ...]
+    arm: PipeSegment
+
+
+def half_bent(
+    pipe: StraightPipe,
+    made: Collection[int],
+    index: int,
+    swept: float,
+    hook: Hook,
+) -> HalfBent:
+    """The pipe while a bend is made, in the bender's frame.
+
+    The arc forms from the hook's end of it and grows toward the heel, whose side stays where it is.
+
+    Args: made, the bends that are in the pipe already; index, the one that is being made; swept,
+    how far it is by now, degrees; hook, the end that the hook faces.
+    Source: docs/geometry.md, the half-bent pipe.
+    """
+    rolls = pipe.rolls_from_start
+    bend = pipe.bends[index]
+    formed = bend.radius * math.radians(swept)
+    forming = PipeBend(
+        bend.arc_end - formed if hook == "end" else bend.arc_start, swept, 0.0, bend.radius
+    )
+    place, ahead, reference = (0.0, 0.0, 0.0), _AHEAD, _REFERENCE
+    reached = 0.0
+    pieces: list[PipeSegment] = []
+    first = last = 0
+    lies: tuple[Vector, Vector, Vector] | None = None
+    for number in sorted({*made, index}):
+        each = forming if number == index else pipe.bends[number]
+        ends = along(place, ahead, each.arc_start - reached)
+        pieces.append(StraightSegment(place, ends, reached))
+        first = len(pieces) - 1 if number == index else first
+        place = ends
+        toward, _ = turned(reference, cross(ahead, reference), rolls[number])
+        if number == index and hook == "end":
+            lies = (place, ahead, toward)
+        angle = math.radians(each.angle)
+        if angle > 0:
+            middle = along(place, toward, each.radius)
+            pieces.append(
+                ArcSegment(middle, scaled(toward, -1.0), ahead, each.radius, angle, each.arc_start)
+            )
+            place = pieces[-1].points(1)[1]
+            side = cross(ahead, toward)
+            inward = dot(reference, toward)
+            across = dot(reference, side)
+            ahead, toward = turned(ahead, toward, each.angle)
+            reference = add(scaled(toward, inward), scaled(side, across))
+        if number == index and hook == "start":
+            lies = (place, scaled(ahead, -1.0), toward)
+        last = len(pieces) if number == index else last
+        reached = each.arc_end
+    pieces.append(
+        StraightSegment(place, along(place, ahead, max(pipe.cut_length - reached, 0.0)), reached)
+    )
+    origin, x_axis, z_axis = lies or (place, ahead, reference)
+    seen = _seen_from(pieces, origin, x_axis, z_axis)
+    before, after = seen[:first], seen[last + 1 :]
+    if hook == "end":
+        return HalfBent(seen, before, after, seen[last])
+    return HalfBent(seen, after, before, seen[first])
+
+
+def _seen_from(
+    pieces: Collection[PipeSegment], origin: Vector, x_axis: Vector, z_axis: Vector
+) -> tuple[PipeSegment, ...]:
+    y_axis = cross(z_axis, x_axis)
+
+    def way(vector: Vector) -> Vector:
+        return (dot(vector, x_axis), dot(vector, y_axis), dot(vector, z_axis))
+
+    def point(vector: Vector) -> Vector:
+        return way(subtract(vector, origin))
+
+    return tuple(
+        StraightSegment(point(piece.begins), point(piece.ends), piece.at)
+        if isinstance(piece, StraightSegment)
+        else ArcSegment(
+            point(piece.middle),
+            way(piece.out),
+            way(piece.ahead),
+            piece.radius,
+            piece.turn,
+            piece.at,
+        )
+        for piece in pieces
+    )

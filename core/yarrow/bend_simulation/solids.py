@@ -1,0 +1,171 @@
+"""What stands round the half-bent pipe: the tool's handle and heel, and the table that it is on."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Collection
+from dataclasses import dataclass
+from itertools import pairwise
+
+from yarrow.bend_simulation.half_bent import ArcSegment, PipeSegment
+from yarrow.benders.bender import Bender
+from yarrow.catalog.tables import Stance
+from yarrow.geometry.vectors import Vector, along, dot, subtract
+from yarrow.measure.units import Unit, convert_length
+
+_HANDLE_LEANS = 45.0
+"""Degrees from the pipe on the hook's side to the handle: upright when a bend is at 45."""
+
+_HEEL_LEANS = _HANDLE_LEANS + 90.0
+"""The heel, a foot's rest, stands square to the handle, over the pipe behind the shoe."""
+
+_BAR_HALF_MM = 15.0
+_ARC_STEPS = 6
+
+
+@dataclass(frozen=True, slots=True)
+class Bar:
+    """A straight part of the tool that turns with the shoe: from ``near`` to ``far`` of the shoe's
+    centre, ``leans`` degrees from the pipe on the hook's side before the bend. ``apart`` is how far
+    a pipe's centreline has to stay from its own."""
+
+    leans: float
+    near: float
+    far: float
+    apart: float
+    radius: float
+
+    def closest(self, pieces: Collection[PipeSegment], swept: float) -> tuple[float, float, float]:
+        """The least distance of any piece's centreline from the bar's at a moment of the bend (no
+        more than it, where that is far), how far along the bar that is from the shoe's centre, and
+        the place on the straight pipe."""
+        lean = math.radians(self.leans + swept)
+        way = (math.cos(lean), 0.0, math.sin(lean))
+        middle = (0.0, 0.0, self.radius)
+        best = (math.inf, 0.0, 0.0)
+        for piece in pieces:
+            # What is well out of the bar's reach need not be looked at closely: it is this far off.
+            beyond = _off(piece, middle) - self.far
+            if beyond >= best[0]:
+                continue
+            if beyond > _WELL_OFF * self.apart:
+                best = min(best, (beyond, self.far, piece.at))
+                continue
+            points = piece.points(_ARC_STEPS if isinstance(piece, ArcSegment) else 1)
+            for begins, ends in pairwise(points):
+                distance, place = _between(begins, ends, middle, way, self.near, self.far)
+                if distance < best[0]:
+                    best = (distance, place, piece.at)
+        return best
+
+    def speed(self) -> float:
+        """The most by which a distance from it changes while a bend goes on by a radian: its far
+        end's way round the shoe, and the pipe that is drawn in."""
+        return self.far + self.radius
+
+
+_WELL_OFF = 2.0
+"""Of the distance to be kept."""
+
+
+def _off(piece: PipeSegment, place: Vector) -> float:
+    """No more than the least distance of a piece from a place."""
+    if isinstance(piece, ArcSegment):
+        return math.dist(piece.middle, place) - piece.radius
+    leg = subtract(piece.ends, piece.begins)
+    size = dot(leg, leg)
+    share = dot(subtract(place, piece.begins), leg) / size if size else 0.0
+    return math.dist(place, along(piece.begins, leg, min(max(share, 0.0), 1.0)))
+
+
+def bars(bender: Bender, stance: Stance, unit: Unit) -> dict[str, Bar]:
+    """The handle and the heel of a bender, where it has them."""
+    apart = bender.diameter / 2 + convert_length(_BAR_HALF_MM, "mm", unit)
+    groove = bender.radius + bender.diameter / 2
+    found = {}
+    if stance.handle_mm:
+        reach = convert_length(stance.handle_mm, "mm", unit)
+        near = 2 * bender.radius
+        if reach > near:
+            found["handle"] = Bar(_HANDLE_LEANS, near, reach, apart, bender.radius)
+    if stance.heel_mm:
+        reach = groove + convert_length(stance.heel_mm, "mm", unit)
+        found["heel"] = Bar(_HEEL_LEANS, bender.radius, reach, apart, bender.radius)
+    return found
+
+
+@dataclass(frozen=True, slots=True)
+class Top:
+    """A table's top at ``height``: from ``low`` to ``high`` along the pipe, ``aside`` to either
+    side. What would lie lower within that is in it."""
+
+    height: float
+    low: float
+    high: float
+    aside: float
+
+    def lowest(self, pieces: Collection[PipeSegment], half: float) -> tuple[float, float]:
+        """How far below the top a pipe of that half thickness reaches over it (below zero: how far
+        above it stays), and the place on the straight pipe."""
+        worst = (-math.inf, 0.0)
+        for piece in pieces:
+            points = piece.points(_ARC_STEPS if isinstance(piece, ArcSegment) else 1)
+            for begins, ends in pairwise(points):
+                clipped = self._within(begins, ends, half)
+                if clipped:
+                    way = subtract(ends, begins)
+                    size = math.sqrt(dot(way, way)) or 1.0
+                    level = math.sqrt(max(1.0 - (way[2] / size) ** 2, 0.0))
+                    under = min(along(begins, way, part)[2] for part in clipped) - half * level
+                    worst = max(worst, (self.height - under, piece.at))
+        return worst
+
+    def _within(self, begins: Vector, ends: Vector, half: float) -> tuple[float, float] | None:
+        """The part of a segment that lies over the top, as shares of it."""
+        low, high = 0.0, 1.0
+        for axis, least, most in (
+            (0, self.low - half, self.high + half),
+            (1, -self.aside - half, self.aside + half),
+        ):
+            start, run = begins[axis], ends[axis] - begins[axis]
+            if run == 0.0:
+                if not least <= start <= most:
+                    return None
+                continue
+            one, other = (least - start) / run, (most - start) / run
+            low, high = max(low, min(one, other)), min(high, max(one, other))
+        return (low, high) if low <= high else None
+
+
+def top(bender: Bender, stance: Stance, unit: Unit) -> Top | None:
+    """The top of the table under a tool, where there is one."""
+    table = stance.table
+    if table is None:
+        return None
+    ahead, behind, aside, under = (
+        convert_length(value, "mm", unit)
+        for value in (table.ahead, table.behind, table.aside, table.under)
+    )
+    return Top(-bender.diameter / 2 - under, -behind, ahead, aside)
+
+
+def _between(
+    begins: Vector, ends: Vector, middle: Vector, way: Vector, low: float, high: float
+) -> tuple[float, float]:
+    """The least distance of a segment from a bar, between two places along it, and that place."""
+    leg = subtract(ends, begins)
+    off = subtract(begins, middle)
+    size, across = dot(leg, leg), dot(leg, way)
+    if size == 0.0:
+        place = min(max(dot(off, way), low), high)
+        return math.dist(begins, along(middle, way, place)), place
+    spread = size - across * across
+    part = 0.0 if spread <= 1e-12 else (across * dot(off, way) - dot(off, leg)) / spread
+    best = (math.inf, low)
+    for share in (min(max(part, 0.0), 1.0), 0.0, 1.0):
+        point = along(begins, leg, share)
+        place = min(max(dot(subtract(point, middle), way), low), high)
+        on_bar = along(middle, way, place)
+        again = min(max(dot(subtract(on_bar, begins), leg) / size, 0.0), 1.0)
+        best = min(best, (math.dist(along(begins, leg, again), on_bar), place))
+    return best

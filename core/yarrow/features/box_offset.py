@@ -1,0 +1,125 @@
+"""Box offset: from the knockout's height down to the surface, close to the pipe's end."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import ClassVar, Literal
+
+from yarrow.features.feature import Move, OnItsLeg
+from yarrow.features.in_document import (
+    LABEL,
+    RISE,
+    RISE_FROM,
+    TOWARD,
+    WHERE,
+    InDocument,
+    angle_of,
+    margin_of,
+)
+from yarrow.features.leg import (
+    Corner,
+    Laid,
+    Leg,
+    MultiplierTable,
+    Pipe,
+    ReadBack,
+    RiseFrom,
+    RuleMarks,
+)
+from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.geometry.arcs import tangent_length
+from yarrow.geometry.frame import Side
+from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.role import Role
+
+
+@dataclass(frozen=True, slots=True)
+class BoxOffset(OnItsLeg):
+    """A line of the walk at its start or its end: ``margin`` of straight pipe is left for the
+    connector between the pipe's end and the arc that is nearer to it."""
+
+    where: Literal["start", "end"]
+    rise: Fraction
+    toward: Side
+    margin: Fraction
+    angle: float = 10.0
+    rise_from: RiseFrom = "surface"
+    loose: tuple[str, ...] = ()
+    label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "box_offset",
+        (
+            WHERE,
+            RISE,
+            TOWARD,
+            margin_of(
+                "Straight pipe before it, which the bender's hook takes without crushing the end; "
+                "left out, 2 in or 50 mm."
+            ),
+            angle_of(10),
+            RISE_FROM,
+            LABEL,
+        ),
+        loose=("rise", "angle"),
+    )
+
+    place_field: ClassVar[Literal["at", "margin"]] = "margin"
+
+    @property
+    def own_angle(self) -> float | None:
+        """That of its bends."""
+        return self.angle
+
+    @property
+    def move(self) -> Move | None:
+        """By its rise."""
+        return Move(self.rise, self.toward, self.rise_from)
+
+    def lay(self, leg: Leg, pipe: Pipe) -> Laid:
+        """An offset whose arc begins (at the end: ends) ``margin`` from the pipe's end.
+
+        Source: docs/geometry.md, the named bends.
+        """
+        run = self._rise(leg, pipe) / math.tan(math.radians(self.angle))
+        reach = float(self.margin) + tangent_length(pipe.radius, self.angle)
+        if self.where == "start" or pipe.end is None:
+            near = pipe.begins + reach
+        else:
+            end = leg.place(pipe.end.at, pipe.end.measured_from) + pipe.end.allowance
+            near = end - reach - run
+        after = leg.stepped(pipe, self.toward, self._rise(leg, pipe), self.rise_from)
+        return Laid(
+            corners=(Corner(leg.point(near), Role.NEAR), Corner(after.point(near + run), Role.FAR)),
+            begins=near,
+            ends=near + run,
+            after=after,
+            hooked=leg.point(near),
+            reached=leg.point(near + run),
+        )
+
+    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+        """Its rise; its margin is not read off a wall."""
+        return (spot.rise(self.rise, self.toward, self.rise_from),)
+
+    def site_object(self, spot: Spot) -> ObjectShape | None:
+        """Its box is drawn by the run, at both ends alike."""
+        return None
+
+    def read_back(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[ReadBack, ...]:
+        """Rise: across the leg from vertex to vertex."""
+        rise = dot(subtract(vertices[1], vertices[0]), leg.frame.toward(self.toward))
+        return (
+            ReadBack("rise", float(self.rise), rise + float(self.rise) - self._rise(leg, pipe)),
+        )
+
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
+        """Nothing: so small an offset is marked from the pipe's end, which is exact."""
+        return None
+
+    def _rise(self, leg: Leg, pipe: Pipe) -> float:
+        return leg.carried(pipe, self.rise, self.toward, self.rise_from)

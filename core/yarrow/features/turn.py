@@ -1,0 +1,112 @@
+"""Turn: one bend that takes the run, and the frame with it, toward a side."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import ClassVar
+
+from yarrow.features.feature import Move, OnItsLeg
+from yarrow.features.in_document import AT, FROM, LABEL, TOWARD, Field, InDocument, angle_of
+from yarrow.features.leg import (
+    Corner,
+    Datum,
+    Following,
+    Laid,
+    Leg,
+    MultiplierTable,
+    Pipe,
+    ReadBack,
+    RuleMarks,
+)
+from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.geometry.arcs import tangent_length
+from yarrow.geometry.frame import Side
+from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.role import Role
+
+
+@dataclass(frozen=True, slots=True)
+class Turn(OnItsLeg):
+    """A line of the walk; ``of`` is what ``at`` goes to: the turn's back, centre or inside."""
+
+    at: Fraction
+    toward: Side
+    angle: float = 90.0
+    of: Datum = "back"
+    measured_from: Datum = "back"
+    loose: tuple[str, ...] = ()
+    label: str = ""
+
+    document: ClassVar[InDocument] = InDocument(
+        "turn",
+        (AT, Field("of", "datum", default="back"), FROM, TOWARD, angle_of(90), LABEL),
+        loose=("at", "angle"),
+    )
+
+    @property
+    def own_angle(self) -> float | None:
+        """It has one bend."""
+        return None
+
+    @property
+    def move(self) -> Move | None:
+        """It stays on its line."""
+        return None
+
+    def lay(self, leg: Leg, pipe: Pipe) -> Laid:
+        """One vertex, short of the surface at its back by (D/2 + stand-off) tan(θ/2).
+
+        Source: docs/geometry.md, where a tape is hooked.
+        """
+        back = pipe.back_beyond_vertex(self.angle)
+        inside = pipe.inside_short_of_vertex(self.angle)
+        reached = leg.place(float(self.at), self.measured_from)
+        place = reached - self._beyond_vertex(pipe)
+        vertex = leg.point(place)
+        return Laid(
+            corners=(Corner(vertex, Role.TURN),),
+            begins=place,
+            ends=place,
+            after=Leg(
+                leg.number + 1,
+                vertex,
+                leg.frame.turned(self.toward, self.angle),
+                back,
+                inside,
+                # A turn out or in goes on along another surface, on its spacers.
+                leg.nearer if self.toward in ("left", "right") else 0.0,
+            ),
+            hooked=leg.point(leg.datum(self.measured_from)),
+            reached=leg.point(reached),
+        )
+
+    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+        """How far it is along the leg."""
+        return (spot.measured(self.at, self.measured_from, spot.reached),)
+
+    def site_object(self, spot: Spot) -> ObjectShape | None:
+        """What it turns along was not measured."""
+        return None
+
+    def ends_leg(self, leg: Leg, pipe: Pipe) -> Following:
+        """At its vertex."""
+        vertex = self.lay(leg, pipe).begins
+        return Following(vertex, vertex - tangent_length(pipe.radius, self.angle))
+
+    def read_back(
+        self, leg: Leg, pipe: Pipe, origin: Vector, vertices: tuple[Vector, ...]
+    ) -> tuple[ReadBack, ...]:
+        """At: along the leg to the same surface that was measured to."""
+        place = dot(subtract(vertices[0], origin), leg.frame.ahead)
+        reached = place + self._beyond_vertex(pipe)
+        return (ReadBack("at", float(self.at), reached - leg.datum(self.measured_from)),)
+
+    def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
+        """Nothing of its own: take-up and gain are the exact geometry."""
+        return None
+
+    def _beyond_vertex(self, pipe: Pipe) -> float:
+        if self.of == "back":
+            return pipe.back_beyond_vertex(self.angle)
+        return -pipe.inside_short_of_vertex(self.angle) if self.of == "inside" else 0.0

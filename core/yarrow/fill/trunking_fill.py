@@ -1,0 +1,126 @@
+"""Trunking: cables, insulation included, take at most 45 % of the inside."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+
+from yarrow.catalog.reading import source_of
+from yarrow.catalog.tables import TradeSize
+from yarrow.catalog.wiring import fill_limits, trunkings
+from yarrow.fill.conductor import Conductor, Raceway
+from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, PrintedRow, trimmed
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding
+from yarrow.measure.units import MM_PER_INCH
+from yarrow.wording.phrase import Quantity, Value
+
+
+@dataclass(frozen=True, slots=True)
+class TrunkingFill:
+    """The printed factor of a usual trunking, else 45 % of its inside, in mm2. ``printed``: cables
+    take their printed factors too, which go with it; else what their diameters say.
+
+    Source: guidance to BS 7671; docs/fill.md.
+    """
+
+    printed: bool = False
+
+    @property
+    def name(self) -> MethodName:
+        """Its name in a document."""
+        return "space"
+
+    @property
+    def amount(self) -> Amount:
+        """What amounts are told in."""
+        return "mm2"
+
+    @property
+    def rounds_up(self) -> float | None:
+        """Never."""
+        return None
+
+    def each(self, conductor: Conductor) -> float:
+        """Its printed factor, or its cross-section, insulation included. Raises:
+        MissingTableValue."""
+        if self.printed and conductor.trunking is not None:
+            return float(conductor.trunking)
+        area = conductor.area_in("mm")
+        if area is None:
+            raise MissingTableValue(
+                f"{conductor.path}.csa", "a size whose outside diameter is known"
+            )
+        return area
+
+    def limit(self, holder: Raceway, count: int) -> float:
+        """The printed factor, or the share of the inside."""
+        if holder.factor is not None:
+            return float(holder.factor)
+        square = 1 if holder.unit == "mm" else float(MM_PER_INCH) ** 2
+        return (
+            (holder.cross_section or 0) * square * float(fill_limits()["trunking"]["percent"]) / 100
+        )
+
+    def holders(self, like: Raceway) -> tuple[Raceway, ...]:
+        """The usual sizes, the least first; for an own size, that one alone."""
+        if like.factor is None and like.width is not None:
+            return (like,)
+        return tuple(usual_trunking(size) for size in trunkings())
+
+    def rule(self, count: int) -> FillRule:
+        """The 45 %."""
+        told = fill_limits()["trunking"]
+        return FillRule(
+            f"at most {told['percent']} % of the inside", told["source"], told["edition"]
+        )
+
+    def types(self, holder: Raceway) -> tuple[str, ...]:
+        """Trunking is all of one sort."""
+        return ()
+
+    def rows(self, holder: Raceway) -> tuple[PrintedRow, ...]:
+        """None."""
+        return ()
+
+    def ampacity_percent(self, carrying: int) -> int | None:
+        """By circuits."""
+        return None
+
+    def findings(self, holder: Raceway) -> list[Finding]:
+        """Whether the figure is the printed one."""
+        if holder.factor is None:
+            return []
+        nominal = (holder.cross_section or 0) * fill_limits()["trunking"]["percent"] / 100
+        values: dict[str, Value] = {
+            "trunking": holder.name,
+            "size": holder.size,
+            "nominal": Quantity(nominal, "mm2", f"{trimmed(nominal, 0)} mm²"),
+        }
+        source = source_of("trunking-uk")
+        return [Finding(FindingCode.PRINTED_FACTOR, values, path="trunking", source=source)]
+
+
+def usual_trunking(size: str) -> Raceway:
+    """A trunking of the table. Raises: KeyError."""
+    row = trunkings()[size]
+    return Raceway(
+        "trunking",
+        row.size,
+        f"Trunking {row.size}",
+        "mm",
+        width=Fraction(row.width),
+        height=Fraction(row.height),
+        factor=row.factor,
+        source=source_of("trunking-uk"),
+    )
+
+
+def trunking_of(width: Fraction, height: Fraction, own: bool) -> Raceway:
+    """Trunking by its sides in mm, either way round: a usual one, unless they are ``own`` sides,
+    measured inside."""
+    tall, low = max(width, height), min(width, height)
+    name = f"{trimmed(float(tall), 1)}x{trimmed(float(low), 1)}"
+    if not own and name in trunkings():
+        return usual_trunking(name)
+    return Raceway("trunking", TradeSize(name), f"Trunking {name}", "mm", width=tall, height=low)

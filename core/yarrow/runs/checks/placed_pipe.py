@@ -1,0 +1,108 @@
+"""A run's pipe with the bender on each of its bends, as marks and checks take it."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+from yarrow.benders.placing import Placing
+from yarrow.findings.finding import Remedy
+from yarrow.geometry.errors import GeometryError
+from yarrow.geometry.pipe import StraightPipe, develop
+from yarrow.geometry.vectors import along
+from yarrow.role import Role
+from yarrow.runs.layout.walk import Layout
+from yarrow.runs.model.lines import move, place_field
+from yarrow.runs.model.plan import Mark
+from yarrow.runs.model.run import ResolvedRun
+from yarrow.wording.lengths import LengthFormatter
+from yarrow.wording.phrase import Phrase
+
+_HAIR = 1e-6
+
+_ROUNDS = 40
+"""Steps toward the place that is far enough; each takes off most of what was lacking."""
+
+
+@dataclass(frozen=True, slots=True)
+class PlacedPipe:
+    """A run, laid out and straightened, with the bender on each bend: ``order`` is the sequence in
+    which bends are made, ``placings`` and the exact ``marks`` stand in order along the pipe."""
+
+    run: ResolvedRun
+    layout: Layout
+    pipe: StraightPipe
+    order: tuple[int, ...]
+    placings: tuple[Placing, ...]
+    marks: tuple[Mark, ...]
+    words: LengthFormatter
+
+    def feature(self, bend: int) -> int:
+        """The line of the walk that a bend belongs to."""
+        return self.layout.features_of(self.pipe)[bend]
+
+    def role(self, bend: int) -> Role:
+        """The part that a bend has in its line."""
+        return self.layout.roles_of(self.pipe)[bend]
+
+    def field(self, feature: int) -> str:
+        """The path of the field that says where a line is."""
+        return place_field(self.run, feature)
+
+    def further(self, feature: int, straight: int, wanted: float) -> float:
+        """How much further along a line has to be, so that a straight of the pipe is at least so
+        long; infinite where no place is far enough. Beside a kick that is more than what the
+        straight lacks: its slope, and with it its arc, changes with the place.
+
+        Args: straight, counted along the pipe from 0; wanted, longer than it is.
+        """
+        short = wanted - self.pipe.straights[straight]
+        kicks = any(
+            self.role(bend).leans
+            for bend in (straight - 1, straight)
+            if 0 <= bend < len(self.pipe.bends)
+        )
+        if not (kicks and self.layout.lines):
+            return short
+        by = short
+        for _ in range(_ROUNDS):
+            lacking = wanted - self._straight_moved(feature, straight, by)
+            if lacking <= 0:
+                return by
+            by += lacking + _HAIR
+        return math.inf
+
+    def _straight_moved(self, feature: int, straight: int, by: float) -> float:
+        """How long a straight is with a line moved along its leg: what comes after it goes with it,
+        but for what a kick leads up to."""
+        item, corners = self.layout.lines[feature], self.pipe.corners
+        vertices = self.layout.vertices
+        begins = corners[straight - 1] if straight else 0
+        ends = corners[straight] if straight < len(corners) else len(vertices) - 1
+        first, last = max(begins - 1, 0), min(ends + 1, len(vertices) - 1)
+        alone = item.laid.corners[-1].role.leans
+        near = [
+            along(vertex, item.leg.frame.ahead, by)
+            if index == item.first_vertex or (index > item.first_vertex and not alone)
+            else vertex
+            for index, vertex in enumerate(vertices[first : last + 1], first)
+        ]
+        try:
+            moved = develop(near, self.layout.pipe.radius)
+        except GeometryError:
+            return -math.inf  # it has come to lie on, or behind, what it leads up to
+        if straight and begins - first not in moved.corners:
+            return math.inf
+        return moved.straights[moved.corners.index(begins - first) + 1 if straight else 0]
+
+    def advise(self, by: float, key: str) -> Phrase:
+        """A sentence with how much ``more`` something has to be further on; where no place is far
+        enough, what helps then."""
+        if math.isinf(by):
+            return Phrase("no-place-far-enough")
+        return Phrase(key, {"more": self.words.needed(by)})
+
+    def move(self, feature: int, by: float) -> Remedy | None:
+        """The fix that moves a line further along by at least so much; None on a path run, and
+        where no place is far enough."""
+        return move(self.run, self.words, feature, by)

@@ -1,0 +1,193 @@
+"""Rules for the finished run, slips of the pen, and what was added without being asked."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+
+from yarrow.benders.bender import NOTCH_ANGLE
+from yarrow.features.feature import Context
+from yarrow.fill.pull_points import pull_points
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, Remedy
+from yarrow.measure.units import convert
+from yarrow.runs.checks.placed_pipe import PlacedPipe
+from yarrow.runs.checks.wires import bends_on, pull_point_phrase
+from yarrow.runs.layout.walk import Layout
+from yarrow.runs.model.lines import line_phrase, placed_at
+from yarrow.runs.model.run import ResolvedRun
+from yarrow.wording.lengths import LengthFormatter, angle
+from yarrow.wording.phrase import Phrase, count
+
+
+def kind_findings(placed: PlacedPipe) -> list[Finding]:
+    """What each line has to say of itself; those that Yarrow put bends to are made to suit."""
+    return [
+        finding
+        for feature, line in enumerate(placed.run.walk)
+        if feature not in placed.run.answers
+        for finding in line.warnings(Context(feature, placed.layout.pipe, placed.words))
+    ]
+
+
+def degree_findings(placed: PlacedPipe) -> list[Finding]:
+    """A warning where the run bends more than is allowed between pull points, and where to break
+    it."""
+    points = pull_points(bends_on(placed.pipe), placed.run.most_degrees)
+    if not points.points:
+        return []
+    first = points.points[0]
+    feature = placed.feature(first.bend)
+    return [
+        Finding(
+            FindingCode.TOO_MANY_DEGREES,
+            {
+                "degrees": angle(points.degrees),
+                "limit": angle(points.limit),
+                "line": line_phrase(placed.run, feature),
+                "breaks": tuple(pull_point_phrase(each, placed.words) for each in points.points),
+            },
+            feature,
+            "",
+            (first.bend,),
+            source=points.source,
+        )
+    ]
+
+
+def picked_order_findings(run: ResolvedRun, bends: int) -> list[Finding]:
+    """Why the sequence that a person picked is not the one that the marks are made for."""
+    if not run.order:
+        return []
+    if sorted(each.bend for each in run.order) != list(range(bends)):
+        values = {"bends": count(bends)}
+        return [Finding(FindingCode.ORDER_NOT_OF_THESE_BENDS, values, path="order")]
+    if run.method == "table":
+        return [Finding(FindingCode.ORDER_SET_ASIDE, path="order")]
+    return []
+
+
+def stick_findings(placed: PlacedPipe) -> list[Finding]:
+    """A warning where the pipe is longer than a stick, with how many it takes."""
+    conduit, words = placed.run.conduit, placed.words
+    stick = float(convert(conduit.stick, conduit.unit, placed.run.unit))
+    over = placed.pipe.cut_length - stick
+    if over <= 1e-6:
+        return []
+    sticks = int(-(-placed.pipe.cut_length // stick))
+    return [
+        Finding(
+            FindingCode.LONGER_THAN_STICK,
+            {
+                "over": words.measured(over),
+                "stick": words.measured(stick),
+                "sticks": count(sticks),
+            },
+            path="walk",
+        )
+    ]
+
+
+def slip_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
+    """A warning for every number that looks like a slip of the pen or the tape."""
+    stick = float(convert(run.conduit.stick, run.conduit.unit, run.unit))
+    found = []
+    for feature, line in enumerate(run.walk):
+        if line.place_field != "at" or feature in run.answers:
+            continue
+        at = placed_at(line)
+        rise = float(line.move.rise) if line.move else 0.0
+        figures = {"at": at, "rise": rise, "stick": stick}
+        if at == 0:
+            found.append(_slip(feature, "at", "zero", words, figures))
+        elif at > stick:
+            found.append(_slip(feature, "at", "place", words, figures))
+        if rise > stick:
+            found.append(_slip(feature, "rise", "rise", words, figures))
+        elif rise > at > 0:
+            found.append(_slip(feature, "rise", "turned-round", words, figures))
+    return found
+
+
+def stand_off_findings(run: ResolvedRun, layout: Layout, words: LengthFormatter) -> list[Finding]:
+    """An error for a rise that spacers carry the pipe over already, and a note that they were taken
+    into account, so that nobody takes their height off again."""
+    if not run.stand_off:
+        return []
+    off = {"stand_off": words.measured(float(run.stand_off))}
+    found = [Finding(FindingCode.STAND_OFF_TAKEN, off, path="stand_off")]
+    for feature, item in enumerate(layout.lines):
+        move = item.line.move
+        if move is None or move.rise_from == "pipe":
+            continue
+        rise = move.rise + move.clearance
+        if item.leg.carried(layout.pipe, rise, move.toward, move.rise_from) <= 0:
+            carried = item.leg.off_surface(layout.pipe) if move.toward == "out" else run.stand_off
+            found.append(
+                Finding(
+                    FindingCode.STAND_OFF_CARRIES,
+                    {
+                        "carried": words.measured(float(carried)),
+                        "rise": words.measured(float(rise)),
+                    },
+                    feature,
+                    f"walk[{feature}].rise_from",
+                    (),
+                    Remedy(Phrase("measured-from-pipe"), f"walk[{feature}].rise_from", "pipe"),
+                )
+            )
+    return found
+
+
+def _slip(
+    feature: int, field: str, variant: str, words: LengthFormatter, figures: Mapping[str, float]
+) -> Finding:
+    path = f"walk[{feature}].{field}"
+    values = {name: words.measured(figure) for name, figure in figures.items()}
+    return Finding(FindingCode.SUSPECT_DIMENSION, values, feature, path, variant=variant)
+
+
+def allowance_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
+    """A note wherever what the fitting takes in was added, so that nobody adds it twice."""
+    threaded = run.conduit.joint == "threaded"
+    added = words.measured(float(convert(run.conduit.engaged, run.conduit.unit, run.unit)))
+    return [
+        Finding(
+            FindingCode.THREAD_ADDED if threaded else FindingCode.SOCKET_ADDED,
+            {"added": added},
+            None if place == "start" else len(run.walk) - 1,
+            f"{place}.allowance",
+            source=f"catalogue, {'threads' if threaded else 'sockets'}",
+        )
+        for place in run.own_allowances
+    ]
+
+
+def notch_findings(placed: PlacedPipe) -> list[Finding]:
+    """A note where a saddle's centre is not the bend that the notch is for; no notch is used by a
+    former or a chart."""
+    if placed.run.bender.centre_reference != "centre":
+        return []
+    return [
+        Finding(
+            FindingCode.CENTRE_NOTCH_DOES_NOT_SERVE,
+            {
+                "notch": angle(NOTCH_ANGLE),
+                "angle": angle(bend.angle),
+                "reference": placed.run.bender.mark_name(placing.reference),
+            },
+            placed.feature(index),
+            f"walk[{placed.feature(index)}].angle",
+            (index,),
+        )
+        for index, (bend, placing) in enumerate(
+            zip(placed.pipe.bends, placed.placings, strict=True)
+        )
+        if placed.role(index).on_centre_mark and placing.reference != "centre"
+    ]
+
+
+def table_findings(run: ResolvedRun) -> list[Finding]:
+    """A note where the printed method was asked for and there is no walk to work it on."""
+    if run.method == "table" and not run.walk:
+        return [Finding(FindingCode.TABLE_NEEDS_WALK, path="method")]
+    return []

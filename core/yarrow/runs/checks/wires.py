@@ -1,0 +1,262 @@
+"""The wire of a run, checked: what its own length and bends allow, where to break it, how it
+pulls."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from fractions import Fraction
+
+from yarrow.catalog.wiring import fill_limits
+from yarrow.fill.area import Area
+from yarrow.fill.cable_factor import CableFactorFill
+from yarrow.fill.check import check_fill
+from yarrow.fill.compare import beside
+from yarrow.fill.conductor import Raceway
+from yarrow.fill.method import FillMethod, MissingTableValue, trimmed_down, trimmed_up
+from yarrow.fill.pull import Pull, pull_both_ways, stretches
+from yarrow.fill.pull_boxes import is_large
+from yarrow.fill.pull_points import BendOnPipe, PullPoint, PullPoints
+from yarrow.fill.weight import mass_of, tension_limit_of
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, errors_of
+from yarrow.geometry.pipe import StraightPipe
+from yarrow.geometry.vectors import Vector
+from yarrow.measure.units import MM_PER_INCH, Unit, convert, convert_length
+from yarrow.runs.model.wires import Break, PlannedPull, PlannedWires, Wires
+from yarrow.wording.lengths import LengthFormatter, angle, degrees
+from yarrow.wording.phrase import Phrase, Quantity, Value, count
+from yarrow.wording.wording import EN_US
+
+
+def plan_wires(
+    wires: Wires,
+    unit: Unit,
+    pipe: StraightPipe,
+    vertices: Sequence[Vector],
+    features: Sequence[int],
+    points: PullPoints,
+    words: LengthFormatter,
+) -> PlannedWires:
+    """The check of a run's wire by the run's own length and bends.
+
+    Args: features, the line of the walk of each bend; points, its bends between pull points.
+    Source: docs/fill.md.
+    """
+    bends = right_angles(pipe, features)
+    length_mm = convert_length(pipe.cut_length, unit, "mm")
+    length_m = Fraction(round(length_mm)) / 1000
+    fill, findings = None, []
+    if wires.conductors and length_m > 0:
+        try:
+            method = _method(wires, length_m, length_mm, bends)
+            other = beside(method, wires.holder, wires.conductors, length_m, bends)
+            fill = check_fill(
+                method, wires.holder, wires.conductors, wires.spare, choose=False, beside=other
+            )
+        except MissingTableValue as missing:
+            values = {"expected": missing.expected}
+            findings.append(Finding(FindingCode.NO_FIGURE, values, path=missing.field))
+    return PlannedWires(
+        fill=fill,
+        bends=bends,
+        length_m=float(length_m),
+        points=points,
+        breaks=tuple(_break(wires, point, words) for point in points.points),
+        pull=_pull(wires, unit, pipe, vertices) if wires.conductors else None,
+        duct_m=duct_metres(points.degrees) if wires.duct else None,
+        findings=(*findings, *(_duct_findings(length_m, points.degrees) if wires.duct else ())),
+    )
+
+
+def duct_metres(degrees_bent: float) -> float:
+    """How long an outdoor duct may be between pull points: less for every quarter turn."""
+    told = fill_limits()["duct"]
+    return max(float(told["metres"] - told["less_per_quarter"] * degrees_bent / 90), 0.0)
+
+
+def _duct_findings(length_m: Fraction, degrees_bent: float) -> list[Finding]:
+    most = duct_metres(degrees_bent)
+    if length_m <= most:
+        return []
+    values: dict[str, Value] = {
+        "degrees": angle(degrees_bent),
+        "most": Quantity(most, "m", f"{most:.0f}"),
+        "length": Quantity(float(length_m), "m", f"{float(length_m):.0f}"),
+    }
+    source = fill_limits()["duct"]["source"]
+    return [Finding(FindingCode.DUCT_TOO_LONG, values, path="wires.duct", source=source)]
+
+
+def _method(wires: Wires, length_m: Fraction, length_mm: float, bends: int) -> FillMethod:
+    if wires.method == "factor":
+        return CableFactorFill(length_m, bends)
+    return Area(wires.holder.unit, wires.nipple, convert_length(length_mm, "mm", wires.holder.unit))
+
+
+def right_angles(pipe: StraightPipe, features: Sequence[int]) -> int:
+    """Bends as the drawing-in factors count them: a right angle, or a double set, is one.
+
+    What bends on one line of the walk counts as its quarter turns or half its bends, whichever is
+    more: a set 1, a saddle 2, a turn past 90 degrees 2.
+    """
+    found = 0
+    for feature in dict.fromkeys(features):
+        own = [bend.angle for bend, of in zip(pipe.bends, features, strict=True) if of == feature]
+        turning = -(-max(own) // 90.0000001)
+        found += max(int(turning), (len(own) + 1) // 2)
+    return found
+
+
+def bends_on(pipe: StraightPipe) -> list[BendOnPipe]:
+    """A pipe's bends as a pull meets them."""
+    return [BendOnPipe(bend.arc_start, bend.arc_end, bend.angle) for bend in pipe.bends]
+
+
+def pull_point_phrase(point: PullPoint, words: LengthFormatter) -> Phrase:
+    """Where to break a run."""
+    return Phrase(
+        "pull-point",
+        {
+            "at": words.measured(point.at),
+            "one": count(point.bend),
+            "other": count(point.bend + 1),
+        },
+    )
+
+
+def _break(wires: Wires, point: PullPoint, words: LengthFormatter) -> Break:
+    kind = point_kind(wires)
+    before = degrees(point.degrees_before)
+    place = EN_US.text(pull_point_phrase(point, words))
+    text = f"{kind[0].upper()}{kind[1:]} {place}: {before} before it."
+    return Break(point, kind, text)
+
+
+def point_kind(wires: Wires) -> str:
+    """What breaks a run: by country, and by the largest wire in it."""
+    if wires.holder.unit == "mm":
+        return "a draw-in box or inspection elbow"
+    if any(is_large(conductor) for conductor in wires.conductors):
+        return "a pull box sized for 4 AWG and larger"
+    return "a conduit body or junction box"
+
+
+KILOGRAM_FORCE = 9.80665
+NEWTONS_PER_LBF = 4.4482216
+POUNDS_PER_KG = 2.2046226
+METRES_PER_FOOT = float(MM_PER_INCH) * 12 / 1000
+
+
+def _half_bore(holder: Raceway, unit: Unit) -> float:
+    return float(convert(holder.inside or Fraction(0), holder.unit, unit)) / 2
+
+
+def _pull(
+    wires: Wires, unit: Unit, pipe: StraightPipe, vertices: Sequence[Vector]
+) -> PlannedPull | None:
+    if any(straight < 0 for straight in pipe.straights):
+        return None
+    asked, told = wires.pull, fill_limits()
+    imperial = unit == "in"
+    kg_m = mass_of(wires.conductors)
+    estimate = kg_m * POUNDS_PER_KG * METRES_PER_FOOT if imperial else kg_m
+    mass = asked.mass if asked.mass is not None else estimate
+    friction = asked.friction if asked.friction is not None else told["friction"][asked.state]
+    limit = asked.most_tension
+    if limit is None and (usual := tension_limit_of(wires.conductors)) is not None:
+        limit = usual if imperial else usual * NEWTONS_PER_LBF
+    pressed = asked.most_side_wall
+    if pressed is None:
+        usual_pressed = float(told["side_wall"]["lbf_per_ft"])
+        pressed = usual_pressed if imperial else usual_pressed * NEWTONS_PER_LBF / METRES_PER_FOOT
+    per = 12.0 if imperial else 1000.0
+    weight = (mass if imperial else mass * KILOGRAM_FORCE) / per
+    pull = pull_both_ways(
+        stretches(pipe, vertices, asked.up),
+        weight,
+        friction,
+        limit,
+        pressed,
+        per,
+        _half_bore(wires.holder, unit),
+    )
+    force, pressure = ("lbf", "lbf/ft") if imperial else ("N", "N/m")
+    easier = pull.easier
+    text = (
+        f"Feed in at the {pull.feed_at}: about {_told(easier.tension)} {force} at the rope, "
+        f"{_told(easier.most_side_wall)} {pressure} on the hardest bend."
+    )
+    if easier.tension == 0:
+        text += " It runs down by itself: hold it back."
+    return PlannedPull(
+        pull=pull,
+        mass=mass,
+        mass_estimated=asked.mass is None,
+        friction=friction,
+        state=asked.state,
+        force=force,
+        pressure=pressure,
+        per_length="lb/ft" if imperial else "kg/m",
+        text=text,
+        findings=tuple(_pull_findings(pull, force, pressure)),
+    )
+
+
+def _told(force: float) -> str:
+    return f"{force:.0f}" if force >= LARGE_FORCE else f"{force:.1f}"
+
+
+LARGE_FORCE = 10
+"""From here on a tenth says nothing any more."""
+
+
+def _pull_findings(pull: Pull, force: str, pressure: str) -> list[Finding]:
+    told, found = fill_limits(), []
+    easier = pull.easier
+    if pull.tension_limit is not None and easier.most_tension > pull.tension_limit:
+        pulled: dict[str, Value] = {
+            "tension": _with_unit(easier.most_tension, force),
+            "limit": _at_most(pull.tension_limit, force),
+        }
+        source = told["tension"]["source"]
+        found.append(Finding(FindingCode.PULL_TENSION, pulled, path="wires.pull", source=source))
+    if easier.most_side_wall > pull.side_wall_limit:
+        pressed: dict[str, Value] = {
+            "pressure": _with_unit(easier.most_side_wall, pressure),
+            "limit": _at_most(pull.side_wall_limit, pressure),
+        }
+        source = told["side_wall"]["source"]
+        code = FindingCode.SIDEWALL_PRESSURE
+        found.append(Finding(code, pressed, path="wires.pull", source=source))
+    return found
+
+
+def _with_unit(value: float, unit: str) -> Quantity:
+    return Quantity(value, unit, f"{trimmed_up(value, 0)} {unit}")
+
+
+def _at_most(value: float, unit: str) -> Quantity:
+    return Quantity(value, unit, trimmed_down(value, 0))
+
+
+def wire_findings(planned: PlannedWires) -> list[Finding]:
+    """What the plan says of its wire: a warning, since the pipe can be bent all the same."""
+    said = [finding for finding in planned.findings if finding.level == "warning"]
+    missing = errors_of(planned.findings)
+    if missing:
+        why = {"why": missing[0].phrase}
+        return [*said, Finding(FindingCode.WIRES_NOT_CHECKED, why, path="wires")]
+    fill = planned.fill
+    if fill is None or fill.passes:
+        return said
+    gravest = errors_of(fill.findings)[0]
+    return [
+        *said,
+        Finding(
+            FindingCode.WIRES_DO_NOT_FIT,
+            {"why": gravest.phrase},
+            path="wires",
+            remedy=gravest.remedy,
+            source=gravest.source,
+        ),
+    ]

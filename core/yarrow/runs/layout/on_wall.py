@@ -1,0 +1,34 @@
+"""A piece in the bender, carried to where it belongs on the wall."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from yarrow.benders.bender import Hook
+from yarrow.geometry.arcs import tangent_length
+from yarrow.geometry.pipe import StraightPipe
+from yarrow.geometry.vectors import Vector, along, cross, scaled, subtract, unit
+from yarrow.runs.layout.walk import Layout
+
+
+def on_wall(
+    points: Sequence[Vector], layout: Layout, pipe: StraightPipe, bend: int, hook: Hook
+) -> tuple[Vector, ...]:
+    """Points of the bender's frame, with a bend just made, in the frame of the plan: carried and
+    turned as a whole, never mirrored, so that this bend comes where it belongs.
+
+    Args: hook, the end that it faced. In the bender's frame the arc begins at the origin, the pipe
+    behind it lies along −x, and the shoe is above it.
+    """
+    corner = pipe.corners[bend]
+    before, at, after = (layout.vertices[corner + step] for step in (-1, 0, 1))
+    arriving, leaving = unit(subtract(at, before)), unit(subtract(after, at))
+    if hook == "start":
+        arriving, leaving = scaled(leaving, -1.0), scaled(arriving, -1.0)
+    normal = unit(cross(arriving, leaving))
+    # x along the pipe toward the bend, z to its inside; y completes a right-handed frame.
+    x_axis, z_axis = arriving, cross(normal, arriving)
+    y_axis = cross(z_axis, x_axis)
+    straight = pipe.bends[bend]
+    origin = along(at, arriving, -tangent_length(straight.radius, straight.angle))
+    return tuple(along(along(along(origin, x_axis, x), y_axis, y), z_axis, z) for x, y, z in points)

@@ -1,0 +1,102 @@
+"""The site as it was measured, in space: dimension lines and the things that were measured to."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from yarrow.catalog.tables import fittings
+from yarrow.features.feature import Feature
+from yarrow.features.leg import FIRST_LEG
+from yarrow.features.on_site import ObjectShape, Spot
+from yarrow.geometry.vectors import Vector, scaled
+from yarrow.measure.units import convert_length
+from yarrow.obstacles.obstacle import Obstacle
+from yarrow.runs.layout.walk import LaidLine, Layout
+from yarrow.runs.model.plan import SiteDimension, SiteObject
+from yarrow.runs.model.run import ResolvedRun
+from yarrow.wording.lengths import LengthFormatter
+
+
+def site_dimensions(
+    layout: Layout, said: Sequence[Feature | Obstacle], words: LengthFormatter
+) -> tuple[SiteDimension, ...]:
+    """Every number that was measured, between the two places that the tape was held to."""
+    return tuple(
+        SiteDimension(feature, each.field, words.reading(each.value), each.begins, each.ends)
+        for feature, line in enumerate(said[: len(layout.lines)])
+        for each in line.dimensions(_spot(layout, feature))
+    )
+
+
+def _spot(layout: Layout, feature: int) -> Spot:
+    item = layout.lines[feature]
+    following = layout.lines[feature + 1].laid.begins if feature + 1 < len(layout.lines) else 0.0
+    return Spot(item.leg, layout.pipe, item.line, item.laid.reached, following)
+
+
+def things(
+    run: ResolvedRun, layout: Layout, said: Sequence[Feature | Obstacle]
+) -> tuple[SiteObject, ...]:
+    """What the run starts from, steps over and ends at, to be drawn to scale."""
+    if not layout.lines:
+        return ()
+    found = []
+    first = layout.lines[0]
+    began = _fitting(run, run.start.fitting, None, run.start.label, first, first.laid.hooked, -1.0)
+    if said[0].implied_fitting:
+        label = run.start.label or said[0].label
+        began = _fitting(run, said[0].implied_fitting, 0, label, first, FIRST_LEG.origin, -1.0)
+    if began:
+        found.append(began)
+    for feature, item in enumerate(layout.lines):
+        # What was put to a thing may have been moved to meet an end; the thing stays where it is.
+        met = said[feature] if said[feature].is_obstacle else item.line
+        each = met.site_object(_spot(layout, feature))
+        if each is not None:
+            found.append(_thing(feature, each))
+        end = item.line.ends_run()
+        if end:
+            ended = _fitting(run, end.fitting, feature, end.label, item, item.laid.reached, 1.0)
+            if ended:
+                found.append(ended)
+    return tuple(found)
+
+
+def _thing(feature: int, each: ObjectShape) -> SiteObject:
+    return SiteObject(
+        feature,
+        each.kind,
+        each.label,
+        each.at,
+        each.ahead,
+        each.toward,
+        each.along,
+        each.height,
+    )
+
+
+def _fitting(
+    run: ResolvedRun,
+    kind: str,
+    feature: int | None,
+    label: str,
+    item: LaidLine,
+    face: Vector,
+    way: float,
+) -> SiteObject | None:
+    """A box or coupling at a face, beyond it in the direction of ``way`` along the leg."""
+    drawn = fittings()[kind].drawn
+    if drawn == "none":
+        return None
+    frame = item.leg.frame
+    size = convert_length(fittings()[kind].drawn_mm, "mm", run.unit)
+    return SiteObject(
+        feature,
+        "box" if drawn == "box" else "coupling",
+        label,
+        face,
+        scaled(frame.ahead, way),
+        frame.left,
+        size,
+        size,
+    )

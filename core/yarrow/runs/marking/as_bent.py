@@ -1,0 +1,88 @@
+"""What a pipe comes out as: its marks, as rounded, folded and measured like the site was."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from yarrow.benders.bender import Bender
+from yarrow.geometry.arcs import arc_length
+from yarrow.geometry.errors import GeometryError
+from yarrow.geometry.pipe import PipeBend, StraightPipe, fold
+from yarrow.geometry.vectors import Vector, along, length, subtract
+from yarrow.runs.layout.walk import Layout, leg_origin
+from yarrow.runs.model.plan import DimensionAsBent, Mark
+from yarrow.runs.model.run import ResolvedRun
+from yarrow.wording.lengths import LengthFormatter
+
+
+@dataclass(frozen=True, slots=True)
+class Outcome:
+    """A pipe as it comes out: every number of the walk, and the vertices. Both are empty where the
+    marks make arcs overlap, so that no pipe comes out."""
+
+    dimensions: tuple[DimensionAsBent, ...]
+    path: tuple[Vector, ...]
+
+
+def predict_as_bent(
+    run: ResolvedRun,
+    layout: Layout,
+    pipe: StraightPipe,
+    marks: Sequence[Mark],
+    cut_length: float,
+    words: LengthFormatter,
+) -> Outcome:
+    """Every number of the walk as it comes out when the rounded marks are followed to the letter.
+
+    Args: pipe, for the angles and rolls of its bends; marks, one a bend, in order.
+    """
+    bends = [
+        PipeBend(_arc_start(run.bender, mark, bend), bend.angle, bend.roll, bend.radius)
+        for mark, bend in zip(marks, pipe.bends, strict=True)
+    ]
+    try:
+        vertices = fold(
+            bends,
+            cut_length,
+            start=layout.vertices[0],
+            ahead=pipe.ahead,
+            first_toward=pipe.first_toward,
+        ).vertices
+    except GeometryError:
+        return Outcome((), ())
+    lead = float(run.start.allowance)
+    passed = (*vertices[:-1], _face(layout, vertices))
+    found = []
+    for feature, line in enumerate(layout.lines):
+        own = passed[line.first_vertex : line.first_vertex + len(line.laid.corners) + 1]
+        origin = leg_origin(layout, line.leg.number, vertices, lead)
+        for read in line.line.read_back(line.leg, layout.pipe, origin, own):
+            off = read.comes_out - read.asked
+            found.append(
+                DimensionAsBent(
+                    feature=feature,
+                    field=read.field,
+                    asked=read.asked,
+                    comes_out=read.comes_out,
+                    off=off,
+                    asked_text=words.reading(read.asked),
+                    off_text=words.off(off),
+                    loose=read.field in line.line.loose,
+                )
+            )
+    return Outcome(tuple(found), vertices)
+
+
+def _face(layout: Layout, vertices: Sequence[Vector]) -> Vector:
+    """Where the pipe passes the face at its end: short of the end by the allowance."""
+    before, end = vertices[-2:]
+    way, ended = subtract(end, before), layout.pipe.end
+    if ended is None or not length(way):
+        return end
+    return along(end, way, -ended.allowance / length(way))
+
+
+def _arc_start(bender: Bender, mark: Mark, bend: PipeBend) -> float:
+    length = arc_length(bend.radius, bend.angle)
+    return bender.arc_start(mark.rounded, length, mark.hook, mark.reference)

@@ -1,0 +1,70 @@
+"""How each bend is worked: the figures for every way of working, springback and clicks."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+
+from yarrow.catalog.tables import limits
+from yarrow.geometry.arcs import arc_length, tangent_length
+from yarrow.geometry.pipe import StraightPipe
+from yarrow.measure.units import Unit
+from yarrow.role import Role
+from yarrow.runs.model.plan import Mark, Working
+from yarrow.runs.model.run import ResolvedRun
+from yarrow.wording.lengths import LengthFormatter, degrees
+
+
+def working(
+    run: ResolvedRun,
+    pipe: StraightPipe,
+    roles: Sequence[Role],
+    marks: Sequence[Mark],
+    words: LengthFormatter,
+) -> tuple[Working, ...]:
+    """A row a bend, in order along the pipe.
+
+    Args: pipe, as the marks make it, exact or printed.
+    Source: docs/geometry.md, three ways of working.
+    """
+    bender, warm = run.bender, run.bender.kind == "heat"
+    beyond = warmed_beyond(run.unit)
+    rows = []
+    for index, (bend, mark) in enumerate(zip(pipe.bends, marks, strict=True)):
+        hook_at = bender.mark_position(bend.arc_start, bend.arc_end, mark.hook, "front")
+        begins, ends = bend.arc_start, bend.arc_end
+        if mark.hook == "end":
+            begins, ends = ends, begins
+        # Two bends of a set are equal but for float noise, which must not tell them apart.
+        to = bender.springback.bend_to(round(bend.angle, 6))
+        depth = ""
+        if roles[index] is Role.FAR:
+            depth = words.reading(set_depth(bend.angle, bend.radius, pipe.straights[index]))
+        rows.append(
+            Working(
+                bend=index,
+                start_of_bend=words.reading(begins),
+                end_of_bend=words.reading(ends),
+                hook_at=words.reading(hook_at),
+                between=words.reading(pipe.straights[index]),
+                developed=words.reading(arc_length(bend.radius, bend.angle)),
+                depth=depth,
+                warm_from=words.reading(bend.arc_start - beyond) if warm else "",
+                warm_to=words.reading(bend.arc_end + beyond) if warm else "",
+                bend_to=to,
+                bend_to_text=degrees(math.floor(round(to * 2, 6) + 0.5) / 2),
+                clicks=bender.clicks(bend.angle),
+            )
+        )
+    return tuple(rows)
+
+
+def warmed_beyond(unit: Unit) -> float:
+    """How far plastic is warmed on both sides of its arc. Source: catalog/limits.toml."""
+    return float(limits()["warmed_beyond_the_arc"][unit])
+
+
+def set_depth(angle: float, radius: float, straight: float) -> float:
+    """Rise of two equal opposite bends with a straight between: (straight + 2 T) sin θ."""
+    slope = straight + 2 * tangent_length(radius, angle)
+    return slope * math.sin(math.radians(angle))

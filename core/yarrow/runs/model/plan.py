@@ -1,0 +1,280 @@
+"""The plan: every value that a person, page or sheet reads off, in ``yarrow.plan/1``'s names."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal
+
+from yarrow.benders.bender import BenderKind, Hook, Reference, Way
+from yarrow.findings.finding import Finding, nothing_wrong
+from yarrow.geometry.vectors import Vector
+from yarrow.measure.units import Unit
+from yarrow.role import Role
+from yarrow.runs.model.run import EvaluatedSum, MarkingMethod
+from yarrow.runs.model.wires import PlannedWires
+
+
+@dataclass(frozen=True, slots=True)
+class PlannedBend:
+    """A bend in its place on the straight pipe, from the start's pipe end."""
+
+    feature: int
+    role: Role
+    angle: float
+    roll: float
+    radius: float
+    arc_start: float
+    arc_end: float
+    vertex: int
+
+
+@dataclass(frozen=True, slots=True)
+class Mark:
+    """What goes on the pipe for one bend: where, as the tape tells it, and how the bender goes on.
+
+    ``name`` is what the bender's crew calls the reference; ``position`` is exact, ``rounded`` where
+    the text says, ``moved`` = rounded − position.
+    """
+
+    bend: int
+    position: float
+    text: str
+    reference: Reference
+    name: str
+    hook: Hook
+    rounded: float
+    moved: float
+
+
+@dataclass(frozen=True, slots=True)
+class Working:
+    """How one bend is worked, whichever way the crew was taught, as the tape reads: where its arc
+    begins beside the hook and where it runs to, where the hook's mark goes, the straight from the
+    bend before (or the pipe's start), the pipe in the arc; what a straightedge gauges at the second
+    bend of a set (else empty); what to warm from and to (else empty). ``bend_to`` and ``clicks``
+    allow for springback; ``bend_to_text`` is to half a degree, which is what a protractor tells on
+    site."""
+
+    bend: int
+    start_of_bend: str
+    end_of_bend: str
+    hook_at: str
+    between: str
+    developed: str
+    depth: str
+    warm_from: str
+    warm_to: str
+    bend_to: float
+    bend_to_text: str
+    clicks: int | None
+
+
+@dataclass(frozen=True, slots=True)
+class Step:
+    """One thing to do, in order: the words, how to check it, and the caution where it belongs."""
+
+    number: int
+    title: str
+    do: str
+    check: str
+    caution: str
+    bend: int | None
+
+
+@dataclass(frozen=True, slots=True)
+class Totals:
+    """Sums over the run: degrees bent, pipe that offsets use up, pipe that turns save."""
+
+    bend_degrees: float
+    limit_degrees: float
+    shrink: float
+    gain: float
+
+
+@dataclass(frozen=True, slots=True)
+class DimensionAsBent:
+    """One number of the walk and what it comes out as, with the marks as rounded."""
+
+    feature: int
+    field: str
+    asked: float
+    comes_out: float
+    off: float
+    asked_text: str
+    off_text: str
+    loose: bool
+
+
+@dataclass(frozen=True, slots=True)
+class MarkedPipe:
+    """A run by one method: its marks, its cut, what that pipe comes out as, and its vertices (none
+    where no pipe comes out)."""
+
+    method: MarkingMethod
+    cut_length: float
+    cut_length_text: str
+    marks: tuple[Mark, ...]
+    dimensions: tuple[DimensionAsBent, ...]
+    path: tuple[Vector, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class CandidateView:
+    """One way to answer what is there: a kind of bends at an angle, and its price.
+
+    ``degrees`` it takes of the run's budget; ``room`` along the leg from its first arc to its last;
+    ``before`` and ``after``, what is left of the leg on both sides (after: None where the next line
+    is not known to end it); ``pipe`` beyond going straight on; ``pull``, by how much it multiplies
+    the force of a pull; ``air`` to what it goes over (None: nothing to touch); ``lift``, what a
+    saddle stands off more than asked. ``fits``: this bender can make it here and nothing is
+    touched. ``path`` and ``value`` are the field that picks it.
+    """
+
+    id: str
+    kind: str
+    angle: float
+    together: bool
+    bends: int
+    degrees: float
+    room: float
+    room_text: str
+    before: float
+    before_text: str
+    after: float | None
+    after_text: str
+    pipe: float
+    pipe_text: str
+    pull: float
+    air: float | None
+    air_text: str
+    lift: float
+    fits: bool
+    usual: bool
+    taken: bool
+    reason: str
+    path: str
+    value: str | float
+
+
+@dataclass(frozen=True, slots=True)
+class Choice:
+    """What was put to something on the walk, by ``yarrow`` or by the ``person``. ``together_with``
+    is the line whose bends go over this one too (None: it has its own)."""
+
+    feature: int
+    by: Literal["yarrow", "person"]
+    together_with: int | None
+    candidates: tuple[CandidateView, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Solved:
+    """A loose number that was moved so that both ends meet: what was said, and what it became."""
+
+    feature: int
+    field: str
+    said: float
+    said_text: str
+    became: float
+    became_text: str
+
+
+@dataclass(frozen=True, slots=True)
+class SiteDimension:
+    """A number of the walk where it was measured: from ``start`` to ``end``, in space."""
+
+    feature: int
+    field: str
+    text: str
+    start: Vector
+    end: Vector
+
+
+@dataclass(frozen=True, slots=True)
+class SiteObject:
+    """Something on site to draw: ``at`` its near corner on the side that the pipe passes, ``along``
+    its extent in the direction of travel, ``toward`` the side that the pipe is on, ``height`` how
+    far it stands up to there. For a hole ``at`` is its middle and ``height`` how wide it is.
+    ``feature`` is None for what the run starts from."""
+
+    feature: int | None
+    kind: Literal["box", "coupling", "ledge", "round", "hole"]
+    label: str
+    at: Vector
+    ahead: Vector
+    toward: Vector
+    along: float
+    height: float
+
+
+@dataclass(frozen=True, slots=True)
+class PlannedConduit:
+    """The conduit that the plan is for."""
+
+    type: str
+    size: str
+    name: str
+    diameter: float
+    stick: float
+
+
+@dataclass(frozen=True, slots=True)
+class PlannedBender:
+    """The bender that the plan is for."""
+
+    id: str
+    name: str
+    kind: BenderKind
+    way: Way
+    radius: float
+    take_up: float
+    least_stub: float
+    springback_typical: bool
+
+
+@dataclass(frozen=True, slots=True)
+class WrittenPlan:
+    """Everything about one pipe. Lengths in ``units``, angles in degrees.
+
+    ``path`` holds the centreline vertices with both ends, in the frame of the start's face; its
+    first point is the start's pipe end. ``comes_out_as`` are the vertices of the pipe that the
+    rounded marks make (none where no pipe comes out). Where the run can't be made as written,
+    ``steps`` is empty and ``marks`` only tell where the arcs would have to lie.
+    """
+
+    format: str
+    units: Unit
+    name: str
+    method: MarkingMethod
+    round_to: str
+    conduit: PlannedConduit
+    bender: PlannedBender
+    cut_length: float
+    cut_length_text: str
+    path: tuple[Vector, ...]
+    first_toward: Vector
+    comes_out_as: tuple[Vector, ...]
+    bends: tuple[PlannedBend, ...]
+    marks: tuple[Mark, ...]
+    working: tuple[Working, ...]
+    steps: tuple[Step, ...]
+    totals: Totals
+    dimensions: tuple[DimensionAsBent, ...]
+    beside: MarkedPipe | None
+    site: tuple[SiteDimension, ...]
+    things: tuple[SiteObject, ...]
+    choices: tuple[Choice, ...]
+    solved: tuple[Solved, ...]
+    wires: PlannedWires | None
+    worked: tuple[EvaluatedSum, ...]
+    findings: tuple[Finding, ...]
+
+    @property
+    def working_marks(self) -> tuple[Mark, ...]:
+        """The marks to put on a pipe: none where the run can't be made."""
+        return self.marks if self.can_be_made else ()
+
+    @property
+    def can_be_made(self) -> bool:
+        """Whether no finding is an error."""
+        return nothing_wrong(self.findings)

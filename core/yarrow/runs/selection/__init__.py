@@ -1,0 +1,1 @@
+"""Bends for what is there: candidates, and which is taken."""

@@ -1,0 +1,343 @@
+"""Choosing: bends for everything that the tape met and nobody has put bends to yet."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from typing import Literal
+
+from yarrow.catalog.tables import limits, usual_angles
+from yarrow.features.feature import Feature
+from yarrow.features.leg import FIRST_LEG, Following, Leg, Pipe
+from yarrow.features.offset import OffsetOnto
+from yarrow.features.straight import Straight
+from yarrow.fill.pull_points import USUAL_DEGREES
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, Remedy
+from yarrow.geometry.arcs import tangent_length
+from yarrow.measure.units import Unit, convert_length
+from yarrow.obstacles.crossing import CrossingProfile
+from yarrow.obstacles.obstacle import Obstacle, Setting
+from yarrow.runs.layout.walk import pipe_of
+from yarrow.runs.model.plan import Choice
+from yarrow.runs.model.run import ResolvedRun, Survey
+from yarrow.runs.selection.candidates import (
+    Candidate,
+    Placement,
+    answers,
+    picked,
+    tried,
+    usual_angle,
+)
+from yarrow.runs.selection.reasons import worded
+from yarrow.wording.lengths import LengthFormatter
+from yarrow.wording.phrase import Phrase, Quantity, Value
+
+_NEAR = 3.0
+"""Times the shortest stretch that holds a strap: how far two things reach, to be taken in one."""
+
+
+_HAIR = 1e-6
+"""Degrees that sums of angles may be off by."""
+
+
+@dataclass(frozen=True, slots=True)
+class Chosen:
+    """A run with bends to everything, what was chosen from, and what there is to say about it."""
+
+    run: ResolvedRun
+    choices: tuple[Choice, ...]
+    findings: tuple[Finding, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class _Taken:
+    """What one thing on the walk was answered with, of which candidates."""
+
+    feature: int
+    met: Obstacle
+    best: Candidate
+    all: tuple[Candidate, ...]
+    by: Literal["yarrow", "person"]
+
+
+_Known = dict[tuple[int, Setting], tuple[Sequence[Candidate], Sequence[Candidate]]]
+"""Candidates that were tried, by line and setting: a second look at a run tries none again."""
+
+
+def choose(survey: Survey, words: LengthFormatter) -> Chosen:
+    """Bends for everything on the walk: the person's pick where there is one, else the usual that
+    fits; where the run would bend too far between pull points, the least that fits.
+
+    Source: docs/geometry.md, what is there.
+    """
+    known: _Known = {}
+    lines, taken, degrees = _go(survey, known, thrifty=False)
+    limit = survey.setup.most_degrees or USUAL_DEGREES
+    thrifty = bool(taken) and degrees > limit + _HAIR
+    if thrifty:
+        lines, taken, degrees = _go(survey, known, thrifty=True)
+    choices: list[Choice] = []
+    findings: list[Finding] = []
+    for each in taken:
+        path = f"walk[{each.feature}].{each.met.pick_field}"
+        candidates = worded(each.all, each.best, path, words, thrifty=thrifty)
+        choices.append(Choice(each.feature, each.by, None, candidates))
+        if each.best.together:
+            choices.append(Choice(each.feature + 1, each.by, each.feature, ()))
+        before = survey.features[: each.feature]
+        risen = any(line.toward in ("out", "in") for line in before)
+        findings += _findings(each, words, risen=risen)
+    free = {each.feature for each in taken if each.met.pick_field == "angle"}
+    answered = tuple(choice.feature for choice in choices if choice.feature not in free)
+    run = survey.setup.resolved(tuple(lines), answered)
+    return Chosen(run, tuple(choices), tuple(findings))
+
+
+def _go(
+    survey: Survey, known: _Known, *, thrifty: bool
+) -> tuple[list[Feature], list[_Taken], float]:
+    """Once along the walk: its lines with bends, what was chosen, and the degrees it all takes."""
+    setup, said = survey.setup, survey.features
+    last = said[-1] if said else None
+    pipe = pipe_of(setup, last.ends_run() if last and not last.is_obstacle else None)
+    leg, reached, degrees = FIRST_LEG, pipe.begins, 0.0
+    lines: list[Feature] = []
+    taken: list[_Taken] = []
+    open_from = max((n for n, each in enumerate(said) if each.is_obstacle), default=-1)
+    while len(lines) < len(said):
+        feature = len(lines)
+        each = said[feature]
+        if feature > open_from:
+            # Nothing is left to choose, so nothing needs to know where these lines lie.
+            lines += [line for line in said[feature:] if not line.is_obstacle]
+            break
+        place = Placement(
+            Setting(leg, pipe, _following(said, feature + 1, leg, pipe)),
+            reached,
+            setup.bender,
+            setup.unit,
+        )
+        if not each.is_obstacle:
+            best = tried("line", 0.0, each, place, (), usual=True)
+            lines.append(each)
+        else:
+            choice = _choose_one(said, feature, each, place, known, thrifty=thrifty)
+            taken.append(choice)
+            best = choice.best
+            lines.append(best.line)
+            over = said[feature + 1]
+            if best.together and over.is_obstacle:
+                lines.append(Straight(over.at, over.measured_from, label=over.label))
+        degrees += best.degrees
+        if best.after_line.number != leg.number:
+            reached = tangent_length(pipe.radius, best.degrees)
+        elif best.bends:
+            reached = best.last_arc
+        leg = best.after_line
+    return lines, taken, degrees
+
+
+def _choose_one(
+    said: Sequence[Feature | Obstacle],
+    feature: int,
+    met: Obstacle,
+    place: Placement,
+    known: _Known,
+    *,
+    thrifty: bool,
+) -> _Taken:
+    own, both = _tries(said, feature, met, place, known)
+    found = (*own, *both)
+    pick = picked(met.pick)
+    for each in found:
+        if (each.kind, each.angle, each.together) == pick:
+            return _Taken(feature, met, each, found, "person")
+    # What must fit into a length is to be as shallow as that allows.
+    thrifty = thrifty or met.room_given is not None
+    best = _best(own, thrifty=thrifty)
+    if both:
+        together = _best(both, thrifty=thrifty)
+        if together.fits and _better_together(said, feature + 1, best, place, known):
+            best = together
+    return _Taken(feature, met, best, found, "yarrow")
+
+
+def _after(found: Sequence[Candidate], reached: float) -> Sequence[Candidate]:
+    """The same candidates where what comes before them ends elsewhere."""
+    if not found or found[0].reached == reached:
+        return found
+    return [replace(each, reached=reached) for each in found]
+
+
+def _tries(
+    said: Sequence[Feature | Obstacle], feature: int, met: Obstacle, place: Placement, known: _Known
+) -> tuple[Sequence[Candidate], Sequence[Candidate]]:
+    """What answers one thing alone, and what takes it and the next in one."""
+    key = (feature, place.setting)
+    if key not in known:
+        known[key] = _tried_anew(said, feature, met, place)
+    own, both = known[key]
+    return _after(own, place.reached), _after(both, place.reached)
+
+
+def _tried_anew(
+    said: Sequence[Feature | Obstacle], feature: int, met: Obstacle, place: Placement
+) -> tuple[Sequence[Candidate], Sequence[Candidate]]:
+    pick = picked(met.pick)
+    extra = (pick[:2],) if pick and not pick[2] else ()
+    own = answers(met, place, (*extra, *met.further_angles(place.setting)))
+    if met.room_given is not None:
+        room = float(met.room_given)
+        own = [replace(each, too_long=each.room - room) for each in own]
+    return own, _both(said, feature, place, pick)
+
+
+def _best(found: Sequence[Candidate], *, thrifty: bool) -> Candidate:
+    """What fits before what does not, then the usual kind, then what is nearest the usual angle and
+    pulls easiest; of what does not fit, what lacks least. What differs by float noise is equal: the
+    first is taken, in either unit."""
+    kinds = list(dict.fromkeys(each.kind for each in found))
+    usual = {each.kind: each.angle for each in found if each.usual}
+
+    def rank(each: Candidate) -> tuple[float, ...]:
+        degrees = round(each.degrees, 6)
+        if not each.fits:
+            return (1.0, round(each.lacks, 6))
+        if thrifty:
+            return (0.0, degrees)
+        off = abs(each.angle - usual.get(each.kind, each.angle))
+        return (0.0, kinds.index(each.kind), off, degrees)
+
+    return min(found, key=rank)
+
+
+def _both(
+    said: Sequence[Feature | Obstacle],
+    feature: int,
+    place: Placement,
+    pick: tuple[str, float, bool] | None,
+) -> list[Candidate]:
+    """This thing and the next taken in one: one 4-bend saddle, or an offset that stays up."""
+    met, following = said[feature], said[feature + 1]
+    if not met.is_obstacle or not following.is_obstacle:
+        return []
+    first = met.crossing()
+    if first is None or following.pick:
+        return []
+    over = following.joined_to(first, place.setting.leg, _NEAR * _least_flat(place.unit))
+    if over is None:
+        return []
+    kind, profile = over
+    setting = place.setting
+    beyond = _following(said, feature + 2, setting.leg, setting.pipe)
+    place = replace(place, setting=replace(setting, following=beyond))
+    sections = [section for each in (met, following) if (section := each.section(setting))]
+    size = float(profile.height + profile.clearance)
+    usual = usual_angle(kind, size, place.unit)
+    angles = dict.fromkeys(usual_angles(kind).angles)
+    if pick and pick[2] and pick[0] == kind:
+        angles[pick[1]] = None
+    found = []
+    for angle in angles:
+        line = (
+            profile.line(kind, angle, setting) if kind == "saddle4" else _stays_up(profile, angle)
+        )
+        if line is not None:
+            found.append(
+                tried(kind, angle, line, place, sections, usual=angle == usual, together=True)
+            )
+    return found
+
+
+def _stays_up(profile: CrossingProfile, angle: float) -> OffsetOnto:
+    return OffsetOnto(
+        at=profile.begins,
+        rise=profile.height + profile.clearance,
+        toward=profile.toward,
+        angle=angle,
+        measured_from=profile.measured_from,
+        label=profile.label,
+        air=profile.clearance,
+    )
+
+
+def _better_together(
+    said: Sequence[Feature | Obstacle],
+    feature: int,
+    alone: Candidate,
+    place: Placement,
+    known: _Known,
+) -> bool:
+    """Whether one for this line and the one before it is better: where one each can't be made, or
+    leaves between them a stretch on the surface too short for a strap.
+
+    Args: alone, what the line before would get by itself. Source: catalog/limits.toml.
+    """
+    following, leg = said[feature], alone.after_line
+    if not following.is_obstacle:
+        return False
+    beyond = _following(said, feature + 1, leg, place.setting.pipe)
+    setting = replace(place.setting, leg=leg, following=beyond)
+    behind = replace(place, reached=alone.last_arc, setting=setting)
+    after = _best(_tries(said, feature, following, behind, known)[0], thrifty=False)
+    flat = after.first_arc - alone.last_arc
+    return not (alone.fits and after.fits) or flat < _least_flat(place.unit)
+
+
+def _least_flat(unit: Unit) -> float:
+    """The shortest stretch on the surface that holds a strap: the same length in either unit, so
+    that a run keeps its bends when its unit is changed. Source: catalog/limits.toml."""
+    return convert_length(float(limits()["flat_between_saddles"]["in"]), "in", unit)
+
+
+def _following(
+    said: Sequence[Feature | Obstacle], feature: int, leg: Leg, pipe: Pipe
+) -> Following | None:
+    """Where a leg ends, if the line at ``feature`` ends it."""
+    if feature >= len(said):
+        return None
+    return said[feature].ends_leg(leg, pipe)
+
+
+def _findings(taken: _Taken, words: LengthFormatter, *, risen: bool) -> list[Finding]:
+    """What to say of a choice. Args: risen, whether a line before it left the surface."""
+    feature, met, best = taken.feature, taken.met, taken.best
+    found = []
+    path = f"walk[{feature}].pick"
+    bent = Quantity(best.angle, "°", f"{best.angle:g}°")
+    if met.pick and taken.by == "yarrow":
+        values = {"pick": met.pick, "taken": best.id}
+        remedy = _take(path, best.id)
+        found.append(Finding(FindingCode.PICK_NOT_OFFERED, values, feature, path, remedy=remedy))
+    if best.air is not None and best.air.least < -1e-6:
+        clash: dict[str, Value] = {
+            "angle": bent,
+            "cut": words.needed(-best.air.least),
+            "at": words.reading(best.air.at),
+        }
+        found.append(Finding(FindingCode.OBSTACLE_CLASH, clash, feature, path))
+    if best.too_shallow > 1e-6:
+        least = words.reading(words.up(float(met.size()) + best.too_shallow))
+        hole: dict[str, Value] = {"angle": bent, "deep": words.suffixed(least)}
+        better = [each for each in taken.all if each.fits]
+        other = _take(path, _best(better, thrifty=False).id) if better else None
+        found.append(Finding(FindingCode.ARC_IN_HOLE, hole, feature, path, remedy=other))
+    if met.leads_in and not risen:
+        where = f"walk[{feature}].toward"
+        remedy = Remedy(Phrase("go-out"), where, "out")
+        found.append(Finding(FindingCode.INTO_THE_SURFACE, {}, feature, where, remedy=remedy))
+    if met.room_given is not None and best.too_long > 1e-6:
+        path = f"walk[{feature}].within"
+        least = words.reading(words.up(best.room))
+        room: dict[str, Value] = {
+            "within": words.measured(float(met.room_given)),
+            "least": words.suffixed(least),
+        }
+        remedy = Remedy(Phrase("give-room", {"room": least}), path, least)
+        found.append(Finding(FindingCode.DOES_NOT_FIT_WITHIN, room, feature, path, remedy=remedy))
+    return found
+
+
+def _take(path: str, name: str) -> Remedy:
+    return Remedy(Phrase("take", {"what": name}), path, name)
