@@ -29,7 +29,7 @@ _SCALES: dict[int, tuple[Unit, float]] = {
 }
 """What $INSUNITS names: inches, feet, millimetres, centimetres, metres."""
 
-_ARC_POINTS = 13
+_ARC_STEPS = 12
 
 _FARTHEST = 1_000_000
 
@@ -56,7 +56,8 @@ def plan_dxf(plan: WrittenPlan) -> bytes:
     for layer in ("CENTRELINE_3D", "ELEVATION", "PLAN", "SITE"):
         document.layers.add(layer)
     model.add_polyline3d(plan.path, dxfattribs={"layer": "CENTRELINE_3D"})
-    arcs = (piece for bend, piece in centreline(plan, _ARC_POINTS) if bend is not None)
+    pieces = centreline(plan.path, plan.arcs, _ARC_STEPS)
+    arcs = (piece for bend, piece in pieces if bend is not None)
     rounded = [plan.path[0], *(point for arc in arcs for point in arc), plan.path[-1]]
     below = (
         -2 * max((abs(point[1]) for point in plan.path), default=0.0) - 10 * plan.conduit.diameter

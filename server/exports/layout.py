@@ -2,12 +2,11 @@
 
 from __future__ import annotations
 
-import math
 from collections.abc import Callable, Sequence
 
-from yarrow.geometry.arcs import tangent_length
-from yarrow.geometry.vectors import Vector, along, angle_between, scaled, subtract, unit
-from yarrow.runs.model.plan import WrittenPlan
+from yarrow.geometry.rounded_polyline import arc_between
+from yarrow.geometry.vectors import Vector
+from yarrow.runs.model.plan import ArcToDraw, WrittenPlan
 
 Point = tuple[float, float]
 Room = tuple[float, float, float, float]
@@ -15,7 +14,7 @@ Room = tuple[float, float, float, float]
 
 View = Callable[[Vector], Point]
 
-_ARC_POINTS = 9
+_ARC_STEPS = 8
 
 
 def spread(
@@ -70,52 +69,21 @@ def fitted(points: Sequence[Point], room: Room) -> tuple[Callable[[Point], Point
     return placed, scale
 
 
+Piece = tuple[int | None, list[Vector]]
+"""Points of a straight (None) or of a bend's arc."""
+
+
 def centreline(
-    plan: WrittenPlan, arc_points: int = _ARC_POINTS
-) -> list[tuple[int | None, list[Vector]]]:
-    """The run as pieces to draw: straight parts (None) and the arcs of bends, in order."""
-    pieces: list[tuple[int | None, list[Vector]]] = []
-    here = plan.path[0]
-    for number, bend in enumerate(plan.bends):
-        vertex = plan.path[bend.vertex]
-        arriving = unit(subtract(vertex, plan.path[bend.vertex - 1]))
-        leaving = unit(subtract(plan.path[bend.vertex + 1], vertex))
-        tangent = tangent_length(bend.radius, bend.angle)
-        begin, end = along(vertex, arriving, -tangent), along(vertex, leaving, tangent)
-        pieces.append((None, [here, begin]))
-        pieces.append((number, _arc(begin, arriving, leaving, bend.angle, bend.radius, arc_points)))
-        here = end
-    pieces.append((None, [here, plan.path[-1]]))
-    return pieces
-
-
-def rounded(path: Sequence[Vector], radius: float) -> list[Vector]:
-    """A pipe's centreline from its vertices alone, with an arc of a radius in every corner."""
-    points = [path[0]]
-    for before, vertex, after in zip(path, path[1:], path[2:], strict=False):
-        arriving, leaving = unit(subtract(vertex, before)), unit(subtract(after, vertex))
-        angle = angle_between(arriving, leaving)
-        if angle > _STRAIGHT:
-            begin = along(vertex, arriving, -tangent_length(radius, angle))
-            points += _arc(begin, arriving, leaving, angle, radius, _ARC_POINTS)
-    return [*points, path[-1]]
-
-
-_STRAIGHT = 1e-6
-
-
-def _arc(
-    begin: Vector, arriving: Vector, leaving: Vector, angle: float, radius: float, count: int
-) -> list[Vector]:
-    turn = math.radians(angle)
-    # The unit vector square to arriving, in the bend's plane, on the side that it turns to.
-    side = scaled(subtract(leaving, scaled(arriving, math.cos(turn))), 1 / math.sin(turn))
-    points = []
-    for step in range(count):
-        part = turn * step / (count - 1)
-        point = along(begin, arriving, radius * math.sin(part))
-        points.append(along(point, side, radius * (1 - math.cos(part))))
-    return points
+    path: Sequence[Vector], arcs: Sequence[ArcToDraw], arc_steps: int = _ARC_STEPS
+) -> list[Piece]:
+    """A pipe as pieces to draw, in order; without arcs its bare corners."""
+    pieces: list[Piece] = []
+    here = [path[0]] if arcs else list(path[:-1])
+    for number, arc in enumerate(arcs):
+        points = arc_between(arc.begins, arc.middle, arc.ends).points(arc_steps)
+        pieces += [(None, [*here, points[0]]), (number, points)]
+        here = [points[-1]]
+    return [*pieces, (None, [*here, path[-1]])]
 
 
 WALL: View = lambda point: (point[0], -point[1])  # noqa: E731

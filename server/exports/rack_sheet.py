@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from exports.drawing import FAINT, INK, PIPE, SOFT, Drawing, reading_width, text_width
-from exports.layout import ABOVE, WALL, Point, Room, View, fitted, from_the_front, rounded, views
+from exports.layout import ABOVE, WALL, Point, Room, View, centreline, fitted, from_the_front, views
 from exports.page import (
     ABOVE_FOOT,
     MARGIN,
@@ -92,7 +92,8 @@ _NUMBER = 3.2
 
 
 def _line(pipe: RackPipe, view: View) -> list[Point]:
-    return [view(point) for point in rounded(pipe.built_as or pipe.path, pipe.bender.radius)]
+    pieces = centreline(pipe.built_as or pipe.path, pipe.arcs)
+    return [view(point) for _, piece in pieces for point in piece]
 
 
 def _size(rack: RackPlan) -> float:

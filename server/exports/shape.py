@@ -68,7 +68,7 @@ def _view(drawing: Drawing, plan: WrittenPlan, view: View, title: str, room: Roo
     for thing in plan.things:
         _thing(drawing, thing, lambda point: placed(view(point)))
     thick = max(plan.conduit.diameter * scale, 1.3)
-    pieces = centreline(plan)
+    pieces = centreline(plan.path, plan.arcs)
     for _, piece in pieces:
         flat = [placed(view(point)) for point in piece]
         drawing.line(*flat, width=thick + 0.5, stroke=INK)

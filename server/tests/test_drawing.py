@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
+import json
 import math
 import unittest
 import xml.etree.ElementTree as ElementTree
 from itertools import pairwise
+from pathlib import Path
 
 from hypothesis import given
 from hypothesis import strategies as st
@@ -20,6 +22,8 @@ from server.tests.people import DOCUMENT, changed
 from yarrow import plan_values
 from yarrow.runs.model.plan import WrittenPlan
 from yarrow.wording.wording import EN_GB, EN_US
+
+SPREAD = Path(__file__).resolve().parents[2] / "contracts" / "golden" / "spread.json"
 
 
 def planned(**fields: object) -> WrittenPlan:
@@ -66,14 +70,18 @@ class Labels(unittest.TestCase):
         self.assertGreaterEqual(centres[0] - widths[0] / 2, -1e-6)
         self.assertLessEqual(centres[-1] + widths[-1] / 2, 180 + 1e-6)
 
-    def test_those_with_room_stay_where_they_belong(self) -> None:
-        self.assertEqual(spread([20, 90, 150], [10, 10, 10], 0, 180), [20, 90, 150])
+    def test_they_lie_where_the_page_puts_them_too(self) -> None:
+        for case in json.loads(SPREAD.read_text())["cases"]:
+            with self.subTest(case["what"]):
+                centres = spread(case["wanted"], case["widths"], *case["room"])
+                for centre, wanted in zip(centres, case["centres"], strict=True):
+                    self.assertAlmostEqual(centre, wanted, places=6)
 
 
 class Shapes(unittest.TestCase):
     def test_the_centreline_is_as_long_as_the_cut(self) -> None:
         plan = planned()
-        points = [point for _, piece in centreline(plan) for point in piece]
+        points = [point for _, piece in centreline(plan.path, plan.arcs) for point in piece]
         walked = sum(math.dist(a, b) for a, b in pairwise(points))
         self.assertAlmostEqual(walked, plan.cut_length, delta=0.05)
 

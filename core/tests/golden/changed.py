@@ -30,3 +30,6 @@ CHANGED: tuple[tuple[str, str], ...] = (
     ("offset, kick, saddle, box", "offset, saddle, kick, box"),
     ("For the ends to meet, the at of", "For the ends to meet, the place of"),
 )
+
+NEW_FIELDS = ("arcs", "comes_out_arcs", "drawn_arcs")
+"""What answers did not have then: a pipe's arcs, to draw it by."""

@@ -13,9 +13,9 @@ from hypothesis import strategies as st
 from core.tests.builders import DIAMETER, RADIUS, end, metric, offset, refused, run, saddle3, turn
 from core.tests.properties.strategies import makeable_runs
 from yarrow.documents.run_file import read_run
-from yarrow.geometry.closest import closest
 from yarrow.geometry.parallel import beside, carried, chamfered
 from yarrow.geometry.pipe import PipeBend, fold
+from yarrow.geometry.rounded_polyline import rounded
 from yarrow.geometry.vectors import Vector, dot, length, subtract
 from yarrow.racks.rack import plan_rack
 from yarrow.racks.rack_plan import RackPipe, RackPlan
@@ -323,7 +323,7 @@ class Geometry(unittest.TestCase):
         one: tuple[Vector, ...] = ((0, 0, 0), (30, 0, 0), (30, 30, 0))
         other: tuple[Vector, ...] = ((0, -3, 0), (33, -3, 0), (33, 30, 0))
         # Radius 2 inside, 9 outside: in the corner the outer pipe comes nearer than along the legs.
-        near = closest(one, other, [2.0], [9.0])
+        near = rounded(one, [2.0]).nearest_to(rounded(other, [9.0]))
         apart = min(math.dist(p, q) for p in bent(one, 2.0) for q in bent(other, 9.0))
         self.assertAlmostEqual(near.distance, apart, delta=0.02)
         self.assertLess(near.distance, 3)

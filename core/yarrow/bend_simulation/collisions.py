@@ -8,12 +8,12 @@ from dataclasses import dataclass, replace
 from itertools import pairwise
 from typing import Literal
 
-from yarrow.bend_simulation.half_bent import PipeSegment
 from yarrow.bend_simulation.moving import Moving, moving
 from yarrow.bend_simulation.solids import Bar, Top, bars, top
 from yarrow.benders.bender import Bender, Hook
 from yarrow.catalog.tables import Stance
 from yarrow.geometry.pipe import StraightPipe
+from yarrow.geometry.rounded_polyline import Segment
 from yarrow.measure.units import Unit, convert_length
 
 SWEEP_STEP = 5.0
@@ -131,7 +131,7 @@ def _on_bar(moves: Moving, bar: Bar, what: InTheWay) -> Collision | None:
     nearer by no more than the bar's own way; so far moments are left out where it can't arrive."""
     spare = bar.speed() * math.radians(FINEST) / 2
 
-    def strike(pieces: Collection[PipeSegment], swept: float) -> Collision:
+    def strike(pieces: Collection[Segment], swept: float) -> Collision:
         distance, out, place = bar.closest(pieces, swept)
         return Collision(what, bar.apart + spare - distance, place, swept, out)
 
@@ -170,7 +170,7 @@ def _between(
     return found
 
 
-def _lowest(pieces: Sequence[PipeSegment], half: float, floor: float, swept: float) -> Collision:
+def _lowest(pieces: Sequence[Segment], half: float, floor: float, swept: float) -> Collision:
     """How far below the floor pieces reach; below zero, how far above they stay."""
     below, at = max(
         ((floor - piece.lowest(half), piece.at) for piece in pieces), default=(-math.inf, 0.0)
@@ -178,7 +178,7 @@ def _lowest(pieces: Sequence[PipeSegment], half: float, floor: float, swept: flo
     return Collision("floor", below, at, swept)
 
 
-def _highest(pieces: Sequence[PipeSegment], half: float, floor: float, swept: float) -> Collision:
+def _highest(pieces: Sequence[Segment], half: float, floor: float, swept: float) -> Collision:
     """How far beyond a floor that is over them pieces reach; below zero, how far off they stay."""
     beyond, at = max(
         ((piece.highest(half) - floor, piece.at) for piece in pieces), default=(-math.inf, 0.0)

@@ -13,83 +13,11 @@ from dataclasses import dataclass
 
 from yarrow.benders.bender import Hook
 from yarrow.geometry.pipe import PipeBend, StraightPipe
-from yarrow.geometry.vectors import (
-    Vector,
-    add,
-    along,
-    cross,
-    dot,
-    length,
-    scaled,
-    subtract,
-    turned,
-)
+from yarrow.geometry.rounded_polyline import ArcSegment, Segment, StraightSegment
+from yarrow.geometry.vectors import Vector, add, along, cross, dot, scaled, subtract, turned
 
 _AHEAD: Vector = (1.0, 0.0, 0.0)
 _REFERENCE: Vector = (0.0, 0.0, 1.0)
-
-
-@dataclass(frozen=True, slots=True)
-class StraightSegment:
-    """A straight stretch of the pipe: both ends, and where it begins on the straight pipe."""
-
-    begins: Vector
-    ends: Vector
-    at: float
-
-    def lowest(self, radius: float) -> float:
-        """The least height of a pipe of that radius, cut square at both ends."""
-        return min(self.begins[2], self.ends[2]) - radius * self._level()
-
-    def highest(self, radius: float) -> float:
-        """The greatest height of a pipe of that radius, cut square at both ends."""
-        return max(self.begins[2], self.ends[2]) + radius * self._level()
-
-    def _level(self) -> float:
-        """The cosine of its slope."""
-        down = subtract(self.ends, self.begins)
-        size = length(down)
-        return math.sqrt(max(1.0 - (down[2] / size) ** 2, 0.0)) if size else 0.0
-
-    def points(self, steps: int) -> list[Vector]:
-        """Points along it, both ends included."""
-        way = subtract(self.ends, self.begins)
-        return [along(self.begins, way, n / steps) for n in range(steps + 1)]
-
-
-@dataclass(frozen=True, slots=True)
-class ArcSegment:
-    """A bent stretch: p(t) = middle + radius (out cos t + ahead sin t), t from 0 to ``turn``."""
-
-    middle: Vector
-    out: Vector
-    ahead: Vector
-    radius: float
-    turn: float
-    at: float
-
-    def point(self, part: float) -> Vector:
-        """The centreline at an angle into the arc, radians."""
-        spoke = add(scaled(self.out, math.cos(part)), scaled(self.ahead, math.sin(part)))
-        return along(self.middle, spoke, self.radius)
-
-    def lowest(self, radius: float) -> float:
-        """The least height of a pipe of that radius where the arc itself turns upward; its ends are
-        those of the straights beside it."""
-        bottom = math.atan2(-self.ahead[2], -self.out[2]) % math.tau
-        return self.point(bottom)[2] - radius if bottom < self.turn else math.inf
-
-    def highest(self, radius: float) -> float:
-        """The greatest height of a pipe of that radius where the arc itself turns downward."""
-        top = math.atan2(self.ahead[2], self.out[2]) % math.tau
-        return self.point(top)[2] + radius if top < self.turn else -math.inf
-
-    def points(self, steps: int) -> list[Vector]:
-        """Points along it, both ends included."""
-        return [self.point(self.turn * n / steps) for n in range(steps + 1)]
-
-
-PipeSegment = StraightSegment | ArcSegment
 
 
 @dataclass(frozen=True, slots=True)
@@ -99,10 +27,10 @@ class HalfBent:
     it keeps its height, ``ahead`` of the hook it is swept up, and so is the straight ``arm`` beside
     it."""
 
-    pieces: tuple[PipeSegment, ...]
-    behind: tuple[PipeSegment, ...]
-    ahead: tuple[PipeSegment, ...]
-    arm: PipeSegment
+    pieces: tuple[Segment, ...]
+    behind: tuple[Segment, ...]
+    ahead: tuple[Segment, ...]
+    arm: Segment
 
 
 def half_bent(
@@ -128,7 +56,7 @@ def half_bent(
     )
     place, ahead, reference = (0.0, 0.0, 0.0), _AHEAD, _REFERENCE
     reached = 0.0
-    pieces: list[PipeSegment] = []
+    pieces: list[Segment] = []
     first = last = 0
     lies: tuple[Vector, Vector, Vector] | None = None
     for number in sorted({*made, index}):
@@ -146,7 +74,7 @@ def half_bent(
             pieces.append(
                 ArcSegment(middle, scaled(toward, -1.0), ahead, each.radius, angle, each.arc_start)
             )
-            place = pieces[-1].points(1)[1]
+            place = pieces[-1].ends
             side = cross(ahead, toward)
             inward = dot(reference, toward)
             across = dot(reference, side)
@@ -168,8 +96,8 @@ def half_bent(
 
 
 def _seen_from(
-    pieces: Collection[PipeSegment], origin: Vector, x_axis: Vector, z_axis: Vector
-) -> tuple[PipeSegment, ...]:
+    pieces: Collection[Segment], origin: Vector, x_axis: Vector, z_axis: Vector
+) -> tuple[Segment, ...]:
     y_axis = cross(z_axis, x_axis)
 
     def way(vector: Vector) -> Vector:
@@ -178,16 +106,4 @@ def _seen_from(
     def point(vector: Vector) -> Vector:
         return way(subtract(vector, origin))
 
-    return tuple(
-        StraightSegment(point(piece.begins), point(piece.ends), piece.at)
-        if isinstance(piece, StraightSegment)
-        else ArcSegment(
-            point(piece.middle),
-            way(piece.out),
-            way(piece.ahead),
-            piece.radius,
-            piece.turn,
-            piece.at,
-        )
-        for piece in pieces
-    )
+    return tuple(segment.moved(point, way) for segment in pieces)

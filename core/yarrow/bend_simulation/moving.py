@@ -4,13 +4,14 @@ lies ahead of the hook is swept round the shoe's centre."""
 from __future__ import annotations
 
 import math
-from collections.abc import Collection, Iterable
-from dataclasses import dataclass, replace
+from collections.abc import Collection
+from dataclasses import dataclass
 
-from yarrow.bend_simulation.half_bent import ArcSegment, PipeSegment, StraightSegment, half_bent
+from yarrow.bend_simulation.half_bent import half_bent
 from yarrow.benders.bender import Hook
 from yarrow.geometry.pipe import StraightPipe
-from yarrow.geometry.vectors import Vector, add, along
+from yarrow.geometry.rounded_polyline import Segment
+from yarrow.geometry.vectors import Vector, add
 
 
 @dataclass(frozen=True, slots=True)
@@ -18,8 +19,8 @@ class Moving:
     """The free pieces of a pipe in the bender before a bend, and how they move until it is at
     ``angle``, degrees. Both motions are exact: no piece is bent again for a moment of the bend."""
 
-    behind: tuple[PipeSegment, ...]
-    ahead: tuple[PipeSegment, ...]
+    behind: tuple[Segment, ...]
+    ahead: tuple[Segment, ...]
     radius: float
     angle: float
 
@@ -27,28 +28,37 @@ class Moving:
         """How far what lies behind the shoe has come toward it: the pipe that is in the arc."""
         return self.radius * math.radians(swept)
 
-    def behind_at(self, swept: float) -> list[PipeSegment]:
+    def behind_at(self, swept: float) -> list[Segment]:
         """The pieces behind the shoe at a moment of the bend."""
-        way: Vector = (self.drawn(swept), 0.0, 0.0)
-        return [_shifted(piece, way) for piece in self.behind]
+        by: Vector = (self.drawn(swept), 0.0, 0.0)
+        return [piece.moved(lambda place: add(place, by), _as_it_is) for piece in self.behind]
 
-    def ahead_at(self, swept: float) -> list[PipeSegment]:
+    def ahead_at(self, swept: float) -> list[Segment]:
         """The pieces ahead of the hook at a moment of the bend."""
         turn = math.radians(swept)
-        cos, sin = math.cos(turn), math.sin(turn)
-        return [_swept(piece, cos, sin, self.radius) for piece in self.ahead]
+        cos, sin, radius = math.cos(turn), math.sin(turn), self.radius
+
+        def direction(vector: Vector) -> Vector:
+            x, y, z = vector
+            return (x * cos - z * sin, y, x * sin + z * cos)
+
+        def place(vector: Vector) -> Vector:
+            x, y, z = direction((vector[0], vector[1], vector[2] - radius))
+            return (x, y, z + radius)
+
+        return [piece.moved(place, direction) for piece in self.ahead]
 
     def never_under(self, height: float, half: float) -> bool:
         """Whether a pipe of that half thickness stays over a height throughout, for certain: each
         point's height is R + x sin θ + (z − R) cos θ, whose least value is known."""
         level = height + half - self.radius
-        still = (point[2] for piece in self.behind for point in hull(piece))
+        still = (point[2] for piece in self.behind for point in piece.hull())
         if min(still, default=math.inf) - half < height:
             return False
         return all(
             _least(x, z - self.radius, math.radians(self.angle)) >= level
             for piece in self.ahead
-            for x, _, z in hull(piece)
+            for x, _, z in piece.hull()
         )
 
 
@@ -65,23 +75,8 @@ def moving(
     return Moving(rest.behind, ahead, bend.radius, bend.angle)
 
 
-def hull(piece: PipeSegment) -> Iterable[Vector]:
-    """Points whose hull holds a piece: its ends, and for an arc where the tangents there meet."""
-    if isinstance(piece, StraightSegment):
-        return (piece.begins, piece.ends)
-    if piece.turn >= math.pi * 0.9:
-        return _square_about(piece)
-    tangent = piece.radius * math.tan(piece.turn / 2)
-    begins, ends = piece.points(1)
-    return (begins, along(begins, piece.ahead, tangent), ends)
-
-
-def _square_about(arc: ArcSegment) -> tuple[Vector, ...]:
-    return tuple(
-        along(along(arc.middle, arc.out, a * arc.radius), arc.ahead, b * arc.radius)
-        for a in (-1, 1)
-        for b in (-1, 1)
-    )
+def _as_it_is(direction: Vector) -> Vector:
+    return direction
 
 
 def _least(x: float, z: float, turn: float) -> float:
@@ -90,26 +85,3 @@ def _least(x: float, z: float, turn: float) -> float:
     if lowest <= turn:
         return -math.hypot(x, z)
     return min(z, x * math.sin(turn) + z * math.cos(turn))
-
-
-def _shifted(piece: PipeSegment, way: Vector) -> PipeSegment:
-    if isinstance(piece, StraightSegment):
-        return StraightSegment(add(piece.begins, way), add(piece.ends, way), piece.at)
-    return replace(piece, middle=add(piece.middle, way))
-
-
-def _swept(piece: PipeSegment, cos: float, sin: float, radius: float) -> PipeSegment:
-    def way(vector: Vector) -> Vector:
-        x, y, z = vector
-        return (x * cos - z * sin, y, x * sin + z * cos)
-
-    def point(vector: Vector) -> Vector:
-        x, y, z = vector
-        x, y, z = way((x, y, z - radius))
-        return (x, y, z + radius)
-
-    if isinstance(piece, StraightSegment):
-        return StraightSegment(point(piece.begins), point(piece.ends), piece.at)
-    return ArcSegment(
-        point(piece.middle), way(piece.out), way(piece.ahead), piece.radius, piece.turn, piece.at
-    )

@@ -7,9 +7,9 @@ from collections.abc import Collection
 from dataclasses import dataclass
 from itertools import pairwise
 
-from yarrow.bend_simulation.half_bent import ArcSegment, PipeSegment
 from yarrow.benders.bender import Bender
 from yarrow.catalog.tables import Stance
+from yarrow.geometry.rounded_polyline import Segment
 from yarrow.geometry.vectors import Vector, along, dot, subtract
 from yarrow.measure.units import Unit, convert_length
 
@@ -35,7 +35,7 @@ class Bar:
     apart: float
     radius: float
 
-    def closest(self, pieces: Collection[PipeSegment], swept: float) -> tuple[float, float, float]:
+    def closest(self, pieces: Collection[Segment], swept: float) -> tuple[float, float, float]:
         """The least distance of any piece's centreline from the bar's at a moment of the bend (no
         more than it, where that is far), how far along the bar that is from the shoe's centre, and
         the place on the straight pipe."""
@@ -45,13 +45,13 @@ class Bar:
         best = (math.inf, 0.0, 0.0)
         for piece in pieces:
             # What is well out of the bar's reach need not be looked at closely: it is this far off.
-            beyond = _off(piece, middle) - self.far
+            beyond = piece.at_least_off(middle) - self.far
             if beyond >= best[0]:
                 continue
             if beyond > _WELL_OFF * self.apart:
                 best = min(best, (beyond, self.far, piece.at))
                 continue
-            points = piece.points(_ARC_STEPS if isinstance(piece, ArcSegment) else 1)
+            points = piece.points(_ARC_STEPS)
             for begins, ends in pairwise(points):
                 distance, place = _between(begins, ends, middle, way, self.near, self.far)
                 if distance < best[0]:
@@ -66,16 +66,6 @@ class Bar:
 
 _WELL_OFF = 2.0
 """Of the distance to be kept."""
-
-
-def _off(piece: PipeSegment, place: Vector) -> float:
-    """No more than the least distance of a piece from a place."""
-    if isinstance(piece, ArcSegment):
-        return math.dist(piece.middle, place) - piece.radius
-    leg = subtract(piece.ends, piece.begins)
-    size = dot(leg, leg)
-    share = dot(subtract(place, piece.begins), leg) / size if size else 0.0
-    return math.dist(place, along(piece.begins, leg, min(max(share, 0.0), 1.0)))
 
 
 def bars(bender: Bender, stance: Stance, unit: Unit) -> dict[str, Bar]:
@@ -104,12 +94,12 @@ class Top:
     high: float
     aside: float
 
-    def lowest(self, pieces: Collection[PipeSegment], half: float) -> tuple[float, float]:
+    def lowest(self, pieces: Collection[Segment], half: float) -> tuple[float, float]:
         """How far below the top a pipe of that half thickness reaches over it (below zero: how far
         above it stays), and the place on the straight pipe."""
         worst = (-math.inf, 0.0)
         for piece in pieces:
-            points = piece.points(_ARC_STEPS if isinstance(piece, ArcSegment) else 1)
+            points = piece.points(_ARC_STEPS)
             for begins, ends in pairwise(points):
                 clipped = self._within(begins, ends, half)
                 if clipped:

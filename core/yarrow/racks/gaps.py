@@ -7,7 +7,7 @@ from itertools import pairwise
 
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
-from yarrow.geometry.closest import Near, closest
+from yarrow.geometry.rounded_polyline import rounded
 from yarrow.geometry.vectors import Vector, along, cross, length, subtract
 from yarrow.racks.pipe_paths import RackPipePath, outside
 from yarrow.racks.rack_plan import Gap, RackPipe
@@ -36,7 +36,8 @@ def gap_between(
     """
     line, next_line = lines[one.pipe], lines[other.pipe]
     base = line.real or line.vertices
-    near: Near = closest(base, next_line.vertices, radii[one.pipe], radii[other.pipe])
+    beside = rounded(next_line.vertices, radii[other.pipe])
+    near = rounded(base, radii[one.pipe]).nearest_to(beside)
     air = near.distance - (outside(line.run) + outside(next_line.run)) / 2
     centres = next_line.offset - line.offset
     off = _legs_off(one, other)

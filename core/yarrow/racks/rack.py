@@ -20,6 +20,7 @@ from yarrow.racks.pipe_paths import (
 from yarrow.racks.rack_plan import Gap, RackPipe, RackPlan
 from yarrow.racks.segment_bends import Wide, bends_of, in_shots, radii, shots_of
 from yarrow.runs.checks.tool import shot_radius_findings
+from yarrow.runs.layout.arcs import arcs_to_draw
 from yarrow.runs.layout.walk import lay_out
 from yarrow.runs.model.run import Rack, ResolvedRun, Survey
 from yarrow.runs.planner import plan_resolved, resolve_run
@@ -100,6 +101,7 @@ def _pipe(
         path=plan.path,
         comes_out_as=plan.comes_out_as,
         built_as=line.real,
+        arcs=arcs_to_draw(line.real or plan.path, run.bender.radius) if plan.bends else (),
         bends=plan.bends,
         marks=made,
         moved=moved,

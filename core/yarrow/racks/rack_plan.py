@@ -8,7 +8,7 @@ from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
-from yarrow.runs.model.plan import Mark, PlannedBend, PlannedBender, PlannedConduit
+from yarrow.runs.model.plan import ArcToDraw, Mark, PlannedBend, PlannedBender, PlannedConduit
 from yarrow.runs.model.run import Between, Corners
 
 
@@ -37,8 +37,9 @@ class RackPipe:
 
     ``path`` are its vertices beside the first one's; ``comes_out_as`` those that its rounded marks
     make (none where no pipe comes out); ``built_as`` those of the pipe as it was really built (none
-    where nothing was told of it). ``moved`` is, for every mark, how much further along it is than
-    the same one of the pipe before (none where it has other bends).
+    where nothing was told of it), and ``arcs`` its bends, else those planned. ``moved`` is, for
+    every mark, how much further along it is than the same one of the pipe before (none where it has
+    other bends).
     """
 
     pipe: int
@@ -51,6 +52,7 @@ class RackPipe:
     path: tuple[Vector, ...]
     comes_out_as: tuple[Vector, ...]
     built_as: tuple[Vector, ...]
+    arcs: tuple[ArcToDraw, ...]
     bends: tuple[PlannedBend, ...]
     marks: tuple[Mark, ...]
     moved: tuple[str, ...]

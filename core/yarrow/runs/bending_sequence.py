@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from yarrow.bend_simulation.half_bent import ArcSegment, HalfBent, half_bent
+from yarrow.bend_simulation.half_bent import HalfBent, half_bent
 from yarrow.bend_simulation.orders import Order, as_said, orders
 from yarrow.bend_simulation.solids import top
 from yarrow.benders.bender import Hook
@@ -227,5 +227,5 @@ def _as_seen(bent: HalfBent, *, in_air: bool) -> tuple[Vector, ...]:
 def _centreline(bent: HalfBent) -> tuple[Vector, ...]:
     points: list[Vector] = []
     for each in bent.pieces:
-        points += each.points(_ARC_POINTS if isinstance(each, ArcSegment) else 1)
+        points += each.points(_ARC_POINTS)
     return tuple(points)

@@ -32,6 +32,7 @@ from yarrow.runs.checks.tool import bender_findings, radius_findings, room_findi
 from yarrow.runs.checks.wires import bends_on, plan_wires, right_angles, wire_findings
 from yarrow.runs.closure import close_run
 from yarrow.runs.instructions.steps import PieceToBend, steps
+from yarrow.runs.layout.arcs import arcs_to_draw
 from yarrow.runs.layout.walk import lay_out
 from yarrow.runs.marking.as_bent import predict_as_bent
 from yarrow.runs.marking.marks import exact_marks, pipe_by_marks, rule_marks
@@ -207,7 +208,8 @@ def _marked(
     run = placed.run
     cut = round_to(cut_length, run.round_to, run.unit, feet=True)
     out = predict_as_bent(run, placed.layout, placed.pipe, marks, cut.value, placed.words)
-    return MarkedPipe(method, cut_length, cut.text, marks, out.dimensions, out.path)
+    arcs = arcs_to_draw(out.path, run.bender.radius)
+    return MarkedPipe(method, cut_length, cut.text, marks, out.dimensions, out.path, arcs)
 
 
 def _at_the_bender(

@@ -8,6 +8,7 @@ from yarrow.geometry.arcs import gain
 from yarrow.geometry.pipe import OUT, StraightPipe
 from yarrow.measure.rounding import cut_text
 from yarrow.measure.units import convert
+from yarrow.runs.layout.arcs import arcs_to_draw
 from yarrow.runs.layout.site import site_dimensions, things
 from yarrow.runs.layout.walk import Layout
 from yarrow.runs.model.plan import (
@@ -47,6 +48,7 @@ def write_plan(plan: Plan) -> WrittenPlan:
         cut_length=max(marked.cut_length, 0.0),
         cut_length_text=cut_text(marked.cut_length, run.round_to, run.unit) if pipe else "",
         path=layout.vertices,
+        arcs=arcs_to_draw(layout.vertices, run.bender.radius) if pipe else (),
         first_toward=pipe.first_toward if pipe else OUT,
         bends=_bends(layout, pipe) if pipe else (),
         marks=marked.marks,
@@ -58,6 +60,7 @@ def write_plan(plan: Plan) -> WrittenPlan:
         site=site_dimensions(layout, survey.features, resolution.lengths),
         things=things(run, layout, survey.features),
         comes_out_as=marked.path,
+        comes_out_arcs=marked.arcs,
         choices=resolution.choices,
         solved=resolution.solved,
         wires=plan.wires,
@@ -70,9 +73,9 @@ def _where_arcs_would_lie(plan: Plan) -> MarkedPipe:
     """Worth seeing; how to work them, or a wrong shoe's, is not."""
     placed = plan.placed
     if placed is None:
-        return MarkedPipe("exact", 0.0, "", (), (), ())
+        return MarkedPipe("exact", 0.0, "", (), (), (), ())
     shown = placed.marks if placed.run.bender_fits else ()
-    return MarkedPipe("exact", placed.pipe.cut_length, "", shown, (), ())
+    return MarkedPipe("exact", placed.pipe.cut_length, "", shown, (), (), ())
 
 
 def _conduit(run: ResolvedRun) -> PlannedConduit:

@@ -1072,6 +1072,31 @@ export interface components {
             text: string;
         };
         /**
+         * ArcToDraw
+         * @description The arc of a bend in space: where it begins and ends, and the middle that it is bent about.
+         *     Between arcs a pipe is straight.
+         */
+        ArcToDraw: {
+            /** Begins */
+            begins: [
+                number,
+                number,
+                number
+            ];
+            /** Ends */
+            ends: [
+                number,
+                number,
+                number
+            ];
+            /** Middle */
+            middle: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
          * BenderDetail
          * @description One of the crew's own benders: its document, and its numbers worked out.
          */
@@ -2112,10 +2137,12 @@ export interface components {
         };
         /**
          * MarkedPipe
-         * @description A run by one method: its marks, its cut, what that pipe comes out as, and its vertices (none
-         *     where no pipe comes out).
+         * @description A run by one method: its marks, its cut, what that pipe comes out as, and its vertices with
+         *     the arcs in their corners (none where no pipe comes out).
          */
         MarkedPipe: {
+            /** Arcs */
+            arcs: components["schemas"]["ArcToDraw"][];
             /** Cut Length */
             cut_length: number;
             /** Cut Length Text */
@@ -2760,10 +2787,13 @@ export interface components {
          *
          *     ``path`` are its vertices beside the first one's; ``comes_out_as`` those that its rounded marks
          *     make (none where no pipe comes out); ``built_as`` those of the pipe as it was really built (none
-         *     where nothing was told of it). ``moved`` is, for every mark, how much further along it is than
-         *     the same one of the pipe before (none where it has other bends).
+         *     where nothing was told of it), and ``arcs`` its bends, else those planned. ``moved`` is, for
+         *     every mark, how much further along it is than the same one of the pipe before (none where it has
+         *     other bends).
          */
         RackPipe: {
+            /** Arcs */
+            arcs: components["schemas"]["ArcToDraw"][];
             bender: components["schemas"]["PlannedBender"];
             /** Bends */
             bends: components["schemas"]["PlannedBend"][];
@@ -3970,17 +4000,22 @@ export interface components {
          * @description Everything about one pipe. Lengths in ``units``, angles in degrees.
          *
          *     ``path`` holds the centreline vertices with both ends, in the frame of the start's face; its
-         *     first point is the start's pipe end. ``comes_out_as`` are the vertices of the pipe that the
-         *     rounded marks make (none where no pipe comes out). Where the run can't be made as written,
+         *     first point is the start's pipe end; ``arcs`` are those of its bends, in order. ``comes_out_as``
+         *     are the vertices of the pipe that the rounded marks make (none where no pipe comes out), with
+         *     ``comes_out_arcs``. Where the run can't be made as written,
          *     ``steps`` is empty and ``marks`` only tell where the arcs would have to lie.
          */
         WrittenPlan: {
+            /** Arcs */
+            arcs: components["schemas"]["ArcToDraw"][];
             bender: components["schemas"]["PlannedBender"];
             /** Bends */
             bends: components["schemas"]["PlannedBend"][];
             beside: components["schemas"]["MarkedPipe"] | null;
             /** Choices */
             choices: components["schemas"]["Choice"][];
+            /** Comes Out Arcs */
+            comes_out_arcs: components["schemas"]["ArcToDraw"][];
             /** Comes Out As */
             comes_out_as: [
                 number,

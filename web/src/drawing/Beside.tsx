@@ -1,5 +1,5 @@
 // Exact against printed: the pipe that each set of marks gives, and by how much each number is off.
-import { type Point3, point3, rounded } from "@/geometry/centreline";
+import { linePoints, type Point3, point3 } from "@/geometry/centreline";
 import { spread } from "@/geometry/spread";
 import type { Point2, Room } from "@/geometry/views";
 import type { Plan } from "@/model/document";
@@ -22,8 +22,9 @@ export function Beside({ plan, flat, at, room }: Props) {
   if (!beside || beside.path.length === 0 || plan.comes_out_as.length === 0) {
     return null;
   }
-  const exact = plan.method === "table" ? beside.path : plan.comes_out_as;
-  const printed = plan.method === "table" ? plan.comes_out_as : beside.path;
+  const made = linePoints(plan.comes_out_as, plan.comes_out_arcs);
+  const other = linePoints(beside.path, beside.arcs);
+  const [exact, printed] = plan.method === "table" ? [other, made] : [made, other];
   const off = (plan.method === "table" ? plan.dimensions : beside.dimensions)
     .filter(({ off_text }) => off_text !== "0")
     .flatMap((dimension) => {
@@ -44,14 +45,14 @@ export function Beside({ plan, flat, at, room }: Props) {
     <g>
       <g fill="none" strokeLinejoin="round">
         <polyline
-          points={flat(rounded(printed, plan.bender.radius))}
+          points={flat(printed)}
           className="stroke-amber"
           strokeWidth="2.5"
           strokeDasharray="7 5"
           data-printed-pipe
         />
         <polyline
-          points={flat(rounded(exact, plan.bender.radius))}
+          points={flat(exact)}
           className="stroke-accent"
           strokeWidth="1.6"
           data-exact-pipe

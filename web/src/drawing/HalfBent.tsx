@@ -3,7 +3,7 @@
 
 import type { ReactNode } from "react";
 import type { BendHandling } from "@/api/queries";
-import { type Point3, point3, rounded } from "@/geometry/centreline";
+import { linePoints, type Point3, point3 } from "@/geometry/centreline";
 import { bounds, fitInto, type Placed, type Point2 } from "@/geometry/views";
 import type { Plan } from "@/model/document";
 
@@ -24,7 +24,7 @@ const fromTheFront = ([x, y, z]: Point3): Point2 => [x - z * SLANT, -y + z * SLA
 const beside = ([x, y, z]: Point3): Point2 => [x + y * SLANT, -z - y * SLANT];
 
 export function OnWall({ bend, plan, size }: { bend: BendHandling; plan: Plan; size: Size }) {
-  const whole = rounded(plan.path, plan.bender.radius).map(fromTheFront);
+  const whole = linePoints(plan.path, plan.arcs).map(fromTheFront);
   const made = bend.wall.map(point3).map(fromTheFront);
   const placed = framed([...whole, ...made], size);
   return (

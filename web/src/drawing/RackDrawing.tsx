@@ -1,6 +1,6 @@
 // Every pipe of a rack together, flat, with its number at its start and what is between them.
 import type { RackPlan } from "@/api/queries";
-import { point3, rounded } from "@/geometry/centreline";
+import { linePoints, point3 } from "@/geometry/centreline";
 import { spread } from "@/geometry/spread";
 import { bounds, fitInto, type Point2, type View } from "@/geometry/views";
 
@@ -20,7 +20,7 @@ const THINNEST = 2.5;
 export function RackDrawing({ plan, view, width, height, lit, point }: Props) {
   const pipes = plan.pipes.map((pipe) => ({
     pipe,
-    points: rounded(pipe.built_as.length > 0 ? pipe.built_as : pipe.path, pipe.bender.radius).map(
+    points: linePoints(pipe.built_as.length > 0 ? pipe.built_as : pipe.path, pipe.arcs).map(
       view.flat,
     ),
   }));

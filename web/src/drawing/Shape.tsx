@@ -92,7 +92,7 @@ function Flat({ plan, view, room, both, first }: FlatProps) {
           .join(","),
       )
       .join(" ");
-  const pieces = centreline(plan);
+  const pieces = centreline(plan.path, plan.arcs);
   const thick = Math.max(plan.conduit.diameter * scale, THINNEST_PIPE);
   const troubled = troubledBends(plan);
   const tone = (bend: number) =>

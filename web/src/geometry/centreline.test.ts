@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { GOLDEN } from "@/model/golden.test-data";
-import { centreline, type Point3, rounded } from "./centreline";
+import { centreline, linePoints, type Point3 } from "./centreline";
 
 const apart = (a: Point3, b: Point3) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
-const pieces = centreline(GOLDEN);
+const pieces = centreline(GOLDEN.path, GOLDEN.arcs);
 const points = pieces.flatMap((piece) => piece.points);
 
 describe("centreline", () => {
@@ -43,33 +43,27 @@ describe("centreline", () => {
   });
 
   it("draws the bare corners where there is no pipe", () => {
-    const bare = centreline({ ...GOLDEN, bends: [] });
+    const bare = centreline(GOLDEN.path, []);
     expect(bare).toHaveLength(1);
     expect(bare[0]?.points).toEqual(GOLDEN.path);
   });
 });
 
-describe("rounded", () => {
-  it("draws the same line from vertices alone", () => {
-    const drawn = rounded(GOLDEN.path, GOLDEN.bender.radius);
-    for (const point of drawn) {
-      const nearest = Math.min(...points.map((other) => apart(point, other)));
-      expect(nearest).toBeLessThan(1e-6);
-    }
-    expect(drawn.length).toBe(2 + GOLDEN.bends.length * 11);
-  });
-
-  it("goes straight through a vertex that is no corner", () => {
-    const drawn = rounded(
-      [
-        [0, 0, 0],
-        [5, 0, 0],
-        [9, 0, 0],
-      ],
-      3,
-    );
-    for (const [, y, z] of drawn) {
-      expect([y, z]).toEqual([0, 0]);
-    }
+describe("the points of a line", () => {
+  it("are those of its pieces", () => {
+    expect(linePoints(GOLDEN.path, GOLDEN.arcs)).toEqual(points);
+    expect(
+      linePoints(
+        [
+          [0, 0, 0],
+          [9, 0, 0],
+        ],
+        [],
+      ),
+    ).toEqual([
+      [0, 0, 0],
+      [9, 0, 0],
+    ]);
+    expect(linePoints([], [])).toEqual([]);
   });
 });

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import golden from "../../../contracts/golden/spread.json";
 import { spread } from "./spread";
 
 const apart = (centres: readonly number[], widths: readonly number[]) =>
@@ -10,16 +11,12 @@ const apart = (centres: readonly number[], widths: readonly number[]) =>
     );
 
 describe("spread", () => {
-  it("leaves labels with room where they belong", () => {
-    expect(spread([50, 200, 400], [40, 40, 40], 0, 500)).toEqual([50, 200, 400]);
-  });
-
-  it("moves two that collide by the same", () => {
-    expect(spread([100, 110], [40, 40], 0, 500)).toEqual([85, 125]);
-  });
-
-  it("keeps labels within the room at both ends", () => {
-    expect(spread([2, 498], [40, 40], 0, 500)).toEqual([20, 480]);
+  it.each(golden.cases)("$what", ({ wanted, widths, room, centres }) => {
+    const found = spread(wanted, widths, room[0] ?? 0, room[1] ?? 0);
+    expect(found).toHaveLength(centres.length);
+    found.forEach((centre, at) => {
+      expect(centre).toBeCloseTo(centres[at] ?? 0, 6);
+    });
   });
 
   it("never lets labels overlap where there is room for all", () => {

@@ -31,7 +31,7 @@ export function placed([x, y, z]: Point3): Vector3 {
 
 export function tubes(plan: Plan): Tube[] {
   const radius = plan.conduit.diameter / 2;
-  return centreline(plan)
+  return centreline(plan.path, plan.arcs)
     .filter(({ points }) => points.length > 1)
     .map(({ bend, points }, at) => {
       const curve = new CurvePath<Vector3>();

@@ -106,9 +106,19 @@ class DimensionAsBent:
 
 
 @dataclass(frozen=True, slots=True)
+class ArcToDraw:
+    """The arc of a bend in space: where it begins and ends, and the middle that it is bent about.
+    Between arcs a pipe is straight."""
+
+    begins: Vector
+    middle: Vector
+    ends: Vector
+
+
+@dataclass(frozen=True, slots=True)
 class MarkedPipe:
-    """A run by one method: its marks, its cut, what that pipe comes out as, and its vertices (none
-    where no pipe comes out)."""
+    """A run by one method: its marks, its cut, what that pipe comes out as, and its vertices with
+    the arcs in their corners (none where no pipe comes out)."""
 
     method: MarkingMethod
     cut_length: float
@@ -116,6 +126,7 @@ class MarkedPipe:
     marks: tuple[Mark, ...]
     dimensions: tuple[DimensionAsBent, ...]
     path: tuple[Vector, ...]
+    arcs: tuple[ArcToDraw, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -237,8 +248,9 @@ class WrittenPlan:
     """Everything about one pipe. Lengths in ``units``, angles in degrees.
 
     ``path`` holds the centreline vertices with both ends, in the frame of the start's face; its
-    first point is the start's pipe end. ``comes_out_as`` are the vertices of the pipe that the
-    rounded marks make (none where no pipe comes out). Where the run can't be made as written,
+    first point is the start's pipe end; ``arcs`` are those of its bends, in order. ``comes_out_as``
+    are the vertices of the pipe that the rounded marks make (none where no pipe comes out), with
+    ``comes_out_arcs``. Where the run can't be made as written,
     ``steps`` is empty and ``marks`` only tell where the arcs would have to lie.
     """
 
@@ -252,8 +264,10 @@ class WrittenPlan:
     cut_length: float
     cut_length_text: str
     path: tuple[Vector, ...]
+    arcs: tuple[ArcToDraw, ...]
     first_toward: Vector
     comes_out_as: tuple[Vector, ...]
+    comes_out_arcs: tuple[ArcToDraw, ...]
     bends: tuple[PlannedBend, ...]
     marks: tuple[Mark, ...]
     working: tuple[Working, ...]

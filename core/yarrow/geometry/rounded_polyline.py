@@ -1,0 +1,274 @@
+"""A polyline with an arc in each corner: its straights and arcs, measured, sampled and moved.
+
+All lengths are in one unit, whichever; angles of arcs are in radians.
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+from typing import ClassVar, Literal
+
+from yarrow.geometry.arcs import tangent_length
+from yarrow.geometry.vectors import (
+    Vector,
+    add,
+    along,
+    angle_between,
+    cross,
+    dot,
+    length,
+    scaled,
+    subtract,
+    unit,
+)
+
+Move = Callable[[Vector], Vector]
+
+_STRAIGHT_ON = math.radians(1e-9)
+"""Sine of an angle below which two legs are one, as where a pipe is developed."""
+
+_POINTS = 9
+"""Places looked at on every arc for where two lines come nearest."""
+
+_NEIGHBOURS = 2
+"""Pieces to either side of the same one that are looked at: further off is another leg."""
+
+_WIDE = math.pi * 0.9
+"""An arc whose tangents meet too far away to be of use."""
+
+
+@dataclass(frozen=True, slots=True)
+class StraightSegment:
+    """A straight stretch; ``at`` is where it begins on the developed line."""
+
+    begins: Vector
+    ends: Vector
+    at: float = 0.0
+
+    bent: ClassVar[Literal[False]] = False
+
+    @property
+    def length(self) -> float:
+        """From end to end."""
+        return math.dist(self.begins, self.ends)
+
+    def points(self, arc_steps: int) -> list[Vector]:
+        """Both ends, however many steps an arc takes."""
+        return [self.begins, self.ends]
+
+    def nearest(self, place: Vector) -> Vector:
+        """The place on it that is nearest to another."""
+        way = subtract(self.ends, self.begins)
+        size = dot(way, way)
+        share = dot(subtract(place, self.begins), way) / size if size else 0.0
+        return along(self.begins, way, min(max(share, 0.0), 1.0))
+
+    def at_least_off(self, place: Vector) -> float:
+        """No more than how far a place is from it, found fast."""
+        return math.dist(place, self.nearest(place))
+
+    def hull(self) -> Sequence[Vector]:
+        """Points whose hull holds it."""
+        return (self.begins, self.ends)
+
+    def lowest(self, radius: float) -> float:
+        """The least height of a pipe of that radius, cut square at both ends."""
+        return min(self.begins[2], self.ends[2]) - radius * self._level()
+
+    def highest(self, radius: float) -> float:
+        """The greatest height of a pipe of that radius, cut square at both ends."""
+        return max(self.begins[2], self.ends[2]) + radius * self._level()
+
+    def moved(self, place: Move, direction: Move) -> StraightSegment:
+        """The same after a rigid motion.
+
+        Args:
+            place: where the motion takes a place.
+            direction: where it takes a direction.
+        """
+        return StraightSegment(place(self.begins), place(self.ends), self.at)
+
+    def _level(self) -> float:
+        """The cosine of its slope."""
+        down = subtract(self.ends, self.begins)
+        size = length(down)
+        return math.sqrt(max(1.0 - (down[2] / size) ** 2, 0.0)) if size else 0.0
+
+
+@dataclass(frozen=True, slots=True)
+class ArcSegment:
+    """A bent stretch: p(t) = middle + radius (out cos t + ahead sin t), t from 0 to ``turn``;
+    ``at`` is where it begins on the developed line."""
+
+    middle: Vector
+    out: Vector
+    ahead: Vector
+    radius: float
+    turn: float
+    at: float = 0.0
+
+    bent: ClassVar[Literal[True]] = True
+
+    @property
+    def length(self) -> float:
+        """Along the arc."""
+        return self.radius * self.turn
+
+    @property
+    def begins(self) -> Vector:
+        """Where it begins."""
+        return self.point(0.0)
+
+    @property
+    def ends(self) -> Vector:
+        """Where it ends."""
+        return self.point(self.turn)
+
+    def point(self, part: float) -> Vector:
+        """The place at an angle into the arc, radians."""
+        spoke = add(scaled(self.out, math.cos(part)), scaled(self.ahead, math.sin(part)))
+        return along(self.middle, spoke, self.radius)
+
+    def points(self, arc_steps: int) -> list[Vector]:
+        """Points along it, both ends included."""
+        return [self.point(self.turn * n / arc_steps) for n in range(arc_steps + 1)]
+
+    def nearest(self, place: Vector) -> Vector:
+        """The place on it that is nearest to another, which does not lie across its middle."""
+        off = subtract(place, self.middle)
+        part = math.atan2(dot(off, self.ahead), dot(off, self.out))
+        return self.point(min(max(part, 0.0), self.turn))
+
+    def at_least_off(self, place: Vector) -> float:
+        """No more than how far a place is from it, found fast."""
+        return math.dist(self.middle, place) - self.radius
+
+    def hull(self) -> Sequence[Vector]:
+        """Points whose hull holds it: its ends and where the tangents there meet."""
+        if self.turn >= _WIDE:
+            return tuple(
+                along(along(self.middle, self.out, a * self.radius), self.ahead, b * self.radius)
+                for a in (-1, 1)
+                for b in (-1, 1)
+            )
+        tangent = self.radius * math.tan(self.turn / 2)
+        return (self.begins, along(self.begins, self.ahead, tangent), self.ends)
+
+    def lowest(self, radius: float) -> float:
+        """The least height of a pipe of that radius where the arc itself turns upward; its ends are
+        those of the straights beside it."""
+        bottom = math.atan2(-self.ahead[2], -self.out[2]) % math.tau
+        return self.point(bottom)[2] - radius if bottom < self.turn else math.inf
+
+    def highest(self, radius: float) -> float:
+        """The greatest height of a pipe of that radius where the arc itself turns downward."""
+        top = math.atan2(self.ahead[2], self.out[2]) % math.tau
+        return self.point(top)[2] + radius if top < self.turn else -math.inf
+
+    def moved(self, place: Move, direction: Move) -> ArcSegment:
+        """The same after a rigid motion. Args: as for a straight."""
+        out, ahead = direction(self.out), direction(self.ahead)
+        return ArcSegment(place(self.middle), out, ahead, self.radius, self.turn, self.at)
+
+
+Segment = StraightSegment | ArcSegment
+
+
+def arc_between(begins: Vector, middle: Vector, ends: Vector) -> ArcSegment:
+    """The arc of less than half a turn from one place to another about a third.
+
+    Args:
+        begins, ends: as far from the middle as each other.
+        middle: what it is bent about.
+    """
+    spoke, last = subtract(begins, middle), subtract(ends, middle)
+    out = unit(spoke)
+    turn = math.radians(angle_between(spoke, last))
+    ahead = unit(subtract(last, scaled(out, dot(last, out))))
+    return ArcSegment(middle, out, ahead, length(spoke), turn)
+
+
+@dataclass(frozen=True, slots=True)
+class Near:
+    """Where two lines are nearest: how near, the corner of the first that it is at (or the leg
+    before it), and the place on it."""
+
+    distance: float
+    corner: int
+    place: Vector
+
+
+@dataclass(frozen=True, slots=True)
+class RoundedPolyline:
+    """Straights and arcs in order: a straight, then for every corner its arc and the straight after
+    it. A corner on a straight line has a straight without length in place of its arc."""
+
+    segments: tuple[Segment, ...]
+
+    @property
+    def developed_length(self) -> float:
+        """Along the line, straights and arcs."""
+        return sum(segment.length for segment in self.segments)
+
+    @property
+    def arcs(self) -> tuple[ArcSegment, ...]:
+        """The arcs alone, in order."""
+        return tuple(segment for segment in self.segments if segment.bent)
+
+    def sampled(self, arc_steps: int) -> list[Vector]:
+        """Points along the line, so many steps to an arc."""
+        return [point for segment in self.segments for point in segment.points(arc_steps)]
+
+    def nearest_to(self, other: RoundedPolyline) -> Near:
+        """The least distance from a line of as many corners that runs beside it, looking from the
+        ends of straights and from along the arcs of both.
+
+        Args:
+            other: the line beside it, in the same unit.
+        """
+        best = Near(math.inf, 0, self.segments[0].begins)
+        for number, segment in enumerate(self.segments):
+            low, high = max(number - _NEIGHBOURS, 0), number + _NEIGHBOURS + 1
+            for facing in other.segments[low:high]:
+                for looking, at in ((segment, facing), (facing, segment)):
+                    for point in looking.points(_POINTS - 1):
+                        distance = math.dist(point, at.nearest(point))
+                        if distance < best.distance - 1e-9:
+                            best = Near(distance, (number + 1) // 2, point)
+        return best
+
+
+def rounded(vertices: Sequence[Vector], radii: Sequence[float]) -> RoundedPolyline:
+    """A polyline with an arc in each of its corners.
+
+    Args:
+        vertices: at least two, with both ends; no two neighbours in one place.
+        radii: of the arc in each corner, ≥ 0, in the unit of the vertices.
+    """
+    segments: list[Segment] = []
+    here, reached = vertices[0], 0.0
+    for corner in range(1, len(vertices) - 1):
+        vertex = vertices[corner]
+        arriving = unit(subtract(vertex, vertices[corner - 1]))
+        leaving = unit(subtract(vertices[corner + 1], vertex))
+        normal = cross(arriving, leaving)
+        sine, radius = length(normal), radii[corner - 1]
+        turn = math.atan2(sine, dot(arriving, leaving))
+        tangent = tangent_length(radius, math.degrees(turn))
+        begins, ends = along(vertex, arriving, -tangent), along(vertex, leaving, tangent)
+        segments.append(StraightSegment(here, begins, reached))
+        reached += math.dist(here, begins)
+        if sine > _STRAIGHT_ON:
+            inside = cross(scaled(normal, 1 / sine), arriving)
+            middle = along(begins, inside, radius)
+            segments.append(
+                ArcSegment(middle, scaled(inside, -1.0), arriving, radius, turn, reached)
+            )
+        else:
+            segments.append(StraightSegment(begins, ends, reached))
+        reached += segments[-1].length
+        here = ends
+    segments.append(StraightSegment(here, vertices[-1], reached))
+    return RoundedPolyline(tuple(segments))

@@ -1,0 +1,22 @@
+"""A pipe's arcs, to draw it by: pages and sheets need no geometry of their own."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from yarrow.geometry.rounded_polyline import rounded
+from yarrow.geometry.vectors import Vector
+from yarrow.runs.model.plan import ArcToDraw
+
+
+def arcs_to_draw(vertices: Sequence[Vector], radius: float) -> tuple[ArcToDraw, ...]:
+    """The arc in each corner of a bent pipe.
+
+    Args:
+        vertices: of its centreline, with both ends; none where there is no pipe.
+        radius: of every arc, in the unit of the vertices.
+    """
+    if not vertices:
+        return ()
+    arcs = rounded(vertices, [radius] * (len(vertices) - 2)).arcs
+    return tuple(ArcToDraw(arc.begins, arc.middle, arc.ends) for arc in arcs)
