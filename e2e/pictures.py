@@ -106,7 +106,7 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.press("My benders")
     browser.press("Change")
     browser.see_text("known to ±", "[role=dialog]")
-    _save(browser, "crib")
+    _save(browser, "my-benders")
     _what_a_tab_left(browser, address)
     _open(browser, address, "Framed office, as the tape met it", "/sheet")
     browser.see("[data-sheet] svg")

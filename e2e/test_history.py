@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from crib.models import CribBender
+from benders.models import CrewBender
 from e2e.case import PageTest
 from jobs.models import Run, SiteBox
 
@@ -50,7 +50,7 @@ class History(PageTest):
 
     def test_a_bender_that_was_taken_out_comes_back(self) -> None:
         browser = self.browser
-        bender = CribBender.objects.get()
+        bender = CrewBender.objects.get()
         self.open_run(PRESS_HALL)
         browser.press("My benders")
         browser.press("Change", "[role=dialog] button")
@@ -60,7 +60,7 @@ class History(PageTest):
         browser.press(f"Restore {bender.name}", "[role=dialog] button")
         browser.gone("Taken out", "[role=dialog]")
         browser.see_text(bender.name, "[role=dialog] li")
-        self.assertIsNone(CribBender.objects.get().removed_at)
+        self.assertIsNone(CrewBender.objects.get().removed_at)
 
     def test_a_long_list_of_runs_is_read_page_by_page(self) -> None:
         browser = self.browser

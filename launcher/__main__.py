@@ -9,12 +9,12 @@ from types import FrameType
 
 from launcher.bench import bench
 from launcher.check_data import check_data
+from launcher.console import LauncherError, write_error
 from launcher.contract import contract
 from launcher.demo import PORT, demo
 from launcher.dev import dev
 from launcher.mutants import mutants
 from launcher.pictures import pictures
-from launcher.say import LauncherError, complain
 from launcher.testing import test
 
 
@@ -37,10 +37,10 @@ def main() -> int:
         }
         return others[options.command]()
     except LauncherError as error:
-        complain(f"\n{error}")
+        write_error(f"\n{error}")
         return 1
     except KeyboardInterrupt:
-        complain("\nStopped.")
+        write_error("\nStopped.")
         return 130
 
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 import os
 import subprocess
 
-from launcher.places import PYTHON, ROOT
+from launcher.paths import PYTHON, ROOT
 from launcher.postgres import cluster
 from launcher.setup import ensure_browser, set_up
 

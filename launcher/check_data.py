@@ -6,7 +6,7 @@ import os
 import subprocess
 from contextlib import nullcontext
 
-from launcher.places import MANAGE, PYTHON
+from launcher.paths import MANAGE, PYTHON
 from launcher.postgres import cluster, running
 from launcher.processes import run
 from launcher.setup import set_up

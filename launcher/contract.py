@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from launcher.places import CONTRACT, MANAGE, PYTHON, ROOT, WEB
+from launcher.console import step
+from launcher.paths import CONTRACT, MANAGE, PYTHON, ROOT, WEB
 from launcher.processes import run
-from launcher.say import step
 from launcher.setup import set_up
 from launcher.testing import WITHOUT_DATABASE, api_types
 

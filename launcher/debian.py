@@ -6,8 +6,8 @@ import os
 import shutil
 from collections.abc import Sequence
 
-from launcher.processes import answers, run
-from launcher.say import LauncherError, say
+from launcher.console import LauncherError, write_line
+from launcher.processes import run, succeeds
 
 
 def ensure_packages(packages: Sequence[str]) -> None:
@@ -19,13 +19,13 @@ def ensure_packages(packages: Sequence[str]) -> None:
         raise LauncherError(f"Yarrow needs {', '.join(packages)}, and there is no apt-get here.")
     if os.geteuid() == 0:
         prefix: list[str] = []
-    elif answers(["sudo", "-n", "true"]):
+    elif succeeds(["sudo", "-n", "true"]):
         prefix = ["sudo", "-n", "env", "DEBIAN_FRONTEND=noninteractive"]
     else:
         raise LauncherError(
             f"Yarrow needs Debian's {', '.join(packages)}. Run:\n  sudo sh -c '{line}'"
         )
-    say(f"  installing {', '.join(packages)}")
+    write_line(f"  installing {', '.join(packages)}")
     quiet = {"DEBIAN_FRONTEND": "noninteractive"}
     run([*prefix, "apt-get", "update", "-q"], environment=quiet, what="apt-get update")
     install = ["apt-get", "install", "-y", "-q", "--no-install-recommends", *packages]

@@ -8,10 +8,10 @@ import socket
 import subprocess
 import time
 
-from launcher.places import MANAGE, PYTHON, ROOT
+from launcher.console import LauncherError, step, write_line
+from launcher.paths import MANAGE, PYTHON, ROOT
 from launcher.postgres import cluster
 from launcher.processes import run, stop
-from launcher.say import LauncherError, say, step
 from launcher.setup import set_up
 
 PORT = 8600
@@ -26,7 +26,7 @@ def demo(*, port: int = PORT, fresh: bool = False) -> int:
     """
     _check_port(port)
     set_up(for_tests=False)
-    say("· The database …")
+    write_line("· The database …")
     with cluster("demo", fresh=fresh) as environment:
         with step("Tables and demo data"):
             run([PYTHON, MANAGE, "migrate", "-v0"], environment=environment, what="migrating")
@@ -34,10 +34,12 @@ def demo(*, port: int = PORT, fresh: bool = False) -> int:
         server = serve(port, environment)
         try:
             wait_until_it_answers(server, port)
-            say(f"\nYarrow is at http://127.0.0.1:{port}/\n{told.rstrip()}\nCtrl-C stops it.")
+            write_line(
+                f"\nYarrow is at http://127.0.0.1:{port}/\n{told.rstrip()}\nCtrl-C stops it."
+            )
             return server.wait()
         except KeyboardInterrupt:
-            say("\nStopping …")
+            write_line("\nStopping …")
             return 0
         finally:
             stop(server)

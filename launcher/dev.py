@@ -5,10 +5,10 @@ from __future__ import annotations
 import os
 import subprocess
 
-from launcher.places import MANAGE, PYTHON, WEB
+from launcher.console import write_line
+from launcher.paths import MANAGE, PYTHON, WEB
 from launcher.postgres import cluster
 from launcher.processes import run, stop
-from launcher.say import say
 from launcher.setup import set_up
 
 SERVER_PORT = 8601
@@ -21,7 +21,7 @@ def dev() -> int:
     with cluster("dev") as environment:
         environment["YARROW_DEBUG"] = "1"
         run([PYTHON, MANAGE, "migrate", "-v0"], environment=environment, what="migrating")
-        say(run([PYTHON, MANAGE, "load_demo"], environment=environment, what="demo data"))
+        write_line(run([PYTHON, MANAGE, "load_demo"], environment=environment, what="demo data"))
         server = subprocess.Popen(
             [str(PYTHON), str(MANAGE), "runserver", f"127.0.0.1:{SERVER_PORT}"],
             env={**os.environ, **environment},
@@ -33,7 +33,7 @@ def dev() -> int:
             env={**os.environ, **node, "YARROW_API": f"http://127.0.0.1:{SERVER_PORT}"},
             start_new_session=True,
         )
-        say(f"The page is at http://127.0.0.1:{PAGE_PORT}/. Ctrl-C stops it.")
+        write_line(f"The page is at http://127.0.0.1:{PAGE_PORT}/. Ctrl-C stops it.")
         try:
             return page.wait()
         except KeyboardInterrupt:

@@ -6,7 +6,7 @@ import json
 import os
 import secrets
 
-from launcher.places import STATE
+from launcher.paths import STATE
 
 
 def keys() -> dict[str, str]:

@@ -5,7 +5,7 @@ from __future__ import annotations
 import os
 import subprocess
 
-from launcher.places import PYTHON, ROOT
+from launcher.paths import PYTHON, ROOT
 from launcher.setup import set_up
 
 

@@ -10,7 +10,7 @@ import subprocess
 from collections.abc import Iterator
 from pathlib import Path
 
-from launcher.places import CONTRACT, DIST, PYTHON, STATE, WEB
+from launcher.paths import CONTRACT, DIST, PYTHON, STATE, WEB
 from launcher.processes import run
 
 LEAST_NODE = (20, 19)

@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
+from launcher.console import write_line
 from launcher.demo import serve, wait_until_it_answers
-from launcher.places import MANAGE, PYTHON
+from launcher.paths import MANAGE, PYTHON
 from launcher.postgres import cluster, free_port
 from launcher.processes import run, stop
-from launcher.say import say
 from launcher.setup import ensure_browser, set_up
 
 
@@ -24,7 +24,7 @@ def pictures() -> int:
             take = (
                 f"from e2e.pictures import take_pictures; take_pictures('http://127.0.0.1:{port}')"
             )
-            say(run([PYTHON, MANAGE, "shell", "-v0", "-c", take], environment=environment))
+            write_line(run([PYTHON, MANAGE, "shell", "-v0", "-c", take], environment=environment))
         finally:
             stop(server)
     return 0

@@ -14,11 +14,11 @@ from contextlib import contextmanager
 from pathlib import Path
 from threading import Event, Thread
 
+from launcher.console import LauncherError, write_error, write_line
 from launcher.debian import ensure_packages
 from launcher.keys import keys
-from launcher.places import ROOT, STATE
-from launcher.processes import answers, run
-from launcher.say import LauncherError, complain, say
+from launcher.paths import ROOT, STATE
+from launcher.processes import run, succeeds
 
 _AS_ROOT_USER = "postgres"
 """PostgreSQL refuses root; Debian's package makes this user."""
@@ -81,9 +81,9 @@ def _keep(tool: _Tool, port: int, durable: bool, ended: Event) -> None:
             continue
         try:
             tool.start(durable, port)
-            say("· The database had ended; it is started again.")
+            write_line("· The database had ended; it is started again.")
         except LauncherError as error:
-            complain(f"The database has ended and does not start; I go on trying. {error}")
+            write_error(f"The database has ended and does not start; I go on trying. {error}")
 
 
 def _environment(port: int) -> dict[str, str]:
@@ -119,7 +119,7 @@ def _data_folder(name: str) -> Path:
     """In .yarrow/, or under /var/lib where the postgres user can't reach the checkout."""
     if os.geteuid() != 0:
         return STATE / f"postgres-{name}"
-    if answers(["runuser", "-u", _AS_ROOT_USER, "--", "test", "-x", STATE]):
+    if succeeds(["runuser", "-u", _AS_ROOT_USER, "--", "test", "-x", STATE]):
         return STATE / f"postgres-{name}"
     checkout = hashlib.sha256(str(ROOT).encode()).hexdigest()[:12]
     home = Path("/var/lib/yarrow") / checkout
@@ -208,7 +208,7 @@ class _Tool:
             self.data,
             "status",
         ]
-        if not answers(status):
+        if not succeeds(status):
             return None
         lines = (self.data / "postmaster.pid").read_text().splitlines()
         return int(lines[3]) if len(lines) > 3 and re.fullmatch(r"\d+", lines[3]) else None

@@ -9,7 +9,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from contextlib import suppress
 from pathlib import Path
 
-from launcher.say import LauncherError
+from launcher.console import LauncherError
 
 _TAIL = 30
 
@@ -47,7 +47,7 @@ def run(
     return done.stdout
 
 
-def answers(command: Iterable[str | Path]) -> bool:
+def succeeds(command: Iterable[str | Path]) -> bool:
     """Whether a program is there and ends well."""
     try:
         done = subprocess.run(

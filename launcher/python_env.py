@@ -9,15 +9,15 @@ import sys
 from pathlib import Path
 
 from launcher.debian import ensure_packages
-from launcher.places import PYTHON, ROOT, VENV
-from launcher.processes import answers, run
+from launcher.paths import PYTHON, ROOT, VENV
+from launcher.processes import run, succeeds
 
 
 def ensure_python(*, for_tests: bool) -> None:
     """Make .venv hold exactly what the pinned list says. Raises: LauncherError."""
     # The tests' list holds the other: after a test, the demo has all it needs.
     lists = [_FOR_TESTS] if for_tests else [_FOR_TESTS, _FOR_RUNNING]
-    usable = answers([PYTHON, "-c", "import pip"])
+    usable = succeeds([PYTHON, "-c", "import pip"])
     if usable and any(_installed(name) for name in lists):
         return
     if not usable:

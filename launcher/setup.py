@@ -6,12 +6,12 @@ import re
 import shutil
 from concurrent.futures import ThreadPoolExecutor
 
+from launcher.console import step
 from launcher.debian import ensure_packages as ensure_debian
 from launcher.node_env import ensure_packages, ensure_page, machine_has_node, node_environment
-from launcher.places import API_TYPES, STATE, WEB
+from launcher.paths import API_TYPES, STATE, WEB
 from launcher.processes import run
 from launcher.python_env import ensure_python
-from launcher.say import step
 
 
 def set_up(*, for_tests: bool, build: bool = True) -> dict[str, str]:

@@ -8,10 +8,10 @@ from collections.abc import Callable
 from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
-from launcher.places import API_TYPES, MANAGE, PYTHON, ROOT, VENV, WEB
+from launcher.console import LauncherError, step, write_error, write_line
+from launcher.paths import API_TYPES, MANAGE, PYTHON, ROOT, VENV, WEB
 from launcher.postgres import cluster
 from launcher.processes import run
-from launcher.say import LauncherError, complain, say, step
 from launcher.setup import ensure_browser, set_up
 
 _LABELS = ("core/tests", "server/tests", "launcher/tests", "e2e")
@@ -79,14 +79,14 @@ def _checks(node: dict[str, str]) -> list[str]:
             with step(name):
                 checks[name]()
         except LauncherError as error:
-            complain(f"FAILED {name}\n{error}")
+            write_error(f"FAILED {name}\n{error}")
             return False
         return True
 
     with ThreadPoolExecutor(_AT_ONCE) as at_once:
         passed = dict(zip(checks, at_once.map(passes, checks), strict=True))
     failed = [name for name, good in passed.items() if not good]
-    say(f"Checks: {len(checks) - len(failed)} of {len(checks)} passed.")
+    write_line(f"Checks: {len(checks) - len(failed)} of {len(checks)} passed.")
     return failed
 
 

@@ -96,7 +96,7 @@ def _parser() -> argparse.ArgumentParser:
     return parser
 
 
-def _told(answer: dict[str, Any]) -> int:
+def _print_answer(answer: dict[str, Any]) -> int:
     """Print an answer. Returns the exit status."""
     print(json.dumps(answer, indent=2, ensure_ascii=False, allow_nan=False))
     return 0 if yarrow.can_be_made(answer) else 3
@@ -111,20 +111,20 @@ def _written(answer: yarrow.Written) -> int:
 def _plan(options: argparse.Namespace) -> int:
     document = _document(options.file)
     if options.format == "json":
-        return _told(yarrow.plan(document))
+        return _print_answer(yarrow.plan(document))
     return _written(yarrow.plan_as(document, options.format))
 
 
 def _handle(options: argparse.Namespace) -> int:
     handling = yarrow.handle(_document(options.file))
-    _told(handling)
+    _print_answer(handling)
     return 3 if handling["findings"] else 0
 
 
 def _rack(options: argparse.Namespace) -> int:
     document = _document(options.file)
     if options.format == "json":
-        return _told(yarrow.rack(document))
+        return _print_answer(yarrow.rack(document))
     return _written(yarrow.rack_as_csv(document))
 
 
@@ -140,7 +140,7 @@ CHECKS: dict[str, tuple[Callable[[dict[str, Any]], dict[str, Any]], str]] = {
 
 
 def _check(options: argparse.Namespace) -> int:
-    return _told(CHECKS[options.check][0](_document(options.file)))
+    return _print_answer(CHECKS[options.check][0](_document(options.file)))
 
 
 def _site_box(options: argparse.Namespace) -> int:
@@ -150,7 +150,7 @@ def _site_box(options: argparse.Namespace) -> int:
         if not isinstance(run, dict):
             raise DocumentError(name, "a run's document")
         runs.append(run)
-    return _told(yarrow.sitebox(_document(options.file), runs))
+    return _print_answer(yarrow.sitebox(_document(options.file), runs))
 
 
 def _schedule(options: argparse.Namespace) -> int:

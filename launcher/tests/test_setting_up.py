@@ -9,7 +9,7 @@ from unittest import mock
 
 from benchmarks.row import Row, at_most
 from launcher import node_env, python_env, setup, testing
-from launcher.say import LauncherError
+from launcher.console import LauncherError
 
 
 class Python(unittest.TestCase):
@@ -25,7 +25,7 @@ class Python(unittest.TestCase):
             ("ROOT", self.root),
             ("VENV", self.root / "venv"),
             ("PYTHON", self.root / "venv" / "python"),
-            ("answers", mock.Mock(return_value=True)),
+            ("succeeds", mock.Mock(return_value=True)),
             ("run", self.run_command),
         ):
             patch = mock.patch.object(python_env, target, value)
@@ -59,7 +59,7 @@ class Python(unittest.TestCase):
         self.assertEqual(len(self.ran), 2)
 
     def test_a_broken_environment_is_made_anew(self) -> None:
-        with mock.patch.object(python_env, "answers", return_value=False):
+        with mock.patch.object(python_env, "succeeds", return_value=False):
             python_env.ensure_python(for_tests=False)
         self.assertIn("venv", self.ran[0])
 

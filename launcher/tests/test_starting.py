@@ -14,8 +14,8 @@ from pathlib import Path
 from threading import Event
 from unittest import mock
 
-from launcher import debian, demo, keys, node_env, places, postgres
-from launcher.say import LauncherError
+from launcher import debian, demo, keys, node_env, paths, postgres
+from launcher.console import LauncherError
 
 
 class Folder(unittest.TestCase):
@@ -65,7 +65,7 @@ class Database(Folder):
         started = Event()
         with (
             mock.patch.object(postgres, "_LOOK_EVERY_S", 0.05),
-            mock.patch.object(postgres, "say", side_effect=lambda _: started.set()),
+            mock.patch.object(postgres, "write_line", side_effect=lambda _: started.set()),
             postgres.cluster("die", durable=False) as environment,
         ):
             first = int((data / "postmaster.pid").read_text().split("\n")[0])
@@ -90,7 +90,7 @@ class Orphans(unittest.TestCase):
         start = f"import os, signal\nfrom launcher import demo\ndemo.serve({port}, {database})\n"
         killed = "while demo._is_free({0}): pass\nos.kill(os.getpid(), signal.SIGKILL)"
         done = subprocess.run(
-            [sys.executable, "-c", start + killed.format(port)], cwd=places.ROOT, check=False
+            [sys.executable, "-c", start + killed.format(port)], cwd=paths.ROOT, check=False
         )
         self.assertEqual(done.returncode, -signal.SIGKILL)
         demo._check_port(port)  # waits for it, and gives up where it stays taken
@@ -113,7 +113,7 @@ class Words(unittest.TestCase):
     def test_without_the_right_to_install_the_line_to_run_is_told(self) -> None:
         with (
             mock.patch("os.geteuid", return_value=1000),
-            mock.patch.object(debian, "answers", return_value=False),
+            mock.patch.object(debian, "succeeds", return_value=False),
             self.assertRaisesRegex(
                 LauncherError, "sudo sh -c 'apt-get update && apt-get install -y"
             ),

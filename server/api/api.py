@@ -15,7 +15,7 @@ from ninja.security import SessionAuth
 
 from api.answers import strict_json
 from api.problems import handle_problems
-from api.routes import boxes, checks, crib, jobs, planning, runs, session
+from api.routes import benders, boxes, checks, jobs, planning, runs, session
 from yarrow import __version__
 from yarrow.documents.json_text import read_json
 from yarrow.documents.schema import schema
@@ -109,7 +109,7 @@ def _build() -> YarrowAPI:
     )
     handle_problems(built)
     # Addresses are tried in turn: what every key asks for comes first.
-    for part in (planning, checks, runs, session, jobs, boxes, crib):
+    for part in (planning, checks, runs, session, jobs, boxes, benders):
         built.add_router("", part.router)
     return built
 

@@ -11,7 +11,7 @@ from ninja import Schema
 from pydantic import BeforeValidator, ConfigDict, Field, StringConstraints, WithJsonSchema
 
 from accounts.models import Member
-from crib.models import CribBender
+from benders.models import CrewBender
 from jobs.models import Job, Run
 from jobs.services import problem_of
 from versions.models import DocumentRevision, VersionedDocument
@@ -393,8 +393,8 @@ def revision_detail(revision: DocumentRevision) -> RevisionDetail:
     return RevisionDetail(**_revision(revision), document=revision.document)
 
 
-def bender_detail(bender: CribBender) -> BenderDetail:
-    """A bender as the crib shows it. Its ``updated_by`` should be loaded."""
+def bender_detail(bender: CrewBender) -> BenderDetail:
+    """A bender with all its numbers. Its ``updated_by`` should be loaded."""
     return BenderDetail(
         id=bender.id,
         name=bender.name,

@@ -22,7 +22,7 @@ INSTALLED_APPS = [
     "csp",
     "accounts",
     "jobs",
-    "crib",
+    "benders",
     "versions",
     "api",
 ]

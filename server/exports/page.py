@@ -64,13 +64,13 @@ _MOST_FINDINGS = 30.0
 
 def findings_height(findings: Sequence[Finding], width: float, wording: Wording) -> float:
     """How much room findings are given on paper of a width."""
-    told = _told(findings, wording)
+    told = _with_places(findings, wording)
     lines = sum(len(lines_of(text, _FINDING, width - 2 * MARGIN - 4)) for _, text in told)
     tall = lines * _FINDING * 1.35 + len(told) * 0.6
     return min(tall + 3, _MOST_FINDINGS) if told else 0.0
 
 
-def _told(findings: Sequence[Finding], wording: Wording) -> list[tuple[Finding, str]]:
+def _with_places(findings: Sequence[Finding], wording: Wording) -> list[tuple[Finding, str]]:
     """Each finding in words with the places it is about; what is said of several is said once."""
     places: dict[tuple[str, str], list[str]] = {}
     first: dict[tuple[str, str], Finding] = {}
@@ -92,7 +92,7 @@ def draw_findings(
     drawing: Drawing, findings: Sequence[Finding], y: float, bottom: float, wording: Wording
 ) -> None:
     """What there is to know, gravest first; what there is no room for is counted."""
-    told = _told(findings, wording)
+    told = _with_places(findings, wording)
     for number, (finding, text) in enumerate(told):
         if y > bottom - 4 and number < len(told) - 1:
             left = len(told) - number

@@ -102,7 +102,7 @@ def _size(rack: RackPlan) -> float:
 
 def _rows_height(rack: RackPlan, width: float) -> float:
     size = _size(rack)
-    lines = sum(len(_told(pipe, width - _COLUMNS[3] - 42, size)) for pipe in rack.pipes)
+    lines = sum(len(_mark_lines(pipe, width - _COLUMNS[3] - 42, size)) for pipe in rack.pipes)
     return 8 + lines * size * 1.5 + len(rack.pipes) * size * 0.35
 
 
@@ -127,7 +127,7 @@ def _rows(drawing: Drawing, rack: RackPlan, top: float) -> float:
             drawing.reading(right - _CUT, y, pipe.cut_length_text, size, anchor="end")
         if pipe.pipe in gaps:
             drawing.reading(right, y, gaps[pipe.pipe].air_text, size * 0.8, anchor="end")
-        for number, line in enumerate(_told(pipe, right - left - _COLUMNS[3] - 42, size)):
+        for number, line in enumerate(_mark_lines(pipe, right - left - _COLUMNS[3] - 42, size)):
             y += size * 1.5 if number else 0.0
             x = left + _COLUMNS[3]
             for text, bold in line:
@@ -144,7 +144,7 @@ def _rows(drawing: Drawing, rack: RackPlan, top: float) -> float:
 _Words = list[tuple[str, bool]]
 
 
-def _told(pipe: RackPipe, width: float, size: float) -> list[_Words]:
+def _mark_lines(pipe: RackPipe, width: float, size: float) -> list[_Words]:
     """A pipe's marks in lines of a width, each mark with how it moved; a wide bend as a whole."""
     if not pipe.marks:
         return [[("straight" if not pipe.bends else "can't be made as it lies", False)]]

@@ -10,8 +10,8 @@ from django.db import transaction
 
 import yarrow
 from accounts.models import Member
-from crib.policy import benders_for
-from crib.services import add_bender
+from benders.policy import benders_for
+from benders.services import add_bender
 from jobs.models import Job, Run, SiteBox, new_key
 from jobs.policy import (
     all_boxes_for,

@@ -9,8 +9,8 @@ from django.core.cache import cache
 from django.test import Client, TestCase
 
 from accounts.models import Crew, Member
-from crib.models import CribBender
-from crib.services import add_bender
+from benders.models import CrewBender
+from benders.services import add_bender
 from exports.job_archive import Archive, pack
 from jobs.models import Job, Run
 from jobs.services import create_job, create_run
@@ -63,8 +63,8 @@ class People:
     run_: Run
     their_job: Job
     their_run: Run
-    bender: CribBender
-    their_bender: CribBender
+    bender: CrewBender
+    their_bender: CrewBender
 
     @classmethod
     def make_people(cls) -> None:

@@ -15,8 +15,8 @@ from unittest import mock
 import ezdxf
 from django.conf import settings
 
-from crib.models import CribBender
-from crib.services import MOST_BENDERS
+from benders.models import CrewBender
+from benders.services import MOST_BENDERS
 from exports.dxf import read_path
 from exports.job_archive import MOST_ENTRY_BYTES, Archive, unpack
 from jobs.models import Run, SiteBox, new_key
@@ -132,7 +132,7 @@ class OutAndIn(CrewTest):
         chance = Random(7)
         rooms = (("runs", Run, MOST_RUNS), ("boxes", SiteBox, MOST_BOXES))
         documents: dict[str, Any] = {}
-        for room, kind, count in (*rooms, ("benders", CribBender, MOST_BENDERS)):
+        for room, kind, count in (*rooms, ("benders", CrewBender, MOST_BENDERS)):
             text = (kind.most_bytes - 20) // 4 * 3
             documents[room] = [
                 {"name": b64encode(chance.randbytes(text)).decode()} for _ in range(count)
@@ -159,6 +159,6 @@ class OutAndIn(CrewTest):
             told = {"document": box, "base_version": 0}
             answer = self.send("put", f"/api/jobs/{self.job.id}/box", told)
         self.assertIn("at most 0 boxes", answer.json()["message"])
-        with mock.patch("crib.services.MOST_BENDERS", 1):
+        with mock.patch("benders.services.MOST_BENDERS", 1):
             answer = self.send("post", "/api/benders", BENDER)
         self.assertIn("at most 1 benders", answer.json()["message"])

@@ -10,7 +10,7 @@ from django.template import TemplateDoesNotExist
 from django.test import TestCase
 
 from accounts.models import Crew, Member
-from crib.models import CribBender
+from benders.models import CrewBender
 from jobs.models import Job, Run
 from server.tests.people import CrewTest
 from yarrow import plan_values
@@ -122,4 +122,4 @@ class Demo(TestCase):
         )
         self.assertTrue(any(plan.solved for plan in plans))
         self.assertTrue(any(row.warm_from for plan in plans for row in plan.working))
-        self.assertEqual(CribBender.objects.get().crew.name, "Heron crew")
+        self.assertEqual(CrewBender.objects.get().crew.name, "Heron crew")

@@ -107,8 +107,8 @@ class Simulated(unittest.TestCase):
 
     def test_behind_the_shoe_it_lies_still_and_ahead_it_is_swept_up(self) -> None:
         _, pipe, _ = developed(STUB_AND_OFFSET)
-        for swept in (0.0, 10.0, 30.0):
-            bent = half_bent(pipe, [0], 1, swept, "end")
+        for angle_so_far in (0.0, 10.0, 30.0):
+            bent = half_bent(pipe, [0], 1, angle_so_far, "end")
             lying = bent.pieces[2]
             self.assertAlmostEqual(lying.points(1)[0][2], 0)
             self.assertAlmostEqual(lying.points(1)[1][2], 0)
@@ -148,8 +148,8 @@ class Simulated(unittest.TestCase):
         count = max(1, math.ceil(pipe.bends[index].angle / 0.5))
         found = math.inf
         for n in range(count + 1):
-            swept = pipe.bends[index].angle * n / count
-            bent = half_bent(pipe, made, index, swept, hook)
+            angle_so_far = pipe.bends[index].angle * n / count
+            bent = half_bent(pipe, made, index, angle_so_far, hook)
             for piece in (*bent.behind, *bent.ahead):
                 points = piece.points(20)
                 for a, b in pairwise(points):

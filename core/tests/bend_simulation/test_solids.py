@@ -72,7 +72,7 @@ class Heel(unittest.TestCase):
         # nearer by the length of the arc while the heel swings down behind the shoe.
         close = met(run(turn(30), turn(11), end(30)), [0], 1, "end", stance("hand"))
         self.assertIn("heel", close)
-        self.assertGreater(close["heel"].swept, 45)
+        self.assertGreater(close["heel"].angle_so_far, 45)
 
     def test_far_behind_it_does_not(self) -> None:
         far = met(run(turn(12), turn(30), end(30)), [0], 1, "end", stance("hand"))
@@ -105,11 +105,11 @@ class Moved(unittest.TestCase):
             _, pipe, _ = developed(document)
             moves = moving(pipe, made, index, hook)
             for part in (0.0, 0.4, 1.0):
-                swept = part * moves.angle
-                bent = half_bent(pipe, made, index, swept, hook)
+                angle_so_far = part * moves.angle
+                bent = half_bent(pipe, made, index, angle_so_far, hook)
                 for mine, true in (
-                    (moves.ahead_at(swept), bent.ahead),
-                    (moves.behind_at(swept), bent.behind),
+                    (moves.ahead_at(angle_so_far), bent.ahead),
+                    (moves.behind_at(angle_so_far), bent.behind),
                 ):
                     for one, other in zip(mine, true, strict=True):
                         for a, b in zip(one.points(3), other.points(3), strict=True):
@@ -131,12 +131,14 @@ class Moved(unittest.TestCase):
             closest = {"handle": math.inf, "heel": math.inf}
             deepest = -math.inf
             for n in range(count + 1):
-                swept = pipe.bends[index].angle * n / count
-                bent = half_bent(pipe, made, index, swept, hook)
+                angle_so_far = pipe.bends[index].angle * n / count
+                bent = half_bent(pipe, made, index, angle_so_far, hook)
                 points = [p for each in (*bent.behind, *bent.ahead) for p in each.points(20)]
                 for what in closest:
                     closest[what] = min(
-                        closest[what], *(to_bar(p, tool[what], swept) for p in points), math.inf
+                        closest[what],
+                        *(to_bar(p, tool[what], angle_so_far) for p in points),
+                        math.inf,
                     )
                 deepest = max([deepest, *(in_table(p, planned.bender.diameter) for p in points)])
             for what in closest.keys() - said:
@@ -148,9 +150,9 @@ class Moved(unittest.TestCase):
         self.assertGreater(min(clear.values()), 10, clear)
 
 
-def to_bar(point: Vector, bar: Any, swept: float) -> float:
+def to_bar(point: Vector, bar: Any, angle_so_far: float) -> float:
     """How far a point is from a handle or heel, worked out on its own."""
-    lean = math.radians(bar.leans + swept)
+    lean = math.radians(bar.leans + angle_so_far)
     x, y, z = point[0], point[1], point[2] - RADIUS
     out = min(max(x * math.cos(lean) + z * math.sin(lean), bar.near), bar.far)
     return math.dist((x, y, z), (out * math.cos(lean), 0.0, out * math.sin(lean)))

@@ -5,9 +5,12 @@ from __future__ import annotations
 import csv
 import math
 import unittest
+from dataclasses import fields
 from itertools import pairwise
 from typing import ClassVar
+from unittest import mock
 
+from yarrow.catalog.limits import fill_limits, limits
 from yarrow.catalog.reading import FOLDER, rows, source_of, toml
 from yarrow.catalog.tables import conduits, fittings
 from yarrow.catalog.wiring import (
@@ -16,7 +19,6 @@ from yarrow.catalog.wiring import (
     box_allowances,
     copper_kcmil,
     factor_rule,
-    fill_limits,
     insulation_called,
     lock_rings,
     standard_boxes,
@@ -51,9 +53,17 @@ class Sources(unittest.TestCase):
             self.assertIn(about["edition"], source_of(table))
 
     def test_every_limit_has_its_source(self) -> None:
-        for name, told in fill_limits().items():
-            with self.subTest(limit=name):
-                self.assertTrue(told["source"].strip())
+        for group in (fill_limits(), limits()):
+            for field in fields(group):
+                with self.subTest(limit=field.name):
+                    self.assertTrue(getattr(group, field.name).source.strip())
+
+    def test_a_limit_that_nothing_knows_is_refused(self) -> None:
+        with (
+            mock.patch("yarrow.catalog.limits.toml", return_value={"shares": {}}),
+            self.assertRaisesRegex(ValueError, "shares"),
+        ):
+            fill_limits.__wrapped__()
 
     def test_no_cell_has_a_space_around_it_and_no_row_too_many_cells(self) -> None:
         for table in TABLES:

@@ -36,7 +36,7 @@ class Collision:
     what: InTheWay
     by: float
     at: float
-    swept: float
+    angle_so_far: float
     out: float = 0.0
 
 
@@ -95,12 +95,12 @@ def _on_floor(
     reaches = _highest if over else _lowest
     still = reaches(moves.behind, half, floor, 0.0)
 
-    def at(swept: float) -> Collision:
-        return reaches(moves.ahead_at(swept), half, floor, swept)
+    def at(angle_so_far: float) -> Collision:
+        return reaches(moves.ahead_at(angle_so_far), half, floor, angle_so_far)
 
     found = [still]
     if moves.ahead:
-        swept_up = [at(swept) for swept in _moments(moves.angle, SWEEP_STEP)]
+        swept_up = [at(angle_so_far) for angle_so_far in _moments(moves.angle, SWEEP_STEP)]
         found += swept_up
         if max(strike.by for strike in found) <= lying:
             found += _between(swept_up, at, lambda step: length * step**2 / 8)
@@ -119,9 +119,9 @@ def _on_table(moves: Moving, table: Top, half: float, lying: float) -> Collision
     if moves.ahead and not replace(moves, behind=()).never_under(table.height - lying, half):
         reach = math.hypot(max(-table.low, table.high), table.aside)
         spare = half + reach * math.radians(FINEST) / 2
-        for swept in _moments(moves.angle, FINEST):
-            under, place = table.lowest(moves.ahead_at(swept), spare)
-            found.append(Collision("bench", under, place, swept))
+        for angle_so_far in _moments(moves.angle, FINEST):
+            under, place = table.lowest(moves.ahead_at(angle_so_far), spare)
+            found.append(Collision("bench", under, place, angle_so_far))
     worst = max(found, key=lambda strike: strike.by)
     return worst if worst.by > lying else None
 
@@ -131,16 +131,16 @@ def _on_bar(moves: Moving, bar: Bar, what: InTheWay) -> Collision | None:
     nearer by no more than the bar's own way; so far moments are left out where it can't arrive."""
     spare = bar.speed() * math.radians(FINEST) / 2
 
-    def strike(pieces: Collection[Segment], swept: float) -> Collision:
-        distance, out, place = bar.closest(pieces, swept)
-        return Collision(what, bar.apart + spare - distance, place, swept, out)
+    def strike(pieces: Collection[Segment], angle_so_far: float) -> Collision:
+        distance, out, place = bar.closest(pieces, angle_so_far)
+        return Collision(what, bar.apart + spare - distance, place, angle_so_far, out)
 
-    def at(swept: float) -> Collision:
-        return strike(moves.behind_at(swept), swept)
+    def at(angle_so_far: float) -> Collision:
+        return strike(moves.behind_at(angle_so_far), angle_so_far)
 
     found = [strike(moves.ahead, 0.0)]
     if moves.behind:
-        nearing = [at(swept) for swept in (0.0, moves.angle)]
+        nearing = [at(angle_so_far) for angle_so_far in (0.0, moves.angle)]
         found += nearing
         found += _between(nearing, at, lambda step: bar.speed() * step / 2)
     worst = max(found, key=lambda each: each.by)
@@ -161,26 +161,28 @@ def _between(
     waiting = list(pairwise(looked_at))
     while waiting:
         begins, ends = waiting.pop()
-        step = ends.swept - begins.swept
+        step = ends.angle_so_far - begins.angle_so_far
         if step <= FINEST or max(begins.by, ends.by) + nears(math.radians(step)) <= 0:
             continue
-        middle = at((begins.swept + ends.swept) / 2)
+        middle = at((begins.angle_so_far + ends.angle_so_far) / 2)
         found.append(middle)
         waiting += [(begins, middle), (middle, ends)]
     return found
 
 
-def _lowest(pieces: Sequence[Segment], half: float, floor: float, swept: float) -> Collision:
+def _lowest(pieces: Sequence[Segment], half: float, floor: float, angle_so_far: float) -> Collision:
     """How far below the floor pieces reach; below zero, how far above they stay."""
     below, at = max(
         ((floor - piece.lowest(half), piece.at) for piece in pieces), default=(-math.inf, 0.0)
     )
-    return Collision("floor", below, at, swept)
+    return Collision("floor", below, at, angle_so_far)
 
 
-def _highest(pieces: Sequence[Segment], half: float, floor: float, swept: float) -> Collision:
+def _highest(
+    pieces: Sequence[Segment], half: float, floor: float, angle_so_far: float
+) -> Collision:
     """How far beyond a floor that is over them pieces reach; below zero, how far off they stay."""
     beyond, at = max(
         ((piece.highest(half) - floor, piece.at) for piece in pieces), default=(-math.inf, 0.0)
     )
-    return Collision("floor", beyond, at, swept)
+    return Collision("floor", beyond, at, angle_so_far)

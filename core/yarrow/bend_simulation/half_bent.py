@@ -37,7 +37,7 @@ def half_bent(
     pipe: StraightPipe,
     made: Collection[int],
     index: int,
-    swept: float,
+    angle_so_far: float,
     hook: Hook,
 ) -> HalfBent:
     """The pipe while a bend is made, in the bender's frame.
@@ -50,9 +50,9 @@ def half_bent(
     """
     rolls = pipe.rolls_from_start
     bend = pipe.bends[index]
-    formed = bend.radius * math.radians(swept)
+    formed = bend.radius * math.radians(angle_so_far)
     forming = PipeBend(
-        bend.arc_end - formed if hook == "end" else bend.arc_start, swept, 0.0, bend.radius
+        bend.arc_end - formed if hook == "end" else bend.arc_start, angle_so_far, 0.0, bend.radius
     )
     place, ahead, reference = (0.0, 0.0, 0.0), _AHEAD, _REFERENCE
     reached = 0.0

@@ -24,18 +24,18 @@ class Moving:
     radius: float
     angle: float
 
-    def drawn(self, swept: float) -> float:
+    def drawn(self, angle_so_far: float) -> float:
         """How far what lies behind the shoe has come toward it: the pipe that is in the arc."""
-        return self.radius * math.radians(swept)
+        return self.radius * math.radians(angle_so_far)
 
-    def behind_at(self, swept: float) -> list[Segment]:
+    def behind_at(self, angle_so_far: float) -> list[Segment]:
         """The pieces behind the shoe at a moment of the bend."""
-        by: Vector = (self.drawn(swept), 0.0, 0.0)
+        by: Vector = (self.drawn(angle_so_far), 0.0, 0.0)
         return [piece.moved(lambda place: add(place, by), _as_it_is) for piece in self.behind]
 
-    def ahead_at(self, swept: float) -> list[Segment]:
+    def ahead_at(self, angle_so_far: float) -> list[Segment]:
         """The pieces ahead of the hook at a moment of the bend."""
-        turn = math.radians(swept)
+        turn = math.radians(angle_so_far)
         cos, sin, radius = math.cos(turn), math.sin(turn), self.radius
 
         def direction(vector: Vector) -> Vector:

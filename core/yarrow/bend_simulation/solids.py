@@ -35,11 +35,13 @@ class Bar:
     apart: float
     radius: float
 
-    def closest(self, pieces: Collection[Segment], swept: float) -> tuple[float, float, float]:
+    def closest(
+        self, pieces: Collection[Segment], angle_so_far: float
+    ) -> tuple[float, float, float]:
         """The least distance of any piece's centreline from the bar's at a moment of the bend (no
         more than it, where that is far), how far along the bar that is from the shoe's centre, and
         the place on the straight pipe."""
-        lean = math.radians(self.leans + swept)
+        lean = math.radians(self.leans + angle_so_far)
         way = (math.cos(lean), 0.0, math.sin(lean))
         middle = (0.0, 0.0, self.radius)
         best = (math.inf, 0.0, 0.0)

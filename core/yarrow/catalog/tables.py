@@ -5,8 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from fractions import Fraction
 from functools import cache
-from typing import Any
 
+from yarrow.catalog.limits import limits
 from yarrow.catalog.reading import rows, source_of, toml
 from yarrow.measure.tape import read_length
 from yarrow.measure.units import Unit, convert
@@ -237,17 +237,9 @@ def typical_springback() -> dict[str, tuple[float, float]]:
 
 
 @cache
-def limits() -> dict[str, Any]:
-    """Limits that a rule sets, each with its source."""
-    return toml("limits")
-
-
-@cache
 def source_of_least_radius(unit: Unit) -> str:
     """Where the least radius of a conduit measured in ``unit`` is written."""
-    return (
-        source_of("least-radius-us") if unit == "in" else limits()["metric_inside_radius"]["source"]
-    )
+    return source_of("least-radius-us") if unit == "in" else limits().metric_inside_radius.source
 
 
 def allowance(fitting: Fitting, conduit: Conduit, unit: Unit) -> Fraction:
@@ -259,7 +251,7 @@ def allowance(fitting: Fitting, conduit: Conduit, unit: Unit) -> Fraction:
 def _least_radius(size: str, diameter: Fraction, unit: str) -> Fraction | None:
     if unit == "mm":
         # From the inside of the bend, which is half a diameter in from the centreline.
-        inside = Fraction(str(limits()["metric_inside_radius"]["diameters"]))
+        inside = Fraction(str(limits().metric_inside_radius.diameters))
         return diameter * (inside + Fraction(1, 2))
     return _least_radii().get(size)
 

@@ -5,7 +5,6 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 from functools import cache
-from typing import Any
 
 from yarrow.catalog.reading import rows, source_of, toml
 from yarrow.catalog.tables import TradeSize, conduits
@@ -294,12 +293,6 @@ def adjustment(carrying: int) -> int:
         if int(row["from"]) <= carrying and (not row["to"] or carrying <= int(row["to"])):
             return int(row["percent"])
     return 100
-
-
-@cache
-def fill_limits() -> dict[str, Any]:
-    """Shares, ratios and usual figures of the checks, each with its source."""
-    return toml("fill")
 
 
 @cache

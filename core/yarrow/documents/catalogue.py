@@ -8,12 +8,12 @@ from dataclasses import dataclass
 
 from yarrow.benders.bender import Bender
 from yarrow.benders.catalogued import catalogued
+from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.reading import source_of
 from yarrow.catalog.tables import BenderEntry, ShoeFit, benders, conduits, fittings
 from yarrow.catalog.wiring import (
     box_allowances,
     factor_rule,
-    fill_limits,
     lock_rings,
     standard_boxes,
     trunkings,
@@ -203,19 +203,19 @@ def catalogue() -> Catalogue:
             CataloguedBoxWire(size, float(volume)) for size, volume in box_allowances().items()
         ),
         circuits=tuple(
-            CataloguedCircuit(kind, told.name, told.neutral)
-            for kind, told in circuit_kinds().items()
+            CataloguedCircuit(kind, limits.name, limits.neutral)
+            for kind, limits in circuit_kinds().items()
         ),
         pull_points=_pull_points(),
     )
 
 
 def _pull_points() -> PullPointLimits:
-    told = fill_limits()
+    limits = fill_limits()
     return PullPointLimits(
-        float(told["pull_points"]["most_degrees"]),
-        float(told["pull_points"]["stricter_degrees"]),
-        float(told["duct"]["most_degrees"]),
+        float(limits.pull_points.most_degrees),
+        float(limits.pull_points.stricter_degrees),
+        float(limits.duct.most_degrees),
     )
 
 

@@ -11,6 +11,7 @@ from yarrow.benders.bender import USUAL_WAY, Bender, Reference, Way
 from yarrow.benders.calibration import TestBend, calibrate
 from yarrow.benders.catalogued import catalogued, fit_for, typical
 from yarrow.benders.springback import Springback, springback
+from yarrow.catalog.limits import limits
 from yarrow.catalog.tables import (
     Conduit,
     Stance,
@@ -18,7 +19,6 @@ from yarrow.catalog.tables import (
     benders,
     conduits,
     fittings,
-    limits,
     stance,
     stance_at,
 )
@@ -160,7 +160,7 @@ def _rack(shape: dict[str, Any], unit: Unit, worked: list[EvaluatedSum], setup: 
         spacing=float(_noted(shape["spacing"], "rack.spacing", worked)),
         between=shape["between"],
         corners=shape["corners"],
-        shot=shape.get("shot", float(limits()["shot"]["degrees"])),
+        shot=shape.get("shot", float(limits().shot.degrees)),
         others=tuple(others),
         built=tuple(built),
     )

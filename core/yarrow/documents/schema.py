@@ -249,7 +249,7 @@ def _length(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
         try:
             reading = read_length(value, unit)
         except LengthSyntaxError as error:
-            raise DocumentError(path, error.expected + _told(value)) from None
+            raise DocumentError(path, error.expected + _found_instead(value)) from None
         if above is not None and reading.value <= above:
             raise DocumentError(path, f"a length above {above}")
         if least is not None and reading.value < least:
@@ -266,7 +266,7 @@ def usual_values(node: dict[str, Any]) -> dict[Unit, Any] | None:
     return node.get("x-usual")
 
 
-def _told(value: object) -> str:
+def _found_instead(value: object) -> str:
     """What was found instead, where repeating it helps."""
     if isinstance(value, str) and len(value) <= 30 and value.isprintable():
         return f', not "{value}"' if value.strip() else ", not an empty field"

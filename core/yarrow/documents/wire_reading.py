@@ -8,12 +8,12 @@ from dataclasses import replace
 from fractions import Fraction
 from typing import Any, cast
 
+from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.tables import Conduit, TradeSize, conduits
 from yarrow.catalog.wiring import (
     WireSize,
     bores,
     factor_rule,
-    fill_limits,
     insulation_called,
     insulations,
     uk_cables,
@@ -76,15 +76,17 @@ def _conductor(shape: dict[str, Any], path: str) -> Conductor:
         role = cast(
             ConductorRole, shape.get("role", "earth" if wire.insulation == "bare" else "line")
         )
-        return _told(shape, wire, role)
+        return _in_its_role(shape, wire, role)
     if ways["csa"]:
-        return _told(
+        return _in_its_role(
             shape, uk_cable(shape, path, count), cast(ConductorRole, shape.get("role", "line"))
         )
-    return _told(shape, _cable(shape, path, count), cast(ConductorRole, shape.get("role", "cable")))
+    return _in_its_role(
+        shape, _cable(shape, path, count), cast(ConductorRole, shape.get("role", "cable"))
+    )
 
 
-def _told(shape: dict[str, Any], conductor: Conductor, role: ConductorRole) -> Conductor:
+def _in_its_role(shape: dict[str, Any], conductor: Conductor, role: ConductorRole) -> Conductor:
     carries = shape.get("carries", role != "earth")
     return replace(conductor, role=role, carries=carries)
 
@@ -235,7 +237,7 @@ def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
 
 def most_degrees(shape: dict[str, Any]) -> float | None:
     """The limit between pull points that a run's wires ask for; None: the usual."""
-    usual = float(fill_limits()["duct"]["most_degrees"]) if shape.get("duct") else None
+    usual = float(fill_limits().duct.most_degrees) if shape.get("duct") else None
     asked: float | None = shape.get("most_degrees", usual)
     return asked
 

@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from yarrow.catalog.reading import written_in
-from yarrow.catalog.wiring import Bore, adjustment, bores, fill_limits
+from yarrow.catalog.limits import fill_limits
+from yarrow.catalog.wiring import Bore, adjustment, bores
 from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, PrintedRow, in_unit
 from yarrow.findings.code import FindingCode
@@ -39,19 +39,19 @@ class Area:
     @property
     def rounds_up(self) -> float | None:
         """Eight tenths of a like conductor count as one."""
-        return float(fill_limits()["rounding"]["fraction"])
+        return float(fill_limits().rounding.fraction)
 
     @property
     def is_nipple(self) -> bool:
         """Said to be one, and not known to be longer."""
-        longest = fill_limits()["nipple"]["in"] * (1 if self.unit == "in" else float(MM_PER_INCH))
+        longest = fill_limits().nipple.inches * (1 if self.unit == "in" else float(MM_PER_INCH))
         return self.nipple and (self.length is None or self.length <= longest + 1e-9)
 
     def percent(self, count: int) -> int:
         """The share for so many conductors."""
         if self.is_nipple:
-            return int(fill_limits()["nipple"]["percent"])
-        return int(fill_limits()["share"]["percent"][min(max(count, 1), 3) - 1])
+            return int(fill_limits().nipple.percent)
+        return int(fill_limits().share.percent[min(max(count, 1), 3) - 1])
 
     def each(self, conductor: Conductor) -> float:
         """Its cross-section. Raises: MissingTableValue."""
@@ -77,12 +77,12 @@ class Area:
     def rule(self, count: int) -> FillRule:
         """Table 1, or the note on nipples."""
         if self.is_nipple:
-            told = fill_limits()["nipple"]
-            text = f"nipple of {told['in']} in or less: {self.percent(count)} %"
-            return FillRule(text, told["source"], told["edition"])
-        told = fill_limits()["share"]
+            limits = fill_limits().nipple
+            text = f"nipple of {limits.inches} in or less: {self.percent(count)} %"
+            return FillRule(text, limits.source, limits.edition)
+        shares = fill_limits().share
         many = {1: "one conductor", 2: "two conductors"}.get(count, "more than two conductors")
-        return FillRule(f"{many}: {self.percent(count)} %", told["source"], told["edition"])
+        return FillRule(f"{many}: {self.percent(count)} %", shares.source, shares.edition)
 
     def types(self, holder: Raceway) -> tuple[str, ...]:
         """All that are told of in the holder's unit."""
@@ -106,13 +106,13 @@ class Area:
         """A warning where a nipple is none, a note where the inside is not out of a standard."""
         found = []
         if self.nipple and not self.is_nipple:
-            told = fill_limits()["nipple"]
+            limits = fill_limits().nipple
             found.append(
                 Finding(
                     FindingCode.NOT_A_NIPPLE,
-                    {"most": Quantity(told["in"], "in", f"{told['in']} in")},
+                    {"most": Quantity(limits.inches, "in", f"{limits.inches} in")},
                     path="nipple",
-                    source=written_in(told),
+                    source=limits.cited,
                 )
             )
         if holder.area is None:

@@ -6,15 +6,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 
-from yarrow.catalog.reading import written_in
-from yarrow.catalog.wiring import (
-    StandardBox,
-    WireSize,
-    box_allowances,
-    fill_limits,
-    standard_boxes,
-    wire_name,
-)
+from yarrow.catalog.limits import fill_limits
+from yarrow.catalog.wiring import StandardBox, WireSize, box_allowances, standard_boxes, wire_name
 from yarrow.fill.method import FillRule, trimmed, trimmed_down, trimmed_up
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
@@ -123,8 +116,8 @@ def check_box(box: OutletBox) -> BoxResult:
     smallest = next(iter(enough), None)
     alike = [each for each in enough if _same_shape(box, each)]
     passes = needed <= volume
-    told = fill_limits()["box"]
-    rule = FillRule("so many cubic inches a conductor", told["source"], told["edition"])
+    limits = fill_limits().box
+    rule = FillRule("so many cubic inches a conductor", limits.source, limits.edition)
     to_pass = () if passes else _to_pass(box, needed - volume)
     findings = [*_too_small(needed, volume, (alike or enough), rule)]
     findings += _body_findings(box)
@@ -177,7 +170,7 @@ class _Line:
 
 
 def _lines(box: OutletBox) -> list[_Line]:
-    told = fill_limits()["box"]
+    limits = fill_limits().box
     found: list[_Line] = []
 
     def add(what: str, allowances: float | Fraction, size: WireSize | None) -> None:
@@ -185,26 +178,26 @@ def _lines(box: OutletBox) -> list[_Line]:
             found.append(_Line(what, Fraction(allowances), size))
 
     for wires in box.wires:
-        add(_counted(wires.ends, "ending or spliced here"), wires.ends * told["ends"], wires.size)
-        add(_counted(wires.passes, "passing through"), wires.passes * told["passes"], wires.size)
+        add(_counted(wires.ends, "ending or spliced here"), wires.ends * limits.ends, wires.size)
+        add(_counted(wires.passes, "passing through"), wires.passes * limits.passes, wires.size)
         loop = "passing with a loop of 12 in or more"
-        add(_counted(wires.loops, loop), wires.loops * told["loops"], wires.size)
+        add(_counted(wires.loops, loop), wires.loops * limits.loops, wires.size)
     for devices in box.devices:
         wide = f", {devices.gangs} gangs wide" if devices.gangs > 1 else ""
-        allowances = devices.count * devices.gangs * told["device"]
+        allowances = devices.count * devices.gangs * limits.device
         add(_counted(devices.count, "on its yoke", "device") + wide, allowances, devices.size)
     largest = _largest(box)
     if box.clamps:
-        add("clamps inside, all together", told["clamps"], largest)
-    add(_counted(box.fittings, "", "support fitting"), box.fittings * told["fittings"], largest)
+        add("clamps inside, all together", limits.clamps, largest)
+    add(_counted(box.fittings, "", "support fitting"), box.fittings * limits.fittings, largest)
     if box.grounds is not None and box.grounds.count:
-        beyond = max(box.grounds.count - told["grounds_together"], 0)
-        allowances = 1 + beyond * Fraction(str(told["ground_beyond"]))
+        beyond = max(box.grounds.count - limits.grounds_together, 0)
+        grounds = 1 + beyond * Fraction(str(limits.ground_beyond))
         many = box.grounds.count
         what = f"{many} equipment grounds" if many > 1 else "1 equipment ground"
-        add(what, allowances, box.grounds.size)
+        add(what, grounds, box.grounds.size)
     for terminals in box.terminals:
-        allowances = terminals.count * told["terminals"]
+        allowances = terminals.count * limits.terminals
         add(_counted(terminals.count, "", "terminal block"), allowances, terminals.size)
     return found
 
@@ -235,10 +228,10 @@ def _name(box: OutletBox) -> str:
 
 def _to_pass(box: OutletBox, short: Fraction) -> tuple[str, ...]:
     """What would make a box do that is ``short`` of so many cubic inches, the least work first."""
-    told = fill_limits()["box"]
+    limits = fill_limits().box
     found = []
     largest = _largest(box)
-    if box.clamps and largest and box_allowances()[largest] * told["clamps"] >= short:
+    if box.clamps and largest and box_allowances()[largest] * limits.clamps >= short:
         found.append("Connectors that clamp outside: the clamps' allowance falls away.")
     found.append(f"An extension or plaster ring of at least {trimmed_up(float(short), 2)} in³.")
     for wires in sorted(box.wires, key=lambda each: -box_allowances()[each.size]):
@@ -270,15 +263,15 @@ def _body_findings(box: OutletBox) -> list[Finding]:
     """A conduit body has to have twice the cross-section of the largest conduit on it."""
     if box.body is None:
         return []
-    told, (own, conduit) = fill_limits()["body"], box.body
-    if own >= conduit * told["times"]:
+    limits, (own, conduit) = fill_limits().body, box.body
+    if own >= conduit * limits.times:
         return []
     values: dict[str, Value] = {
         "inside": _section(own),
-        "times": Quantity(told["times"], "", str(told["times"])),
+        "times": Quantity(limits.times, "", str(limits.times)),
         "conduit": _section(conduit),
     }
-    source = written_in(told)
+    source = limits.cited
     return [Finding(FindingCode.BODY_TOO_NARROW, values, path="box.inside", source=source)]
 
 

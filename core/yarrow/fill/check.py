@@ -6,9 +6,9 @@ from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
 
-from yarrow.catalog.reading import written_in
+from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.tables import conduits, other_least_radius
-from yarrow.catalog.wiring import adjustment_source, bores, fill_limits
+from yarrow.catalog.wiring import adjustment_source, bores
 from yarrow.fill.area import as_holder
 from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.fill.counting import Load, additional_count, fits, max_count, used_by
@@ -137,16 +137,16 @@ def _held(holder: Raceway) -> RacewaySummary:
         size=holder.size,
         name=holder.name,
         units=holder.unit,
-        inside=_told(holder.inside),
-        width=_told(holder.width),
-        height=_told(holder.height),
-        least_radius=_told(one),
-        least_radius_other=_told(other),
+        inside=_float_or_none(holder.inside),
+        width=_float_or_none(holder.width),
+        height=_float_or_none(holder.height),
+        least_radius=_float_or_none(one),
+        least_radius_other=_float_or_none(other),
         source=holder.source,
     )
 
 
-def _told(length: Fraction | None) -> float | None:
+def _float_or_none(length: Fraction | None) -> float | None:
     return None if length is None else float(length)
 
 
@@ -181,10 +181,10 @@ def _jam(holder: Raceway, conductors: Sequence[Conductor]) -> float | None:
     if holder.inside is None or not known:
         return None
     widest = max(width for width, _ in known)
-    told = fill_limits()["jam"]
-    if sum(count for width, count in known if width == widest) != told["alike"]:
+    limits = fill_limits().jam
+    if sum(count for width, count in known if width == widest) != limits.alike:
         return None
-    return float(told["stretched"]) * float(holder.inside) / widest
+    return float(limits.stretched) * float(holder.inside) / widest
 
 
 def _heat(method: FillMethod, conductors: Sequence[Conductor]) -> AmpacityAdjustment:
@@ -201,8 +201,8 @@ def _heat(method: FillMethod, conductors: Sequence[Conductor]) -> AmpacityAdjust
     text = (
         f"{carrying} carry current: grouping factors for the circuits are looked up on their own."
     )
-    told = fill_limits()["grouping"]
-    return AmpacityAdjustment(carrying, None, text, written_in(told))
+    limits = fill_limits().grouping
+    return AmpacityAdjustment(carrying, None, text, limits.cited)
 
 
 def holder_of(kind: str, size: str) -> Raceway:

@@ -6,7 +6,8 @@ from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
 
-from yarrow.catalog.wiring import factor_rule, fill_limits, uk_cables
+from yarrow.catalog.limits import fill_limits
+from yarrow.catalog.wiring import factor_rule, uk_cables
 from yarrow.fill.area import Area
 from yarrow.fill.cable_factor import CableFactorFill, factor_holder
 from yarrow.fill.conductor import Conductor, Raceway
@@ -33,17 +34,17 @@ def beside(
         return None
     try:
         if method.name == "factor":
-            return _told(Area(holder.unit), holder, conductors, "")
+            return _compared(Area(holder.unit), holder, conductors, "")
         other = CableFactorFill(length_m, bends)
         metric, said = _metric(holder)
-        return _told(other, metric, [_as_cable(each) for each in conductors], said)
+        return _compared(other, metric, [_as_cable(each) for each in conductors], said)
     except MissingTableValue as missing:
         name: MethodName = "area" if method.name == "factor" else "factor"
         text = f"No figure by that way: {missing.expected}."
         return OtherWay(name, None, 0.0, 0.0, 0.0, "factor", text, "")
 
 
-def _told(
+def _compared(
     method: FillMethod, holder: Raceway, conductors: Sequence[Conductor], said: str
 ) -> OtherWay:
     loads = [Load(each.count, method.each(each)) for each in conductors]
@@ -67,7 +68,7 @@ def _metric(holder: Raceway) -> tuple[Raceway, str]:
     """The metric conduit that stands for a US one, and a word on it."""
     if holder.unit == "mm":
         return factor_holder(holder.type, holder.size), ""
-    size = fill_limits()["equivalent"]["conduit"].get(holder.size)
+    size = fill_limits().equivalent.conduit.get(holder.size)
     if size is None:
         raise MissingTableValue(
             "conduit.size", f"sizes to {max(factor_rule().conduits, key=int)} mm"

@@ -7,8 +7,8 @@ from dataclasses import dataclass
 from fractions import Fraction
 from itertools import combinations
 
+from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.tables import TradeSize
-from yarrow.catalog.wiring import fill_limits
 from yarrow.fill.method import FillRule, trimmed, trimmed_up
 from yarrow.fill.pull_boxes import OPPOSITE, BoxWall, Sides
 from yarrow.fill.rings import least_spacing, lock_ring, row_of_holes
@@ -111,7 +111,7 @@ def check_entries(box: OpenBox) -> EntriesResult:
             found.append(Finding(FindingCode.MEET_AT_CORNER, pair, path=f"entries[{at}].at"))
     if box.device:
         found += [f for at, entry in enumerate(placed) for f in _at_device(box, entry, at)]
-    told = fill_limits()["entries"]
+    limits = fill_limits().entries
     passes = nothing_wrong(found)
     return EntriesResult(
         "yarrow.entries-result/1",
@@ -121,7 +121,7 @@ def check_entries(box: OpenBox) -> EntriesResult:
         passes,
         tuple(placed),
         tuple(spacings),
-        FillRule(_MUST_NOT_MEET[box.unit], told["source"], told["edition"]),
+        FillRule(_MUST_NOT_MEET[box.unit], limits.source, limits.edition),
         gravest_first(found),
     )
 
@@ -134,11 +134,12 @@ _MUST_NOT_MEET = {
 
 def _device(box: OpenBox) -> Sides | None:
     """How large the device in the middle is taken to be; None: there is none."""
-    told = fill_limits()["entries"]
+    limits = fill_limits().entries
     if not box.device:
         return None
     wide, high = (
-        convert_length(told[f"device_{side}_in"], "in", box.unit) for side in ("wide", "high")
+        convert_length(side, "in", box.unit)
+        for side in (limits.device_wide_in, limits.device_high_in)
     )
     return Sides(wide, high)
 
@@ -166,7 +167,7 @@ def _wall_length(box: OpenBox, wall: BoxWall) -> float:
     return box.height if wall in ("left", "right") else box.width
 
 
-def _told(box: OpenBox, length: float) -> Quantity:
+def _measured(box: OpenBox, length: float) -> Quantity:
     text = f"{trimmed(length, 2 if box.unit == 'in' else 0)} {box.unit}"
     return Quantity(length, box.unit, text)
 
@@ -177,9 +178,9 @@ def _over_edge(box: OpenBox, entry: PlacedEntry, at: int) -> list[Finding]:
         return []
     values: dict[str, Value] = {
         "entry": entry.id,
-        "ring": _told(box, entry.ring),
-        "wall": _told(box, long),
-        "depth": _told(box, box.depth),
+        "ring": _measured(box, entry.ring),
+        "wall": _measured(box, long),
+        "depth": _measured(box, box.depth),
     }
     return [Finding(FindingCode.OVER_THE_EDGE, values, path=f"entries[{at}].at")]
 
@@ -191,7 +192,7 @@ def _meeting(box: OpenBox, one: PlacedEntry, other: PlacedEntry, at: int, least:
         "other": other.id,
         "least": Quantity(least, box.unit, text),
     }
-    source = fill_limits()["entries"]["source"]
+    source = fill_limits().entries.source
     return Finding(FindingCode.RINGS_MEET, values, path=f"entries[{at}].at", source=source)
 
 
@@ -217,17 +218,22 @@ def _from_corner(box: OpenBox, entry: PlacedEntry, wall: BoxWall) -> float:
 
 def _at_device(box: OpenBox, entry: PlacedEntry, at: int) -> list[Finding]:
     """A warning where wire comes in right at the screws of the device in the middle."""
-    told = {
-        name.removesuffix("_in"): convert_length(value, "in", box.unit)
-        for name, value in fill_limits()["entries"].items()
-        if name.endswith("_in")
-    }
+    limits = fill_limits().entries
+    wide, room, high, deep = (
+        convert_length(inches, "in", box.unit)
+        for inches in (
+            limits.device_wide_in,
+            limits.wire_room_in,
+            limits.screws_high_in,
+            limits.deep_in,
+        )
+    )
     if entry.wall not in ("left", "right"):
         return []
-    beside = (box.width - told["device_wide"]) / 2 < entry.reach + told["wire_room"]
-    level = abs(entry.along - box.height / 2) < (told["screws_high"] + entry.hole) / 2
-    in_front = entry.deep + entry.hole / 2 > box.depth - told["deep"]
+    beside = (box.width - wide) / 2 < entry.reach + room
+    level = abs(entry.along - box.height / 2) < (high + entry.hole) / 2
+    in_front = entry.deep + entry.hole / 2 > box.depth - deep
     if not (beside and level and in_front):
         return []
-    source, path = fill_limits()["entries"]["source"], f"entries[{at}].at"
+    source, path = limits.source, f"entries[{at}].at"
     return [Finding(FindingCode.AT_THE_SCREWS, {"entry": entry.id}, path=path, source=source)]

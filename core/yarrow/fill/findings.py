@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from yarrow.catalog.reading import source_of, written_in
-from yarrow.catalog.wiring import fill_limits
+from yarrow.catalog.limits import fill_limits
+from yarrow.catalog.reading import source_of
 from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.fill.method import FillMethod, trimmed_down, trimmed_up
 from yarrow.fill.result import FillResult
@@ -58,22 +58,22 @@ def fill_findings(
         code = FindingCode.SPARE_NOT_KEPT
         found.append(Finding(code, taken, path="spare", remedy=remedy, source=written))
     elif result.used > result.limit:
-        source = written_in(fill_limits()["rounding"])
+        source = fill_limits().rounding.cited
         found.append(Finding(FindingCode.ROUNDED_UP, path="conductors", source=source))
-    if result.passes and result.share > fill_limits()["tight"]["share"]:
-        source = fill_limits()["tight"]["source"]
+    if result.passes and result.share > fill_limits().tight.share:
+        source = fill_limits().tight.source
         found.append(Finding(FindingCode.TIGHT, taken, path="conductors", source=source))
-    jam = fill_limits()["jam"]
+    jam = fill_limits().jam
     if result.jam is not None and _may_jam(result.jam):
-        raw = result.jam / jam["stretched"]
+        raw = result.jam / jam.stretched
         ratios: dict[str, Value] = {
             "ratio": Quantity(raw, "", f"{raw:.2f}"),
             "in_bend": Quantity(result.jam, "", f"{result.jam:.2f}"),
-            "least": Quantity(jam["from"], "", str(jam["from"])),
-            "most": Quantity(jam["to"], "", str(jam["to"])),
+            "least": Quantity(jam.from_ratio, "", str(jam.from_ratio)),
+            "most": Quantity(jam.to_ratio, "", str(jam.to_ratio)),
         }
         code = FindingCode.MAY_JAM
-        found.append(Finding(code, ratios, path="conduit.size", source=written_in(jam)))
+        found.append(Finding(code, ratios, path="conduit.size", source=jam.cited))
     found += method.findings(holder)
     heat = {"heat": result.heat.text}
     found.append(Finding(FindingCode.HEAT_IS_SEPARATE, heat, source=result.heat.source))
@@ -83,9 +83,9 @@ def fill_findings(
 def _may_jam(stretched: float) -> bool:
     """Whether three alike are within the band in a bend, where the bore is stretched, or on the
     straight, as the code's note has it."""
-    jam = fill_limits()["jam"]
-    ratios = (stretched, stretched / jam["stretched"])
-    return any(jam["from"] <= ratio <= jam["to"] for ratio in ratios)
+    jam = fill_limits().jam
+    ratios = (stretched, stretched / jam.stretched)
+    return any(jam.from_ratio <= ratio <= jam.to_ratio for ratio in ratios)
 
 
 def _instead(result: FillResult) -> Phrase:

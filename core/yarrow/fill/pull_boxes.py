@@ -8,8 +8,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from typing import Literal
 
+from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.tables import TradeSize
-from yarrow.catalog.wiring import copper_kcmil, fill_limits, lock_rings, wire_name
+from yarrow.catalog.wiring import copper_kcmil, lock_rings, wire_name
 from yarrow.fill.boxes import Sized
 from yarrow.fill.conductor import Conductor
 from yarrow.fill.method import FillRule, trimmed, trimmed_up
@@ -133,7 +134,7 @@ class PullBoxResult:
 def is_large(conductor: Conductor) -> bool:
     """4 AWG and up, which goes by the pull box rule."""
     sizes = list(copper_kcmil())
-    from_size = sizes.index(fill_limits()["pull_box"]["from_size"])
+    from_size = sizes.index(fill_limits().pull_box.from_size)
     return conductor.size is not None and sizes.index(conductor.size) >= from_size
 
 
@@ -155,11 +156,11 @@ def check_pull_box(box: PullBox) -> PullBoxResult:
     row that asks for most; between the two raceways 6 times the larger.
     Source: NFPA 70 (2023), 314.28(A).
     """
-    told = fill_limits()["pull_box"]
+    limits = fill_limits().pull_box
     by_id = {raceway.id: raceway for raceway in box.raceways}
     reasons = [*_straight(box, by_id), *_angled(box, by_id)]
     least = Sides(_longest(reasons, "width"), _longest(reasons, "height"))
-    apart = tuple(told["apart"] * _larger(box, by_id, pull) for pull in box.pulls)
+    apart = tuple(limits.apart * _larger(box, by_id, pull) for pull in box.pulls)
     drawn, placed = _draw(box, least, apart)
     where = {each.id: each for each in placed}
     pulls = tuple(
@@ -169,10 +170,10 @@ def check_pull_box(box: PullBox) -> PullBoxResult:
         for pull, distance in zip(box.pulls, apart, strict=True)
     )
     rule = FillRule(
-        f"straight {told['straight']} times, angle and U {told['angle']} times the largest raceway "
+        f"straight {limits.straight} times, angle and U {limits.angle} times the largest raceway "
         "and the others of its row",
-        told["source"],
-        told["edition"],
+        limits.source,
+        limits.edition,
     )
     have = Sides(*box.have) if box.have else None
     findings = [*_findings(box, least, drawn, pulls, have, rule)]
@@ -208,7 +209,7 @@ def _across(wall: str) -> Literal["width", "height"]:
 
 
 def _straight(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
-    times = fill_limits()["pull_box"]["straight"]
+    times = fill_limits().pull_box.straight
     found = []
     for pull in box.pulls:
         one, other = (by_id[end] for end in pull)
@@ -221,7 +222,7 @@ def _straight(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
 
 
 def _angled(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
-    times = fill_limits()["pull_box"]["angle"]
+    times = fill_limits().pull_box.angle
     turning = {
         (by_id[end].wall, by_id[end].row)
         for pull in box.pulls

@@ -5,11 +5,9 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from yarrow.catalog.wiring import fill_limits
+from yarrow.catalog.limits import fill_limits
 
-_TOLD = fill_limits()["pull_points"]
-
-USUAL_DEGREES = float(_TOLD["most_degrees"])
+USUAL_DEGREES = float(fill_limits().pull_points.most_degrees)
 """Between two pull points, where nothing stricter is asked for."""
 
 
@@ -62,7 +60,9 @@ def pull_points(bends: Sequence[BendOnPipe], most_degrees: float | None = None) 
         before = sum(each.degrees for each in bends[last:bend])
         points.append(PullPoint(bend, (begins + ends) / 2, begins, ends, before))
     after = sum(each.degrees for each in bends[breaks[-1] if breaks else 0 :])
-    return PullPoints(total, limit, limit - total, tuple(points), after, _TOLD["source"])
+    return PullPoints(
+        total, limit, limit - total, tuple(points), after, fill_limits().pull_points.source
+    )
 
 
 def _even_breaks(degrees: Sequence[float], limit: float) -> list[int]:

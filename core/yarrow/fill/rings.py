@@ -4,13 +4,14 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from yarrow.catalog.wiring import fill_limits, lock_rings
+from yarrow.catalog.limits import fill_limits
+from yarrow.catalog.wiring import lock_rings
 from yarrow.measure.units import Unit, convert_length
 
 
 def ring_gap(unit: Unit) -> float:
     """Air between two lock rings, or one and the edge of its wall."""
-    return convert_length(fill_limits()["entries"]["gap_in"], "in", unit)
+    return convert_length(fill_limits().entries.gap_in, "in", unit)
 
 
 def lock_ring(size: str, unit: Unit) -> tuple[float, float, float]:

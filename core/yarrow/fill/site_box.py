@@ -120,7 +120,7 @@ def check_site_box(box: SiteBox) -> SiteBoxResult:
         format="yarrow.sitebox-result/1",
         units=box.unit,
         name=box.name,
-        met=tuple(_told(meeting) for meeting in box.meetings),
+        met=tuple(_meeting_run(meeting) for meeting in box.meetings),
         volume=volume,
         pull_box=pull_box,
         entries=entries,
@@ -129,7 +129,7 @@ def check_site_box(box: SiteBox) -> SiteBoxResult:
     )
 
 
-def _told(meeting: Meeting) -> MeetingRun:
+def _meeting_run(meeting: Meeting) -> MeetingRun:
     counts: dict[str, int] = {}
     for each in meeting.wires:
         name = f"{each.name} earth" if each.role == "earth" else each.name

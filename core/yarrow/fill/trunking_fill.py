@@ -5,9 +5,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
+from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.reading import source_of
 from yarrow.catalog.tables import TradeSize
-from yarrow.catalog.wiring import fill_limits, trunkings
+from yarrow.catalog.wiring import trunkings
 from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, PrintedRow, trimmed
 from yarrow.findings.code import FindingCode
@@ -58,9 +59,7 @@ class TrunkingFill:
         if holder.factor is not None:
             return float(holder.factor)
         square = 1 if holder.unit == "mm" else float(MM_PER_INCH) ** 2
-        return (
-            (holder.cross_section or 0) * square * float(fill_limits()["trunking"]["percent"]) / 100
-        )
+        return (holder.cross_section or 0) * square * float(fill_limits().trunking.percent) / 100
 
     def holders(self, like: Raceway) -> tuple[Raceway, ...]:
         """The usual sizes, the least first; for an own size, that one alone."""
@@ -70,10 +69,8 @@ class TrunkingFill:
 
     def rule(self, count: int) -> FillRule:
         """The 45 %."""
-        told = fill_limits()["trunking"]
-        return FillRule(
-            f"at most {told['percent']} % of the inside", told["source"], told["edition"]
-        )
+        limits = fill_limits().trunking
+        return FillRule(f"at most {limits.percent} % of the inside", limits.source, limits.edition)
 
     def types(self, holder: Raceway) -> tuple[str, ...]:
         """Trunking is all of one sort."""
@@ -91,7 +88,7 @@ class TrunkingFill:
         """Whether the figure is the printed one."""
         if holder.factor is None:
             return []
-        nominal = (holder.cross_section or 0) * fill_limits()["trunking"]["percent"] / 100
+        nominal = (holder.cross_section or 0) * fill_limits().trunking.percent / 100
         values: dict[str, Value] = {
             "trunking": holder.name,
             "size": holder.size,

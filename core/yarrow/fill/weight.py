@@ -5,7 +5,8 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from yarrow.catalog.wiring import copper_kcmil, fill_limits
+from yarrow.catalog.limits import fill_limits
+from yarrow.catalog.wiring import copper_kcmil
 from yarrow.fill.conductor import Conductor
 
 MM2_PER_KCMIL = 0.506707
@@ -24,16 +25,16 @@ def copper_mm2(conductor: Conductor) -> float | None:
 def mass_of(conductors: Sequence[Conductor]) -> float:
     """kg a metre of all together: copper, and the rest of each cross-section as cover. Of a cable
     told by its diameter the whole is taken as both together."""
-    told = fill_limits()["mass"]
+    limits = fill_limits().mass
     total = 0.0
     for each in conductors:
         whole = each.area_in("mm") or 0.0
         copper = copper_mm2(each)
         if copper is None:
-            one = whole * told["cable_kg_m3"]
+            one = whole * limits.cable_kg_m3
         else:
             cover = max(whole - copper, 0.0)
-            one = copper * told["copper_kg_m3"] + cover * told["cover_kg_m3"]
+            one = copper * limits.copper_kg_m3 + cover * limits.cover_kg_m3
         total += each.count * one * 1e-6
     return total
 
@@ -45,4 +46,4 @@ def tension_limit_of(conductors: Sequence[Conductor]) -> float | None:
     if any(copper is None for _, copper in metal):
         return None
     kcmil = sum(count * (copper or 0.0) for count, copper in metal) / MM2_PER_KCMIL
-    return kcmil * float(fill_limits()["tension"]["lbf_per_kcmil"])
+    return kcmil * float(fill_limits().tension.lbf_per_kcmil)

@@ -93,7 +93,7 @@ def close_run(run: ResolvedRun, target: Vector, words: LengthFormatter) -> Closu
         return ClosureResult(
             run, (), (_not_reached(run, loose, target, off, wrong, solved, words),)
         )
-    moved = tuple(_told(number, run, solved, words) for number in loose)
+    moved = tuple(_solved(number, run, solved, words) for number in loose)
     notes = tuple(_note(solved, each) for each in moved if each.said_text != each.became_text)
     return ClosureResult(solved, moved, notes)
 
@@ -247,7 +247,9 @@ def _helper(run: ResolvedRun, loose: Sequence[_Number], target: Vector) -> _Numb
     return None
 
 
-def _told(number: _Number, run: ResolvedRun, solved: ResolvedRun, words: LengthFormatter) -> Solved:
+def _solved(
+    number: _Number, run: ResolvedRun, solved: ResolvedRun, words: LengthFormatter
+) -> Solved:
     said, became = number.read(run), number.read(solved)
     texts = [
         f"{value:.1f}°" if number.field == "angle" else words.reading(value)

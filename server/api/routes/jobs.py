@@ -32,7 +32,7 @@ from api.shapes import (
     run_detail,
     run_summary,
 )
-from crib.policy import benders_for
+from benders.policy import benders_for
 from exports.job_archive import Archive, pack, unpack
 from jobs import services
 from jobs.models import Job, Run

@@ -44,7 +44,7 @@ export interface paths {
         post?: never;
         /**
          * Remove Bender
-         * @description Take a bender out of the crib; runs keep the numbers that they were planned with.
+         * @description Remove a bender; runs keep the numbers that they were planned with.
          */
         delete: operations["remove_bender"];
         options?: never;
@@ -141,7 +141,7 @@ export interface paths {
         };
         /**
          * List Removed
-         * @description The benders that were taken out of the crib.
+         * @description The benders that were removed.
          */
         get: operations["list_removed_benders"];
         put?: never;

@@ -10,7 +10,7 @@ import { SignIn } from "@/features/signin/SignIn";
 import { SignInAgain } from "@/features/signin/SignInAgain";
 import { bringOver } from "@/model/oldDrafts";
 import { Boundary } from "@/ui/Boundary";
-import { Waiting } from "@/ui/Waiting";
+import { LoadingScreen } from "@/ui/LoadingScreen";
 import { FailedRoute } from "./FailedRoute";
 import { SCREENS } from "./screens";
 
@@ -42,10 +42,10 @@ function Inside() {
     }
   }, [member]);
   if (session.isPending) {
-    return <Waiting what="Opening Yarrow" />;
+    return <LoadingScreen what="Opening Yarrow" />;
   }
   if (session.isError) {
-    return <Waiting what="Yarrow can't be reached." retry={() => void session.refetch()} />;
+    return <LoadingScreen what="Yarrow can't be reached." retry={() => void session.refetch()} />;
   }
   if (!member) {
     return <SignIn />;
@@ -61,7 +61,7 @@ function Inside() {
 function Screens() {
   const screen = (element: ReactNode) => <Guarded>{element}</Guarded>;
   return (
-    <Suspense fallback={<Waiting what="Opening" />}>
+    <Suspense fallback={<LoadingScreen what="Opening" />}>
       <Routes>
         <Route path="/" element={screen(<JobsScreen />)} />
         <Route path="/jobs/:jobId" element={screen(<JobScreen />)} />

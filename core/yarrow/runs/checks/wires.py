@@ -6,7 +6,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from fractions import Fraction
 
-from yarrow.catalog.wiring import fill_limits
+from yarrow.catalog.limits import fill_limits
 from yarrow.fill.area import Area
 from yarrow.fill.cable_factor import CableFactorFill
 from yarrow.fill.check import check_fill
@@ -70,8 +70,8 @@ def plan_wires(
 
 def duct_metres(degrees_bent: float) -> float:
     """How long an outdoor duct may be between pull points: less for every quarter turn."""
-    told = fill_limits()["duct"]
-    return max(float(told["metres"] - told["less_per_quarter"] * degrees_bent / 90), 0.0)
+    limits = fill_limits().duct
+    return max(float(limits.metres - limits.less_per_quarter * degrees_bent / 90), 0.0)
 
 
 def _duct_findings(length_m: Fraction, degrees_bent: float) -> list[Finding]:
@@ -83,7 +83,7 @@ def _duct_findings(length_m: Fraction, degrees_bent: float) -> list[Finding]:
         "most": Quantity(most, "m", f"{most:.0f}"),
         "length": Quantity(float(length_m), "m", f"{float(length_m):.0f}"),
     }
-    source = fill_limits()["duct"]["source"]
+    source = fill_limits().duct.source
     return [Finding(FindingCode.DUCT_TOO_LONG, values, path="wires.duct", source=source)]
 
 
@@ -156,18 +156,20 @@ def _pull(
 ) -> PlannedPull | None:
     if any(straight < 0 for straight in pipe.straights):
         return None
-    asked, told = wires.pull, fill_limits()
+    asked, limits = wires.pull, fill_limits()
     imperial = unit == "in"
     kg_m = mass_of(wires.conductors)
     estimate = kg_m * POUNDS_PER_KG * METRES_PER_FOOT if imperial else kg_m
     mass = asked.mass if asked.mass is not None else estimate
-    friction = asked.friction if asked.friction is not None else told["friction"][asked.state]
+    friction = (
+        asked.friction if asked.friction is not None else getattr(limits.friction, asked.state)
+    )
     limit = asked.most_tension
     if limit is None and (usual := tension_limit_of(wires.conductors)) is not None:
         limit = usual if imperial else usual * NEWTONS_PER_LBF
     pressed = asked.most_side_wall
     if pressed is None:
-        usual_pressed = float(told["side_wall"]["lbf_per_ft"])
+        usual_pressed = float(limits.side_wall.lbf_per_ft)
         pressed = usual_pressed if imperial else usual_pressed * NEWTONS_PER_LBF / METRES_PER_FOOT
     per = 12.0 if imperial else 1000.0
     weight = (mass if imperial else mass * KILOGRAM_FORCE) / per
@@ -182,9 +184,10 @@ def _pull(
     )
     force, pressure = ("lbf", "lbf/ft") if imperial else ("N", "N/m")
     easier = pull.easier
+    pulled, pressed_by = _format_force(easier.tension), _format_force(easier.most_side_wall)
     text = (
-        f"Feed in at the {pull.feed_at}: about {_told(easier.tension)} {force} at the rope, "
-        f"{_told(easier.most_side_wall)} {pressure} on the hardest bend."
+        f"Feed in at the {pull.feed_at}: about {pulled} {force} at the rope, "
+        f"{pressed_by} {pressure} on the hardest bend."
     )
     if easier.tension == 0:
         text += " It runs down by itself: hold it back."
@@ -202,7 +205,7 @@ def _pull(
     )
 
 
-def _told(force: float) -> str:
+def _format_force(force: float) -> str:
     return f"{force:.0f}" if force >= LARGE_FORCE else f"{force:.1f}"
 
 
@@ -211,21 +214,21 @@ LARGE_FORCE = 10
 
 
 def _pull_findings(pull: Pull, force: str, pressure: str) -> list[Finding]:
-    told, found = fill_limits(), []
+    limits, found = fill_limits(), []
     easier = pull.easier
     if pull.tension_limit is not None and easier.most_tension > pull.tension_limit:
         pulled: dict[str, Value] = {
             "tension": _with_unit(easier.most_tension, force),
             "limit": _at_most(pull.tension_limit, force),
         }
-        source = told["tension"]["source"]
+        source = limits.tension.source
         found.append(Finding(FindingCode.PULL_TENSION, pulled, path="wires.pull", source=source))
     if easier.most_side_wall > pull.side_wall_limit:
         pressed: dict[str, Value] = {
             "pressure": _with_unit(easier.most_side_wall, pressure),
             "limit": _at_most(pull.side_wall_limit, pressure),
         }
-        source = told["side_wall"]["source"]
+        source = limits.side_wall.source
         code = FindingCode.SIDEWALL_PRESSURE
         found.append(Finding(code, pressed, path="wires.pull", source=source))
     return found

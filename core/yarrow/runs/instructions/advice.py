@@ -75,7 +75,7 @@ def interference(
 
     Args: made, the bends that are in the pipe; making, the one that is being made.
     """
-    what, by, at, swept, words = strike.what, strike.by, strike.at, strike.swept, piece.words
+    what, by, at, swept, words = strike.what, strike.by, strike.at, strike.angle_so_far, piece.words
     bends = [piece.pipe.bends[n] for n in sorted({*made, making})]
     ends = [place for bend in bends for place in (bend.arc_start, bend.arc_end)]
     until = next((place for place in ends if place > at + 1e-6), piece.pipe.cut_length)

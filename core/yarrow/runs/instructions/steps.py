@@ -9,7 +9,7 @@ from dataclasses import dataclass
 from yarrow.bend_simulation.orders import SAME_PLANE, normalised, roll_between
 from yarrow.benders.bender import Bender
 from yarrow.benders.placing import other_end
-from yarrow.catalog.tables import limits
+from yarrow.catalog.limits import limits
 from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.role import Role
 from yarrow.runs.marking.working import set_depth
@@ -224,8 +224,8 @@ def _check(piece: PieceToBend, index: int, last: int, made: set[int], row: Worki
 
 def _parallel_within(words: LengthFormatter) -> str:
     """How parallel is parallel. Source: catalog/limits.toml."""
-    limit = limits()["parallel_within"]
-    within, over = limit[words.unit], limit[f"{words.unit}_over"]
+    limit = limits().parallel_within
+    within, over = limit.within.of(words.unit), limit.over.of(words.unit)
     return f"No more than {words.length(within)} closer at one end over {words.length(over)}."
 
 
@@ -242,7 +242,7 @@ def _figure(piece: PieceToBend, index: int, made: set[int]) -> str:
             apart = words.length(pipe.straights[index] + 2 * back)
             return f"The leg plumb when the last is level: {apart} from back to back."
         return "The leg plumb when the last is level."
-    over = float(limits()["height_told_over"][words.unit])
+    over = float(limits().height_told_over.of(words.unit))
     rise = words.length(over * math.sin(math.radians(bend.angle)))
     return f"With one leg level the other rises {rise} over {words.length(over)} of its length."
 

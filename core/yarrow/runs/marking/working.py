@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 
-from yarrow.catalog.tables import limits
+from yarrow.catalog.limits import limits
 from yarrow.geometry.arcs import arc_length, tangent_length
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.measure.units import Unit
@@ -61,7 +61,7 @@ def working(
 
 def warmed_beyond(unit: Unit) -> float:
     """How far plastic is warmed on both sides of its arc. Source: catalog/limits.toml."""
-    return float(limits()["warmed_beyond_the_arc"][unit])
+    return float(limits().warmed_beyond_the_arc.of(unit))
 
 
 def set_depth(angle: float, radius: float, straight: float) -> float:

@@ -8,7 +8,8 @@ from dataclasses import dataclass
 from functools import cache
 
 from yarrow.benders.bender import Bender
-from yarrow.catalog.tables import limits, usual_angles
+from yarrow.catalog.limits import limits
+from yarrow.catalog.tables import usual_angles
 from yarrow.features.feature import Feature, lay
 from yarrow.features.leg import Laid, Leg, Pipe
 from yarrow.geometry.arcs import tangent_length
@@ -95,7 +96,7 @@ class Candidate:
     @property
     def pull(self) -> float:
         """e^(μ θ): what it multiplies the force of a pull by. Source: catalog/limits.toml."""
-        return math.exp(float(limits()["pulling"]["friction"]) * math.radians(self.degrees))
+        return math.exp(float(limits().pulling.friction) * math.radians(self.degrees))
 
 
 @dataclass(frozen=True, slots=True)

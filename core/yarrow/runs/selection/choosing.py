@@ -6,7 +6,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from typing import Literal
 
-from yarrow.catalog.tables import limits, usual_angles
+from yarrow.catalog.limits import limits
+from yarrow.catalog.tables import usual_angles
 from yarrow.features.feature import Feature
 from yarrow.features.leg import FIRST_LEG, Following, Leg, Pipe
 from yarrow.features.offset import OffsetOnto
@@ -288,7 +289,7 @@ def _better_together(
 def _least_flat(unit: Unit) -> float:
     """The shortest stretch on the surface that holds a strap: the same length in either unit, so
     that a run keeps its bends when its unit is changed. Source: catalog/limits.toml."""
-    return convert_length(float(limits()["flat_between_saddles"]["in"]), "in", unit)
+    return convert_length(float(limits().flat_between_saddles.inches), "in", unit)
 
 
 def _following(

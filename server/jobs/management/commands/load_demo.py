@@ -8,7 +8,7 @@ from django.core.management.base import BaseCommand
 from django.db import transaction
 
 from accounts.models import Crew, Member
-from crib.services import add_bender
+from benders.services import add_bender
 from jobs.demo import JOBS, MEMBERS, PASSWORD
 from jobs.services import create_job, create_run, save_box
 

@@ -16,11 +16,11 @@ import { tabName } from "@/model/tab";
 import { IconButton } from "@/ui/Button";
 import { ConflictDialog } from "@/ui/ConflictDialog";
 import { Icon } from "@/ui/Icon";
+import { LoadingScreen } from "@/ui/LoadingScreen";
 import { Menu } from "@/ui/Menu";
 import { SavingState } from "@/ui/SavingState";
-import { Scrolls } from "@/ui/Scrolls";
+import { ScrollArea } from "@/ui/ScrollArea";
 import { TopBar } from "@/ui/TopBar";
-import { Waiting } from "@/ui/Waiting";
 import { BoxAnswers } from "./BoxAnswers";
 import { SiteBoxFields } from "./SiteBoxFields";
 import { boxId, type SiteBoxDocument, useSiteBox } from "./useSiteBox";
@@ -37,10 +37,10 @@ export default function BoxScreen() {
   });
   const drafts = useDraftsOf("box", boxId({ job_id: jobId, name }));
   if (box.isError) {
-    return <Waiting what={box.error.message} retry={() => void box.refetch()} />;
+    return <LoadingScreen what={box.error.message} retry={() => void box.refetch()} />;
   }
   if (box.isPending || !drafts) {
-    return <Waiting what="Opening the box" />;
+    return <LoadingScreen what="Opening the box" />;
   }
   return <Opened key={name} box={box.data} drafts={drafts.drafts} tabs={drafts.tabs} />;
 }
@@ -117,12 +117,12 @@ function Opened({ box, drafts, tabs }: Props) {
             refusal={refusal}
           />
         </div>
-        <Scrolls
+        <ScrollArea
           label="The box as a whole"
           className={`grid min-w-0 content-start gap-8 p-4 desk:overflow-auto desk:p-6 ${old ? "opacity-60" : ""}`}
         >
           <BoxAnswers answer={answer} />
-        </Scrolls>
+        </ScrollArea>
       </main>
       <ConflictDialog each={each} />
       <HistoryDialog

@@ -8,9 +8,9 @@ import { WALLS } from "@/features/check/walls";
 import { CountField } from "@/features/wires/CountField";
 import type { Fields } from "@/model/wires";
 import { Button } from "@/ui/Button";
+import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
-import { Tick } from "@/ui/Tick";
 import type { SiteBoxDocument, SiteBoxResult } from "./useSiteBox";
 
 type Props = {
@@ -182,9 +182,9 @@ function Sides({ document, change }: Part) {
           />
         ))}
       </div>
-      <Tick checked={document.device ?? false} onChange={(device) => change({ device })}>
+      <Checkbox checked={document.device ?? false} onChange={(device) => change({ device })}>
         A device in the middle
-      </Tick>
+      </Checkbox>
     </section>
   );
 }

@@ -9,8 +9,8 @@ import { Verdict } from "@/ui/Verdict";
 import { type BoxDocument, BoxFields } from "./BoxFields";
 import { BoxSum } from "./BoxSum";
 import { type BoxResult, trimmed } from "./boxResult";
-import { Halves } from "./Halves";
 import { Problems } from "./Problems";
+import { SplitPane } from "./SplitPane";
 import { useRemembered } from "./useRemembered";
 
 const FIRST: BoxDocument = {
@@ -28,7 +28,7 @@ export default function BoxCheck() {
   const change = (fields: Fields<BoxDocument>) =>
     setDocument(said<BoxDocument>({ ...document, ...fields }));
   return (
-    <Halves
+    <SplitPane
       old={old}
       form={
         <>
@@ -38,7 +38,7 @@ export default function BoxCheck() {
       }
     >
       {answer ? <BoxAnswer answer={answer} take={(box) => change({ box, gangs: 1 })} /> : null}
-    </Halves>
+    </SplitPane>
   );
 }
 

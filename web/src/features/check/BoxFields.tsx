@@ -4,9 +4,9 @@ import type { Schemas } from "@/api/client";
 import { useCatalogue } from "@/api/queries";
 import { CountField } from "@/features/wires/CountField";
 import { type Fields, sizeName } from "@/model/wires";
+import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
-import { Tick } from "@/ui/Tick";
 import { asNumber } from "./fieldValues";
 import { Rows } from "./Rows";
 
@@ -56,9 +56,9 @@ export function BoxFields({ document, change, bare = false }: Props & { bare?: b
         )}
       </Rows>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-        <Tick checked={document.clamps ?? false} onChange={(clamps) => change({ clamps })}>
+        <Checkbox checked={document.clamps ?? false} onChange={(clamps) => change({ clamps })}>
           Cable clamps inside
-        </Tick>
+        </Checkbox>
         <span className="flex items-center gap-2">
           <CountField
             label="Support fittings"

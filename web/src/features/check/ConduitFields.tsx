@@ -2,10 +2,10 @@
 import { useCatalogue } from "@/api/queries";
 import { type Fields, type FillDocument, said } from "@/model/wires";
 import { problemAt } from "@/state/useCheck";
-import { Choice } from "@/ui/Choice";
+import { Checkbox } from "@/ui/Checkbox";
+import { SegmentedControl } from "@/ui/SegmentedControl";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
-import { Tick } from "@/ui/Tick";
 import { asNumber, told } from "./fieldValues";
 import { FIRST } from "./firstFill";
 import { SpareField } from "./SpareField";
@@ -47,7 +47,7 @@ export function WhichConduit({ document, setDocument }: Props) {
   return (
     <>
       <div>
-        <Choice
+        <SegmentedControl
           label="By which rule"
           value={byFactor ? "factor" : "area"}
           options={[
@@ -113,12 +113,12 @@ export function OfTheRun({
       />
       {byFactor ? null : (
         <div className="pb-2">
-          <Tick
+          <Checkbox
             checked={document.nipple ?? false}
             onChange={(nipple) => change({ nipple: nipple || undefined })}
           >
             Nipple, 24 in or less
-          </Tick>
+          </Checkbox>
         </div>
       )}
     </div>

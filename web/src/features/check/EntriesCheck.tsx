@@ -5,13 +5,13 @@ import { EntriesDrawing } from "@/drawing/EntriesDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { type Fields, said } from "@/model/wires";
 import { useCheck } from "@/state/useCheck";
+import { Checkbox } from "@/ui/Checkbox";
 import { TextField } from "@/ui/TextField";
-import { Tick } from "@/ui/Tick";
 import { Verdict } from "@/ui/Verdict";
-import { Halves } from "./Halves";
 import { LengthWord } from "./LengthWord";
 import { Problems } from "./Problems";
 import { Rows } from "./Rows";
+import { SplitPane } from "./SplitPane";
 import { useRemembered } from "./useRemembered";
 import { nextLetter, SizeAndWall } from "./walls";
 
@@ -43,7 +43,7 @@ export default function EntriesCheck() {
     setDocument(said<EntriesDocument>({ ...document, ...fields }));
   const { box, units, entries, device = false } = document;
   return (
-    <Halves
+    <SplitPane
       old={old}
       form={
         <>
@@ -57,9 +57,9 @@ export default function EntriesCheck() {
               />
             ))}
           </div>
-          <Tick checked={device} onChange={(next) => change({ device: next })}>
+          <Checkbox checked={device} onChange={(next) => change({ device: next })}>
             A device in the middle
-          </Tick>
+          </Checkbox>
           <Rows
             title="Holes"
             add="A hole"
@@ -98,7 +98,7 @@ export default function EntriesCheck() {
       }
     >
       {answer ? <EntriesAnswer answer={answer as EntriesResult} /> : null}
-    </Halves>
+    </SplitPane>
   );
 }
 

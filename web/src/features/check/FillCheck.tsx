@@ -9,7 +9,7 @@ import { type Fields, type FillDocument, said } from "@/model/wires";
 import { problemAt, useCheck } from "@/state/useCheck";
 import { OfTheRun, WhichConduit } from "./ConduitFields";
 import { FIRST } from "./firstFill";
-import { Halves } from "./Halves";
+import { SplitPane } from "./SplitPane";
 import { TrunkingFields } from "./TrunkingFields";
 import { useRemembered } from "./useRemembered";
 
@@ -21,7 +21,7 @@ export function FillCheck({ into }: { into: keyof typeof FIRST }) {
   const colours = answer ? partColours(answer.conductors, "size", document.units === "mm") : [];
   const general = refusal || generalProblem(problems);
   return (
-    <Halves
+    <SplitPane
       old={old}
       form={
         <>
@@ -64,7 +64,7 @@ export function FillCheck({ into }: { into: keyof typeof FIRST }) {
           </div>
         </>
       ) : null}
-    </Halves>
+    </SplitPane>
   );
 }
 

@@ -6,13 +6,13 @@ import { CountField } from "@/features/wires/CountField";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { type Fields, said, sizeName } from "@/model/wires";
 import { useCheck } from "@/state/useCheck";
+import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
-import { Tick } from "@/ui/Tick";
 import { sentence, Verdict } from "@/ui/Verdict";
-import { Halves } from "./Halves";
 import { Problems } from "./Problems";
 import { Rows } from "./Rows";
+import { SplitPane } from "./SplitPane";
 import { useRemembered } from "./useRemembered";
 import { nextLetter, SizeAndWall, UnitsChoice } from "./walls";
 
@@ -44,7 +44,7 @@ export default function PullBoxCheck() {
     change({ entries: next, pulls: pulls.filter((pull) => pull.every((end) => known.has(end))) });
   };
   return (
-    <Halves
+    <SplitPane
       old={old}
       form={
         <>
@@ -118,7 +118,7 @@ export default function PullBoxCheck() {
       }
     >
       {answer ? <PullBoxAnswer answer={answer as PullBoxResult} /> : null}
-    </Halves>
+    </SplitPane>
   );
 }
 
@@ -167,12 +167,12 @@ function Body({ document, change }: HaveProps) {
   const { body } = document;
   return (
     <div className="grid gap-1">
-      <Tick
+      <Checkbox
         checked={body !== undefined}
         onChange={(is) => change({ body: is ? { ...BODY } : undefined })}
       >
         A conduit body with a marking
-      </Tick>
+      </Checkbox>
       {body
         ? (["marked", "conductors"] as const).map((part) => (
             <span key={part} className="flex items-center gap-2">

@@ -6,7 +6,7 @@ import { checkSchedule, type Schedule } from "@/api/schedule";
 import type { Units } from "@/model/document";
 import { Button } from "@/ui/Button";
 import { FileButton } from "@/ui/FileButton";
-import { HowFar } from "@/ui/HowFar";
+import { ProgressBar } from "@/ui/ProgressBar";
 import { Problems } from "./Problems";
 import { ScheduleTable } from "./ScheduleTable";
 import { UnitsChoice } from "./walls";
@@ -77,7 +77,7 @@ export default function ScheduleCheck() {
       </div>
       {state.kind === "empty" ? <Columns example={example} /> : null}
       {state.kind === "working" ? (
-        <HowFar
+        <ProgressBar
           label="How far the schedule is checked"
           far={state.progress}
           what="rows"

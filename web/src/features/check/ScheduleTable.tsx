@@ -2,10 +2,10 @@
 import { useState } from "react";
 import type { CheckedRow } from "@/api/schedule";
 import { Button } from "@/ui/Button";
-import { Choice } from "@/ui/Choice";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
-import { Scrolls } from "@/ui/Scrolls";
+import { ScrollArea } from "@/ui/ScrollArea";
+import { SegmentedControl } from "@/ui/SegmentedControl";
 
 /** Rows drawn at a time: a long table is paged, so that the page stays quick. */
 const PAGE = 100;
@@ -26,7 +26,7 @@ export function ScheduleTable({ name, rows }: Props) {
             : `${full.length} of ${rows.length} do not go in`}
           <span className="font-normal text-soft"> · {name}</span>
         </p>
-        <Choice
+        <SegmentedControl
           label="Which rows"
           value={shown}
           options={[
@@ -36,7 +36,10 @@ export function ScheduleTable({ name, rows }: Props) {
           onChange={setShown}
         />
       </div>
-      <Scrolls label="Every row" className="overflow-x-auto rounded-lg border border-line bg-paper">
+      <ScrollArea
+        label="Every row"
+        className="overflow-x-auto rounded-lg border border-line bg-paper"
+      >
         <table className="w-full min-w-2xl text-sm">
           <thead className="text-xs text-soft">
             <tr>
@@ -74,7 +77,7 @@ export function ScheduleTable({ name, rows }: Props) {
             ))}
           </tbody>
         </table>
-      </Scrolls>
+      </ScrollArea>
       {chosen.length > most ? (
         <div>
           <Button onClick={() => setMost(most + PAGE)}>

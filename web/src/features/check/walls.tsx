@@ -2,7 +2,7 @@
 import { useCatalogue } from "@/api/queries";
 import type { Wall } from "@/drawing/boxWalls";
 import type { Units } from "@/model/document";
-import { Choice } from "@/ui/Choice";
+import { SegmentedControl } from "@/ui/SegmentedControl";
 import { Select } from "@/ui/Select";
 
 export const WALLS = [
@@ -60,7 +60,7 @@ type Props = { value: Units; onChange: (units: Units) => void };
 export function UnitsChoice({ value, onChange }: Props) {
   return (
     <div>
-      <Choice
+      <SegmentedControl
         label="Units"
         value={value}
         options={[

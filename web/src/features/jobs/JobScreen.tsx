@@ -13,10 +13,10 @@ import { lastHabit } from "@/model/remembered";
 import { Button } from "@/ui/Button";
 import { FileButton } from "@/ui/FileButton";
 import { Icon, type IconName } from "@/ui/Icon";
+import { LoadingScreen } from "@/ui/LoadingScreen";
 import { Reading } from "@/ui/Reading";
 import { TopBar } from "@/ui/TopBar";
-import { Waiting } from "@/ui/Waiting";
-import { DrawnIn } from "./DrawnIn";
+import { DxfUnitsDialog } from "./DxfUnitsDialog";
 import { JobRules } from "./JobRules";
 import { JobSchedule } from "./JobSchedule";
 
@@ -40,10 +40,10 @@ export function JobScreen() {
     onError: (error) => setProblem(error.message),
   });
   if (job.isError) {
-    return <Waiting what={job.error.message} retry={() => void navigate("/")} />;
+    return <LoadingScreen what={job.error.message} retry={() => void navigate("/")} />;
   }
   if (job.isPending) {
-    return <Waiting what="Opening the job" />;
+    return <LoadingScreen what="Opening the job" />;
   }
   const { name, place, units, run_count } = job.data;
   const start = () => {
@@ -106,7 +106,7 @@ export function JobScreen() {
         ) : null}
         <Removed />
         {drawing ? (
-          <DrawnIn
+          <DxfUnitsDialog
             drawing={drawing}
             units={units}
             close={() => setDrawing(null)}

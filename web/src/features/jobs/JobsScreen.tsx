@@ -8,20 +8,20 @@ import { AccountMenu } from "@/features/account/AccountMenu";
 import { LeftDrafts } from "@/features/drafts/LeftDrafts";
 import type { Units } from "@/model/document";
 import { Button, ButtonLink } from "@/ui/Button";
-import { Choice } from "@/ui/Choice";
 import { Dialog } from "@/ui/Dialog";
 import { Icon } from "@/ui/Icon";
+import { LoadingScreen } from "@/ui/LoadingScreen";
+import { SegmentedControl } from "@/ui/SegmentedControl";
 import { TextField } from "@/ui/TextField";
 import { TopBar } from "@/ui/TopBar";
-import { Waiting } from "@/ui/Waiting";
-import { BringIn } from "./BringIn";
+import { ImportJob } from "./ImportJob";
 
 export function JobsScreen() {
   const jobs = useJobs();
   const crew = useSession().data?.member?.crew;
   const [adding, setAdding] = useState(false);
   if (jobs.isError) {
-    return <Waiting what={jobs.error.message} retry={() => void jobs.refetch()} />;
+    return <LoadingScreen what={jobs.error.message} retry={() => void jobs.refetch()} />;
   }
   return (
     <div className="flex min-h-full flex-col">
@@ -33,7 +33,7 @@ export function JobsScreen() {
           <h1 className="text-2xl font-bold">Jobs</h1>
           <div className="flex flex-wrap gap-2">
             <ButtonLink to="/check">Quick check</ButtonLink>
-            <BringIn />
+            <ImportJob />
             <Button weight="main" onClick={() => setAdding(true)}>
               <Icon name="add" />
               New job
@@ -109,7 +109,7 @@ function NewJob(props: { open: boolean; onOpenChange: (open: boolean) => void })
         />
         <div className="grid justify-items-start gap-1">
           <span className="text-sm font-medium">Measured in</span>
-          <Choice
+          <SegmentedControl
             label="Measured in"
             value={units}
             onChange={setUnits}

@@ -3,11 +3,11 @@ import { Fragment, memo } from "react";
 import { Findings } from "@/features/walk/Findings";
 import { canBeMade, type Plan, workingMarks } from "@/model/document";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
-import { Choice } from "@/ui/Choice";
 import { classes } from "@/ui/classes";
 import { degrees } from "@/ui/degrees";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
+import { SegmentedControl } from "@/ui/SegmentedControl";
 import { Comparison } from "./Comparison";
 import { StepsPane } from "./StepsPane";
 
@@ -24,7 +24,7 @@ export const MarksPane = memo(function MarksPane() {
     <div className={classes("py-3.5", stale && "text-soft")}>
       <h2 className="sr-only">Marks and steps</h2>
       <div className="px-4 pb-2 text-sm">
-        <Choice
+        <SegmentedControl
           label="What to read off"
           value={shown}
           options={[

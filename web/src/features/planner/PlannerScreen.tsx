@@ -15,7 +15,7 @@ import type { OpenDocument } from "@/model/savedDocuments";
 import { createPlannerStore, type PlannerStore } from "@/model/store";
 import { tabName } from "@/model/tab";
 import { Broken } from "@/ui/Broken";
-import { Waiting } from "@/ui/Waiting";
+import { LoadingScreen } from "@/ui/LoadingScreen";
 import { Planner } from "./Planner";
 
 export default function PlannerScreen() {
@@ -30,10 +30,10 @@ export default function PlannerScreen() {
   });
   const drafts = useDraftsOf("run", String(runId));
   if (run.isError) {
-    return <Waiting what={run.error.message} retry={() => void navigate("/")} />;
+    return <LoadingScreen what={run.error.message} retry={() => void navigate("/")} />;
   }
   if (run.isPending || !drafts) {
-    return <Waiting what="Opening the run" />;
+    return <LoadingScreen what="Opening the run" />;
   }
   const why = run.data.problem || runProblem(run.data.document);
   if (why) {

@@ -1,7 +1,7 @@
 // What the run is bent from and with, and how its numbers are read.
 import { memo, useState } from "react";
 import { useBenders, useCatalogue } from "@/api/queries";
-import { CribDialog } from "@/features/crib/CribDialog";
+import { BendersDialog } from "@/features/benders/BendersDialog";
 import { InlineField } from "@/features/walk/fields";
 import { WAY } from "@/kinds/words";
 import { asInRun } from "@/model/benders";
@@ -10,7 +10,7 @@ import { sameConduit, takeConduit, takes } from "@/model/conduit";
 import { ROUNDINGS, roundingOf, type Units, type Way } from "@/model/document";
 import { sameDocument } from "@/model/sameDocument";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
-import { Choice } from "@/ui/Choice";
+import { SegmentedControl } from "@/ui/SegmentedControl";
 import { Select } from "@/ui/Select";
 import { useUnitsChange } from "./useUnitsChange";
 
@@ -29,8 +29,8 @@ export const SettingsBar = memo(function SettingsBar() {
   const benders = (catalogue?.benders ?? []).filter((bender) => takes(bender, conduit));
   const kept = (useBenders().data ?? [])
     .filter(({ document }) => sameConduit(document.conduit, conduit))
-    .map((each) => ({ id: `crib-${each.id}`, name: each.name, own: asInRun(each, units) }));
-  const [crib, setCrib] = useState(false);
+    .map((each) => ({ id: `own-${each.id}`, name: each.name, own: asInRun(each, units) }));
+  const [listing, setListing] = useState(false);
   const asKept = kept.find(({ own }) => sameDocument(own, chosen));
   const own = typeof chosen === "string" || asKept ? null : (chosen.name ?? "own bender");
   const bender = typeof chosen === "string" ? chosen : (asKept?.id ?? OWN);
@@ -81,14 +81,14 @@ export const SettingsBar = memo(function SettingsBar() {
         />
         <button
           type="button"
-          onClick={() => setCrib(true)}
+          onClick={() => setListing(true)}
           className="font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
         >
           My benders
         </button>
-        <CribDialog
-          open={crib}
-          onOpenChange={setCrib}
+        <BendersDialog
+          open={listing}
+          onOpenChange={setListing}
           conduit={conduit}
           units={units}
           use={(next) => change(set("bender", next))}
@@ -141,7 +141,7 @@ export const SettingsBar = memo(function SettingsBar() {
         </Setting>
       ) : null}
       <div className="ml-auto">
-        <Choice
+        <SegmentedControl
           label="Method"
           value={method ?? "exact"}
           options={[

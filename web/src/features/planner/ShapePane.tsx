@@ -4,7 +4,7 @@ import { Shape } from "@/drawing/Shape";
 import { ACROSS } from "@/geometry/views";
 import { hasWebGL } from "@/space/hasWebGL";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
-import { Choice } from "@/ui/Choice";
+import { SegmentedControl } from "@/ui/SegmentedControl";
 import { StepPictures } from "./StepPictures";
 
 const Space = lazy(() => import("@/space/Space"));
@@ -46,7 +46,7 @@ export const ShapePane = memo(function ShapePane() {
         <Shape both={now === "both"} />
       )}
       <div className="absolute top-2 right-2 text-sm">
-        <Choice
+        <SegmentedControl
           label="How to show the shape"
           value={now}
           options={[

@@ -7,8 +7,8 @@ import { takeOrder } from "@/model/commands";
 import type { Plan } from "@/model/document";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
-import { Choice } from "@/ui/Choice";
 import { classes } from "@/ui/classes";
+import { SegmentedControl } from "@/ui/SegmentedControl";
 import { StanceLine } from "./StanceLine";
 import { useHandling } from "./useHandling";
 
@@ -32,7 +32,7 @@ export const StepsPane = memo(function StepsPane() {
       {orders.length > 1 ? (
         <div className="flex items-center gap-2 px-4 pb-2 text-sm">
           <span className="text-soft">Begin at</span>
-          <Choice
+          <SegmentedControl
             label="Begin at"
             value={order.name}
             options={orders.map(({ name }) => ({ value: name, label: SHORT[name] ?? name }))}

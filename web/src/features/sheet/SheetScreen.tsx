@@ -7,10 +7,10 @@ import { keys, loadRun } from "@/api/queries";
 import { useMemberName } from "@/features/drafts/useMemberName";
 import { draftsOf } from "@/model/drafts";
 import { Button, ButtonLink } from "@/ui/Button";
-import { Choice } from "@/ui/Choice";
 import { Icon } from "@/ui/Icon";
+import { LoadingScreen } from "@/ui/LoadingScreen";
+import { SegmentedControl } from "@/ui/SegmentedControl";
 import { TopBar } from "@/ui/TopBar";
-import { Waiting } from "@/ui/Waiting";
 
 const PAPERS = [
   { value: "a4", label: "A4" },
@@ -51,7 +51,7 @@ export default function SheetScreen() {
   const has = run.data?.document;
   const whats = WHATS.filter(({ value }) => value === "run" || has?.[value]);
   if (sheet.isError) {
-    return <Waiting what={sheet.error.message} retry={() => void sheet.refetch()} />;
+    return <LoadingScreen what={sheet.error.message} retry={() => void sheet.refetch()} />;
   }
   return (
     <div className="flex min-h-full flex-col print:block">
@@ -59,7 +59,7 @@ export default function SheetScreen() {
         <TopBar
           actions={
             <>
-              <Choice label="Paper" value={paper} options={PAPERS} onChange={setPaper} />
+              <SegmentedControl label="Paper" value={paper} options={PAPERS} onChange={setPaper} />
               <span className="max-desk:hidden">
                 <Download
                   href={`/api/runs/${runId}/sheet.svg?paper=${paper}&of=${of}`}
@@ -85,7 +85,7 @@ export default function SheetScreen() {
           aria-label="What the sheet is of"
           className="flex justify-center border-b border-line bg-raised p-1.5 text-sm print:hidden"
         >
-          <Choice label="Sheet of" value={of} options={whats} onChange={setOf} />
+          <SegmentedControl label="Sheet of" value={of} options={whats} onChange={setOf} />
         </section>
       ) : null}
       {unsaved.data?.length ? (

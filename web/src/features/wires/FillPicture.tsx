@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { ColourBy } from "@/drawing/colours";
 import { FillDrawing } from "@/drawing/FillDrawing";
 import type { FillResult } from "@/model/wires";
-import { Choice } from "@/ui/Choice";
+import { SegmentedControl } from "@/ui/SegmentedControl";
 import { useSize } from "@/ui/useSize";
 
 const TALLEST = 380;
@@ -20,7 +20,7 @@ export function FillPicture({ fill, tallest = TALLEST }: { fill: FillResult; tal
         ) : null}
       </div>
       <div className="text-sm">
-        <Choice
+        <SegmentedControl
           label="What the colours tell"
           value={colourBy}
           options={[

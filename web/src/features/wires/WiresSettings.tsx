@@ -3,8 +3,8 @@ import { useCatalogue } from "@/api/queries";
 import { setWires, typedNumber, type Wires } from "@/model/wires";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
+import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
-import { Tick } from "@/ui/Tick";
 import { NumberWord } from "./NumberWord";
 
 const METHODS = [
@@ -61,19 +61,19 @@ export function WiresSettings({ wires }: { wires: Wires }) {
           change(setWires({ most_degrees: next === usual ? undefined : Number(next) }))
         }
       />
-      <Tick
+      <Checkbox
         checked={wires.duct ?? false}
         onChange={(duct) => change(setWires({ duct: duct || undefined }))}
       >
         outdoor duct
-      </Tick>
+      </Checkbox>
       {metric ? null : (
-        <Tick
+        <Checkbox
           checked={wires.nipple ?? false}
           onChange={(nipple) => change(setWires({ nipple: nipple || undefined }))}
         >
           nipple
-        </Tick>
+        </Checkbox>
       )}
       <Button
         weight="quiet"

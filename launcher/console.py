@@ -12,7 +12,7 @@ class LauncherError(Exception):
     """Something that the person has to put right; its text says what and how."""
 
 
-def say(text: str) -> None:
+def write_line(text: str) -> None:
     """One line, now."""
     print(text, flush=True)
 
@@ -20,14 +20,14 @@ def say(text: str) -> None:
 @contextmanager
 def step(title: str) -> Iterator[None]:
     """Announce a step, and how long it took."""
-    say(f"· {title} …")
+    write_line(f"· {title} …")
     began = time.monotonic()
     yield
     took = time.monotonic() - began
     if took >= 1:
-        say(f"  {title}: {took:.0f} s")
+        write_line(f"  {title}: {took:.0f} s")
 
 
-def complain(text: str) -> None:
+def write_error(text: str) -> None:
     """One line on standard error."""
     print(text, file=sys.stderr, flush=True)

@@ -6,8 +6,8 @@ import { planRun } from "@/api/queries";
 import { emptyRun, type RunDocument, type Units } from "@/model/document";
 import { lastHabit } from "@/model/remembered";
 import { Button } from "@/ui/Button";
-import { Choice } from "@/ui/Choice";
 import { Dialog } from "@/ui/Dialog";
+import { SegmentedControl } from "@/ui/SegmentedControl";
 
 type Props = {
   drawing: { name: string; dxf: string };
@@ -29,7 +29,7 @@ function span(radii: readonly number[]): string {
   return least === most ? least : `${least} to ${most}`;
 }
 
-export function DrawnIn({ drawing, units, close, take }: Props) {
+export function DxfUnitsDialog({ drawing, units, close, take }: Props) {
   const [drawn, setDrawn] = useState<Drawn>(FILE);
   const finish = (document: RunDocument) => {
     take(document);
@@ -65,7 +65,7 @@ export function DrawnIn({ drawing, units, close, take }: Props) {
       onOpenChange={close}
     >
       <div className="grid gap-4">
-        <Choice
+        <SegmentedControl
           label="Drawn in"
           value={drawn}
           options={[

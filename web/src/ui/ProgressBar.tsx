@@ -10,7 +10,7 @@ type Props = {
   stop: () => void;
 };
 
-export function HowFar({ label, far, what, stop }: Props) {
+export function ProgressBar({ label, far, what, stop }: Props) {
   const of = far?.of || 1;
   return (
     <div className="flex items-center gap-3">

@@ -5,15 +5,15 @@ from __future__ import annotations
 from django.db.models import QuerySet
 
 from accounts.models import Member
-from crib.models import BenderRevision, CribBender
+from benders.models import BenderRevision, CrewBender
 
 
-def benders_for(member: Member) -> QuerySet[CribBender]:
+def benders_for(member: Member) -> QuerySet[CrewBender]:
     """The benders of the member's crew, without those that were taken out."""
     return all_benders_for(member).filter(removed_at=None)
 
 
-def removed_benders_for(member: Member) -> QuerySet[CribBender]:
+def removed_benders_for(member: Member) -> QuerySet[CrewBender]:
     """The benders that the member's crew has taken out."""
     return all_benders_for(member).exclude(removed_at=None)
 
@@ -23,6 +23,6 @@ def bender_revisions_for(member: Member) -> QuerySet[BenderRevision]:
     return BenderRevision.objects.filter(bender__in=benders_for(member))
 
 
-def all_benders_for(member: Member) -> QuerySet[CribBender]:
+def all_benders_for(member: Member) -> QuerySet[CrewBender]:
     """The benders of the member's crew, also those that were taken out."""
-    return CribBender.objects.filter(crew_id=member.crew_id).select_related("updated_by")
+    return CrewBender.objects.filter(crew_id=member.crew_id).select_related("updated_by")

@@ -1,11 +1,11 @@
-"""The crib: a crew's own benders, by their numbers or by test bends."""
+"""A crew's own benders, by their numbers or by test bends."""
 
 from __future__ import annotations
 
 from server.tests.people import BENDER, DOCUMENT, CrewTest, changed
 
 
-class Crib(CrewTest):
+class Benders(CrewTest):
     def test_a_test_90_is_worked_out_before_it_is_kept(self) -> None:
         numbers = self.send("post", "/api/benders/numbers", BENDER).json()
         self.assertAlmostEqual(numbers["radius"], 4.471, places=3)

@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 
 type Props = { label: string; className: string; children: ReactNode };
 
-export function Scrolls({ label, className, children }: Props) {
+export function ScrollArea({ label, className, children }: Props) {
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by the keyboard
     <section aria-label={label} tabIndex={0} className={`${className} -outline-offset-2`}>

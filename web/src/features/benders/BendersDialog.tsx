@@ -32,7 +32,7 @@ type Props = {
   use: (bender: OwnBender) => void;
 };
 
-export function CribDialog({ open, onOpenChange, conduit, units, use }: Props) {
+export function BendersDialog({ open, onOpenChange, conduit, units, use }: Props) {
   const benders = useBenders();
   const queries = useQueryClient();
   const takenOut = useQuery({

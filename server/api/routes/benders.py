@@ -1,4 +1,4 @@
-"""The crew's own benders: what is in the crib, and what a test bend says."""
+"""The crew's own benders, and what a test bend says."""
 
 from __future__ import annotations
 
@@ -24,11 +24,11 @@ from api.shapes import (
     removed_summary,
     revision_page,
 )
-from crib import services
-from crib.policy import benders_for, removed_benders_for
+from benders import services
+from benders.policy import benders_for, removed_benders_for
 from yarrow.documents.bender_file import BenderNumbers
 
-router = Router(tags=["crib"])
+router = Router(tags=["benders"])
 
 
 @router.get("/benders", response={200: list[BenderDetail], **REFUSALS}, operation_id="list_benders")
@@ -57,7 +57,7 @@ def numbers(request: MemberRequest, document: Body[BenderDocument]) -> HttpRespo
     operation_id="list_removed_benders",
 )
 def list_removed(request: MemberRequest) -> list[RemovedSummary]:
-    """The benders that were taken out of the crib."""
+    """The benders that were removed."""
     return [removed_summary(bender) for bender in removed_benders_for(request.user)[:MOST_LISTED]]
 
 
@@ -114,6 +114,6 @@ def save_bender(request: MemberRequest, bender_id: Path[Id], body: BenderSave) -
     "/benders/{bender_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_bender"
 )
 def remove_bender(request: MemberRequest, bender_id: Path[Id]) -> Nothing:
-    """Take a bender out of the crib; runs keep the numbers that they were planned with."""
+    """Remove a bender; runs keep the numbers that they were planned with."""
     services.remove_bender(request.user, bender_id)
     return Nothing()

@@ -9,7 +9,7 @@ from versions.models import DocumentRevision, VersionedDocument
 from yarrow.documents.bender_file import bender_numbers
 
 
-class CribBender(VersionedDocument):
+class CrewBender(VersionedDocument):
     """A bender; its document is a ``yarrow.bender/1``."""
 
     what = "bender"
@@ -29,7 +29,7 @@ class CribBender(VersionedDocument):
 class BenderRevision(DocumentRevision):
     """A bender as it was saved once."""
 
-    bender = models.ForeignKey(CribBender, on_delete=models.CASCADE, related_name="revisions")
+    bender = models.ForeignKey(CrewBender, on_delete=models.CASCADE, related_name="revisions")
 
     class Meta(DocumentRevision.Meta):
         constraints = (

@@ -7,7 +7,7 @@ import { Reading } from "@/ui/Reading";
 
 const PLACES = { in: 3, mm: 1 } as const;
 
-export function Worked({
+export function EvaluatedNumbers({
   query,
   units,
 }: {

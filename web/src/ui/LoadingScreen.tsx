@@ -2,7 +2,7 @@
 import { Button } from "./Button";
 import { Logo } from "./Logo";
 
-export function Waiting({ what, retry }: { what: string; retry?: () => void }) {
+export function LoadingScreen({ what, retry }: { what: string; retry?: () => void }) {
   return (
     <main className="grid h-full place-content-center justify-items-center gap-4 text-soft">
       <Logo className="h-10 w-9" />

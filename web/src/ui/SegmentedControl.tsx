@@ -8,7 +8,7 @@ type Props<T extends string> = {
   onChange: (value: T) => void;
 };
 
-export function Choice<T extends string>({ label, value, options, onChange }: Props<T>) {
+export function SegmentedControl<T extends string>({ label, value, options, onChange }: Props<T>) {
   return (
     <ToggleGroup.Root
       type="single"

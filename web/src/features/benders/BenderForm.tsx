@@ -24,13 +24,13 @@ import type { BenderKind, RunDocument, Units } from "@/model/document";
 import { type OpenDocument, save } from "@/model/savedDocuments";
 import { isLike } from "@/model/stored";
 import { Button } from "@/ui/Button";
-import { Choice } from "@/ui/Choice";
 import { ConflictDialog } from "@/ui/ConflictDialog";
 import { SavingState } from "@/ui/SavingState";
+import { SegmentedControl } from "@/ui/SegmentedControl";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
+import { EvaluatedNumbers } from "./EvaluatedNumbers";
 import { useOpenBender } from "./useOpenBender";
-import { Worked } from "./Worked";
 
 export type Opened = {
   readonly form: Form;
@@ -110,7 +110,7 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
           />
         </div>
       </Row>
-      <Choice
+      <SegmentedControl
         label="Known by"
         value={form.by}
         options={[
@@ -149,7 +149,7 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
           {field("radius", "Centreline radius")}
         </Row>
       )}
-      <Worked query={worked} units={units} />
+      <EvaluatedNumbers query={worked} units={units} />
       <Row>
         {field("hook", "Straight ahead of the mark")}
         {field("heel", "Straight behind the arc")}

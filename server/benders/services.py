@@ -7,8 +7,8 @@ from typing import Any
 from django.db import transaction
 
 from accounts.models import Member
-from crib.models import CribBender
-from crib.policy import all_benders_for, bender_revisions_for, benders_for
+from benders.models import CrewBender
+from benders.policy import all_benders_for, bender_revisions_for, benders_for
 from versions import services as versions
 from yarrow.documents.bender_file import bender_numbers
 from yarrow.documents.errors import DocumentError
@@ -17,19 +17,19 @@ MOST_BENDERS = 200
 
 
 @transaction.atomic
-def add_bender(member: Member, document: dict[str, Any]) -> CribBender:
+def add_bender(member: Member, document: dict[str, Any]) -> CrewBender:
     """A new bender. Raises: DocumentError, where it can't be read or there are too many."""
     _check_room(member)
-    return _written(CribBender(crew_id=member.crew_id), member, document)
+    return _written(CrewBender(crew_id=member.crew_id), member, document)
 
 
 @transaction.atomic
 def save_bender(
     member: Member, bender_id: int, document: dict[str, Any], base_version: int
-) -> CribBender:
+) -> CrewBender:
     """Other numbers for a bender.
 
-    Raises: CribBender.DoesNotExist; DocumentError; VersionConflict, where it has been saved since:
+    Raises: CrewBender.DoesNotExist; DocumentError; VersionConflict, where it has been saved since:
     nothing changes.
     """
     bender = versions.locked(benders_for(member), bender_id, base_version, document)
@@ -37,7 +37,7 @@ def save_bender(
 
 
 @transaction.atomic
-def restore_bender(member: Member, bender_id: int, version: int, base_version: int) -> CribBender:
+def restore_bender(member: Member, bender_id: int, version: int, base_version: int) -> CrewBender:
     """Bring an earlier revision of a bender back, as a new version.
 
     Raises: as save_bender; BenderRevision.DoesNotExist.
@@ -48,15 +48,15 @@ def restore_bender(member: Member, bender_id: int, version: int, base_version: i
 
 
 def remove_bender(member: Member, bender_id: int) -> None:
-    """Take a bender out of the crib; runs keep the numbers that they were planned with.
+    """Remove a bender; runs keep the numbers that they were planned with.
 
-    Raises: CribBender.DoesNotExist.
+    Raises: CrewBender.DoesNotExist.
     """
     versions.remove(benders_for(member).get(id=bender_id))
 
 
-def bring_back_bender(member: Member, bender_id: int) -> CribBender:
-    """Bring back a bender that was taken out. Raises: CribBender.DoesNotExist; DocumentError."""
+def bring_back_bender(member: Member, bender_id: int) -> CrewBender:
+    """Bring back a bender that was taken out. Raises: CrewBender.DoesNotExist; DocumentError."""
     bender = all_benders_for(member).get(id=bender_id)
     _check_room(member)
     versions.bring_back(bender)
@@ -69,11 +69,11 @@ def _check_room(member: Member) -> None:
 
 
 def _written(
-    bender: CribBender,
+    bender: CrewBender,
     member: Member,
     document: dict[str, Any],
     restored_from: int | None = None,
-) -> CribBender:
+) -> CrewBender:
     bender.name = bender_numbers(document).name
     versions.write(bender, member, document, restored_from)
     return bender

@@ -6,9 +6,9 @@ import { bringInJob } from "@/api/bringIn";
 import type { Progress as Far } from "@/api/ndjson";
 import { forgetLists } from "@/api/queries";
 import { FileButton } from "@/ui/FileButton";
-import { HowFar } from "@/ui/HowFar";
+import { ProgressBar } from "@/ui/ProgressBar";
 
-export function BringIn() {
+export function ImportJob() {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const [far, setFar] = useState<Far | null>(null);
@@ -26,7 +26,12 @@ export function BringIn() {
   });
   if (bring.isPending) {
     return (
-      <HowFar label="Bringing the job in" far={far} what="runs" stop={() => stop.current.abort()} />
+      <ProgressBar
+        label="Bringing the job in"
+        far={far}
+        what="runs"
+        stop={() => stop.current.abort()}
+      />
     );
   }
   return (

@@ -1,0 +1,1 @@
+"""A crew's own benders, measured once and kept."""

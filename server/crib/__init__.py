@@ -1,1 +1,0 @@
-"""The crib: a crew's own benders, measured once and kept."""
