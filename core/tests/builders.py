@@ -9,6 +9,7 @@ from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
 from yarrow.findings.finding import Finding
 from yarrow.runs.model.plan import CandidateView, Choice, WrittenPlan
+from yarrow.wording.wording import EN_US
 
 # Half-inch thin wall on a hand bender with K 5 and G 2 5/8: geometry.md's own example.
 RADIUS = 4.471070775489305
@@ -123,3 +124,7 @@ def refused(document: dict[str, Any]) -> str:
     except DocumentError as refusal:
         return str(refusal)
     raise AssertionError("it was read")
+
+
+said = EN_US.text
+"""A sentence of a plan in words."""

@@ -48,7 +48,7 @@ def _parser() -> argparse.ArgumentParser:
     plan = commands.add_parser("plan", help="plan a run; - reads standard input")
     plan.add_argument("file")
     plan.add_argument("--format", choices=["json", "text", "csv", "bends"], default="json")
-    plan.set_defaults(run=_plan)
+    plan.set_defaults(run=_plan_command)
 
     handle = commands.add_parser("handle", help="the orders a run's piece can be bent in")
     handle.add_argument("file")
@@ -57,12 +57,12 @@ def _parser() -> argparse.ArgumentParser:
     rack = commands.add_parser("rack", help="a run's rack: the marks of every pipe, the gaps")
     rack.add_argument("file")
     rack.add_argument("--format", choices=["json", "csv"], default="json")
-    rack.set_defaults(run=_rack)
+    rack.set_defaults(run=_rack_command)
 
     for name, (_, help_) in CHECKS.items():
         check = commands.add_parser(name, help=help_)
         check.add_argument("file")
-        check.set_defaults(run=_check, check=name)
+        check.set_defaults(run=_check_command, check=name)
 
     site_box = commands.add_parser("sitebox", help="a box of a job, with the runs that meet there")
     site_box.add_argument("file")
@@ -84,7 +84,7 @@ def _parser() -> argparse.ArgumentParser:
     line = commands.add_parser("line", help="a walk line as it is said, in the run file's shape")
     line.add_argument("text")
     line.add_argument("--units", choices=["in", "mm"], default="in")
-    line.set_defaults(run=_line)
+    line.set_defaults(run=_line_command)
 
     catalog = commands.add_parser("catalog", help="what is known, as JSON")
     catalog.add_argument("part", nargs="?", choices=CATALOGUED)
@@ -108,7 +108,7 @@ def _written(answer: yarrow.Written) -> int:
     return 0 if answer.can_be_made else 3
 
 
-def _plan(options: argparse.Namespace) -> int:
+def _plan_command(options: argparse.Namespace) -> int:
     document = _document(options.file)
     if options.format == "json":
         return _print_answer(yarrow.plan(document))
@@ -121,7 +121,7 @@ def _handle(options: argparse.Namespace) -> int:
     return 3 if handling["findings"] else 0
 
 
-def _rack(options: argparse.Namespace) -> int:
+def _rack_command(options: argparse.Namespace) -> int:
     document = _document(options.file)
     if options.format == "json":
         return _print_answer(yarrow.rack(document))
@@ -139,7 +139,7 @@ CHECKS: dict[str, tuple[Callable[[dict[str, Any]], dict[str, Any]], str]] = {
 """What takes one document and gives one answer, by its command."""
 
 
-def _check(options: argparse.Namespace) -> int:
+def _check_command(options: argparse.Namespace) -> int:
     return _print_answer(CHECKS[options.check][0](_document(options.file)))
 
 
@@ -170,7 +170,7 @@ def _convert(options: argparse.Namespace) -> int:
     return 0
 
 
-def _line(options: argparse.Namespace) -> int:
+def _line_command(options: argparse.Namespace) -> int:
     typed = yarrow.line(options.text, options.units)
     if typed["line"] is None:
         raise DocumentError("line", typed["expected"])

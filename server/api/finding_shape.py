@@ -1,4 +1,4 @@
-"""How findings stand in the contract: as answers have them, in words.
+"""How findings and sentences stand in the contract: as answers have them, in words.
 
 Put in before the routes, whose answers' types have findings in them.
 """
@@ -12,10 +12,16 @@ from pydantic_core import CoreSchema
 
 from yarrow.documents.written_finding import WrittenFinding
 from yarrow.findings.finding import Finding
+from yarrow.wording.phrase import Phrase
 
 
 def _as_written(_source: Any, handler: GetCoreSchemaHandler) -> CoreSchema:
     return handler(WrittenFinding)
 
 
+def _as_text(_source: Any, handler: GetCoreSchemaHandler) -> CoreSchema:
+    return handler(str)
+
+
+setattr(Phrase, "__get_pydantic_core_schema__", staticmethod(_as_text))  # noqa: B010
 setattr(Finding, "__get_pydantic_core_schema__", staticmethod(_as_written))  # noqa: B010

@@ -68,7 +68,7 @@ Id = Annotated[int, BeforeValidator(_plain_number), Field(ge=1, le=2**62)]
 MOST_LISTED = 100
 """Rows of one page of a list; of what was removed, the newest are all that is listed."""
 
-Offset = Annotated[int, BeforeValidator(_plain_number), Field(ge=0, le=1_000_000)]
+RowsSkipped = Annotated[int, BeforeValidator(_plain_number), Field(ge=0, le=1_000_000)]
 Version = Annotated[int, BeforeValidator(_plain_number), Field(ge=1, le=2_000_000_000)]
 
 Units = Literal["in", "mm"]
@@ -348,13 +348,13 @@ def removed_summary(row: VersionedDocument) -> RemovedSummary:
 
 def run_summary(run: Run) -> RunSummary:
     """A run as a list shows it. Its ``updated_by`` should be loaded."""
-    return RunSummary(**_summary(run))
+    return RunSummary(**_run_summary(run))
 
 
 def run_detail(run: Run) -> RunDetail:
     """A run with its document. Its ``updated_by`` and ``job`` should be loaded."""
     return RunDetail(
-        **_summary(run),
+        **_run_summary(run),
         job_id=run.job_id,
         job_name=run.job.name,
         job_rules=run.job.rulebook,
@@ -410,7 +410,7 @@ def bender_detail(bender: CrewBender) -> BenderDetail:
     )
 
 
-def _summary(run: Run) -> dict[str, Any]:
+def _run_summary(run: Run) -> dict[str, Any]:
     return {
         "id": run.id,
         "name": run.name,

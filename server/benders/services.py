@@ -19,8 +19,8 @@ MOST_BENDERS = 200
 @transaction.atomic
 def add_bender(member: Member, document: dict[str, Any]) -> CrewBender:
     """A new bender. Raises: DocumentError, where it can't be read or there are too many."""
-    _check_room(member)
-    return _written(CrewBender(crew_id=member.crew_id), member, document)
+    _check_benders_room(member)
+    return _written_bender(CrewBender(crew_id=member.crew_id), member, document)
 
 
 @transaction.atomic
@@ -33,7 +33,7 @@ def save_bender(
     nothing changes.
     """
     bender = versions.locked(benders_for(member), bender_id, base_version, document)
-    return _written(bender, member, document)
+    return _written_bender(bender, member, document)
 
 
 @transaction.atomic
@@ -44,7 +44,7 @@ def restore_bender(member: Member, bender_id: int, version: int, base_version: i
     """
     bender = versions.locked(benders_for(member), bender_id, base_version)
     revision = bender_revisions_for(member).get(bender=bender, version=version)
-    return _written(bender, member, revision.document, restored_from=version)
+    return _written_bender(bender, member, revision.document, restored_from=version)
 
 
 def remove_bender(member: Member, bender_id: int) -> None:
@@ -58,17 +58,17 @@ def remove_bender(member: Member, bender_id: int) -> None:
 def bring_back_bender(member: Member, bender_id: int) -> CrewBender:
     """Bring back a bender that was taken out. Raises: CrewBender.DoesNotExist; DocumentError."""
     bender = all_benders_for(member).get(id=bender_id)
-    _check_room(member)
+    _check_benders_room(member)
     versions.bring_back(bender)
     return bender
 
 
-def _check_room(member: Member) -> None:
+def _check_benders_room(member: Member) -> None:
     if benders_for(member).count() >= MOST_BENDERS:
         raise DocumentError("bender", f"at most {MOST_BENDERS} benders in a crew")
 
 
-def _written(
+def _written_bender(
     bender: CrewBender,
     member: Member,
     document: dict[str, Any],

@@ -32,7 +32,7 @@ DRAWN = {"LINE", "ARC", "LWPOLYLINE", "POLYLINE"}
 
 
 @dataclass(frozen=True, slots=True)
-class Piece:
+class DrawnPiece:
     """A straight, or an arc by its tangents' directions at both ends, its radius and angle."""
 
     start: Vec3
@@ -42,9 +42,11 @@ class Piece:
     radius: float = 0.0
     angle: float = 0.0
 
-    def turned_round(self) -> Piece:
+    def turned_round(self) -> DrawnPiece:
         """The same, drawn the other way."""
-        return Piece(self.end, self.start, -self.arrives, -self.leaves, self.radius, self.angle)
+        return DrawnPiece(
+            self.end, self.start, -self.arrives, -self.leaves, self.radius, self.angle
+        )
 
 
 @dataclass(frozen=True, slots=True)
@@ -74,7 +76,7 @@ def drawn(entities: Iterable[DXFEntity], depth: int = 0) -> Iterator[DXFEntity]:
             yield entity
 
 
-def pieces_of(entity: DXFEntity) -> list[Piece]:
+def pieces_of(entity: DXFEntity) -> list[DrawnPiece]:
     """The straights and arcs of one entity, in order. Raises: DocumentError."""
     line: Any = entity
     if entity.dxftype() == "LINE":
@@ -93,7 +95,7 @@ def pieces_of(entity: DXFEntity) -> list[Piece]:
         flat = [(Vec3(x, y, high), float(b)) for x, y, b in line.get_points("xyb")]
     if line.is_closed:
         flat.append((flat[0][0], 0.0))
-    found: list[Piece] = []
+    found: list[DrawnPiece] = []
     for (start, bulge), (end, _) in _pairs(flat):
         one, other = ocs.to_wcs(start), ocs.to_wcs(end)
         if bulge:
@@ -103,12 +105,12 @@ def pieces_of(entity: DXFEntity) -> list[Piece]:
     return found
 
 
-def joined(groups: Sequence[Sequence[Piece]]) -> list[list[Piece]]:
+def joined(groups: Sequence[Sequence[DrawnPiece]]) -> list[list[DrawnPiece]]:
     """Groups of pieces that join end to end as one each, whichever way they were drawn."""
     left = [list(group) for group in groups if group]
     size = max((piece.start.magnitude for group in left for piece in group), default=1.0)
     close = max(size * _JOIN, 1e-9)
-    found: list[list[Piece]] = []
+    found: list[list[DrawnPiece]] = []
     while left:
         chain = left.pop(0)
         grows = True
@@ -124,7 +126,7 @@ def joined(groups: Sequence[Sequence[Piece]]) -> list[list[Piece]]:
     return found
 
 
-def path_of(chain: Sequence[Piece]) -> DrawnPath:
+def path_of(chain: Sequence[DrawnPiece]) -> DrawnPath:
     """The vertices of joined pieces: an arc between two straights is one bend, whose vertex is
     where their tangents meet.
 
@@ -144,7 +146,7 @@ def path_of(chain: Sequence[Piece]) -> DrawnPath:
     return DrawnPath(tuple(vertices), tuple(radii))
 
 
-def _check_bend(chain: Sequence[Piece], number: int) -> None:
+def _check_bend(chain: Sequence[DrawnPiece], number: int) -> None:
     piece = chain[number]
     place = f"({piece.start.x:.4g}, {piece.start.y:.4g})"
     if math.degrees(piece.angle) > _STEEPEST:
@@ -162,15 +164,15 @@ def _check_bend(chain: Sequence[Piece], number: int) -> None:
         )
 
 
-def _straight(start: Vec3, end: Vec3) -> list[Piece]:
+def _straight(start: Vec3, end: Vec3) -> list[DrawnPiece]:
     way = end - start
     if way.magnitude == 0.0:
         return []
     ahead = way.normalize()
-    return [Piece(start, end, ahead, ahead)]
+    return [DrawnPiece(start, end, ahead, ahead)]
 
 
-def _arc(start: Vec3, end: Vec3, sweep: float, ocs: OCS) -> Piece:
+def _arc(start: Vec3, end: Vec3, sweep: float, ocs: OCS) -> DrawnPiece:
     """An arc from one place to another that turns by ``sweep`` radians, to the left of travel where
     that is above zero, in the plane that it is drawn in."""
     chord = end - start
@@ -183,10 +185,12 @@ def _arc(start: Vec3, end: Vec3, sweep: float, ocs: OCS) -> Piece:
     leaves = ahead * math.cos(half) - left * math.sin(half)
     arrives = ahead * math.cos(half) + left * math.sin(half)
     radius = chord.magnitude / (2 * abs(math.sin(half)))
-    return Piece(start, end, leaves, arrives, radius, abs(sweep))
+    return DrawnPiece(start, end, leaves, arrives, radius, abs(sweep))
 
 
-def _grown(chain: list[Piece], other: list[Piece], close: float) -> list[Piece] | None:
+def _grown(
+    chain: list[DrawnPiece], other: list[DrawnPiece], close: float
+) -> list[DrawnPiece] | None:
     back = [piece.turned_round() for piece in reversed(other)]
     for way in (other, back):
         for one, then in ((chain, way), (way, chain)):

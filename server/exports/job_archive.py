@@ -134,7 +134,7 @@ def unpack(data: bytes) -> Archive:
         infos = packed.infolist()
         _check_names(infos)
         for info in infos:
-            _text(packed, info)
+            _read_text(packed, info)
     except DocumentError:
         raise
     except (zipfile.BadZipFile, EOFError, OSError, RuntimeError, ValueError, zlib.error):
@@ -158,7 +158,7 @@ def _check_names(infos: Sequence[zipfile.ZipInfo]) -> None:
             raise DocumentError("archive", f"{MANIFEST}, {folders} alone, not {shown}")
 
 
-def _text(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> bytes:
+def _read_text(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> bytes:
     if info.file_size > MOST_ENTRY_BYTES:
         raise DocumentError(info.filename, f"at most {MOST_ENTRY_BYTES:,} bytes")
     # A header may lie about the size: no more than was declared is unpacked.
@@ -171,7 +171,7 @@ def _text(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> bytes:
 
 def _json(packed: zipfile.ZipFile, name: str) -> Any:
     try:
-        return read_json(_text(packed, packed.getinfo(name)))
+        return read_json(_read_text(packed, packed.getinfo(name)))
     except DocumentError as refusal:
         raise DocumentError(name, refusal.expected) from None
 

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 
+from exports.drawing import Point
 from yarrow.geometry.rounded_polyline import arc_between
 from yarrow.geometry.vectors import Vector
 from yarrow.runs.model.plan import ArcToDraw, WrittenPlan
 
-Point = tuple[float, float]
 Room = tuple[float, float, float, float]
 """Left, top, right and bottom, in millimetres."""
 

@@ -35,7 +35,7 @@ def _drawn(drawing: Drawing) -> bytes:
     canvas.scale(mm, mm)
     for item in drawing.items:
         if isinstance(item, Text):
-            _text(canvas, item)
+            _draw_text(canvas, item)
         else:
             _stroke(canvas, item)
     canvas.showPage()
@@ -43,7 +43,7 @@ def _drawn(drawing: Drawing) -> bytes:
     return out.getvalue()
 
 
-def _text(canvas: Canvas, item: Text) -> None:
+def _draw_text(canvas: Canvas, item: Text) -> None:
     canvas.setFillColor(HexColor(item.colour))
     canvas.setFont(font_name(item.bold), item.size)
     draw = {

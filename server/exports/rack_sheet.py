@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from exports.drawing import FAINT, INK, PIPE, SOFT, Drawing, reading_width, text_width
-from exports.layout import ABOVE, WALL, Point, Room, View, centreline, fitted, from_the_front, views
+from exports.drawing import FAINT, INK, PIPE, SOFT, Drawing, Point, reading_width, text_width
+from exports.layout import ABOVE, WALL, Room, View, centreline, fitted, from_the_front, views
 from exports.page import (
     ABOVE_FOOT,
     MARGIN,
@@ -59,7 +59,7 @@ def compose_rack_sheet(
 
 def _together(drawing: Drawing, rack: RackPlan, plan: WrittenPlan, room: Room) -> None:
     """Every pipe in the first view that shows something, its number at its start."""
-    title, view = _view(plan, rack.side)
+    title, view = _rack_view(plan, rack.side)
     drawing.text(room[0], room[1] + 3, title, 2.9, colour=SOFT)
     lines = [(pipe, _line(pipe, view)) for pipe in rack.pipes]
     points = [point for _, line in lines for point in line]
@@ -80,7 +80,7 @@ def _together(drawing: Drawing, rack: RackPlan, plan: WrittenPlan, room: Room) -
             last = y
 
 
-def _view(plan: WrittenPlan, side: Side) -> tuple[str, View]:
+def _rack_view(plan: WrittenPlan, side: Side) -> tuple[str, View]:
     """The view in which the pipes lie beside each other, and not over each other."""
     title, view = views(plan)[0]
     shows = WALL if side in ("left", "right") else ABOVE

@@ -5,8 +5,8 @@ from __future__ import annotations
 import math
 from collections.abc import Callable
 
-from exports.drawing import BAND, FAINT, INK, PIPE, SOFT, Anchor, Drawing, reading_width
-from exports.layout import Point, Room, View, centreline, fitted, views
+from exports.drawing import BAND, FAINT, INK, PIPE, SOFT, Anchor, Drawing, Point, reading_width
+from exports.layout import Room, View, centreline, fitted, views
 from yarrow.geometry.vectors import Vector, along
 from yarrow.runs.model.plan import SiteObject, WrittenPlan
 
@@ -28,13 +28,13 @@ def draw_shape(drawing: Drawing, plan: WrittenPlan, within: Room) -> None:
 
     def smallest(rooms: list[Room]) -> float:
         return min(
-            fitted(_content(plan, view), _inner(plan, view, room))[1]
+            fitted(_content(plan, view), _room_for_run(plan, view, room))[1]
             for (_, view), room in zip(shown, rooms, strict=True)
         )
 
     rooms = max(stacked, beside, key=smallest)
     for (title, view), room in zip(shown, rooms, strict=True):
-        _view(drawing, plan, view, title, room)
+        _draw_view(drawing, plan, view, title, room)
 
 
 _VIEW_PADDING = (12.0, 11.0, 18.0, 5.0)
@@ -48,7 +48,7 @@ def _content(plan: WrittenPlan, view: View) -> list[Point]:
     return [view(point) for point in (*plan.path, *ends)]
 
 
-def _inner(plan: WrittenPlan, view: View, room: Room) -> Room:
+def _room_for_run(plan: WrittenPlan, view: View, room: Room) -> Room:
     """What of a room is left for the run itself, beside dimensions and labels."""
     level = sum(
         abs(view(d.end)[0] - view(d.start)[0]) > abs(view(d.end)[1] - view(d.start)[1])
@@ -61,10 +61,10 @@ def _inner(plan: WrittenPlan, view: View, room: Room) -> Room:
     return left, top, max(right, left + 1), max(bottom, top + 1)
 
 
-def _view(drawing: Drawing, plan: WrittenPlan, view: View, title: str, room: Room) -> None:
+def _draw_view(drawing: Drawing, plan: WrittenPlan, view: View, title: str, room: Room) -> None:
     drawing.text(room[0], room[1] + 3, title, 2.9, colour=SOFT)
     content = _content(plan, view)
-    placed, scale = fitted(content, _inner(plan, view, room))
+    placed, scale = fitted(content, _room_for_run(plan, view, room))
     for thing in plan.things:
         _thing(drawing, thing, lambda point: placed(view(point)))
     thick = max(plan.conduit.diameter * scale, 1.3)

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from exports.drawing import Drawing, lines_of
 from exports.marks_table import comes_out, marks_table
 from exports.page import (
@@ -19,6 +21,8 @@ from exports.strip import LEAST_STRIP, bend_by_bend, strip_height
 from exports.wires_sheet import wires_note
 from yarrow.runs.bending_sequence import OrderHandling
 from yarrow.runs.model.plan import Step, WrittenPlan
+from yarrow.wording.phrase import in_turn
+from yarrow.wording.wording import Wording
 
 _LEAST_SHAPE = 42.0
 _GOOD_SHAPE = 58.0
@@ -57,44 +61,45 @@ def compose_sheet(
     below = marks_table(drawing, plan, (left, y + 6, edge, foot))
     lowest = max(below, y + 40)
     y = max(below, comes_out(drawing, plan, (edge + 5, y + 6, right, lowest)))
+    said = [_said(step, heading.wording) for step in plan.steps]
     strip = strip_height(order, LEAST_STRIP)
     room = findings_top - y - _LEAST_SHAPE - strip
-    size, tall = _steps_size(plan.steps, width, min(height * _MOST_STEPS, room))
+    size, tall = _steps_size(said, width, min(height * _MOST_STEPS, room))
     steps_top = findings_top - tall
     strip = max(strip_height(order, steps_top - y - _GOOD_SHAPE), strip)
     above = steps_top - strip
     draw_shape(drawing, plan, (left, y + 3, right, above - 3))
     if order and strip:
         bend_by_bend(drawing, order, (left, above, right, steps_top))
-    _steps(drawing, plan.steps, steps_top + 3, size)
+    _steps(drawing, said, steps_top + 3, size)
     draw_findings(drawing, findings, findings_top + 3, foot, heading.wording)
     draw_foot(drawing, foot + 4)
     return drawing
 
 
-def _said(step: Step) -> str:
-    return f"{step.do} {step.check}"
+def _said(step: Step, wording: Wording) -> str:
+    return wording.text(in_turn(step.do, step.check))
 
 
 def _wide(width: float) -> float:
     return width - 2 * MARGIN - 10
 
 
-def _steps_size(steps: tuple[Step, ...], width: float, most: float) -> tuple[float, float]:
+def _steps_size(steps: Sequence[str], width: float, most: float) -> tuple[float, float]:
     """The size that the steps are set in, and the height that they then take."""
     tall = 0.0
     for size in _STEP_SIZES:
-        lines = sum(len(lines_of(_said(step), size, _wide(width))) for step in steps)
+        lines = sum(len(lines_of(step, size, _wide(width))) for step in steps)
         tall = lines * size * 1.35 + len(steps) * size * 0.3 + (4 if steps else 0)
         if tall <= most:
             break
     return size, tall
 
 
-def _steps(drawing: Drawing, steps: tuple[Step, ...], y: float, size: float) -> None:
+def _steps(drawing: Drawing, steps: Sequence[str], y: float, size: float) -> None:
     left = MARGIN
-    for step in steps:
+    for number, step in enumerate(steps, 1):
         drawing.rectangle(left, y - size * 0.85, size * 0.95, size * 0.95, line=0.15)
-        drawing.text(left + size * 1.6, y, f"{step.number}", size, bold=True)
-        y = drawing.paragraph(left + size * 3.2, y, _wide(drawing.width), _said(step), size)
+        drawing.text(left + size * 1.6, y, f"{number}", size, bold=True)
+        y = drawing.paragraph(left + size * 3.2, y, _wide(drawing.width), step, size)
         y += size * 0.3

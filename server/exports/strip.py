@@ -5,8 +5,8 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 
-from exports.drawing import AMBER, FAINT, INK, PIPE, SOFT, Anchor, Drawing
-from exports.layout import Point, Room, beside_the_bender, fitted, from_the_front
+from exports.drawing import AMBER, FAINT, INK, PIPE, SOFT, Anchor, Drawing, Point
+from exports.layout import Room, beside_the_bender, fitted, from_the_front
 from yarrow.runs.bending_sequence import BendHandling, OrderHandling
 
 _MOST = 14
@@ -60,7 +60,7 @@ def _in_bender(drawing: Drawing, bend: BendHandling, room: Room) -> None:
     height = max(y for _, y in points) - min(y for _, y in points)
     floor = -bend.floor
     if floor < max(y for _, y in points) + height * _FLOOR_WITHIN:
-        place, _ = fitted([*points, (points[0][0], floor)], _inner(room))
+        place, _ = fitted([*points, (points[0][0], floor)], _without_margin(room))
         y = place((0.0, floor))[1]
         colour = AMBER if bend.meets else SOFT
         drawing.line((room[0] + 1.5, y), (room[2] - 1.5, y), width=0.15, stroke=colour)
@@ -73,7 +73,7 @@ def _piece(
     drawing: Drawing, points: Sequence[Point], room: Room, *, also: Point | None = None
 ) -> None:
     """A bent piece that fills a room, with both of its ends named."""
-    place, _ = fitted([*points, also] if also else points, _inner(room))
+    place, _ = fitted([*points, also] if also else points, _without_margin(room))
     flat = [place(point) for point in points]
     drawing.line(*flat, width=0.9, stroke=INK)
     drawing.line(*flat, width=0.5, stroke=PIPE)
@@ -87,6 +87,6 @@ def _piece(
         drawing.text(x, y, name, 2.0, anchor=anchor, colour=SOFT)
 
 
-def _inner(room: Room) -> Room:
+def _without_margin(room: Room) -> Room:
     left, top, right, bottom = room
     return left + 6.5, top + 2.4, right - 6.0, bottom - 2.4

@@ -19,6 +19,7 @@ from yarrow.runs.model.plan import WrittenPlan
 from yarrow.runs.model.wires import PlannedPull, PlannedWires
 from yarrow.wording.lengths import degrees
 from yarrow.wording.phrase import Phrase, Quantity, Value, count
+from yarrow.wording.wording import Wording
 
 _TEXT = 3.3
 _ROW = 5.6
@@ -59,7 +60,7 @@ def compose_wires_sheet(plan: WrittenPlan, heading: Heading, paper: tuple[float,
         y = _verdict(drawing, fill, y)
         y = _conductors(drawing, fill, y + 4)
         y = _else(drawing, fill, y + 5)
-        y = _pull(drawing, wires, y + 4)
+        y = _pull(drawing, wires, y + 4, heading.wording)
         top = max(foot - findings_height(findings, width, heading.wording), y)
         draw_findings(drawing, findings, top + 3, foot, heading.wording)
     draw_foot(drawing, foot + 4)
@@ -127,14 +128,14 @@ def _else(drawing: Drawing, fill: FillResult, y: float) -> float:
     return y
 
 
-def _pull(drawing: Drawing, wires: PlannedWires, y: float) -> float:
+def _pull(drawing: Drawing, wires: PlannedWires, y: float, wording: Wording) -> float:
     wide = drawing.width - 2 * MARGIN
     drawing.text(MARGIN, y, "The pull", 4, bold=True)
     points = wires.points
     said = f"{degrees(points.degrees)} of {degrees(points.limit)} between pull points."
-    lines = [said, *(each.text for each in wires.breaks)]
+    lines = [said, *(wording.text(each.text) for each in wires.breaks)]
     if wires.pull is not None:
-        lines += [wires.pull.text, *_ways(wires.pull)]
+        lines += [wording.text(wires.pull.text), *_ways(wires.pull)]
     y += 1
     for line in lines:
         y = drawing.paragraph(MARGIN, y + 4.4, wide, line, _TEXT) - 3.6

@@ -33,7 +33,7 @@ _PLASTIC_20 = {
 _STEEL_25 = {**_STEEL_20, "conduit": {"type": "steel", "size": "25"}, "bender": "bench-steel-25"}
 
 
-def _run(
+def _demo_run(
     name: str, base: dict[str, Any], start: dict[str, Any], *walk: dict[str, Any]
 ) -> dict[str, Any]:
     return {
@@ -105,7 +105,7 @@ SALTMARSH = {
     "place": "Press hall, cellar and bottling",
     "units": "in",
     "runs": [
-        _run(
+        _demo_run(
             "Press hall feed, bay 2",
             _wired(_EMT, _circuit("three_phase", "12"), _circuit("lighting", "12", 2), spare=20),
             _box("isolator", box="Press hall junction"),
@@ -113,7 +113,7 @@ SALTMARSH = {
             _turn("71 5/8", "left", "corner post"),
             _end("34 1/8", "pump panel"),
         ),
-        _run(
+        _demo_run(
             "Cellar lighting, north wall",
             _wired(_EMT, _circuit("lighting", "12", 2, travellers=2)),
             _box("switch box", box="Press hall junction"),
@@ -121,7 +121,7 @@ SALTMARSH = {
             _offset("41 7/16", "2 3/4", "out", "stone sill", angle=22.5),
             _end("88 1/4", "first luminaire"),
         ),
-        _run(
+        _demo_run(
             "Bottling line drop",
             _wired(
                 _EMT_34,
@@ -134,7 +134,7 @@ SALTMARSH = {
             _turn("96 1/2", "out", "foot of the column"),
             _end("14 5/16", "conveyor motor"),
         ),
-        _run(
+        _demo_run(
             "Weighbridge kiosk, rigid",
             _RIGID,
             _box("gland plate", "hub"),
@@ -142,7 +142,7 @@ SALTMARSH = {
             _offset("38 1/4", "3 1/2", "right", "roof lip"),
             _end("61 7/8", "load cell box", "hub"),
         ),
-        _run(
+        _demo_run(
             "Cellar main, over the water pipe",
             _wired(_EMT, _circuit("lighting", "12", 3), _circuit("radial", "10", 1)),
             _box("cellar board", box="Press hall junction"),
@@ -168,7 +168,7 @@ SALTMARSH = {
             {"kind": "kick", "at": "9 1/2", "rise": "1 1/8", "toward": "in", "label": "bored hole"},
             _end("29 5/8", "top plate", "open"),
         ),
-        _run(
+        _demo_run(
             "Framed office, as the tape met it",
             _EMT,
             _box("office board"),
@@ -178,7 +178,7 @@ SALTMARSH = {
             _met("hole", "21 3/8", depth="1 1/8", toward="out", label="bored plate"),
             _end("33 5/8", "top plate", "open"),
         ),
-        _run(
+        _demo_run(
             "Weighbridge, on strut",
             {**_EMT_34, "stand_off": "13/16"},
             _box("kiosk board"),
@@ -187,7 +187,7 @@ SALTMARSH = {
             _met("ledge", "82 1/2", height="3 1/8", label="ramp kerb"),
             _end("108 3/4", "cell housing"),
         ),
-        _run(
+        _demo_run(
             "Press 2, between two boxes that are up",
             _EMT,
             _box("isolator"),
@@ -195,7 +195,7 @@ SALTMARSH = {
             _turn("70", "left", "corner post", loose=["at"]),
             _end("34", "pump panel", loose=["at"], meet=["71 1/4", "33 3/8", "4 5/8"]),
         ),
-        _run(
+        _demo_run(
             "Bottling feeder",
             _wired(_EMT_114, _circuit("three_phase", "2", earth_size="6")),
             _box("main board"),
@@ -203,14 +203,14 @@ SALTMARSH = {
             _offset("46 7/8", "5 3/8", "out", "roof purlin"),
             _end("81 5/8", "pull box", box="Bottling pull box"),
         ),
-        _run(
+        _demo_run(
             "Labeller feeder",
             _wired(_EMT_114, _circuit("three_phase", "2", earth_size="6")),
             _box("pull box", box="Bottling pull box"),
             _turn("52 3/8", "right", "labeller post"),
             _end("33 1/4", "labeller panel"),
         ),
-        _run(
+        _demo_run(
             "Bottling feeds, a bank of five",
             {**_EMT, "rack": {"count": 5, "side": "right", "spacing": "2 1/4"}},
             _box("trough"),
@@ -258,7 +258,7 @@ HARROW_LOCK = {
     "place": "Pump floor and wet well stair",
     "units": "mm",
     "runs": [
-        _run(
+        _demo_run(
             "Pump 1 supply",
             _wired(_STEEL_20, _circuit("three_phase", 2.5, earth_csa=1.5)),
             _box("isolator", "hub", "Pump floor box"),
@@ -266,7 +266,7 @@ HARROW_LOCK = {
             _turn("1863", "left", "to the starter"),
             _end("924", "starter", "hub"),
         ),
-        _run(
+        _demo_run(
             "Level sensor, wet well stair",
             _STEEL_20,
             _box("stair box", "hub"),
@@ -274,7 +274,7 @@ HARROW_LOCK = {
             _turn("437", "right", "down the stair"),
             _end("1291", "sensor head", "coupling"),
         ),
-        _run(
+        _demo_run(
             "Gate motor",
             _wired(_STEEL_25, _circuit("three_phase", 6.0), _circuit("radial", 2.5), spare=15),
             _box("trunking", "open"),
@@ -283,7 +283,7 @@ HARROW_LOCK = {
             _turn("2216", "left", "gate pillar"),
             _end("781", "gate motor", "hub"),
         ),
-        _run(
+        _demo_run(
             "Outfall panel, over the duct",
             _wired(_STEEL_20, _circuit("radial", 2.5, earth_csa=1.5)),
             _box("pump panel", "hub"),
@@ -300,7 +300,7 @@ HARROW_LOCK = {
             _turn("665", "left", "corner of the pit"),
             _end("418", "outfall panel", "hub"),
         ),
-        _run(
+        _demo_run(
             "Pump 2 supply, set and back to back",
             _wired(_STEEL_20, _circuit("three_phase", 2.5, earth_csa=1.5), _circuit("radial", 1.5)),
             _box("isolator", "hub", "Pump floor box"),
@@ -309,7 +309,7 @@ HARROW_LOCK = {
             _turn("640", "left", "wall of the stair"),
             _end("574", "starter", "hub"),
         ),
-        _run(
+        _demo_run(
             "Wet well stair, plastic",
             _PLASTIC_20,
             _box("stair box"),
@@ -317,7 +317,7 @@ HARROW_LOCK = {
             _met("wall", "1586", toward="left", label="landing"),
             _end("812", "bulkhead"),
         ),
-        _run(
+        _demo_run(
             "Starter bank, about one centre",
             {
                 **_STEEL_20,
@@ -344,7 +344,7 @@ OTHER_CREW = {
     "place": "Sluice room",
     "units": "in",
     "runs": [
-        _run(
+        _demo_run(
             "Sluice gate",
             _EMT,
             _box("panel"),

@@ -76,7 +76,7 @@ def create_run(member: Member, job_id: int, document: dict[str, Any], key: str =
     """
     job = jobs_for(member).get(id=job_id)
     _check_room(job.runs, "runs", MOST_RUNS)
-    return _written(Run(job=job, key=key or new_key()), member, document)
+    return _written_run(Run(job=job, key=key or new_key()), member, document)
 
 
 def bring_in_job(
@@ -131,7 +131,7 @@ def save_run(member: Member, run_id: int, document: dict[str, Any], base_version
     Raises: Run.DoesNotExist; DocumentError; Conflict, where the run has moved on: nothing changes.
     """
     run = versions.locked(runs_for(member), run_id, base_version, document)
-    return _written(run, member, document)
+    return _written_run(run, member, document)
 
 
 @transaction.atomic
@@ -142,7 +142,7 @@ def restore_revision(member: Member, run_id: int, version: int, base_version: in
     """
     run = versions.locked(runs_for(member), run_id, base_version)
     revision = revisions_for(member).get(run=run, version=version)
-    return _written(run, member, revision.document, restored_from=version)
+    return _written_run(run, member, revision.document, restored_from=version)
 
 
 @transaction.atomic
@@ -167,7 +167,7 @@ def _check_room(rows: Any, what: str, most: int) -> None:
         raise DocumentError("job", f"at most {most} {what} in a job")
 
 
-def _written(
+def _written_run(
     run: Run, member: Member, document: dict[str, Any], restored_from: int | None = None
 ) -> Run:
     plan = yarrow.plan_values(document)
@@ -243,7 +243,7 @@ def take_schedule(member: Member, job_id: int, rows: Sequence[ScheduleRow]) -> i
                 expected = "one run of this job" if named else "a run of this job"
                 raise DocumentError("name", expected)
             run = named[0]
-            _written(run, member, {**run.document, "wires": by_rules(job, wires_of_row(row))})
+            _written_run(run, member, {**run.document, "wires": by_rules(job, wires_of_row(row))})
         except DocumentError as refusal:
             refusals.append(placed_in_row(refusal, row))
     if refusals:
@@ -271,7 +271,7 @@ def bring_back_box(member: Member, job_id: int, name: str) -> SiteBox:
 
 
 @dataclass(frozen=True, slots=True)
-class Met:
+class RunsAtBox:
     """The runs that meet at a box: their documents, and which runs of the job they are."""
 
     runs: list[dict[str, Any]] = field(default_factory=list)
@@ -279,17 +279,17 @@ class Met:
     ids: list[int] = field(default_factory=list)
 
 
-def runs_by_box(job: Job) -> dict[str, Met]:
+def runs_by_box(job: Job) -> dict[str, RunsAtBox]:
     """The runs of a job that name each box, by its key, in the order that they were made; without
     those that were removed. A run that can't be read names none, so that it takes nothing else of
     the job with it."""
-    found: dict[str, Met] = {}
+    found: dict[str, RunsAtBox] = {}
     live = job.runs.filter(removed_at=None).order_by("id")
     for document, run_key, run_id in live.values_list("document", "key", "id"):
         boxes = dict.fromkeys(box_key(name) for _, name in ends_named(document))
         if boxes and not problem_of(document):
             for key in boxes:
-                met = found.setdefault(key, Met())
+                met = found.setdefault(key, RunsAtBox())
                 met.runs.append(document)
                 met.keys.append(run_key)
                 met.ids.append(run_id)
@@ -312,9 +312,9 @@ def check_box(job: Job, document: dict[str, Any]) -> dict[str, Any]:
     Raises: DocumentError.
     """
     key = box_key(str(document.get("name", "")))
-    return box_answer(job, document, runs_by_box(job).get(key, Met()))
+    return box_answer(job, document, runs_by_box(job).get(key, RunsAtBox()))
 
 
-def box_answer(job: Job, document: dict[str, Any], met: Met) -> dict[str, Any]:
+def box_answer(job: Job, document: dict[str, Any], met: RunsAtBox) -> dict[str, Any]:
     """The same where the runs that meet there are known."""
     return plain(site_box_document(document, met.runs, met.keys), job.wording)

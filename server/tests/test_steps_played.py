@@ -7,6 +7,7 @@ import re
 from collections.abc import Sequence
 from unittest import TestCase
 
+from core.tests.builders import said
 from jobs.demo import JOBS
 from yarrow import handling_values, plan_values
 from yarrow.benders.bender import Bender, Hook, Reference
@@ -43,8 +44,8 @@ def played(steps: Sequence[Step], unit: Unit, bender: Bender) -> list[PipeBend]:
             continue
         upward -= _clockwise(step)
         if lined:
-            assert abs((_line_clockwise(step) + upward + 180) % 360 - 180) < 0.02, step.do
-        lined = lined or "pencil a line along the top" in step.do
+            assert abs((_line_clockwise(step) + upward + 180) % 360 - 180) < 0.02, said(step.do)
+        lined = lined or "pencil a line along the top" in said(step.do)
         name, text, hook = _found(_PLACE, step).groups()
         angle = float(_found(_BEND, step)[1])
         position = float(read_length(text.strip(), unit).value)
@@ -52,7 +53,7 @@ def played(steps: Sequence[Step], unit: Unit, bender: Bender) -> list[PipeBend]:
             r for r in _REFERENCES if bender.mark_name(r) == name[0].lower() + name[1:]
         )
         side: Hook = "start" if hook == "start" else "end"
-        if "runs toward" in step.do:
+        if "runs toward" in said(step.do):
             side = other_end(side)
         length = arc_length(bender.radius, angle)
         made.append((bender.arc_start(position, length, side, reference), angle, upward))
@@ -70,16 +71,16 @@ _REFERENCES: tuple[Reference, ...] = ("front", "back", "centre", "former", "squa
 
 
 def _found(pattern: re.Pattern[str], step: Step) -> re.Match[str]:
-    found = pattern.search(step.do)
-    assert found, step.do
+    found = pattern.search(said(step.do))
+    assert found, said(step.do)
     return found
 
 
 def _clockwise(step: Step) -> float:
     """By how much the pipe is turned, clockwise to who looks along it from its start."""
-    if "half over" in step.do:
+    if "half over" in said(step.do):
         return 180.0
-    found = _TURN.search(step.do)
+    found = _TURN.search(said(step.do))
     if not found:
         return 0.0
     return float(found[1]) * (1 if found[2] == "clockwise" else -1)
@@ -87,9 +88,9 @@ def _clockwise(step: Step) -> float:
 
 def _line_clockwise(step: Step) -> float:
     """Where the pencil line is said to be, clockwise from the top to who looks from the start."""
-    if "The pencil line is on top" in step.do:
+    if "The pencil line is on top" in said(step.do):
         return 0.0
-    if "The pencil line is underneath" in step.do:
+    if "The pencil line is underneath" in said(step.do):
         return 180.0
     degrees, side = _found(_LINE, step).groups()
     return float(degrees or 90) * (1 if side == "right" else -1)

@@ -21,6 +21,7 @@ from core.tests.builders import (
     refused,
     run,
     saddle3,
+    said,
     turn,
 )
 from core.tests.properties.strategies import makeable_runs
@@ -46,7 +47,7 @@ def stretch(at: float, made: list[int], making: int) -> str:
     asked = resolve_run(read_run(STUB_AND_OFFSET))
     planned, pipe, roles = developed(STUB_AND_OFFSET)
     piece = PieceToBend(planned.bender, pipe, roles, "", asked.lengths)
-    return interference(Collision("floor", 1.0, at, 0.0), made, making, piece).text
+    return said(interference(Collision("floor", 1.0, at, 0.0), made, making, piece).text)
 
 
 def named(handling: Handling, name: str) -> OrderHandling:
@@ -114,14 +115,14 @@ class Searched(unittest.TestCase):
         best, *others = handled(STUB_AND_OFFSET).orders
         self.assertTrue(best.chosen)
         self.assertFalse(any(other.chosen for other in others))
-        self.assertTrue(all("more" in other.reason for other in others))
+        self.assertTrue(all("more" in said(other.reason) for other in others))
 
     def test_a_stub_before_an_offset_shows_the_floor_and_the_height_that_helps(self) -> None:
         order = named(handled(STUB_AND_OFFSET), "from the start")
         second = next(each for each in order.bends if each.bend == 1)
-        self.assertIn("17 5/16 in under the floor", second.meets[0].text)
-        self.assertIn("in the air", second.helps[0])
-        self.assertTrue(any("17 5/16 in: on blocks" in text for text in second.helps))
+        self.assertIn("17 5/16 in under the floor", said(second.meets[0].text))
+        self.assertIn("in the air", said(second.helps[0]))
+        self.assertTrue(any("17 5/16 in: on blocks" in text for text in map(said, second.helps)))
         self.assertEqual(order.blocks_text, "17 5/16")
 
     def test_what_hangs_from_one_end_and_not_from_the_other_is_begun_there(self) -> None:
@@ -162,8 +163,8 @@ class Helps(unittest.TestCase):
         self.assertEqual(taken.name, "as marked")
         (low,) = (each for each in taken.bends if each.meets)
         self.assertEqual(low.meets[0].what, "bench")
-        self.assertIn("Hook it toward the start of the pipe instead", low.helps[0])
-        self.assertTrue(any("over the edge of the bench" in text for text in low.helps))
+        self.assertIn("Hook it toward the start of the pipe instead", said(low.helps[0]))
+        self.assertTrue(any("over the edge of the bench" in text for text in map(said, low.helps)))
 
 
 class Places(unittest.TestCase):
@@ -196,7 +197,7 @@ class Places(unittest.TestCase):
 
     def helps(self, document: dict[str, Any]) -> list[str]:
         order = named(handled(document), "from the start")
-        return [text for each in order.bends for text in each.helps]
+        return [said(text) for each in order.bends for text in each.helps]
 
     def test_the_air_helps_on_the_floor_and_nowhere_else(self) -> None:
         self.assertTrue(any("in the air" in text for text in self.helps(STUB_AND_OFFSET)))
@@ -240,7 +241,9 @@ class Picked(unittest.TestCase):
             picked = {**document, "order": value}
             plan = plan_values(picked)
             self.assertEqual(plan.marks, order.marks)
-            self.assertEqual([step.do for step in plan.steps], [step.do for step in order.steps])
+            self.assertEqual(
+                [said(step.do) for step in plan.steps], [said(step.do) for step in order.steps]
+            )
             taken = [each for each in handled(picked).orders if each.taken]
             self.assertEqual([each.value for each in taken], [order.value])
 
@@ -276,7 +279,9 @@ class Told(unittest.TestCase):
     def steps(self, *walk: dict[str, Any]) -> dict[int, str]:
         plan = plan_values(run(*walk))
         return {
-            step.bend: f"{step.do} {step.check}" for step in plan.steps if step.bend is not None
+            step.bend: f"{said(step.do)} {said(step.check)}"
+            for step in plan.steps
+            if step.bend is not None
         }
 
     def test_a_turn_left_and_then_out_is_turned_anticlockwise(self) -> None:
@@ -307,5 +312,7 @@ class Told(unittest.TestCase):
 
     def test_springback_and_the_edge_of_a_line_are_told(self) -> None:
         plan = plan_values(run(turn(30), kick("9 1/2", 1), end(30)))
-        self.assertIn("The edge of a line toward the start is the figure", plan.steps[0].check)
-        self.assertIn("it springs back to 90°", plan.steps[1].do)
+        self.assertIn(
+            "The edge of a line toward the start is the figure", said(plan.steps[0].check)
+        )
+        self.assertIn("it springs back to 90°", said(plan.steps[1].do))

@@ -7,7 +7,7 @@ import unittest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from core.tests.builders import end, offset, planned, saddle3, saddle4, turn
+from core.tests.builders import end, offset, planned, saddle3, saddle4, said, turn
 from yarrow.benders.bender import Bender
 from yarrow.benders.placing import making_order, place_bender
 from yarrow.geometry.pipe import develop
@@ -90,14 +90,14 @@ class Steps(unittest.TestCase):
     def test_the_pipe_is_turned_by_what_lies_between_the_last_bend_and_the_next(self) -> None:
         # Over, centre first: from the offset's second bend to the centre it is 180 + 180 = 0.
         plan = planned(offset(30, 3, toward="out"), saddle3(70, 2), end(120))
-        by_bend = {step.bend: step.do for step in plan.steps if step.bend is not None}
+        by_bend = {step.bend: said(step.do) for step in plan.steps if step.bend is not None}
         self.assertTrue(by_bend[3].startswith("Pipe stays as it lies."))
         self.assertTrue(by_bend[2].startswith("Turn the pipe half over."))
         self.assertTrue(by_bend[4].startswith("Pipe stays as it lies."))
 
     def test_checks_have_a_figure_where_one_can_be_put_to_them(self) -> None:
         plan = planned(saddle4(60, 9, "4 1/2"), turn(120), end(30))
-        checks = {step.bend: step.check for step in plan.steps if step.bend is not None}
+        checks = {step.bend: said(step.check) for step in plan.steps if step.bend is not None}
         self.assertIn("4 1/2 in", checks[1])
         self.assertIn("4 1/2 in", checks[3])
         self.assertIn("twist", checks[4])

@@ -5,11 +5,10 @@ from __future__ import annotations
 import json
 import math
 import unittest
-from dataclasses import asdict
 from pathlib import Path
 from typing import Any
 
-from yarrow import plan_values
+import yarrow
 
 ROOT = Path(__file__).resolve().parents[3]
 GOLDEN = ROOT / "contracts" / "golden" / "press-hall.plan.json"
@@ -18,7 +17,7 @@ RUN = ROOT / "core" / "tests" / "press-hall.run.json"
 
 class Golden(unittest.TestCase):
     def test_the_plan_of_the_golden_run_is_the_golden_plan(self) -> None:
-        plan = asdict(plan_values(json.loads(RUN.read_text())))
+        plan = yarrow.plan(json.loads(RUN.read_text()))
         self.compare(json.loads(json.dumps(plan)), json.loads(GOLDEN.read_text()), "plan")
 
     def compare(self, got: Any, wanted: Any, path: str) -> None:

@@ -7,7 +7,7 @@ import re
 import unittest
 from typing import Any
 
-from core.tests.builders import RADIUS, codes, end, found, metric, offset, planned, run, turn
+from core.tests.builders import RADIUS, codes, end, found, metric, offset, planned, run, said, turn
 from yarrow import plan_values
 from yarrow.runs.model.plan import WrittenPlan
 
@@ -199,22 +199,22 @@ class Steps(unittest.TestCase):
     def test_they_say_what_to_do_in_order_with_the_plan_s_own_figures(self) -> None:
         plan = planned(offset(33, "4 3/8"), turn("71 5/8"), end("34 1/8"))
         self.assertEqual(
-            [s.title for s in plan.steps], ["Mark", "Bend 1", "Bend 2", "Bend 3", "Cut"]
+            [said(s.title) for s in plan.steps], ["Mark", "Bend 1", "Bend 2", "Bend 3", "Cut"]
         )
         for mark in plan.marks:
-            self.assertIn(mark.text, plan.steps[0].do)
+            self.assertIn(mark.text, said(plan.steps[0].do))
             self.assertIn(
-                f"on {mark.text}, hook toward the {mark.hook}", plan.steps[mark.bend + 1].do
+                f"on {mark.text}, hook toward the {mark.hook}", said(plan.steps[mark.bend + 1].do)
             )
-        self.assertIn("half over", plan.steps[2].do)
+        self.assertIn("half over", said(plan.steps[2].do))
         # Parallel legs, measured: the rise itself.
-        self.assertIn("4 3/8 in", plan.steps[2].check)
-        self.assertIn(plan.cut_length_text, plan.steps[-1].do)
-        self.assertTrue(all(step.check and step.caution for step in plan.steps))
+        self.assertIn("4 3/8 in", said(plan.steps[2].check))
+        self.assertIn(plan.cut_length_text, said(plan.steps[-1].do))
+        self.assertTrue(all(said(step.check) and said(step.caution) for step in plan.steps))
 
     def test_a_quarter_turn_is_told_with_its_way(self) -> None:
         plan = planned(turn(40, "left"), turn(40, "out"), end(40))
         # The second plane lies clockwise of the first, seen along the pipe from its start; so that
         # it comes up, the pipe itself goes the other way.
         self.assertEqual(plan.bends[1].roll, 90)
-        self.assertIn("90° anticlockwise, seen from its start", plan.steps[2].do)
+        self.assertIn("90° anticlockwise, seen from its start", said(plan.steps[2].do))

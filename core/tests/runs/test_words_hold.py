@@ -7,7 +7,7 @@ import re
 import unittest
 from typing import Any
 
-from core.tests.builders import codes, end, kick, metric, offset, planned, run, saddle3, turn
+from core.tests.builders import codes, end, kick, metric, offset, planned, run, saddle3, said, turn
 from core.tests.fill.asking import wire
 from core.tests.properties.strategies import SIDES
 from yarrow import plan_values
@@ -108,23 +108,24 @@ class Floor(unittest.TestCase):
                 plan = plan_values(document)
                 arcs = {n: plan.bends[n] for n in made | {each.bend}}
                 for meeting in each.meets:
-                    said = re.search(r"from ([\d/ ]+) in to ([\d/ ]+) in", meeting.text)
-                    assert said, meeting.text
-                    begins, ends = (float(read_length(t, "in").value) for t in said.groups())
+                    text = said(meeting.text)
+                    found = re.search(r"from ([\d/ ]+) in to ([\d/ ]+) in", text)
+                    assert found, text
+                    begins, ends = (float(read_length(t, "in").value) for t in found.groups())
                     for arc in arcs.values():
                         inside = begins + 1 / 8 < arc.arc_start < ends - 1 / 8
-                        self.assertFalse(inside, meeting.text)
+                        self.assertFalse(inside, text)
                 made.add(each.bend)
 
 
 class Notch(unittest.TestCase):
     def test_it_is_spoken_of_where_there_is_one_and_it_does_not_serve(self) -> None:
-        for way, angle, said in (
+        for way, angle, spoken in (
             ("mark", 45, False), ("mark", 60, True), ("bench", 45, False), ("bench", 60, False),
             ("chart", 45, False),
         ):  # fmt: skip
             plan = planned(saddle3(60, 2, angle), end(120), way=way)
-            self.assertEqual("centre-notch-does-not-serve" in codes(plan), said, (way, angle))
+            self.assertEqual("centre-notch-does-not-serve" in codes(plan), spoken, (way, angle))
 
 
 class NoFactorLeft(unittest.TestCase):

@@ -8,7 +8,7 @@ from typing import Any
 
 from hypothesis import given, settings
 
-from core.tests.builders import end, kick, metric, offset, planned, saddle3, turn
+from core.tests.builders import end, kick, metric, offset, planned, saddle3, said, turn
 from core.tests.properties.strategies import makeable_runs
 from yarrow import plan_values
 from yarrow.measure.tape import read_length
@@ -36,7 +36,7 @@ class PrintedMarks(unittest.TestCase):
         walk = (offset(60, "4 3/8", 30), end(120))
         printed = planned(*walk, method="table", bender=own, round_to="1/32")
         self.assertAlmostEqual(number(printed.working[1].depth), 4.43, delta=1 / 32)
-        gauge = next(step.check for step in printed.steps if step.title == "Bend 2")
+        gauge = next(said(step.check) for step in printed.steps if said(step.title) == "Bend 2")
         self.assertIn(f"{printed.working[1].depth} in from centre line", gauge)
 
     def test_plastic_is_warmed_where_the_printed_mark_puts_the_form(self) -> None:
@@ -75,8 +75,8 @@ class OnePlace(unittest.TestCase):
     def test_the_bend_begins_on_the_mark_whichever_way_the_hook_faces(self) -> None:
         plan = planned(turn(60), turn(60, "right"), end(60), **POWERED)
         for step in (step for step in plan.steps if step.bend is not None):
-            self.assertIn("the bend begins on that mark", step.do)
-            self.assertEqual(len(re.findall("begins|starts", step.do)), 1)
+            self.assertIn("the bend begins on that mark", said(step.do))
+            self.assertEqual(len(re.findall("begins|starts", said(step.do))), 1)
 
 
 class HalfDegrees(unittest.TestCase):

@@ -103,7 +103,7 @@ def _on_floor(
         swept_up = [at(angle_so_far) for angle_so_far in _moments(moves.angle, SWEEP_STEP)]
         found += swept_up
         if max(strike.by for strike in found) <= lying:
-            found += _between(swept_up, at, lambda step: length * step**2 / 8)
+            found += _moments_between(swept_up, at, lambda step: length * step**2 / 8)
     worst = max(found, key=lambda strike: strike.by)
     return worst if worst.by > lying else None
 
@@ -142,12 +142,12 @@ def _on_bar(moves: Moving, bar: Bar, what: InTheWay) -> Collision | None:
     if moves.behind:
         nearing = [at(angle_so_far) for angle_so_far in (0.0, moves.angle)]
         found += nearing
-        found += _between(nearing, at, lambda step: bar.speed() * step / 2)
+        found += _moments_between(nearing, at, lambda step: bar.speed() * step / 2)
     worst = max(found, key=lambda each: each.by)
     return worst if worst.by > 0 else None
 
 
-def _between(
+def _moments_between(
     looked_at: Sequence[Collision],
     at: Callable[[float], Collision],
     nears: Callable[[float], float],

@@ -55,7 +55,7 @@ class Bar:
                 continue
             points = piece.points(_ARC_STEPS)
             for begins, ends in pairwise(points):
-                distance, place = _between(begins, ends, middle, way, self.near, self.far)
+                distance, place = _bar_distance(begins, ends, middle, way, self.near, self.far)
                 if distance < best[0]:
                     best = (distance, place, piece.at)
         return best
@@ -141,7 +141,7 @@ def top(bender: Bender, stance: Stance, unit: Unit) -> Top | None:
     return Top(-bender.diameter / 2 - under, -behind, ahead, aside)
 
 
-def _between(
+def _bar_distance(
     begins: Vector, ends: Vector, middle: Vector, way: Vector, low: float, high: float
 ) -> tuple[float, float]:
     """The least distance of a segment from a bar, between two places along it, and that place."""

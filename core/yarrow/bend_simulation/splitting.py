@@ -28,8 +28,8 @@ def splits(
         straight = pipe.straights[last + 1]
         cut = pipe.bends[last].arc_end + straight / 2
         sides = (
-            (_part(pipe, 0, last + 1, 0.0, cut), roles[: last + 1]),
-            (_part(pipe, last + 1, len(pipe.bends), cut, pipe.cut_length), roles[last + 1 :]),
+            (_stretch_of(pipe, 0, last + 1, 0.0, cut), roles[: last + 1]),
+            (_stretch_of(pipe, last + 1, len(pipe.bends), cut, pipe.cut_length), roles[last + 1 :]),
         )
         found = (orders(bender, part, kept, stance, unit, both_ends=False) for part, kept in sides)
         if all(each[0].works for each in found):
@@ -37,7 +37,9 @@ def splits(
     return None
 
 
-def _part(pipe: StraightPipe, first: int, after: int, begins: float, ends: float) -> StraightPipe:
+def _stretch_of(
+    pipe: StraightPipe, first: int, after: int, begins: float, ends: float
+) -> StraightPipe:
     """A stretch of a straight pipe with the bends that are in it."""
     bends = [replace(bend, arc_start=bend.arc_start - begins) for bend in pipe.bends[first:after]]
     bends[0] = replace(bends[0], roll=0.0)

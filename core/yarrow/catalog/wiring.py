@@ -178,16 +178,16 @@ def uk_cables() -> dict[tuple[Fraction, str], UkCable]:
             csa,
             row["build"],
             f"{row['csa_mm2']} mm² {row['build']}",
-            _said(row["long"]),
-            _said(row["short"]),
-            _said(row["diameter_mm"]),
-            _said(row["trunking"]),
-            _said(row["trunking_thermosetting"]),
+            _figure_or_none(row["long"]),
+            _figure_or_none(row["short"]),
+            _figure_or_none(row["diameter_mm"]),
+            _figure_or_none(row["trunking"]),
+            _figure_or_none(row["trunking_thermosetting"]),
         )
     return found
 
 
-def _said(figure: str) -> Fraction | None:
+def _figure_or_none(figure: str) -> Fraction | None:
     return Fraction(figure) if figure else None
 
 

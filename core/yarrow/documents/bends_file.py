@@ -47,13 +47,13 @@ def fold_document(document: object) -> FoldedPipe:
     try:
         folded = fold(bends, cut_length, first_toward=Frame().toward(shape["first_toward"]))
     except GeometryError as error:
-        raise _overlap(bends, error.index) from None
+        raise _refused_overlap(bends, error.index) from None
     return FoldedPipe(
         "yarrow.shape/1", unit, folded.vertices, folded.vertices[-1], folded.direction
     )
 
 
-def _overlap(bends: list[PipeBend], index: int) -> DocumentError:
+def _refused_overlap(bends: list[PipeBend], index: int) -> DocumentError:
     end_of_last = bends[index - 1].arc_end if index else 0.0
     if index == len(bends):
         return DocumentError("cut_length", f"at least {end_of_last:.4g}, where the last arc ends")

@@ -38,7 +38,7 @@ def read_box(document: object) -> OutletBox:
         id=box_id,
         volume=volume,
         gangs=shape["gangs"],
-        added=tuple(_exact(each) for each in shape["rings"]),
+        added=tuple(_as_written(each) for each in shape["rings"]),
         wires=tuple(
             BoxWires(
                 _size(each, f"conductors[{at}]"),
@@ -73,11 +73,11 @@ def _which(shape: dict[str, Any]) -> tuple[str, Fraction | None, tuple[Fraction,
     if ("inside" in box) != ("conduit" in box):
         missing = "conduit" if "inside" in box else "inside"
         raise DocumentError(f"box.{missing}", "a value; it is missing")
-    body = (_exact(box["inside"]), _exact(box["conduit"])) if "inside" in box else None
-    return "", _exact(box["volume"]), body
+    body = (_as_written(box["inside"]), _as_written(box["conduit"])) if "inside" in box else None
+    return "", _as_written(box["volume"]), body
 
 
-def _exact(number: float) -> Fraction:
+def _as_written(number: float) -> Fraction:
     """A figure as it was written, not as a float has it."""
     return Fraction(str(number))
 

@@ -183,9 +183,9 @@ def catalogue() -> Catalogue:
             )
             for c in conduits().values()
         ),
-        benders=tuple(_bender(entry) for entry in benders().values()),
+        benders=tuple(_catalogued_bender(entry) for entry in benders().values()),
         fittings=tuple(CataloguedFitting(f.kind, f.name) for f in fittings().values()),
-        conductors=tuple(_conductors()),
+        conductors=tuple(_catalogued_conductors()),
         boxes=tuple(
             CataloguedBox(b.id, b.name, float(b.volume), b.per_gang, source_of("boxes-us"))
             for b in standard_boxes().values()
@@ -219,7 +219,7 @@ def _pull_points() -> PullPointLimits:
     )
 
 
-def _conductors() -> Iterator[CataloguedConductor]:
+def _catalogued_conductors() -> Iterator[CataloguedConductor]:
     for wire in us_wires().values():
         yield CataloguedConductor(
             wire.insulation,
@@ -247,7 +247,7 @@ def _conductors() -> Iterator[CataloguedConductor]:
         )
 
 
-def _bender(entry: BenderEntry) -> CataloguedBender:
+def _catalogued_bender(entry: BenderEntry) -> CataloguedBender:
     bender = _with_conduit(entry, entry.fits[0])
     return CataloguedBender(
         id=entry.id,

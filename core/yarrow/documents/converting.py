@@ -133,23 +133,23 @@ class _Converting:
         return next((branch for branch in branches if branch["type"] == kind), None)
 
 
-def _length(value: Any, unit: Unit) -> Any:
+def _converted_length(value: Any, unit: Unit) -> Any:
     if isinstance(value, str):
         return in_other_unit(value, unit)
-    exactly = _fraction(value)
+    exactly = _number_as_fraction(value)
     other = convert(exactly, unit, "mm" if unit == "in" else "in")
-    number = _number(other)
-    return number if _fraction(number) == other else f"{_plain(exactly)} {unit}"
+    number = _json_number(other)
+    return number if _number_as_fraction(number) == other else f"{_plain_number(exactly)} {unit}"
 
 
-def _plain(value: Fraction) -> str:
+def _plain_number(value: Fraction) -> str:
     """A number that JSON had, without an exponent."""
     return f"{Decimal(value.numerator) / Decimal(value.denominator):f}"
 
 
 def _scaled(per_us: Fraction) -> Callable[[Any, Unit], float]:
     def converted(value: Any, unit: Unit) -> float:
-        exactly = _fraction(value)
+        exactly = _number_as_fraction(value)
         found = float(exactly * per_us if unit == "in" else exactly / per_us)
         shorter = (float(f"{found:.{digits}g}") for digits in range(1, 17))
         return next((n for n in shorter if abs(n - found) <= _NOISE * abs(found)), found)
@@ -159,20 +159,20 @@ def _scaled(per_us: Fraction) -> Callable[[Any, Unit], float]:
 
 def _tape(value: Any, unit: Unit) -> str:
     """A tape goes by its marks: it keeps its own, with the unit that they are in."""
-    text = value if isinstance(value, str) else _plain(_fraction(value))
+    text = value if isinstance(value, str) else _plain_number(_number_as_fraction(value))
     return in_other_unit(text, unit)
 
 
-def _fraction(value: Any) -> Fraction:
+def _number_as_fraction(value: Any) -> Fraction:
     return Fraction(repr(value)) if isinstance(value, float) else Fraction(value)
 
 
-def _number(value: Fraction) -> float | int:
+def _json_number(value: Fraction) -> float | int:
     return value.numerator if value.denominator == 1 else float(value)
 
 
 _QUANTITIES: dict[str, Callable[[Any, Unit], Any]] = {
-    "length": _length,
+    "length": _converted_length,
     **{name: _scaled(per_us) for name, per_us in METRIC_PER_US.items()},
     "tape": _tape,
     "wires": wires_in_other_unit,

@@ -29,7 +29,7 @@ def fill_document(document: object) -> FillResult:
     """
     unit = read_unit(document)
     shape = reader("run", "fill_file")(document, "", unit)
-    name = _method(shape)
+    name = _method_name(shape)
     conductors = read_conductors(shape, "", name, unit)
     if not conductors:
         raise DocumentError("conductors", "at least one conductor, or a circuit")
@@ -44,7 +44,7 @@ def fill_document(document: object) -> FillResult:
         raise DocumentError(missing.field, missing.expected) from None
 
 
-def _method(shape: dict[str, Any]) -> MethodName:
+def _method_name(shape: dict[str, Any]) -> MethodName:
     if ("trunking" in shape) == ("conduit" in shape):
         raise DocumentError("conduit", "either a conduit or a trunking")
     if "trunking" in shape:

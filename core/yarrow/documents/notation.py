@@ -97,7 +97,7 @@ def typed_line(text: str, unit: Unit) -> TypedLine:
         expected = f"a number after {words[0]}" if found else f"one of {known} first"
         return TypedLine(None, expected, _first_words(words[0] if words else "", forms))
     document, form = found
-    fields, trouble = _fields(document.kind, form, words[1:])
+    fields, trouble = _fields_said(document.kind, form, words[1:])
     others = (kind for name, kind in form.with_field.items() if name in fields)
     line: dict[str, Any] = {"kind": next(others, document.kind), **form.given, **fields}
     side = document.field("toward")
@@ -108,7 +108,7 @@ def typed_line(text: str, unit: Unit) -> TypedLine:
     trouble = trouble or _not_a_length(line, unit)
     missing = [name for name in form.needs if not line.get(name)]
     expected = trouble or (_WORDS[missing[0]] if missing else "")
-    completions = () if trouble else _next(text, document, form, line, missing)
+    completions = () if trouble else _completions(text, document, form, line, missing)
     return TypedLine(None if expected else line, expected, completions)
 
 
@@ -118,10 +118,10 @@ def _split(text: str) -> list[str]:
     return apart.replace("°", " ° ").split()
 
 
-def _fields(kind: str, form: Said, words: list[str]) -> tuple[dict[str, Any], str]:
+def _fields_said(kind: str, form: Said, words: list[str]) -> tuple[dict[str, Any], str]:
     """The fields that words and numbers say, and what can't be read (empty: nothing)."""
     found: dict[str, Any] = {}
-    for name, value in _said(form, words):
+    for name, value in _values_said(form, words):
         if name not in (*form.needs, *form.also, "toward", "from"):
             return found, f"no {name} for a {kind}"
         if name in found:
@@ -138,7 +138,7 @@ def _fields(kind: str, form: Said, words: list[str]) -> tuple[dict[str, Any], st
     return found, ""
 
 
-def _said(form: Said, words: list[str]) -> Iterator[tuple[str, str]]:
+def _values_said(form: Said, words: list[str]) -> Iterator[tuple[str, str]]:
     """Field and value of everything after the first word, in order."""
     pending: list[str] = []
     ahead = ""
@@ -197,7 +197,7 @@ def _first_words(
     )
 
 
-def _next(
+def _completions(
     text: str, document: InDocument, form: Said, line: dict[str, Any], missing: list[str]
 ) -> tuple[Completion, ...]:
     """How the text could go on: what is missing first, then what may be said as well."""

@@ -76,7 +76,9 @@ def read_run(document: object) -> Survey:
     unit = read_unit(document)
     shape = reader("run")(document, "", unit)
     conduit = read_conduit(shape["conduit"])
-    bender, fits = _bender(shape["bender"], conduit, unit, read_step(shape.get("round_to"), unit))
+    bender, fits = _read_bender_shape(
+        shape["bender"], conduit, unit, read_step(shape.get("round_to"), unit)
+    )
     if "way" in shape:
         bender = replace(bender, way=cast(Way, shape["way"]))
     worked: list[EvaluatedSum] = []
@@ -100,7 +102,7 @@ def read_run(document: object) -> Survey:
         wires=read_wires(shape["wires"], conduit, unit) if "wires" in shape else None,
         most_degrees=most_degrees(shape.get("wires", {})),
     )
-    rack = _rack(shape["rack"], unit, worked, setup) if "rack" in shape else None
+    rack = _read_rack(shape["rack"], unit, worked, setup) if "rack" in shape else None
     return Survey(replace(setup, worked=tuple(worked)), said, meet, rack)
 
 
@@ -120,14 +122,16 @@ def _in_mm(reading: Reading, path: str, worked: list[EvaluatedSum]) -> float:
     return float(convert(_noted(reading, path, worked), reading.unit, "mm"))
 
 
-def _rack(shape: dict[str, Any], unit: Unit, worked: list[EvaluatedSum], setup: RunSetup) -> Rack:
+def _read_rack(
+    shape: dict[str, Any], unit: Unit, worked: list[EvaluatedSum], setup: RunSetup
+) -> Rack:
     """What a run is copied into. Raises: DocumentError."""
     others = []
     for number, pipe in enumerate(shape.get("pipes", [])):
         place = f"rack.pipes[{number}]"
         try:
             conduit = read_conduit(pipe["conduit"])
-            bender, fits = _bender(pipe["bender"], conduit, unit, setup.round_to)
+            bender, fits = _read_bender_shape(pipe["bender"], conduit, unit, setup.round_to)
         except DocumentError as refusal:
             raise DocumentError(f"{place}.{refusal.path}", refusal.expected) from None
         others.append(OtherPipe(conduit, bender, fits))
@@ -178,7 +182,9 @@ def read_conduit(shape: dict[str, Any]) -> Conduit:
     raise DocumentError("conduit.type", f"one of {', '.join(dict.fromkeys(k for k, _ in known))}")
 
 
-def _bender(shape: Any, conduit: Conduit, unit: Unit, step: Fraction) -> tuple[Bender, bool]:
+def _read_bender_shape(
+    shape: Any, conduit: Conduit, unit: Unit, step: Fraction
+) -> tuple[Bender, bool]:
     if isinstance(shape, str):
         entry = benders().get(shape)
         if entry is None:
@@ -320,7 +326,7 @@ def _walk(
                 x, y, z = (_noted(each, f"{path}.meet", worked) for each in fields.pop("meet"))
                 meet = (float(x), float(y), float(z))
         # The fields of a schema's line and of its dataclass are the same by design and by a test.
-        said.append(_line_type(kind, fields)(**_exact(fields, path, worked)))
+        said.append(_line_type(kind, fields)(**_exact_fields(fields, path, worked)))
     _check_open(said, meet)
     return tuple(said), meet
 
@@ -397,7 +403,7 @@ def _path(shape: dict[str, Any], worked: list[EvaluatedSum]) -> Points:
     return tuple(points)
 
 
-def _exact(fields: dict[str, Any], path: str, worked: list[EvaluatedSum]) -> dict[str, Any]:
+def _exact_fields(fields: dict[str, Any], path: str, worked: list[EvaluatedSum]) -> dict[str, Any]:
     return {
         _NAMES.get(key, key): _noted(value, f"{path}.{key}", worked)
         if isinstance(value, Reading)

@@ -79,7 +79,7 @@ def read_schedule(data: bytes, unit: Unit) -> list[ScheduleRow]:
     found, refusals = [], []
     for at, cells in filled[1:]:
         try:
-            found.append(_row(at, columns, cells, unit))
+            found.append(_read_row(at, columns, cells, unit))
         except DocumentError as refusal:
             refusals.append(refusal)
     if not found and not refusals:
@@ -246,13 +246,13 @@ def _check_columns(columns: Sequence[str], line: int) -> None:
         raise TableError(refusals[:MOST_TOLD])
 
 
-def _row(line: int, columns: Sequence[str], cells: Sequence[str], unit: Unit) -> ScheduleRow:
+def _read_row(line: int, columns: Sequence[str], cells: Sequence[str], unit: Unit) -> ScheduleRow:
     if len(cells) > len(columns):
         raise DocumentError(f"line {line}, column {len(columns) + 1}", "no more cells than columns")
     given = {column: cell.strip() for column, cell in zip(columns, cells, strict=False)}
     told = {column: as_it_was(cell) for column, cell in given.items()}
     for column, cell in given.items():
-        place = _place(line, columns, column)
+        place = _cell_place(line, columns, column)
         if column in ASKED and is_formula(cell):
             raise DocumentError(
                 place, "a value, not a formula (with an apostrophe before it, it is one)"
@@ -263,7 +263,7 @@ def _row(line: int, columns: Sequence[str], cells: Sequence[str], unit: Unit) ->
         "format": "yarrow.fill/1",
         "units": unit,
         "conduit": {"type": told.get("type", "").lower()},
-        "conductors": _wires(told, unit, _place(line, columns, "wires")),
+        "conductors": _read_wires_cell(told, unit, _cell_place(line, columns, "wires")),
     }
     if told.get("size"):
         document["conduit"]["size"] = told["size"]
@@ -271,14 +271,14 @@ def _row(line: int, columns: Sequence[str], cells: Sequence[str], unit: Unit) ->
         document["length"] = told["length"]
     for column in ("bends", "spare"):
         if told.get(column):
-            document[column] = _number(told[column], _place(line, columns, column))
+            document[column] = _cell_number(told[column], _cell_place(line, columns, column))
     if told.get("nipple"):
-        document["nipple"] = _yes(told["nipple"], _place(line, columns, "nipple"))
+        document["nipple"] = _yes(told["nipple"], _cell_place(line, columns, "nipple"))
     cells_told = {column: told.get(column, "") for column in ASKED}
     return ScheduleRow(line, tuple(columns), cells_told, document)
 
 
-def _place(line: int, columns: Sequence[str], column: str) -> str:
+def _cell_place(line: int, columns: Sequence[str], column: str) -> str:
     return f"line {line}, column {list(columns).index(column) + 1} ({column})"
 
 
@@ -290,17 +290,17 @@ def placed_in_row(refusal: DocumentError, row: ScheduleRow) -> DocumentError:
     )
     if column not in row.columns:
         return DocumentError(f"line {row.line}", f'a column "{column}": {refusal.expected}')
-    return DocumentError(_place(row.line, row.columns, column), refusal.expected)
+    return DocumentError(_cell_place(row.line, row.columns, column), refusal.expected)
 
 
-def _wires(told: dict[str, str], unit: Unit, place: str) -> list[dict[str, Any]]:
+def _read_wires_cell(told: dict[str, str], unit: Unit, place: str) -> list[dict[str, Any]]:
     found = read_wires_said(told.get("wires", ""), unit, place)
     if not found:
         raise DocumentError(place, "at least one conductor")
     return found
 
 
-def _number(cell: str, place: str) -> int | float:
+def _cell_number(cell: str, place: str) -> int | float:
     try:
         number = float(cell)
     except ValueError:

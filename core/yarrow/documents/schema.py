@@ -143,7 +143,9 @@ def _array(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
 
 def _one_of(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
     if "discriminator" not in node:
-        return _by_type([_compile(branch, root) for branch in node["oneOf"]], node["description"])
+        return _branch_by_type(
+            [_compile(branch, root) for branch in node["oneOf"]], node["description"]
+        )
     name = node["discriminator"]["propertyName"]
     branches = {
         resolved(branch, root)["properties"][name]["const"]: _compile(branch, root)
@@ -163,7 +165,7 @@ def _one_of(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
     return read
 
 
-def _by_type(branches: list[ReadValue], expected: str) -> ReadValue:
+def _branch_by_type(branches: list[ReadValue], expected: str) -> ReadValue:
     """A text or an object: whichever branch takes the value's type decides the refusal."""
 
     def read(value: Any, path: str, unit: Unit) -> Any:
@@ -211,7 +213,7 @@ def _has_control(text: str) -> bool:
     )
 
 
-def _number(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
+def _number_reader(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
     least, most = node.get("minimum", -math.inf), node.get("maximum", math.inf)
     whole = node["type"] == "integer"
     expected = "a whole number" if whole else "a number"
@@ -242,7 +244,7 @@ def _boolean(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
     return read
 
 
-def _length(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
+def _length_reader(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
     above, least = node.get("x-above"), node.get("x-least")
 
     def read(value: Any, path: str, unit: Unit) -> Reading:
@@ -291,8 +293,8 @@ _COMPILERS: dict[str, Callable[[dict[str, Any], dict[str, Any]], ReadValue]] = {
     "object": _object,
     "array": _array,
     "string": _string,
-    "number": _number,
-    "integer": _number,
+    "number": _number_reader,
+    "integer": _number_reader,
     "boolean": _boolean,
-    "length": _length,
+    "length": _length_reader,
 }

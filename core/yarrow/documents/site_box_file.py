@@ -10,7 +10,7 @@ from yarrow.documents.box_files import read_box
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run, read_unit
 from yarrow.documents.schema import reader
-from yarrow.fill.site_box import Meeting, SiteBox, SiteBoxResult, Through, check_site_box
+from yarrow.fill.site_box import BoxOnSite, Meeting, SiteBoxResult, Through, check_site_box
 from yarrow.measure.units import Unit, convert
 
 WALLS = ("left", "right", "top", "bottom")
@@ -47,7 +47,7 @@ def site_box_document(
         if pull[0] == pull[1] or not known.issuperset(pull):
             raise DocumentError(f"pulls[{at}]", f"two of {', '.join(sorted(known)) or 'the runs'}")
     sides = shape.get("sides")
-    box = SiteBox(
+    box = BoxOnSite(
         unit=unit,
         name=shape["name"],
         contents=_contents(contents) if contents else None,
@@ -118,8 +118,8 @@ def _meetings(
                 wires=setup.wires.conductors if setup.wires else (),
                 wall=entry.get("wall", WALLS[count % len(WALLS)]),
                 row=entry.get("row", 1),
-                along=_length(entry, "at", unit),
-                deep=_length(entry, "deep", unit),
+                along=_entry_length(entry, "at", unit),
+                deep=_entry_length(entry, "deep", unit),
             )
             count += 1
 
@@ -130,6 +130,6 @@ def _letter(count: int) -> str:
     return LETTERS[letter] + (str(again) if again else "")
 
 
-def _length(entry: dict[str, Any], field: str, unit: Unit) -> float | None:
+def _entry_length(entry: dict[str, Any], field: str, unit: Unit) -> float | None:
     reading = entry.get(field)
     return None if reading is None else float(convert(reading.value, reading.unit, unit))

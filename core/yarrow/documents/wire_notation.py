@@ -125,9 +125,9 @@ def _said_kind(conductor: Conductor) -> str:
         return f"{conductor.size} {conductor.insulation}{role}"
     if conductor.csa is not None:
         cover = " thermosetting" if conductor.cover == "thermosetting" else ""
-        return f"{_figure(conductor.csa)} mm2 {conductor.build}{cover}{role}"
-    return f"{_figure(conductor.diameter or Fraction(0))} {conductor.unit}{role}"
+        return f"{_figure_text(conductor.csa)} mm2 {conductor.build}{cover}{role}"
+    return f"{_figure_text(conductor.diameter or Fraction(0))} {conductor.unit}{role}"
 
 
-def _figure(value: Fraction) -> str:
+def _figure_text(value: Fraction) -> str:
     return f"{float(value):.6f}".rstrip("0").rstrip(".")

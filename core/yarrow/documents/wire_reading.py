@@ -52,7 +52,7 @@ def read_conductors(
     )
     listed += [_conductor(each, f"{base}typed") for each in typed]
     circuits = [
-        _circuit(each, f"{base}circuits[{at}]") for at, each in enumerate(shape["circuits"])
+        _read_circuit(each, f"{base}circuits[{at}]") for at, each in enumerate(shape["circuits"])
     ]
     shared = shape.get("one_earth", method == "area")
     found = (*listed, *conductors_of(circuits, shared))
@@ -165,7 +165,7 @@ def _cable(shape: dict[str, Any], path: str, count: int) -> Conductor:
     )
 
 
-def _circuit(shape: dict[str, Any], path: str) -> Circuit:
+def _read_circuit(shape: dict[str, Any], path: str) -> Circuit:
     if ("csa" in shape) == ("size" in shape):
         raise DocumentError(path, "either insulation and size, or csa")
     by_csa = "csa" in shape

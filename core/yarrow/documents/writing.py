@@ -13,6 +13,7 @@ from yarrow.findings.finding import Finding
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.model.plan import Mark, WrittenPlan
 from yarrow.wording.lengths import degrees
+from yarrow.wording.phrase import Phrase
 from yarrow.wording.wording import EN_US, Wording
 
 _UNITS = {"in": "inches", "mm": "millimetres"}
@@ -26,19 +27,23 @@ def plain(answer: Any, wording: Wording = EN_US) -> dict[str, Any]:
     """
     kind: type = type(answer)
     return {
-        name: value if type(value := getattr(answer, name)) in _AS_IT_IS else _plain(value, wording)
-        for name in _fields(kind)
+        name: value
+        if type(value := getattr(answer, name)) in _AS_IT_IS
+        else _plain_value(value, wording)
+        for name in _field_names(kind)
     }
 
 
-def _plain(value: Any, wording: Wording) -> Any:
+def _plain_value(value: Any, wording: Wording) -> Any:
     kind = type(value)
     if kind in _AS_IT_IS:
         return value
     if kind is tuple or kind is list:
-        return [each if type(each) in _AS_IT_IS else _plain(each, wording) for each in value]
+        return [each if type(each) in _AS_IT_IS else _plain_value(each, wording) for each in value]
     if kind is dict:
-        return {key: _plain(each, wording) for key, each in value.items()}
+        return {key: _plain_value(each, wording) for key, each in value.items()}
+    if kind is Phrase:
+        return wording.text(value)
     if kind is Finding:
         return plain(written(value, wording), wording)
     if is_dataclass(kind):
@@ -50,12 +55,13 @@ _AS_IT_IS = frozenset({str, int, float, bool, type(None)})
 
 
 @cache
-def _fields(kind: type) -> tuple[str, ...]:
+def _field_names(kind: type) -> tuple[str, ...]:
     return tuple(field.name for field in fields(kind))
 
 
 def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
     """A plan to read at the bench: cut, marks, steps, findings."""
+    say = wording.text
     lines = [
         plan.name or "Run",
         f"{plan.conduit.name}, {plan.bender.name}, {plan.method} marks in {_UNITS[plan.units]}",
@@ -73,9 +79,12 @@ def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
         for candidate in choice.candidates:
             if candidate.taken:
                 who = "as picked" if choice.by == "person" else "Yarrow's choice"
-                told = f"line {choice.feature + 1}: {candidate.id}, {who}. {candidate.reason}"
+                told = f"line {choice.feature + 1}: {candidate.id}, {who}. {say(candidate.reason)}"
                 lines.append(f"     {told}")
-    lines += ["", *(f"{s.number:>3}. {s.title}: {s.do}\n     Check: {s.check}" for s in plan.steps)]
+    lines.append("")
+    for step in plan.steps:
+        lines.append(f"{step.number:>3}. {say(step.title)}: {say(step.do)}")
+        lines.append(f"     Check: {say(step.check)}")
     for finding in plan.findings:
         at = f" (line {finding.feature + 1})" if finding.feature is not None else ""
         lines.append(f"{finding.level.upper()}{at}: {finding.said(wording)}")

@@ -56,9 +56,9 @@ def written(finding: Finding, wording: Wording) -> WrittenFinding:
 
 def _figures(value: Value, wording: Wording) -> Figure | tuple[Figure, ...]:
     if isinstance(value, tuple):
-        return tuple(_figure(each, wording) for each in value)
-    return _figure(value, wording)
+        return tuple(_written_figure(each, wording) for each in value)
+    return _written_figure(value, wording)
 
 
-def _figure(value: Value, wording: Wording) -> Figure:
+def _written_figure(value: Value, wording: Wording) -> Figure:
     return value if isinstance(value, Quantity) else wording.text(value)

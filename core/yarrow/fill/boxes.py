@@ -186,7 +186,7 @@ def _lines(box: OutletBox) -> list[_Line]:
         wide = f", {devices.gangs} gangs wide" if devices.gangs > 1 else ""
         allowances = devices.count * devices.gangs * limits.device
         add(_counted(devices.count, "on its yoke", "device") + wide, allowances, devices.size)
-    largest = _largest(box)
+    largest = _largest_conductor(box)
     if box.clamps:
         add("clamps inside, all together", limits.clamps, largest)
     add(_counted(box.fittings, "", "support fitting"), box.fittings * limits.fittings, largest)
@@ -206,7 +206,7 @@ def _counted(count: int, how: str, what: str = "conductor") -> str:
     return f"{count} {what}{'s' if count != 1 else ''} {how}".strip()
 
 
-def _largest(box: OutletBox) -> WireSize | None:
+def _largest_conductor(box: OutletBox) -> WireSize | None:
     """The largest conductor in the box, by what it takes."""
     present = [
         *(w.size for w in box.wires if w.ends or w.passes or w.loops or w.inside),
@@ -230,7 +230,7 @@ def _to_pass(box: OutletBox, short: Fraction) -> tuple[str, ...]:
     """What would make a box do that is ``short`` of so many cubic inches, the least work first."""
     limits = fill_limits().box
     found = []
-    largest = _largest(box)
+    largest = _largest_conductor(box)
     if box.clamps and largest and box_allowances()[largest] * limits.clamps >= short:
         found.append("Connectors that clamp outside: the clamps' allowance falls away.")
     found.append(f"An extension or plaster ring of at least {trimmed_up(float(short), 2)} in³.")

@@ -65,14 +65,14 @@ def check_fill(
         conduit=_held(holder),
         count=count,
         conductors=tuple(
-            _part(each, load, holder, m, r)
+            _fill_part(each, load, holder, m, r)
             for each, load, m, r in zip(conductors, loads, most, room, strict=True)
         ),
         most=most,
         room=room,
         smallest=smallest,
-        next_size=_next(method, holder),
-        by_type=_by_type(method, holder, conductors, loads, spare),
+        next_size=_next_size(method, holder),
+        by_type=_smallest_by_type(method, holder, conductors, loads, spare),
         jam=jam,
         rows=method.rows(holder),
         beside=beside,
@@ -106,13 +106,13 @@ def _wide_enough(holder: Raceway, conductors: Sequence[Conductor]) -> bool:
     return not any(is_wider(each, holder) for each in conductors)
 
 
-def _next(method: FillMethod, holder: Raceway) -> str | None:
+def _next_size(method: FillMethod, holder: Raceway) -> str | None:
     sizes = [each.size for each in method.holders(holder)]
     after = sizes[sizes.index(holder.size) + 1 :] if holder.size in sizes else []
     return after[0] if after else None
 
 
-def _by_type(
+def _smallest_by_type(
     method: FillMethod,
     holder: Raceway,
     conductors: Sequence[Conductor],
@@ -150,7 +150,7 @@ def _float_or_none(length: Fraction | None) -> float | None:
     return None if length is None else float(length)
 
 
-def _part(conductor: Conductor, load: Load, holder: Raceway, most: int, room: int) -> Part:
+def _fill_part(conductor: Conductor, load: Load, holder: Raceway, most: int, room: int) -> Part:
     height = conductor.height
     scale = conductor.across(holder.unit)
     oval = (

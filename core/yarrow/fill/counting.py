@@ -45,7 +45,7 @@ def fits(method: FillMethod, holder: Raceway, loads: Sequence[Load], spare: floa
 
 def max_count(method: FillMethod, holder: Raceway, each: float, spare: float = 0.0) -> int:
     """How many conductors that each take so much go in alone."""
-    return _largest(method, holder, [], Load(0, each), spare)
+    return _largest_count(method, holder, [], Load(0, each), spare)
 
 
 def additional_count(
@@ -55,10 +55,10 @@ def additional_count(
     if not fits(method, holder, loads, spare):
         return 0
     rest = [load for at, load in enumerate(loads) if at != index]
-    return _largest(method, holder, rest, loads[index], spare)
+    return _largest_count(method, holder, rest, loads[index], spare)
 
 
-def _largest(
+def _largest_count(
     method: FillMethod, holder: Raceway, rest: Sequence[Load], load: Load, spare: float
 ) -> int:
     """The largest number to add to a load. The limit is another one for one conductor, two and

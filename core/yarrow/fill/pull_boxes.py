@@ -165,7 +165,7 @@ def check_pull_box(box: PullBox) -> PullBoxResult:
     where = {each.id: each for each in placed}
     pulls = tuple(
         PullLine(
-            pull, _kind(by_id[pull[0]], by_id[pull[1]]), distance, _between(where, pull, drawn)
+            pull, _kind(by_id[pull[0]], by_id[pull[1]]), distance, _edge_to_edge(where, pull, drawn)
         )
         for pull, distance in zip(box.pulls, apart, strict=True)
     )
@@ -176,7 +176,7 @@ def check_pull_box(box: PullBox) -> PullBoxResult:
         limits.edition,
     )
     have = Sides(*box.have) if box.have else None
-    findings = [*_findings(box, least, drawn, pulls, have, rule)]
+    findings = [*_pull_box_findings(box, least, drawn, pulls, have, rule)]
     return PullBoxResult(
         format="yarrow.pullbox-result/1",
         units=box.unit,
@@ -257,14 +257,14 @@ def _draw(box: PullBox, least: Sides, apart: Sequence[float]) -> tuple[Sides, tu
     """
     width, height = least.width, least.height
     for _ in range(_WIDENINGS):
-        placed, need = _place(box, width, height, apart)
+        placed, need = _place_raceways(box, width, height, apart)
         if need.width > width + 1e-9 or need.height > height + 1e-9:
             width, height = max(width, need.width), max(height, need.height)
             continue
         where = {each.id: each for each in placed}
         lacking = max(
             (
-                distance - _between(where, pull, Sides(width, height))
+                distance - _edge_to_edge(where, pull, Sides(width, height))
                 for pull, distance in zip(box.pulls, apart, strict=True)
             ),
             default=0.0,
@@ -274,13 +274,13 @@ def _draw(box: PullBox, least: Sides, apart: Sequence[float]) -> tuple[Sides, tu
         width, height = width + lacking / 2, height + lacking / 2
     step = convert_length(1.0, "in", box.unit)
     sides = Sides(*(step * math.ceil(side / step - 1e-6) for side in (width, height)))
-    return sides, tuple(_place(box, sides.width, sides.height, apart)[0])
+    return sides, tuple(_place_raceways(box, sides.width, sides.height, apart)[0])
 
 
 _WIDENINGS = 60
 
 
-def _place(
+def _place_raceways(
     box: PullBox, width: float, height: float, apart: Sequence[float]
 ) -> tuple[list[Placed], Sides]:
     """Every raceway in a box of a size, and the size that all of them side by side ask for."""
@@ -338,7 +338,7 @@ def _in_a_row(
     return list(found.values()), reach
 
 
-def _spot(placed: Placed, box: Sides) -> tuple[float, float]:
+def _hole_middle(placed: Placed, box: Sides) -> tuple[float, float]:
     return {
         "left": (0.0, placed.along),
         "right": (box.width, placed.along),
@@ -347,10 +347,10 @@ def _spot(placed: Placed, box: Sides) -> tuple[float, float]:
     }[placed.wall]
 
 
-def _between(where: dict[str, Placed], pull: tuple[str, str], box: Sides) -> float:
+def _edge_to_edge(where: dict[str, Placed], pull: tuple[str, str], box: Sides) -> float:
     """From edge to edge of two holes, as one looks into the box."""
     one, other = (where[end] for end in pull)
-    middles = math.dist(_spot(one, box), _spot(other, box))
+    middles = math.dist(_hole_middle(one, box), _hole_middle(other, box))
     return middles - (one.hole + other.hole) / 2
 
 
@@ -365,7 +365,7 @@ def _by_its_marking(body: MarkedBody, source: str) -> Finding:
     return Finding(code, values, path="body", source=source)
 
 
-def _findings(
+def _pull_box_findings(
     box: PullBox,
     least: Sides,
     drawn: Sides,

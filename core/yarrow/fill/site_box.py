@@ -54,7 +54,7 @@ class Through:
 
 
 @dataclass(frozen=True, slots=True)
-class SiteBox:
+class BoxOnSite:
     """The box with what is in it besides the runs' wires (None: no volume to check by), what passes
     through, its sides inside, and what large wire is pulled from which run to which."""
 
@@ -103,7 +103,7 @@ class SiteBoxResult:
         return self.passes
 
 
-def check_site_box(box: SiteBox) -> SiteBoxResult:
+def check_site_box(box: BoxOnSite) -> SiteBoxResult:
     """Everything about a box from the runs that meet there.
 
     Every wire of a run ends in the box, but for what passes ``through``: each of those comes with
@@ -148,7 +148,7 @@ def _meeting_run(meeting: Meeting) -> MeetingRun:
     )
 
 
-def _volume(box: SiteBox, findings: list[Finding]) -> BoxResult | None:
+def _volume(box: BoxOnSite, findings: list[Finding]) -> BoxResult | None:
     if box.contents is None:
         return None
     ends: dict[WireSize, int] = {}
@@ -210,7 +210,7 @@ def _merged(wires: Sequence[BoxWires]) -> tuple[BoxWires, ...]:
     return tuple(found.values())
 
 
-def _pull_box(box: SiteBox) -> PullBoxResult | None:
+def _pull_box(box: BoxOnSite) -> PullBoxResult | None:
     """By the raceways that bring large wire; two of them alone are pulled one to the other."""
     large = [meeting for meeting in box.meetings if any(map(is_large, meeting.wires))]
     if not large:
@@ -221,7 +221,7 @@ def _pull_box(box: SiteBox) -> PullBoxResult | None:
     return check_pull_box(PullBox(box.unit, raceways, pulls, have))
 
 
-def _entries(box: SiteBox) -> EntriesResult | None:
+def _entries(box: BoxOnSite) -> EntriesResult | None:
     """The holes of every run that meets here."""
     if box.sides is None or not box.meetings:
         return None

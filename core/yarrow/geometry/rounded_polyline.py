@@ -24,7 +24,7 @@ from yarrow.geometry.vectors import (
     unit,
 )
 
-Move = Callable[[Vector], Vector]
+Motion = Callable[[Vector], Vector]
 
 _STRAIGHT_ON = math.radians(1e-9)
 """Sine of an angle below which two legs are one, as where a pipe is developed."""
@@ -81,7 +81,7 @@ class StraightSegment:
         """The greatest height of a pipe of that radius, cut square at both ends."""
         return max(self.begins[2], self.ends[2]) + radius * self._level()
 
-    def moved(self, place: Move, direction: Move) -> StraightSegment:
+    def moved(self, place: Motion, direction: Motion) -> StraightSegment:
         """The same after a rigid motion.
 
         Args:
@@ -167,7 +167,7 @@ class ArcSegment:
         top = math.atan2(self.ahead[2], self.out[2]) % math.tau
         return self.point(top)[2] + radius if top < self.turn else -math.inf
 
-    def moved(self, place: Move, direction: Move) -> ArcSegment:
+    def moved(self, place: Motion, direction: Motion) -> ArcSegment:
         """The same after a rigid motion. Args: as for a straight."""
         out, ahead = direction(self.out), direction(self.ahead)
         return ArcSegment(place(self.middle), out, ahead, self.radius, self.turn, self.at)

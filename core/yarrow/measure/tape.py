@@ -186,9 +186,9 @@ def _read_term(text: str, place: int, unit: Unit) -> tuple[Fraction, int, bool]:
         raise LengthSyntaxError
     if feet is not None and written in ("mm", "cm", "m"):
         raise LengthSyntaxError("feet with inches, or a metric length, not both")
-    inches = _fraction(over, match["under"]) if over else Fraction(whole or 0)
+    inches = _typed_fraction(over, match["under"]) if over else Fraction(whole or 0)
     if match["part"]:
-        part = _fraction(match["part"], match["of"])
+        part = _typed_fraction(match["part"], match["of"])
         if part >= 1 or "." in whole:
             raise LengthSyntaxError("a whole number and a fraction below 1, such as 27 11/16")
         inches += part
@@ -202,7 +202,7 @@ def _read_term(text: str, place: int, unit: Unit) -> tuple[Fraction, int, bool]:
     return value, match.end(), feet is None and written is None
 
 
-def _fraction(over: str, under: str) -> Fraction:
+def _typed_fraction(over: str, under: str) -> Fraction:
     if int(under) == 0:
         raise LengthSyntaxError("a fraction whose lower number is not zero")
     return Fraction(int(over), int(under))

@@ -62,7 +62,7 @@ def _legs_off(one: RackPipe, other: RackPipe) -> float:
     """The most by which the middle of any leg lies nearer or further than planned, once the marks
     are rounded; legs within a bend in shots are no legs."""
     worst = 0.0
-    legs = list(zip(_legs(one), _legs(other), strict=False))
+    legs = list(zip(_leg_ends(one), _leg_ends(other), strict=False))
     if not (one.comes_out_as and other.comes_out_as):
         return worst
     for (a, b), (c, d) in legs:
@@ -75,7 +75,7 @@ def _legs_off(one: RackPipe, other: RackPipe) -> float:
     return worst
 
 
-def _legs(pipe: RackPipe) -> list[tuple[int, int]]:
+def _leg_ends(pipe: RackPipe) -> list[tuple[int, int]]:
     """The vertices that each leg runs between, but for the flats between shots."""
     inside = {
         bend.vertex

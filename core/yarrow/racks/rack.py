@@ -64,7 +64,7 @@ def plan_rack(survey: Survey) -> RackPlan:
     pipes: list[RackPipe] = []
     for line, own in zip(laid, bent, strict=True):
         pipe = _pipe(setup, rack, line, own, words, pipes[-1] if pipes else None)
-        findings += _named(pipe)
+        findings += _pipe_errors(pipe)
         pipes.append(pipe)
     findings += [no_leg(line, words) for line in lines[len(laid) :]]
     gaps = [gap_between(one, other, laid, bent, setup, words) for one, other in pairwise(pipes)]
@@ -124,7 +124,7 @@ def _too_large(bends: int) -> Finding:
     return Finding(FindingCode.RACK_TOO_LARGE, values, path="rack.count")
 
 
-def _named(pipe: RackPipe) -> list[Finding]:
+def _pipe_errors(pipe: RackPipe) -> list[Finding]:
     """The pipe's errors, with its number: what holds for one pipe stops the rack."""
     return [
         Finding(

@@ -31,6 +31,7 @@ from yarrow.runs.model.plan import Mark, Step
 from yarrow.runs.model.run import OrderedBend, ResolvedRun, Survey
 from yarrow.runs.planned import BuildablePlan, UnbuildablePlan
 from yarrow.runs.planner import plan_run
+from yarrow.wording.phrase import Phrase
 
 _ARC_POINTS = 8
 
@@ -52,7 +53,7 @@ class BendHandling:
     hook: Hook
     turned: float
     meets: tuple[Interference, ...]
-    helps: tuple[str, ...]
+    helps: tuple[Phrase, ...]
     before: tuple[Vector, ...]
     after: tuple[Vector, ...]
     wall: tuple[Vector, ...]
@@ -72,7 +73,7 @@ class OrderHandling:
     chosen: bool
     taken: bool
     works: bool
-    reason: str
+    reason: Phrase
     turns: int
     flips: int
     blocks_text: str
@@ -121,11 +122,13 @@ def handle_run(survey: Survey) -> Handling:
     piece = PieceToBend(run.bender, pipe, roles, cut, placed.words)
     found = _different(orders(run.bender, pipe, roles, where, run.unit))
     usual = tuple(OrderedBend(index, placed.placings[index].hook) for index in placed.order)
-    if all(_next(order) != usual for order in found):
+    if all(_order_of(order) != usual for order in found):
         own = as_said(run.bender, pipe, roles, placed.order, placed.placings, where, run.unit)
         found = (*found, own)
     handled = tuple(
-        _handling(order, found, run, layout, piece, where, plan if _next(order) == usual else None)
+        _handling(
+            order, found, run, layout, piece, where, plan if _order_of(order) == usual else None
+        )
         for order in found
     )
     return Handling(FORMAT, where.place, handled, no_order(found[0], piece, where))
@@ -133,10 +136,10 @@ def handle_run(survey: Survey) -> Handling:
 
 def _different(found: Sequence[Order]) -> tuple[Order, ...]:
     """Each order once: a single bend is the same from either end."""
-    return tuple({_next(order): order for order in reversed(found)}.values())[::-1]
+    return tuple({_order_of(order): order for order in reversed(found)}.values())[::-1]
 
 
-def _next(order: Order) -> tuple[OrderedBend, ...]:
+def _order_of(order: Order) -> tuple[OrderedBend, ...]:
     return tuple(OrderedBend(each.bend, each.placing.hook) for each in order.bends)
 
 
@@ -169,14 +172,14 @@ def _handling(
         turns=order.turns,
         flips=order.flips,
         blocks_text=words.reading(words.up(order.blocks)) if order.blocks else "",
-        bends=_bends(order, found, layout, piece, where, work),
+        bends=_handled_bends(order, found, layout, piece, where, work),
         marks=marks,
         steps=work,
-        value=_next(order),
+        value=_order_of(order),
     )
 
 
-def _bends(
+def _handled_bends(
     order: Order,
     found: Sequence[Order],
     layout: Layout,

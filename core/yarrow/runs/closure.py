@@ -190,7 +190,7 @@ def _not_reached(
     if wrong:
         variant = "number"
         values = {
-            **_named(run, wrong[0].feature, wrong[0].field),
+            **_field_and_line(run, wrong[0].feature, wrong[0].field),
             "value": words.measured(wrong[0].read(solved)),
         }
     else:
@@ -198,7 +198,7 @@ def _not_reached(
     helper, remedy = _helper(run, loose, target), None
     values["helps"] = Phrase("no-number-runs-that-way")
     if helper is not None:
-        values["helps"] = Phrase("let-float", _named(run, helper.feature, helper.field))
+        values["helps"] = Phrase("let-float", _field_and_line(run, helper.feature, helper.field))
         own = run.walk[helper.feature].loose
         path = f"walk[{helper.feature}].loose"
         remedy = Remedy(Phrase("let-it-float"), path, (*own, helper.field))
@@ -207,7 +207,7 @@ def _not_reached(
     return Finding(code, values, last, path, remedy=remedy, variant=variant)
 
 
-def _named(run: ResolvedRun, feature: int, field: str) -> dict[str, Value]:
+def _field_and_line(run: ResolvedRun, feature: int, field: str) -> dict[str, Value]:
     return {"field": Phrase(f"field/{field}"), "line": line_phrase(run, feature)}
 
 
@@ -262,7 +262,7 @@ def _note(run: ResolvedRun, each: Solved) -> Finding:
     return Finding(
         FindingCode.FREE_DIMENSION,
         {
-            **_named(run, each.feature, each.field),
+            **_field_and_line(run, each.feature, each.field),
             "became": each.became_text,
             "said": each.said_text,
         },

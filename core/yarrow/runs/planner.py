@@ -99,7 +99,7 @@ def plan_resolved(resolution: Resolution) -> Plan:
         still = Phrase("printed-marks-can-be-made")
         overlaps = [replace(finding, still=still) for finding in overlaps]
     findings = (*straight.findings, *check(placed, overlaps))
-    wires = _wires(placed)
+    wires = _check_wires(placed)
     found = (*findings, *(wire_findings(wires) if wires else ()))
     if marked is None or not nothing_wrong(findings):
         return UnbuildablePlan(resolution, straight.layout, placed, wires, found)
@@ -224,7 +224,7 @@ def _at_the_bender(
     return rows, PieceToBend(run.bender, pipe, roles, marked.cut_length_text, placed.words)
 
 
-def _wires(placed: PlacedPipe) -> PlannedWires | None:
+def _check_wires(placed: PlacedPipe) -> PlannedWires | None:
     """The check of the run's wire; None where there is none."""
     run, layout, pipe = placed.run, placed.layout, placed.pipe
     if run.wires is None:
@@ -235,7 +235,7 @@ def _wires(placed: PlacedPipe) -> PlannedWires | None:
 
 
 @dataclass(frozen=True, slots=True)
-class RunSummary:
+class RunInBrief:
     """What a list of runs says of one: its cut length as it is read off a tape (empty where no pipe
     comes of it), and the right angles that a pull meets (0 where there is no wire to pull)."""
 
@@ -243,7 +243,7 @@ class RunSummary:
     right_angles: int
 
 
-def summarise(survey: Survey) -> RunSummary:
+def summarise(survey: Survey) -> RunInBrief:
     """A run's cut length and right angles, those of its plan, in half the time of that.
 
     Args:
@@ -252,7 +252,7 @@ def summarise(survey: Survey) -> RunSummary:
     resolution = resolve_run(survey)
     straight = straighten(resolution)
     if isinstance(straight, Disorder):
-        return RunSummary("", 0)
+        return RunInBrief("", 0)
     run, pipe = resolution.run, straight.pipe
     cut_length = pipe.cut_length
     if run.method == "table":
@@ -261,4 +261,4 @@ def summarise(survey: Survey) -> RunSummary:
         if isinstance(plan, BuildablePlan):
             cut_length = plan.marked.cut_length
     angles = right_angles(pipe, straight.layout.features_of(pipe)) if run.wires else 0
-    return RunSummary(cut_text(cut_length, run.round_to, run.unit), angles)
+    return RunInBrief(cut_text(cut_length, run.round_to, run.unit), angles)

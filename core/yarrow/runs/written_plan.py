@@ -43,14 +43,14 @@ def write_plan(plan: Plan) -> WrittenPlan:
         name=run.name,
         method=run.method,
         round_to=str(run.round_to),
-        conduit=_conduit(run),
-        bender=_bender(run),
+        conduit=_planned_conduit(run),
+        bender=_planned_bender(run),
         cut_length=max(marked.cut_length, 0.0),
         cut_length_text=cut_text(marked.cut_length, run.round_to, run.unit) if pipe else "",
         path=layout.vertices,
         arcs=arcs_to_draw(layout.vertices, run.bender.radius) if pipe else (),
         first_toward=pipe.first_toward if pipe else OUT,
-        bends=_bends(layout, pipe) if pipe else (),
+        bends=_planned_bends(layout, pipe) if pipe else (),
         marks=marked.marks,
         working=built.working if built else (),
         steps=built.steps if built else (),
@@ -78,7 +78,7 @@ def _where_arcs_would_lie(plan: Plan) -> MarkedPipe:
     return MarkedPipe("exact", placed.pipe.cut_length, "", shown, (), (), ())
 
 
-def _conduit(run: ResolvedRun) -> PlannedConduit:
+def _planned_conduit(run: ResolvedRun) -> PlannedConduit:
     conduit = run.conduit
     return PlannedConduit(
         conduit.type,
@@ -89,7 +89,7 @@ def _conduit(run: ResolvedRun) -> PlannedConduit:
     )
 
 
-def _bender(run: ResolvedRun) -> PlannedBender:
+def _planned_bender(run: ResolvedRun) -> PlannedBender:
     bender = run.bender
     return PlannedBender(
         bender.id,
@@ -103,7 +103,7 @@ def _bender(run: ResolvedRun) -> PlannedBender:
     )
 
 
-def _bends(layout: Layout, pipe: StraightPipe) -> tuple[PlannedBend, ...]:
+def _planned_bends(layout: Layout, pipe: StraightPipe) -> tuple[PlannedBend, ...]:
     return tuple(
         PlannedBend(
             *layout.owners[corner - 1],
@@ -131,12 +131,12 @@ def _totals(run: ResolvedRun, layout: Layout, pipe: StraightPipe | None) -> Tota
     return Totals(
         bend_degrees=sum(bend.angle for bend in pipe.bends),
         limit_degrees=limit,
-        shrink=pipe.cut_length + saved - _legs(layout) if layout.lines else 0.0,
+        shrink=pipe.cut_length + saved - _legs_length(layout) if layout.lines else 0.0,
         gain=saved,
     )
 
 
-def _legs(layout: Layout) -> float:
+def _legs_length(layout: Layout) -> float:
     """The walk, straight along its legs from the pipe's start to its end."""
     total, leg, reached = -layout.pipe.begins, 0, 0.0
     for item in layout.lines:

@@ -339,4 +339,177 @@ EN_US = {
         "{entry} comes in right behind a device's screws: its wires meet them. Take the hole above "
         "or below, or another wall."
     ),
+    # Steps
+    "in-turn": "{parts}",
+    "pipe-end/start": "start",
+    "pipe-end/end": "end",
+    "step/mark": "Mark",
+    "step/mark-from-start": "From the start end, mark {marks:, }. The cut comes at {cut}.",
+    "step/form": "Form",
+    "step/set-form-up": (
+        "Set the form up: it takes {held} of straight pipe on both sides of an arc."
+    ),
+    "step/bend-number": "Bend {number}",
+    "step/put": "{name!c} on {mark}, hook toward the {hook} of the pipe.",
+    "step/goes-in-first": (
+        "{name!c} on {mark}, hook toward the {hook} of the pipe: that end goes in first."
+    ),
+    "step/square-in-former": "Stand an offcut in the former with a square against the pipe.",
+    "step/former-toward": (
+        "{name!c} on {mark}, former toward the {hook} of the pipe: that end goes in first."
+    ),
+    "step/hang-take-up": (
+        "Or hang the take-up of {take_up} over the end and mark the whole {stub}."
+    ),
+    "step/chart": (
+        "By the chart: the bend begins on that mark and runs to {end}, hook at {hook_at}, "
+        "{between} of straight to the {before}, {developed} in the bend."
+    ),
+    "step/bend-before": "bend before",
+    "step/start-of-pipe": "start of the pipe",
+    "step/warm": "Warm evenly from {begins} to {ends}, turning the pipe.",
+    "step/warm-mark": (
+        "{name!c} on {mark}: the bend begins there and runs toward the {other} of the pipe."
+    ),
+    "step/bend": "Bend {angle}, rather under than over.",
+    "step/bend-to": (
+        "Bend {angle}, rather under than over: to {to}{clicks}; it springs back to {angle}{known}."
+    ),
+    "step/clicks": ", about {clicks} clicks",
+    "step/springback-usual": " (usual for this pipe; measure yours)",
+    "step/springback-measured": " (measured)",
+    "step/bend-warm": (
+        "Bend {angle} against the form, a little past it, and hold it until it is cold."
+    ),
+    "step/stays": "Pipe stays as it lies.",
+    "step/half-over": "Turn the pipe half over.",
+    "step/turn-clockwise": "Turn the pipe {angle} clockwise, seen from its start.",
+    "step/turn-anticlockwise": "Turn the pipe {angle} anticlockwise, seen from its start.",
+    "step/pencil-line": "Before you take it out, pencil a line along the top.",
+    "step/line-on-top": "The pencil line is on top.",
+    "step/line-underneath": "The pencil line is underneath.",
+    "step/line-left": "The pencil line is on the left, seen from the start.",
+    "step/line-right": "The pencil line is on the right, seen from the start.",
+    "step/line-off-top-left": (
+        "The pencil line is {angle} to the left of the top, seen from the start."
+    ),
+    "step/line-off-top-right": (
+        "The pencil line is {angle} to the right of the top, seen from the start."
+    ),
+    "step/cut": "Cut",
+    "step/cut-after-bends": (
+        "Cut square at {at} from the start end, when the last bend has been checked."
+    ),
+    "step/cut-straight": "Cut square at {at}.",
+    "check/hook-tape-once": (
+        "Hook the tape once and read every mark from there; add nothing up on the pipe. The edge "
+        "of a line toward the start is the figure: that edge goes on the bender."
+    ),
+    "check/square-for-angles": (
+        "A square or a drawn line for every angle, before the pipe is warm."
+    ),
+    "check/offer-up": "Offer it up before the fittings go on.",
+    "check/parallel-gauged": (
+        "Both legs parallel, {depth} from centre line to centre line: gauge that depth with a "
+        "straightedge before you bend."
+    ),
+    "check/parallel": "Both legs parallel, {depth} from centre line to centre line.",
+    "check/parallel-within": "No more than {within} closer at one end over {over}.",
+    "check/in-one-line": (
+        "Both legs in one line: sight along the pipe, and lay it on something flat."
+    ),
+    "check/level": "{angle} against a level or square.",
+    "check/level-twist": "{angle} against a level or square; sight down the pipe for a twist.",
+    "check/stub-from-back": (
+        "The leg plumb when the other is level: {stub} from its back to the start end."
+    ),
+    "check/back-to-back": "The leg plumb when the last is level: {apart} from back to back.",
+    "check/plumb": "The leg plumb when the last is level.",
+    "check/rises": "With one leg level the other rises {rise} over {over} of its length.",
+    "caution/marking": (
+        "Mark all the way round, so that no mark is lost in the shoe: in pencil where the pipe "
+        "stays in sight, since ink bleeds through paint."
+    ),
+    "caution/hand": "Gloves on; fingers away from shoe and roller.",
+    "caution/ratchet": (
+        "The handle comes out when no one holds it. Fingers away from shoe and roller."
+    ),
+    "caution/mechanical": (
+        "The handle comes out when no one holds it. Fingers away from shoe and roller."
+    ),
+    "caution/powered": "Hands off the pipe while the shoe turns. Lift long pipe with two.",
+    "caution/bench": "Gloves on; fingers away from former and arm.",
+    "caution/heat": "Heat guns and hot plastic burn: gloves on, and air in the room.",
+    "caution/cutting": "Gloves and eye protection. A burr cuts the wire: ream it.",
+    # Why a candidate
+    "candidate/straight-on": "The pipe goes straight on: it clears this as it lies.",
+    "candidate/stands-higher": "Stands {lift} higher, to clear the sides.",
+    "candidate/too-steep": "Too steep here: its arcs would overlap.",
+    "candidate/cuts-in": "Would cut {cut} into it, {at} along the leg.",
+    "candidate/too-shallow": (
+        "Its arc is not over at the hole's face: the hole lies {short} too shallow for it."
+    ),
+    "candidate/too-long": "Takes {room}: {long} too long.",
+    "candidate/begins-before": "Would begin {behind} before what comes before it has ended.",
+    "candidate/runs-into-end": "Would run {beyond} into the end of this leg.",
+    "candidate/shoe-between": "The shoe needs {more} more between its bends.",
+    "candidate/leaves-before": "Leaves {left} before it; the shoe needs {needs}.",
+    "candidate/leaves-after": "Leaves {left} after it; the shoe needs {needs}.",
+    "candidate/fewest-degrees": "The fewest degrees: this run is at its limit.",
+    "candidate/over-both": "One over both: {bends} bends, {degrees} in all.",
+    "candidate/usual": "The usual for this, and it fits.",
+    "candidate/pulls-easiest": "Pulls easiest: {degrees} of the run's bends.",
+    "candidate/least-room": "Takes the least room: {room}.",
+    "candidate/nearest-usual": "The nearest to the usual that fits.",
+    "candidate/less-room-harder": "{room} less room, and pulls harder.",
+    "candidate/less-room-easier": "{room} less room, and pulls easier.",
+    "candidate/more-room-harder": "{room} more room, and pulls harder.",
+    "candidate/more-room-easier": "{room} more room, and pulls easier.",
+    # Orders, and what a bend meets
+    "order-name/from-the-start": "from the start",
+    "order-name/from-the-end": "from the end",
+    "order-name/from-both-ends": "from both ends",
+    "order-name/as-marked": "as marked",
+    "order/least-trouble": "The least trouble, but it can't be made so.",
+    "order/usual": "The usual way: one end after the other.",
+    "order/hangs-least": "The half-bent pipe hangs the least.",
+    "order/has-room": "The bender has room at every bend, and nothing meets it.",
+    "order/meets-least": "The half-bent pipe meets what is below it the least often.",
+    "order/carried-least": "The pipe is turned and carried the least.",
+    "order/no-room-or-hits": "Too little straight for the bender, or the pipe hits something.",
+    "order/hangs-at-one": "Hangs too low at {bends} more bend.",
+    "order/hangs-at-more": "Hangs too low at {bends} more bends.",
+    "order/more-turns-one": "More handling: as much as turning the pipe once more.",
+    "order/more-turns-many": "More handling: as much as turning the pipe {times} times more.",
+    "order/hangs-lower": "Hangs {lower} lower than {first}.",
+    "order/as-good": "As good.",
+    "meets/floor": "The pipe from {begins} to {ends} would be {by} under the floor, {when}.",
+    "meets/bench": (
+        "The pipe from {begins} to {ends} would be {by} under the top of the bench, {when}."
+    ),
+    "meets/handle": "The pipe from {begins} to {ends} would meet the handle, {by} deep, {when}.",
+    "meets/heel": (
+        "The pipe from {begins} to {ends} would meet the bender's heel, {by} deep, {when}."
+    ),
+    "meets-when/put-in": "as it is put in",
+    "meets-when/into-bend": "{angle} into the bend",
+    "helps/other-hook": "Hook it toward the {end} of the pipe instead: that is clear.",
+    "helps/in-the-air": (
+        "Bend it in the air, handle on the floor and the pipe pushed down: what is on top here is "
+        "then underneath."
+    ),
+    "helps/blocks": "Put the bender up by {by}: on blocks, or at the edge of a dock.",
+    "helps/over-the-edge": (
+        "Let that leg hang over the edge of the bench, or put the tool up by {by}."
+    ),
+    "helps/other-order": "Bend it {order}: that is clear.",
+    # Pulling
+    "break": "{kind!c} {place}: {before} before it.",
+    "break/draw-in": "a draw-in box or inspection elbow",
+    "break/pull-box": "a pull box sized for 4 AWG and larger",
+    "break/body": "a conduit body or junction box",
+    "pull/feed": (
+        "Feed in at the {end}: about {tension} at the rope, {pressure} on the hardest bend."
+    ),
+    "pull/runs-down": "It runs down by itself: hold it back.",
 }

@@ -28,6 +28,11 @@ Value = Quantity | Phrase | str | tuple["Value", ...]
 """What stands in a sentence: a figure, a phrase, a name as it was given, or several of these."""
 
 
+def in_turn(*parts: Phrase) -> Phrase:
+    """Sentences one after the other."""
+    return parts[0] if len(parts) == 1 else Phrase("in-turn", {"parts": parts})
+
+
 def count(number: int) -> Quantity:
     """A number of things."""
     return Quantity(number, "", str(number))

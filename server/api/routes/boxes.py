@@ -51,7 +51,7 @@ def list_boxes(request: MemberRequest, job_id: Path[Id]) -> list[JobBoxSummary]:
                 names.setdefault(box_key(name), name)
     return sorted(
         (
-            _summary(job, by_box.get(key, services.Met()), name, told.get(key))
+            _box_summary(job, by_box.get(key, services.RunsAtBox()), name, told.get(key))
             for key, name in names.items()
         ),
         key=lambda box: box.name.casefold(),
@@ -62,7 +62,9 @@ def list_boxes(request: MemberRequest, job_id: Path[Id]) -> list[JobBoxSummary]:
 def get_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -> JobBoxDetail:
     """A box by its name, with every run that meets there; one not told of yet is empty."""
     job = jobs_for(request.user).get(id=job_id)
-    return _detail(job, name, boxes_for(request.user).filter(job=job, key=box_key(name)).first())
+    return _box_detail(
+        job, name, boxes_for(request.user).filter(job=job, key=box_key(name)).first()
+    )
 
 
 @router.put(
@@ -73,7 +75,7 @@ def get_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -> J
 def save_box(request: MemberRequest, job_id: Path[Id], body: JobBoxSave) -> JobBoxDetail:
     """What is told of a box, whole, and the version that it was made from (0: a new one)."""
     box = services.save_box(request.user, job_id, body.document, body.base_version)
-    return _detail(box.job, box.name, box)
+    return _box_detail(box.job, box.name, box)
 
 
 @router.delete("/jobs/{job_id}/box", response={200: Nothing, **REFUSALS}, operation_id="remove_box")
@@ -91,7 +93,7 @@ def remove_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -
 def bring_back_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -> JobBoxDetail:
     """Bring back what was told of a box."""
     box = services.bring_back_box(request.user, job_id, name)
-    return _detail(box.job, box.name, box)
+    return _box_detail(box.job, box.name, box)
 
 
 @router.get(
@@ -124,7 +126,7 @@ def restore_box(
 ) -> JobBoxDetail:
     """Bring an earlier revision of a box back, as the next version."""
     box = services.restore_box(request.user, job_id, name, version, body.base_version)
-    return _detail(box.job, box.name, box)
+    return _box_detail(box.job, box.name, box)
 
 
 @router.post(
@@ -139,15 +141,15 @@ def check_box(
     return answered(services.check_box(jobs_for(request.user).get(id=job_id), document))
 
 
-def _document(job: Job, name: str, box: SiteBox | None) -> dict[str, object]:
+def _box_document(job: Job, name: str, box: SiteBox | None) -> dict[str, object]:
     if box is not None:
         return dict(box.document)
     return {"format": "yarrow.sitebox/1", "name": name, "units": job.units}
 
 
-def _detail(job: Job, name: str, box: SiteBox | None) -> JobBoxDetail:
-    document = _document(job, name, box)
-    met = services.runs_by_box(job).get(box_key(name), services.Met())
+def _box_detail(job: Job, name: str, box: SiteBox | None) -> JobBoxDetail:
+    document = _box_document(job, name, box)
+    met = services.runs_by_box(job).get(box_key(name), services.RunsAtBox())
     return JobBoxDetail.model_validate(
         {
             "name": box.name if box else name,
@@ -161,8 +163,10 @@ def _detail(job: Job, name: str, box: SiteBox | None) -> JobBoxDetail:
     )
 
 
-def _summary(job: Job, met: services.Met, name: str, box: SiteBox | None) -> JobBoxSummary:
-    result = site_box_document(_document(job, name, box), met.runs, met.keys)
+def _box_summary(
+    job: Job, met: services.RunsAtBox, name: str, box: SiteBox | None
+) -> JobBoxSummary:
+    result = site_box_document(_box_document(job, name, box), met.runs, met.keys)
     return JobBoxSummary(
         name=box.name if box else name,
         runs=[met.run for met in result.met],

@@ -84,11 +84,11 @@ def check_a_schedule(
 ) -> StreamingHttpResponse:
     """Every row of a table, telling on a line each how far it is: ``{"done", "of"}`` …, then
     ``{"rows", "csv"}`` with all answers, or ``{"problem"}`` and no answer at all."""
-    lines = _progress(request.body, units)
+    lines = _schedule_progress(request.body, units)
     return StreamingHttpResponse(lines, content_type="application/x-ndjson")
 
 
-def _progress(data: bytes, units: Literal["in", "mm"]) -> Iterator[str]:
+def _schedule_progress(data: bytes, units: Literal["in", "mm"]) -> Iterator[str]:
     try:
         rows = read_schedule(data, units)
         answers: list[CheckedRow] = []

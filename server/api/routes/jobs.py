@@ -21,8 +21,8 @@ from api.shapes import (
     JobChange,
     JobDetail,
     JobSummary,
-    Offset,
     RemovedFromJob,
+    RowsSkipped,
     RunDetail,
     RunDocument,
     RunSummary,
@@ -67,7 +67,7 @@ def create_job(request: MemberRequest, body: JobBody) -> tuple[int, JobDetail]:
 def bring_in_job(request: MemberRequest) -> tuple[int, JobDetail]:
     """A whole job from its archive, or nothing of it."""
     *_, job = _brought_in(request.user, unpack(request.body))
-    return 201, _detail(request, job)
+    return 201, _job_detail(request, job)
 
 
 @router.post(
@@ -84,7 +84,7 @@ def bring_in_job_with_progress(request: MemberRequest) -> StreamingHttpResponse:
     """The same, telling on a line each how far it is: ``{"done", "of"}`` …, then ``{"job"}`` with
     its id, or ``{"problem"}``. A client that goes away stops it, and nothing is kept."""
     archive = unpack(request.body)
-    lines = _progress(request.user, archive)
+    lines = _import_progress(request.user, archive)
     return StreamingHttpResponse(lines, content_type="application/x-ndjson")
 
 
@@ -102,7 +102,7 @@ def _brought_in(member: Any, archive: Archive) -> Iterator[Job]:
     )
 
 
-def _progress(member: Any, archive: Archive) -> Iterator[str]:
+def _import_progress(member: Any, archive: Archive) -> Iterator[str]:
     of = len(archive.runs)
     job_id = 0
     try:
@@ -198,14 +198,14 @@ def list_removed(request: MemberRequest, job_id: Path[Id]) -> RemovedFromJob:
 @router.get("/jobs/{job_id}", response={200: JobDetail, **REFUSALS}, operation_id="get_job")
 def get_job(request: MemberRequest, job_id: Path[Id]) -> JobDetail:
     """A job with the first of its runs."""
-    return _detail(request, jobs_for(request.user).get(id=job_id))
+    return _job_detail(request, jobs_for(request.user).get(id=job_id))
 
 
 @router.get(
     "/jobs/{job_id}/runs", response={200: list[RunSummary], **REFUSALS}, operation_id="list_runs"
 )
 def list_runs(
-    request: MemberRequest, job_id: Path[Id], offset: Query[Offset | None] = None
+    request: MemberRequest, job_id: Path[Id], offset: Query[RowsSkipped | None] = None
 ) -> list[RunSummary]:
     """A page of a job's runs by name, without their documents, after so many."""
     job = jobs_for(request.user).get(id=job_id)
@@ -216,7 +216,7 @@ def list_runs(
 @router.put("/jobs/{job_id}", response={200: JobDetail, **REFUSALS}, operation_id="change_job")
 def change_job(request: MemberRequest, job_id: Path[Id], body: JobChange) -> JobDetail:
     """Another name or place."""
-    return _detail(request, services.change_job(request.user, job_id, **body.dict()))
+    return _job_detail(request, services.change_job(request.user, job_id, **body.dict()))
 
 
 @router.post(
@@ -238,7 +238,7 @@ def _table(documents: Iterable[dict[str, Any]]) -> Iterator[bytes]:
             continue
 
 
-def _detail(request: MemberRequest, job: Job) -> JobDetail:
+def _job_detail(request: MemberRequest, job: Job) -> JobDetail:
     runs = _runs(request, job)
     return job_detail(job, runs[:MOST_LISTED], runs.count())
 

@@ -27,26 +27,33 @@ from yarrow.documents.catalogue import Catalogue
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.bending_sequence import Handling
 from yarrow.runs.model.plan import WrittenPlan
+from yarrow.wording.wording import Country
 
 router = Router(tags=["planning"], throttle=CHECKS)
 
 
 @router.post("/plan", response={200: WrittenPlan, **REFUSALS}, operation_id="plan")
-def plan(request: MemberRequest, document: Body[RunDocument]) -> HttpResponse:
-    """The plan of a run document; nothing is saved."""
-    return answered(yarrow.plan(document))
+def plan(
+    request: MemberRequest, document: Body[RunDocument], country: Country | None = None
+) -> HttpResponse:
+    """The plan of a run document, in the words of a country; nothing is saved."""
+    return answered(yarrow.plan(document, country))
 
 
 @router.post("/handling", response={200: Handling, **REFUSALS}, operation_id="handle")
-def handle(request: MemberRequest, document: Body[RunDocument]) -> HttpResponse:
+def handle(
+    request: MemberRequest, document: Body[RunDocument], country: Country | None = None
+) -> HttpResponse:
     """The orders that a run's piece can be bent in, and what it meets; nothing is saved."""
-    return answered(yarrow.handle(document))
+    return answered(yarrow.handle(document, country))
 
 
 @router.post("/rack", response={200: RackPlan, **REFUSALS}, operation_id="rack")
-def rack(request: MemberRequest, document: Body[RunDocument]) -> HttpResponse:
+def rack(
+    request: MemberRequest, document: Body[RunDocument], country: Country | None = None
+) -> HttpResponse:
     """Every pipe of a run's rack, and the gaps between them; nothing is saved."""
-    return answered(yarrow.rack(document))
+    return answered(yarrow.rack(document, country))
 
 
 @router.post("/line", response={200: TypedLineShape, **REFUSALS}, operation_id="read_line")

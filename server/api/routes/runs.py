@@ -48,7 +48,7 @@ What = Literal["run", "rack", "wires"]
 @router.get("/runs/{run_id}", response={200: RunDetail, **REFUSALS}, operation_id="get_run")
 def get_run(request: MemberRequest, run_id: Path[Id]) -> RunDetail:
     """A run with its document."""
-    return run_detail(_run(request, run_id))
+    return run_detail(_run_of(request, run_id))
 
 
 @router.put(
@@ -122,7 +122,7 @@ def restore_revision(
 )
 def export_run(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """The run file, to keep or to hand on."""
-    run = _run(request, run_id)
+    run = _run_of(request, run_id)
     body = json.dumps(run.document, indent=2, ensure_ascii=False)
     return _download(body.encode(), "application/json", f"{_file_name(run)}.json")
 
@@ -137,7 +137,7 @@ def get_sheet_svg(
     request: MemberRequest, run_id: Path[Id], paper: Query[Paper] = "a4", of: Query[What] = "run"
 ) -> HttpResponse:
     """The sheet of the run, of its rack or of its wire, as the page shows and prints it."""
-    drawing = _sheet(_run(request, run_id), paper, of)
+    drawing = _sheet(_run_of(request, run_id), paper, of)
     return HttpResponse(drawing_svg(drawing), content_type="image/svg+xml")
 
 
@@ -151,7 +151,7 @@ def get_sheet_pdf(
     request: MemberRequest, run_id: Path[Id], paper: Query[Paper] = "a4", of: Query[What] = "run"
 ) -> HttpResponse:
     """The same sheet as a PDF."""
-    run = _run(request, run_id)
+    run = _run_of(request, run_id)
     name = f"{_file_name(run)}{'' if of == 'run' else f'-{of}'}.pdf"
     return _download(sheet_pdf(_sheet(run, paper, of)), "application/pdf", name)
 
@@ -164,7 +164,7 @@ def get_sheet_pdf(
 )
 def get_stick_svg(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """The unbent pipe to scale with its marks, alone."""
-    run = _run(request, run_id)
+    run = _run_of(request, run_id)
     drawing = compose_stick(yarrow.plan_values(run.document), run.name)
     return _download(drawing_svg(drawing).encode(), "image/svg+xml", f"{_file_name(run)}-stick.svg")
 
@@ -177,7 +177,7 @@ def get_stick_svg(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
 )
 def get_bend_table(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """Straight, roll and angle of every bend."""
-    run = _run(request, run_id)
+    run = _run_of(request, run_id)
     table = yarrow.plan_as(run.document, "bends").text
     return _download(table.encode(), "text/csv", f"{_file_name(run)}-bends.csv")
 
@@ -190,12 +190,12 @@ def get_bend_table(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
 )
 def get_drawing_dxf(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """Elevation, plan and 3D centreline as DXF."""
-    run = _run(request, run_id)
+    run = _run_of(request, run_id)
     drawing = plan_dxf(yarrow.plan_values(run.document))
     return _download(drawing, "image/vnd.dxf", f"{_file_name(run)}.dxf")
 
 
-def _run(request: MemberRequest, run_id: int) -> Run:
+def _run_of(request: MemberRequest, run_id: int) -> Run:
     found: Run = runs_for(request.user).select_related("updated_by", "job").get(id=run_id)
     return found
 

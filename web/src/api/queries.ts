@@ -96,12 +96,18 @@ export function createRun(
   );
 }
 
-/** The plan of a document, unsaved. */
+/** Whose words are used. */
+export type Country = Schemas["JobDetail"]["rules"];
+
+/** The plan of a document, unsaved, in the words of a country. */
 export async function planRun(
   document: Schemas["RunDocument"],
+  country: Country | null,
   signal: AbortSignal,
 ): Promise<Schemas["WrittenPlan"]> {
-  const plan = await unwrap(client.POST("/api/plan", { body: document, signal }));
+  const plan = await unwrap(
+    client.POST("/api/plan", { params: { query: { country } }, body: document, signal }),
+  );
   // The client's own types widen a point to a list of numbers; the contract has three.
   return plan as Schemas["WrittenPlan"];
 }
@@ -163,15 +169,19 @@ export function removeBender(id: number): Promise<unknown> {
   return unwrap(client.DELETE("/api/benders/{bender_id}", { params: { path: { bender_id: id } } }));
 }
 
-export function handleRun(document: Schemas["RunDocument"], signal: AbortSignal) {
-  return unwrap(client.POST("/api/handling", { body: document, signal }));
+export function handleRun(document: Schemas["RunDocument"], country: Country, signal: AbortSignal) {
+  return unwrap(
+    client.POST("/api/handling", { params: { query: { country } }, body: document, signal }),
+  );
 }
 
 export async function planRack(
   document: Schemas["RunDocument"],
+  country: Country,
   signal: AbortSignal,
 ): Promise<RackPlan> {
-  return (await unwrap(client.POST("/api/rack", { body: document, signal }))) as RackPlan;
+  const rack = client.POST("/api/rack", { params: { query: { country } }, body: document, signal });
+  return (await unwrap(rack)) as RackPlan;
 }
 
 export type RackPlan = Schemas["RackPlan"];

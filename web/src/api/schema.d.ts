@@ -685,7 +685,7 @@ export interface paths {
         put?: never;
         /**
          * Plan
-         * @description The plan of a run document; nothing is saved.
+         * @description The plan of a run document, in the words of a country; nothing is saved.
          */
         post: operations["plan"];
         delete?: never;
@@ -5500,7 +5500,9 @@ export interface operations {
     };
     handle: {
         parameters: {
-            query?: never;
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -7520,7 +7522,9 @@ export interface operations {
     };
     plan: {
         parameters: {
-            query?: never;
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -7694,7 +7698,9 @@ export interface operations {
     };
     rack: {
         parameters: {
-            query?: never;
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
             header?: never;
             path?: never;
             cookie?: never;

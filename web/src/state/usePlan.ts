@@ -3,7 +3,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
 import { Refused } from "@/api/client";
-import { planRun } from "@/api/queries";
+import { type Country, planRun } from "@/api/queries";
 import type { Plan, RunDocument } from "@/model/document";
 
 const ASK_AGAIN_MS = 4000;
@@ -22,11 +22,14 @@ export type PlanState = {
 };
 
 /** The plan for all, and whether it is already that of the last key press. */
-export function usePlan(document: RunDocument): { planned: PlanState; current: boolean } {
+export function usePlan(
+  document: RunDocument,
+  country: Country,
+): { planned: PlanState; current: boolean } {
   const asked = JSON.stringify(document);
   const query = useQuery({
-    queryKey: ["plan", asked],
-    queryFn: ({ signal }) => planRun(document, signal),
+    queryKey: ["plan", country, asked],
+    queryFn: ({ signal }) => planRun(document, country, signal),
     retry: false,
     staleTime: Infinity,
     gcTime: KEEP_MS,

@@ -25,7 +25,7 @@ def arc_findings(placed: PlacedPipe) -> list[Finding]:
         elif index == bends:
             found.append(_beyond_end(placed))
         else:
-            found.append(_overlap(placed, index, -straight))
+            found.append(_arcs_overlap(placed, index, -straight))
     return found
 
 
@@ -64,7 +64,7 @@ def _beyond_end(placed: PlacedPipe) -> Finding:
     )
 
 
-def _overlap(placed: PlacedPipe, index: int, short: float) -> Finding:
+def _arcs_overlap(placed: PlacedPipe, index: int, short: float) -> Finding:
     before, after = placed.feature(index - 1), placed.feature(index)
     line = placed.run.walk[after] if placed.run.walk else None
     if line is not None and before == after:

@@ -23,9 +23,8 @@ from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import MM_PER_INCH, Unit, convert, convert_length
 from yarrow.runs.model.wires import Break, PlannedPull, PlannedWires, Wires
-from yarrow.wording.lengths import LengthFormatter, angle, degrees
-from yarrow.wording.phrase import Phrase, Quantity, Value, count
-from yarrow.wording.wording import EN_US
+from yarrow.wording.lengths import LengthFormatter, angle
+from yarrow.wording.phrase import Phrase, Quantity, Value, count, in_turn
 
 
 def plan_wires(
@@ -48,7 +47,7 @@ def plan_wires(
     fill, findings = None, []
     if wires.conductors and length_m > 0:
         try:
-            method = _method(wires, length_m, length_mm, bends)
+            method = _fill_method_of(wires, length_m, length_mm, bends)
             other = beside(method, wires.holder, wires.conductors, length_m, bends)
             fill = check_fill(
                 method, wires.holder, wires.conductors, wires.spare, choose=False, beside=other
@@ -87,7 +86,7 @@ def _duct_findings(length_m: Fraction, degrees_bent: float) -> list[Finding]:
     return [Finding(FindingCode.DUCT_TOO_LONG, values, path="wires.duct", source=source)]
 
 
-def _method(wires: Wires, length_m: Fraction, length_mm: float, bends: int) -> FillMethod:
+def _fill_method_of(wires: Wires, length_m: Fraction, length_mm: float, bends: int) -> FillMethod:
     if wires.method == "factor":
         return CableFactorFill(length_m, bends)
     return Area(wires.holder.unit, wires.nipple, convert_length(length_mm, "mm", wires.holder.unit))
@@ -126,19 +125,21 @@ def pull_point_phrase(point: PullPoint, words: LengthFormatter) -> Phrase:
 
 def _break(wires: Wires, point: PullPoint, words: LengthFormatter) -> Break:
     kind = point_kind(wires)
-    before = degrees(point.degrees_before)
-    place = EN_US.text(pull_point_phrase(point, words))
-    text = f"{kind[0].upper()}{kind[1:]} {place}: {before} before it."
-    return Break(point, kind, text)
+    values: dict[str, Value] = {
+        "kind": kind,
+        "place": pull_point_phrase(point, words),
+        "before": angle(point.degrees_before),
+    }
+    return Break(point, kind, Phrase("break", values))
 
 
-def point_kind(wires: Wires) -> str:
+def point_kind(wires: Wires) -> Phrase:
     """What breaks a run: by country, and by the largest wire in it."""
     if wires.holder.unit == "mm":
-        return "a draw-in box or inspection elbow"
+        return Phrase("break/draw-in")
     if any(is_large(conductor) for conductor in wires.conductors):
-        return "a pull box sized for 4 AWG and larger"
-    return "a conduit body or junction box"
+        return Phrase("break/pull-box")
+    return Phrase("break/body")
 
 
 KILOGRAM_FORCE = 9.80665
@@ -184,13 +185,13 @@ def _pull(
     )
     force, pressure = ("lbf", "lbf/ft") if imperial else ("N", "N/m")
     easier = pull.easier
-    pulled, pressed_by = _format_force(easier.tension), _format_force(easier.most_side_wall)
-    text = (
-        f"Feed in at the {pull.feed_at}: about {pulled} {force} at the rope, "
-        f"{pressed_by} {pressure} on the hardest bend."
-    )
-    if easier.tension == 0:
-        text += " It runs down by itself: hold it back."
+    values: dict[str, Value] = {
+        "end": Phrase(f"pipe-end/{pull.feed_at}"),
+        "tension": f"{_format_force(easier.tension)} {force}",
+        "pressure": f"{_format_force(easier.most_side_wall)} {pressure}",
+    }
+    runs_down = (Phrase("pull/runs-down"),) if easier.tension == 0 else ()
+    text = in_turn(Phrase("pull/feed", values), *runs_down)
     return PlannedPull(
         pull=pull,
         mass=mass,

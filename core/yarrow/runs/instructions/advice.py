@@ -8,14 +8,14 @@ from dataclasses import dataclass
 from yarrow.bend_simulation.collisions import Collision, InTheWay, find_collisions
 from yarrow.bend_simulation.orders import Handled, Order
 from yarrow.bend_simulation.splitting import splits
+from yarrow.benders.bender import Hook
 from yarrow.benders.placing import other_end
 from yarrow.catalog.tables import Stance, stance_at
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.runs.instructions.steps import PieceToBend
 from yarrow.wording.lengths import LengthFormatter
-from yarrow.wording.phrase import Phrase, Value, count
-from yarrow.wording.wording import EN_US
+from yarrow.wording.phrase import Phrase, Quantity, Value, count
 
 
 @dataclass(frozen=True, slots=True)
@@ -29,67 +29,82 @@ class Interference:
     by_text: str
     at_text: str
     swept: float
-    text: str
+    text: Phrase
 
 
-def reason(order: Order, found: Sequence[Order], words: LengthFormatter) -> str:
-    """Why an order is first, or what it costs against the first."""
+def reason(order: Order, found: Sequence[Order], words: LengthFormatter) -> Phrase:
+    """Why an order is first, or what it costs against the first.
+
+    Args:
+        order: one of those found.
+        found: best first.
+        words: how lengths are written.
+    """
     first = found[0]
     if order is first:
-        if not order.works:
-            return "The least trouble, but it can't be made so."
-        if len(found) == 1 or order.cost == found[1].cost:
-            return "The usual way: one end after the other."
-        if order.cost[:4] == found[1].cost[:4]:
-            return "The half-bent pipe hangs the least."
-        if order.cost[:2] < found[1].cost[:2]:
-            return "The bender has room at every bend, and nothing meets it."
-        if order.cost[2] < found[1].cost[2]:
-            return "The half-bent pipe meets what is below it the least often."
-        return "The pipe is turned and carried the least."
+        return _why_first(order, found)
     if order.works < first.works:
-        return "Too little straight for the bender, or the pipe hits something."
+        return Phrase("order/no-room-or-hits")
     hangs = order.cost[2] - first.cost[2]
     if hangs > 0:
-        return f"Hangs too low at {hangs} more bend{'s' if hangs > 1 else ''}."
+        return Phrase(f"order/hangs-at-{'more' if hangs > 1 else 'one'}", {"bends": count(hangs)})
     more = order.cost[3] - first.cost[3]
     if more > 0:
-        return f"More handling: as much as turning the pipe {_times(more)} more."
+        return Phrase(f"order/more-turns-{'many' if more > 1 else 'one'}", {"times": count(more)})
     if order.blocks > first.blocks:
-        return f"Hangs {words.length(order.blocks - first.blocks)} lower than {first.name}."
-    return "As good."
+        lower = words.measured(order.blocks - first.blocks)
+        return Phrase("order/hangs-lower", {"lower": lower, "first": _order_name(first)})
+    return Phrase("order/as-good")
 
 
-def _times(count: int) -> str:
-    return "once" if count == 1 else f"{count} times"
+def _why_first(order: Order, found: Sequence[Order]) -> Phrase:
+    if not order.works:
+        return Phrase("order/least-trouble")
+    if len(found) == 1 or order.cost == found[1].cost:
+        return Phrase("order/usual")
+    if order.cost[:4] == found[1].cost[:4]:
+        return Phrase("order/hangs-least")
+    if order.cost[:2] < found[1].cost[:2]:
+        return Phrase("order/has-room")
+    if order.cost[2] < found[1].cost[2]:
+        return Phrase("order/meets-least")
+    return Phrase("order/carried-least")
 
 
-_MEETS = {"bench": "the bench", "handle": "the handle", "heel": "the bender's heel"}
+def _order_name(order: Order) -> Phrase:
+    return Phrase(f"order-name/{order.name.replace(' ', '-')}")
+
+
+_TOOL = ("handle", "heel")
 
 
 def interference(
-    strike: Collision, made: Collection[int], making: int, piece: PieceToBend
+    collision: Collision, made: Collection[int], making: int, piece: PieceToBend
 ) -> Interference:
-    """A strike in words, with the stretch of pipe that meets it: up to the next bend that is made
-    or being made, or to the end of its arc.
+    """A collision in words, with the stretch of pipe that meets it: up to the next bend that is
+    made or being made, or to the end of its arc.
 
-    Args: made, the bends that are in the pipe; making, the one that is being made.
+    Args:
+        collision: what is met, and when.
+        made: the bends that are in the pipe.
+        making: the one that is being made.
+        piece: what is bent.
     """
-    what, by, at, swept, words = strike.what, strike.by, strike.at, strike.angle_so_far, piece.words
+    by, at, moment, words = collision.by, collision.at, collision.angle_so_far, piece.words
     bends = [piece.pipe.bends[n] for n in sorted({*made, making})]
     ends = [place for bend in bends for place in (bend.arc_start, bend.arc_end)]
     until = next((place for place in ends if place > at + 1e-6), piece.pipe.cut_length)
-    which = f"The pipe from {words.length(at)} to {words.length(until)}"
-    if what == "floor":
-        text = f"{which} would be {words.at_least(by)} under the floor"
-    elif what == "bench":
-        text = f"{which} would be {words.at_least(by)} under the top of the bench"
-    else:
-        text = f"{which} would meet {_MEETS[what]}, {words.at_least(by)} deep"
-    when = "as it is put in" if swept == 0 else f"{swept:.0f}° into the bend"
-    return Interference(
-        what, by, words.reading(words.up(by)), words.reading(at), swept, f"{text}, {when}."
-    )
+    values: dict[str, Value] = {
+        "begins": words.measured(at),
+        "ends": words.measured(until),
+        "by": words.needed(by),
+        "when": Phrase("meets-when/put-in")
+        if moment == 0
+        else Phrase("meets-when/into-bend", {"angle": Quantity(moment, "°", f"{moment:.0f}°")}),
+    }
+    text = Phrase(f"meets/{collision.what}", values)
+    by_text = words.reading(words.up(by))
+    return Interference(collision.what, by, by_text, words.reading(at), moment, text)
 
 
 def helps_of(
@@ -99,46 +114,45 @@ def helps_of(
     found: Sequence[Order],
     piece: PieceToBend,
     where: Stance,
-) -> tuple[str, ...]:
+) -> tuple[Phrase, ...]:
     """What frees a bend that meets something: simplest first. An order that was searched for would
-    have its hook the other way, if that helped."""
+    have its hook the other way, if that helped.
+
+    Args:
+        each: the bend, with what it meets.
+        made: the bends that are in the pipe.
+        order: the one that it is part of.
+        found: all that were found.
+        piece: what is bent.
+        where: the bender is worked.
+    """
     if not each.collisions:
         return ()
     helps = []
     words = piece.words
+
+    def clear(hook: Hook, stance: Stance) -> bool:
+        return not find_collisions(
+            piece.pipe, made, each.bend, hook, piece.bender, stance, words.unit
+        )
+
     if order.name == "as marked":
         other = other_end(each.placing.hook)
-        if not find_collisions(piece.pipe, made, each.bend, other, piece.bender, where, words.unit):
-            helps.append(f"Hook it toward the {other} of the pipe instead: that is clear.")
-    met = {strike.what: strike.by for strike in each.collisions}
+        if clear(other, where):
+            helps.append(Phrase("helps/other-hook", {"end": Phrase(f"pipe-end/{other}")}))
+    met = {collision.what: collision.by for collision in each.collisions}
     low = met.get("floor", 0.0)
     if low:
-        in_air = stance_at(where, "air")
-        if (
-            where.place == "floor"
-            and where.handle_mm
-            and not find_collisions(
-                piece.pipe, made, each.bend, each.placing.hook, piece.bender, in_air, words.unit
-            )
-        ):
-            helps.append(
-                "Bend it in the air, handle on the floor and the pipe pushed down: what is on top "
-                "here is then underneath."
-            )
-        helps.append(
-            f"Put the bender up by {words.at_least(low)}: on blocks, or at the edge of a dock."
-        )
+        on_floor = where.place == "floor" and where.handle_mm
+        if on_floor and clear(each.placing.hook, stance_at(where, "air")):
+            helps.append(Phrase("helps/in-the-air"))
+        helps.append(Phrase("helps/blocks", {"by": words.needed(low)}))
     if "bench" in met:
-        helps.append(
-            f"Let that leg hang over the edge of the bench, or put the tool up by "
-            f"{words.at_least(met['bench'])}."
-        )
-    for strike in each.collisions:
-        if strike.what == "handle":
-            helps.append(EN_US.text(_shorter(strike, words)))
+        helps.append(Phrase("helps/over-the-edge", {"by": words.needed(met["bench"])}))
+    helps += [_shorter(each, words) for each in each.collisions if each.what == "handle"]
     for another in found:
         if another is not order and another.works and not any(h.collisions for h in another.bends):
-            helps.append(f"Bend it {another.name}: that is clear.")
+            helps.append(Phrase("helps/other-order", {"order": _order_name(another)}))
     return tuple(helps)
 
 
@@ -160,7 +174,7 @@ def no_order(best: Order, piece: PieceToBend, where: Stance) -> tuple[Finding, .
     if not bad.placing.fits:
         why = Phrase("no-order/room", at)
     else:
-        what = next(s.what for s in bad.collisions if s.what in _MEETS and s.what != "bench")
+        what = next(s.what for s in bad.collisions if s.what in _TOOL)
         why = Phrase(f"no-order/{what}-met", at)
     handle = [strike for strike in bad.collisions if strike.what == "handle"]
     parts = splits(piece.bender, piece.pipe, piece.roles, where, words.unit)

@@ -14,24 +14,11 @@ from yarrow.geometry.pipe import PipeBend, StraightPipe
 from yarrow.role import Role
 from yarrow.runs.marking.working import set_depth
 from yarrow.runs.model.plan import Mark, Step, Working
-from yarrow.wording.lengths import LengthFormatter, degrees
+from yarrow.wording.lengths import LengthFormatter, angle, degrees
+from yarrow.wording.phrase import Phrase, Value, count, in_turn
 
 _STUB_FROM = 80.0
 """Degrees from which a bend at the start is told as a stub."""
-
-_MARK_CAUTION = (
-    "Mark all the way round, so that no mark is lost in the shoe: in pencil where the pipe stays "
-    "in sight, since ink bleeds through paint."
-)
-_BEND_CAUTIONS = {
-    "hand": "Gloves on; fingers away from shoe and roller.",
-    "ratchet": "The handle comes out when no one holds it. Fingers away from shoe and roller.",
-    "mechanical": "The handle comes out when no one holds it. Fingers away from shoe and roller.",
-    "powered": "Hands off the pipe while the shoe turns. Lift long pipe with two.",
-    "bench": "Gloves on; fingers away from former and arm.",
-    "heat": "Heat guns and hot plastic burn: gloves on, and air in the room.",
-}
-_CUT_CAUTION = "Gloves and eye protection. A burr cuts the wire: ream it."
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,24 +38,17 @@ def steps(
 ) -> tuple[Step, ...]:
     """What to do, in order, with the figures of this plan; nothing where there are no marks.
 
-    Args: rows, how each bend is worked; order, the sequence in which bends are made.
+    Args:
+        piece: what is bent.
+        marks: one a bend, in order along the pipe.
+        rows: how each bend is worked, in the same order.
+        order: the sequence in which bends are made.
     """
     if not marks and piece.pipe.bends:
         return ()
     found = []
     if marks:
-        listed = ", ".join(mark.text for mark in marks)
-        found.append(
-            Step(
-                1,
-                "Mark",
-                f"From the start end, mark {listed}. The cut comes at {piece.cut_text}.",
-                "Hook the tape once and read every mark from there; add nothing up on the pipe. "
-                "The edge of a line toward the start is the figure: that edge goes on the bender.",
-                _MARK_CAUTION,
-                None,
-            )
-        )
+        found.append(_mark_step(piece, marks))
     if marks and piece.bender.kind == "heat":
         found.append(_form_step(piece.bender, piece.words))
     made: set[int] = set()
@@ -78,173 +58,177 @@ def steps(
     lined = any(abs(roll) >= SAME_PLANE for roll in from_line)
     for index in order:
         mark, bend = marks[index], piece.pipe.bends[index]
-        turn = _turn_words(roll_between(piece.pipe, last, index)) if made else ""
         parts = [
-            f"{turn}{_set_up(piece.bender, mark, bend, rows[index], piece.words)}",
-            _line_words(from_line[index]) if lined and made else "",
+            *((_turn(roll_between(piece.pipe, last, index)),) if made else ()),
+            *_set_up(piece.bender, mark, bend, rows[index], piece.words),
+            *((_line(from_line[index]),) if lined and made else ()),
             _bend(piece.bender, bend, rows[index], first=not made),
-            _LINE if lined and not made else "",
+            *((Phrase("step/pencil-line"),) if lined and not made else ()),
         ]
         found.append(
             Step(
                 len(found) + 1,
-                f"Bend {index + 1}",
-                " ".join(part for part in parts if part),
-                _check(piece, index, last, made, rows[index]),
-                _BEND_CAUTIONS[piece.bender.kind],
+                Phrase("step/bend-number", {"number": count(index + 1)}),
+                in_turn(*parts),
+                _how_to_check(piece, index, last, made, rows[index]),
+                Phrase(f"caution/{piece.bender.kind}"),
                 index,
             )
         )
         made.add(index)
         last = index
+    cut = Phrase("step/cut-after-bends" if marks else "step/cut-straight", {"at": piece.cut_text})
+    caution = Phrase("caution/cutting")
     found.append(
-        Step(
-            len(found) + 1,
-            "Cut",
-            f"Cut square at {piece.cut_text} from the start end, when the last bend has been "
-            "checked."
-            if marks
-            else f"Cut square at {piece.cut_text}.",
-            "Offer it up before the fittings go on.",
-            _CUT_CAUTION,
-            None,
-        )
+        Step(len(found) + 1, Phrase("step/cut"), cut, Phrase("check/offer-up"), caution, None)
     )
     return tuple(found)
 
 
+def _mark_step(piece: PieceToBend, marks: Sequence[Mark]) -> Step:
+    places: dict[str, Value] = {"marks": tuple(mark.text for mark in marks), "cut": piece.cut_text}
+    return Step(
+        1,
+        Phrase("step/mark"),
+        Phrase("step/mark-from-start", places),
+        Phrase("check/hook-tape-once"),
+        Phrase("caution/marking"),
+        None,
+    )
+
+
 def _form_step(bender: Bender, words: LengthFormatter) -> Step:
-    held = words.at_least(max(bender.hook, bender.heel))
+    held = words.needed(max(bender.hook, bender.heel))
     return Step(
         2,
-        "Form",
-        f"Set the form up: it takes {held} of straight pipe on both sides of an arc.",
-        "A square or a drawn line for every angle, before the pipe is warm.",
-        _BEND_CAUTIONS["heat"],
+        Phrase("step/form"),
+        Phrase("step/set-form-up", {"held": held}),
+        Phrase("check/square-for-angles"),
+        Phrase("caution/heat"),
         None,
     )
 
 
 def _set_up(
     bender: Bender, mark: Mark, bend: PipeBend, row: Working, words: LengthFormatter
-) -> str:
+) -> tuple[Phrase, ...]:
     """How the pipe goes into the bender, in the words of the way of working."""
-    name = mark.name[0].upper() + mark.name[1:]
-    put = f"{name} on {mark.text}, hook toward the {mark.hook} of the pipe."
+    at: dict[str, Value] = {
+        "name": mark.name,
+        "mark": mark.text,
+        "hook": Phrase(f"pipe-end/{mark.hook}"),
+    }
     if bender.kind == "heat":
-        return (
-            f"Warm evenly from {row.warm_from} to {row.warm_to}, turning the pipe. "
-            f"{name} on {mark.text}: the bend begins there and runs toward the "
-            f"{other_end(mark.hook)} of the pipe."
-        )
+        warm = {"begins": row.warm_from, "ends": row.warm_to}
+        toward = {**at, "other": Phrase(f"pipe-end/{other_end(mark.hook)}")}
+        return Phrase("step/warm", warm), Phrase("step/warm-mark", toward)
     if bender.way == "chart":
-        before = "bend before" if mark.bend else "start of the pipe"
-        return (
-            f"{put} By the chart: the bend begins on that mark and runs to {row.end_of_bend}, hook "
-            f"at {row.hook_at}, {row.between} of straight to the {before}, {row.developed} in the "
-            "bend."
-        )
+        chart: dict[str, Value] = {
+            "end": row.end_of_bend,
+            "hook_at": row.hook_at,
+            "between": row.between,
+            "before": Phrase("step/bend-before" if mark.bend else "step/start-of-pipe"),
+            "developed": row.developed,
+        }
+        return Phrase("step/put", at), Phrase("step/chart", chart)
     if mark.reference == "square":
-        return (
-            f"Stand an offcut in the former with a square against the pipe. {name} on {mark.text}, "
-            f"former toward the {mark.hook} of the pipe: that end goes in first."
-        )
+        return Phrase("step/square-in-former"), Phrase("step/former-toward", at)
     if bender.kind == "bench":
-        return f"{put[:-1]}: that end goes in first."
+        return (Phrase("step/goes-in-first", at),)
     if mark.reference == "front" and mark.hook == "start" and bend.angle >= _STUB_FROM:
-        stub = words.reading(mark.position + bender.take_up)
-        hung = words.reading(bender.take_up)
-        return f"{put} Or hang the take-up of {hung} over the end and mark the whole {stub}."
-    return put
+        hung: dict[str, Value] = {
+            "take_up": words.reading(bender.take_up),
+            "stub": words.reading(mark.position + bender.take_up),
+        }
+        return Phrase("step/put", at), Phrase("step/hang-take-up", hung)
+    return (Phrase("step/put", at),)
 
 
-def _bend(bender: Bender, bend: PipeBend, row: Working, *, first: bool) -> str:
+def _bend(bender: Bender, bend: PipeBend, row: Working, *, first: bool) -> Phrase:
     """The angle, what to bend to so that it stays (at the first bend, how that is known), and the
     clicks where there are any."""
-    wanted = degrees(bend.angle)
+    values: dict[str, Value] = {"angle": angle(bend.angle)}
     if bender.kind == "heat":
-        return f"Bend {wanted} against the form, a little past it, and hold it until it is cold."
-    known = " (usual for this pipe; measure yours)" if bender.springback.typical else " (measured)"
-    if row.bend_to_text == wanted:
-        return f"Bend {wanted}, rather under than over."
-    clicks = f", about {row.clicks} clicks" if row.clicks else ""
-    spring = f"it springs back to {wanted}{known if first else ''}"
-    return f"Bend {wanted}, rather under than over: to {row.bend_to_text}{clicks}; {spring}."
+        return Phrase("step/bend-warm", values)
+    if row.bend_to_text == degrees(bend.angle):
+        return Phrase("step/bend", values)
+    known = "springback-usual" if bender.springback.typical else "springback-measured"
+    values["to"] = row.bend_to_text
+    values["clicks"] = Phrase("step/clicks", {"clicks": count(row.clicks)}) if row.clicks else ""
+    values["known"] = Phrase(f"step/{known}") if first else ""
+    return Phrase("step/bend-to", values)
 
 
-def _turn_words(roll: float) -> str:
+def _turn(roll: float) -> Phrase:
     """How the pipe is turned since the last bend. A bend whose plane lies clockwise of the last
     one's comes up by turning the pipe the other way."""
     if abs(roll) < SAME_PLANE:
-        return "Pipe stays as it lies. "
+        return Phrase("step/stays")
     if _opposite(roll):
-        return "Turn the pipe half over. "
+        return Phrase("step/half-over")
     way = "anticlockwise" if roll > 0 else "clockwise"
-    return f"Turn the pipe {degrees(abs(roll))} {way}, seen from its start. "
+    return Phrase(f"step/turn-{way}", {"angle": angle(abs(roll))})
 
 
-_LINE = "Before you take it out, pencil a line along the top."
-
-
-def _line_words(roll: float) -> str:
+def _line(roll: float) -> Phrase:
     """Where the line that was pencilled along the top at the first bend lies at one that is rolled
     from it by so much."""
     if abs(roll) < SAME_PLANE:
-        return "The pencil line is on top."
+        return Phrase("step/line-on-top")
     if _opposite(roll):
-        return "The pencil line is underneath."
+        return Phrase("step/line-underneath")
     side = "left" if roll > 0 else "right"
     if abs(abs(roll) - 90) < SAME_PLANE:
-        return f"The pencil line is on the {side}, seen from the start."
-    return f"The pencil line is {degrees(abs(roll))} to the {side} of the top, seen from the start."
+        return Phrase(f"step/line-{side}")
+    return Phrase(f"step/line-off-top-{side}", {"angle": angle(abs(roll))})
 
 
-def _check(piece: PieceToBend, index: int, last: int, made: set[int], row: Working) -> str:
+def _how_to_check(
+    piece: PieceToBend, index: int, last: int, made: set[int], row: Working
+) -> Phrase:
     """How to see that this bend is right, with a figure where one can be put to it."""
     pipe, words, role = piece.pipe, piece.words, piece.roles[index]
     bend = pipe.bends[index]
     roll = roll_between(pipe, last, index) if made else 0.0
     pair = index + role.partner in made if role.partner else False
     if role is Role.FAR and pair:
-        return (
-            f"Both legs parallel, {words.suffixed(row.depth)} from centre line to centre line: "
-            f"gauge that depth with a straightedge before you bend. {_parallel_within(words)}"
-        )
+        depth = {"depth": words.suffixed(row.depth)}
+        return in_turn(Phrase("check/parallel-gauged", depth), _parallel_within(words))
     if role is Role.NEAR and pair:
-        depth = words.length(set_depth(bend.angle, bend.radius, pipe.straights[index + 1]))
-        legs = f"Both legs parallel, {depth} from centre line to centre line."
-        return f"{legs} {_parallel_within(words)}"
+        across = set_depth(bend.angle, bend.radius, pipe.straights[index + 1])
+        return in_turn(
+            Phrase("check/parallel", {"depth": words.measured(across)}), _parallel_within(words)
+        )
     if pair:
-        return "Both legs in one line: sight along the pipe, and lay it on something flat."
-    twist = "; sight down the pipe for a twist" if abs(roll) > SAME_PLANE else ""
-    if _opposite(roll):
-        twist = ""
-    return f"{degrees(bend.angle)} against a level or square{twist}. {_figure(piece, index, made)}"
+        return Phrase("check/in-one-line")
+    twists = abs(roll) > SAME_PLANE and not _opposite(roll)
+    level = Phrase("check/level-twist" if twists else "check/level", {"angle": angle(bend.angle)})
+    return in_turn(level, _measured_check(piece, index, made))
 
 
-def _parallel_within(words: LengthFormatter) -> str:
+def _parallel_within(words: LengthFormatter) -> Phrase:
     """How parallel is parallel. Source: catalog/limits.toml."""
     limit = limits().parallel_within
-    within, over = limit.within.of(words.unit), limit.over.of(words.unit)
-    return f"No more than {words.length(within)} closer at one end over {words.length(over)}."
+    within, over = (words.measured(each.of(words.unit)) for each in (limit.within, limit.over))
+    return Phrase("check/parallel-within", {"within": within, "over": over})
 
 
-def _figure(piece: PieceToBend, index: int, made: set[int]) -> str:
+def _measured_check(piece: PieceToBend, index: int, made: set[int]) -> Phrase:
     """A length to measure: the stub of a 90, or what a leg rises over so much of its length."""
     pipe, words = piece.pipe, piece.words
     bend = pipe.bends[index]
     back = bend.radius + piece.bender.diameter / 2
     if abs(bend.angle - 90) < SAME_PLANE:
         if not any(earlier < index for earlier in made):
-            stub = words.length(bend.arc_start + back)
-            return f"The leg plumb when the other is level: {stub} from its back to the start end."
+            stub = words.measured(bend.arc_start + back)
+            return Phrase("check/stub-from-back", {"stub": stub})
         if index - 1 in made and abs(pipe.bends[index - 1].angle - 90) < SAME_PLANE:
-            apart = words.length(pipe.straights[index] + 2 * back)
-            return f"The leg plumb when the last is level: {apart} from back to back."
-        return "The leg plumb when the last is level."
-    over = float(limits().height_told_over.of(words.unit))
-    rise = words.length(over * math.sin(math.radians(bend.angle)))
-    return f"With one leg level the other rises {rise} over {words.length(over)} of its length."
+            apart = words.measured(pipe.straights[index] + 2 * back)
+            return Phrase("check/back-to-back", {"apart": apart})
+        return Phrase("check/plumb")
+    over = limits().height_told_over.of(words.unit)
+    rise = over * math.sin(math.radians(bend.angle))
+    return Phrase("check/rises", {"rise": words.measured(rise), "over": words.measured(over)})
 
 
 def _opposite(roll: float) -> bool:

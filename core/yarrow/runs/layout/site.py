@@ -24,11 +24,11 @@ def site_dimensions(
     return tuple(
         SiteDimension(feature, each.field, words.reading(each.value), each.begins, each.ends)
         for feature, line in enumerate(said[: len(layout.lines)])
-        for each in line.dimensions(_spot(layout, feature))
+        for each in line.dimensions(_spot_of(layout, feature))
     )
 
 
-def _spot(layout: Layout, feature: int) -> Spot:
+def _spot_of(layout: Layout, feature: int) -> Spot:
     item = layout.lines[feature]
     following = layout.lines[feature + 1].laid.begins if feature + 1 < len(layout.lines) else 0.0
     return Spot(item.leg, layout.pipe, item.line, item.laid.reached, following)
@@ -51,7 +51,7 @@ def things(
     for feature, item in enumerate(layout.lines):
         # What was put to a thing may have been moved to meet an end; the thing stays where it is.
         met = said[feature] if said[feature].is_obstacle else item.line
-        each = met.site_object(_spot(layout, feature))
+        each = met.site_object(_spot_of(layout, feature))
         if each is not None:
             found.append(_thing(feature, each))
         end = item.line.ends_run()

@@ -18,7 +18,10 @@ class PrintedRule:
     def offset(self, angle: float) -> tuple[float, float]:
         """Multiplier and shrink; else 1/sin θ and tan(θ/2). Source: catalog/rules-of-thumb.csv."""
         radians = math.radians(angle)
-        return _row("rules-of-thumb", angle) or (1 / math.sin(radians), math.tan(radians / 2))
+        return _printed_row("rules-of-thumb", angle) or (
+            1 / math.sin(radians),
+            math.tan(radians / 2),
+        )
 
     def saddle(self, angle: float) -> tuple[float, float]:
         """Distance of an outer and shrink, by the centre angle; else as an offset of half of it.
@@ -27,10 +30,10 @@ class PrintedRule:
         """
         half = math.radians(angle) / 2
         usual = (1 / math.sin(half), math.tan(half / 2))
-        return _row("rules-of-thumb-saddle", angle) or usual
+        return _printed_row("rules-of-thumb-saddle", angle) or usual
 
 
-def _row(table: str, angle: float) -> tuple[float, float] | None:
+def _printed_row(table: str, angle: float) -> tuple[float, float] | None:
     for row in rules_of_thumb(table):
         if row.angle == angle:
             return row.multiplier, row.shrink
@@ -60,7 +63,7 @@ def by_rule(layout: Layout, pipe: StraightPipe) -> RuleWork:
         drifts += [drift] * len(own)
         if not own:
             continue
-        base, used = _exact(own, item)
+        base, used = _from_leg_to_pipe(own, item)
         worked = item.line.by_rule(item.leg, layout.pipe, base + drift, rule)
         if worked is None:
             spots += [None] * len(own)
@@ -70,7 +73,7 @@ def by_rule(layout: Layout, pipe: StraightPipe) -> RuleWork:
     return RuleWork(tuple(spots), tuple(drifts), pipe.cut_length + drift)
 
 
-def _exact(own: list[PipeBend], item: LaidLine) -> tuple[float, float]:
+def _from_leg_to_pipe(own: list[PipeBend], item: LaidLine) -> tuple[float, float]:
     """What to add to a place on the leg before a line to come to the pipe, and how much more pipe
     the line takes than going straight on."""
     first, last = own[0], own[-1]

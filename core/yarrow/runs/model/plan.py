@@ -12,6 +12,7 @@ from yarrow.measure.units import Unit
 from yarrow.role import Role
 from yarrow.runs.model.run import EvaluatedSum, MarkingMethod
 from yarrow.runs.model.wires import PlannedWires
+from yarrow.wording.phrase import Phrase
 
 
 @dataclass(frozen=True, slots=True)
@@ -74,10 +75,10 @@ class Step:
     """One thing to do, in order: the words, how to check it, and the caution where it belongs."""
 
     number: int
-    title: str
-    do: str
-    check: str
-    caution: str
+    title: Phrase
+    do: Phrase
+    check: Phrase
+    caution: Phrase
     bend: int | None
 
 
@@ -162,7 +163,7 @@ class CandidateView:
     fits: bool
     usual: bool
     taken: bool
-    reason: str
+    reason: Phrase
     path: str
     value: str | float
 

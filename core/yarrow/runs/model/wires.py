@@ -12,6 +12,7 @@ from yarrow.fill.pull_points import PullPoint, PullPoints
 from yarrow.fill.result import FillResult
 from yarrow.findings.finding import Finding
 from yarrow.geometry.vectors import Vector
+from yarrow.wording.phrase import Phrase
 
 State = Literal["dry", "lubricated"]
 
@@ -47,8 +48,8 @@ class Break:
     """A pull point that a run needs: where, in words, and what kind of box or body."""
 
     point: PullPoint
-    kind: str
-    text: str
+    kind: Phrase
+    text: Phrase
 
 
 @dataclass(frozen=True, slots=True)
@@ -64,7 +65,7 @@ class PlannedPull:
     force: str
     pressure: str
     per_length: str
-    text: str
+    text: Phrase
     findings: tuple[Finding, ...]
 
 

@@ -88,7 +88,7 @@ def choose(survey: Survey, words: LengthFormatter) -> Chosen:
             choices.append(Choice(each.feature + 1, each.by, each.feature, ()))
         before = survey.features[: each.feature]
         risen = any(line.toward in ("out", "in") for line in before)
-        findings += _findings(each, words, risen=risen)
+        findings += _choice_findings(each, words, risen=risen)
     free = {each.feature for each in taken if each.met.pick_field == "angle"}
     answered = tuple(choice.feature for choice in choices if choice.feature not in free)
     run = survey.setup.resolved(tuple(lines), answered)
@@ -301,7 +301,7 @@ def _following(
     return said[feature].ends_leg(leg, pipe)
 
 
-def _findings(taken: _Taken, words: LengthFormatter, *, risen: bool) -> list[Finding]:
+def _choice_findings(taken: _Taken, words: LengthFormatter, *, risen: bool) -> list[Finding]:
     """What to say of a choice. Args: risen, whether a line before it left the surface."""
     feature, met, best = taken.feature, taken.met, taken.best
     found = []

@@ -6,7 +6,8 @@ from collections.abc import Sequence
 
 from yarrow.runs.model.plan import CandidateView
 from yarrow.runs.selection.candidates import Candidate
-from yarrow.wording.lengths import LengthFormatter, degrees
+from yarrow.wording.lengths import LengthFormatter, angle
+from yarrow.wording.phrase import Phrase, Value, count, in_turn
 
 _HAIR = 1e-6
 
@@ -56,39 +57,43 @@ def _reason(
     words: LengthFormatter,
     *,
     thrifty: bool,
-) -> str:
+) -> Phrase:
     if not each.bends and each.fits:
-        return "The pipe goes straight on: it clears this as it lies."
+        return Phrase("candidate/straight-on")
     if not each.fits:
         return _obstruction(each, words)
-    text = _merit(each, best, found, words, thrifty=thrifty)
-    if each.lift > _HAIR:
-        text += f" Stands {words.length(each.lift)} higher, to clear the sides."
-    return text
+    merit = _merit(each, best, found, words, thrifty=thrifty)
+    if each.lift <= _HAIR:
+        return merit
+    return in_turn(merit, Phrase("candidate/stands-higher", {"lift": words.measured(each.lift)}))
 
 
-def _obstruction(each: Candidate, words: LengthFormatter) -> str:
+def _obstruction(each: Candidate, words: LengthFormatter) -> Phrase:
     """The first thing that is in the way, gravest first."""
     if each.own_room < -_HAIR:
-        return "Too steep here: its arcs would overlap."
+        return Phrase("candidate/too-steep")
     if each.air is not None and each.air.least < -_HAIR:
-        where = words.reading(each.air.at)
-        return f"Would cut {words.at_least(-each.air.least)} into it, {where} along the leg."
+        cut: dict[str, Value] = {
+            "cut": words.needed(-each.air.least),
+            "at": words.reading(each.air.at),
+        }
+        return Phrase("candidate/cuts-in", cut)
     if each.too_shallow > _HAIR:
-        least = words.at_least(each.too_shallow)
-        return f"Its arc is not over at the hole's face: the hole lies {least} too shallow for it."
+        return Phrase("candidate/too-shallow", {"short": words.needed(each.too_shallow)})
     if each.too_long > _HAIR:
-        return f"Takes {words.length(each.room)}: {words.length(each.too_long)} too long."
+        room = {"room": words.measured(each.room), "long": words.measured(each.too_long)}
+        return Phrase("candidate/too-long", room)
     if each.before < -_HAIR:
-        return f"Would begin {words.length(-each.before)} before what comes before it has ended."
+        return Phrase("candidate/begins-before", {"behind": words.measured(-each.before)})
     if each.after is not None and each.after < -_HAIR:
-        return f"Would run {words.length(-each.after)} into the end of this leg."
+        return Phrase("candidate/runs-into-end", {"beyond": words.measured(-each.after)})
     if each.shoe_short > _HAIR:
-        return f"The shoe needs {words.at_least(each.shoe_short)} more between its bends."
+        return Phrase("candidate/shoe-between", {"more": words.needed(each.shoe_short)})
     side, left = ("before", each.before)
     if each.after is not None and each.after < each.needs - _HAIR:
         side, left = "after", each.after
-    return f"Leaves {words.at_most(left)} {side} it; the shoe needs {words.at_least(each.needs)}."
+    room = {"left": words.available(left), "needs": words.needed(each.needs)}
+    return Phrase(f"candidate/leaves-{side}", room)
 
 
 def _merit(
@@ -98,22 +103,23 @@ def _merit(
     words: LengthFormatter,
     *,
     thrifty: bool,
-) -> str:
+) -> Phrase:
     """What speaks for one that fits, against the usual or the taken one."""
     fitting = [other for other in found if other.fits]
     if each is best and thrifty:
-        return "The fewest degrees: this run is at its limit."
+        return Phrase("candidate/fewest-degrees")
+    degrees = angle(each.degrees)
     if each.together:
-        return f"One over both: {each.bends} bends, {degrees(each.degrees)} in all."
+        return Phrase("candidate/over-both", {"bends": count(each.bends), "degrees": degrees})
     if each.usual and each is best:
-        return "The usual for this, and it fits."
+        return Phrase("candidate/usual")
     if each.degrees <= min(other.degrees for other in fitting):
-        return f"Pulls easiest: {degrees(each.degrees)} of the run's bends."
+        return Phrase("candidate/pulls-easiest", {"degrees": degrees})
     if each.room <= min(other.room for other in fitting):
-        return f"Takes the least room: {words.length(each.room)}."
+        return Phrase("candidate/least-room", {"room": words.measured(each.room)})
     if each is best:
-        return "The nearest to the usual that fits."
+        return Phrase("candidate/nearest-usual")
     saved = best.room - each.room
-    harder = "pulls harder" if each.degrees > best.degrees else "pulls easier"
-    room = f"{words.length(abs(saved))} {'less' if saved > 0 else 'more'} room"
-    return f"{room[0].upper()}{room[1:]}, and {harder}."
+    room = "less" if saved > 0 else "more"
+    pulls = "harder" if each.degrees > best.degrees else "easier"
+    return Phrase(f"candidate/{room}-room-{pulls}", {"room": words.measured(abs(saved))})

@@ -46,7 +46,7 @@ export function DxfUnitsDialog({ drawing, units, close, take }: Props) {
       const name = drawing.name.replace(/\.dxf$/i, "");
       const { walk: _, start: __, ...rest } = emptyRun(name, units, habit.conduit, habit.bender);
       const document = { ...rest, path };
-      const { bender } = await planRun(document, AbortSignal.timeout(LONGEST_MS));
+      const { bender } = await planRun(document, null, AbortSignal.timeout(LONGEST_MS));
       return { document, radii, bender };
     },
     onSuccess: ({ document, radii }) => {

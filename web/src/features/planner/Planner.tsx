@@ -27,7 +27,7 @@ type Props = { each: OpenDocument<RunDocument, PlannerStore>; job: OfJob };
 export function Planner({ each, job }: Props) {
   const { store } = each;
   const document = useStore(store, (state) => state.history.present);
-  const { planned, current } = usePlan(document);
+  const { planned, current } = usePlan(document, job.rules);
   const [pane, setPane] = useState<Pane>("walk");
   const [help, setHelp] = useState(false);
   const [adding, setAdding] = useState(false);

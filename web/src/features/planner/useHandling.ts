@@ -2,7 +2,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { handleRun, type Order } from "@/api/queries";
 import type { Finding } from "@/model/document";
-import { useDocument, usePlanner } from "@/state/PlannerContext";
+import { useDocument, useOfJob, usePlanner } from "@/state/PlannerContext";
 
 type Handled = {
   readonly orders: readonly Order[];
@@ -17,10 +17,11 @@ type Handled = {
 
 export function useHandling(): Handled {
   const document = useDocument();
+  const { rules } = useOfJob();
   const wanted = usePlanner((state) => state.steps?.order);
   const query = useQuery({
-    queryKey: ["handling", JSON.stringify(document)],
-    queryFn: ({ signal }) => handleRun(document, signal),
+    queryKey: ["handling", rules, JSON.stringify(document)],
+    queryFn: ({ signal }) => handleRun(document, rules, signal),
     retry: false,
     staleTime: Infinity,
     placeholderData: (before) => before,

@@ -1,13 +1,14 @@
 // The plan of the run's rack; the last good one stays while a number is half typed.
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { planRack, type RackPlan } from "@/api/queries";
-import { useDocument } from "@/state/PlannerContext";
+import { useDocument, useOfJob } from "@/state/PlannerContext";
 
 export function useRack(): { plan: RackPlan | undefined; old: boolean } {
   const document = useDocument();
+  const { rules } = useOfJob();
   const query = useQuery({
-    queryKey: ["rack", JSON.stringify(document)],
-    queryFn: ({ signal }) => planRack(document, signal),
+    queryKey: ["rack", rules, JSON.stringify(document)],
+    queryFn: ({ signal }) => planRack(document, rules, signal),
     enabled: document.rack !== undefined,
     retry: false,
     staleTime: Infinity,

@@ -1,0 +1,23 @@
+"""Whose words an answer is in: the job's country's, whatever unit the tape has."""
+
+from __future__ import annotations
+
+from core.tests.builders import end, run, turn
+from server.tests.people import CrewTest
+
+FIVE_TURNS = run(*(turn(40, side) for side in ("left", "out", "left", "out", "left")), end(40))
+
+
+class Words(CrewTest):
+    def text(self, path: str, code: str) -> str:
+        findings = self.send("post", path, FIVE_TURNS).json()["findings"]
+        return str(next(each["text"] for each in findings if each["code"] == code))
+
+    def test_an_inch_run_of_a_british_job_is_told_in_british_words(self) -> None:
+        self.assertIn("inspection fitting", self.text("/api/plan?country=uk", "too-many-degrees"))
+        for asked in ("/api/plan", "/api/plan?country=us"):
+            self.assertIn("conduit body", self.text(asked, "too-many-degrees"))
+
+    def test_a_country_that_is_none_is_refused(self) -> None:
+        self.assertEqual(self.send("post", "/api/plan?country=fr", FIVE_TURNS).status_code, 422)
+        self.assertEqual(self.send("post", "/api/handling?country=fr", FIVE_TURNS).status_code, 422)
