@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from itertools import count
 from typing import Any
 
 from benchmarks.row import Row, at_most, within
@@ -11,6 +12,7 @@ from yarrow import plan_values
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
+from yarrow.measure.tape import read_length
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.bending_sequence import handle_run
 
@@ -142,4 +144,13 @@ def rack_of(pipes: int, bends: int) -> dict[str, Any]:
 
 
 def _planning(document: dict[str, Any], times: int) -> InUnits:
-    return in_units(lambda: plan_values(document), times)
+    """As key presses ask for it: each time one number of the walk is another."""
+    keys = count()
+    first, second, *rest = document["walk"]
+    place = float(read_length(second["at"], document["units"]).value)
+
+    def press() -> object:
+        walk = [first, {**second, "at": place + next(keys) / 10_000}, *rest]
+        return plan_values({**document, "walk": walk})
+
+    return in_units(press, times)

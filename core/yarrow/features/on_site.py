@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Hashable
 from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar, Literal, Protocol
@@ -37,7 +38,7 @@ class ObjectShape:
     height: float
 
 
-class OnSite(Protocol):
+class OnSite(Hashable, Protocol):
     """A line of the walk, as it is drawn on its site."""
 
     document: ClassVar[InDocument]

@@ -23,7 +23,7 @@ const STROKES = { error: "stroke-brick", warning: "stroke-amber", fine: "stroke-
 
 /** The flat views of a run; ``both``, with the pipe that the other marks would give over it. */
 export const Shape = memo(function Shape({ views, both }: { views?: View[]; both: boolean }) {
-  const { plan, stale } = usePlanState();
+  const { plan, stale } = usePlanState((state) => state);
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const shown = views ?? (plan ? viewsOf(plan) : []);
   return (

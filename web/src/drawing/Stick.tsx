@@ -21,7 +21,7 @@ const RULER_Y = PIPE_TOP + PIPE + 6;
 const FILLS = { error: "fill-brick", warning: "fill-amber", fine: "fill-arc" } as const;
 
 export const Stick = memo(function Stick() {
-  const { plan, stale } = usePlanState();
+  const { plan, stale } = usePlanState((state) => state);
   const [ref, { width }] = useSize<HTMLElement>();
   const [turned, setTurned] = useState(0);
   const pages = plan?.cut_length && width ? stickPages(plan, width) : [];
@@ -89,7 +89,8 @@ function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width
       <rect x={left} y={PIPE_TOP} width={right - left} height={PIPE} className="fill-pipe" />
       {plan.bends.map((bend, number) => (
         <rect
-          key={bend.arc_start}
+          // biome-ignore lint/suspicious/noArrayIndexKey: a bend is known by its number along the pipe
+          key={number}
           x={within(bend.arc_start)}
           y={PIPE_TOP}
           width={Math.max(within(bend.arc_end) - within(bend.arc_start), 0)}

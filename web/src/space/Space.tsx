@@ -3,7 +3,7 @@ import { Canvas } from "@react-three/fiber";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { DoubleSide, Matrix4, Quaternion, Vector3 } from "three";
 import { type Plan, troubledBends } from "@/model/document";
-import { usePlanner, usePlanState } from "@/state/PlannerContext";
+import { useLastPlan, usePlanner } from "@/state/PlannerContext";
 import { extent, type Solid, solids, surface, tubes } from "./scene";
 import { Turning } from "./Turning";
 
@@ -11,7 +11,7 @@ const TOKENS = ["soft", "arc", "accent", "brick", "amber", "line", "strong-line"
 type Colours = Readonly<Record<(typeof TOKENS)[number], string>>;
 
 export default function Space() {
-  const { plan } = usePlanState();
+  const plan = useLastPlan();
   const frame = useRef<HTMLElement>(null);
   const colours = useColours();
   useEffect(() => {

@@ -1,7 +1,8 @@
 // The planner's store and plan, for every part of its screen.
 import { createContext, useContext } from "react";
-import { useStore } from "zustand";
-import type { RunDocument } from "@/model/document";
+import { type StoreApi, useStore } from "zustand";
+import { useShallow } from "zustand/react/shallow";
+import type { Plan, RunDocument } from "@/model/document";
 import type { PlannerState, PlannerStore } from "@/model/store";
 import type { PlanState } from "@/state/usePlan";
 
@@ -9,7 +10,7 @@ export const StoreContext = createContext<PlannerStore | null>(null);
 export type OfJob = { readonly id: number; readonly name: string; readonly rules: "us" | "uk" };
 
 export const JobContext = createContext<OfJob>({ id: 0, name: "", rules: "us" });
-export const PlanContext = createContext<PlanState | null>(null);
+export const PlanContext = createContext<StoreApi<PlanState> | null>(null);
 
 export function usePlannerStore(): PlannerStore {
   const store = useContext(StoreContext);
@@ -31,10 +32,16 @@ export function useDocument(): RunDocument {
   return usePlanner((state) => state.history.present);
 }
 
-export function usePlanState(): PlanState {
-  const state = useContext(PlanContext);
-  if (!state) {
+/** A part of how planning stands: what shows it is drawn again when that part is another. */
+export function usePlanState<T>(choose: (state: PlanState) => T): T {
+  const store = useContext(PlanContext);
+  if (!store) {
     throw new Error("outside of the planner");
   }
-  return state;
+  return useStore(store, useShallow(choose));
+}
+
+/** The last plan that there was. */
+export function useLastPlan(): Plan | null {
+  return usePlanState(({ plan }) => plan);
 }

@@ -1,6 +1,6 @@
 // The plan of the document as it stands: asked for at every key press, the last good one kept on
 // screen while a number is half typed or the connection is gone.
-import { useQuery } from "@tanstack/react-query";
+import { replaceEqualDeep, useQuery } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
 import { Refused } from "@/api/client";
 import { type Country, planRun } from "@/api/queries";
@@ -8,6 +8,7 @@ import type { Plan, RunDocument } from "@/model/document";
 
 const ASK_AGAIN_MS = 4000;
 const KEEP_MS = 60_000;
+const NOTHING = { answer: null, plan: null };
 
 export type PlanState = {
   /** The last plan that there was; null until the first. */
@@ -36,11 +37,12 @@ export function usePlan(
     networkMode: "always",
     refetchInterval: ({ state }) => (isOffline(state.error) ? ASK_AGAIN_MS : false),
   });
-  const [last, setLast] = useState<Plan | null>(null);
-  if (query.data && query.data !== last) {
-    setLast(query.data);
+  const [last, setLast] = useState<{ answer: Plan | null; plan: Plan | null }>(NOTHING);
+  if (query.data && query.data !== last.answer) {
+    // What is as it was stays the same object, so that what shows it need not be drawn again.
+    setLast({ answer: query.data, plan: replaceEqualDeep(last.plan, query.data) });
   }
-  const plan = query.data ?? last;
+  const { plan } = last;
   const error = query.error instanceof Refused ? query.error : null;
   // While a plan is under way nothing here changes, so nothing that shows it is drawn again.
   const planned = useMemo(() => {

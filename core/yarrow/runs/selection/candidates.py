@@ -26,7 +26,7 @@ _FAR = 50.0
 _HAIR = 1e-6
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, eq=False)
 class Candidate:
     """A candidate as far as geometry knows it: its line, and the leg after it. Lengths in the
     document's unit.
@@ -35,7 +35,7 @@ class Candidate:
     ``too_shallow``, by how much a hole would have to be deeper for its arc to end before the face;
     ``shoe_short``, what the shoe lacks between them; ``reached``, where what comes before it has
     ended; ``after``, what is left of the leg behind it; ``needs``, the straight that the shoe takes
-    on both sides.
+    on both sides. Two of them are the same where they are one object.
     """
 
     id: str

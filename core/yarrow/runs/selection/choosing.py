@@ -2,10 +2,13 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from functools import lru_cache
 from typing import Literal
 
+from yarrow.benders.bender import Bender
 from yarrow.catalog.limits import limits
 from yarrow.catalog.tables import usual_angles
 from yarrow.features.feature import Feature
@@ -62,22 +65,17 @@ class _Taken:
     by: Literal["yarrow", "person"]
 
 
-_Known = dict[tuple[int, Setting], tuple[Sequence[Candidate], Sequence[Candidate]]]
-"""Candidates that were tried, by line and setting: a second look at a run tries none again."""
-
-
 def choose(survey: Survey, words: LengthFormatter) -> Chosen:
     """Bends for everything on the walk: the person's pick where there is one, else the usual that
     fits; where the run would bend too far between pull points, the least that fits.
 
     Source: docs/geometry.md, what is there.
     """
-    known: _Known = {}
-    lines, taken, degrees = _go(survey, known, thrifty=False)
+    lines, taken, degrees = _go(survey, thrifty=False)
     limit = survey.setup.most_degrees or USUAL_DEGREES
     thrifty = bool(taken) and degrees > limit + _HAIR
     if thrifty:
-        lines, taken, degrees = _go(survey, known, thrifty=True)
+        lines, taken, degrees = _go(survey, thrifty=True)
     choices: list[Choice] = []
     findings: list[Finding] = []
     for each in taken:
@@ -95,9 +93,7 @@ def choose(survey: Survey, words: LengthFormatter) -> Chosen:
     return Chosen(run, tuple(choices), tuple(findings))
 
 
-def _go(
-    survey: Survey, known: _Known, *, thrifty: bool
-) -> tuple[list[Feature], list[_Taken], float]:
+def _go(survey: Survey, *, thrifty: bool) -> tuple[list[Feature], list[_Taken], float]:
     """Once along the walk: its lines with bends, what was chosen, and the degrees it all takes."""
     setup, said = survey.setup, survey.features
     last = said[-1] if said else None
@@ -123,7 +119,7 @@ def _go(
             best = tried("line", 0.0, each, place, (), usual=True)
             lines.append(each)
         else:
-            choice = _choose_one(said, feature, each, place, known, thrifty=thrifty)
+            choice = _choose_one(said, feature, each, place, thrifty=thrifty)
             taken.append(choice)
             best = choice.best
             lines.append(best.line)
@@ -144,11 +140,10 @@ def _choose_one(
     feature: int,
     met: Obstacle,
     place: Placement,
-    known: _Known,
     *,
     thrifty: bool,
 ) -> _Taken:
-    own, both = _tries(said, feature, met, place, known)
+    own, both = _alternatives(said, feature, met, place)
     found = (*own, *both)
     pick = picked(met.pick)
     for each in found:
@@ -159,39 +154,65 @@ def _choose_one(
     best = _best(own, thrifty=thrifty)
     if both:
         together = _best(both, thrifty=thrifty)
-        if together.fits and _better_together(said, feature + 1, best, place, known):
+        if together.fits and _better_together(said, feature + 1, best, place):
             best = together
     return _Taken(feature, met, best, found, "yarrow")
 
 
-def _after(found: Sequence[Candidate], reached: float) -> Sequence[Candidate]:
-    """The same candidates where what comes before them ends elsewhere."""
-    if not found or found[0].reached == reached:
-        return found
-    return [replace(each, reached=reached) for each in found]
+_Tried = tuple[tuple[Candidate, ...], tuple[Candidate, ...]]
+"""What answers one thing alone, and what takes it and the next in one."""
 
 
-def _tries(
-    said: Sequence[Feature | Obstacle], feature: int, met: Obstacle, place: Placement, known: _Known
-) -> tuple[Sequence[Candidate], Sequence[Candidate]]:
-    """What answers one thing alone, and what takes it and the next in one."""
-    key = (feature, place.setting)
-    if key not in known:
-        known[key] = _tried_anew(said, feature, met, place)
-    own, both = known[key]
-    return _after(own, place.reached), _after(both, place.reached)
-
-
-def _tried_anew(
+def _alternatives(
     said: Sequence[Feature | Obstacle], feature: int, met: Obstacle, place: Placement
-) -> tuple[Sequence[Candidate], Sequence[Candidate]]:
+) -> _Tried:
+    following, setting = said[feature + 1], place.setting
+    beyond = _following(said, feature + 2, setting.leg, setting.pipe)
+    next_met = following if following.is_obstacle else None
+    where = (setting, place.bender, place.unit)
+    return _after(met, next_met, beyond, *where, place.reached)
+
+
+# A key press changes one thing of a run, so most stand as they stood at the last one: what was
+# tried for them then is kept.
+
+
+@lru_cache(maxsize=512)
+def _after(
+    met: Obstacle,
+    following: Obstacle | None,
+    beyond: Following | None,
+    setting: Setting,
+    bender: Bender,
+    unit: Unit,
+    reached: float,
+) -> _Tried:
+    """Candidates behind something that ends at a place of the leg."""
+    own, both = _tried(met, following, beyond, setting, bender, unit)
+    return (
+        tuple(replace(each, reached=reached) for each in own),
+        tuple(replace(each, reached=reached) for each in both),
+    )
+
+
+@lru_cache(maxsize=512)
+def _tried(
+    met: Obstacle,
+    following: Obstacle | None,
+    beyond: Following | None,
+    setting: Setting,
+    bender: Bender,
+    unit: Unit,
+) -> _Tried:
+    """The same as if nothing came before."""
+    place = Placement(setting, -math.inf, bender, unit)
     pick = picked(met.pick)
     extra = (pick[:2],) if pick and not pick[2] else ()
-    own = answers(met, place, (*extra, *met.further_angles(place.setting)))
+    own = answers(met, place, (*extra, *met.further_angles(setting)))
     if met.room_given is not None:
         room = float(met.room_given)
         own = [replace(each, too_long=each.room - room) for each in own]
-    return own, _both(said, feature, place, pick)
+    return tuple(own), tuple(_both(met, following, beyond, place, pick))
 
 
 def _best(found: Sequence[Candidate], *, thrifty: bool) -> Candidate:
@@ -214,24 +235,21 @@ def _best(found: Sequence[Candidate], *, thrifty: bool) -> Candidate:
 
 
 def _both(
-    said: Sequence[Feature | Obstacle],
-    feature: int,
+    met: Obstacle,
+    following: Obstacle | None,
+    beyond: Following | None,
     place: Placement,
     pick: tuple[str, float, bool] | None,
 ) -> list[Candidate]:
     """This thing and the next taken in one: one 4-bend saddle, or an offset that stays up."""
-    met, following = said[feature], said[feature + 1]
-    if not met.is_obstacle or not following.is_obstacle:
-        return []
     first = met.crossing()
-    if first is None or following.pick:
+    if first is None or following is None or following.pick:
         return []
     over = following.joined_to(first, place.setting.leg, _NEAR * _least_flat(place.unit))
     if over is None:
         return []
     kind, profile = over
     setting = place.setting
-    beyond = _following(said, feature + 2, setting.leg, setting.pipe)
     place = replace(place, setting=replace(setting, following=beyond))
     sections = [section for each in (met, following) if (section := each.section(setting))]
     size = float(profile.height + profile.clearance)
@@ -268,7 +286,6 @@ def _better_together(
     feature: int,
     alone: Candidate,
     place: Placement,
-    known: _Known,
 ) -> bool:
     """Whether one for this line and the one before it is better: where one each can't be made, or
     leaves between them a stretch on the surface too short for a strap.
@@ -281,7 +298,7 @@ def _better_together(
     beyond = _following(said, feature + 1, leg, place.setting.pipe)
     setting = replace(place.setting, leg=leg, following=beyond)
     behind = replace(place, reached=alone.last_arc, setting=setting)
-    after = _best(_tries(said, feature, following, behind, known)[0], thrifty=False)
+    after = _best(_alternatives(said, feature, following, behind)[0], thrifty=False)
     flat = after.first_arc - alone.last_arc
     return not (alone.fits and after.fits) or flat < _least_flat(place.unit)
 

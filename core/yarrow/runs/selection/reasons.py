@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from functools import lru_cache
 
 from yarrow.runs.model.plan import CandidateView
 from yarrow.runs.selection.candidates import Candidate
@@ -12,8 +13,14 @@ from yarrow.wording.phrase import Phrase, Value, count, in_turn
 _HAIR = 1e-6
 
 
+@lru_cache(maxsize=512)
 def worded(
-    found: Sequence[Candidate], best: Candidate, path: str, words: LengthFormatter, *, thrifty: bool
+    found: tuple[Candidate, ...],
+    best: Candidate,
+    path: str,
+    words: LengthFormatter,
+    *,
+    thrifty: bool,
 ) -> tuple[CandidateView, ...]:
     """Candidates as a plan tells them, each with its reason.
 

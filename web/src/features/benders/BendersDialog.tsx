@@ -42,7 +42,7 @@ export function BendersDialog({ open, onOpenChange, conduit, units, use }: Props
   });
   const [opened, setOpened] = useState<Opened | null>(null);
   const listed = benders.data ?? [];
-  const figures = usePlanState().plan?.bender;
+  const figures = usePlanState(({ plan }) => plan?.bender);
 
   const put = (bender: OwnBender) => {
     use(bender);

@@ -1,5 +1,6 @@
 // What was put to something on the walk, and what else could be: each way with its price.
 import { Collapsible, RadioGroup } from "radix-ui";
+import { memo } from "react";
 import { bendsName } from "@/kinds/kinds";
 import { pick } from "@/model/commands";
 import type { Candidate, Choice } from "@/model/document";
@@ -9,8 +10,7 @@ import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
 
 export function Candidates({ index }: { index: number }) {
-  const { plan } = usePlanState();
-  const choice = plan?.choices.find(({ feature }) => feature === index);
+  const choice = usePlanState(({ plan }) => plan?.choices.find(({ feature }) => feature === index));
   if (!choice) {
     return null;
   }
@@ -24,7 +24,7 @@ export function Candidates({ index }: { index: number }) {
   return <Answer choice={choice} />;
 }
 
-function Answer({ choice }: { choice: Choice }) {
+const Answer = memo(function Answer({ choice }: { choice: Choice }) {
   const taken = choice.candidates.find((candidate) => candidate.taken);
   const others = choice.candidates.length - 1;
   if (!taken) {
@@ -58,7 +58,7 @@ function Answer({ choice }: { choice: Choice }) {
       </Collapsible.Content>
     </Collapsible.Root>
   );
-}
+});
 
 function Compared({ choice, taken }: { choice: Choice; taken: Candidate }) {
   const change = usePlanner((state) => state.change);

@@ -18,7 +18,7 @@ export function floats(line: Line): Floating[] {
 }
 
 export function Floating({ line, index }: { line: Line; index: number }) {
-  const { plan } = usePlanState();
+  const solved = usePlanState(({ plan }) => plan?.solved);
   const loose = floats(line).filter(({ loose }) => loose);
   if (loose.length === 0) {
     return null;
@@ -26,16 +26,16 @@ export function Floating({ line, index }: { line: Line; index: number }) {
   return (
     <p className="mt-1 text-sm text-soft">
       {loose.map(({ field, word }, at) => {
-        const solved = plan?.solved.find((one) => one.feature === index && one.field === field);
+        const moved = solved?.find((one) => one.feature === index && one.field === field);
         return (
           <span key={field}>
             {at > 0 ? "; " : ""}
             its {word} floats
-            {solved ? (
+            {moved ? (
               <>
                 {": "}
                 <span className="font-semibold text-ink">
-                  <Reading text={solved.became_text} />
+                  <Reading text={moved.became_text} />
                 </span>
               </>
             ) : null}

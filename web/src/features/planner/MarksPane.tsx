@@ -1,7 +1,7 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
-import { Fragment, memo } from "react";
+import { memo } from "react";
 import { Findings } from "@/features/walk/Findings";
-import { canBeMade, type Plan, workingMarks } from "@/model/document";
+import { canBeMade, type Mark, type Plan, workingMarks } from "@/model/document";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { classes } from "@/ui/classes";
 import { degrees } from "@/ui/degrees";
@@ -12,7 +12,7 @@ import { Comparison } from "./Comparison";
 import { StepsPane } from "./StepsPane";
 
 export const MarksPane = memo(function MarksPane() {
-  const { plan, stale, offline, problems, refusal } = usePlanState();
+  const { plan, stale, offline, problems, refusal } = usePlanState((state) => state);
   const shown = usePlanner((state) => (state.steps ? "steps" : "marks"));
   const showSteps = usePlanner((state) => state.showSteps);
   const notice = offline
@@ -80,9 +80,7 @@ const SETTINGS: Readonly<Record<string, string>> = {
 };
 
 function MarksTable({ plan }: { plan: Plan }) {
-  const select = usePlanner((state) => state.select);
   const selected = usePlanner((state) => state.selected);
-  const point = usePlanner((state) => state.point);
   const pointed = usePlanner((state) => state.pointed);
   const marks = workingMarks(plan);
   if (marks.length === 0) {
@@ -110,62 +108,86 @@ function MarksTable({ plan }: { plan: Plan }) {
       </thead>
       <tbody>
         {marks.map((mark) => {
-          const bend = plan.bends[mark.bend];
-          const lit = bend?.feature === selected || mark.bend === pointed;
+          const { feature, angle = 0, roll = 0 } = plan.bends[mark.bend] ?? {};
+          const lit = feature === selected || mark.bend === pointed;
           const row = plan.working[mark.bend];
-          const detail = row && (lit || plan.bender.way !== "mark") ? handling(plan, row) : "";
           return (
-            <Fragment key={mark.bend}>
-              <tr
-                data-mark={mark.bend}
-                onPointerEnter={() => point(mark.bend)}
-                onPointerLeave={() => point(null)}
-                onClick={() => select(bend?.feature ?? null)}
-                className={classes("border-t border-line", lit && "bg-accent-soft text-accent")}
-              >
-                <td className="py-1 pl-4 text-sm text-soft">
-                  <button
-                    type="button"
-                    aria-label={`Bend ${mark.bend + 1}, show its line`}
-                    onFocus={() => point(mark.bend)}
-                    onBlur={() => point(null)}
-                  >
-                    {mark.bend + 1}
-                  </button>
-                </td>
-                <td className="py-1 pr-2 text-right text-xl font-bold">
-                  <Reading text={mark.text} />
-                </td>
-                <td className="py-1 text-sm">{shortName(mark.name)}</td>
-                <td className="px-1 py-1">
-                  <span
-                    title={`hook toward the ${mark.hook} of the pipe`}
-                    className="flex items-center justify-center"
-                  >
-                    <Icon name={mark.hook === "end" ? "next" : "back"} className="size-4" />
-                    <span className="sr-only">hook toward the {mark.hook}</span>
-                  </span>
-                </td>
-                <td className="py-1 text-right font-semibold">{degrees(bend?.angle ?? 0)}</td>
-                <td className="py-1 pr-4 pl-2 text-right text-sm text-soft">
-                  {mark.bend === 0 ? "–" : rolled(bend?.roll ?? 0)}
-                </td>
-              </tr>
-              {detail ? (
-                <tr className={classes(lit && "bg-accent-soft")}>
-                  <td />
-                  <td colSpan={5} className="pr-4 pb-1 text-right text-xs text-soft">
-                    {detail}
-                  </td>
-                </tr>
-              ) : null}
-            </Fragment>
+            <MarkRow
+              key={mark.bend}
+              mark={mark}
+              feature={feature ?? null}
+              angle={angle}
+              roll={roll}
+              lit={lit}
+              detail={row && (lit || plan.bender.way !== "mark") ? handling(plan, row) : ""}
+            />
           );
         })}
       </tbody>
     </table>
   );
 }
+
+type RowProps = {
+  mark: Mark;
+  feature: number | null;
+  angle: number;
+  roll: number;
+  lit: boolean;
+  detail: string;
+};
+
+const MarkRow = memo(function MarkRow({ mark, feature, angle, roll, lit, detail }: RowProps) {
+  const select = usePlanner((state) => state.select);
+  const point = usePlanner((state) => state.point);
+  return (
+    <>
+      <tr
+        data-mark={mark.bend}
+        onPointerEnter={() => point(mark.bend)}
+        onPointerLeave={() => point(null)}
+        onClick={() => select(feature)}
+        className={classes("border-t border-line", lit && "bg-accent-soft text-accent")}
+      >
+        <td className="py-1 pl-4 text-sm text-soft">
+          <button
+            type="button"
+            aria-label={`Bend ${mark.bend + 1}, show its line`}
+            onFocus={() => point(mark.bend)}
+            onBlur={() => point(null)}
+          >
+            {mark.bend + 1}
+          </button>
+        </td>
+        <td className="py-1 pr-2 text-right text-xl font-bold">
+          <Reading text={mark.text} />
+        </td>
+        <td className="py-1 text-sm">{shortName(mark.name)}</td>
+        <td className="px-1 py-1">
+          <span
+            title={`hook toward the ${mark.hook} of the pipe`}
+            className="flex items-center justify-center"
+          >
+            <Icon name={mark.hook === "end" ? "next" : "back"} className="size-4" />
+            <span className="sr-only">hook toward the {mark.hook}</span>
+          </span>
+        </td>
+        <td className="py-1 text-right font-semibold">{degrees(angle)}</td>
+        <td className="py-1 pr-4 pl-2 text-right text-sm text-soft">
+          {mark.bend === 0 ? "–" : rolled(roll)}
+        </td>
+      </tr>
+      {detail ? (
+        <tr className={classes(lit && "bg-accent-soft")}>
+          <td />
+          <td colSpan={5} className="pr-4 pb-1 text-right text-xs text-soft">
+            {detail}
+          </td>
+        </tr>
+      ) : null}
+    </>
+  );
+});
 
 /** How this bend is worked, in a line: by the way of working, what to bend to, and the clicks. */
 function handling(plan: Plan, row: Plan["working"][number]): string {

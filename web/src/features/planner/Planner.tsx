@@ -1,13 +1,14 @@
 // The planner's screen: three panes and the stick at a desk, one pane and the stick on a phone.
 import { ToggleGroup } from "radix-ui";
-import { useCallback, useState } from "react";
+import { useCallback, useLayoutEffect, useState } from "react";
 import { useStore } from "zustand";
+import { createStore } from "zustand/vanilla";
 import { Stick } from "@/drawing/Stick";
 import type { RunDocument } from "@/model/document";
 import type { OpenDocument } from "@/model/savedDocuments";
 import type { PlannerStore } from "@/model/store";
 import { JobContext, type OfJob, PlanContext, StoreContext } from "@/state/PlannerContext";
-import { usePlan } from "@/state/usePlan";
+import { type PlanState, usePlan } from "@/state/usePlan";
 import { ConflictDialog } from "@/ui/ConflictDialog";
 import { classes } from "@/ui/classes";
 import { useSavedDocument } from "@/ui/useSavedDocument";
@@ -28,6 +29,8 @@ export function Planner({ each, job }: Props) {
   const { store } = each;
   const document = useStore(store, (state) => state.history.present);
   const { planned, current } = usePlan(document, job.rules);
+  const [plans] = useState(() => createStore<PlanState>(() => planned));
+  useLayoutEffect(() => plans.setState(planned, true), [plans, planned]);
   const [pane, setPane] = useState<Pane>("walk");
   const [help, setHelp] = useState(false);
   const [adding, setAdding] = useState(false);
@@ -39,7 +42,7 @@ export function Planner({ each, job }: Props) {
   return (
     <StoreContext value={store}>
       <JobContext value={job}>
-        <PlanContext value={planned}>
+        <PlanContext value={plans}>
           <div className="relative flex h-full flex-col overflow-hidden">
             <Header each={each as OpenDocument} job={job} showShortcuts={showHelp} />
             <SettingsBar />

@@ -36,7 +36,7 @@ export const SettingsBar = memo(function SettingsBar() {
   const bender = typeof chosen === "string" ? chosen : (asKept?.id ?? OWN);
   const way = usePlanner((state) => state.history.present.way);
   const standOff = usePlanner((state) => state.history.present.stand_off);
-  const usual = usePlanState().plan?.bender.way;
+  const usual = usePlanState(({ plan }) => plan?.bender.way);
 
   const chooseBender = (value: string) => {
     const found = kept.find(({ id }) => id === value);

@@ -3,7 +3,7 @@ import { lazy, memo, Suspense } from "react";
 import { Shape } from "@/drawing/Shape";
 import { ACROSS } from "@/geometry/views";
 import { hasWebGL } from "@/space/hasWebGL";
-import { usePlanner, usePlanState } from "@/state/PlannerContext";
+import { useLastPlan, usePlanner } from "@/state/PlannerContext";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { StepPictures } from "./StepPictures";
 
@@ -15,7 +15,7 @@ const RackPane = lazy(() => import("@/features/rack/RackPane"));
 const IN_SPACE_FLAT = [ACROSS];
 
 export const ShapePane = memo(function ShapePane() {
-  const { plan } = usePlanState();
+  const plan = useLastPlan();
   const shown = usePlanner((state) => state.shown);
   const setShown = usePlanner((state) => state.show);
   const comparable = (plan?.beside?.path.length ?? 0) > 0 && (plan?.comes_out_as.length ?? 0) > 0;

@@ -3,7 +3,7 @@
 import { Findings } from "@/features/walk/Findings";
 import { InlineField } from "@/features/walk/fields";
 import { setStart } from "@/model/commands";
-import { usePlanner, usePlanState } from "@/state/PlannerContext";
+import { useLastPlan, usePlanner } from "@/state/PlannerContext";
 import { BoxNamed } from "./BoxNamed";
 import { FittingField, NameField } from "./lineFields";
 import { SENTENCE, SUB } from "./sentenceClasses";
@@ -52,7 +52,7 @@ export function StartLine() {
 }
 
 function StartFindings() {
-  const { plan } = usePlanState();
+  const plan = useLastPlan();
   const findings = plan?.findings.filter(({ path }) => path.startsWith("start")) ?? [];
   return <Findings findings={findings} />;
 }

@@ -2,7 +2,7 @@
 import type { Order } from "@/api/queries";
 import { InBender, OnWall } from "@/drawing/HalfBent";
 import { Shape } from "@/drawing/Shape";
-import { usePlanner, usePlanState } from "@/state/PlannerContext";
+import { useLastPlan, usePlanner } from "@/state/PlannerContext";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
@@ -22,7 +22,7 @@ export function StepPictures() {
 }
 
 function Pictures({ order }: { order: Order }) {
-  const { plan } = usePlanState();
+  const plan = useLastPlan();
   const { old } = useHandling();
   const steps = usePlanner((state) => state.steps);
   const showSteps = usePlanner((state) => state.showSteps);

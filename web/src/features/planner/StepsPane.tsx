@@ -5,7 +5,7 @@ import { InBender, OnWall } from "@/drawing/HalfBent";
 import { Findings } from "@/features/walk/Findings";
 import { takeOrder } from "@/model/commands";
 import type { Plan } from "@/model/document";
-import { usePlanner, usePlanState } from "@/state/PlannerContext";
+import { useLastPlan, usePlanner } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { SegmentedControl } from "@/ui/SegmentedControl";
@@ -13,7 +13,7 @@ import { StanceLine } from "./StanceLine";
 import { useHandling } from "./useHandling";
 
 export const StepsPane = memo(function StepsPane() {
-  const { plan } = usePlanState();
+  const plan = useLastPlan();
   const { orders, findings, order, place, pending, old } = useHandling();
   const showSteps = usePlanner((state) => state.showSteps);
   const change = usePlanner((state) => state.change);

@@ -20,12 +20,18 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
   const select = usePlanner((state) => state.select);
   const selected = usePlanner((state) => state.selected === index);
   const pointed = usePlanner((state) => state.pointed);
-  const { plan, problems } = usePlanState();
-  const lit = selected || (pointed !== null && plan?.bends[pointed]?.feature === index);
-  const findings = plan?.findings.filter((finding) => finding.feature === index) ?? [];
-  const problem = [...problems].find(([path]) => path.startsWith(`walk[${index}].`));
+  const own = usePlanState(
+    ({ plan }) => pointed !== null && plan?.bends[pointed]?.feature === index,
+  );
+  const lit = selected || own;
+  const findings = usePlanState(({ plan }) => plan?.findings.filter(isOf(index)) ?? []);
+  const problem = usePlanState(({ problems }) =>
+    [...problems].find(([path]) => inLine(path, index)),
+  );
   const missing = unmeasured(line);
-  const worked = plan?.worked.filter((sum) => sum.path.startsWith(`walk[${index}].`)) ?? [];
+  const worked = usePlanState(
+    ({ plan }) => plan?.worked.filter(({ path }) => inLine(path, index)) ?? [],
+  );
 
   const move = (by: -1 | 1) => {
     change(moveLine(index, by));
@@ -122,6 +128,14 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
     </li>
   );
 });
+
+function isOf(index: number) {
+  return ({ feature }: { feature: number | null }) => feature === index;
+}
+
+function inLine(path: string, index: number): boolean {
+  return path.startsWith(`walk[${index}].`);
+}
 
 /** The numbers of a line that nobody has entered yet, in the order of its sentence. */
 function unmeasured(line: Line): string[] {

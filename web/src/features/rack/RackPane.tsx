@@ -4,7 +4,7 @@ import { RackDrawing } from "@/drawing/RackDrawing";
 import { Findings } from "@/features/walk/Findings";
 import { rackView } from "@/geometry/views";
 import { type Rack, startRack } from "@/model/rack";
-import { usePlanner, usePlanState } from "@/state/PlannerContext";
+import { useLastPlan, usePlanner } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { useSize } from "@/ui/useSize";
 import { RackSettings } from "./RackSettings";
@@ -35,7 +35,7 @@ export default function RackPane() {
 }
 
 function Racked({ rack }: { rack: Rack }) {
-  const { plan } = usePlanState();
+  const plan = useLastPlan();
   const { plan: racked, old } = useRack();
   const [lit, setLit] = useState<number | null>(null);
   const [frame, room] = useSize<HTMLDivElement>();

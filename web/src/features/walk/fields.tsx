@@ -21,10 +21,11 @@ type FieldProps = {
 export function InlineField(props: FieldProps) {
   const { path, label, value, onChange, placeholder, numeric = true, className } = props;
   const settle = usePlanner((state) => state.settle);
-  const { problems, plan } = usePlanState();
+  const problem = usePlanState(({ problems }) => problems.get(path));
+  const level = usePlanState(
+    ({ plan }) => plan?.findings.find((each) => each.path === path)?.level,
+  );
   const began = useRef("");
-  const problem = problems.get(path);
-  const finding = problem ? undefined : plan?.findings.find((found) => found.path === path);
   const text = asText(value);
 
   const keys = (event: KeyboardEvent<HTMLInputElement>) => {
@@ -62,9 +63,9 @@ export function InlineField(props: FieldProps) {
           ? "border-amber bg-amber-soft"
           : problem
             ? "border-brick bg-brick-soft"
-            : finding?.level === "error"
+            : level === "error"
               ? "border-brick"
-              : finding?.level === "warning"
+              : level === "warning"
                 ? "border-amber bg-amber-soft"
                 : "border-strong-line hover:border-accent focus:border-accent",
         className,

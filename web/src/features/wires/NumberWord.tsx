@@ -14,7 +14,7 @@ type Props = {
 export function NumberWord({ label, path, value, placeholder, onChange }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const settle = usePlanner((state) => state.settle);
-  const problem = usePlanState().problems.get(path);
+  const problem = usePlanState(({ problems }) => problems.get(path));
   return (
     <input
       data-path={path}

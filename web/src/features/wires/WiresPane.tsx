@@ -41,7 +41,7 @@ export default function WiresPane() {
 }
 
 function Wired({ wires }: { wires: Wires }) {
-  const { plan, problems, stale } = usePlanState();
+  const { plan, problems, stale } = usePlanState((state) => state);
   const units = usePlanner((state) => state.history.present.units);
   const change = usePlanner((state) => state.change);
   const settle = usePlanner((state) => state.settle);

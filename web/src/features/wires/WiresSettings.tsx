@@ -15,7 +15,7 @@ const METHODS = [
 export function WiresSettings({ wires }: { wires: Wires }) {
   const change = usePlanner((state) => state.change);
   const type = usePlanner((state) => state.history.present.conduit.type);
-  const fill = usePlanState().plan?.wires?.fill;
+  const fill = usePlanState(({ plan }) => plan?.wires?.fill);
   const catalogue = useCatalogue().data;
   const metric = catalogue?.conduit.find((each) => each.type === type)?.units === "mm";
   if (!catalogue) {
