@@ -40,10 +40,10 @@ class Person:
         self.headers = {"Content-Type": "application/json", "Cookie": cookie}
         self.connection = http.client.HTTPConnection("127.0.0.1", port, timeout=60)
         self.taken: Taken = defaultdict(list)
-        session = self.resolve_run("", "GET", "/api/session")
+        session = self.ask("", "GET", "/api/session")
         self.headers["X-CSRFToken"] = session["csrf"]
 
-    def resolve_run(self, what: str, method: str, path: str, body: Any = None) -> Any:
+    def ask(self, what: str, method: str, path: str, body: Any = None) -> Any:
         """One request; what it took is kept under its name. Raises: RuntimeError, if refused."""
         data = None if body is None else json.dumps(body).encode()
         began = time.perf_counter()
@@ -62,8 +62,8 @@ class Person:
         """From coming in, some time at the beginning, to the end of the time."""
         self.connection.close()  # kept idle for too long, the server has closed it
         time.sleep(self.chance.uniform(0, _COMING_S))
-        self.resolve_run("open a job", "GET", f"/api/jobs/{self.job}")
-        self.resolve_run("open a run", "GET", f"/api/runs/{self.run}")
+        self.ask("open a job", "GET", f"/api/jobs/{self.job}")
+        self.ask("open a run", "GET", f"/api/runs/{self.run}")
         now = time.perf_counter()
         due = {
             step: now + self.chance.uniform(0, every)
@@ -82,16 +82,16 @@ class Person:
         """Another number in the walk, planned."""
         walk = self.document["walk"]
         walk[-1] = {**walk[-1], "at": f"{float(walk[-1]['at']) + self.chance.random():.4f}"}
-        self.resolve_run("a key", "POST", "/api/plan", self.document)
+        self.ask("a key", "POST", "/api/plan", self.document)
 
     def save(self) -> None:
         """The run as it is now, as the next version."""
         body = {"document": self.document, "base_version": self.version}
-        self.version = self.resolve_run("a save", "PUT", f"/api/runs/{self.run}", body)["version"]
+        self.version = self.ask("a save", "PUT", f"/api/runs/{self.run}", body)["version"]
 
     def sheet(self) -> None:
         """The run's page for the bench."""
-        self.resolve_run("a sheet", "GET", f"/api/runs/{self.run}/sheet.svg")
+        self.ask("a sheet", "GET", f"/api/runs/{self.run}/sheet.svg")
 
 
 def measure(port: int) -> list[Row]:
@@ -146,7 +146,7 @@ def _alone_ms(person: Person) -> float:
     """The empty answer, with nobody else there."""
     person.taken = defaultdict(list)
     for _ in range(200):
-        person.resolve_run("nothing", "GET", "/api/nothing")
+        person.ask("nothing", "GET", "/api/nothing")
     return statistics.median(person.taken["nothing"]) * 1000
 
 

@@ -39,12 +39,12 @@ def measure(client: Client) -> list[Row]:
     if client.send("GET", f"/api/jobs/{again}/archive") != out:
         raise RuntimeError("the job did not come in as it went out")
     table = in_units(partial(client.send, "GET", f"/api/jobs/{again}/schedule.csv"), 3)
-    job = client.resolve_run("GET", f"/api/jobs/{again}")
+    job = client.ask("GET", f"/api/jobs/{again}")
     if job["run_count"] != _RUNS:
         raise RuntimeError("not every run came in")
     sheets: dict[str, InUnits] = {}
     for what, document in (("run", run_of(12)), ("rack", rack_of(20, 8))):
-        run = client.resolve_run("POST", f"/api/jobs/{again}/runs", document)["id"]
+        run = client.ask("POST", f"/api/jobs/{again}/runs", document)["id"]
         path = f"/api/runs/{run}/sheet.pdf?of={what}"
         sheets[what] = in_units(partial(client.send, "GET", path), _TIMES)
     return [

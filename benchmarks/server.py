@@ -23,12 +23,12 @@ class Client:
     def __init__(self, port: int, username: str, password: str) -> None:
         self.connection = http.client.HTTPConnection("127.0.0.1", port)
         self.headers = {"Content-Type": "application/json"}
-        first = self.resolve_run("GET", "/api/session")
+        first = self.ask("GET", "/api/session")
         self.headers["X-CSRFToken"] = first["csrf"]
         body = {"username": username, "password": password}
-        self.headers["X-CSRFToken"] = self.resolve_run("POST", "/api/session", body)["csrf"]
+        self.headers["X-CSRFToken"] = self.ask("POST", "/api/session", body)["csrf"]
 
-    def resolve_run(self, method: str, path: str, body: Any = None) -> Any:
+    def ask(self, method: str, path: str, body: Any = None) -> Any:
         """One request, answered as JSON; cookies are kept."""
         data = None if body is None else json.dumps(body).encode()
         return json.loads(self.send(method, path, data))
@@ -61,7 +61,7 @@ def measure(client: Client) -> list[Row]:
             ("/api/plan", "POST", document),
         ):
             began = time.perf_counter()
-            client.resolve_run(method, path, body)
+            client.ask(method, path, body)
             if turn >= _WARM_UP:
                 taken[path].append(time.perf_counter() - began)
     nothing, plan = (statistics.median(times) * 1000 for times in taken.values())

@@ -48,11 +48,11 @@ def schedule(client: Client) -> list[Row]:
     )
     answer = b""
 
-    def resolve_run() -> None:
+    def ask() -> None:
         nonlocal answer
         answer = client.send("POST", "/api/schedule?units=in", (head + rows).encode(), "text/csv")
 
-    taken = in_units(resolve_run, 3)
+    taken = in_units(ask, 3)
     lines = answer.splitlines()
     checked = len(json.loads(lines[-1])["rows"])
     if checked != _RUNS:

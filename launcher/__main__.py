@@ -11,6 +11,7 @@ from launcher.bench import bench
 from launcher.check_data import check_data
 from launcher.console import LauncherError, write_error
 from launcher.contract import contract
+from launcher.coverage import coverage
 from launcher.demo import PORT, demo
 from launcher.dev import dev
 from launcher.mutants import mutants
@@ -32,6 +33,7 @@ def main() -> int:
             "bench": bench,
             "check-data": check_data,
             "contract": contract,
+            "coverage": coverage,
             "mutants": mutants,
             "pictures": pictures,
         }
@@ -58,6 +60,7 @@ def _parser() -> argparse.ArgumentParser:
         "check-data", help="read all that the demo's database holds, say what fails"
     )
     commands.add_parser("contract", help="write the API's contract and the page's types anew")
+    commands.add_parser("coverage", help="what no test of core and server runs")
     commands.add_parser("mutants", help="whether the core's tests notice small bugs (ten minutes)")
     commands.add_parser("pictures", help="take docs/screenshots anew")
     return parser

@@ -24,7 +24,10 @@ LARGEST_FILE = 16 * 1024 * 1024
 
 
 def main(arguments: list[str] | None = None) -> int:
-    """Run one command. Returns the exit status."""
+    """Run one command. Returns the exit status.
+
+    Args: arguments, as typed after the program's name; None: those of this process.
+    """
     options = _parser().parse_args(arguments)
     # A path's name or a label may hold letters that the terminal's encoding has not.
     for stream in (sys.stdout, sys.stderr):

@@ -33,7 +33,8 @@ class NumberedFailures:
 def failed(request: HttpRequest, error: BaseException | None) -> HttpResponse:
     """The answer to a failure of ours, logged under the number that it quotes."""
     number = secrets.token_hex(4)
-    LOG.error("failure %s: %s %s", number, request.method, request.path, exc_info=error)
+    about = {"number": number, "method": request.method, "path": request.path}
+    LOG.error("failure %s", number, extra=about, exc_info=error)
     message = f"Yarrow failed on this; what you typed is kept. Quote number {number}."
     if request.path.startswith("/api/"):
         body = {"code": "failed", "message": message, "errors": []}

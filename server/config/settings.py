@@ -135,7 +135,15 @@ TEST_RUNNER = "config.test_runner.CountingRunner"
 LOGGING = {
     "version": 1,
     "disable_existing_loggers": False,
-    "handlers": {"console": {"class": "logging.StreamHandler"}},
+    # A line an event, as JSON: what reads a log need not guess where a field ends.
+    "formatters": {
+        "data": {
+            "()": "pythonjsonlogger.json.JsonFormatter",
+            "format": "%(asctime)s %(levelname)s %(name)s %(message)s",
+            "rename_fields": {"asctime": "at", "levelname": "level", "name": "of"},
+        }
+    },
+    "handlers": {"console": {"class": "logging.StreamHandler", "formatter": "data"}},
     "root": {"handlers": ["console"], "level": "WARNING"},
     # A refusal is an answer, not an event: what went wrong on our side is what is told.
     "loggers": {

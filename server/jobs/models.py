@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+from typing import ClassVar
 from uuid import uuid4
 
 from django.db import models
+from django.db.models import Q
 
 from accounts.models import Crew
 from versions.models import DocumentRevision, VersionedDocument
@@ -26,6 +28,12 @@ class Job(models.Model):
 
     class Meta:
         ordering = ("name", "id")
+        constraints: ClassVar = [
+            models.CheckConstraint(
+                condition=Q(rules__in=("us", "uk")) & Q(units__in=("in", "mm")),
+                name="job_has_rules_and_units",
+            )
+        ]
 
     def __str__(self) -> str:
         return self.name

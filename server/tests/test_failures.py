@@ -2,9 +2,16 @@
 
 from __future__ import annotations
 
+import json
 from unittest import mock
 
+from django.conf import settings
+from pythonjsonlogger.json import JsonFormatter
+
 from server.tests.people import BENDER, DOCUMENT, PASSWORD, CrewTest, changed
+
+_DATA = settings.LOGGING["formatters"]["data"]
+LOGGED = JsonFormatter(_DATA["format"], rename_fields=_DATA["rename_fields"])
 
 
 class Failures(CrewTest):
@@ -21,6 +28,9 @@ class Failures(CrewTest):
         self.assertIn("what you typed is kept", problem["message"])
         self.assertIn(number, log.output[0])
         self.assertIn("boom", log.output[0])
+        written = json.loads(LOGGED.format(log.records[0]))
+        self.assertEqual((written["number"], written["path"]), (number, "/api/plan"))
+        self.assertEqual((written["level"], written["of"]), ("ERROR", "yarrow.failures"))
 
     def test_outside_of_the_api_it_is_plain_text_and_numbered_too(self) -> None:
         with (

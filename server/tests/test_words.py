@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
+from django.db import IntegrityError, transaction
+
 from core.tests.builders import end, run, turn
+from jobs.models import Job
 from server.tests.people import CrewTest
 
 FIVE_TURNS = run(*(turn(40, side) for side in ("left", "out", "left", "out", "left")), end(40))
@@ -21,3 +24,10 @@ class Words(CrewTest):
     def test_a_country_that_is_none_is_refused(self) -> None:
         self.assertEqual(self.send("post", "/api/plan?country=fr", FIVE_TURNS).status_code, 422)
         self.assertEqual(self.send("post", "/api/handling?country=fr", FIVE_TURNS).status_code, 422)
+
+
+class Rules(CrewTest):
+    def test_no_job_is_kept_under_rules_or_units_that_nobody_has(self) -> None:
+        for field in ("rules", "units"):
+            with self.assertRaises(IntegrityError), transaction.atomic():
+                Job.objects.update(**{field: "xx"})

@@ -54,7 +54,8 @@ def find_collisions(
 
     What is said to be clear is so between the moments too (docs/geometry.md, the half-bent pipe).
 
-    Args: as for half_bent; stance, where the bender is worked.
+    Args: pipe, made, index and hook as for half_bent; stance, where the bender is worked; unit, of
+    the pipe's lengths.
     """
     in_air = stance.place == "air"
     if not made and not in_air:

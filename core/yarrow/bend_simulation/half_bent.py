@@ -44,8 +44,8 @@ def half_bent(
 
     The arc forms from the hook's end of it and grows toward the heel, whose side stays where it is.
 
-    Args: made, the bends that are in the pipe already; index, the one that is being made; swept,
-    how far it is by now, degrees; hook, the end that the hook faces.
+    Args: pipe, before any bend; made, the bends that are in it already; index, the one that is
+    being made; angle_so_far, how far it is by now, degrees; hook, the end that the hook faces.
     Source: docs/geometry.md, the half-bent pipe.
     """
     rolls = pipe.rolls_from_start

@@ -25,16 +25,25 @@ class Moving:
     angle: float
 
     def drawn(self, angle_so_far: float) -> float:
-        """How far what lies behind the shoe has come toward it: the pipe that is in the arc."""
+        """How far what lies behind the shoe has come toward it: the pipe that is in the arc.
+
+        Args: angle_so_far, degrees into the bend.
+        """
         return self.radius * math.radians(angle_so_far)
 
     def behind_at(self, angle_so_far: float) -> list[Segment]:
-        """The pieces behind the shoe at a moment of the bend."""
+        """The pieces behind the shoe at a moment of the bend.
+
+        Args: angle_so_far, degrees into the bend.
+        """
         by: Vector = (self.drawn(angle_so_far), 0.0, 0.0)
         return [piece.moved(lambda place: add(place, by), _as_it_is) for piece in self.behind]
 
     def ahead_at(self, angle_so_far: float) -> list[Segment]:
-        """The pieces ahead of the hook at a moment of the bend."""
+        """The pieces ahead of the hook at a moment of the bend.
+
+        Args: angle_so_far, degrees into the bend.
+        """
         turn = math.radians(angle_so_far)
         cos, sin, radius = math.cos(turn), math.sin(turn), self.radius
 
@@ -50,7 +59,11 @@ class Moving:
 
     def never_under(self, height: float, half: float) -> bool:
         """Whether a pipe of that half thickness stays over a height throughout, for certain: each
-        point's height is R + x sin θ + (z − R) cos θ, whose least value is known."""
+        point's height is R + x sin θ + (z − R) cos θ, whose least value is known.
+
+        Args: height, above the pipe in the bender, and half, the half thickness: in the pipe's
+        unit.
+        """
         level = height + half - self.radius
         still = (point[2] for piece in self.behind for point in piece.hull())
         if min(still, default=math.inf) - half < height:
@@ -67,7 +80,8 @@ def moving(
 ) -> Moving:
     """The pipe as it is put in for a bend.
 
-    Args: as for half_bent; arm, whether the straight beside the bend may meet something too.
+    Args: pipe, made, index and hook as for half_bent; arm, whether the straight beside the bend may
+    meet something too.
     """
     rest = half_bent(pipe, made, index, 0.0, hook)
     bend = pipe.bends[index]

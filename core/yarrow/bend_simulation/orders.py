@@ -104,6 +104,9 @@ def orders(
     For each sequence the hook's direction at every bend is searched: costs add up, so the cheapest
     way to each bend and hook is kept, and no more. A saddle's centre comes before its outers.
 
+    Args: bender and stance, where it is worked; pipe, with the part that each of its bends has in
+    ``roles``; unit, of its lengths; both_ends, whether orders from both ends are tried where
+    neither end alone works.
     Source: docs/geometry.md, orders.
     """
     if not pipe.bends:
@@ -130,7 +133,11 @@ def as_said(
     stance: Stance,
     unit: Unit,
 ) -> Order:
-    """An order that is not searched for but given, with what it meets and costs."""
+    """An order that is not searched for but given, with what it meets and costs.
+
+    Args: sequence, the bends in the order they are made, and placings, of each along the pipe; the
+    others as for orders.
+    """
     search = _Search(bender, pipe, tuple(roles), stance, unit)
     parts = tuple(((bend,), HOOKS[0]) for bend in sequence)
     return search.best("as marked", parts, {bend: placings[bend].hook for bend in sequence})
@@ -230,6 +237,9 @@ def roll_between(pipe: StraightPipe, last: int, bend: int) -> float:
 
 
 def normalised(roll: float) -> float:
-    """A roll as it is told: above −180 and up to 180, and 0 where it is a hair off."""
+    """A roll as it is told: above −180 and up to 180, and 0 where it is a hair off.
+
+    Args: roll, degrees.
+    """
     turned = 180.0 - (180.0 - roll) % 360.0
     return 0.0 if math.isclose(turned, 0.0, abs_tol=1e-9) else turned

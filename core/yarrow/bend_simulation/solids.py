@@ -40,7 +40,10 @@ class Bar:
     ) -> tuple[float, float, float]:
         """The least distance of any piece's centreline from the bar's at a moment of the bend (no
         more than it, where that is far), how far along the bar that is from the shoe's centre, and
-        the place on the straight pipe."""
+        the place on the straight pipe.
+
+        Args: pieces, of the pipe in the bender's frame; angle_so_far, degrees into the bend.
+        """
         lean = math.radians(self.leans + angle_so_far)
         way = (math.cos(lean), 0.0, math.sin(lean))
         middle = (0.0, 0.0, self.radius)

@@ -136,7 +136,8 @@ class Bender:
 
         The arc begins ``a`` behind the front mark and runs away from the end that the hook faces.
 
-        Args: arc_start, arc_end, from the start's pipe end; hook, the end that it faces.
+        Args: arc_start and arc_end, places on the straight pipe in the bender's unit; hook, the end
+        that the hook faces; reference, the bender's mark that is put there.
         """
         behind = self.behind_front(reference) - self.arc_behind_front
         return arc_start + behind if hook == "start" else arc_end - behind
@@ -144,6 +145,10 @@ class Bender:
     def arc_start(
         self, position: float, arc_length: float, hook: Hook, reference: Reference
     ) -> float:
-        """The way back: where the arc begins when a mark at ``position`` is put on a reference."""
+        """The way back: where the arc begins when a mark at ``position`` is put on a reference.
+
+        Args: position, of the mark, and arc_length, both in the bender's unit; hook and reference
+        as for mark_position.
+        """
         behind = self.behind_front(reference) - self.arc_behind_front
         return position - behind if hook == "start" else position + behind - arc_length

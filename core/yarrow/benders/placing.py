@@ -98,7 +98,10 @@ def habit(
     """The end that the hook faces by habit, for someone who comes from a side: past the bends that
     are made everything is still straight, so the hook faces the other end. A 90 at the near end is
     hooked toward that end, unless its stub is longer than half the pipe; a saddle's outers are
-    hooked toward its centre."""
+    hooked toward its centre.
+
+    Args: index, of the bend along the pipe; side, the end that is come from.
+    """
     faces_end = roles[index].faces_end
     if faces_end is not None:
         return "end" if faces_end else "start"
@@ -118,7 +121,11 @@ def place(
     hook: Hook,
     made: Collection[int],
 ) -> Placing:
-    """The bender on one bend, with the hook toward an end, while others are in the pipe already."""
+    """The bender on one bend, with the hook toward an end, while others are in the pipe already.
+
+    Args: index, of the bend along the pipe; hook, the end that the hook faces; made, the bends that
+    are in it already.
+    """
     earlier = max((n for n in made if n < index), default=None)
     later = min((n for n in made if n > index), default=None)
     return _placing(bender, pipe, index, roles[index], hook, earlier, later)

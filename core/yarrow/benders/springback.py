@@ -39,6 +39,8 @@ UNMEASURED = Springback()
 def springback(points: Sequence[tuple[float, float]], *, typical: bool) -> Springback:
     """Springback from points in any order.
 
+    Args: points, commanded and kept, in degrees; typical, whether they are the material's usual and
+    not measured.
     Raises: ValueError where a point keeps nothing or more than it was bent to, or where two points
     contradict each other (bent further, kept less).
     """

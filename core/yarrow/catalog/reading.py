@@ -18,7 +18,10 @@ def rows(table: str) -> list[dict[str, str]]:
 
 
 def toml(name: str) -> dict[str, Any]:
-    """What a file beside the tables holds."""
+    """What a file beside the tables holds.
+
+    Args: name, the file's, without its ending.
+    """
     return tomllib.loads((FOLDER / f"{name}.toml").read_text(encoding="utf-8"))
 
 
@@ -28,5 +31,8 @@ def source_of(table: str) -> str:
 
 
 def written_in(about: Mapping[str, Any]) -> str:
-    """Where a figure is written, with its edition, of what a file tells beside it."""
+    """Where a figure is written, with its edition, of what a file tells beside it.
+
+    Args: about, with ``source`` and ``edition``.
+    """
     return f"{about['source']} ({about['edition']})"

@@ -129,7 +129,10 @@ def insulations() -> dict[str, str]:
 
 @cache
 def insulation_called(word: str) -> str | None:
-    """The insulation whose dimensions a name stands for (``thwn-2`` has those of ``thhn``)."""
+    """The insulation whose dimensions a name stands for (``thwn-2`` has those of ``thhn``).
+
+    Args: word, as typed, in any letter case.
+    """
     word = word.strip().lower()
     for insulation, about in toml("conductors-us")["insulations"].items():
         if word == insulation or word in about["covers"]:
@@ -164,7 +167,11 @@ def copper_kcmil() -> dict[str, Fraction]:
 
 @cache
 def wire_name(size: str) -> str:
-    """``12 AWG``, ``250 kcmil``. Raises: KeyError."""
+    """``12 AWG``, ``250 kcmil``.
+
+    Args: size, as the table writes it: ``12``, ``250``.
+    Raises: KeyError.
+    """
     return {row["size"]: row["name"] for row in rows("wire-sizes-us")}[size]
 
 

@@ -28,6 +28,7 @@ class FoldedPipe:
 def fold_document(document: object) -> FoldedPipe:
     """The shape of a straight pipe with its bends made.
 
+    Args: document, ``yarrow.bends/1``.
     Raises: DocumentError; also where an arc begins before the last one ends, which no pipe can do.
     Source: docs/run-file.md.
     """

@@ -18,12 +18,21 @@ from yarrow.fill.pull_boxes import MarkedBody, PullBox, PullBoxResult, RacewayIn
 
 
 def box_document(document: object) -> BoxResult:
-    """The worked sum of a box. Raises: DocumentError. Source: docs/run-file.md."""
+    """The worked sum of a box.
+
+    Args: document, ``yarrow.box/1``.
+    Raises: DocumentError.
+    Source: docs/run-file.md.
+    """
     return check_box(read_box(document))
 
 
 def read_box(document: object) -> OutletBox:
-    """A box and what is in it. Raises: DocumentError."""
+    """A box and what is in it.
+
+    Args: document, ``yarrow.box/1``.
+    Raises: DocumentError.
+    """
     if not isinstance(document, dict):
         raise DocumentError("", "a JSON object")
     shape = reader("box")(document, "", "in")
@@ -90,7 +99,12 @@ def _size(shape: dict[str, Any], path: str) -> WireSize:
 
 
 def pull_box_document(document: object) -> PullBoxResult:
-    """The least pull box. Raises: DocumentError. Source: docs/run-file.md."""
+    """The least pull box.
+
+    Args: document, ``yarrow.pullbox/1``.
+    Raises: DocumentError.
+    Source: docs/run-file.md.
+    """
     unit = read_unit(document)
     shape = reader("pullbox")(document, "", unit)
     entries = [
@@ -128,7 +142,12 @@ def _body(shape: dict[str, Any]) -> MarkedBody:
 
 
 def entries_document(document: object) -> EntriesResult:
-    """Whether the holes of a box go together. Raises: DocumentError. Source: docs/run-file.md."""
+    """Whether the holes of a box go together.
+
+    Args: document, ``yarrow.entries/1``.
+    Raises: DocumentError.
+    Source: docs/run-file.md.
+    """
     unit = read_unit(document)
     shape = reader("entries")(document, "", unit)
     _distinct([each["id"] for each in shape["entries"]])

@@ -20,7 +20,7 @@ DEEPEST = 24
 def read_json(data: bytes, *, exact: bool = False) -> Any:
     """The value of a JSON text in UTF-8.
 
-    Args: exact, whether numbers with a point become Decimals, so that nothing of them is lost.
+    Args: data, in UTF-8; exact, whether fractions are kept as they were written.
     Raises: DocumentError: no JSON, NaN or Infinity, too many values, too deep.
     """
     if items_of(data) > MOST_ITEMS:
@@ -35,7 +35,10 @@ def read_json(data: bytes, *, exact: bool = False) -> Any:
 
 
 def items_of(data: bytes) -> int:
-    """No less than the number of values that a JSON text holds, counted without parsing it."""
+    """No less than the number of values that a JSON text holds, counted without parsing it.
+
+    Args: data, in UTF-8.
+    """
     return 1 + data.count(b",") + data.count(b"[") + data.count(b"{")
 
 

@@ -171,7 +171,11 @@ def _read_rack(
 
 
 def read_conduit(shape: dict[str, Any]) -> Conduit:
-    """A conduit of the catalogue. Raises: DocumentError."""
+    """A conduit of the catalogue.
+
+    Args: shape, as the schema's conduit reads it.
+    Raises: DocumentError.
+    """
     kind, size = shape["type"], trade_size(shape["size"])
     known = conduits()
     if (kind, size) in known:
@@ -251,7 +255,10 @@ TEST_REFUSALS = {
 
 
 def test_bends(shapes: list[dict[str, Any]]) -> list[TestBend]:
-    """Test 90s, as the schema's test_bend reads them."""
+    """Test 90s, as the schema's test_bend reads them.
+
+    Args: shapes, one a test.
+    """
     return [TestBend(**{field: value.value for field, value in each.items()}) for each in shapes]
 
 

@@ -65,6 +65,7 @@ class CheckedRow:
 def read_schedule(data: bytes, unit: Unit) -> list[ScheduleRow]:
     """Every row of a table, parted by commas, semicolons or tabs.
 
+    Args: data, CSV in UTF-8; unit, of lengths that name none.
     Raises: TableError, with line and column of everything that can't be read.
     """
     text = _decoded(data)
@@ -331,7 +332,10 @@ def harmless(cell: str) -> str:
 
 
 def as_it_was(cell: str) -> str:
-    """The way back from harmless()."""
+    """The way back from harmless().
+
+    Args: cell, as harmless() left it.
+    """
     return cell[1:] if _is_escaped(cell) else cell
 
 

@@ -61,6 +61,8 @@ def reader(name: str, part: str = "") -> ReadValue:
     earlier versions are upgraded before.
 
     Raises (once, when compiling): ValueError for a keyword that it would not check.
+
+    Args: name, of the format; part, among its definitions (empty: the whole).
     """
     document = schema(name)
     read = _compile({"$ref": f"#/$defs/{part}"} if part else document, document)
@@ -262,7 +264,10 @@ def _length_reader(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
 
 
 def usual_values(node: dict[str, Any]) -> dict[Unit, Any] | None:
-    """What stands for a property that is left out, by the document's unit; None where nothing."""
+    """What stands for a property that is left out, by the document's unit; None where nothing.
+
+    Args: node, of the schema.
+    """
     if "default" in node:
         return {"in": node["default"], "mm": node["default"]}
     return node.get("x-usual")
@@ -276,7 +281,10 @@ def _found_instead(value: object) -> str:
 
 
 def resolved(node: dict[str, Any], root: dict[str, Any]) -> dict[str, Any]:
-    """A schema's node with what it refers to, its own keywords before those of the reference."""
+    """A schema's node with what it refers to, its own keywords before those of the reference.
+
+    Args: node, of the schema; root, the whole of it.
+    """
     if "$ref" not in node:
         return node
     target: dict[str, Any] = root["$defs"][node["$ref"].removeprefix("#/$defs/")]

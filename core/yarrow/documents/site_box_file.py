@@ -20,7 +20,9 @@ LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ"
 def read_site_box(document: object) -> dict[str, Any]:
     """What is told of a box, by its schema: all that can be checked without the runs there.
 
-    Raises: DocumentError. Source: docs/run-file.md.
+    Args: document, ``yarrow.sitebox/1``.
+    Raises: DocumentError.
+    Source: docs/run-file.md.
     """
     shape: dict[str, Any] = reader("sitebox")(document, "", read_unit(document))
     return shape

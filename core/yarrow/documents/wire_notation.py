@@ -41,6 +41,7 @@ def read_wires_said(text: str, unit: Unit, path: str = "typed") -> list[dict[str
     """Conductors in a document's shape from what was typed, items parted by commas, semicolons or
     plus signs; without a count there is one.
 
+    Args: text, as typed; unit, ``in`` for AWG, ``mm`` for mm²; path, of the text in its document.
     Raises: DocumentError at ``path``, which names the item that can't be read.
     """
     return [_item(item, unit, path) for item in re.split(r"[,;+\n]", text.strip()) if item.strip()]
@@ -50,6 +51,7 @@ def wires_in_other_unit(text: str, unit: Unit, path: str = "typed") -> str:
     """The same wire, said so that a document in the other unit reads the same conductors from it:
     as it was typed where that does, else with what was left out (``12`` is ``12 thhn``).
 
+    Args: text, as typed; unit, of its document; path, of the text in it.
     Raises: DocumentError at ``path``, which names the item that can't be read.
     """
     wanted = read_wires_said(text, unit, path)

@@ -92,7 +92,12 @@ def _in_its_role(shape: dict[str, Any], conductor: Conductor, role: ConductorRol
 
 
 def us_wire(shape: dict[str, Any], path: str, count: int, field: str = "size") -> Conductor:
-    """A wire of the US tables. Raises: DocumentError."""
+    """A wire of the US tables.
+
+    Args: shape, as the schema's conductor reads it; path, of that in the document; count, how many;
+    field, that names the size.
+    Raises: DocumentError.
+    """
     for needed in ("insulation", field):
         if needed not in shape:
             raise DocumentError(f"{path}.{needed}", "a value; it is missing")
@@ -116,7 +121,12 @@ def us_wire(shape: dict[str, Any], path: str, count: int, field: str = "size") -
 
 
 def uk_cable(shape: dict[str, Any], path: str, count: int, field: str = "csa") -> Conductor:
-    """A single-core cable of the UK tables. Raises: DocumentError."""
+    """A single-core cable of the UK tables.
+
+    Args: shape, as the schema's conductor reads it; path, of that in the document; count, how many;
+    field, that names the cross-section.
+    Raises: DocumentError.
+    """
     csa = Fraction(str(shape[field]))
     cable = uk_cables().get((csa, shape["build"]))
     if cable is None:
@@ -192,7 +202,12 @@ def _read_circuit(shape: dict[str, Any], path: str) -> Circuit:
 def read_holder(
     kind: str, size: str | None, method: MethodName, path: str = "conduit"
 ) -> tuple[Raceway, bool]:
-    """A conduit to fill, and whether its size is to be chosen. Raises: DocumentError."""
+    """A conduit to fill, and whether its size is to be chosen.
+
+    Args: kind, of conduit; size, its trade size (None: to be chosen); method, of filling; path, of
+    the conduit in the document.
+    Raises: DocumentError.
+    """
     types = list(dict.fromkeys(conduit.type for conduit in conduits().values()))
     if kind not in types:
         raise DocumentError(f"{path}.type", f"one of {', '.join(types)}")
@@ -209,7 +224,11 @@ def read_holder(
 
 
 def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
-    """What is to be drawn into a run of a conduit. Raises: DocumentError."""
+    """What is to be drawn into a run of a conduit.
+
+    Args: shape, as the schema's wires reads it; conduit, of the run; unit, of the document.
+    Raises: DocumentError.
+    """
     method: MethodName = shape.get("method") or usual_method(conduit.type)
     # The conduit's own fields are the run's; what is asked of factors for US pipe is the method's.
     try:
@@ -236,7 +255,10 @@ def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
 
 
 def most_degrees(shape: dict[str, Any]) -> float | None:
-    """The limit between pull points that a run's wires ask for; None: the usual."""
+    """The limit between pull points that a run's wires ask for; None: the usual.
+
+    Args: shape, as the schema's wires reads it.
+    """
     usual = float(fill_limits().duct.most_degrees) if shape.get("duct") else None
     asked: float | None = shape.get("most_degrees", usual)
     return asked
@@ -255,7 +277,10 @@ UP: dict[str, Vector | None] = {
 
 
 def trade_size(written: str) -> TradeSize:
-    """``1 1/4`` as the tables have it."""
+    """``1 1/4`` as the tables have it.
+
+    Args: written, as a person writes it.
+    """
     return TradeSize(written.strip().replace(" ", "-"))
 
 
@@ -269,6 +294,9 @@ def _known(size: str | None, sizes: Sequence[str], path: str) -> TradeSize:
 
 
 def usual_method(kind: str) -> MethodName:
-    """By area for US conduit, by factors for metric."""
+    """By area for US conduit, by factors for metric.
+
+    Args: kind, of conduit.
+    """
     unit = next((c.unit for c in conduits().values() if c.type == kind), "in")
     return "factor" if unit == "mm" else "area"

@@ -16,6 +16,7 @@ def lift_over_round(pipe: Pipe, radius: float, air: float, angle: float) -> floa
         radius: of what is gone over.
         air: between it and the pipe.
         angle: the centre bend's, 2 θ, in degrees.
+
     Returns:
         A length ≥ 0.
     Source:
@@ -35,6 +36,7 @@ def lift_over_block(pipe: Pipe, width: float, air: float, angle: float) -> float
         width: of what is gone over, along the leg.
         air: between it and the pipe.
         angle: the centre bend's, 2 θ, in degrees.
+
     Returns:
         A length ≥ 0.
     Source:

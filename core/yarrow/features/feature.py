@@ -93,9 +93,10 @@ class Feature(OnSite, Protocol):
         Args:
             leg: as it was laid.
             pipe: as it was laid.
-            origin: where the leg begins on the bent pipe.
+            origin: where the leg begins on the bent pipe, in the leg's unit.
             vertices: this feature's own on the bent pipe, and the one after them where there is
                 one; the last of all is where the pipe passes the face at its end.
+
         Returns:
             Each of its numbers, as asked for and as it comes out.
         """

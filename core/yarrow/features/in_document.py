@@ -111,10 +111,16 @@ CARRIED = {"toward": "out"}
 
 
 def angle_of(usual: float) -> Field:
-    """An angle, and what it usually is."""
+    """An angle, and what it usually is.
+
+    Args: usual, in degrees.
+    """
     return Field("angle", "angle", default=usual)
 
 
 def margin_of(about: str) -> Field:
-    """Straight pipe that is left at a box."""
+    """Straight pipe that is left at a box.
+
+    Args: about, what the schema says of it.
+    """
     return Field("margin", "size", usual={"in": 2, "mm": 50}, about=about)

@@ -49,7 +49,10 @@ class Pipe:
         return (self.diameter / 2 + self.stand_off) * math.tan(math.radians(angle) / 2)
 
     def inside_short_of_vertex(self, angle: float) -> float:
-        """(D/2) tan(θ/2): how far the inside of a bend lies short of its vertex, on both legs."""
+        """(D/2) tan(θ/2): how far the inside of a bend lies short of its vertex, on both legs.
+
+        Args: angle, of the bend in degrees.
+        """
         return self.diameter / 2 * math.tan(math.radians(angle) / 2)
 
 
@@ -71,7 +74,11 @@ class Leg:
     leans_from: Vector | None = None
 
     def place(self, at: float, measured_from: Datum) -> float:
-        """How far along the leg from its origin a number lies that was measured from a datum."""
+        """How far along the leg from its origin a number lies that was measured from a datum.
+
+        Args: at, as it was measured, in the document's unit; measured_from, where the tape was
+        hooked.
+        """
         return at + self.datum(measured_from)
 
     def datum(self, measured_from: Datum) -> float:
@@ -103,7 +110,10 @@ class Leg:
         return float(rise) - (self.off_surface(pipe) if toward == "out" else pipe.stand_off)
 
     def displaced(self, side: Side, distance: float) -> Leg:
-        """The same leg, moved sideways; what it runs along moves with it."""
+        """The same leg, moved sideways; what it runs along moves with it.
+
+        Args: side, and the distance to it, in the document's unit.
+        """
         origin = add(self.origin, scaled(self.frame.toward(side), distance))
         return replace(self, origin=origin, leans_from=None)
 
@@ -116,7 +126,11 @@ class Leg:
     ) -> Leg:
         """The same leg, moved sideways on to another surface, with ``air`` left over it where that
         stands out, and on spacers where it is further in; a rise that was measured from the pipe
-        tells of no surface."""
+        tells of no surface.
+
+        Args: side, and the distance to it, in the document's unit; rise_from, what that was
+        measured from; air, left over the new surface.
+        """
         after = self.displaced(side, distance)
         if rise_from == "pipe" or side not in ("out", "in"):
             return after
@@ -124,7 +138,10 @@ class Leg:
 
     def lowered(self, step: float) -> Leg:
         """The same leg over a surface that stands ``step`` higher, where the pipe goes straight
-        on."""
+        on.
+
+        Args: step, a length in the document's unit.
+        """
         return replace(self, nearer=self.nearer + step)
 
 

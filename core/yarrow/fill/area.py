@@ -48,7 +48,10 @@ class Area:
         return self.nipple and (self.length is None or self.length <= longest + 1e-9)
 
     def percent(self, count: int) -> int:
-        """The share for so many conductors."""
+        """The share for so many conductors.
+
+        Args: count, of conductors.
+        """
         if self.is_nipple:
             return int(fill_limits().nipple.percent)
         return int(fill_limits().share.percent[min(max(count, 1), 3) - 1])

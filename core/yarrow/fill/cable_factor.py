@@ -137,7 +137,11 @@ class CableFactorFill:
 
 
 def factor_holder(kind: str, size: str) -> Raceway:
-    """A metric conduit as something to draw into. Raises: MissingTableValue."""
+    """A metric conduit as something to draw into.
+
+    Args: kind, of conduit; size, its trade size.
+    Raises: MissingTableValue.
+    """
     row = factor_rule().conduits.get(size)
     if row is None:
         raise MissingTableValue("conduit.size", f"one of {', '.join(factor_rule().conduits)}")

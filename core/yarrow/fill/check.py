@@ -206,5 +206,9 @@ def _heat(method: FillMethod, conductors: Sequence[Conductor]) -> AmpacityAdjust
 
 
 def holder_of(kind: str, size: str) -> Raceway:
-    """A conduit of the catalogue by type and size, to be filled by area. Raises: KeyError."""
+    """A conduit of the catalogue by type and size, to be filled by area.
+
+    Args: kind, of conduit; size, its trade size.
+    Raises: KeyError.
+    """
     return as_holder(bores()[kind, size])

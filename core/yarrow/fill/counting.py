@@ -44,14 +44,20 @@ def fits(method: FillMethod, holder: Raceway, loads: Sequence[Load], spare: floa
 
 
 def max_count(method: FillMethod, holder: Raceway, each: float, spare: float = 0.0) -> int:
-    """How many conductors that each take so much go in alone."""
+    """How many conductors that each take so much go in alone.
+
+    Args: each, what one takes; spare, percent to keep free.
+    """
     return _largest_count(method, holder, [], Load(0, each), spare)
 
 
 def additional_count(
     method: FillMethod, holder: Raceway, loads: Sequence[Load], index: int, spare: float = 0.0
 ) -> int:
-    """How many more of one kind go in with the rest in place: none where the rest does not."""
+    """How many more of one kind go in with the rest in place: none where the rest does not.
+
+    Args: index, of the load that is added to; spare, percent to keep free.
+    """
     if not fits(method, holder, loads, spare):
         return 0
     rest = [load for at, load in enumerate(loads) if at != index]

@@ -65,13 +65,20 @@ class FillMethod(Protocol):
         """What one takes. Raises: MissingTableValue."""
 
     def limit(self, holder: Raceway, count: int) -> float:
-        """What a holder allows to so many conductors. Raises: MissingTableValue."""
+        """What a holder allows to so many conductors.
+
+        Args: count, of conductors.
+        Raises: MissingTableValue.
+        """
 
     def holders(self, like: Raceway) -> tuple[Raceway, ...]:
         """Those of the same type, the one that takes least first."""
 
     def rule(self, count: int) -> FillRule:
-        """The rule that sets the limit for so many conductors."""
+        """The rule that sets the limit for so many conductors.
+
+        Args: count, of conductors.
+        """
 
     def types(self, holder: Raceway) -> tuple[str, ...]:
         """The types of conduit among which there may be a smaller one; none where there is but one
@@ -82,7 +89,10 @@ class FillMethod(Protocol):
 
     def ampacity_percent(self, carrying: int) -> int | None:
         """What is left of each one's ampacity where so many carry current; None where that is
-        looked up by circuits."""
+        looked up by circuits.
+
+        Args: carrying, conductors that carry current.
+        """
 
     def findings(self, holder: Raceway) -> list[Finding]:
         """What there is to say about the holder by this rule."""
@@ -91,6 +101,7 @@ class FillMethod(Protocol):
 def has_limit(method: FillMethod, holder: Raceway, count: int) -> float:
     """What a method allows in a holder, above zero.
 
+    Args: count, of conductors.
     Raises: MissingTableValue where the rule comes to nothing, so that there is nothing to compare
     with.
     """
@@ -104,17 +115,26 @@ def has_limit(method: FillMethod, holder: Raceway, count: int) -> float:
 
 
 def trimmed(value: float, places: int) -> str:
-    """A figure to so many places, without zeros that say nothing."""
+    """A figure to so many places, without zeros that say nothing.
+
+    Args: value, in whichever unit, and the places to keep of it.
+    """
     return f"{value:.{places}f}".rstrip("0").rstrip(".") if places else f"{value:.0f}"
 
 
 def trimmed_up(value: float, places: int) -> str:
-    """The same, never less than it is: for what must suffice."""
+    """The same, never less than it is: for what must suffice.
+
+    Args: value, in whichever unit, and the places to keep of it.
+    """
     return trimmed(math.ceil(round(value * 10**places, 6)) / 10**places, places)
 
 
 def trimmed_down(value: float, places: int) -> str:
-    """The same, never more than it is: for what there is, and what must not be passed."""
+    """The same, never more than it is: for what there is, and what must not be passed.
+
+    Args: value, in whichever unit, and the places to keep of it.
+    """
     return trimmed(math.floor(round(value * 10**places, 6)) / 10**places, places)
 
 

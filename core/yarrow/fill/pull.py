@@ -127,19 +127,19 @@ def pull_both_ways(
     friction: float,
     tension_limit: float | None,
     side_wall_limit: float,
-    told_per: float = 1.0,
+    per: float = 1.0,
     half_bore: float = 0.0,
 ) -> Pull:
     """The pull fed in at the start and at the end; the easier end is the one whose tension is less,
     the one with less pressure where they are alike.
 
-    Args: weight, force per the run's unit of length; tension_limit (None: not known); told_per, how
-    many of those units pressure is told over: ``side_wall_limit`` is, and so is the answer;
-    half_bore, from the centreline to the wall that the cable lies against in a bend.
+    Args: run, from its start; weight, force a length; friction, its coefficient; tension_limit, a
+    force (None: none is known); side_wall_limit, force a unit of pressure, which is ``per``
+    lengths; half_bore, a length.
     """
 
     def fed_in(feed: FeedEnd, met: Sequence[Stretch]) -> OneWay:
-        along = _along(met, weight, friction, told_per, half_bore)
+        along = _along(met, weight, friction, per, half_bore)
         most = max(each.tension for each in along)
         pressed = max(each.side_wall for each in along)
         light = tension_limit is None or most <= tension_limit
@@ -156,7 +156,7 @@ _LEAST = 1e-6
 
 
 def _along(
-    run: Sequence[Stretch], weight: float, friction: float, told_per: float, half_bore: float
+    run: Sequence[Stretch], weight: float, friction: float, per: float, half_bore: float
 ) -> tuple[Pulled, ...]:
     """Tension and pressure at the end of each stretch, one after the other."""
     tension = 0.0
@@ -165,6 +165,6 @@ def _along(
         tension = tension_after(tension, stretch, weight, friction)
         pressure = 0.0
         if stretch.bend is not None:
-            pressure = tension / max(stretch.radius - half_bore, _LEAST) * told_per
+            pressure = tension / max(stretch.radius - half_bore, _LEAST) * per
         found.append(Pulled(stretch.ends, stretch.bend, tension, pressure))
     return tuple(found)

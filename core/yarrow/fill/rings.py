@@ -27,6 +27,7 @@ def lock_ring(size: str, unit: Unit) -> tuple[float, float, float]:
 def least_spacing(one: str, other: str, unit: Unit) -> float:
     """From middle to middle of two holes side by side: half of both lock rings, and air.
 
+    Args: one and other, trade sizes; unit, of the answer.
     Source: working figures of the catalogue, lock-rings.
     """
     return (lock_ring(one, unit)[1] + lock_ring(other, unit)[1]) / 2 + ring_gap(unit)
@@ -34,7 +35,10 @@ def least_spacing(one: str, other: str, unit: Unit) -> float:
 
 def row_of_holes(sizes: Sequence[str], unit: Unit) -> tuple[float, ...]:
     """The middles of a row of holes as close as lock rings allow, from the wall's edge, and last
-    the length of wall that they take."""
+    the length of wall that they take.
+
+    Args: sizes, trade sizes in order along the row; unit, of the answer.
+    """
     gap = ring_gap(unit)
     places: list[float] = []
     for index, size in enumerate(sizes):

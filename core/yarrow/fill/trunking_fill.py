@@ -99,7 +99,11 @@ class TrunkingFill:
 
 
 def usual_trunking(size: str) -> Raceway:
-    """A trunking of the table. Raises: KeyError."""
+    """A trunking of the table.
+
+    Args: size, by its name: ``50x50``.
+    Raises: KeyError.
+    """
     row = trunkings()[size]
     return Raceway(
         "trunking",
@@ -115,7 +119,10 @@ def usual_trunking(size: str) -> Raceway:
 
 def trunking_of(width: Fraction, height: Fraction, own: bool) -> Raceway:
     """Trunking by its sides in mm, either way round: a usual one, unless they are ``own`` sides,
-    measured inside."""
+    measured inside.
+
+    Args: width and height, inside, in millimetres; own, whether a person said them.
+    """
     tall, low = max(width, height), min(width, height)
     name = f"{trimmed(float(tall), 1)}x{trimmed(float(low), 1)}"
     if not own and name in trunkings():

@@ -14,10 +14,16 @@ def tangent_length(radius: float, angle: float) -> float:
 
 
 def arc_length(radius: float, angle: float) -> float:
-    """A = r θ: the centreline of the arc. Args: as for tangent_length."""
+    """A = r θ: the centreline of the arc.
+
+    Args: radius ≥ 0, a length; angle, 0 ≤ θ < 180 degrees.
+    """
     return radius * math.radians(angle)
 
 
 def gain(radius: float, angle: float) -> float:
-    """g = 2 T − A: what the arc saves over the vertex. Args: as for tangent_length."""
+    """g = 2 T − A: what the arc saves over the vertex.
+
+    Args: radius ≥ 0, a length; angle, 0 ≤ θ < 180 degrees.
+    """
     return 2 * tangent_length(radius, angle) - arc_length(radius, angle)

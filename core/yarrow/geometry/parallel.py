@@ -27,7 +27,7 @@ class Sideways:
 def carried(vertices: Sequence[Vector], way: Vector) -> Sideways:
     """A way sideways, carried along: it keeps its angle to the plane of each corner.
 
-    Args: way, a unit vector square to the first leg.
+    Args: vertices, of the polyline, with both ends; way, a unit vector square to the first leg.
     Source: docs/geometry.md, racks.
     """
     directions = _directions(vertices)
@@ -50,6 +50,8 @@ def beside(vertices: Sequence[Vector], side: Sideways, distance: float) -> tuple
     """The polyline at a distance to one side: legs parallel, corners where its legs meet, so that a
     corner moves by the distance × tan(θ/2) along each leg where the side lies in its plane.
 
+    Args: vertices, of the polyline, with both ends; side, the way sideways on every leg; distance,
+    a length.
     Raises: GeometryError("leg-reversed", leg) where a leg would have no length left.
     """
     directions = _directions(vertices)
@@ -71,7 +73,8 @@ def chamfered(corner: Sequence[Vector], radius: float, count: int) -> tuple[Vect
     """A corner as ``count`` equal ones round an arc of a radius: their legs touch the arc, the
     first and the last on the corner's own legs. Spacing: 2 r tan(θ/2n).
 
-    Args: corner, the vertex between its neighbours; count ≥ 1.
+    Args: corner, the vertex between its neighbours; radius, of the arc, a length; count, of equal
+    corners, ≥ 1.
     """
     before, vertex, after = corner
     arriving = unit(subtract(vertex, before))

@@ -55,7 +55,10 @@ class StraightSegment:
         return math.dist(self.begins, self.ends)
 
     def points(self, arc_steps: int) -> list[Vector]:
-        """Both ends, however many steps an arc takes."""
+        """Both ends, however many steps an arc takes.
+
+        Args: arc_steps, which an arc would take.
+        """
         return [self.begins, self.ends]
 
     def nearest(self, place: Vector) -> Vector:
@@ -74,11 +77,17 @@ class StraightSegment:
         return (self.begins, self.ends)
 
     def lowest(self, radius: float) -> float:
-        """The least height of a pipe of that radius, cut square at both ends."""
+        """The least height of a pipe of that radius, cut square at both ends.
+
+        Args: radius, of the pipe.
+        """
         return min(self.begins[2], self.ends[2]) - radius * self._level()
 
     def highest(self, radius: float) -> float:
-        """The greatest height of a pipe of that radius, cut square at both ends."""
+        """The greatest height of a pipe of that radius, cut square at both ends.
+
+        Args: radius, of the pipe.
+        """
         return max(self.begins[2], self.ends[2]) + radius * self._level()
 
     def moved(self, place: Motion, direction: Motion) -> StraightSegment:
@@ -127,12 +136,18 @@ class ArcSegment:
         return self.point(self.turn)
 
     def point(self, part: float) -> Vector:
-        """The place at an angle into the arc, radians."""
+        """The place at an angle into the arc, radians.
+
+        Args: part, from its beginning, radians.
+        """
         spoke = add(scaled(self.out, math.cos(part)), scaled(self.ahead, math.sin(part)))
         return along(self.middle, spoke, self.radius)
 
     def points(self, arc_steps: int) -> list[Vector]:
-        """Points along it, both ends included."""
+        """Points along it, both ends included.
+
+        Args: arc_steps, one less than the points.
+        """
         return [self.point(self.turn * n / arc_steps) for n in range(arc_steps + 1)]
 
     def nearest(self, place: Vector) -> Vector:
@@ -158,12 +173,18 @@ class ArcSegment:
 
     def lowest(self, radius: float) -> float:
         """The least height of a pipe of that radius where the arc itself turns upward; its ends are
-        those of the straights beside it."""
+        those of the straights beside it.
+
+        Args: radius, of the pipe.
+        """
         bottom = math.atan2(-self.ahead[2], -self.out[2]) % math.tau
         return self.point(bottom)[2] - radius if bottom < self.turn else math.inf
 
     def highest(self, radius: float) -> float:
-        """The greatest height of a pipe of that radius where the arc itself turns downward."""
+        """The greatest height of a pipe of that radius where the arc itself turns downward.
+
+        Args: radius, of the pipe.
+        """
         top = math.atan2(self.ahead[2], self.out[2]) % math.tau
         return self.point(top)[2] + radius if top < self.turn else -math.inf
 
@@ -218,7 +239,10 @@ class RoundedPolyline:
         return tuple(segment for segment in self.segments if segment.bent)
 
     def sampled(self, arc_steps: int) -> list[Vector]:
-        """Points along the line, so many steps to an arc."""
+        """Points along the line, so many steps to an arc.
+
+        Args: arc_steps, to each arc.
+        """
         return [point for segment in self.segments for point in segment.points(arc_steps)]
 
     def nearest_to(self, other: RoundedPolyline) -> Near:

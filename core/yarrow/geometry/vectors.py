@@ -1,4 +1,4 @@
-"""Vectors in space as plain triples: fast enough without a library, and nothing to convert."""
+"""Vectors in space as plain triples, all in one unit, whichever: fast enough without a library."""
 
 from __future__ import annotations
 
@@ -54,7 +54,7 @@ def unit(a: Vector) -> Vector:
 
 
 def angle_between(a: Vector, b: Vector) -> float:
-    """From one direction to another, degrees from 0 to 180; lengths do not matter."""
+    """From one direction a to another, b: degrees from 0 to 180; lengths do not matter."""
     return math.degrees(math.atan2(length(cross(a, b)), dot(a, b)))
 
 

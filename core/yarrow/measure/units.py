@@ -30,7 +30,10 @@ def convert(value: Fraction, unit: Unit, to: Unit) -> Fraction:
 
 
 def convert_length(value: float, unit: Unit, to: Unit) -> float:
-    """The same for a length that geometry has begun on."""
+    """The same for a length that geometry has begun on.
+
+    Args: value, a length in ``unit``.
+    """
     if unit == to:
         return value
     return value * float(MM_PER_INCH if to == "mm" else 1 / MM_PER_INCH)

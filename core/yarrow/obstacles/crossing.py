@@ -35,7 +35,10 @@ class CrossingProfile:
     radius: Fraction = Fraction(0)
 
     def line(self, kind: str, angle: float, setting: Setting) -> Feature | None:
-        """The saddle of a kind, high enough that nothing is touched at its sides either."""
+        """The saddle of a kind, high enough that nothing is touched at its sides either.
+
+        Args: kind, of saddle, or ``straight``; angle, of its centre or its offsets, degrees.
+        """
         if kind == "straight":
             return Straight(self.begins, self.measured_from, label=self.label)
         if kind == "saddle4":
@@ -144,13 +147,19 @@ class CrossedObstacle(AtUsualAngles, ABC):
         return self.profile()
 
     def lift(self, kind: str, angle: float, setting: Setting) -> float:
-        """For its sides, where a 3-bend saddle goes over them."""
+        """For its sides, where a 3-bend saddle goes over them.
+
+        Args: kind, of bends; angle, in degrees.
+        """
         return self.profile().lift(angle, setting) if kind == "saddle3" else 0.0
 
     def joined_to(
         self, first: CrossingProfile, leg: Leg, most_apart: float
     ) -> tuple[str, CrossingProfile] | None:
-        """One 4-bend saddle over both."""
+        """One 4-bend saddle over both.
+
+        Args: first, what stands before it; most_apart, how far both may reach together, a length.
+        """
         return self.profile().joined_to(first, leg, most_apart)
 
     def kinds(self, setting: Setting) -> tuple[str, ...]:
@@ -158,7 +167,10 @@ class CrossedObstacle(AtUsualAngles, ABC):
         return self.profile().kinds(setting)
 
     def answer(self, kind: str, angle: float, setting: Setting) -> Feature | None:
-        """The saddle of that kind."""
+        """The saddle of that kind.
+
+        Args: kind, of bends; angle, in degrees.
+        """
         return self.profile().line(kind, angle, setting)
 
     def size(self) -> float:

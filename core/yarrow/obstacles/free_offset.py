@@ -91,7 +91,11 @@ class FreeOffset(StandsAlone):
         )
 
     def length(self, angle: float, setting: Setting) -> float:
-        """h / tan θ + 2 T(θ), along the leg from arc to arc. Source: docs/geometry.md."""
+        """h / tan θ + 2 T(θ), along the leg from arc to arc.
+
+        Args: angle, in degrees.
+        Source: docs/geometry.md.
+        """
         rise = setting.leg.carried(setting.pipe, self.rise, self.toward, self.rise_from)
         run = 0.0 if angle == 90 else rise / math.tan(math.radians(angle))
         return run + 2 * tangent_length(setting.pipe.radius, angle)

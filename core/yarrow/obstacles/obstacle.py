@@ -99,7 +99,8 @@ class Obstacle(OnSite, Protocol):
         """How bends that go over something before it take it too: their kind, and the hump that
         both make; None where they do not go together.
 
-        Args: most_apart, from where the first begins to where this one does, or ends.
+        Args: first, what stands before it; most_apart, a length, from where the first begins to
+        where this one does, or ends.
         """
 
 
@@ -147,5 +148,8 @@ class StandsAlone(AtUsualAngles):
 
 
 def exact(value: float) -> Fraction:
-    """A place that geometry found, as a length: to far less than any tape or bender tells."""
+    """A place that geometry found, as a length: to far less than any tape or bender tells.
+
+    Args: value, a length in the document's unit.
+    """
     return Fraction(value).limit_denominator(10**9)

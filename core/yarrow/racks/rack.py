@@ -18,7 +18,7 @@ from yarrow.racks.pipe_paths import (
     plan_path,
 )
 from yarrow.racks.rack_plan import Gap, RackPipe, RackPlan
-from yarrow.racks.segment_bends import Wide, bends_of, in_shots, radii, shots_of
+from yarrow.racks.segment_bends import Wide, bends_of, in_segments, radii, segment_bend_of
 from yarrow.runs.checks.tool import shot_radius_findings
 from yarrow.runs.layout.arcs import arcs_to_draw
 from yarrow.runs.layout.walk import lay_out
@@ -80,7 +80,7 @@ def _pipe(
     words: LengthFormatter,
     before: RackPipe | None,
 ) -> RackPipe:
-    vertices, owners, wide = in_shots(line, radii, rack)
+    vertices, owners, wide = in_segments(line, radii, rack)
     run = replace(line.run, order=setup.order if not wide else ())
     plan = write_plan(plan_path(run, vertices, owners))
     made = plan.working_marks
@@ -105,7 +105,7 @@ def _pipe(
         bends=plan.bends,
         marks=made,
         moved=moved,
-        shots=tuple(shots_of(plan, *each, words) for each in wide),
+        shots=tuple(segment_bend_of(plan, *each, words) for each in wide),
         findings=gravest_first((*plan.findings, *_tight(run, wide, words))),
     )
 

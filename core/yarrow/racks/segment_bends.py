@@ -42,7 +42,10 @@ Wide = list[tuple[int, float, int]]
 
 
 def bends_of(line: RackPipePath, radii: Sequence[float], rack: Rack) -> int:
-    """How many bends a pipe takes, each shot counted."""
+    """How many bends a pipe takes, each shot counted.
+
+    Args: radii, of its corners, in the run's unit.
+    """
     return sum(
         _count(line, radius, _angle(line.vertices[corner : corner + 3]), rack)
         for corner, radius in enumerate(radii)
@@ -55,10 +58,13 @@ def _count(line: RackPipePath, radius: float, angle: float, rack: Rack) -> int:
     return max(math.ceil(angle / rack.shot - 1e-9), 1)
 
 
-def in_shots(
+def in_segments(
     line: RackPipePath, radii: Sequence[float], rack: Rack
 ) -> tuple[tuple[Vector, ...], tuple[tuple[int, Role], ...], Wide]:
-    """A pipe's vertices with every corner that is wider than its shoe as many small ones."""
+    """A pipe's vertices with every corner that is wider than its shoe as many small ones.
+
+    Args: radii, of its corners, in the run's unit.
+    """
     vertices: list[Vector] = [line.vertices[0]]
     owners: list[tuple[int, Role]] = []
     wide: Wide = []
@@ -82,10 +88,15 @@ def _angle(around: Sequence[Vector]) -> float:
     return angle_between(subtract(around[1], around[0]), subtract(around[2], around[1]))
 
 
-def shots_of(
+def segment_bend_of(
     plan: WrittenPlan, feature: int, radius: float, count: int, words: LengthFormatter
 ) -> SegmentBend:
-    """A wide bend's figures, as they are read off on the pipe."""
+    """A wide bend's figures, as they are read off on the pipe.
+
+    Args: feature, the line of the walk that the bend is of; radius, of the whole, in the run's
+    unit; count, of its
+    segments.
+    """
     own = [
         n
         for n, bend in enumerate(plan.bends)

@@ -55,7 +55,11 @@ def least_rise(line: Feature, pipe: Pipe, straight: float) -> float:
 def shallower(
     run: ResolvedRun, feature: int, pipe: Pipe, straight: float
 ) -> tuple[Phrase, Remedy | None]:
-    """Advice, and its touch, for a line whose own arcs are too close for ``straight`` between."""
+    """Advice, and its touch, for a line whose own arcs are too close for ``straight`` between.
+
+    Args: feature, the line's number, from 0; straight, the length that must be left between its
+    arcs.
+    """
     line = run.walk[feature]
     angle = steepest_angle(line, pipe, straight)
     if angle is None:

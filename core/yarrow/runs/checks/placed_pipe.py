@@ -46,7 +46,10 @@ class PlacedPipe:
         return self.layout.roles_of(self.pipe)[bend]
 
     def field(self, feature: int) -> str:
-        """The path of the field that says where a line is."""
+        """The path of the field that says where a line is.
+
+        Args: feature, the line's number, from 0.
+        """
         return place_field(self.run, feature)
 
     def further(self, feature: int, straight: int, wanted: float) -> float:
@@ -54,7 +57,8 @@ class PlacedPipe:
         long; infinite where no place is far enough. Beside a kick that is more than what the
         straight lacks: its slope, and with it its arc, changes with the place.
 
-        Args: straight, counted along the pipe from 0; wanted, longer than it is.
+        Args: feature, the line's number; straight, counted along the pipe from 0; wanted, a length,
+        longer than it is.
         """
         short = wanted - self.pipe.straights[straight]
         kicks = any(
@@ -97,7 +101,10 @@ class PlacedPipe:
 
     def advise(self, by: float, key: str) -> Phrase:
         """A sentence with how much ``more`` something has to be further on; where no place is far
-        enough, what helps then."""
+        enough, what helps then.
+
+        Args: by, in the document's unit; key, of the sentence.
+        """
         if math.isinf(by):
             return Phrase("no-place-far-enough")
         return Phrase(key, {"more": self.words.needed(by)})

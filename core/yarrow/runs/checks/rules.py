@@ -55,7 +55,10 @@ def degree_findings(placed: PlacedPipe) -> list[Finding]:
 
 
 def picked_order_findings(run: ResolvedRun, bends: int) -> list[Finding]:
-    """Why the sequence that a person picked is not the one that the marks are made for."""
+    """Why the sequence that a person picked is not the one that the marks are made for.
+
+    Args: bends, how many there are.
+    """
     if not run.order:
         return []
     if sorted(each.bend for each in run.order) != list(range(bends)):

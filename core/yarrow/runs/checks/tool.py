@@ -52,7 +52,10 @@ def radius_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
 
 
 def shot_radius_findings(run: ResolvedRun, radius: float, words: LengthFormatter) -> list[Finding]:
-    """The same for a wide bend that is made in many shots: that is no one-shot bend."""
+    """The same for a wide bend that is made in many shots: that is no one-shot bend.
+
+    Args: radius, of the wide bend, in the run's unit.
+    """
     return _under_code(run, radius, other_least_radius(run.conduit), words)
 
 

@@ -38,7 +38,8 @@ def plan_wires(
 ) -> PlannedWires:
     """The check of a run's wire by the run's own length and bends.
 
-    Args: features, the line of the walk of each bend; points, its bends between pull points.
+    Args: wires, and unit, of the run; pipe and vertices, of its centreline; features, the line of
+    the walk of each bend; points, its bends between pull points; words, how lengths are written.
     Source: docs/fill.md.
     """
     bends = right_angles(pipe, features)
@@ -68,7 +69,10 @@ def plan_wires(
 
 
 def duct_metres(degrees_bent: float) -> float:
-    """How long an outdoor duct may be between pull points: less for every quarter turn."""
+    """How long an outdoor duct may be between pull points: less for every quarter turn.
+
+    Args: degrees_bent, between two points, in degrees.
+    """
     limits = fill_limits().duct
     return max(float(limits.metres - limits.less_per_quarter * degrees_bent / 90), 0.0)
 
@@ -97,6 +101,8 @@ def right_angles(pipe: StraightPipe, features: Sequence[int]) -> int:
 
     What bends on one line of the walk counts as its quarter turns or half its bends, whichever is
     more: a set 1, a saddle 2, a turn past 90 degrees 2.
+
+    Args: features, the line of the walk of each bend.
     """
     found = 0
     for feature in dict.fromkeys(features):

@@ -90,7 +90,8 @@ def pipe_of(run: RunSetup, end: PipeEnd | None) -> Pipe:
 def leg_origin(layout: Layout, number: int, vertices: tuple[Vector, ...], lead: float) -> Vector:
     """Where a leg begins on a bent pipe: its turn, or the face ``lead`` after the pipe's start.
 
-    Args: vertices of the bent pipe, in the same order as the layout's; lead, the start's allowance.
+    Args: number, of the leg; vertices of the bent pipe, in the same order as the layout's; lead,
+    the start's allowance.
     """
     if number == 0:
         x, y, z = vertices[0] if vertices else ORIGIN

@@ -35,7 +35,8 @@ def predict_as_bent(
 ) -> Outcome:
     """Every number of the walk as it comes out when the rounded marks are followed to the letter.
 
-    Args: pipe, for the angles and rolls of its bends; marks, one a bend, in order.
+    Args: pipe, for the angles and rolls of its bends; marks, one a bend, in order; cut_length, as
+    rounded, in the run's unit.
     """
     bends = [
         PipeBend(_arc_start(run.bender, mark, bend), bend.angle, bend.roll, bend.radius)

@@ -51,7 +51,10 @@ def rule_marks(
 def pipe_by_marks(
     bender: Bender, pipe: StraightPipe, marks: Sequence[Mark], cut_length: float
 ) -> StraightPipe:
-    """The straight pipe as unrounded marks make it: the same bends, where the marks put them."""
+    """The straight pipe as unrounded marks make it: the same bends, where the marks put them.
+
+    Args: pipe, for its angles and rolls; marks, one a bend; cut_length, in the pipe's unit.
+    """
     bends = tuple(
         replace(
             bend,

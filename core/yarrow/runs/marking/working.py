@@ -65,6 +65,10 @@ def warmed_beyond(unit: Unit) -> float:
 
 
 def set_depth(angle: float, radius: float, straight: float) -> float:
-    """Rise of two equal opposite bends with a straight between: (straight + 2 T) sin θ."""
+    """Rise of two equal opposite bends with a straight between: (straight + 2 T) sin θ.
+
+    Args: angle, of both bends in degrees; radius and straight, between their arcs: lengths in one
+    unit.
+    """
     slope = straight + 2 * tangent_length(radius, angle)
     return slope * math.sin(math.radians(angle))

@@ -13,7 +13,10 @@ from yarrow.wording.wording import EN_US
 
 
 def place_field(run: ResolvedRun, feature: int) -> str:
-    """The path of the field that says where a line is; of the whole path where there is no walk."""
+    """The path of the field that says where a line is; of the whole path where there is no walk.
+
+    Args: feature, the line's number, from 0.
+    """
     if not run.walk:
         return "path"
     if feature in run.answers:
@@ -27,7 +30,11 @@ def placed_at(line: Feature) -> float:
 
 
 def move(run: ResolvedRun, words: LengthFormatter, feature: int, by: float) -> Remedy | None:
-    """The fix that sets a line's place further along, to the next mark of the tape."""
+    """The fix that sets a line's place further along, to the next mark of the tape.
+
+    Args: feature, the line's number, from 0; by, at least so far along the leg, in the document's
+    unit.
+    """
     if not run.walk or feature in run.answers or math.isinf(by):
         return None
     path = place_field(run, feature)
@@ -36,14 +43,20 @@ def move(run: ResolvedRun, words: LengthFormatter, feature: int, by: float) -> R
 
 
 def line_phrase(run: ResolvedRun, feature: int) -> Phrase:
-    """``line 2 (ledge)``: as it is numbered on the page, with its label where it has one."""
+    """``line 2 (ledge)``: as it is numbered on the page, with its label where it has one.
+
+    Args: feature, the line's number, from 0.
+    """
     if not run.walk and not run.corners:
         return Phrase("corner", {"number": count(feature + 1)})
     return labelled_line(run, feature)
 
 
 def labelled_line(run: ResolvedRun, feature: int) -> Phrase:
-    """A line by its number, with its label where the walk has one for it."""
+    """A line by its number, with its label where the walk has one for it.
+
+    Args: feature, the line's number, from 0.
+    """
     number = count(feature + 1)
     label = run.walk[feature].label if feature < len(run.walk) else ""
     if label:
@@ -52,5 +65,8 @@ def labelled_line(run: ResolvedRun, feature: int) -> Phrase:
 
 
 def line_name(run: ResolvedRun, feature: int) -> str:
-    """The same in words."""
+    """The same in words.
+
+    Args: feature, the line's number, from 0.
+    """
     return EN_US.text(line_phrase(run, feature))

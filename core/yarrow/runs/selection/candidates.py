@@ -132,7 +132,11 @@ def _sections(met: Obstacle, setting: Setting) -> list[Section]:
 
 
 def usual_angle(kind: str, size: float, unit: Unit) -> float:
-    """The habit of the trade for a move of that size. Source: catalog/usual-angles.toml."""
+    """The habit of the trade for a move of that size.
+
+    Args: kind, of bends; size, how far the pipe has to move, in a unit.
+    Source: catalog/usual-angles.toml.
+    """
     millimetres = convert_length(size, unit, "mm")
     rows = usual_angles(kind).usual
     return next((angle for up_to, angle in rows if millimetres <= up_to), rows[-1][1])
@@ -151,7 +155,9 @@ def tried(
 ) -> Candidate:
     """A line of bends, tried where it would lie.
 
-    Args: sections, what it must not touch, all of it.
+    Args: kind and angle, of the bends, in degrees; sections, what it must not touch, all of it;
+    usual, whether it is the habit for this size; together, whether it takes the next thing too;
+    lift, by how much it goes higher than its top.
     """
     leg, pipe = place.setting.leg, place.setting.pipe
     laid = lay(line, leg, pipe)
@@ -250,7 +256,10 @@ def _air(bent: _Bent, leg: Leg, pipe: Pipe, section: Section) -> Air:
 
 @cache
 def picked(text: str) -> tuple[str, float, bool] | None:
-    """``saddle3 45``, ``saddle4 30 both`` as kind, angle and whether both are taken in one."""
+    """``saddle3 45``, ``saddle4 30 both`` as kind, angle and whether both are taken in one.
+
+    Args: text, as a document has it.
+    """
     words = text.split()
     if words == ["straight"]:
         return "straight", 0.0, False
