@@ -3,12 +3,13 @@ import type { Schemas } from "@/api/client";
 import { CHECKS } from "@/api/queries";
 import { EntriesDrawing } from "@/drawing/EntriesDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
+import { asText } from "@/model/document";
 import { type Fields, said } from "@/model/wires";
 import { useCheck } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
+import { InlineInput } from "@/ui/InlineInput";
 import { TextField } from "@/ui/TextField";
 import { Verdict } from "@/ui/Verdict";
-import { LengthWord } from "./LengthWord";
 import { Problems } from "./Problems";
 import { Rows } from "./Rows";
 import { SplitPane } from "./SplitPane";
@@ -76,18 +77,18 @@ export default function EntriesCheck() {
                 <b className="w-5">{row.id}</b>
                 <SizeAndWall row={row} units={units} set={set} />
                 <span className="text-soft">at</span>
-                <LengthWord
+                <InlineInput
                   label="From the wall's left or lower end to the middle"
-                  value={row.at}
+                  value={asText(row.at)}
                   placeholder={answer?.entries.find(({ id }) => id === row.id)?.along_text ?? ""}
-                  onChange={(at) => set(withLength("at", at))}
+                  onType={(at) => set(withLength("at", at))}
                 />
                 <span className="text-soft">,</span>
-                <LengthWord
+                <InlineInput
                   label="From the back to the middle"
-                  value={row.deep}
+                  value={asText(row.deep)}
                   placeholder="middle"
-                  onChange={(deep) => set(withLength("deep", deep))}
+                  onType={(deep) => set(withLength("deep", deep))}
                 />
                 <span className="text-soft">off the back</span>
               </>

@@ -1,9 +1,10 @@
 // The fields of a walk line: typed as read off a tape, never reworded, each with its own word for
 // what is wrong with it.
-import { type ChangeEvent, type KeyboardEvent, useRef } from "react";
+import { type KeyboardEvent, useRef } from "react";
 import { asText } from "@/model/document";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { classes } from "@/ui/classes";
+import { InlineInput } from "@/ui/InlineInput";
 import { Select } from "@/ui/Select";
 
 type FieldProps = {
@@ -39,35 +40,23 @@ export function InlineField(props: FieldProps) {
   };
 
   return (
-    <input
+    <InlineInput
       data-path={path}
-      aria-label={label}
-      aria-invalid={problem ? true : undefined}
-      title={problem ? `Expected ${problem}` : label}
+      label={label}
+      problem={problem}
+      level={problem ? undefined : level}
+      look={numeric ? "number" : "text"}
       value={text}
       placeholder={placeholder}
       inputMode={numeric ? "text" : undefined}
-      autoComplete="off"
-      spellCheck={false}
       onFocus={() => {
         began.current = text;
       }}
       onBlur={settle}
       onKeyDown={keys}
-      onChange={(event: ChangeEvent<HTMLInputElement>) => onChange(event.target.value, path)}
+      onType={(next) => onChange(next, path)}
       className={classes(
-        "grows max-w-full rounded-t-sm border-b-[1.5px] bg-transparent px-0.5 leading-snug pointer-coarse:min-h-11 pointer-coarse:rounded-md pointer-coarse:border pointer-coarse:px-2.5",
-        numeric && "font-semibold",
-        text === "" && "min-w-12",
-        problem && text === ""
-          ? "border-amber bg-amber-soft"
-          : problem
-            ? "border-brick bg-brick-soft"
-            : level === "error"
-              ? "border-brick"
-              : level === "warning"
-                ? "border-amber bg-amber-soft"
-                : "border-strong-line hover:border-accent focus:border-accent",
+        "leading-snug pointer-coarse:rounded-md pointer-coarse:border pointer-coarse:px-2.5",
         className,
       )}
     />

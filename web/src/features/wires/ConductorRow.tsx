@@ -4,6 +4,7 @@ import { asText } from "@/model/document";
 import { type Conductor, type Part, sizeName } from "@/model/wires";
 import { IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
+import { InlineInput } from "@/ui/InlineInput";
 import { Select } from "@/ui/Select";
 import { Slider } from "@/ui/Slider";
 import { CountField } from "./CountField";
@@ -138,13 +139,11 @@ function Across({ conductor, onChange }: Pick<Props, "conductor" | "onChange">) 
     <span className="flex items-baseline gap-1.5">
       <span className="text-soft">{oval ? "oval cable" : "cable ⌀"}</span>
       {fields.map((field) => (
-        <input
+        <InlineInput
           key={field}
-          aria-label={field === "diameter" ? "Diameter" : field === "width" ? "Width" : "Height"}
+          label={field === "diameter" ? "Diameter" : field === "width" ? "Width" : "Height"}
           value={asText(conductor[field])}
-          autoComplete="off"
-          onChange={(event) => onChange({ [field]: event.target.value })}
-          className="grows min-w-10 rounded-t-sm border-b-[1.5px] border-strong-line bg-transparent px-0.5 font-semibold focus:border-accent pointer-coarse:min-h-11"
+          onType={(next) => onChange({ [field]: next })}
         />
       ))}
     </span>

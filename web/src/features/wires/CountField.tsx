@@ -1,5 +1,6 @@
-// A whole number in a line, typed; what is half typed is kept here until it is one.
-import { useState } from "react";
+// A whole number in a line, typed or stepped; what is half typed is kept until it is one.
+import { InlineInput } from "@/ui/InlineInput";
+import { useTyped } from "@/ui/useTyped";
 
 type Props = {
   label: string;
@@ -9,30 +10,29 @@ type Props = {
 };
 
 export function CountField({ label, value, least = 1, onChange }: Props) {
-  const [typed, setTyped] = useState<string | null>(null);
+  const { text, setTyped, forget } = useTyped(String(value));
   return (
-    <input
-      aria-label={label}
+    <InlineInput
+      label={label}
+      look="boxed"
       inputMode="numeric"
-      autoComplete="off"
-      value={typed ?? String(value)}
+      value={text}
       onFocus={(event) => event.target.select()}
-      onBlur={() => setTyped(null)}
+      onBlur={forget}
       onKeyDown={(event) => {
         const step = { ArrowUp: 1, ArrowDown: -1 }[event.key];
         if (step) {
           event.preventDefault();
-          setTyped(null);
+          forget();
           onChange(Math.max(value + step, least));
         }
       }}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        if (/^\d{1,9}$/.test(event.target.value.trim())) {
-          onChange(Number(event.target.value));
+      onType={(next) => {
+        setTyped(next);
+        if (/^\d{1,9}$/.test(next.trim())) {
+          onChange(Number(next));
         }
       }}
-      className="w-12 rounded-md border border-strong-line bg-paper px-1.5 py-0.5 text-right font-semibold pointer-coarse:min-h-11"
     />
   );
 }

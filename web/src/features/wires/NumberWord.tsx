@@ -1,7 +1,7 @@
-// A plain number in a sentence, as wide as it is; what is half typed stays as it was typed.
-import { useState } from "react";
+// A plain number in a sentence about the run's wire.
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
-import { classes } from "@/ui/classes";
+import { InlineInput } from "@/ui/InlineInput";
+import { useTyped } from "@/ui/useTyped";
 
 type Props = {
   label: string;
@@ -12,31 +12,25 @@ type Props = {
 };
 
 export function NumberWord({ label, path, value, placeholder, onChange }: Props) {
-  const [typed, setTyped] = useState<string | null>(null);
+  const { text, setTyped, forget } = useTyped(value === undefined ? "" : String(value));
   const settle = usePlanner((state) => state.settle);
   const problem = usePlanState(({ problems }) => problems.get(path));
   return (
-    <input
+    <InlineInput
       data-path={path}
-      aria-label={label}
-      title={problem ? `Expected ${problem}` : label}
-      aria-invalid={problem ? true : undefined}
+      label={label}
+      problem={problem}
       inputMode="decimal"
-      autoComplete="off"
-      value={typed ?? (value === undefined ? "" : String(value))}
+      value={text}
       placeholder={placeholder}
       onBlur={() => {
-        setTyped(null);
+        forget();
         settle();
       }}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        onChange(event.target.value);
+      onType={(next) => {
+        setTyped(next);
+        onChange(next);
       }}
-      className={classes(
-        "grows min-w-8 rounded-t-sm border-b-[1.5px] bg-transparent px-0.5 font-semibold focus:border-accent pointer-coarse:min-h-11",
-        problem ? "border-brick bg-brick-soft" : "border-strong-line",
-      )}
     />
   );
 }
