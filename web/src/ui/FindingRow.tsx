@@ -1,6 +1,7 @@
 // A finding in words: how bad, what, where it is written, and its fix one touch away.
 import type { ReactNode } from "react";
 import { classes } from "./classes";
+import { Figures } from "./Figures";
 
 type Level = "error" | "warning" | "note";
 
@@ -28,7 +29,7 @@ export function FindingRow({ finding: { code, level, text, source }, fix }: Prop
     >
       <p>
         <span className="sr-only">{level}: </span>
-        {text}
+        <Figures text={text} />
       </p>
       {fix}
       {source ? <p className="text-xs text-soft">{source}</p> : null}

@@ -6,6 +6,7 @@ import { pick } from "@/model/commands";
 import type { Candidate, Choice } from "@/model/document";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { classes } from "@/ui/classes";
+import { Figures } from "@/ui/Figures";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
 
@@ -51,7 +52,7 @@ const Answer = memo(function Answer({ choice }: { choice: Choice }) {
       </Collapsible.Trigger>
       <p className={classes("mt-0.5 px-0.5 text-sm", taken.fits ? "text-soft" : "text-brick")}>
         {choice.by === "person" ? "Your pick. " : "Yarrow's choice. "}
-        {taken.reason}
+        <Figures text={taken.reason} />
       </p>
       <Collapsible.Content>
         <Compared choice={choice} taken={taken} />
@@ -154,7 +155,7 @@ function Row({ candidate, most }: { candidate: Candidate; most: number }) {
           candidate.fits ? "text-soft" : "text-brick",
         )}
       >
-        {candidate.reason}
+        <Figures text={candidate.reason} />
       </span>
       {candidate.bends > 0 ? (
         <span className="block text-xs leading-snug text-soft">

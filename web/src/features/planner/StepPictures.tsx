@@ -5,6 +5,7 @@ import { Shape } from "@/drawing/Shape";
 import { useLastPlan, usePlanner } from "@/state/PlannerContext";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
+import { Figures } from "@/ui/Figures";
 import { Icon } from "@/ui/Icon";
 import { useSize } from "@/ui/useSize";
 import { useHandling } from "./useHandling";
@@ -87,7 +88,9 @@ function Pictures({ order }: { order: Order }) {
               <InBender bend={bend} plan={plan} size={size} />
             </figure>
           </div>
-          <p className="px-4 pt-2 text-sm">{step.do}</p>
+          <p className="px-4 pt-2 text-sm">
+            <Figures text={step.do} />
+          </p>
           {bend.meets.map(({ what, text }) => (
             <p key={what} className="mx-4 mt-1.5 border-l-3 border-amber pl-2.5 text-sm">
               {text} {bend.helps[0]}

@@ -8,6 +8,7 @@ import type { Plan } from "@/model/document";
 import { useLastPlan, usePlanner } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
+import { Figures } from "@/ui/Figures";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { StanceLine } from "./StanceLine";
 import { useHandling } from "./useHandling";
@@ -45,7 +46,8 @@ export const StepsPane = memo(function StepsPane() {
         <Findings findings={findings} />
       </div>
       <p className="px-4 pb-2 text-sm text-soft">
-        {order.reason} {counted(order.turns, "turn")}, {counted(order.flips, "flip")} end for end.
+        <Figures text={order.reason} /> {counted(order.turns, "turn")},{" "}
+        {counted(order.flips, "flip")} end for end.
         {order.taken && better && better !== order ? ` ${capital(better.name)} costs less.` : ""}
       </p>
       {order.taken ? null : (
@@ -112,8 +114,12 @@ function Step({ step, order, plan }: { step: Order["steps"][number]; order: Orde
           </Button>
         ) : null}
       </div>
-      <p className="text-sm">{whole(step.do)}</p>
-      <p className="text-sm text-soft">Check: {step.check}</p>
+      <p className="text-sm">
+        <Figures text={step.do} />
+      </p>
+      <p className="text-sm text-soft">
+        Check: <Figures text={step.check} />
+      </p>
       {bend ? (
         <div className="mt-1 grid grid-cols-2 gap-2 text-xs text-soft desk:hidden">
           <figure>
@@ -132,7 +138,9 @@ function Step({ step, order, plan }: { step: Order["steps"][number]; order: Orde
           data-meets={met.what}
           className="mt-1.5 border-l-3 border-amber pl-2.5 text-sm"
         >
-          <p>{met.text}</p>
+          <p>
+            <Figures text={met.text} />
+          </p>
         </div>
       ))}
       {bend && bend.helps.length > 0 ? (
@@ -145,11 +153,6 @@ function Step({ step, order, plan }: { step: Order["steps"][number]; order: Orde
       <p className="mt-1 text-xs text-soft">{step.caution}</p>
     </li>
   );
-}
-
-/** A mixed number is one reading: no line ends between its whole and its fraction. */
-function whole(text: string): string {
-  return text.replace(/(\d) (\d+\/)/g, "$1\u00a0$2");
 }
 
 function counted(count: number, word: string): string {

@@ -6,6 +6,7 @@ import type { Line } from "@/model/document";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
+import { Figures } from "@/ui/Figures";
 import { focusField } from "@/ui/focusField";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
@@ -91,7 +92,7 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
         <Sentence line={line} index={index} firstLeg={firstLeg} />
         {worked.map((sum) => (
           <p key={sum.path} className="text-sm text-soft">
-            {sum.text}
+            <Figures text={sum.text} />
           </p>
         ))}
         {missing.length > 0 ? (

@@ -3,6 +3,7 @@
 import type { Plan } from "@/model/document";
 import { setPull, typedNumber, type Wires } from "@/model/wires";
 import { usePlanner } from "@/state/PlannerContext";
+import { Figures } from "@/ui/Figures";
 import { Select } from "@/ui/Select";
 import { FillFindings } from "./FillFindings";
 import { NumberWord } from "./NumberWord";
@@ -43,7 +44,9 @@ export function PullPanel({ planned, wires }: { planned: Planned; wires: Wires }
       {pull ? (
         <>
           <PullSettings pull={wires.pull ?? {}} answer={pull} />
-          <p className="pt-1 font-semibold">{pull.text}</p>
+          <p className="pt-1 font-semibold">
+            <Figures text={pull.text} />
+          </p>
           <Ways answer={pull} />
           <FillFindings findings={pull.findings} />
           <p className="pt-1 text-xs text-soft">
