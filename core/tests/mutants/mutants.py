@@ -217,7 +217,12 @@ MUTANTS: tuple[Mutant, ...] = (
         "rise <= run.stand_off",
         ("obstacles", "runs"),
     ),
-    Mutant("runs/checks/tool.py", "if run.bender.one_shot:", "if not run.bender.one_shot:", _FILL),
+    Mutant(
+        "runs/checks/tool.py",
+        "if run.bender.traits.one_shot:",
+        "if not run.bender.traits.one_shot:",
+        _FILL,
+    ),
     Mutant(
         "runs/checks/arcs.py",
         "(index - 1, index),\n        draft.move(after, further)",

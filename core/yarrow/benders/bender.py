@@ -6,33 +6,20 @@ import math
 from dataclasses import dataclass
 from typing import Literal
 
+from yarrow.benders.kinds import BENDER_KINDS, BenderKind, KindOfBender, Way
 from yarrow.benders.springback import UNMEASURED, Springback
 from yarrow.geometry.arcs import gain
 
-BenderKind = Literal["hand", "ratchet", "mechanical", "powered", "bench", "heat"]
 Reference = Literal["front", "back", "centre", "former", "square"]
 Hook = Literal["start", "end"]
-Way = Literal["mark", "bench", "chart"]
-"""How people work: marks and multipliers, a former and a square, or a chart of bend starts."""
 
 MARK_NAMES: dict[Reference, str] = {
     "front": "front mark",
     "back": "back-of-bend mark",
     "centre": "centre mark",
-    "former": "start-of-bend mark",
     "square": "square at the back",
 }
 """What a bender's marks are called until a crew renames them to what is stamped on its own."""
-
-USUAL_WAY: dict[BenderKind, Way] = {
-    "hand": "mark",
-    "ratchet": "mark",
-    "mechanical": "chart",
-    "powered": "chart",
-    "bench": "bench",
-    "heat": "bench",
-}
-"""How those who use a kind of bender are taught to work."""
 
 NOTCH_ANGLE = 45.0
 """The bend whose middle the centre notch is at: the centre of a 3-bend saddle, as it is taught."""
@@ -68,10 +55,9 @@ class Bender:
         return self.take_up - self.radius - self.diameter / 2
 
     @property
-    def one_shot(self) -> bool:
-        """Whether a shoe as long as the bend makes it in one go; a form for warm plastic is none.
-        Source: NFPA 70, chapter 9, table 2, which has a column for each."""
-        return self.kind != "heat"
+    def traits(self) -> KindOfBender:
+        """What follows from its kind."""
+        return BENDER_KINDS[self.kind]
 
     @property
     def gain_90(self) -> float:
@@ -104,9 +90,7 @@ class Bender:
         own = dict(self.renamed).get(reference)
         if own:
             return own
-        if reference == "former" and self.kind in ("bench", "heat"):
-            return "former's edge" if self.kind == "bench" else "form's edge"
-        return MARK_NAMES[reference]
+        return self.traits.edge if reference == "former" else MARK_NAMES[reference]
 
     def clicks(self, angle: float) -> int | None:
         """How many clicks bend to an angle that is to be kept; None where it has none."""

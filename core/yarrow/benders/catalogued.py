@@ -6,7 +6,8 @@ import math
 from fractions import Fraction
 from typing import cast
 
-from yarrow.benders.bender import USUAL_WAY, Bender, BenderKind
+from yarrow.benders.bender import Bender
+from yarrow.benders.kinds import BENDER_KINDS, BenderKind
 from yarrow.benders.springback import UNMEASURED, Springback, springback
 from yarrow.catalog.tables import BenderEntry, Conduit, ShoeFit, typical_springback
 from yarrow.measure.units import Unit, convert
@@ -45,7 +46,7 @@ def catalogued(entry: BenderEntry, fit: ShoeFit, conduit: Conduit, unit: Unit) -
         id=entry.id,
         name=entry.name,
         kind=kind,
-        way=USUAL_WAY[kind],
+        way=BENDER_KINDS[kind].usual_way,
         springback=typical(conduit),
         degrees_per_click=fit.degrees_per_click,
         radius=radius,

@@ -3,9 +3,11 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import get_args
 
-from yarrow.benders.bender import MARK_NAMES, Bender, BenderKind, Reference, Way
+from yarrow.benders.bender import Bender, Reference
 from yarrow.benders.calibration import Calibration, calibrate
+from yarrow.benders.kinds import BenderKind, Way
 from yarrow.documents.run_file import read_bender, read_conduit, read_step, read_unit, test_bends
 from yarrow.documents.schema import reader
 from yarrow.measure.rounding import round_to
@@ -48,7 +50,7 @@ class BenderNumbers:
 
 def mark_names(bender: Bender) -> tuple[MarkName, ...]:
     """What every mark of a bender is called."""
-    return tuple(MarkName(mark, bender.mark_name(mark)) for mark in MARK_NAMES)
+    return tuple(MarkName(mark, bender.mark_name(mark)) for mark in get_args(Reference))
 
 
 def bender_numbers(document: object) -> BenderNumbers:

@@ -7,9 +7,10 @@ from fractions import Fraction
 from functools import cache
 from typing import Any, cast
 
-from yarrow.benders.bender import USUAL_WAY, Bender, Reference, Way
+from yarrow.benders.bender import Bender, Reference
 from yarrow.benders.calibration import TestBend, calibrate
 from yarrow.benders.catalogued import catalogued, fit_for, typical
+from yarrow.benders.kinds import BENDER_KINDS, Way
 from yarrow.benders.springback import Springback, springback
 from yarrow.catalog.limits import limits
 from yarrow.catalog.tables import (
@@ -219,7 +220,7 @@ def read_bender(shape: dict[str, Any], conduit: Conduit, unit: Unit, step: Fract
         hook=float(shape["hook"].value),
         heel=float(shape["heel"].value),
         diameter=diameter,
-        way=USUAL_WAY[kind],
+        way=BENDER_KINDS[kind].usual_way,
         springback=_springback(shape) if "springback" in shape else typical(conduit),
         degrees_per_click=shape.get("degrees_per_click"),
         renamed=tuple(

@@ -46,7 +46,7 @@ def bender_findings(run: ResolvedRun) -> list[Finding]:
 def radius_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
     """A warning where this bender bends tighter than the code's table allows: by the column for
     one-shot and full-shoe benders, or by that for other bends where there is no shoe."""
-    if run.bender.one_shot:
+    if run.bender.traits.one_shot:
         return _under_code(run, run.bender.radius, run.conduit.least_radius, words)
     return _under_code(run, run.bender.radius, other_least_radius(run.conduit), words)
 

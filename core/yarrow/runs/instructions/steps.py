@@ -49,7 +49,7 @@ def steps(
     found = []
     if marks:
         found.append(_mark_step(piece, marks))
-    if marks and piece.bender.kind == "heat":
+    if marks and piece.bender.traits.warms:
         found.append(_form_step(piece.bender, piece.words))
     made: set[int] = set()
     last = -1
@@ -118,7 +118,7 @@ def _set_up(
         "mark": mark.text,
         "hook": Phrase(f"pipe-end/{mark.hook}"),
     }
-    if bender.kind == "heat":
+    if bender.traits.warms:
         warm = {"begins": row.warm_from, "ends": row.warm_to}
         toward = {**at, "other": Phrase(f"pipe-end/{other_end(mark.hook)}")}
         return Phrase("step/warm", warm), Phrase("step/warm-mark", toward)
@@ -133,7 +133,7 @@ def _set_up(
         return Phrase("step/put", at), Phrase("step/chart", chart)
     if mark.reference == "square":
         return Phrase("step/square-in-former"), Phrase("step/former-toward", at)
-    if bender.kind == "bench":
+    if bender.traits.goes_in_first:
         return (Phrase("step/goes-in-first", at),)
     if mark.reference == "front" and mark.hook == "start" and bend.angle >= _STUB_FROM:
         hung: dict[str, Value] = {
@@ -148,7 +148,7 @@ def _bend(bender: Bender, bend: PipeBend, row: Working, *, first: bool) -> Phras
     """The angle, what to bend to so that it stays (at the first bend, how that is known), and the
     clicks where there are any."""
     values: dict[str, Value] = {"angle": angle(bend.angle)}
-    if bender.kind == "heat":
+    if bender.traits.warms:
         return Phrase("step/bend-warm", values)
     if row.bend_to_text == degrees(bend.angle):
         return Phrase("step/bend", values)

@@ -27,7 +27,7 @@ def working(
     Args: pipe, as the marks make it, exact or printed.
     Source: docs/geometry.md, three ways of working.
     """
-    bender, warm = run.bender, run.bender.kind == "heat"
+    bender, warm = run.bender, run.bender.traits.warms
     beyond = warmed_beyond(run.unit)
     rows = []
     for index, (bend, mark) in enumerate(zip(pipe.bends, marks, strict=True)):

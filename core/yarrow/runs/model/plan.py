@@ -5,7 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
-from yarrow.benders.bender import BenderKind, Hook, Reference, Way
+from yarrow.benders.bender import Hook, Reference
+from yarrow.benders.kinds import BenderKind, Way
 from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit

@@ -1,0 +1,37 @@
+"""The kinds of bender: what each is worked like. A new kind is a row here, its stance in
+catalog/stances.toml and its caution among the words."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal
+
+BenderKind = Literal["hand", "ratchet", "mechanical", "powered", "bench", "heat"]
+
+Way = Literal["mark", "bench", "chart"]
+"""How people work: marks and multipliers, a former and a square, or a chart of bend starts."""
+
+
+@dataclass(frozen=True, slots=True)
+class KindOfBender:
+    """What follows from a kind: the way that its users are taught; what the edge is called where an
+    arc begins; whether a shoe as long as the bend makes it in one go; whether one end of the pipe
+    ``goes_in_first``; whether plastic is warmed for it."""
+
+    usual_way: Way
+    edge: str = "start-of-bend mark"
+    one_shot: bool = True
+    goes_in_first: bool = False
+    warms: bool = False
+
+
+BENDER_KINDS: dict[BenderKind, KindOfBender] = {
+    "hand": KindOfBender("mark"),
+    "ratchet": KindOfBender("mark"),
+    "mechanical": KindOfBender("chart"),
+    "powered": KindOfBender("chart"),
+    "bench": KindOfBender("bench", edge="former's edge", goes_in_first=True),
+    # A form for warm plastic is no shoe. Source: NFPA 70, chapter 9, table 2, which has a column
+    # for one-shot and full-shoe benders, and one for the others.
+    "heat": KindOfBender("bench", edge="form's edge", one_shot=False, warms=True),
+}
