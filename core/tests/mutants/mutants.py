@@ -17,7 +17,7 @@ class Mutant(NamedTuple):
 _BENDS = ("worked", "published", "obstacles", "runs")
 _RUNS = ("worked", "runs", "findings", "obstacles")
 _FILL = ("worked", "fill", "findings", "catalog")
-_TOOLS = ("worked", "benders", "handling", "runs")
+_TOOLS = ("worked", "benders", "bend_simulation", "runs")
 _DOCUMENTS = ("documents", "worked", "fill")
 
 MUTANTS: tuple[Mutant, ...] = (
@@ -55,8 +55,8 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant("features/saddle4.py", "            2 * used,", "            used,", _BENDS),
     Mutant(
         "features/saddle3.py",
-        'RuleSpot(centre + apart, hook="start")',
-        "RuleSpot(centre + apart)",
+        'RuleMark(centre + apart, hook="start")',
+        "RuleMark(centre + apart)",
         _BENDS,
     ),
     Mutant(
@@ -195,12 +195,12 @@ MUTANTS: tuple[Mutant, ...] = (
         "runs/instructions/steps.py",
         'way = "anticlockwise" if roll > 0 else "clockwise"',
         'way = "clockwise" if roll > 0 else "anticlockwise"',
-        ("runs", "handling", "benders", "documents"),
+        ("runs", "bend_simulation", "benders", "documents"),
     ),
     Mutant(
         "runs/marking/as_bent.py",
-        "-float(last.allowance) / length(way)",
-        "float(last.allowance) / length(way)",
+        "-ended.allowance / length(way)",
+        "ended.allowance / length(way)",
         _RUNS,
     ),
     Mutant(
@@ -210,10 +210,10 @@ MUTANTS: tuple[Mutant, ...] = (
         _RUNS,
     ),
     # findings
-    Mutant("runs/checks/draft.py", "by += lacking + _HAIR", "return by", _RUNS),
+    Mutant("runs/checks/placed_pipe.py", "by += lacking + _HAIR", "return by", _RUNS),
     Mutant(
         "runs/checks/rules.py",
-        "item.leg.carried(layout.pipe, rise, line.toward, line.rise_from) <= 0",
+        "item.leg.carried(layout.pipe, rise, move.toward, move.rise_from) <= 0",
         "rise <= run.stand_off",
         ("obstacles", "runs"),
     ),
@@ -225,8 +225,8 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "runs/checks/arcs.py",
-        "(index - 1, index),\n        draft.move(after, further)",
-        "(index, index + 1),\n        draft.move(after, further)",
+        "(index - 1, index),\n        placed.move(after, further)",
+        "(index, index + 1),\n        placed.move(after, further)",
         ("findings", "runs"),
     ),
     # handling
@@ -240,7 +240,9 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant(
         "bend_simulation/collisions.py", "length * step**2 / 8", "length * step**2 / 80000", _TOOLS
     ),
-    Mutant("runs/instructions/advice.py", "{*made, making}", "{*made}", ("runs", "handling")),
+    Mutant(
+        "runs/instructions/advice.py", "{*made, making}", "{*made}", ("runs", "bend_simulation")
+    ),
     # wire
     Mutant("fill/pull.py", "max(stretch.radius - half_bore, _LEAST)", "stretch.radius", _FILL),
     Mutant(
@@ -269,7 +271,7 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "fill/findings.py",
-        'ratios = (stretched, stretched / jam["stretched"])',
+        "ratios = (stretched, stretched / jam.stretched)",
         "ratios = (stretched,)",
         _FILL,
     ),
