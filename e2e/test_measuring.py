@@ -82,7 +82,7 @@ class Measuring(PageTest):
         self.open_run("Press hall feed, bay 2")
         browser.press("Units")
         browser.press("millimetres")
-        self.assertEqual(browser.value("walk[0].rise"), "4 3/8 in")
+        browser.until(lambda: browser.value("walk[0].rise") == "4 3/8 in", "its unit is named")
         # By hand: 71 5/8 + 34 1/8 − 2 5/8 + 1.0623 = 104.187 in = 2646.4 mm.
         browser.see_text("2646 mm", "[data-cut]")
 
