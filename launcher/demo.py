@@ -7,12 +7,13 @@ import os
 import socket
 import subprocess
 import time
+from contextlib import ExitStack
 
 from launcher.console import LauncherError, step, write_line
 from launcher.paths import MANAGE, PYTHON, ROOT
 from launcher.postgres import cluster
 from launcher.processes import run, stop
-from launcher.setup import set_up
+from launcher.setup import page_beside
 
 PORT = 8600
 _PATIENCE = 30
@@ -25,12 +26,14 @@ def demo(*, port: int = PORT, fresh: bool = False) -> int:
     Raises: LauncherError.
     """
     _check_port(port)
-    set_up(for_tests=False)
-    write_line("· The database …")
-    with cluster("demo", fresh=fresh) as environment:
+    with ExitStack() as open_:
+        page = open_.enter_context(page_beside(for_tests=False))
+        write_line("· The database …")
+        environment = open_.enter_context(cluster("demo", fresh=fresh))
         with step("Tables and demo data"):
             run([PYTHON, MANAGE, "migrate", "-v0"], environment=environment, what="migrating")
             told = run([PYTHON, MANAGE, "load_demo"], environment=environment, what="demo data")
+        page.result()
         server = serve(port, environment)
         try:
             wait_until_it_answers(server, port)

@@ -4,7 +4,9 @@ from __future__ import annotations
 
 import re
 import shutil
-from concurrent.futures import ThreadPoolExecutor
+from collections.abc import Iterator
+from concurrent.futures import Future, ThreadPoolExecutor
+from contextlib import contextmanager
 
 from launcher.console import step
 from launcher.debian import ensure_packages as ensure_debian
@@ -19,17 +21,33 @@ def set_up(*, for_tests: bool, build: bool = True) -> dict[str, str]:
 
     Raises: LauncherError.
     """
+    with page_beside(for_tests=for_tests, build=build) as page:
+        return page.result()
+
+
+@contextmanager
+def page_beside(*, for_tests: bool, build: bool = True) -> Iterator[Future[dict[str, str]]]:
+    """The same, but what only the page needs may still be under way: within, Python's packages are
+    there, and the environment for node and npm comes with the page.
+
+    Args: for_tests, whether what the tests need is put in too; build, whether the page is built.
+    Raises: LauncherError.
+    """
     STATE.mkdir(exist_ok=True)
     with ThreadPoolExecutor(1) as beside:
-        python = beside.submit(_python, for_tests=for_tests)
         if not machine_has_node():
-            python.result()  # Node comes as a Python package then.
-        with step("Node and the page's packages"):
-            node = node_environment()
-            ensure_packages(WEB, node)
-            if for_tests:
-                ensure_packages(API_TYPES, node)
-        python.result()
+            _python(for_tests=for_tests)  # Node comes as a Python package then.
+        page = beside.submit(_page, for_tests=for_tests, build=build)
+        _python(for_tests=for_tests)
+        yield page
+
+
+def _page(*, for_tests: bool, build: bool) -> dict[str, str]:
+    with step("Node and the page's packages"):
+        node = node_environment()
+        ensure_packages(WEB, node)
+        if for_tests:
+            ensure_packages(API_TYPES, node)
     if build:
         with step("The page"):
             ensure_page(node)
