@@ -8,9 +8,8 @@ from __future__ import annotations
 import math
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
-from typing import ClassVar, Literal
+from typing import ClassVar, Literal, NamedTuple
 
-from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.vectors import (
     Vector,
     add,
@@ -264,6 +263,40 @@ class RoundedPolyline:
         return best
 
 
+class RoundCorner(NamedTuple):
+    """A corner with an arc in it: where that begins and ends, the middle that it is bent about, the
+    direction that it begins in and the one from there to the middle, and its angle in radians."""
+
+    begins: Vector
+    ends: Vector
+    middle: Vector
+    ahead: Vector
+    inside: Vector
+    turn: float
+
+
+def round_corner(
+    before: Vector, vertex: Vector, after: Vector, radius: float
+) -> RoundCorner | None:
+    """The arc in a corner; None where the line goes straight on.
+
+    Args:
+        before, vertex, after: the corner between its neighbours.
+        radius: of the arc, ≥ 0, in the unit of the vertices.
+    """
+    arriving, leaving = unit(subtract(vertex, before)), unit(subtract(after, vertex))
+    normal = cross(arriving, leaving)
+    sine = length(normal)
+    if sine <= _STRAIGHT_ON:
+        return None
+    turn = math.atan2(sine, dot(arriving, leaving))
+    tangent = radius * math.tan(turn / 2)
+    begins = along(vertex, arriving, -tangent)
+    inside = cross(scaled(normal, 1 / sine), arriving)
+    middle = along(begins, inside, radius)
+    return RoundCorner(begins, along(vertex, leaving, tangent), middle, arriving, inside, turn)
+
+
 def rounded(vertices: Sequence[Vector], radii: Sequence[float]) -> RoundedPolyline:
     """A polyline with an arc in each of its corners.
 
@@ -273,25 +306,17 @@ def rounded(vertices: Sequence[Vector], radii: Sequence[float]) -> RoundedPolyli
     """
     segments: list[Segment] = []
     here, reached = vertices[0], 0.0
-    for corner in range(1, len(vertices) - 1):
+    for corner, radius in enumerate(radii, 1):
         vertex = vertices[corner]
-        arriving = unit(subtract(vertex, vertices[corner - 1]))
-        leaving = unit(subtract(vertices[corner + 1], vertex))
-        normal = cross(arriving, leaving)
-        sine, radius = length(normal), radii[corner - 1]
-        turn = math.atan2(sine, dot(arriving, leaving))
-        tangent = tangent_length(radius, math.degrees(turn))
-        begins, ends = along(vertex, arriving, -tangent), along(vertex, leaving, tangent)
+        bent = round_corner(vertices[corner - 1], vertex, vertices[corner + 1], radius)
+        begins, ends = (bent.begins, bent.ends) if bent else (vertex, vertex)
         segments.append(StraightSegment(here, begins, reached))
         reached += math.dist(here, begins)
-        if sine > _STRAIGHT_ON:
-            inside = cross(scaled(normal, 1 / sine), arriving)
-            middle = along(begins, inside, radius)
-            segments.append(
-                ArcSegment(middle, scaled(inside, -1.0), arriving, radius, turn, reached)
-            )
+        if bent:
+            out = scaled(bent.inside, -1.0)
+            segments.append(ArcSegment(bent.middle, out, bent.ahead, radius, bent.turn, reached))
         else:
-            segments.append(StraightSegment(begins, ends, reached))
+            segments.append(StraightSegment(vertex, vertex, reached))
         reached += segments[-1].length
         here = ends
     segments.append(StraightSegment(here, vertices[-1], reached))

@@ -101,7 +101,7 @@ def _pipe(
         path=plan.path,
         comes_out_as=plan.comes_out_as,
         built_as=line.real,
-        arcs=arcs_to_draw(line.real or plan.path, run.bender.radius) if plan.bends else (),
+        arcs=arcs_to_draw(line.real, run.bender.radius) if line.real else plan.arcs,
         bends=plan.bends,
         marks=made,
         moved=moved,

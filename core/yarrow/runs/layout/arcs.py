@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from yarrow.geometry.rounded_polyline import rounded
+from yarrow.geometry.rounded_polyline import round_corner
 from yarrow.geometry.vectors import Vector
 from yarrow.runs.model.plan import ArcToDraw
 
@@ -16,7 +16,8 @@ def arcs_to_draw(vertices: Sequence[Vector], radius: float) -> tuple[ArcToDraw, 
         vertices: of its centreline, with both ends; none where there is no pipe.
         radius: of every arc, in the unit of the vertices.
     """
-    if not vertices:
-        return ()
-    arcs = rounded(vertices, [radius] * (len(vertices) - 2)).arcs
-    return tuple(ArcToDraw(arc.begins, arc.middle, arc.ends) for arc in arcs)
+    corners = (
+        round_corner(before, vertex, after, radius)
+        for before, vertex, after in zip(vertices, vertices[1:], vertices[2:], strict=False)
+    )
+    return tuple(ArcToDraw(each.begins, each.middle, each.ends) for each in corners if each)
