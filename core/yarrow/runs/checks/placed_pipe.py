@@ -39,11 +39,11 @@ class PlacedPipe:
 
     def feature(self, bend: int) -> int:
         """The line of the walk that a bend belongs to."""
-        return self.layout.features_of(self.pipe)[bend]
+        return self.layout.owners[self.pipe.corners[bend] - 1][0]
 
     def role(self, bend: int) -> Role:
         """The part that a bend has in its line."""
-        return self.layout.roles_of(self.pipe)[bend]
+        return self.layout.owners[self.pipe.corners[bend] - 1][1]
 
     def field(self, feature: int) -> str:
         """The path of the field that says where a line is.
