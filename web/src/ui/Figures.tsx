@@ -18,7 +18,7 @@ export function Figures({ text }: { text: string }) {
       <Fragment key={number}>
         {part}
         {over ? (
-          <span className="whitespace-nowrap [word-spacing:-0.3em]">
+          <span className="whitespace-nowrap [word-spacing:-0.18em]">
             {whole}
             <span className={`${FIGURE} relative -top-[0.25em]`}>{over}</span>
             <span className="-mx-[0.05em]">/</span>
