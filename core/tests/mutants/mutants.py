@@ -23,7 +23,7 @@ _DOCUMENTS = ("documents", "worked", "fill")
 MUTANTS: tuple[Mutant, ...] = (
     # lengths, units, rounding
     Mutant("measure/units.py", "Fraction(127, 5)", "Fraction(254, 11)", ("measure", "documents")),
-    Mutant("measure/rounding.py", "step.numerator + 0.5)", "step.numerator + 0.4)", ("measure",)),
+    Mutant("measure/rounding.py", "/ size + 0.5)", "/ size + 0.4)", ("measure",)),
     Mutant(
         "measure/tape.py",
         "value, terms = value * times,",

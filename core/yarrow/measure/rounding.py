@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 from fractions import Fraction
+from functools import lru_cache
 
 from yarrow.measure.units import INCHES_PER_FOOT, Unit
 
@@ -33,8 +34,8 @@ def round_to(value: float, step: Fraction, unit: Unit, *, feet: bool = False) ->
     and inches with their signs (a cut length) or in inches alone (a mark).
     Returns: the mark, with ``moved`` = mark − value.
     """
-    count = math.floor(value * step.denominator / step.numerator + 0.5)
-    over, under = count * step.numerator, step.denominator
+    size, under = step.as_integer_ratio()
+    over = math.floor(value * under / size + 0.5) * size
     mark = over / under
     text = _feet_text(over, under) if feet and unit == "in" else _mixed_text(over, under)
     if feet and unit == "mm":
@@ -63,6 +64,7 @@ def exact_text(value: Fraction, unit: Unit) -> str:
     return f"{float(value):.3f}".rstrip("0").rstrip(".")
 
 
+@lru_cache(maxsize=4096)
 def _mixed_text(over: int, under: int) -> str:
     """``-5/4`` as ``-1 1/4``."""
     sign = "-" if over < 0 else ""
