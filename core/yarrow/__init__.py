@@ -6,7 +6,7 @@
 A document is a mapping in one of the open formats (docs/run-file.md); its lengths are as they were
 read off a tape (``"18 3/8"``), or numbers, in the document's own ``units``. An answer is plain
 JSON: dictionaries, lists, text and numbers, in the same units, with angles in degrees. What can't
-be made is an answer with a finding; only what can't be read is an error. Nothing here is kept.
+be made is an answer with a finding; only what can't be read is an error. Nothing here is stored.
 What is found is told in the words of a ``country``, ``us`` or ``uk``; where none is named, in those
 of the country whose units the document has.
 """
