@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
-import os
 import subprocess
 
-from launcher.paths import MANAGE, PYTHON, ROOT
+from launcher.paths import PYTHON, ROOT
 from launcher.postgres import cluster
 from launcher.setup import set_up
+from launcher.testing import run_tests
 
 
 def coverage() -> int:
@@ -17,14 +17,8 @@ def coverage() -> int:
     """
     set_up(for_tests=True)
     tool = [str(PYTHON), "-m", "coverage"]
-    tests = ["core/tests", "server/tests"]
     with cluster("test", durable=False) as environment:
-        done = subprocess.run(
-            [*tool, "run", str(MANAGE), "test", "--top-level", str(ROOT), *tests],
-            cwd=ROOT,
-            env={**os.environ, **environment, "YARROW_HOSTS": "127.0.0.1,localhost,testserver"},
-            check=False,
-        )
+        status = run_tests([*tool, "run"], environment, "core/tests", "server/tests")
     subprocess.run([*tool, "combine", "-q"], cwd=ROOT, check=False)
     subprocess.run([*tool, "report"], cwd=ROOT, check=False)
-    return done.returncode
+    return status

@@ -35,10 +35,12 @@ def page_beside(*, for_tests: bool, build: bool = True) -> Iterator[Future[dict[
     """
     STATE.mkdir(exist_ok=True)
     with ThreadPoolExecutor(1) as beside:
-        if not machine_has_node():
+        if machine_has_node():
+            page = beside.submit(_page, for_tests=for_tests, build=build)
+            _python(for_tests=for_tests)
+        else:
             _python(for_tests=for_tests)  # Node comes as a Python package then.
-        page = beside.submit(_page, for_tests=for_tests, build=build)
-        _python(for_tests=for_tests)
+            page = beside.submit(_page, for_tests=for_tests, build=build)
         yield page
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import os
 import subprocess
-from collections.abc import Callable
+from collections.abc import Callable, Mapping, Sequence
 from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
@@ -37,16 +37,23 @@ def test(labels: list[str]) -> int:
     ensure_browser()
     with cluster("test", durable=False) as environment:
         failed = [] if labels else _checks(node)
-        done = subprocess.run(
-            [
-                *(str(PYTHON), str(MANAGE), "test", "--top-level", str(ROOT)),
-                *("--parallel", str(_AT_ONCE), *(labels or _LABELS)),
-            ],
-            cwd=ROOT,
-            env={**os.environ, **environment, "YARROW_HOSTS": "127.0.0.1,localhost,testserver"},
-            check=False,
-        )
-    return 1 if failed or done.returncode else 0
+        at_once = ("--parallel", str(_AT_ONCE))
+        status = run_tests([PYTHON], environment, *at_once, *(labels or _LABELS))
+    return 1 if failed or status else 0
+
+
+def run_tests(by: Sequence[str | Path], environment: Mapping[str, str], *what: str) -> int:
+    """Django's test runner on a database that is there. Returns the exit status.
+
+    Args: by, the Python that runs it, or a tool that does; what, labels and options.
+    """
+    done = subprocess.run(
+        [*map(str, by), str(MANAGE), "test", "--top-level", str(ROOT), *what],
+        cwd=ROOT,
+        env={**os.environ, **environment, "YARROW_HOSTS": "127.0.0.1,localhost,testserver"},
+        check=False,
+    )
+    return done.returncode
 
 
 def _checks(node: dict[str, str]) -> list[str]:

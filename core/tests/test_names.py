@@ -20,13 +20,13 @@ def sources(*folders: str) -> Iterator[Path]:
                 yield path
 
 
-def places(*folders: str, of: type[ast.stmt]) -> dict[str, list[str]]:
+def places(*folders: str, of: type[ast.ClassDef] | type[ast.FunctionDef]) -> dict[str, list[str]]:
     """The files that define each name at their top, by name."""
     found: dict[str, list[str]] = defaultdict(list)
     for path in sources(*folders):
         for statement in ast.parse(path.read_text()).body:
             if isinstance(statement, of):
-                found[statement.name].append(str(path.relative_to(ROOT)))  # type: ignore[attr-defined]
+                found[statement.name].append(str(path.relative_to(ROOT)))
     return found
 
 

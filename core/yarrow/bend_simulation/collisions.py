@@ -24,7 +24,8 @@ _LYING = 0.02
 """Of the diameter: pipe that is no lower than this lies on the floor, it does not strike it."""
 
 InTheWay = Literal["floor", "bench", "handle", "heel"]
-_BARS: tuple[InTheWay, ...] = ("handle", "heel")
+TOOL: tuple[InTheWay, ...] = ("handle", "heel")
+"""Parts of the tool itself: no block helps against them."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -76,7 +77,7 @@ def find_collisions(
         if table:
             found.append(_on_table(moves, table, half, lying))
     tool = bars(bender, stance, unit)
-    found += [_on_bar(moves, tool[what], what) for what in _BARS if what in tool]
+    found += [_on_bar(moves, tool[what], what) for what in TOOL if what in tool]
     return tuple(strike for strike in found if strike)
 
 

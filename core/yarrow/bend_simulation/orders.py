@@ -8,7 +8,7 @@ from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Literal
 
-from yarrow.bend_simulation.collisions import Collision, find_collisions
+from yarrow.bend_simulation.collisions import TOOL, Collision, find_collisions
 from yarrow.benders.bender import Bender, Hook
 from yarrow.benders.placing import Placing, habit, in_group, place
 from yarrow.catalog.tables import Stance
@@ -45,7 +45,7 @@ class Handled:
     @property
     def blocked(self) -> bool:
         """Whether the tool itself is met, which no block helps against."""
-        return any(strike.what in ("handle", "heel") for strike in self.collisions)
+        return any(strike.what in TOOL for strike in self.collisions)
 
     @property
     def low(self) -> float:

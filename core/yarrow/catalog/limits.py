@@ -5,12 +5,19 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass, fields, is_dataclass
 from functools import cache
-from typing import Any, TypeVar, get_type_hints
+from typing import Any, ClassVar, Protocol, TypeVar, get_type_hints
 
 from yarrow.catalog.reading import toml
 from yarrow.measure.units import Unit
 
-T = TypeVar("T")
+
+class _Dataclass(Protocol):
+    """What a checker of types knows a dataclass by."""
+
+    __dataclass_fields__: ClassVar[dict[str, Any]]
+
+
+T = TypeVar("T", bound=_Dataclass)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -35,7 +42,7 @@ class ByUnit(Cited):
 
     def of(self, unit: Unit) -> float:
         """The length in a unit."""
-        return float(self.inches if unit == "in" else self.millimetres)
+        return self.inches if unit == "in" else self.millimetres
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -274,7 +281,7 @@ def fill_limits() -> FillLimits:
 def _read(kind: type[T], table: Mapping[str, Any]) -> T:
     """A table as a dataclass: every field is there, and nothing else."""
     types = get_type_hints(kind)
-    known = {field.name for field in fields(kind)}  # type: ignore[arg-type]
+    known = {field.name for field in fields(kind)}
     if unknown := set(table) - known:
         raise ValueError(f"{kind.__name__} has no {', '.join(sorted(unknown))}")
     found = {name: _value(types[name], value) for name, value in table.items()}
@@ -284,4 +291,6 @@ def _read(kind: type[T], table: Mapping[str, Any]) -> T:
 def _value(kind: Any, value: Any) -> Any:
     if is_dataclass(kind) and isinstance(kind, type):
         return _read(kind, value)
+    if kind is float:
+        return float(value)
     return tuple(value) if isinstance(value, list) else value

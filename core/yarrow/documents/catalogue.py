@@ -213,9 +213,9 @@ def catalogue() -> Catalogue:
 def _pull_points() -> PullPointLimits:
     limits = fill_limits()
     return PullPointLimits(
-        float(limits.pull_points.most_degrees),
-        float(limits.pull_points.stricter_degrees),
-        float(limits.duct.most_degrees),
+        limits.pull_points.most_degrees,
+        limits.pull_points.stricter_degrees,
+        limits.duct.most_degrees,
     )
 
 

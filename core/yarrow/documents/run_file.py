@@ -165,7 +165,7 @@ def _read_rack(
         spacing=float(_noted(shape["spacing"], "rack.spacing", worked)),
         between=shape["between"],
         corners=shape["corners"],
-        shot=shape.get("shot", float(limits().shot.degrees)),
+        shot=shape.get("shot", limits().shot.degrees),
         others=tuple(others),
         built=tuple(built),
     )

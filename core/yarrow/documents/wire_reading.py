@@ -259,7 +259,7 @@ def most_degrees(shape: dict[str, Any]) -> float | None:
 
     Args: shape, as the schema's wires reads it.
     """
-    usual = float(fill_limits().duct.most_degrees) if shape.get("duct") else None
+    usual = fill_limits().duct.most_degrees if shape.get("duct") else None
     asked: float | None = shape.get("most_degrees", usual)
     return asked
 

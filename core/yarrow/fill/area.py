@@ -39,7 +39,7 @@ class Area:
     @property
     def rounds_up(self) -> float | None:
         """Eight tenths of a like conductor count as one."""
-        return float(fill_limits().rounding.fraction)
+        return fill_limits().rounding.fraction
 
     @property
     def is_nipple(self) -> bool:
@@ -53,8 +53,8 @@ class Area:
         Args: count, of conductors.
         """
         if self.is_nipple:
-            return int(fill_limits().nipple.percent)
-        return int(fill_limits().share.percent[min(max(count, 1), 3) - 1])
+            return fill_limits().nipple.percent
+        return fill_limits().share.percent[min(max(count, 1), 3) - 1]
 
     def each(self, conductor: Conductor) -> float:
         """Its cross-section. Raises: MissingTableValue."""

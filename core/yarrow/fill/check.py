@@ -184,7 +184,7 @@ def _jam(holder: Raceway, conductors: Sequence[Conductor]) -> float | None:
     limits = fill_limits().jam
     if sum(count for width, count in known if width == widest) != limits.alike:
         return None
-    return float(limits.stretched) * float(holder.inside) / widest
+    return limits.stretched * float(holder.inside) / widest
 
 
 def _heat(method: FillMethod, conductors: Sequence[Conductor]) -> AmpacityAdjustment:

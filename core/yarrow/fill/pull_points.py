@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from yarrow.catalog.limits import fill_limits
 
-USUAL_DEGREES = float(fill_limits().pull_points.most_degrees)
+USUAL_DEGREES = fill_limits().pull_points.most_degrees
 """Between two pull points, where nothing stricter is asked for."""
 
 

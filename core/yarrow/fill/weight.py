@@ -46,4 +46,4 @@ def tension_limit_of(conductors: Sequence[Conductor]) -> float | None:
     if any(copper is None for _, copper in metal):
         return None
     kcmil = sum(count * (copper or 0.0) for count, copper in metal) / MM2_PER_KCMIL
-    return kcmil * float(fill_limits().tension.lbf_per_kcmil)
+    return kcmil * fill_limits().tension.lbf_per_kcmil

@@ -9,6 +9,7 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 from yarrow.geometry.errors import GeometryError
+from yarrow.geometry.rounded_polyline import round_corner
 from yarrow.geometry.vectors import Vector, add, along, cross, dot, length, scaled, subtract, unit
 
 _STRAIGHT = 1e-9
@@ -77,24 +78,18 @@ def chamfered(corner: Sequence[Vector], radius: float, count: int) -> tuple[Vect
     corners, ≥ 1.
     """
     before, vertex, after = corner
-    arriving = unit(subtract(vertex, before))
-    leaving = unit(subtract(after, vertex))
-    normal = cross(arriving, leaving)
-    sine = length(normal)
-    if count == 1 or sine < _STRAIGHT:
+    bent = round_corner(before, vertex, after, radius)
+    if count == 1 or bent is None:
         return (vertex,)
-    angle = math.atan2(sine, dot(arriving, leaving))
-    inside = cross(scaled(normal, 1 / sine), arriving)
-    begins = along(vertex, arriving, -radius * math.tan(angle / 2))
-    step = angle / count
+    step = bent.turn / count
     flat = radius * math.tan(step / 2)
     found = []
-    place, way = begins, arriving
+    place, way = bent.begins, bent.ahead
     for number in range(count):
         place = along(place, way, flat)
         found.append(place)
         turned = step * (number + 1)
-        way = add(scaled(arriving, math.cos(turned)), scaled(inside, math.sin(turned)))
+        way = add(scaled(bent.ahead, math.cos(turned)), scaled(bent.inside, math.sin(turned)))
         place = along(place, way, flat)
     return tuple(found)
 

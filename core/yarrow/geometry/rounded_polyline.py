@@ -227,23 +227,6 @@ class RoundedPolyline:
 
     segments: tuple[Segment, ...]
 
-    @property
-    def developed_length(self) -> float:
-        """Along the line, straights and arcs."""
-        return sum(segment.length for segment in self.segments)
-
-    @property
-    def arcs(self) -> tuple[ArcSegment, ...]:
-        """The arcs alone, in order."""
-        return tuple(segment for segment in self.segments if segment.bent)
-
-    def sampled(self, arc_steps: int) -> list[Vector]:
-        """Points along the line, so many steps to an arc.
-
-        Args: arc_steps, to each arc.
-        """
-        return [point for segment in self.segments for point in segment.points(arc_steps)]
-
     def nearest_to(self, other: RoundedPolyline) -> Near:
         """The least distance from a line of as many corners that runs beside it, looking from the
         ends of straights and from along the arcs of both.

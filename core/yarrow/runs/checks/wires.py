@@ -176,7 +176,7 @@ def _pull(
         limit = usual if imperial else usual * NEWTONS_PER_LBF
     pressed = asked.most_side_wall
     if pressed is None:
-        usual_pressed = float(limits.side_wall.lbf_per_ft)
+        usual_pressed = limits.side_wall.lbf_per_ft
         pressed = usual_pressed if imperial else usual_pressed * NEWTONS_PER_LBF / METRES_PER_FOOT
     per = 12.0 if imperial else 1000.0
     weight = (mass if imperial else mass * KILOGRAM_FORCE) / per

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 
-from yarrow.bend_simulation.collisions import Collision, InTheWay, find_collisions
+from yarrow.bend_simulation.collisions import TOOL, Collision, InTheWay, find_collisions
 from yarrow.bend_simulation.orders import Handled, Order
 from yarrow.bend_simulation.splitting import splits
 from yarrow.benders.bender import Hook
@@ -73,9 +73,6 @@ def _why_first(order: Order, found: Sequence[Order]) -> Phrase:
 
 def _order_name(order: Order) -> Phrase:
     return Phrase(f"order-name/{order.name.replace(' ', '-')}")
-
-
-_TOOL = ("handle", "heel")
 
 
 def interference(
@@ -174,7 +171,7 @@ def no_order(best: Order, piece: PieceToBend, where: Stance) -> tuple[Finding, .
     if not bad.placing.fits:
         why = Phrase("no-order/room", at)
     else:
-        what = next(s.what for s in bad.collisions if s.what in _TOOL)
+        what = next(s.what for s in bad.collisions if s.what in TOOL)
         why = Phrase(f"no-order/{what}-met", at)
     handle = [strike for strike in bad.collisions if strike.what == "handle"]
     parts = splits(piece.bender, piece.pipe, piece.roles, where, words.unit)

@@ -5,9 +5,9 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from yarrow.benders.bender import Hook
-from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.pipe import StraightPipe
-from yarrow.geometry.vectors import Vector, along, cross, scaled, subtract, unit
+from yarrow.geometry.rounded_polyline import round_corner
+from yarrow.geometry.vectors import Vector, along, cross
 from yarrow.runs.layout.walk import Layout
 
 
@@ -20,16 +20,16 @@ def on_wall(
     Args: points, in the bender's frame; bend, the one just made; hook, the end that it faced. In
     the bender's frame the arc begins at the origin, the pipe behind it lies along −x, and the shoe
     is above it.
+    Raises: ValueError: the line does not turn there.
     """
     corner = pipe.corners[bend]
     before, at, after = (layout.vertices[corner + step] for step in (-1, 0, 1))
-    arriving, leaving = unit(subtract(at, before)), unit(subtract(after, at))
     if hook == "start":
-        arriving, leaving = scaled(leaving, -1.0), scaled(arriving, -1.0)
-    normal = unit(cross(arriving, leaving))
+        before, after = after, before
+    bent = round_corner(before, at, after, pipe.bends[bend].radius)
+    if bent is None:
+        raise ValueError(f"vertex {corner} is no bend")
     # x along the pipe toward the bend, z to its inside; y completes a right-handed frame.
-    x_axis, z_axis = arriving, cross(normal, arriving)
+    origin, x_axis, z_axis = bent.begins, bent.ahead, bent.inside
     y_axis = cross(z_axis, x_axis)
-    straight = pipe.bends[bend]
-    origin = along(at, arriving, -tangent_length(straight.radius, straight.angle))
     return tuple(along(along(along(origin, x_axis, x), y_axis, y), z_axis, z) for x, y, z in points)

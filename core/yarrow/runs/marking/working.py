@@ -61,7 +61,7 @@ def working(
 
 def warmed_beyond(unit: Unit) -> float:
     """How far plastic is warmed on both sides of its arc. Source: catalog/limits.toml."""
-    return float(limits().warmed_beyond_the_arc.of(unit))
+    return limits().warmed_beyond_the_arc.of(unit)
 
 
 def set_depth(angle: float, radius: float, straight: float) -> float:

@@ -9,7 +9,6 @@ from yarrow.findings.finding import Remedy
 from yarrow.runs.model.run import ResolvedRun
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, count
-from yarrow.wording.wording import EN_US
 
 
 def place_field(run: ResolvedRun, feature: int) -> str:
@@ -62,11 +61,3 @@ def labelled_line(run: ResolvedRun, feature: int) -> Phrase:
     if label:
         return Phrase("line/labelled", {"number": number, "label": label})
     return Phrase("line", {"number": number})
-
-
-def line_name(run: ResolvedRun, feature: int) -> str:
-    """The same in words.
-
-    Args: feature, the line's number, from 0.
-    """
-    return EN_US.text(line_phrase(run, feature))

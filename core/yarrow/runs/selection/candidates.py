@@ -96,7 +96,7 @@ class Candidate:
     @property
     def pull(self) -> float:
         """e^(μ θ): what it multiplies the force of a pull by. Source: catalog/limits.toml."""
-        return math.exp(float(limits().pulling.friction) * math.radians(self.degrees))
+        return math.exp(limits().pulling.friction * math.radians(self.degrees))
 
 
 @dataclass(frozen=True, slots=True)

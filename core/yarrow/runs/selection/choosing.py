@@ -306,7 +306,7 @@ def _better_together(
 def _least_flat(unit: Unit) -> float:
     """The shortest stretch on the surface that holds a strap: the same length in either unit, so
     that a run keeps its bends when its unit is changed. Source: catalog/limits.toml."""
-    return convert_length(float(limits().flat_between_saddles.inches), "in", unit)
+    return convert_length(limits().flat_between_saddles.inches, "in", unit)
 
 
 def _following(
