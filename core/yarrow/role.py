@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from enum import StrEnum
 
 
@@ -59,18 +58,3 @@ class Role(StrEnum):
 
 SADDLE = (Role.OUTER_NEAR, Role.SADDLE_CENTRE, Role.OUTER_FAR)
 """A 3-bend saddle, whose bends are made one after the other whatever the order."""
-
-
-def groups(roles: Sequence[Role]) -> tuple[tuple[int, ...], ...]:
-    """The bends that are made one after the other whatever the order: a saddle's three, else one.
-
-    Args: roles, of each bend in order along the pipe.
-    Returns: each group's bends, by their number along the pipe.
-    """
-    found: list[tuple[int, ...]] = []
-    index = 0
-    while index < len(roles):
-        saddle = tuple(roles[index : index + 3]) == SADDLE
-        found.append((index, index + 1, index + 2) if saddle else (index,))
-        index += len(found[-1])
-    return tuple(found)

@@ -63,7 +63,8 @@ class OnEverySheet(unittest.TestCase):
             self.assertLessEqual(len(below), 4, document["name"])
 
     def test_what_the_half_bent_pipe_meets_stands_under_its_picture(self) -> None:
-        document = changed()
+        order = [{"bend": bend, "hook": "end"} for bend in (0, 1, 2)]
+        document = changed() | {"stance": {"place": "floor"}, "order": order}
         sheet = compose_sheet(plan_values(document), taken(document), HEADING, PAPERS["a4"])
         self.assertIn("12 1/8 under the floor", words(sheet))
 

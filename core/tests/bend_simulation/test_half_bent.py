@@ -16,7 +16,7 @@ from core.tests.builders import end, metric, offset, run, turn
 from core.tests.properties.strategies import makeable_runs
 from yarrow.bend_simulation.collisions import find_collisions
 from yarrow.bend_simulation.half_bent import ArcSegment, half_bent
-from yarrow.catalog.tables import Stance, stance, stance_at
+from yarrow.catalog.stances import Stance, stances
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.pipe import StraightPipe
 
@@ -65,7 +65,7 @@ class ByHand(unittest.TestCase):
     def test_on_a_bench_there_is_room_below(self) -> None:
         document = metric(turn(400, "left"), offset(900, 80, 30, "right"), end(1800))
         planned, pipe, _ = developed(document)
-        bench = replace(stance("bench"), table=None)
+        bench = replace(stances("bench").usual, table=None)
         met = find_collisions(pipe, [0], 1, "end", planned.bender, bench, "mm")
         self.assertEqual(met, ())
         longer = metric(turn(1000, "left"), offset(900, 80, 30, "right"), end(1800))
@@ -74,13 +74,13 @@ class ByHand(unittest.TestCase):
         # A stub of 1000 to its back, from a bench of 850.
         self.assertAlmostEqual(met[0].by, 1000 - 10 - 10 - 850, places=6)
 
-    def test_in_the_air_the_arm_that_is_bent_comes_down_itself(self) -> None:
+    def test_in_the_air_what_is_behind_the_shoe_is_pushed_down(self) -> None:
         planned, pipe, _ = developed(run(turn(20), end(60)))
-        air = stance_at(stance("hand"), "air")
-        (met,) = find_collisions(pipe, [], 0, "end", planned.bender, air, "in")
+        air = stances("hand").takes["air"]
+        (met,) = find_collisions(pipe, [], 0, "start", planned.bender, air, "in")
         # At 90 it stands on end: its straight part, less the 965 mm of the handle.
         self.assertAlmostEqual(met.by, pipe.straights[1] - 965 / 25.4, places=6)
-        self.assertEqual(find_collisions(pipe, [], 0, "start", planned.bender, air, "in"), ())
+        self.assertEqual(find_collisions(pipe, [], 0, "end", planned.bender, air, "in"), ())
 
 
 class Simulated(unittest.TestCase):

@@ -5,6 +5,7 @@ from __future__ import annotations
 import itertools
 import math
 import unittest
+from dataclasses import fields
 from typing import Any
 
 from hypothesis import given, settings
@@ -12,6 +13,7 @@ from hypothesis import given, settings
 from core.tests.bend_simulation.half_bent_cases import developed
 from core.tests.bend_simulation.test_half_bent import STUB_AND_OFFSET
 from core.tests.builders import (
+    DIAMETER,
     RADIUS,
     codes,
     end,
@@ -27,27 +29,38 @@ from core.tests.builders import (
 from core.tests.properties.strategies import makeable_runs
 from yarrow import plan_values
 from yarrow.bend_simulation.collisions import Collision
-from yarrow.bend_simulation.orders import HOOKS, as_said, orders
-from yarrow.benders.placing import place_bender
-from yarrow.catalog.tables import stance
+from yarrow.bend_simulation.orders import HOOKS, Piece, as_said, orders
 from yarrow.documents.run_file import read_run
 from yarrow.geometry.arcs import arc_length
+from yarrow.runs import planner
 from yarrow.runs.bending_sequence import Handling, OrderHandling, handle_run
 from yarrow.runs.instructions.advice import interference
 from yarrow.runs.instructions.steps import PieceToBend
-from yarrow.runs.planner import resolve_run
+from yarrow.runs.planned import StraightenedRun
+from yarrow.runs.planner import resolve_run, straighten
+
+RATCHET: dict[str, Any] = {"conduit": {"type": "rmc", "size": "1"}, "bender": "ratchet-1"}
 
 
 def handled(document: dict[str, Any]) -> Handling:
     return handle_run(read_run(document))
 
 
+def piece_of(document: dict[str, Any]) -> Piece:
+    """What is bent, of a run that can be."""
+    resolved = resolve_run(read_run(document))
+    straight = straighten(resolved)
+    assert isinstance(straight, StraightenedRun)
+    return planner.piece_of(resolved.run, straight.layout, straight.pipe)
+
+
 def stretch(at: float, made: list[int], making: int) -> str:
     """What is said to meet the floor, of a pipe with bends from 13.18, 46.05 and 54.00."""
     asked = resolve_run(read_run(STUB_AND_OFFSET))
-    planned, pipe, roles = developed(STUB_AND_OFFSET)
-    piece = PieceToBend(planned.bender, pipe, roles, "", asked.lengths)
-    return said(interference(Collision("floor", 1.0, at, 0.0), made, making, piece).text)
+    piece = piece_of(STUB_AND_OFFSET)
+    told = {each.name: getattr(piece, each.name) for each in fields(Piece)}
+    worded = PieceToBend(**told, cut_text="", words=asked.lengths)
+    return said(interference(Collision("floor", 1.0, at, 0.0), made, making, worded).text)
 
 
 def named(handling: Handling, name: str) -> OrderHandling:
@@ -93,37 +106,35 @@ class Searched(unittest.TestCase):
                 self.assertLess(math.dist(tip, end_point), 1e-4)
 
     def test_no_hooks_cost_less_than_those_that_were_found(self) -> None:
-        # All ways to hook every bend from the start, simulated one by one.
+        # All ways to hook every bend in that sequence, simulated one by one.
         for document in (
             run(turn(18, "left"), offset(40, 4, 30, "out"), turn(70, "right"), end(20)),
             run(turn(12), turn(20), kick(40, 2), end(60)),
             metric(offset(600, 90, 30), turn(1500, "right"), end(700)),
         ):
-            planned, pipe, roles = developed(document)
-            bender, where = planned.bender, stance(planned.bender.kind)
-            found = orders(bender, pipe, roles, where, planned.unit)
-            best = next(order for order in found if order.name == "from the start")
+            piece = piece_of(document)
+            best = next(order for order in orders(piece) if order.name == "from the start")
             sequence = [each.bend for each in best.bends]
-            costs = []
-            for hooks in itertools.product(HOOKS, repeat=len(sequence)):
-                placings = place_bender(bender, pipe, roles, sequence, hooks)
-                said = as_said(bender, pipe, roles, sequence, placings, where, planned.unit)
-                costs.append(said.cost)
-            self.assertEqual(best.cost, min(costs))
+            costs = [
+                as_said(piece, [*zip(sequence, hooks, strict=True)]).cost[:9]
+                for hooks in itertools.product(HOOKS, repeat=len(sequence))
+            ]
+            self.assertEqual(best.cost[:9], min(costs))
 
     def test_the_best_is_first_and_the_others_say_what_they_cost(self) -> None:
         best, *others = handled(STUB_AND_OFFSET).orders
         self.assertTrue(best.chosen)
         self.assertFalse(any(other.chosen for other in others))
-        self.assertTrue(all("more" in said(other.reason) for other in others))
+        self.assertTrue(all(said(other.reason) != said(best.reason) for other in others))
 
-    def test_a_stub_before_an_offset_shows_the_floor_and_the_height_that_helps(self) -> None:
-        order = named(handled(STUB_AND_OFFSET), "from the start")
-        second = next(each for each in order.bends if each.bend == 1)
-        self.assertIn("17 5/16 in under the floor", said(second.meets[0].text))
-        self.assertIn("in the air", said(second.helps[0]))
-        self.assertTrue(any("17 5/16 in: on blocks" in text for text in map(said, second.helps)))
-        self.assertEqual(order.blocks_text, "17 5/16")
+    def test_a_stub_before_an_offset_on_a_stand_tells_the_height_that_helps(self) -> None:
+        # A stub of 40 on a stand of 500 mm: it hangs while the offset is made.
+        document = run(turn(40), offset(40, 4, 30, "right"), end(60), **RATCHET)
+        order = named(handled(document), "from the start")
+        (met,) = (each for each in order.bends if each.meets)
+        self.assertIn("under the floor", said(met.meets[0].text))
+        self.assertTrue(any("on blocks" in text for text in map(said, met.helps)))
+        self.assertIn(order.blocks_text, said(order.steps[met.step - 1].do))
 
     def test_what_hangs_from_one_end_and_not_from_the_other_is_begun_there(self) -> None:
         # A set near the start: its first leg hangs while the second bend is made, whichever comes
@@ -133,8 +144,7 @@ class Searched(unittest.TestCase):
         self.assertEqual(best.blocks_text, "")
 
     def test_a_saddle_s_centre_is_first_from_either_end(self) -> None:
-        planned, pipe, roles = developed(run(saddle3(40, 2), end(90)))
-        for order in orders(planned.bender, pipe, roles, stance("hand"), "in"):
+        for order in orders(piece_of(run(saddle3(40, 2), end(90)))):
             self.assertEqual(order.bends[0].bend, 1)
 
     def test_one_bend_has_one_order(self) -> None:
@@ -156,9 +166,10 @@ def named_taken(handling: Handling) -> OrderHandling:
 
 
 class Helps(unittest.TestCase):
-    def test_where_the_hook_the_other_way_is_clear_the_plan_s_own_order_says_so(self) -> None:
+    def test_where_the_hook_the_other_way_is_clear_a_picked_order_says_so(self) -> None:
         # The second bend of a set on a bench: the first leg hangs over the table, or stands clear.
-        document = metric(offset(600, 90, 30), end(1500))
+        order = [{"bend": bend, "hook": "end"} for bend in (0, 1)]
+        document = metric(offset(600, 90, 30), end(1500), order=order)
         taken = named_taken(handled(document))
         self.assertEqual(taken.name, "as marked")
         (low,) = (each for each in taken.bends if each.meets)
@@ -170,48 +181,74 @@ class Helps(unittest.TestCase):
 class Places(unittest.TestCase):
     """Where the crew says that it works, and with what."""
 
-    def blocks(self, **stance: Any) -> str:
-        return named(handled({**STUB_AND_OFFSET, "stance": stance}), "from the start").blocks_text
+    def blocks(self, document: dict[str, Any] = STUB_AND_OFFSET, **stance: Any) -> str:
+        picked = [{"bend": bend, "hook": "end"} for bend in (0, 1, 2)]
+        return named_taken(handled({**document, "stance": stance, "order": picked})).blocks_text
 
-    def test_on_a_stand_that_is_high_enough_nothing_is_met(self) -> None:
-        # By hand: the stub of 18 wants 17 5/16 of height.
-        self.assertEqual(self.blocks(place="stand", height="17 1/4"), "1/16")
-        self.assertEqual(self.blocks(place="stand", height="17 5/16"), "")
+    def test_on_blocks_that_are_high_enough_nothing_is_met(self) -> None:
+        # On the floor the stub of 18 wants 18 less one diameter of height, 17 5/16.
+        self.assertEqual(self.blocks(place="floor"), "17 5/16")
+        self.assertEqual(self.blocks(place="blocks", height="17 1/4"), "1/16")
+        self.assertEqual(self.blocks(place="blocks", height="17 5/16"), "")
 
     def test_in_the_air_what_pointed_at_the_floor_points_up(self) -> None:
         self.assertEqual(self.blocks(place="air"), "")
 
-    def test_in_the_air_what_the_bend_closes_on_is_the_floor(self) -> None:
-        # A leg to the inside of the bend, 60 to its back: the shoe is 38 over the floor (965 mm),
-        # and the leg's end 60 − 0.353 − R from the shoe's centre, in line with the pipe.
-        up = run(turn(60, "left"), offset(100, 4, 30, "left"), end(130))
-        on_floor, in_air = (
-            named(handled({**up, "stance": {"place": place}}), "from the start")
-            for place in ("floor", "air")
-        )
-        first = {place.name: place.bends[1].meets for place in (on_floor, in_air)}
-        self.assertEqual(on_floor.bends[1].meets, ())
-        (met,) = (m for m in in_air.bends[1].meets if m.what == "floor")
-        wanted = 60 - 0.706 / 2 - RADIUS - 965 / 25.4
-        self.assertAlmostEqual(met.by, wanted, places=6, msg=str(first))
+    def test_over_an_edge_what_is_ahead_of_the_hook_hangs_free(self) -> None:
+        picked = [{"bend": bend, "hook": "start"} for bend in (0, 1, 2)]
+        for place, blocks in (("floor", "17 5/16"), ("edge", "")):
+            document = {**STUB_AND_OFFSET, "stance": {"place": place}, "order": picked}
+            self.assertEqual(named_taken(handled(document)).blocks_text, blocks, place)
 
-    def helps(self, document: dict[str, Any]) -> list[str]:
-        order = named(handled(document), "from the start")
-        return [said(text) for each in order.bends for text in each.helps]
+    def test_each_bend_can_have_a_place_of_its_own(self) -> None:
+        document = {**STUB_AND_OFFSET, "stances": [{"bend": 2, "place": "floor"}]}
+        places = {each.bend: each.place for each in named_taken(handled(document)).bends}
+        self.assertEqual(places, {0: "floor", 1: "air", 2: "floor"})
 
-    def test_the_air_helps_on_the_floor_and_nowhere_else(self) -> None:
-        self.assertTrue(any("in the air" in text for text in self.helps(STUB_AND_OFFSET)))
-        stand = {**STUB_AND_OFFSET, "stance": {"place": "stand", "height": 0}}
-        self.assertFalse(any("in the air" in text for text in self.helps(stand)))
+    def test_a_crew_says_it_once_of_its_own_bender(self) -> None:
+        own = {"kind": "hand", "radius": RADIUS, "take_up": 5, "stance": {"place": "floor"}}
+        for said_of_run, place in ({}, "floor"), ({"stance": {"place": "air"}}, "air"):
+            handling = handled({**STUB_AND_OFFSET, "bender": own, **said_of_run})
+            self.assertEqual({each.place for each in named_taken(handling).bends}, {place})
+
+    def test_a_place_that_the_tool_can_t_take_is_said_and_set_aside(self) -> None:
+        document = run(turn(18), end(60), stance={"place": "air"}, **RATCHET)
+        plan = plan_values(document)
+        (finding,) = (f for f in plan.findings if f.code == "stance-not-of-this-tool")
+        self.assertIn("can't be worked in the air", finding.text)
+        self.assertIn("on a stand", finding.text)
+        self.assertEqual(finding.path, "stance.place")
+        self.assertEqual(handled(document).orders[0].bends[0].place, "stand")
+
+    def test_in_the_air_the_tail_is_pushed_down_toward_the_floor(self) -> None:
+        # Hooked to the start, 60 of tail goes down by sin 30° of what is left of it behind the
+        # arc, and the arc by R (1 − cos 30°) of the shoe's R: the floor is 38 from its centre.
+        stance = {"place": "air"}
+        order = [{"bend": bend, "hook": "start"} for bend in (0, 1)]
+        for length in (80, 118):
+            document = run(offset(25, 4, 30), end(length), stance=stance, order=order)
+            order_taken = named_taken(handled(document))
+            pipe = piece_of(document).pipe
+            bend = pipe.bends[0]
+            tail = pipe.cut_length - bend.arc_end
+            under = tail * 0.5 - RADIUS * math.sqrt(0.75) - 965 / 25.4
+            edge = DIAMETER / 2 * math.sqrt(0.75)
+            met = [each.by for each in order_taken.bends[0].meets if each.what == "floor"]
+            wanted = [under + edge] if under + edge > 0 else []
+            self.assertEqual(len(met), len(wanted), length)
+            for by, hand in zip(met, wanted, strict=True):
+                self.assertAlmostEqual(by, hand, places=6)
 
     def test_a_shorter_handle_of_one_s_own_clears_a_u(self) -> None:
         u = run(turn(40), turn(20), end(60))
         self.assertEqual(handled(u).findings[0].code, "no-order")
-        self.assertEqual(handled({**u, "stance": {"handle": 19}}).findings, ())
+        self.assertEqual(handled({**u, "stance": {"handle": 17}}).findings, ())
 
     def test_places_that_there_are_not_are_refused(self) -> None:
         self.assertIn("stance.place", refused({**STUB_AND_OFFSET, "stance": {"place": "roof"}}))
         self.assertIn("stance.height", refused({**STUB_AND_OFFSET, "stance": {"height": "-4"}}))
+        wrong = {**STUB_AND_OFFSET, "stances": [{"bend": 0, "place": "roof"}]}
+        self.assertIn("stances[0].place", refused(wrong))
 
 
 class NoOrder(unittest.TestCase):
@@ -229,7 +266,7 @@ class NoOrder(unittest.TestCase):
         self.assertIn("Leave more straight", finding.text)
 
     def test_both_ends_are_tried_where_neither_alone_will_do(self) -> None:
-        names = [order.name for order in handled(run(turn(40), turn(20), turn(60), end(60))).orders]
+        names = [order.name for order in handled(run(turn(30), turn(16), turn(30), end(40))).orders]
         self.assertIn("from both ends", names)
 
 
@@ -289,7 +326,8 @@ class Told(unittest.TestCase):
         # the pipe goes anticlockwise, and the line that was on top comes to lie on the left.
         told = self.steps(turn(30, "left"), turn(40, "out"), end(30))
         self.assertIn("pencil a line along the top", told[0])
-        self.assertIn("Turn the pipe 90° anticlockwise, seen from its start.", told[1])
+        self.assertIn("Turn the pipe 90° anticlockwise, seen from its start:", told[1])
+        self.assertIn("its top goes away from you", told[1])
         self.assertIn("The pencil line is on the left, seen from the start.", told[1])
 
     def test_the_other_way_round_it_is_clockwise(self) -> None:
@@ -302,13 +340,15 @@ class Told(unittest.TestCase):
         self.assertNotIn("pencil", told[0] + told[1])
 
     def test_checks_carry_the_figure_to_measure(self) -> None:
-        told = self.steps(turn("18 3/8", "left"), turn(40, "left"), offset(50, 3, 22.5), end(80))
-        self.assertIn("18 3/8 in from its back to the start end", told[0])
-        self.assertIn("40 in from back to back", told[1])
-        # 12 sin 22.5° = 4.592.
-        self.assertIn("rises 4 9/16 in over 12 in", told[2])
-        self.assertIn("3 in from centre line to centre line", told[3])
-        self.assertIn("No more than 1/8 in closer at one end over 24 in", told[3])
+        told = self.steps(turn("18 3/8", "left"), turn(40, "left"), offset(30, 3, 22.5), end(48))
+        alone = self.steps(turn("18 3/8", "left"), end(60))
+        self.assertIn("18 3/8 in from its back to the start end", alone[0])
+        self.assertIn("40 in from back to back", told[0] + told[1])
+        # 12 sin 22.5° = 4.592, at whichever bend of the set is made first.
+        first, second = sorted((told[2], told[3]), key=lambda text: "parallel" in text)
+        self.assertIn("rises 4 9/16 in over 12 in", first)
+        self.assertIn("3 in from centre line to centre line", second)
+        self.assertIn("No more than 1/8 in closer at one end over 24 in", second)
 
     def test_springback_and_the_edge_of_a_line_are_told(self) -> None:
         plan = plan_values(run(turn(30), kick("9 1/2", 1), end(30)))

@@ -15,7 +15,7 @@ from yarrow.bend_simulation.half_bent import half_bent
 from yarrow.bend_simulation.moving import moving
 from yarrow.bend_simulation.solids import bars
 from yarrow.benders.bender import Hook
-from yarrow.catalog.tables import Stance, stance
+from yarrow.catalog.stances import Stance, stances
 from yarrow.geometry.vectors import Vector
 
 APART = DIAMETER / 2 + 15 / 25.4
@@ -37,31 +37,33 @@ class Handle(unittest.TestCase):
     """A U: the second 90 is in the pipe, its leg stands up ahead of the hook at the first."""
 
     def leg(self, height: float) -> dict[str, Collision]:
-        return met(run(turn(30), turn(20), end(height)), [1], 0, "end", stance("hand"))
+        return met(run(turn(30), turn(20), end(height)), [1], 0, "end", stances("hand").usual)
 
     def test_a_leg_that_crosses_the_handle_meets_it(self) -> None:
         strike = self.leg(40)["handle"]
         self.assertGreater(strike.by, APART)
         self.assertLess(strike.by, APART + SPARE)
-        # The handle leans 45 degrees from the shoe's centre; the leg stands where it is as far
-        # along as the second bend's vertex is from the end of the first one's arc.
+        # The handle leans 60 degrees from the shoe's centre (it is upright at 30 degrees of bend);
+        # the leg stands as far along as the second bend's vertex is from the end of the first
+        # one's arc: twice as far out along the handle.
         along = (20 - DIAMETER) - RADIUS
-        self.assertAlmostEqual(strike.out, along * math.sqrt(2), delta=0.01)
+        self.assertAlmostEqual(strike.out, along * 2, delta=0.01)
 
     def test_a_leg_that_ends_below_it_does_not(self) -> None:
-        # The leg would have to be R + 14.823 high, less what keeps them apart.
+        # Over the shoe's centre the handle rises by tan 60° of the way along; what keeps a tip
+        # from it is its distance over cos 60°.
         along = (20 - DIAMETER) - RADIUS
-        tip = RADIUS + along - (APART + SPARE) * math.sqrt(2)
+        tip = RADIUS + along * math.sqrt(3) - (APART + SPARE) * 2
         self.assertNotIn("handle", self.leg(tip - 0.1 + DIAMETER / 2))
-        self.assertIn("handle", self.leg(tip + SPARE * 2 + DIAMETER / 2))
+        self.assertIn("handle", self.leg(tip + SPARE * 3 + DIAMETER / 2))
 
     def test_a_leg_that_leaves_sideways_is_never_met(self) -> None:
         flat = run(turn(30), turn(20, "out"), end(60))
-        self.assertNotIn("handle", met(flat, [1], 0, "end", stance("hand")))
+        self.assertNotIn("handle", met(flat, [1], 0, "end", stances("hand").usual))
 
     def test_a_shorter_handle_clears_it(self) -> None:
         along = (20 - DIAMETER) - RADIUS
-        short = replace(stance("hand"), handle_mm=(along * math.sqrt(2) - 1.5) * 25.4)
+        short = replace(stances("hand").usual, handle_mm=(along * 2 - 3) * 25.4)
         document = run(turn(30), turn(20), end(40))
         self.assertNotIn("handle", met(document, [1], 0, "end", short))
 
@@ -70,18 +72,18 @@ class Heel(unittest.TestCase):
     def test_a_leg_close_behind_the_shoe_meets_the_heel_as_it_comes_down(self) -> None:
         # 11 from back to back: the leg stands 11 − D − R behind the arc at first, and is drawn
         # nearer by the length of the arc while the heel swings down behind the shoe.
-        close = met(run(turn(30), turn(11), end(30)), [0], 1, "end", stance("hand"))
+        close = met(run(turn(30), turn(11), end(30)), [0], 1, "end", stances("hand").usual)
         self.assertIn("heel", close)
         self.assertGreater(close["heel"].angle_so_far, 45)
 
     def test_far_behind_it_does_not(self) -> None:
-        far = met(run(turn(12), turn(30), end(30)), [0], 1, "end", stance("hand"))
+        far = met(run(turn(12), turn(30), end(30)), [0], 1, "end", stances("hand").usual)
         self.assertNotIn("heel", far)
 
 
 class Bench(unittest.TestCase):
     def test_a_leg_that_points_down_beside_the_bench_is_clear_and_over_it_is_not(self) -> None:
-        bench = stance("bench")
+        bench = stances("bench").usual
         # A stub of 200 to its back, drawn on by 30 degrees of arc: it stands well behind.
         beside = metric(turn(200, "left"), offset(1200, 80, 30, "right"), end(1800))
         self.assertEqual(met(beside, [0], 1, "end", bench), {})
@@ -94,7 +96,7 @@ class Bench(unittest.TestCase):
         # The leg before it falls at 30 degrees: half its length, and a little for the bend itself.
         for begins, clear in ((60, True), (200, False)):
             document = metric(offset(begins, 60, 30, of="begin"), end(1500))
-            strike = met(document, [0], 1, "end", stance("bench"))
+            strike = met(document, [0], 1, "end", stances("bench").usual)
             self.assertEqual("bench" not in strike, clear, begins)
 
 
@@ -120,8 +122,8 @@ class Moved(unittest.TestCase):
     ) -> None:
         rng = random.Random(12)
         clear = {"handle": 0, "heel": 0, "bench": 0}
-        table = stance("bench").table
-        where = replace(stance("hand"), height_mm=850, table=table)
+        table = stances("bench").usual.table
+        where = replace(stances("hand").usual, height_mm=850, table=table)
         for document, made, index, hook in cases(rng, 60):
             planned, pipe, _ = developed(document)
             found = find_collisions(pipe, made, index, hook, planned.bender, where, "in")

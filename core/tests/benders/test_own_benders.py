@@ -140,9 +140,9 @@ class Ways(unittest.TestCase):
             w: [said(s.do) for s in planned(*walk, way=w).steps] for w in ("mark", "bench", "chart")
         }
         self.assertIn("hang the take-up of 5 over the end and mark the whole 18 3/8", do["mark"][1])
-        self.assertIn("the bend begins on that mark and runs to 20 9/16", do["chart"][1])
+        self.assertIn("the bend runs from 13 9/16 to 20 9/16", do["chart"][1])
         self.assertIn("tart-of-bend mark on 13 9/16", do["bench"][1])
-        square = plan_values(metric(turn(400), turn(640), end(400))).steps[2]
+        square = plan_values(metric(turn(640), end(400))).steps[1]
         self.assertIn("Stand an offcut in the former with a square", said(square.do))
         depth = planned(*walk, way="bench").working[2].depth
         self.assertEqual(depth, "4")

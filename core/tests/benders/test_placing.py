@@ -7,9 +7,10 @@ import unittest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from core.tests.builders import end, offset, planned, saddle3, saddle4, said, turn
-from yarrow.benders.bender import Bender
-from yarrow.benders.placing import making_order, place_bender
+from core.tests.builders import end, planned, saddle3, saddle4, said, turn
+from yarrow.benders.bender import Bender, Hook
+from yarrow.benders.habits import inner_orders, worked_together
+from yarrow.benders.placing import Placing, beside, place
 from yarrow.geometry.pipe import develop
 from yarrow.role import SADDLE, Role
 from yarrow.runs.model.plan import WrittenPlan
@@ -22,47 +23,39 @@ def made(plan: WrittenPlan) -> list[int]:
     return [step.bend + 1 for step in plan.steps if step.bend is not None]
 
 
-class Order(unittest.TestCase):
-    def test_along_the_pipe_but_a_saddle_s_centre_first(self) -> None:
-        roles = [Role.NEAR, Role.FAR, *SADDLE, Role.TURN]
-        self.assertEqual(making_order(roles), (0, 1, 3, 2, 4, 5))
-
-    def test_two_saddles_each_from_their_own_centre(self) -> None:
-        plan = planned(saddle3(40, 2), saddle3(80, 2), end(120))
-        self.assertEqual(made(plan), [2, 1, 3, 5, 4, 6])
+class Together(unittest.TestCase):
+    def test_the_bends_of_a_line_are_made_one_after_the_other(self) -> None:
+        roles = [Role.NEAR, Role.FAR, *SADDLE, Role.TURN, *(Role.NEAR, Role.FAR) * 2]
+        lines = [0, 0, 1, 1, 1, 2, 3, 3, 3, 3]
+        self.assertEqual(worked_together(roles, lines), ((0, 1), (2, 3, 4), (5,), (6, 7, 8, 9)))
+        self.assertEqual(inner_orders(roles, (2, 3, 4)), ((3, 2, 4), (3, 4, 2)))
 
     @given(st.lists(st.sampled_from([Role.TURN, Role.KICK, Role.NEAR, Role.FAR]), max_size=9))
-    def test_every_bend_is_made_once(self, roles: list[Role]) -> None:
-        self.assertEqual(sorted(making_order(roles)), list(range(len(roles))))
+    def test_every_bend_is_in_one_group(self, roles: list[Role]) -> None:
+        groups = worked_together(roles, range(len(roles)))
+        self.assertEqual([bend for group in groups for bend in group], [*range(len(roles))])
 
 
 class Sides(unittest.TestCase):
-    def placed(self, *corners: tuple[float, float], roles: tuple[Role, ...] = ()) -> list[object]:
+    def placed(self, *corners: tuple[float, float], hook: Hook = "end") -> list[Placing]:
         vertices = [(x, y, 0.0) for x, y in corners]
         pipe = develop(vertices, BENDER.radius)
-        named = roles or (Role.TURN,) * len(pipe.bends)
-        order = making_order(named)
-        return list(place_bender(BENDER, pipe, named, order))
-
-    def test_the_hook_faces_what_is_still_straight(self) -> None:
-        placings = self.placed((0, 0), (40, 0), (60, 12), (100, 12))
-        self.assertEqual([p.hook for p in placings], ["end", "end"])
+        roles = (Role.TURN,) * len(pipe.bends)
+        return [
+            place(BENDER, pipe, roles, bend, hook, beside(range(bend), bend))
+            for bend in range(len(pipe.bends))
+        ]
 
     def test_a_stub_at_the_start_is_hooked_toward_it(self) -> None:
-        (first,) = self.placed((0, 0), (14, 0), (14, 60))
-        self.assertEqual((first.hook, first.reference), ("start", "front"))
+        mark = planned(turn(14), end(60)).marks[0]
+        self.assertEqual((mark.hook, mark.reference), ("start", "front"))
 
     def test_a_long_leg_goes_on_its_back_of_bend_mark(self) -> None:
-        (first,) = self.placed((0, 0), (60, 0), (60, 30))
-        self.assertEqual((first.hook, first.reference), ("end", "back"))
-
-    def test_it_is_turned_round_where_the_other_way_fits(self) -> None:
-        # After the arc 6 − 4 = 2 of straight: under the hook's 2.4, over the heel's 1.
-        (only,) = self.placed((0, 0), (60, 0), (60, 6))
-        self.assertEqual((only.hook, only.fits), ("start", True))
+        mark = planned(turn(60), end(30)).marks[0]
+        self.assertEqual((mark.hook, mark.reference), ("end", "back"))
 
     def test_what_lacks_is_told_with_the_room_and_the_need(self) -> None:
-        (only,) = self.placed((0, 0), (60, 0), (60, 4.5))
+        (only,) = self.placed((0, 0), (60, 0), (60, 4.5), hook="start")
         self.assertFalse(only.fits)
         self.assertAlmostEqual(only.room, 0.5)
         self.assertAlmostEqual(only.short_after, only.need - 0.5)
@@ -75,7 +68,7 @@ class Sides(unittest.TestCase):
         self.assertEqual((placings[1].before, placings[1].fits), (0, False))
 
     def test_the_outers_of_a_saddle_face_its_centre(self) -> None:
-        plan = planned(saddle3(60, 3), end(120))
+        plan = planned(saddle3(60, 3), end(110))
         self.assertEqual([m.hook for m in plan.marks], ["end", "end", "start"])
         self.assertEqual(made(plan), [2, 1, 3])
 
@@ -88,16 +81,24 @@ class Sides(unittest.TestCase):
 
 class Steps(unittest.TestCase):
     def test_the_pipe_is_turned_by_what_lies_between_the_last_bend_and_the_next(self) -> None:
-        # Over, centre first: from the offset's second bend to the centre it is 180 + 180 = 0.
-        plan = planned(offset(30, 3, toward="out"), saddle3(70, 2), end(120))
+        # A saddle in the air, centre first: half over for the near outer, and so for the far one.
+        plan = planned(saddle3(53, 2), end(100))
         by_bend = {step.bend: said(step.do) for step in plan.steps if step.bend is not None}
-        self.assertTrue(by_bend[3].startswith("Pipe stays as it lies."))
-        self.assertTrue(by_bend[2].startswith("Turn the pipe half over."))
-        self.assertTrue(by_bend[4].startswith("Pipe stays as it lies."))
+        self.assertIn("Turn the pipe half over.", by_bend[0])
+        self.assertIn("Carry the pipe round, end for end. Pipe stays as it lies.", by_bend[2])
+
+    def test_from_the_floor_into_the_air_the_pipe_is_turned_half_over_for_the_same_way(
+        self,
+    ) -> None:
+        # Up on the floor, down in the air: a 90 and a 45 to the same side.
+        plan = planned(turn(18, "left"), turn(40, "left", angle=45), end(30))
+        by_bend = {step.bend: said(step.do) for step in plan.steps if step.bend is not None}
+        self.assertIn("In the air", by_bend[1])
+        self.assertIn("Turn the pipe half over.", by_bend[1])
 
     def test_checks_have_a_figure_where_one_can_be_put_to_them(self) -> None:
-        plan = planned(saddle4(60, 9, "4 1/2"), turn(120), end(30))
+        plan = planned(saddle4(40, 9, "4 1/2"), turn(80, "left"), end(20))
         checks = {step.bend: said(step.check) for step in plan.steps if step.bend is not None}
-        self.assertIn("4 1/2 in", checks[1])
-        self.assertIn("4 1/2 in", checks[3])
+        # Of each offset, at the bend that is made second.
+        self.assertEqual(["4 1/2 in" in checks[bend] for bend in range(4)].count(True), 2)
         self.assertIn("twist", checks[4])

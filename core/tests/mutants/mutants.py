@@ -193,8 +193,8 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "runs/instructions/steps.py",
-        'way = "anticlockwise" if roll > 0 else "clockwise"',
-        'way = "clockwise" if roll > 0 else "anticlockwise"',
+        'way = "clockwise" if each.turned > 0 else "anticlockwise"',
+        'way = "anticlockwise" if each.turned > 0 else "clockwise"',
         ("runs", "bend_simulation", "benders", "documents"),
     ),
     Mutant(
@@ -232,13 +232,16 @@ MUTANTS: tuple[Mutant, ...] = (
     # handling
     Mutant(
         "bend_simulation/orders.py",
-        "_TURN, _FLIP, _UNUSUAL, _WALK_ROUND = 1, 3, 2, 2",
-        "_TURN, _FLIP, _UNUSUAL, _WALK_ROUND = 1, 2, 2, 2",
+        "180.0 if last.in_air != stance.in_air else 0.0",
+        "180.0 if last.in_air and not stance.in_air else 0.0",
         _TOOLS,
     ),
     Mutant("bend_simulation/solids.py", "near = 2 * bender.radius", "near = bender.radius", _TOOLS),
     Mutant(
-        "bend_simulation/collisions.py", "length * step**2 / 8", "length * step**2 / 80000", _TOOLS
+        "bend_simulation/reach.py",
+        "moment) * math.cos(moment) - toward",
+        "moment) * math.cos(moment) + toward",
+        _TOOLS,
     ),
     Mutant(
         "runs/instructions/advice.py", "{*made, making}", "{*made}", ("runs", "bend_simulation")

@@ -11,7 +11,6 @@ from hypothesis import strategies as st
 
 from core.tests.builders import (
     DIAMETER,
-    RADIUS,
     box_offset,
     codes,
     end,
@@ -140,14 +139,15 @@ class BoxOffsets(unittest.TestCase):
             end(60, allowance="1/2"),
             start={"kind": "hub", "allowance": "1/2"},
         )
-        self.assertAlmostEqual(plan.bends[0].arc_start, 2.125, places=9)
-        self.assertAlmostEqual(plan.cut_length - plan.bends[-1].arc_end, 2.25, places=9)
+        # The mark that is nearer to each end, the hook toward that.
+        first, last = plan.marks[0], plan.marks[-1]
+        self.assertEqual((first.hook, last.hook), ("start", "end"))
+        self.assertAlmostEqual(first.position, 2.125, places=9)
+        self.assertAlmostEqual(plan.cut_length - last.position, 2.25, places=9)
         self.assertAlmostEqual(plan.path[2][2], -0.4375, places=9)
         self.assertAlmostEqual(plan.path[-1][2], 0, places=9)
-        # By hand: arc at 2 1/8, A(10°) = 0.780, mark a = 0.176 beyond: 3.081.
-        self.assertAlmostEqual(
-            plan.marks[0].position, 2.125 + math.radians(10) * RADIUS + 0.1759, 3
-        )
+        # By hand: the arc begins a = 0.176 beyond its mark.
+        self.assertAlmostEqual(plan.bends[0].arc_start, 2.125 + 0.1759, 3)
 
     def test_it_stands_at_an_end_of_the_walk_alone(self) -> None:
         for walk in (

@@ -20,10 +20,10 @@ from core.tests.builders import (
 )
 from core.tests.fill.asking import core, wire
 from yarrow import plan_values
-from yarrow.bend_simulation.orders import orders
+from yarrow.bend_simulation.orders import Cost
 from yarrow.bend_simulation.solids import bars
-from yarrow.benders.placing import place
-from yarrow.catalog.tables import benders, conduits, stance
+from yarrow.benders.placing import Beside, place
+from yarrow.catalog.tables import benders, conduits
 from yarrow.documents.box_files import box_document, pull_box_document
 from yarrow.documents.notation import typed_line
 from yarrow.documents.run_file import read_run
@@ -131,8 +131,7 @@ class Totals(unittest.TestCase):
 class Tools(unittest.TestCase):
     def test_the_handle_begins_beyond_the_shoe_and_reaches_as_far_as_it_is(self) -> None:
         survey = read_run(run(turn(40), end(40), stance={"handle": 38}))
-        bender, where = survey.setup.bender, survey.setup.stance
-        assert where is not None
+        bender, where = survey.setup.bender, survey.setup.stances.usual
         handle = bars(bender, where, "in")["handle"]
         # The groove is R - D/2 deep; the shoe itself ends at about twice the radius.
         self.assertAlmostEqual(handle.near, 2 * RADIUS)
@@ -143,7 +142,7 @@ class Tools(unittest.TestCase):
         survey = read_run(run(turn(20), end(20)))
         bender = survey.setup.bender
         pipe = develop(lay_out(resolve_run(survey).run).vertices, bender.radius)
-        placing = place(bender, pipe, (Role.TURN,), 0, "start", ())
+        placing = place(bender, pipe, (Role.TURN,), 0, "start", Beside())
         self.assertTrue(placing.fits)
         ahead = bender.arc_behind_front + bender.hook
         for stub, short in ((ahead + 0.01, False), (ahead - 0.01, True)):
@@ -157,17 +156,22 @@ class Tools(unittest.TestCase):
             codes = [f.code for f in plan_values(document).findings]
             self.assertEqual("too-close-to-end" in codes, short, tail)
 
-    def test_a_flip_costs_three_turns(self) -> None:
-        # Two 90s in one plane, far apart: along the pipe with one turn over and no flip; cost 1.
-        survey = read_run(run(turn(40), turn(60, "right"), end(40)))
-        pipe = develop(lay_out(resolve_run(survey).run).vertices, survey.setup.bender.radius)
-        found_orders = orders(
-            survey.setup.bender, pipe, (Role.TURN, Role.TURN), stance("hand"), "in"
-        )
-        for order in found_orders:
-            unusual = order.cost[3] - order.turns - 3 * order.flips
-            self.assertGreaterEqual(unusual, 0)
-            self.assertEqual(unusual % 2, 0)
+    def test_costs_weigh_as_they_sort(self) -> None:
+        costs = [
+            Cost(),
+            Cost(reach=0.3),
+            Cost(unusual=40),
+            Cost(turns=1),
+            Cost(flips=1),
+            Cost(flips=1, turns=1, height=17.3),
+            Cost(low=1),
+            Cost(no_room=1, short=0.25),
+            Cost(no_room=1, short=0.5),
+        ]
+        self.assertEqual(sorted(costs), costs)
+        self.assertEqual(sorted(cost.weight for cost in costs), [cost.weight for cost in costs])
+        one, other = costs[2], costs[5]
+        self.assertEqual(one.plus(other).weight, one.weight + other.weight)
 
 
 class Typed(unittest.TestCase):

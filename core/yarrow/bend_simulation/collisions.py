@@ -9,16 +9,17 @@ from itertools import pairwise
 from typing import Literal
 
 from yarrow.bend_simulation.moving import Moving, moving
+from yarrow.bend_simulation.reach import Reached, hanging, lying, pushed_down, swept
 from yarrow.bend_simulation.solids import Bar, Top, bars, top
 from yarrow.benders.bender import Bender, Hook
-from yarrow.catalog.tables import Stance
+from yarrow.catalog.stances import Stance
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.rounded_polyline import Segment
 from yarrow.measure.units import Unit, convert_length
 
-SWEEP_STEP = 5.0
 FINEST = 0.5
-"""Degrees between the moments of a bend that are looked at: at first, and where it is close."""
+"""Degrees between the moments of a bend that are looked at beside a table or a bar, where something
+could be met."""
 
 _LYING = 0.02
 """Of the diameter: pipe that is no lower than this lies on the floor, it does not strike it."""
@@ -58,27 +59,49 @@ def find_collisions(
     Args: pipe, made, index and hook as for half_bent; stance, where the bender is worked; unit, of
     the pipe's lengths.
     """
-    in_air = stance.place == "air"
-    if not made and not in_air:
+    if not made and not stance.in_air:
         return ()
     moves = moving(pipe, made, index, hook)
-    half = bender.diameter / 2
-    high = convert_length(stance.height_mm, "mm", unit)
+    floor = _in_the_air if stance.in_air else _on_the_floor
+    found = [floor(moves, bender, stance, unit)]
     table = top(bender, stance, unit)
-    lying = _LYING * bender.diameter
-    found: list[Collision | None] = []
-    if in_air:
-        # Here the arm that is bent comes down toward the floor itself.
-        arm = moving(pipe, made, index, hook, arm=True)
-        floor = bender.radius + high
-        found.append(_on_floor(arm, floor, half, lying, pipe.cut_length, over=True))
-    elif not moves.never_under((table.height if table else -high - half) - lying, half):
-        found.append(_on_floor(moves, -high - half, half, lying, pipe.cut_length, over=False))
-        if table:
-            found.append(_on_table(moves, table, half, lying))
+    if table:
+        found.append(_on_table(moves, table, bender.diameter / 2, _LYING * bender.diameter))
     tool = bars(bender, stance, unit)
     found += [_on_bar(moves, tool[what], what) for what in TOOL if what in tool]
     return tuple(strike for strike in found if strike)
+
+
+def _on_the_floor(moves: Moving, bender: Bender, stance: Stance, unit: Unit) -> Collision | None:
+    """The floor under a tool that stands upright; over an edge it is lower ahead of the hook."""
+    half = bender.diameter / 2
+    floor = -convert_length(stance.height_mm, "mm", unit) - half
+    dropped = floor - convert_length(stance.drop_mm, "mm", unit)
+    return _floor(
+        lying(moves.behind, half, floor),
+        swept(moves.ahead, half, dropped, moves.radius, moves.turn),
+        _LYING * bender.diameter,
+    )
+
+
+def _in_the_air(moves: Moving, bender: Bender, stance: Stance, unit: Unit) -> Collision | None:
+    """The floor under a tool that is the other way up: as far beyond the shoe's centre as it is
+    high."""
+    half = bender.diameter / 2
+    floor = convert_length(stance.height_mm, "mm", unit)
+    return _floor(
+        hanging(moves.ahead, half, floor, moves.radius),
+        pushed_down((moves.tail, *moves.behind), half, floor, moves.radius, moves.turn),
+        _LYING * bender.diameter,
+    )
+
+
+def _floor(still: Reached | None, moved: Reached | None, lies: float) -> Collision | None:
+    """The worse of two ways to reach a floor, where it is more than lying on it."""
+    worst = max(filter(None, (still, moved)), key=lambda each: each.under, default=None)
+    if worst is None or worst.under <= lies:
+        return None
+    return Collision("floor", worst.under, worst.at, math.degrees(worst.moment))
 
 
 def _moments(angle: float, step: float) -> list[float]:
@@ -86,31 +109,7 @@ def _moments(angle: float, step: float) -> list[float]:
     return [angle * n / count for n in range(count + 1)]
 
 
-def _on_floor(
-    moves: Moving, floor: float, half: float, lying: float, length: float, *, over: bool
-) -> Collision | None:
-    """The floor is under the pipe, or, where the tool is the other way up, over it.
-
-    Between two moments a point of a turning arm goes further toward it than they tell by no more
-    than its length × step² / 8; where that could reach, moments half-way are looked at.
-    """
-    reaches = _highest if over else _lowest
-    still = reaches(moves.behind, half, floor, 0.0)
-
-    def at(angle_so_far: float) -> Collision:
-        return reaches(moves.ahead_at(angle_so_far), half, floor, angle_so_far)
-
-    found = [still]
-    if moves.ahead:
-        swept_up = [at(angle_so_far) for angle_so_far in _moments(moves.angle, SWEEP_STEP)]
-        found += swept_up
-        if max(strike.by for strike in found) <= lying:
-            found += _moments_between(swept_up, at, lambda step: length * step**2 / 8)
-    worst = max(found, key=lambda strike: strike.by)
-    return worst if worst.by > lying else None
-
-
-def _on_table(moves: Moving, table: Top, half: float, lying: float) -> Collision | None:
+def _on_table(moves: Moving, table: Top, half: float, lies: float) -> Collision | None:
     """As on the floor, over a table's top alone. What lies behind the shoe is drawn over it: it is
     met where any part of the way is. What is swept moves sideways too, so every half degree is
     looked at, with the way in between to spare."""
@@ -118,14 +117,15 @@ def _on_table(moves: Moving, table: Top, half: float, lying: float) -> Collision
         moves.behind, half
     )
     found = [Collision("bench", under, place, 0.0)]
-    if moves.ahead and not replace(moves, behind=()).never_under(table.height - lying, half):
+    low = swept(moves.ahead, half, table.height, moves.radius, moves.turn)
+    if low and low.under > lies:
         reach = math.hypot(max(-table.low, table.high), table.aside)
         spare = half + reach * math.radians(FINEST) / 2
         for angle_so_far in _moments(moves.angle, FINEST):
             under, place = table.lowest(moves.ahead_at(angle_so_far), spare)
             found.append(Collision("bench", under, place, angle_so_far))
     worst = max(found, key=lambda strike: strike.by)
-    return worst if worst.by > lying else None
+    return worst if worst.by > lies else None
 
 
 def _on_bar(moves: Moving, bar: Bar, what: InTheWay) -> Collision | None:
@@ -141,7 +141,9 @@ def _on_bar(moves: Moving, bar: Bar, what: InTheWay) -> Collision | None:
         return strike(moves.behind_at(angle_so_far), angle_so_far)
 
     found = [strike(moves.ahead, 0.0)]
-    if moves.behind:
+    middle = (0.0, 0.0, moves.radius)
+    nearest = min((piece.at_least_off(middle) for piece in moves.behind), default=math.inf)
+    if nearest - moves.drawn(moves.angle) < bar.far + bar.apart + spare:
         nearing = [at(angle_so_far) for angle_so_far in (0.0, moves.angle)]
         found += nearing
         found += _moments_between(nearing, at, lambda step: bar.speed() * step / 2)
@@ -170,21 +172,3 @@ def _moments_between(
         found.append(middle)
         waiting += [(begins, middle), (middle, ends)]
     return found
-
-
-def _lowest(pieces: Sequence[Segment], half: float, floor: float, angle_so_far: float) -> Collision:
-    """How far below the floor pieces reach; below zero, how far above they stay."""
-    below, at = max(
-        ((floor - piece.lowest(half), piece.at) for piece in pieces), default=(-math.inf, 0.0)
-    )
-    return Collision("floor", below, at, angle_so_far)
-
-
-def _highest(
-    pieces: Sequence[Segment], half: float, floor: float, angle_so_far: float
-) -> Collision:
-    """How far beyond a floor that is over them pieces reach; below zero, how far off they stay."""
-    beyond, at = max(
-        ((piece.highest(half) - floor, piece.at) for piece in pieces), default=(-math.inf, 0.0)
-    )
-    return Collision("floor", beyond, at, angle_so_far)

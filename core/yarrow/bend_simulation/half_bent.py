@@ -24,13 +24,14 @@ _REFERENCE: Vector = (0.0, 0.0, 1.0)
 class HalfBent:
     """A pipe in the bender: its pieces in order, with their places on the straight pipe. What is
     neither in the bend being made nor straight beside it may meet something: ``behind`` the shoe
-    it keeps its height, ``ahead`` of the hook it is swept up, and so is the straight ``arm`` beside
-    it."""
+    it keeps its height, ``ahead`` of the hook it is swept up. The straights beside the bend are the
+    ``arm`` ahead of it and the ``tail`` behind."""
 
     pieces: tuple[Segment, ...]
     behind: tuple[Segment, ...]
     ahead: tuple[Segment, ...]
     arm: Segment
+    tail: Segment
 
 
 def half_bent(
@@ -91,8 +92,8 @@ def half_bent(
     seen = _seen_from(pieces, origin, x_axis, z_axis)
     before, after = seen[:first], seen[last + 1 :]
     if hook == "end":
-        return HalfBent(seen, before, after, seen[last])
-    return HalfBent(seen, after, before, seen[first])
+        return HalfBent(seen, before, after, seen[last], seen[first])
+    return HalfBent(seen, after, before, seen[first], seen[last])
 
 
 def _seen_from(

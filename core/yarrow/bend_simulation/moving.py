@@ -16,13 +16,20 @@ from yarrow.geometry.vectors import Vector, add
 
 @dataclass(frozen=True, slots=True)
 class Moving:
-    """The free pieces of a pipe in the bender before a bend, and how they move until it is at
-    ``angle``, degrees. Both motions are exact: no piece is bent again for a moment of the bend."""
+    """The free pieces of a pipe in the bender before a bend, with the straight ``tail`` behind the
+    shoe, and how they move until it is at ``angle``, degrees. Both motions are exact: no piece is
+    bent again for a moment of the bend."""
 
     behind: tuple[Segment, ...]
     ahead: tuple[Segment, ...]
+    tail: Segment
     radius: float
     angle: float
+
+    @property
+    def turn(self) -> float:
+        """How far it is bent, radians."""
+        return math.radians(self.angle)
 
     def drawn(self, angle_so_far: float) -> float:
         """How far what lies behind the shoe has come toward it: the pipe that is in the arc.
@@ -57,45 +64,16 @@ class Moving:
 
         return [piece.moved(place, direction) for piece in self.ahead]
 
-    def never_under(self, height: float, half: float) -> bool:
-        """Whether a pipe of that half thickness stays over a height throughout, for certain: each
-        point's height is R + x sin θ + (z − R) cos θ, whose least value is known.
 
-        Args: height, above the pipe in the bender, and half, the half thickness: in the pipe's
-        unit.
-        """
-        level = height + half - self.radius
-        still = (point[2] for piece in self.behind for point in piece.hull())
-        if min(still, default=math.inf) - half < height:
-            return False
-        return all(
-            _least(x, z - self.radius, math.radians(self.angle)) >= level
-            for piece in self.ahead
-            for x, _, z in piece.hull()
-        )
-
-
-def moving(
-    pipe: StraightPipe, made: Collection[int], index: int, hook: Hook, *, arm: bool = False
-) -> Moving:
+def moving(pipe: StraightPipe, made: Collection[int], index: int, hook: Hook) -> Moving:
     """The pipe as it is put in for a bend.
 
-    Args: pipe, made, index and hook as for half_bent; arm, whether the straight beside the bend may
-    meet something too.
+    Args: pipe, made, index and hook as for half_bent.
     """
     rest = half_bent(pipe, made, index, 0.0, hook)
     bend = pipe.bends[index]
-    ahead = (rest.arm, *rest.ahead) if arm else rest.ahead
-    return Moving(rest.behind, ahead, bend.radius, bend.angle)
+    return Moving(rest.behind, rest.ahead, rest.tail, bend.radius, bend.angle)
 
 
 def _as_it_is(direction: Vector) -> Vector:
     return direction
-
-
-def _least(x: float, z: float, turn: float) -> float:
-    """The least of x sin θ + z cos θ for θ from 0 to ``turn``."""
-    lowest = (math.atan2(x, z) + math.pi) % math.tau
-    if lowest <= turn:
-        return -math.hypot(x, z)
-    return min(z, x * math.sin(turn) + z * math.cos(turn))

@@ -8,13 +8,13 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 from yarrow.benders.bender import Bender
-from yarrow.catalog.tables import Stance
+from yarrow.catalog.stances import Stance
 from yarrow.geometry.rounded_polyline import Segment
 from yarrow.geometry.vectors import Vector, along, dot, subtract
 from yarrow.measure.units import Unit, convert_length
 
-_HANDLE_LEANS = 45.0
-"""Degrees from the pipe on the hook's side to the handle: upright when a bend is at 45."""
+_HANDLE_LEANS = 60.0
+"""Degrees from the pipe on the hook's side to the handle: upright when a bend is at 30."""
 
 _HEEL_LEANS = _HANDLE_LEANS + 90.0
 """The heel, a foot's rest, stands square to the handle, over the pipe behind the shoe."""
@@ -47,10 +47,11 @@ class Bar:
         lean = math.radians(self.leans + angle_so_far)
         way = (math.cos(lean), 0.0, math.sin(lean))
         middle = (0.0, 0.0, self.radius)
+        half_way = along(middle, way, (self.near + self.far) / 2)
         best = (math.inf, 0.0, 0.0)
         for piece in pieces:
             # What is well out of the bar's reach need not be looked at closely: it is this far off.
-            beyond = piece.at_least_off(middle) - self.far
+            beyond = piece.at_least_off(half_way) - (self.far - self.near) / 2
             if beyond >= best[0]:
                 continue
             if beyond > _WELL_OFF * self.apart:

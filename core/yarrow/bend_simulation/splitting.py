@@ -2,39 +2,51 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import replace
 
-from yarrow.bend_simulation.orders import orders
-from yarrow.benders.bender import Bender
-from yarrow.catalog.tables import Stance
+from yarrow.bend_simulation.orders import Piece, best_order
+from yarrow.benders.habits import worked_together
 from yarrow.geometry.pipe import PipeBend, StraightPipe
-from yarrow.measure.units import Unit
-from yarrow.role import Role, groups
 
 _MOST_TRIED = 40
 """Bends that are simulated anew, over all straights that are tried."""
 
 
-def splits(
-    bender: Bender, pipe: StraightPipe, roles: Sequence[Role], stance: Stance, unit: Unit
-) -> tuple[int, float] | None:
-    """The longest straight at whose middle the piece can be parted so that both parts can be bent
-    from one of their ends: the bend before it and its length. None where no straight will do; of a
-    piece with very many bends only the longest are tried."""
-    lasts = [group[-1] for group in groups(roles)][:-1]
+def splits(piece: Piece) -> tuple[int, float] | None:
+    """The longest straight at whose middle the piece can be parted so that both parts can be bent:
+    the bend before it and its length. None where no straight will do; of a piece with very many
+    bends only the longest are tried.
+
+    Args:
+        piece: that can't be bent in one.
+    """
+    pipe = piece.pipe
+    lasts = [group[-1] for group in worked_together(piece.roles, piece.lines)][:-1]
     longest = sorted(lasts, key=lambda bend: -pipe.straights[bend + 1])
     for last in longest[: max(_MOST_TRIED // len(pipe.bends), 1)]:
         straight = pipe.straights[last + 1]
         cut = pipe.bends[last].arc_end + straight / 2
         sides = (
-            (_stretch_of(pipe, 0, last + 1, 0.0, cut), roles[: last + 1]),
-            (_stretch_of(pipe, last + 1, len(pipe.bends), cut, pipe.cut_length), roles[last + 1 :]),
+            _part_of(piece, 0, last + 1, 0.0, cut),
+            _part_of(piece, last + 1, len(pipe.bends), cut, pipe.cut_length),
         )
-        found = (orders(bender, part, kept, stance, unit, both_ends=False) for part, kept in sides)
-        if all(each[0].works for each in found):
+        if all(best_order(side).works for side in sides):
             return last, straight
     return None
+
+
+def _part_of(piece: Piece, first: int, after: int, begins: float, ends: float) -> Piece:
+    """A stretch of a piece with the bends that are in it, each where it may be worked."""
+    by_bend = tuple(
+        (bend - first, stance) for bend, stance in piece.stances.by_bend if first <= bend < after
+    )
+    return replace(
+        piece,
+        pipe=_stretch_of(piece.pipe, first, after, begins, ends),
+        roles=piece.roles[first:after],
+        lines=piece.lines[first:after],
+        stances=replace(piece.stances, by_bend=by_bend),
+    )
 
 
 def _stretch_of(

@@ -70,26 +70,34 @@ class Bender:
         return self.take_up + self.hook
 
     @property
+    def follows_chart(self) -> bool:
+        """Whether people work it by a chart: where the hook goes, and how far to bend."""
+        return self.way == "chart"
+
+    @property
     def front_reference(self) -> Reference:
-        """What a bend's near end is put on: the front mark, or where the arc itself begins."""
-        return "front" if self.way == "mark" else "former"
+        """What a bend's near end is put on: the front mark, which is the hook's edge of a machine
+        with a chart; or, in a former, where the arc itself begins."""
+        return "former" if self.way == "bench" else "front"
 
     @property
     def back_reference(self) -> Reference:
-        """What the back of a 90 sits on; by the chart that too is told by where the arc begins."""
-        by_way: dict[Way, Reference] = {"mark": "back", "bench": "square", "chart": "former"}
+        """What the back of a 90 sits on; a chart tells that too by where the hook goes."""
+        by_way: dict[Way, Reference] = {"mark": "back", "bench": "square", "chart": "front"}
         return by_way[self.way]
 
     @property
     def centre_reference(self) -> Reference:
         """What the middle of a saddle sits on; a former and a chart have nothing for it."""
-        return "centre" if self.way == "mark" else "former"
+        return "centre" if self.way == "mark" else self.front_reference
 
     def mark_name(self, reference: Reference) -> str:
         """What a mark of this bender is called: as stamped on it, where the crew has said so."""
         own = dict(self.renamed).get(reference)
         if own:
             return own
+        if reference == "front" and self.follows_chart:
+            return "edge of the hook"
         return self.traits.edge if reference == "former" else MARK_NAMES[reference]
 
     def clicks(self, angle: float) -> int | None:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from fractions import Fraction
 from functools import cache
 
@@ -144,59 +144,6 @@ def rules_of_thumb(table: str = "rules-of-thumb") -> tuple[RuleOfThumb, ...]:
         )
         for row in rows(table)
     )
-
-
-@dataclass(frozen=True, slots=True)
-class Table:
-    """What a tool is bolted to or lies on, mm from the shoe: ``ahead`` of it and ``behind``, to
-    either side, and how far ``under`` the pipe."""
-
-    ahead: float
-    behind: float
-    aside: float
-    under: float
-
-
-@dataclass(frozen=True, slots=True)
-class Stance:
-    """Where a kind of bender is worked: the place, how high the pipe lies over the floor, how long
-    its handle is and how far its heel stands out beyond the groove (0: none that the pipe could
-    meet), and the table under it, if any. In the ``air`` the tool is the other way up: its handle
-    stands on the floor, so the floor is as far beyond the shoe's centre as ``height_mm``."""
-
-    place: str
-    height_mm: float
-    handle_mm: float
-    heel_mm: float = 0.0
-    table: Table | None = None
-
-
-@cache
-def stance(kind: str) -> Stance:
-    """Where a kind of bender is worked. Raises: KeyError for a kind that there is not."""
-    row = toml("stances")[kind]
-    return Stance(
-        row["place"],
-        row["height_mm"],
-        row["handle_mm"],
-        row["heel_mm"],
-        _table(row.get("table_mm")),
-    )
-
-
-@cache
-def stance_at(usual: Stance, place: str) -> Stance:
-    """The same tool worked at another place: floor, air, stand or bench.
-
-    Raises: KeyError for a place that there is not.
-    """
-    row = toml("stances")["places"][place]
-    height = row.get("height_mm", usual.handle_mm)
-    return replace(usual, place=place, height_mm=height, table=_table(row.get("table_mm")))
-
-
-def _table(row: dict[str, float] | None) -> Table | None:
-    return Table(**row) if row else None
 
 
 @dataclass(frozen=True, slots=True)

@@ -15,17 +15,16 @@ from yarrow.benders.springback import Springback, springback
 from yarrow.catalog.limits import limits
 from yarrow.catalog.tables import (
     Conduit,
-    Stance,
     allowance,
     benders,
     conduits,
     fittings,
-    stance,
-    stance_at,
 )
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.schema import reader
+from yarrow.documents.stance_reading import read_stances
 from yarrow.documents.wire_reading import most_degrees, read_wires, trade_size
+from yarrow.documents.worked_sums import noted
 from yarrow.features.feature import Feature
 from yarrow.features.offset import Offset
 from yarrow.features.registry import KINDS
@@ -85,6 +84,7 @@ def read_run(document: object) -> Survey:
     worked: list[EvaluatedSum] = []
     own_allowances: list[str] = []
     said, meet = _walk(shape, conduit, unit, worked, own_allowances)
+    places = read_stances(shape, bender.kind, worked)
     setup = RunSetup(
         name=shape["name"],
         unit=unit,
@@ -93,34 +93,19 @@ def read_run(document: object) -> Survey:
         bender=bender,
         bender_fits=fits,
         method=shape["method"],
-        stand_off=_noted(shape["stand_off"], "stand_off", worked),
+        stand_off=noted(shape["stand_off"], "stand_off", worked),
         start=_start(shape.get("start"), conduit, unit, worked, own_allowances),
         path=_path(shape, worked),
         worked=tuple(worked),
         own_allowances=tuple(own_allowances),
         order=tuple(OrderedBend(**each) for each in shape.get("order", [])),
-        stance=_stance(shape["stance"], bender, worked) if "stance" in shape else None,
+        stances=places.stances,
+        not_taken=places.not_taken,
         wires=read_wires(shape["wires"], conduit, unit) if "wires" in shape else None,
         most_degrees=most_degrees(shape.get("wires", {})),
     )
     rack = _read_rack(shape["rack"], unit, worked, setup) if "rack" in shape else None
     return Survey(replace(setup, worked=tuple(worked)), said, meet, rack)
-
-
-def _stance(shape: dict[str, Any], bender: Bender, worked: list[EvaluatedSum]) -> Stance:
-    """Where a bender is worked: its kind's way, with what a crew says of its own."""
-    found = stance(bender.kind)
-    if "handle" in shape:
-        found = replace(found, handle_mm=_in_mm(shape["handle"], "stance.handle", worked))
-    if "place" in shape:
-        found = stance_at(found, shape["place"])
-    if "height" in shape:
-        found = replace(found, height_mm=_in_mm(shape["height"], "stance.height", worked))
-    return found
-
-
-def _in_mm(reading: Reading, path: str, worked: list[EvaluatedSum]) -> float:
-    return float(convert(_noted(reading, path, worked), reading.unit, "mm"))
 
 
 def _read_rack(
@@ -162,7 +147,7 @@ def _read_rack(
     return Rack(
         count=shape["count"],
         side=shape["side"],
-        spacing=float(_noted(shape["spacing"], "rack.spacing", worked)),
+        spacing=float(noted(shape["spacing"], "rack.spacing", worked)),
         between=shape["between"],
         corners=shape["corners"],
         shot=shape.get("shot", limits().shot.degrees),
@@ -331,7 +316,7 @@ def _walk(
             beyond = _allowance(fields, fields["fitting"], path, conduit, unit, worked, own)
             fields["allowance"] = beyond
             if "meet" in fields:
-                x, y, z = (_noted(each, f"{path}.meet", worked) for each in fields.pop("meet"))
+                x, y, z = (noted(each, f"{path}.meet", worked) for each in fields.pop("meet"))
                 meet = (float(x), float(y), float(z))
         # The fields of a schema's line and of its dataclass are the same by design and by a test.
         said.append(_line_type(kind, fields)(**_exact_fields(fields, path, worked)))
@@ -396,7 +381,7 @@ def _allowance(
     own: list[str],
 ) -> Fraction:
     if "allowance" in shape:
-        return _noted(shape["allowance"], f"{path}.allowance", worked)
+        return noted(shape["allowance"], f"{path}.allowance", worked)
     beyond = allowance(fittings()[fitting], conduit, unit)
     if beyond:
         own.append(path)
@@ -406,21 +391,15 @@ def _allowance(
 def _path(shape: dict[str, Any], worked: list[EvaluatedSum]) -> Points:
     points = []
     for number, point in enumerate(shape.get("path", [])):
-        x, y, z = (_noted(item, f"path[{number}]", worked) for item in point)
+        x, y, z = (noted(item, f"path[{number}]", worked) for item in point)
         points.append((x, y, z))
     return tuple(points)
 
 
 def _exact_fields(fields: dict[str, Any], path: str, worked: list[EvaluatedSum]) -> dict[str, Any]:
     return {
-        _NAMES.get(key, key): _noted(value, f"{path}.{key}", worked)
+        _NAMES.get(key, key): noted(value, f"{path}.{key}", worked)
         if isinstance(value, Reading)
         else (tuple(value) if isinstance(value, list) else value)
         for key, value in fields.items()
     }
-
-
-def _noted(reading: Reading, path: str, worked: list[EvaluatedSum]) -> Fraction:
-    if reading.worked:
-        worked.append(EvaluatedSum(path, reading.worked))
-    return reading.value

@@ -37,8 +37,9 @@ from yarrow.role import Role
 
 @dataclass(frozen=True, slots=True)
 class BoxOffset(OnItsLeg):
-    """A line of the walk at its start or its end: ``margin`` of straight pipe is left for the
-    connector between the pipe's end and the arc that is nearer to it."""
+    """A line of the walk at its start or its end: ``margin`` of straight pipe is left between the
+    pipe's end and the mark of the bend that is nearer to it, so that the hook holds straight pipe
+    and does not spoil the end."""
 
     where: Literal["start", "end"]
     rise: Fraction
@@ -79,12 +80,13 @@ class BoxOffset(OnItsLeg):
         return Move(self.rise, self.toward, self.rise_from)
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
-        """An offset whose arc begins (at the end: ends) ``margin`` from the pipe's end.
+        """An offset whose first mark (at the end: last) is ``margin`` from the pipe's end, with the
+        hook toward that.
 
         Source: docs/geometry.md, the named bends.
         """
         run = self._rise(leg, pipe) / math.tan(math.radians(self.angle))
-        reach = float(self.margin) + tangent_length(pipe.radius, self.angle)
+        reach = float(self.margin) + pipe.mark_to_arc + tangent_length(pipe.radius, self.angle)
         if self.where == "start" or pipe.end is None:
             near = pipe.begins + reach
         else:

@@ -32,13 +32,15 @@ class PipeEnd:
 class Pipe:
     """What of the pipe decides where vertices lie, in the document's unit: diameter and centreline
     radius; where it begins on the first leg, and how the walk ends (None without one);
-    ``stand_off``, by how much spacers or strut hold it off every surface."""
+    ``stand_off``, by how much spacers or strut hold it off every surface; ``mark_to_arc``, how far
+    a bend's arc lies from its front mark, the hook toward the end that it is near."""
 
     diameter: float
     radius: float
     begins: float = 0.0
     end: PipeEnd | None = None
     stand_off: float = 0.0
+    mark_to_arc: float = 0.0
 
     def back_beyond_vertex(self, angle: float) -> float:
         """(D/2 + stand-off) tan(θ/2): how far the surface behind a bend, which its back is on where

@@ -53,6 +53,7 @@ class FindingCode(StrEnum):
     CENTRE_NOTCH_DOES_NOT_SERVE = "centre-notch-does-not-serve", "note"
     TABLE_NEEDS_WALK = "table-needs-walk", "note"
     ORDER_NOT_OF_THESE_BENDS = "order-not-of-these-bends", "warning"
+    STANCE_NOT_OF_THIS_TOOL = "stance-not-of-this-tool", "warning"
     ORDER_SET_ASIDE = "order-set-aside", "note"
     NO_ORDER = "no-order", "error"
     TOO_MANY_BENDS_TO_HANDLE = "too-many-bends-to-handle", "error"

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
+from yarrow.catalog.stances import stances
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.geometry.arcs import arc_length
@@ -93,7 +94,13 @@ def _like(setup: ResolvedRun, rack: Rack, number: int) -> ResolvedRun:
     if number == 0 or number > len(rack.others):
         return plain
     other: OtherPipe = rack.others[number - 1]
-    return replace(plain, conduit=other.conduit, bender=other.bender, bender_fits=other.bender_fits)
+    return replace(
+        plain,
+        conduit=other.conduit,
+        bender=other.bender,
+        bender_fits=other.bender_fits,
+        stances=stances(other.bender.kind),
+    )
 
 
 def _spacing(rack: Rack, one: ResolvedRun, other: ResolvedRun) -> float:

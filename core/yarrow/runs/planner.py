@@ -5,13 +5,20 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
+from yarrow.bend_simulation.orders import (
+    NO_BENDS,
+    Order,
+    Piece,
+    as_said,
+    best_order,
+    unsearched,
+)
 from yarrow.benders.bender import Hook
-from yarrow.benders.placing import making_order, place_bender
 from yarrow.fill.pull_points import pull_points
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, errors_of, nothing_wrong
 from yarrow.geometry.errors import GeometryError
-from yarrow.geometry.pipe import develop
+from yarrow.geometry.pipe import StraightPipe, develop
 from yarrow.measure.rounding import cut_text, round_to
 from yarrow.role import Role
 from yarrow.runs.checks.arcs import arc_findings
@@ -26,14 +33,20 @@ from yarrow.runs.checks.rules import (
     slip_findings,
     stand_off_findings,
     stick_findings,
+    stick_of,
     table_findings,
 )
-from yarrow.runs.checks.tool import bender_findings, radius_findings, room_findings
+from yarrow.runs.checks.tool import (
+    bender_findings,
+    radius_findings,
+    room_findings,
+    stance_findings,
+)
 from yarrow.runs.checks.wires import bends_on, plan_wires, right_angles, wire_findings
 from yarrow.runs.closure import close_run
 from yarrow.runs.instructions.steps import PieceToBend, steps
 from yarrow.runs.layout.arcs import arcs_to_draw
-from yarrow.runs.layout.walk import lay_out
+from yarrow.runs.layout.walk import Layout, lay_out
 from yarrow.runs.marking.as_bent import predict_as_bent
 from yarrow.runs.marking.marks import exact_marks, pipe_by_marks, rule_marks
 from yarrow.runs.marking.printed_rule import by_rule
@@ -52,6 +65,10 @@ from yarrow.runs.planned import (
 from yarrow.runs.selection.choosing import choose
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase
+
+MOST_SIMULATED = 30
+"""Bends of a piece whose handling is simulated: more than any stick takes, few enough to be
+answered within two seconds."""
 
 
 def plan_run(survey: Survey) -> Plan:
@@ -104,7 +121,7 @@ def plan_resolved(resolution: Resolution) -> Plan:
     if marked is None or not nothing_wrong(findings):
         return UnbuildablePlan(resolution, straight.layout, placed, wires, found)
     rows, piece = _at_the_bender(placed, marked)
-    work = steps(piece, marked.marks, rows, placed.order)
+    work = steps(piece, marked.marks, rows, placed.order.bends)
     return BuildablePlan(
         resolution, straight.layout, placed, marked, rows, work, other_method, wires, found
     )
@@ -123,6 +140,7 @@ def straighten(resolution: Resolution) -> StraightenedRun | Disorder:
     findings = (
         *resolution.findings,
         *bender_findings(run),
+        *stance_findings(run),
         *radius_findings(run, lengths),
         *slip_findings(run, lengths),
         *allowance_findings(run, lengths),
@@ -140,30 +158,64 @@ def straighten(resolution: Resolution) -> StraightenedRun | Disorder:
 
 
 def place(resolution: Resolution, straight: StraightenedRun) -> PlacedPipe:
-    """The bender on each bend, in the sequence that the marks are made for, and the exact marks.
+    """The bender on each bend, in the order that the marks are made for, and the exact marks.
 
     Args:
         resolution: the run, and how it came by its bends.
         straight: its pipe before any bend.
     """
     run, layout, pipe = resolution.run, straight.layout, straight.pipe
-    order, hooks = run_order(run, layout.roles_of(pipe))
-    placings = place_bender(run.bender, pipe, layout.roles_of(pipe), order, hooks)
+    order = run_order(run, layout, pipe) if pipe.bends else NO_BENDS
+    by_bend = {each.bend: each.placing for each in order.bends}
+    placings = tuple(by_bend[index] for index in range(len(by_bend)))
     marks = exact_marks(run, pipe, placings)
     return PlacedPipe(run, layout, pipe, order, placings, marks, resolution.lengths)
 
 
-def run_order(run: ResolvedRun, roles: Sequence[Role]) -> tuple[tuple[int, ...], tuple[Hook, ...]]:
-    """The sequence that a run's marks are made for, and its hooks where a person picked them: the
-    picked one, where it names every bend once and the marks are not printed ones; else the usual.
+def run_order(run: ResolvedRun, layout: Layout, pipe: StraightPipe) -> Order:
+    """The order that a run's marks are made for: the picked one, where it names every bend once and
+    the marks are not printed ones; else as a good hand would. What can't be made in one piece, or
+    is too much to simulate, goes by habit along the pipe.
 
     Args:
         run: for its method and what was picked.
-        roles: of its bends, in order along the pipe.
+        layout: its walk.
+        pipe: straightened, with at least one bend.
     """
-    if picked_order_findings(run, len(roles)) or not run.order:
-        return making_order(roles), ()
-    return tuple(each.bend for each in run.order), tuple(each.hook for each in run.order)
+    piece = piece_of(run, layout, pipe)
+    bends = len(pipe.bends)
+    picked: list[tuple[int, Hook]] = []
+    if not picked_order_findings(run, bends):
+        picked = [(each.bend, each.hook) for each in run.order]
+    by_habit = (
+        bends > MOST_SIMULATED
+        or Role.SEGMENT in piece.roles
+        or min(pipe.straights) < 0
+        or pipe.cut_length > stick_of(run)
+    )
+    if by_habit:
+        return unsearched(piece, picked)
+    if picked:
+        return as_said(piece, picked)
+    return best_order(piece, _printed_hooks(run, layout, pipe))
+
+
+def piece_of(run: ResolvedRun, layout: Layout, pipe: StraightPipe) -> Piece:
+    """A run's piece, as it is handled.
+
+    Args:
+        run, layout, pipe: as for run_order.
+    """
+    roles, lines = layout.roles_of(pipe), layout.features_of(pipe)
+    return Piece(run.bender, run.stances, pipe, roles, lines, run.unit)
+
+
+def _printed_hooks(run: ResolvedRun, layout: Layout, pipe: StraightPipe) -> dict[int, Hook]:
+    """The hooks that printed marks are made for."""
+    if run.method != "table" or not run.walk:
+        return {}
+    spots = enumerate(by_rule(layout, pipe).spots)
+    return {bend: spot.hook for bend, spot in spots if spot is not None}
 
 
 def mark(placed: PlacedPipe, *, apart: bool) -> tuple[MarkedPipe | None, MarkedPipe | None]:
@@ -216,12 +268,28 @@ def _at_the_bender(
     placed: PlacedPipe, marked: MarkedPipe
 ) -> tuple[tuple[Working, ...], PieceToBend]:
     """How each bend is worked, and the piece as the marks make it."""
-    run, roles = placed.run, placed.layout.roles_of(placed.pipe)
     pipe = placed.pipe
     if marked.method == "table":
-        pipe = pipe_by_marks(run.bender, pipe, marked.marks, marked.cut_length)
-    rows = working(run, pipe, roles, marked.marks, placed.words)
-    return rows, PieceToBend(run.bender, pipe, roles, marked.cut_length_text, placed.words)
+        pipe = pipe_by_marks(placed.run.bender, pipe, marked.marks, marked.cut_length)
+    piece = piece_to_bend(placed, pipe, marked.cut_length_text)
+    sequence = [each.bend for each in placed.order.bends]
+    rows = working(placed.run, pipe, piece.roles, marked.marks, sequence, placed.words)
+    return rows, piece
+
+
+def piece_to_bend(placed: PlacedPipe, pipe: StraightPipe, cut_text: str) -> PieceToBend:
+    """A run's piece with what its steps are told in.
+
+    Args:
+        placed: the bender on each bend.
+        pipe: as the marks make it.
+        cut_text: its cut, as the tape reads.
+    """
+    run, roles = placed.run, placed.layout.roles_of(placed.pipe)
+    lines = placed.layout.features_of(placed.pipe)
+    return PieceToBend(
+        run.bender, run.stances, pipe, roles, lines, run.unit, cut_text, placed.words
+    )
 
 
 def _check_wires(placed: PlacedPipe) -> PlannedWires | None:

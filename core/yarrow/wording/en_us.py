@@ -186,6 +186,15 @@ EN_US = {
         "pick one anew in the steps."
     ),
     "order-set-aside": "Printed marks are for the usual order: the picked one is set aside.",
+    "stance-not-of-this-tool": (
+        "{bender!c} can't be worked {place}: it is taken as usual. It can be worked {places:, or }."
+    ),
+    "at-place/floor": "on the floor",
+    "at-place/air": "in the air",
+    "at-place/stand": "on a stand",
+    "at-place/bench": "at a bench",
+    "at-place/blocks": "on blocks",
+    "at-place/edge": "over an edge",
     "no-order": "No order can make this in one piece: {why}. {frees}.",
     "no-order/handle": "No order can make this in one piece: {why}. {shorter} {frees}.",
     "no-order/room": "at {bend} there is {room} of straight, and the bender takes {need}",
@@ -362,8 +371,8 @@ EN_US = {
         "Or hang the take-up of {take_up} over the end and mark the whole {stub}."
     ),
     "step/chart": (
-        "By the chart: the bend begins on that mark and runs to {end}, hook at {hook_at}, "
-        "{between} of straight to the {before}, {developed} in the bend."
+        "By the chart: the bend runs from {begins} to {end}, {between} of straight to the "
+        "{before}, {developed} in the bend."
     ),
     "step/bend-before": "bend before",
     "step/start-of-pipe": "start of the pipe",
@@ -383,8 +392,21 @@ EN_US = {
     ),
     "step/stays": "Pipe stays as it lies.",
     "step/half-over": "Turn the pipe half over.",
-    "step/turn-clockwise": "Turn the pipe {angle} clockwise, seen from its start.",
-    "step/turn-anticlockwise": "Turn the pipe {angle} anticlockwise, seen from its start.",
+    "step/turn-clockwise": "Turn the pipe {angle} clockwise, seen from its start: {top}.",
+    "step/turn-anticlockwise": "Turn the pipe {angle} anticlockwise, seen from its start: {top}.",
+    "step/top-toward-you": "its top comes toward you, the hook on your right",
+    "step/top-away": "its top goes away from you, the hook on your right",
+    "step/flip": "Carry the pipe round, end for end.",
+    "step/bender-round": "Turn the bender round: the pipe stays where it lies.",
+    "stance/floor": "On the floor, foot on the heel.",
+    "stance/air": (
+        "In the air: the handle on the floor at your foot, head up, and the pipe pushed down."
+    ),
+    "stance/stand": "On the stand, {height} high.",
+    "stance/bench": "At the bench, {height} high.",
+    "stance/blocks": "On blocks, {height} high.",
+    "stance/edge": "At an edge, so that what is ahead of the hook hangs over it.",
+    "stance/put-up": "Put the bender up by {by}, or what is bent meets what is under it.",
     "step/pencil-line": "Before you take it out, pencil a line along the top.",
     "step/line-on-top": "The pencil line is on top.",
     "step/line-underneath": "The pencil line is underneath.",
@@ -413,7 +435,6 @@ EN_US = {
         "Both legs parallel, {depth} from centre line to centre line: gauge that depth with a "
         "straightedge before you bend."
     ),
-    "check/parallel": "Both legs parallel, {depth} from centre line to centre line.",
     "check/parallel-within": "No more than {within} closer at one end over {over}.",
     "check/in-one-line": (
         "Both legs in one line: sight along the pipe, and lay it on something flat."
@@ -471,17 +492,28 @@ EN_US = {
     "order-name/from-both-ends": "from both ends",
     "order-name/as-marked": "as marked",
     "order/least-trouble": "The least trouble, but it can't be made so.",
-    "order/usual": "The usual way: one end after the other.",
-    "order/hangs-least": "The half-bent pipe hangs the least.",
-    "order/has-room": "The bender has room at every bend, and nothing meets it.",
-    "order/meets-least": "The half-bent pipe meets what is below it the least often.",
-    "order/carried-least": "The pipe is turned and carried the least.",
+    "order/usual": "The usual way.",
+    "order/has-room": "The bender has room at every bend, and the pipe does not meet it.",
+    "order/hangs-at-fewest": "The half-bent pipe meets what is below it at the fewest bends.",
+    "order/fewest-flips": "The pipe is carried end for end the least.",
+    "order/fewest-stances": "The fewest changes of stance.",
+    "order/fewest-turns": "The pipe is turned the least.",
+    "order/with-the-tape": "Its marks are read along the tape.",
+    "order/where-by-habit": "Each bend where a good hand makes it.",
+    "order/by-habit": "As a good hand hooks it.",
     "order/no-room-or-hits": "Too little straight for the bender, or the pipe hits something.",
-    "order/hangs-at-one": "Hangs too low at {bends} more bend.",
-    "order/hangs-at-more": "Hangs too low at {bends} more bends.",
-    "order/more-turns-one": "More handling: as much as turning the pipe once more.",
-    "order/more-turns-many": "More handling: as much as turning the pipe {times} times more.",
-    "order/hangs-lower": "Hangs {lower} lower than {first}.",
+    "order/hangs-at-one": "Hangs too low at one more bend.",
+    "order/hangs-at-many": "Hangs too low at {times} more bends.",
+    "order/more-elsewhere": "A bend that is not made where a good hand would.",
+    "order/more-away": "A saddle's bends hooked away from what it goes over.",
+    "order/more-flips-one": "Carried end for end once more.",
+    "order/more-flips-many": "Carried end for end {times} times more.",
+    "order/more-stances-one": "One more change of stance.",
+    "order/more-stances-many": "{times} more changes of stance.",
+    "order/more-turns-one": "The pipe is turned once more.",
+    "order/more-turns-many": "The pipe is turned {times} times more.",
+    "order/against-the-tape": "Its marks are taken against the tape.",
+    "order/against-habit": "Not hooked as a good hand would.",
     "order/as-good": "As good.",
     "meets/floor": "The pipe from {begins} to {ends} would be {by} under the floor, {when}.",
     "meets/bench": (
@@ -498,7 +530,9 @@ EN_US = {
         "Bend it in the air, handle on the floor and the pipe pushed down: what is on top here is "
         "then underneath."
     ),
-    "helps/blocks": "Put the bender up by {by}: on blocks, or at the edge of a dock.",
+    "helps/more-straight": "Leave more straight between it and the bend beside it.",
+    "helps/at-an-edge": "Bend it at an edge, with what is ahead of the hook hanging over it.",
+    "helps/blocks": "Put the bender up by {by}, on blocks.",
     "helps/over-the-edge": (
         "Let that leg hang over the edge of the bench, or put the tool up by {by}."
     ),

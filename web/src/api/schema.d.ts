@@ -1182,14 +1182,15 @@ export interface components {
         };
         /**
          * BendHandling
-         * @description One bend of an order: by how much the pipe is turned since the last one, degrees clockwise
-         *     seen from its start; its step in the list; what it meets, and what helps.
+         * @description One bend of an order: where it is worked; by how much the pipe is turned since the last one,
+         *     degrees clockwise seen from its start; its step in the list; what it meets, and what helps.
          *
          *     ``before`` and ``after`` are the pipe's centreline as it lies in the bender, x toward the hook,
-         *     z up, y away from who stands with the hook on the right, the floor at ``floor`` and the shoe's
-         *     centre at ``shoe``, which is below the pipe where it is bent in the air; ``bench`` are the ends
-         *     of the table's top beside the pipe (none where there is none). ``wall`` is that same piece with
-         *     this bend made where it belongs on the wall, in the frame of the plan.
+         *     z up, y away from who stands with the hook on the right, the floor at ``floor`` (from the hook
+         *     on ``drop`` lower) and the shoe's centre at ``shoe``, which is below the pipe where it is bent
+         *     in the air; ``bench`` are the ends of the table's top beside the pipe (none where there is
+         *     none). ``wall`` is that same piece with this bend made where it belongs on the wall, in the
+         *     frame of the plan.
          */
         BendHandling: {
             /** After */
@@ -1212,6 +1213,8 @@ export interface components {
             ][];
             /** Bend */
             bend: number;
+            /** Drop */
+            drop: number;
             /** Floor */
             floor: number;
             /** Helps */
@@ -1223,6 +1226,11 @@ export interface components {
             hook: "start" | "end";
             /** Meets */
             meets: components["schemas"]["Interference"][];
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "floor" | "air" | "stand" | "bench" | "blocks" | "edge";
             /** Shoe */
             shoe: number;
             /** Step */
@@ -1882,7 +1890,7 @@ export interface components {
          *     well; a note is worth knowing.
          * @enum {string}
          */
-        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
+        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
         /**
          * FoldedPipe
          * @description The answer of fold: vertices with both ends, and the end's place and direction.
@@ -1947,6 +1955,8 @@ export interface components {
          * Handling
          * @description The orders that a piece can be bent in, best first; none where it can't be made, and then the
          *     findings say why. Where there are orders and none works, a finding says what is in the way.
+         *     ``place`` is where the whole piece is bent, as someone said; empty where each bend is made as it
+         *     usually is. ``takes`` are the places that the tool can be worked at.
          */
         Handling: {
             /** Findings */
@@ -1957,6 +1967,8 @@ export interface components {
             orders: components["schemas"]["OrderHandling"][];
             /** Place */
             place: string;
+            /** Takes */
+            takes: ("floor" | "air" | "stand" | "bench" | "blocks" | "edge")[];
         };
         /**
          * Interference
@@ -2257,16 +2269,19 @@ export interface components {
         };
         /**
          * OrderHandling
-         * @description An order with its price: turns of the pipe about itself, flips end for end, and how high the
-         *     bender has to stand (empty: as usual). ``taken``: the plan's marks are for this one; ``value``
-         *     is what a run's ``order`` says to take it (empty: nothing, it is the usual one). ``works``:
-         *     there is room at every bend, and the tool is not met.
+         * @description An order with its price: turns of the pipe about itself, flips end for end, changes of
+         *     stance, and how high the bender has to be put up (empty: not at all). ``taken``: the plan's
+         *     marks are for this one; ``value`` is what a run's ``order`` says to take it. ``works``: there is
+         *     room at every bend and the tool is not met; what is below it is not met either, with it put up
+         *     so high.
          */
         OrderHandling: {
             /** Bends */
             bends: components["schemas"]["BendHandling"][];
             /** Blocks Text */
             blocks_text: string;
+            /** Changes */
+            changes: number;
             /** Chosen */
             chosen: boolean;
             /** Flips */
@@ -3023,7 +3038,7 @@ export interface components {
              */
             method?: "exact" | "table";
             name?: string;
-            /** @description The sequence to make the bends in, each once. Left out, from the start, a saddle's centre before its outers. */
+            /** @description The sequence to make the bends in, each once. Left out, as a good hand would. */
             order?: components["schemas"]["RunDocument_next"][];
             path?: components["schemas"]["RunDocument_point"][];
             rack?: components["schemas"]["RunDocument_rack"];
@@ -3033,6 +3048,8 @@ export interface components {
              */
             round_to?: string | number;
             stance?: components["schemas"]["RunDocument_stance"];
+            /** @description Where single bends are made, where that is not as the rest of the piece. */
+            stances?: components["schemas"]["RunDocument_bend_stance"][];
             /** @description How far spacers or strut hold the pipe off every surface: taken once off every rise that was measured off the surface, and off every leg measured to or from a wall. */
             stand_off?: components["schemas"]["RunDocument_not_negative"];
             start?: components["schemas"]["RunDocument_start"];
@@ -3052,6 +3069,13 @@ export interface components {
         /** @description How far the pipe turns, in degrees. */
         RunDocument_angle: number;
         RunDocument_bend_name: string;
+        RunDocument_bend_stance: {
+            /** @description Counted along the pipe, from 0. */
+            bend: number;
+            /** @description How high the pipe lies over the floor there. */
+            height?: components["schemas"]["RunDocument_not_negative"];
+            place: components["schemas"]["RunDocument_place"];
+        };
         /** @description A crew's own bender with one conduit in it, as it is kept. */
         RunDocument_bender_file: {
             bender: components["schemas"]["RunDocument_own_bender"];
@@ -3321,12 +3345,19 @@ export interface components {
             radius?: components["schemas"]["RunDocument_size"];
             /** @description Measured points; left out, what the material usually does. */
             springback?: components["schemas"]["RunDocument_kept"][];
+            /** @description Where this crew works it, unless a run says otherwise. */
+            stance?: components["schemas"]["RunDocument_stance"];
             take_up?: components["schemas"]["RunDocument_size"];
             /** @description Test 90s, from which radius and take-up follow; then neither is given. */
             tests?: components["schemas"]["RunDocument_measured"];
         };
         /** @description The bends that were picked for it, a kind and an angle: saddle3 45, or saddle4 30 both. Empty: Yarrow chooses. */
         RunDocument_pick: string;
+        /**
+         * @description In the air the handle stands on the floor and the pipe is pushed down; over an edge, what lies ahead of the hook hangs free.
+         * @enum {string}
+         */
+        RunDocument_place: "floor" | "air" | "stand" | "bench" | "blocks" | "edge";
         RunDocument_point: components["schemas"]["RunDocument_length"][];
         /** @description lb/ft, lbf and lbf/ft in inches; kg/m, N and N/m in millimetres. */
         RunDocument_pull: {
@@ -3433,17 +3464,13 @@ export interface components {
         RunDocument_size: string | number;
         /** @description Percent of the limit to keep free. */
         RunDocument_spare: number;
-        /** @description Where the bender is worked; left out, as its kind usually is. */
+        /** @description Where the bender is worked; left out, as its kind usually is, every bend where a good hand makes it. */
         RunDocument_stance: {
             /** @description How far the handle reaches from the shoe's centre; 0: there is none that the pipe could meet. */
             handle?: components["schemas"]["RunDocument_not_negative"];
             /** @description How high the pipe lies over the floor there. */
             height?: components["schemas"]["RunDocument_not_negative"];
-            /**
-             * @description In the air the handle stands on the floor and the pipe is pushed down.
-             * @enum {string}
-             */
-            place?: "floor" | "air" | "stand" | "bench";
+            place?: components["schemas"]["RunDocument_place"];
         };
         RunDocument_start: {
             allowance?: components["schemas"]["RunDocument_length"];

@@ -6,6 +6,7 @@ import {
   placeOf,
   removeLine,
   setAtPath,
+  setBendStance,
   setLoose,
   setStance,
   setStart,
@@ -102,5 +103,16 @@ describe("commands", () => {
     const high = setStance({ place: "stand", height: "30" })(run);
     expect(high.stance).toEqual({ place: "stand", height: "30" });
     expect(setStance({ place: undefined, height: undefined })(high).stance).toBeUndefined();
+  });
+
+  it("says where one bend is made, once for each, and takes it back", () => {
+    const both = setBendStance(2, "floor")(setBendStance(0, "air")(setBendStance(2, "air")(run)));
+    expect(both.stances).toEqual([
+      { bend: 0, place: "air" },
+      { bend: 2, place: "floor" },
+    ]);
+    const one = setBendStance(0, undefined)(both);
+    expect(one.stances).toEqual([{ bend: 2, place: "floor" }]);
+    expect(setBendStance(2, undefined)(one).stances).toBeUndefined();
   });
 });

@@ -54,9 +54,20 @@ export function setStance(fields: { [K in keyof Stance]?: Stance[K] | undefined 
 
 type Stance = NonNullable<RunDocument["stance"]>;
 
-/** Make the bends in this order: the plan's marks follow it. */
-export function takeOrder(order: NonNullable<RunDocument["order"]>): Change {
-  return set("order", [...order]);
+/** Where one bend is made, counted along the pipe; `undefined`: as the rest of the piece. */
+export function setBendStance(bend: number, place: Place | undefined): Change {
+  return (document) => {
+    const others = (document.stances ?? []).filter((each) => each.bend !== bend);
+    const kept = place ? [...others, { bend, place }] : others;
+    return set("stances", kept.length > 0 ? kept : undefined)(document);
+  };
+}
+
+export type Place = NonNullable<NonNullable<RunDocument["stances"]>[number]["place"]>;
+
+/** Make the bends in this order: the plan's marks follow it. `undefined`: in the usual one. */
+export function takeOrder(order: RunDocument["order"]): Change {
+  return set("order", order && [...order]);
 }
 
 /** Let a number of a line float until both ends meet, or hold it again. */

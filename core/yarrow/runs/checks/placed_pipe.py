@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 
+from yarrow.bend_simulation.orders import Order
 from yarrow.benders.placing import Placing
 from yarrow.findings.finding import Remedy
 from yarrow.geometry.errors import GeometryError
@@ -26,13 +27,14 @@ _ROUNDS = 40
 
 @dataclass(frozen=True, slots=True)
 class PlacedPipe:
-    """A run, laid out and straightened, with the bender on each bend: ``order`` is the sequence in
-    which bends are made, ``placings`` and the exact ``marks`` stand in order along the pipe."""
+    """A run, laid out and straightened, with the bender on each bend: ``order`` is how they are
+    made, one after the other; ``placings`` and the exact ``marks`` stand in order along the pipe.
+    """
 
     run: ResolvedRun
     layout: Layout
     pipe: StraightPipe
-    order: tuple[int, ...]
+    order: Order
     placings: tuple[Placing, ...]
     marks: tuple[Mark, ...]
     words: LengthFormatter

@@ -69,10 +69,14 @@ def picked_order_findings(run: ResolvedRun, bends: int) -> list[Finding]:
     return []
 
 
+def stick_of(run: ResolvedRun) -> float:
+    """The length of a stick of a run's conduit, in the run's unit."""
+    return float(convert(run.conduit.stick, run.conduit.unit, run.unit))
+
+
 def stick_findings(placed: PlacedPipe) -> list[Finding]:
     """A warning where the pipe is longer than a stick, with how many it takes."""
-    conduit, words = placed.run.conduit, placed.words
-    stick = float(convert(conduit.stick, conduit.unit, placed.run.unit))
+    words, stick = placed.words, stick_of(placed.run)
     over = placed.pipe.cut_length - stick
     if over <= 1e-6:
         return []
@@ -92,7 +96,7 @@ def stick_findings(placed: PlacedPipe) -> list[Finding]:
 
 def slip_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
     """A warning for every number that looks like a slip of the pen or the tape."""
-    stick = float(convert(run.conduit.stick, run.conduit.unit, run.unit))
+    stick = stick_of(run)
     found = []
     for feature, line in enumerate(run.walk):
         if line.place_field != "at" or feature in run.answers:

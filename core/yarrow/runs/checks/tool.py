@@ -43,6 +43,26 @@ def bender_findings(run: ResolvedRun) -> list[Finding]:
     return [Finding(FindingCode.BENDER_DOES_NOT_FIT, values, path="bender", remedy=remedy)]
 
 
+def stance_findings(run: ResolvedRun) -> list[Finding]:
+    """A warning for each place that was said and that the tool can't be worked at."""
+    takes = tuple(Phrase(f"at-place/{place}") for place in run.stances.takes)
+    return [
+        Finding(
+            FindingCode.STANCE_NOT_OF_THIS_TOOL,
+            {
+                "bender": run.bender.name,
+                "place": Phrase(f"at-place/{place}"),
+                "places": takes,
+            },
+            path=path,
+            remedy=Remedy(
+                Phrase(f"at-place/{run.stances.usual.place}"), path, run.stances.usual.place
+            ),
+        )
+        for path, place in run.not_taken
+    ]
+
+
 def radius_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
     """A warning where this bender bends tighter than the code's table allows: by the column for
     one-shot and full-shoe benders, or by that for other bends where there is no shoe."""

@@ -10,7 +10,7 @@ from yarrow.bend_simulation.orders import Handled, Order
 from yarrow.bend_simulation.splitting import splits
 from yarrow.benders.bender import Hook
 from yarrow.benders.placing import other_end
-from yarrow.catalog.tables import Stance, stance_at
+from yarrow.catalog.stances import Place, Stance
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.runs.instructions.steps import PieceToBend
@@ -32,43 +32,65 @@ class Interference:
     text: Phrase
 
 
-def reason(order: Order, found: Sequence[Order], words: LengthFormatter) -> Phrase:
+_LESS = {
+    "no_room": "has-room",
+    "blocked": "has-room",
+    "low": "hangs-at-fewest",
+    "away": "by-habit",
+    "elsewhere": "where-by-habit",
+    "flips": "fewest-flips",
+    "stances": "fewest-stances",
+    "turns": "fewest-turns",
+    "backward": "with-the-tape",
+}
+"""Why the first order is first, by what it has less of than the next."""
+
+_MORE = {
+    "low": "hangs-at",
+    "away": "more-away",
+    "elsewhere": "more-elsewhere",
+    "flips": "more-flips",
+    "stances": "more-stances",
+    "turns": "more-turns",
+    "backward": "against-the-tape",
+    "unusual": "against-habit",
+}
+"""What another order costs, by what it has more of."""
+
+_COUNTED = ("hangs-at", "more-flips", "more-stances", "more-turns")
+
+
+def reason(order: Order, found: Sequence[Order]) -> Phrase:
     """Why an order is first, or what it costs against the first.
 
     Args:
         order: one of those found.
-        found: best first.
-        words: how lengths are written.
+        found: best first, but for one that a person picked, which is last.
     """
     first = found[0]
     if order is first:
         return _why_first(order, found)
     if order.works < first.works:
         return Phrase("order/no-room-or-hits")
-    hangs = order.cost[2] - first.cost[2]
-    if hangs > 0:
-        return Phrase(f"order/hangs-at-{'more' if hangs > 1 else 'one'}", {"bends": count(hangs)})
-    more = order.cost[3] - first.cost[3]
-    if more > 0:
-        return Phrase(f"order/more-turns-{'many' if more > 1 else 'one'}", {"times": count(more)})
-    if order.blocks > first.blocks:
-        lower = words.measured(order.blocks - first.blocks)
-        return Phrase("order/hangs-lower", {"lower": lower, "first": _order_name(first)})
+    here, there = order.cost._asdict(), first.cost._asdict()
+    for item, key in _MORE.items():
+        more = int(here[item] - there[item])
+        if more > 0 and key in _COUNTED:
+            return Phrase(f"order/{key}-{'many' if more > 1 else 'one'}", {"times": count(more)})
+        if more > 0:
+            return Phrase(f"order/{key}")
     return Phrase("order/as-good")
 
 
 def _why_first(order: Order, found: Sequence[Order]) -> Phrase:
     if not order.works:
         return Phrase("order/least-trouble")
-    if len(found) == 1 or order.cost == found[1].cost:
-        return Phrase("order/usual")
-    if order.cost[:4] == found[1].cost[:4]:
-        return Phrase("order/hangs-least")
-    if order.cost[:2] < found[1].cost[:2]:
-        return Phrase("order/has-room")
-    if order.cost[2] < found[1].cost[2]:
-        return Phrase("order/meets-least")
-    return Phrase("order/carried-least")
+    if len(found) > 1:
+        here, there = order.cost._asdict(), found[1].cost._asdict()
+        for item, key in _LESS.items():
+            if here[item] < there[item]:
+                return Phrase(f"order/{key}")
+    return Phrase("order/usual")
 
 
 def _order_name(order: Order) -> Phrase:
@@ -104,13 +126,15 @@ def interference(
     return Interference(collision.what, by, by_text, words.reading(at), moment, text)
 
 
+_OTHER_PLACES: tuple[tuple[Place, str], ...] = (("air", "in-the-air"), ("edge", "at-an-edge"))
+
+
 def helps_of(
     each: Handled,
     made: Collection[int],
     order: Order,
     found: Sequence[Order],
     piece: PieceToBend,
-    where: Stance,
 ) -> tuple[Phrase, ...]:
     """What frees a bend that meets something: simplest first. An order that was searched for would
     have its hook the other way, if that helped.
@@ -121,7 +145,6 @@ def helps_of(
         order: the one that it is part of.
         found: all that were found.
         piece: what is bent.
-        where: the bender is worked.
     """
     if not each.collisions:
         return ()
@@ -133,20 +156,21 @@ def helps_of(
             piece.pipe, made, each.bend, hook, piece.bender, stance, words.unit
         )
 
-    if order.name == "as marked":
-        other = other_end(each.placing.hook)
-        if clear(other, where):
-            helps.append(Phrase("helps/other-hook", {"end": Phrase(f"pipe-end/{other}")}))
+    other = other_end(each.placing.hook)
+    if order.name == "as marked" and clear(other, each.stance):
+        helps.append(Phrase("helps/other-hook", {"end": Phrase(f"pipe-end/{other}")}))
+    for place, key in _OTHER_PLACES:
+        stance = piece.stances.takes.get(place)
+        if stance and stance.place != each.stance.place and clear(each.placing.hook, stance):
+            helps.append(Phrase(f"helps/{key}"))
     met = {collision.what: collision.by for collision in each.collisions}
-    low = met.get("floor", 0.0)
-    if low:
-        on_floor = where.place == "floor" and where.handle_mm
-        if on_floor and clear(each.placing.hook, stance_at(where, "air")):
-            helps.append(Phrase("helps/in-the-air"))
-        helps.append(Phrase("helps/blocks", {"by": words.needed(low)}))
+    if "floor" in met:
+        helps.append(Phrase("helps/blocks", {"by": words.needed(met["floor"])}))
     if "bench" in met:
         helps.append(Phrase("helps/over-the-edge", {"by": words.needed(met["bench"])}))
-    helps += [_shorter(each, words) for each in each.collisions if each.what == "handle"]
+    helps += [_shorter(strike, words) for strike in each.collisions if strike.what == "handle"]
+    if "heel" in met:
+        helps.append(Phrase("helps/more-straight"))
     for another in found:
         if another is not order and another.works and not any(h.collisions for h in another.bends):
             helps.append(Phrase("helps/other-order", {"order": _order_name(another)}))
@@ -157,7 +181,7 @@ def _shorter(strike: Collision, words: LengthFormatter) -> Phrase:
     return Phrase("no-order/shorter-handle", {"reach": words.available(strike.out)})
 
 
-def no_order(best: Order, piece: PieceToBend, where: Stance) -> tuple[Finding, ...]:
+def no_order(best: Order, piece: PieceToBend) -> tuple[Finding, ...]:
     """Where not even the best order works: the bend that is in the way, and what frees it."""
     if best.works:
         return ()
@@ -174,7 +198,7 @@ def no_order(best: Order, piece: PieceToBend, where: Stance) -> tuple[Finding, .
         what = next(s.what for s in bad.collisions if s.what in TOOL)
         why = Phrase(f"no-order/{what}-met", at)
     handle = [strike for strike in bad.collisions if strike.what == "handle"]
-    parts = splits(piece.bender, piece.pipe, piece.roles, where, words.unit)
+    parts = splits(piece)
     if parts:
         after, straight = parts
         frees = Phrase(

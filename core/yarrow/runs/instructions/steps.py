@@ -5,14 +5,14 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from itertools import accumulate
 
-from yarrow.bend_simulation.orders import SAME_PLANE, normalised, roll_between
+from yarrow.bend_simulation.orders import SAME_PLANE, Handled, Piece, flipped, normalised
 from yarrow.benders.bender import Bender
 from yarrow.benders.placing import other_end
 from yarrow.catalog.limits import limits
-from yarrow.geometry.pipe import PipeBend, StraightPipe
-from yarrow.role import Role
-from yarrow.runs.marking.working import set_depth
+from yarrow.geometry.pipe import PipeBend
+from yarrow.measure.units import convert_length
 from yarrow.runs.model.plan import Mark, Step, Working
 from yarrow.wording.lengths import LengthFormatter, angle, degrees
 from yarrow.wording.phrase import Phrase, Value, count, in_turn
@@ -22,19 +22,18 @@ _STUB_FROM = 80.0
 
 
 @dataclass(frozen=True, slots=True)
-class PieceToBend:
-    """The piece that is bent: its bender, the straight pipe, each bend's part in its line, the cut
-    as the tape reads, and how the job tells its numbers."""
+class PieceToBend(Piece):
+    """A piece with its cut as the tape reads, and how the job tells its numbers."""
 
-    bender: Bender
-    pipe: StraightPipe
-    roles: tuple[Role, ...]
     cut_text: str
     words: LengthFormatter
 
 
 def steps(
-    piece: PieceToBend, marks: tuple[Mark, ...], rows: Sequence[Working], order: Sequence[int]
+    piece: PieceToBend,
+    marks: tuple[Mark, ...],
+    rows: Sequence[Working],
+    sequence: Sequence[Handled],
 ) -> tuple[Step, ...]:
     """What to do, in order, with the figures of this plan; nothing where there are no marks.
 
@@ -42,7 +41,7 @@ def steps(
         piece: what is bent.
         marks: one a bend, in order along the pipe.
         rows: how each bend is worked, in the same order.
-        order: the sequence in which bends are made.
+        sequence: the bends in the order that they are made, each with its hook and stance.
     """
     if not marks and piece.pipe.bends:
         return ()
@@ -52,37 +51,57 @@ def steps(
     if marks and piece.bender.traits.warms:
         found.append(_form_step(piece.bender, piece.words))
     made: set[int] = set()
-    last = -1
-    lies = piece.pipe.rolls_from_start
-    from_line = [normalised(roll - lies[order[0]]) for roll in lies] if order else []
-    lined = any(abs(roll) >= SAME_PLANE for roll in from_line)
-    for index in order:
-        mark, bend = marks[index], piece.pipe.bends[index]
+    lies = [*accumulate(each.turned for each in sequence)]
+    lined = any(abs(each.turned) >= SAME_PLANE for each in sequence)
+    before: Handled | None = None
+    for each, turned in zip(sequence, lies, strict=True):
+        mark, bend, row = marks[each.bend], piece.pipe.bends[each.bend], rows[each.bend]
         parts = [
-            *((_turn(roll_between(piece.pipe, last, index)),) if made else ()),
-            *_set_up(piece.bender, mark, bend, rows[index], piece.words),
-            *((_line(from_line[index]),) if lined and made else ()),
-            _bend(piece.bender, bend, rows[index], first=not made),
-            *((Phrase("step/pencil-line"),) if lined and not made else ()),
+            *_where(piece, each, before),
+            *((_turn(each),) if before else ()),
+            *_set_up(piece.bender, mark, bend, row, piece.words),
+            *((_line(normalised(turned)),) if lined and before else ()),
+            _bend(piece.bender, bend, row, first=before is None),
+            *((Phrase("step/pencil-line"),) if lined and before is None else ()),
         ]
         found.append(
             Step(
                 len(found) + 1,
-                Phrase("step/bend-number", {"number": count(index + 1)}),
+                Phrase("step/bend-number", {"number": count(each.bend + 1)}),
                 in_turn(*parts),
-                _how_to_check(piece, index, last, made, rows[index]),
+                _how_to_check(piece, each, made, row),
                 Phrase(f"caution/{piece.bender.kind}"),
-                index,
+                each.bend,
             )
         )
-        made.add(index)
-        last = index
+        made.add(each.bend)
+        before = each
     cut = Phrase("step/cut-after-bends" if marks else "step/cut-straight", {"at": piece.cut_text})
     caution = Phrase("caution/cutting")
     found.append(
         Step(len(found) + 1, Phrase("step/cut"), cut, Phrase("check/offer-up"), caution, None)
     )
     return tuple(found)
+
+
+def _where(piece: PieceToBend, each: Handled, before: Handled | None) -> tuple[Phrase, ...]:
+    """Where the bend is made, where that is not as it was or not the only way; what is put under
+    it, and that the tool or the pipe is carried round."""
+    words, stance = piece.words, each.stance
+    told = []
+    one_way = piece.stances.usual == piece.stances.small == stance
+    if before.stance != stance if before else not one_way:
+        high = words.measured(convert_length(stance.height_mm, "mm", words.unit))
+        told.append(Phrase(f"stance/{stance.place}", {"height": high}))
+    if each.low:
+        told.append(Phrase("stance/put-up", {"by": words.needed(each.low)}))
+    if before and before.placing.hook != each.placing.hook:
+        lies = before.stance.pipe_lies and stance.pipe_lies
+        if flipped(before, each):
+            told.append(Phrase("step/flip"))
+        elif lies:
+            told.append(Phrase("step/bender-round"))
+    return tuple(told)
 
 
 def _mark_step(piece: PieceToBend, marks: Sequence[Mark]) -> Step:
@@ -122,26 +141,35 @@ def _set_up(
         warm = {"begins": row.warm_from, "ends": row.warm_to}
         toward = {**at, "other": Phrase(f"pipe-end/{other_end(mark.hook)}")}
         return Phrase("step/warm", warm), Phrase("step/warm-mark", toward)
-    if bender.way == "chart":
+    deduct = _deduct(bender, mark, bend, words)
+    if bender.follows_chart:
         chart: dict[str, Value] = {
+            "begins": row.start_of_bend,
             "end": row.end_of_bend,
-            "hook_at": row.hook_at,
             "between": row.between,
             "before": Phrase("step/bend-before" if mark.bend else "step/start-of-pipe"),
             "developed": row.developed,
         }
-        return Phrase("step/put", at), Phrase("step/chart", chart)
+        return Phrase("step/put", at), *deduct, Phrase("step/chart", chart)
     if mark.reference == "square":
         return Phrase("step/square-in-former"), Phrase("step/former-toward", at)
     if bender.traits.goes_in_first:
         return (Phrase("step/goes-in-first", at),)
-    if mark.reference == "front" and mark.hook == "start" and bend.angle >= _STUB_FROM:
-        hung: dict[str, Value] = {
-            "take_up": words.reading(bender.take_up),
-            "stub": words.reading(mark.position + bender.take_up),
-        }
-        return Phrase("step/put", at), Phrase("step/hang-take-up", hung)
-    return (Phrase("step/put", at),)
+    return Phrase("step/put", at), *deduct
+
+
+def _deduct(
+    bender: Bender, mark: Mark, bend: PipeBend, words: LengthFormatter
+) -> tuple[Phrase, ...]:
+    """How a stub's mark comes of its height, where it is hooked toward its end."""
+    at_start = mark.bend == 0 and mark.hook == "start"
+    if not at_start or mark.reference != "front" or bend.angle < _STUB_FROM:
+        return ()
+    hung: dict[str, Value] = {
+        "take_up": words.reading(bender.take_up),
+        "stub": words.reading(mark.position + bender.take_up),
+    }
+    return (Phrase("step/hang-take-up", hung),)
 
 
 def _bend(bender: Bender, bend: PipeBend, row: Working, *, first: bool) -> Phrase:
@@ -159,46 +187,47 @@ def _bend(bender: Bender, bend: PipeBend, row: Working, *, first: bool) -> Phras
     return Phrase("step/bend-to", values)
 
 
-def _turn(roll: float) -> Phrase:
-    """How the pipe is turned since the last bend. A bend whose plane lies clockwise of the last
-    one's comes up by turning the pipe the other way."""
-    if abs(roll) < SAME_PLANE:
+def _turn(each: Handled) -> Phrase:
+    """How the pipe is turned since the last bend: as seen from its start, and by who stands with
+    the hook on the right."""
+    if abs(each.turned) < SAME_PLANE:
         return Phrase("step/stays")
-    if _opposite(roll):
+    if _opposite(each.turned):
         return Phrase("step/half-over")
-    way = "anticlockwise" if roll > 0 else "clockwise"
-    return Phrase(f"step/turn-{way}", {"angle": angle(abs(roll))})
+    way = "clockwise" if each.turned > 0 else "anticlockwise"
+    comes = (each.turned > 0) == (each.placing.hook == "end")
+    values: dict[str, Value] = {
+        "angle": angle(abs(each.turned)),
+        "top": Phrase(f"step/top-{'toward-you' if comes else 'away'}"),
+    }
+    return Phrase(f"step/turn-{way}", values)
 
 
-def _line(roll: float) -> Phrase:
-    """Where the line that was pencilled along the top at the first bend lies at one that is rolled
-    from it by so much."""
-    if abs(roll) < SAME_PLANE:
+def _line(lies: float) -> Phrase:
+    """Where the line lies that was pencilled along the top at the first bend.
+
+    Args:
+        lies: from the top, degrees clockwise seen from the start.
+    """
+    if abs(lies) < SAME_PLANE:
         return Phrase("step/line-on-top")
-    if _opposite(roll):
+    if _opposite(lies):
         return Phrase("step/line-underneath")
-    side = "left" if roll > 0 else "right"
-    if abs(abs(roll) - 90) < SAME_PLANE:
+    side = "right" if lies > 0 else "left"
+    if abs(abs(lies) - 90) < SAME_PLANE:
         return Phrase(f"step/line-{side}")
-    return Phrase(f"step/line-off-top-{side}", {"angle": angle(abs(roll))})
+    return Phrase(f"step/line-off-top-{side}", {"angle": angle(abs(lies))})
 
 
-def _how_to_check(
-    piece: PieceToBend, index: int, last: int, made: set[int], row: Working
-) -> Phrase:
+def _how_to_check(piece: PieceToBend, each: Handled, made: set[int], row: Working) -> Phrase:
     """How to see that this bend is right, with a figure where one can be put to it."""
+    index, roll = each.bend, each.rolled
     pipe, words, role = piece.pipe, piece.words, piece.roles[index]
     bend = pipe.bends[index]
-    roll = roll_between(pipe, last, index) if made else 0.0
     pair = index + role.partner in made if role.partner else False
-    if role is Role.FAR and pair:
+    if pair and row.depth:
         depth = {"depth": words.suffixed(row.depth)}
         return in_turn(Phrase("check/parallel-gauged", depth), _parallel_within(words))
-    if role is Role.NEAR and pair:
-        across = set_depth(bend.angle, bend.radius, pipe.straights[index + 1])
-        return in_turn(
-            Phrase("check/parallel", {"depth": words.measured(across)}), _parallel_within(words)
-        )
     if pair:
         return Phrase("check/in-one-line")
     twists = abs(roll) > SAME_PLANE and not _opposite(roll)
@@ -219,12 +248,13 @@ def _measured_check(piece: PieceToBend, index: int, made: set[int]) -> Phrase:
     bend = pipe.bends[index]
     back = bend.radius + piece.bender.diameter / 2
     if abs(bend.angle - 90) < SAME_PLANE:
+        for beside in (index - 1, index + 1):
+            if beside in made and abs(pipe.bends[beside].angle - 90) < SAME_PLANE:
+                apart = words.measured(pipe.straights[max(index, beside)] + 2 * back)
+                return Phrase("check/back-to-back", {"apart": apart})
         if not any(earlier < index for earlier in made):
             stub = words.measured(bend.arc_start + back)
             return Phrase("check/stub-from-back", {"stub": stub})
-        if index - 1 in made and abs(pipe.bends[index - 1].angle - 90) < SAME_PLANE:
-            apart = words.measured(pipe.straights[index] + 2 * back)
-            return Phrase("check/back-to-back", {"apart": apart})
         return Phrase("check/plumb")
     over = limits().height_told_over.of(words.unit)
     rise = over * math.sin(math.radians(bend.angle))

@@ -84,6 +84,7 @@ def pipe_of(run: RunSetup, end: PipeEnd | None) -> Pipe:
         -float(run.start.allowance),
         end,
         float(run.stand_off),
+        run.bender.arc_behind_front,
     )
 
 

@@ -20,11 +20,12 @@ def working(
     pipe: StraightPipe,
     roles: Sequence[Role],
     marks: Sequence[Mark],
+    sequence: Sequence[int],
     words: LengthFormatter,
 ) -> tuple[Working, ...]:
     """A row a bend, in order along the pipe.
 
-    Args: pipe, as the marks make it, exact or printed.
+    Args: pipe, as the marks make it, exact or printed; sequence, the bends as they are made.
     Source: docs/geometry.md, three ways of working.
     """
     bender, warm = run.bender, run.bender.traits.warms
@@ -38,8 +39,11 @@ def working(
         # Two bends of a set are equal but for float noise, which must not tell them apart.
         to = bender.springback.bend_to(round(bend.angle, 6))
         depth = ""
-        if roles[index] is Role.FAR:
-            depth = words.reading(set_depth(bend.angle, bend.radius, pipe.straights[index]))
+        if roles[index] in (Role.NEAR, Role.FAR):
+            partner = index + roles[index].partner
+            if sequence.index(partner) < sequence.index(index):
+                across = pipe.straights[max(index, partner)]
+                depth = words.reading(set_depth(bend.angle, bend.radius, across))
         rows.append(
             Working(
                 bend=index,

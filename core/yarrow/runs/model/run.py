@@ -7,7 +7,8 @@ from fractions import Fraction
 from typing import Literal
 
 from yarrow.benders.bender import Bender, Hook
-from yarrow.catalog.tables import Conduit, Stance
+from yarrow.catalog.stances import Place, Stances
+from yarrow.catalog.tables import Conduit
 from yarrow.features.feature import Feature
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
@@ -56,7 +57,8 @@ class RunSetup:
     conduit; the bender then carries the numbers of its shoe's own size.
     ``stand_off`` is how far spacers or strut hold the pipe off every surface.
     ``order`` is the sequence that a person picked for the bends; empty where it is the usual one.
-    ``stance`` is where the bender is worked, where that is not what its kind is worked at.
+    ``stances`` are where the bender is worked, with what someone said of that; ``not_taken`` is
+    what was said of places that it can't be worked at: the field, and the place.
     ``wires`` is what is to be drawn in; ``most_degrees`` between pull points, where that is not the
     usual. ``own_allowances`` are the places whose allowance was left to the fitting and is not
     zero.
@@ -72,10 +74,11 @@ class RunSetup:
     stand_off: Fraction
     start: RunStart
     path: Points
+    stances: Stances
     worked: tuple[EvaluatedSum, ...]
     own_allowances: tuple[str, ...]
     order: tuple[OrderedBend, ...] = ()
-    stance: Stance | None = None
+    not_taken: tuple[tuple[str, Place], ...] = ()
     wires: Wires | None = None
     most_degrees: float | None = None
 

@@ -1,31 +1,26 @@
 // Where the bender is worked, in a sentence: what the half-bent pipe may meet there.
 
 import { InlineField, WordField } from "@/features/walk/fields";
-import { setStance } from "@/model/commands";
+import { type Place, setStance } from "@/model/commands";
 import { useDocument, usePlanner } from "@/state/PlannerContext";
+import { placeWords, USUAL } from "./placeWords";
 
-const PLACES = {
-  floor: "on the floor",
-  air: "in the air",
-  stand: "on a stand",
-  bench: "on a bench",
-} as const;
-type Place = keyof typeof PLACES;
-
-export function StanceLine({ place }: { place: string }) {
+export function StanceLine({ takes }: { takes: readonly Place[] }) {
   const stance = useDocument().stance;
   const change = usePlanner((state) => state.change);
-  const now = stance?.place ?? (place as Place);
+  const now = stance?.place ?? USUAL;
   return (
     <p className="flex flex-wrap items-baseline gap-x-1.5 px-4 pb-2 text-sm text-soft">
       Bent
       <WordField
         label="Where it is bent"
         value={now}
-        words={PLACES}
-        onChange={(next) => change(setStance({ place: next }))}
+        words={placeWords("where a good hand would", takes, now)}
+        onChange={(next) =>
+          change(setStance({ place: next === USUAL ? undefined : next, height: undefined }))
+        }
       />
-      {now === "stand" || now === "bench" ? (
+      {now === "stand" || now === "bench" || now === "blocks" ? (
         <>
           , pipe
           <InlineField

@@ -3,19 +3,21 @@ import { memo } from "react";
 import type { Order } from "@/api/queries";
 import { InBender, OnWall } from "@/drawing/HalfBent";
 import { Findings } from "@/features/walk/Findings";
-import { takeOrder } from "@/model/commands";
+import { WordField } from "@/features/walk/fields";
+import { type Place, setBendStance, takeOrder } from "@/model/commands";
 import type { Plan } from "@/model/document";
-import { useLastPlan, usePlanner } from "@/state/PlannerContext";
+import { useDocument, useLastPlan, usePlanner } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { SegmentedControl } from "@/ui/SegmentedControl";
+import { placeWords, USUAL } from "./placeWords";
 import { StanceLine } from "./StanceLine";
 import { useHandling } from "./useHandling";
 
 export const StepsPane = memo(function StepsPane() {
   const plan = useLastPlan();
-  const { orders, findings, order, place, pending, old } = useHandling();
+  const { orders, findings, order, takes, pending, old } = useHandling();
   const showSteps = usePlanner((state) => state.showSteps);
   const change = usePlanner((state) => state.change);
   if (!order || !plan) {
@@ -41,13 +43,14 @@ export const StepsPane = memo(function StepsPane() {
           />
         </div>
       ) : null}
-      <StanceLine place={place} />
+      <StanceLine takes={takes} />
       <div className="px-4">
         <Findings findings={findings} />
       </div>
       <p className="px-4 pb-2 text-sm text-soft">
         <Figures text={order.reason} /> {counted(order.turns, "turn")},{" "}
-        {counted(order.flips, "flip")} end for end.
+        {counted(order.flips, "flip")} end for end
+        {order.changes > 0 ? `, ${counted(order.changes, "change")} of stance` : ""}.
         {order.taken && better && better !== order ? ` ${capital(better.name)} costs less.` : ""}
       </p>
       {order.taken ? null : (
@@ -60,7 +63,7 @@ export const StepsPane = memo(function StepsPane() {
           </p>
           <Button
             onClick={() => {
-              change(takeOrder(order.value));
+              change(takeOrder(order.chosen ? undefined : order.value));
               showSteps({ order: "", bend: null });
             }}
           >
@@ -70,7 +73,7 @@ export const StepsPane = memo(function StepsPane() {
       )}
       <ol>
         {order.steps.map((step) => (
-          <Step key={step.number} step={step} order={order} plan={plan} />
+          <Step key={step.number} step={step} order={order} plan={plan} takes={takes} />
         ))}
       </ol>
     </div>
@@ -86,7 +89,14 @@ const SHORT: Readonly<Record<string, string>> = {
 
 const SMALL = { width: 160, height: 150 };
 
-function Step({ step, order, plan }: { step: Order["steps"][number]; order: Order; plan: Plan }) {
+type StepProps = {
+  step: Order["steps"][number];
+  order: Order;
+  plan: Plan;
+  takes: readonly Place[];
+};
+
+function Step({ step, order, plan, takes }: StepProps) {
   const point = usePlanner((state) => state.point);
   const steps = usePlanner((state) => state.steps);
   const showSteps = usePlanner((state) => state.showSteps);
@@ -120,6 +130,7 @@ function Step({ step, order, plan }: { step: Order["steps"][number]; order: Orde
       <p className="text-sm text-soft">
         Check: <Figures text={step.check} />
       </p>
+      {bend && takes.length > 1 ? <BendStance bend={bend.bend} takes={takes} /> : null}
       {bend ? (
         <div className="mt-1 grid grid-cols-2 gap-2 text-xs text-soft desk:hidden">
           <figure>
@@ -152,6 +163,23 @@ function Step({ step, order, plan }: { step: Order["steps"][number]; order: Orde
       ) : null}
       <p className="mt-1 text-xs text-soft">{step.caution}</p>
     </li>
+  );
+}
+
+/** Where one bend is made, where that is not as the rest of the piece. */
+function BendStance({ bend, takes }: { bend: number; takes: readonly Place[] }) {
+  const said = useDocument().stances?.find((each) => each.bend === bend)?.place ?? USUAL;
+  const change = usePlanner((state) => state.change);
+  return (
+    <p className="text-sm text-soft">
+      Made{" "}
+      <WordField
+        label={`Where bend ${bend + 1} is made`}
+        value={said}
+        words={placeWords("as usual", takes, said)}
+        onChange={(next) => change(setBendStance(bend, next === USUAL ? undefined : next))}
+      />
+    </p>
   );
 }
 

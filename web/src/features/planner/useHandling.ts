@@ -1,6 +1,7 @@
 // The orders that the run's piece can be bent in, and the one that is shown.
 import { useQuery } from "@tanstack/react-query";
 import { handleRun, type Order } from "@/api/queries";
+import type { Place } from "@/model/commands";
 import type { Finding } from "@/model/document";
 import { useDocument, useOfJob, usePlanner } from "@/state/PlannerContext";
 
@@ -8,8 +9,8 @@ type Handled = {
   readonly orders: readonly Order[];
   readonly findings: readonly Finding[];
   readonly order: Order | undefined;
-  /** Where the bender is worked. */
-  readonly place: string;
+  /** The places that the bender can be worked at. */
+  readonly takes: readonly Place[];
   readonly pending: boolean;
   /** What is shown is of the document as it was before the last change. */
   readonly old: boolean;
@@ -31,7 +32,7 @@ export function useHandling(): Handled {
     orders,
     findings: query.data?.findings ?? [],
     order: orders.find(({ name }) => name === wanted) ?? orders.find(({ taken }) => taken),
-    place: query.data?.place ?? "",
+    takes: query.data?.takes ?? [],
     pending: query.isPending,
     old: query.isPlaceholderData,
   };

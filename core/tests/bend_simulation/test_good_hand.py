@@ -1,0 +1,262 @@
+"""The default is how a good hand would do it: the cases that every hand knows, least flips and
+blocks against all orders there are, and steps that make the piece when followed as written."""
+
+from __future__ import annotations
+
+import itertools
+import math
+import random
+import unittest
+from collections.abc import Iterator
+from typing import Any
+
+from hypothesis import given, settings
+
+from core.tests.bend_simulation.test_orders import RATCHET, piece_of
+from core.tests.builders import box_offset, end, kick, offset, run, saddle3, saddle4, said, turn
+from core.tests.following import played
+from core.tests.properties.strategies import makeable_runs
+from yarrow import plan_values
+from yarrow.bend_simulation.collisions import find_collisions
+from yarrow.bend_simulation.orders import HOOKS, Order, Piece, best_order
+from yarrow.benders.bender import Hook
+from yarrow.benders.habits import habitual_hook, inner_orders, worked_together
+from yarrow.benders.placing import beside, place
+from yarrow.documents.run_file import read_run
+from yarrow.geometry.pipe import fold
+from yarrow.runs.bending_sequence import handle_run
+from yarrow.runs.model.plan import Mark
+
+
+def first(document: dict[str, Any]) -> tuple[Order, tuple[Mark, ...]]:
+    """The plan's own order, which is the first of the handling, and its marks."""
+    handling = handle_run(read_run(document))
+    assert handling.orders[0].taken, "another order costs less than the plan's own"
+    return best_order(piece_of(document)), plan_values(document).marks
+
+
+def told(order: Order) -> list[tuple[int, str, str]]:
+    return [(each.bend + 1, each.stance.place, each.placing.hook) for each in order.bends]
+
+
+class Cases(unittest.TestCase):
+    """Half-inch thin wall, a hand bender, 10 ft sticks."""
+
+    def test_a_stub_stands_on_the_floor_hooked_to_its_end_by_its_deduct(self) -> None:
+        order, marks = first(run(turn("17 1/4"), end(60)))
+        self.assertEqual(told(order), [(1, "floor", "start")])
+        self.assertEqual((marks[0].reference, marks[0].text), ("front", "12 1/4"))
+
+    def test_an_offset_is_made_in_the_air_the_far_mark_first_and_fed_back(self) -> None:
+        order, _ = first(run(offset(47, "4 3/8", 30), end(80)))
+        self.assertEqual(told(order), [(2, "air", "end"), (1, "air", "end")])
+        self.assertEqual((order.flips, order.turns), (0, 1))
+
+    def test_a_box_offset_is_hooked_to_the_box_and_first_marked_at_the_margin(self) -> None:
+        order, marks = first(run(box_offset("start", "7/16"), end(60)))
+        self.assertEqual(told(order), [(1, "air", "start"), (2, "air", "start")])
+        self.assertEqual((order.flips, order.turns, marks[0].text), (0, 1, "2"))
+        printed = plan_values(run(box_offset("start", "7/16"), end(60), method="table"))
+        self.assertEqual(printed.marks[0].text, "2")
+
+    def test_a_saddle_is_made_from_its_centre_with_one_flip(self) -> None:
+        order, marks = first(run(saddle3(53, "1 3/4"), end(100)))
+        self.assertEqual(told(order), [(2, "air", "end"), (1, "air", "end"), (3, "air", "start")])
+        self.assertEqual((order.flips, marks[1].reference), (1, "centre"))
+
+    def test_a_wide_saddle_has_its_heels_away_from_what_it_goes_over(self) -> None:
+        order, _ = first(run(saddle4(50, 8, 3), end(100)))
+        hooks = {bend: hook for bend, _, hook in told(order)}
+        self.assertEqual(hooks, {1: "end", 2: "end", 3: "start", 4: "start"})
+        self.assertEqual(order.flips, 1)
+
+    def test_one_piece_uses_air_and_floor(self) -> None:
+        order, _ = first(
+            run(box_offset("start", "7/16"), saddle3(40, "1 3/4"), turn(80, "left"), end(40))
+        )
+        places = {bend: place for bend, place, _ in told(order)}
+        self.assertEqual(places, {**dict.fromkeys(range(1, 6), "air"), 6: "floor"})
+        self.assertLessEqual(order.flips, 1)
+        self.assertEqual(order.blocks, 0)
+
+    def test_a_stub_that_hangs_from_a_stand_wants_a_height_that_is_said_or_comes_last(self) -> None:
+        for at in (50, 60):
+            document = run(turn("27 1/2"), offset(at, "6 1/2", 30, "right"), end(90), **RATCHET)
+            order, _ = first(document)
+            self.assertTrue(order.works)
+            if order.blocks:
+                steps = " ".join(said(step.do) for step in plan_values(document).steps)
+                self.assertIn("Put the bender up by", steps)
+            else:
+                self.assertNotEqual(order.bends[0].bend, 0)
+
+    def test_back_to_back_goes_by_the_back_of_bend_mark(self) -> None:
+        order, marks = first(run(turn(20), turn(44), end(20)))
+        self.assertEqual(told(order), [(1, "floor", "start"), (2, "floor", "end")])
+        self.assertEqual((marks[1].reference, order.flips), ("back", 0))
+
+    def test_every_machine_with_a_deduct_marks_a_stub_by_it(self) -> None:
+        for kind, pipe, bender in (
+            ("ratchet", "1", "ratchet-1"),
+            ("mechanical", "2", "mechanical-2"),
+            ("powered", "2", "powered-2"),
+        ):
+            document = run(
+                turn("37 3/4"), end(70), conduit={"type": "rmc", "size": pipe}, bender=bender
+            )
+            order, (mark,) = first(document)
+            deduct = piece_of(document).bender.take_up
+            self.assertEqual((kind, mark.hook, mark.reference), (kind, "start", "front"))
+            self.assertAlmostEqual(mark.position, 37.75 - deduct, places=6)
+            self.assertEqual(order.flips, 0)
+
+    def test_by_the_chart_the_hook_ascends_from_the_end_that_was_measured_from(self) -> None:
+        powered = {"conduit": {"type": "rmc", "size": "2"}, "bender": "powered-2"}
+        order, marks = first(run(offset(60, 12, 30), end(110), **powered))
+        self.assertEqual([bend for bend, *_ in told(order)], [1, 2])
+        self.assertEqual({mark.hook for mark in marks}, {"start"})
+        self.assertLess(marks[0].position, marks[1].position)
+        self.assertEqual({mark.name for mark in marks}, {"edge of the hook"})
+
+
+def random_pieces(seed: int, count: int) -> Iterator[dict[str, Any]]:
+    """Runs of up to six bends that a stick of 10 ft is long enough for."""
+    rng = random.Random(seed)
+    made = 0
+    while made < count:
+        at, walk, bends = 0.0, [], 0
+        while bends < 6 and rng.random() < 0.9:
+            kinds = ["turn", "offset", "kick"] + ["saddle"] * (bends <= 3)
+            kind = rng.choice(kinds)
+            at += rng.uniform(10, 40)
+            toward = rng.choice(["left", "right", "out", "in"])
+            if kind == "turn":
+                walk.append(turn(at, toward))
+                at, bends = 0.0, bends + 1
+            elif kind == "offset" and bends <= 4:
+                walk.append(offset(at, rng.uniform(2, 6), rng.choice([22.5, 30]), toward))
+                bends += 2
+            elif kind == "saddle":
+                walk.append(saddle3(at, rng.uniform(1, 3), 45, toward))
+                at, bends = at + 8, bends + 3
+            elif bends <= 4:
+                walk += [kick(at, rng.uniform(1, 3), "out"), turn(at + 14, "left")]
+                at, bends = 0.0, bends + 2
+        document = run(*walk, end(at + rng.uniform(8, 40)))
+        plan = plan_values(document)
+        if bends and plan.steps and plan.cut_length <= 120:
+            made += 1
+            yield document
+
+
+class BruteForce:
+    """The least trouble and the fewest flips of a piece, by going through every sequence of what
+    belongs together with every hook, each bend where it is made by habit or where that is clear."""
+
+    def __init__(self, piece: Piece) -> None:
+        self.piece = piece
+        self.made: dict[tuple[frozenset[int], int, Hook], tuple[tuple[int, ...], bool]] = {}
+
+    def least(self) -> tuple[int, ...]:
+        piece = self.piece
+        groups = worked_together(piece.roles, piece.lines)
+        found = []
+        for sequence in itertools.permutations(groups):
+            inner = (inner_orders(piece.roles, group) for group in sequence)
+            for chosen in itertools.product(*inner):
+                found.append(self.of([bend for group in chosen for bend in group]))
+        return min(found)
+
+    def of(self, bends: list[int]) -> tuple[int, ...]:
+        """The best hooks of a sequence, one by one."""
+        best = (math.inf,)
+        sets = [frozenset(bends[:n]) for n in range(len(bends))]
+        for hooks in itertools.product(HOOKS, repeat=len(bends)):
+            each = [self.bend(*of) for of in zip(sets, bends, hooks, strict=True)]
+            trouble = [sum(item) for item in zip(*(cost for cost, _ in each), strict=True)]
+            flips = sum(
+                one != other and not (lies or next_lies)
+                for (one, other), ((_, lies), (_, next_lies)) in zip(
+                    itertools.pairwise(hooks), itertools.pairwise(each), strict=True
+                )
+            )
+            best = min(best, (*trouble, flips))
+        return best
+
+    def bend(self, made: frozenset[int], bend: int, hook: Hook) -> tuple[tuple[int, ...], bool]:
+        """No room, the tool met, blocks, hooked away, made elsewhere; and whether the pipe lies."""
+        if (made, bend, hook) not in self.made:
+            piece, near = self.piece, beside(made, bend)
+            placing = place(piece.bender, piece.pipe, piece.roles, bend, hook, near)
+            habit = habitual_hook(piece.bender, piece.pipe, piece.roles, piece.lines, bend, near)
+            costs = []
+            for number, stance in enumerate(piece.stances.of(bend, piece.pipe.bends[bend].angle)):
+                met = {
+                    each.what
+                    for each in find_collisions(
+                        piece.pipe, made, bend, hook, piece.bender, stance, piece.unit
+                    )
+                }
+                tool, under = met & {"handle", "heel"}, met & {"floor", "bench"}
+                away = habit.must and habit.hook != hook
+                cost = (not placing.fits, bool(tool), bool(under), away, number)
+                costs.append(((*map(int, cost),), stance.pipe_lies))
+            self.made[made, bend, hook] = min(costs)
+        return self.made[made, bend, hook]
+
+
+class AgainstAllOrders(unittest.TestCase):
+    def test_no_order_has_less_trouble_needs_no_blocks_or_takes_fewer_flips(self) -> None:
+        for document in random_pieces(5, 20):
+            piece = piece_of(document)
+            if len(worked_together(piece.roles, piece.lines)) > 4:
+                continue
+            cost = best_order(piece).cost
+            if cost.no_room:
+                continue
+            found = (cost.no_room, cost.blocked, cost.low, cost.away, cost.elsewhere, cost.flips)
+            self.assertEqual(found, BruteForce(piece).least(), document)
+
+
+class NeverContradicts(unittest.TestCase):
+    def test_what_works_is_clear_once_it_is_put_up_and_the_first_is_the_plan_s_own(self) -> None:
+        for document in random_pieces(6, 60):
+            handling = handle_run(read_run(document))
+            first_order = handling.orders[0]
+            self.assertTrue(first_order.taken and first_order.chosen, document)
+            for order in handling.orders:
+                met = {each.what for bend in order.bends for each in bend.meets}
+                self.assertFalse(order.works and met & {"handle", "heel"}, document)
+                self.assertEqual(bool(met & {"floor", "bench"}), bool(order.blocks_text))
+                for bend in order.bends:
+                    self.assertEqual(bool(bend.meets), bool(bend.helps), document)
+            self.assertEqual(bool(handling.findings), not first_order.works)
+
+
+class Followed(unittest.TestCase):
+    def test_the_steps_make_the_piece_and_never_its_mirror_image(self) -> None:
+        for document in random_pieces(7, 60):
+            self.assert_made(document)
+
+    @settings(deadline=None, max_examples=40)
+    @given(makeable_runs())
+    def test_so_do_those_of_any_run(self, document: dict[str, Any]) -> None:
+        self.assert_made(document)
+
+    def assert_made(self, document: dict[str, Any]) -> None:
+        plan = plan_values(document)
+        if not plan.steps or not plan.bends or len(plan.bends) > 30:
+            return
+        bends = played(plan.steps, plan.units, read_run(document).setup.bender)
+        vertices = fold(
+            bends, plan.cut_length, start=plan.path[0], first_toward=plan.first_toward
+        ).vertices
+        # Marks are told to a sixteenth or a millimetre, angles to a hundredth of a degree.
+        half = (1 / 16 if plan.units == "in" else 1.0) / 2
+        slack = 2 * half * (2 * len(bends) + 1) + math.radians(0.02) * plan.cut_length
+        for made, planned in zip(vertices, plan.path, strict=True):
+            self.assertLess(math.dist(made, planned), slack, document)
+
+
+if __name__ == "__main__":
+    unittest.main()

@@ -1,0 +1,102 @@
+"""Someone who follows the steps of a plan to the letter, and knows nothing else of it."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Sequence
+
+from core.tests.builders import said
+from yarrow.benders.bender import Bender, Hook, Reference
+from yarrow.benders.placing import other_end
+from yarrow.geometry.arcs import arc_length
+from yarrow.geometry.pipe import PipeBend
+from yarrow.measure.tape import read_length
+from yarrow.measure.units import Unit
+from yarrow.runs.model.plan import Step
+
+_PLACE = re.compile(
+    r"([A-Z][\w' -]+?) on ([\d/ ]+)"
+    r"(?:, (?:hook|former) toward|: the bend begins there and runs toward) the (\w+) of"
+)
+_BEND = re.compile(r"Bend ([\d.]+)°")
+_TURN = re.compile(r"Turn the pipe ([\d.]+)° (clockwise|anticlockwise)")
+_LINE = re.compile(r"The pencil line is (?:([\d.]+)° to|on) the (left|right)")
+
+
+def played(steps: Sequence[Step], unit: Unit, bender: Bender) -> list[PipeBend]:
+    """What someone bends who reads nothing but the words of the steps.
+
+    Whoever stands at the pipe's start and looks along it has the bend come up toward the top; in
+    the air it goes down. ``upward`` is the line of the pipe's skin that is on top there, in degrees
+    clockwise from the line that was on top at the first bend: a pipe turned clockwise brings up
+    what lay anticlockwise of it.
+    """
+    made: list[tuple[float, float, float]] = []
+    upward = 0.0
+    lined = in_air = False
+    for step in steps:
+        if step.bend is None:
+            continue
+        upward -= _clockwise(step)
+        if lined:
+            assert abs((_line_clockwise(step) + upward + 180) % 360 - 180) < 0.02, said(step.do)
+        in_air = _in_air(step, before=in_air)
+        lined = lined or "pencil a line along the top" in said(step.do)
+        name, text, hook = _found(_PLACE, step).groups()
+        angle = float(_found(_BEND, step)[1])
+        position = float(read_length(text.strip(), unit).value)
+        reference = next(
+            r for r in _REFERENCES if bender.mark_name(r) == name[0].lower() + name[1:]
+        )
+        side: Hook = "start" if hook == "start" else "end"
+        if "runs toward" in said(step.do):
+            side = other_end(side)
+        length = arc_length(bender.radius, angle)
+        inside = upward + (180.0 if in_air else 0.0)
+        made.append((bender.arc_start(position, length, side, reference), angle, inside))
+    made.sort()
+    before = made[0][2] if made else 0.0
+    bends = []
+    for arc_start, angle, line in made:
+        # From the inside of one bend to that of the next, clockwise is the roll.
+        bends.append(PipeBend(arc_start, angle, line - before, bender.radius))
+        before = line
+    return bends
+
+
+_REFERENCES: tuple[Reference, ...] = ("front", "back", "centre", "former", "square")
+
+
+def _found(pattern: re.Pattern[str], step: Step) -> re.Match[str]:
+    found = pattern.search(said(step.do))
+    assert found, said(step.do)
+    return found
+
+
+_LAID_DOWN = ("On the floor", "On the stand", "At the bench", "On blocks", "At an edge")
+
+
+def _in_air(step: Step, *, before: bool) -> bool:
+    """Whether the tool is the other way up, as it was before where nothing is said."""
+    text = said(step.do)
+    return "In the air" in text or (before and not any(place in text for place in _LAID_DOWN))
+
+
+def _clockwise(step: Step) -> float:
+    """By how much the pipe is turned, clockwise to who looks along it from its start."""
+    if "half over" in said(step.do):
+        return 180.0
+    found = _TURN.search(said(step.do))
+    if not found:
+        return 0.0
+    return float(found[1]) * (1 if found[2] == "clockwise" else -1)
+
+
+def _line_clockwise(step: Step) -> float:
+    """Where the pencil line is said to be, clockwise from the top to who looks from the start."""
+    if "The pencil line is on top" in said(step.do):
+        return 0.0
+    if "The pencil line is underneath" in said(step.do):
+        return 180.0
+    degrees, side = _found(_LINE, step).groups()
+    return float(degrees or 90) * (1 if side == "right" else -1)

@@ -1,0 +1,136 @@
+"""Where benders are worked: floor, air, stand, bench, blocks, an edge, and who takes which.
+
+Source: catalog/stances.toml, docs/geometry.md (orders).
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from functools import cache
+from typing import Any, Literal
+
+from yarrow.catalog.reading import toml
+
+Place = Literal["floor", "air", "stand", "bench", "blocks", "edge"]
+
+
+@dataclass(frozen=True, slots=True)
+class Table:
+    """What a tool is bolted to or lies on, mm from the shoe: ``ahead`` of it and ``behind``, to
+    either side, and how far ``under`` the pipe."""
+
+    ahead: float
+    behind: float
+    aside: float
+    under: float
+
+
+@dataclass(frozen=True, slots=True)
+class Stance:
+    """Where a bender is worked: the place, how high the pipe lies over the floor, how long its
+    handle is and how far its heel stands out beyond the groove (0: none that the pipe could meet),
+    and the table under it, if any. In the ``air`` the tool is the other way up: its handle stands
+    on the floor, so the floor is as far beyond the shoe's centre as ``height_mm``. Over an ``edge``
+    the floor lies ``drop_mm`` lower ahead of the hook. ``carried``: the tool goes to a pipe that
+    lies."""
+
+    place: Place
+    height_mm: float
+    handle_mm: float
+    heel_mm: float = 0.0
+    table: Table | None = None
+    drop_mm: float = 0.0
+    carried: bool = False
+
+    @property
+    def in_air(self) -> bool:
+        """Whether the tool is the other way up, so that a bend closes downward."""
+        return self.place == "air"
+
+    @property
+    def pipe_lies(self) -> bool:
+        """Whether the tool is set on a pipe that lies: turned round, it leaves the pipe there."""
+        return self.carried and not self.in_air
+
+    def raised(self, height_mm: float) -> Stance:
+        """The same at another height.
+
+        Args:
+            height_mm: of the pipe over the floor; in the air, of the shoe's centre.
+        """
+        return replace(self, height_mm=height_mm)
+
+
+@dataclass(frozen=True, slots=True)
+class Stances:
+    """What a tool can be worked at: ``usual``; ``small``, for bends of less than ``small_under``
+    degrees (the usual, where no difference is made); ``others``, which are taken where someone says
+    so. ``picked`` is what someone said for the whole piece, ``by_bend`` for single bends."""
+
+    usual: Stance
+    small: Stance
+    small_under: float
+    takes: Mapping[Place, Stance]
+    picked: Stance | None = None
+    by_bend: tuple[tuple[int, Stance], ...] = ()
+
+    def of(self, bend: int, angle: float) -> tuple[Stance, ...]:
+        """Where a bend may be worked, as a hand does it by habit first; one where it was said.
+
+        Args:
+            bend: its number along the pipe, from 0.
+            angle: of it, degrees.
+        """
+        said = dict(self.by_bend).get(bend, self.picked)
+        if said is not None:
+            return (said,)
+        if self.usual == self.small:
+            return (self.usual,)
+        if angle < self.small_under:
+            return (self.small, self.usual)
+        return (self.usual, self.small)
+
+    def with_handle(self, handle_mm: float) -> Stances:
+        """The same with another handle; in the air the shoe is as high as that is long.
+
+        Args:
+            handle_mm: from the shoe's centre.
+        """
+
+        def own(stance: Stance) -> Stance:
+            high = handle_mm if stance.in_air else stance.height_mm
+            return replace(stance, handle_mm=handle_mm, height_mm=high)
+
+        takes = {place: own(stance) for place, stance in self.takes.items()}
+        return replace(self, usual=own(self.usual), small=own(self.small), takes=takes)
+
+
+@cache
+def stances(kind: str) -> Stances:
+    """Where a kind of bender is worked. Raises: KeyError for a kind that there is not.
+
+    Args:
+        kind: of the bender.
+    """
+    row = toml("stances")[kind]
+    takes: dict[Place, Stance] = {place: _stance(row, place) for place in row["takes"]}
+    usual = takes[row["usual"]]
+    return Stances(usual, takes[row.get("small", row["usual"])], row.get("small_under", 0), takes)
+
+
+def _stance(row: Mapping[str, Any], place: Place) -> Stance:
+    """A tool at a place: the place's figures, but for those that are the tool's own."""
+    own = {**toml("stances")["places"][place]}
+    if place == row["usual"] and "table_mm" in row:
+        own["table_mm"] = row["table_mm"]
+    high = row.get("height_mm", {}).get(place, own.get("height_mm", row["handle_mm"]))
+    return Stance(
+        place=place,
+        height_mm=float(high),
+        handle_mm=float(row["handle_mm"]),
+        heel_mm=float(row["heel_mm"]),
+        table=Table(**own["table_mm"]) if "table_mm" in own else None,
+        drop_mm=float(own.get("drop_mm", 0)),
+        carried=row.get("carried", False),
+    )

@@ -1,0 +1,71 @@
+"""Where a bender is worked: what a run says of its piece and of single bends, and a crew of its
+own bender."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from typing import Any
+
+from yarrow.catalog.stances import Place, Stance, Stances, stances
+from yarrow.documents.worked_sums import noted
+from yarrow.measure.tape import Reading
+from yarrow.measure.units import convert
+from yarrow.runs.model.run import EvaluatedSum
+
+
+@dataclass(frozen=True, slots=True)
+class StancesSaid:
+    """Where a bender is worked, and what was said of places that it can't be worked at: the field,
+    and the place."""
+
+    stances: Stances
+    not_taken: tuple[tuple[str, Place], ...]
+
+
+def read_stances(shape: Mapping[str, Any], kind: str, worked: list[EvaluatedSum]) -> StancesSaid:
+    """The stances of a run's bender: as its kind is worked, with what the crew says of its own,
+    then of this piece, then of single bends.
+
+    Args: shape, of a run as the schema reads it; kind, of its bender; worked, the sums so far.
+    """
+    found = stances(kind)
+    not_taken: list[tuple[str, Place]] = []
+    bender = shape["bender"]
+    own = bender.get("stance") if isinstance(bender, dict) else None
+    for path, said in (("bender.stance", own), ("stance", shape.get("stance"))):
+        if said is None:
+            continue
+        if "handle" in said:
+            found = found.with_handle(_in_mm(said["handle"], f"{path}.handle", worked))
+        picked = _picked(found, said, path, worked)
+        if picked:
+            found = replace(found, picked=picked)
+        elif "place" in said:
+            not_taken.append((f"{path}.place", said["place"]))
+    by_bend: list[tuple[int, Stance]] = []
+    for number, said in enumerate(shape.get("stances", [])):
+        path = f"stances[{number}]"
+        picked = _picked(found, said, path, worked)
+        if picked:
+            by_bend.append((said["bend"], picked))
+        else:
+            not_taken.append((f"{path}.place", said["place"]))
+    return StancesSaid(replace(found, by_bend=tuple(by_bend)), tuple(not_taken))
+
+
+def _picked(
+    found: Stances, said: Mapping[str, Any], path: str, worked: list[EvaluatedSum]
+) -> Stance | None:
+    """The one stance that was said; None where none was, or the tool can't be worked there."""
+    if "place" in said:
+        stance = found.takes.get(said["place"])
+    else:
+        stance = (found.picked or found.usual) if "height" in said else None
+    if stance and "height" in said:
+        return stance.raised(_in_mm(said["height"], f"{path}.height", worked))
+    return stance
+
+
+def _in_mm(reading: Reading, path: str, worked: list[EvaluatedSum]) -> float:
+    return float(convert(noted(reading, path, worked), reading.unit, "mm"))

@@ -1,0 +1,28 @@
+// The places that a bender is worked at, as they are said in a sentence.
+import type { Place } from "@/model/commands";
+
+/** What stands for "nothing was said". */
+export const USUAL = "usual";
+
+const PLACES: Readonly<Record<Place, string>> = {
+  floor: "on the floor",
+  air: "in the air",
+  stand: "on a stand",
+  bench: "at a bench",
+  blocks: "on blocks",
+  edge: "over an edge",
+};
+
+/** The words to choose from: as usual, what the tool takes, and what was said of it anyhow. */
+export function placeWords(
+  usual: string,
+  takes: readonly Place[],
+  said: Place | typeof USUAL,
+): Record<Place | typeof USUAL, string> {
+  const shown = said === USUAL || takes.includes(said) ? takes : [...takes, said];
+  const words = {
+    [USUAL]: usual,
+    ...Object.fromEntries(shown.map((each) => [each, PLACES[each]])),
+  };
+  return words as Record<Place | typeof USUAL, string>;
+}
