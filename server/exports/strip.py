@@ -14,7 +14,7 @@ _MOST = 14
 
 _TITLE = 7.0
 _FOOT = 4.0
-_PICTURE = 13.0
+_PICTURE = 20.0
 _LEAST_PICTURE = 7.0
 LEAST_STRIP = _TITLE + _FOOT + 2 * _LEAST_PICTURE
 _WIDEST = 46.0
@@ -43,7 +43,8 @@ def bend_by_bend(drawing: Drawing, order: OrderHandling, room: Room) -> None:
         if number:
             drawing.line((x, upper), (x, bottom - 1), stroke=FAINT)
         drawing.text(x + 1, upper + 1.4, f"{bend.bend + 1}", 2.9, bold=True)
-        _piece(drawing, [from_the_front(p) for p in bend.wall], (x, upper, x + width, lower))
+        wall = [from_the_front(point) for point in bend.wall]
+        _piece(drawing, wall, wall, (x, upper, x + width, lower))
         _in_bender(drawing, bend, (x, lower, x + width, lower + high))
         met = next((each for each in bend.meets), None)
         if met:
@@ -55,25 +56,35 @@ def bend_by_bend(drawing: Drawing, order: OrderHandling, room: Room) -> None:
 
 
 def _in_bender(drawing: Drawing, bend: BendHandling, room: Room) -> None:
-    """The piece with this bend made, over the floor where that is near."""
+    """The piece with this bend made and the bender round it, over the floor where that is near."""
     points = [beside_the_bender(point) for point in bend.after]
-    height = max(y for _, y in points) - min(y for _, y in points)
+    shown = [shape for shape in bend.tool if shape.role in _ON_PAPER]
+    tool = [(x, -y) for shape in shown for x, y in shape.points]
+    lowest, highest = (far(y for _, y in (*points, *tool)) for far in (max, min))
     floor = -bend.floor
-    if floor < max(y for _, y in points) + height * _FLOOR_WITHIN:
-        place, _ = fitted([*points, (points[0][0], floor)], _without_margin(room))
+    near = floor < lowest + (lowest - highest) * _FLOOR_WITHIN
+    content = [*points, *tool, *([(points[0][0], floor)] if near else [])]
+    place, _ = fitted(content, _without_margin(room))
+    if near:
         y = place((0.0, floor))[1]
         colour = AMBER if bend.meets else SOFT
         drawing.line((room[0] + 1.5, y), (room[2] - 1.5, y), width=0.15, stroke=colour)
-        _piece(drawing, points, room, also=(points[0][0], floor))
-    else:
-        _piece(drawing, points, room)
+    for shape in shown:
+        outline = [place((x, -y)) for x, y in shape.points]
+        if shape.closed:
+            drawing.shape(*outline, fill=_ON_PAPER[shape.role], stroke=SOFT, width=0.1)
+        else:
+            drawing.line(*outline, width=0.3, stroke=INK)
+    _piece(drawing, points, content, room)
 
 
-def _piece(
-    drawing: Drawing, points: Sequence[Point], room: Room, *, also: Point | None = None
-) -> None:
-    """A bent piece that fills a room, with both of its ends named."""
-    place, _ = fitted([*points, also] if also else points, _without_margin(room))
+_ON_PAPER = {"frame": FAINT, "guide": FAINT, "shoe": FAINT, "hook": INK}
+"""The parts of a tool that are still told apart in so small a picture, and their fill."""
+
+
+def _piece(drawing: Drawing, points: Sequence[Point], content: Sequence[Point], room: Room) -> None:
+    """A bent piece among what fills a room, with both of its ends named."""
+    place, _ = fitted(content, _without_margin(room))
     flat = [place(point) for point in points]
     drawing.line(*flat, width=0.9, stroke=INK)
     drawing.line(*flat, width=0.5, stroke=PIPE)

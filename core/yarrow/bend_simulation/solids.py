@@ -8,15 +8,13 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 from yarrow.benders.bender import Bender
+from yarrow.benders.drawn.shapes import HANDLE_LEANS
 from yarrow.catalog.stances import Stance
 from yarrow.geometry.rounded_polyline import Segment
 from yarrow.geometry.vectors import Vector, along, dot, subtract
 from yarrow.measure.units import Unit, convert_length
 
-_HANDLE_LEANS = 60.0
-"""Degrees from the pipe on the hook's side to the handle: upright when a bend is at 30."""
-
-_HEEL_LEANS = _HANDLE_LEANS + 90.0
+_HEEL_LEANS = HANDLE_LEANS + 90.0
 """The heel, a foot's rest, stands square to the handle, over the pipe behind the shoe."""
 
 _BAR_HALF_MM = 15.0
@@ -83,7 +81,7 @@ def bars(bender: Bender, stance: Stance, unit: Unit) -> dict[str, Bar]:
         reach = convert_length(stance.handle_mm, "mm", unit)
         near = 2 * bender.radius
         if reach > near:
-            found["handle"] = Bar(_HANDLE_LEANS, near, reach, apart, bender.radius)
+            found["handle"] = Bar(HANDLE_LEANS, near, reach, apart, bender.radius)
     if stance.heel_mm:
         reach = groove + convert_length(stance.heel_mm, "mm", unit)
         found["heel"] = Bar(_HEEL_LEANS, bender.radius, reach, apart, bender.radius)

@@ -1,10 +1,14 @@
-"""The kinds of bender: what each is worked like. A new kind is a row here, its stance in
-catalog/stances.toml and its caution among the words."""
+"""The kinds of bender: what each is worked like. A new kind is a row here, its drawing in drawn/,
+its stance in catalog/stances.toml and its caution among the words."""
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Literal
+
+from yarrow.benders.drawn import bench, hand, heat, mechanical, powered, ratchet
+from yarrow.benders.drawn.shapes import ToolNumbers, ToolShape
 
 BenderKind = Literal["hand", "ratchet", "mechanical", "powered", "bench", "heat"]
 
@@ -16,9 +20,10 @@ Way = Literal["mark", "bench", "chart"]
 class KindOfBender:
     """What follows from a kind: the way that its users are taught; what the edge is called where an
     arc begins; whether a shoe as long as the bend makes it in one go; whether one end of the pipe
-    ``goes_in_first``; whether plastic is warmed for it."""
+    ``goes_in_first``; whether plastic is warmed for it; how it is ``drawn`` from the side."""
 
     usual_way: Way
+    drawn: Callable[[ToolNumbers], list[ToolShape]]
     edge: str = "start-of-bend mark"
     one_shot: bool = True
     goes_in_first: bool = False
@@ -26,12 +31,12 @@ class KindOfBender:
 
 
 BENDER_KINDS: dict[BenderKind, KindOfBender] = {
-    "hand": KindOfBender("mark"),
-    "ratchet": KindOfBender("mark"),
-    "mechanical": KindOfBender("chart"),
-    "powered": KindOfBender("chart"),
-    "bench": KindOfBender("bench", edge="former's edge", goes_in_first=True),
+    "hand": KindOfBender("mark", hand.draw),
+    "ratchet": KindOfBender("mark", ratchet.draw),
+    "mechanical": KindOfBender("chart", mechanical.draw),
+    "powered": KindOfBender("chart", powered.draw),
+    "bench": KindOfBender("bench", bench.draw, edge="former's edge", goes_in_first=True),
     # A form for warm plastic is no shoe. Source: NFPA 70, chapter 9, table 2, which has a column
     # for one-shot and full-shoe benders, and one for the others.
-    "heat": KindOfBender("bench", edge="form's edge", one_shot=False, warms=True),
+    "heat": KindOfBender("bench", heat.draw, edge="form's edge", one_shot=False, warms=True),
 }

@@ -2,15 +2,17 @@
 
 from __future__ import annotations
 
-import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from itertools import accumulate
 
-from yarrow.bend_simulation.half_bent import HalfBent, half_bent
+from yarrow.bend_simulation.half_bent import half_bent
 from yarrow.bend_simulation.orders import Order, as_said, orders
+from yarrow.bend_simulation.picture import Seen, centreline, pencil_line, tool_shapes
 from yarrow.bend_simulation.solids import Top, top
 from yarrow.benders.bender import Hook
-from yarrow.catalog.stances import Place, Stance
+from yarrow.benders.drawn.shapes import ToolShape
+from yarrow.catalog.stances import Place
 from yarrow.findings.finding import Finding, errors_of, gravest_first
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.rounding import cut_text
@@ -35,8 +37,6 @@ from yarrow.runs.planned import BuildablePlan, UnbuildablePlan
 from yarrow.runs.planner import MOST_SIMULATED, piece_to_bend, plan_run
 from yarrow.wording.phrase import Phrase
 
-_ARC_POINTS = 8
-
 
 @dataclass(frozen=True, slots=True)
 class BendHandling:
@@ -46,7 +46,9 @@ class BendHandling:
     ``before`` and ``after`` are the pipe's centreline as it lies in the bender, x toward the hook,
     z up, y away from who stands with the hook on the right, the floor at ``floor`` (from the hook
     on ``drop`` lower) and the shoe's centre at ``shoe``, which is below the pipe where it is bent
-    in the air; ``bench`` are the ends of the table's top beside the pipe (none where there is
+    in the air; ``bands`` are the arcs of ``after``, and ``tool`` is the bender round it from the
+    side (x, z), with the mark that is used and the line that was pencilled along the top; ``bench``
+    are the ends of the table's top beside the pipe (none where there is
     none). ``wall`` is that same piece with this bend made where it belongs on the wall, in the
     frame of the plan.
     """
@@ -60,6 +62,8 @@ class BendHandling:
     helps: tuple[Phrase, ...]
     before: tuple[Vector, ...]
     after: tuple[Vector, ...]
+    bands: tuple[tuple[Vector, ...], ...]
+    tool: tuple[ToolShape, ...]
     wall: tuple[Vector, ...]
     floor: float
     drop: float
@@ -194,17 +198,22 @@ def _handled_bends(
     made: list[int] = []
     told = []
     step_of = {step.bend: step.number for step in work}
-    for each in order.bends:
+    lies = accumulate(each.turned for each in order.bends)
+    unit = piece.words.unit
+    for each, line in zip(order.bends, lies, strict=True):
         pipe, hook, stance = piece.pipe, each.placing.hook, each.stance
         bend = pipe.bends[each.bend]
         before = half_bent(pipe, made, each.bend, 0.0, hook)
         after = half_bent(pipe, made, each.bend, bend.angle, hook)
+        seen = Seen(stance, bend.radius, bend.angle)
         high, drop = (
-            convert_length(value, "mm", piece.words.unit)
-            for value in (stance.height_mm, stance.drop_mm)
+            convert_length(value, "mm", unit) for value in (stance.height_mm, stance.drop_mm)
         )
-        radius = piece.bender.radius
-        table = top(piece.bender, stance, piece.words.unit)
+        half = piece.bender.diameter / 2
+        table = top(piece.bender, stance, unit)
+        tail = after.tail.points(1)
+        pencil = pencil_line((seen.place(tail[0]), seen.place(tail[-1])), line, hook, half)
+        shapes = tool_shapes(piece.bender, stance, each.placing.reference, unit)
         told.append(
             BendHandling(
                 bend=each.bend,
@@ -216,12 +225,14 @@ def _handled_bends(
                     interference(strike, made, each.bend, piece) for strike in each.collisions
                 ),
                 helps=helps_of(each, made, order, found, piece),
-                before=_as_seen(before, 0.0, radius, stance),
-                after=_as_seen(after, bend.angle, radius, stance),
-                wall=on_wall(_centreline(after), layout, pipe, each.bend, hook),
-                floor=-(radius + high) if stance.in_air else -high - piece.bender.diameter / 2,
+                before=replace(seen, angle=0.0).pipe(before),
+                after=seen.pipe(after),
+                bands=seen.bands(after),
+                tool=(*seen.tool(shapes), *((pencil,) if pencil and made else ())),
+                wall=on_wall(centreline(after), layout, pipe, each.bend, hook),
+                floor=-(bend.radius + high) if stance.in_air else -high - half,
                 drop=drop,
-                shoe=-radius if stance.in_air else radius,
+                shoe=-bend.radius if stance.in_air else bend.radius,
                 bench=_ends_of(table) if table else (),
             )
         )
@@ -231,30 +242,3 @@ def _handled_bends(
 
 def _ends_of(table: Top) -> tuple[Vector, ...]:
     return (table.low, 0.0, table.height), (table.high, 0.0, table.height)
-
-
-def _as_seen(bent: HalfBent, angle: float, radius: float, stance: Stance) -> tuple[Vector, ...]:
-    """The centreline as it lies before who bends it. In the air what is hooked stays level: turned
-    back about the shoe's centre by what is bent, and over, about the pipe.
-
-    Args:
-        angle: that it is bent to, degrees.
-        radius: of the bend.
-    """
-    points = _centreline(bent)
-    if not stance.in_air:
-        return points
-    back = math.radians(-angle)
-    cos, sin = math.cos(back), math.sin(back)
-    level = (
-        (x * cos - (z - radius) * sin, y, x * sin + (z - radius) * cos + radius)
-        for x, y, z in points
-    )
-    return tuple((x, -y, -z) for x, y, z in level)
-
-
-def _centreline(bent: HalfBent) -> tuple[Vector, ...]:
-    points: list[Vector] = []
-    for each in bent.pieces:
-        points += each.points(_ARC_POINTS)
-    return tuple(points)

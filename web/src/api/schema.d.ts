@@ -1188,7 +1188,9 @@ export interface components {
          *     ``before`` and ``after`` are the pipe's centreline as it lies in the bender, x toward the hook,
          *     z up, y away from who stands with the hook on the right, the floor at ``floor`` (from the hook
          *     on ``drop`` lower) and the shoe's centre at ``shoe``, which is below the pipe where it is bent
-         *     in the air; ``bench`` are the ends of the table's top beside the pipe (none where there is
+         *     in the air; ``bands`` are the arcs of ``after``, and ``tool`` is the bender round it from the
+         *     side (x, z), with the mark that is used and the line that was pencilled along the top; ``bench``
+         *     are the ends of the table's top beside the pipe (none where there is
          *     none). ``wall`` is that same piece with this bend made where it belongs on the wall, in the
          *     frame of the plan.
          */
@@ -1199,6 +1201,12 @@ export interface components {
                 number,
                 number
             ][];
+            /** Bands */
+            bands: [
+                number,
+                number,
+                number
+            ][][];
             /** Before */
             before: [
                 number,
@@ -1235,6 +1243,8 @@ export interface components {
             shoe: number;
             /** Step */
             step: number;
+            /** Tool */
+            tool: components["schemas"]["ToolShape"][];
             /** Turned */
             turned: number;
             /** Wall */
@@ -3919,6 +3929,32 @@ export interface components {
             updated_by: string;
             /** Version */
             version: number;
+        };
+        /**
+         * ToolShape
+         * @description A line or a closed outline; ``text`` is written at its first point.
+         */
+        ToolShape: {
+            /**
+             * Closed
+             * @default false
+             */
+            closed: boolean;
+            /** Points */
+            points: [
+                number,
+                number
+            ][];
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "shoe" | "web" | "handle" | "frame" | "guide" | "hook" | "degree" | "mark" | "used" | "pencil";
+            /**
+             * Text
+             * @default
+             */
+            text: string;
         };
         /**
          * Totals

@@ -1,5 +1,5 @@
-// One piece at one bend, twice: as it belongs on the wall, and as it lies in the bender. Both look
-// at it as it is, never mirrored, so that a piece that is the wrong way round looks wrong.
+// One piece at one bend as it belongs on the wall: seen as it is, never mirrored, so that a piece
+// that is the wrong way round looks wrong.
 
 import type { ReactNode } from "react";
 import type { BendHandling } from "@/api/queries";
@@ -12,16 +12,12 @@ type Size = { readonly width: number; readonly height: number };
 const MARGIN = 18;
 /** Beside a piece, for the names of its ends. */
 const NAMES = 40;
-/** How far the floor may lie under what is drawn before it is left out, in heights of the drawing. */
-const FAR = 2;
 /** What goes toward or away from who looks is drawn aslant, at this share of its length. */
 const SLANT = 0.35;
 const THINNEST = 3;
 
 /** From the front: ahead to the right, left upward, out toward who looks. */
 const fromTheFront = ([x, y, z]: Point3): Point2 => [x - z * SLANT, -y + z * SLANT];
-/** From beside the bender: the hook to the right, up upward, what leans away up to the right. */
-const beside = ([x, y, z]: Point3): Point2 => [x + y * SLANT, -z - y * SLANT];
 
 export function OnWall({ bend, plan, size }: { bend: BendHandling; plan: Plan; size: Size }) {
   const whole = linePoints(plan.path, plan.arcs).map(fromTheFront);
@@ -37,58 +33,6 @@ export function OnWall({ bend, plan, size }: { bend: BendHandling; plan: Plan; s
         strokeLinejoin="round"
       />
       <Piece points={made} placed={placed} plan={plan} />
-    </Picture>
-  );
-}
-
-export function InBender({ bend, plan, size }: { bend: BendHandling; plan: Plan; size: Size }) {
-  const radius = plan.bender.radius;
-  const before = bend.before.map(point3).map(beside);
-  const after = bend.after.map(point3).map(beside);
-  const content = bounds([...before, ...after]);
-  const floor = -bend.floor;
-  const near = floor < content.bottom + (content.bottom - content.top + radius) * FAR;
-  const placed = framed([...before, ...after, ...(near ? [[0, floor] as const] : [])], size);
-  const [, floorY] = placed.place([0, floor]);
-  const [shoeX, shoeY] = placed.place([0, -bend.shoe]);
-  const met = bend.meets.map(({ what }) => what).join(" and the ");
-  const meets = (what: string) => bend.meets.some((each) => each.what === what);
-  const bench = bend.bench.map(point3).map(beside);
-  const label = `Bend ${bend.bend + 1} in the bender, hook to the right${met ? `; it meets the ${met}` : ""}`;
-  return (
-    <Picture size={size} label={label}>
-      {near ? (
-        <line
-          x2={size.width}
-          y1={floorY}
-          y2={floorY}
-          className={meets("floor") ? "stroke-amber" : "stroke-strong-line"}
-          strokeWidth="1.5"
-        />
-      ) : null}
-      {bench.length > 0 ? (
-        <polyline
-          points={flat(bench, placed)}
-          fill="none"
-          className={meets("bench") ? "stroke-amber" : "stroke-strong-line"}
-          strokeWidth="3"
-        />
-      ) : null}
-      <circle
-        cx={shoeX}
-        cy={shoeY}
-        r={Math.max((radius - plan.conduit.diameter / 2) * placed.scale, 1)}
-        className="fill-raised stroke-strong-line"
-        strokeWidth="1"
-      />
-      <polyline
-        points={flat(before, placed)}
-        fill="none"
-        className="stroke-arc"
-        strokeWidth="1.5"
-        strokeDasharray="4 4"
-      />
-      <Piece points={after} placed={placed} plan={plan} />
     </Picture>
   );
 }

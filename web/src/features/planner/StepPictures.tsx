@@ -1,6 +1,7 @@
 // One bend at a time, large: the piece as it belongs on the wall, beside it as it lies in the bender.
 import type { Order } from "@/api/queries";
-import { InBender, OnWall } from "@/drawing/HalfBent";
+import { OnWall } from "@/drawing/HalfBent";
+import { InBender } from "@/drawing/InBender";
 import { Shape } from "@/drawing/Shape";
 import { useLastPlan, usePlanner } from "@/state/PlannerContext";
 import { IconButton } from "@/ui/Button";
@@ -13,6 +14,8 @@ import { useHandling } from "./useHandling";
 const GAP = 12;
 const SIDE = 16;
 const WORDS = 176;
+/** Of the room: what the piece on the wall takes; the bender takes the rest. */
+const WALL = 0.4;
 /** Where the room is at least so wide for its height, the pictures stand beside each other. */
 const WIDE = 1.1;
 
@@ -36,9 +39,14 @@ function Pictures({ order }: { order: Order }) {
   const bend = order.bends[at];
   const step = order.steps.find(({ number }) => number === bend?.step);
   const beside = room.width > (room.height - WORDS) * WIDE;
+  const wide = room.width - 2 * SIDE - GAP;
+  const high = room.height - WORDS;
   const size = beside
-    ? { width: (room.width - 2 * SIDE - GAP) / 2, height: room.height - WORDS }
-    : { width: room.width - 2 * SIDE, height: (room.height - WORDS - GAP) / 2 };
+    ? { width: wide * WALL, height: high }
+    : { width: room.width - 2 * SIDE, height: (high - GAP) * WALL };
+  const large = beside
+    ? { width: wide * (1 - WALL), height: high }
+    : { width: room.width - 2 * SIDE, height: (high - GAP) * (1 - WALL) };
   const go = (to: number) => {
     const next = order.bends[to]?.bend;
     if (next !== undefined && steps) {
@@ -71,7 +79,7 @@ function Pictures({ order }: { order: Order }) {
           <div
             className={classes(
               "grid gap-3 px-4 pt-1",
-              beside && "grid-cols-2",
+              beside && "grid-cols-[2fr_3fr]",
               old && "opacity-60",
             )}
           >
@@ -85,7 +93,7 @@ function Pictures({ order }: { order: Order }) {
               <figcaption className="pb-1 text-sm text-soft">
                 In the bender, hook to the right
               </figcaption>
-              <InBender bend={bend} plan={plan} size={size} />
+              <InBender bend={bend} plan={plan} mark={order.marks[bend.bend]?.text} size={large} />
             </figure>
           </div>
           <p className="px-4 pt-2 text-sm">

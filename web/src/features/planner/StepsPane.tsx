@@ -1,7 +1,8 @@
 // The work in order: each step with its two pictures, what the half-bent pipe meets, and what helps.
 import { memo } from "react";
 import type { Order } from "@/api/queries";
-import { InBender, OnWall } from "@/drawing/HalfBent";
+import { OnWall } from "@/drawing/HalfBent";
+import { InBender } from "@/drawing/InBender";
 import { Findings } from "@/features/walk/Findings";
 import { WordField } from "@/features/walk/fields";
 import { type Place, setBendStance, takeOrder } from "@/model/commands";
@@ -138,7 +139,7 @@ function Step({ step, order, plan, takes }: StepProps) {
             <figcaption>On the wall, from the front</figcaption>
           </figure>
           <figure>
-            <InBender bend={bend} plan={plan} size={SMALL} />
+            <InBender bend={bend} plan={plan} mark={order.marks[bend.bend]?.text} size={SMALL} />
             <figcaption>In the bender, hook right</figcaption>
           </figure>
         </div>

@@ -1,0 +1,35 @@
+"""A bench machine: a former, a guide that holds the pipe's tail, and an arm with a roller."""
+
+from __future__ import annotations
+
+from yarrow.benders.drawn.shapes import HANDLE_LEANS, ToolNumbers, ToolShape, arc, bar, polar
+
+
+def draw(tool: ToolNumbers) -> list[ToolShape]:
+    """The arm behind the former, the stop round the pipe, and the guide under its tail.
+
+    Args:
+        tool: its numbers.
+    """
+    size, under = tool.diameter, -tool.diameter * 0.9
+    guide = bar((-3.2 * tool.radius, under), (-0.3 * tool.radius, under), 0.7 * size)
+    roller = [
+        (x - 0.2 * tool.radius, y - tool.radius - 1.35 * size)
+        for x, y in arc(tool, 0.8 * size, 0, 360)
+    ]
+    stop = (
+        (0.4 * size, 0.9 * size),
+        (1.2 * size, 0.9 * size),
+        (1.2 * size, -0.9 * size),
+        (0.4 * size, -0.9 * size),
+    )
+    reach = tool.handle or 6 * tool.radius
+    arm = bar(polar(tool, 0, 0), polar(tool, reach, HANDLE_LEANS + 90), 0.22 * tool.radius)
+    return [
+        ToolShape("handle", arm, closed=True),
+        ToolShape("shoe", (*arc(tool, tool.rim, -85, -275, 36), polar(tool, 0, 0)), closed=True),
+        ToolShape("web", tuple(arc(tool, tool.groove * 0.3, 0, 360)), closed=True),
+        ToolShape("guide", guide, closed=True),
+        ToolShape("guide", tuple(roller), closed=True),
+        ToolShape("hook", stop, closed=True),
+    ]

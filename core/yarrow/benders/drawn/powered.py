@@ -1,0 +1,52 @@
+"""A powered bender: a wheel with a scale all round, rollers under the pipe, on its base."""
+
+from __future__ import annotations
+
+from yarrow.benders.drawn.shapes import (
+    ToolNumbers,
+    ToolShape,
+    arc,
+    bar,
+    degree_lines,
+    hook,
+    polar,
+)
+
+
+def draw(tool: ToolNumbers) -> list[ToolShape]:
+    """The base behind the wheel, its scale, the two rollers that hold the pipe up to it.
+
+    Args:
+        tool: its numbers.
+    """
+    size, under = tool.diameter, -tool.diameter * 1.25
+    rollers = [
+        ToolShape(
+            "guide",
+            tuple(
+                (x - away * tool.radius, y - tool.radius + under)
+                for x, y in arc(tool, 0.75 * size, 0, 360)
+            ),
+            closed=True,
+        )
+        for away in (0.9, 1.9)
+    ]
+    base = bar(
+        (-2.3 * tool.radius, 0.55 * tool.radius),
+        (0.6 * tool.radius, 0.55 * tool.radius),
+        tool.radius,
+    )
+    scale = [
+        ToolShape("degree", (polar(tool, tool.groove * 0.9, each), polar(tool, tool.groove, each)))
+        for each in range(0, 360, 15)
+    ]
+    return [
+        ToolShape("guide", base, closed=True),
+        ToolShape("shoe", tuple(arc(tool, tool.rim, 0, 360, 48)), closed=True),
+        ToolShape("web", tuple(arc(tool, tool.groove * 0.6, 0, 360, 48)), closed=True),
+        ToolShape("frame", tuple(arc(tool, tool.groove * 0.16, 0, 360)), closed=True),
+        *scale,
+        *degree_lines(tool, (30, 45, 60, 90)),
+        *rollers,
+        hook(tool),
+    ]
