@@ -41,6 +41,83 @@ SAID: dict[str, dict[str, Any]] = {
 }
 
 
+BENDS: dict[str, dict[str, Any]] = {
+    "stub 18 3/8": {"kind": "turn", "toward": "left", "at": "18 3/8"},
+    "90 left at 71 5/8": {"kind": "turn", "toward": "left", "angle": 90, "at": "71 5/8"},
+    "45 degrees right at 30": {"kind": "turn", "toward": "right", "angle": 45, "at": "30"},
+    "offset 4 3/8 30 at 33": {
+        "kind": "offset",
+        "toward": "out",
+        "rise": "4 3/8",
+        "angle": 30,
+        "at": "33",
+    },
+    "rise 6 1/4 at 29 at 30 degrees": {
+        "kind": "offset",
+        "toward": "out",
+        "rise": "6 1/4",
+        "at": "29",
+        "angle": 30,
+    },
+    "saddle 1 3/4 at 53": {"kind": "saddle3", "toward": "out", "rise": "1 3/4", "at": "53"},
+    "kick 1 1/8": {"kind": "kick", "toward": "out", "rise": "1 1/8", "at": ""},
+    "box offset 7/16": {"kind": "box_offset", "where": "start", "toward": "in", "rise": "7/16"},
+    "back to back 44": {"kind": "turn", "toward": "left", "from": "back", "at": "44"},
+}
+METRIC: dict[str, dict[str, Any]] = {
+    "stub 400": {"kind": "turn", "toward": "left", "at": "400"},
+    "double set 90 30 at 600": {
+        "kind": "offset",
+        "toward": "out",
+        "rise": "90",
+        "angle": 30,
+        "at": "600",
+    },
+    "crossover 40 at 900": {"kind": "saddle3", "toward": "out", "rise": "40", "at": "900"},
+}
+
+
+class AsPeopleSayIt(unittest.TestCase):
+    def test_bends_by_name_in_the_words_of_both_countries(self) -> None:
+        for unit, table in (("in", BENDS), ("mm", METRIC)):
+            for text, line in table.items():
+                with self.subTest(text):
+                    self.assertEqual(typed_line(text, unit).line, line)
+
+    def test_two_numbers_are_told_apart_and_a_sum_is_one(self) -> None:
+        said = {
+            "offset 4 3/8 22.5 at 33": ("4 3/8", 22.5),
+            "offset 4 22.5 at 33": ("4", 22.5),
+            "offset 4-3/8 30 at 33": ("4-3/8", 30),
+            "offset 5 1/4 - 7/8 30 at 33": ("5 1/4 - 7/8", 30),
+            "offset 1' 2 30 at 33": ("1' 2", 30),
+        }
+        for text, (rise, angle) in said.items():
+            line = typed_line(text, "in").line or {}
+            self.assertEqual((line.get("rise"), line.get("angle")), (rise, angle), text)
+
+    def test_what_is_not_known_says_the_nearest_that_is(self) -> None:
+        for text, near in (
+            ("ofset 4 at 33", "offset 4 at 33"),
+            ("bak to back 44", "back to back 44"),
+            ("stup 18", "stub 18"),
+        ):
+            typed = typed_line(text, "in")
+            self.assertIn("the nearest to", typed.expected)
+            self.assertEqual([each.text for each in typed.completions], [near])
+
+    def test_words_that_begin_alike_are_offered(self) -> None:
+        offered = {
+            "box": {"box ", "box offset ", "box set "},
+            "box o": {"box offset "},
+            "back": {"back to back "},
+            "90": {"90 left at ", "90 right at "},
+        }
+        for text, wanted in offered.items():
+            found = {each.text for each in typed_line(text, "in").completions}
+            self.assertEqual(found, wanted, text)
+
+
 class Said(unittest.TestCase):
     def test_what_people_say(self) -> None:
         for text, line in SAID.items():

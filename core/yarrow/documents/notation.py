@@ -1,6 +1,6 @@
-"""A walk line typed as it is said: ``pipe 1 5/8 at 57 7/8``, ``left 11' 4``, ``box 29 5/8``.
+"""A walk line typed as it is said: ``pipe 1 5/8 at 57 7/8``, ``90 left at 71 5/8``, ``stub 18``.
 
-Words and numbers, in any order after the first word; what was typed as a number stays as it was
+Words and numbers, in any order after the first words; what was typed as a number stays as it was
 typed. The grammar for people: docs/run-file.md, typed lines.
 """
 
@@ -9,6 +9,7 @@ from __future__ import annotations
 import re
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
+from difflib import get_close_matches
 from typing import Any
 
 from yarrow.features.in_document import InDocument, Said
@@ -57,11 +58,17 @@ _BEHIND = {
     "across": "across",
     "deep": "depth",
     "air": "clearance",
-    "°": "angle",
-    "deg": "angle",
-    "degrees": "angle",
 }
 """Words that come behind their number."""
+
+_DEGREE_WORDS = ("°", "deg", "degree", "degrees")
+_UNITS = ("in", "mm", "inch", "inches")
+_NUMBER = re.compile(r"\d+(?:\.\d+)?|\d+/\d+|\d+-\d+/\d+")
+_DEGREES_FIRST = re.compile(r"(?:[1-9]\d?|1[01]\d|120)(?:\.\d+)?")
+_TURN = "turn"
+_LONGEST_PHRASE = 3
+_CLOSE = 0.6
+"""How much alike two words are before one is taken for the other, from 0 to 1."""
 
 _SIDES = {"left": "left", "right": "right", "out": "out", "outward": "out", "inward": "in"}
 """In is the unit behind a number, so that a side is said as inward there."""
@@ -91,15 +98,19 @@ def typed_line(text: str, unit: Unit) -> TypedLine:
     said, _, label = text.partition(",")
     words = _split(said)
     forms = _forms()
-    found = forms.get(words[0].lower()) if words else None
-    if found is None or (len(words) == 1 and not said.endswith(" ")):
-        known = ", ".join(forms)
-        expected = f"a number after {words[0]}" if found else f"one of {known} first"
-        return TypedLine(None, expected, _first_words(words[0] if words else "", forms))
-    document, form = found
-    fields, trouble = _fields_said(document.kind, form, words[1:])
+    phrase, rest = _beginning(words, forms)
+    if not phrase:
+        return _not_begun(words, forms)
+    if not rest and not said.endswith(" "):
+        return TypedLine(None, f"a number after {phrase}", _first_words(phrase, forms))
+    longer = _first_words(" ".join(words), forms)
+    if rest and longer:
+        return TypedLine(None, f"a number after {longer[0].text.strip()}", longer)
+    document, form = forms[phrase]
+    fields, trouble = _fields_said(document.kind, form, rest)
     others = (kind for name, kind in form.with_field.items() if name in fields)
-    line: dict[str, Any] = {"kind": next(others, document.kind), **form.given, **fields}
+    blank = dict.fromkeys(form.blank, "")
+    line: dict[str, Any] = {"kind": next(others, document.kind), **blank, **form.given, **fields}
     side = document.field("toward")
     if side and side.default:
         line.setdefault("toward", side.default)
@@ -112,10 +123,61 @@ def typed_line(text: str, unit: Unit) -> TypedLine:
     return TypedLine(None if expected else line, expected, completions)
 
 
+def _beginning(words: list[str], forms: Mapping[str, object]) -> tuple[str, list[str]]:
+    """The form that words begin with, and the words after it: the longest that there is. A number
+    of degrees first is a turn: ``90 left at 40``."""
+    lower = [word.lower() for word in words]
+    for count in range(min(len(words), _LONGEST_PHRASE), 0, -1):
+        phrase = " ".join(lower[:count])
+        if phrase in forms:
+            return phrase, words[count:]
+    if len(words) > 1 and _DEGREES_FIRST.fullmatch(lower[0]):
+        rest = words[2:] if lower[1] in _DEGREE_WORDS else words[1:]
+        if not rest or not _NUMBER.fullmatch(rest[0]):
+            return _TURN, [words[0], "degrees", *(word for word in rest if word.lower() != "turn")]
+    return "", words
+
+
+def _not_begun(words: list[str], forms: Mapping[str, tuple[InDocument, Said]]) -> TypedLine:
+    """What to begin with, where nothing that is known was: how it could go on, or the nearest."""
+    begun = " ".join(words).lower()
+    leading = _first_words(begun, forms)
+    if not leading and len(words) == 1 and _DEGREES_FIRST.fullmatch(begun):
+        turns = (Completion(f"{begun} {side} at ", f"a turn {side}") for side in ("left", "right"))
+        return TypedLine(None, _WORDS["at"], tuple(turns))
+    for count in () if leading else (_LONGEST_PHRASE, 1):
+        start = " ".join(words[:count]).lower()
+        for close in get_close_matches(start, forms, 1, _CLOSE):
+            after = " ".join(words[len(close.split()) :])
+            there = Completion(f"{close} {after}", forms[close][1].hint)
+            return TypedLine(None, f"{close}: the nearest to {words[0]} that is known", (there,))
+    return TypedLine(None, f"one of {', '.join(forms)} first", leading)
+
+
 def _split(text: str) -> list[str]:
     """Words, with ``7'`` and ``30°`` and ``7x2`` taken apart where two things meet in one."""
     apart = re.sub(r"(?<=[\d/\"'])\s*[x×]\s*(?=\d)", " x ", text)
     return apart.replace("°", " ° ").split()
+
+
+def _values(words: list[str]) -> Iterator[str]:
+    """The numbers in a row of words, each as it was typed: ``4 3/8 30`` are two. A whole number
+    goes on with a fraction, feet with inches, and a sum with what is added."""
+    value: list[str] = []
+    for word in words:
+        before = value[-1] if value else ""
+        ends = _NUMBER.fullmatch(before) or before.lower() in _UNITS or before.endswith('"')
+        if ends and _NUMBER.fullmatch(word) and not _goes_on(before, word):
+            yield " ".join(value)
+            value = []
+        value.append(word)
+    if value:
+        yield " ".join(value)
+
+
+def _goes_on(before: str, word: str) -> bool:
+    """Whether a number belongs to the one before it: a fraction to a whole one."""
+    return "/" in word and before.isdigit() and "-" not in word
 
 
 def _fields_said(kind: str, form: Said, words: list[str]) -> tuple[dict[str, Any], str]:
@@ -146,20 +208,23 @@ def _values_said(form: Said, words: list[str]) -> Iterator[tuple[str, str]]:
 
     def flush(name: str = "") -> Iterator[tuple[str, str]]:
         nonlocal ahead
-        if pending:
-            where = name or ahead or next(unnamed, "") or "number"
-            yield where, " ".join(pending)
-            pending.clear()
+        values = list(_values(pending))
+        for value in values[:-1] if name else values[1:] if ahead else values:
+            yield next(unnamed, "") or "number", value
+        if values and (name or ahead):
+            yield name or ahead, values[-1] if name else values[0]
+        pending.clear()
         ahead = ""
 
     for word in words:
         lower = word.lower()
-        if lower in _BEHIND and pending and not ahead:
+        if lower in _DEGREE_WORDS and pending:
+            ahead = ""  # "at 30 degrees" is an angle
+            yield from flush("angle")
+        elif lower in _BEHIND and pending and not ahead:
             if _BEHIND[lower] == form.main:
                 next(unnamed, "")
             yield from flush(_BEHIND[lower])
-        elif lower in ("°", "deg", "degrees"):
-            yield from flush("angle")
         elif lower in _AHEAD:
             yield from flush()
             ahead = _AHEAD[lower]
@@ -178,7 +243,7 @@ def _values_said(form: Said, words: list[str]) -> Iterator[tuple[str, str]]:
 
 def _not_a_length(line: dict[str, Any], unit: Unit) -> str:
     for name in (*_WORDS, "within", "clearance"):
-        if name not in line:
+        if not line.get(name):
             continue
         try:
             read_length(line[name], unit)
@@ -193,7 +258,7 @@ def _first_words(
     return tuple(
         Completion(f"{word} ", form.hint)
         for word, (_, form) in forms.items()
-        if word.startswith(begun.lower())
+        if word.startswith(begun.lower()) and (begun or word == form.words[0])
     )
 
 

@@ -15,6 +15,7 @@ from yarrow.features.in_document import (
     TOWARD,
     WHERE,
     InDocument,
+    Said,
     angle_of,
     margin_of,
 )
@@ -65,6 +66,17 @@ class BoxOffset(OnItsLeg):
             LABEL,
         ),
         loose=("rise", "angle"),
+        said=(
+            Said(
+                ("box offset", "box set"),
+                "from a knockout down to the wall",
+                "rise",
+                ("rise",),
+                ("angle", "margin"),
+                "angle",
+                {"where": "start", "toward": "in"},
+            ),
+        ),
     )
 
     place_field: ClassVar[Literal["at", "margin"]] = "margin"

@@ -52,10 +52,11 @@ class Field:
 
 @dataclass(frozen=True, slots=True)
 class Said:
-    """How a line is said: the ``words`` that it may begin with, the field of the first number, what
-    a second number without a word is (``7 3/4 x 2 7/8``), which fields it must have and may have,
-    what the first word says already (where that is ``firm``, nothing after it says otherwise), and
-    what other kind it is with a field (``with_field``)."""
+    """How a line is said: the ``words`` that it may begin with (the first is the usual one), the
+    field of the first number, what a second number without a word is (``7 3/4 x 2 7/8``), which
+    fields it must have and may have, what the first word says already (where that is ``firm``,
+    nothing after it says otherwise), what other kind it is with a field (``with_field``), and which
+    of its fields are left ``blank`` where nothing was said, to be filled in on the line."""
 
     words: tuple[str, ...]
     hint: str
@@ -66,6 +67,7 @@ class Said:
     given: Mapping[str, str] = field(default_factory=dict)
     firm: bool = False
     with_field: Mapping[str, str] = field(default_factory=dict)
+    blank: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)

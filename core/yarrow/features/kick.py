@@ -56,7 +56,17 @@ class Kick(OnItsLeg):
         "kick",
         (AT, FROM, RISE, TOWARD, RISE_FROM, LABEL),
         loose=("at", "rise"),
-        said=(Said(("kick",), "a kick, by its rise", "rise", ("rise", "at"), given=CARRIED),),
+        said=(
+            Said(
+                ("kick",),
+                "a kick, by its rise",
+                "rise",
+                ("rise",),
+                ("at",),
+                given=CARRIED,
+                blank=("at",),
+            ),
+        ),
     )
 
     @property

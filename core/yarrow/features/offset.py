@@ -88,12 +88,13 @@ class Offset(OnItsLeg):
         loose=("at", "rise", "angle"),
         said=(
             Said(
-                ("offset",),
+                ("offset", "set", "rise", "double set"),
                 "an offset, by its rise",
                 "rise",
                 ("rise", "at"),
                 ("angle", "within"),
-                given=CARRIED,
+                "angle",
+                CARRIED,
             ),
         ),
     )

@@ -68,7 +68,7 @@ class Saddle3(OnItsLeg):
         loose=("at", "rise"),
         said=(
             Said(
-                ("saddle",),
+                ("saddle", "crossover", "bridge"),
                 "a 3-bend saddle; 4 bends with wide",
                 "rise",
                 ("rise", "at"),

@@ -7,7 +7,7 @@ from fractions import Fraction
 from typing import ClassVar
 
 from yarrow.features.feature import Move, OnItsLeg
-from yarrow.features.in_document import AT, FROM, LABEL, TOWARD, Field, InDocument, angle_of
+from yarrow.features.in_document import AT, FROM, LABEL, TOWARD, Field, InDocument, Said, angle_of
 from yarrow.features.leg import (
     Corner,
     Datum,
@@ -42,6 +42,24 @@ class Turn(OnItsLeg):
         "turn",
         (AT, Field("of", "datum", default="back"), FROM, TOWARD, angle_of(90), LABEL),
         loose=("at", "angle"),
+        said=(
+            Said(
+                ("stub", "turn", "bend"),
+                "a 90 by its height, or where its back is",
+                "at",
+                ("at",),
+                ("angle",),
+                given={"toward": "left"},
+            ),
+            Said(
+                ("back to back",),
+                "the next 90, from the back of the last",
+                "at",
+                ("at",),
+                ("angle",),
+                given={"toward": "left", "from": "back"},
+            ),
+        ),
     )
 
     @property
