@@ -39,6 +39,15 @@ ASKED: dict[str, tuple[Any, ...]] = {
     "line": ("turn at 30", "in"),
     "plan": (TURN,),
     "pullbox": (PULL_BOX,),
+    "quick": (
+        {
+            "format": "yarrow.quick/1",
+            "units": "in",
+            "said": "stub 18",
+            "conduit": {"type": "emt", "size": "1/2"},
+            "bender": "hand-emt-1/2",
+        },
+    ),
     "rack": (RACK,),
     "schema": ("run",),
     "schedule": (b"name,type,size,length,bends,wires\nA,emt,,20,1,3 x 12 thhn\n", "in"),

@@ -24,6 +24,7 @@ from yarrow.documents.converting import convert_document
 from yarrow.documents.errors import DocumentError, TableError
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.notation import typed_line
+from yarrow.documents.quick_bend import quick_bend
 from yarrow.documents.run_file import read_run
 from yarrow.documents.schedule import check_schedule, read_schedule, schedule_csv
 from yarrow.documents.schema import SCHEMAS
@@ -62,6 +63,7 @@ __all__ = [
     "plan_as",
     "plan_values",
     "pullbox",
+    "quick",
     "rack",
     "rack_as_csv",
     "rack_values",
@@ -265,6 +267,16 @@ def line(text: str, units: Units) -> Answer:
     Returns: ``line`` (None where it can't be read yet), what is ``expected``, and ``completions``.
     """
     return plain(typed_line(text, units))
+
+
+def quick(document: Document) -> Answer:
+    """A bend by itself, as it is said, as a run to plan: ``stub 18 3/8``.
+
+    Args: document, ``yarrow.quick/1``.
+    Returns: ``run`` (None where it can't be read yet), what is ``expected``, and ``completions``.
+    Raises: DocumentError.
+    """
+    return plain(quick_bend(document))
 
 
 def wires(text: str, units: Units) -> Answer:

@@ -89,6 +89,16 @@ def _parser() -> argparse.ArgumentParser:
     line.add_argument("--units", choices=["in", "mm"], default="in")
     line.set_defaults(run=_line_command)
 
+    quick = commands.add_parser(
+        "quick", help="a bend by itself, as it is said: its marks and steps"
+    )
+    quick.add_argument("said")
+    quick.add_argument("--units", choices=["in", "mm"], default="in")
+    quick.add_argument("--type", help="of conduit")
+    quick.add_argument("--size", help="of conduit")
+    quick.add_argument("--bender", help="its id in the catalogue")
+    quick.set_defaults(run=_quick)
+
     catalog = commands.add_parser("catalog", help="what is known, as JSON")
     catalog.add_argument("part", nargs="?", choices=CATALOGUED)
     catalog.set_defaults(run=_catalog)
@@ -179,6 +189,32 @@ def _line_command(options: argparse.Namespace) -> int:
         raise DocumentError("line", typed["expected"])
     print(json.dumps(typed["line"], indent=2, ensure_ascii=False))
     return 0
+
+
+USUAL = {
+    "in": {"type": "emt", "size": "1/2", "bender": "hand-emt-1/2"},
+    "mm": {"type": "steel", "size": "20", "bender": "bench-steel-20"},
+}
+"""What a quick bend is made from and with, where nothing is said."""
+
+
+def _quick(options: argparse.Namespace) -> int:
+    usual = USUAL[options.units]
+    found = yarrow.quick(
+        {
+            "format": "yarrow.quick/1",
+            "units": options.units,
+            "said": options.said,
+            "conduit": {
+                "type": options.type or usual["type"],
+                "size": options.size or usual["size"],
+            },
+            "bender": options.bender or usual["bender"],
+        }
+    )
+    if found["run"] is None:
+        raise DocumentError("said", found["expected"])
+    return _written(yarrow.plan_as(found["run"], "text"))
 
 
 def _catalog(options: argparse.Namespace) -> int:

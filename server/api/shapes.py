@@ -22,6 +22,11 @@ from yarrow.fill.site_box import SiteBoxResult
 RunDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run"})]
 """A ``yarrow.run/1`` document. The core reads it; its schema stands in the contract."""
 
+QuickDocument = Annotated[
+    dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "quick_file"})
+]
+"""A ``yarrow.quick/1`` document."""
+
 BenderDocument = Annotated[
     dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "bender_file"})
 ]
@@ -310,6 +315,14 @@ class TypedLineShape(Schema):
     """A typed line as far as it can be read; ``line`` is null until nothing more is expected."""
 
     line: LineDocument | None
+    expected: str
+    completions: list[CompletionShape]
+
+
+class QuickBendShape(Schema):
+    """A bend by itself as a run; ``run`` is null until nothing more is expected."""
+
+    run: RunDocument | None
     expected: str
     completions: list[CompletionShape]
 

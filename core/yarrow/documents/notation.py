@@ -10,7 +10,7 @@ import re
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 from difflib import get_close_matches
-from typing import Any
+from typing import Any, NamedTuple
 
 from yarrow.features.in_document import InDocument, Said
 from yarrow.features.registry import KINDS
@@ -37,6 +37,13 @@ class TypedLine:
     line: dict[str, Any] | None
     expected: str
     completions: tuple[Completion, ...]
+
+
+class LineSaid(NamedTuple):
+    """A typed line, and how it was said, where it can be read."""
+
+    typed: TypedLine
+    form: Said | None = None
 
 
 def _forms() -> dict[str, tuple[InDocument, Said]]:
@@ -93,19 +100,30 @@ def typed_line(text: str, unit: Unit) -> TypedLine:
     Args: text, at most 200 characters; unit, of numbers that do not name their own.
     Source: docs/run-file.md, typed lines.
     """
+    return read_said(text, unit).typed
+
+
+def read_said(text: str, unit: Unit, *, alone: bool = False) -> LineSaid:
+    """Read a line as it is said, with how it was said.
+
+    Args: text and unit, as for typed_line; alone, whether it is a piece by itself, which need not
+    say where it is.
+    """
     if len(text) > LONGEST:
-        return TypedLine(None, f"at most {LONGEST} characters", ())
+        return LineSaid(TypedLine(None, f"at most {LONGEST} characters", ()))
     said, _, label = text.partition(",")
     words = _split(said)
-    forms = _forms()
+    forms = {word: found for word, found in _forms().items() if found[1].alone or not alone}
     phrase, rest = _beginning(words, forms)
     if not phrase:
-        return _not_begun(words, forms)
+        return LineSaid(_not_begun(words, forms))
     if not rest and not said.endswith(" "):
-        return TypedLine(None, f"a number after {phrase}", _first_words(phrase, forms))
+        begun = _first_words(phrase, forms)
+        return LineSaid(TypedLine(None, f"a number after {phrase}", begun))
     longer = _first_words(" ".join(words), forms)
     if rest and longer:
-        return TypedLine(None, f"a number after {longer[0].text.strip()}", longer)
+        wanted = f"a number after {longer[0].text.strip()}"
+        return LineSaid(TypedLine(None, wanted, longer))
     document, form = forms[phrase]
     fields, trouble = _fields_said(document.kind, form, rest)
     others = (kind for name, kind in form.with_field.items() if name in fields)
@@ -117,10 +135,14 @@ def typed_line(text: str, unit: Unit) -> TypedLine:
     if label.strip():
         line["label"] = label.strip()[:80]
     trouble = trouble or _not_a_length(line, unit)
-    missing = [name for name in form.needs if not line.get(name)]
-    expected = trouble or (_WORDS[missing[0]] if missing else "")
+    placed = ("at",) if form.alone and form.alone.place and alone else ()
+    missing = [name for name in form.needs if not line.get(name) and name not in placed]
+    expected = trouble
+    if missing and not trouble:
+        first = form.main in missing
+        expected = f"a number after {phrase}" if first else _WORDS[missing[0]]
     completions = () if trouble else _completions(text, document, form, line, missing)
-    return TypedLine(None if expected else line, expected, completions)
+    return LineSaid(TypedLine(None if expected else line, expected, completions), form)
 
 
 def _beginning(words: list[str], forms: Mapping[str, object]) -> tuple[str, list[str]]:

@@ -14,6 +14,7 @@ from yarrow.features.in_document import (
     RISE_FROM,
     TOWARD,
     WHERE,
+    Alone,
     InDocument,
     Said,
     angle_of,
@@ -75,6 +76,7 @@ class BoxOffset(OnItsLeg):
                 ("angle", "margin"),
                 "angle",
                 {"where": "start", "toward": "in"},
+                alone=Alone(then={"in": 60, "mm": 1500}),
             ),
         ),
     )

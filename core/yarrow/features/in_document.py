@@ -50,13 +50,32 @@ class Field:
         return not left_out and self.default is None and self.usual is None
 
 
+ByUnit = Mapping[Unit, float]
+
+
+@dataclass(frozen=True, slots=True)
+class Alone:
+    """A line by itself, as a piece of pipe: its ``place`` where none was said, and the pipe that
+    goes on ``then``, beyond it or on the leg after it (None: the rest of a stick); the leg of a 90
+    that comes ``before`` it, where it is measured from one."""
+
+    place: ByUnit | None = None
+    then: ByUnit | None = None
+    before: ByUnit | None = None
+
+
+IN_THE_MIDDLE = Alone({"in": 48, "mm": 1200}, {"in": 36, "mm": 900})
+"""Far enough from both ends of a stick to be handled."""
+
+
 @dataclass(frozen=True, slots=True)
 class Said:
     """How a line is said: the ``words`` that it may begin with (the first is the usual one), the
     field of the first number, what a second number without a word is (``7 3/4 x 2 7/8``), which
     fields it must have and may have, what the first word says already (where that is ``firm``,
     nothing after it says otherwise), what other kind it is with a field (``with_field``), and which
-    of its fields are left ``blank`` where nothing was said, to be filled in on the line."""
+    of its fields are left ``blank`` where nothing was said, to be filled in on the line; what it is
+    ``alone`` (None: it can't be a piece by itself)."""
 
     words: tuple[str, ...]
     hint: str
@@ -68,6 +87,7 @@ class Said:
     firm: bool = False
     with_field: Mapping[str, str] = field(default_factory=dict)
     blank: tuple[str, ...] = ()
+    alone: Alone | None = None
 
 
 @dataclass(frozen=True, slots=True)

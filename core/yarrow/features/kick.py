@@ -16,6 +16,7 @@ from yarrow.features.in_document import (
     RISE,
     RISE_FROM,
     TOWARD,
+    Alone,
     InDocument,
     Said,
 )
@@ -65,6 +66,7 @@ class Kick(OnItsLeg):
                 ("at",),
                 given=CARRIED,
                 blank=("at",),
+                alone=Alone({"in": 36, "mm": 900}, {"in": 24, "mm": 600}),
             ),
         ),
     )

@@ -12,6 +12,7 @@ from yarrow.features.in_document import (
     AT,
     CARRIED,
     FROM,
+    IN_THE_MIDDLE,
     LABEL,
     RISE,
     RISE_FROM,
@@ -95,6 +96,7 @@ class Offset(OnItsLeg):
                 ("angle", "within"),
                 "angle",
                 CARRIED,
+                alone=IN_THE_MIDDLE,
             ),
         ),
     )

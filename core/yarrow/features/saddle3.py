@@ -13,6 +13,7 @@ from yarrow.features.in_document import (
     AT,
     CARRIED,
     FROM,
+    IN_THE_MIDDLE,
     LABEL,
     NO_AIR,
     RISE,
@@ -76,6 +77,7 @@ class Saddle3(OnItsLeg):
                 "width",
                 CARRIED,
                 with_field={"width": "saddle4"},
+                alone=IN_THE_MIDDLE,
             ),
         ),
     )

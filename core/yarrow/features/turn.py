@@ -7,7 +7,17 @@ from fractions import Fraction
 from typing import ClassVar
 
 from yarrow.features.feature import Move, OnItsLeg
-from yarrow.features.in_document import AT, FROM, LABEL, TOWARD, Field, InDocument, Said, angle_of
+from yarrow.features.in_document import (
+    AT,
+    FROM,
+    LABEL,
+    TOWARD,
+    Alone,
+    Field,
+    InDocument,
+    Said,
+    angle_of,
+)
 from yarrow.features.leg import (
     Corner,
     Datum,
@@ -50,6 +60,7 @@ class Turn(OnItsLeg):
                 ("at",),
                 ("angle",),
                 given={"toward": "left"},
+                alone=Alone(),
             ),
             Said(
                 ("back to back",),
@@ -58,6 +69,7 @@ class Turn(OnItsLeg):
                 ("at",),
                 ("angle",),
                 given={"toward": "left", "from": "back"},
+                alone=Alone(then={"in": 20, "mm": 500}, before={"in": 20, "mm": 500}),
             ),
         ),
     )

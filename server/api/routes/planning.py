@@ -17,6 +17,8 @@ from api.shapes import (
     DxfText,
     Nothing,
     PathShape,
+    QuickBendShape,
+    QuickDocument,
     RunDocument,
     TypedLineShape,
     TypedText,
@@ -60,6 +62,12 @@ def rack(
 def read_line(request: MemberRequest, body: TypedText) -> HttpResponse:
     """A walk line as it is said, in the run file's shape, and how it could go on."""
     return answered(yarrow.line(body.text, body.units))
+
+
+@router.post("/quick", response={200: QuickBendShape, **REFUSALS}, operation_id="quick_bend")
+def quick_bend(request: MemberRequest, document: Body[QuickDocument]) -> HttpResponse:
+    """A bend by itself, as it is said, as a run to plan; nothing is saved."""
+    return answered(yarrow.quick(document))
 
 
 @router.post("/convert", response={200: RunDocument, **REFUSALS}, operation_id="convert")

@@ -133,6 +133,14 @@ export function readTypedLine(
   return unwrap(client.POST("/api/line", { body: { text, units }, signal }));
 }
 
+/** A bend by itself, as it is said, as a run to plan. */
+export function quickBend(
+  document: Schemas["RunDocument_quick_file"],
+  signal: AbortSignal,
+): Promise<Schemas["QuickBendShape"]> {
+  return unwrap(client.POST("/api/quick", { body: document, signal }));
+}
+
 export function useBenders() {
   return useQuery({
     queryKey: keys.benders,

@@ -714,6 +714,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/quick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Quick Bend
+         * @description A bend by itself, as it is said, as a run to plan; nothing is saved.
+         */
+        post: operations["quick_bend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rack": {
         parameters: {
             query?: never;
@@ -2776,6 +2796,18 @@ export interface components {
             value: number;
         };
         /**
+         * QuickBendShape
+         * @description A bend by itself as a run; ``run`` is null until nothing more is expected.
+         */
+        QuickBendShape: {
+            /** Completions */
+            completions: components["schemas"]["CompletionShape"][];
+            /** Expected */
+            expected: string;
+            /** Run */
+            run: components["schemas"]["RunDocument"] | null;
+        };
+        /**
          * RacewaySummary
          * @description The conduit or trunking that was checked, or chosen. Lengths in ``units``; ``inside`` is a
          *     conduit's bore, ``width`` and ``height`` trunking's sides. ``least_radius`` of a field bend to
@@ -3037,8 +3069,7 @@ export interface components {
          * @description What a tape met on the way from one box to the next, and what the pipe is bent from and with. Either walk or path is given.
          */
         RunDocument: {
-            /** @description a bender of the catalogue by its id, or an object with kind and either radius and take_up or tests */
-            bender: string | components["schemas"]["RunDocument_own_bender"];
+            bender: components["schemas"]["RunDocument_bender"];
             conduit: components["schemas"]["RunDocument_conduit"];
             /** @constant */
             format: "yarrow.run/1";
@@ -3086,6 +3117,8 @@ export interface components {
             height?: components["schemas"]["RunDocument_not_negative"];
             place: components["schemas"]["RunDocument_place"];
         };
+        /** @description a bender of the catalogue by its id, or an object with kind and either radius and take_up or tests */
+        RunDocument_bender: string | components["schemas"]["RunDocument_own_bender"];
         /** @description A crew's own bender with one conduit in it, as it is kept. */
         RunDocument_bender_file: {
             bender: components["schemas"]["RunDocument_own_bender"];
@@ -3384,6 +3417,23 @@ export interface components {
              * @enum {string}
              */
             up?: "level" | "ahead" | "back" | "left" | "right" | "out" | "in";
+        };
+        /** @description A bend by itself, as it is said: stub 18 3/8. */
+        RunDocument_quick_file: {
+            bender: components["schemas"]["RunDocument_bender"];
+            conduit: components["schemas"]["RunDocument_conduit"];
+            /** @constant */
+            format: "yarrow.quick/1";
+            /** @enum {string} */
+            method?: "exact" | "table";
+            /**
+             * Format: length
+             * @description The smallest mark of the tape. Left out, 1/16 or 1.
+             */
+            round_to?: string | number;
+            said: string;
+            /** @enum {string} */
+            units: "in" | "mm";
         };
         /** @description The run copied side by side: its first pipe is the run itself. */
         RunDocument_rack: {
@@ -7692,6 +7742,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PullBoxResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    quick_bend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunDocument_quick_file"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuickBendShape"];
                 };
             };
             /** @description Bad Request */

@@ -23,6 +23,7 @@ function inItsOwnFile(load: () => Promise<Loaded>) {
 const planner = inItsOwnFile(() => import("@/features/planner/PlannerScreen"));
 const sheet = inItsOwnFile(() => import("@/features/sheet/SheetScreen"));
 const box = inItsOwnFile(() => import("@/features/boxes/BoxScreen"));
+const quick = inItsOwnFile(() => import("@/features/quick/QuickScreen"));
 const check = inItsOwnFile(() => import("@/features/check/CheckScreen"));
 
 /** Their addresses, as the router has them. */
@@ -30,6 +31,7 @@ export const SCREENS = [
   { path: "/runs/:runId", ...planner },
   { path: "/runs/:runId/sheet", ...sheet },
   { path: "/jobs/:jobId/box", ...box },
+  { path: "/quick", ...quick },
   { path: "/check/:what?", ...check },
 ];
 

@@ -12,8 +12,11 @@ type Size = { readonly width: number; readonly height: number };
 type Shape = BendHandling["tool"][number];
 
 const MARGIN = 16;
+/** Where there is so much room, the mark's name is left some beside the pipe. */
+const WIDE = 480;
+const BESIDE = 150;
 /** The shoe's radius is drawn no smaller; a long piece then leaves the frame. */
-const LEAST_RADIUS = 30;
+const LEAST_RADIUS = 25;
 /** What goes away from who looks is drawn aslant, at this share of its length. */
 const SLANT = 0.35;
 const LABEL = 14;
@@ -248,7 +251,7 @@ function Line({
 function framed(points: readonly Point2[], floor: number, plan: Plan, size: Size): Placed {
   const room: Room = {
     left: MARGIN,
-    right: size.width - MARGIN,
+    right: size.width - (size.width > WIDE ? BESIDE : MARGIN),
     top: MARGIN,
     bottom: size.height - MARGIN,
   };

@@ -32,6 +32,7 @@ export function JobsScreen() {
         <div className="mb-4 flex flex-wrap items-center justify-between gap-4">
           <h1 className="text-2xl font-bold">Jobs</h1>
           <div className="flex flex-wrap gap-2">
+            <ButtonLink to="/quick">Quick bend</ButtonLink>
             <ButtonLink to="/check">Quick check</ButtonLink>
             <ImportJob />
             <Button weight="main" onClick={() => setAdding(true)}>

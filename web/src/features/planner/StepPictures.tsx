@@ -4,12 +4,12 @@ import { OnWall } from "@/drawing/HalfBent";
 import { InBender } from "@/drawing/InBender";
 import { Shape } from "@/drawing/Shape";
 import { useLastPlan, usePlanner } from "@/state/PlannerContext";
+import { useHandling } from "@/state/useHandling";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { Icon } from "@/ui/Icon";
 import { useSize } from "@/ui/useSize";
-import { useHandling } from "./useHandling";
 
 const GAP = 12;
 const SIDE = 16;

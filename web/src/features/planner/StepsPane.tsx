@@ -8,13 +8,13 @@ import { WordField } from "@/features/walk/fields";
 import { type Place, setBendStance, takeOrder } from "@/model/commands";
 import type { Plan } from "@/model/document";
 import { useDocument, useLastPlan, usePlanner } from "@/state/PlannerContext";
+import { useHandling } from "@/state/useHandling";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { placeWords, USUAL } from "./placeWords";
 import { StanceLine } from "./StanceLine";
-import { useHandling } from "./useHandling";
 
 export const StepsPane = memo(function StepsPane() {
   const plan = useLastPlan();

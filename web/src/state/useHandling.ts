@@ -3,7 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { handleRun, type Order } from "@/api/queries";
 import type { Place } from "@/model/commands";
 import type { Finding } from "@/model/document";
-import { useDocument, useOfJob, usePlanner } from "@/state/PlannerContext";
+import { useDocument, useOfJob, usePlanner } from "./PlannerContext";
 
 type Handled = {
   readonly orders: readonly Order[];

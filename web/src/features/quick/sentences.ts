@@ -1,0 +1,86 @@
+// The bends that are made by themselves, each as a sentence whose numbers are blanks; what is said
+// is what the core reads, and what is left out is as it usually is.
+
+export type Blank = {
+  readonly field: string;
+  readonly label: string;
+  /** What stands in the sentence before it. */
+  readonly before: string;
+  readonly after?: string;
+  /** What holds where nothing is typed. */
+  readonly usual?: string;
+};
+
+export type QuickKind = {
+  readonly word: string;
+  readonly blanks: readonly Blank[];
+  readonly say: (values: Values) => string;
+};
+
+export type Values = Readonly<Record<string, string>>;
+
+const given = (before: string, value: string | undefined) =>
+  value?.trim() ? ` ${before} ${value.trim()}` : "";
+const of = (values: Values, field: string) => values[field]?.trim() ?? "";
+
+const RISE = { field: "rise", label: "How far over", before: "of" } as const;
+const ANGLE = { field: "angle", label: "Angle", before: "at", after: "°", usual: "30" } as const;
+
+export const QUICK_KINDS = {
+  stub: {
+    word: "Stub",
+    blanks: [{ field: "at", label: "Height of the stub", before: "", after: "high" }],
+    say: (values) => `stub ${of(values, "at")}`,
+  },
+  leg: {
+    word: "Long leg",
+    blanks: [{ field: "at", label: "Length of the leg, to its back", before: "", after: "long" }],
+    say: (values) => `turn ${of(values, "at")}`,
+  },
+  offset: {
+    word: "Offset",
+    blanks: [
+      RISE,
+      ANGLE,
+      { field: "at", label: "Where it is fully over", before: "fully over by", usual: "anywhere" },
+    ],
+    say: (values) =>
+      `offset ${of(values, "rise")}${given("by", values.angle)}${given("at", values.at)}`,
+  },
+  box: {
+    word: "Box offset",
+    blanks: [{ ...RISE, label: "Knockout off the wall" }],
+    say: (values) => `box offset ${of(values, "rise")}`,
+  },
+  saddle: {
+    word: "Saddle",
+    blanks: [
+      { field: "rise", label: "Height of what is in the way", before: "over" },
+      { field: "at", label: "Its middle", before: "at", usual: "anywhere" },
+    ],
+    say: (values) => `saddle ${of(values, "rise")}${given("at", values.at)}`,
+  },
+  kick: {
+    word: "Kick",
+    blanks: [{ ...RISE, label: "How far the end is carried over" }],
+    say: (values) => `kick ${of(values, "rise")}`,
+  },
+  back: {
+    word: "Back to back",
+    blanks: [{ field: "at", label: "From back to back", before: "", after: "between the backs" }],
+    say: (values) => `back to back ${of(values, "at")}`,
+  },
+  within: {
+    word: "Set into a length",
+    blanks: [RISE, { field: "within", label: "The length that there is", before: "within" }],
+    say: (values) => `offset ${of(values, "rise")}${given("within", values.within)}`,
+  },
+} as const satisfies Record<string, QuickKind>;
+
+export type QuickName = keyof typeof QUICK_KINDS;
+export const QUICK_NAMES = Object.keys(QUICK_KINDS) as QuickName[];
+
+/** Whether every number that has no usual one is there. */
+export function isWhole(kind: QuickKind, values: Values): boolean {
+  return kind.blanks.every(({ field, usual }) => usual || of(values, field));
+}
