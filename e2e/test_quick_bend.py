@@ -41,8 +41,8 @@ class QuickBend(PageTest):
         browser.until(lambda: len(self.figures(browser)) == 2, "two marks")
         browser.see("[data-quick=at]").click()
         browser.keys("47")
-        # In the air, the far mark first, 8.695 apart.
-        browser.until(lambda: self.figures(browser) == ["48 1/4", "39 9/16"], "far mark first")
+        # 8.695 apart, hooked to the end that is nearer.
+        browser.until(lambda: self.figures(browser) == ["36 7/8", "45 9/16"], "8.695 apart")
         browser.press("front mark on · bend 1", "[data-quick-mark]")
         browser.see("svg[aria-label='Bend 1 in the bender, hook to the right']")
 

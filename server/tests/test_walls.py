@@ -59,6 +59,16 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ),
     ("get", "/api/catalogue"): (None, 200),
     ("post", "/api/line"): ({"text": "left 60", "units": "in"}, 200),
+    ("post", "/api/quick"): (
+        {
+            "format": "yarrow.quick/1",
+            "units": "in",
+            "said": "stub 18",
+            "conduit": {"type": "emt", "size": "1/2"},
+            "bender": "hand-emt-1/2",
+        },
+        200,
+    ),
     ("get", "/api/nothing"): (None, 200),
     ("get", "/api/benders"): (None, 200),
     ("post", "/api/benders"): (BENDER, 201),

@@ -49,12 +49,12 @@ def quick_bend(document: object) -> QuickBend:
         "name": shape["said"].strip(),
         "units": unit,
         **{key: said[key] for key in ("round_to", "conduit", "bender", "method") if key in said},
-        "walk": _walk(typed.line, form.alone, unit, stick),
+        "walk": _piece(typed.line, form.alone, unit, stick),
     }
     return QuickBend(run, "", typed.completions)
 
 
-def _walk(line: dict[str, Any], alone: Alone, unit: Unit, stick: float) -> list[dict[str, Any]]:
+def _piece(line: dict[str, Any], alone: Alone, unit: Unit, stick: float) -> list[dict[str, Any]]:
     """The line between what comes before it and where the pipe ends."""
     before = []
     if alone.before:
