@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 import shutil
 import tempfile
 from collections.abc import Callable
@@ -182,7 +183,11 @@ class Browser:
         self.until(press, f"a control {name!r}")
 
     def field(self, path: str) -> WebElement:
-        """A field of the walk by its path in the document."""
+        """A field of the walk by its path, also where a touch brings it in sight."""
+        line = re.match(r"walk\[(\d+)\]|(start)", path)
+        if line and self.ask("return !all(arguments[0]).length", f'[data-path="{path}"]'):
+            toggle = f'[data-all="{line[1] or line[2]}"][aria-expanded=false]'
+            self.ask("all(arguments[0])[0]?.click()", toggle)
         return self.see(f'[data-path="{path}"]')
 
     def write(self, path: str, text: str) -> None:

@@ -43,7 +43,7 @@ describe("kinds", () => {
   });
 
   it("reads as it is said", () => {
-    expect(read(KINDS.offset.sentence)).toBe("Step [side] by [rise], [of] [at]");
+    expect(read(KINDS.offset.sentence)).toBe("Step [side] by [rise] [own], [of] [at]");
     expect(read(KINDS.saddle4.sentence)).toBe(
       "Over [rise] high, [width] wide, from [at], going [side]",
     );

@@ -16,10 +16,12 @@ export const offset: KindSpec<"offset"> = {
     { side: "left" },
     " by ",
     RISE,
+    " ",
+    { own: "offset-angle" },
     ", ",
     { word: "of", label: "Held", words: HOLD, usual: "full" },
     " ",
     AT,
   ],
-  quiet: [["offset ", { own: "offset-angle" }, FROM]],
+  quiet: [["offset", FROM]],
 };

@@ -1,6 +1,7 @@
 // What was put to something on the walk, and what else could be: each way with its price.
 import { Collapsible, RadioGroup } from "radix-ui";
-import { memo } from "react";
+import { memo, useState } from "react";
+import { CandidateShape } from "@/drawing/CandidateShape";
 import { bendsName } from "@/kinds/kinds";
 import { pick } from "@/model/commands";
 import type { Candidate, Choice } from "@/model/document";
@@ -50,10 +51,12 @@ const Answer = memo(function Answer({ choice }: { choice: Choice }) {
           </span>
         ) : null}
       </Collapsible.Trigger>
-      <p className={classes("mt-0.5 px-0.5 text-sm", taken.fits ? "text-soft" : "text-brick")}>
-        {choice.by === "person" ? "Your pick. " : "Yarrow's choice. "}
-        <Figures text={taken.reason} />
-      </p>
+      {taken.fits && taken.usual && choice.by !== "person" ? null : (
+        <p className={classes("mt-0.5 px-0.5 text-sm", taken.fits ? "text-soft" : "text-brick")}>
+          {choice.by === "person" ? "Your pick. " : "Yarrow's choice. "}
+          <Figures text={taken.reason} />
+        </p>
+      )}
       <Collapsible.Content>
         <Compared choice={choice} taken={taken} />
       </Collapsible.Content>
@@ -63,7 +66,7 @@ const Answer = memo(function Answer({ choice }: { choice: Choice }) {
 
 function Compared({ choice, taken }: { choice: Choice; taken: Candidate }) {
   const change = usePlanner((state) => state.change);
-  const most = Math.max(...choice.candidates.map(({ degrees }) => degrees), 1);
+  const [looked, setLooked] = useState("");
   const fitting = choice.candidates.filter(({ fits }) => fits);
   const others = choice.candidates.filter(({ fits }) => !fits);
   const chosen = choice.by === "person" ? taken.id : "";
@@ -77,20 +80,14 @@ function Compared({ choice, taken }: { choice: Choice; taken: Candidate }) {
           change(pick(found.path, found.value));
         }
       }}
-      className="mt-1 rounded-md border border-line bg-paper text-sm"
+      className="mt-1 rounded-md border border-line bg-paper p-1.5 text-sm"
     >
-      <div
-        aria-hidden="true"
-        className="grid grid-cols-[1fr_3.4rem_3.6rem_2.6rem] gap-x-1 px-2 pt-1 text-xs text-soft"
-      >
-        <span />
-        <span className="text-right">bends</span>
-        <span className="text-right">room</span>
-        <span className="text-right">pull</span>
+      <div className="flex gap-1.5 overflow-x-auto pb-1">
+        {[...fitting, ...others].map((candidate) => (
+          <Card key={candidate.id} candidate={candidate} look={() => setLooked(candidate.id)} />
+        ))}
       </div>
-      {[...fitting, ...others].map((candidate) => (
-        <Row key={candidate.id} candidate={candidate} most={most} />
-      ))}
+      <Detail candidate={choice.candidates.find(({ id }) => id === looked) ?? taken} />
       {choice.by === "person" && taken.path.endsWith(".pick") ? (
         <button
           type="button"
@@ -104,62 +101,46 @@ function Compared({ choice, taken }: { choice: Choice; taken: Candidate }) {
   );
 }
 
-function Row({ candidate, most }: { candidate: Candidate; most: number }) {
+/** One way as a drawing with its price: what it bends, the room it takes, what it does to a pull. */
+function Card({ candidate, look }: { candidate: Candidate; look: () => void }) {
+  const { fits, taken, usual } = candidate;
   return (
     <RadioGroup.Item
       value={candidate.id}
       data-candidate={candidate.id}
+      onPointerEnter={look}
+      onFocus={look}
       className={classes(
-        "block w-full border-t border-line px-2 py-1 text-left hover:bg-raised",
-        candidate.taken && "bg-accent-soft",
-        !candidate.fits && "text-soft",
+        "w-24 shrink-0 rounded-md border px-1.5 py-1 text-left leading-snug hover:border-accent",
+        taken ? "border-accent bg-accent-soft" : "border-line",
+        !fits && "text-soft",
       )}
     >
-      <span className="grid grid-cols-[1fr_3.4rem_3.6rem_2.6rem] items-baseline gap-x-1">
-        <span className={classes(candidate.fits && "font-semibold")}>
-          {candidate.taken ? (
-            <Icon name="check" className="mr-0.5 inline size-3.5 text-accent" />
-          ) : null}
-          {nameOf(candidate, "narrow")}
-        </span>
-        <span className="text-right">
-          <span className="sr-only">bends </span>
-          {round(candidate.degrees)}°
-          <span aria-hidden="true" className="block h-1 rounded-full bg-ground">
-            <svg
-              className="block h-1 w-full"
-              viewBox="0 0 100 4"
-              preserveAspectRatio="none"
-              aria-hidden="true"
-            >
-              <rect
-                width={(candidate.degrees / most) * 100}
-                height="4"
-                rx="2"
-                className={candidate.fits ? "fill-arc" : "fill-strong-line"}
-              />
-            </svg>
-          </span>
-        </span>
-        <span className="text-right">
-          <span className="sr-only">takes </span>
-          <Reading text={candidate.room_text} />
-        </span>
-        <span className="text-right">
-          <span className="sr-only">pull </span>×{candidate.pull.toFixed(1)}
-        </span>
+      <CandidateShape candidate={candidate} />
+      <span className="block truncate text-xs font-semibold">{nameOf(candidate, "narrow")}</span>
+      <span className="block text-xs">
+        <span className="sr-only">bends </span>
+        {round(candidate.degrees)}°, <span className="sr-only">pull </span>×
+        {candidate.pull.toFixed(1)}
       </span>
-      <span
-        className={classes(
-          "block text-xs leading-snug",
-          candidate.fits ? "text-soft" : "text-brick",
-        )}
-      >
-        <Figures text={candidate.reason} />
+      <span className="block text-xs">
+        {fits ? <Reading text={candidate.room_text} /> : "does not fit"}
+        {fits ? (usual ? ", usual" : " long") : ""}
       </span>
+    </RadioGroup.Item>
+  );
+}
+
+/** What there is to say of the way that is looked at, else of the one that is taken. */
+function Detail({ candidate }: { candidate: Candidate }) {
+  return (
+    <p className={classes("px-1 text-xs", candidate.fits ? "text-soft" : "text-brick")}>
+      <span className="font-semibold">{nameOf(candidate)}.</span>{" "}
+      <Figures text={candidate.reason} />
       {candidate.bends > 0 ? (
-        <span className="block text-xs leading-snug text-soft">
-          pipe <Reading text={candidate.pipe_text} />, before{" "}
+        <>
+          {" "}
+          Pipe <Reading text={candidate.pipe_text} />, before{" "}
           <Reading text={candidate.before_text} />
           {candidate.after_text ? (
             <>
@@ -171,9 +152,10 @@ function Row({ candidate, most }: { candidate: Candidate; most: number }) {
               , air <Reading text={candidate.air_text} />
             </>
           ) : null}
-        </span>
+          .
+        </>
       ) : null}
-    </RadioGroup.Item>
+    </p>
   );
 }
 

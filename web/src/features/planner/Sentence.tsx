@@ -2,22 +2,26 @@
 import { type ComponentType, memo } from "react";
 import type { OwnPart, Part } from "@/kinds/kindSpec";
 import { KINDS } from "@/kinds/kinds";
+import { rowIsUsual } from "@/kinds/usual";
 import { Angle, EndFitting, From, Length, Name, type OfLine, Side, Word } from "./lineFields";
 import { EndBox, FixedEnd, OffsetAngle } from "./ownParts";
 import { SENTENCE, SUB } from "./sentenceClasses";
 
 type Props = OfLine & { firstLeg: boolean };
+/** `all`: what is as it usually is, too. */
+type Shown = Props & { all: boolean };
 
 /** Drawn again when its line changes, not whenever there is a new plan: its fields see to that. */
-export const Sentence = memo(function Sentence(of: Props) {
+export const Sentence = memo(function Sentence({ all, ...of }: Shown) {
   const { name, sentence, quiet } = KINDS[of.line.kind];
+  const rows = quiet.filter((parts) => all || !rowIsUsual(parts, of.line));
   return (
     <>
-      <Name {...of} placeholder={name} />
+      {all || of.line.label ? <Name {...of} placeholder={name} /> : null}
       <p className={SENTENCE}>
         <Parts parts={sentence} {...of} />
       </p>
-      {quiet.map((parts, at) => (
+      {rows.map((parts, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: the parts of a kind never change their places
         <p key={at} className={SUB}>
           <Parts parts={parts} {...of} />

@@ -1,24 +1,37 @@
 // Where the run starts: the fitting, what it is called, and the pipe beyond its face.
 
+import { useState } from "react";
 import { Findings } from "@/features/walk/Findings";
 import { InlineField } from "@/features/walk/fields";
 import { setStart } from "@/model/commands";
-import { useLastPlan, usePlanner } from "@/state/PlannerContext";
+import { useLastPlan, usePlanner, usePlanState } from "@/state/PlannerContext";
+import { IconButton } from "@/ui/Button";
+import { classes } from "@/ui/classes";
+import { Icon } from "@/ui/Icon";
 import { BoxNamed } from "./BoxNamed";
 import { FittingField, NameField } from "./lineFields";
 import { SENTENCE, SUB } from "./sentenceClasses";
 
 export function StartLine() {
   const start = usePlanner((state) => state.history.present.start);
+  const trouble = usePlanState(
+    ({ plan, problems }) =>
+      [...problems.keys()].some((path) => path.startsWith("start")) ||
+      (plan?.findings.some(({ path }) => path.startsWith("start")) ?? false),
+  );
+  const [opened, setOpened] = useState(false);
+  const all = opened || trouble;
   const change = usePlanner((state) => state.change);
   return (
-    <div className="border-b border-line py-2 pr-3 pl-12">
-      <NameField
-        path="start.label"
-        value={start?.label}
-        placeholder="Which box?"
-        onChange={(label, burst) => change(setStart({ label }), burst)}
-      />
+    <div className="relative border-b border-line py-1.5 pr-10 pl-12">
+      {all || start?.label ? (
+        <NameField
+          path="start.label"
+          value={start?.label}
+          placeholder="Which box?"
+          onChange={(label, burst) => change(setStart({ label }), burst)}
+        />
+      ) : null}
       <p className={SENTENCE}>
         Start at a{" "}
         <FittingField
@@ -27,26 +40,46 @@ export function StartLine() {
           onChange={(kind) => change(setStart({ kind }))}
         />
       </p>
-      <p className={SUB}>
-        pipe beyond its face{" "}
-        <InlineField
-          path="start.allowance"
-          label="Pipe beyond the start's face"
-          value={start?.allowance}
-          placeholder="by fitting"
-          onChange={(text, burst) =>
-            change((before) => withoutEmptyAllowance(setStart({ allowance: text })(before)), burst)
-          }
-        />
-      </p>
-      <p className={SUB}>
-        <BoxNamed
-          path="start.box"
-          value={start?.box}
-          onChange={(box, burst) => change(setStart({ box }), burst)}
-        />
-      </p>
+      {all || start?.allowance !== undefined ? (
+        <p className={SUB}>
+          pipe beyond its face{" "}
+          <InlineField
+            path="start.allowance"
+            label="Pipe beyond the start's face"
+            value={start?.allowance}
+            placeholder="by fitting"
+            onChange={(text, burst) =>
+              change(
+                (before) => withoutEmptyAllowance(setStart({ allowance: text })(before)),
+                burst,
+              )
+            }
+          />
+        </p>
+      ) : null}
+      {all || start?.box ? (
+        <p className={SUB}>
+          <BoxNamed
+            path="start.box"
+            value={start?.box}
+            onChange={(box, burst) => change(setStart({ box }), burst)}
+          />
+        </p>
+      ) : null}
       <StartFindings />
+      <div className="absolute top-0.5 right-1">
+        <IconButton
+          label={`Start: ${all ? "only what was said" : "all that it has"}`}
+          aria-expanded={all}
+          data-all="start"
+          onClick={() => setOpened(!opened)}
+        >
+          <Icon
+            name="down"
+            className={classes("size-4 transition-transform", all && "rotate-180")}
+          />
+        </IconButton>
+      </div>
     </div>
   );
 }

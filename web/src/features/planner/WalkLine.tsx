@@ -1,5 +1,5 @@
 // One line of the walk: its sentence, its findings, and its place in the order.
-import { type KeyboardEvent, memo } from "react";
+import { type KeyboardEvent, memo, useState } from "react";
 import { Findings } from "@/features/walk/Findings";
 import { duplicateLine, moveLine, removeLine, setLoose } from "@/model/commands";
 import type { Line } from "@/model/document";
@@ -33,6 +33,10 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
   const worked = usePlanState(
     ({ plan }) => plan?.worked.filter(({ path }) => inLine(path, index)) ?? [],
   );
+
+  const [opened, setOpened] = useState(false);
+  // What is wrong is in sight, wherever it stands.
+  const all = opened || problem !== undefined || findings.some(({ path }) => path !== "");
 
   const move = (by: -1 | 1) => {
     change(moveLine(index, by));
@@ -83,13 +87,13 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
       onPointerDown={() => select(index)}
       onKeyDown={keys}
       className={classes(
-        "group relative flex gap-3 border-b border-l-4 border-b-line py-2 pr-3 pl-3",
+        "group relative flex gap-3 border-b border-l-4 border-b-line py-1.5 pr-3 pl-3",
         lit ? "border-l-accent bg-accent-soft" : "border-l-transparent",
       )}
     >
       <span className="w-5 pt-0.5 text-right font-semibold text-soft">{index + 1}</span>
       <div className="min-w-0 flex-1">
-        <Sentence line={line} index={index} firstLeg={firstLeg} />
+        <Sentence line={line} index={index} firstLeg={firstLeg} all={all} />
         {worked.map((sum) => (
           <p key={sum.path} className="text-sm text-soft">
             <Figures text={sum.text} />
@@ -108,7 +112,18 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
         <Candidates index={index} />
         <Findings findings={findings} />
       </div>
-      <div className="absolute top-1 right-1">
+      <div className="absolute top-0.5 right-1 flex">
+        <IconButton
+          label={`Line ${index + 1}: ${all ? "only what was said" : "all that it has"}`}
+          aria-expanded={all}
+          data-all={index}
+          onClick={() => setOpened(!opened)}
+        >
+          <Icon
+            name="down"
+            className={classes("size-4 transition-transform", all && "rotate-180")}
+          />
+        </IconButton>
         <Menu
           trigger={
             <IconButton label={`Line ${index + 1}: move, repeat, remove`}>

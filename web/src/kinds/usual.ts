@@ -1,0 +1,37 @@
+// What of a line is as it usually is: that need not be in sight.
+import type { Line } from "@/model/document";
+import type { OwnPart, Part } from "./kindSpec";
+
+/** Whether all that a row of a sentence says is as it usually is. */
+export function rowIsUsual(parts: readonly Part[], line: Line): boolean {
+  return parts.every((part) => typeof part === "string" || isUsual(part, line));
+}
+
+function isUsual(part: Exclude<Part, string>, line: Line): boolean {
+  const fields: Record<string, unknown> = line;
+  const is = (field: string, usual?: unknown) =>
+    fields[field] === undefined || fields[field] === "" || fields[field] === usual;
+  if ("length" in part) {
+    return is(part.length);
+  }
+  if ("word" in part) {
+    return is(part.word, part.usual);
+  }
+  if ("side" in part) {
+    return is("toward", part.side);
+  }
+  if ("angle" in part) {
+    return is("angle", part.angle);
+  }
+  if ("from" in part) {
+    return is("from", "back");
+  }
+  return "own" in part ? is(OWN_FIELDS[part.own]) : true;
+}
+
+/** The field that says whether a part of several is used. */
+const OWN_FIELDS: Record<OwnPart, string> = {
+  "offset-angle": "angle",
+  "end-box": "box",
+  "fixed-end": "meet",
+};
