@@ -5,7 +5,7 @@ import { BoxDrawing } from "@/drawing/BoxDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { type Fields, said } from "@/model/wires";
 import { useCheck } from "@/state/useCheck";
-import { Verdict } from "@/ui/Verdict";
+import { Headline, standing, Verdict } from "@/ui/Verdict";
 import { type BoxDocument, BoxFields } from "./BoxFields";
 import { BoxSum } from "./BoxSum";
 import { type BoxResult, trimmed } from "./boxResult";
@@ -30,6 +30,7 @@ export default function BoxCheck() {
   return (
     <SplitPane
       old={old}
+      brief={answer ? <Headline {...boxHeadline(answer)} /> : null}
       form={
         <>
           <BoxFields document={document} change={change} />
@@ -42,6 +43,11 @@ export default function BoxCheck() {
   );
 }
 
+function boxHeadline({ passes, findings }: BoxResult) {
+  const word = passes ? "The box is large enough" : "The box is too small";
+  return { stands: standing(passes, findings), word };
+}
+
 type AnswerProps = { answer: BoxResult; take?: (box: string) => void };
 
 export function BoxAnswer({ answer, take }: AnswerProps) {
@@ -49,7 +55,8 @@ export function BoxAnswer({ answer, take }: AnswerProps) {
     <>
       <Verdict
         passes={answer.passes}
-        word={answer.passes ? "The box is large enough" : "The box is too small"}
+        findings={answer.findings}
+        word={boxHeadline(answer).word}
         rule={answer.rule}
       >
         <span className="text-2xl font-bold">{trimmed(answer.needed)} in³</span>{" "}

@@ -9,7 +9,7 @@ import { useCheck } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
 import { InlineInput } from "@/ui/InlineInput";
 import { TextField } from "@/ui/TextField";
-import { Verdict } from "@/ui/Verdict";
+import { Headline, standing, Verdict } from "@/ui/Verdict";
 import { Problems } from "./Problems";
 import { Rows } from "./Rows";
 import { SplitPane } from "./SplitPane";
@@ -46,6 +46,7 @@ export default function EntriesCheck() {
   return (
     <SplitPane
       old={old}
+      brief={answer ? <Headline {...holesHeadline(answer as EntriesResult)} /> : null}
       form={
         <>
           <div className="grid grid-cols-3 gap-3">
@@ -103,6 +104,11 @@ export default function EntriesCheck() {
   );
 }
 
+function holesHeadline({ passes, findings }: EntriesResult) {
+  const word = passes ? "The holes go together" : "The holes do not go together";
+  return { stands: standing(passes, findings), word };
+}
+
 const RINGS = { in: "Locknuts and bushings", mm: "Lock rings and bushes" } as const;
 
 export function EntriesAnswer({ answer }: { answer: EntriesResult }) {
@@ -117,7 +123,8 @@ export function EntriesAnswer({ answer }: { answer: EntriesResult }) {
     <>
       <Verdict
         passes={answer.passes}
-        word={answer.passes ? "The holes go together" : "The holes do not go together"}
+        findings={answer.findings}
+        word={holesHeadline(answer).word}
         rule={answer.rule}
       >
         <span className="text-soft">

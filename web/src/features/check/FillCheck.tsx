@@ -3,10 +3,11 @@ import { CHECKS } from "@/api/queries";
 import { partColours } from "@/drawing/colours";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { FillPicture } from "@/features/wires/FillPicture";
-import { FillDetails, FillVerdict } from "@/features/wires/FillVerdict";
+import { FillDetails, FillVerdict, fillHeadline } from "@/features/wires/FillVerdict";
 import { WireList } from "@/features/wires/WireList";
 import { type Fields, type FillDocument, said } from "@/model/wires";
 import { problemAt, useCheck } from "@/state/useCheck";
+import { Headline } from "@/ui/Verdict";
 import { OfTheRun, WhichConduit } from "./ConduitFields";
 import { FIRST } from "./firstFill";
 import { SplitPane } from "./SplitPane";
@@ -23,6 +24,7 @@ export function FillCheck({ into }: { into: keyof typeof FIRST }) {
   return (
     <SplitPane
       old={old}
+      brief={answer ? <Headline {...fillHeadline(answer)} /> : null}
       form={
         <>
           {into === "conduit" ? (

@@ -9,7 +9,7 @@ import { useCheck } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
-import { sentence, Verdict } from "@/ui/Verdict";
+import { Headline, sentence, standing, Verdict } from "@/ui/Verdict";
 import { Problems } from "./Problems";
 import { Rows } from "./Rows";
 import { SplitPane } from "./SplitPane";
@@ -46,6 +46,7 @@ export default function PullBoxCheck() {
   return (
     <SplitPane
       old={old}
+      brief={answer ? <Headline {...pullBoxHeadline(answer as PullBoxResult)} /> : null}
       form={
         <>
           <UnitsChoice
@@ -198,19 +199,24 @@ function Body({ document, change }: HaveProps) {
   );
 }
 
+function pullBoxHeadline({ least, units, passes, findings }: PullBoxResult) {
+  const word =
+    passes === null
+      ? `At least ${least.width || "any"} by ${least.height || "any"} ${units}`
+      : passes
+        ? "It is large enough"
+        : "It is too small";
+  return { stands: standing(passes ?? true, findings), word };
+}
+
 export function PullBoxAnswer({ answer }: { answer: PullBoxResult }) {
   const { least, units, have, passes } = answer;
   return (
     <>
       <Verdict
         passes={passes ?? true}
-        word={
-          passes === null
-            ? `At least ${least.width || "any"} by ${least.height || "any"} ${units}`
-            : passes
-              ? "It is large enough"
-              : "It is too small"
-        }
+        findings={answer.findings}
+        word={pullBoxHeadline(answer).word}
         rule={answer.rule}
       >
         <span className="text-soft">

@@ -1,27 +1,25 @@
 // Whether it goes in, in large; then the figures, what else would do, and what it does not say.
 import type { ReactNode } from "react";
 import type { FillResult } from "@/model/wires";
-import { classes } from "@/ui/classes";
-import { Icon } from "@/ui/Icon";
-import { sentence } from "@/ui/Verdict";
+import { Headline, sentence, standing } from "@/ui/Verdict";
 
-type State = "fits" | "spare" | "full";
-
-const STATES = {
-  fits: { word: "It goes in", icon: "check", colour: "text-moss" },
-  spare: { word: "It goes in, the spare is not kept", icon: "warn", colour: "text-amber" },
-  full: { word: "It does not go in", icon: "stop", colour: "text-brick" },
-} as const;
+/** Whether it goes in, in a few words: what is lost of the spare is a warning that says so. */
+export function fillHeadline({ passes, findings }: FillResult) {
+  const spareLost = findings.some(({ code }) => code === "spare-not-kept");
+  const others = findings.filter(({ code }) => code !== "spare-not-kept");
+  const stands = standing(passes, others);
+  if (passes && spareLost && stands === "fits") {
+    return { stands: "spare", word: "It goes in, the spare is not kept" } as const;
+  }
+  return { stands, word: passes ? "It goes in" : "It does not go in" };
+}
 
 export function FillVerdict({ fill }: { fill: FillResult }) {
-  const spareLost = fill.findings.some(({ code }) => code === "spare-not-kept");
-  const state: State = !fill.passes ? "full" : spareLost ? "spare" : "fits";
-  const { word, icon, colour } = STATES[state];
+  const headline = fillHeadline(fill);
   return (
-    <div role="status" data-verdict={state}>
-      <p className={classes("flex items-center gap-2 text-xl font-bold", colour)}>
-        <Icon name={icon} className="size-6" />
-        {word}
+    <div role="status" data-verdict={headline.stands}>
+      <p className="text-xl">
+        <Headline {...headline} />
       </p>
       <p className="mt-0.5">
         <span className="text-2xl font-bold">{Math.round(fill.share * 100)} %</span>{" "}
