@@ -4,20 +4,23 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from datetime import datetime
+from fractions import Fraction
 from typing import Annotated, Any, Literal
 
-from django.db.models import QuerySet
+from django.db.models import Count, QuerySet, Sum
 from ninja import Schema
 from pydantic import BeforeValidator, ConfigDict, Field, StringConstraints, WithJsonSchema
 
 from accounts.models import Member
 from benders.models import CrewBender
-from jobs.models import Job, Run
+from jobs.models import STAGES, Job, Run, Stage
 from jobs.services import problem_of
 from versions.models import DocumentRevision, VersionedDocument
 from yarrow.documents.bender_file import BenderNumbers, bender_numbers
 from yarrow.documents.converting import convert_document
 from yarrow.fill.site_box import SiteBoxResult
+from yarrow.measure.rounding import USUAL_STEP, cut_text
+from yarrow.measure.units import convert_length
 
 RunDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run"})]
 """A ``yarrow.run/1`` document. The core reads it; its schema stands in the contract."""
@@ -73,10 +76,12 @@ Id = Annotated[int, BeforeValidator(_plain_number), Field(ge=1, le=2**62)]
 MOST_LISTED = 100
 """Rows of one page of a list; of what was removed, the newest are all that is listed."""
 
+Search = Annotated[str, StringConstraints(max_length=120, pattern=_PRINTABLE)]
 RowsSkipped = Annotated[int, BeforeValidator(_plain_number), Field(ge=0, le=1_000_000)]
 Version = Annotated[int, BeforeValidator(_plain_number), Field(ge=1, le=2_000_000_000)]
 
 Units = Literal["in", "mm"]
+RunsBy = Literal["name", "changed", "longest", "bends", "stage"]
 Rules = Literal["us", "uk"]
 
 
@@ -233,6 +238,8 @@ class RunSummary(Schema):
     cut_length_text: str
     bend_degrees: float
     worst_finding: str
+    stage: Stage
+    shape: list[list[float]]
     updated_at: datetime
     updated_by: str
 
@@ -257,6 +264,19 @@ class JobSummary(Schema):
     run_count: int
 
 
+class JobTotals(Schema):
+    """Of all runs of a job: how many are at each stage, and the pipe that they take together."""
+
+    pipe_text: str
+    stages: dict[Stage, int]
+
+
+class StageBody(Body):
+    """How far a run is."""
+
+    stage: Stage
+
+
 class JobDetail(Schema):
     """A job with the first of its runs; the others are listed page by page."""
 
@@ -266,6 +286,7 @@ class JobDetail(Schema):
     units: Units
     rules: Rules
     run_count: int
+    totals: JobTotals
     runs: list[RunSummary]
 
 
@@ -385,7 +406,20 @@ def job_detail(job: Job, runs: Iterable[Run], run_count: int) -> JobDetail:
         units=job.unit,
         rules=job.rulebook,
         run_count=run_count,
+        totals=_totals(job),
         runs=[run_summary(run) for run in runs],
+    )
+
+
+def _totals(job: Job) -> JobTotals:
+    live = job.runs.filter(removed_at=None)
+    counted = dict(live.order_by().values_list("stage").annotate(count=Count("id")))
+    pipe = live.aggregate(pipe=Sum("cut_length_mm"))["pipe"] or 0.0
+    length = convert_length(pipe, "mm", job.unit)
+    step = Fraction(USUAL_STEP[job.unit])
+    return JobTotals(
+        pipe_text=cut_text(length, step, job.unit),
+        stages={stage: counted.get(stage, 0) for stage in STAGES},
     )
 
 
@@ -432,6 +466,8 @@ def _run_summary(run: Run) -> dict[str, Any]:
         "cut_length_text": run.cut_length_text,
         "bend_degrees": run.bend_degrees,
         "worst_finding": run.worst_finding,
+        "stage": run.stage,
+        "shape": run.shape,
         "updated_at": run.updated_at,
         "updated_by": run.updated_by.shown_name,
     }

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import ClassVar
+from typing import ClassVar, Literal
 from uuid import uuid4
 
 from django.db import models
@@ -54,6 +54,11 @@ class Job(models.Model):
         return wording_of(self.rulebook, self.unit)
 
 
+Stage = Literal["draft", "ready", "bent", "fitted"]
+STAGES: tuple[Stage, ...] = ("draft", "ready", "bent", "fitted")
+"""How far a run is, in order."""
+
+
 def new_key() -> str:
     """A key that no other run has."""
     return uuid4().hex
@@ -61,7 +66,8 @@ def new_key() -> str:
 
 class Run(VersionedDocument):
     """One pipe; its document is a ``yarrow.run/1``. ``key`` is which one of its job it is, also in
-    an archive: what is told of a box goes by it, so that a run can be renamed."""
+    an archive: what is told of a box goes by it, so that a run can be renamed. ``shape`` are points
+    of a small drawing of it, y up; ``stage`` is how far it is."""
 
     what = "run"
     most_bytes = 24_000
@@ -74,11 +80,15 @@ class Run(VersionedDocument):
     cut_length_text = models.CharField(max_length=30)
     bend_degrees = models.FloatField()
     worst_finding = models.CharField(max_length=10, blank=True)
+    cut_length_mm = models.FloatField(default=0)
+    shape: models.JSONField[list[list[float]], list[list[float]]] = models.JSONField(default=list)
+    stage = models.CharField(max_length=6, default=STAGES[0])
 
     class Meta:
         ordering = ("name", "id")
         constraints = (
             models.UniqueConstraint(fields=["job", "key"], name="one_run_a_key_in_a_job"),
+            models.CheckConstraint(condition=Q(stage__in=STAGES), name="run_has_a_stage"),
         )
 
     def __str__(self) -> str:

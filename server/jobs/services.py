@@ -12,7 +12,7 @@ import yarrow
 from accounts.models import Member
 from benders.policy import benders_for
 from benders.services import add_bender
-from jobs.models import Job, Run, SiteBox, new_key
+from jobs.models import Job, Run, SiteBox, Stage, new_key
 from jobs.policy import (
     all_boxes_for,
     box_revisions_for,
@@ -31,6 +31,7 @@ from yarrow.documents.schedule import (
 )
 from yarrow.documents.site_box_file import box_key, ends_named, site_box_document
 from yarrow.documents.writing import plain
+from yarrow.measure.units import convert_length
 from yarrow.runs.model.plan import WrittenPlan
 
 UNNAMED = "Unnamed run"
@@ -162,6 +163,39 @@ def bring_back_run(member: Member, run_id: int) -> Run:
     return run
 
 
+@transaction.atomic
+def duplicate_run(member: Member, run_id: int) -> Run:
+    """A copy of a run in its job, a draft with a history of its own. Raises: Run.DoesNotExist;
+    DocumentError, where the job is full."""
+    run = runs_for(member).get(id=run_id)
+    name = f"{run.name}, copy"[:LONGEST_NAME]
+    return create_run(member, run.job_id, {**run.document, "name": name})
+
+
+@transaction.atomic
+def move_run(member: Member, run_id: int, job_id: int) -> Run:
+    """Put a run into another job of the crew, with its history. Raises: Run.DoesNotExist;
+    Job.DoesNotExist; DocumentError, where that job is full."""
+    run = runs_for(member).select_for_update(of=("self",)).get(id=run_id)
+    job = jobs_for(member).get(id=job_id)
+    if job != run.job:
+        _check_room(job.runs, "runs", MOST_RUNS)
+        run.job = job
+        run.save(update_fields=["job"])
+    return run
+
+
+def set_stage(member: Member, run_id: int, stage: Stage) -> Run:
+    """Say how far a run is; that is no version of it. Raises: Run.DoesNotExist."""
+    run = runs_for(member).get(id=run_id)
+    run.stage = stage
+    run.save(update_fields=["stage"])
+    return run
+
+
+LONGEST_NAME = 120
+
+
 def _check_room(rows: Any, what: str, most: int) -> None:
     if rows.filter(removed_at=None).count() >= most:
         raise DocumentError("job", f"at most {most} {what} in a job")
@@ -176,8 +210,22 @@ def _written_run(
     run.cut_length_text = plan.cut_length_text
     run.bend_degrees = plan.totals.bend_degrees
     run.worst_finding = _worst(plan)
+    run.cut_length_mm = convert_length(plan.cut_length, plan.units, "mm")
+    run.shape = shape_of(plan)
     versions.write(run, member, document, restored_from)
     return run
+
+
+def shape_of(plan: WrittenPlan) -> list[list[float]]:
+    """The pipe's corners seen along the axis that it goes least along: ahead to the right."""
+    points = (plan.comes_out_as or plan.path)[:MOST_CORNERS]
+    extents = [max(axis) - min(axis) for axis in zip(*points, strict=True)]
+    across, up = sorted(sorted(range(3), key=lambda axis: -extents[axis])[:2])
+    return [[round(point[across], 1), round(point[up], 1)] for point in points]
+
+
+MOST_CORNERS = 60
+"""Of a small drawing: more can't be told apart in it."""
 
 
 def _worst(plan: WrittenPlan) -> str:

@@ -8,7 +8,6 @@ import math
 import operator
 from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
-from functools import cache, reduce
 from typing import Literal, NamedTuple, Protocol
 
 from yarrow.bend_simulation.collisions import TOOL, Collision, find_collisions
@@ -104,6 +103,11 @@ _COUNT_BITS = 12
 """Counts stay below 2 to their power: no piece that is searched has so many bends."""
 _LENGTH_BITS = 44
 _STEPS = 1 << 20
+
+_FLIP, _STANCE, _TURN, _BACKWARD = (
+    Cost(**{item: 1}).weight for item in ("flips", "stances", "turns", "backward")
+)
+"""What each costs once."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -259,12 +263,13 @@ def unsearched(piece: Piece, sequence: Sequence[tuple[int, Hook]] = ()) -> Order
     search = _Search(piece, dict(sequence))
     if sequence:
         search.groups = tuple((bend,) for bend, _ in sequence)
-    return search.believed("from the start").order("from the start")
+    return search.order_of("from the start", search.believed("from the start"))
 
 
 @dataclass(frozen=True, slots=True)
 class _Option:
-    """A way to make a bend while some are in the pipe, and what it costs by itself."""
+    """A way to make a bend while some are in the pipe, and what it costs by itself: ``state`` is
+    its hook and its place, ``roll`` how its plane lies from the first bend's."""
 
     bend: int
     placing: Placing
@@ -272,57 +277,28 @@ class _Option:
     collisions: tuple[Collision, ...]
     cost: Cost
     weight: int
-
-    @property
-    def state(self) -> tuple[Hook, Place]:
-        """What the next bend is compared with."""
-        return self.placing.hook, self.stance.place
+    state: tuple[Hook, Place]
+    roll: float
+    in_air: bool
+    pipe_lies: bool
 
 
 class _Way(NamedTuple):
-    """Some bends of an order: the last one, how the pipe was turned for it, and those before."""
+    """Some bends of an order: the last one, whether its group lies against the tape's way, and
+    those before it. What it costs is one number, until it is the way that is taken."""
 
     weight: int
     last: _Option
-    rolled: float
-    turned: float
-    own: Cost
+    backward: int
     before: _Way | None
 
-    def order(self, name: OrderName) -> Order:
-        """The whole of it."""
-        costs = (cost for each, own in self.steps() for cost in (each.cost, own))
-        return Order(name, self.bends(), reduce(Cost.plus, costs))
-
-    def steps(self) -> list[tuple[_Option, Cost]]:
-        """Its bends in the order they are made, with what each costs after the one before."""
-        found, way = [], self
-        while True:
-            found.append((way.last, way.own))
-            if way.before is None:
-                return found[::-1]
-            way = way.before
-
-    def bends(self) -> tuple[Handled, ...]:
-        """In the order they are made."""
-        found: list[Handled] = []
-        way: _Way | None = self
+    def steps(self) -> list[_Way]:
+        """The ways to each of its bends, in the order they are made."""
+        found, way = [self], self.before
         while way is not None:
-            last = way.last
-            found.append(
-                Handled(
-                    last.bend, last.placing, last.stance, way.rolled, way.turned, last.collisions
-                )
-            )
+            found.append(way)
             way = way.before
-        return tuple(reversed(found))
-
-
-@cache
-def _carrying(flip: bool, stance: bool, turn: bool, backward: int) -> tuple[Cost, int]:
-    """What it costs to come from one bend to the next."""
-    cost = Cost(flips=int(flip), stances=int(stance), turns=int(turn), backward=backward)
-    return cost, cost.weight
+        return found[::-1]
 
 
 Made = int
@@ -348,6 +324,7 @@ class _Search:
     groups: tuple[tuple[int, ...], ...] = ()
     rolls: list[float] = field(default_factory=list)
     known: dict[_Key, _Option] = field(default_factory=dict)
+    offered: dict[tuple[Made, int], list[_Option]] = field(default_factory=dict)
     simulated: set[_Key] = field(default_factory=set)
 
     def __post_init__(self) -> None:
@@ -376,25 +353,23 @@ class _Search:
 
     def best_from_one_end(self) -> Order:
         """The best order from the start, or from the end where that may be better."""
-        believed = {name: self.believed(name) for name in self.ends()}
-        found: dict[OrderName, Order] = {}
-        for name in sorted(believed, key=lambda name: believed[name].weight):
-            if all(believed[name].weight <= order.cost.weight for order in found.values()):
-                found[name] = self.best(name, believed[name])
-        return min((found[name] for name in believed if name in found), key=_cost_of)
+        first, *others = self.ends()
+        found = self.best(first)
+        for name in others:
+            try:
+                better = self._best(name, self._from(name), found.cost.weight)
+            except _NoneBetter:
+                continue
+            found = min(found, better, key=_cost_of)
+        return found
 
     def believed(self, name: OrderName) -> _Way:
         """The cheapest way from one end, as far as is known."""
         return self._cheapest(self._from(name), None)
 
-    def best(self, name: OrderName, believed: _Way | None = None) -> Order:
-        """The best order from one end.
-
-        Args:
-            name: from which.
-            believed: the cheapest way there as far as is known, if that was looked for.
-        """
-        return self._best(name, self._from(name), believed)
+    def best(self, name: OrderName) -> Order:
+        """The best order from one end."""
+        return self._best(name, self._from(name))
 
     def _from(self, name: OrderName) -> Following:
         count = len(self.groups)
@@ -422,7 +397,7 @@ class _Search:
 
         following = any_left if count <= _MOST_IN_ANY_ORDER else outermost
         try:
-            yield self._best("from both ends", following, None, better_than.weight)
+            yield self._best("from both ends", following, better_than.weight)
         except _NoneBetter:
             return
 
@@ -431,42 +406,76 @@ class _Search:
         self.groups = tuple((bend,) for bend in sequence)
         return self._best("as marked", self._from("as marked"))
 
-    def options(self, made: Made, bend: int) -> Iterator[_Option]:
+    def options(self, made: Made, bend: int) -> list[_Option]:
         """The ways to make a bend: each hook, in the usual stance; in another too where that meets
         something."""
-        stances = self.piece.stances.of(bend, self.piece.pipe.bends[bend].angle)
-        for hook in (self.hooks[bend],) if bend in self.hooks else HOOKS:
-            for stance in stances:
-                key = (made, bend, hook, stance.place)
-                if key not in self.known:
-                    self.known[key] = self._option(made, bend, hook, stance, ())
-                yield self.known[key]
-                if not self.known[key].collisions:
-                    break
+        found = self.offered.get((made, bend))
+        if found is None:
+            found = []
+            stances = self.piece.stances.of(bend, self.piece.pipe.bends[bend].angle)
+            for hook in (self.hooks[bend],) if bend in self.hooks else HOOKS:
+                for stance in stances:
+                    key = (made, bend, hook, stance.place)
+                    if key not in self.known:
+                        self.known[key] = self._option(made, bend, hook, stance, ())
+                    found.append(self.known[key])
+                    if not self.known[key].collisions:
+                        break
+            self.offered[made, bend] = found
+        return found
 
     def step(self, before: _Way | None, each: _Option, backward: int) -> _Way:
         """One bend further: what it costs by itself, and after the one before it."""
         if before is None:
-            bend, length = self.piece.pipe.bends[each.bend], self.piece.pipe.cut_length
-            leg = bend.arc_start if each.placing.hook == "start" else length - bend.arc_end
-            cost = Cost(reach=round(leg / length, 1))
-            return _Way(each.weight + cost.weight, each, 0.0, 0.0, cost, None)
+            return _Way(each.weight + Cost(reach=self._reach(each)).weight, each, 0, None)
         last = before.last
-        rolled = normalised(self.rolls[each.bend] - self.rolls[last.bend])
-        turned = brought_up(rolled, last.stance, each.stance)
-        cost, weight = _carrying(
-            flipped(last, each),
-            last.stance.place != each.stance.place,
-            abs(turned) > SAME_PLANE,
-            backward,
-        )
-        return _Way(before.weight + weight + each.weight, each, rolled, turned, cost, before)
+        weight = before.weight + each.weight + backward * _BACKWARD
+        if last.state != each.state:
+            if last.state[0] != each.state[0] and not (last.pipe_lies or each.pipe_lies):
+                weight += _FLIP
+            if last.state[1] != each.state[1]:
+                weight += _STANCE
+        half_over = 180.0 if last.in_air != each.in_air else 0.0
+        turned = (each.roll - last.roll + half_over) % 360.0
+        if SAME_PLANE < turned < 360.0 - SAME_PLANE:
+            weight += _TURN
+        return _Way(weight, each, backward, before)
+
+    def _reach(self, each: _Option) -> float:
+        """How far a bend is from the end that it is hooked to, in tenths of the pipe's length."""
+        bend, length = self.piece.pipe.bends[each.bend], self.piece.pipe.cut_length
+        leg = bend.arc_start if each.placing.hook == "start" else length - bend.arc_end
+        return round(leg / length, 1)
+
+    def order_of(self, name: OrderName, way: _Way) -> Order:
+        """A way with how the pipe is turned for each bend, and what it costs item by item."""
+        bends: list[Handled] = []
+        cost = Cost(reach=self._reach(way.steps()[0].last))
+        for step in way.steps():
+            each = step.last
+            rolled = turned = 0.0
+            if bends:
+                last = bends[-1]
+                rolled = normalised(each.roll - self.rolls[last.bend])
+                turned = brought_up(rolled, last.stance, each.stance)
+                cost = cost.plus(
+                    Cost(
+                        flips=int(flipped(last, each)),
+                        stances=int(last.stance.place != each.stance.place),
+                        turns=int(abs(turned) > SAME_PLANE),
+                        backward=step.backward,
+                    )
+                )
+            cost = cost.plus(each.cost)
+            bends.append(
+                Handled(each.bend, each.placing, each.stance, rolled, turned, each.collisions)
+            )
+        return Order(name, tuple(bends), cost)
 
     def _best(
         self,
         name: OrderName,
         following: Following,
-        believed: _Way | None = None,
         better_than: int | None = None,
     ) -> Order:
         """The cheapest order in which groups follow each other so; of a piece that is hard and has
@@ -474,23 +483,27 @@ class _Search:
         looks = max(_MOST_LOOKS // len(self.piece.pipe.bends), _FEWEST_LOOKS)
         best: _Way | None = None
         for _ in range(looks):
-            way = believed or self._cheapest(following, better_than)
-            believed = None
+            try:
+                way = self._cheapest(following, better_than)
+            except _NoneBetter:
+                if best is None:
+                    raise
+                break
             if not self._simulate(way):
                 best = way
                 break
             found = self._as_known(way)
             best = found if best is None or found.weight < best.weight else best
         assert best is not None
-        return best.order(self._name(name, best))
+        return self.order_of(self._name(name, best), best)
 
     def _as_known(self, way: _Way) -> _Way:
         """The same way with what was met on it."""
         again: _Way | None = None
         made = 0
-        for each, own in way.steps():
-            key = (made, each.bend, each.placing.hook, each.stance.place)
-            again = self.step(again, self.known[key], own.backward)
+        for step in way.steps():
+            each = step.last
+            again = self.step(again, self.known[made, each.bend, *each.state], step.backward)
             made |= 1 << each.bend
         assert again is not None
         return again
@@ -499,14 +512,15 @@ class _Search:
         """What belongs together begins at the end that it is hooked to."""
         if len(self.groups) > 1 or name == "as marked":
             return name
-        return "from the start" if way.bends()[0].placing.hook == "start" else "from the end"
+        first = way.steps()[0].last
+        return "from the start" if first.placing.hook == "start" else "from the end"
 
     def _simulate(self, way: _Way) -> bool:
         """Looks at every bend of a way that was not looked at yet: whether anything was met."""
         news = False
         made = 0
-        for each in way.bends():
-            key = (made, each.bend, each.placing.hook, each.stance.place)
+        for each in (step.last for step in way.steps()):
+            key = (made, each.bend, *each.state)
             if key not in self.simulated:
                 self.simulated.add(key)
                 hook, stance, piece = each.placing.hook, each.stance, self.piece
@@ -516,6 +530,7 @@ class _Search:
                 if met:
                     news = True
                     self.known[key] = self._option(made, each.bend, hook, stance, met)
+                    self.offered.pop((made, each.bend), None)
             made |= 1 << each.bend
         return news
 
@@ -588,7 +603,18 @@ class _Search:
             unusual=int(against),
             height=low,
         )
-        return _Option(bend, placing, stance, met, cost, cost.weight)
+        return _Option(
+            bend=bend,
+            placing=placing,
+            stance=stance,
+            collisions=met,
+            cost=cost,
+            weight=cost.weight,
+            state=(hook, stance.place),
+            roll=self.rolls[bend],
+            in_air=stance.in_air,
+            pipe_lies=stance.pipe_lies,
+        )
 
 
 def _members(made: Made) -> tuple[int, ...]:

@@ -22,7 +22,7 @@ from yarrow.racks.segment_bends import Wide, bends_of, in_segments, radii, segme
 from yarrow.runs.checks.tool import shot_radius_findings
 from yarrow.runs.layout.arcs import arcs_to_draw
 from yarrow.runs.layout.walk import lay_out
-from yarrow.runs.model.run import Rack, ResolvedRun, Survey
+from yarrow.runs.model.run import OrderedBend, Rack, ResolvedRun, Survey
 from yarrow.runs.planner import plan_resolved, resolve_run
 from yarrow.runs.written_plan import write_plan
 from yarrow.wording.lengths import LengthFormatter
@@ -62,8 +62,10 @@ def plan_rack(survey: Survey) -> RackPlan:
         return _rack_plan(setup, rack, (), (), findings)
     findings += built_findings(rack, lines)
     pipes: list[RackPipe] = []
+    # All of them are bent in one order, the first one's.
+    order = setup.order
     for line, own in zip(laid, bent, strict=True):
-        pipe = _pipe(setup, rack, line, own, words, pipes[-1] if pipes else None)
+        pipe, order = _pipe(rack, line, own, words, pipes[-1] if pipes else None, order)
         findings += _pipe_errors(pipe)
         pipes.append(pipe)
     findings += [no_leg(line, words) for line in lines[len(laid) :]]
@@ -73,16 +75,21 @@ def plan_rack(survey: Survey) -> RackPlan:
 
 
 def _pipe(
-    setup: ResolvedRun,
     rack: Rack,
     line: RackPipePath,
     radii: Sequence[float],
     words: LengthFormatter,
     before: RackPipe | None,
-) -> RackPipe:
+    order: tuple[OrderedBend, ...],
+) -> tuple[RackPipe, tuple[OrderedBend, ...]]:
+    """A pipe, and the order that it is bent in."""
     vertices, owners, wide = in_segments(line, radii, rack)
-    run = replace(line.run, order=setup.order if not wide else ())
-    plan = write_plan(plan_path(run, vertices, owners))
+    run = replace(line.run, order=order if not wide else ())
+    planned = plan_path(run, vertices, owners)
+    if planned.placed and not wide and not order:
+        bends = planned.placed.order.bends
+        order = tuple(OrderedBend(each.bend, each.placing.hook) for each in bends)
+    plan = write_plan(planned)
     made = plan.working_marks
     moved: tuple[str, ...] = ()
     if before and len(before.marks) == len(made) and len(before.bends) == len(plan.bends):
@@ -90,7 +97,7 @@ def _pipe(
             words.off(mark.position - other.position)
             for mark, other in zip(made, before.marks, strict=True)
         )
-    return RackPipe(
+    rack_pipe = RackPipe(
         pipe=line.pipe,
         offset=line.offset,
         offset_text=words.reading(line.offset),
@@ -108,6 +115,7 @@ def _pipe(
         shots=tuple(segment_bend_of(plan, *each, words) for each in wide),
         findings=gravest_first((*plan.findings, *_tight(run, wide, words))),
     )
+    return rack_pipe, order
 
 
 def _tight(run: ResolvedRun, wide: Wide, words: LengthFormatter) -> list[Finding]:

@@ -6,7 +6,7 @@ import json
 from collections.abc import Iterable, Iterator
 from typing import Any
 
-from django.db.models import Count, Q, QuerySet
+from django.db.models import Case, Count, Q, QuerySet, When
 from django.http import StreamingHttpResponse
 from django.utils.text import slugify
 from ninja import Body, Path, Query, Router
@@ -25,7 +25,9 @@ from api.shapes import (
     RowsSkipped,
     RunDetail,
     RunDocument,
+    RunsBy,
     RunSummary,
+    Search,
     Taken,
     job_detail,
     removed_summary,
@@ -35,7 +37,7 @@ from api.shapes import (
 from benders.policy import benders_for
 from exports.job_archive import Archive, pack, unpack
 from jobs import services
-from jobs.models import Job, Run
+from jobs.models import STAGES, Job, Run, Stage
 from jobs.policy import boxes_for, jobs_for, removed_boxes_for, removed_runs_for, runs_for
 from versions.stored import StoredDocuments
 from yarrow.documents.errors import DocumentError
@@ -205,12 +207,39 @@ def get_job(request: MemberRequest, job_id: Path[Id]) -> JobDetail:
     "/jobs/{job_id}/runs", response={200: list[RunSummary], **REFUSALS}, operation_id="list_runs"
 )
 def list_runs(
-    request: MemberRequest, job_id: Path[Id], offset: Query[RowsSkipped | None] = None
+    request: MemberRequest,
+    job_id: Path[Id],
+    offset: Query[RowsSkipped | None] = None,
+    search: Query[Search | None] = None,
+    stage: Query[Stage | None] = None,
+    by: Query[RunsBy | None] = None,
 ) -> list[RunSummary]:
-    """A page of a job's runs by name, without their documents, after so many."""
+    """A page of a job's runs, without their documents, after so many: those with a text in their
+    name or conduit, at a stage, in an order."""
     job = jobs_for(request.user).get(id=job_id)
+    runs = _runs(request, job)
+    words = (search or "").strip()
+    if words:
+        runs = runs.filter(Q(name__icontains=words) | Q(conduit__icontains=words))
+    if stage:
+        runs = runs.filter(stage=stage)
     start = offset or 0
-    return [run_summary(run) for run in _runs(request, job)[start : start + MOST_LISTED]]
+    return [
+        run_summary(run) for run in runs.order_by(*_BY[by or "name"])[start : start + MOST_LISTED]
+    ]
+
+
+_BY: dict[RunsBy, tuple[Any, ...]] = {
+    "name": ("name", "id"),
+    "changed": ("-updated_at", "id"),
+    "longest": ("-cut_length_mm", "id"),
+    "bends": ("-bend_degrees", "id"),
+    "stage": (
+        Case(*(When(stage=each, then=at) for at, each in enumerate(STAGES))),
+        "name",
+        "id",
+    ),
+}
 
 
 @router.put("/jobs/{job_id}", response={200: JobDetail, **REFUSALS}, operation_id="change_job")

@@ -21,6 +21,7 @@ from api.shapes import (
     RunDetail,
     RunDocument,
     RunSave,
+    StageBody,
     Version,
     revision_detail,
     revision_page,
@@ -59,6 +60,28 @@ def get_run(request: MemberRequest, run_id: Path[Id]) -> RunDetail:
 def save_run(request: MemberRequest, run_id: Path[Id], body: RunSave) -> RunDetail:
     """Save the next version; 409 with both documents where someone else was faster."""
     return run_detail(services.save_run(request.user, run_id, body.document, body.base_version))
+
+
+@router.post(
+    "/runs/{run_id}/duplicate",
+    response={201: RunDetail, **REFUSALS},
+    operation_id="duplicate_run",
+)
+def duplicate_run(request: MemberRequest, run_id: Path[Id]) -> tuple[int, RunDetail]:
+    """A copy of a run in its job."""
+    return 201, run_detail(services.duplicate_run(request.user, run_id))
+
+
+@router.post("/runs/{run_id}/move", response={200: RunDetail, **REFUSALS}, operation_id="move_run")
+def move_run(request: MemberRequest, run_id: Path[Id], job_id: Query[Id]) -> RunDetail:
+    """Put a run into another job of the crew."""
+    return run_detail(services.move_run(request.user, run_id, job_id))
+
+
+@router.put("/runs/{run_id}/stage", response={200: RunDetail, **REFUSALS}, operation_id="set_stage")
+def set_stage(request: MemberRequest, run_id: Path[Id], body: StageBody) -> RunDetail:
+    """Say how far a run is: draft, ready, bent or fitted."""
+    return run_detail(services.set_stage(request.user, run_id, body.stage))
 
 
 @router.delete("/runs/{run_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_run")

@@ -39,27 +39,34 @@ export function useJob(id: number) {
   });
 }
 
-/** The runs of a job behind those that came with it, page by page. */
-export function useMoreRuns(job: Schemas["JobDetail"]) {
-  const came = job.runs.length;
-  const more = useInfiniteQuery({
-    queryKey: [...keys.jobRuns(job.id), came],
+export type RunsAsked = {
+  readonly search: string;
+  readonly by: "name" | "changed" | "longest" | "bends" | "stage";
+  readonly stage: Schemas["RunSummary"]["stage"] | null;
+};
+
+const PAGE = 100;
+
+/** The runs of a job that are asked for, page by page; what was shown stays until the next is there. */
+export function useRuns(jobId: number, asked: RunsAsked) {
+  const pages = useInfiniteQuery({
+    queryKey: [...keys.jobRuns(jobId), asked],
     queryFn: ({ pageParam }) =>
       unwrap(
         client.GET("/api/jobs/{job_id}/runs", {
-          params: { path: { job_id: job.id }, query: { offset: pageParam } },
+          params: { path: { job_id: jobId }, query: { offset: pageParam, ...asked } },
         }),
       ),
-    initialPageParam: came,
-    getNextPageParam: (_, pages) => {
-      const there = came + pages.flat().length;
-      return there < job.run_count ? there : undefined;
-    },
-    enabled: false,
+    initialPageParam: 0,
+    getNextPageParam: (last, all) => (last.length < PAGE ? undefined : all.flat().length),
+    placeholderData: (before) => before,
   });
-  const runs = [...job.runs, ...(more.data?.pages.flat() ?? [])];
-  const next = () => (more.data ? more.fetchNextPage() : more.refetch());
-  return { runs, left: job.run_count - runs.length, next, busy: more.isFetching };
+  return {
+    runs: pages.data?.pages.flat(),
+    more: pages.hasNextPage,
+    next: () => void pages.fetchNextPage(),
+    busy: pages.isFetching,
+  };
 }
 
 export function useCatalogue() {

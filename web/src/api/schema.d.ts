@@ -537,7 +537,8 @@ export interface paths {
         };
         /**
          * List Runs
-         * @description A page of a job's runs by name, without their documents, after so many.
+         * @description A page of a job's runs, without their documents, after so many: those with a text in their
+         *     name or conduit, at a stage, in an order.
          */
         get: operations["list_runs"];
         put?: never;
@@ -842,6 +843,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{run_id}/duplicate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Duplicate Run
+         * @description A copy of a run in its job.
+         */
+        post: operations["duplicate_run"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{run_id}/file": {
         parameters: {
             query?: never;
@@ -856,6 +877,26 @@ export interface paths {
         get: operations["export_run"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run_id}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Move Run
+         * @description Put a run into another job of the crew.
+         */
+        post: operations["move_run"];
         delete?: never;
         options?: never;
         head?: never;
@@ -955,6 +996,26 @@ export interface paths {
          */
         get: operations["get_sheet_svg"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run_id}/stage": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Stage
+         * @description Say how far a run is: draft, ready, bent or fitted.
+         */
+        put: operations["set_stage"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2121,6 +2182,7 @@ export interface components {
             run_count: number;
             /** Runs */
             runs: components["schemas"]["RunSummary"][];
+            totals: components["schemas"]["JobTotals"];
             /**
              * Units
              * @enum {string}
@@ -2145,6 +2207,18 @@ export interface components {
              * @enum {string}
              */
             units: "in" | "mm";
+        };
+        /**
+         * JobTotals
+         * @description Of all runs of a job: how many are at each stage, and the pipe that they take together.
+         */
+        JobTotals: {
+            /** Pipe Text */
+            pipe_text: string;
+            /** Stages */
+            stages: {
+                [key: string]: number;
+            };
         };
         /**
          * Mark
@@ -3052,6 +3126,13 @@ export interface components {
             name: string;
             /** Problem */
             problem: string;
+            /** Shape */
+            shape: number[][];
+            /**
+             * Stage
+             * @enum {string}
+             */
+            stage: "draft" | "ready" | "bent" | "fitted";
             /**
              * Updated At
              * Format: date-time
@@ -3627,6 +3708,13 @@ export interface components {
             id: number;
             /** Name */
             name: string;
+            /** Shape */
+            shape: number[][];
+            /**
+             * Stage
+             * @enum {string}
+             */
+            stage: "draft" | "ready" | "bent" | "fitted";
             /**
              * Updated At
              * Format: date-time
@@ -3908,6 +3996,17 @@ export interface components {
              * @enum {string}
              */
             wall: "left" | "right" | "top" | "bottom";
+        };
+        /**
+         * StageBody
+         * @description How far a run is.
+         */
+        StageBody: {
+            /**
+             * Stage
+             * @enum {string}
+             */
+            stage: "draft" | "ready" | "bent" | "fitted";
         };
         /**
          * Step
@@ -6940,7 +7039,10 @@ export interface operations {
     list_runs: {
         parameters: {
             query?: {
+                by?: ("name" | "changed" | "longest" | "bends" | "stage") | null;
                 offset?: number | null;
+                search?: string | null;
+                stage?: ("draft" | "ready" | "bent" | "fitted") | null;
             };
             header?: never;
             path: {
@@ -8510,6 +8612,91 @@ export interface operations {
             };
         };
     };
+    duplicate_run: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     export_run: {
         parameters: {
             query?: never;
@@ -8528,6 +8715,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RunDocument"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    move_run: {
+        parameters: {
+            query: {
+                job_id: number;
+            };
+            header?: never;
+            path: {
+                run_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunDetail"];
                 };
             };
             /** @description Bad Request */
@@ -8978,6 +9252,95 @@ export interface operations {
                 content: {
                     "application/json": string;
                     "image/svg+xml": unknown;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    set_stage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StageBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunDetail"];
                 };
             };
             /** @description Bad Request */

@@ -34,6 +34,7 @@ describe("a bender of one's own", () => {
       hook: "3",
       heel: "1 1/2",
       degrees_per_click: "1.5",
+      place: "air" as const,
       marks: { front: "spur", back: "", centre: "notch" },
     };
     expect(formOf(documentOf(whole, "in", conduit))).toEqual(whole);

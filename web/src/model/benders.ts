@@ -1,5 +1,6 @@
 // A crew's own bender as a form edits it, as it is kept, and as a run carries it.
 import type { Schemas } from "@/api/client";
+import type { Place } from "./commands";
 import type { BenderKind, RunDocument, Units } from "./document";
 
 export type BenderDocument = Schemas["RunDocument_bender_file"];
@@ -18,6 +19,8 @@ export type BenderForm = {
   readonly heel: string;
   readonly commanded: string;
   readonly degrees_per_click: string;
+  /** Where the crew works it, where that is not as its kind usually is. */
+  readonly place: Place | "usual";
   readonly marks: Readonly<Record<MarkName, string>>;
 };
 
@@ -37,6 +40,7 @@ export const EMPTY_FORM: BenderForm = {
   heel: "",
   commanded: "",
   degrees_per_click: "",
+  place: "usual",
   marks: { front: "", back: "", centre: "" },
 };
 
@@ -60,6 +64,7 @@ export function documentOf(
       ? { springback: [{ commanded: Number(form.commanded), kept: SPRUNG_AT }] }
       : {}),
     ...(form.degrees_per_click ? { degrees_per_click: Number(form.degrees_per_click) } : {}),
+    ...(form.place === "usual" ? {} : { stance: { place: form.place } }),
     ...(marks.length
       ? { marks: Object.fromEntries(marks.map((mark) => [mark, form.marks[mark].trim()])) }
       : {}),
@@ -81,6 +86,7 @@ export function formOf(document: BenderDocument): BenderForm {
     heel: text(bender.heel),
     commanded: text(bender.springback?.[0]?.commanded),
     degrees_per_click: text(bender.degrees_per_click),
+    place: bender.stance?.place ?? "usual",
     marks: {
       front: bender.marks?.front ?? "",
       back: bender.marks?.back ?? "",

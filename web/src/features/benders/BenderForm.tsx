@@ -7,6 +7,7 @@ import { benderNumbers, keys } from "@/api/queries";
 import { DraftsDialog } from "@/features/drafts/DraftsDialog";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
 import { VersionList } from "@/features/history/VersionList";
+import { PLACE_NAMES, placeWords } from "@/kinds/placeWords";
 import { BENDER_KIND } from "@/kinds/words";
 import {
   asInRun,
@@ -161,6 +162,17 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
             onChange={(event) => put({ degrees_per_click: event.target.value })}
           />
         ) : null}
+        <div className="grid content-start gap-1">
+          <span className="text-sm font-medium">Usually worked</span>
+          <Select
+            label="Where it is usually worked"
+            value={form.place}
+            options={Object.entries(placeWords("as its kind is", PLACE_NAMES, form.place)).map(
+              ([value, label]) => ({ value, label }),
+            )}
+            onChange={(place) => put({ place: place as Form["place"] })}
+          />
+        </div>
       </Row>
       <Row>
         {MARK_NAMES.map((mark) => (

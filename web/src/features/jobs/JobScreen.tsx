@@ -2,9 +2,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useLocation, useNavigate, useParams } from "react-router";
-import type { Schemas } from "@/api/client";
 import { bringBackRun } from "@/api/history";
-import { createRun, forgetLists, useJob, useMoreRuns } from "@/api/queries";
+import { createRun, forgetLists, useJob } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { JobBoxes } from "@/features/boxes/JobBoxes";
 import { RemovedDialog } from "@/features/history/RemovedDialog";
@@ -12,13 +11,13 @@ import { emptyRun, type RunDocument } from "@/model/document";
 import { lastHabit } from "@/model/remembered";
 import { Button } from "@/ui/Button";
 import { FileButton } from "@/ui/FileButton";
-import { Icon, type IconName } from "@/ui/Icon";
+import { Icon } from "@/ui/Icon";
 import { LoadingScreen } from "@/ui/LoadingScreen";
-import { Reading } from "@/ui/Reading";
 import { TopBar } from "@/ui/TopBar";
 import { DxfUnitsDialog } from "./DxfUnitsDialog";
 import { JobRules } from "./JobRules";
 import { JobSchedule } from "./JobSchedule";
+import { Runs } from "./Runs";
 
 /** Bytes of a run file or a drawing: what the server takes. */
 const LARGEST = 900_000;
@@ -129,24 +128,6 @@ export function JobScreen() {
   );
 }
 
-function Runs({ job }: { job: Schemas["JobDetail"] }) {
-  const { runs, left, next, busy } = useMoreRuns(job);
-  return (
-    <>
-      <ul className="divide-y divide-line overflow-hidden rounded-lg border border-line bg-paper">
-        {runs.map((run) => (
-          <RunRow key={run.id} run={run} />
-        ))}
-      </ul>
-      {left > 0 ? (
-        <Button className="mt-3 px-3" disabled={busy} onClick={() => void next()}>
-          {left === 1 ? "One more run" : `${left} more runs`}
-        </Button>
-      ) : null}
-    </>
-  );
-}
-
 /** The run that was just removed, with the way to bring it back. */
 function Removed() {
   const removed = (useLocation().state as { removed?: { id: number; name: string } } | null)
@@ -169,48 +150,5 @@ function Removed() {
       {removed.name} was removed.
       <Button onClick={() => void bringBack()}>Restore</Button>
     </p>
-  );
-}
-
-const WORST: Record<string, { icon: IconName; colour: string; text: string }> = {
-  error: { icon: "stop", colour: "text-brick", text: "can't be made as written" },
-  warning: { icon: "warn", colour: "text-amber", text: "has a warning" },
-};
-
-function RunRow({ run }: { run: Schemas["RunSummary"] }) {
-  const worst = WORST[run.worst_finding];
-  return (
-    <li>
-      <Link
-        to={`/runs/${run.id}`}
-        className="grid grid-cols-[1fr_auto] items-center gap-x-4 px-4 py-3 hover:bg-accent-soft desk:grid-cols-[1fr_9rem_7rem_6rem]"
-      >
-        <span className="min-w-0">
-          <span className="flex items-center gap-2 font-semibold">
-            <span className="truncate">{run.name}</span>
-            {worst ? (
-              <span className={worst.colour} title={worst.text}>
-                <Icon name={worst.icon} className="size-4" />
-                <span className="sr-only">{worst.text}</span>
-              </span>
-            ) : null}
-          </span>
-          <span className="block truncate text-sm text-soft">
-            {run.conduit} · {run.updated_by}
-          </span>
-        </span>
-        <span className="text-sm text-soft max-desk:hidden">
-          {new Date(run.updated_at).toLocaleDateString(undefined, {
-            day: "numeric",
-            month: "short",
-            year: "numeric",
-          })}
-        </span>
-        <span className="text-sm text-soft max-desk:hidden">
-          {Math.round(run.bend_degrees)}° bent
-        </span>
-        <Reading text={run.cut_length_text} className="text-right text-lg font-semibold" />
-      </Link>
-    </li>
   );
 }

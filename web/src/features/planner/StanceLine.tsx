@@ -1,9 +1,9 @@
 // Where the bender is worked, in a sentence: what the half-bent pipe may meet there.
 
 import { InlineField, WordField } from "@/features/walk/fields";
+import { placeWords, USUAL } from "@/kinds/placeWords";
 import { type Place, setStance } from "@/model/commands";
 import { useDocument, usePlanner } from "@/state/PlannerContext";
-import { placeWords, USUAL } from "./placeWords";
 
 export function StanceLine({ takes }: { takes: readonly Place[] }) {
   const stance = useDocument().stance;

@@ -5,6 +5,7 @@ import { OnWall } from "@/drawing/HalfBent";
 import { InBender } from "@/drawing/InBender";
 import { Findings } from "@/features/walk/Findings";
 import { WordField } from "@/features/walk/fields";
+import { placeWords, USUAL } from "@/kinds/placeWords";
 import { type Place, setBendStance, takeOrder } from "@/model/commands";
 import type { Plan } from "@/model/document";
 import { useDocument, useLastPlan, usePlanner } from "@/state/PlannerContext";
@@ -13,7 +14,6 @@ import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { SegmentedControl } from "@/ui/SegmentedControl";
-import { placeWords, USUAL } from "./placeWords";
 import { StanceLine } from "./StanceLine";
 
 export const StepsPane = memo(function StepsPane() {

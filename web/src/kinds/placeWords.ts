@@ -13,6 +13,8 @@ const PLACES: Readonly<Record<Place, string>> = {
   edge: "over an edge",
 };
 
+export const PLACE_NAMES = Object.keys(PLACES) as Place[];
+
 /** The words to choose from: as usual, what the tool takes, and what was said of it anyhow. */
 export function placeWords(
   usual: string,

@@ -1,0 +1,126 @@
+// A run in its job's list: its shape, what it is, how far it is, and what can be done with it.
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { Link, useNavigate } from "react-router";
+import { client, type Schemas, unwrap } from "@/api/client";
+import { forgetLists, useJobs } from "@/api/queries";
+import { bounds, fitInto, type Point2 } from "@/geometry/views";
+import { IconButton } from "@/ui/Button";
+import { Icon, type IconName } from "@/ui/Icon";
+import { Menu } from "@/ui/Menu";
+import { Reading } from "@/ui/Reading";
+import { Select } from "@/ui/Select";
+import { STAGE_WORDS, STAGES, type Stage } from "./stages";
+
+const WORST: Record<string, { icon: IconName; colour: string; text: string }> = {
+  error: { icon: "stop", colour: "text-brick", text: "can't be made as written" },
+  warning: { icon: "warn", colour: "text-amber", text: "has a warning" },
+};
+
+export function RunRow({ run, jobId }: { run: Schemas["RunSummary"]; jobId: number }) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const worst = WORST[run.worst_finding];
+  const others = (useJobs().data ?? []).filter(({ id }) => id !== jobId);
+  const path = { path: { run_id: run.id } };
+  const act = useMutation({
+    mutationFn: (call: () => Promise<unknown>) => call(),
+    onSuccess: () => forgetLists(queries),
+  });
+  const stage = (next: Stage) =>
+    act.mutate(() =>
+      unwrap(client.PUT("/api/runs/{run_id}/stage", { params: path, body: { stage: next } })),
+    );
+  const duplicate = () =>
+    act.mutate(async () => {
+      const made = await unwrap(client.POST("/api/runs/{run_id}/duplicate", { params: path }));
+      await navigate(`/runs/${made.id}`);
+    });
+  const move = (to: number) =>
+    act.mutate(() =>
+      unwrap(
+        client.POST("/api/runs/{run_id}/move", { params: { ...path, query: { job_id: to } } }),
+      ),
+    );
+  return (
+    <li
+      data-run={run.id}
+      className="grid grid-cols-[1fr_auto_auto] items-center gap-x-3 px-3 py-1.5 hover:bg-accent-soft desk:grid-cols-[1fr_9rem_8.5rem_auto]"
+    >
+      <Link to={`/runs/${run.id}`} className="flex min-h-11 min-w-0 items-center gap-4">
+        <SmallShape shape={run.shape} />
+        <span className="min-w-0">
+          <span className="flex items-center gap-2 font-semibold">
+            <span className="truncate">{run.name}</span>
+            {worst ? (
+              <span className={worst.colour} title={worst.text}>
+                <Icon name={worst.icon} className="size-4" />
+                <span className="sr-only">{worst.text}</span>
+              </span>
+            ) : null}
+          </span>
+          <span className="block truncate text-sm text-soft">
+            {run.conduit} · {Math.round(run.bend_degrees)}° bent · {run.updated_by},{" "}
+            {new Date(run.updated_at).toLocaleDateString(undefined, {
+              day: "numeric",
+              month: "short",
+            })}
+          </span>
+          {act.error ? (
+            <span role="alert" className="block text-sm text-brick">
+              {act.error.message}
+            </span>
+          ) : null}
+        </span>
+      </Link>
+      <span className="max-desk:hidden">
+        <Select
+          look="word"
+          label={`Stage of ${run.name}`}
+          value={run.stage}
+          options={STAGES.map((value) => ({ value, label: STAGE_WORDS[value] }))}
+          onChange={(next) => stage(next as Stage)}
+        />
+      </span>
+      <Reading text={run.cut_length_text} className="text-right text-lg font-semibold" />
+      <Menu
+        trigger={
+          <IconButton label={`${run.name}: duplicate, move, stage`}>
+            <Icon name="more" className="size-4" />
+          </IconButton>
+        }
+        actions={[
+          { label: "Duplicate", run: duplicate },
+          ...STAGES.filter((each) => each !== run.stage).map((each, at) => ({
+            label: STAGE_WORDS[each],
+            run: () => stage(each),
+            ...(at === 0 ? { group: "It is" } : {}),
+          })),
+          ...others.map(({ id, name }, at) => ({
+            label: name,
+            run: () => move(id),
+            ...(at === 0 ? { group: "Move it to" } : {}),
+          })),
+        ]}
+      />
+    </li>
+  );
+}
+
+const SHAPE = { left: 3, top: 3, right: 61, bottom: 33 };
+
+/** The pipe's corners, small. */
+function SmallShape({ shape }: { shape: readonly (readonly number[])[] }) {
+  const points = shape.map(([x = 0, y = 0]): Point2 => [x, -y]);
+  const placed = fitInto(bounds(points.length > 0 ? points : [[0, 0]]), SHAPE);
+  return (
+    <svg viewBox="0 0 64 36" className="h-9 w-16 shrink-0" aria-hidden="true">
+      <polyline
+        points={points.map((point) => placed.place(point).join(",")).join(" ")}
+        fill="none"
+        strokeWidth="2.5"
+        strokeLinejoin="round"
+        className="stroke-ink"
+      />
+    </svg>
+  );
+}
