@@ -30,8 +30,6 @@ def take_pictures(address: str) -> None:
         try:
             browser.driver.get(address)
             browser.see("form")
-            if views is _at_a_desk:
-                _save(browser, "sign-in")
             browser.see("input[autocomplete=username]").send_keys("wren")
             browser.see("input[type=password]").send_keys(PASSWORD)
             browser.press("Sign in")
@@ -48,6 +46,13 @@ def _open(browser: Browser, address: str, name: str, what: str = "") -> None:
 
 def _at_a_desk(browser: Browser, address: str) -> None:
     _save(browser, "jobs")
+    browser.press("Quick bend")
+    browser.see("[data-quick]").send_keys("18 3/8")
+    browser.see("main[data-current=true]")
+    browser.see("[data-quick-mark]")
+    _save(browser, "quick-bend")
+    browser.driver.get(address)
+    browser.see("main li")
     browser.press("Saltmarsh Cider Works")
     browser.see_text("New run")
     _save(browser, "job")
@@ -69,11 +74,10 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     canvas = browser.see("[data-space] canvas")
     browser.until(lambda: canvas.get_attribute("data-frames"), "the first picture")
     _save(browser, "space")
-    _open(browser, address, "Pump 1 supply")
+    _open(browser, address, "Press hall feed, bay 2")
     browser.press("Steps", "[role=radio]")
     browser.press("The next bend")
-    third = browser.see("[data-step='3']")
-    browser.driver.execute_script("arguments[0].scrollIntoView()", third)
+    browser.see("[data-step='3']")
     _save(browser, "steps")
     _open(browser, address, "Bottling feeds, a bank of five")
     browser.press("Rack", "[role=radio]")
