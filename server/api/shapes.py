@@ -412,10 +412,10 @@ def job_detail(job: Job, runs: Iterable[Run], run_count: int) -> JobDetail:
 
 
 def _totals(job: Job) -> JobTotals:
-    live = job.runs.filter(removed_at=None)
-    counted = dict(live.order_by().values_list("stage").annotate(count=Count("id")))
-    pipe = live.aggregate(pipe=Sum("cut_length_mm"))["pipe"] or 0.0
-    length = convert_length(pipe, "mm", job.unit)
+    live = job.runs.filter(removed_at=None).order_by().values_list("stage")
+    rows = list(live.annotate(count=Count("id"), pipe=Sum("cut_length_mm")))
+    counted = {stage: count for stage, count, _ in rows}
+    length = convert_length(sum(pipe or 0.0 for _, _, pipe in rows), "mm", job.unit)
     step = Fraction(USUAL_STEP[job.unit])
     return JobTotals(
         pipe_text=cut_text(length, step, job.unit),

@@ -18,7 +18,10 @@ from core.tests.following import played
 from core.tests.properties.strategies import makeable_runs
 from yarrow import plan_values
 from yarrow.bend_simulation.collisions import find_collisions
-from yarrow.bend_simulation.orders import HOOKS, Order, Piece, best_order
+from yarrow.bend_simulation.order import Order
+from yarrow.bend_simulation.orders import best_order
+from yarrow.bend_simulation.piece import Piece
+from yarrow.bend_simulation.search import HOOKS
 from yarrow.benders.bender import Hook
 from yarrow.benders.habits import habitual_hook, inner_orders, worked_together
 from yarrow.benders.placing import beside, place
@@ -51,6 +54,11 @@ class Cases(unittest.TestCase):
         order, _ = first(run(offset(47, "4 3/8", 30), end(80)))
         self.assertEqual(told(order), [(2, "air", "end"), (1, "air", "end")])
         self.assertEqual((order.flips, order.turns), (0, 1))
+
+    def test_an_offset_of_sixty_is_in_the_air_a_steeper_one_on_the_floor(self) -> None:
+        for angle, place in ((60, "air"), (75, "floor")):
+            order, _ = first(run(offset(47, "4 3/8", angle), end(80)))
+            self.assertEqual([each.stance.place for each in order.bends], [place] * 2)
 
     def test_a_box_offset_is_hooked_to_the_box_and_first_marked_at_the_margin(self) -> None:
         order, marks = first(run(box_offset("start", "7/16"), end(60)))

@@ -29,7 +29,9 @@ from core.tests.builders import (
 from core.tests.properties.strategies import makeable_runs
 from yarrow import plan_values
 from yarrow.bend_simulation.collisions import Collision
-from yarrow.bend_simulation.orders import HOOKS, Piece, as_said, orders
+from yarrow.bend_simulation.orders import as_said, orders
+from yarrow.bend_simulation.piece import Piece
+from yarrow.bend_simulation.search import HOOKS
 from yarrow.documents.run_file import read_run
 from yarrow.geometry.arcs import arc_length
 from yarrow.runs import planner

@@ -231,7 +231,7 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     # handling
     Mutant(
-        "bend_simulation/orders.py",
+        "bend_simulation/order.py",
         "180.0 if last.in_air != stance.in_air else 0.0",
         "180.0 if last.in_air and not stance.in_air else 0.0",
         _TOOLS,

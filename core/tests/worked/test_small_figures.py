@@ -20,7 +20,7 @@ from core.tests.builders import (
 )
 from core.tests.fill.asking import core, wire
 from yarrow import plan_values
-from yarrow.bend_simulation.orders import Cost
+from yarrow.bend_simulation.cost import Cost
 from yarrow.bend_simulation.solids import bars
 from yarrow.benders.placing import Beside, place
 from yarrow.catalog.tables import benders, conduits
@@ -159,7 +159,7 @@ class Tools(unittest.TestCase):
     def test_costs_weigh_as_they_sort(self) -> None:
         costs = [
             Cost(),
-            Cost(reach=0.3),
+            Cost(reach=3),
             Cost(unusual=40),
             Cost(turns=1),
             Cost(flips=1),

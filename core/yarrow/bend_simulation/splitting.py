@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from yarrow.bend_simulation.orders import Piece, best_order
+from yarrow.bend_simulation.orders import best_order
+from yarrow.bend_simulation.piece import Piece
 from yarrow.benders.habits import worked_together
 from yarrow.geometry.pipe import PipeBend, StraightPipe
 

@@ -92,6 +92,8 @@ class BendingLimits:
     parallel_within: ParallelWithin
     height_told_over: ByUnit
     shot: SegmentAngle
+    room_height: ByUnit
+    highest_blocks: ByUnit
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -62,15 +62,19 @@ class Stance:
         return replace(self, height_mm=height_mm)
 
 
+_SAME_ANGLE = 1e-6
+"""Degrees that come of rounding: a bend of just ``small_up_to`` is a small one."""
+
+
 @dataclass(frozen=True, slots=True)
 class Stances:
-    """What a tool can be worked at: ``usual``; ``small``, for bends of less than ``small_under``
+    """What a tool can be worked at: ``usual``; ``small``, for bends of up to ``small_up_to``
     degrees (the usual, where no difference is made); ``others``, which are taken where someone says
     so. ``picked`` is what someone said for the whole piece, ``by_bend`` for single bends."""
 
     usual: Stance
     small: Stance
-    small_under: float
+    small_up_to: float
     takes: Mapping[Place, Stance]
     picked: Stance | None = None
     by_bend: tuple[tuple[int, Stance], ...] = ()
@@ -87,7 +91,7 @@ class Stances:
             return (said,)
         if self.usual == self.small:
             return (self.usual,)
-        if angle < self.small_under:
+        if angle <= self.small_up_to + _SAME_ANGLE:
             return (self.small, self.usual)
         return (self.usual, self.small)
 
@@ -116,7 +120,7 @@ def stances(kind: str) -> Stances:
     row = toml("stances")[kind]
     takes: dict[Place, Stance] = {place: _stance(row, place) for place in row["takes"]}
     usual = takes[row["usual"]]
-    return Stances(usual, takes[row.get("small", row["usual"])], row.get("small_under", 0), takes)
+    return Stances(usual, takes[row.get("small", row["usual"])], row.get("small_up_to", 0), takes)
 
 
 def _stance(row: Mapping[str, Any], place: Place) -> Stance:

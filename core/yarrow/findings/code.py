@@ -54,6 +54,8 @@ class FindingCode(StrEnum):
     TABLE_NEEDS_WALK = "table-needs-walk", "note"
     ORDER_NOT_OF_THESE_BENDS = "order-not-of-these-bends", "warning"
     STANCE_NOT_OF_THIS_TOOL = "stance-not-of-this-tool", "warning"
+    HANDLE_TOO_LONG = "handle-too-long", "warning"
+    BLOCKS_TOO_HIGH = "blocks-too-high", "warning"
     ORDER_SET_ASIDE = "order-set-aside", "note"
     NO_ORDER = "no-order", "error"
     TOO_MANY_BENDS_TO_HANDLE = "too-many-bends-to-handle", "error"

@@ -7,7 +7,8 @@ from dataclasses import dataclass, replace
 from itertools import accumulate
 
 from yarrow.bend_simulation.half_bent import half_bent
-from yarrow.bend_simulation.orders import Order, as_said, orders
+from yarrow.bend_simulation.order import Order
+from yarrow.bend_simulation.orders import as_said, orders
 from yarrow.bend_simulation.picture import Seen, centreline, pencil_line, tool_shapes
 from yarrow.bend_simulation.solids import Top, top
 from yarrow.benders.bender import Hook

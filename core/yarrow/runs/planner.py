@@ -5,14 +5,9 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
-from yarrow.bend_simulation.orders import (
-    NO_BENDS,
-    Order,
-    Piece,
-    as_said,
-    best_order,
-    unsearched,
-)
+from yarrow.bend_simulation.order import NO_BENDS, Order
+from yarrow.bend_simulation.orders import as_said, best_order, unsearched
+from yarrow.bend_simulation.piece import Piece
 from yarrow.benders.bender import Hook
 from yarrow.fill.pull_points import pull_points
 from yarrow.findings.code import FindingCode
@@ -140,7 +135,7 @@ def straighten(resolution: Resolution) -> StraightenedRun | Disorder:
     findings = (
         *resolution.findings,
         *bender_findings(run),
-        *stance_findings(run),
+        *stance_findings(run, lengths),
         *radius_findings(run, lengths),
         *slip_findings(run, lengths),
         *allowance_findings(run, lengths),

@@ -189,6 +189,13 @@ EN_US = {
     "stance-not-of-this-tool": (
         "{bender!c} can't be worked {place}: it is taken as usual. It can be worked {places:, or }."
     ),
+    "handle-too-long": (
+        "A handle of {is} is longer than a room is high ({most}): measure it from the shoe."
+    ),
+    "blocks-too-high": (
+        "Nobody stands a bender on {is} of blocks: {most} is much. Bend it in the air or at an "
+        "edge."
+    ),
     "at-place/floor": "on the floor",
     "at-place/air": "in the air",
     "at-place/stand": "on a stand",

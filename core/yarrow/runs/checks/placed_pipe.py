@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 
-from yarrow.bend_simulation.orders import Order
+from yarrow.bend_simulation.order import Order
 from yarrow.benders.placing import Placing
 from yarrow.findings.finding import Remedy
 from yarrow.geometry.errors import GeometryError

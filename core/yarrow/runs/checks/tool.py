@@ -3,14 +3,16 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Iterator
 from fractions import Fraction
 
 from yarrow.benders.catalogued import fit_for
 from yarrow.benders.placing import Placing
+from yarrow.catalog.limits import ByUnit, limits
 from yarrow.catalog.tables import benders, other_least_radius, source_of_least_radius
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
-from yarrow.measure.units import convert
+from yarrow.measure.units import convert, convert_length
 from yarrow.role import Role
 from yarrow.runs.checks.fitting import shallower
 from yarrow.runs.checks.placed_pipe import PlacedPipe
@@ -43,10 +45,11 @@ def bender_findings(run: ResolvedRun) -> list[Finding]:
     return [Finding(FindingCode.BENDER_DOES_NOT_FIT, values, path="bender", remedy=remedy)]
 
 
-def stance_findings(run: ResolvedRun) -> list[Finding]:
-    """A warning for each place that was said and that the tool can't be worked at."""
+def stance_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
+    """A warning for each place that was said and that the tool can't be worked at, for a handle
+    that no room is high enough for, and for blocks that nobody stands a bender on."""
     takes = tuple(Phrase(f"at-place/{place}") for place in run.stances.takes)
-    return [
+    not_taken = [
         Finding(
             FindingCode.STANCE_NOT_OF_THIS_TOOL,
             {
@@ -61,6 +64,29 @@ def stance_findings(run: ResolvedRun) -> list[Finding]:
         )
         for path, place in run.not_taken
     ]
+    return [*not_taken, *_out_of_proportion(run, words)]
+
+
+def _out_of_proportion(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
+    def told(code: FindingCode, figure_mm: float, limit: ByUnit, path: str) -> Iterator[Finding]:
+        figure, most = convert_length(figure_mm, "mm", words.unit), limit.of(words.unit)
+        if figure > most + _HAIR:
+            values = {"is": words.measured(figure), "most": words.measured(most)}
+            yield Finding(code, values, path=path)
+
+    room, blocks = limits().room_height, limits().highest_blocks
+    long = told(FindingCode.HANDLE_TOO_LONG, run.stances.usual.handle_mm, room, "stance.handle")
+    places = [(run.stances.picked, "stance.height")]
+    places += [
+        (stance, f"stances[{number}].height")
+        for number, (_, stance) in enumerate(run.stances.by_bend)
+    ]
+    high = (
+        told(FindingCode.BLOCKS_TOO_HIGH, stance.height_mm, blocks, path)
+        for stance, path in places
+        if stance and stance.place in ("blocks", "floor")
+    )
+    return [*long, *(finding for each in high for finding in each)]
 
 
 def radius_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:

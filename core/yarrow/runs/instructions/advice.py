@@ -6,7 +6,7 @@ from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 
 from yarrow.bend_simulation.collisions import TOOL, Collision, InTheWay, find_collisions
-from yarrow.bend_simulation.orders import Handled, Order
+from yarrow.bend_simulation.order import Handled, Order
 from yarrow.bend_simulation.splitting import splits
 from yarrow.benders.bender import Hook
 from yarrow.benders.placing import other_end

@@ -7,7 +7,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import accumulate
 
-from yarrow.bend_simulation.orders import SAME_PLANE, Handled, Piece, flipped, normalised
+from yarrow.bend_simulation.order import SAME_PLANE, Handled, flipped, normalised
+from yarrow.bend_simulation.piece import Piece
 from yarrow.benders.bender import Bender
 from yarrow.benders.placing import other_end
 from yarrow.catalog.limits import limits

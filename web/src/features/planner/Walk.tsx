@@ -45,7 +45,9 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
   }
   return (
     <div className="pb-6">
-      <h2 className="px-5 pt-3.5 pb-1 text-sm font-semibold text-soft">The walk</h2>
+      <h2 className="px-5 pt-3.5 pb-1 text-sm font-semibold text-soft max-desk:sr-only">
+        The walk
+      </h2>
       <StartLine />
       <ol>
         {walk.map((line, index) => (

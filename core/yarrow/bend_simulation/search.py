@@ -1,0 +1,426 @@
+"""The search for the cheapest way through a piece's bends."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
+from dataclasses import dataclass, field
+from typing import NamedTuple
+
+from yarrow.bend_simulation.collisions import Collision, find_collisions
+from yarrow.bend_simulation.cost import Cost
+from yarrow.bend_simulation.order import (
+    SAME_PLANE,
+    Handled,
+    Order,
+    OrderName,
+    brought_up,
+    flipped,
+    normalised,
+    put_up,
+    tool_met,
+)
+from yarrow.bend_simulation.piece import Piece
+from yarrow.benders.bender import Hook
+from yarrow.benders.habits import habitual_hook, inner_orders, worked_together
+from yarrow.benders.placing import Beside, Placing, place
+from yarrow.catalog.stances import Place, Stance
+
+_MOST_IN_ANY_ORDER = 6
+"""Groups of bends that are tried in any order, where none from one end is as good as can be."""
+
+_MOST_FROM_BOTH = 8
+"""Groups up to which what begins at one end and goes on from the other is tried."""
+
+_MOST_LOOKS = 240
+_FEWEST_LOOKS = 3
+"""Ways that are simulated before the best of them is taken: so many for a single bend, a share of
+that for each of several, but never fewer."""
+
+_HALF_OF_A_TENTH = 0.5 + 1e-6
+"""What is halfway between tenths, but for rounding, goes up: in inches as in millimetres."""
+
+HOOKS: tuple[Hook, ...] = ("start", "end")
+
+_FLIP, _STANCE, _TURN, _BACKWARD = (
+    Cost(**{item: 1}).weight for item in ("flips", "stances", "turns", "backward")
+)
+"""What each costs once."""
+
+
+@dataclass(frozen=True, slots=True)
+class _Option:
+    """A way to make a bend while some are in the pipe, and what it costs by itself: ``state`` is
+    its hook and its place, ``roll`` how its plane lies from the first bend's."""
+
+    bend: int
+    placing: Placing
+    stance: Stance
+    collisions: tuple[Collision, ...]
+    cost: Cost
+    weight: int
+    state: tuple[Hook, Place]
+    roll: float
+    in_air: bool
+    pipe_lies: bool
+
+
+class _Way(NamedTuple):
+    """Some bends of an order: the last one, whether its group lies against the tape's way, and
+    those before it. What it costs is one number, until it is the way that is taken."""
+
+    weight: int
+    last: _Option
+    backward: int
+    before: _Way | None
+
+    def steps(self) -> list[_Way]:
+        """The ways to each of its bends, in the order they are made."""
+        found, way = [self], self.before
+        while way is not None:
+            found.append(way)
+            way = way.before
+        return found[::-1]
+
+
+Made = int
+"""A set of bends, or of groups of them, a bit for each."""
+
+Following = Callable[[Made], Iterable[int]]
+"""Which groups can come next, by those that are made."""
+
+_State = tuple[Made, int, Hook, Place | None]
+"""The groups that are made, and the bend, the hook and the place of the last one."""
+
+_Key = tuple[Made, int, Hook, Place]
+"""A bend, with those that are made, its hook and its place."""
+
+
+@dataclass(slots=True)
+class Search:
+    """The cheapest way through a piece's bends. What a bend meets is simulated only where the
+    cheapest way leads through it, and remembered: a way is believed to be clear until then."""
+
+    piece: Piece
+    hooks: Mapping[int, Hook]
+    groups: tuple[tuple[int, ...], ...] = ()
+    rolls: list[float] = field(default_factory=list)
+    known: dict[_Key, _Option] = field(default_factory=dict)
+    offered: dict[tuple[Made, int], list[_Option]] = field(default_factory=dict)
+    simulated: set[_Key] = field(default_factory=set)
+
+    def __post_init__(self) -> None:
+        self.groups = worked_together(self.piece.roles, self.piece.lines)
+        self.rolls = self.piece.pipe.rolls_from_start
+
+    def may_be_bettered(self, found: Order) -> bool:
+        """Whether an order that is bound to neither end may work where this does not, or take fewer
+        flips. A saddle takes one, where its bends are not made on a pipe that lies.
+
+        Args:
+            found: the best from either end.
+        """
+        stances, bends = self.piece.stances, self.piece.pipe.bends
+        flips = sum(
+            len(group) > 2
+            and not any(stances.of(bend, bends[bend].angle)[0].pipe_lies for bend in group)
+            for group in self.groups
+        )
+        return found.cost.works_at > Cost(flips=flips).works_at
+
+    def ends(self) -> tuple[OrderName, ...]:
+        """The ends that one can begin at: one bend alone has no other."""
+        several = len(self.piece.pipe.bends) > 1
+        return ("from the start", "from the end") if several else ("from the start",)
+
+    def best_from_one_end(self) -> Order:
+        """The best order from the start, or from the end where that may be better."""
+        first, *others = self.ends()
+        found = self.best(first)
+        for name in others:
+            try:
+                better = self._best(name, self._from(name), found.cost.weight)
+            except NoneBetter:
+                continue
+            found = min(found, better, key=_cost_of)
+        return found
+
+    def believed(self, name: OrderName) -> _Way:
+        """The cheapest way from one end, as far as is known."""
+        return self._cheapest(self._from(name), None)
+
+    def best(self, name: OrderName) -> Order:
+        """The best order from one end."""
+        return self._best(name, self._from(name))
+
+    def _from(self, name: OrderName) -> Following:
+        count = len(self.groups)
+        if name == "from the end":
+            return lambda made: (count - 1 - made.bit_count(),)
+        return lambda made: (made.bit_count(),)
+
+    def from_anywhere(self, better_than: Cost) -> Iterator[Order]:
+        """The best order that is bound to neither end, where there is a better one; of many groups,
+        from both ends at most, and none of very many.
+
+        Args:
+            better_than: what it has to cost less than.
+        """
+        count = len(self.groups)
+        if not 2 < count <= _MOST_FROM_BOTH:
+            return
+
+        def any_left(made: Made) -> Iterable[int]:
+            return [group for group in range(count) if not made >> group & 1]
+
+        def outermost(made: Made) -> Iterable[int]:
+            left = any_left(made)
+            return {min(left), max(left)}
+
+        following = any_left if count <= _MOST_IN_ANY_ORDER else outermost
+        try:
+            yield self._best("from both ends", following, better_than.weight)
+        except NoneBetter:
+            return
+
+    def as_given(self, sequence: Sequence[int]) -> Order:
+        """The order of that sequence."""
+        self.groups = tuple((bend,) for bend in sequence)
+        return self._best("as marked", self._from("as marked"))
+
+    def options(self, made: Made, bend: int) -> list[_Option]:
+        """The ways to make a bend: each hook, in the usual stance; in another too where that meets
+        something."""
+        found = self.offered.get((made, bend))
+        if found is None:
+            found = []
+            stances = self.piece.stances.of(bend, self.piece.pipe.bends[bend].angle)
+            for hook in (self.hooks[bend],) if bend in self.hooks else HOOKS:
+                for stance in stances:
+                    key = (made, bend, hook, stance.place)
+                    if key not in self.known:
+                        self.known[key] = self._option(made, bend, hook, stance, ())
+                    found.append(self.known[key])
+                    if not self.known[key].collisions:
+                        break
+            self.offered[made, bend] = found
+        return found
+
+    def step(self, before: _Way | None, each: _Option, backward: int) -> _Way:
+        """One bend further: what it costs by itself, and after the one before it.
+
+        Args:
+            before: the way so far, if any bend is made.
+            each: how the next bend is made.
+            backward: 1 where it begins a group against the tape's way, else 0.
+        """
+        if before is None:
+            return _Way(each.weight + Cost(reach=self._reach(each)).weight, each, 0, None)
+        last = before.last
+        weight = before.weight + each.weight + backward * _BACKWARD
+        if last.state != each.state:
+            if last.state[0] != each.state[0] and not (last.pipe_lies or each.pipe_lies):
+                weight += _FLIP
+            if last.state[1] != each.state[1]:
+                weight += _STANCE
+        half_over = 180.0 if last.in_air != each.in_air else 0.0
+        turned = (each.roll - last.roll + half_over) % 360.0
+        if SAME_PLANE < turned < 360.0 - SAME_PLANE:
+            weight += _TURN
+        return _Way(weight, each, backward, before)
+
+    def _reach(self, each: _Option) -> int:
+        """How far a bend is from the end that it is hooked to, in tenths of the pipe's length."""
+        bend, length = self.piece.pipe.bends[each.bend], self.piece.pipe.cut_length
+        leg = bend.arc_start if each.placing.hook == "start" else length - bend.arc_end
+        return int(10 * leg / length + _HALF_OF_A_TENTH)
+
+    def order_of(self, name: OrderName, way: _Way) -> Order:
+        """A way with how the pipe is turned for each bend, and what it costs item by item."""
+        bends: list[Handled] = []
+        cost = Cost(reach=self._reach(way.steps()[0].last))
+        for step in way.steps():
+            each = step.last
+            rolled = turned = 0.0
+            if bends:
+                last = bends[-1]
+                rolled = normalised(each.roll - self.rolls[last.bend])
+                turned = brought_up(rolled, last.stance, each.stance)
+                cost = cost.plus(
+                    Cost(
+                        flips=int(flipped(last, each)),
+                        stances=int(last.stance.place != each.stance.place),
+                        turns=int(abs(turned) > SAME_PLANE),
+                        backward=step.backward,
+                    )
+                )
+            cost = cost.plus(each.cost)
+            bends.append(
+                Handled(each.bend, each.placing, each.stance, rolled, turned, each.collisions)
+            )
+        return Order(name, tuple(bends), cost)
+
+    def _best(
+        self,
+        name: OrderName,
+        following: Following,
+        better_than: int | None = None,
+    ) -> Order:
+        """The cheapest order in which groups follow each other so; of a piece that is hard and has
+        many bends, the best of those that were looked at."""
+        looks = max(_MOST_LOOKS // len(self.piece.pipe.bends), _FEWEST_LOOKS)
+        best: _Way | None = None
+        for _ in range(looks):
+            try:
+                way = self._cheapest(following, better_than)
+            except NoneBetter:
+                if best is None:
+                    raise
+                break
+            if not self._simulate(way):
+                best = way
+                break
+            found = self._as_known(way)
+            best = found if best is None or found.weight < best.weight else best
+        assert best is not None
+        return self.order_of(self._name(name, best), best)
+
+    def _as_known(self, way: _Way) -> _Way:
+        """The same way with what was met on it."""
+        again: _Way | None = None
+        made = 0
+        for step in way.steps():
+            each = step.last
+            again = self.step(again, self.known[made, each.bend, *each.state], step.backward)
+            made |= 1 << each.bend
+        assert again is not None
+        return again
+
+    def _name(self, name: OrderName, way: _Way) -> OrderName:
+        """What belongs together begins at the end that it is hooked to."""
+        if len(self.groups) > 1 or name == "as marked":
+            return name
+        first = way.steps()[0].last
+        return "from the start" if first.placing.hook == "start" else "from the end"
+
+    def _simulate(self, way: _Way) -> bool:
+        """Looks at every bend of a way that was not looked at yet: whether anything was met."""
+        news = False
+        made = 0
+        for each in (step.last for step in way.steps()):
+            key = (made, each.bend, *each.state)
+            if key not in self.simulated:
+                self.simulated.add(key)
+                hook, stance, piece = each.placing.hook, each.stance, self.piece
+                met = find_collisions(
+                    piece.pipe, _members(made), each.bend, hook, piece.bender, stance, piece.unit
+                )
+                if met:
+                    news = True
+                    self.known[key] = self._option(made, each.bend, hook, stance, met)
+                    self.offered.pop((made, each.bend), None)
+            made |= 1 << each.bend
+        return news
+
+    def _cheapest(self, following: Following, better_than: int | None) -> _Way:
+        """The cheapest way as far as is known: the best to every set of groups made, last bend,
+        hook and stance, group by group."""
+        bits = [sum(1 << bend for bend in group) for group in self.groups]
+        reached: dict[_State, tuple[_Way | None, Made]]
+        reached = {(0, -1, "start", None): (None, 0)}
+        for _ in self.groups:
+            after: dict[_State, tuple[_Way | None, Made]] = {}
+            for (done, *_last), (before, made) in reached.items():
+                for number in following(done):
+                    all_made = made | bits[number]
+                    backward = int(done >> number > 1)
+                    for way in self._through(number, before, made, backward):
+                        if better_than is not None and way.weight >= better_than:
+                            continue
+                        state = (done | 1 << number, way.last.bend, *way.last.state)
+                        best = after.get(state, (None,))[0]
+                        if best is None or way.weight < best.weight:
+                            after[state] = (way, all_made)
+            reached = after
+        ways = [way for way, _ in reached.values() if way is not None]
+        if not ways:
+            raise NoneBetter
+        return min(ways, key=lambda each: each.weight)
+
+    def _through(
+        self, number: int, before: _Way | None, made: Made, backward: int
+    ) -> Iterator[_Way]:
+        """The cheapest ways through a group's bends, for every hook and stance of the last."""
+        for sequence in inner_orders(self.piece.roles, self.groups[number]):
+            ways: list[_Way | None] = [before]
+            now = made
+            for place_in_group, bend in enumerate(sequence):
+                reached: dict[tuple[Hook, Place], _Way] = {}
+                for each in self.options(now, bend):
+                    for way in ways:
+                        step = self.step(way, each, 0 if place_in_group else backward)
+                        best = reached.get(each.state)
+                        if best is None or step.weight < best.weight:
+                            reached[each.state] = step
+                ways = [*reached.values()]
+                now |= 1 << bend
+            yield from (way for way in ways if way is not None)
+
+    def _option(
+        self,
+        made: Made,
+        bend: int,
+        hook: Hook,
+        stance: Stance,
+        met: tuple[Collision, ...],
+    ) -> _Option:
+        piece = self.piece
+        angle = piece.pipe.bends[bend].angle
+        beside = _made_beside(made, bend)
+        placing = place(piece.bender, piece.pipe, piece.roles, bend, hook, beside)
+        habit = habitual_hook(piece.bender, piece.pipe, piece.roles, piece.lines, bend, beside)
+        against = habit.against(hook)
+        low = put_up(met)
+        cost = Cost(
+            no_room=int(not placing.fits),
+            short=placing.short_of_bends,
+            blocked=int(tool_met(met)),
+            low=int(low > 0),
+            away=int(against and habit.must),
+            elsewhere=int(stance != piece.stances.of(bend, angle)[0]),
+            unusual=int(against),
+            height=low,
+        )
+        return _Option(
+            bend=bend,
+            placing=placing,
+            stance=stance,
+            collisions=met,
+            cost=cost,
+            weight=cost.weight,
+            state=(hook, stance.place),
+            roll=self.rolls[bend],
+            in_air=stance.in_air,
+            pipe_lies=stance.pipe_lies,
+        )
+
+
+def _members(made: Made) -> tuple[int, ...]:
+    """The bends of a set, in order along the pipe."""
+    return tuple(bend for bend in range(made.bit_length()) if made >> bend & 1)
+
+
+def _made_beside(made: Made, bend: int) -> Beside:
+    """The made bends next to one, found by their bits."""
+    below, above = made & ((1 << bend) - 1), made >> (bend + 1)
+    return Beside(
+        below.bit_length() - 1 if below else None,
+        bend + (above & -above).bit_length() if above else None,
+    )
+
+
+def _cost_of(order: Order) -> Cost:
+    return order.cost
+
+
+class NoneBetter(Exception):
+    """No order costs less than what was asked for."""
