@@ -57,7 +57,7 @@ class Cases(unittest.TestCase):
 
     def test_an_offset_of_sixty_is_in_the_air_a_steeper_one_on_the_floor(self) -> None:
         for angle, place in ((60, "air"), (75, "floor")):
-            order, _ = first(run(offset(47, "4 3/8", angle), end(80)))
+            order, _ = first(run(offset(47, 12, angle), end(80)))
             self.assertEqual([each.stance.place for each in order.bends], [place] * 2)
 
     def test_a_box_offset_is_hooked_to_the_box_and_first_marked_at_the_margin(self) -> None:
