@@ -113,6 +113,7 @@ Times on shared machines are noisy: the ratios, taken within one run, are what i
   plan stands, in a run of 12 features with six things that bends are chosen for; numbers that were
   planned before are left out. The floor of a key is measured in turns with it: a key that fetches
   the empty answer and paints one word.
+- The picture of a step: from the press on "The next bend", or back, to the frame that it stands in.
 - Turning: a key at every frame, in a window of 1280x800. There is no promise for a machine that
   draws without a graphics card; with one, the display's own rate is the limit.
 

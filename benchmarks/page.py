@@ -1,4 +1,5 @@
-"""From a key press to new marks on the page, and how much script the first view takes."""
+"""From a key press to new marks on the page, from a step's picture to the next, and how much
+script the first view takes."""
 
 from __future__ import annotations
 
@@ -15,9 +16,11 @@ from e2e.browser import Browser
 
 _PRESSES = 200
 _WARM_UP = 10
-_MULTIPLE = 8
+_MULTIPLE = 4
 """Floors: most of a key is drawing, which no cheaper answer makes less."""
 _LIMIT_KB = 200
+_PICTURE_MS = 50
+_PICTURES = 60
 
 FLOOR = """
 window.floor = [];
@@ -49,6 +52,28 @@ new MutationObserver(() => {
 }).observe(document.querySelector('main'), {attributes: true, attributeFilter: ['data-current']});
 """
 
+_TURN_OVER = """
+const done = arguments[1];
+const words = () => document.querySelector('[data-step-pictures] h2').textContent;
+const frame = () => new Promise(requestAnimationFrame);
+const button = (name) => document.querySelector(`[aria-label="${name}"]:not(:disabled)`);
+(async () => {
+  const taken = [];
+  let way = 'The next bend';
+  while (taken.length < arguments[0]) {
+    if (!button(way)) way = way === 'The next bend' ? 'The bend before' : 'The next bend';
+    const shown = words();
+    await frame();
+    const began = performance.now();
+    button(way).click();
+    do await frame(); while (words() === shown);
+    taken.push(performance.now() - began);
+  }
+  done(taken);
+})();
+"""
+"""Through the steps' pictures and back; each from the press to the frame that it stands in."""
+
 
 def sign_in(browser: Browser, address: str, username: str, password: str) -> None:
     """Through the door, to the jobs."""
@@ -70,6 +95,9 @@ def measure(address: str, username: str, password: str, run_id: int) -> list[Row
         browser.driver.execute_script(_WATCH)
         browser.driver.execute_script(FLOOR)
         taken, floor = _press(browser, field)
+        browser.press("Steps")
+        browser.see("[data-step-pictures] h2")
+        pictures = browser.driver.execute_async_script(_TURN_OVER, _PICTURES)
     finally:
         browser.close()
     median, least = statistics.median(taken), statistics.median(floor)
@@ -82,6 +110,12 @@ def measure(address: str, username: str, password: str, run_id: int) -> list[Row
             _late(taken) / _late(floor),
             _MULTIPLE,
             "x",
+        ),
+        at_most(
+            f"the picture of another step, 95th percentile over {_PICTURES}",
+            _late(pictures),
+            _PICTURE_MS,
+            "ms",
         ),
     ]
 

@@ -17,7 +17,7 @@ export function TextField({ label, problem, className, ...rest }: Props) {
         aria-invalid={problem ? true : undefined}
         aria-describedby={problem ? `${id}-problem` : undefined}
         className={classes(
-          "min-h-10 w-full rounded-md border bg-paper px-3 pointer-coarse:min-h-11",
+          "min-h-9 w-full rounded-md border bg-paper px-3 pointer-coarse:min-h-11",
           problem ? "border-brick" : "border-strong-line",
         )}
         {...rest}

@@ -222,7 +222,9 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
   );
 }
 
-const isForm = isLike(EMPTY_FORM);
+// A draft from before a bender had its place is a form too: it leaves the place as it is.
+const { place: _since, ...ALWAYS_HAD } = EMPTY_FORM;
+const isForm = isLike(ALWAYS_HAD);
 
 function Row({ children }: { children: ReactNode }) {
   return <div className="grid grid-cols-2 items-end gap-3 sm:grid-cols-3">{children}</div>;
