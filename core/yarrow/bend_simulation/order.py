@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import itertools
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -75,21 +74,25 @@ class Order:
     cost: Cost
 
     @property
+    def placings(self) -> tuple[Placing, ...]:
+        """The bender on each bend, in order along the pipe."""
+        by_bend = sorted(self.bends, key=lambda each: each.bend)
+        return tuple(each.placing for each in by_bend)
+
+    @property
     def turns(self) -> int:
         """How often the pipe is turned about itself."""
-        return sum(abs(each.turned) > SAME_PLANE for each in self.bends)
+        return self.cost.turns
 
     @property
     def flips(self) -> int:
         """How often the pipe is carried round, end for end."""
-        return sum(flipped(one, other) for one, other in itertools.pairwise(self.bends))
+        return self.cost.flips
 
     @property
     def changes(self) -> int:
         """How often the stance changes."""
-        return sum(
-            one.stance.place != other.stance.place for one, other in itertools.pairwise(self.bends)
-        )
+        return self.cost.stances
 
     @property
     def blocks(self) -> float:

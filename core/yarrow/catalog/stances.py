@@ -69,8 +69,8 @@ _SAME_ANGLE = 1e-6
 @dataclass(frozen=True, slots=True)
 class Stances:
     """What a tool can be worked at: ``usual``; ``small``, for bends of up to ``small_up_to``
-    degrees (the usual, where no difference is made); ``others``, which are taken where someone says
-    so. ``picked`` is what someone said for the whole piece, ``by_bend`` for single bends."""
+    degrees (the usual, where no difference is made); ``takes``, every place that it can be worked
+    at. ``picked`` is what someone said for the whole piece, ``by_bend`` for single bends."""
 
     usual: Stance
     small: Stance

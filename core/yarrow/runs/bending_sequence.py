@@ -136,20 +136,26 @@ def handle_run(survey: Survey) -> Handling:
         return answered((), (too_many(bends, MOST_SIMULATED),))
     cut = cut_text(placed.pipe.cut_length, run.round_to, run.unit)
     piece = piece_to_bend(placed, placed.pipe, cut)
-    own = as_said(piece, [(each.bend, each.placing.hook) for each in placed.order.bends])
     too_long = placed.pipe.cut_length > stick_of(run)
-    found = (own,) if too_long else _different((*orders(piece), own))
+    found = _with_own(() if too_long else _different(orders(piece)), piece, placed.order)
     handled = tuple(_handling(order, found, piece, plan) for order in found)
     return answered(handled, no_order(found[0], piece))
 
 
 def _different(found: Sequence[Order]) -> tuple[Order, ...]:
-    """Each order once: a single bend is the same from either end, and the plan's own is mostly the
-    first."""
+    """Each order once: a single bend is the same from either end."""
     once: dict[tuple[OrderedBend, ...], Order] = {}
     for order in found:
         once.setdefault(_order_of(order), order)
     return tuple(once.values())
+
+
+def _with_own(found: tuple[Order, ...], piece: PieceToBend, own: Order) -> tuple[Order, ...]:
+    """The orders found and, last, the plan's own, where it is none of them: simulated then, as a
+    plan that goes by habit or by a picked order has it not."""
+    if any(_order_of(order) == _order_of(own) for order in found):
+        return found
+    return (*found, as_said(piece, [(each.bend, each.placing.hook) for each in own.bends]))
 
 
 def _order_of(order: Order) -> tuple[OrderedBend, ...]:
@@ -166,9 +172,7 @@ def _handling(
     if taken:
         marks, work = plan.marked.marks, plan.steps
     else:
-        by_bend = {each.bend: each.placing for each in order.bends}
-        placings = tuple(by_bend[index] for index in range(len(by_bend)))
-        marks = exact_marks(placed.run, piece.pipe, placings)
+        marks = exact_marks(placed.run, piece.pipe, order.placings)
         sequence = [each.bend for each in order.bends]
         rows = working(placed.run, piece.pipe, piece.roles, marks, sequence, words)
         work = steps(piece, marks, rows, order.bends)

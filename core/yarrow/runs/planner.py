@@ -161,10 +161,8 @@ def place(resolution: Resolution, straight: StraightenedRun) -> PlacedPipe:
     """
     run, layout, pipe = resolution.run, straight.layout, straight.pipe
     order = run_order(run, layout, pipe) if pipe.bends else NO_BENDS
-    by_bend = {each.bend: each.placing for each in order.bends}
-    placings = tuple(by_bend[index] for index in range(len(by_bend)))
-    marks = exact_marks(run, pipe, placings)
-    return PlacedPipe(run, layout, pipe, order, placings, marks, resolution.lengths)
+    marks = exact_marks(run, pipe, order.placings)
+    return PlacedPipe(run, layout, pipe, order, order.placings, marks, resolution.lengths)
 
 
 def run_order(run: ResolvedRun, layout: Layout, pipe: StraightPipe) -> Order:

@@ -4,7 +4,7 @@
 import type { ReactNode } from "react";
 import type { BendHandling } from "@/api/queries";
 import { linePoints, type Point3, point3 } from "@/geometry/centreline";
-import { bounds, fitInto, type Placed, type Point2 } from "@/geometry/views";
+import { bounds, fitInto, type Placed, type Point2, polyline } from "@/geometry/views";
 import type { Plan } from "@/model/document";
 
 type Size = { readonly width: number; readonly height: number };
@@ -26,7 +26,7 @@ export function OnWall({ bend, plan, size }: { bend: BendHandling; plan: Plan; s
   return (
     <Picture size={size} label={`Bend ${bend.bend + 1} on the wall, from the front`}>
       <polyline
-        points={flat(whole, placed)}
+        points={polyline(whole, placed.place)}
         fill="none"
         className="stroke-line"
         strokeWidth={thick(plan, placed) + 2}
@@ -54,7 +54,7 @@ function Piece({
   return (
     <>
       <polyline
-        points={flat(points, placed)}
+        points={polyline(points, placed.place)}
         fill="none"
         className="stroke-ink"
         strokeWidth={thick(plan, placed)}
@@ -103,10 +103,6 @@ function framed(points: readonly Point2[], size: Size): Placed {
     top: MARGIN,
     bottom: size.height - MARGIN,
   });
-}
-
-function flat(points: readonly Point2[], placed: Placed): string {
-  return points.map((point) => placed.place(point).join(",")).join(" ");
 }
 
 function thick(plan: Plan, placed: Placed): number {

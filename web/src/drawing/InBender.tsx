@@ -5,7 +5,7 @@
 import { useId } from "react";
 import type { BendHandling } from "@/api/queries";
 import { type Point3, point3 } from "@/geometry/centreline";
-import { bounds, fitInto, type Placed, type Point2, type Room } from "@/geometry/views";
+import { bounds, fitInto, type Placed, type Point2, polyline, type Room } from "@/geometry/views";
 import type { Plan } from "@/model/document";
 
 type Size = { readonly width: number; readonly height: number };
@@ -133,7 +133,7 @@ function Tool({ shapes, placed }: { shapes: readonly Shape[]; placed: Placed }) 
     }
     const width = shape.role === "hook" ? 4 : shape.role === "used" ? 2.5 : 1.1;
     const shared = {
-      points: flat(points, placed),
+      points: polyline(points, placed.place),
       className: LOOKS[shape.role],
       strokeWidth: width,
       strokeDasharray: shape.role === "pencil" ? "7 3" : undefined,
@@ -238,7 +238,7 @@ function Line({
 }) {
   return (
     <polyline
-      points={flat(points, placed)}
+      points={polyline(points, placed.place)}
       fill="none"
       className={className}
       strokeWidth={width}
@@ -270,8 +270,4 @@ function framed(points: readonly Point2[], floor: number, plan: Plan, size: Size
       ? (content.top + lowest - high) / 2
       : Math.min(Math.max(-high / 2, content.top), lowest - high);
   return fitInto({ left: -wide / 2, right: wide / 2, top, bottom: top + high }, room);
-}
-
-function flat(points: readonly Point2[], placed: Placed): string {
-  return points.map((point) => placed.place(point).join(",")).join(" ");
 }

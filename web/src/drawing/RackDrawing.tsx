@@ -2,7 +2,7 @@
 import type { RackPlan } from "@/api/queries";
 import { linePoints, point3 } from "@/geometry/centreline";
 import { spread } from "@/geometry/spread";
-import { bounds, fitInto, type Point2, type View } from "@/geometry/views";
+import { bounds, fitInto, type Point2, polyline, type View } from "@/geometry/views";
 
 type Props = {
   plan: RackPlan;
@@ -34,7 +34,6 @@ export function RackDrawing({ plan, view, width, height, lit, point }: Props) {
     top: MARGIN,
     bottom: height - MARGIN,
   });
-  const flat = (points: readonly Point2[]) => points.map((at) => place(at).join(",")).join(" ");
   const starts = pipes.map(({ points }) => place(points[0] ?? [0, 0]));
   // Numbers from the top down, none over another.
   const order = starts.map((_, at) => at).toSorted((a, b) => startY(starts, a) - startY(starts, b));
@@ -69,14 +68,14 @@ export function RackDrawing({ plan, view, width, height, lit, point }: Props) {
             onPointerLeave={() => point(null)}
           >
             <polyline
-              points={flat(points)}
+              points={polyline(points, place)}
               fill="none"
               className={colour}
               strokeWidth={thick + 1.6}
               strokeLinejoin="round"
             />
             <polyline
-              points={flat(points)}
+              points={polyline(points, place)}
               fill="none"
               className={pipe.pipe === lit ? "stroke-accent" : "stroke-pipe"}
               strokeWidth={Math.max(thick - 0.6, 1)}

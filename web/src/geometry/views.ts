@@ -88,3 +88,8 @@ export function fitInto(content: Room, room: Room): Placed {
     ],
   };
 }
+
+/** Points for an SVG's polyline, each at its place. */
+export function polyline(points: readonly Point2[], place: Placed["place"]): string {
+  return points.map((point) => place(point).join(",")).join(" ");
+}

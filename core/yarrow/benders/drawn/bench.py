@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from yarrow.benders.drawn.shapes import HANDLE_LEANS, ToolNumbers, ToolShape, arc, bar, polar
+from yarrow.benders.drawn.shapes import HANDLE_LEANS, ToolNumbers, ToolShape, arc, bar, disc, polar
 
 
 def draw(tool: ToolNumbers) -> list[ToolShape]:
@@ -13,10 +13,6 @@ def draw(tool: ToolNumbers) -> list[ToolShape]:
     """
     size, under = tool.diameter, -tool.diameter * 0.9
     guide = bar((-3.2 * tool.radius, under), (-0.3 * tool.radius, under), 0.7 * size)
-    roller = [
-        (x - 0.2 * tool.radius, y - tool.radius - 1.35 * size)
-        for x, y in arc(tool, 0.8 * size, 0, 360)
-    ]
     stop = (
         (0.4 * size, 0.9 * size),
         (1.2 * size, 0.9 * size),
@@ -28,8 +24,8 @@ def draw(tool: ToolNumbers) -> list[ToolShape]:
     return [
         ToolShape("handle", arm, closed=True),
         ToolShape("shoe", (*arc(tool, tool.rim, -85, -275, 36), polar(tool, 0, 0)), closed=True),
-        ToolShape("web", tuple(arc(tool, tool.groove * 0.3, 0, 360)), closed=True),
+        disc("web", tool, tool.groove * 0.3),
         ToolShape("guide", guide, closed=True),
-        ToolShape("guide", tuple(roller), closed=True),
+        disc("guide", tool, 0.8 * size, (-0.2 * tool.radius, -1.35 * size)),
         ToolShape("hook", stop, closed=True),
     ]

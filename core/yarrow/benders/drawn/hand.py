@@ -39,7 +39,7 @@ def draw(tool: ToolNumbers) -> list[ToolShape]:
     )
     return [
         ToolShape("web", web, closed=True),
-        *handle(tool, HANDLE_LEANS, 0.28 * tool.radius),
+        *handle(tool, 0.28 * tool.radius),
         sector(tool, _HOOK, _HEEL),
         ToolShape("shoe", foot, closed=True),
         *degree_lines(tool, _DEGREES),

@@ -3,12 +3,11 @@
 from __future__ import annotations
 
 from yarrow.benders.drawn.shapes import (
-    HANDLE_LEANS,
     ToolNumbers,
     ToolShape,
-    arc,
     bar,
     degree_lines,
+    disc,
     handle,
     hook,
     polar,
@@ -24,17 +23,14 @@ def draw(tool: ToolNumbers) -> list[ToolShape]:
     """
     under = -tool.diameter * 0.95
     follow = bar((-2.4 * tool.radius, under), (-0.15 * tool.radius, under), tool.diameter * 0.55)
-    roller = [
-        (x - 1.9 * tool.radius, y - tool.radius + under - 0.85 * tool.diameter)
-        for x, y in arc(tool, 0.55 * tool.diameter, 0, 360)
-    ]
+    roller = (-1.9 * tool.radius, under - 0.85 * tool.diameter)
     return [
-        *handle(tool, HANDLE_LEANS, 0.2 * tool.radius),
+        *handle(tool, 0.2 * tool.radius),
         sector(tool, -70, -250),
-        ToolShape("web", tuple(arc(tool, tool.groove * 0.6, 0, 360)), closed=True),
-        ToolShape("frame", tuple(arc(tool, tool.groove * 0.14, 0, 360)), closed=True),
+        disc("web", tool, tool.groove * 0.6),
+        disc("frame", tool, tool.groove * 0.14),
         ToolShape("guide", follow, closed=True),
-        ToolShape("guide", tuple(roller), closed=True),
+        disc("guide", tool, 0.55 * tool.diameter, roller),
         *degree_lines(tool, (0, 15, 30, 45, 60, 90)),
         hook(tool),
         ToolShape("web", (polar(tool, tool.groove * 0.14, 0), polar(tool, tool.groove * 0.6, 0))),

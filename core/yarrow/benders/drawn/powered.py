@@ -5,9 +5,9 @@ from __future__ import annotations
 from yarrow.benders.drawn.shapes import (
     ToolNumbers,
     ToolShape,
-    arc,
     bar,
     degree_lines,
+    disc,
     hook,
     polar,
 )
@@ -21,15 +21,7 @@ def draw(tool: ToolNumbers) -> list[ToolShape]:
     """
     size, under = tool.diameter, -tool.diameter * 1.25
     rollers = [
-        ToolShape(
-            "guide",
-            tuple(
-                (x - away * tool.radius, y - tool.radius + under)
-                for x, y in arc(tool, 0.75 * size, 0, 360)
-            ),
-            closed=True,
-        )
-        for away in (0.9, 1.9)
+        disc("guide", tool, 0.75 * size, (-away * tool.radius, under)) for away in (0.9, 1.9)
     ]
     base = bar(
         (-2.3 * tool.radius, 0.55 * tool.radius),
@@ -42,9 +34,9 @@ def draw(tool: ToolNumbers) -> list[ToolShape]:
     ]
     return [
         ToolShape("guide", base, closed=True),
-        ToolShape("shoe", tuple(arc(tool, tool.rim, 0, 360, 48)), closed=True),
-        ToolShape("web", tuple(arc(tool, tool.groove * 0.6, 0, 360, 48)), closed=True),
-        ToolShape("frame", tuple(arc(tool, tool.groove * 0.16, 0, 360)), closed=True),
+        disc("shoe", tool, tool.rim, steps=48),
+        disc("web", tool, tool.groove * 0.6, steps=48),
+        disc("frame", tool, tool.groove * 0.16),
         *scale,
         *degree_lines(tool, (30, 45, 60, 90)),
         *rollers,

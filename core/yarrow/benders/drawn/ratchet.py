@@ -3,12 +3,11 @@
 from __future__ import annotations
 
 from yarrow.benders.drawn.shapes import (
-    HANDLE_LEANS,
     ToolNumbers,
     ToolShape,
-    arc,
     bar,
     degree_lines,
+    disc,
     handle,
     hook,
     polar,
@@ -32,10 +31,10 @@ def draw(tool: ToolNumbers) -> list[ToolShape]:
     return [
         ToolShape("frame", bar(polar(tool, 0, 0), foot, 0.4 * tool.radius), closed=True),
         ToolShape("frame", bar((foot[0] - tool.radius, 0.0), (foot[0] + tool.radius, 0.0), 0.0)),
-        *handle(tool, HANDLE_LEANS, 0.24 * tool.radius),
+        *handle(tool, 0.24 * tool.radius),
         sector(tool, -80, -196),
         ToolShape("web", tuple(wheel), closed=True),
-        ToolShape("frame", tuple(arc(tool, tool.groove * 0.1, 0, 360)), closed=True),
+        disc("frame", tool, tool.groove * 0.1),
         *degree_lines(tool, (0, 15, 30, 45, 60, 90)),
         hook(tool),
     ]

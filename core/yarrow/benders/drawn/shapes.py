@@ -119,18 +119,36 @@ def bar(begins: Point, ends: Point, width: float) -> tuple[Point, ...]:
     )
 
 
-def handle(tool: ToolNumbers, leans: float, width: float) -> list[ToolShape]:
+def disc(
+    role: ShapeRole, tool: ToolNumbers, radius: float, middle: Point | None = None, steps: int = 24
+) -> ToolShape:
+    """A wheel or a roller, seen from its side.
+
+    Args:
+        role: what it is.
+        tool: for the shoe's centre, which it is about where no other middle is said.
+        radius: of it.
+        middle: of it.
+        steps: the points round it.
+    """
+    x, y = middle or (0.0, tool.radius)
+    round_it = arc(tool, radius, 0, 360, steps)
+    points = tuple((x + at[0], y + at[1] - tool.radius) for at in round_it)
+    return ToolShape(role, points, closed=True)
+
+
+def handle(tool: ToolNumbers, width: float) -> list[ToolShape]:
     """A handle out of the shoe's hub, and the socket that it is in.
 
     Args:
         tool: for its reach.
-        leans: degrees from +x.
         width: of the socket; the handle is a little thinner.
     """
-    near = polar(tool, tool.groove * 0.3, leans + 180)
+    near = polar(tool, tool.groove * 0.3, HANDLE_LEANS + 180)
+    far, socket = (polar(tool, out, HANDLE_LEANS) for out in (tool.handle, tool.groove * 0.75))
     return [
-        ToolShape("handle", bar(near, polar(tool, tool.handle, leans), width * 0.75), closed=True),
-        ToolShape("shoe", bar(near, polar(tool, tool.groove * 0.75, leans), width), closed=True),
+        ToolShape("handle", bar(near, far, width * 0.75), closed=True),
+        ToolShape("shoe", bar(near, socket, width), closed=True),
     ]
 
 

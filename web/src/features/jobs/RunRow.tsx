@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Link, useNavigate } from "react-router";
 import { client, type Schemas, unwrap } from "@/api/client";
 import { forgetLists, useJobs } from "@/api/queries";
-import { bounds, fitInto, type Point2 } from "@/geometry/views";
+import { bounds, fitInto, type Point2, polyline } from "@/geometry/views";
 import { IconButton } from "@/ui/Button";
 import { Icon, type IconName } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
@@ -115,7 +115,7 @@ function SmallShape({ shape }: { shape: readonly (readonly number[])[] }) {
   return (
     <svg viewBox="0 0 64 36" className="h-9 w-16 shrink-0" aria-hidden="true">
       <polyline
-        points={points.map((point) => placed.place(point).join(",")).join(" ")}
+        points={polyline(points, placed.place)}
         fill="none"
         strokeWidth="2.5"
         strokeLinejoin="round"
