@@ -110,8 +110,9 @@ Times on shared machines are noisy: the ratios, taken within one run, are what i
 - People at work: each opens their job and their run, then a key (a plan) every 0.7 s, a save every
   5 s, a sheet a minute. They come in over the first 5 s of 30; the clients run on the same cores.
 - The page: headless Chromium with a real key press, from `keydown` to the frame in which the new
-  plan stands, in a run of 12 features with six things that bends are chosen for; numbers that were
-  planned before are left out. The floor of a key is measured in turns with it: a key that fetches
+  marks stand, in the table and on the stick (the drawing and the comparison follow them), in a run
+  of 12 features with six things that bends are chosen for; numbers that were planned before are
+  left out. The floor of a key is measured in turns with it: a key that fetches
   the empty answer and paints one word.
 - The picture of a step: from the press on "The next bend", or back, to the frame that it stands in.
 - Turning: a key at every frame, in a window of 1280x800. There is no promise for a machine that

@@ -27,7 +27,7 @@ PATIENCE = 15
 _FLAGS = (
     "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
     "--disable-background-networking", "--disable-component-update", "--disable-sync",
-    "--hide-scrollbars", "--force-device-scale-factor=1",
+    "--hide-scrollbars", "--force-device-scale-factor=1", "--force-prefers-reduced-motion",
 )  # fmt: skip
 
 _WORDS = """

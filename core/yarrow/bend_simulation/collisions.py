@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Collection, Sequence
+from collections.abc import Callable, Collection
 from dataclasses import dataclass, replace
-from itertools import pairwise
+from heapq import heappop, heappush
 from typing import Literal
 
 from yarrow.bend_simulation.moving import Moving, moving
@@ -17,9 +17,9 @@ from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.rounded_polyline import Segment
 from yarrow.measure.units import Unit, convert_length
 
-FINEST = 0.5
-"""Degrees between the moments of a bend that are looked at beside a table or a bar, where something
-could be met."""
+_NEAR = 0.25
+"""Of the diameter: as near as it is known how close a pipe comes to a bar or a table's edge; what
+comes no nearer than that counts as met."""
 
 _LYING = 0.02
 """Of the diameter: pipe that is no lower than this lies on the floor, it does not strike it."""
@@ -68,7 +68,7 @@ def find_collisions(
     if table:
         found.append(_on_table(moves, table, bender.diameter / 2, _LYING * bender.diameter))
     tool = bars(bender, stance, unit)
-    found += [_on_bar(moves, tool[what], what) for what in TOOL if what in tool]
+    found += [_on_bar(moves, tool[what], what, bender.diameter) for what in TOOL if what in tool]
     return tuple(strike for strike in found if strike)
 
 
@@ -104,71 +104,75 @@ def _floor(still: Reached | None, moved: Reached | None, lies: float) -> Collisi
     return Collision("floor", worst.under, worst.at, math.degrees(worst.moment))
 
 
-def _moments(angle: float, step: float) -> list[float]:
-    count = max(1, math.ceil(angle / step - 1e-9))
-    return [angle * n / count for n in range(count + 1)]
-
-
 def _on_table(moves: Moving, table: Top, half: float, lies: float) -> Collision | None:
     """As on the floor, over a table's top alone. What lies behind the shoe is drawn over it: it is
-    met where any part of the way is. What is swept moves sideways too, so every half degree is
-    looked at, with the way in between to spare."""
+    met where any part of the way is. What is swept moves sideways too, on to the top and off it."""
     under, place = replace(table, low=table.low - moves.drawn(moves.angle)).lowest(
         moves.behind, half
     )
     found = [Collision("bench", under, place, 0.0)]
     low = swept(moves.ahead, half, table.height, moves.radius, moves.turn)
     if low and low.under > lies:
+
+        def look(angle_so_far: float, moved: float) -> Collision:
+            under, place = table.lowest(moves.ahead_at(angle_so_far), half + moved)
+            return Collision("bench", under + moved, place, angle_so_far)
+
         reach = math.hypot(max(-table.low, table.high), table.aside)
-        spare = half + reach * math.radians(FINEST) / 2
-        for angle_so_far in _moments(moves.angle, FINEST):
-            under, place = table.lowest(moves.ahead_at(angle_so_far), spare)
-            found.append(Collision("bench", under, place, angle_so_far))
+        found += _worst(moves.angle, look, reach, 2 * _NEAR * half, lies)
     worst = max(found, key=lambda strike: strike.by)
     return worst if worst.by > lies else None
 
 
-def _on_bar(moves: Moving, bar: Bar, what: InTheWay) -> Collision | None:
+def _on_bar(moves: Moving, bar: Bar, what: InTheWay, diameter: float) -> Collision | None:
     """What lies ahead of the hook turns with the tool: one look tells all. What lies behind comes
-    nearer by no more than the bar's own way; so far moments are left out where it can't arrive."""
-    spare = bar.speed() * math.radians(FINEST) / 2
+    nearer by no more than the bar's own way."""
 
-    def strike(pieces: Collection[Segment], angle_so_far: float) -> Collision:
+    def strike(pieces: Collection[Segment], angle_so_far: float, moved: float) -> Collision:
         distance, out, place = bar.closest(pieces, angle_so_far)
-        return Collision(what, bar.apart + spare - distance, place, angle_so_far, out)
+        return Collision(what, bar.apart + moved - distance, place, angle_so_far, out)
 
-    def at(angle_so_far: float) -> Collision:
-        return strike(moves.behind_at(angle_so_far), angle_so_far)
+    def look(angle_so_far: float, moved: float) -> Collision:
+        return strike(moves.behind_at(angle_so_far), angle_so_far, moved)
 
-    found = [strike(moves.ahead, 0.0)]
+    near = _NEAR * diameter
+    found = [strike(moves.ahead, 0.0, near)]
     middle = (0.0, 0.0, moves.radius)
     nearest = min((piece.at_least_off(middle) for piece in moves.behind), default=math.inf)
-    if nearest - moves.drawn(moves.angle) < bar.far + bar.apart + spare:
-        nearing = [at(angle_so_far) for angle_so_far in (0.0, moves.angle)]
-        found += nearing
-        found += _moments_between(nearing, at, lambda step: bar.speed() * step / 2)
+    if nearest - moves.drawn(moves.angle) < bar.far + bar.apart:
+        found += _worst(moves.angle, look, bar.speed(), near, 0.0)
     worst = max(found, key=lambda each: each.by)
     return worst if worst.by > 0 else None
 
 
-def _moments_between(
-    looked_at: Sequence[Collision],
-    at: Callable[[float], Collision],
-    nears: Callable[[float], float],
+def _worst(
+    angle: float,
+    look: Callable[[float, float], Collision],
+    speed: float,
+    near: float,
+    least: float,
 ) -> list[Collision]:
-    """Moments between those that were looked at, wherever something could be met there.
+    """The moment of a bend that meets the most, to within ``near``; none where none meets more than
+    ``least``. The stretch of the bend that could meet the most is halved: one look at its middle
+    tells for the whole of it, as nothing moves further meanwhile than its speed has it.
 
-    Args: nears, how much closer than at both of two moments it can be between them, by the step in
-    radians.
+    Args: angle, of the bend, degrees; look, what is met at a moment by what could have moved so
+    far; speed, the most that a distance changes in a radian.
     """
-    found: list[Collision] = []
-    waiting = list(pairwise(looked_at))
+    waiting: list[tuple[float, float, float, Collision]] = []
+
+    def wait(begins: float, ends: float) -> None:
+        moved = speed * math.radians(ends - begins) / 2
+        strike = look((begins + ends) / 2, moved)
+        if strike.by > least:
+            heappush(waiting, (-strike.by, begins, ends, strike))
+
+    wait(0.0, angle)
     while waiting:
-        begins, ends = waiting.pop()
-        step = ends.angle_so_far - begins.angle_so_far
-        if step <= FINEST or max(begins.by, ends.by) + nears(math.radians(step)) <= 0:
-            continue
-        middle = at((begins.angle_so_far + ends.angle_so_far) / 2)
-        found.append(middle)
-        waiting += [(begins, middle), (middle, ends)]
-    return found
+        _, begins, ends, strike = heappop(waiting)
+        if speed * math.radians(ends - begins) / 2 <= near:
+            return [strike]
+        middle = (begins + ends) / 2
+        wait(begins, middle)
+        wait(middle, ends)
+    return []

@@ -5,8 +5,10 @@
 import { useId } from "react";
 import type { BendHandling } from "@/api/queries";
 import { type Point3, point3 } from "@/geometry/centreline";
+import { stillToTurn } from "@/geometry/turning";
 import { bounds, fitInto, type Placed, type Point2, polyline, type Room } from "@/geometry/views";
 import type { Plan } from "@/model/document";
+import { useRunDown } from "@/ui/useRunDown";
 
 type Size = { readonly width: number; readonly height: number };
 type Shape = BendHandling["tool"][number];
@@ -21,7 +23,7 @@ const LEAST_RADIUS = 25;
 const SLANT = 0.35;
 const LABEL = 14;
 /** A letter of a label is about so wide. */
-const LETTER = 6.7;
+const LETTER = 7.8;
 /** How far a label stands off what it names. */
 const ASIDE = 26;
 
@@ -49,7 +51,6 @@ type Props = { bend: BendHandling; plan: Plan; mark: string | undefined; size: S
 export function InBender({ bend, plan, mark, size }: Props) {
   const frame = useId();
   const thickness = plan.conduit.diameter;
-  const before = bend.before.map(point3).map(beside);
   const after = bend.after.map(point3).map(beside);
   const tool = bend.tool.flatMap(({ points }) => points.map(inPlane));
   const floor = -bend.floor;
@@ -90,7 +91,7 @@ export function InBender({ bend, plan, mark, size }: Props) {
             className={meets("bench") ? "stroke-amber" : "stroke-strong-line"}
           />
         ) : null}
-        <Line points={before} placed={placed} width={1.25} className="stroke-arc" dash="4 4" />
+        <TurnedIn bend={bend} placed={placed} />
         <Tool shapes={bend.tool.filter(({ role }) => !OVER.has(role))} placed={placed} />
         <Line points={after} placed={placed} width={pipe + 2} className="stroke-ink" />
         <Line points={after} placed={placed} width={Math.max(pipe, 1.5)} className="stroke-pipe" />
@@ -108,6 +109,21 @@ export function InBender({ bend, plan, mark, size }: Props) {
         {mark ? <MarkLabel bend={bend} text={mark} placed={placed} size={size} /> : null}
       </g>
     </svg>
+  );
+}
+
+/** The piece as it is put in for this bend: it turns to there from how it lay after the last one. */
+function TurnedIn({ bend, placed }: { bend: BendHandling; placed: Placed }) {
+  const left = useRunDown(bend.turned, bend.bend);
+  const points = bend.before.map((at) => stillToTurn(point3(at), left, bend.hook)).map(beside);
+  return (
+    <Line
+      points={points}
+      placed={placed}
+      width={left === 0 ? 1.25 : 2.5}
+      className="stroke-arc"
+      dash="4 4"
+    />
   );
 }
 

@@ -1,5 +1,5 @@
 // The run as it will hang: each view that shows something, at one scale, with the site's numbers.
-import { memo } from "react";
+import { memo, useDeferredValue } from "react";
 import { centreline, type Piece, type Point3, point3 } from "@/geometry/centreline";
 import { bounds, fitInto, type Room, type View, viewsOf } from "@/geometry/views";
 import { type Plan, troubledBends } from "@/model/document";
@@ -21,9 +21,12 @@ const THINNEST_PIPE = 5;
 
 const STROKES = { error: "stroke-brick", warning: "stroke-amber", fine: "stroke-arc" } as const;
 
-/** The flat views of a run; ``both``, with the pipe that the other marks would give over it. */
+/**
+ * The flat views of a run; ``both``, with the pipe that the other marks would give over it. Drawn
+ * after the marks: no key waits for it.
+ */
 export const Shape = memo(function Shape({ views, both }: { views?: View[]; both: boolean }) {
-  const { plan, stale } = usePlanState((state) => state);
+  const { plan, stale } = useDeferredValue(usePlanState((state) => state));
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const shown = views ?? (plan ? viewsOf(plan) : []);
   return (
@@ -120,18 +123,18 @@ function Flat({ plan, view, room, both, first }: FlatProps) {
         />
       ))}
       <g fill="none" strokeLinejoin="round">
-        {pieces.map((piece) => (
+        {pieces.map((piece, number) => (
           <polyline
-            key={`outer-${keyOf(piece)}`}
+            key={`outer-${keyOf(piece, number)}`}
             points={flat(piece.points)}
             strokeWidth={thick + 2.6}
             className={broken ? "stroke-brick" : "stroke-ink"}
             strokeDasharray={broken ? "8 6" : undefined}
           />
         ))}
-        {pieces.map((piece) => (
+        {pieces.map((piece, number) => (
           <polyline
-            key={`inner-${keyOf(piece)}`}
+            key={`inner-${keyOf(piece, number)}`}
             points={flat(piece.points)}
             strokeWidth={thick}
             className={piece.bend === null || both ? "stroke-pipe" : tone(piece.bend)}
@@ -187,6 +190,7 @@ const NARROW = 520;
 const UNDER_BAR_Y = 72;
 const DIMENSION_ROW = 24;
 
-function keyOf(piece: Piece): string {
-  return piece.bend === null ? (piece.points[0] ?? []).join() : `bend-${piece.bend}`;
+/** The same from one plan to the next, so that a piece that moves is not made anew. */
+function keyOf({ bend }: Piece, number: number): string {
+  return bend === null ? `straight-${number}` : `bend-${bend}`;
 }

@@ -1,14 +1,18 @@
 // What the pipe comes out as, dimension by dimension; with printed marks, the exact ones beside.
+import { memo, useDeferredValue } from "react";
 import { FIELD } from "@/kinds/words";
 import type { Plan } from "@/model/document";
 import { Reading } from "@/ui/Reading";
 
 type Dimension = Plan["dimensions"][number];
 
+/** Drawn after the marks: who types looks at those. */
 export function Comparison({ plan }: { plan: Plan }) {
-  if (plan.dimensions.length === 0) {
-    return null;
-  }
+  const drawn = useDeferredValue(plan, null);
+  return drawn && drawn.dimensions.length > 0 ? <Dimensions plan={drawn} /> : null;
+}
+
+const Dimensions = memo(function Dimensions({ plan }: { plan: Plan }) {
   const beside = plan.beside;
   const printed = plan.method === "table";
   return (
@@ -52,7 +56,7 @@ export function Comparison({ plan }: { plan: Plan }) {
       ) : null}
     </section>
   );
-}
+});
 
 function Off({ dimension }: { dimension: Dimension | undefined }) {
   const off = dimension?.off_text ?? "";

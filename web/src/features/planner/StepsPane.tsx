@@ -97,12 +97,15 @@ type StepProps = {
   takes: readonly Place[];
 };
 
-function Step({ step, order, plan, takes }: StepProps) {
+/** Drawn again where it is shown large, or no longer: turning over the pages leaves the others. */
+const Step = memo(function Step({ step, order, plan, takes }: StepProps) {
   const point = usePlanner((state) => state.point);
-  const steps = usePlanner((state) => state.steps);
+  const wanted = usePlanner(({ steps }) => steps?.order ?? "");
   const showSteps = usePlanner((state) => state.showSteps);
   const bend = order.bends.find((each) => each.step === step.number);
-  const shown = bend && (steps?.bend ?? order.bends[0]?.bend) === bend.bend;
+  const shown = usePlanner(
+    ({ steps }) => bend !== undefined && (steps?.bend ?? order.bends[0]?.bend) === bend.bend,
+  );
   return (
     <li
       data-step={step.number}
@@ -119,7 +122,7 @@ function Step({ step, order, plan, takes }: StepProps) {
             weight="quiet"
             className="px-2 text-sm max-desk:hidden"
             aria-label={`Show ${step.title} large`}
-            onClick={() => showSteps({ order: steps?.order ?? "", bend: bend.bend })}
+            onClick={() => showSteps({ order: wanted, bend: bend.bend })}
           >
             Show
           </Button>
@@ -132,18 +135,7 @@ function Step({ step, order, plan, takes }: StepProps) {
         Check: <Figures text={step.check} />
       </p>
       {bend && takes.length > 1 ? <BendStance bend={bend.bend} takes={takes} /> : null}
-      {bend ? (
-        <div className="mt-1 grid grid-cols-2 gap-2 text-xs text-soft desk:hidden">
-          <figure>
-            <OnWall bend={bend} plan={plan} size={SMALL} />
-            <figcaption>On the wall, from the front</figcaption>
-          </figure>
-          <figure>
-            <InBender bend={bend} plan={plan} mark={order.marks[bend.bend]?.text} size={SMALL} />
-            <figcaption>In the bender, hook right</figcaption>
-          </figure>
-        </div>
-      ) : null}
+      {bend ? <SmallPictures bend={bend} plan={plan} mark={order.marks[bend.bend]?.text} /> : null}
       {bend?.meets.map((met) => (
         <div
           key={met.what}
@@ -165,7 +157,25 @@ function Step({ step, order, plan, takes }: StepProps) {
       <p className="mt-1 text-xs text-soft">{step.caution}</p>
     </li>
   );
-}
+});
+
+type Pictured = { bend: Order["bends"][number]; plan: Plan; mark: string | undefined };
+
+/** For a phone, where the large ones have no room beside the steps. */
+const SmallPictures = memo(function SmallPictures({ bend, plan, mark }: Pictured) {
+  return (
+    <div className="mt-1 grid grid-cols-2 gap-2 text-xs text-soft desk:hidden">
+      <figure>
+        <OnWall bend={bend} plan={plan} size={SMALL} />
+        <figcaption>On the wall, from the front</figcaption>
+      </figure>
+      <figure>
+        <InBender bend={bend} plan={plan} mark={mark} size={SMALL} />
+        <figcaption>In the bender, hook right</figcaption>
+      </figure>
+    </div>
+  );
+});
 
 /** Where one bend is made, where that is not as the rest of the piece. */
 function BendStance({ bend, takes }: { bend: number; takes: readonly Place[] }) {

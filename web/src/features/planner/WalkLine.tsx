@@ -14,6 +14,10 @@ import { Candidates } from "./Candidates";
 import { Floating, floats } from "./Floating";
 import { Sentence } from "./Sentence";
 
+/** The first words of a line without a name leave room for the buttons at its right. */
+const BESIDE_BUTTONS =
+  "[&>p:first-child]:before:float-right [&>p:first-child]:before:h-7 [&>p:first-child]:before:w-14 pointer-coarse:[&>p:first-child]:before:h-11 pointer-coarse:[&>p:first-child]:before:w-22";
+
 type Props = { line: Line; index: number; last: boolean; nextToEnd: boolean; firstLeg: boolean };
 
 export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, firstLeg }: Props) {
@@ -92,7 +96,7 @@ export const WalkLine = memo(function WalkLine({ line, index, last, nextToEnd, f
       )}
     >
       <span className="w-5 pt-0.5 text-right font-semibold text-soft">{index + 1}</span>
-      <div className="min-w-0 flex-1">
+      <div className={classes("min-w-0 flex-1", BESIDE_BUTTONS)}>
         <Sentence line={line} index={index} firstLeg={firstLeg} all={all} />
         {worked.map((sum) => (
           <p key={sum.path} className="text-sm text-soft">
