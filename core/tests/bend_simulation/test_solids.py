@@ -16,7 +16,10 @@ from yarrow.bend_simulation.moving import moving
 from yarrow.bend_simulation.solids import bars
 from yarrow.benders.bender import Hook
 from yarrow.catalog.stances import Stance, stances
+from yarrow.documents.run_file import read_run
 from yarrow.geometry.vectors import Vector
+from yarrow.runs.bending_sequence import handle_run
+from yarrow.wording.phrase import Phrase, Quantity
 
 APART = DIAMETER / 2 + 15 / 25.4
 """Centreline of the pipe to that of a handle 30 mm thick."""
@@ -40,14 +43,24 @@ class Handle(unittest.TestCase):
         return met(run(turn(30), turn(20), end(height)), [1], 0, "end", stances("hand").usual)
 
     def test_a_leg_that_crosses_the_handle_meets_it(self) -> None:
-        strike = self.leg(40)["handle"]
-        self.assertGreater(strike.by, APART)
-        self.assertLess(strike.by, APART + SPARE)
-        # The handle leans 60 degrees from the shoe's centre (it is upright at 30 degrees of bend);
-        # the leg stands as far along as the second bend's vertex is from the end of the first
-        # one's arc: twice as far out along the handle.
-        along = (20 - DIAMETER) - RADIUS
-        self.assertAlmostEqual(strike.out, along * 2, delta=0.01)
+        # Middle through middle: as deep as both are thick.
+        self.assertAlmostEqual(self.leg(40)["handle"].by, APART, places=9)
+
+    def test_the_longest_handle_that_clears_a_leg_is_told(self) -> None:
+        document = run(turn(40), turn(20), end(60))
+        handling = handle_run(read_run(document))
+        first, second = handling.orders[0].bends
+        told = handling.findings[0].values["shorter"]
+        assert isinstance(told, Phrase)
+        reach = told.values["reach"]
+        assert isinstance(reach, Quantity)
+
+        def with_handle(inches: float) -> dict[str, Collision]:
+            where = replace(stances("hand").usual, handle_mm=inches * 25.4)
+            return met(document, [first.bend], second.bend, second.hook, where)
+
+        self.assertNotIn("handle", with_handle(reach.value))
+        self.assertIn("handle", with_handle(reach.value + 0.5))
 
     def test_a_leg_that_ends_below_it_does_not(self) -> None:
         # Over the shoe's centre the handle rises by tan 60° of the way along; what keeps a tip

@@ -33,13 +33,12 @@ TOOL: tuple[InTheWay, ...] = ("handle", "heel")
 class Collision:
     """What the pipe meets: by how much it would have to be higher (``floor``, ``bench``), or how
     deep it would cut in (``handle``, ``heel``); the place on the straight pipe that meets it; the
-    moment, degrees into the bend; how far out on the handle or heel, from the shoe's centre."""
+    moment, degrees into the bend."""
 
     what: InTheWay
     by: float
     at: float
     angle_so_far: float
-    out: float = 0.0
 
 
 def find_collisions(
@@ -114,9 +113,11 @@ def _on_table(moves: Moving, table: Top, half: float, lies: float) -> Collision 
     low = swept(moves.ahead, half, table.height, moves.radius, moves.turn)
     if low and low.under > lies:
 
-        def look(angle_so_far: float, moved: float) -> Collision:
-            under, place = table.lowest(moves.ahead_at(angle_so_far), half + moved)
-            return Collision("bench", under + moved, place, angle_so_far)
+        def look(angle_so_far: float, moved: float) -> Look:
+            pieces = moves.ahead_at(angle_so_far)
+            under, place = table.lowest(pieces, half)
+            could, _ = table.lowest(pieces, half + moved)
+            return Collision("bench", under, place, angle_so_far), could + moved
 
         reach = math.hypot(max(-table.low, table.high), table.aside)
         found += _worst(moves.angle, look, reach, 2 * _NEAR * half, lies)
@@ -128,50 +129,59 @@ def _on_bar(moves: Moving, bar: Bar, what: InTheWay, diameter: float) -> Collisi
     """What lies ahead of the hook turns with the tool: one look tells all. What lies behind comes
     nearer by no more than the bar's own way."""
 
-    def strike(pieces: Collection[Segment], angle_so_far: float, moved: float) -> Collision:
-        distance, out, place = bar.closest(pieces, angle_so_far)
-        return Collision(what, bar.apart + moved - distance, place, angle_so_far, out)
+    def strike(pieces: Collection[Segment], angle_so_far: float) -> Collision:
+        distance, place = bar.closest(pieces, angle_so_far)
+        return Collision(what, bar.apart - distance, place, angle_so_far)
 
-    def look(angle_so_far: float, moved: float) -> Collision:
-        return strike(moves.behind_at(angle_so_far), angle_so_far, moved)
+    def look(angle_so_far: float, moved: float) -> Look:
+        found = strike(moves.behind_at(angle_so_far), angle_so_far)
+        return found, min(found.by + moved, bar.apart)
 
-    near = _NEAR * diameter
-    found = [strike(moves.ahead, 0.0, near)]
+    found = [strike(moves.ahead, 0.0)]
     middle = (0.0, 0.0, moves.radius)
     nearest = min((piece.at_least_off(middle) for piece in moves.behind), default=math.inf)
     if nearest - moves.drawn(moves.angle) < bar.far + bar.apart:
-        found += _worst(moves.angle, look, bar.speed(), near, 0.0)
+        found += _worst(moves.angle, look, bar.speed(), _NEAR * diameter, 0.0)
     worst = max(found, key=lambda each: each.by)
     return worst if worst.by > 0 else None
 
 
+Look = tuple[Collision, float]
+"""What is met at a moment, and the most that could be met beside it."""
+
+
 def _worst(
     angle: float,
-    look: Callable[[float, float], Collision],
+    look: Callable[[float, float], Look],
     speed: float,
     near: float,
     least: float,
 ) -> list[Collision]:
-    """The moment of a bend that meets the most, to within ``near``; none where none meets more than
-    ``least``. The stretch of the bend that could meet the most is halved: one look at its middle
-    tells for the whole of it, as nothing moves further meanwhile than its speed has it.
+    """What is met the most while a bend is made, to within ``near``; none where none is met. The
+    stretch of the bend that could meet the most is halved: one look at its middle tells for the
+    whole of it, as nothing moves further meanwhile than its speed has it.
 
-    Args: angle, of the bend, degrees; look, what is met at a moment by what could have moved so
-    far; speed, the most that a distance changes in a radian.
+    Args: angle, of the bend, degrees; look, at a moment, told how far anything moves beside it;
+    speed, the most that a distance changes in a radian; least, what counts as met from.
     """
-    waiting: list[tuple[float, float, float, Collision]] = []
+    waiting: list[tuple[float, float, float]] = []
+    deepest: Collision | None = None
 
     def wait(begins: float, ends: float) -> None:
+        nonlocal deepest
         moved = speed * math.radians(ends - begins) / 2
-        strike = look((begins + ends) / 2, moved)
-        if strike.by > least:
-            heappush(waiting, (-strike.by, begins, ends, strike))
+        strike, could = look((begins + ends) / 2, moved)
+        if could > least:
+            heappush(waiting, (-could, begins, ends))
+            if deepest is None or strike.by > deepest.by:
+                deepest = strike
 
     wait(0.0, angle)
-    while waiting:
-        _, begins, ends, strike = heappop(waiting)
-        if speed * math.radians(ends - begins) / 2 <= near:
-            return [strike]
+    while waiting and deepest:
+        less, begins, ends = heappop(waiting)
+        if -less <= deepest.by + near or speed * math.radians(ends - begins) <= 2 * near:
+            # What comes so near counts as met.
+            return [deepest if deepest.by > least else replace(deepest, by=-less)]
         middle = (begins + ends) / 2
         wait(begins, middle)
         wait(middle, ends)

@@ -33,12 +33,9 @@ class Bar:
     apart: float
     radius: float
 
-    def closest(
-        self, pieces: Collection[Segment], angle_so_far: float
-    ) -> tuple[float, float, float]:
+    def closest(self, pieces: Collection[Segment], angle_so_far: float) -> tuple[float, float]:
         """The least distance of any piece's centreline from the bar's at a moment of the bend (no
-        more than it, where that is far), how far along the bar that is from the shoe's centre, and
-        the place on the straight pipe.
+        more than it, where that is far), and the place on the straight pipe.
 
         Args: pieces, of the pipe in the bender's frame; angle_so_far, degrees into the bend.
         """
@@ -46,20 +43,20 @@ class Bar:
         way = (math.cos(lean), 0.0, math.sin(lean))
         middle = (0.0, 0.0, self.radius)
         half_way = along(middle, way, (self.near + self.far) / 2)
-        best = (math.inf, 0.0, 0.0)
+        best = (math.inf, 0.0)
         for piece in pieces:
             # What is well out of the bar's reach need not be looked at closely: it is this far off.
             beyond = piece.at_least_off(half_way) - (self.far - self.near) / 2
             if beyond >= best[0]:
                 continue
             if beyond > _WELL_OFF * self.apart:
-                best = min(best, (beyond, self.far, piece.at))
+                best = min(best, (beyond, piece.at))
                 continue
             points = piece.points(_ARC_STEPS)
             for begins, ends in pairwise(points):
-                distance, place = _bar_distance(begins, ends, middle, way, self.near, self.far)
+                distance = _bar_distance(begins, ends, middle, way, self.near, self.far)
                 if distance < best[0]:
-                    best = (distance, place, piece.at)
+                    best = (distance, piece.at)
         return best
 
     def speed(self) -> float:
@@ -145,21 +142,21 @@ def top(bender: Bender, stance: Stance, unit: Unit) -> Top | None:
 
 def _bar_distance(
     begins: Vector, ends: Vector, middle: Vector, way: Vector, low: float, high: float
-) -> tuple[float, float]:
-    """The least distance of a segment from a bar, between two places along it, and that place."""
+) -> float:
+    """The least distance of a segment from a bar, between two places along it."""
     leg = subtract(ends, begins)
     off = subtract(begins, middle)
     size, across = dot(leg, leg), dot(leg, way)
     if size == 0.0:
         place = min(max(dot(off, way), low), high)
-        return math.dist(begins, along(middle, way, place)), place
+        return math.dist(begins, along(middle, way, place))
     spread = size - across * across
     part = 0.0 if spread <= 1e-12 else (across * dot(off, way) - dot(off, leg)) / spread
-    best = (math.inf, low)
+    best = math.inf
     for share in (min(max(part, 0.0), 1.0), 0.0, 1.0):
         point = along(begins, leg, share)
         place = min(max(dot(subtract(point, middle), way), low), high)
         on_bar = along(middle, way, place)
         again = min(max(dot(subtract(on_bar, begins), leg) / size, 0.0), 1.0)
-        best = min(best, (math.dist(along(begins, leg, again), on_bar), place))
+        best = min(best, math.dist(along(begins, leg, again), on_bar))
     return best

@@ -109,21 +109,24 @@ function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width
         className="pointer-events-none fill-transparent stroke-ink"
         strokeWidth="1.4"
       />
-      {ticks.map(({ at, long, label }) => (
-        <g key={at} className="stroke-strong-line">
-          <line x1={x(at)} x2={x(at)} y1={RULER_Y} y2={RULER_Y + (long ? 9 : 5)} />
-          {label ? (
-            <text
-              x={x(at)}
-              y={RULER_Y + 22}
-              textAnchor="middle"
-              className="fill-soft stroke-none text-[12px] font-semibold"
-            >
-              {label}
-            </text>
-          ) : null}
-        </g>
-      ))}
+      <path
+        d={ticks.map(({ at, long }) => `M${x(at)} ${RULER_Y}v${long ? 9 : 5}`).join("")}
+        fill="none"
+        className="stroke-strong-line"
+      />
+      {ticks.map(({ at, label }) =>
+        label ? (
+          <text
+            key={at}
+            x={x(at)}
+            y={RULER_Y + 22}
+            textAnchor="middle"
+            className="fill-soft text-[12px] font-semibold"
+          >
+            {label}
+          </text>
+        ) : null,
+      )}
       {placed.map(({ mark, x: at, label }) => {
         const way = mark.hook === "end" ? 1 : -1;
         const on = lit(mark.bend);

@@ -7,18 +7,23 @@ const SLASH = "\u2044";
 
 export function Reading({ text, className = "" }: { text: string; className?: string }) {
   const { whole, over, under, tail } = parted(text);
+  const outer = `whitespace-nowrap ${className}`;
+  if (!over) {
+    return (
+      <span className={outer} data-reading={text}>
+        {text}
+      </span>
+    );
+  }
+  const apart = whole.endsWith("'") ? "ml-[0.3em]" : "ml-[0.08em]";
   return (
-    <span className={`whitespace-nowrap ${className}`} data-reading={text}>
+    <span className={outer} data-reading={text}>
       <span className="sr-only">{text}</span>
       <span aria-hidden="true">
         {whole}
-        {over ? (
-          <span className={whole.endsWith("'") ? "ml-[0.3em]" : "ml-[0.08em]"}>
-            <span className="figure relative -top-[0.34em]">{over}</span>
-            {SLASH}
-            <span className="figure">{under}</span>
-          </span>
-        ) : null}
+        <span className={`figure relative -top-[0.34em] ${apart}`}>{over}</span>
+        {SLASH}
+        <span className="figure">{under}</span>
         {tail}
       </span>
     </span>

@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from collections.abc import Collection, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from itertools import takewhile
 
 from yarrow.bend_simulation.collisions import TOOL, Collision, InTheWay, find_collisions
 from yarrow.bend_simulation.order import Handled, Order
@@ -13,8 +14,8 @@ from yarrow.benders.placing import other_end
 from yarrow.catalog.stances import Place, Stance
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
+from yarrow.measure.units import convert_length
 from yarrow.runs.instructions.steps import PieceToBend
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Quantity, Value, count
 
 
@@ -31,6 +32,9 @@ class Interference:
     swept: float
     text: Phrase
 
+
+_HANDLE_WITHIN_MM = 10.0
+"""As near as it is told how long a handle may be."""
 
 _LESS = {
     "no_room": "has-room",
@@ -168,7 +172,8 @@ def helps_of(
         helps.append(Phrase("helps/blocks", {"by": words.needed(met["floor"])}))
     if "bench" in met:
         helps.append(Phrase("helps/over-the-edge", {"by": words.needed(met["bench"])}))
-    helps += [_shorter(strike, words) for strike in each.collisions if strike.what == "handle"]
+    if "handle" in met:
+        helps.append(_shorter(each, made, piece))
     if "heel" in met:
         helps.append(Phrase("helps/more-straight"))
     for another in found:
@@ -177,8 +182,23 @@ def helps_of(
     return tuple(helps)
 
 
-def _shorter(strike: Collision, words: LengthFormatter) -> Phrase:
-    return Phrase("no-order/shorter-handle", {"reach": words.available(strike.out)})
+def _shorter(each: Handled, made: Collection[int], piece: PieceToBend) -> Phrase:
+    """The longest handle that clears the pipe: what a longer one meets, a shorter one may not."""
+    words = piece.words
+
+    def meets(reach_mm: float) -> bool:
+        stance = replace(each.stance, handle_mm=reach_mm)
+        found = find_collisions(
+            piece.pipe, made, each.bend, each.placing.hook, piece.bender, stance, words.unit
+        )
+        return any(strike.what == "handle" for strike in found)
+
+    clear, met = 0.0, each.stance.handle_mm
+    while met - clear > _HANDLE_WITHIN_MM:
+        middle = (clear + met) / 2
+        clear, met = (clear, middle) if meets(middle) else (middle, met)
+    reach = convert_length(clear, "mm", words.unit)
+    return Phrase("no-order/shorter-handle", {"reach": words.available(reach)})
 
 
 def no_order(best: Order, piece: PieceToBend) -> tuple[Finding, ...]:
@@ -197,7 +217,7 @@ def no_order(best: Order, piece: PieceToBend) -> tuple[Finding, ...]:
     else:
         what = next(s.what for s in bad.collisions if s.what in TOOL)
         why = Phrase(f"no-order/{what}-met", at)
-    handle = [strike for strike in bad.collisions if strike.what == "handle"]
+    handle = any(strike.what == "handle" for strike in bad.collisions)
     parts = splits(piece)
     if parts:
         after, straight = parts
@@ -213,7 +233,8 @@ def no_order(best: Order, piece: PieceToBend) -> tuple[Finding, ...]:
         frees = Phrase("no-order/more-straight")
     values: dict[str, Value] = {"why": why, "frees": frees}
     if handle:
-        values["shorter"] = _shorter(handle[0], words)
+        made = [each.bend for each in takewhile(lambda each: each is not bad, best.bends)]
+        values["shorter"] = _shorter(bad, made, piece)
     variant = "handle" if handle else ""
     return (Finding(FindingCode.NO_ORDER, values, bends=(bad.bend,), variant=variant),)
 

@@ -163,14 +163,9 @@ const MarkRow = memo(function MarkRow({ mark, feature, angle, roll, lit, detail 
           <Reading text={mark.text} />
         </td>
         <td className="py-1 text-sm">{shortName(mark.name)}</td>
-        <td className="px-1 py-1">
-          <span
-            title={`hook toward the ${mark.hook} of the pipe`}
-            className="flex items-center justify-center"
-          >
-            <Icon name={mark.hook === "end" ? "next" : "back"} className="size-4" />
-            <span className="sr-only">hook toward the {mark.hook}</span>
-          </span>
+        <td className="px-1 py-1" title={`hook toward the ${mark.hook} of the pipe`}>
+          <Icon name={mark.hook === "end" ? "next" : "back"} className="mx-auto size-4" />
+          <span className="sr-only">hook toward the {mark.hook}</span>
         </td>
         <td className="py-1 text-right font-semibold">{degrees(angle)}</td>
         <td className="py-1 pr-4 pl-2 text-right text-sm text-soft">
