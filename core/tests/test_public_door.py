@@ -37,6 +37,7 @@ ASKED: dict[str, tuple[Any, ...]] = {
     "fold": (BENDS,),
     "handle": (TURN,),
     "line": ("turn at 30", "in"),
+    "pieces": ({**TURN, "joints": {"places": [{"at": 12}]}},),
     "plan": (TURN,),
     "pullbox": (PULL_BOX,),
     "quick": (
@@ -69,8 +70,9 @@ class PublicDoor(unittest.TestCase):
 
     def test_nothing_at_the_door_is_left_out_here(self) -> None:
         functions = {name for name in yarrow.__all__ if inspect.isfunction(getattr(yarrow, name))}
-        values = {"plan_values", "rack_values", "handling_values"}
-        self.assertEqual(functions - set(ASKED), values | {"can_be_made", "plan_as", "rack_as_csv"})
+        values = {"plan_values", "pieces_values", "rack_values", "handling_values"}
+        written = {"plan_as", "pieces_as_text", "rack_as_csv"}
+        self.assertEqual(functions - set(ASKED), values | written | {"can_be_made"})
 
     def test_values_are_the_same_answers(self) -> None:
         plan, rack = yarrow.plan(TURN), yarrow.rack(RACK)

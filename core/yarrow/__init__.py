@@ -32,10 +32,13 @@ from yarrow.documents.schema import schema as _schema
 from yarrow.documents.site_box_file import site_box_document
 from yarrow.documents.wire_notation import read_wires_said
 from yarrow.documents.writing import bend_table_csv, marks_csv, plain, plan_text
+from yarrow.documents.writing import pieces_text as _pieces_text
 from yarrow.documents.writing import rack_csv as _rack_csv
+from yarrow.pieces.piece_plan import PiecesOfRun
+from yarrow.pieces.pieces import piece_plans, pieces_of
 from yarrow.racks.rack import plan_rack
 from yarrow.racks.rack_plan import RackPlan
-from yarrow.runs.bending_sequence import Handling, handle_run
+from yarrow.runs.bending_sequence import Handling, handle_plan, handle_run
 from yarrow.runs.model.plan import WrittenPlan
 from yarrow.runs.planner import plan_run
 from yarrow.runs.written_plan import write_plan
@@ -59,6 +62,9 @@ __all__ = [
     "handle",
     "handling_values",
     "line",
+    "pieces",
+    "pieces_as_text",
+    "pieces_values",
     "plan",
     "plan_as",
     "plan_values",
@@ -124,23 +130,60 @@ def plan_as(document: Document, form: Literal["text", "csv", "bends"]) -> Writte
     return Written(text, made.can_be_made)
 
 
-def handle(document: Document, country: Country | None = None) -> Answer:
+def handle(document: Document, country: Country | None = None, piece: int | None = None) -> Answer:
     """The orders that a run's piece can be bent in, what each costs and what the pipe meets.
 
-    Args: document, a run.
+    Args: document, a run; piece, of which of its pieces, counted from 1 (None: of the run as one).
     Returns: the order picked, the best ones and the usual one, each with its bends' handling.
-    Raises: DocumentError.
+    Raises: DocumentError, also where there is no such piece.
     """
-    return plain(handling_values(document), _wording(document, country))
+    return plain(handling_values(document, piece), _wording(document, country))
 
 
-def handling_values(document: Document) -> Handling:
+def handling_values(document: Document, piece: int | None = None) -> Handling:
     """The same orders as frozen values, for who draws them.
 
+    Args: document, a run; piece, as for handle.
+    Raises: DocumentError.
+    """
+    survey = read_run(document)
+    if piece is None:
+        return handle_run(survey)
+    plans = piece_plans(survey)
+    if not 1 <= piece <= len(plans):
+        raise DocumentError("piece", f"a piece of this run, 1 to {len(plans)}")
+    return handle_plan(plans[piece - 1])
+
+
+def pieces(document: Document, country: Country | None = None) -> Answer:
+    """A run parted into sticks: every piece's own marks and steps, the joints between them, and
+    what other ways to part it cost.
+
+    Args: document, a run; its ``joints`` say how, or leave it to Yarrow.
+    Returns: ``yarrow.pieces/1``, lengths in the run's units.
+    Raises: DocumentError.
+    Source: docs/geometry.md, pieces.
+    """
+    return plain(pieces_values(document), _wording(document, country))
+
+
+def pieces_values(document: Document) -> PiecesOfRun:
+    """The same pieces as frozen values, for who draws them.
+
     Args: document, a run.
     Raises: DocumentError.
     """
-    return handle_run(read_run(document))
+    return pieces_of(read_run(document))
+
+
+def pieces_as_text(document: Document) -> Written:
+    """A run's pieces to read at the bench: joints, and every piece's cut, marks and steps.
+
+    Args: document, a run.
+    Raises: DocumentError.
+    """
+    made = pieces_values(document)
+    return Written(_pieces_text(made, _wording(document, None)), made.can_be_made)
 
 
 def rack(document: Document, country: Country | None = None) -> Answer:

@@ -55,7 +55,13 @@ def _parser() -> argparse.ArgumentParser:
 
     handle = commands.add_parser("handle", help="the orders a run's piece can be bent in")
     handle.add_argument("file")
+    handle.add_argument("--piece", type=int, help="of which of its pieces, counted from 1")
     handle.set_defaults(run=_handle)
+
+    pieces = commands.add_parser("pieces", help="a run in sticks: every piece, joints, ways")
+    pieces.add_argument("file")
+    pieces.add_argument("--format", choices=["json", "text"], default="json")
+    pieces.set_defaults(run=_pieces_command)
 
     rack = commands.add_parser("rack", help="a run's rack: the marks of every pipe, the gaps")
     rack.add_argument("file")
@@ -129,9 +135,16 @@ def _plan_command(options: argparse.Namespace) -> int:
 
 
 def _handle(options: argparse.Namespace) -> int:
-    handling = yarrow.handle(_document(options.file))
+    handling = yarrow.handle(_document(options.file), piece=options.piece)
     _print_answer(handling)
     return 3 if handling["findings"] else 0
+
+
+def _pieces_command(options: argparse.Namespace) -> int:
+    document = _document(options.file)
+    if options.format == "json":
+        return _print_answer(yarrow.pieces(document))
+    return _written(yarrow.pieces_as_text(document))
 
 
 def _rack_command(options: argparse.Namespace) -> int:

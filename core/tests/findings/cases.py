@@ -22,7 +22,7 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.fill.asking import cable, core, wire
-from yarrow import plan_values
+from yarrow import pieces_values, plan_values
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
@@ -53,6 +53,10 @@ class Case(NamedTuple):
 
 def planned_(*walk: dict[str, Any], **more: Any) -> Found:
     return lambda: plan_values(run(*walk, **more)).findings
+
+
+def pieces_(*walk: dict[str, Any], **joints: Any) -> Found:
+    return lambda: pieces_values(run(*walk, joints=joints)).findings
 
 
 def metric_(*walk: dict[str, Any], **more: Any) -> Found:
@@ -448,6 +452,92 @@ CASES: dict[str, Case] = {
         "",
         "",
         ("walk[0].toward", "out"),
+    ),
+    "pieces-are-exact": Case(
+        lambda: pieces_values(run(end(90), method="table")).findings,
+        "note",
+        "method",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "no-room-for-a-joint": Case(
+        # Twice a coupling's own length, 1 9/16, is left at either end.
+        pieces_(end(90), stick=1),
+        "error",
+        "joints",
+        None,
+        (),
+        "1 3 1/8",
+        "",
+        None,
+    ),
+    "joint-off-the-run": Case(
+        pieces_(turn(70), end(40), places=[{"leg": 3, "at": 10}]),
+        "error",
+        "joints.places[0].leg",
+        None,
+        (),
+        "2 3",
+        "",
+        None,
+    ),
+    # The arc begins 4 1/2 before the vertex, which is half a diameter short of the back at 70; the
+    # bender holds 2 1/4 in front of it: its take-up of 5, less 4 1/2 and 3/8, and 2 of hook.
+    "joint-in-bend": Case(
+        pieces_(turn(70), end(40), places=[{"at": 68}]),
+        "error",
+        "joints.places[0].at",
+        None,
+        (),
+        "1",
+        "",
+        ("joints.places[0].at", "62 7/8"),
+    ),
+    "joint-in-reach": Case(
+        pieces_(turn(70), end(40), places=[{"at": 64}]),
+        "warning",
+        "joints.places[0].at",
+        None,
+        (0,),
+        "1 1 1/8 1 2 3/16",
+        "",
+        ("joints.places[0].at", "62 7/8"),
+    ),
+    "joint-in-hole": Case(
+        pieces_(hole(60, 1), end(100), places=[{"at": 60}]),
+        "error",
+        "joints.places[0].at",
+        0,
+        (),
+        "1 1",
+        "",
+        ("joints.places[0].at", "58 1/2"),
+    ),
+    "joints-too-close": Case(
+        pieces_(end(100), places=[{"at": 50}, {"at": 51}]),
+        "error",
+        "joints.places",
+        None,
+        (),
+        "1 5/8",
+        "",
+        None,
+    ),
+    "piece-too-long": Case(
+        pieces_(end(200), places=[{"at": 50}]), "error", "joints", None, (), "2 30 120", "", None
+    ),
+    "piece-cannot-be-bent": Case(
+        pieces_(turn(40), turn(20), end(60), places=[{"leg": 3, "at": 50}]),
+        "error",
+        "joints",
+        None,
+        (),
+        "1",
+        "",
+        None,
     ),
     "longer-than-stick": Case(
         planned_(turn(80), end(80)), "warning", "walk", None, (), "37 3/8 120 2", "", None

@@ -94,6 +94,7 @@ class BendingLimits:
     shot: SegmentAngle
     room_height: ByUnit
     highest_blocks: ByUnit
+    least_to_thread: ByUnit
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -21,6 +21,7 @@ from yarrow.catalog.tables import (
     fittings,
 )
 from yarrow.documents.errors import DocumentError
+from yarrow.documents.joint_reading import read_joints
 from yarrow.documents.schema import reader
 from yarrow.documents.stance_reading import read_stances
 from yarrow.documents.wire_reading import most_degrees, read_wires, trade_size
@@ -103,6 +104,7 @@ def read_run(document: object) -> Survey:
         not_taken=places.not_taken,
         wires=read_wires(shape["wires"], conduit, unit) if "wires" in shape else None,
         most_degrees=most_degrees(shape.get("wires", {})),
+        joints=read_joints(shape["joints"], conduit, unit, worked) if "joints" in shape else None,
     )
     rack = _read_rack(shape["rack"], unit, worked, setup) if "rack" in shape else None
     return Survey(replace(setup, worked=tuple(worked)), said, meet, rack)

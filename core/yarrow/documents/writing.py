@@ -10,6 +10,7 @@ from typing import Any
 
 from yarrow.documents.written_finding import written
 from yarrow.findings.finding import Finding
+from yarrow.pieces.piece_plan import PiecesOfRun
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.model.plan import Mark, WrittenPlan
 from yarrow.wording.lengths import degrees
@@ -88,6 +89,41 @@ def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
     for finding in plan.findings:
         at = f" (line {finding.feature + 1})" if finding.feature is not None else ""
         lines.append(f"{finding.level.upper()}{at}: {finding.said(wording)}")
+    lines += ["", "A plan, for a licensed electrician to check; local code decides."]
+    return "\n".join(lines) + "\n"
+
+
+def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
+    """A run's pieces to read at the bench.
+
+    Args: made, the run in pieces; wording, of the job's country.
+    """
+    say = wording.text
+    lines = [made.name or "Run", f"{made.coupling_name}, sticks of {made.stick_text}", ""]
+    for joint in made.joints:
+        lines.append(f"Joint {joint.number}: leg {joint.leg}, its middle at {joint.at_text}")
+    for piece in made.pieces:
+        plan = piece.plan
+        cut = "a whole stick" if piece.whole else f"cut {plan.cut_length_text}"
+        lines += ["", f"Piece {piece.number}: {cut}, {piece.spare_text} left of its stick"]
+        for mark in plan.working_marks:
+            bend = plan.bends[mark.bend]
+            lines.append(
+                f"{mark.bend + 1:>3}  {mark.text:>10}  {mark.name}, "
+                f"hook to the {mark.hook}, {degrees(bend.angle)}, roll {degrees(bend.roll)}"
+            )
+        for step in (*piece.before, *plan.steps, *piece.after):
+            lines.append(f"     {say(step.title)}: {say(step.do)}")
+            lines.append(f"          Check: {say(step.check)}")
+    lines.append("")
+    for way in made.ways:
+        taken = " (taken)" if way.taken else ""
+        lines.append(
+            f"{say(way.name)}{taken}: {way.joints} joints, {way.cuts} cuts, {way.threads} threads, "
+            f"{way.flips} flips, {way.waste_text} left over, about {way.minutes} min"
+        )
+    for finding in made.findings:
+        lines.append(f"{finding.level.upper()}: {finding.said(wording)}")
     lines += ["", "A plan, for a licensed electrician to check; local code decides."]
     return "\n".join(lines) + "\n"
 

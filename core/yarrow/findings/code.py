@@ -82,6 +82,17 @@ class FindingCode(StrEnum):
     PULL_TENSION = "pull-tension", "warning"
     SIDEWALL_PRESSURE = "sidewall-pressure", "warning"
 
+    # Pieces and joints
+    PIECES_ARE_EXACT = "pieces-are-exact", "note"
+    NO_ROOM_FOR_A_JOINT = "no-room-for-a-joint", "error"
+    JOINT_OFF_THE_RUN = "joint-off-the-run", "error"
+    JOINT_IN_BEND = "joint-in-bend", "error"
+    JOINT_IN_REACH = "joint-in-reach", "warning"
+    JOINT_IN_HOLE = "joint-in-hole", "error"
+    JOINTS_TOO_CLOSE = "joints-too-close", "error"
+    PIECE_TOO_LONG = "piece-too-long", "error"
+    PIECE_CANNOT_BE_BENT = "piece-cannot-be-bent", "error"
+
     # Conduit and trunking
     DOES_NOT_FIT = "does-not-fit", "error"
     WIDER_THAN_INSIDE = "wider-than-inside", "error"

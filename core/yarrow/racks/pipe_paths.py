@@ -19,9 +19,9 @@ from yarrow.measure.units import convert
 from yarrow.role import Role
 from yarrow.runs.layout.walk import Layout
 from yarrow.runs.model.lines import labelled_line
-from yarrow.runs.model.run import Built, OtherPipe, Rack, ResolvedRun, Survey
-from yarrow.runs.planned import Plan, Resolution, UnbuildablePlan
-from yarrow.runs.planner import plan_resolved
+from yarrow.runs.model.run import Built, OtherPipe, Rack, ResolvedRun
+from yarrow.runs.planned import UnbuildablePlan
+from yarrow.runs.planner import plan_path
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Value, count
 
@@ -152,22 +152,6 @@ def _built(
         ).vertices
     except GeometryError:
         return ()
-
-
-def plan_path(
-    run: ResolvedRun, vertices: Sequence[Vector], owners: tuple[tuple[int, Role], ...]
-) -> Plan:
-    """The plan of a pipe whose vertices are known.
-
-    Args:
-        run: for all but its walk.
-        vertices: of the pipe, with both ends, in the run's unit.
-        owners: the line and part of each corner.
-    """
-    path = tuple((Fraction(x), Fraction(y), Fraction(z)) for x, y, z in vertices)
-    laid = replace(run, path=path, corners=owners)
-    lengths = LengthFormatter(run.unit, run.round_to)
-    return plan_resolved(Resolution(Survey(laid, ()), laid, (), (), (), lengths))
 
 
 def built_findings(rack: Rack, lines: Sequence[RackPipePath]) -> list[Finding]:

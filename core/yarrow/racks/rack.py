@@ -15,7 +15,6 @@ from yarrow.racks.pipe_paths import (
     built_findings,
     no_leg,
     pipe_lines,
-    plan_path,
 )
 from yarrow.racks.rack_plan import Gap, RackPipe, RackPlan
 from yarrow.racks.segment_bends import Wide, bends_of, in_segments, radii, segment_bend_of
@@ -23,7 +22,7 @@ from yarrow.runs.checks.tool import shot_radius_findings
 from yarrow.runs.layout.arcs import arcs_to_draw
 from yarrow.runs.layout.walk import lay_out
 from yarrow.runs.model.run import OrderedBend, Rack, ResolvedRun, Survey
-from yarrow.runs.planner import plan_resolved, resolve_run
+from yarrow.runs.planner import plan_path, plan_resolved, resolve_run
 from yarrow.runs.written_plan import write_plan
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import count

@@ -34,7 +34,7 @@ from yarrow.runs.marking.marks import exact_marks
 from yarrow.runs.marking.working import working
 from yarrow.runs.model.plan import Mark, Step
 from yarrow.runs.model.run import OrderedBend, Survey
-from yarrow.runs.planned import BuildablePlan, UnbuildablePlan
+from yarrow.runs.planned import BuildablePlan, Plan, UnbuildablePlan
 from yarrow.runs.planner import MOST_SIMULATED, piece_to_bend, plan_run
 from yarrow.wording.phrase import Phrase
 
@@ -119,7 +119,15 @@ def handle_run(survey: Survey) -> Handling:
     than a stick is bent in parts, so no other order is looked for.
     Source: docs/geometry.md, the half-bent pipe.
     """
-    plan = plan_run(survey)
+    return handle_plan(plan_run(survey))
+
+
+def handle_plan(plan: Plan) -> Handling:
+    """The handling of a piece whose plan is known.
+
+    Args:
+        plan: of a run, or of a piece of one.
+    """
     run = plan.resolution.run
     where = run.stances.picked.place if run.stances.picked else ""
 

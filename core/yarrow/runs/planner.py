@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from fractions import Fraction
 
 from yarrow.bend_simulation.order import NO_BENDS, Order
 from yarrow.bend_simulation.orders import as_said, best_order, unsearched
@@ -14,6 +15,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, errors_of, nothing_wrong
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import StraightPipe, develop
+from yarrow.geometry.vectors import Vector
 from yarrow.measure.rounding import cut_text, round_to
 from yarrow.role import Role
 from yarrow.runs.checks.arcs import arc_findings
@@ -122,6 +124,22 @@ def plan_resolved(resolution: Resolution) -> Plan:
     )
 
 
+def plan_path(
+    run: ResolvedRun, vertices: Sequence[Vector], owners: tuple[tuple[int, Role], ...]
+) -> Plan:
+    """The plan of a pipe whose vertices are known.
+
+    Args:
+        run: for all but its walk.
+        vertices: of the pipe, with both ends, in the run's unit.
+        owners: the line and part of each corner.
+    """
+    path = tuple((Fraction(x), Fraction(y), Fraction(z)) for x, y, z in vertices)
+    laid = replace(run, path=path, corners=owners)
+    lengths = LengthFormatter(run.unit, run.round_to)
+    return plan_resolved(Resolution(Survey(laid, ()), laid, (), (), (), lengths))
+
+
 def straighten(resolution: Resolution) -> StraightenedRun | Disorder:
     """A run's pipe before any bend, with what there is to say of the run as it was written.
 
@@ -185,6 +203,7 @@ def run_order(run: ResolvedRun, layout: Layout, pipe: StraightPipe) -> Order:
         or Role.SEGMENT in piece.roles
         or min(pipe.straights) < 0
         or pipe.cut_length > stick_of(run)
+        or (run.joints is not None and run.joints.places is not None)
     )
     if by_habit:
         return unsearched(piece, picked)

@@ -225,6 +225,68 @@ EN_US = {
         "body before {line}: {breaks:, and }. Or use shallower offsets."
     ),
     "pull-point": "{at} along the pipe, between bends {one} and {other}",
+    # Pieces and joints
+    "pieces-are-exact": (
+        "Pieces are marked exactly: a printed table has no marks for one that begins at a joint."
+    ),
+    "no-room-for-a-joint": (
+        "No joints make this out of sticks of {stick}: between two places where a coupling can be "
+        "there are {between}. Longer sticks, a shorter reach of the bender, or a bend somewhere "
+        "else would."
+    ),
+    "joint-off-the-run": "The run has {legs} legs, and no leg {leg}.",
+    "joint-off-the-run/beyond": "Joint {joint} lies beyond its leg. Read the tape again.",
+    "joint-in-bend": "Joint {joint} lies in a bend, where no coupling goes.",
+    "joint-in-bend/coupling": (
+        "The coupling of joint {joint} takes {takes} of straight pipe; bend {bend} leaves {room}."
+    ),
+    "joint-in-reach": (
+        "Joint {joint} leaves {room} of straight beside bend {bend}; the bender holds up to "
+        "{needed} there."
+    ),
+    "joint-in-hole": "The coupling of joint {joint} would be in the hole of {line}.",
+    "joints-too-close": "Two joints lie closer than a coupling is long, {apart}.",
+    "piece-too-long": "Piece {piece} is {over} longer than a stick of {stick}. Put a joint in it.",
+    "piece-cannot-be-bent": (
+        "No order makes piece {piece} as it is. Put a joint between its bends, or let Yarrow say "
+        "where."
+    ),
+    "way/one-piece": "In one piece",
+    "way/pieces": "In {pieces} pieces",
+    "step/thread": "Thread",
+    "step/thread-first": (
+        "Before bending, thread the end toward the {end}: {length} of thread, {least} to {most} "
+        "turns. Once bent there is too little straight for the jaws; keep the hook off the thread."
+    ),
+    "step/thread-after": (
+        "Thread the end toward the {end}: {length} of thread, {least} to {most} turns."
+    ),
+    "check/thread": (
+        "Ream it, and drain the oil out of the pipe. A coupling goes on by hand for the first "
+        "turns; {least} are the least, {most} are wanted."
+    ),
+    "caution/threading": (
+        "A turning threader catches gloves, sleeves and hair. Hot chips cut. Thread that stays in "
+        "the open gets zinc paint."
+    ),
+    "step/join": "Join",
+    "step/join-push": (
+        "Push piece {piece} into the {coupling} on piece {before} as far as the stop, {takes}, "
+        "then tighten."
+    ),
+    "step/join-wind": (
+        "Wind piece {piece} into the {coupling} on piece {before}: {least} to {most} turns, "
+        "{takes}."
+    ),
+    "step/join-glue": (
+        "Glue piece {piece} into the {coupling} on piece {before}, as far as the stop, {takes}."
+    ),
+    "check/joined": "Along leg {leg} the tape reads {at} to the middle of the coupling.",
+    "caution/join-push": (
+        "Look into the coupling first: a screw that stands in it stops the pipe short."
+    ),
+    "caution/join-wind": "Two wrenches, one to hold. Feet clear: a pipe that slips turns.",
+    "caution/join-glue": "Cleaner and glue want air, and no flame near them.",
     "longer-than-stick": (
         "The pipe is {over} longer than a stick of {stick}. It takes {sticks} sticks: end this "
         "piece at a coupling in a straight part, and start the next one there."

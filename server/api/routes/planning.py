@@ -26,6 +26,7 @@ from api.shapes import (
 from exports.dxf import read_path
 from yarrow.documents.bends_file import FoldedPipe
 from yarrow.documents.catalogue import Catalogue
+from yarrow.pieces.piece_plan import PiecesOfRun
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.bending_sequence import Handling
 from yarrow.runs.model.plan import WrittenPlan
@@ -44,10 +45,22 @@ def plan(
 
 @router.post("/handling", response={200: Handling, **REFUSALS}, operation_id="handle")
 def handle(
+    request: MemberRequest,
+    document: Body[RunDocument],
+    country: Country | None = None,
+    piece: int | None = None,
+) -> HttpResponse:
+    """The orders that a run's piece, or one of its pieces counted from 1, can be bent in, and what
+    it meets; nothing is saved."""
+    return answered(yarrow.handle(document, country, piece))
+
+
+@router.post("/pieces", response={200: PiecesOfRun, **REFUSALS}, operation_id="pieces")
+def pieces(
     request: MemberRequest, document: Body[RunDocument], country: Country | None = None
 ) -> HttpResponse:
-    """The orders that a run's piece can be bent in, and what it meets; nothing is saved."""
-    return answered(yarrow.handle(document, country))
+    """A run parted into sticks, with what other ways to part it cost; nothing is saved."""
+    return answered(yarrow.pieces(document, country))
 
 
 @router.post("/rack", response={200: RackPlan, **REFUSALS}, operation_id="rack")

@@ -303,7 +303,8 @@ export interface paths {
         put?: never;
         /**
          * Handle
-         * @description The orders that a run's piece can be bent in, and what it meets; nothing is saved.
+         * @description The orders that a run's piece, or one of its pieces counted from 1, can be bent in, and what
+         *     it meets; nothing is saved.
          */
         post: operations["handle"];
         delete?: never;
@@ -669,6 +670,26 @@ export interface paths {
         get: operations["get_nothing"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pieces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pieces
+         * @description A run parted into sticks, with what other ways to part it cost; nothing is saved.
+         */
+        post: operations["pieces"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1782,6 +1803,18 @@ export interface components {
             to: "in" | "mm";
         };
         /**
+         * CouplingOffered
+         * @description A coupling that goes on the run's conduit, and where its figures are from.
+         */
+        CouplingOffered: {
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Source */
+            source: string;
+        };
+        /**
          * DimensionAsBent
          * @description One number of the walk and what it comes out as, with the marks as rounded.
          */
@@ -1981,7 +2014,7 @@ export interface components {
          *     well; a note is worth knowing.
          * @enum {string}
          */
-        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
+        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "pieces-are-exact" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "piece-cannot-be-bent" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
         /**
          * FoldedPipe
          * @description The answer of fold: vertices with both ends, and the end's place and direction.
@@ -2219,6 +2252,43 @@ export interface components {
             stages: {
                 [key: string]: number;
             };
+        };
+        /**
+         * Joint
+         * @description A joint between two pieces: ``place`` of its middle on the run before it is bent; the leg,
+         *     counted from 1, and what the tape on it reads to the middle; where it is in space, and which way
+         *     the pipe goes there. ``takes`` is the pipe that goes into either side, ``open`` what stays open
+         *     between the ends.
+         */
+        Joint: {
+            /** Ahead */
+            ahead: [
+                number,
+                number,
+                number
+            ];
+            /** At */
+            at: number;
+            /** At Point */
+            at_point: [
+                number,
+                number,
+                number
+            ];
+            /** At Text */
+            at_text: string;
+            /** Leg */
+            leg: number;
+            /** Length */
+            length: number;
+            /** Number */
+            number: number;
+            /** Open Text */
+            open_text: string;
+            /** Place */
+            place: number;
+            /** Takes Text */
+            takes_text: string;
         };
         /**
          * Mark
@@ -2493,6 +2563,72 @@ export interface components {
             radii: number[];
         };
         /**
+         * PieceOfRun
+         * @description One piece: from ``begins`` to ``ends`` on the run before it is bent, and its own plan, as if
+         *     it were a run. ``whole``: it is a stick as it is sold; ``spare`` is what is left of its stick.
+         *     ``before`` and ``after`` are what is done to it but for bending; ``works``: it can be bent as
+         *     its steps say, in one piece.
+         */
+        PieceOfRun: {
+            /** After */
+            after: components["schemas"]["Step"][];
+            /** Before */
+            before: components["schemas"]["Step"][];
+            /** Begins */
+            begins: number;
+            /** Ends */
+            ends: number;
+            /** Number */
+            number: number;
+            plan: components["schemas"]["WrittenPlan"];
+            /** Spare */
+            spare: number;
+            /** Spare Text */
+            spare_text: string;
+            /** Threads */
+            threads: string[];
+            /** Whole */
+            whole: boolean;
+            /** Works */
+            works: boolean;
+        };
+        /**
+         * PiecesOfRun
+         * @description A run in pieces. Lengths in ``units``. ``parted`` is who said where: nobody, where it is one
+         *     piece. ``offered`` are the couplings that it could be joined with.
+         */
+        PiecesOfRun: {
+            /** Coupling */
+            coupling: string;
+            /** Coupling Name */
+            coupling_name: string;
+            /** Findings */
+            findings: components["schemas"]["WrittenFinding"][];
+            /** Format */
+            format: string;
+            /** Joints */
+            joints: components["schemas"]["Joint"][];
+            /** Name */
+            name: string;
+            /** Offered */
+            offered: components["schemas"]["CouplingOffered"][];
+            /** Parted */
+            parted: string;
+            /** Pieces */
+            pieces: components["schemas"]["PieceOfRun"][];
+            /** Stick */
+            stick: number;
+            /** Stick Text */
+            stick_text: string;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+            /** Ways */
+            ways: components["schemas"]["Way"][];
+        };
+        /**
          * Placed
          * @description A raceway in the drawn box: the middle of its hole along its wall from the left or the
          *     bottom, and the diameters of the hole and of the lock ring.
@@ -2543,6 +2679,16 @@ export interface components {
              * @enum {string}
              */
             wall: "left" | "right" | "top" | "bottom";
+        };
+        /**
+         * PlaceOfJoint
+         * @description A joint's place as a run's document says it.
+         */
+        PlaceOfJoint: {
+            /** At */
+            at: string;
+            /** Leg */
+            leg: number;
         };
         /**
          * PlannedBend
@@ -3154,6 +3300,7 @@ export interface components {
             conduit: components["schemas"]["RunDocument_conduit"];
             /** @constant */
             format: "yarrow.run/1";
+            joints?: components["schemas"]["RunDocument_joints"];
             /**
              * @description Radius-aware geometry, or printed multipliers and shrink.
              * @enum {string}
@@ -3376,6 +3523,31 @@ export interface components {
         };
         /** @description thhn (also thwn-2), xhhw, thw (also tw, thw-2), bare. */
         RunDocument_insulation: string;
+        RunDocument_joint: {
+            /** @description As the tape on the leg has it. */
+            at: components["schemas"]["RunDocument_length"];
+            /** @description Of the turn that the leg begins at. */
+            from?: components["schemas"]["RunDocument_datum"];
+            /** @description Counted from 1: each turn begins one. */
+            leg?: number;
+            /**
+             * @description What of the coupling the tape was held to: its near end, its middle, its far end.
+             * @enum {string}
+             */
+            to?: "near" | "middle" | "far";
+        };
+        /** @description The run parted into sticks. Without places Yarrow says where. */
+        RunDocument_joints: {
+            /**
+             * @description What joins them; left out, what is usual for the conduit.
+             * @enum {string}
+             */
+            coupling?: "set-screw-coupling" | "compression-coupling" | "threaded-coupling" | "coupler" | "running-coupler" | "union" | "threadless-coupling" | "glued-coupling";
+            /** @description Where somebody put them, in order along the run. */
+            places?: components["schemas"]["RunDocument_joint"][];
+            /** @description How long the sticks are; left out, as the conduit is sold. */
+            stick?: components["schemas"]["RunDocument_size"];
+        };
         /** @description A bend that was measured for springback: what it was commanded to, and what of it was kept, degrees. */
         RunDocument_kept: {
             commanded: number;
@@ -4143,6 +4315,40 @@ export interface components {
              * @enum {string}
              */
             units: "in" | "mm";
+        };
+        /**
+         * Way
+         * @description One way to part a run, and its price: ``waste`` is what is left of the sticks, ``minutes``
+         *     the work by working figures. ``value`` are the places that take it: what the tape reads to the
+         *     middle of each joint, with its leg; none where it is what Yarrow does by itself.
+         */
+        Way: {
+            /** Cuts */
+            cuts: number;
+            /** Flips */
+            flips: number;
+            /** Joints */
+            joints: number;
+            /** Minutes */
+            minutes: number;
+            /** Name */
+            name: string;
+            /** Pieces */
+            pieces: number;
+            /** Taken */
+            taken: boolean;
+            /** Threads */
+            threads: number;
+            /** Turns */
+            turns: number;
+            /** Value */
+            value: components["schemas"]["PlaceOfJoint"][];
+            /** Waste */
+            waste: number;
+            /** Waste Text */
+            waste_text: string;
+            /** Works */
+            works: boolean;
         };
         /**
          * Working
@@ -5714,6 +5920,7 @@ export interface operations {
         parameters: {
             query?: {
                 country?: ("us" | "uk") | null;
+                piece?: number | null;
             };
             header?: never;
             path?: never;
@@ -7668,6 +7875,95 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pieces: {
+        parameters: {
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PiecesOfRun"];
                 };
             };
             /** @description Bad Request */

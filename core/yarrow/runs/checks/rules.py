@@ -71,11 +71,16 @@ def picked_order_findings(run: ResolvedRun, bends: int) -> list[Finding]:
 
 def stick_of(run: ResolvedRun) -> float:
     """The length of a stick of a run's conduit, in the run's unit."""
+    if run.joints:
+        return float(run.joints.stick)
     return float(convert(run.conduit.stick, run.conduit.unit, run.unit))
 
 
 def stick_findings(placed: PlacedPipe) -> list[Finding]:
-    """A warning where the pipe is longer than a stick, with how many it takes."""
+    """A warning where the pipe is longer than a stick, with how many it takes; none where it is
+    parted."""
+    if placed.run.joints:
+        return []
     words, stick = placed.words, stick_of(placed.run)
     over = placed.pipe.cut_length - stick
     if over <= 1e-6:

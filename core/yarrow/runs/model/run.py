@@ -10,6 +10,7 @@ from yarrow.benders.bender import Bender, Hook
 from yarrow.catalog.stances import Place, Stances
 from yarrow.catalog.tables import Conduit
 from yarrow.features.feature import Feature
+from yarrow.features.leg import Datum
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
@@ -49,6 +50,31 @@ class OrderedBend:
     hook: Hook
 
 
+JointEnd = Literal["near", "middle", "far"]
+"""What of a coupling the tape was held to."""
+
+
+@dataclass(frozen=True, slots=True)
+class JointPlace:
+    """Where somebody put a joint: the leg, counted from 0, and what the tape on it reads, hooked at
+    a datum of the turn that the leg begins at."""
+
+    leg: int
+    at: Fraction
+    measured_from: Datum
+    to: JointEnd
+
+
+@dataclass(frozen=True, slots=True)
+class Joints:
+    """How a run is parted: the coupling's kind, how long a stick is, and where the joints are; None
+    where that is Yarrow's to say."""
+
+    coupling: str
+    stick: Fraction
+    places: tuple[JointPlace, ...] | None
+
+
 @dataclass(frozen=True, slots=True)
 class RunSetup:
     """All that was said of a run but its walk; ``path`` is used where it is not empty.
@@ -61,7 +87,7 @@ class RunSetup:
     what was said of places that it can't be worked at: the field, and the place.
     ``wires`` is what is to be drawn in; ``most_degrees`` between pull points, where that is not the
     usual. ``own_allowances`` are the places whose allowance was left to the fitting and is not
-    zero.
+    zero. ``joints`` is how it is parted; None where it is one piece.
     """
 
     name: str
@@ -81,6 +107,7 @@ class RunSetup:
     not_taken: tuple[tuple[str, Place], ...] = ()
     wires: Wires | None = None
     most_degrees: float | None = None
+    joints: Joints | None = None
 
     def resolved(
         self,

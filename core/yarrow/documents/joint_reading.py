@@ -1,0 +1,44 @@
+"""How a run's document says that it is parted: the coupling, the sticks, the places."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from yarrow.catalog.couplings import couplings, usual_coupling
+from yarrow.catalog.tables import Conduit
+from yarrow.documents.errors import DocumentError
+from yarrow.documents.worked_sums import noted
+from yarrow.measure.units import Unit, convert
+from yarrow.runs.model.run import EvaluatedSum, JointPlace, Joints
+
+
+def read_joints(
+    shape: dict[str, Any], conduit: Conduit, unit: Unit, worked: list[EvaluatedSum]
+) -> Joints:
+    """How a run is parted.
+
+    Args: shape, as the schema's joints reads it; conduit and unit, of the run; worked, the sums so
+    far.
+    Raises: DocumentError, for a coupling that does not go on the conduit.
+    """
+    kind = shape.get("coupling", usual_coupling(conduit))
+    if not couplings()[kind].goes_on(conduit):
+        taken = [other for other, each in couplings().items() if each.goes_on(conduit)]
+        raise DocumentError(
+            "joints.coupling", f"one that goes on {conduit.name}: {', '.join(taken)}"
+        )
+    stick = (
+        noted(shape["stick"], "joints.stick", worked)
+        if "stick" in shape
+        else convert(conduit.stick, conduit.unit, unit)
+    )
+    places = tuple(
+        JointPlace(
+            each["leg"] - 1,
+            noted(each["at"], f"joints.places[{number}].at", worked),
+            each["from"],
+            each["to"],
+        )
+        for number, each in enumerate(shape.get("places", []))
+    )
+    return Joints(kind, stick, places or None)

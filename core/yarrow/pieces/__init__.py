@@ -1,0 +1,1 @@
+"""Pieces: a run parted into sticks that can be cut, bent, carried and joined."""

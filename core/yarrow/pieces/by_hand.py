@@ -1,0 +1,154 @@
+"""Joints where somebody put them: what the tape says, and what is wrong with the place."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from itertools import pairwise
+
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, Remedy
+from yarrow.geometry.straights import straights_of
+from yarrow.pieces.places import JointRoom, RunToPart, TapedLeg, hidden, reach_of, taped_legs
+from yarrow.runs.model.lines import labelled_line
+from yarrow.runs.model.run import JointPlace
+from yarrow.wording.phrase import Phrase, Value, count
+
+
+def joints_said(
+    parted: RunToPart, rooms: Sequence[JointRoom]
+) -> tuple[tuple[float, ...], tuple[Finding, ...]]:
+    """The middles of the joints that somebody put, on the run before it is bent, and what is wrong
+    with them; those that have no place on the pipe are left out.
+
+    Args:
+        parted: the run, with the places that were said.
+        rooms: where a joint may be.
+    """
+    places: list[float] = []
+    findings: list[Finding] = []
+    said = parted.run.joints.places if parted.run.joints else None
+    for number, each in enumerate(said or ()):
+        legs = taped_legs(parted, each.measured_from)
+        path = f"joints.places[{number}]"
+        if each.leg >= len(legs):
+            values: dict[str, Value] = {"leg": count(each.leg + 1), "legs": count(len(legs))}
+            findings.append(Finding(FindingCode.JOINT_OFF_THE_RUN, values, path=f"{path}.leg"))
+            continue
+        leg = legs[each.leg]
+        middle = _middle(each, parted)
+        place = leg.place(middle)
+        if place is None:
+            findings.append(_no_straight(parted, rooms, leg, each, number))
+            continue
+        places.append(place)
+        findings += _in_the_way(parted, rooms, leg, each, number, place)
+    order = sorted(places)
+    apart = parted.coupling.length
+    for before, after in pairwise(order):
+        if after - before < apart:
+            needed = {"apart": parted.words.needed(apart)}
+            findings.append(Finding(FindingCode.JOINTS_TOO_CLOSE, needed, path="joints.places"))
+            order.remove(after)
+    return tuple(order), tuple(findings)
+
+
+def _middle(each: JointPlace, parted: RunToPart) -> float:
+    """What the tape reads to the coupling's middle, whatever of it was measured to."""
+    half = parted.coupling.length / 2
+    return float(each.at) + {"near": half, "middle": 0.0, "far": -half}[each.to]
+
+
+def _no_straight(
+    parted: RunToPart,
+    rooms: Sequence[JointRoom],
+    leg: TapedLeg,
+    each: JointPlace,
+    number: int,
+) -> Finding:
+    """A place that is in a bend, or beyond the leg."""
+    middle = _middle(each, parted)
+    ends = [point for part in leg.straights for point in (part.point, part.at(part.ends))]
+    reads = [leg.reads(point) for point in ends]
+    # The arcs at the leg's ends are of it too.
+    arc = parted.run.bender.radius
+    beyond = not reads or not min(reads) - arc <= middle <= max(reads) + arc
+    values: dict[str, Value] = {"joint": count(number + 1)}
+    code = FindingCode.JOINT_OFF_THE_RUN if beyond else FindingCode.JOINT_IN_BEND
+    return Finding(
+        code,
+        values,
+        path=f"joints.places[{number}].at",
+        remedy=_move(parted, rooms, leg, each, number),
+        variant="beyond" if beyond else "",
+    )
+
+
+def _in_the_way(
+    parted: RunToPart,
+    rooms: Sequence[JointRoom],
+    leg: TapedLeg,
+    each: JointPlace,
+    number: int,
+    place: float,
+) -> list[Finding]:
+    """A bend's arc that the coupling would lie on, one that the bender could not hold beside it, a
+    hole that hides it."""
+    coupling, words = parted.coupling, parted.words
+    path, remedy = f"joints.places[{number}].at", _move(parted, rooms, leg, each, number)
+    straights = straights_of(parted.layout.vertices, parted.pipe)
+    at = next(n for n, part in enumerate(straights) if place <= part.ends + 1e-9)
+    beside = []
+    if at > 0:
+        beside.append((place - straights[at].begins, at - 1))
+    if at < len(straights) - 1:
+        beside.append((straights[at].ends - place, at))
+    found = []
+    half, reach = coupling.open / 2, reach_of(parted.run.bender)
+    for room, bend in beside:
+        straight = room - half
+        values: dict[str, Value] = {
+            "joint": count(number + 1),
+            "bend": count(bend + 1),
+            "room": words.available(max(straight, 0.0)),
+            "needed": words.needed(reach),
+            "takes": words.needed(coupling.takes),
+        }
+        if straight < coupling.takes - 1e-6:
+            code = FindingCode.JOINT_IN_BEND
+            found.append(Finding(code, values, None, path, (bend,), remedy, variant="coupling"))
+        elif straight < reach - 1e-6:
+            code = FindingCode.JOINT_IN_REACH
+            found.append(Finding(code, values, None, path, (bend,), remedy))
+    for feature, begins, ends in hidden(parted):
+        if feature is not None and begins < place < ends:
+            line: dict[str, Value] = {
+                "joint": count(number + 1),
+                "line": labelled_line(parted.run, feature),
+            }
+            found.append(Finding(FindingCode.JOINT_IN_HOLE, line, feature, path, remedy=remedy))
+    return found
+
+
+def _move(
+    parted: RunToPart,
+    rooms: Sequence[JointRoom],
+    leg: TapedLeg,
+    each: JointPlace,
+    number: int,
+) -> Remedy | None:
+    """The nearest place on the leg that a joint may have, as its own datum has it."""
+    middle = _middle(each, parted)
+    step = float(parted.words.step)
+    found = []
+    for part in leg.straights:
+        for room in rooms:
+            low, high = max(room.begins, part.begins), min(room.ends, part.ends)
+            if high - low > 2 * step:
+                reads = sorted((leg.reads(part.at(low)), leg.reads(part.at(high))))
+                inside = min(max(middle, reads[0] + step), reads[1] - step)
+                found.append((abs(inside - middle), inside))
+    if not found:
+        return None
+    at = min(found)[1] + float(each.at) - middle
+    text = parted.words.reading(at)
+    return Remedy(Phrase("move-to", {"place": text}), f"joints.places[{number}].at", text)

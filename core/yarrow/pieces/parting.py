@@ -1,0 +1,122 @@
+"""Parting a run: as few joints as its sticks allow, as few cuts, as far from bends as can be."""
+
+from __future__ import annotations
+
+import math
+from bisect import bisect_left
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from yarrow.catalog.couplings import Coupling
+from yarrow.pieces.places import JointRoom
+
+_HAIR = 1e-9
+
+_CUT = 1.0
+_CLOSE = 0.5
+"""What a cut costs, and a joint right beside a bend: never so much as a joint."""
+
+
+@dataclass(frozen=True, slots=True)
+class Sticks:
+    """What a run is parted with: how long it is, its sticks and the coupling."""
+
+    length: float
+    stick: float
+    coupling: Coupling
+
+    def is_whole(self, begins: float, ends: float) -> bool:
+        """Whether a piece between two joints is a stick that is not cut.
+
+        Args:
+            begins, ends: the middles of the joints at its ends, or the run's own ends, in its unit.
+        """
+        return abs(self.piece(begins, ends) - self.stick) < _HAIR * self.stick
+
+    def piece(self, begins: float, ends: float) -> float:
+        """How long a piece is that lies between two joints.
+
+        Args:
+            begins, ends: as for is_whole, lengths in the run's unit.
+        """
+        half = self.coupling.open / 2
+        taken = (half if begins > 0 else 0.0) + (half if ends < self.length else 0.0)
+        return ends - begins - taken
+
+    def furthest(self, begins: float) -> float:
+        """The middle of the next joint, where the piece before it is a whole stick.
+
+        Args:
+            begins: the middle of the joint before it, or 0, in the run's unit.
+        """
+        half = self.coupling.open / 2
+        return begins + (half if begins > 0 else 0.0) + self.stick + half
+
+
+def fewest(
+    sticks: Sticks, stretches: Sequence[JointRoom], pieces: int = 0
+) -> tuple[float, ...] | None:
+    """The middles of as few joints as can be, or of so many pieces; None where no joints do.
+
+    Found from the start on, over the places that a best parting can have: where a whole stick ends,
+    and the ends and the middle of each stretch.
+
+    Args:
+        sticks: the run and what it is parted with.
+        stretches: where a joint may be, in order.
+        pieces: how many there are to be; 0: as few as can be.
+    """
+    if not pieces and sticks.length <= sticks.stick + _HAIR:
+        return ()
+    most = pieces or math.ceil(sticks.length / max(sticks.stick, _HAIR)) + len(stretches) + 1
+    # Of every place that so many joints lead to, the cheapest way there.
+    reached: dict[float, tuple[float, tuple[float, ...]]] = {0.0: (0.0, ())}
+    for number in range(1, most + 1):
+        if not pieces or number == pieces:
+            ended = _ended(sticks, reached)
+            if ended is not None:
+                return ended
+        following: dict[float, tuple[float, tuple[float, ...]]] = {}
+        for begins, (cost, way) in reached.items():
+            for place, beside in _next(sticks, stretches, begins):
+                whole = sticks.is_whole(begins, place)
+                price = cost + (0.0 if whole else _CUT) + _CLOSE / (1.0 + beside)
+                if place not in following or price < following[place][0]:
+                    following[place] = (price, (*way, place))
+        reached = following
+        if not reached:
+            return None
+    return None
+
+
+def _ended(
+    sticks: Sticks, reached: dict[float, tuple[float, tuple[float, ...]]]
+) -> tuple[float, ...] | None:
+    """The cheapest way whose last piece reaches the run's end."""
+    best: tuple[float, tuple[float, ...]] | None = None
+    for begins, (cost, way) in reached.items():
+        if sticks.piece(begins, sticks.length) <= sticks.stick + _HAIR:
+            price = cost + (0.0 if sticks.is_whole(begins, sticks.length) else _CUT)
+            if best is None or price < best[0]:
+                best = (price, way)
+    return best[1] if best else None
+
+
+def _next(
+    sticks: Sticks, stretches: Sequence[JointRoom], begins: float
+) -> list[tuple[float, float]]:
+    """The places that the next joint can have, each with how far it is off the ends of its
+    stretch, in the coupling's lengths."""
+    furthest = sticks.furthest(begins)
+    nearest = begins + 2 * sticks.coupling.length
+    found = []
+    first = bisect_left(stretches, nearest, key=lambda stretch: stretch.ends)
+    for stretch in stretches[first:]:
+        if stretch.begins > furthest + _HAIR:
+            break
+        low, high = max(stretch.begins, nearest), min(stretch.ends, furthest)
+        for place in {low, high, stretch.middle}:
+            if low - _HAIR <= place <= high + _HAIR:
+                off = min(place - stretch.begins, stretch.ends - place)
+                found.append((place, max(off, 0.0) / sticks.coupling.length))
+    return found

@@ -1,0 +1,113 @@
+"""A run's pieces and joints as they are answered, in ``yarrow.pieces/1``'s names."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from yarrow.findings.finding import Finding, nothing_wrong
+from yarrow.geometry.vectors import Vector
+from yarrow.measure.units import Unit
+from yarrow.runs.model.plan import Step, WrittenPlan
+from yarrow.wording.phrase import Phrase
+
+
+@dataclass(frozen=True, slots=True)
+class Joint:
+    """A joint between two pieces: ``place`` of its middle on the run before it is bent; the leg,
+    counted from 1, and what the tape on it reads to the middle; where it is in space, and which way
+    the pipe goes there. ``takes`` is the pipe that goes into either side, ``open`` what stays open
+    between the ends."""
+
+    number: int
+    place: float
+    leg: int
+    at: float
+    at_text: str
+    at_point: Vector
+    ahead: Vector
+    length: float
+    takes_text: str
+    open_text: str
+
+
+@dataclass(frozen=True, slots=True)
+class PieceOfRun:
+    """One piece: from ``begins`` to ``ends`` on the run before it is bent, and its own plan, as if
+    it were a run. ``whole``: it is a stick as it is sold; ``spare`` is what is left of its stick.
+    ``before`` and ``after`` are what is done to it but for bending; ``works``: it can be bent as
+    its steps say, in one piece."""
+
+    number: int
+    begins: float
+    ends: float
+    whole: bool
+    spare: float
+    spare_text: str
+    threads: tuple[str, ...]
+    works: bool
+    before: tuple[Step, ...]
+    after: tuple[Step, ...]
+    plan: WrittenPlan
+
+
+@dataclass(frozen=True, slots=True)
+class Way:
+    """One way to part a run, and its price: ``waste`` is what is left of the sticks, ``minutes``
+    the work by working figures. ``value`` are the places that take it: what the tape reads to the
+    middle of each joint, with its leg; none where it is what Yarrow does by itself."""
+
+    name: Phrase
+    pieces: int
+    joints: int
+    cuts: int
+    threads: int
+    turns: int
+    flips: int
+    works: bool
+    waste: float
+    waste_text: str
+    minutes: int
+    taken: bool
+    value: tuple[PlaceOfJoint, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class PlaceOfJoint:
+    """A joint's place as a run's document says it."""
+
+    leg: int
+    at: str
+
+
+@dataclass(frozen=True, slots=True)
+class CouplingOffered:
+    """A coupling that goes on the run's conduit, and where its figures are from."""
+
+    kind: str
+    name: str
+    source: str
+
+
+@dataclass(frozen=True, slots=True)
+class PiecesOfRun:
+    """A run in pieces. Lengths in ``units``. ``parted`` is who said where: nobody, where it is one
+    piece. ``offered`` are the couplings that it could be joined with."""
+
+    format: str
+    units: Unit
+    name: str
+    coupling: str
+    coupling_name: str
+    offered: tuple[CouplingOffered, ...]
+    stick: float
+    stick_text: str
+    parted: str
+    pieces: tuple[PieceOfRun, ...]
+    joints: tuple[Joint, ...]
+    ways: tuple[Way, ...]
+    findings: tuple[Finding, ...]
+
+    @property
+    def can_be_made(self) -> bool:
+        """Whether no finding is an error, of the run or of a piece."""
+        return nothing_wrong(self.findings)

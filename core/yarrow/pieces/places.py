@@ -1,0 +1,164 @@
+"""Where joints can be: the places of the run that are straight, clear of bends and not hidden."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+from itertools import pairwise
+
+from yarrow.benders.bender import Bender
+from yarrow.catalog.couplings import Coupling
+from yarrow.features.leg import Datum
+from yarrow.geometry.pipe import StraightPipe
+from yarrow.geometry.straights import StraightPart, straights_of
+from yarrow.geometry.vectors import Vector, dot, subtract
+from yarrow.runs.layout.walk import Layout
+from yarrow.runs.model.plan import SiteObject
+from yarrow.runs.model.run import ResolvedRun
+from yarrow.wording.lengths import LengthFormatter
+
+_HIDES = {"hole"}
+"""Things that no coupling goes through."""
+
+
+@dataclass(frozen=True, slots=True)
+class RunToPart:
+    """A run that can be made, with what it is parted with: the ``coupling`` on its conduit and the
+    length of a ``stick``, in the run's unit."""
+
+    run: ResolvedRun
+    layout: Layout
+    pipe: StraightPipe
+    things: tuple[SiteObject, ...]
+    coupling: Coupling
+    stick: float
+    words: LengthFormatter
+
+
+@dataclass(frozen=True, slots=True)
+class TapedLeg:
+    """A leg as the tape lies along it: from ``origin`` in the direction ``ahead``, with the
+    straights of the pipe that lie along it."""
+
+    number: int
+    origin: Vector
+    ahead: Vector
+    straights: tuple[StraightPart, ...]
+
+    def reads(self, point: Vector) -> float:
+        """What the tape reads beside a point.
+
+        Args:
+            point: of the pipe, in space.
+        """
+        return dot(subtract(point, self.origin), self.ahead)
+
+    def place(self, at: float) -> float | None:
+        """The place on the straight pipe where the tape reads ``at``; None where there is a bend,
+        or none of the leg.
+
+        Args:
+            at: from the origin.
+        """
+        found = (each.level_with(self.origin, self.ahead, at) for each in self.straights)
+        return next((place for place in found if place is not None), None)
+
+
+def taped_legs(parted: RunToPart, datum: Datum = "back") -> tuple[TapedLeg, ...]:
+    """The legs of a run with the tape on them, hooked at a datum of the turn that each begins at.
+
+    Args:
+        parted: the run.
+        datum: where the tape is hooked.
+    """
+    layout, pipe = parted.layout, parted.pipe
+    corners = [0, *pipe.corners, len(layout.vertices) - 1]
+    spans = list(zip(pairwise(corners), straights_of(layout.vertices, pipe), strict=True))
+    if not layout.lines:
+        return tuple(
+            TapedLeg(number, layout.vertices[begins], part.ahead, (part,))
+            for number, ((begins, _), part) in enumerate(spans)
+        )
+    found = []
+    limits = [*layout.leg_vertices, len(layout.vertices) - 1]
+    for number, (first, last) in enumerate(pairwise(limits)):
+        leg = next(line.leg for line in layout.lines if line.leg.number == number)
+        on_leg = tuple(part for (a, b), part in spans if a >= first and b <= last)
+        found.append(TapedLeg(number, leg.point(leg.datum(datum)), leg.frame.ahead, on_leg))
+    return tuple(found)
+
+
+def reach_of(bender: Bender) -> float:
+    """How much straight a bender holds beside a bend's arc, on whichever side its hook is.
+
+    Args:
+        bender: with its numbers for the conduit.
+    """
+    return max(bender.arc_behind_front + bender.hook, bender.heel, 0.0)
+
+
+@dataclass(frozen=True, slots=True)
+class JointRoom:
+    """Where the middle of a joint may lie: from ``begins`` to ``ends`` on the straight pipe;
+    ``in_line``: between two bends of one line, a set's or a saddle's."""
+
+    begins: float
+    ends: float
+    in_line: bool
+
+    @property
+    def middle(self) -> float:
+        """Half way."""
+        return (self.begins + self.ends) / 2
+
+    def without(self, begins: float, ends: float) -> tuple[JointRoom, ...]:
+        """What is left of it beside a stretch of the pipe.
+
+        Args:
+            begins, ends: of the stretch, from the pipe's start, in the run's unit.
+        """
+        parts = (
+            replace(self, ends=min(self.ends, begins)),
+            replace(self, begins=max(self.begins, ends)),
+        )
+        return tuple(part for part in parts if part.ends > part.begins)
+
+
+def allowed(parted: RunToPart) -> tuple[JointRoom, ...]:
+    """Where the middle of a joint may lie: out of the bender's reach of every bend, so far from the
+    ends that a piece is left, and not in a bored hole.
+
+    Args:
+        parted: the run, and what it is parted with.
+    """
+    coupling = parted.coupling
+    straights = straights_of(parted.layout.vertices, parted.pipe)
+    lines = parted.layout.features_of(parted.pipe)
+    beside_bend = max(reach_of(parted.run.bender), coupling.takes) + coupling.open / 2
+    at_end = 2 * coupling.length
+    found: list[JointRoom] = []
+    for number, each in enumerate(straights):
+        begins = each.begins + (at_end if number == 0 else beside_bend)
+        ends = each.ends - (at_end if number == len(straights) - 1 else beside_bend)
+        if ends > begins:
+            inner = 0 < number < len(lines) and lines[number - 1] == lines[number]
+            found.append(JointRoom(begins, ends, inner))
+    for _, begins, ends in hidden(parted):
+        found = [part for room in found for part in room.without(begins, ends)]
+    return tuple(found)
+
+
+def hidden(parted: RunToPart) -> list[tuple[int | None, float, float]]:
+    """The stretches of the pipe where a coupling's middle would put it into a hole, each with the
+    hole's line.
+
+    Args:
+        parted: the run, and what it is parted with.
+    """
+    straights = straights_of(parted.layout.vertices, parted.pipe)
+    found = []
+    for thing in parted.things:
+        if thing.kind in _HIDES:
+            _, place = min(each.nearest(thing.at) for each in straights)
+            half = parted.coupling.length / 2 + thing.height
+            found.append((thing.feature, place - half, place + half))
+    return found
