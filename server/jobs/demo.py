@@ -218,6 +218,15 @@ SALTMARSH = {
             _turn("58 1/8", "left", "mezzanine post"),
             _end("31 3/8", "line panels"),
         ),
+        _demo_run(
+            "Loft feed, three sticks",
+            {**_EMT_34, "joints": {}},
+            _box("mill board"),
+            _offset("34", "3 1/2", "out", "tie beam", angle=22.5),
+            _turn("96", "left", "gable post"),
+            _turn("118 1/2", "right", "under the loft"),
+            _end("140", "loft panel"),
+        ),
     ],
     "boxes": [
         {

@@ -463,6 +463,9 @@ CASES: dict[str, Case] = {
         "",
         None,
     ),
+    "too-many-pieces": Case(
+        pieces_(end(900), stick=4), "error", "joints.stick", None, (), "4 225 200", "", None
+    ),
     "no-room-for-a-joint": Case(
         # Twice a coupling's own length, 1 9/16, is left at either end.
         pieces_(end(90), stick=1),

@@ -84,6 +84,7 @@ class FindingCode(StrEnum):
 
     # Pieces and joints
     PIECES_ARE_EXACT = "pieces-are-exact", "note"
+    TOO_MANY_PIECES = "too-many-pieces", "error"
     NO_ROOM_FOR_A_JOINT = "no-room-for-a-joint", "error"
     JOINT_OFF_THE_RUN = "joint-off-the-run", "error"
     JOINT_IN_BEND = "joint-in-bend", "error"

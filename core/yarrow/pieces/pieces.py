@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass, field, replace
 from fractions import Fraction
@@ -40,6 +41,9 @@ from yarrow.wording.phrase import Phrase, Value, count
 
 FORMAT = "yarrow.pieces/1"
 
+MOST_PIECES = 200
+"""Pieces of one run: more than any has, few enough to be planned within seconds."""
+
 MOST_MORE = 6
 """Joints more than the fewest that are tried where a piece can't be bent as it is parted."""
 
@@ -62,6 +66,8 @@ def pieces_of(survey: Survey) -> PiecesOfRun:
     if not isinstance(plan, BuildablePlan):
         return _answer(asked, said, errors_of(plan.findings))
     shop = Parting.of(plan, said)
+    if shop.sticks.length > MOST_PIECES * shop.sticks.stick:
+        return _answer(asked, said, (_too_many(shop.parted),))
     rooms = allowed(shop.parted)
     ways = shop.ways(rooms)
     findings: list[Finding] = []
@@ -93,6 +99,8 @@ def piece_plans(survey: Survey) -> tuple[Plan, ...]:
         return ()
     said = asked.run.joints or _unsaid(asked.run)
     shop = Parting.of(plan, said)
+    if shop.sticks.length > MOST_PIECES * shop.sticks.stick:
+        return ()
     rooms = allowed(shop.parted)
     if said.places:
         taken, _ = joints_said(shop.parted, rooms)
@@ -104,6 +112,15 @@ def piece_plans(survey: Survey) -> tuple[Plan, ...]:
 def _unsaid(run: ResolvedRun) -> Joints:
     stick = convert(run.conduit.stick, run.conduit.unit, run.unit)
     return Joints(usual_coupling(run.conduit), stick, None)
+
+
+def _too_many(parted: RunToPart) -> Finding:
+    values: dict[str, Value] = {
+        "stick": parted.words.measured(parted.stick),
+        "pieces": count(math.ceil(parted.pipe.cut_length / parted.stick)),
+        "most": count(MOST_PIECES),
+    }
+    return Finding(FindingCode.TOO_MANY_PIECES, values, path="joints.stick")
 
 
 def _no_room(parted: RunToPart, rooms: Sequence[JointRoom]) -> Finding:

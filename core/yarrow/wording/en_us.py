@@ -229,6 +229,10 @@ EN_US = {
     "pieces-are-exact": (
         "Pieces are marked exactly: a printed table has no marks for one that begins at a joint."
     ),
+    "too-many-pieces": (
+        "Of sticks of {stick} this takes {pieces} pieces, and {most} are parted at the most. Take "
+        "longer sticks, or check the unit."
+    ),
     "no-room-for-a-joint": (
         "No joints make this out of sticks of {stick}: between two places where a coupling can be "
         "there are {between}. Longer sticks, a shorter reach of the bender, or a bend somewhere "

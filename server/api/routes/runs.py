@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+from dataclasses import replace
 from typing import Any, Literal
 
 from django.http import HttpResponse
@@ -157,10 +158,15 @@ def export_run(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     openapi_extra={"responses": {200: {"content": {"image/svg+xml": {}}}}},
 )
 def get_sheet_svg(
-    request: MemberRequest, run_id: Path[Id], paper: Query[Paper] = "a4", of: Query[What] = "run"
+    request: MemberRequest,
+    run_id: Path[Id],
+    paper: Query[Paper] = "a4",
+    of: Query[What] = "run",
+    piece: Query[int] = 1,
 ) -> HttpResponse:
-    """The sheet of the run, of its rack or of its wire, as the page shows and prints it."""
-    drawing = _sheet(_run_of(request, run_id), paper, of)
+    """The sheet of the run, of its rack or of its wire, as the page shows and prints it; of a run
+    that is parted, of one of its pieces, counted from 1."""
+    drawing = _sheet(_run_of(request, run_id), paper, of, piece)
     return HttpResponse(drawing_svg(drawing), content_type="image/svg+xml")
 
 
@@ -171,12 +177,17 @@ def get_sheet_svg(
     openapi_extra={"responses": {200: {"content": {"application/pdf": {}}}}},
 )
 def get_sheet_pdf(
-    request: MemberRequest, run_id: Path[Id], paper: Query[Paper] = "a4", of: Query[What] = "run"
+    request: MemberRequest,
+    run_id: Path[Id],
+    paper: Query[Paper] = "a4",
+    of: Query[What] = "run",
+    piece: Query[int] = 1,
 ) -> HttpResponse:
     """The same sheet as a PDF."""
     run = _run_of(request, run_id)
-    name = f"{_file_name(run)}{'' if of == 'run' else f'-{of}'}.pdf"
-    return _download(sheet_pdf(_sheet(run, paper, of)), "application/pdf", name)
+    part = of if of != "run" else f"piece-{piece}" if "joints" in run.document else ""
+    name = f"{_file_name(run)}{f'-{part}' if part else ''}.pdf"
+    return _download(sheet_pdf(_sheet(run, paper, of, piece)), "application/pdf", name)
 
 
 @router.get(
@@ -223,7 +234,7 @@ def _run_of(request: MemberRequest, run_id: int) -> Run:
     return found
 
 
-def _sheet(run: Run, paper: Paper, what: What) -> Drawing:
+def _sheet(run: Run, paper: Paper, what: What, piece: int) -> Drawing:
     plan = yarrow.plan_values(run.document)
     saved = f"version {run.version}, saved {run.updated_at:%d %b %Y} by {run.updated_by.shown_name}"
     heading = Heading(run.job.name, run.name, saved, run.job.wording)
@@ -231,7 +242,15 @@ def _sheet(run: Run, paper: Paper, what: What) -> Drawing:
         return compose_wires_sheet(plan, heading, PAPERS[paper])
     if what == "rack":
         return compose_rack_sheet(plan, yarrow.rack_values(run.document), heading, PAPERS[paper])
-    order = next((each for each in yarrow.handling_values(run.document).orders if each.taken), None)
+    pieces = yarrow.pieces_values(run.document).pieces if "joints" in run.document else ()
+    number = None
+    if pieces:
+        number = min(max(piece, 1), len(pieces))
+        shown = pieces[number - 1]
+        plan = replace(shown.plan, steps=(*shown.before, *shown.plan.steps, *shown.after))
+        heading = replace(heading, run=f"{run.name}, piece {number} of {len(pieces)}")
+    handled = yarrow.handling_values(run.document, number)
+    order = next((each for each in handled.orders if each.taken), None)
     hooks = {bend.bend: bend.hook for bend in order.bends} if order else {}
     # A printed mark may ask for the hook the other way round: then no picture is better than one.
     if any(hooks.get(mark.bend) != mark.hook for mark in plan.marks):

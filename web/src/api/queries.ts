@@ -184,10 +184,27 @@ export function removeBender(id: number): Promise<unknown> {
   return unwrap(client.DELETE("/api/benders/{bender_id}", { params: { path: { bender_id: id } } }));
 }
 
-export function handleRun(document: Schemas["RunDocument"], country: Country, signal: AbortSignal) {
+/** The orders of a run as one piece, or of its pieces' one, counted from 1. */
+export function handleRun(
+  document: Schemas["RunDocument"],
+  country: Country,
+  piece: number | null,
+  signal: AbortSignal,
+) {
   return unwrap(
-    client.POST("/api/handling", { params: { query: { country } }, body: document, signal }),
+    client.POST("/api/handling", { params: { query: { country, piece } }, body: document, signal }),
   );
+}
+
+export type PiecesOfRun = Schemas["PiecesOfRun"];
+
+export async function partRun(
+  document: Schemas["RunDocument"],
+  country: Country,
+  signal: AbortSignal,
+): Promise<PiecesOfRun> {
+  const asked = { params: { query: { country } }, body: document, signal };
+  return (await unwrap(client.POST("/api/pieces", asked))) as PiecesOfRun;
 }
 
 export async function planRack(

@@ -1013,7 +1013,8 @@ export interface paths {
         };
         /**
          * Get Sheet Svg
-         * @description The sheet of the run, of its rack or of its wire, as the page shows and prints it.
+         * @description The sheet of the run, of its rack or of its wire, as the page shows and prints it; of a run
+         *     that is parted, of one of its pieces, counted from 1.
          */
         get: operations["get_sheet_svg"];
         put?: never;
@@ -2014,7 +2015,7 @@ export interface components {
          *     well; a note is worth knowing.
          * @enum {string}
          */
-        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "pieces-are-exact" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "piece-cannot-be-bent" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
+        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "piece-cannot-be-bent" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
         /**
          * FoldedPipe
          * @description The answer of fold: vertices with both ends, and the end's place and direction.
@@ -9442,6 +9443,7 @@ export interface operations {
             query?: {
                 of?: "run" | "rack" | "wires";
                 paper?: "a4" | "letter";
+                piece?: number;
             };
             header?: never;
             path: {
@@ -9531,6 +9533,7 @@ export interface operations {
             query?: {
                 of?: "run" | "rack" | "wires";
                 paper?: "a4" | "letter";
+                piece?: number;
             };
             header?: never;
             path: {

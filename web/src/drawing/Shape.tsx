@@ -1,13 +1,16 @@
 // The run as it will hang: each view that shows something, at one scale, with the site's numbers.
 import { memo, useDeferredValue } from "react";
+import type { PiecesOfRun } from "@/api/queries";
 import { centreline, type Piece, type Point3, point3 } from "@/geometry/centreline";
 import { bounds, fitInto, type Room, type View, viewsOf } from "@/geometry/views";
 import { type Plan, troubledBends } from "@/model/document";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
+import { usePieces } from "@/state/usePieces";
 import { useSize } from "@/ui/useSize";
 import { Beside, Legend } from "./Beside";
 import { DimensionLine } from "./DimensionLine";
 import { layOutDimensions } from "./dimensionLayout";
+import { Joints } from "./Joints";
 import { allPoints, isObstacle } from "./points";
 import { Fitting, Obstacle } from "./Thing";
 
@@ -29,6 +32,7 @@ export const Shape = memo(function Shape({ views, both }: { views?: View[]; both
   const { plan, stale } = useDeferredValue(usePlanState((state) => state));
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const shown = views ?? (plan ? viewsOf(plan) : []);
+  const { made } = usePieces();
   return (
     <div ref={ref} className="absolute inset-0 overflow-hidden">
       {plan && width > 0 && height > 0 ? (
@@ -64,6 +68,7 @@ export const Shape = memo(function Shape({ views, both }: { views?: View[]; both
                 room={room}
                 both={both}
                 first={index === 0}
+                made={made}
               />
             );
           })}
@@ -73,9 +78,16 @@ export const Shape = memo(function Shape({ views, both }: { views?: View[]; both
   );
 });
 
-type FlatProps = { plan: Plan; view: View; room: Room; both: boolean; first: boolean };
+type FlatProps = {
+  plan: Plan;
+  view: View;
+  room: Room;
+  both: boolean;
+  first: boolean;
+  made: PiecesOfRun | undefined;
+};
 
-function Flat({ plan, view, room, both, first }: FlatProps) {
+function Flat({ plan, view, room, both, first, made }: FlatProps) {
   const selected = usePlanner((state) => state.selected);
   const pointed = usePlanner((state) => state.pointed);
   const select = usePlanner((state) => state.select);
@@ -149,6 +161,9 @@ function Flat({ plan, view, room, both, first }: FlatProps) {
           />
         ))}
       </g>
+      {made ? (
+        <Joints made={made} place={(at) => place(view.flat(at))} flat={flat} thick={thick} />
+      ) : null}
       {fittings.map((thing) => (
         <Fitting
           key={thing.feature ?? "start"}

@@ -2,7 +2,8 @@
 import { memo, useState } from "react";
 import { ruler } from "@/geometry/ruler";
 import { type Plan, troubledBends } from "@/model/document";
-import { usePlanner, usePlanState } from "@/state/PlannerContext";
+import { usePlanner } from "@/state/PlannerContext";
+import { useShownPiece } from "@/state/usePieces";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
@@ -21,7 +22,7 @@ const RULER_Y = PIPE_TOP + PIPE + 6;
 const FILLS = { error: "fill-brick", warning: "fill-amber", fine: "fill-arc" } as const;
 
 export const Stick = memo(function Stick() {
-  const { plan, stale } = usePlanState((state) => state);
+  const { plan, stale, number: piece, bendsBefore } = useShownPiece();
   const [ref, { width }] = useSize<HTMLElement>();
   const [turned, setTurned] = useState(0);
   const pages = plan?.cut_length && width ? stickPages(plan, width) : [];
@@ -38,7 +39,13 @@ export const Stick = memo(function Stick() {
       )}
     >
       {plan && page ? (
-        <Drawn plan={plan} layout={layOutStick(plan, page, width)} width={width} />
+        <Drawn
+          plan={plan}
+          before={bendsBefore}
+          piece={piece}
+          layout={layOutStick(plan, page, width)}
+          width={width}
+        />
       ) : (
         <p className="grid h-full place-content-center px-6 text-center text-soft">
           The pipe is drawn here with its marks, as soon as the walk has its numbers.
@@ -67,13 +74,23 @@ export const Stick = memo(function Stick() {
   );
 });
 
-function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width: number }) {
+type DrawnProps = {
+  plan: Plan;
+  /** How many bends of the run come before this pipe's. */
+  before: number;
+  /** Which piece of the run it is; 0: all of it. */
+  piece: number;
+  layout: StickLayout;
+  width: number;
+};
+
+function Drawn({ plan, before, piece, layout, width }: DrawnProps) {
   const selected = usePlanner((state) => state.selected);
   const pointed = usePlanner((state) => state.pointed);
   const select = usePlanner((state) => state.select);
   const point = usePlanner((state) => state.point);
   const { x, left, right, scale, placed, cut } = layout;
-  const lit = (bend: number) => plan.bends[bend]?.feature === selected || bend === pointed;
+  const lit = (bend: number) => plan.bends[bend]?.feature === selected || before + bend === pointed;
   const within = (position: number) => Math.min(Math.max(x(position), left), right);
   const ticks = ruler(plan.units, (left - x(0)) / scale, (right - x(0)) / scale, scale);
   const troubled = troubledBends(plan);
@@ -84,7 +101,7 @@ function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width
       height={HEIGHT}
       viewBox={`0 0 ${width} ${HEIGHT}`}
       role="img"
-      aria-label={`The unbent pipe with ${placed.length} marks shown${cut ? `, cut at ${plan.cut_length_text}` : ""}`}
+      aria-label={`The unbent pipe${piece ? `, piece ${piece},` : ""} with ${placed.length} marks shown${cut ? `, cut at ${plan.cut_length_text}` : ""}`}
     >
       <rect x={left} y={PIPE_TOP} width={right - left} height={PIPE} className="fill-pipe" />
       {plan.bends.map((bend, number) => (
@@ -96,7 +113,7 @@ function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width
           width={Math.max(within(bend.arc_end) - within(bend.arc_start), 0)}
           height={PIPE}
           className={fill(number)}
-          onPointerEnter={() => point(number)}
+          onPointerEnter={() => point(before + number)}
           onPointerLeave={() => point(null)}
           onPointerDown={() => select(bend.feature)}
         />
@@ -138,7 +155,7 @@ function Drawn({ plan, layout, width }: { plan: Plan; layout: StickLayout; width
               "cursor-pointer",
               on ? "fill-accent stroke-accent" : "fill-ink stroke-ink",
             )}
-            onPointerEnter={() => point(mark.bend)}
+            onPointerEnter={() => point(before + mark.bend)}
             onPointerLeave={() => point(null)}
             onPointerDown={() => select(plan.bends[mark.bend]?.feature ?? null)}
           >

@@ -120,9 +120,19 @@ export function setAtPath(path: string, value: string | number | string[]): Chan
     return (document) =>
       document.rack ? { ...document, rack: { ...document.rack, [within]: value } } : document;
   }
+  const [, joint] = path.match(JOINT_PLACE) ?? [];
+  if (joint !== undefined) {
+    return (document) => {
+      const places = document.joints?.places?.map((each, at) =>
+        at === Number(joint) ? { ...each, at: value as string } : each,
+      );
+      return places ? { ...document, joints: { ...document.joints, places } } : document;
+    };
+  }
   return (document) => ({ ...document, [path]: value });
 }
 
+const JOINT_PLACE = /^joints\.places\[(\d+)\]\.at$/;
 const RACK_FIELD = /^rack\.(\w+)$/;
 const LINE_FIELD = /^walk\[(\d+)\]\.(\w+)$/;
 

@@ -7,7 +7,7 @@ import { advance, begin, type History, redo, settle, undo } from "./history";
 import { afterChange, type SavedState } from "./savedStore";
 
 /** The ways to show the shape. */
-export type Shown = "flat" | "space" | "both" | "rack" | "wires";
+export type Shown = "flat" | "space" | "both" | "rack" | "pieces" | "wires";
 
 export type PlannerState = SavedState<RunDocument> & {
   readonly runId: number;
@@ -17,6 +17,8 @@ export type PlannerState = SavedState<RunDocument> & {
   /** The bend that is pointed at, in the stick, the shape or the marks. */
   readonly pointed: number | null;
   readonly shown: Shown;
+  /** The piece of a parted run that is looked at, counted from 1; 0: the first. */
+  readonly piece: number;
   /** The steps, where they are shown: of which order (empty: the one that the marks are for), and
    *  the bend whose step is drawn. */
   readonly steps: { readonly order: string; readonly bend: number | null } | null;
@@ -27,6 +29,7 @@ export type PlannerState = SavedState<RunDocument> & {
   select(line: number | null): void;
   point(bend: number | null): void;
   show(shown: Shown): void;
+  lookAtPiece(piece: number): void;
   showSteps(steps: PlannerState["steps"]): void;
   /** A draft is taken up, made from a version; what was here can be undone to. */
   restore(document: RunDocument, baseVersion: number): void;
@@ -56,6 +59,7 @@ export function createPlannerStore(
       selected: null,
       pointed: null,
       shown: "flat",
+      piece: 0,
       steps: null,
       change: (change, burst) => go((history) => advance(history, change(history.present), burst)),
       settle: () => set((state) => ({ history: settle(state.history) })),
@@ -64,6 +68,8 @@ export function createPlannerStore(
       select: (selected) => set((state) => (state.selected === selected ? state : { selected })),
       point: (pointed) => set({ pointed }),
       show: (shown) => set({ shown, steps: null }),
+      lookAtPiece: (piece) =>
+        set(({ steps }) => ({ piece, pointed: null, steps: steps && { order: "", bend: null } })),
       showSteps: (steps) => set({ steps }),
       restore: (document, baseVersion) =>
         set((state) => ({

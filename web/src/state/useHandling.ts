@@ -20,9 +20,11 @@ export function useHandling(): Handled {
   const document = useDocument();
   const { rules } = useOfJob();
   const wanted = usePlanner((state) => state.steps?.order);
+  const number = usePlanner((state) => state.piece);
+  const piece = document.joints ? Math.max(number, 1) : null;
   const query = useQuery({
-    queryKey: ["handling", rules, JSON.stringify(document)],
-    queryFn: ({ signal }) => handleRun(document, rules, signal),
+    queryKey: ["handling", rules, piece, JSON.stringify(document)],
+    queryFn: ({ signal }) => handleRun(document, rules, piece, signal),
     retry: false,
     staleTime: Infinity,
     placeholderData: (before) => before,

@@ -111,7 +111,7 @@ def slip_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
         figures = {"at": at, "rise": rise, "stick": stick}
         if at == 0:
             found.append(_slip(feature, "at", "zero", words, figures))
-        elif at > stick:
+        elif at > stick and not run.joints:
             found.append(_slip(feature, "at", "place", words, figures))
         if rise > stick:
             found.append(_slip(feature, "rise", "rise", words, figures))

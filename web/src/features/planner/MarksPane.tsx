@@ -1,8 +1,10 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
 import { memo } from "react";
+import { PiecePager } from "@/features/pieces/PiecePager";
 import { Findings } from "@/features/walk/Findings";
 import { canBeMade, type Mark, type Plan, workingMarks } from "@/model/document";
-import { usePlanner, usePlanState } from "@/state/PlannerContext";
+import { usePlanner } from "@/state/PlannerContext";
+import { useShownPiece } from "@/state/usePieces";
 import { classes } from "@/ui/classes";
 import { degrees } from "@/ui/degrees";
 import { Icon } from "@/ui/Icon";
@@ -12,9 +14,10 @@ import { Comparison } from "./Comparison";
 import { StepsPane } from "./StepsPane";
 
 export const MarksPane = memo(function MarksPane() {
-  const { plan, stale, offline, problems, refusal } = usePlanState((state) => state);
+  const { plan, stale, offline, problems, refusal, number, count, bendsBefore } = useShownPiece();
   const shown = usePlanner((state) => (state.steps ? "steps" : "marks"));
   const showSteps = usePlanner((state) => state.showSteps);
+  const look = usePlanner((state) => state.lookAtPiece);
   const notice = offline
     ? "No connection. What you see is from before your last change."
     : refusal ||
@@ -28,12 +31,17 @@ export const MarksPane = memo(function MarksPane() {
           label="What to read off"
           value={shown}
           options={[
-            { value: "marks", label: "Marks from the start" },
+            { value: "marks", label: number ? "Marks" : "Marks from the start" },
             { value: "steps", label: "Steps" },
           ]}
           onChange={(next) => showSteps(next === "steps" ? { order: "", bend: null } : null)}
         />
       </div>
+      {number ? (
+        <div className="px-2 pb-1">
+          <PiecePager number={number} count={count} look={look} />
+        </div>
+      ) : null}
       {notice ? (
         <p
           role="status"
@@ -45,7 +53,7 @@ export const MarksPane = memo(function MarksPane() {
       {plan && shown === "steps" ? <StepsPane /> : null}
       {plan && shown === "marks" ? (
         <>
-          <MarksTable plan={plan} />
+          <MarksTable plan={plan} before={bendsBefore} />
           <Totals plan={plan} />
           <div className="px-4">
             <Findings
@@ -79,7 +87,8 @@ const SETTINGS: Readonly<Record<string, string>> = {
   wires: "Wires",
 };
 
-function MarksTable({ plan }: { plan: Plan }) {
+/** ``before``: how many bends of the run come before those of this plan. */
+function MarksTable({ plan, before }: { plan: Plan; before: number }) {
   const selected = usePlanner((state) => state.selected);
   const pointed = usePlanner((state) => state.pointed);
   const marks = workingMarks(plan);
@@ -103,18 +112,19 @@ function MarksTable({ plan }: { plan: Plan }) {
           <th className="text-left font-normal">put it on</th>
           <th className="px-2 font-normal">hook</th>
           <th className="text-right font-normal">bend</th>
-          <th className="pr-4 text-right font-normal">roll</th>
+          <th className="pr-4 pl-2 text-right font-normal">roll</th>
         </tr>
       </thead>
       <tbody>
         {marks.map((mark) => {
           const { feature, angle = 0, roll = 0 } = plan.bends[mark.bend] ?? {};
-          const lit = feature === selected || mark.bend === pointed;
+          const lit = feature === selected || before + mark.bend === pointed;
           const row = plan.working[mark.bend];
           return (
             <MarkRow
               key={mark.bend}
               mark={mark}
+              of={before + mark.bend}
               feature={feature ?? null}
               angle={angle}
               roll={roll}
@@ -130,6 +140,8 @@ function MarksTable({ plan }: { plan: Plan }) {
 
 type RowProps = {
   mark: Mark;
+  /** The bend, counted along the run. */
+  of: number;
   feature: number | null;
   angle: number;
   roll: number;
@@ -137,14 +149,14 @@ type RowProps = {
   detail: string;
 };
 
-const MarkRow = memo(function MarkRow({ mark, feature, angle, roll, lit, detail }: RowProps) {
+const MarkRow = memo(function MarkRow({ mark, of, feature, angle, roll, lit, detail }: RowProps) {
   const select = usePlanner((state) => state.select);
   const point = usePlanner((state) => state.point);
   return (
     <>
       <tr
         data-mark={mark.bend}
-        onPointerEnter={() => point(mark.bend)}
+        onPointerEnter={() => point(of)}
         onPointerLeave={() => point(null)}
         onClick={() => select(feature)}
         className={classes("border-t border-line", lit && "bg-accent-soft text-accent")}
@@ -153,7 +165,7 @@ const MarkRow = memo(function MarkRow({ mark, feature, angle, roll, lit, detail 
           <button
             type="button"
             aria-label={`Bend ${mark.bend + 1}, show its line`}
-            onFocus={() => point(mark.bend)}
+            onFocus={() => point(of)}
             onBlur={() => point(null)}
           >
             {mark.bend + 1}

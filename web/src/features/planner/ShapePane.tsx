@@ -10,6 +10,7 @@ import { StepPictures } from "./StepPictures";
 const Space = lazy(() => import("@/space/Space"));
 
 const WiresPane = lazy(() => import("@/features/wires/WiresPane"));
+const PiecesPane = lazy(() => import("@/features/pieces/PiecesPane"));
 const RackPane = lazy(() => import("@/features/rack/RackPane"));
 
 const IN_SPACE_FLAT = [ACROSS];
@@ -29,6 +30,10 @@ export const ShapePane = memo(function ShapePane() {
       {now === "wires" ? (
         <Suspense fallback={<p className="p-5 text-soft">Opening the wires …</p>}>
           <WiresPane />
+        </Suspense>
+      ) : now === "pieces" ? (
+        <Suspense fallback={<p className="p-5 text-soft">Opening the pieces …</p>}>
+          <PiecesPane />
         </Suspense>
       ) : now === "rack" ? (
         <Suspense fallback={<p className="p-5 text-soft">Opening the rack …</p>}>
@@ -53,6 +58,7 @@ export const ShapePane = memo(function ShapePane() {
             { value: "flat", label: "Flat" },
             { value: "space", label: "In space" },
             { value: "rack", label: "Rack" },
+            { value: "pieces", label: "Pieces" },
             { value: "wires", label: "Wires" },
             ...(comparable ? [{ value: "both" as const, label: "Exact and printed" }] : []),
           ]}

@@ -3,8 +3,9 @@ import type { Order } from "@/api/queries";
 import { OnWall } from "@/drawing/HalfBent";
 import { InBender } from "@/drawing/InBender";
 import { Shape } from "@/drawing/Shape";
-import { useLastPlan, usePlanner } from "@/state/PlannerContext";
+import { usePlanner } from "@/state/PlannerContext";
 import { useHandling } from "@/state/useHandling";
+import { useShownPiece } from "@/state/usePieces";
 import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
@@ -26,7 +27,7 @@ export function StepPictures() {
 }
 
 function Pictures({ order }: { order: Order }) {
-  const plan = useLastPlan();
+  const { plan, bendsBefore } = useShownPiece();
   const { old } = useHandling();
   const steps = usePlanner((state) => state.steps);
   const showSteps = usePlanner((state) => state.showSteps);
@@ -51,7 +52,7 @@ function Pictures({ order }: { order: Order }) {
     const next = order.bends[to]?.bend;
     if (next !== undefined && steps) {
       showSteps({ ...steps, bend: next });
-      point(next);
+      point(bendsBefore + next);
     }
   };
   return (

@@ -8,8 +8,9 @@ import { WordField } from "@/features/walk/fields";
 import { placeWords, USUAL } from "@/kinds/placeWords";
 import { type Place, setBendStance, takeOrder } from "@/model/commands";
 import type { Plan } from "@/model/document";
-import { useDocument, useLastPlan, usePlanner } from "@/state/PlannerContext";
+import { useDocument, usePlanner } from "@/state/PlannerContext";
 import { useHandling } from "@/state/useHandling";
+import { useShownPiece } from "@/state/usePieces";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
@@ -17,7 +18,7 @@ import { SegmentedControl } from "@/ui/SegmentedControl";
 import { StanceLine } from "./StanceLine";
 
 export const StepsPane = memo(function StepsPane() {
-  const plan = useLastPlan();
+  const { plan, bendsBefore, before, after } = useShownPiece();
   const { orders, findings, order, takes, pending, old } = useHandling();
   const showSteps = usePlanner((state) => state.showSteps);
   const change = usePlanner((state) => state.change);
@@ -73,13 +74,38 @@ export const StepsPane = memo(function StepsPane() {
         </div>
       )}
       <ol>
+        <Others steps={before} />
         {order.steps.map((step) => (
-          <Step key={step.number} step={step} order={order} plan={plan} takes={takes} />
+          <Step
+            key={step.number}
+            step={step}
+            order={order}
+            plan={plan}
+            takes={takes}
+            before={bendsBefore}
+          />
         ))}
+        <Others steps={after} />
       </ol>
     </div>
   );
 });
+
+/** What is done to a piece besides bending it: threads, and its joint. */
+function Others({ steps }: { steps: Plan["steps"] }) {
+  return steps.map((step) => (
+    <li key={step.number} className="border-t border-line px-4 py-2">
+      <p className="font-semibold">{step.title}</p>
+      <p className="text-sm">
+        <Figures text={step.do} />
+      </p>
+      <p className="text-sm text-soft">
+        Check: <Figures text={step.check} />
+      </p>
+      <p className="mt-1 text-xs text-soft">{step.caution}</p>
+    </li>
+  ));
+}
 
 const SHORT: Readonly<Record<string, string>> = {
   "from the start": "Start",
@@ -95,10 +121,12 @@ type StepProps = {
   order: Order;
   plan: Plan;
   takes: readonly Place[];
+  /** How many bends of the run come before this piece's. */
+  before: number;
 };
 
 /** Drawn again where it is shown large, or no longer: turning over the pages leaves the others. */
-const Step = memo(function Step({ step, order, plan, takes }: StepProps) {
+const Step = memo(function Step({ step, order, plan, takes, before }: StepProps) {
   const point = usePlanner((state) => state.point);
   const wanted = usePlanner(({ steps }) => steps?.order ?? "");
   const showSteps = usePlanner((state) => state.showSteps);
@@ -109,7 +137,7 @@ const Step = memo(function Step({ step, order, plan, takes }: StepProps) {
   return (
     <li
       data-step={step.number}
-      onPointerEnter={() => point(bend?.bend ?? null)}
+      onPointerEnter={() => point(bend ? before + bend.bend : null)}
       onPointerLeave={() => point(null)}
       className={classes("border-t border-line px-4 py-2", shown && "bg-accent-soft")}
     >

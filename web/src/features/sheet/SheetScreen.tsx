@@ -3,8 +3,9 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { useParams } from "react-router";
 import { client, unwrap } from "@/api/client";
-import { keys, loadRun } from "@/api/queries";
+import { keys, loadRun, partRun } from "@/api/queries";
 import { useMemberName } from "@/features/drafts/useMemberName";
+import { PiecePager } from "@/features/pieces/PiecePager";
 import { draftsOf } from "@/model/drafts";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
@@ -29,7 +30,15 @@ export default function SheetScreen() {
   const runId = Number(useParams().runId);
   const [paper, setPaper] = useState<Paper>("a4");
   const [of, setOf] = useState<What>("run");
+  const [piece, setPiece] = useState(1);
   const run = useQuery({ queryKey: keys.run(runId), queryFn: () => loadRun(runId) });
+  const parted = useQuery({
+    queryKey: ["pieces of", runId, run.data?.version],
+    queryFn: ({ signal }) =>
+      run.data ? partRun(run.data.document, run.data.job_rules, signal) : null,
+    enabled: run.data?.document.joints !== undefined,
+  });
+  const count = parted.data?.pieces.length ?? 0;
   const member = useMemberName();
   const unsaved = useQuery({
     queryKey: ["unsaved", member, runId],
@@ -37,11 +46,11 @@ export default function SheetScreen() {
     gcTime: 0,
   });
   const sheet = useQuery({
-    queryKey: ["sheet", runId, paper, of],
+    queryKey: ["sheet", runId, paper, of, piece],
     queryFn: () =>
       unwrap(
         client.GET("/api/runs/{run_id}/sheet.svg", {
-          params: { path: { run_id: runId }, query: { paper, of } },
+          params: { path: { run_id: runId }, query: { paper, of, piece } },
           parseAs: "text",
         }),
       ),
@@ -62,11 +71,14 @@ export default function SheetScreen() {
               <SegmentedControl label="Paper" value={paper} options={PAPERS} onChange={setPaper} />
               <span className="max-desk:hidden">
                 <Download
-                  href={`/api/runs/${runId}/sheet.svg?paper=${paper}&of=${of}`}
+                  href={`/api/runs/${runId}/sheet.svg?paper=${paper}&of=${of}&piece=${piece}`}
                   name="SVG"
                 />
               </span>
-              <Download href={`/api/runs/${runId}/sheet.pdf?paper=${paper}&of=${of}`} name="PDF" />
+              <Download
+                href={`/api/runs/${runId}/sheet.pdf?paper=${paper}&of=${of}&piece=${piece}`}
+                name="PDF"
+              />
               <Button weight="main" onClick={() => window.print()}>
                 Print
               </Button>
@@ -86,6 +98,14 @@ export default function SheetScreen() {
           className="flex justify-center border-b border-line bg-raised p-1.5 text-sm print:hidden"
         >
           <SegmentedControl label="Sheet of" value={of} options={whats} onChange={setOf} />
+        </section>
+      ) : null}
+      {of === "run" && count > 1 ? (
+        <section
+          aria-label="Which piece"
+          className="flex justify-center border-b border-line bg-raised text-sm print:hidden"
+        >
+          <PiecePager number={piece} count={count} look={setPiece} />
         </section>
       ) : null}
       {unsaved.data?.length ? (

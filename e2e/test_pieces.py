@@ -1,0 +1,75 @@
+"""A run parted into sticks on the page: pieces with marks of their own, joints moved by hand."""
+
+from __future__ import annotations
+
+from e2e.browser import PHONE
+from e2e.case import PageTest
+
+LONG = "Loft feed, three sticks"
+
+
+class Pieces(PageTest):
+    def cuts(self) -> list[str]:
+        found = self.browser.all("[data-piece] .text-lg [data-reading]")
+        return [cell.get_attribute("data-reading") or "" for cell in found]
+
+    def test_a_long_run_is_parted_and_every_piece_has_its_own_marks(self) -> None:
+        browser = self.browser
+        self.open_run(LONG)
+        browser.press("Pieces", "[role=radio]")
+        browser.press("One piece")
+        browser.see_text("longer than a stick")
+        whole = browser.until(lambda: len(browser.marks()) == 4 and browser.marks(), "four marks")
+        browser.press("Part it")
+        browser.see_text("Piece 1 of 3")
+        # Two whole sticks, and the rest: 29' 5/8" less twice 10' and twice what a stop holds open.
+        self.assertEqual(self.cuts(), ["10' 0\"", "10' 0\"", "9' 1/2\""])
+        browser.until(lambda: browser.marks() == whole[:3], "the marks of the first piece")
+        browser.press("The next piece")
+        # 211 7/8 along the run, less 120 and 1/16.
+        browser.until(lambda: browser.marks() == ["91 13/16"], "the second piece's one mark")
+        browser.press("Steps", "[role=radio]")
+        browser.see_text("Push piece 2 into the set-screw coupling on piece 1")
+        browser.press("Marks", "[role=radio]")
+        browser.press("Flat", "[role=radio]")
+        browser.until(lambda: len(browser.all("[data-joint-at]")) == 4, "two joints in two views")
+        browser.see_text("Saved")
+        browser.press("Sheet")
+        browser.see_text("piece 1 of 3", "[data-sheet]")
+        browser.press("The next piece")
+        browser.see_text("piece 2 of 3", "[data-sheet]")
+        browser.see_text("Push piece 2 into the set-screw coupling", "[data-sheet]")
+        self.assertEqual(browser.complaints(), [])
+
+    def test_joints_are_moved_by_hand_and_mended_where_they_are_wrong(self) -> None:
+        browser = self.browser
+        self.open_run(LONG)
+        browser.press("Pieces", "[role=radio]")
+        browser.press("Who says where", "[role=combobox]")
+        browser.press("where you say", "[role=option]")
+        browser.write("joints.places[0].at", "1")
+        browser.see_text("Joint 1 lies in a bend")
+        browser.press("Move it to", "[data-finding=joint-in-bend] button")
+        browser.gone("Joint 1 lies in a bend")
+        browser.write("joints.places[0].at", "24")
+        browser.see_text("Saved")
+        self.assertEqual(
+            self.run_named(LONG).document["joints"]["places"][0], {"leg": 2, "at": "24"}
+        )
+        browser.press("One piece")
+        browser.see_text("Part it")
+        browser.chord("\ue009", "z")  # Control
+        browser.see_text("Joint 1")
+        self.assertEqual(browser.complaints(), [])
+
+    def test_pieces_are_paged_with_a_thumb(self) -> None:
+        browser = self.browser
+        browser.resize(PHONE)
+        self.open_run(LONG)
+        browser.press("Shape", "nav [role=radio]")
+        browser.press("Pieces", "[role=radio]")
+        browser.see_text("Piece 3")
+        browser.press("Marks", "nav [role=radio]")
+        browser.press("The next piece")
+        browser.until(lambda: browser.marks() == ["91 13/16"], "the second piece's one mark")
+        self.assertEqual(browser.complaints(), [])

@@ -1,0 +1,152 @@
+// Every piece as the stick that it is cut from, to one scale: bends, threads, what is left over.
+import type { PiecesOfRun } from "@/api/queries";
+import { usePlanner } from "@/state/PlannerContext";
+import { classes } from "@/ui/classes";
+import { Reading } from "@/ui/Reading";
+import { useSize } from "@/ui/useSize";
+
+type Piece = PiecesOfRun["pieces"][number];
+
+const HEIGHT = 18;
+const THREAD = 6;
+
+export function PieceBars({ made }: { made: PiecesOfRun }) {
+  const [frame, { width }] = useSize<HTMLOListElement>();
+  const shown = usePlanner((state) => Math.max(state.piece, 1));
+  const longest = Math.max(made.stick, ...made.pieces.map(({ plan }) => plan.cut_length));
+  const scale = width > 0 ? (width - 32) / longest : 0;
+  return (
+    <ol ref={frame} className="grid">
+      {made.pieces.map((piece, index) => (
+        <PieceRow
+          key={piece.number}
+          piece={piece}
+          joint={made.joints[index - 1]}
+          scale={scale}
+          stick={made.stick}
+          lit={shown === piece.number}
+        />
+      ))}
+    </ol>
+  );
+}
+
+type RowProps = {
+  piece: Piece;
+  joint: PiecesOfRun["joints"][number] | undefined;
+  scale: number;
+  stick: number;
+  lit: boolean;
+};
+
+function PieceRow({ piece, joint, scale, stick, lit }: RowProps) {
+  const look = usePlanner((state) => state.lookAtPiece);
+  const { plan, number } = piece;
+  return (
+    <li>
+      {joint ? (
+        <p className="px-4 pt-1 text-xs text-soft" data-joint-told={joint.number}>
+          Joint {joint.number}: its middle at <Reading text={joint.at_text} /> along leg {joint.leg}
+          ; <Reading text={joint.takes_text} /> go in from either side
+        </p>
+      ) : null}
+      <button
+        type="button"
+        data-piece={number}
+        aria-pressed={lit}
+        onClick={() => look(number)}
+        className={classes("block w-full px-4 py-1.5 text-left", lit && "bg-accent-soft")}
+      >
+        <span className="flex flex-wrap items-baseline gap-x-2 text-sm">
+          <span className={classes("font-semibold", lit && "text-accent")}>Piece {number}</span>
+          <span className="text-soft">{piece.whole ? "a whole stick" : "cut"}</span>
+          <span className="text-lg font-bold">
+            <Reading text={plan.cut_length_text} />
+          </span>
+          <span className="text-soft">
+            {plan.bends.length > 0
+              ? `${plan.bends.length} ${plan.bends.length === 1 ? "bend" : "bends"}`
+              : "straight"}
+          </span>
+          {piece.threads.map((thread, at) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a piece has no more than two ends
+            <span key={at} className="text-soft">
+              thread <Reading text={thread} />
+            </span>
+          ))}
+          {piece.spare > 0 ? (
+            <span className="ml-auto text-soft">
+              <Reading text={piece.spare_text} /> left
+            </span>
+          ) : null}
+        </span>
+        {scale > 0 ? <Bar piece={piece} scale={scale} stick={stick} lit={lit} /> : null}
+      </button>
+    </li>
+  );
+}
+
+function Bar({
+  piece,
+  scale,
+  stick,
+  lit,
+}: {
+  piece: Piece;
+  scale: number;
+  stick: number;
+  lit: boolean;
+}) {
+  const { plan } = piece;
+  const cut = plan.cut_length * scale;
+  return (
+    <svg
+      width={Math.max(cut, stick * scale)}
+      height={HEIGHT}
+      role="img"
+      aria-label={`Piece ${piece.number} on its stick`}
+    >
+      <defs>
+        <pattern
+          id="offcut"
+          width="6"
+          height="6"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <line y2="6" className="stroke-strong-line" strokeWidth="1.4" />
+        </pattern>
+      </defs>
+      <rect
+        x={cut}
+        y="3"
+        width={Math.max(stick * scale - cut, 0)}
+        height={HEIGHT - 6}
+        fill="url(#offcut)"
+        className="stroke-line"
+      />
+      <rect
+        x="0.7"
+        y="3"
+        width={Math.max(cut - 1.4, 0)}
+        height={HEIGHT - 6}
+        className={classes("fill-pipe", lit ? "stroke-accent" : "stroke-ink")}
+        strokeWidth="1.4"
+      />
+      {plan.bends.map((bend, at) => (
+        <rect
+          // biome-ignore lint/suspicious/noArrayIndexKey: a bend is known by its number along the pipe
+          key={at}
+          x={bend.arc_start * scale}
+          y="3"
+          width={(bend.arc_end - bend.arc_start) * scale}
+          height={HEIGHT - 6}
+          className={lit ? "fill-accent" : "fill-arc"}
+        />
+      ))}
+      {piece.threads.length > 0 ? (
+        <path d={`M${cut - THREAD} 3v12M${cut - THREAD / 2} 3v12`} className="stroke-ink" />
+      ) : null}
+    </svg>
+  );
+}

@@ -1,0 +1,41 @@
+// The run in sticks: how it is joined, every piece to scale, and what other ways to part it cost.
+import { Findings } from "@/features/walk/Findings";
+import { partIt } from "@/model/joints";
+import { useDocument, usePlanner } from "@/state/PlannerContext";
+import { usePieces } from "@/state/usePieces";
+import { Button } from "@/ui/Button";
+import { JointSettings } from "./JointSettings";
+import { PieceBars } from "./PieceBars";
+import { WaysTable } from "./WaysTable";
+
+export default function PiecesPane() {
+  const { joints } = useDocument();
+  const change = usePlanner((state) => state.change);
+  const { made, old } = usePieces(true);
+  if (!made) {
+    return <p className="p-5 pt-16 text-soft">Parting the run …</p>;
+  }
+  return (
+    <div
+      className={`h-full overflow-auto pt-13 pb-4 pointer-coarse:pt-17 ${old ? "opacity-60" : ""}`}
+    >
+      {joints ? (
+        <JointSettings joints={joints} made={made} />
+      ) : (
+        <div className="flex flex-wrap items-baseline gap-3 px-4 pb-2">
+          <p className="text-soft">
+            {made.pieces.length > 1
+              ? `One piece is longer than a stick of ${made.stick_text}. Yarrow would part it like this.`
+              : "One piece, of one stick."}
+          </p>
+          <Button onClick={() => change(partIt())}>Part it</Button>
+        </div>
+      )}
+      <div className="px-4">
+        <Findings findings={made.findings} />
+      </div>
+      <PieceBars made={made} />
+      {made.ways.length > 1 ? <WaysTable made={made} /> : null}
+    </div>
+  );
+}

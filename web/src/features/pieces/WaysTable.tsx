@@ -1,0 +1,73 @@
+// The ways that a run can be parted, side by side: what each takes and costs.
+import type { PiecesOfRun } from "@/api/queries";
+import { inOnePiece, takePlaces } from "@/model/joints";
+import { usePlanner } from "@/state/PlannerContext";
+import { Button } from "@/ui/Button";
+import { classes } from "@/ui/classes";
+import { Reading } from "@/ui/Reading";
+
+export function WaysTable({ made }: { made: PiecesOfRun }) {
+  const change = usePlanner((state) => state.change);
+  return (
+    <section className="px-4 pt-4">
+      <h2 className="pb-1 text-sm font-semibold text-soft">Other ways</h2>
+      <table className="w-full text-sm">
+        <thead className="text-right text-xs text-soft">
+          <tr>
+            <th className="py-1 text-left font-normal">way</th>
+            <th className="px-2 font-normal">joints</th>
+            <th className="px-2 font-normal">cuts</th>
+            <th className="px-2 font-normal">threads</th>
+            <th className="px-2 font-normal">flips</th>
+            <th className="px-2 font-normal">left over</th>
+            <th className="px-2 font-normal">minutes</th>
+            <th>
+              <span className="sr-only">Take it</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {made.ways.map((way) => (
+            <tr
+              key={`${way.name} ${way.value.map(({ leg, at }) => `${leg} ${at}`).join()}`}
+              className={classes(
+                "border-t border-line text-right align-baseline",
+                way.taken && "bg-accent-soft",
+              )}
+            >
+              <td className="py-1.5 pl-2 text-left">
+                {way.name}
+                {way.works ? "" : ", which can't be bent so"}
+              </td>
+              <td className="px-2">{way.joints}</td>
+              <td className="px-2">{way.cuts}</td>
+              <td className="px-2">{way.threads}</td>
+              <td className="px-2">{way.flips}</td>
+              <td className="px-2">
+                <Reading text={way.waste_text} />
+              </td>
+              <td className="px-2">{way.minutes}</td>
+              <td className="pr-2">
+                {way.taken ? (
+                  "taken"
+                ) : (
+                  <Button
+                    className="px-2 text-sm"
+                    onClick={() =>
+                      change(way.value.length > 0 ? takePlaces(way.value) : inOnePiece())
+                    }
+                  >
+                    Take
+                  </Button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="pt-1 text-xs text-soft">
+        Minutes by working figures, bending left out: your crew's own will differ.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,50 @@
+import { describe, expect, it } from "vitest";
+import { setAtPath } from "./commands";
+import type { RunDocument } from "./document";
+import {
+  addJoint,
+  inOnePiece,
+  partIt,
+  removeJoint,
+  setJoint,
+  setJoints,
+  takePlaces,
+} from "./joints";
+
+const run = { format: "yarrow.run/1", units: "in", walk: [] } as unknown as RunDocument;
+const parted = partIt()(run);
+
+describe("joints", () => {
+  it("are left to Yarrow at first, and gone with one piece", () => {
+    expect(parted.joints).toEqual({});
+    expect(inOnePiece()(parted)).toEqual(run);
+  });
+
+  it("forget a coupling that is the usual one again", () => {
+    const union = setJoints({ coupling: "union" })(parted);
+    expect(union.joints).toEqual({ coupling: "union" });
+    expect(setJoints({ coupling: undefined })(union).joints).toEqual({});
+  });
+
+  it("are a person's own from a way that is taken, until none is left", () => {
+    const own = takePlaces([
+      { leg: 1, at: "40" },
+      { leg: 2, at: "12 1/2" },
+    ])(parted);
+    expect(own.joints?.places).toEqual([{ at: "40" }, { leg: 2, at: "12 1/2" }]);
+    expect(removeJoint(0)(removeJoint(0)(own)).joints).toEqual({});
+    expect(takePlaces(null)(own).joints).toEqual({});
+  });
+
+  it("can be put, moved and measured to the coupling's near end", () => {
+    const put = setJoint(0, { at: "33", to: "near" })(addJoint()(parted));
+    expect(put.joints?.places).toEqual([{ at: "33", to: "near" }]);
+  });
+
+  it("are moved by what mends them", () => {
+    const put = takePlaces([{ leg: 2, at: "40" }])(parted);
+    expect(setAtPath("joints.places[0].at", "38 1/2")(put).joints?.places).toEqual([
+      { leg: 2, at: "38 1/2" },
+    ]);
+  });
+});

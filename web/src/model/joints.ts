@@ -1,0 +1,55 @@
+// What a person can change of how a run is parted, as functions from document to document.
+import type { Change } from "./commands";
+import type { RunDocument } from "./document";
+
+export type Joints = NonNullable<RunDocument["joints"]>;
+export type JointSaid = NonNullable<Joints["places"]>[number];
+type Found = { readonly leg: number; readonly at: string };
+
+/** Part the run, where Yarrow says. */
+export function partIt(): Change {
+  return (document) => ({ ...document, joints: {} });
+}
+
+/** One piece again. */
+export function inOnePiece(): Change {
+  return ({ joints: _, ...document }) => document;
+}
+
+/** Another coupling or stick; `undefined`: the usual one. */
+export function setJoints(fields: { [K in keyof Joints]?: Joints[K] | undefined }): Change {
+  return (document) => {
+    const said = Object.entries({ ...document.joints, ...fields });
+    return {
+      ...document,
+      joints: Object.fromEntries(said.filter(([, value]) => value !== undefined)),
+    };
+  };
+}
+
+/** Joints where a way has them, from then on a person's own; none: left to Yarrow. */
+export function takePlaces(found: readonly Found[] | null): Change {
+  const places = found?.map(({ leg, at }) => (leg === 1 ? { at } : { leg, at }));
+  return setJoints({ places: places && places.length > 0 ? places : undefined });
+}
+
+export function setJoint(index: number, fields: Partial<JointSaid>): Change {
+  return (document) => {
+    const places = document.joints?.places ?? [];
+    return setJoints({
+      places: places.map((each, at) => (at === index ? { ...each, ...fields } : each)),
+    })(document);
+  };
+}
+
+export function addJoint(): Change {
+  return (document) =>
+    setJoints({ places: [...(document.joints?.places ?? []), { at: "" }] })(document);
+}
+
+export function removeJoint(index: number): Change {
+  return (document) => {
+    const places = (document.joints?.places ?? []).filter((_, at) => at !== index);
+    return setJoints({ places: places.length > 0 ? places : undefined })(document);
+  };
+}
