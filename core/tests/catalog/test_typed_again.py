@@ -30,7 +30,15 @@ class TypedAgain(unittest.TestCase):
     def test_every_single_figure(self) -> None:
         found = {
             f"{name}.{path}": str(value)
-            for name in ("couplings", "fill", "limits", "stances", "usual-angles", "work-times")
+            for name in (
+                "couplings",
+                "fill",
+                "limits",
+                "stances",
+                "supports",
+                "usual-angles",
+                "work-times",
+            )
             for path, value in numbers(tomllib.loads((FOLDER / f"{name}.toml").read_text("utf-8")))
         }
         self.assertEqual(found, FIGURES)

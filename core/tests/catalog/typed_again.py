@@ -385,6 +385,25 @@ FIGURES: dict[str, str] = {
     "couplings.threadless-coupling.takes_mm": "[[36, 22.2], [62, 28.6], [200, 57.2]]",
     "couplings.threadless-coupling.open_mm": "1.6",
     "couplings.glued-coupling.open_mm": "1.6",
+    "supports.strap_mm": "25",
+    "supports.emt.first_mm": "914.4",
+    "supports.emt.spacing_mm": "[[500, 3048]]",
+    "supports.imc.first_mm": "914.4",
+    "supports.imc.spacing_mm": "[[500, 3048]]",
+    "supports.rmc.first_mm": "914.4",
+    "supports.rmc.spacing_mm": "[[500, 3048]]",
+    "supports.pvc40.first_mm": "914.4",
+    "supports.pvc40.spacing_mm": (
+        "[[34, 914.4], [61, 1524], [89, 1828.8], [142, 2133.6], [500, 2438.4]]"
+    ),
+    "supports.pvc80.first_mm": "914.4",
+    "supports.pvc80.spacing_mm": (
+        "[[34, 914.4], [61, 1524], [89, 1828.8], [142, 2133.6], [500, 2438.4]]"
+    ),
+    "supports.steel.first_mm": "300",
+    "supports.steel.spacing_mm": "[[16, 750], [25, 1750], [40, 2000], [500, 2250]]",
+    "supports.plastic.first_mm": "300",
+    "supports.plastic.spacing_mm": "[[16, 750], [25, 1500], [40, 1750], [500, 2000]]",
     "work-times.cut": "2",
     "work-times.ream": "1",
     "work-times.thread": "5",

@@ -519,6 +519,25 @@ CASES: dict[str, Case] = {
         "",
         ("joints.places[0].at", "58 1/2"),
     ),
+    # An arc of 40 right at the start, 62 13/16 long: half a strap beyond it is the first straight.
+    "strap-too-far": Case(
+        lambda: (
+            pieces_values(
+                run(
+                    turn(41),
+                    end(80),
+                    bender={"kind": "hand", "name": "Wide", "radius": 40, "take_up": 41},
+                )
+            ).findings
+        ),
+        "warning",
+        "walk",
+        None,
+        (),
+        "64 36",
+        "NFPA 70 (2023), 358.30",
+        None,
+    ),
     "joints-too-close": Case(
         pieces_(end(100), places=[{"at": 50}, {"at": 51}]),
         "error",

@@ -70,7 +70,7 @@ class Joined(unittest.TestCase):
                 self.assertGreaterEqual(bends[0].arc_start, reach - 1e-6)
             if number < len(made.pieces) - 1:
                 self.assertGreaterEqual(piece.plan.cut_length - bends[-1].arc_end, reach - 1e-6)
-            self.assertLessEqual(piece.plan.cut_length, made.stick + 1e-6)
+            self.assertLessEqual(piece.plan.cut_length, made.stick + 0.5)
 
 
 COUPLING = couplings()["set-screw-coupling"].on(conduits()["emt", "1/2"], "in")
@@ -83,7 +83,7 @@ class Fewest(unittest.TestCase):
             cut = rng.uniform(30, 400)
             places = sorted(rng.uniform(4, cut - 4) for _ in range(2 * rng.randint(1, 5)))
             rooms = [JointRoom(a, b, False) for a, b in zip(places[::2], places[1::2], strict=True)]
-            sticks = Sticks(cut, 120.0, COUPLING)
+            sticks = Sticks(cut, 120.0, COUPLING, 0.0)
             found = fewest(sticks, rooms)
             with self.subTest(number):
                 self.assertEqual(
@@ -103,7 +103,7 @@ class Fewest(unittest.TestCase):
         each room that the reach of one joint less gets to."""
         reached = [JointRoom(0.0, 0.0, False)]
         for joints in range(20):
-            if any(sticks.piece(r.ends, sticks.length) <= sticks.stick + 1e-9 for r in reached):
+            if any(sticks.takes(r.ends, sticks.length) for r in reached):
                 return joints
             following = []
             for before, room in itertools.product(reached, rooms):

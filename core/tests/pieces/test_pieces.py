@@ -128,6 +128,13 @@ class Parted(unittest.TestCase):
         value = made.ways[0].value
         self.assertEqual([(each.leg, each.at) for each in value], [(1, "35")])
 
+    def test_what_the_tape_can_t_tell_from_a_whole_stick_is_one(self) -> None:
+        # 120 1/16 to the middle, less half of what the stop holds apart: 120.031, which no tape of
+        # sixteenths tells from 120.
+        made = parted(end(200), **joined_at({"at": "120 1/16"}))
+        self.assertEqual([piece.whole for piece in made.pieces], [True, False])
+        self.assertFalse(parted(end(200), **joined_at({"at": "119 7/8"})).pieces[0].whole)
+
     def test_own_sticks_are_cut(self) -> None:
         made = parted(end(100), joints={"stick": 60})
         self.assertEqual(cuts(made), [60.0, round(40 - OPEN, 4)])

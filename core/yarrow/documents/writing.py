@@ -115,6 +115,17 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
         for step in (*piece.before, *plan.steps, *piece.after):
             lines.append(f"     {say(step.title)}: {say(step.do)}")
             lines.append(f"          Check: {say(step.check)}")
+    if made.supports:
+        said = made.supports
+        rule = "law" if said.law else "habit"
+        lines += [
+            "",
+            f"{len(said.straps)} straps: within {said.first_text} of every end, then "
+            f"{said.spacing_text} ({rule}: {said.source})",
+        ]
+        for strap in said.straps:
+            lines.append(f"     {strap.number}. leg {strap.leg} at {strap.at_text}")
+    lines += ["", *(f"{each.count} x {say(each.what)}" for each in made.materials)]
     lines.append("")
     for way in made.ways:
         taken = " (taken)" if way.taken else ""

@@ -19,11 +19,13 @@ _CLOSE = 0.5
 
 @dataclass(frozen=True, slots=True)
 class Sticks:
-    """What a run is parted with: how long it is, its sticks and the coupling."""
+    """What a run is parted with: how long it is, its sticks and the coupling. ``within``: what no
+    tape tells, half its smallest mark."""
 
     length: float
     stick: float
     coupling: Coupling
+    within: float
 
     def is_whole(self, begins: float, ends: float) -> bool:
         """Whether a piece between two joints is a stick that is not cut.
@@ -31,7 +33,15 @@ class Sticks:
         Args:
             begins, ends: the middles of the joints at its ends, or the run's own ends, in its unit.
         """
-        return abs(self.piece(begins, ends) - self.stick) < _HAIR * self.stick
+        return abs(self.piece(begins, ends) - self.stick) <= self.within
+
+    def takes(self, begins: float, ends: float) -> bool:
+        """Whether a stick is long enough for a piece.
+
+        Args:
+            begins, ends: as for is_whole, lengths in the run's unit.
+        """
+        return self.piece(begins, ends) <= self.stick + self.within
 
     def piece(self, begins: float, ends: float) -> float:
         """How long a piece is that lies between two joints.
@@ -66,7 +76,7 @@ def fewest(
         stretches: where a joint may be, in order.
         pieces: how many there are to be; 0: as few as can be.
     """
-    if not pieces and sticks.length <= sticks.stick + _HAIR:
+    if not pieces and sticks.takes(0.0, sticks.length):
         return ()
     most = pieces or math.ceil(sticks.length / max(sticks.stick, _HAIR)) + len(stretches) + 1
     # Of every place that so many joints lead to, the cheapest way there.
@@ -95,7 +105,7 @@ def _ended(
     """The cheapest way whose last piece reaches the run's end."""
     best: tuple[float, tuple[float, ...]] | None = None
     for begins, (cost, way) in reached.items():
-        if sticks.piece(begins, sticks.length) <= sticks.stick + _HAIR:
+        if sticks.takes(begins, sticks.length):
             price = cost + (0.0 if sticks.is_whole(begins, sticks.length) else _CUT)
             if best is None or price < best[0]:
                 best = (price, way)

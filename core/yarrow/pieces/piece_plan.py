@@ -80,6 +80,38 @@ class PlaceOfJoint:
 
 
 @dataclass(frozen=True, slots=True)
+class Strap:
+    """A strap: its ``place`` on the run before it is bent, the leg, counted from 1, with what the
+    tape on it reads, and where it is in space."""
+
+    number: int
+    place: float
+    leg: int
+    at_text: str
+    at_point: Vector
+    ahead: Vector
+
+
+@dataclass(frozen=True, slots=True)
+class Supports:
+    """What holds a run up: the rule as the tape reads, ``law`` or habit, its source, the straps."""
+
+    first_text: str
+    spacing_text: str
+    law: bool
+    source: str
+    straps: tuple[Strap, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Material:
+    """Something to bring, and how many."""
+
+    what: Phrase
+    count: int
+
+
+@dataclass(frozen=True, slots=True)
 class CouplingOffered:
     """A coupling that goes on the run's conduit, and where its figures are from."""
 
@@ -91,7 +123,8 @@ class CouplingOffered:
 @dataclass(frozen=True, slots=True)
 class PiecesOfRun:
     """A run in pieces. Lengths in ``units``. ``parted`` is who said where: nobody, where it is one
-    piece. ``offered`` are the couplings that it could be joined with."""
+    piece. ``offered`` are the couplings that it could be joined with; ``supports`` are None where
+    it can't be made."""
 
     format: str
     units: Unit
@@ -105,6 +138,8 @@ class PiecesOfRun:
     pieces: tuple[PieceOfRun, ...]
     joints: tuple[Joint, ...]
     ways: tuple[Way, ...]
+    supports: Supports | None
+    materials: tuple[Material, ...]
     findings: tuple[Finding, ...]
 
     @property

@@ -19,6 +19,7 @@ from yarrow.geometry.straights import straights_of
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import convert
 from yarrow.pieces.by_hand import joints_said
+from yarrow.pieces.materials import materials_of
 from yarrow.pieces.parting import Sticks, fewest
 from yarrow.pieces.piece_plan import (
     CouplingOffered,
@@ -29,6 +30,7 @@ from yarrow.pieces.piece_plan import (
     Way,
 )
 from yarrow.pieces.places import JointRoom, RunToPart, allowed, taped_legs
+from yarrow.pieces.supports import supports_of
 from yarrow.pieces.work import PieceEnds, after_bending, before_bending, threads_to_cut
 from yarrow.role import Role
 from yarrow.runs.layout.site import things
@@ -84,7 +86,17 @@ def pieces_of(survey: Survey) -> PiecesOfRun:
     parted = "hand" if said.places else "yarrow" if taken else ""
     compared = tuple(shop.way(each, each == taken) for each in dict.fromkeys((taken, *ways)))
     pieces, joints = shop.pieces(taken), shop.joints(taken)
-    return _answer(asked, said, findings, parted, pieces, joints, compared)
+    supports, unheld = supports_of(shop.parted, taken)
+    findings += unheld
+    return replace(
+        _answer(asked, said, findings),
+        parted=parted,
+        pieces=pieces,
+        joints=joints,
+        ways=compared,
+        supports=supports,
+        materials=materials_of(shop.parted, said.coupling, pieces, joints, supports),
+    )
 
 
 def piece_plans(survey: Survey) -> tuple[Plan, ...]:
@@ -135,15 +147,8 @@ def _no_room(parted: RunToPart, rooms: Sequence[JointRoom]) -> Finding:
     return Finding(FindingCode.NO_ROOM_FOR_A_JOINT, values, path="joints")
 
 
-def _answer(
-    asked: Resolution,
-    said: Joints,
-    findings: Sequence[Finding],
-    parted: str = "",
-    pieces: tuple[PieceOfRun, ...] = (),
-    joints: tuple[Joint, ...] = (),
-    ways: tuple[Way, ...] = (),
-) -> PiecesOfRun:
+def _answer(asked: Resolution, said: Joints, findings: Sequence[Finding]) -> PiecesOfRun:
+    """The answer for a run that can't be parted: what is said of it, and why."""
     stick = float(said.stick)
     return PiecesOfRun(
         format=FORMAT,
@@ -158,10 +163,12 @@ def _answer(
         ),
         stick=stick,
         stick_text=asked.lengths.reading(stick),
-        parted=parted,
-        pieces=pieces,
-        joints=joints,
-        ways=ways,
+        parted="",
+        pieces=(),
+        joints=(),
+        ways=(),
+        supports=None,
+        materials=(),
         findings=gravest_first(findings),
     )
 
@@ -188,7 +195,7 @@ class Parting:
         stick = float(said.stick)
         words = plan.resolution.lengths
         parted = RunToPart(run, layout, pipe, on_site, coupling, stick, words)
-        return cls(parted, Sticks(pipe.cut_length, stick, coupling))
+        return cls(parted, Sticks(pipe.cut_length, stick, coupling, float(words.step) / 2))
 
     def ways(self, rooms: Sequence[JointRoom]) -> tuple[Middles, ...]:
         """Ways to part the run, best first: the fewest joints whose pieces can all be bent, then
@@ -229,7 +236,7 @@ class Parting:
         Args:
             span: the middles of the joints at its ends, or the run's own ends, in its unit.
         """
-        if self.sticks.piece(*span) > self.parted.stick + 1e-6:
+        if not self.sticks.takes(*span):
             return False
         plan = self.plan(*span)
         if not isinstance(plan, BuildablePlan):
@@ -324,7 +331,8 @@ class Parting:
             plan = self.plan(*span)
             written = write_plan(plan)
             ends = self._ends(span, joint, number)
-            spare = max(self.parted.stick - written.cut_length, 0.0)
+            whole = self.sticks.is_whole(*span)
+            spare = 0.0 if whole else max(self.parted.stick - written.cut_length, 0.0)
             threads = [each for each in (ends.start_thread, ends.end_thread) if each]
             begins, finishes = self.cut_between(*span)
             found.append(
@@ -332,7 +340,7 @@ class Parting:
                     number=number,
                     begins=begins,
                     ends=finishes,
-                    whole=self.sticks.is_whole(*span),
+                    whole=whole,
                     spare=spare,
                     spare_text=words.reading(spare),
                     threads=tuple(words.reading(words.up(each)) for each in threads),
@@ -454,7 +462,7 @@ class Parting:
         for number, span in enumerate(self.spans(middles), 1):
             over = self.sticks.piece(*span) - self.parted.stick
             piece: dict[str, Value] = {"piece": count(number)}
-            if over > 1e-6:
+            if not self.sticks.takes(*span):
                 values = {
                     **piece,
                     "over": words.needed(over),

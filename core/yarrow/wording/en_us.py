@@ -255,6 +255,18 @@ EN_US = {
         "No order makes piece {piece} as it is. Put a joint between its bends, or let Yarrow say "
         "where."
     ),
+    "strap-too-far": (
+        "From one strap to the next there are {apart}, as no place between is straight and free; "
+        "{most} are the most."
+    ),
+    "strap-too-far/first": (
+        "The strap nearest an end is {apart} from it, as no place nearer is straight and free; "
+        "{most} are the most."
+    ),
+    "material/sticks": "{conduit}, sticks of {stick}",
+    "material/sized": "{what}, {size}",
+    "material/straps": "strap with its screws, {size}",
+    "material/zinc-and-oil": "cutting oil, and zinc paint for thread that stays in the open",
     "way/one-piece": "In one piece",
     "way/pieces": "In {pieces} pieces",
     "step/thread": "Thread",

@@ -2015,7 +2015,7 @@ export interface components {
          *     well; a note is worth knowing.
          * @enum {string}
          */
-        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "piece-cannot-be-bent" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
+        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "strap-too-far" | "piece-cannot-be-bent" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
         /**
          * FoldedPipe
          * @description The answer of fold: vertices with both ends, and the end's place and direction.
@@ -2364,6 +2364,16 @@ export interface components {
             reference: "front" | "back" | "centre" | "former" | "square";
         };
         /**
+         * Material
+         * @description Something to bring, and how many.
+         */
+        Material: {
+            /** Count */
+            count: number;
+            /** What */
+            what: string;
+        };
+        /**
          * MeetingRun
          * @description A run that meets the box, as it is told to people. ``run_key`` is which run of its job.
          */
@@ -2596,7 +2606,8 @@ export interface components {
         /**
          * PiecesOfRun
          * @description A run in pieces. Lengths in ``units``. ``parted`` is who said where: nobody, where it is one
-         *     piece. ``offered`` are the couplings that it could be joined with.
+         *     piece. ``offered`` are the couplings that it could be joined with; ``supports`` are None where
+         *     it can't be made.
          */
         PiecesOfRun: {
             /** Coupling */
@@ -2609,6 +2620,8 @@ export interface components {
             format: string;
             /** Joints */
             joints: components["schemas"]["Joint"][];
+            /** Materials */
+            materials: components["schemas"]["Material"][];
             /** Name */
             name: string;
             /** Offered */
@@ -2621,6 +2634,7 @@ export interface components {
             stick: number;
             /** Stick Text */
             stick_text: string;
+            supports: components["schemas"]["Supports"] | null;
             /**
              * Units
              * @enum {string}
@@ -4198,6 +4212,49 @@ export interface components {
             number: number;
             /** Title */
             title: string;
+        };
+        /**
+         * Strap
+         * @description A strap: its ``place`` on the run before it is bent, the leg, counted from 1, with what the
+         *     tape on it reads, and where it is in space.
+         */
+        Strap: {
+            /** Ahead */
+            ahead: [
+                number,
+                number,
+                number
+            ];
+            /** At Point */
+            at_point: [
+                number,
+                number,
+                number
+            ];
+            /** At Text */
+            at_text: string;
+            /** Leg */
+            leg: number;
+            /** Number */
+            number: number;
+            /** Place */
+            place: number;
+        };
+        /**
+         * Supports
+         * @description What holds a run up: the rule as the tape reads, ``law`` or habit, its source, the straps.
+         */
+        Supports: {
+            /** First Text */
+            first_text: string;
+            /** Law */
+            law: boolean;
+            /** Source */
+            source: string;
+            /** Spacing Text */
+            spacing_text: string;
+            /** Straps */
+            straps: components["schemas"]["Strap"][];
         };
         /**
          * Taken

@@ -1,5 +1,5 @@
-// Where a run is parted: a coupling over the pipe at each joint, every other piece hatched, and each
-// piece's number beside its middle.
+// Where a run is parted and held up: a coupling over the pipe at each joint, every other piece
+// hatched with its number beside its middle, a ring at every strap.
 import type { PiecesOfRun } from "@/api/queries";
 import { along, linePoints, type Point3, point3 } from "@/geometry/centreline";
 import type { Point2 } from "@/geometry/views";
@@ -16,15 +16,39 @@ type Props = {
 const LEAST = 9;
 const OVER = 6;
 const NUMBER = 17;
+/** How far the ring of a strap stands off the pipe. */
+const STRAP = 3.5;
 
 export function Joints({ made, place, flat, thick }: Props) {
-  const shown = usePlanner((state) => Math.max(state.piece, 1));
-  const look = usePlanner((state) => state.lookAtPiece);
-  if (made.joints.length === 0) {
-    return null;
-  }
   return (
     <g>
+      {made.supports?.straps.map((strap) => {
+        const [x, y] = place(point3(strap.at_point));
+        return (
+          <circle
+            key={strap.number}
+            data-strap-at={strap.number}
+            cx={x}
+            cy={y}
+            r={thick / 2 + STRAP}
+            fill="none"
+            className="stroke-soft"
+            strokeWidth="1.4"
+          />
+        );
+      })}
+      {made.joints.length > 0 ? (
+        <Pieces made={made} place={place} flat={flat} thick={thick} />
+      ) : null}
+    </g>
+  );
+}
+
+function Pieces({ made, place, flat, thick }: Props) {
+  const shown = usePlanner((state) => Math.max(state.piece, 1));
+  const look = usePlanner((state) => state.lookAtPiece);
+  return (
+    <>
       <defs>
         <pattern
           id="every-other"
@@ -90,7 +114,7 @@ export function Joints({ made, place, flat, thick }: Props) {
           />
         );
       })}
-    </g>
+    </>
   );
 }
 

@@ -45,7 +45,7 @@ function PieceRow({ piece, joint, scale, stick, lit }: RowProps) {
   return (
     <li>
       {joint ? (
-        <p className="px-4 pt-1 text-xs text-soft" data-joint-told={joint.number}>
+        <p className="px-4 pt-1 text-sm text-soft" data-joint-told={joint.number}>
           Joint {joint.number}: its middle at <Reading text={joint.at_text} /> along leg {joint.leg}
           ; <Reading text={joint.takes_text} /> go in from either side
         </p>

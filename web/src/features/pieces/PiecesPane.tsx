@@ -4,6 +4,7 @@ import { partIt } from "@/model/joints";
 import { useDocument, usePlanner } from "@/state/PlannerContext";
 import { usePieces } from "@/state/usePieces";
 import { Button } from "@/ui/Button";
+import { HeldUp } from "./HeldUp";
 import { JointSettings } from "./JointSettings";
 import { PieceBars } from "./PieceBars";
 import { WaysTable } from "./WaysTable";
@@ -36,6 +37,7 @@ export default function PiecesPane() {
       </div>
       <PieceBars made={made} />
       {made.ways.length > 1 ? <WaysTable made={made} /> : null}
+      <HeldUp made={made} />
     </div>
   );
 }

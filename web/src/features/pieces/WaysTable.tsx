@@ -10,7 +10,7 @@ export function WaysTable({ made }: { made: PiecesOfRun }) {
   const change = usePlanner((state) => state.change);
   return (
     <section className="px-4 pt-4">
-      <h2 className="pb-1 text-sm font-semibold text-soft">Other ways</h2>
+      <h2 className="pb-1 text-sm font-semibold text-soft">Ways to part it</h2>
       <table className="w-full text-sm">
         <thead className="text-right text-xs text-soft">
           <tr>

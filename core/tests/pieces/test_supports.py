@@ -1,0 +1,114 @@
+"""Straps by hand-worked sums, and the rule over many runs; what a run takes."""
+
+from __future__ import annotations
+
+import random
+import unittest
+from itertools import pairwise
+from typing import Any
+
+from benchmarks.runs import random_run
+from core.tests.builders import end, metric, run, turn
+from core.tests.pieces.test_parting import KINDS
+from yarrow import pieces_values
+from yarrow.catalog.supports import support_rule
+from yarrow.catalog.tables import conduits
+from yarrow.pieces.piece_plan import PiecesOfRun, Supports
+
+
+def held(document: dict[str, Any]) -> Supports:
+    found = pieces_values(document).supports
+    assert found is not None
+    return found
+
+
+def reads(document: dict[str, Any]) -> list[str]:
+    return [strap.at_text for strap in held(document).straps]
+
+
+class Straps(unittest.TestCase):
+    def test_a_long_straight_is_held_near_its_ends_and_evenly_between(self) -> None:
+        # 3 ft from either end of 200: 36 and 164, and as 128 are more than 10 ft, one half-way.
+        self.assertEqual(reads(run(end(200))), ["36", "100", "164"])
+
+    def test_a_short_one_is_held_in_its_middle(self) -> None:
+        self.assertEqual(reads(run(end(60))), ["30"])
+        self.assertEqual(reads(run(end(30))), ["15"])
+
+    def test_thin_plastic_wants_one_every_three_feet(self) -> None:
+        plastic = {"conduit": {"type": "pvc40", "size": "1/2"}, "bender": "heat-form-us"}
+        self.assertEqual(reads(run(end(100), **plastic)), ["36", "64"])
+        large = {"conduit": {"type": "pvc40", "size": "2"}, "bender": "heat-form-us"}
+        # 2 in. every 5 ft: 36, 90 less 36 is 54, and 5 ft are enough.
+        self.assertEqual(reads(run(end(90), **large)), ["36", "54"])
+
+    def test_metric_steel_goes_by_habit_and_says_so(self) -> None:
+        document = metric(
+            end(3000), conduit={"type": "steel", "size": "20"}, bender="bench-steel-20"
+        )
+        self.assertEqual(reads(document), ["300", "1500", "2700"])
+        self.assertFalse(held(document).law)
+        self.assertTrue(held(run(end(60))).law)
+        self.assertIn("358.30", held(run(end(60))).source)
+
+    def test_none_is_on_a_coupling(self) -> None:
+        # Half a coupling of 1 9/16 and half a strap of 1 in.
+        for strap in held(run(end(200), joints={"places": [{"at": 100}]})).straps:
+            self.assertGreater(abs(strap.place - 100), 0.78 + 0.49)
+
+    def test_over_many_runs_the_rule_is_kept_or_it_is_said(self) -> None:
+        rng = random.Random(3)
+        for units, conduit, bender, scale in KINDS:
+            rule = support_rule(conduits()[conduit["type"], conduit["size"]], units)
+            for number in range(25):
+                made = pieces_values(random_run(rng, units, conduit, bender, scale))
+                if made.supports is None:
+                    continue
+                with self.subTest(units=units, conduit=conduit["type"], number=number):
+                    self.clear_of_bends(made)
+                    if not any(f.code == "strap-too-far" for f in made.findings):
+                        self.within(made, rule.first, rule.spacing)
+
+    def within(self, made: PiecesOfRun, first: float, spacing: float) -> None:
+        assert made.supports is not None
+        places = [strap.place for strap in made.supports.straps]
+        self.assertLessEqual(places[0], first + 1e-6)
+        self.assertGreaterEqual(places[-1], made.pieces[-1].ends - first - 1e-6)
+        for one, other in pairwise(places):
+            self.assertLessEqual(other - one, spacing + 1e-6)
+
+    def clear_of_bends(self, made: PiecesOfRun) -> None:
+        assert made.supports is not None
+        for piece in made.pieces:
+            for bend in piece.plan.bends:
+                for strap in made.supports.straps:
+                    at = strap.place - piece.begins
+                    self.assertFalse(bend.arc_start < at < bend.arc_end)
+
+
+class Materials(unittest.TestCase):
+    def test_what_a_run_takes(self) -> None:
+        made = pieces_values(
+            run(
+                turn(70),
+                end(110, fitting="hub"),
+                start={"kind": "hub"},
+                conduit={"type": "rmc", "size": "3/4"},
+                bender="ratchet-1",
+            )
+        )
+        found = [(str(each.what.key), each.count) for each in made.materials]
+        self.assertEqual(
+            found,
+            [
+                ("material/sticks", 2),
+                ("material/sized", 1),
+                ("material/sized", 2),
+                ("material/straps", 2),
+                ("material/zinc-and-oil", 1),
+            ],
+        )
+
+
+if __name__ == "__main__":
+    unittest.main()

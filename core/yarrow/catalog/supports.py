@@ -1,0 +1,43 @@
+"""How far apart a conduit is held up, by its type and size: law or habit, with the source.
+
+Source: catalog/supports.toml.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from yarrow.catalog.reading import toml
+from yarrow.catalog.tables import Conduit
+from yarrow.measure.units import Unit, convert, convert_length
+
+
+@dataclass(frozen=True, slots=True)
+class SupportRule:
+    """How a conduit is held up, lengths in one unit: the ``first`` strap from every end, the most
+    from strap to ``strap``, how long a strap is; ``law`` or habit."""
+
+    first: float
+    spacing: float
+    strap: float
+    law: bool
+    source: str
+
+
+def support_rule(conduit: Conduit, unit: Unit) -> SupportRule:
+    """The rule for a conduit.
+
+    Args:
+        conduit: of the catalogue.
+        unit: of the figures.
+    """
+    row = toml("supports")[conduit.type]
+    outside = float(convert(conduit.diameter, conduit.unit, "mm"))
+    spacing = next(spacing for most, spacing in row["spacing_mm"] if outside <= most)
+    return SupportRule(
+        convert_length(row["first_mm"], "mm", unit),
+        convert_length(spacing, "mm", unit),
+        convert_length(toml("supports")["strap_mm"], "mm", unit),
+        row["law"],
+        row["source"],
+    )

@@ -1,0 +1,46 @@
+"""What a run takes: sticks, couplings, what is at its ends, straps, and what cut threads want."""
+
+from __future__ import annotations
+
+from yarrow.catalog.couplings import couplings
+from yarrow.catalog.tables import fittings
+from yarrow.pieces.piece_plan import Joint, Material, PieceOfRun, Supports
+from yarrow.pieces.places import RunToPart
+from yarrow.wording.phrase import Phrase, Value
+
+
+def materials_of(
+    parted: RunToPart,
+    coupling: str,
+    pieces: tuple[PieceOfRun, ...],
+    joints: tuple[Joint, ...],
+    supports: Supports,
+) -> tuple[Material, ...]:
+    """What to bring for a run, a line a kind.
+
+    Args:
+        parted: the run.
+        coupling: the kind that joins it.
+        pieces, joints, supports: of it.
+    """
+    run = parted.run
+    ends = [run.start.fitting]
+    if parted.layout.pipe.end:
+        ends.append(parted.layout.pipe.end.fitting)
+    threads = sum(len(piece.threads) for piece in pieces)
+    size = run.conduit.size
+    stick: dict[str, Value] = {
+        "stick": parted.words.measured(parted.stick),
+        "conduit": run.conduit.name,
+    }
+    lines = [Material(Phrase("material/sticks", stick), len(pieces))]
+    if joints:
+        name = {"what": couplings()[coupling].name, "size": size}
+        lines.append(Material(Phrase("material/sized", name), len(joints)))
+    for fitting in dict.fromkeys(end for end in ends if end != "open"):
+        name = {"what": fittings()[fitting].name, "size": size}
+        lines.append(Material(Phrase("material/sized", name), ends.count(fitting)))
+    lines.append(Material(Phrase("material/straps", {"size": size}), len(supports.straps)))
+    if threads:
+        lines.append(Material(Phrase("material/zinc-and-oil"), 1))
+    return tuple(line for line in lines if line.count)

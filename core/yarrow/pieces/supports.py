@@ -1,0 +1,131 @@
+"""Straps: the first within its distance of every end, then at the spacing, clear of bends,
+couplings and holes; as few as that takes."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from yarrow.catalog.supports import SupportRule, support_rule
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding
+from yarrow.geometry.straights import straights_of
+from yarrow.pieces.piece_plan import Strap, Supports
+from yarrow.pieces.places import JointRoom, RunToPart, hidden, taped_legs
+from yarrow.wording.phrase import Value
+
+_HAIR = 1e-6
+
+
+def supports_of(
+    parted: RunToPart, middles: Sequence[float]
+) -> tuple[Supports, tuple[Finding, ...]]:
+    """Where a run is held up, and where it can't be within the rule.
+
+    Args:
+        parted: the run.
+        middles: of its joints, from the start, in its unit; no strap is put on one.
+    """
+    rule = support_rule(parted.run.conduit, parted.run.unit)
+    rooms = _strap_rooms(parted, middles, rule)
+    length = parted.pipe.cut_length
+    places: list[float] = []
+    findings: list[Finding] = []
+    reached = 0.0
+    while not places or length - reached > rule.first + _HAIR:
+        most = rule.spacing if places else rule.first
+        place = _next(rooms, reached, reached + most, length - rule.first)
+        if place is None:
+            # Too far off, but the nearest there is.
+            place = next((room.begins for room in rooms if room.begins > reached + most), None)
+            to = length if place is None else place
+            findings.append(_too_far(parted, rule, to - reached, first=not places))
+        if place is None:
+            break
+        places.append(place)
+        reached = place
+    if not findings:
+        places = _evened(rooms, places, rule, length)
+    words = parted.words
+    supports = Supports(
+        first_text=words.reading(rule.first),
+        spacing_text=words.reading(rule.spacing),
+        law=rule.law,
+        source=rule.source,
+        straps=tuple(_strap(parted, number, place) for number, place in enumerate(places, 1)),
+    )
+    return supports, tuple(findings)
+
+
+def _strap_rooms(parted: RunToPart, middles: Sequence[float], rule: SupportRule) -> list[JointRoom]:
+    """Where the middle of a strap may lie."""
+    half = rule.strap / 2
+    straights = straights_of(parted.layout.vertices, parted.pipe)
+    rooms = [JointRoom(each.begins + half, each.ends - half, False) for each in straights]
+    beside = parted.coupling.length / 2 + half
+    taken = [(middle - beside, middle + beside) for middle in middles]
+    taken += [(begins, ends) for _, begins, ends in hidden(parted)]
+    for begins, ends in taken:
+        rooms = [part for room in rooms for part in room.without(begins, ends)]
+    return [room for room in rooms if room.ends > room.begins]
+
+
+def _next(rooms: Sequence[JointRoom], after: float, upto: float, holds_end: float) -> float | None:
+    """The next strap's place: one that holds the run's end too, no further along than that takes;
+    else the furthest. A short run is held in its middle."""
+    found = None
+    wanted = max(holds_end, (holds_end + upto) / 2 if after == 0.0 else holds_end)
+    for room in rooms:
+        low, high = max(room.begins, after + _HAIR), min(room.ends, upto)
+        if high < low:
+            continue
+        if high >= holds_end:
+            return min(max(wanted, low), high)
+        found = high
+    return found
+
+
+def _evened(
+    rooms: Sequence[JointRoom], latest: Sequence[float], rule: SupportRule, length: float
+) -> list[float]:
+    """As many straps, each as near as can be to where equal steps would have it.
+
+    Args: latest, the furthest places that so many straps can have.
+    """
+    earliest: list[float] = []
+    before = length - rule.first
+    for _ in latest:
+        at_least = [max(room.begins, before) for room in rooms if room.ends >= before]
+        earliest.append(at_least[0] if at_least else before)
+        before = earliest[-1] - rule.spacing
+    earliest.reverse()
+    step = (latest[-1] - latest[0]) / max(len(latest) - 1, 1)
+    found: list[float] = []
+    for number, (low, high) in enumerate(zip(earliest, latest, strict=True)):
+        most = min(high, found[-1] + rule.spacing) if found else high
+        wanted = latest[0] + number * step
+        fits = [
+            min(max(wanted, room.begins, low), room.ends, most)
+            for room in rooms
+            if room.begins <= most and room.ends >= low
+        ]
+        found.append(min(fits, key=lambda place: abs(place - wanted), default=high))
+    return found
+
+
+def _strap(parted: RunToPart, number: int, place: float) -> Strap:
+    for leg in taped_legs(parted):
+        for part in leg.straights:
+            if part.begins - _HAIR <= place <= part.ends + _HAIR:
+                at = part.at(place)
+                reads = parted.words.reading(leg.reads(at))
+                return Strap(number, place, leg.number + 1, reads, at, part.ahead)
+    raise AssertionError("a strap lies on a straight")
+
+
+def _too_far(parted: RunToPart, rule: SupportRule, apart: float, *, first: bool) -> Finding:
+    values: dict[str, Value] = {
+        "apart": parted.words.measured(apart),
+        "most": parted.words.measured(rule.first if first else rule.spacing),
+    }
+    code, variant = FindingCode.STRAP_TOO_FAR, "first" if first else ""
+    return Finding(code, values, path="walk", source=rule.source, variant=variant)

@@ -1,0 +1,52 @@
+// What holds the run up, by whose rule, and what to bring for all of it.
+import type { PiecesOfRun } from "@/api/queries";
+import { Figures } from "@/ui/Figures";
+import { Reading } from "@/ui/Reading";
+
+export function HeldUp({ made }: { made: PiecesOfRun }) {
+  const { supports, materials } = made;
+  if (!supports) {
+    return null;
+  }
+  const count = supports.straps.length;
+  return (
+    <div className="grid gap-x-6 px-4 pt-4 desk:grid-cols-2">
+      <section>
+        <h2 className="pb-1 text-sm font-semibold text-soft">Held up</h2>
+        <p className="text-sm">
+          <span className="font-semibold">
+            {count} {count === 1 ? "strap" : "straps"}
+          </span>
+          : the first within <Reading text={supports.first_text} /> of every end, then{" "}
+          <Reading text={supports.spacing_text} /> from one to the next.
+        </p>
+        <ol className="flex flex-wrap gap-x-3 pt-1 text-sm">
+          {supports.straps.map((strap) => (
+            <li key={strap.number} data-strap={strap.number}>
+              <span className="text-soft">leg {strap.leg} at</span>{" "}
+              <span className="font-semibold">
+                <Reading text={strap.at_text} />
+              </span>
+            </li>
+          ))}
+        </ol>
+        <p className="pt-1 text-xs text-soft">
+          {supports.law ? "Law" : "Habit, not law"}: {supports.source}. Local code decides.
+        </p>
+      </section>
+      <section>
+        <h2 className="pb-1 text-sm font-semibold text-soft">To bring</h2>
+        <ul className="text-sm">
+          {materials.map(({ what, count: many }) => (
+            <li key={what} className="flex gap-2" data-material>
+              <span className="w-6 text-right font-semibold">{many}</span>
+              <span>
+                <Figures text={what} />
+              </span>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}
