@@ -32,6 +32,14 @@ ASKED: dict[str, tuple[Any, ...]] = {
     "bender": (BENDER,),
     "box": (BOX,),
     "convert": (TURN, "mm"),
+    "cut": (
+        {
+            "format": "yarrow.stock/1",
+            "units": "in",
+            "stick": 120,
+            "pieces": [{"length": 50, "count": 3}],
+        },
+    ),
     "entries": (HOLES,),
     "fill": (FILL,),
     "fold": (BENDS,),
@@ -72,7 +80,9 @@ class PublicDoor(unittest.TestCase):
         functions = {name for name in yarrow.__all__ if inspect.isfunction(getattr(yarrow, name))}
         values = {"plan_values", "pieces_values", "rack_values", "handling_values"}
         written = {"plan_as", "pieces_as_text", "rack_as_csv"}
-        self.assertEqual(functions - set(ASKED), values | written | {"can_be_made"})
+        self.assertEqual(
+            functions - set(ASKED), values | written | {"can_be_made", "stock_of_runs"}
+        )
 
     def test_values_are_the_same_answers(self) -> None:
         plan, rack = yarrow.plan(TURN), yarrow.rack(RACK)

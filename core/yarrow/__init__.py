@@ -23,6 +23,7 @@ from yarrow.documents.catalogue import catalogue
 from yarrow.documents.converting import convert_document
 from yarrow.documents.errors import DocumentError, TableError
 from yarrow.documents.fill_file import fill_document
+from yarrow.documents.job_stock import StockOfConduit, stock_of_runs
 from yarrow.documents.notation import typed_line
 from yarrow.documents.quick_bend import quick_bend
 from yarrow.documents.run_file import read_run
@@ -30,6 +31,7 @@ from yarrow.documents.schedule import check_schedule, read_schedule, schedule_cs
 from yarrow.documents.schema import SCHEMAS
 from yarrow.documents.schema import schema as _schema
 from yarrow.documents.site_box_file import site_box_document
+from yarrow.documents.stock_file import stock_document
 from yarrow.documents.wire_notation import read_wires_said
 from yarrow.documents.writing import bend_table_csv, marks_csv, plain, plan_text
 from yarrow.documents.writing import pieces_text as _pieces_text
@@ -49,6 +51,7 @@ __version__ = "0.1.0"
 __all__ = [
     "SCHEMAS",
     "DocumentError",
+    "StockOfConduit",
     "TableError",
     "Written",
     "bender",
@@ -56,6 +59,7 @@ __all__ = [
     "can_be_made",
     "catalog",
     "convert",
+    "cut",
     "entries",
     "fill",
     "fold",
@@ -76,6 +80,7 @@ __all__ = [
     "schedule",
     "schema",
     "sitebox",
+    "stock_of_runs",
     "wires",
 ]
 
@@ -359,6 +364,18 @@ def schema(of: str) -> Answer:
     if of not in SCHEMAS:
         raise KeyError(of)
     return dict(_schema(of))
+
+
+def cut(document: Document, country: Country | None = None, seconds: float = 4.0) -> Answer:
+    """What is cut from what: pieces on whole sticks and offcuts, as few sticks as are found.
+
+    Args: document, ``yarrow.stock/1``; seconds, that looking for fewer than by first fit may take
+    (with the extra ``yarrow[stock]``; 0: none).
+    Returns: ``yarrow.cut-list/1``, lengths in the document's units.
+    Raises: DocumentError.
+    Source: docs/geometry.md, stock.
+    """
+    return plain(stock_document(document, seconds), _wording(document, country))
 
 
 def can_be_made(answer: Answer) -> bool:

@@ -68,6 +68,11 @@ def _parser() -> argparse.ArgumentParser:
     rack.add_argument("--format", choices=["json", "csv"], default="json")
     rack.set_defaults(run=_rack_command)
 
+    cut = commands.add_parser("cut", help="what is cut from what: pieces on sticks and offcuts")
+    cut.add_argument("file")
+    cut.add_argument("--seconds", type=float, default=4.0, help="for looking for fewer sticks")
+    cut.set_defaults(run=_cut)
+
     for name, (_, help_) in CHECKS.items():
         check = commands.add_parser(name, help=help_)
         check.add_argument("file")
@@ -152,6 +157,10 @@ def _rack_command(options: argparse.Namespace) -> int:
     if options.format == "json":
         return _print_answer(yarrow.rack(document))
     return _written(yarrow.rack_as_csv(document))
+
+
+def _cut(options: argparse.Namespace) -> int:
+    return _print_answer(yarrow.cut(_document(options.file), seconds=options.seconds))
 
 
 CHECKS: dict[str, tuple[Callable[[dict[str, Any]], dict[str, Any]], str]] = {

@@ -27,6 +27,7 @@ from yarrow.documents.box_files import box_document, entries_document, pull_box_
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
 from yarrow.documents.site_box_file import site_box_document
+from yarrow.documents.stock_file import stock_document
 from yarrow.findings.finding import Finding
 from yarrow.obstacles.outline import Air
 from yarrow.racks.rack import plan_rack
@@ -452,6 +453,47 @@ CASES: dict[str, Case] = {
         "",
         "",
         ("walk[0].toward", "out"),
+    ),
+    "piece-longer-than-stock": Case(
+        lambda: (
+            stock_document(
+                {
+                    "format": "yarrow.stock/1",
+                    "units": "in",
+                    "stick": 120,
+                    "pieces": [{"length": 130}],
+                },
+                0,
+            ).findings
+        ),
+        "error",
+        "pieces[0].length",
+        None,
+        (),
+        "130 10 120",
+        "",
+        None,
+    ),
+    "sticks-run-out": Case(
+        lambda: (
+            stock_document(
+                {
+                    "format": "yarrow.stock/1",
+                    "units": "in",
+                    "stick": 120,
+                    "sticks": 1,
+                    "pieces": [{"length": 100, "count": 3}],
+                },
+                0,
+            ).findings
+        ),
+        "error",
+        "sticks",
+        None,
+        (),
+        "3 2",
+        "",
+        None,
     ),
     "pieces-are-exact": Case(
         lambda: pieces_values(run(end(90), method="table")).findings,

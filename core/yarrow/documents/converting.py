@@ -24,6 +24,7 @@ FORMATS: dict[str, tuple[str, str]] = {
     "yarrow.pullbox": ("pullbox", ""),
     "yarrow.entries": ("entries", ""),
     "yarrow.sitebox": ("sitebox", ""),
+    "yarrow.stock": ("stock", ""),
 }
 """Every format that has a unit, with the schema and the part of it that it is read by."""
 

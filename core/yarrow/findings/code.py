@@ -83,6 +83,8 @@ class FindingCode(StrEnum):
     SIDEWALL_PRESSURE = "sidewall-pressure", "warning"
 
     # Pieces and joints
+    PIECE_LONGER_THAN_STOCK = "piece-longer-than-stock", "error"
+    STICKS_RUN_OUT = "sticks-run-out", "error"
     PIECES_ARE_EXACT = "pieces-are-exact", "note"
     TOO_MANY_PIECES = "too-many-pieces", "error"
     NO_ROOM_FOR_A_JOINT = "no-room-for-a-joint", "error"

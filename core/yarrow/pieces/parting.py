@@ -88,7 +88,7 @@ def fewest(
                 return ended
         following: dict[float, tuple[float, tuple[float, ...]]] = {}
         for begins, (cost, way) in reached.items():
-            for place, beside in _next(sticks, stretches, begins):
+            for place, beside in _onward(sticks, stretches, begins):
                 whole = sticks.is_whole(begins, place)
                 price = cost + (0.0 if whole else _CUT) + _CLOSE / (1.0 + beside)
                 if place not in following or price < following[place][0]:
@@ -112,7 +112,7 @@ def _ended(
     return best[1] if best else None
 
 
-def _next(
+def _onward(
     sticks: Sticks, stretches: Sequence[JointRoom], begins: float
 ) -> list[tuple[float, float]]:
     """The places that the next joint can have, each with how far it is off the ends of its

@@ -33,7 +33,7 @@ def supports_of(
     reached = 0.0
     while not places or length - reached > rule.first + _HAIR:
         most = rule.spacing if places else rule.first
-        place = _next(rooms, reached, reached + most, length - rule.first)
+        place = _next_strap(rooms, reached, reached + most, length - rule.first)
         if place is None:
             # Too far off, but the nearest there is.
             place = next((room.begins for room in rooms if room.begins > reached + most), None)
@@ -69,7 +69,9 @@ def _strap_rooms(parted: RunToPart, middles: Sequence[float], rule: SupportRule)
     return [room for room in rooms if room.ends > room.begins]
 
 
-def _next(rooms: Sequence[JointRoom], after: float, upto: float, holds_end: float) -> float | None:
+def _next_strap(
+    rooms: Sequence[JointRoom], after: float, upto: float, holds_end: float
+) -> float | None:
     """The next strap's place: one that holds the run's end too, no further along than that takes;
     else the furthest. A short run is held in its middle."""
     found = None

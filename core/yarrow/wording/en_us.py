@@ -226,6 +226,17 @@ EN_US = {
     ),
     "pull-point": "{at} along the pipe, between bends {one} and {other}",
     # Pieces and joints
+    "piece-longer-than-stock": (
+        "{name!c} is {over} longer than the longest there is to cut it from, {longest}. Part it."
+    ),
+    "sticks-run-out": "It takes {sticks} sticks, {more} more than there are.",
+    "cut-list/proven": "{sticks} sticks, and no fewer can do.",
+    "cut-list/within": (
+        "{sticks} sticks, at most {fewer} more than the least: {bound} can't be beaten."
+    ),
+    "cut-list/first-fit": (
+        "{sticks} sticks, longest first, each where the least is left; {bound} can't be beaten."
+    ),
     "pieces-are-exact": (
         "Pieces are marked exactly: a printed table has no marks for one that begins at a joint."
     ),

@@ -7,15 +7,19 @@ from collections.abc import Iterable, Iterator
 from typing import Any
 
 from django.db.models import Case, Count, Q, QuerySet, When
-from django.http import StreamingHttpResponse
+from django.http import HttpResponse, StreamingHttpResponse
 from django.utils.text import slugify
 from ninja import Body, Path, Query, Router
 
+import yarrow
+from api.answers import answered
 from api.limits import FILES
 from api.problems import REFUSALS, unreadable
 from api.request import MemberRequest
 from api.shapes import (
     MOST_LISTED,
+    CutsAsked,
+    CutsOfJob,
     Id,
     JobBody,
     JobChange,
@@ -119,6 +123,45 @@ def _import_progress(member: Any, archive: Archive) -> Iterator[str]:
 
 
 _TOLD_EVERY = 10
+
+
+@router.post(
+    "/jobs/{job_id}/cuts",
+    response={200: CutsOfJob, **REFUSALS},
+    throttle=[FILES],
+    operation_id="cut_list_of_job",
+)
+def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsAsked) -> HttpResponse:
+    """What the job's runs are cut from, conduit by conduit: whole sticks, and the offcuts in hand
+    that are said. Nothing is saved."""
+    job = jobs_for(request.user).get(id=job_id)
+    documents = runs_for(request.user).filter(job=job).order_by("name", "id")
+    wanted = yarrow.stock_of_runs(list(documents.values_list("document", flat=True)), job.unit)
+    saw = {name: said for name, said in (body.saw.dict() if body.saw else {}).items() if said}
+    found = []
+    for each in wanted:
+        hand = {
+            number: offcut.dict(exclude={"type", "size"})
+            for number, offcut in enumerate(body.offcuts)
+            if (offcut.type, offcut.size) == (each.type, each.size)
+        }
+        asked = {**each.document, **saw, "offcuts": list(hand.values())}
+        try:
+            cuts = yarrow.cut(asked, job.rulebook, body.seconds) if asked["pieces"] else None
+        except DocumentError as refusal:
+            raise _in_hand(refusal, list(hand)) from None
+        told = {"type": each.type, "size": each.size, "name": each.name}
+        found.append({**told, "left_out": each.left_out, "cuts": cuts})
+    return answered({"conduits": found})
+
+
+def _in_hand(refusal: DocumentError, numbers: list[int]) -> DocumentError:
+    """What is refused of an offcut, by its place among all that are in hand; of the saw, by its."""
+    field, _, rest = refusal.path.partition("[")
+    if field != "offcuts":
+        return DocumentError(f"saw.{refusal.path}", refusal.expected)
+    number, _, rest = rest.partition("]")
+    return DocumentError(f"offcuts[{numbers[int(number)]}]{rest}", refusal.expected)
 
 
 @router.get(

@@ -509,6 +509,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/cuts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Cut List Of Job
+         * @description What the job's runs are cut from, conduit by conduit: whole sticks, and the offcuts in hand
+         *     that are said. Nothing is saved.
+         */
+        post: operations["cut_list_of_job"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/removed": {
         parameters: {
             query?: never;
@@ -1200,6 +1221,31 @@ export interface components {
             ];
         };
         /**
+         * BarToCut
+         * @description A stick or an offcut with what is cut from it; ``kept``: what is left is worth keeping.
+         */
+        BarToCut: {
+            /** Cuts */
+            cuts: components["schemas"]["Cut"][];
+            /** Kept */
+            kept: boolean;
+            /** Left */
+            left: number;
+            /** Left Text */
+            left_text: string;
+            /** Length */
+            length: number;
+            /** Length Text */
+            length_text: string;
+            /** Name */
+            name: string;
+            /**
+             * Source
+             * @enum {string}
+             */
+            source: "stick" | "offcut";
+        };
+        /**
          * BenderDetail
          * @description One of the crew's own benders: its document, and its numbers worked out.
          */
@@ -1816,6 +1862,85 @@ export interface components {
             source: string;
         };
         /**
+         * Cut
+         * @description A piece on its bar: its place in the list that was asked for, where it begins, how long it
+         *     is.
+         */
+        Cut: {
+            /** Begins */
+            begins: number;
+            /** Length */
+            length: number;
+            /** Name */
+            name: string;
+            /** Piece */
+            piece: number;
+            /** Text */
+            text: string;
+        };
+        /**
+         * CutList
+         * @description What is cut from what. ``how``: ``proven`` to be the fewest sticks, ``within`` so many of the
+         *     least that there can be (``bound``), or ``first-fit``, longest first, which nothing is proven
+         *     of. ``waste`` is what is neither cut nor kept.
+         */
+        CutList: {
+            /** Bars */
+            bars: components["schemas"]["BarToCut"][];
+            /** Bound */
+            bound: number;
+            /** Findings */
+            findings: components["schemas"]["WrittenFinding"][];
+            /** Format */
+            format: string;
+            /**
+             * How
+             * @enum {string}
+             */
+            how: "proven" | "within" | "first-fit";
+            /** Kept */
+            kept: number;
+            /** Kept Text */
+            kept_text: string;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Sticks */
+            sticks: number;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+            /** Waste */
+            waste: number;
+            /** Waste Text */
+            waste_text: string;
+        };
+        /**
+         * CutsAsked
+         * @description What is in hand, and how long looking for fewer sticks may take: 0, the first answer.
+         */
+        CutsAsked: {
+            /** Offcuts */
+            offcuts?: components["schemas"]["OffcutInHand"][];
+            saw?: components["schemas"]["SawAndStick"] | null;
+            /**
+             * Seconds
+             * @default 0
+             */
+            seconds: number;
+        };
+        /**
+         * CutsOfJob
+         * @description A job's cut lists, a conduit each.
+         */
+        CutsOfJob: {
+            /** Conduits */
+            conduits: components["schemas"]["JobCuts"][];
+        };
+        /**
          * DimensionAsBent
          * @description One number of the walk and what it comes out as, with the marks as rounded.
          */
@@ -2015,7 +2140,7 @@ export interface components {
          *     well; a note is worth knowing.
          * @enum {string}
          */
-        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "strap-too-far" | "piece-cannot-be-bent" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
+        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "piece-longer-than-stock" | "sticks-run-out" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "strap-too-far" | "piece-cannot-be-bent" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
         /**
          * FoldedPipe
          * @description The answer of fold: vertices with both ends, and the end's place and direction.
@@ -2195,6 +2320,21 @@ export interface components {
             place: string;
             /** Rules */
             rules?: ("us" | "uk") | null;
+        };
+        /**
+         * JobCuts
+         * @description The cut list of one conduit of a job; None where none of its runs can be made yet.
+         */
+        JobCuts: {
+            cuts: components["schemas"]["CutList"] | null;
+            /** Left Out */
+            left_out: string[];
+            /** Name */
+            name: string;
+            /** Size */
+            size: string;
+            /** Type */
+            type: string;
         };
         /**
          * JobDetail
@@ -2417,6 +2557,28 @@ export interface components {
          * @description An empty answer.
          */
         Nothing: Record<string, never>;
+        /**
+         * OffcutInHand
+         * @description An offcut of a conduit, its length as it is read off a tape.
+         */
+        OffcutInHand: {
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /** Length */
+            length: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** Size */
+            size: string;
+            /** Type */
+            type: string;
+        };
         /**
          * OneWay
          * @description A pull fed in at one end: tension stretch by stretch, the most of both, and whether that is
@@ -3921,6 +4083,28 @@ export interface components {
         SaidWires: {
             /** Conductors */
             conductors: components["schemas"]["RunDocument_conductor"][];
+        };
+        /**
+         * SawAndStick
+         * @description What a cut takes, what is lost at an end of every stick, and from how long an offcut is kept;
+         *     empty: the usual.
+         */
+        SawAndStick: {
+            /**
+             * End
+             * @default
+             */
+            end: string;
+            /**
+             * Keep
+             * @default
+             */
+            keep: string;
+            /**
+             * Kerf
+             * @default
+             */
+            kerf: string;
         };
         /**
          * SegmentBend
@@ -7149,6 +7333,95 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobBoxSummary"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cut_list_of_job: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutsAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutsOfJob"];
                 };
             };
             /** @description Bad Request */

@@ -1,0 +1,87 @@
+"""What the runs of a job are cut from: every piece of every run, by conduit."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field
+from typing import Any
+
+from yarrow.catalog.tables import Conduit, conduits
+from yarrow.documents.converting import convert_document
+from yarrow.documents.errors import DocumentError
+from yarrow.documents.run_file import read_run
+from yarrow.findings.finding import errors_of
+from yarrow.measure.rounding import STEPS, USUAL_STEP, round_to
+from yarrow.measure.units import Unit, convert
+from yarrow.pieces.pieces import pieces_of
+from yarrow.racks.rack import plan_rack
+
+Document = Mapping[str, Any]
+
+
+@dataclass(slots=True)
+class StockOfConduit:
+    """What is wanted of one conduit: ``document`` is a ``yarrow.stock/1``; ``left_out`` are the
+    runs that no pieces come of yet."""
+
+    type: str
+    size: str
+    name: str
+    document: dict[str, Any]
+    left_out: list[str] = field(default_factory=list)
+
+
+def stock_of_runs(documents: Sequence[Document], unit: Unit) -> list[StockOfConduit]:
+    """The pieces of a job's runs, a stock document for each conduit, in the order of the catalogue.
+
+    Args: documents, the runs; those that can't be read are left out; unit, of the job.
+    """
+    found: dict[tuple[str, str], StockOfConduit] = {}
+    for number, document in enumerate(documents):
+        name = str(document.get("name") or f"run {number + 1}")
+        try:
+            run = convert_document(document, unit)
+            conduit = read_run(run).setup.conduit
+        except DocumentError:
+            continue
+        of = found.setdefault((conduit.type, conduit.size), _empty(conduit, unit))
+        pieces = _rack_pieces(run) if "rack" in run else _pieces(run)
+        if not pieces:
+            of.left_out.append(name)
+        for label, length in pieces:
+            of.document["pieces"].append({"name": f"{name}{label}", "length": length})
+    return [found[key] for key in conduits() if key in found]
+
+
+def _empty(conduit: Conduit, unit: Unit) -> StockOfConduit:
+    stick = round_to(
+        float(convert(conduit.stick, conduit.unit, unit)), STEPS[unit][USUAL_STEP[unit]], unit
+    ).text
+    document = {
+        "format": "yarrow.stock/1",
+        "name": conduit.name,
+        "units": unit,
+        "stick": stick,
+        "pieces": [],
+    }
+    return StockOfConduit(conduit.type, conduit.size, conduit.name, document)
+
+
+def _pieces(run: Document) -> list[tuple[str, str]]:
+    """Each piece's number, where there are several, and its cut as the tape reads."""
+    made = pieces_of(read_run(run))
+    if errors_of(made.findings):
+        return []
+    several = len(made.pieces) > 1
+    return [
+        (f", piece {each.number}" if several else "", each.plan.cut_length_text)
+        for each in made.pieces
+    ]
+
+
+def _rack_pieces(run: Document) -> list[tuple[str, str]]:
+    """The pipes of a rack."""
+    plan = plan_rack(read_run(run))
+    if errors_of(plan.findings):
+        return []
+    return [(f", pipe {each.pipe + 1}", each.cut_length_text) for each in plan.pipes]

@@ -1,0 +1,127 @@
+"""What is cut and what it is cut from, in whole small parts of a unit: sums come out even."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True, slots=True)
+class PieceToCut:
+    """A piece by its place in the list that was asked for, and its length."""
+
+    number: int
+    length: int
+
+
+@dataclass(frozen=True, slots=True)
+class StockBar:
+    """What can be cut: how much of it can be used; ``offcut`` is its place among the offcuts in
+    hand, None for a whole stick."""
+
+    length: int
+    offcut: int | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class CutBar:
+    """A bar with the pieces that are cut from it, in order."""
+
+    bar: StockBar
+    pieces: tuple[PieceToCut, ...]
+
+    def left(self, kerf: int) -> int:
+        """What is left of it; below zero where it is too short.
+
+        Args:
+            kerf: what a cut takes.
+        """
+        return left_of(self.bar.length, [piece.length for piece in self.pieces], kerf)
+
+
+def left_of(length: int, cut: Sequence[int], kerf: int) -> int:
+    """What is left of a bar. The last cut takes no more than there is: a piece that ends where the
+    bar ends is not cut off.
+
+    Args:
+        length: of the bar.
+        cut: lengths of the pieces.
+        kerf: what a cut takes.
+    """
+    used = sum(cut) + kerf * len(cut)
+    return length - used if length >= used else min(length - used + kerf, 0)
+
+
+def sticks_in(bars: Sequence[CutBar]) -> int:
+    """How many whole sticks are cut."""
+    return sum(1 for each in bars if each.bar.offcut is None)
+
+
+def first_fit(
+    pieces: Sequence[PieceToCut], offcuts: Sequence[StockBar], stick: int, kerf: int
+) -> list[CutBar]:
+    """Longest first, each where the least is left; an offcut before a new stick.
+
+    Args:
+        pieces: each no longer than a stick.
+        offcuts: in hand.
+        stick: how much of a whole stick can be used.
+        kerf: what a cut takes.
+    """
+    open_bars: list[tuple[StockBar, list[PieceToCut]]] = []
+    in_hand = sorted(offcuts, key=lambda bar: bar.length)
+    for piece in sorted(pieces, key=lambda each: -each.length):
+
+        def spare(bar: StockBar, on: Sequence[PieceToCut], piece: PieceToCut = piece) -> int:
+            return left_of(bar.length, [each.length for each in (*on, piece)], kerf)
+
+        fits = [(spare(bar, on), at) for at, (bar, on) in enumerate(open_bars)]
+        best = min((fit for fit in fits if fit[0] >= 0), default=None)
+        if best:
+            open_bars[best[1]][1].append(piece)
+            continue
+        offcut = next((bar for bar in in_hand if bar.length >= piece.length), None)
+        if offcut:
+            in_hand.remove(offcut)
+        open_bars.append((offcut or StockBar(stick), [piece]))
+    return [CutBar(bar, tuple(on)) for bar, on in open_bars]
+
+
+def fewest_sticks(
+    pieces: Sequence[PieceToCut], offcuts: Sequence[StockBar], stick: int, kerf: int
+) -> int:
+    """So many sticks it takes at the least: by what the pieces need in all, less what the offcuts
+    have; and by pieces that no stick takes two of, with what those that could go beside them need.
+
+    Args:
+        pieces, offcuts, stick, kerf: as for first_fit.
+    Source:
+        Martello and Toth's bound L2 for bin packing.
+    """
+    room = stick + kerf
+    sizes = sorted((piece.length + kerf for piece in pieces), reverse=True)
+    in_hand = sum(bar.length + kerf for bar in offcuts)
+    by_length = -(-max(sum(sizes) - in_hand, 0) // room)
+    best = 0
+    for least in {0, *(size for size in sizes if 2 * size <= room)}:
+        alone = [size for size in sizes if size > room - least]
+        half = [size for size in sizes if room - least >= size and 2 * size > room]
+        small = sum(size for size in sizes if least <= size and 2 * size <= room)
+        beside = len(half) * room - sum(half)
+        best = max(best, len(alone) + len(half) + max(0, -(-(small - beside) // room)))
+    return max(by_length, best - len(offcuts), 0)
+
+
+def in_order(bars: Sequence[CutBar]) -> list[CutBar]:
+    """Whole sticks first, those with most on them first; pieces longest first."""
+    sorted_bars = [
+        CutBar(each.bar, tuple(sorted(each.pieces, key=lambda piece: -piece.length)))
+        for each in bars
+    ]
+    return sorted(
+        sorted_bars,
+        key=lambda each: (
+            each.bar.offcut is not None,
+            -sum(piece.length for piece in each.pieces),
+        ),
+    )

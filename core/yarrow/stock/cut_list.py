@@ -1,0 +1,223 @@
+"""From pieces and stock to what is cut from what, with how near that is to the least."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import Literal
+
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
+from yarrow.measure.units import Unit
+from yarrow.stock.bars import (
+    CutBar,
+    PieceToCut,
+    StockBar,
+    fewest_sticks,
+    first_fit,
+    in_order,
+    sticks_in,
+)
+from yarrow.stock.solver import solve
+from yarrow.wording.lengths import LengthFormatter
+from yarrow.wording.phrase import Phrase, Value, count
+
+FORMAT = "yarrow.cut-list/1"
+
+_SCALE = 8000
+"""Parts of a unit that lengths are counted in: sixty-fourths and thousandths come out even."""
+
+
+@dataclass(frozen=True, slots=True)
+class NamedBar:
+    """A piece to cut or an offcut in hand: its name and length, and the field that it is in."""
+
+    name: str
+    length: Fraction
+    path: str
+
+
+@dataclass(frozen=True, slots=True)
+class Stock:
+    """What is cut, from sticks of a length (``sticks`` of them; None: as many as it takes) and from
+    offcuts; what each cut takes, what is lost at an end of every stick, and from how long an offcut
+    is kept."""
+
+    name: str
+    unit: Unit
+    stick: Fraction
+    sticks: int | None
+    kerf: Fraction
+    end: Fraction
+    keep: Fraction
+    pieces: tuple[NamedBar, ...]
+    offcuts: tuple[NamedBar, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Cut:
+    """A piece on its bar: its place in the list that was asked for, where it begins, how long it
+    is."""
+
+    piece: int
+    name: str
+    begins: float
+    length: float
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class BarToCut:
+    """A stick or an offcut with what is cut from it; ``kept``: what is left is worth keeping."""
+
+    source: Literal["stick", "offcut"]
+    name: str
+    length: float
+    length_text: str
+    cuts: tuple[Cut, ...]
+    left: float
+    left_text: str
+    kept: bool
+
+
+@dataclass(frozen=True, slots=True)
+class CutList:
+    """What is cut from what. ``how``: ``proven`` to be the fewest sticks, ``within`` so many of the
+    least that there can be (``bound``), or ``first-fit``, longest first, which nothing is proven
+    of. ``waste`` is what is neither cut nor kept."""
+
+    format: str
+    units: Unit
+    name: str
+    how: Literal["proven", "within", "first-fit"]
+    says: Phrase
+    sticks: int
+    bound: int
+    bars: tuple[BarToCut, ...]
+    waste: float
+    waste_text: str
+    kept: float
+    kept_text: str
+    findings: tuple[Finding, ...]
+
+    @property
+    def can_be_made(self) -> bool:
+        """Whether every piece comes out of what there is."""
+        return nothing_wrong(self.findings)
+
+
+def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
+    """What is cut from what, of as few sticks as are found in a time.
+
+    Args:
+        stock: what there is, and what it is wanted for.
+        words: how the job tells its lengths.
+        seconds: that looking for fewer may take; 0: first fit alone.
+    Source:
+        docs/geometry.md, stock.
+    """
+    stick = _down(stock.stick - stock.end)
+    kerf = _up(stock.kerf)
+    offcuts = [StockBar(_down(each.length), number) for number, each in enumerate(stock.offcuts)]
+    longest = max([stick, *(bar.length for bar in offcuts)])
+    pieces, findings = [], []
+    for number, each in enumerate(stock.pieces):
+        length = _up(each.length)
+        if length > longest or (length > stick and not _alone(length, offcuts)):
+            findings.append(_too_long(each, longest, words))
+        else:
+            pieces.append(PieceToCut(number, length))
+    bars, how, bound = _found(pieces, offcuts, stick, kerf, seconds)
+    sticks = sticks_in(bars)
+    if stock.sticks is not None and sticks > stock.sticks:
+        short: dict[str, Value] = {"more": count(sticks - stock.sticks), "sticks": count(sticks)}
+        findings.append(Finding(FindingCode.STICKS_RUN_OUT, short, path="sticks"))
+    told = tuple(_told(each, stock, kerf, words) for each in bars)
+    kept = sum(bar.left for bar in told if bar.kept)
+    waste = sum(bar.left for bar in told if not bar.kept)
+    return CutList(
+        format=FORMAT,
+        units=stock.unit,
+        name=stock.name,
+        how=how,
+        says=Phrase(
+            f"cut-list/{how}",
+            {"sticks": count(sticks), "fewer": count(sticks - bound), "bound": count(bound)},
+        ),
+        sticks=sticks,
+        bound=bound,
+        bars=told,
+        waste=waste,
+        waste_text=words.reading(waste),
+        kept=kept,
+        kept_text=words.reading(kept),
+        findings=gravest_first(findings),
+    )
+
+
+def _alone(length: int, offcuts: Sequence[StockBar]) -> bool:
+    return any(bar.length >= length for bar in offcuts)
+
+
+def _found(
+    pieces: Sequence[PieceToCut],
+    offcuts: Sequence[StockBar],
+    stick: int,
+    kerf: int,
+    seconds: float,
+) -> tuple[list[CutBar], Literal["proven", "within", "first-fit"], int]:
+    """The bars, how good they are, and the least number of sticks."""
+    bars = first_fit(pieces, offcuts, stick, kerf)
+    bound = fewest_sticks(pieces, offcuts, stick, kerf)
+    if sticks_in(bars) <= bound:
+        return in_order(bars), "proven", bound
+    solved = solve(pieces, offcuts, stick, kerf, bars, seconds) if seconds > 0 else None
+    if solved is None:
+        return in_order(bars), "first-fit", bound
+    if sticks_in(solved.bars) < sticks_in(bars):
+        bars = list(solved.bars)
+    if solved.proven:
+        return in_order(bars), "proven", sticks_in(bars)
+    bound = max(bound, solved.bound)
+    return in_order(bars), "proven" if sticks_in(bars) <= bound else "within", bound
+
+
+def _told(each: CutBar, stock: Stock, kerf: int, words: LengthFormatter) -> BarToCut:
+    offcut = each.bar.offcut
+    length = float(stock.stick if offcut is None else stock.offcuts[offcut].length)
+    begins = float(stock.end) if offcut is None else 0.0
+    cuts = []
+    for piece in each.pieces:
+        named = stock.pieces[piece.number]
+        size = float(named.length)
+        cuts.append(Cut(piece.number, named.name, begins, size, words.reading(size)))
+        begins += size + float(stock.kerf)
+    left = max(each.left(kerf) / _SCALE, 0.0)
+    return BarToCut(
+        source="stick" if offcut is None else "offcut",
+        name="" if offcut is None else stock.offcuts[offcut].name,
+        length=length,
+        length_text=words.reading(length),
+        cuts=tuple(cuts),
+        left=left,
+        left_text=words.reading(left),
+        kept=left >= float(stock.keep),
+    )
+
+
+def _too_long(each: NamedBar, longest: int, words: LengthFormatter) -> Finding:
+    values: dict[str, Value] = {
+        "name": each.name or words.measured(float(each.length)),
+        "over": words.needed(float(each.length) - longest / _SCALE),
+        "longest": words.available(longest / _SCALE),
+    }
+    return Finding(FindingCode.PIECE_LONGER_THAN_STOCK, values, path=f"{each.path}.length")
+
+
+def _up(length: Fraction) -> int:
+    return -int(-(length * _SCALE) // 1)
+
+
+def _down(length: Fraction) -> int:
+    return int(length * _SCALE // 1)
