@@ -207,6 +207,24 @@ export async function partRun(
   return (await unwrap(client.POST("/api/pieces", asked))) as PiecesOfRun;
 }
 
+export type CutsAsked = Schemas["CutsAsked"];
+export type CutsOfJob = Schemas["CutsOfJob"];
+
+/** What a job's runs are cut from. */
+export function cutsOfJob(
+  jobId: number,
+  asked: CutsAsked,
+  signal: AbortSignal,
+): Promise<CutsOfJob> {
+  return unwrap(
+    client.POST("/api/jobs/{job_id}/cuts", {
+      params: { path: { job_id: jobId } },
+      body: asked,
+      signal,
+    }),
+  );
+}
+
 export async function planRack(
   document: Schemas["RunDocument"],
   country: Country,

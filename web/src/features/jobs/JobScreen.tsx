@@ -9,7 +9,7 @@ import { JobBoxes } from "@/features/boxes/JobBoxes";
 import { RemovedDialog } from "@/features/history/RemovedDialog";
 import { emptyRun, type RunDocument } from "@/model/document";
 import { lastHabit } from "@/model/remembered";
-import { Button } from "@/ui/Button";
+import { Button, ButtonLink } from "@/ui/Button";
 import { FileButton } from "@/ui/FileButton";
 import { Icon } from "@/ui/Icon";
 import { LoadingScreen } from "@/ui/LoadingScreen";
@@ -82,6 +82,7 @@ export function JobScreen() {
             <JobRules job={job.data} />
           </div>
           <div className="flex flex-wrap gap-2">
+            <ButtonLink to={`/jobs/${jobId}/cuts`}>Cut list</ButtonLink>
             <Button onClick={() => window.location.assign(`/api/jobs/${jobId}/archive`)}>
               Export the job
             </Button>

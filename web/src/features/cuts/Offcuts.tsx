@@ -1,0 +1,79 @@
+// The offcuts of one conduit that are in hand: cut from before a new stick is.
+import { useState } from "react";
+import type { Offcut } from "@/model/offcuts";
+import { Button, IconButton } from "@/ui/Button";
+import { Icon } from "@/ui/Icon";
+import { Reading } from "@/ui/Reading";
+import { TextField } from "@/ui/TextField";
+
+type Props = {
+  type: string;
+  size: string;
+  /** Of every conduit: the server names them by their places among all. */
+  offcuts: readonly Offcut[];
+  problems: ReadonlyMap<string, string>;
+  keep: (offcuts: readonly Offcut[]) => void;
+};
+
+export function Offcuts({ type, size, offcuts, problems, keep }: Props) {
+  const [length, setLength] = useState("");
+  const [name, setName] = useState("");
+  const own = offcuts.flatMap((offcut, at) =>
+    offcut.type === type && offcut.size === size ? [{ offcut, at }] : [],
+  );
+  return (
+    <div className="mt-3 print:hidden">
+      <h3 className="text-sm font-semibold text-soft">Offcuts in hand</h3>
+      <ul>
+        {own.map(({ offcut, at }) => {
+          const problem = problems.get(`offcuts[${at}].length`);
+          return (
+            <li key={at} className="flex flex-wrap items-center gap-x-2 text-sm">
+              <span className="font-semibold">
+                <Reading text={offcut.length} />
+              </span>
+              <span>{offcut.name}</span>
+              <IconButton
+                label={`Take out the offcut of ${offcut.length}`}
+                onClick={() => keep(offcuts.filter((_, place) => place !== at))}
+              >
+                <Icon name="close" className="size-4" />
+              </IconButton>
+              {problem ? (
+                <span role="alert" className="text-brick">
+                  Expected {problem}
+                </span>
+              ) : null}
+            </li>
+          );
+        })}
+      </ul>
+      <form
+        className="flex flex-wrap items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (length.trim()) {
+            keep([...offcuts, { type, size, name: name.trim(), length: length.trim() }]);
+            setLength("");
+            setName("");
+          }
+        }}
+      >
+        <TextField
+          label="Its length"
+          className="w-28"
+          value={length}
+          onChange={(event) => setLength(event.target.value)}
+        />
+        <TextField
+          label="Where it is"
+          className="w-44"
+          maxLength={120}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <Button type="submit">Add it</Button>
+      </form>
+    </div>
+  );
+}
