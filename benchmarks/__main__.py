@@ -15,7 +15,7 @@ os.environ.setdefault("DJANGO_SETTINGS_MODULE", "config.settings")
 import django  # noqa: E402
 from django.core.management import call_command  # noqa: E402
 
-from benchmarks import accuracy, core, load, page, paper, server, turning, wires  # noqa: E402
+from benchmarks import accuracy, core, joined, load, page, paper, server, turning, wires  # noqa: E402
 from benchmarks.row import Row  # noqa: E402
 from benchmarks.runs import TWELVE  # noqa: E402
 from launcher.demo import serve, wait_until_it_answers  # noqa: E402
@@ -29,6 +29,7 @@ def main() -> int:
     call_command("migrate", verbosity=0)
     call_command("load_demo")
     rows = core.measure()
+    rows += joined.measure()
     rows.append(page.script_size(ROOT / "web" / "dist"))
     port = free_port()
     running = serve(port, dict(os.environ))

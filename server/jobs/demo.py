@@ -219,6 +219,14 @@ SALTMARSH = {
             _end("31 3/8", "line panels"),
         ),
         _demo_run(
+            "Kiosk feed over the strut, rigid",
+            {**_RIGID, "joints": {"places": [{"at": "45 1/4 - 3 3/8"}]}},
+            _box("gland plate", "hub"),
+            _offset("24 1/2", "2 1/4", "out", "strut", angle=22.5),
+            _turn("88", "left", "kiosk corner"),
+            _end("36 3/8", "meter box", "hub"),
+        ),
+        _demo_run(
             "Loft feed, three sticks",
             {**_EMT_34, "joints": {}},
             _box("mill board"),
@@ -317,6 +325,20 @@ HARROW_LOCK = {
             _turn("1384", "left", "pump room wall"),
             _turn("640", "left", "wall of the stair"),
             _end("574", "starter", "hub"),
+        ),
+        _demo_run(
+            "Angle box, running coupler",
+            {
+                **_STEEL_20,
+                "joints": {
+                    "coupling": "running-coupler",
+                    "places": [{"leg": 2, "at": "310", "to": "near"}],
+                },
+            },
+            _box("isolator", "hub"),
+            _offset("712", "86", "out", "pipe flange"),
+            _turn("1184", "left", "pump room wall"),
+            _end("620", "angle box", "hub"),
         ),
         _demo_run(
             "Wet well stair, plastic",

@@ -125,7 +125,7 @@ def _onward(
         if stretch.begins > furthest + _HAIR:
             break
         low, high = max(stretch.begins, nearest), min(stretch.ends, furthest)
-        for place in {low, high, stretch.middle}:
+        for place in {stretch.begins, high, stretch.middle}:
             if low - _HAIR <= place <= high + _HAIR:
                 off = min(place - stretch.begins, stretch.ends - place)
                 found.append((place, max(off, 0.0) / sticks.coupling.length))

@@ -49,6 +49,9 @@ MOST_PIECES = 200
 MOST_MORE = 6
 """Joints more than the fewest that are tried where a piece can't be bent as it is parted."""
 
+MOST_COMPARED = 6
+"""Pieces of a run that one joint more is compared for: of more, nobody would add one."""
+
 Middles = tuple[float, ...]
 """The middles of a run's joints, in order, on the run before it is bent."""
 
@@ -199,8 +202,8 @@ class Parting:
 
     def ways(self, rooms: Sequence[JointRoom]) -> tuple[Middles, ...]:
         """Ways to part the run, best first: the fewest joints whose pieces can all be bent, then
-        one more, then the fewest of all. None where no joints do. A set or a saddle stays in one
-        piece where it can.
+        one more where they are few, then the fewest of all. None where no joints do. A set or a
+        saddle stays in one piece where it can.
 
         Args:
             rooms: where a joint may be.
@@ -219,7 +222,8 @@ class Parting:
             best = fewest(self.sticks, between, len(least) + 1 + more)
         if best is None or not self.works(best):
             best = least
-        another = fewest(self.sticks, between, len(best) + 2)
+        few = len(best) < MOST_COMPARED
+        another = fewest(self.sticks, between, len(best) + 2) if few else None
         return tuple(dict.fromkeys((best, *([another] if another else []), least)))
 
     def works(self, middles: Middles) -> bool:
@@ -367,10 +371,11 @@ class Parting:
         )
         # A stick is sold threaded: cut once, one of its ends still is.
         whole = self.sticks.is_whole(*span)
-        start_as_sold = 0.0 < at_start <= taken
+        sold = max(taken, coupling.thread)
+        start_as_sold = 0.0 < at_start <= sold
         if start_as_sold:
             at_start = 0.0
-        if 0.0 < at_end <= taken and (whole or not start_as_sold):
+        if 0.0 < at_end <= sold and (whole or not start_as_sold):
             at_end = 0.0
         return PieceEnds(at_start, at_end, joint, number)
 

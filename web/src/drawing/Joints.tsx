@@ -1,9 +1,11 @@
 // Where a run is parted and held up: a coupling over the pipe at each joint, every other piece
 // hatched with its number beside its middle, a ring at every strap.
+
 import type { PiecesOfRun } from "@/api/queries";
 import { along, linePoints, type Point3, point3 } from "@/geometry/centreline";
 import type { Point2 } from "@/geometry/views";
 import { usePlanner } from "@/state/PlannerContext";
+import { Hatch } from "./Hatch";
 
 type Props = {
   made: PiecesOfRun;
@@ -49,17 +51,7 @@ function Pieces({ made, place, flat, thick }: Props) {
   const look = usePlanner((state) => state.lookAtPiece);
   return (
     <>
-      <defs>
-        <pattern
-          id="every-other"
-          width="5"
-          height="5"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <line y2="5" className="stroke-strong-line" strokeWidth="1.6" />
-        </pattern>
-      </defs>
+      <Hatch id="every-other" size={5} />
       {made.pieces.map(({ number, plan }) => {
         const points = linePoints(plan.path, plan.arcs);
         const [x, y] = place(middleOf(points));

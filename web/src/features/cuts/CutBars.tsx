@@ -1,5 +1,7 @@
 // Sticks and offcuts to scale, with what is cut from each and what is left.
+
 import type { CutsOfJob } from "@/api/queries";
+import { Hatch } from "@/drawing/Hatch";
 import { FindingRow } from "@/ui/FindingRow";
 import { Reading, ReadingSpan } from "@/ui/Reading";
 import { useSize } from "@/ui/useSize";
@@ -89,17 +91,7 @@ function Bar({ bar, scale }: { bar: BarOf; scale: number }) {
       aria-label={`${bar.cuts.length} cut, ${bar.left_text} left`}
       className="my-1 block"
     >
-      <defs>
-        <pattern
-          id="left-over"
-          width="6"
-          height="6"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <line y2="6" className="stroke-strong-line" strokeWidth="1.4" />
-        </pattern>
-      </defs>
+      <Hatch id="left-over" />
       <rect
         width={bar.length * scale}
         height={HEIGHT}

@@ -1,5 +1,7 @@
 // Every piece as the stick that it is cut from, to one scale: bends, threads, what is left over.
+
 import type { PiecesOfRun } from "@/api/queries";
+import { Hatch } from "@/drawing/Hatch";
 import { usePlanner } from "@/state/PlannerContext";
 import { classes } from "@/ui/classes";
 import { Reading } from "@/ui/Reading";
@@ -106,17 +108,7 @@ function Bar({
       role="img"
       aria-label={`Piece ${piece.number} on its stick`}
     >
-      <defs>
-        <pattern
-          id="offcut"
-          width="6"
-          height="6"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <line y2="6" className="stroke-strong-line" strokeWidth="1.4" />
-        </pattern>
-      </defs>
+      <Hatch id="offcut" />
       <rect
         x={cut}
         y="3"
