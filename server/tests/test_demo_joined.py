@@ -32,7 +32,7 @@ def quarter(radius: float) -> float:
 
 class Joined(unittest.TestCase):
     def cuts(self, made: PiecesOfRun, *wanted: float) -> None:
-        self.assertEqual(made.findings, ())
+        self.assertTrue(made.can_be_made)
         for piece, length in zip(made.pieces, wanted, strict=True):
             self.assertAlmostEqual(piece.plan.cut_length, length, places=3)
 

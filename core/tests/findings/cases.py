@@ -36,6 +36,7 @@ from yarrow.runs.bending_sequence import handle_run
 Found = Callable[[], Sequence[Finding]]
 
 POWERED: dict[str, Any] = {"conduit": {"type": "rmc", "size": "2"}, "bender": "powered-2"}
+RIGID: dict[str, Any] = {"conduit": {"type": "rmc", "size": "3/4"}, "bender": "ratchet-1"}
 RACK: dict[str, Any] = {"count": 2, "side": "right", "spacing": 3}
 
 
@@ -560,6 +561,28 @@ CASES: dict[str, Case] = {
         "1 1",
         "",
         ("joints.places[0].at", "58 1/2"),
+    ),
+    # About the first leg: 40 up from the corner's back, less half of the pipe at its foot, and half
+    # of it more for its own thickness.
+    "sweeps-when-turned": Case(
+        lambda: pieces_values(run(turn(30), end(40), start={"kind": "hub"}, **RIGID)).findings,
+        "warning",
+        "joints",
+        None,
+        (),
+        "1 40",
+        "",
+        None,
+    ),
+    "both-ends-held": Case(
+        lambda: pieces_values(run(end(90, fitting="hub"), start={"kind": "hub"}, **RIGID)).findings,
+        "warning",
+        "joints",
+        None,
+        (),
+        "",
+        "",
+        None,
     ),
     # An arc of 40 right at the start, 62 13/16 long: half a strap beyond it is the first straight.
     "strap-too-far": Case(

@@ -94,6 +94,8 @@ class FindingCode(StrEnum):
     JOINT_IN_HOLE = "joint-in-hole", "error"
     JOINTS_TOO_CLOSE = "joints-too-close", "error"
     PIECE_TOO_LONG = "piece-too-long", "error"
+    SWEEPS_WHEN_TURNED = "sweeps-when-turned", "warning"
+    BOTH_ENDS_HELD = "both-ends-held", "warning"
     STRAP_TOO_FAR = "strap-too-far", "warning"
     PIECE_CANNOT_BE_BENT = "piece-cannot-be-bent", "error"
 

@@ -19,6 +19,7 @@ from yarrow.geometry.straights import straights_of
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import convert
 from yarrow.pieces.by_hand import joints_said
+from yarrow.pieces.getting_in import getting_in
 from yarrow.pieces.materials import materials_of
 from yarrow.pieces.parting import Sticks, fewest
 from yarrow.pieces.piece_plan import (
@@ -90,7 +91,7 @@ def pieces_of(survey: Survey) -> PiecesOfRun:
     compared = tuple(shop.way(each, each == taken) for each in dict.fromkeys((taken, *ways)))
     pieces, joints = shop.pieces(taken), shop.joints(taken)
     supports, unheld = supports_of(shop.parted, taken)
-    findings += unheld
+    findings += [*unheld, *getting_in(shop.parted, said.coupling, pieces)]
     return replace(
         _answer(asked, said, findings),
         parted=parted,

@@ -266,6 +266,19 @@ EN_US = {
         "No order makes piece {piece} as it is. Put a joint between its bends, or let Yarrow say "
         "where."
     ),
+    "sweeps-when-turned": (
+        "Screwed {where}, piece {piece} sweeps {reach} round its own end. Where a wall, a floor or "
+        "a thing stands nearer: leave the straps before it loose and tilt that pipe off, or turn "
+        "the box or the coupling and not the piece."
+    ),
+    "both-ends-held": (
+        "Both ends go into threads: the last joint can't be turned. Take a box off its mounting "
+        "and turn that, or close the run with {cure}."
+    ),
+    "getting-in/box": "into its box",
+    "getting-in/piece-before": "on to the piece before",
+    "getting-in/union": "a three-piece coupling",
+    "getting-in/running-coupler": "a running coupler",
     "strap-too-far": (
         "From one strap to the next there are {apart}, as no place between is straight and free; "
         "{most} are the most."
