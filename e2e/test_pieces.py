@@ -35,9 +35,9 @@ class Pieces(PageTest):
         browser.until(lambda: len(browser.all("[data-joint-at]")) == 4, "two joints in two views")
         browser.see_text("Saved")
         browser.press("Sheet")
-        browser.see_text("piece 1 of 3", "[data-sheet]")
+        browser.see_text("Piece 1 of 3", "[data-sheet]")
         browser.press("The next piece")
-        browser.see_text("piece 2 of 3", "[data-sheet]")
+        browser.see_text("Piece 2 of 3", "[data-sheet]")
         browser.see_text("Push piece 2 into the set-screw coupling", "[data-sheet]")
         self.assertEqual(browser.complaints(), [])
 

@@ -71,35 +71,31 @@ def pieces_of(survey: Survey) -> PiecesOfRun:
     said = asked.run.joints or _unsaid(asked.run)
     if not isinstance(plan, BuildablePlan):
         return _answer(asked, said, errors_of(plan.findings))
-    shop = Parting.of(plan, said)
-    if shop.sticks.length > MOST_PIECES * shop.sticks.stick:
-        return _answer(asked, said, (_too_many(shop.parted),))
-    rooms = allowed(shop.parted)
-    ways = shop.ways(rooms)
+    parting = Parting.of(plan, said)
+    if parting.too_many:
+        return _answer(asked, said, (_too_many(parting.parted),))
+    rooms = allowed(parting.parted)
+    ways = parting.ways(rooms)
     findings: list[Finding] = []
     if asked.run.method == "table":
         findings.append(Finding(FindingCode.PIECES_ARE_EXACT, path="method"))
-    if said.places:
-        taken, troubles = joints_said(shop.parted, rooms)
-        findings += troubles
-    elif ways:
-        taken = ways[0]
-    else:
-        return _answer(asked, said, (*findings, _no_room(shop.parted, rooms)))
-    findings += shop.troubles(taken)
-    parted = "hand" if said.places else "yarrow" if taken else ""
-    compared = tuple(shop.way(each, each == taken) for each in dict.fromkeys((taken, *ways)))
-    pieces, joints = shop.pieces(taken), shop.joints(taken)
-    supports, unheld = supports_of(shop.parted, taken)
-    findings += [*unheld, *getting_in(shop.parted, said.coupling, pieces)]
+    taken, troubles = parting.taken(said, rooms, ways)
+    findings += troubles
+    if taken is None:
+        return _answer(asked, said, (*findings, _no_room(parting.parted, rooms)))
+    findings += parting.troubles(taken)
+    pieces, joints = parting.pieces(taken), parting.joints(taken)
+    supports, unheld = supports_of(parting.parted, taken)
+    findings += [*unheld, *getting_in(parting.parted, said.coupling, pieces)]
+    compared = dict.fromkeys((taken, *ways))
     return replace(
         _answer(asked, said, findings),
-        parted=parted,
+        parted="hand" if said.places else "yarrow" if taken else "",
         pieces=pieces,
         joints=joints,
-        ways=compared,
+        ways=tuple(parting.way(each, each == taken) for each in compared),
         supports=supports,
-        materials=materials_of(shop.parted, said.coupling, pieces, joints, supports),
+        materials=materials_of(parting.parted, said.coupling, pieces, joints, supports),
     )
 
 
@@ -114,15 +110,13 @@ def piece_plans(survey: Survey) -> tuple[Plan, ...]:
     if not isinstance(plan, BuildablePlan):
         return ()
     said = asked.run.joints or _unsaid(asked.run)
-    shop = Parting.of(plan, said)
-    if shop.sticks.length > MOST_PIECES * shop.sticks.stick:
+    parting = Parting.of(plan, said)
+    if parting.too_many:
         return ()
-    rooms = allowed(shop.parted)
-    if said.places:
-        taken, _ = joints_said(shop.parted, rooms)
-    else:
-        taken = next(iter(shop.ways(rooms)), ())
-    return tuple(shop.plan(*ends) for ends in shop.spans(taken))
+    rooms = allowed(parting.parted)
+    ways = () if said.places else parting.ways(rooms)
+    taken, _ = parting.taken(said, rooms, ways)
+    return () if taken is None else tuple(parting.plan(*span) for span in parting.spans(taken))
 
 
 def _unsaid(run: ResolvedRun) -> Joints:
@@ -200,6 +194,26 @@ class Parting:
         words = plan.resolution.lengths
         parted = RunToPart(run, layout, pipe, on_site, coupling, stick, words)
         return cls(parted, Sticks(pipe.cut_length, stick, coupling, float(words.step) / 2))
+
+    @property
+    def too_many(self) -> bool:
+        """Whether it would come to more pieces than are parted."""
+        return self.sticks.length > MOST_PIECES * self.sticks.stick
+
+    def taken(
+        self, said: Joints, rooms: Sequence[JointRoom], ways: Sequence[Middles]
+    ) -> tuple[Middles | None, tuple[Finding, ...]]:
+        """Where the joints are: as somebody put them, with what is wrong there; else the best way.
+        None where no joints do.
+
+        Args:
+            said: of the joints.
+            rooms: where one may be.
+            ways: that were found, best first.
+        """
+        if said.places:
+            return joints_said(self.parted, rooms)
+        return next(iter(ways), None), ()
 
     def ways(self, rooms: Sequence[JointRoom]) -> tuple[Middles, ...]:
         """Ways to part the run, best first: the fewest joints whose pieces can all be bent, then

@@ -82,7 +82,7 @@ def taped_legs(parted: RunToPart, datum: Datum = "back") -> tuple[TapedLeg, ...]
     limits = [*layout.leg_vertices, len(layout.vertices) - 1]
     for number, (first, last) in enumerate(pairwise(limits)):
         leg = next(line.leg for line in layout.lines if line.leg.number == number)
-        on_leg = tuple(part for (a, b), part in spans if a >= first and b <= last)
+        on_leg = tuple(part for (a, b), part in spans if a < last and b > first)
         found.append(TapedLeg(number, leg.point(leg.datum(datum)), leg.frame.ahead, on_leg))
     return tuple(found)
 

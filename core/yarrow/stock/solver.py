@@ -65,12 +65,12 @@ def solve(
     wanted = [counts[length] for length in lengths]
     in_hand = Counter(bar.length for bar in offcuts)
     kinds = [stick, *in_hand]
-    shop = _Shop(lengths, wanted, kinds, [None, *in_hand.values()], kerf)
-    patterns, complete, bound = shop.every_pattern(), True, 0
+    cutting = _Patterns(lengths, wanted, kinds, [None, *in_hand.values()], kerf)
+    patterns, complete, bound = cutting.every_pattern(), True, 0
     if patterns is None:
         complete = False
-        patterns, bound = shop.priced(shop.patterns_of(known), end)
-    picked = shop.pick(patterns, max(end - time.monotonic(), 0.2))
+        patterns, bound = cutting.priced(cutting.patterns_of(known), end)
+    picked = cutting.pick(patterns, max(end - time.monotonic(), 0.2))
     if picked is None:
         return None
     chosen, optimal = picked
@@ -80,7 +80,7 @@ def solve(
 
 
 @dataclass(frozen=True, slots=True)
-class _Shop:
+class _Patterns:
     """The lengths that are wanted, how often; the kinds of bars, the first one whole sticks; how
     many there are of each (None: any number)."""
 

@@ -248,7 +248,7 @@ def _sheet(run: Run, paper: Paper, what: What, piece: int) -> Drawing:
         number = min(max(piece, 1), len(pieces))
         shown = pieces[number - 1]
         plan = replace(shown.plan, steps=(*shown.before, *shown.plan.steps, *shown.after))
-        heading = replace(heading, run=f"{run.name}, piece {number} of {len(pieces)}")
+        heading = replace(heading, run=f"Piece {number} of {len(pieces)}, {run.name}")
     handled = yarrow.handling_values(run.document, number)
     order = next((each for each in handled.orders if each.taken), None)
     hooks = {bend.bend: bend.hook for bend in order.bends} if order else {}

@@ -106,7 +106,9 @@ export function InBender({ bend, plan, mark, size }: Props) {
         ))}
         <Tool shapes={bend.tool.filter(({ role }) => OVER.has(role))} placed={placed} />
         <Ends points={after} placed={placed} size={size} hook={bend.hook} />
-        {mark ? <MarkLabel bend={bend} text={mark} placed={placed} size={size} /> : null}
+        {mark ? (
+          <MarkLabel bend={bend} text={mark} placed={placed} size={size} thick={pipe} />
+        ) : null}
       </g>
     </svg>
   );
@@ -164,11 +166,14 @@ function MarkLabel({
   text,
   placed,
   size,
+  thick,
 }: {
   bend: BendHandling;
   text: string;
   placed: Placed;
   size: Size;
+  /** Of the pipe, as it is drawn. */
+  thick: number;
 }) {
   const used = bend.tool.find(({ role }) => role === "used");
   const [from, to] = used ? used.points.map(inPlane).map(placed.place) : [];
@@ -180,7 +185,10 @@ function MarkLabel({
   const right = from[0] + ASIDE + wide < size.width;
   const x = right ? from[0] + ASIDE : Math.max(from[0] - ASIDE, wide);
   const drop = bend.place === "air" ? -ASIDE : right ? -LABEL / 2 : ASIDE;
-  const y = Math.min(Math.max(from[1] + drop, LABEL), size.height - 6);
+  // Beside the tail that lies it goes under that, not across it.
+  const [, tail] = placed.place([0, 0]);
+  const under = bend.place === "air" || right ? LABEL : tail + thick / 2 + LABEL + 4;
+  const y = Math.min(Math.max(from[1] + drop, under), size.height - 6);
   return (
     <>
       <polyline

@@ -33,9 +33,12 @@ export default function PiecesPane() {
         </div>
       )}
       <div className="px-4">
-        <Findings findings={made.findings} />
+        <Findings findings={made.findings.filter(({ level }) => level === "error")} />
       </div>
       <PieceBars made={made} />
+      <div className="px-4">
+        <Findings findings={made.findings.filter(({ level }) => level !== "error")} />
+      </div>
       {made.ways.length > 1 ? <WaysTable made={made} /> : null}
       <HeldUp made={made} />
     </div>
