@@ -62,6 +62,19 @@ class Pieces(PageTest):
         browser.see_text("Joint 1")
         self.assertEqual(browser.complaints(), [])
 
+    def test_a_chain_of_readings_is_shown_as_the_worked_sum(self) -> None:
+        browser = self.browser
+        self.open_run("Kiosk feed over the strut, rigid")
+        browser.press("Pieces", "[role=radio]")
+        # Floor to hub, less the strut: what was read off the tape stays, and its sum beside it.
+        browser.until(
+            lambda: browser.value("joints.places[0].at") == "45 1/4 - 3 3/8", "what was measured"
+        )
+        browser.see_text("= 41 7/8", "[data-joint='0']")
+        browser.see_text("Screwed on to the piece before, piece 2 sweeps")
+        browser.see_text("Both ends go into threads")
+        self.assertEqual(browser.complaints(), [])
+
     def test_pieces_are_paged_with_a_thumb(self) -> None:
         browser = self.browser
         browser.resize(PHONE)

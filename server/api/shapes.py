@@ -516,6 +516,13 @@ class CutsAsked(Schema):
     seconds: float = Field(0, ge=0, le=4)
 
 
+class MaterialOfJob(Schema):
+    """Something that a job's runs take besides sticks, and how many."""
+
+    what: str
+    count: int
+
+
 class JobCuts(Schema):
     """The cut list of one conduit of a job; None where none of its runs can be made yet."""
 
@@ -524,6 +531,7 @@ class JobCuts(Schema):
     name: str
     left_out: list[str]
     cuts: CutList | None
+    materials: list[MaterialOfJob]
 
 
 class CutsOfJob(Schema):

@@ -50,6 +50,26 @@ class CutLists(CrewTest):
         self.assertEqual(thin["cuts"]["sticks"], 3)
         self.assertEqual((rigid["type"], rigid["cuts"]["sticks"]), ("rmc", 1))
 
+    def test_materials_are_counted_over_the_job_and_come_as_a_table(self) -> None:
+        job = self.job_of(
+            straight("Feed", 200),
+            straight("Bank", 30, rack={"count": 2, "side": "left", "spacing": 2}),
+        )
+        (thin,) = self.cuts(job)["conduits"]
+        # A coupling, and three straps, of the feed; a strap for each pipe of the rack.
+        found = {each["what"]: each["count"] for each in thin["materials"]}
+        self.assertEqual(found, {"set-screw coupling, 1/2": 1, "strap with its screws, 1/2": 3 + 2})
+        table = self.client.get(f"/api/jobs/{job.id}/materials.csv").content.decode().splitlines()
+        self.assertEqual(
+            table,
+            [
+                "conduit,what,count",
+                "EMT (thin wall) 1/2,stick of 120,3",
+                'EMT (thin wall) 1/2,"set-screw coupling, 1/2",1',
+                'EMT (thin wall) 1/2,"strap with its screws, 1/2",5',
+            ],
+        )
+
     def test_offcuts_in_hand_are_used_first(self) -> None:
         job = self.job_of(straight("Drop", 38))
         hand = [{"type": "emt", "size": "1/2", "length": "39", "name": "by the door"}]

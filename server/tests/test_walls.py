@@ -86,6 +86,7 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("put", "/api/jobs/{job_id}"): ({"name": "Renamed"}, 200),
     ("get", "/api/jobs/{job_id}/archive"): (None, 200),
     ("post", "/api/jobs/{job_id}/cuts"): ({"offcuts": []}, 200),
+    ("get", "/api/jobs/{job_id}/materials.csv"): (None, 200),
     ("post", "/api/jobs/{job_id}/runs"): (DOCUMENT, 201),
     ("get", "/api/jobs/{job_id}/runs"): (None, 200),
     ("get", "/api/jobs/{job_id}/schedule.csv"): (None, 200),

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Any
@@ -13,8 +14,10 @@ from yarrow.documents.run_file import read_run
 from yarrow.findings.finding import errors_of
 from yarrow.measure.rounding import STEPS, USUAL_STEP, round_to
 from yarrow.measure.units import Unit, convert
+from yarrow.pieces.piece_plan import PiecesOfRun
 from yarrow.pieces.pieces import pieces_of
 from yarrow.racks.rack import plan_rack
+from yarrow.wording.wording import EN_US, Wording
 
 Document = Mapping[str, Any]
 
@@ -22,19 +25,24 @@ Document = Mapping[str, Any]
 @dataclass(slots=True)
 class StockOfConduit:
     """What is wanted of one conduit: ``document`` is a ``yarrow.stock/1``; ``left_out`` are the
-    runs that no pieces come of yet."""
+    runs that no pieces come of yet; ``materials`` is what they take besides sticks, and how many,
+    by name."""
 
     type: str
     size: str
     name: str
     document: dict[str, Any]
     left_out: list[str] = field(default_factory=list)
+    materials: Counter[str] = field(default_factory=Counter)
 
 
-def stock_of_runs(documents: Sequence[Document], unit: Unit) -> list[StockOfConduit]:
+def stock_of_runs(
+    documents: Sequence[Document], unit: Unit, wording: Wording = EN_US
+) -> list[StockOfConduit]:
     """The pieces of a job's runs, a stock document for each conduit, in the order of the catalogue.
 
-    Args: documents, the runs; those that can't be read are left out; unit, of the job.
+    Args: documents, the runs; those that can't be read are left out; unit, of the job; wording, for
+    what they take.
     """
     found: dict[tuple[str, str], StockOfConduit] = {}
     for number, document in enumerate(documents):
@@ -45,11 +53,20 @@ def stock_of_runs(documents: Sequence[Document], unit: Unit) -> list[StockOfCond
         except DocumentError:
             continue
         of = found.setdefault((conduit.type, conduit.size), _empty(conduit, unit))
-        pieces = _rack_pieces(run) if "rack" in run else _pieces(run)
+        made = pieces_of(read_run(run))
+        pieces = _rack_pieces(run) if "rack" in run else _pieces(made)
         if not pieces:
             of.left_out.append(name)
+            continue
+        pipes = run["rack"]["count"] if "rack" in run else 1
+        for each in made.materials:
+            if each.what.key != "material/sticks":
+                # A rack's pipes are joined and held up as its first one is.
+                of.materials[wording.text(each.what)] += each.count * pipes
         for label, length in pieces:
             of.document["pieces"].append({"name": f"{name}{label}", "length": length})
+    for each in found.values():
+        each.materials = Counter(dict(sorted(each.materials.items())))
     return [found[key] for key in conduits() if key in found]
 
 
@@ -67,9 +84,8 @@ def _empty(conduit: Conduit, unit: Unit) -> StockOfConduit:
     return StockOfConduit(conduit.type, conduit.size, conduit.name, document)
 
 
-def _pieces(run: Document) -> list[tuple[str, str]]:
+def _pieces(made: PiecesOfRun) -> list[tuple[str, str]]:
     """Each piece's number, where there are several, and its cut as the tape reads."""
-    made = pieces_of(read_run(run))
     if errors_of(made.findings):
         return []
     several = len(made.pieces) > 1

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import csv
+import io
 import json
 from collections.abc import Iterable, Iterator
 from typing import Any
@@ -136,7 +138,8 @@ def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsAsked) -
     that are said. Nothing is saved."""
     job = jobs_for(request.user).get(id=job_id)
     documents = runs_for(request.user).filter(job=job).order_by("name", "id")
-    wanted = yarrow.stock_of_runs(list(documents.values_list("document", flat=True)), job.unit)
+    runs = list(documents.values_list("document", flat=True))
+    wanted = yarrow.stock_of_runs(runs, job.unit, job.wording)
     saw = {name: said for name, said in (body.saw.dict() if body.saw else {}).items() if said}
     found = []
     for each in wanted:
@@ -151,8 +154,34 @@ def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsAsked) -
         except DocumentError as refusal:
             raise _in_hand(refusal, list(hand)) from None
         told = {"type": each.type, "size": each.size, "name": each.name}
-        found.append({**told, "left_out": each.left_out, "cuts": cuts})
+        materials = [{"what": what, "count": count} for what, count in each.materials.items()]
+        found.append({**told, "left_out": each.left_out, "cuts": cuts, "materials": materials})
     return answered({"conduits": found})
+
+
+@router.get(
+    "/jobs/{job_id}/materials.csv",
+    response={200: str, **REFUSALS},
+    throttle=[FILES],
+    operation_id="get_job_materials",
+    openapi_extra={"responses": {200: {"content": {"text/csv": {}}}}},
+)
+def get_job_materials(request: MemberRequest, job_id: Path[Id]) -> HttpResponse:
+    """What the job takes, a row a kind: sticks by its cut list, and all that goes with them."""
+    job = jobs_for(request.user).get(id=job_id)
+    runs = list(runs_for(request.user).filter(job=job).values_list("document", flat=True))
+    out = io.StringIO()
+    table = csv.writer(out, lineterminator="\n")
+    table.writerow(["conduit", "what", "count"])
+    for each in yarrow.stock_of_runs(runs, job.unit, job.wording):
+        if each.document["pieces"]:
+            sticks = yarrow.cut(each.document, seconds=0)["sticks"]
+            table.writerow([each.name, f"stick of {each.document['stick']}", sticks])
+        for what, count in each.materials.items():
+            table.writerow([each.name, what, count])
+    answer = HttpResponse(out.getvalue(), content_type="text/csv")
+    answer["Content-Disposition"] = f'attachment; filename="{slugify(job.name)}-materials.csv"'
+    return answer
 
 
 def _in_hand(refusal: DocumentError, numbers: list[int]) -> DocumentError:

@@ -530,6 +530,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/materials.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Job Materials
+         * @description What the job takes, a row a kind: sticks by its cut list, and all that goes with them.
+         */
+        get: operations["get_job_materials"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/removed": {
         parameters: {
             query?: never;
@@ -2329,6 +2349,8 @@ export interface components {
             cuts: components["schemas"]["CutList"] | null;
             /** Left Out */
             left_out: string[];
+            /** Materials */
+            materials: components["schemas"]["MaterialOfJob"][];
             /** Name */
             name: string;
             /** Size */
@@ -2508,6 +2530,16 @@ export interface components {
          * @description Something to bring, and how many.
          */
         Material: {
+            /** Count */
+            count: number;
+            /** What */
+            what: string;
+        };
+        /**
+         * MaterialOfJob
+         * @description Something that a job's runs take besides sticks, and how many.
+         */
+        MaterialOfJob: {
             /** Count */
             count: number;
             /** What */
@@ -7422,6 +7454,92 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CutsOfJob"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_job_materials: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                    "text/csv": unknown;
                 };
             };
             /** @description Bad Request */

@@ -6,6 +6,7 @@ import { Refused } from "@/api/client";
 import { type CutsAsked, type CutsOfJob, cutsOfJob, useJob } from "@/api/queries";
 import { type Offcut, readOffcuts, writeOffcuts } from "@/model/offcuts";
 import { Button, ButtonLink } from "@/ui/Button";
+import { Figures } from "@/ui/Figures";
 import { Icon } from "@/ui/Icon";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { Select } from "@/ui/Select";
@@ -71,9 +72,14 @@ export default function CutsScreen() {
       <div className="print:hidden">
         <TopBar
           actions={
-            <Button weight="main" onClick={() => window.print()}>
-              Print
-            </Button>
+            <>
+              <Button onClick={() => window.location.assign(`/api/jobs/${jobId}/materials.csv`)}>
+                Materials as CSV
+              </Button>
+              <Button weight="main" onClick={() => window.print()}>
+                Print
+              </Button>
+            </>
           }
         >
           <ButtonLink to={`/jobs/${jobId}`} weight="quiet">
@@ -134,7 +140,7 @@ type ConduitProps = {
 };
 
 function Conduit({ conduit, offcuts, problems, keep }: ConduitProps) {
-  const { name, type, size, cuts, left_out } = conduit;
+  const { name, type, size, cuts, left_out, materials } = conduit;
   return (
     <section aria-label={name} className="mt-6 break-inside-avoid-page">
       <h2 className="text-lg font-bold">{name}</h2>
@@ -143,6 +149,19 @@ function Conduit({ conduit, offcuts, problems, keep }: ConduitProps) {
         <p className="mt-1 border-l-3 border-amber bg-amber-soft px-3 py-1 text-sm">
           Left out, as they can't be made as they are written: {left_out.join(", ")}.
         </p>
+      ) : null}
+      {materials.length > 0 ? (
+        <>
+          <h3 className="mt-3 text-sm font-semibold text-soft">And with them</h3>
+          <ul className="text-sm">
+            {materials.map(({ what, count }) => (
+              <li key={what} className="flex gap-2">
+                <span className="w-6 text-right font-semibold">{count}</span>
+                <Figures text={what} />
+              </li>
+            ))}
+          </ul>
+        </>
       ) : null}
       <Offcuts type={type} size={size} offcuts={offcuts} problems={problems} keep={keep} />
     </section>

@@ -11,8 +11,9 @@ import {
   setJoints,
   takePlaces,
 } from "@/model/joints";
-import { usePlanner } from "@/state/PlannerContext";
+import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { Button, IconButton } from "@/ui/Button";
+import { Figures } from "@/ui/Figures";
 import { Icon } from "@/ui/Icon";
 import { Select } from "@/ui/Select";
 
@@ -78,6 +79,9 @@ function JointRow({ place, index }: { place: JointSaid; index: number }) {
   const change = usePlanner((state) => state.change);
   const path = `joints.places[${index}]`;
   const name = `Joint ${index + 1}`;
+  const sum = usePlanState(
+    ({ plan }) => plan?.worked.find((each) => each.path === `${path}.at`)?.text ?? "",
+  );
   return (
     <li className="flex flex-wrap items-baseline gap-x-1.5 text-sm" data-joint={index}>
       <span className="font-semibold">{name}</span>
@@ -108,6 +112,11 @@ function JointRow({ place, index }: { place: JointSaid; index: number }) {
         value={place.at}
         onChange={(at, burst) => change(setJoint(index, { at }), burst)}
       />
+      {sum ? (
+        <span className="text-soft">
+          <Figures text={sum} />
+        </span>
+      ) : null}
       <IconButton label={`Take out ${name}`} onClick={() => change(removeJoint(index))}>
         <Icon name="close" className="size-4" />
       </IconButton>
