@@ -45,7 +45,13 @@ export function CutBars({ cuts }: { cuts: Cuts }) {
                 <Reading text={bar.length_text} />
               </span>
               <span className="ml-auto text-soft">
-                <Reading text={bar.left_text} /> left{bar.kept ? ", keep it" : ""}
+                {bar.left > 0 ? (
+                  <>
+                    <Reading text={bar.left_text} /> left{bar.kept ? ", keep it" : ""}
+                  </>
+                ) : (
+                  "nothing left"
+                )}
               </span>
             </p>
             {scale > 0 ? <Bar bar={bar} scale={scale} /> : null}

@@ -157,7 +157,9 @@ function Conduit({ conduit, offcuts, problems, keep }: ConduitProps) {
             {materials.map(({ what, count }) => (
               <li key={what} className="flex gap-2">
                 <span className="w-6 text-right font-semibold">{count}</span>
-                <Figures text={what} />
+                <span>
+                  <Figures text={what} />
+                </span>
               </li>
             ))}
           </ul>
