@@ -65,8 +65,8 @@ def stock_of_runs(
                 of.materials[wording.text(each.what)] += each.count * pipes
         for label, length in pieces:
             of.document["pieces"].append({"name": f"{name}{label}", "length": length})
-    for each in found.values():
-        each.materials = Counter(dict(sorted(each.materials.items())))
+    for of in found.values():
+        of.materials = Counter(dict(sorted(of.materials.items())))
     return [found[key] for key in conduits() if key in found]
 
 
