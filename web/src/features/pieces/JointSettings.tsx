@@ -58,6 +58,9 @@ export function JointSettings({ joints, made }: { joints: Joints; made: PiecesOf
           One piece
         </Button>
       </div>
+      <p className="text-xs text-soft">
+        {made.offered.find(({ kind }) => kind === made.coupling)?.source}
+      </p>
       {places.length > 0 ? (
         <ol className="pt-1">
           {places.map((place, index) => (
