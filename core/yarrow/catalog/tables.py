@@ -83,6 +83,11 @@ class Fitting:
     drawn: str
     drawn_mm: float
 
+    @property
+    def takes_thread(self) -> bool:
+        """Whether a threaded conduit is screwed into it."""
+        return "threaded" in self.takes_in
+
 
 @cache
 def conduits() -> dict[tuple[str, str], Conduit]:

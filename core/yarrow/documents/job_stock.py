@@ -17,6 +17,7 @@ from yarrow.measure.units import Unit, convert
 from yarrow.pieces.piece_plan import PiecesOfRun
 from yarrow.pieces.pieces import pieces_of
 from yarrow.racks.rack import plan_rack
+from yarrow.runs.model.run import Survey
 from yarrow.wording.wording import EN_US, Wording
 
 Document = Mapping[str, Any]
@@ -49,16 +50,17 @@ def stock_of_runs(
         name = str(document.get("name") or f"run {number + 1}")
         try:
             run = convert_document(document, unit)
-            conduit = read_run(run).setup.conduit
+            survey = read_run(run)
         except DocumentError:
             continue
+        conduit, rack = survey.setup.conduit, survey.rack
         of = found.setdefault((conduit.type, conduit.size), _empty(conduit, unit))
-        made = pieces_of(read_run(run))
-        pieces = _rack_pieces(run) if "rack" in run else _pieces(made)
+        made = pieces_of(survey)
+        pieces = _rack_pieces(survey) if rack else _pieces(made)
         if not pieces:
             of.left_out.append(name)
             continue
-        pipes = run["rack"]["count"] if "rack" in run else 1
+        pipes = rack.count if rack else 1
         for each in made.materials:
             if each.what.key != "material/sticks":
                 # A rack's pipes are joined and held up as its first one is.
@@ -95,9 +97,9 @@ def _pieces(made: PiecesOfRun) -> list[tuple[str, str]]:
     ]
 
 
-def _rack_pieces(run: Document) -> list[tuple[str, str]]:
+def _rack_pieces(survey: Survey) -> list[tuple[str, str]]:
     """The pipes of a rack."""
-    plan = plan_rack(read_run(run))
+    plan = plan_rack(survey)
     if errors_of(plan.findings):
         return []
     return [(f", pipe {each.pipe + 1}", each.cut_length_text) for each in plan.pipes]

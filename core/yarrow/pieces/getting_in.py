@@ -31,7 +31,7 @@ def getting_in(
     run = parted.run
     if run.conduit.joint != "threaded" or not pieces:
         return ()
-    start, end = (_takes_thread(fitting) for fitting in _fittings_of(parted))
+    start, end = (fittings()[each].takes_thread for each in parted.end_fittings)
     turns = coupling not in _NO_TURN and parted.coupling.thread > 0
     found: list[Finding] = []
     for piece in pieces:
@@ -43,15 +43,6 @@ def getting_in(
         values: dict[str, Value] = {"cure": Phrase(f"getting-in/{cure}")}
         found.append(Finding(FindingCode.BOTH_ENDS_HELD, values, path="joints"))
     return tuple(found)
-
-
-def _fittings_of(parted: RunToPart) -> tuple[str, str]:
-    last = parted.layout.pipe.end
-    return parted.run.start.fitting, last.fitting if last else "open"
-
-
-def _takes_thread(fitting: str) -> bool:
-    return "threaded" in fittings()[fitting].takes_in
 
 
 def reach_of_turn(path: Sequence[Vector], diameter: float) -> float:

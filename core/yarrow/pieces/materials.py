@@ -24,9 +24,7 @@ def materials_of(
         pieces, joints, supports: of it.
     """
     run = parted.run
-    ends = [run.start.fitting]
-    if parted.layout.pipe.end:
-        ends.append(parted.layout.pipe.end.fitting)
+    ends = parted.end_fittings
     threads = sum(len(piece.threads) for piece in pieces)
     size = run.conduit.size
     stick: dict[str, Value] = {

@@ -30,7 +30,7 @@ from yarrow.pieces.piece_plan import (
     PlaceOfJoint,
     Way,
 )
-from yarrow.pieces.places import JointRoom, RunToPart, allowed, taped_legs
+from yarrow.pieces.places import JointRoom, RunToPart, allowed, on_leg, taped_legs
 from yarrow.pieces.supports import supports_of
 from yarrow.pieces.work import PieceEnds, after_bending, before_bending, threads_to_cut
 from yarrow.role import Role
@@ -377,12 +377,12 @@ class Parting:
         run, coupling = self.parted.run, self.parted.coupling
         threaded = run.conduit.joint == "threaded"
         taken = float(convert(run.conduit.engaged, run.conduit.unit, run.unit)) if threaded else 0.0
-        at_start = coupling.thread if span[0] > 0 else self._end_thread(run.start.fitting, taken)
-        last = self.parted.layout.pipe.end
+        start_fitting, end_fitting = self.parted.end_fittings
+        at_start = coupling.thread if span[0] > 0 else self._end_thread(start_fitting, taken)
         at_end = (
             (coupling.long_thread or coupling.thread)
             if span[1] < self.sticks.length
-            else self._end_thread(last.fitting if last else "open", taken)
+            else self._end_thread(end_fitting, taken)
         )
         # A stick is sold threaded: cut once, one of its ends still is.
         whole = self.sticks.is_whole(*span)
@@ -395,7 +395,7 @@ class Parting:
         return PieceEnds(at_start, at_end, joint, number)
 
     def _end_thread(self, fitting: str, taken: float) -> float:
-        return taken if "threaded" in fittings()[fitting].takes_in else 0.0
+        return taken if fittings()[fitting].takes_thread else 0.0
 
     def joints(self, middles: Middles) -> tuple[Joint, ...]:
         """Every joint as it is answered.
@@ -407,12 +407,7 @@ class Parting:
         legs = taped_legs(self.parted)
         found = []
         for number, middle in enumerate(middles, 1):
-            leg, part = next(
-                (leg, part)
-                for leg in legs
-                for part in leg.straights
-                if part.begins - 1e-6 <= middle <= part.ends + 1e-6
-            )
+            leg, part = on_leg(legs, middle)
             at = leg.reads(part.at(middle))
             found.append(
                 Joint(

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from itertools import pairwise
 
@@ -15,6 +16,8 @@ from yarrow.runs.layout.walk import Layout
 from yarrow.runs.model.plan import SiteObject
 from yarrow.runs.model.run import ResolvedRun
 from yarrow.wording.lengths import LengthFormatter
+
+_HAIR = 1e-6
 
 _HIDES = {"hole"}
 """Things that no coupling goes through."""
@@ -32,6 +35,12 @@ class RunToPart:
     coupling: Coupling
     stick: float
     words: LengthFormatter
+
+    @property
+    def end_fittings(self) -> tuple[str, str]:
+        """What the run starts from and ends at."""
+        end = self.layout.pipe.end
+        return self.run.start.fitting, end.fitting if end else "open"
 
 
 @dataclass(frozen=True, slots=True)
@@ -85,6 +94,21 @@ def taped_legs(parted: RunToPart, datum: Datum = "back") -> tuple[TapedLeg, ...]
         on_leg = tuple(part for (a, b), part in spans if a < last and b > first)
         found.append(TapedLeg(number, leg.point(leg.datum(datum)), leg.frame.ahead, on_leg))
     return tuple(found)
+
+
+def on_leg(legs: Sequence[TapedLeg], place: float) -> tuple[TapedLeg, StraightPart]:
+    """The leg and the straight that a place of the pipe lies on.
+
+    Args:
+        legs: of the run.
+        place: from the pipe's start, in the run's unit.
+    """
+    return next(
+        (leg, part)
+        for leg in legs
+        for part in leg.straights
+        if part.begins - _HAIR <= place <= part.ends + _HAIR
+    )
 
 
 def reach_of(bender: Bender) -> float:

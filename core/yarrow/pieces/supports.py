@@ -10,7 +10,8 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.geometry.straights import straights_of
 from yarrow.pieces.piece_plan import Strap, Supports
-from yarrow.pieces.places import JointRoom, RunToPart, hidden, taped_legs
+from yarrow.pieces.places import JointRoom, RunToPart, TapedLeg, hidden, on_leg, taped_legs
+from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Value
 
 _HAIR = 1e-6
@@ -45,13 +46,13 @@ def supports_of(
         reached = place
     if not findings:
         places = _evened(rooms, places, rule, length)
-    words = parted.words
+    words, legs = parted.words, taped_legs(parted)
     supports = Supports(
         first_text=words.reading(rule.first),
         spacing_text=words.reading(rule.spacing),
         law=rule.law,
         source=rule.source,
-        straps=tuple(_strap(parted, number, place) for number, place in enumerate(places, 1)),
+        straps=tuple(_strap(legs, words, number, place) for number, place in enumerate(places, 1)),
     )
     return supports, tuple(findings)
 
@@ -114,14 +115,10 @@ def _evened(
     return found
 
 
-def _strap(parted: RunToPart, number: int, place: float) -> Strap:
-    for leg in taped_legs(parted):
-        for part in leg.straights:
-            if part.begins - _HAIR <= place <= part.ends + _HAIR:
-                at = part.at(place)
-                reads = parted.words.reading(leg.reads(at))
-                return Strap(number, place, leg.number + 1, reads, at, part.ahead)
-    raise AssertionError("a strap lies on a straight")
+def _strap(legs: Sequence[TapedLeg], words: LengthFormatter, number: int, place: float) -> Strap:
+    leg, part = on_leg(legs, place)
+    at = part.at(place)
+    return Strap(number, place, leg.number + 1, words.reading(leg.reads(at)), at, part.ahead)
 
 
 def _too_far(parted: RunToPart, rule: SupportRule, apart: float, *, first: bool) -> Finding:

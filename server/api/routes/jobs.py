@@ -137,12 +137,9 @@ def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsAsked) -
     """What the job's runs are cut from, conduit by conduit: whole sticks, and the offcuts in hand
     that are said. Nothing is saved."""
     job = jobs_for(request.user).get(id=job_id)
-    documents = runs_for(request.user).filter(job=job).order_by("name", "id")
-    runs = list(documents.values_list("document", flat=True))
-    wanted = yarrow.stock_of_runs(runs, job.unit, job.wording)
     saw = {name: said for name, said in (body.saw.dict() if body.saw else {}).items() if said}
     found = []
-    for each in wanted:
+    for each in _wanted(request, job):
         hand = {
             number: offcut.dict(exclude={"type", "size"})
             for number, offcut in enumerate(body.offcuts)
@@ -169,11 +166,10 @@ def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsAsked) -
 def get_job_materials(request: MemberRequest, job_id: Path[Id]) -> HttpResponse:
     """What the job takes, a row a kind: sticks by its cut list, and all that goes with them."""
     job = jobs_for(request.user).get(id=job_id)
-    runs = list(runs_for(request.user).filter(job=job).values_list("document", flat=True))
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
     table.writerow(["conduit", "what", "count"])
-    for each in yarrow.stock_of_runs(runs, job.unit, job.wording):
+    for each in _wanted(request, job):
         if each.document["pieces"]:
             sticks = yarrow.cut(each.document, seconds=0)["sticks"]
             table.writerow([each.name, f"stick of {each.document['stick']}", sticks])
@@ -182,6 +178,13 @@ def get_job_materials(request: MemberRequest, job_id: Path[Id]) -> HttpResponse:
     answer = HttpResponse(out.getvalue(), content_type="text/csv")
     answer["Content-Disposition"] = f'attachment; filename="{slugify(job.name)}-materials.csv"'
     return answer
+
+
+def _wanted(request: MemberRequest, job: Job) -> list[yarrow.StockOfConduit]:
+    """What a job's runs are cut from and take."""
+    runs = runs_for(request.user).filter(job=job).order_by("name", "id")
+    documents = list(runs.values_list("document", flat=True))
+    return yarrow.stock_of_runs(documents, job.unit, job.wording)
 
 
 def _in_hand(refusal: DocumentError, numbers: list[int]) -> DocumentError:
