@@ -63,6 +63,15 @@ class ByHand(unittest.TestCase):
         )
         self.assertIn("P0 is 10 in longer", found["text"])
 
+    def test_one_long_offcut_serves_one_long_piece_and_the_other_is_told(self) -> None:
+        answer = cut(stock(130, 132, offcuts=[{"length": 140}]))
+        self.assertEqual(on_bars(answer), [[132.0]])
+        (found,) = answer["findings"]
+        self.assertEqual(found["path"], "pieces[0].length")
+        self.assertIn("no offcut is left", found["text"])
+        both = cut(stock(130, 132, offcuts=[{"length": 270}]))
+        self.assertEqual((on_bars(both), both["findings"]), ([[132.0, 130.0]], []))
+
     def test_sticks_that_run_out_are_told(self) -> None:
         answer = cut(stock(100, 100, 100, sticks=2))
         (found,) = answer["findings"]

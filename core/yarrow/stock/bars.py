@@ -63,7 +63,7 @@ def first_fit(
     """Longest first, each where the least is left; an offcut before a new stick.
 
     Args:
-        pieces: each no longer than a stick.
+        pieces: one that nothing is long enough for lies on a stick all the same.
         offcuts: in hand.
         stick: how much of a whole stick can be used.
         kerf: what a cut takes.
@@ -85,6 +85,21 @@ def first_fit(
             in_hand.remove(offcut)
         open_bars.append((offcut or StockBar(stick), [piece]))
     return [CutBar(bar, tuple(on)) for bar, on in open_bars]
+
+
+def without_offcut(
+    pieces: Sequence[PieceToCut], offcuts: Sequence[StockBar], stick: int, kerf: int
+) -> list[PieceToCut]:
+    """Pieces that come out of no stick, and that no offcut is left for once those that are longer
+    have theirs.
+
+    Args:
+        pieces: of any length.
+        offcuts, stick, kerf: as for first_fit.
+    """
+    long = [piece for piece in pieces if piece.length > stick]
+    bars = first_fit(long, offcuts, stick, kerf)
+    return [piece for each in bars if each.left(kerf) < 0 for piece in each.pieces]
 
 
 def fewest_sticks(

@@ -18,6 +18,7 @@ from yarrow.stock.bars import (
     first_fit,
     in_order,
     sticks_in,
+    without_offcut,
 )
 from yarrow.stock.solver import solve
 from yarrow.wording.lengths import LengthFormatter
@@ -121,13 +122,10 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
     kerf = _up(stock.kerf)
     offcuts = [StockBar(_down(each.length), number) for number, each in enumerate(stock.offcuts)]
     longest = max([stick, *(bar.length for bar in offcuts)])
-    pieces, findings = [], []
-    for number, each in enumerate(stock.pieces):
-        length = _up(each.length)
-        if length > longest or (length > stick and not _alone(length, offcuts)):
-            findings.append(_too_long(each, longest, words))
-        else:
-            pieces.append(PieceToCut(number, length))
+    every = [PieceToCut(number, _up(each.length)) for number, each in enumerate(stock.pieces)]
+    too_long = without_offcut(every, offcuts, stick, kerf)
+    findings = [_too_long(stock.pieces[piece.number], longest, words) for piece in too_long]
+    pieces = [piece for piece in every if piece not in too_long]
     bars, how, bound = _found(pieces, offcuts, stick, kerf, seconds)
     sticks = sticks_in(bars)
     if stock.sticks is not None and sticks > stock.sticks:
@@ -154,10 +152,6 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
         kept_text=words.reading(kept),
         findings=gravest_first(findings),
     )
-
-
-def _alone(length: int, offcuts: Sequence[StockBar]) -> bool:
-    return any(bar.length >= length for bar in offcuts)
 
 
 def _found(
@@ -212,7 +206,9 @@ def _too_long(each: NamedBar, longest: int, words: LengthFormatter) -> Finding:
         "over": words.needed(float(each.length) - longest / _SCALE),
         "longest": words.available(longest / _SCALE),
     }
-    return Finding(FindingCode.PIECE_LONGER_THAN_STOCK, values, path=f"{each.path}.length")
+    variant = "" if each.length > longest / _SCALE else "none-left"
+    code = FindingCode.PIECE_LONGER_THAN_STOCK
+    return Finding(code, values, path=f"{each.path}.length", variant=variant)
 
 
 def _up(length: Fraction) -> int:

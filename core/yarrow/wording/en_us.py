@@ -229,6 +229,9 @@ EN_US = {
     "piece-longer-than-stock": (
         "{name!c} is {over} longer than the longest there is to cut it from, {longest}. Part it."
     ),
+    "piece-longer-than-stock/none-left": (
+        "{name!c} is longer than a stick, and no offcut is left that it comes out of. Part it."
+    ),
     "sticks-run-out": "It takes {sticks} sticks, {more} more than there are.",
     "cut-list/proven": "{sticks} sticks, and no fewer can do.",
     "cut-list/within": (
