@@ -32,7 +32,7 @@ from yarrow.pieces.piece_plan import (
 )
 from yarrow.pieces.places import JointRoom, RunToPart, allowed, on_leg, taped_legs
 from yarrow.pieces.supports import supports_of
-from yarrow.pieces.work import PieceEnds, after_bending, before_bending, threads_to_cut
+from yarrow.pieces.work import PieceEnds, after_bending, before_bending
 from yarrow.role import Role
 from yarrow.runs.layout.site import things
 from yarrow.runs.layout.walk import Layout
@@ -352,7 +352,6 @@ class Parting:
             ends = self._ends(span, joint, number)
             whole = self.sticks.is_whole(*span)
             spare = 0.0 if whole else max(self.parted.stick - written.cut_length, 0.0)
-            threads = [each for each in (ends.start_thread, ends.end_thread) if each]
             begins, finishes = self.cut_between(*span)
             found.append(
                 PieceOfRun(
@@ -362,7 +361,7 @@ class Parting:
                     whole=whole,
                     spare=spare,
                     spare_text=words.reading(spare),
-                    threads=tuple(words.reading(words.up(each)) for each in threads),
+                    threads=tuple(words.reading(words.up(each)) for each in ends.threads),
                     works=self.can_be_bent(span),
                     before=before_bending(ends, written, coupling, words),
                     after=after_bending(ends, written, coupling, words),
@@ -439,7 +438,7 @@ class Parting:
         joints = self.joints(middles)
         starts: list[Joint | None] = [None, *joints]
         threads = sum(
-            threads_to_cut(self._ends(span, joint, 1))
+            len(self._ends(span, joint, 1).threads)
             for span, joint in zip(spans, starts, strict=True)
         )
         turns = sum(order.turns for order in orders)

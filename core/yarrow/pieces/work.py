@@ -22,10 +22,10 @@ class PieceEnds:
     joint: Joint | None
     number: int
 
-
-def threads_to_cut(ends: PieceEnds) -> int:
-    """How many threads are cut on a piece."""
-    return sum(1 for each in (ends.start_thread, ends.end_thread) if each)
+    @property
+    def threads(self) -> tuple[float, ...]:
+        """The threads that are cut on it."""
+        return tuple(each for each in (self.start_thread, self.end_thread) if each)
 
 
 def before_bending(
