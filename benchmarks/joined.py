@@ -1,4 +1,4 @@
-"""Parting a run into sticks, and a list of pieces on sticks."""
+"""Parting a run into sticks, getting it in, and a list of pieces on sticks."""
 
 from __future__ import annotations
 
@@ -11,7 +11,13 @@ from benchmarks.row import Row, at_most
 from benchmarks.unit import in_units
 from yarrow import cut
 from yarrow.documents.run_file import read_run
+from yarrow.pieces.getting_in.closings.closing import RunToClose
+from yarrow.pieces.getting_in.ways import ways_in
 from yarrow.pieces.pieces import pieces_of
+from yarrow.pieces.places import allowed
+from yarrow.pieces.planned_pieces import Parting
+from yarrow.runs.planned import BuildablePlan
+from yarrow.runs.planner import plan_resolved, resolve_run
 
 RUN: dict[str, Any] = {
     **run_of(0),
@@ -32,7 +38,25 @@ RUN: dict[str, Any] = {
 }
 """Twelve sticks' length, with a set on each."""
 
+SIX_BENDS: dict[str, Any] = {
+    "format": "yarrow.run/1",
+    "units": "in",
+    "conduit": {"type": "rmc", "size": "3/4"},
+    "bender": "ratchet-1",
+    "start": {"kind": "hub"},
+    "joints": {"places": [{"at": 24}]},
+    "walk": [
+        {"kind": "offset", "at": 40, "rise": 3, "toward": "out", "angle": 30},
+        {"kind": "turn", "at": 70, "toward": "left"},
+        {"kind": "offset", "at": 24, "rise": 3, "toward": "left", "angle": 30},
+        {"kind": "turn", "at": 44, "toward": "out"},
+        {"kind": "end", "at": 20, "fitting": "hub"},
+    ],
+}
+"""A threaded piece of six bends, joined to a straight one, between two boxes."""
+
 _PARTED_MS = 100
+_GOT_IN_MS = 150
 _LOOK_S = 5.0
 _GAP = 2.0
 
@@ -42,6 +66,8 @@ def measure() -> list[Row]:
     run = read_run(RUN)
     pieces = pieces_of(run)
     parted = in_units(lambda: pieces_of(run), 9)
+    to_hang = parted_to_close(SIX_BENDS)
+    got_in = in_units(lambda: ways_in(to_hang), 9)
     stock = stock_of(300)
     first = in_units(lambda: cut(stock, seconds=0), 5)
     began = time.monotonic()
@@ -55,10 +81,23 @@ def measure() -> list[Row]:
             _PARTED_MS,
             "ms",
         ),
+        at_most("can a threaded piece of six bends be got in", got_in.ms, _GOT_IN_MS, "ms"),
         Row("300 pieces on sticks, the first answer", f"{first.ms:.0f} ms"),
         at_most("… looked at for fewer", took, _LOOK_S, "s"),
         at_most("… beyond what can't be beaten", gap, _GAP, "%"),
     ]
+
+
+def parted_to_close(document: dict[str, Any]) -> RunToClose:
+    """A run with its joints where its document says, before anything is turned."""
+    asked = resolve_run(read_run(document))
+    plan, said = plan_resolved(asked), asked.run.joints
+    if not isinstance(plan, BuildablePlan) or said is None:
+        raise ValueError("The run of the benchmark has to be one that can be made, with joints.")
+    parting = Parting.of(plan, said)
+    rooms = allowed(parting.parted)
+    middles, _ = parting.taken(said, rooms, ())
+    return RunToClose(parting.parted, middles or (), said.ends, rooms)
 
 
 def stock_of(pieces: int) -> dict[str, Any]:

@@ -220,7 +220,13 @@ SALTMARSH = {
         ),
         _demo_run(
             "Kiosk feed over the strut, rigid",
-            {**_RIGID, "joints": {"places": [{"at": "45 1/4 - 3 3/8"}]}},
+            {
+                **_RIGID,
+                "joints": {
+                    "places": [{"at": "45 1/4 - 3 3/8"}],
+                    "ends": {"start": "comes-off", "end": "comes-off"},
+                },
+            },
             _box("gland plate", "hub"),
             _offset("24 1/2", "2 1/4", "out", "strut", angle=22.5),
             _turn("88", "left", "kiosk corner"),
@@ -333,6 +339,8 @@ HARROW_LOCK = {
                 "joints": {
                     "coupling": "running-coupler",
                     "places": [{"leg": 2, "at": "310", "to": "near"}],
+                    "ends": {"start": "comes-off"},
+                    "closing": {"by": "running-coupler", "at": 1},
                 },
             },
             _box("isolator", "hub"),

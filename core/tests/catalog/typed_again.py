@@ -266,12 +266,14 @@ TYPED_AGAIN: dict[str, dict[str, str]] = {
     "threads-metric": {
         "size": "16|20|25|32",
         "engaged_mm": "12|12|12|12",
+        "pitch_mm": "1.5|1.5|1.5|1.5",
     },
     "threads-us": {
         "size": "1/2|3/4|1|1-1/4|1-1/2|2|2-1/2|3|3-1/2|4|5|6",
         "engaged_in": (
             "0.5337|0.5457|0.6828|0.7068|0.7235|0.7565|1.1375|1.2000|1.2500|1.3000|1.4063|1.5125"
         ),
+        "turns_an_inch": "14|14|11.5|11.5|11.5|11.5|8|8|8|8|8|8",
     },
     "trunking-uk": {
         "size": "50x38|50x50|75x25|75x38|75x50|75x75|100x25|100x38|100x50|100x75|100x100",
@@ -410,6 +412,20 @@ FIGURES: dict[str, str] = {
     "work-times.joint": "2",
     "work-times.flip": "1",
     "work-times.turn": "0.5",
+    "work-times.swung": "1",
+    "work-times.lifted": "4",
+    "work-times.last-piece": "0",
+    "work-times.box-off": "5",
+    "work-times.wind-back": "2",
+    "work-times.running-coupler": "10",
+    "work-times.union": "10",
+    "work-times.threadless-coupling": "11",
+    "elastic.steel.of": "['emt', 'imc', 'rmc', 'steel']",
+    "elastic.steel.stiffness_gpa": "205",
+    "elastic.steel.stress_mpa": "120",
+    "elastic.plastic.of": "['pvc40', 'pvc80', 'plastic']",
+    "elastic.plastic.stiffness_gpa": "2.8",
+    "elastic.plastic.stress_mpa": "15",
     "limits.least_to_thread.inches": "6",
     "limits.least_to_thread.millimetres": "150",
     "limits.highest_blocks.inches": "24",

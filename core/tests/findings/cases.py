@@ -564,23 +564,62 @@ CASES: dict[str, Case] = {
     ),
     # About the first leg: 40 up from the corner's back, less half of the pipe at its foot, and half
     # of it more for its own thickness.
-    "sweeps-when-turned": Case(
+    "cannot-be-turned": Case(
         lambda: pieces_values(run(turn(30), end(40), start={"kind": "hub"}, **RIGID)).findings,
         "warning",
-        "joints",
+        "joints.ends",
         None,
         (),
-        "1 40",
+        "1 40 1 1",
+        "",
+        None,
+    ),
+    # A 4 in box, 2.84 from its middle to its corner, on a pipe 0.525 off the wall.
+    "box-cannot-be-turned": Case(
+        lambda: (
+            pieces_values(
+                run(
+                    end(40, fitting="hub"),
+                    start={"kind": "hub"},
+                    joints={"ends": {"end": "comes-off"}},
+                    **RIGID,
+                )
+            ).findings
+        ),
+        "warning",
+        "joints.ends",
+        None,
+        (),
+        "2 3/8 1",
+        "",
+        None,
+    ),
+    "closing-not-offered": Case(
+        lambda: (
+            pieces_values(
+                run(
+                    end(150, fitting="hub"),
+                    start={"kind": "hub"},
+                    joints={"closing": {"by": "union", "at": 9}},
+                    **RIGID,
+                )
+            ).findings
+        ),
+        "warning",
+        "joints.closing",
+        None,
+        (),
+        "",
         "",
         None,
     ),
     "both-ends-held": Case(
         lambda: pieces_values(run(end(90, fitting="hub"), start={"kind": "hub"}, **RIGID)).findings,
         "warning",
-        "joints",
+        "joints.ends",
         None,
         (),
-        "",
+        "1",
         "",
         None,
     ),

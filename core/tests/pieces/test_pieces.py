@@ -14,6 +14,7 @@ OPEN = 1.6 / 25.4
 """Of a set-screw coupling on half-inch thin wall, and what its stop holds apart."""
 
 RIGID: dict[str, Any] = {"conduit": {"type": "rmc", "size": "3/4"}, "bender": "ratchet-1"}
+BOX_OFF: dict[str, Any] = {"ends": {"end": "comes-off"}}
 THREAD = 0.5457
 THREADS_APART = 0.125
 
@@ -64,14 +65,20 @@ class Cut(unittest.TestCase):
 
     def test_threads_go_in_and_an_eighth_stays_open(self) -> None:
         made = parted(
-            end(100, fitting="hub"), start={"kind": "hub"}, **RIGID, **joined_at({"at": 40})
+            end(100, fitting="hub"),
+            start={"kind": "hub"},
+            **RIGID,
+            **joined_at({"at": 40}, **BOX_OFF),
         )
         self.assertAlmostEqual(cuts(made)[0], THREAD + 40 - THREADS_APART / 2, places=3)
         self.assertAlmostEqual(cuts(made)[1], 60 - THREADS_APART / 2 + THREAD, places=3)
 
     def test_a_stick_brings_one_thread_and_the_other_is_cut(self) -> None:
         made = parted(
-            end(100, fitting="hub"), start={"kind": "hub"}, **RIGID, **joined_at({"at": 40})
+            end(100, fitting="hub"),
+            start={"kind": "hub"},
+            **RIGID,
+            **joined_at({"at": 40}, **BOX_OFF),
         )
         self.assertEqual([len(piece.threads) for piece in made.pieces], [1, 1])
         self.assertEqual(made.ways[0].threads, 2)
@@ -92,7 +99,9 @@ class Cut(unittest.TestCase):
 
     def test_a_stub_that_the_jaws_could_not_hold_is_threaded_first(self) -> None:
         short = parted(turn(10), end(60, fitting="hub"), start={"kind": "hub"}, **RIGID)
-        self.assertEqual([step.title.key for step in short.pieces[0].after], ["step/thread"])
+        self.assertEqual(
+            [step.title.key for step in short.pieces[0].after], ["step/thread", "step/join"]
+        )
         made = parted(end(100), **RIGID, **joined_at({"at": 30}, {"at": 60}))
         self.assertEqual(
             [step.title.key for step in made.pieces[1].after], ["step/thread", "step/join"]
@@ -169,7 +178,7 @@ class Parted(unittest.TestCase):
         text = pieces_as_text(run(saddle3(40, 2), end(200))).text
         for words in (
             "set-screw coupling, sticks of 120",
-            "Joint 1: leg 1",
+            "Joint 1: set-screw coupling, leg 1",
             "Piece 1: ",
             "(taken)",
         ):

@@ -17,7 +17,8 @@ from yarrow.measure.units import Unit, convert, convert_length
 class CouplingKind:
     """A coupling of the catalogue, lengths in mm: what it ``takes`` of a pipe up to an outside
     diameter (none: what the conduit's own thread or socket takes), what stays ``open`` between the
-    ends, the turns that are wanted of a thread, and what a long thread has to hold beside."""
+    ends, the turns that are wanted of a thread, and what a long thread has to hold beside;
+    ``stands``: it closes a joint while both of its sides stand still."""
 
     kind: str
     name: str
@@ -30,6 +31,7 @@ class CouplingKind:
     long_thread: bool
     spare_turns: int
     ring_mm: float
+    stands: bool
     source: str
 
     def goes_on(self, conduit: Conduit) -> bool:
@@ -95,6 +97,7 @@ def couplings() -> dict[str, CouplingKind]:
             long_thread=row.get("long_thread", False),
             spare_turns=row.get("spare_turns", 0),
             ring_mm=float(row.get("ring_mm", 0)),
+            stands=row.get("stands", False),
             source=row["source"],
         )
         for kind, row in toml("couplings").items()

@@ -22,7 +22,8 @@ class TradeSize(str):
 class Conduit:
     """One conduit of the catalogue, in its table's unit. ``inside`` is None where the table
     does not say; ``joint`` is how its fittings hold it (threaded, glued, screwed) and ``engaged``
-    what such a fitting takes in: thread, or the pipe down to a socket's stop (screwed: 0)."""
+    what such a fitting takes in: thread, or the pipe down to a socket's stop (screwed: 0). A turn
+    moves a threaded one by its ``pitch`` (else 0)."""
 
     type: str
     size: TradeSize
@@ -33,6 +34,7 @@ class Conduit:
     stick: Fraction
     joint: str
     engaged: Fraction
+    pitch: Fraction
     least_radius: Fraction | None
     source: str
 
@@ -100,6 +102,7 @@ def conduits() -> dict[tuple[str, str], Conduit]:
             joint: {row["size"]: row[f"engaged_{unit}"] for row in rows(f"{named}-{region}")}
             for joint, named in (("threaded", "threads"), ("glued", "sockets"))
         }
+        pitches = _pitches(region)
         for row in rows(table):
             kind = types[row["type"]]
             size = TradeSize(row["size"])
@@ -114,10 +117,21 @@ def conduits() -> dict[tuple[str, str], Conduit]:
                 stick=Fraction(kind["stick"]),
                 joint=kind["joint"],
                 engaged=Fraction(engaged.get(kind["joint"], {}).get(size, 0)),
+                pitch=pitches.get(size, Fraction(0))
+                if kind["joint"] == "threaded"
+                else Fraction(0),
                 least_radius=_least_radius(size, diameter, unit),
                 source=source_of(table),
             )
     return found
+
+
+def _pitches(region: str) -> dict[str, Fraction]:
+    """How far a turn moves each threaded size, in its table's unit."""
+    threads = rows(f"threads-{region}")
+    if region == "us":
+        return {row["size"]: 1 / Fraction(row["turns_an_inch"]) for row in threads}
+    return {row["size"]: Fraction(row["pitch_mm"]) for row in threads}
 
 
 @cache

@@ -9,7 +9,7 @@ from yarrow.catalog.tables import Conduit
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.worked_sums import noted
 from yarrow.measure.units import Unit, convert
-from yarrow.runs.model.run import EvaluatedSum, JointPlace, Joints
+from yarrow.runs.model.run import Closing, EvaluatedSum, JointPlace, Joints
 
 
 def read_joints(
@@ -41,4 +41,12 @@ def read_joints(
         )
         for number, each in enumerate(shape.get("places", []))
     )
-    return Joints(kind, stick, places or None)
+    ends = shape.get("ends", {})
+    closing = shape.get("closing")
+    return Joints(
+        kind,
+        stick,
+        places or None,
+        (ends.get("start", "fixed"), ends.get("end", "fixed")),
+        Closing(closing["by"], closing["at"]) if closing else None,
+    )

@@ -101,7 +101,10 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
     say = wording.text
     lines = [made.name or "Run", f"{made.coupling_name}, sticks of {made.stick_text}", ""]
     for joint in made.joints:
-        lines.append(f"Joint {joint.number}: leg {joint.leg}, its middle at {joint.at_text}")
+        lines.append(
+            f"Joint {joint.number}: {joint.coupling_name}, leg {joint.leg}, its middle at "
+            f"{joint.at_text}"
+        )
     for piece in made.pieces:
         plan = piece.plan
         cut = "a whole stick" if piece.whole else f"cut {plan.cut_length_text}"
@@ -133,6 +136,11 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
             f"{say(way.name)}{taken}: {way.joints} joints, {way.cuts} cuts, {way.threads} threads, "
             f"{way.flips} flips, {way.waste_text} left over, about {way.minutes} min"
         )
+    for closed in made.ways_in:
+        taken = " (taken)" if closed.taken else ""
+        works = f"about {closed.minutes} min" if closed.works else "does not go"
+        lines.append(f"Closed by {say(closed.name)}{taken}: {works}")
+        lines += [f"     {say(turned)}" for turned in closed.turned]
     for finding in made.findings:
         lines.append(f"{finding.level.upper()}: {finding.said(wording)}")
     lines += ["", "A plan, for a licensed electrician to check; local code decides."]

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from yarrow.catalog.couplings import couplings
 from yarrow.catalog.tables import fittings
 from yarrow.pieces.piece_plan import Joint, Material, PieceOfRun, Supports
 from yarrow.pieces.places import RunToPart
@@ -11,7 +10,6 @@ from yarrow.wording.phrase import Phrase, Value
 
 def materials_of(
     parted: RunToPart,
-    coupling: str,
     pieces: tuple[PieceOfRun, ...],
     joints: tuple[Joint, ...],
     supports: Supports,
@@ -20,7 +18,6 @@ def materials_of(
 
     Args:
         parted: the run.
-        coupling: the kind that joins it.
         pieces, joints, supports: of it.
     """
     run = parted.run
@@ -32,9 +29,10 @@ def materials_of(
         "conduit": run.conduit.name,
     }
     lines = [Material(Phrase("material/sticks", stick), len(pieces))]
-    if joints:
-        name = {"what": couplings()[coupling].name, "size": size}
-        lines.append(Material(Phrase("material/sized", name), len(joints)))
+    couplings = [joint.coupling_name for joint in joints]
+    for coupling in dict.fromkeys(couplings):
+        name = {"what": coupling, "size": size}
+        lines.append(Material(Phrase("material/sized", name), couplings.count(coupling)))
     for fitting in dict.fromkeys(end for end in ends if end != "open"):
         name = {"what": fittings()[fitting].name, "size": size}
         lines.append(Material(Phrase("material/sized", name), ends.count(fitting)))

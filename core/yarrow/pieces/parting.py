@@ -20,12 +20,35 @@ _CLOSE = 0.5
 @dataclass(frozen=True, slots=True)
 class Sticks:
     """What a run is parted with: how long it is, its sticks and the coupling. ``within``: what no
-    tape tells, half its smallest mark."""
+    tape tells, half its smallest mark. ``closing`` is the middle of the one joint that takes
+    another coupling, and that; None where all are alike."""
 
     length: float
     stick: float
     coupling: Coupling
     within: float
+    closing: tuple[float, Coupling] | None = None
+
+    def coupling_at(self, middle: float) -> Coupling:
+        """What joins the run there.
+
+        Args:
+            middle: of a joint, in the run's unit.
+        """
+        if self.closing and self.closing[0] == middle:
+            return self.closing[1]
+        return self.coupling
+
+    def cut_between(self, begins: float, ends: float) -> tuple[float, float]:
+        """Where a piece's own ends lie on the run before it is bent.
+
+        Args:
+            begins, ends: as for is_whole, lengths in the run's unit.
+        """
+        return (
+            begins + (self.coupling_at(begins).open / 2 if begins > 0 else 0.0),
+            ends - (self.coupling_at(ends).open / 2 if ends < self.length else 0.0),
+        )
 
     def is_whole(self, begins: float, ends: float) -> bool:
         """Whether a piece between two joints is a stick that is not cut.
@@ -49,9 +72,8 @@ class Sticks:
         Args:
             begins, ends: as for is_whole, lengths in the run's unit.
         """
-        half = self.coupling.open / 2
-        taken = (half if begins > 0 else 0.0) + (half if ends < self.length else 0.0)
-        return ends - begins - taken
+        begins, ends = self.cut_between(begins, ends)
+        return ends - begins
 
     def furthest(self, begins: float) -> float:
         """The middle of the next joint, where the piece before it is a whole stick.

@@ -15,8 +15,8 @@ from yarrow.wording.phrase import Phrase
 class Joint:
     """A joint between two pieces: ``place`` of its middle on the run before it is bent; the leg,
     counted from 1, and what the tape on it reads to the middle; where it is in space, and which way
-    the pipe goes there. ``takes`` is the pipe that goes into either side, ``open`` what stays open
-    between the ends."""
+    the pipe goes there. ``coupling`` joins it; ``takes`` is the pipe that goes into either side of
+    that, ``open`` what stays open between the ends."""
 
     number: int
     place: float
@@ -25,6 +25,8 @@ class Joint:
     at_text: str
     at_point: Vector
     ahead: Vector
+    coupling: str
+    coupling_name: str
     length: float
     takes_text: str
     open_text: str
@@ -80,6 +82,24 @@ class PlaceOfJoint:
 
 
 @dataclass(frozen=True, slots=True)
+class WayIn:
+    """One way to get a threaded run in: ``by`` what it is closed, ``at`` which connection (0: its
+    start, then its joints, then its end); what is ``turned`` and whether that clears; ``minutes``
+    by working figures. ``more``: it takes a joint more than the run has, and then ``places`` are
+    where all of them lie."""
+
+    by: str
+    at: int
+    name: Phrase
+    works: bool
+    minutes: int
+    turned: tuple[Phrase, ...]
+    taken: bool
+    more: bool
+    places: tuple[PlaceOfJoint, ...]
+
+
+@dataclass(frozen=True, slots=True)
 class Strap:
     """A strap: its ``place`` on the run before it is bent, the leg, counted from 1, with what the
     tape on it reads, and where it is in space."""
@@ -123,8 +143,8 @@ class CouplingOffered:
 @dataclass(frozen=True, slots=True)
 class PiecesOfRun:
     """A run in pieces. Lengths in ``units``. ``parted`` is who said where: nobody, where it is one
-    piece. ``offered`` are the couplings that it could be joined with; ``supports`` are None where
-    it can't be made."""
+    piece. ``offered`` are the couplings that it could be joined with; ``ways_in`` are how a
+    threaded run is got in, cheapest first; ``supports`` are None where it can't be made."""
 
     format: str
     units: Unit
@@ -138,6 +158,7 @@ class PiecesOfRun:
     pieces: tuple[PieceOfRun, ...]
     joints: tuple[Joint, ...]
     ways: tuple[Way, ...]
+    ways_in: tuple[WayIn, ...]
     supports: Supports | None
     materials: tuple[Material, ...]
     findings: tuple[Finding, ...]

@@ -1,12 +1,10 @@
-"""What is done to a piece besides bending it: threads, and the joint with the piece before it."""
+"""What is done to a piece besides bending and joining it: its threads, before and after."""
 
 from __future__ import annotations
 
 from dataclasses import dataclass
 
-from yarrow.catalog.couplings import Coupling
 from yarrow.catalog.limits import limits
-from yarrow.pieces.piece_plan import Joint
 from yarrow.runs.model.plan import Step, WrittenPlan
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Value, count
@@ -15,12 +13,11 @@ from yarrow.wording.phrase import Phrase, Value, count
 @dataclass(frozen=True, slots=True)
 class PieceEnds:
     """A piece's two ends: the threads that have to be cut on each, in the run's unit (0: none), and
-    the joint that it begins at, with the number of the piece before."""
+    the turns that are wanted of one, at least and at most."""
 
     start_thread: float
     end_thread: float
-    joint: Joint | None
-    number: int
+    turns: tuple[int, int]
 
     @property
     def threads(self) -> tuple[float, ...]:
@@ -28,59 +25,31 @@ class PieceEnds:
         return tuple(each for each in (self.start_thread, self.end_thread) if each)
 
 
-def before_bending(
-    ends: PieceEnds, plan: WrittenPlan, coupling: Coupling, words: LengthFormatter
-) -> tuple[Step, ...]:
+def before_bending(ends: PieceEnds, plan: WrittenPlan, words: LengthFormatter) -> tuple[Step, ...]:
     """Threads that are cut before the piece is bent: where a bend leaves less straight than the
     threader's jaws hold.
 
     Args:
         ends: of the piece.
         plan: of it.
-        coupling: that joins it.
         words: how the job tells its lengths.
     """
     return tuple(
-        _thread(number, end, length, coupling, words, "first")
+        _thread(number, end, length, ends.turns, words, "first")
         for number, (end, length) in enumerate(_threaded(ends, plan, words, short=True), 1)
     )
 
 
-def after_bending(
-    ends: PieceEnds, plan: WrittenPlan, coupling: Coupling, words: LengthFormatter
-) -> tuple[Step, ...]:
-    """The other threads, and joining the piece to the one before it.
+def after_bending(ends: PieceEnds, plan: WrittenPlan, words: LengthFormatter) -> tuple[Step, ...]:
+    """The other threads.
 
     Args:
-        ends, plan, coupling, words: as for before_bending.
+        ends, plan, words: as for before_bending.
     """
-    found = [
-        _thread(number, end, length, coupling, words, "after")
+    return tuple(
+        _thread(number, end, length, ends.turns, words, "after")
         for number, (end, length) in enumerate(_threaded(ends, plan, words, short=False), 1)
-    ]
-    if ends.joint is None:
-        return tuple(found)
-    how = "wind" if coupling.of.threaded else "glue" if "glued" in coupling.of.joints else "push"
-    values: dict[str, Value] = {
-        "piece": count(ends.number),
-        "before": count(ends.number - 1),
-        "coupling": coupling.of.name,
-        "takes": words.measured(coupling.takes),
-        "least": count(coupling.of.turns[0]),
-        "most": count(coupling.of.turns[1]),
-    }
-    at: dict[str, Value] = {"leg": count(ends.joint.leg), "at": words.measured(ends.joint.at)}
-    found.append(
-        Step(
-            len(found) + 1,
-            Phrase("step/join"),
-            Phrase(f"step/join-{how}", values),
-            Phrase("check/joined", at),
-            Phrase(f"caution/join-{how}"),
-            None,
-        )
     )
-    return tuple(found)
 
 
 def _threaded(
@@ -101,13 +70,18 @@ def _threaded(
 
 
 def _thread(
-    number: int, end: str, length: float, coupling: Coupling, words: LengthFormatter, when: str
+    number: int,
+    end: str,
+    length: float,
+    turns: tuple[int, int],
+    words: LengthFormatter,
+    when: str,
 ) -> Step:
     values: dict[str, Value] = {
         "end": Phrase(f"pipe-end/{end}"),
         "length": words.needed(length),
-        "least": count(coupling.of.turns[0]),
-        "most": count(coupling.of.turns[1]),
+        "least": count(turns[0]),
+        "most": count(turns[1]),
     }
     return Step(
         number,

@@ -269,19 +269,50 @@ EN_US = {
         "No order makes piece {piece} as it is. Put a joint between its bends, or let Yarrow say "
         "where."
     ),
-    "sweeps-when-turned": (
-        "Screwed {where}, piece {piece} sweeps {reach} round its own end. Where a wall, a floor or "
-        "a thing stands nearer: leave the straps before it loose and tilt that pipe off, or turn "
-        "the box or the coupling and not the piece."
+    "cannot-be-turned": (
+        "Piece {piece} sweeps {reach} while it is turned on, and meets {what}. Say so if an end "
+        "comes off or its straps do, or take another way: {cure}."
+    ),
+    "box-cannot-be-turned": (
+        "The box can't be turned where it hangs: the pipe would have to come {lift} off the wall. "
+        "Leave more of the run loose, or take another way: {cure}."
+    ),
+    "closing-not-offered": (
+        "The run can't be closed by {by} there: what it is put together from has changed. Take "
+        "another way."
     ),
     "both-ends-held": (
-        "Both ends go into threads: the last joint can't be turned. Take a box off its mounting "
-        "and turn that, or close the run with {cure}."
+        "Both ends go into threads and are held: the last joint can't be turned. What would do: "
+        "{cure}."
     ),
-    "getting-in/box": "into its box",
-    "getting-in/piece-before": "on to the piece before",
-    "getting-in/union": "a three-piece coupling",
-    "getting-in/running-coupler": "a running coupler",
+    "getting-in/take-off": "take a box off its mounting and turn that",
+    "getting-in/by/last-piece": "the last piece",
+    "getting-in/by/box-off": "the box, off its mounting",
+    "getting-in/by/wind-back": "the coupling, wound back",
+    "getting-in/by/union": "a three-piece coupling",
+    "getting-in/by/running-coupler": "a running coupler",
+    "getting-in/by/threadless-coupling": "a threadless coupling",
+    "getting-in/at-start": "{by}, at the start",
+    "getting-in/at-end": "{by}, at the end",
+    "getting-in/at-joint": "{by} at joint {joint}",
+    "getting-in/at-joint-more": "{by} at a joint more, as joint {joint}",
+    "getting-in/piece": "Piece {piece} {how}.",
+    "getting-in/the-box": "The box {how}.",
+    "getting-in/box-away": "The box is turned while the pipe is off the wall.",
+    "getting-in/clears": "sweeps {reach} and meets nothing",
+    "getting-in/blocked": "sweeps {reach} and meets {what}",
+    "getting-in/away": (
+        "Put together off the wall, as one end is free: piece {pieces:, }, which would meet "
+        "something where it hangs."
+    ),
+    "getting-in/lifted": (
+        "sweeps {reach} and clears {what} with the straps off over {over} and the pipe lifted "
+        "{lift}"
+    ),
+    "getting-in/surface": "the surface under leg {leg}",
+    "getting-in/its-surface": "the surface under it",
+    "getting-in/own-pipe": "pipe that hangs already",
+    "getting-in/start-fitting": "what the run starts from",
     "strap-too-far": (
         "From one strap to the next there are {apart}, as no place between is straight and free; "
         "{most} are the most."
@@ -320,6 +351,44 @@ EN_US = {
     "step/join-wind": (
         "Wind piece {piece} into the {coupling} on piece {before}: {least} to {most} turns, "
         "{takes}."
+    ),
+    "step/into-fitting": "Wind piece {piece} into the {fitting}.",
+    "step/face": (
+        "Count the turns: it is tight between {least} and {most}, and a turn more moves it "
+        "{pitch}. Stop where it faces right."
+    ),
+    "step/away": "Off the wall",
+    "step/away-do": (
+        "Put it together off the wall: what it is turned on to is not fixed, and goes up with it."
+    ),
+    "step/lift": "Lift",
+    "step/lift-do": (
+        "Leave the straps of the last {over} off and lift the end {lift} off the wall: it springs "
+        "back. Lay both down once it is turned on."
+    ),
+    "check/clears": "It goes round once without touching anything, by hand, before the wrench.",
+    "caution/lifting": (
+        "Pipe that springs back pinches, and it is heavier than it looks: two people."
+    ),
+    "check/in-fitting": "At least five threads are in, and it faces right.",
+    "step/close": "Close",
+    "step/close-box-off": (
+        "Turn the box on to the pipe, until it sits square, and fix it on its own holes again."
+    ),
+    "step/close-wind-back": (
+        "Hold the pipe to the coupling that was wound back, and wind that half on to it."
+    ),
+    "step/close-union": (
+        "Wind one end of the three-piece coupling on to piece {before} and the other on to piece "
+        "{piece}, {takes} each, bring the faces together and draw the nut tight."
+    ),
+    "step/close-running-coupler": (
+        "Hold piece {piece} up to piece {before}, wind the coupler back over the joint until "
+        "{takes} are in from either side, and bring its lock ring up behind it."
+    ),
+    "step/close-threadless-coupling": (
+        "Push both pipes into the threadless coupling, {takes} each, to its stop, and tighten both "
+        "glands."
     ),
     "step/join-glue": (
         "Glue piece {piece} into the {coupling} on piece {before}, as far as the stop, {takes}."

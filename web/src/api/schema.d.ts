@@ -2160,7 +2160,7 @@ export interface components {
          *     well; a note is worth knowing.
          * @enum {string}
          */
-        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "piece-longer-than-stock" | "sticks-run-out" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "sweeps-when-turned" | "both-ends-held" | "strap-too-far" | "piece-cannot-be-bent" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
+        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "piece-longer-than-stock" | "sticks-run-out" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "cannot-be-turned" | "box-cannot-be-turned" | "closing-not-offered" | "both-ends-held" | "strap-too-far" | "piece-cannot-be-bent" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
         /**
          * FoldedPipe
          * @description The answer of fold: vertices with both ends, and the end's place and direction.
@@ -2420,8 +2420,8 @@ export interface components {
          * Joint
          * @description A joint between two pieces: ``place`` of its middle on the run before it is bent; the leg,
          *     counted from 1, and what the tape on it reads to the middle; where it is in space, and which way
-         *     the pipe goes there. ``takes`` is the pipe that goes into either side, ``open`` what stays open
-         *     between the ends.
+         *     the pipe goes there. ``coupling`` joins it; ``takes`` is the pipe that goes into either side of
+         *     that, ``open`` what stays open between the ends.
          */
         Joint: {
             /** Ahead */
@@ -2440,6 +2440,10 @@ export interface components {
             ];
             /** At Text */
             at_text: string;
+            /** Coupling */
+            coupling: string;
+            /** Coupling Name */
+            coupling_name: string;
             /** Leg */
             leg: number;
             /** Length */
@@ -2800,8 +2804,8 @@ export interface components {
         /**
          * PiecesOfRun
          * @description A run in pieces. Lengths in ``units``. ``parted`` is who said where: nobody, where it is one
-         *     piece. ``offered`` are the couplings that it could be joined with; ``supports`` are None where
-         *     it can't be made.
+         *     piece. ``offered`` are the couplings that it could be joined with; ``ways_in`` are how a
+         *     threaded run is got in, cheapest first; ``supports`` are None where it can't be made.
          */
         PiecesOfRun: {
             /** Coupling */
@@ -2836,6 +2840,8 @@ export interface components {
             units: "in" | "mm";
             /** Ways */
             ways: components["schemas"]["Way"][];
+            /** Ways In */
+            ways_in: components["schemas"]["WayIn"][];
         };
         /**
          * Placed
@@ -3679,6 +3685,11 @@ export interface components {
             /** @description Where this face is fixed, seen from the start: ahead, left, out. Loose numbers are moved until it is reached. */
             meet?: components["schemas"]["RunDocument_point"];
         };
+        /**
+         * @description Nothing moves; a box that comes off its mounting; a coupling that is wound back; pipe that can be lifted, its straps off.
+         * @enum {string}
+         */
+        RunDocument_end_state: "fixed" | "comes-off" | "turns" | "loose";
         /** @description Conductors and what they are to go into, without a run. */
         RunDocument_fill_file: {
             /** @description Right-angle bends; a double set counts as one. */
@@ -3747,11 +3758,23 @@ export interface components {
         };
         /** @description The run parted into sticks. Without places Yarrow says where. */
         RunDocument_joints: {
+            /** @description How a threaded run is closed; left out, Yarrow says. */
+            closing?: {
+                /** @description 0 is the run's start, then come its joints, and after the last of them its end. */
+                at: number;
+                /** @enum {string} */
+                by: "last-piece" | "box-off" | "wind-back" | "running-coupler" | "union" | "threadless-coupling";
+            };
             /**
              * @description What joins them; left out, what is usual for the conduit.
              * @enum {string}
              */
             coupling?: "set-screw-coupling" | "compression-coupling" | "threaded-coupling" | "coupler" | "running-coupler" | "union" | "threadless-coupling" | "glued-coupling";
+            /** @description How the run's two ends are held while it is put up. */
+            ends?: {
+                end?: components["schemas"]["RunDocument_end_state"];
+                start?: components["schemas"]["RunDocument_end_state"];
+            };
             /** @description Where somebody put them, in order along the run. */
             places?: components["schemas"]["RunDocument_joint"][];
             /** @description How long the sticks are; left out, as the conduit is sold. */
@@ -4621,6 +4644,33 @@ export interface components {
             waste: number;
             /** Waste Text */
             waste_text: string;
+            /** Works */
+            works: boolean;
+        };
+        /**
+         * WayIn
+         * @description One way to get a threaded run in: ``by`` what it is closed, ``at`` which connection (0: its
+         *     start, then its joints, then its end); what is ``turned`` and whether that clears; ``minutes``
+         *     by working figures. ``more``: it takes a joint more than the run has, and then ``places`` are
+         *     where all of them lie.
+         */
+        WayIn: {
+            /** At */
+            at: number;
+            /** By */
+            by: string;
+            /** Minutes */
+            minutes: number;
+            /** More */
+            more: boolean;
+            /** Name */
+            name: string;
+            /** Places */
+            places: components["schemas"]["PlaceOfJoint"][];
+            /** Taken */
+            taken: boolean;
+            /** Turned */
+            turned: string[];
             /** Works */
             works: boolean;
         };

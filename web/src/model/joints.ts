@@ -4,6 +4,8 @@ import type { RunDocument } from "./document";
 
 export type Joints = NonNullable<RunDocument["joints"]>;
 export type JointSaid = NonNullable<Joints["places"]>[number];
+type EndState = NonNullable<NonNullable<Joints["ends"]>["start"]>;
+type Closing = NonNullable<Joints["closing"]>;
 type Found = { readonly leg: number; readonly at: string };
 
 /** Part the run, where Yarrow says. */
@@ -31,6 +33,23 @@ export function setJoints(fields: { [K in keyof Joints]?: Joints[K] | undefined 
 export function takePlaces(found: readonly Found[] | null): Change {
   const places = found?.map(({ leg, at }) => (leg === 1 ? { at } : { leg, at }));
   return setJoints({ places: places && places.length > 0 ? places : undefined });
+}
+
+/** How an end of the run is held while it is put up. */
+export function setEnd(end: "start" | "end", state: EndState): Change {
+  return (document) => {
+    const said = { ...document.joints?.ends, [end]: state === "fixed" ? undefined : state };
+    const ends = Object.fromEntries(Object.entries(said).filter(([, held]) => held !== undefined));
+    return setJoints({ ends: Object.keys(ends).length > 0 ? ends : undefined })(document);
+  };
+}
+
+/** Close the run like this from now on; with `found` where its joints lie then, if it takes one more. */
+export function takeClosing(closing: Closing, found: readonly Found[]): Change {
+  return (document) => {
+    const closed = setJoints({ closing })(document);
+    return found.length > 0 ? takePlaces(found)(closed) : closed;
+  };
 }
 
 export function setJoint(index: number, fields: Partial<JointSaid>): Change {

@@ -65,14 +65,31 @@ class JointPlace:
     to: JointEnd
 
 
+EndState = Literal["fixed", "comes-off", "turns", "loose"]
+"""How the end of a run is held: nothing moves; a box that comes off its mounting and goes back on
+the same holes; a coupling that can be wound back; pipe with its straps off, which can be lifted."""
+
+
+@dataclass(frozen=True, slots=True)
+class Closing:
+    """How somebody wants a run closed: ``by`` what, ``at`` which connection: 0 is the run's start,
+    then its joints, and after the last of them its end."""
+
+    by: str
+    at: int
+
+
 @dataclass(frozen=True, slots=True)
 class Joints:
     """How a run is parted: the coupling's kind, how long a stick is, and where the joints are; None
-    where that is Yarrow's to say."""
+    where that is Yarrow's to say. ``ends`` are how its start and its end are held; ``closing`` is
+    how it is closed, None where Yarrow says."""
 
     coupling: str
     stick: Fraction
     places: tuple[JointPlace, ...] | None
+    ends: tuple[EndState, EndState] = ("fixed", "fixed")
+    closing: Closing | None = None
 
 
 @dataclass(frozen=True, slots=True)

@@ -48,8 +48,9 @@ function PieceRow({ piece, joint, scale, stick, lit }: RowProps) {
     <li>
       {joint ? (
         <p className="px-4 pt-1 text-sm text-soft" data-joint-told={joint.number}>
-          Joint {joint.number}: its middle at <Reading text={joint.at_text} /> along leg {joint.leg}
-          ; <Reading text={joint.takes_text} /> go in from either side
+          Joint {joint.number}, {joint.coupling_name}: its middle at{" "}
+          <Reading text={joint.at_text} /> along leg {joint.leg};{" "}
+          <Reading text={joint.takes_text} /> go in from either side
         </p>
       ) : null}
       <button

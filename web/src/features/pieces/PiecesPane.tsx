@@ -4,6 +4,7 @@ import { partIt } from "@/model/joints";
 import { useDocument, usePlanner } from "@/state/PlannerContext";
 import { usePieces } from "@/state/usePieces";
 import { Button } from "@/ui/Button";
+import { GettingIn } from "./GettingIn";
 import { HeldUp } from "./HeldUp";
 import { JointSettings } from "./JointSettings";
 import { PieceBars } from "./PieceBars";
@@ -39,6 +40,7 @@ export default function PiecesPane() {
       <div className="px-4">
         <Findings findings={made.findings.filter(({ level }) => level !== "error")} />
       </div>
+      {made.ways_in.length > 0 ? <GettingIn joints={joints} made={made} /> : null}
       {made.ways.length > 1 ? <WaysTable made={made} /> : null}
       <HeldUp made={made} />
     </div>

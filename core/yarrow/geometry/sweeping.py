@@ -1,0 +1,296 @@
+"""Whether a bent pipe that is turned round about a line meets what stands there, at any moment.
+
+All lengths are in one unit, whichever; angles are in radians.
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass, replace
+from itertools import pairwise, product
+from typing import ClassVar
+
+from yarrow.geometry.rounded_polyline import Segment
+from yarrow.geometry.vectors import Vector, add, along, cross, dot, length, scaled, subtract
+
+_ARC_STEPS = 6
+
+_ON_THE_LINE = 1e-6
+"""What lies no further off the line that it is turned about stays where it is."""
+
+_SHRINK = (math.sqrt(5.0) - 1.0) / 2.0
+_LOOKS = 30
+"""Looks along a rod for its place nearest to a solid: each leaves six tenths of it."""
+
+
+@dataclass(frozen=True, slots=True)
+class Rod:
+    """A straight stretch of a centreline, which may lie as far as ``off`` from it: an arc's chord
+    does."""
+
+    begins: Vector
+    ends: Vector
+    off: float = 0.0
+
+    def beside(self, axis: TurnAxis) -> Ring:
+        """Where it lies beside a line.
+
+        Args:
+            axis: the line.
+        """
+        begins, ends = subtract(self.begins, axis.origin), subtract(self.ends, axis.origin)
+        places = dot(begins, axis.way), dot(ends, axis.way)
+        # Seen along the line it is a straight stretch, and the line a point.
+        one = along(begins, axis.way, -places[0])
+        across = subtract(along(ends, axis.way, -places[1]), one)
+        size = dot(across, across)
+        share = min(max(-dot(one, across) / size, 0.0), 1.0) if size else 0.0
+        least = length(along(one, across, share))
+        return Ring(
+            min(places), max(places), least, max(axis.off(self.begins), axis.off(self.ends))
+        )
+
+    def nearest(self, rod: Rod, enough: float) -> float:
+        """How far another rod's line is from its own.
+
+        Args:
+            rod: anywhere.
+            enough: as for a block's.
+        """
+        return _between_rods(rod, self)
+
+    def moved(self, by: Vector) -> Rod:
+        """The same, further on.
+
+        Args:
+            by: how far and which way.
+        """
+        return replace(self, begins=add(self.begins, by), ends=add(self.ends, by))
+
+
+def rods_of(segments: Iterable[Segment]) -> tuple[Rod, ...]:
+    """A centreline as rods: its straights, and the chords of its arcs.
+
+    Args:
+        segments: of it, in order.
+    """
+    found = []
+    for segment in segments:
+        off = 0.0
+        if segment.bent:
+            off = segment.radius * (1.0 - math.cos(segment.turn / _ARC_STEPS / 2))
+        for begins, ends in pairwise(segment.points(_ARC_STEPS)):
+            if begins != ends:
+                found.append(Rod(begins, ends, off))
+    return tuple(found)
+
+
+@dataclass(frozen=True, slots=True)
+class Ring:
+    """Where something lies beside a line: from ``low`` to ``high`` along it, between ``least`` and
+    ``most`` off it."""
+
+    low: float
+    high: float
+    least: float
+    most: float
+
+    def apart(self, other: Ring) -> float:
+        """No more than how near two things come, whichever way either is turned about the line.
+
+        Args:
+            other: beside the same line.
+        """
+        beside = max(self.low - other.high, other.low - self.high, 0.0)
+        off = max(self.least - other.most, other.least - self.most, 0.0)
+        return math.hypot(beside, off)
+
+
+@dataclass(frozen=True, slots=True)
+class TurnAxis:
+    """A line that a pipe is turned about, in the direction ``way``, a unit vector."""
+
+    origin: Vector
+    way: Vector
+
+    def off(self, point: Vector) -> float:
+        """How far a point is off the line."""
+        return length(cross(subtract(point, self.origin), self.way))
+
+    def turned(self, rod: Rod, angle: float) -> Rod:
+        """A rod after a turn about the line.
+
+        Args:
+            rod: before it.
+            angle: of the turn, radians.
+        """
+        return replace(
+            rod, begins=self._turned(rod.begins, angle), ends=self._turned(rod.ends, angle)
+        )
+
+    def _turned(self, point: Vector, angle: float) -> Vector:
+        from_origin = subtract(point, self.origin)
+        beside = scaled(self.way, dot(from_origin, self.way))
+        out = subtract(from_origin, beside)
+        aside = cross(self.way, out)
+        foot = add(self.origin, beside)
+        return along(along(foot, out, math.cos(angle)), aside, math.sin(angle))
+
+
+@dataclass(frozen=True, slots=True)
+class Block:
+    """A solid with square corners: its middle, three square unit vectors, half its size along
+    each."""
+
+    middle: Vector
+    axes: tuple[Vector, Vector, Vector]
+    half: tuple[float, float, float]
+
+    off: ClassVar[float] = 0.0
+
+    def distance(self, point: Vector) -> float:
+        """How far a point is from it; 0 within."""
+        off = subtract(point, self.middle)
+        beyond = (
+            max(abs(dot(off, axis)) - half, 0.0)
+            for axis, half in zip(self.axes, self.half, strict=True)
+        )
+        return math.hypot(*beyond)
+
+    def nearest(self, rod: Rod, enough: float) -> float:
+        """How far a rod is from it; what is less than ``enough`` is not looked at more closely, nor
+        what is certainly more.
+
+        Args:
+            rod: anywhere.
+            enough: a length.
+        """
+        begins, ends = self.distance(rod.begins), self.distance(rod.ends)
+        at_least = (begins + ends - math.dist(rod.begins, rod.ends)) / 2
+        nearer = min(begins, ends)
+        if nearer < enough or at_least >= enough:
+            return nearer if nearer < enough else at_least
+        return _least_along(rod, self.distance, enough)
+
+    def beside(self, axis: TurnAxis) -> Ring:
+        """Where it lies beside a line.
+
+        Args:
+            axis: the line.
+        """
+        corners = []
+        for signs in product((-1.0, 1.0), repeat=3):
+            corner = self.middle
+            for sign, way, half in zip(signs, self.axes, self.half, strict=True):
+                corner = along(corner, way, sign * half)
+            corners.append(corner)
+        places = [dot(subtract(corner, axis.origin), axis.way) for corner in corners]
+        low, high = min(places), max(places)
+        line = Rod(along(axis.origin, axis.way, low), along(axis.origin, axis.way, high))
+        return Ring(low, high, _least_along(line, self.distance, 0.0), max(map(axis.off, corners)))
+
+    def moved(self, by: Vector) -> Block:
+        """The same, further on.
+
+        Args:
+            by: how far and which way.
+        """
+        return replace(self, middle=add(self.middle, by))
+
+
+@dataclass(frozen=True, slots=True)
+class Sweep:
+    """What rods sweep that are turned right round a line, with where each lies beside it."""
+
+    axis: TurnAxis
+    rods: tuple[tuple[Rod, Ring], ...]
+
+    @classmethod
+    def of(cls, axis: TurnAxis, rods: Iterable[Rod]) -> Sweep:
+        """Of rods where they are now; those that lie on the line stay there. The widest come first:
+        they meet the most.
+
+        Args:
+            axis: that they are turned about.
+            rods: in any order.
+        """
+        beside = ((rod, rod.beside(axis)) for rod in rods)
+        moving = [each for each in beside if each[1].most > _ON_THE_LINE]
+        return cls(axis, tuple(sorted(moving, key=lambda each: -each[1].most)))
+
+    def meets(self, solid: Block | Rod, apart: float, near: float) -> bool:
+        """Whether anything comes nearer to a solid than it has to stay. What is said to stay clear
+        does so at every moment; what comes ``near`` to being too near counts as too near.
+
+        Args:
+            solid: what stands there: a block, or a pipe's own rod.
+            apart: how far a centreline has to stay off, beside what arcs lie off their rods.
+            near: as close as is looked, a length.
+        Source:
+            docs/geometry.md, getting it in.
+        """
+        beside = solid.beside(self.axis)
+        return any(
+            ring.apart(beside) < apart + rod.off + solid.off
+            and self._comes_within(rod, ring.most, solid, apart + rod.off + solid.off, near)
+            for rod, ring in self.rods
+        )
+
+    def _comes_within(
+        self, rod: Rod, reach: float, solid: Block | Rod, kept: float, near: float
+    ) -> bool:
+        waiting = [(0.0, math.tau)]
+        while waiting:
+            begins, ends = waiting.pop()
+            moved = reach * (ends - begins) / 2
+            middle = (begins + ends) / 2
+            found = solid.nearest(self.axis.turned(rod, middle), kept + moved)
+            if found >= kept + moved:
+                continue
+            if found < kept or moved <= near:
+                return True
+            waiting += [(begins, middle), (middle, ends)]
+        return False
+
+
+def _between_rods(rod: Rod, other: Rod) -> float:
+    """The least distance of two rods."""
+    a, b = subtract(rod.ends, rod.begins), subtract(other.ends, other.begins)
+    off = subtract(rod.begins, other.begins)
+    aa, bb, ab = dot(a, a), dot(b, b), dot(a, b)
+    spread = aa * bb - ab * ab
+    part = 0.0
+    if spread > 1e-12 * aa * bb:
+        part = min(max((ab * dot(b, off) - bb * dot(a, off)) / spread, 0.0), 1.0)
+    best = math.inf
+    for share in (part, 0.0, 1.0):
+        point = along(rod.begins, a, share)
+        there = min(max(dot(subtract(point, other.begins), b) / bb, 0.0), 1.0)
+        on_other = along(other.begins, b, there)
+        here = min(max(dot(subtract(on_other, rod.begins), a) / aa, 0.0), 1.0)
+        best = min(best, math.dist(along(rod.begins, a, here), on_other))
+    return best
+
+
+def _least_along(rod: Rod, distance: Callable[[Vector], float], enough: float) -> float:
+    """The least of a distance along a rod, which falls and then rises: by the golden section, until
+    it is less than ``enough``."""
+    way = subtract(rod.ends, rod.begins)
+    low, high = 0.0, 1.0
+    one, other = 1.0 - _SHRINK, _SHRINK
+    at_one, at_other = (distance(along(rod.begins, way, share)) for share in (one, other))
+    best = min(distance(rod.begins), distance(rod.ends), at_one, at_other)
+    for _ in range(_LOOKS):
+        if best < enough or best == 0.0:
+            break
+        if at_one <= at_other:
+            high, other, at_other = other, one, at_one
+            one = high - _SHRINK * (high - low)
+            at_one = distance(along(rod.begins, way, one))
+        else:
+            low, one, at_one = one, other, at_other
+            other = low + _SHRINK * (high - low)
+            at_other = distance(along(rod.begins, way, other))
+        best = min(best, at_one, at_other)
+    return best

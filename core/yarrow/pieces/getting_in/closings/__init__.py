@@ -1,0 +1,1 @@
+"""What closes a threaded run: a kind a file."""

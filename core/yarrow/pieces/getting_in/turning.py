@@ -1,0 +1,265 @@
+"""A bent piece that is turned on to what it is screwed to: how wide it sweeps, what that meets, and
+how far the pipe before it has to be lifted off the wall so that it clears."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass, field
+
+from yarrow.catalog.elastic import end_lifts, least_elastic_radius, lifted_over
+from yarrow.geometry.rounded_polyline import Segment, StraightSegment, rounded
+from yarrow.geometry.straights import StraightPart, straights_of
+from yarrow.geometry.sweeping import Rod, Sweep, TurnAxis, rods_of
+from yarrow.geometry.vectors import along, dot, scaled, subtract, unit
+from yarrow.pieces.getting_in.around import Stands, Surface, surfaces_of, things_of, walls_of
+from yarrow.pieces.places import RunToPart
+from yarrow.wording.phrase import Phrase
+
+_NEAR = 0.02
+"""Of the diameter: as close as it is looked whether something is met."""
+
+_HAIR = 1e-6
+
+
+@dataclass(frozen=True, slots=True)
+class Side:
+    """A side that pieces are hung from: where its pieces lie on the run before it is bent, from
+    ``begins`` to ``ends``, and whether the fitting that they are hung from can be moved."""
+
+    begins: float
+    ends: float
+    free: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Turned:
+    """A piece that is turned about the leg it is joined by, at ``place`` on the run before it is
+    bent: how far it reaches from there, half its thickness included; what it ``meets`` where the
+    run hangs (None: nothing); how far the pipe before it has to be lifted so that it clears and
+    over what length that gives so much (0: it need not be); ``works``: it can be turned so."""
+
+    place: float
+    reach: float
+    meets: Phrase | None
+    lift: float
+    over: float
+    works: bool
+
+
+@dataclass(frozen=True, slots=True)
+class HungRun:
+    """A run where it hangs, with all that stands ``around`` it. ``corners`` are the places where it
+    goes round to a surface that faces another way; ``springs_back`` is the tightest curve that
+    leaves no bend in it. What was found of a turn is kept."""
+
+    parted: RunToPart
+    segments: tuple[Segment, ...]
+    straights: tuple[StraightPart, ...]
+    surfaces: tuple[Surface, ...]
+    corners: tuple[float, ...]
+    around: tuple[Stands, ...]
+    springs_back: float
+    known: dict[tuple[float, float, Side, bool], Turned] = field(default_factory=dict)
+
+    @classmethod
+    def of(cls, parted: RunToPart) -> HungRun:
+        """A run on its surfaces.
+
+        Args:
+            parted: the run.
+        """
+        layout, pipe = parted.layout, parted.pipe
+        radii = dict(zip(pipe.corners, (bend.radius for bend in pipe.bends), strict=True))
+        inner = range(1, len(layout.vertices) - 1)
+        segments = rounded(layout.vertices, [radii.get(n, 0.0) for n in inner]).segments
+        wide = 2 * sum(segment.length for segment in segments)
+        straights, surfaces = straights_of(layout.vertices, pipe), surfaces_of(parted)
+        return cls(
+            parted=parted,
+            segments=segments,
+            straights=straights,
+            surfaces=surfaces,
+            corners=_corners(straights, surfaces),
+            around=(
+                *walls_of(surfaces, layout.pipe.diameter / 2, rods_of(segments), wide),
+                *things_of(parted, wide),
+            ),
+            springs_back=least_elastic_radius(parted.run.conduit, parted.run.unit),
+        )
+
+    @property
+    def diameter(self) -> float:
+        """Of the pipe."""
+        return self.parted.layout.pipe.diameter
+
+    def rods(self, begins: float, ends: float) -> tuple[Rod, ...]:
+        """The run between two places of a straight each.
+
+        Args:
+            begins, ends: on the run before it is bent, in its unit.
+        """
+        parts = (_part_between(segment, begins, ends) for segment in self.segments)
+        return rods_of(part for part in parts if part is not None)
+
+    def bends_between(self, begins: float, ends: float) -> bool:
+        """Whether a piece is bent.
+
+        Args:
+            begins, ends: of the piece, on the run before it is bent, in its unit.
+        """
+        return any(begins < bend.arc_start < ends for bend in self.parted.pipe.bends)
+
+    def turned(self, begins: float, ends: float, side: Side, *, at_end: bool) -> Turned:
+        """A piece that is screwed to what hangs on one side of it.
+
+        Args:
+            begins, ends: of the piece, on the run before it is bent, in its unit.
+            side: what hangs there already.
+            at_end: whether it is turned about its far end.
+        """
+        key = (begins, ends, side, at_end)
+        if key not in self.known:
+            self.known[key] = self._turned(begins, ends, side, at_end=at_end)
+        return self.known[key]
+
+    def _turned(self, begins: float, ends: float, side: Side, *, at_end: bool) -> Turned:
+        place = ends if at_end else begins
+        part = self._straight(place)
+        piece, travel = self._sweep(begins, ends, at_end=at_end), self._travel
+        reach = max(ring.most + rod.off for rod, ring in piece.rods) + self.diameter / 2
+        hung = self.rods(side.begins, side.ends)
+        meets = self._met(piece, travel, hung, self.around)
+        lift, works = 0.0, meets is None
+        surface = self._under(part)
+        if meets and side.free:
+            # What is not yet on the wall is put together away from it.
+            works = self._met(piece, travel, hung, ()) is None
+            lift = math.inf
+        elif meets and surface:
+            lift = self._wanted(piece, surface, travel)
+            up = scaled(surface.frame.out, -lift)
+            lower = tuple(each.moved(up) for each in self.around)
+            works = (
+                lift <= self._gives(place, side, at_end=at_end)
+                and self._met(piece, travel, hung, lower) is None
+            )
+        over = lifted_over(lift, self.springs_back) if math.isfinite(lift) else 0.0
+        return Turned(place, reach, meets, lift, over, works)
+
+    def meets_others(self, begins: float, ends: float, others: float, *, at_end: bool) -> bool:
+        """Whether a piece that is turned meets the pieces that hang from the start already.
+
+        Args:
+            begins, ends: of the piece, on the run before it is bent, in its unit.
+            others: how far those reach, from the run's start.
+            at_end: whether it is turned about its far end.
+        """
+        if others <= 0.0:
+            return False
+        piece = self._sweep(begins, ends, at_end=at_end)
+        return self._met(piece, self._travel, self.rods(0.0, others), ()) is not None
+
+    @property
+    def _travel(self) -> float:
+        """A piece comes from as far off as it is to go in: half of that either way."""
+        return self.parted.coupling.takes / 2
+
+    def _sweep(self, begins: float, ends: float, *, at_end: bool) -> Sweep:
+        place = ends if at_end else begins
+        part = self._straight(place)
+        way = scaled(part.ahead, -1.0) if at_end else part.ahead
+        aside = scaled(way, self._travel)
+        axis = TurnAxis(part.at(place), way)
+        return Sweep.of(axis, (rod.moved(aside) for rod in self.rods(begins, ends)))
+
+    def box_turned(self, place: float, half: float, side: Side) -> Turned:
+        """A box that is turned on to an end of the run.
+
+        Args:
+            place: that end, on the run before it is bent.
+            half: from the middle of the box to a corner, in the run's unit.
+            side: what hangs there.
+        """
+        surface = self._under(self._straight(place))
+        rest = surface.rest if surface else math.inf
+        lift = max(half - rest, 0.0)
+        if lift == 0.0 or surface is None:
+            return Turned(place, half, None, 0.0, 0.0, True)
+        name = Phrase("getting-in/its-surface")
+        if side.free:
+            return Turned(place, half, name, math.inf, 0.0, True)
+        works = lift <= self._gives(place, side, at_end=place <= side.begins)
+        return Turned(place, half, name, lift, lifted_over(lift, self.springs_back), works)
+
+    def _met(
+        self, piece: Sweep, travel: float, hung: Sequence[Rod], around: Sequence[Stands]
+    ) -> Phrase | None:
+        """The first thing that a piece meets while it is turned; None where it meets none."""
+        near = _NEAR * self.diameter
+        for stands in around:
+            if piece.meets(stands.block, self.diameter / 2 + travel, near):
+                return stands.name
+        if any(piece.meets(rod, self.diameter + travel, near) for rod in hung):
+            return Phrase("getting-in/own-pipe")
+        return None
+
+    def _wanted(self, piece: Sweep, surface: Surface, travel: float) -> float:
+        """How far off its surface the joint has to be so that the piece clears that all round."""
+        axis = piece.axis
+        slope = dot(axis.way, surface.frame.out)
+        square = math.sqrt(max(1.0 - slope * slope, 0.0))
+        low = math.inf
+        for rod, _ in piece.rods:
+            for point in (rod.begins, rod.ends):
+                ahead = dot(subtract(point, axis.origin), axis.way)
+                least = surface.off(axis.origin) + ahead * slope - axis.off(point) * square
+                low = min(low, least - rod.off)
+        return max(self.diameter / 2 + travel - low, 0.0)
+
+    def _gives(self, place: float, side: Side, *, at_end: bool) -> float:
+        """How far the pipe that hangs there can be lifted off its surface at the joint and spring
+        back: held at its other end, or where it goes round to a surface that faces another way."""
+        beyond = [at for at in self.corners if side.begins < at < side.ends]
+        held = min([*beyond, side.ends]) if at_end else max([side.begins, *beyond])
+        return end_lifts(abs(place - held), self.springs_back)
+
+    def _straight(self, place: float) -> StraightPart:
+        """The straight that a place lies on."""
+        return min(self.straights, key=lambda each: max(each.begins - place, place - each.ends))
+
+    def _under(self, part: StraightPart) -> Surface | None:
+        return _under(self.surfaces, part)
+
+
+def _under(surfaces: Sequence[Surface], part: StraightPart) -> Surface | None:
+    """What a straight of the run lies on; None on its way from one surface to another."""
+    middle = part.at((part.begins + part.ends) / 2)
+    return next((each for each in surfaces if each.lies_under(middle)), None)
+
+
+def _corners(straights: Sequence[StraightPart], surfaces: Sequence[Surface]) -> tuple[float, ...]:
+    found: list[float] = []
+    before: Surface | None = None
+    for part in straights:
+        surface = _under(surfaces, part)
+        if surface and before and not surface.faces_as(before):
+            found.append(part.begins)
+        before = surface or before
+    return tuple(found)
+
+
+def _part_between(segment: Segment, begins: float, ends: float) -> Segment | None:
+    """What of a segment lies between two places on the run before it is bent; an arc is never
+    parted."""
+    low, high = max(segment.at, begins), min(segment.at + segment.length, ends)
+    if high - low <= _HAIR:
+        return None
+    if segment.bent:
+        return segment
+    way = unit(subtract(segment.ends, segment.begins))
+    return StraightSegment(
+        along(segment.begins, way, low - segment.at),
+        along(segment.begins, way, high - segment.at),
+        low,
+    )

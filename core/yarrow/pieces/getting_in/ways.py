@@ -1,0 +1,238 @@
+"""Ways to get a parted run in, cheapest first where they work: what closes it, who turns."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+from yarrow.catalog.reading import toml
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding
+from yarrow.pieces.getting_in.closings.closing import Offer, RunToClose
+from yarrow.pieces.getting_in.closings.registry import CLOSINGS
+from yarrow.pieces.getting_in.turning import HungRun, Side, Turned
+from yarrow.runs.model.run import Closing
+from yarrow.wording.lengths import LengthFormatter
+from yarrow.wording.phrase import Phrase, Value, count
+
+MOST_COMPARED = 6
+"""Joints of a run that one more is tried for: of more, nobody would add one."""
+
+_A_JOINT_MORE = ("cut", "ream", "thread", "thread", "joint")
+
+
+@dataclass(frozen=True, slots=True)
+class TurnOfPiece:
+    """A piece, counted from 1, that is turned on; ``at_end`` about its far end; the connection that
+    it makes so."""
+
+    piece: int
+    at_end: bool
+    connection: int
+    turned: Turned
+
+
+@dataclass(frozen=True, slots=True)
+class WayToGetIn:
+    """How a run goes together: what closes it, which bent pieces are turned, the box that is (None:
+    none); ``minutes`` by working figures."""
+
+    offer: Offer
+    turns: tuple[TurnOfPiece, ...]
+    box: Turned | None
+    minutes: float
+
+    @property
+    def works(self) -> bool:
+        """Whether everything that is turned can be."""
+        return all(each.turned.works for each in self.turns) and (not self.box or self.box.works)
+
+    @property
+    def closing(self) -> Closing:
+        """As a document says it."""
+        return Closing(self.offer.by, self.offer.at)
+
+
+def ways_in(run: RunToClose) -> tuple[WayToGetIn, ...]:
+    """Every way to get a threaded run in: those that work first, then by their time; with a joint
+    more only where none works as it is parted, and it has few.
+
+    Args:
+        run: with its joints.
+    Source:
+        docs/geometry.md, getting it in.
+    """
+    hung = HungRun.of(run.parted)
+    offers = [offer for kind in CLOSINGS.values() for offer in kind.offers(run)]
+    as_parted = [_way_to_close(run, hung, offer) for offer in offers if not offer.split]
+    more = len(run.middles) < MOST_COMPARED and not any(way.works for way in as_parted)
+    split = [_way_to_close(run, hung, offer) for offer in offers if offer.split and more]
+    found = as_parted + split
+    return tuple(sorted(found, key=lambda way: (not way.works, way.minutes)))
+
+
+def picked(
+    ways: Sequence[WayToGetIn], said: Closing | None
+) -> tuple[WayToGetIn | None, tuple[Finding, ...]]:
+    """The way that is taken: somebody's pick, else the cheapest that works without a joint more,
+    else one that changes nothing of what the run is made of; None where there is none. With what
+    is wrong with a pick.
+
+    Args:
+        ways: cheapest first.
+        said: the pick, if any.
+    """
+    as_parted = [way for way in ways if not way.offer.split]
+    best = next((way for way in as_parted if way.works or not way.offer.coupling), None)
+    if said is None:
+        return best, ()
+    mine = next((way for way in as_parted if way.closing == said), None)
+    if mine:
+        return mine, ()
+    values: dict[str, Value] = {"by": Phrase(f"getting-in/by/{said.by}")}
+    return best, (Finding(FindingCode.CLOSING_NOT_OFFERED, values, path="joints.closing"),)
+
+
+def of_each_kind(ways: Sequence[WayToGetIn], taken: WayToGetIn | None) -> tuple[WayToGetIn, ...]:
+    """The ways that are shown: of each kind the best, with and without a joint more, and the one
+    that is taken.
+
+    Args:
+        ways: cheapest first.
+        taken: of them.
+    """
+    best: dict[tuple[str, bool], WayToGetIn] = {}
+    for way in ways:
+        best.setdefault((way.offer.by, way.offer.split), way)
+    if taken:
+        best[taken.offer.by, taken.offer.split] = taken
+    return tuple(way for way in ways if way in best.values())
+
+
+def _way_to_close(run: RunToClose, hung: HungRun, offer: Offer) -> WayToGetIn:
+    length = run.parted.pipe.cut_length
+    places = (0.0, *offer.middles, length)
+    pieces = len(places) - 1
+    at_place = places[offer.at]
+    start, end = run.fittings
+    own_stands = run.parted.coupling.of.stands
+    turns = []
+    for number in range(1, pieces + 1):
+        at_end = number > offer.at
+        connection = number if at_end else number - 1
+        at_fitting = connection in (0, pieces)
+        threaded = (end if at_end else start).takes_thread if at_fitting else not own_stands
+        begins, ends = places[number - 1], places[number]
+        if threaded and hung.bends_between(begins, ends):
+            side = (
+                Side(ends, length, run.is_free(at_start=False))
+                if at_end
+                else Side(0.0, begins, run.is_free(at_start=True))
+            )
+            turned = hung.turned(begins, ends, side, at_end=at_end)
+            # The piece beside the joint that is closed last is held aside until then.
+            others = places[offer.at - 1] if at_end and offer.at else 0.0
+            if turned.works and hung.meets_others(begins, ends, others, at_end=at_end):
+                turned = replace(turned, meets=Phrase("getting-in/own-pipe"), works=False)
+            turns.append(TurnOfPiece(number, at_end, connection, turned))
+    box = None
+    if offer.box:
+        at_start = offer.at == 0
+        box = hung.box_turned(
+            at_place, offer.box, Side(0.0, length, run.is_free(at_start=not at_start))
+        )
+    return WayToGetIn(offer, tuple(turns), box, _minutes_beyond(offer, turns, box))
+
+
+def _minutes_beyond(offer: Offer, turns: Sequence[TurnOfPiece], box: Turned | None) -> float:
+    """What a way takes beyond putting pieces together that stand free."""
+    times = toml("work-times")
+    done = [offer.by, *(_A_JOINT_MORE if offer.split else ())]
+    done += ["lifted" if each.turned.lift else "swung" for each in turns]
+    if box and box.lift and math.isfinite(box.lift):
+        done.append("lifted")
+    return float(sum(times[each] for each in done))
+
+
+def troubles_in(
+    taken: WayToGetIn | None, ways: Sequence[WayToGetIn], words: LengthFormatter
+) -> tuple[Finding, ...]:
+    """What keeps a threaded run from being got in as it is: nobody who could turn the last joint,
+    a piece that meets something.
+
+    Args:
+        taken: the way that is taken, if there is any.
+        ways: all of them.
+        words: how the job tells its lengths.
+    """
+    cure = next((way for way in ways if way.works and way != taken), None)
+    does: Value = name_of(cure) if cure else Phrase("getting-in/take-off")
+    if taken is None:
+        return (Finding(FindingCode.BOTH_ENDS_HELD, {"cure": does}, path="joints.ends"),)
+    blocked = [each for each in taken.turns if not each.turned.works]
+    found = []
+    for each in blocked:
+        values = {
+            "piece": count(each.piece),
+            "reach": words.needed(each.turned.reach),
+            "what": each.turned.meets or "",
+            "cure": does,
+        }
+        found.append(Finding(FindingCode.CANNOT_BE_TURNED, values, path="joints.ends"))
+    if taken.box and not taken.box.works:
+        lift: dict[str, Value] = {"lift": words.needed(taken.box.lift), "cure": does}
+        found.append(Finding(FindingCode.BOX_CANNOT_BE_TURNED, lift, path="joints.ends"))
+    return tuple(found)
+
+
+def turns_told(way: WayToGetIn, words: LengthFormatter) -> tuple[Phrase, ...]:
+    """What is turned on a way, a sentence each: how wide it sweeps, what that meets, what helps.
+
+    Args:
+        way: of the run.
+        words: how the job tells its lengths.
+    """
+    away = [each for each in way.turns if each.turned.works and math.isinf(each.turned.lift)]
+    found = [
+        Phrase(
+            "getting-in/piece", {"piece": count(each.piece), "how": _turn_told(each.turned, words)}
+        )
+        for each in way.turns
+        if each not in away
+    ]
+    if away:
+        numbers = tuple(count(each.piece) for each in away)
+        found.append(Phrase("getting-in/away", {"pieces": numbers}))
+    if way.box and math.isinf(way.box.lift):
+        found.append(Phrase("getting-in/box-away"))
+    elif way.box:
+        found.append(Phrase("getting-in/the-box", {"how": _turn_told(way.box, words)}))
+    return tuple(found)
+
+
+def _turn_told(turned: Turned, words: LengthFormatter) -> Phrase:
+    values: dict[str, Value] = {"reach": words.needed(turned.reach)}
+    if turned.meets is None:
+        return Phrase("getting-in/clears", values)
+    values["what"] = turned.meets
+    if not turned.works:
+        return Phrase("getting-in/blocked", values)
+    values |= {"lift": words.needed(turned.lift), "over": words.needed(turned.over)}
+    return Phrase("getting-in/lifted", values)
+
+
+def name_of(way: WayToGetIn) -> Phrase:
+    """What a way is called: what closes the run, and where.
+
+    Args:
+        way: of the run.
+    """
+    last = len(way.offer.middles) + 1
+    where = "start" if way.offer.at == 0 else "end" if way.offer.at == last else "joint"
+    values: dict[str, Value] = {
+        "by": Phrase(f"getting-in/by/{way.offer.by}"),
+        "joint": count(way.offer.at),
+    }
+    more = "-more" if way.offer.split else ""
+    return Phrase(f"getting-in/at-{where}{more}", values)
