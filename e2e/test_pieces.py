@@ -78,7 +78,9 @@ class Pieces(PageTest):
         name = "Kiosk feed over the strut, rigid"
         self.open_run(name)
         browser.press("Pieces", "[role=radio]")
-        browser.see_text("The box is turned while the pipe is off the wall", "[data-way-in=box-off]")
+        browser.see_text(
+            "The box is turned while the pipe is off the wall", "[data-way-in=box-off]"
+        )
         # Nothing of the start moves: what is screwed into it meets the wall.
         browser.press("How the start is held", "[role=combobox]")
         browser.press("is fixed", "[role=option]")
@@ -95,6 +97,29 @@ class Pieces(PageTest):
         browser.press("Steps", "[role=radio]")
         browser.press("The next piece")
         browser.see_text("draw the nut tight")
+        self.assertEqual(browser.complaints(), [])
+
+    def test_work_is_ticked_off_and_kept(self) -> None:
+        browser = self.browser
+        name = "Kiosk feed over the strut, rigid"
+        browser.resize(PHONE)
+        self.open_run(name)
+        browser.press("Marks", "nav [role=radio]")
+        browser.press("Work", "[role=radio]")
+        browser.see_text("0 of 23", "[data-work-done]")
+        for kind in ("measure", "label"):
+            browser.see(f"[data-work={kind}] [role=checkbox]").click()
+        browser.see_text("2 of 23", "[data-work-done]")
+        browser.see("[data-inspected=true]")
+        browser.see_text("Saved")
+        self.assertEqual(len(self.run_named(name).document["done"]), 2)
+        browser.press("How the last piece is cut", "[role=combobox]")
+        browser.press("once it was offered up", "[role=option]")
+        browser.see_text("add 9/16 in for the thread", "[data-work=cut]")
+        browser.driver.refresh()
+        browser.press("Marks", "nav [role=radio]")
+        browser.press("Work", "[role=radio]")
+        browser.see_text("2 of 23", "[data-work-done]")
         self.assertEqual(browser.complaints(), [])
 
     def test_pieces_are_paged_with_a_thumb(self) -> None:

@@ -166,7 +166,7 @@ class Steps(PageTest):
         browser.see_text("Bend 2", "[data-step='2']")
         browser.see_text("From the end costs less.")
         browser.see_text("Saved")
-        browser.press("Marks from the start", "[role=radio]")
+        browser.press("Marks", "[role=radio]")
         browser.until(lambda: browser.marks() and browser.marks() != marks, "other marks")
         browser.press("Steps", "[role=radio]")
         browser.write("walk[0].rise", "1")

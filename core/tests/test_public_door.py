@@ -61,6 +61,7 @@ ASKED: dict[str, tuple[Any, ...]] = {
     "schema": ("run",),
     "schedule": (b"name,type,size,length,bends,wires\nA,emt,,20,1,3 x 12 thhn\n", "in"),
     "sitebox": ({"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}, [TURN]),
+    "work": (TURN,),
     "wires": ("3 x 12 thhn", "in"),
     "catalog": (),
 }
@@ -79,7 +80,7 @@ class PublicDoor(unittest.TestCase):
     def test_nothing_at_the_door_is_left_out_here(self) -> None:
         functions = {name for name in yarrow.__all__ if inspect.isfunction(getattr(yarrow, name))}
         values = {"plan_values", "pieces_values", "rack_values", "handling_values"}
-        written = {"plan_as", "pieces_as_text", "rack_as_csv"}
+        written = {"plan_as", "pieces_as_text", "rack_as_csv", "work_as_text"}
         self.assertEqual(
             functions - set(ASKED), values | written | {"can_be_made", "stock_of_runs"}
         )

@@ -36,6 +36,8 @@ from yarrow.documents.wire_notation import read_wires_said
 from yarrow.documents.writing import bend_table_csv, marks_csv, plain, plan_text
 from yarrow.documents.writing import pieces_text as _pieces_text
 from yarrow.documents.writing import rack_csv as _rack_csv
+from yarrow.documents.writing import work_text as _work_text
+from yarrow.pieces.order_of_work import order_of_work
 from yarrow.pieces.piece_plan import PiecesOfRun
 from yarrow.pieces.pieces import piece_plans, pieces_of
 from yarrow.racks.rack import plan_rack
@@ -82,6 +84,8 @@ __all__ = [
     "sitebox",
     "stock_of_runs",
     "wires",
+    "work",
+    "work_as_text",
 ]
 
 Document = Mapping[str, Any]
@@ -189,6 +193,27 @@ def pieces_as_text(document: Document) -> Written:
     """
     made = pieces_values(document)
     return Written(_pieces_text(made, _wording(document, None)), made.can_be_made)
+
+
+def work(document: Document, country: Country | None = None) -> Answer:
+    """The order of work of a run: everything that is done for it, ticked off by its ``done``, and
+    what an inspector asks.
+
+    Args: document, a run.
+    Returns: ``yarrow.work/1``.
+    Raises: DocumentError.
+    """
+    return plain(order_of_work(read_run(document)), _wording(document, country))
+
+
+def work_as_text(document: Document) -> Written:
+    """The order of work as a list to tick with a pencil.
+
+    Args: document, a run.
+    Raises: DocumentError.
+    """
+    found = order_of_work(read_run(document))
+    return Written(_work_text(found, _wording(document, None)), found.can_be_made)
 
 
 def rack(document: Document, country: Country | None = None) -> Answer:

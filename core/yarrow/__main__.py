@@ -68,6 +68,11 @@ def _parser() -> argparse.ArgumentParser:
     rack.add_argument("--format", choices=["json", "csv"], default="json")
     rack.set_defaults(run=_rack_command)
 
+    work = commands.add_parser("work", help="the order of work of a run, ticked off by its done")
+    work.add_argument("file")
+    work.add_argument("--format", choices=["json", "text"], default="json")
+    work.set_defaults(run=_work_command)
+
     cut = commands.add_parser("cut", help="what is cut from what: pieces on sticks and offcuts")
     cut.add_argument("file")
     cut.add_argument("--seconds", type=float, default=4.0, help="for looking for fewer sticks")
@@ -150,6 +155,13 @@ def _pieces_command(options: argparse.Namespace) -> int:
     if options.format == "json":
         return _print_answer(yarrow.pieces(document))
     return _written(yarrow.pieces_as_text(document))
+
+
+def _work_command(options: argparse.Namespace) -> int:
+    document = _document(options.file)
+    if options.format == "json":
+        return _print_answer(yarrow.work(document))
+    return _written(yarrow.work_as_text(document))
 
 
 def _rack_command(options: argparse.Namespace) -> int:

@@ -58,6 +58,7 @@ class Answers(CrewTest):
             ("fold", BENDS),
             ("convert", {"document": DOCUMENT, "to": "mm"}),
             ("pieces", DOCUMENT),
+            ("work", {**DOCUMENT, "done": ["0-measure-00000000"]}),
             ("pieces", {**DOCUMENT, "joints": {"stick": 60}}),
             ("handling?piece=1", {**DOCUMENT, "joints": {}}),
             ("line", {"text": "offset 4 at 30", "units": "in"}),

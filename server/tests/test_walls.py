@@ -45,6 +45,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("post", "/api/plan"): (DOCUMENT, 200),
     ("post", "/api/rack"): (DOCUMENT, 200),
     ("post", "/api/pieces"): (DOCUMENT, 200),
+    ("post", "/api/work"): (DOCUMENT, 200),
     ("post", "/api/handling"): (DOCUMENT, 200),
     ("post", "/api/convert"): ({"document": DOCUMENT, "to": "mm"}, 200),
     ("post", "/api/dxf"): ({"dxf": DXF, "into": "in"}, 200),

@@ -156,9 +156,7 @@ class Closed(unittest.TestCase):
         both = {"ends": {"start": "comes-off", "end": "comes-off"}}
         free = made(*walk, joints=both, **HUB)
         self.assertEqual((codes(free), taken(free).by), ([], "box-off"))
-        self.assertIn(
-            "Put together off the wall, as one end is free: piece 1,", told(taken(free))
-        )
+        self.assertIn("Put together off the wall, as one end is free: piece 1,", told(taken(free)))
         loose = made(turn(70), end(60), joints={"ends": {"start": "loose"}}, **HUB)
         self.assertEqual(codes(loose), [])
 

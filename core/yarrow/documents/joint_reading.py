@@ -49,4 +49,5 @@ def read_joints(
         places or None,
         (ends.get("start", "fixed"), ends.get("end", "fixed")),
         Closing(closing["by"], closing["at"]) if closing else None,
+        shape.get("cut") == "offered",
     )

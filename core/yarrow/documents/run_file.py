@@ -104,6 +104,7 @@ def read_run(document: object) -> Survey:
         not_taken=places.not_taken,
         wires=read_wires(shape["wires"], conduit, unit) if "wires" in shape else None,
         most_degrees=most_degrees(shape.get("wires", {})),
+        done=tuple(shape.get("done", ())),
         joints=read_joints(shape["joints"], conduit, unit, worked) if "joints" in shape else None,
     )
     rack = _read_rack(shape["rack"], unit, worked, setup) if "rack" in shape else None

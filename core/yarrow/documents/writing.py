@@ -11,6 +11,7 @@ from typing import Any
 from yarrow.documents.written_finding import written
 from yarrow.findings.finding import Finding
 from yarrow.pieces.piece_plan import PiecesOfRun
+from yarrow.pieces.work_plan import OrderOfWork
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.model.plan import Mark, WrittenPlan
 from yarrow.wording.lengths import degrees
@@ -142,6 +143,31 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
         lines.append(f"Closed by {say(closed.name)}{taken}: {works}")
         lines += [f"     {say(turned)}" for turned in closed.turned]
     for finding in made.findings:
+        lines.append(f"{finding.level.upper()}: {finding.said(wording)}")
+    lines += ["", "A plan, for a licensed electrician to check; local code decides."]
+    return "\n".join(lines) + "\n"
+
+
+def work_text(found: OrderOfWork, wording: Wording = EN_US) -> str:
+    """The order of work as a list to tick with a pencil.
+
+    Args: found, the order; wording, of the job's country.
+    """
+    say = wording.text
+    lines = [found.name or "Run", say(found.takes_up), ""]
+    for item in found.items:
+        piece = f"Piece {item.piece}, " if item.piece else ""
+        lines.append(f"[{'x' if item.done else ' '}] {piece}{say(item.title)}: {say(item.do)}")
+        lines.append(f"        Check: {say(item.check)}")
+        if item.people > 1:
+            lines.append(f"        {item.people} people")
+        lines.append(f"        {say(item.caution)}")
+    lines.append("")
+    lines += [
+        f"{say(point.name)}: {'yes' if point.ready else f'{point.open} of {point.items} open'}"
+        for point in found.inspection
+    ]
+    for finding in found.findings:
         lines.append(f"{finding.level.upper()}: {finding.said(wording)}")
     lines += ["", "A plan, for a licensed electrician to check; local code decides."]
     return "\n".join(lines) + "\n"

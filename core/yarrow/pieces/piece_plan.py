@@ -143,14 +143,16 @@ class CouplingOffered:
 @dataclass(frozen=True, slots=True)
 class PiecesOfRun:
     """A run in pieces. Lengths in ``units``. ``parted`` is who said where: nobody, where it is one
-    piece. ``offered`` are the couplings that it could be joined with; ``ways_in`` are how a
-    threaded run is got in, cheapest first; ``supports`` are None where it can't be made."""
+    piece. ``end_fittings`` are what it starts from and ends at; ``offered`` are the couplings that
+    it could be joined with; ``ways_in`` are how a threaded run is got in, cheapest first;
+    ``supports`` are None where it can't be made."""
 
     format: str
     units: Unit
     name: str
     coupling: str
     coupling_name: str
+    end_fittings: tuple[str, str]
     offered: tuple[CouplingOffered, ...]
     stick: float
     stick_text: str

@@ -182,12 +182,14 @@ def _no_room(parted: RunToPart, rooms: Sequence[JointRoom]) -> Finding:
 def _answer(asked: Resolution, said: Joints, findings: Sequence[Finding]) -> PiecesOfRun:
     """The answer for a run that can't be parted: what is said of it, and why."""
     stick = float(said.stick)
+    ended = asked.run.walk[-1].ends_run() if asked.run.walk else None
     return PiecesOfRun(
         format=FORMAT,
         units=asked.run.unit,
         name=asked.run.name,
         coupling=said.coupling,
         coupling_name=couplings()[said.coupling].name,
+        end_fittings=(asked.run.start.fitting, ended.fitting if ended else "open"),
         offered=tuple(
             CouplingOffered(each.kind, each.name, each.source)
             for each in couplings().values()

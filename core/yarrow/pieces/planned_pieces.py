@@ -22,7 +22,7 @@ from yarrow.pieces.getting_in.ways import MOST_COMPARED, WayToGetIn
 from yarrow.pieces.parting import Sticks, fewest
 from yarrow.pieces.piece_plan import Joint, PieceOfRun, PlaceOfJoint, Way
 from yarrow.pieces.places import JointRoom, RunToPart, on_leg, taped_legs
-from yarrow.pieces.work import PieceEnds, after_bending, before_bending
+from yarrow.pieces.threads import PieceEnds, after_bending, before_bending
 from yarrow.role import Role
 from yarrow.runs.layout.site import things
 from yarrow.runs.layout.walk import Layout

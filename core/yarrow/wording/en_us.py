@@ -352,6 +352,82 @@ EN_US = {
         "Wind piece {piece} into the {coupling} on piece {before}: {least} to {most} turns, "
         "{takes}."
     ),
+    "work/measure": "Measure",
+    "work/measure-do": (
+        "Read every number of the walk once more, hooked where its line says, before anything is "
+        "cut."
+    ),
+    "work/measure-check": "What is on the page is what the tape says.",
+    "work/measure-caution": "Dead and locked off before a tape goes into a box.",
+    "work/off-comes-off": "The {end}'s box comes off its mounting; its holes stay.",
+    "work/off-comes-off-check": "Mark which way up it was.",
+    "work/off-comes-off-caution": "Dead and locked off before a box is moved.",
+    "work/off-turns": "Wind the {end}'s coupling back on to its long thread.",
+    "work/off-turns-check": "It runs on by hand, all the way.",
+    "work/off-turns-caution": "Thread cuts: gloves on.",
+    "work/off-loose": "Leave the straps of the pipe at the {end} off.",
+    "work/off-loose-check": "It lifts and comes back by itself.",
+    "work/off-loose-caution": "Pipe overhead is held by a second person while it is loose.",
+    "work/off-comes-off-title": "Box off",
+    "work/off-turns-title": "Coupling back",
+    "work/off-loose-title": "Straps off",
+    "work/strap-at": "leg {leg} at {at}",
+    "work/straps": "Straps",
+    "work/straps-do": "{count} straps: {places:; }. Those that were left off go on now.",
+    "work/straps-check": "None on a coupling, none in a bend; the pipe does not move.",
+    "work/straps-caution": "Look for what runs in the wall before you drill.",
+    "work/ream": "Ream",
+    "work/ream-do": "Ream every end that was cut, inside, and drain the oil.",
+    "work/ream-check": "A finger finds no edge.",
+    "work/ream-caution": "A burr cuts fingers as well as wire.",
+    "work/zinc": "Zinc",
+    "work/zinc-do": "Zinc paint on every thread that was cut and stays in the open.",
+    "work/zinc-check": "No bright thread is seen.",
+    "work/zinc-caution": "Paint wants air.",
+    "work/label": "Label",
+    "work/label-do": "Label the run at both of its ends.",
+    "work/label-check": "It says where the other end is.",
+    "work/label-caution": "A pipe without a label is taken for dead.",
+    "work/offer-up-face": (
+        "Cut it {hand} too long. Offer it up with its other end in, the leg level, and mark it at "
+        "the face of the fitting; {take}. Then cut."
+    ),
+    "work/offer-up-coupling": (
+        "Cut it {hand} too long at the end that meets the joint. Offer it up with its other end "
+        "in, the leg level, and mark it at the middle of the coupling; {take}. Then cut."
+    ),
+    "work/offer-up-check": (
+        "With the clips off it lies {off} nearer the wall than it will: that is no error."
+    ),
+    "work/take-off": "take off {by}, half of what the coupling holds open",
+    "work/add-on": "add {by} for the thread that goes in",
+    "work/at-the-mark": "nothing is added or taken off",
+    "takes-up/last-piece": "What is off comes out at the open end: leave it long and cut it last.",
+    "takes-up/pushed": (
+        "What is off comes out in the last leg: cut that last. A connector takes the pipe to its "
+        "stop, and gives nothing."
+    ),
+    "takes-up/box-off": (
+        "What is off along the run comes out in turns, {pitch} each; off the wall, in washers "
+        "under the box or shims under the clips."
+    ),
+    "takes-up/wind-back": (
+        "What is off along the run comes out on the long thread of the coupling, {pitch} a turn."
+    ),
+    "takes-up/running-coupler": (
+        "What is off along the run comes out on the long thread: {spare} either way."
+    ),
+    "takes-up/union": (
+        "A three-piece coupling gives nothing: what is off is cut off the leg beside it, last."
+    ),
+    "takes-up/threadless-coupling": (
+        "What is off comes out in how deep the pipe sits: no more than {open}, half of it a side."
+    ),
+    "inspect/turns": "Every joint has its turns",
+    "inspect/reamed": "Every cut is reamed",
+    "inspect/zinc": "Cut threads have zinc on",
+    "inspect/supports": "Supports are where the rule wants them",
+    "inspect/label": "It is labelled",
     "step/into-fitting": "Wind piece {piece} into the {fitting}.",
     "step/face": (
         "Count the turns: it is tight between {least} and {most}, and a turn more moves it "

@@ -27,6 +27,7 @@ from exports.dxf import read_path
 from yarrow.documents.bends_file import FoldedPipe
 from yarrow.documents.catalogue import Catalogue
 from yarrow.pieces.piece_plan import PiecesOfRun
+from yarrow.pieces.work_plan import OrderOfWork
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.bending_sequence import Handling
 from yarrow.runs.model.plan import WrittenPlan
@@ -61,6 +62,14 @@ def pieces(
 ) -> HttpResponse:
     """A run parted into sticks, with what other ways to part it cost; nothing is saved."""
     return answered(yarrow.pieces(document, country))
+
+
+@router.post("/work", response={200: OrderOfWork, **REFUSALS}, operation_id="work")
+def work(
+    request: MemberRequest, document: Body[RunDocument], country: Country | None = None
+) -> HttpResponse:
+    """The order of work of a run, ticked off by its ``done``; nothing is saved."""
+    return answered(yarrow.work(document, country))
 
 
 @router.post("/rack", response={200: RackPlan, **REFUSALS}, operation_id="rack")

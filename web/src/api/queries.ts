@@ -207,6 +207,17 @@ export async function partRun(
   return (await unwrap(client.POST("/api/pieces", asked))) as PiecesOfRun;
 }
 
+export type OrderOfWork = Schemas["OrderOfWork"];
+
+export async function orderOfWork(
+  document: Schemas["RunDocument"],
+  country: Country,
+  signal: AbortSignal,
+): Promise<OrderOfWork> {
+  const asked = { params: { query: { country } }, body: document, signal };
+  return (await unwrap(client.POST("/api/work", asked))) as OrderOfWork;
+}
+
 export type CutsAsked = Schemas["CutsAsked"];
 export type CutsOfJob = Schemas["CutsOfJob"];
 

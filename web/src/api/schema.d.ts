@@ -1196,6 +1196,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Work
+         * @description The order of work of a run, ticked off by its ``done``; nothing is saved.
+         */
+        post: operations["work"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2241,6 +2261,19 @@ export interface components {
             takes: ("floor" | "air" | "stand" | "bench" | "blocks" | "edge")[];
         };
         /**
+         * InspectionPoint
+         * @description What an inspector asks, answered from the ticks: ``open`` are the items that it still waits
+         *     for.
+         */
+        InspectionPoint: {
+            /** Items */
+            items: number;
+            /** Name */
+            name: string;
+            /** Open */
+            open: number;
+        };
+        /**
          * Interference
          * @description What the half-bent pipe meets while a bend is made: by how much it would have to be higher,
          *     or how deep it would cut in; the place on the straight pipe; the moment, degrees into the bend.
@@ -2687,6 +2720,32 @@ export interface components {
             works: boolean;
         };
         /**
+         * OrderOfWork
+         * @description All that is done for a run, in order. ``takes_up`` is which dimension takes up what is off;
+         *     ``stale`` are ticks of items that have changed since.
+         */
+        OrderOfWork: {
+            /** Findings */
+            findings: components["schemas"]["WrittenFinding"][];
+            /** Format */
+            format: string;
+            /** Inspection */
+            inspection: components["schemas"]["InspectionPoint"][];
+            /** Items */
+            items: components["schemas"]["WorkItem"][];
+            /** Name */
+            name: string;
+            /** Stale */
+            stale: number;
+            /** Takes Up */
+            takes_up: string;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+        };
+        /**
          * OtherWay
          * @description The same by the other way: its share of its limit, or why there is no such figure.
          */
@@ -2804,14 +2863,20 @@ export interface components {
         /**
          * PiecesOfRun
          * @description A run in pieces. Lengths in ``units``. ``parted`` is who said where: nobody, where it is one
-         *     piece. ``offered`` are the couplings that it could be joined with; ``ways_in`` are how a
-         *     threaded run is got in, cheapest first; ``supports`` are None where it can't be made.
+         *     piece. ``end_fittings`` are what it starts from and ends at; ``offered`` are the couplings that
+         *     it could be joined with; ``ways_in`` are how a threaded run is got in, cheapest first;
+         *     ``supports`` are None where it can't be made.
          */
         PiecesOfRun: {
             /** Coupling */
             coupling: string;
             /** Coupling Name */
             coupling_name: string;
+            /** End Fittings */
+            end_fittings: [
+                string,
+                string
+            ];
             /** Findings */
             findings: components["schemas"]["WrittenFinding"][];
             /** Format */
@@ -3513,6 +3578,8 @@ export interface components {
         RunDocument: {
             bender: components["schemas"]["RunDocument_bender"];
             conduit: components["schemas"]["RunDocument_conduit"];
+            /** @description Items of its work that are ticked off, by the ids that yarrow.work/1 gives them. */
+            done?: string[];
             /** @constant */
             format: "yarrow.run/1";
             joints?: components["schemas"]["RunDocument_joints"];
@@ -3770,6 +3837,11 @@ export interface components {
              * @enum {string}
              */
             coupling?: "set-screw-coupling" | "compression-coupling" | "threaded-coupling" | "coupler" | "running-coupler" | "union" | "threadless-coupling" | "glued-coupling";
+            /**
+             * @description Whether the piece that goes up last is cut by its figure, or once it was held where it belongs.
+             * @enum {string}
+             */
+            cut?: "plan" | "offered";
             /** @description How the run's two ends are held while it is put up. */
             ends?: {
                 end?: components["schemas"]["RunDocument_end_state"];
@@ -4708,6 +4780,32 @@ export interface components {
             warm_from: string;
             /** Warm To */
             warm_to: string;
+        };
+        /**
+         * WorkItem
+         * @description One thing to do: ``id`` is what a document's ``done`` ticks it off by, and is another where
+         *     a figure in it is another; ``piece`` counted from 1 (0: the run as a whole); ``kind`` is what it
+         *     is; ``people`` how many it takes.
+         */
+        WorkItem: {
+            /** Caution */
+            caution: string;
+            /** Check */
+            check: string;
+            /** Do */
+            do: string;
+            /** Done */
+            done: boolean;
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** People */
+            people: number;
+            /** Piece */
+            piece: number;
+            /** Title */
+            title: string;
         };
         /**
          * WrittenFinding
@@ -10741,6 +10839,95 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SaidWires"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    work: {
+        parameters: {
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOfWork"];
                 };
             };
             /** @description Bad Request */

@@ -6,9 +6,12 @@ import {
   inOnePiece,
   partIt,
   removeJoint,
+  setEnd,
   setJoint,
   setJoints,
+  takeClosing,
   takePlaces,
+  tick,
 } from "./joints";
 
 const run = { format: "yarrow.run/1", units: "in", walk: [] } as unknown as RunDocument;
@@ -46,5 +49,26 @@ describe("joints", () => {
     expect(setAtPath("joints.places[0].at", "38 1/2")(put).joints?.places).toEqual([
       { leg: 2, at: "38 1/2" },
     ]);
+  });
+
+  it("remember how an end is held, until it is fixed again", () => {
+    const off = setEnd("end", "comes-off")(run);
+    expect(off.joints?.ends).toEqual({ end: "comes-off" });
+    expect(setEnd("end", "fixed")(off).joints).toEqual({});
+  });
+
+  it("are closed as a person picks, with the joint more that it takes", () => {
+    const by = { by: "union", at: 2 } as const;
+    expect(takeClosing(by, [])(run).joints).toEqual({ closing: by });
+    expect(takeClosing(by, [{ leg: 2, at: "14" }])(run).joints).toEqual({
+      closing: by,
+      places: [{ leg: 2, at: "14" }],
+    });
+  });
+
+  it("tick work off once, and open it again", () => {
+    const done = tick("0-label-1", true)(tick("0-label-1", true)(run));
+    expect(done.done).toEqual(["0-label-1"]);
+    expect(tick("0-label-1", false)(done)).toEqual(run);
   });
 });

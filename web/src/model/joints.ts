@@ -52,6 +52,24 @@ export function takeClosing(closing: Closing, found: readonly Found[]): Change {
   };
 }
 
+/** Whether the piece that goes up last is cut by its figure, or once it was held where it belongs. */
+export function setCut(cut: "plan" | "offered"): Change {
+  return setJoints({ cut: cut === "plan" ? undefined : cut });
+}
+
+export function ticked(done: readonly string[], id: string): boolean {
+  return done.includes(id);
+}
+
+/** Tick an item of work off, or open it again. */
+export function tick(id: string, isDone: boolean): Change {
+  return ({ done = [], ...document }) => {
+    const others = done.filter((each) => each !== id);
+    const next = isDone ? [...others, id] : others;
+    return next.length > 0 ? { ...document, done: next } : document;
+  };
+}
+
 export function setJoint(index: number, fields: Partial<JointSaid>): Change {
   return (document) => {
     const places = document.joints?.places ?? [];

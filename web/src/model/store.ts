@@ -22,6 +22,8 @@ export type PlannerState = SavedState<RunDocument> & {
   /** The steps, where they are shown: of which order (empty: the one that the marks are for), and
    *  the bend whose step is drawn. */
   readonly steps: { readonly order: string; readonly bend: number | null } | null;
+  /** The order of work, in place of marks and steps. */
+  readonly work: boolean;
   change(change: Change, burst?: string): void;
   settle(): void;
   undo(): void;
@@ -31,6 +33,7 @@ export type PlannerState = SavedState<RunDocument> & {
   show(shown: Shown): void;
   lookAtPiece(piece: number): void;
   showSteps(steps: PlannerState["steps"]): void;
+  showWork(): void;
   /** A draft is taken up, made from a version; what was here can be undone to. */
   restore(document: RunDocument, baseVersion: number): void;
 };
@@ -61,6 +64,7 @@ export function createPlannerStore(
       shown: "flat",
       piece: 0,
       steps: null,
+      work: false,
       change: (change, burst) => go((history) => advance(history, change(history.present), burst)),
       settle: () => set((state) => ({ history: settle(state.history) })),
       undo: () => go(undo),
@@ -70,7 +74,8 @@ export function createPlannerStore(
       show: (shown) => set({ shown, steps: null }),
       lookAtPiece: (piece) =>
         set(({ steps }) => ({ piece, pointed: null, steps: steps && { order: "", bend: null } })),
-      showSteps: (steps) => set({ steps }),
+      showSteps: (steps) => set({ steps, work: false }),
+      showWork: () => set({ steps: null, work: true }),
       restore: (document, baseVersion) =>
         set((state) => ({
           history: advance(state.history, document),

@@ -17,6 +17,17 @@ from yarrow.runs.model.plan import Step
 from yarrow.wording.phrase import Phrase, Quantity, Value, count, in_turn
 
 
+def hanging_order(pieces: int, at: int) -> tuple[int, ...]:
+    """The pieces in the order that they go up: from the start to what closes the run, then from its
+    end.
+
+    Args:
+        pieces: how many it has.
+        at: which connection closes it: 0 is its start, after the last joint comes its end.
+    """
+    return (*range(1, at + 1), *range(pieces, at, -1))
+
+
 @dataclass(frozen=True, slots=True)
 class Hanging:
     """A parted run as it goes together: ``at`` the connection that is closed last."""
@@ -38,11 +49,6 @@ class Hanging:
     def steps(self) -> dict[int, tuple[Step, ...]]:
         """What is done to join each piece, by its number; the steps are not numbered yet."""
         return {number: tuple(self._of(number)) for number in range(1, self.pieces + 1)}
-
-    def order(self) -> tuple[int, ...]:
-        """The pieces in the order that they go up: from the start to what closes the run, then from
-        its end."""
-        return (*range(1, self.at + 1), *range(self.pieces, self.at, -1))
 
     def _of(self, number: int) -> Iterator[Step]:
         at_end = number > self.at

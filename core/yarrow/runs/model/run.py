@@ -83,13 +83,15 @@ class Closing:
 class Joints:
     """How a run is parted: the coupling's kind, how long a stick is, and where the joints are; None
     where that is Yarrow's to say. ``ends`` are how its start and its end are held; ``closing`` is
-    how it is closed, None where Yarrow says."""
+    how it is closed, None where Yarrow says; ``offered_up``: the piece that goes up last is held
+    where it belongs before it is cut."""
 
     coupling: str
     stick: Fraction
     places: tuple[JointPlace, ...] | None
     ends: tuple[EndState, EndState] = ("fixed", "fixed")
     closing: Closing | None = None
+    offered_up: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -104,7 +106,8 @@ class RunSetup:
     what was said of places that it can't be worked at: the field, and the place.
     ``wires`` is what is to be drawn in; ``most_degrees`` between pull points, where that is not the
     usual. ``own_allowances`` are the places whose allowance was left to the fitting and is not
-    zero. ``joints`` is how it is parted; None where it is one piece.
+    zero. ``joints`` is how it is parted; None where it is one piece. ``done`` are the items of work
+    that were ticked off, by their ids.
     """
 
     name: str
@@ -125,6 +128,7 @@ class RunSetup:
     wires: Wires | None = None
     most_degrees: float | None = None
     joints: Joints | None = None
+    done: tuple[str, ...] = ()
 
     def resolved(
         self,

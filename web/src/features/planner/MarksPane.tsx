@@ -2,6 +2,7 @@
 import { memo } from "react";
 import { PiecePager } from "@/features/pieces/PiecePager";
 import { Findings } from "@/features/walk/Findings";
+import { WorkPane } from "@/features/work/WorkPane";
 import { canBeMade, type Mark, type Plan, workingMarks } from "@/model/document";
 import { usePlanner } from "@/state/PlannerContext";
 import { useShownPiece } from "@/state/usePieces";
@@ -15,7 +16,8 @@ import { StepsPane } from "./StepsPane";
 
 export const MarksPane = memo(function MarksPane() {
   const { plan, stale, offline, problems, refusal, number, count, bendsBefore } = useShownPiece();
-  const shown = usePlanner((state) => (state.steps ? "steps" : "marks"));
+  const shown = usePlanner(({ steps, work }) => (steps ? "steps" : work ? "work" : "marks"));
+  const showWork = usePlanner((state) => state.showWork);
   const showSteps = usePlanner((state) => state.showSteps);
   const look = usePlanner((state) => state.lookAtPiece);
   const notice = offline
@@ -31,13 +33,18 @@ export const MarksPane = memo(function MarksPane() {
           label="What to read off"
           value={shown}
           options={[
-            { value: "marks", label: number ? "Marks" : "Marks from the start" },
+            { value: "marks", label: "Marks" },
             { value: "steps", label: "Steps" },
+            { value: "work", label: "Work" },
           ]}
-          onChange={(next) => showSteps(next === "steps" ? { order: "", bend: null } : null)}
+          onChange={(next) =>
+            next === "work"
+              ? showWork()
+              : showSteps(next === "steps" ? { order: "", bend: null } : null)
+          }
         />
       </div>
-      {number ? (
+      {number && shown !== "work" ? (
         <div className="px-2 pb-1">
           <PiecePager number={number} count={count} look={look} />
         </div>
@@ -51,6 +58,7 @@ export const MarksPane = memo(function MarksPane() {
         </p>
       ) : null}
       {plan && shown === "steps" ? <StepsPane /> : null}
+      {plan && shown === "work" ? <WorkPane /> : null}
       {plan && shown === "marks" ? (
         <>
           <MarksTable plan={plan} before={bendsBefore} />
