@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
+from accounts.models import Member
 from e2e.case import PageTest
+from jobs.models import JobStock
+from jobs.services import create_job, create_run
 
 
 class CutLists(PageTest):
@@ -35,7 +38,55 @@ class CutLists(PageTest):
             "the offcut in place of a stick",
         )
         self.assertEqual(len(self.bars("RMC (rigid) 1/2")), len(sticks))
+        browser.see_text("Saved")
         browser.press("Cut with", "[role=combobox]")
         browser.press("a wheel cutter", "[role=option]")
         browser.see_text("no fewer can do")
         self.assertEqual(browser.complaints(), [])
+
+    def test_a_piece_is_moved_by_hand_and_what_is_left_goes_into_stock(self) -> None:
+        browser, wren = self.browser, Member.objects.get(username="wren")
+        job = create_job(wren, name="Short ends", place="", units="in", rules="us")
+        for name, at in (("Long", 85), ("Middle", 70), ("Short", 48), ("Stub", 30)):
+            walk = [{"kind": "end", "at": at}]
+            create_run(wren, job.id, {**THIN, "name": name, "walk": walk})
+        self.enter()
+        self.go(f"/jobs/{job.id}/cuts")
+        browser.see_text("2 sticks, and no fewer can do")
+        # 85 with 30 and 70 with 48; 70 with 30 leaves 85 and 48 a stick each.
+        self.move("Middle", "Stub")
+        browser.see_text("That costs a stick more")
+        browser.see_text("3 sticks")
+        browser.see_text("Saved")
+        browser.press("Cut them as is best")
+        browser.see_text("2 sticks, and no fewer can do")
+        self.move("Middle", "Stub")
+        browser.see_text("3 sticks")
+        browser.press("Put the offcuts into stock")
+        # 120 less 85, and less 48, and a cut each.
+        browser.see_text("34 15/16", "section ul")
+        browser.see_text("left of Short", "section ul")
+        stock = JobStock.objects.get(job=job)
+        self.assertEqual(len(stock.document["offcuts"]), 2)
+        browser.press("More")
+        browser.press("History of the stock", "[role=menuitem]")
+        browser.see("[role=dialog]")
+        self.assertEqual(browser.complaints(), [])
+
+    def move(self, to: str, piece: str) -> None:
+        """A piece on to the bar that another is cut from."""
+        browser = self.browser
+        bar = browser.until(
+            lambda: next((each for each in browser.all("[data-bar]") if to in each.text), None),
+            f"the bar of {to}",
+        )
+        bar.find_element("css selector", "[aria-label='Put another piece on this one']").click()
+        browser.press(piece, "[role=menuitem]")
+
+
+THIN = {
+    "format": "yarrow.run/1",
+    "units": "in",
+    "conduit": {"type": "emt", "size": "1/2"},
+    "bender": "hand-emt-1/2",
+}

@@ -28,10 +28,12 @@ BENDER = {
 }
 TURN = run(turn(30), end(24))
 RACK = {**TURN, "rack": {"count": 2, "spacing": 3, "side": "out"}}
+STOCK = {"format": "yarrow.jobstock/1", "units": "in", "offcuts": []}
 ASKED: dict[str, tuple[Any, ...]] = {
     "bender": (BENDER,),
     "box": (BOX,),
     "convert": (TURN, "mm"),
+    "after_cutting": (STOCK, [("emt", "1/2", {"bars": []})]),
     "cut": (
         {
             "format": "yarrow.stock/1",
@@ -82,7 +84,8 @@ class PublicDoor(unittest.TestCase):
         values = {"plan_values", "pieces_values", "rack_values", "handling_values"}
         written = {"plan_as", "pieces_as_text", "rack_as_csv", "work_as_text"}
         self.assertEqual(
-            functions - set(ASKED), values | written | {"can_be_made", "stock_of_runs"}
+            functions - set(ASKED),
+            values | written | {"can_be_made", "stock_of_runs", "cut_of_job", "read_stock"},
         )
 
     def test_values_are_the_same_answers(self) -> None:

@@ -32,6 +32,12 @@ from yarrow.documents.schema import SCHEMAS
 from yarrow.documents.schema import schema as _schema
 from yarrow.documents.site_box_file import site_box_document
 from yarrow.documents.stock_file import stock_document
+from yarrow.documents.stock_in_hand import (
+    after_cutting,
+    cut_from,
+    place_in_stock,
+    read_job_stock,
+)
 from yarrow.documents.wire_notation import read_wires_said
 from yarrow.documents.writing import bend_table_csv, marks_csv, plain, plan_text
 from yarrow.documents.writing import pieces_text as _pieces_text
@@ -56,12 +62,14 @@ __all__ = [
     "StockOfConduit",
     "TableError",
     "Written",
+    "after_cutting",
     "bender",
     "box",
     "can_be_made",
     "catalog",
     "convert",
     "cut",
+    "cut_of_job",
     "entries",
     "fill",
     "fold",
@@ -79,6 +87,7 @@ __all__ = [
     "rack",
     "rack_as_csv",
     "rack_values",
+    "read_stock",
     "schedule",
     "schema",
     "sitebox",
@@ -401,6 +410,34 @@ def cut(document: Document, country: Country | None = None, seconds: float = 4.0
     Source: docs/geometry.md, stock.
     """
     return plain(stock_document(document, seconds), _wording(document, country))
+
+
+def read_stock(document: object) -> None:
+    """Whether a job's stock can be read.
+
+    Args: document, ``yarrow.jobstock/1``.
+    Raises: DocumentError.
+    """
+    read_job_stock(document)
+
+
+def cut_of_job(
+    wanted: StockOfConduit,
+    stock: Document,
+    country: Country | None = None,
+    seconds: float = 0.0,
+) -> Answer:
+    """The cut list of one conduit of a job, from what is in hand there.
+
+    Args: wanted, what its runs take; stock, ``yarrow.jobstock/1``; seconds, as for cut.
+    Returns: ``yarrow.cut-list/1``.
+    Raises: DocumentError, with the place in the job's stock.
+    """
+    of = (wanted.type, wanted.size)
+    try:
+        return cut(cut_from(wanted.document, stock, *of), country, seconds)
+    except DocumentError as refusal:
+        raise DocumentError(place_in_stock(refusal.path, stock, *of), refusal.expected) from None
 
 
 def can_be_made(answer: Answer) -> bool:

@@ -21,7 +21,6 @@ from yarrow.documents.converting import convert_document
 from yarrow.fill.site_box import SiteBoxResult
 from yarrow.measure.rounding import USUAL_STEP, cut_text
 from yarrow.measure.units import convert_length
-from yarrow.stock.cut_list import CutList
 
 RunDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run"})]
 """A ``yarrow.run/1`` document. The core reads it; its schema stands in the contract."""
@@ -80,6 +79,9 @@ MOST_LISTED = 100
 Search = Annotated[str, StringConstraints(max_length=120, pattern=_PRINTABLE)]
 RowsSkipped = Annotated[int, BeforeValidator(_plain_number), Field(ge=0, le=1_000_000)]
 Version = Annotated[int, BeforeValidator(_plain_number), Field(ge=1, le=2_000_000_000)]
+
+VersionOrNone = Annotated[int, Field(ge=0, le=2_000_000_000)]
+"""The version that something was made from; 0 where nothing was said of it yet."""
 
 Units = Literal["in", "mm"]
 RunsBy = Literal["name", "changed", "longest", "bends", "stage"]
@@ -141,7 +143,7 @@ class JobBoxSave(Body):
     """A whole box document and the version that it was made from; 0 for a box not told of yet."""
 
     document: SiteBoxDocument
-    base_version: Annotated[int, Field(ge=0, le=2_000_000_000)]
+    base_version: VersionOrNone
 
 
 class Taken(Schema):
@@ -481,60 +483,3 @@ def _revision(revision: DocumentRevision) -> dict[str, Any]:
         "saved_by": revision.saved_by.shown_name,
         "restored_from": revision.restored_from,
     }
-
-
-class OffcutInHand(Schema):
-    """An offcut of a conduit, its length as it is read off a tape."""
-
-    model_config = ConfigDict(extra="forbid")
-
-    type: str = Field(max_length=20)
-    size: str = Field(max_length=20)
-    name: str = Field("", max_length=120)
-    length: str = Field(max_length=60)
-    count: int = Field(1, ge=1, le=400)
-
-
-class SawAndStick(Schema):
-    """What a cut takes, what is lost at an end of every stick, and from how long an offcut is kept;
-    empty: the usual."""
-
-    model_config = ConfigDict(extra="forbid")
-
-    kerf: str = Field("", max_length=60)
-    end: str = Field("", max_length=60)
-    keep: str = Field("", max_length=60)
-
-
-class CutsAsked(Schema):
-    """What is in hand, and how long looking for fewer sticks may take: 0, the first answer."""
-
-    model_config = ConfigDict(extra="forbid")
-
-    offcuts: list[OffcutInHand] = Field(default_factory=list, max_length=200)
-    saw: SawAndStick | None = None
-    seconds: float = Field(0, ge=0, le=4)
-
-
-class MaterialOfJob(Schema):
-    """Something that a job's runs take besides sticks, and how many."""
-
-    what: str
-    count: int
-
-
-class JobCuts(Schema):
-    """The cut list of one conduit of a job; None where none of its runs can be made yet."""
-
-    type: str
-    size: str
-    name: str
-    left_out: list[str]
-    cuts: CutList | None
-    materials: list[MaterialOfJob]
-
-
-class CutsOfJob(Schema):
-    """A job's cut lists, a conduit each."""
-
-    conduits: list[JobCuts]

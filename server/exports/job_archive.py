@@ -24,8 +24,8 @@ MOST_ENTRY_BYTES = 100_000
 """Unpacked: twice what a document that is kept here may take, and more than a manifest does. One
 entry at a time is in memory, so that how many there are costs none."""
 
-_ROOMS = ("runs", "boxes", "benders")
-_OPTIONAL = ("boxes", "benders")
+_ROOMS = ("runs", "boxes", "benders", "stock")
+_OPTIONAL = ("boxes", "benders", "stock")
 
 _DATE = (2026, 1, 1, 0, 0, 0)
 """The same for every entry, so that the same job gives the same bytes."""
@@ -42,8 +42,8 @@ class Documents(Protocol):
 @dataclass(frozen=True, slots=True)
 class Archive:
     """What an archive holds: the job's name, place and unit, its run documents in order, what is
-    told of its boxes, the crew's own benders, and by what key the boxes know each run. Documents
-    may be fetched only when they are asked for."""
+    told of its boxes, the crew's own benders, what is in hand there (one document or none), and by
+    what key the boxes know each run. Documents may be fetched only when they are asked for."""
 
     name: str
     place: str
@@ -53,12 +53,13 @@ class Archive:
     benders: Documents = ()
     rules: str | None = None
     keys: tuple[str, ...] = ()
+    stock: Documents = ()
 
 
 def pack(job: Archive) -> Iterator[bytes]:
     """The zip, a file at a time: ``manifest.json`` with the job and the names of its files, then
     ``runs/0001.json`` …"""
-    rooms = {"runs": job.runs, "boxes": job.boxes, "benders": job.benders}
+    rooms = {"runs": job.runs, "boxes": job.boxes, "benders": job.benders, "stock": job.stock}
     names = {
         room: [f"{room}/{number + 1:04}.json" for number in range(len(documents))]
         for room, documents in rooms.items()
@@ -125,7 +126,7 @@ def unpack(data: bytes) -> Archive:
     """What a zip holds. Nothing is written anywhere: every entry is looked at, within bounds, and
     the documents are read as they are asked for.
 
-    Raises: DocumentError: not a zip, a name outside of ``runs/``, ``boxes/`` and ``benders/``, more
+    Raises: DocumentError: not a zip, a name outside of the folders that an archive has, more
     than an entry may hold, a manifest that does not name what is there; and, when documents are
     asked for, one that is not JSON.
     """
@@ -199,8 +200,10 @@ def _archive(packed: zipfile.ZipFile, names: Sequence[str]) -> Archive:
     if rules not in (None, "us", "uk"):
         raise DocumentError(f"{MANIFEST}.rules", "us or uk")
     keys = _keys(manifest.get("run_keys", []), len(listed["runs"]))
-    runs, boxes, benders = (_Zipped(packed, tuple(listed[room])) for room in _ROOMS)
-    return Archive(name, place, units, runs, boxes, benders, rules, keys)
+    if len(listed["stock"]) > 1:
+        raise DocumentError(f"{MANIFEST}.stock", "one file, or none")
+    runs, boxes, benders, stock = (_Zipped(packed, tuple(listed[room])) for room in _ROOMS)
+    return Archive(name, place, units, runs, boxes, benders, rules, keys, stock)
 
 
 def _keys(keys: Any, runs: int) -> tuple[str, ...]:

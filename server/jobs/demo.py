@@ -242,6 +242,14 @@ SALTMARSH = {
             _end("140", "loft panel"),
         ),
     ],
+    "stock": {
+        "format": "yarrow.jobstock/1",
+        "units": "in",
+        "offcuts": [
+            {"type": "emt", "size": "3/4", "name": "under the loft stair", "length": "111 3/4"},
+            {"type": "rmc", "size": "1/2", "name": "behind the kiosk", "length": "43 1/2"},
+        ],
+    },
     "boxes": [
         {
             "format": "yarrow.sitebox/1",

@@ -10,6 +10,7 @@ from django.db.models import Q
 
 from accounts.models import Crew
 from versions.models import DocumentRevision, VersionedDocument
+from yarrow import read_stock
 from yarrow.documents.run_file import read_run
 from yarrow.documents.site_box_file import read_site_box
 from yarrow.measure.units import Unit
@@ -129,6 +130,36 @@ class BoxRevision(DocumentRevision):
 
     def __str__(self) -> str:
         return f"{self.box} v{self.version}"
+
+
+class JobStock(VersionedDocument):
+    """What is in hand on a job: its document is a ``yarrow.jobstock/1``. A job has one, from the
+    first time that something of it is said."""
+
+    what = "stock"
+    most_bytes = 24_000
+    check_document = staticmethod(read_stock)
+
+    job = models.OneToOneField(Job, on_delete=models.CASCADE, related_name="stock")
+
+    def __str__(self) -> str:
+        return f"Stock of {self.job}"
+
+
+class StockRevision(DocumentRevision):
+    """A job's stock as it was saved once."""
+
+    stock = models.ForeignKey(JobStock, on_delete=models.CASCADE, related_name="revisions")
+
+    class Meta(DocumentRevision.Meta):
+        constraints = (
+            models.UniqueConstraint(
+                fields=["stock", "version"], name="one_stock_revision_a_version"
+            ),
+        )
+
+    def __str__(self) -> str:
+        return f"{self.stock} v{self.version}"
 
 
 class Revision(DocumentRevision):

@@ -5,7 +5,7 @@ from __future__ import annotations
 from django.db.models import QuerySet
 
 from accounts.models import Member
-from jobs.models import BoxRevision, Job, Revision, Run, SiteBox
+from jobs.models import BoxRevision, Job, JobStock, Revision, Run, SiteBox, StockRevision
 
 
 def jobs_for(member: Member) -> QuerySet[Job]:
@@ -41,6 +41,16 @@ def box_revisions_for(member: Member) -> QuerySet[BoxRevision]:
 def all_boxes_for(member: Member) -> QuerySet[SiteBox]:
     """What is told of the boxes of a member's crew, also of those that were removed."""
     return SiteBox.objects.filter(job__crew_id=member.crew_id).select_related("updated_by")
+
+
+def stocks_for(member: Member) -> QuerySet[JobStock]:
+    """The stocks of a member's crew's jobs."""
+    return JobStock.objects.filter(job__crew_id=member.crew_id).select_related("updated_by", "job")
+
+
+def stock_revisions_for(member: Member) -> QuerySet[StockRevision]:
+    """The revisions of the stocks that a member can see."""
+    return StockRevision.objects.filter(stock__in=stocks_for(member))
 
 
 def revisions_for(member: Member) -> QuerySet[Revision]:

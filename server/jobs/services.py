@@ -21,6 +21,7 @@ from jobs.policy import (
     revisions_for,
     runs_for,
 )
+from jobs.stock import save_stock
 from versions import services as versions
 from yarrow.documents.errors import DocumentError, TableError
 from yarrow.documents.schedule import (
@@ -91,9 +92,10 @@ def bring_in_job(
     boxes: Iterable[dict[str, Any]] = (),
     benders: Iterable[dict[str, Any]] = (),
     rules: str | None = None,
+    stock: Iterable[dict[str, Any]] = (),
 ) -> Iterator[Job]:
-    """A whole job with its runs and boxes, and those of its benders that the crew has not got, or
-    nothing of it: the job after every run that is in.
+    """A whole job with its runs, boxes and stock, and those of its benders that the crew has not
+    got, or nothing of it: the job after every run that is in.
 
     It is one transaction: where the caller stops asking, or a run can't be read, nothing is kept.
 
@@ -113,6 +115,11 @@ def bring_in_job(
                 save_box(member, job.id, document, 0)
             except DocumentError as refusal:
                 raise DocumentError(f"box {number + 1}, {refusal.path}", refusal.expected) from None
+        for document in stock:
+            try:
+                save_stock(member, job.id, document, 0)
+            except DocumentError as refusal:
+                raise DocumentError(f"stock, {refusal.path}", refusal.expected) from None
         known = list(benders_for(member).values_list("document", flat=True))
         for number, document in enumerate(benders):
             try:

@@ -21,6 +21,10 @@ def straight(name: str, at: Any, **more: Any) -> dict[str, Any]:
     }
 
 
+def in_hand(*offcuts: dict[str, Any], **more: Any) -> dict[str, Any]:
+    return {"format": "yarrow.jobstock/1", "units": "in", "offcuts": list(offcuts), **more}
+
+
 class CutLists(CrewTest):
     def job_of(self, *documents: dict[str, Any]) -> Job:
         job = create_job(self.wren, name="Loft", place="", units="in", rules="us")
@@ -73,7 +77,7 @@ class CutLists(CrewTest):
     def test_offcuts_in_hand_are_used_first(self) -> None:
         job = self.job_of(straight("Drop", 38))
         hand = [{"type": "emt", "size": "1/2", "length": "39", "name": "by the door"}]
-        (thin,) = self.cuts(job, offcuts=hand)["conduits"]
+        (thin,) = self.cuts(job, document=in_hand(*hand))["conduits"]
         self.assertEqual(thin["cuts"]["sticks"], 0)
         self.assertEqual(thin["cuts"]["bars"][0]["name"], "by the door")
 
@@ -87,8 +91,72 @@ class CutLists(CrewTest):
         job = self.job_of(straight("Drop", 38))
         other = {"type": "rmc", "size": "1", "length": "20"}
         wrong = {"type": "emt", "size": "1/2", "length": "tall"}
-        answer = self.cuts(job, 422, offcuts=[other, wrong])
+        answer = self.cuts(job, 422, document=in_hand(other, wrong))
         self.assertEqual(answer["errors"][0]["path"], "offcuts[1].length")
-        answer = self.cuts(job, 422, saw={"kerf": "-1"})
-        self.assertEqual(answer["errors"][0]["path"], "saw.kerf")
+        answer = self.cuts(job, 422, document=in_hand(kerf="-1"))
+        self.assertEqual(answer["errors"][0]["path"], "kerf")
+        # A stick of 120 of which nothing is left: it is the list that can't be made, at its field.
+        answer = self.cuts(job, 422, document=in_hand(end="130"))
+        self.assertEqual(answer["errors"][0]["path"], "end")
         self.assertEqual(self.cuts(job, 422, seconds=60)["code"], "unreadable")
+
+    def test_stock_is_kept_by_version_and_by_history(self) -> None:
+        job = self.job_of(straight("Drop", 38))
+        path = f"/api/jobs/{job.id}/stock"
+        first = self.send("get", path).json()
+        self.assertEqual((first["version"], first["document"]["units"]), (0, "in"))
+        hand = in_hand({"type": "emt", "size": "1/2", "length": "39"})
+        saved = self.send("put", path, {"document": hand, "base_version": 0})
+        self.assertEqual((saved.status_code, saved.json()["version"]), (200, 1))
+        late = self.send("put", path, {"document": in_hand(), "base_version": 0})
+        self.assertEqual((late.status_code, late.json()["code"]), (409, "conflict"))
+        self.assertIn("saved this stock in the meantime", late.json()["message"])
+        self.send("put", path, {"document": in_hand(), "base_version": 1})
+        versions = [each["version"] for each in self.send("get", f"{path}/revisions").json()]
+        self.assertEqual(versions, [2, 1])
+        back = self.send("post", f"{path}/revisions/1/restore", {"base_version": 2}).json()
+        self.assertEqual((back["version"], back["document"]), (3, hand))
+        wrong = self.send("put", path, {"document": {"format": "?"}, "base_version": 3})
+        self.assertEqual(wrong.status_code, 422)
+
+    def test_what_was_cut_leaves_its_offcuts(self) -> None:
+        job = self.job_of(straight("Drop", 38), straight("Rise", 85))
+        path = f"/api/jobs/{job.id}/stock"
+        hand = in_hand({"type": "emt", "size": "1/2", "length": "39"})
+        after = self.send("post", f"{path}/cut", {"document": hand, "base_version": 0}).json()
+        # 38 out of the offcut, and 85 off a new stick.
+        (left,) = after["document"]["offcuts"]
+        self.assertEqual((left["name"], left["length"]), ("left of Rise", "34 15/16"))
+        again = self.send("post", f"{path}/cut", {"document": hand, "base_version": 0})
+        self.assertEqual(again.status_code, 409)
+        # What is bent is cut no more.
+        for run in job.runs.all():
+            self.send("put", f"/api/runs/{run.id}/stage", {"stage": "bent"})
+        cuts = self.cuts(job)
+        self.assertEqual((cuts["conduits"], cuts["bent"]), ([], 2))
+
+    def test_pieces_are_put_on_one_stick_by_hand(self) -> None:
+        job = self.job_of(straight("A", 70), straight("B", 50), straight("C", 40))
+        names = {"type": "emt", "size": "1/2", "names": ["A", "C"]}
+        (thin,) = self.cuts(job, document=in_hand(together=[names]))["conduits"]
+        self.assertIn(
+            ["A", "C"], [[cut["name"] for cut in bar["cuts"]] for bar in thin["cuts"]["bars"]]
+        )
+
+    def test_stock_goes_along_in_the_job_s_file(self) -> None:
+        job = self.job_of(straight("Drop", 38))
+        hand = in_hand({"type": "emt", "size": "1/2", "length": "39"})
+        self.send("put", f"/api/jobs/{job.id}/stock", {"document": hand, "base_version": 0})
+        data = b"".join(self.client.get(f"/api/jobs/{job.id}/archive").streaming_content)
+        answer = self.client.post("/api/jobs/archive", data, content_type="application/zip")
+        self.assertEqual(answer.status_code, 201, answer.content)
+        copied = self.send("get", f"/api/jobs/{answer.json()['id']}/stock").json()
+        self.assertEqual((copied["version"], copied["document"]), (1, hand))
+
+    def test_the_table_tells_what_is_in_hand(self) -> None:
+        job = self.job_of(straight("Drop", 38))
+        hand = in_hand({"type": "emt", "size": "1/2", "length": "39"})
+        self.send("put", f"/api/jobs/{job.id}/stock", {"document": hand, "base_version": 0})
+        table = self.client.get(f"/api/jobs/{job.id}/materials.csv").content.decode().splitlines()
+        self.assertEqual(table[1], "EMT (thin wall) 1/2,stick of 120,0")
+        self.assertEqual(table[2], 'EMT (thin wall) 1/2,"offcut of 39, in hand",1')

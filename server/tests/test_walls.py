@@ -33,6 +33,7 @@ ENTRIES = {
     "entries": [{"id": "A", "wall": "left", "at": 2, "deep": 1, "size": "1/2"}],
 }
 SCHEDULE = b"name,type,size,wires\nDrop to the still,emt,1/2,9 x 12 thhn"
+STOCK = {"format": "yarrow.jobstock/1", "units": "in"}
 SITE_BOX = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
 
 # (method, path) → body and what the right member gets. {job}, {run} and {version} are filled in.
@@ -86,7 +87,12 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("get", "/api/jobs/{job_id}"): (None, 200),
     ("put", "/api/jobs/{job_id}"): ({"name": "Renamed"}, 200),
     ("get", "/api/jobs/{job_id}/archive"): (None, 200),
-    ("post", "/api/jobs/{job_id}/cuts"): ({"offcuts": []}, 200),
+    ("post", "/api/jobs/{job_id}/cuts"): ({"document": STOCK}, 200),
+    ("get", "/api/jobs/{job_id}/stock"): (None, 200),
+    ("put", "/api/jobs/{job_id}/stock"): ({"document": STOCK, "base_version": 0}, 200),
+    ("post", "/api/jobs/{job_id}/stock/cut"): ({"document": STOCK, "base_version": 1}, 200),
+    ("get", "/api/jobs/{job_id}/stock/revisions"): (None, 200),
+    ("post", "/api/jobs/{job_id}/stock/revisions/{version}/restore"): ({"base_version": 2}, 200),
     ("get", "/api/jobs/{job_id}/materials.csv"): (None, 200),
     ("post", "/api/jobs/{job_id}/runs"): (DOCUMENT, 201),
     ("get", "/api/jobs/{job_id}/runs"): (None, 200),

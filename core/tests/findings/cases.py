@@ -475,6 +475,28 @@ CASES: dict[str, Case] = {
         "",
         None,
     ),
+    # 70 and 60 with a kerf of 1/16 are longer than 120.
+    "not-from-one-stick": Case(
+        lambda: (
+            stock_document(
+                {
+                    "format": "yarrow.stock/1",
+                    "units": "in",
+                    "stick": 120,
+                    "pieces": [{"name": "a", "length": 70}, {"name": "b", "length": 60}],
+                    "together": [["a", "b"]],
+                },
+                0,
+            ).findings
+        ),
+        "warning",
+        "together",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
     "sticks-run-out": Case(
         lambda: (
             stock_document(

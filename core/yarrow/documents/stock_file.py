@@ -33,6 +33,7 @@ def stock_document(document: object, seconds: float) -> CutList:
     for name, bars in (("pieces", pieces), ("offcuts", offcuts)):
         if len(bars) > MOST_PIECES:
             raise DocumentError(name, f"at most {MOST_PIECES}, with their counts")
+    together = _together(shape["together"], pieces)
     stock = Stock(
         name=shape["name"],
         unit=unit,
@@ -43,8 +44,23 @@ def stock_document(document: object, seconds: float) -> CutList:
         keep=shape["keep"].value,
         pieces=pieces,
         offcuts=offcuts,
+        together=together,
     )
     return cut_list(stock, LengthFormatter(unit, STEPS[unit][USUAL_STEP[unit]]), seconds)
+
+
+def _together(wanted: list[list[str]], pieces: tuple[NamedBar, ...]) -> tuple[tuple[int, ...], ...]:
+    """The pieces that are named, by their places; a piece is put together once, and a name that no
+    piece has any more is let go."""
+    free: dict[str, list[int]] = {}
+    for number, piece in enumerate(pieces):
+        free.setdefault(piece.name, []).append(number)
+    found = []
+    for names in wanted:
+        group = tuple(free[name].pop(0) for name in names if free.get(name))
+        if len(group) > 1:
+            found.append(group)
+    return tuple(found)
 
 
 def _named(shapes: list[dict[str, Any]], field: str) -> tuple[NamedBar, ...]:

@@ -84,6 +84,7 @@ class FindingCode(StrEnum):
 
     # Pieces and joints
     PIECE_LONGER_THAN_STOCK = "piece-longer-than-stock", "error"
+    NOT_FROM_ONE_STICK = "not-from-one-stick", "warning"
     STICKS_RUN_OUT = "sticks-run-out", "error"
     PIECES_ARE_EXACT = "pieces-are-exact", "note"
     TOO_MANY_PIECES = "too-many-pieces", "error"

@@ -52,6 +52,57 @@ def left_of(length: int, cut: Sequence[int], kerf: int) -> int:
     return length - used if length >= used else min(length - used + kerf, 0)
 
 
+@dataclass(frozen=True, slots=True)
+class PutTogether:
+    """Pieces of which some are one, as somebody wants them from one bar: ``groups`` by the number
+    that each goes by; ``refused`` are those that no bar is long enough for."""
+
+    pieces: tuple[PieceToCut, ...]
+    groups: dict[int, tuple[PieceToCut, ...]]
+    refused: tuple[tuple[int, ...], ...]
+
+    def apart(self, cut: CutBar) -> CutBar:
+        """A bar with its pieces as they are cut.
+
+        Args:
+            cut: the bar, with groups on it as one.
+        """
+        single = ((piece,) for piece in cut.pieces)
+        parts = (self.groups.get(piece.number, (piece,)) for (piece,) in single)
+        return CutBar(cut.bar, tuple(piece for part in parts for piece in part))
+
+
+def put_together(
+    pieces: Sequence[PieceToCut], groups: Sequence[Sequence[int]], longest: int, kerf: int
+) -> PutTogether:
+    """Each group as one piece, as long as its pieces and the cuts between them.
+
+    Args:
+        pieces: in any order.
+        groups: of their numbers.
+        longest: of the bars there are.
+        kerf: what a cut takes.
+    """
+    by_number = {piece.number: piece for piece in pieces}
+    joined: dict[int, tuple[PieceToCut, ...]] = {}
+    refused = []
+    for numbers in groups:
+        group = tuple(by_number[number] for number in numbers if number in by_number)
+        if len(group) < 2:
+            continue
+        if left_of(longest, [piece.length for piece in group], kerf) < 0:
+            refused.append(tuple(numbers))
+            continue
+        joined[group[0].number] = group
+    inside = {piece.number for group in joined.values() for piece in group}
+    single = [piece for piece in pieces if piece.number not in inside]
+    as_one = [
+        PieceToCut(number, sum(piece.length for piece in group) + kerf * (len(group) - 1))
+        for number, group in joined.items()
+    ]
+    return PutTogether((*single, *as_one), joined, tuple(refused))
+
+
 def sticks_in(bars: Sequence[CutBar]) -> int:
     """How many whole sticks are cut."""
     return sum(1 for each in bars if each.bar.offcut is None)

@@ -17,6 +17,7 @@ from yarrow.stock.bars import (
     fewest_sticks,
     first_fit,
     in_order,
+    put_together,
     sticks_in,
     without_offcut,
 )
@@ -43,7 +44,7 @@ class NamedBar:
 class Stock:
     """What is cut, from sticks of a length (``sticks`` of them; None: as many as it takes) and from
     offcuts; what each cut takes, what is lost at an end of every stick, and from how long an offcut
-    is kept."""
+    is kept. ``together`` are pieces, by their places, that somebody wants from one bar."""
 
     name: str
     unit: Unit
@@ -54,6 +55,7 @@ class Stock:
     keep: Fraction
     pieces: tuple[NamedBar, ...]
     offcuts: tuple[NamedBar, ...]
+    together: tuple[tuple[int, ...], ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -70,9 +72,11 @@ class Cut:
 
 @dataclass(frozen=True, slots=True)
 class BarToCut:
-    """A stick or an offcut with what is cut from it; ``kept``: what is left is worth keeping."""
+    """A stick or an offcut (``offcut``: its place among those in hand, None for a stick) with what
+    is cut from it; ``kept``: what is left is worth keeping."""
 
     source: Literal["stick", "offcut"]
+    offcut: int | None
     name: str
     length: float
     length_text: str
@@ -86,7 +90,8 @@ class BarToCut:
 class CutList:
     """What is cut from what. ``how``: ``proven`` to be the fewest sticks, ``within`` so many of the
     least that there can be (``bound``), or ``first-fit``, longest first, which nothing is proven
-    of. ``waste`` is what is neither cut nor kept."""
+    of. ``moved`` are the sticks more that it takes as somebody put pieces together. ``waste`` is
+    what is neither cut nor kept."""
 
     format: str
     units: Unit
@@ -95,6 +100,7 @@ class CutList:
     says: Phrase
     sticks: int
     bound: int
+    moved: int
     bars: tuple[BarToCut, ...]
     waste: float
     waste_text: str
@@ -126,8 +132,12 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
     too_long = without_offcut(every, offcuts, stick, kerf)
     findings = [_too_long(stock.pieces[piece.number], longest, words) for piece in too_long]
     pieces = [piece for piece in every if piece not in too_long]
-    bars, how, bound = _found(pieces, offcuts, stick, kerf, seconds)
+    joined = put_together(pieces, stock.together, longest, kerf)
+    findings += [_not_together(stock, group) for group in joined.refused]
+    bars, how, bound = _found(joined.pieces, offcuts, stick, kerf, seconds)
+    bars = [joined.apart(bar) for bar in bars]
     sticks = sticks_in(bars)
+    moved = sticks - sticks_in(first_fit(pieces, offcuts, stick, kerf)) if stock.together else 0
     if stock.sticks is not None and sticks > stock.sticks:
         short: dict[str, Value] = {"more": count(sticks - stock.sticks), "sticks": count(sticks)}
         findings.append(Finding(FindingCode.STICKS_RUN_OUT, short, path="sticks"))
@@ -145,6 +155,7 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
         ),
         sticks=sticks,
         bound=bound,
+        moved=max(moved, 0),
         bars=told,
         waste=waste,
         waste_text=words.reading(waste),
@@ -190,6 +201,7 @@ def _told(each: CutBar, stock: Stock, kerf: int, words: LengthFormatter) -> BarT
     left = max(each.left(kerf) / _SCALE, 0.0)
     return BarToCut(
         source="stick" if offcut is None else "offcut",
+        offcut=offcut,
         name="" if offcut is None else stock.offcuts[offcut].name,
         length=length,
         length_text=words.reading(length),
@@ -198,6 +210,11 @@ def _told(each: CutBar, stock: Stock, kerf: int, words: LengthFormatter) -> BarT
         left_text=words.reading(left),
         kept=left >= float(stock.keep),
     )
+
+
+def _not_together(stock: Stock, group: Sequence[int]) -> Finding:
+    names = tuple(stock.pieces[number].name for number in group)
+    return Finding(FindingCode.NOT_FROM_ONE_STICK, {"names": names}, path="together")
 
 
 def _too_long(each: NamedBar, longest: int, words: LengthFormatter) -> Finding:

@@ -232,6 +232,9 @@ EN_US = {
     "piece-longer-than-stock/none-left": (
         "{name!c} is longer than a stick, and no offcut is left that it comes out of. Part it."
     ),
+    "not-from-one-stick": (
+        "{names:, } do not come out of one stick or offcut: they are cut as is best."
+    ),
     "sticks-run-out": "It takes {sticks} sticks, {more} more than there are.",
     "cut-list/proven": "{sticks} sticks, and no fewer can do.",
     "cut-list/within": (

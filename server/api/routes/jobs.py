@@ -2,26 +2,20 @@
 
 from __future__ import annotations
 
-import csv
-import io
 import json
 from collections.abc import Iterable, Iterator
 from typing import Any
 
 from django.db.models import Case, Count, Q, QuerySet, When
-from django.http import HttpResponse, StreamingHttpResponse
+from django.http import StreamingHttpResponse
 from django.utils.text import slugify
 from ninja import Body, Path, Query, Router
 
-import yarrow
-from api.answers import answered
 from api.limits import FILES
 from api.problems import REFUSALS, unreadable
 from api.request import MemberRequest
 from api.shapes import (
     MOST_LISTED,
-    CutsAsked,
-    CutsOfJob,
     Id,
     JobBody,
     JobChange,
@@ -44,7 +38,14 @@ from benders.policy import benders_for
 from exports.job_archive import Archive, pack, unpack
 from jobs import services
 from jobs.models import STAGES, Job, Run, Stage
-from jobs.policy import boxes_for, jobs_for, removed_boxes_for, removed_runs_for, runs_for
+from jobs.policy import (
+    boxes_for,
+    jobs_for,
+    removed_boxes_for,
+    removed_runs_for,
+    runs_for,
+    stocks_for,
+)
 from versions.stored import StoredDocuments
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.schedule import read_schedule, run_csv_row, run_row, runs_csv_head
@@ -107,6 +108,7 @@ def _brought_in(member: Any, archive: Archive) -> Iterator[Job]:
         boxes=archive.boxes,
         benders=archive.benders,
         rules=archive.rules,
+        stock=archive.stock,
     )
 
 
@@ -125,75 +127,6 @@ def _import_progress(member: Any, archive: Archive) -> Iterator[str]:
 
 
 _TOLD_EVERY = 10
-
-
-@router.post(
-    "/jobs/{job_id}/cuts",
-    response={200: CutsOfJob, **REFUSALS},
-    throttle=[FILES],
-    operation_id="cut_list_of_job",
-)
-def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsAsked) -> HttpResponse:
-    """What the job's runs are cut from, conduit by conduit: whole sticks, and the offcuts in hand
-    that are said. Nothing is saved."""
-    job = jobs_for(request.user).get(id=job_id)
-    saw = {name: said for name, said in (body.saw.dict() if body.saw else {}).items() if said}
-    found = []
-    for each in _wanted(request, job):
-        hand = {
-            number: offcut.dict(exclude={"type", "size"})
-            for number, offcut in enumerate(body.offcuts)
-            if (offcut.type, offcut.size) == (each.type, each.size)
-        }
-        asked = {**each.document, **saw, "offcuts": list(hand.values())}
-        try:
-            cuts = yarrow.cut(asked, job.rulebook, body.seconds) if asked["pieces"] else None
-        except DocumentError as refusal:
-            raise _in_hand(refusal, list(hand)) from None
-        told = {"type": each.type, "size": each.size, "name": each.name}
-        materials = [{"what": what, "count": count} for what, count in each.materials.items()]
-        found.append({**told, "left_out": each.left_out, "cuts": cuts, "materials": materials})
-    return answered({"conduits": found})
-
-
-@router.get(
-    "/jobs/{job_id}/materials.csv",
-    response={200: str, **REFUSALS},
-    throttle=[FILES],
-    operation_id="get_job_materials",
-    openapi_extra={"responses": {200: {"content": {"text/csv": {}}}}},
-)
-def get_job_materials(request: MemberRequest, job_id: Path[Id]) -> HttpResponse:
-    """What the job takes, a row a kind: sticks by its cut list, and all that goes with them."""
-    job = jobs_for(request.user).get(id=job_id)
-    out = io.StringIO()
-    table = csv.writer(out, lineterminator="\n")
-    table.writerow(["conduit", "what", "count"])
-    for each in _wanted(request, job):
-        if each.document["pieces"]:
-            sticks = yarrow.cut(each.document, seconds=0)["sticks"]
-            table.writerow([each.name, f"stick of {each.document['stick']}", sticks])
-        for what, count in each.materials.items():
-            table.writerow([each.name, what, count])
-    answer = HttpResponse(out.getvalue(), content_type="text/csv")
-    answer["Content-Disposition"] = f'attachment; filename="{slugify(job.name)}-materials.csv"'
-    return answer
-
-
-def _wanted(request: MemberRequest, job: Job) -> list[yarrow.StockOfConduit]:
-    """What a job's runs are cut from and take."""
-    runs = runs_for(request.user).filter(job=job).order_by("name", "id")
-    documents = list(runs.values_list("document", flat=True))
-    return yarrow.stock_of_runs(documents, job.unit, job.wording)
-
-
-def _in_hand(refusal: DocumentError, numbers: list[int]) -> DocumentError:
-    """What is refused of an offcut, by its place among all that are in hand; of the saw, by its."""
-    field, _, rest = refusal.path.partition("[")
-    if field != "offcuts":
-        return DocumentError(f"saw.{refusal.path}", refusal.expected)
-    number, _, rest = rest.partition("]")
-    return DocumentError(f"offcuts[{numbers[int(number)]}]{rest}", refusal.expected)
 
 
 @router.get(
@@ -217,6 +150,7 @@ def get_job_archive(request: MemberRequest, job_id: Path[Id]) -> StreamingHttpRe
         StoredDocuments(benders_for(request.user)),
         job.rules,
         tuple(keys.values()),
+        StoredDocuments(stocks_for(request.user).filter(job=job)),
     )
     headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.zip"'}
     return StreamingHttpResponse(pack(archive), content_type="application/zip", headers=headers)

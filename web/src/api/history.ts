@@ -52,6 +52,25 @@ export function boxVersions(jobId: number, name: string): Versions<Schemas["JobB
   };
 }
 
+export function stockVersions(jobId: number): Versions<Schemas["JobStockDetail"]> {
+  return {
+    key: keys.revisions("stock", jobId),
+    list: (before) =>
+      unwrap(
+        client.GET("/api/jobs/{job_id}/stock/revisions", {
+          params: { path: { job_id: jobId }, query: { before: before ?? null } },
+        }),
+      ),
+    restore: (version, baseVersion) =>
+      unwrap(
+        client.POST("/api/jobs/{job_id}/stock/revisions/{version}/restore", {
+          params: { path: { job_id: jobId, version } },
+          body: { base_version: baseVersion },
+        }),
+      ),
+  };
+}
+
 export function benderVersions(id: number): Versions<Schemas["BenderDetail"]> {
   return {
     key: keys.revisions("bender", id),

@@ -16,6 +16,7 @@ export const keys = {
   benders: ["benders"],
   boxes: (jobId: number) => ["job", jobId, "boxes"],
   box: (jobId: number, name: string) => ["job", jobId, "box", name],
+  stock: (jobId: number) => ["job", jobId, "stock"],
 } as const;
 
 export async function loadSession(): Promise<Schemas["Session"]> {
@@ -216,6 +217,40 @@ export async function orderOfWork(
 ): Promise<OrderOfWork> {
   const asked = { params: { query: { country } }, body: document, signal };
   return (await unwrap(client.POST("/api/work", asked))) as OrderOfWork;
+}
+
+export type JobStock = Schemas["JobStockDetail"];
+
+export function loadStock(jobId: number): Promise<JobStock> {
+  return unwrap(client.GET("/api/jobs/{job_id}/stock", { params: { path: { job_id: jobId } } }));
+}
+
+export function saveStock(
+  jobId: number,
+  document: JobStock["document"],
+  baseVersion: number,
+): Promise<JobStock> {
+  return unwrap(
+    client.PUT("/api/jobs/{job_id}/stock", {
+      params: { path: { job_id: jobId } },
+      body: { document, base_version: baseVersion },
+    }),
+  );
+}
+
+/** The cut list was cut: what is in hand afterwards. */
+export function cutNow(
+  jobId: number,
+  document: JobStock["document"],
+  baseVersion: number,
+  seconds: number,
+): Promise<JobStock> {
+  return unwrap(
+    client.POST("/api/jobs/{job_id}/stock/cut", {
+      params: { path: { job_id: jobId } },
+      body: { document, base_version: baseVersion, seconds },
+    }),
+  );
 }
 
 export type CutsAsked = Schemas["CutsAsked"];

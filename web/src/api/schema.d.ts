@@ -520,8 +520,8 @@ export interface paths {
         put?: never;
         /**
          * Cut List Of Job
-         * @description What the job's runs are cut from, conduit by conduit: whole sticks, and the offcuts in hand
-         *     that are said. Nothing is saved.
+         * @description What the job's runs are cut from, conduit by conduit: whole sticks, and what is in hand.
+         *     Nothing is saved.
          */
         post: operations["cut_list_of_job"];
         delete?: never;
@@ -539,7 +539,8 @@ export interface paths {
         };
         /**
          * Get Job Materials
-         * @description What the job takes, a row a kind: sticks by its cut list, and all that goes with them.
+         * @description What the job takes against what is in hand, a row a kind: sticks by its cut list, the
+         *     offcuts that it is cut from, and all that goes with them.
          */
         get: operations["get_job_materials"];
         put?: never;
@@ -630,6 +631,90 @@ export interface paths {
         get: operations["get_job_schedule"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Stock
+         * @description What is in hand on a job; one that nothing was said of yet is empty.
+         */
+        get: operations["get_stock"];
+        /**
+         * Save Stock
+         * @description What is in hand, whole, and the version that it was made from (0: nothing was said yet).
+         */
+        put: operations["save_stock"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/stock/cut": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Cut Now
+         * @description The cut list was cut: offcuts that it took are gone, what is worth keeping lies there.
+         */
+        post: operations["cut_now"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/stock/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Revisions
+         * @description A page of a stock's history, newest first: the newest, or those before a version.
+         */
+        get: operations["list_stock_revisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/stock/revisions/{version}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore Stock
+         * @description Bring an earlier revision of a stock back, as the next version.
+         */
+        post: operations["restore_stock"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1262,7 +1347,8 @@ export interface components {
         };
         /**
          * BarToCut
-         * @description A stick or an offcut with what is cut from it; ``kept``: what is left is worth keeping.
+         * @description A stick or an offcut (``offcut``: its place among those in hand, None for a stick) with what
+         *     is cut from it; ``kept``: what is left is worth keeping.
          */
         BarToCut: {
             /** Cuts */
@@ -1279,6 +1365,8 @@ export interface components {
             length_text: string;
             /** Name */
             name: string;
+            /** Offcut */
+            offcut: number | null;
             /**
              * Source
              * @enum {string}
@@ -1922,7 +2010,8 @@ export interface components {
          * CutList
          * @description What is cut from what. ``how``: ``proven`` to be the fewest sticks, ``within`` so many of the
          *     least that there can be (``bound``), or ``first-fit``, longest first, which nothing is proven
-         *     of. ``waste`` is what is neither cut nor kept.
+         *     of. ``moved`` are the sticks more that it takes as somebody put pieces together. ``waste`` is
+         *     what is neither cut nor kept.
          */
         CutList: {
             /** Bars */
@@ -1942,6 +2031,8 @@ export interface components {
             kept: number;
             /** Kept Text */
             kept_text: string;
+            /** Moved */
+            moved: number;
             /** Name */
             name: string;
             /** Says */
@@ -1959,13 +2050,27 @@ export interface components {
             waste_text: string;
         };
         /**
+         * CutNow
+         * @description The stock that the cut list was made with, and how long looking for fewer sticks may take.
+         */
+        CutNow: {
+            /** Base Version */
+            base_version: number;
+            document: components["schemas"]["JobstockDocument"];
+            /**
+             * Seconds
+             * @default 0
+             */
+            seconds: number;
+        };
+        /**
          * CutsAsked
-         * @description What is in hand, and how long looking for fewer sticks may take: 0, the first answer.
+         * @description What is in hand (left out: nothing), and how long looking for fewer sticks may take: 0, the
+         *     first answer.
          */
         CutsAsked: {
-            /** Offcuts */
-            offcuts?: components["schemas"]["OffcutInHand"][];
-            saw?: components["schemas"]["SawAndStick"] | null;
+            /** Document */
+            document?: components["schemas"]["JobstockDocument"] | null;
             /**
              * Seconds
              * @default 0
@@ -1974,9 +2079,11 @@ export interface components {
         };
         /**
          * CutsOfJob
-         * @description A job's cut lists, a conduit each.
+         * @description A job's cut lists, a conduit each; ``bent`` are the runs that were cut long since.
          */
         CutsOfJob: {
+            /** Bent */
+            bent: number;
             /** Conduits */
             conduits: components["schemas"]["JobCuts"][];
         };
@@ -2180,7 +2287,7 @@ export interface components {
          *     well; a note is worth knowing.
          * @enum {string}
          */
-        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "piece-longer-than-stock" | "sticks-run-out" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "cannot-be-turned" | "box-cannot-be-turned" | "closing-not-offered" | "both-ends-held" | "strap-too-far" | "piece-cannot-be-bent" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
+        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "piece-longer-than-stock" | "not-from-one-stick" | "sticks-run-out" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "cannot-be-turned" | "box-cannot-be-turned" | "closing-not-offered" | "both-ends-held" | "strap-too-far" | "piece-cannot-be-bent" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
         /**
          * FoldedPipe
          * @description The answer of fold: vertices with both ends, and the end's place and direction.
@@ -2419,6 +2526,64 @@ export interface components {
             units: "in" | "mm";
         };
         /**
+         * JobStockDetail
+         * @description What is in hand on a job, at a version (0: nothing was said yet).
+         */
+        JobStockDetail: {
+            document: components["schemas"]["JobstockDocument"];
+            /** Job Id */
+            job_id: number;
+            /** Job Name */
+            job_name: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * A job's stock
+         * @description What is in hand on a job: the offcuts of every conduit, what a cut takes, and pieces that somebody put on one stick.
+         */
+        JobstockDocument: {
+            /** @description What is lost at an end of every stick. */
+            end?: components["schemas"]["JobstockDocument_not_negative"];
+            /** @constant */
+            format: "yarrow.jobstock/1";
+            /** @description From how long an offcut is worth keeping. */
+            keep?: components["schemas"]["JobstockDocument_size"];
+            /** @description What each cut takes. */
+            kerf?: components["schemas"]["JobstockDocument_not_negative"];
+            offcuts?: components["schemas"]["JobstockDocument_offcut"][];
+            together?: components["schemas"]["JobstockDocument_together"][];
+            /** @enum {string} */
+            units: "in" | "mm";
+        };
+        /** Format: length */
+        JobstockDocument_not_negative: string | number;
+        JobstockDocument_offcut: {
+            count?: number;
+            length: components["schemas"]["JobstockDocument_size"];
+            /** @description Where it is, or what it is left of. */
+            name?: string;
+            size: string;
+            type: string;
+        };
+        /** Format: length */
+        JobstockDocument_size: string | number;
+        JobstockDocument_together: {
+            /** @description Of pieces that are cut from one stick. */
+            names: string[];
+            size: string;
+            type: string;
+        };
+        /**
+         * JobStockSave
+         * @description What is in hand, and the version that it was made from.
+         */
+        JobStockSave: {
+            /** Base Version */
+            base_version: number;
+            document: components["schemas"]["JobstockDocument"];
+        };
+        /**
          * JobSummary
          * @description A job in a list.
          */
@@ -2626,28 +2791,6 @@ export interface components {
          * @description An empty answer.
          */
         Nothing: Record<string, never>;
-        /**
-         * OffcutInHand
-         * @description An offcut of a conduit, its length as it is read off a tape.
-         */
-        OffcutInHand: {
-            /**
-             * Count
-             * @default 1
-             */
-            count: number;
-            /** Length */
-            length: string;
-            /**
-             * Name
-             * @default
-             */
-            name: string;
-            /** Size */
-            size: string;
-            /** Type */
-            type: string;
-        };
         /**
          * OneWay
          * @description A pull fed in at one end: tension stretch by stretch, the most of both, and whether that is
@@ -4210,28 +4353,6 @@ export interface components {
         SaidWires: {
             /** Conductors */
             conductors: components["schemas"]["RunDocument_conductor"][];
-        };
-        /**
-         * SawAndStick
-         * @description What a cut takes, what is lost at an end of every stick, and from how long an offcut is kept;
-         *     empty: the usual.
-         */
-        SawAndStick: {
-            /**
-             * End
-             * @default
-             */
-            end: string;
-            /**
-             * Keep
-             * @default
-             */
-            keep: string;
-            /**
-             * Kerf
-             * @default
-             */
-            kerf: string;
         };
         /**
          * SegmentBend
@@ -8163,6 +8284,473 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_stock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobStockDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save_stock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobStockSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobStockDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cut_now: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutNow"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobStockDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_stock_revisions: {
+        parameters: {
+            query?: {
+                before?: number | null;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionSummary"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restore_stock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Restore"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobStockDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConflictProblem"];
                 };
             };
             /** @description Request Entity Too Large */

@@ -11,6 +11,7 @@ from accounts.models import Crew, Member
 from benders.services import add_bender
 from jobs.demo import JOBS, MEMBERS, PASSWORD
 from jobs.services import create_job, create_run, save_box
+from jobs.stock import save_stock
 
 
 class Command(BaseCommand):
@@ -48,6 +49,8 @@ class Command(BaseCommand):
                 create_run(members[0], job.id, document)
             for document in site["boxes"]:
                 save_box(members[0], job.id, document, 0)
+            if "stock" in site:
+                save_stock(members[0], job.id, site["stock"], 0)
             for bender in site["benders"]:
                 conduit = site["runs"][0]["conduit"]
                 add_bender(

@@ -2,7 +2,10 @@
 
 import type { CutsOfJob } from "@/api/queries";
 import { Hatch } from "@/drawing/Hatch";
+import { IconButton } from "@/ui/Button";
 import { FindingRow } from "@/ui/FindingRow";
+import { Icon } from "@/ui/Icon";
+import { Menu } from "@/ui/Menu";
 import { Reading, ReadingSpan } from "@/ui/Reading";
 import { useSize } from "@/ui/useSize";
 
@@ -16,7 +19,13 @@ const INDENT = 7;
 /** A letter in a bar is about so wide. */
 const LETTER = 7.2;
 
-export function CutBars({ cuts }: { cuts: Cuts }) {
+type Props = {
+  cuts: Cuts;
+  /** Have these pieces cut from one bar. */
+  together: (names: readonly string[]) => void;
+};
+
+export function CutBars({ cuts, together }: Props) {
   const [frame, { width }] = useSize<HTMLOListElement>();
   const longest = Math.max(...cuts.bars.map(({ length }) => length), 1);
   const scale = width > 0 ? width / longest : 0;
@@ -53,6 +62,7 @@ export function CutBars({ cuts }: { cuts: Cuts }) {
                   "nothing left"
                 )}
               </span>
+              <PutHere bar={bar} cuts={cuts} together={together} />
             </p>
             {scale > 0 ? <Bar bar={bar} scale={scale} /> : null}
             <Below bar={bar} scale={scale} />
@@ -61,6 +71,44 @@ export function CutBars({ cuts }: { cuts: Cuts }) {
       </ol>
     </>
   );
+}
+
+/** Another bar's piece is cut from this one, with those of its own that there is room for then. */
+function PutHere({ bar, cuts, together }: Props & { bar: BarOf }) {
+  const own = bar.cuts.map(({ name }) => name);
+  const others = cuts.bars
+    .filter((other) => other !== bar)
+    .flatMap((other) => other.cuts)
+    .filter((cut) => !own.includes(cut.name) && beside(bar, cut).length > 0);
+  return others.length === 0 ? null : (
+    <span className="-my-2 print:hidden">
+      <Menu
+        trigger={
+          <IconButton label="Put another piece on this one">
+            <Icon name="add" className="size-4" />
+          </IconButton>
+        }
+        actions={others.map((cut) => ({
+          label: cut.name,
+          hint: cut.text,
+          run: () => together([...beside(bar, cut), cut.name]),
+        }))}
+      />
+    </span>
+  );
+}
+
+/** The pieces of a bar that there is room for beside another, longest first. */
+function beside(bar: BarOf, { length }: BarOf["cuts"][number]): string[] {
+  let room = bar.length - length;
+  const names = [];
+  for (const cut of bar.cuts.toSorted((a, b) => b.length - a.length)) {
+    if (cut.length <= room) {
+      names.push(cut.name);
+      room -= cut.length;
+    }
+  }
+  return names;
 }
 
 /** What the bar has no room to say. */

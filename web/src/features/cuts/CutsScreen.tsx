@@ -1,78 +1,81 @@
-// A job's cut list: what every piece is cut from, conduit by conduit, and the offcuts in hand.
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
+// A job's cut list and its stock: what every piece is cut from, conduit by conduit, and the
+// offcuts that lie there, before and after.
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { useNavigate, useParams } from "react-router";
-import { Refused } from "@/api/client";
-import { type CutsAsked, type CutsOfJob, cutsOfJob, useJob } from "@/api/queries";
-import { type Offcut, readOffcuts, writeOffcuts } from "@/model/offcuts";
-import { Button, ButtonLink } from "@/ui/Button";
-import { Figures } from "@/ui/Figures";
+import { Link, useParams } from "react-router";
+import { useStore } from "zustand";
+import { stockVersions } from "@/api/history";
+import { cutNow, type JobStock, keys, loadStock } from "@/api/queries";
+import { DraftsDialog } from "@/features/drafts/DraftsDialog";
+import { useDraftsOf } from "@/features/drafts/useDraftsOf";
+import { HistoryDialog } from "@/features/history/HistoryDialog";
+import type { Draft } from "@/model/drafts";
+import { saveNow } from "@/model/savedDocuments";
+import { outcome } from "@/model/saving";
+import { cutWith, type StockDocument } from "@/model/stock";
+import { tabName } from "@/model/tab";
+import { Button, IconButton } from "@/ui/Button";
+import { ConflictDialog } from "@/ui/ConflictDialog";
 import { Icon } from "@/ui/Icon";
 import { LoadingScreen } from "@/ui/LoadingScreen";
+import { Menu } from "@/ui/Menu";
+import { SavingState } from "@/ui/SavingState";
 import { Select } from "@/ui/Select";
 import { TopBar } from "@/ui/TopBar";
-import { CutBars } from "./CutBars";
-import { Offcuts } from "./Offcuts";
+import { CutConduit } from "./CutConduit";
+import { LOOK_S, type OpenStock, useStock } from "./useStock";
 
 const SAWS = [
   { value: "saw", label: "a saw" },
   { value: "wheel", label: "a wheel cutter" },
 ] as const;
-type Saw = (typeof SAWS)[number]["value"];
-
-/** How long looking for fewer sticks than the first answer has may take. */
-const LOOK_S = 4;
 
 export default function CutsScreen() {
   const jobId = Number(useParams().jobId);
-  const navigate = useNavigate();
-  const job = useJob(jobId);
-  const [offcuts, setOffcuts] = useState<readonly Offcut[]>(() => readOffcuts(jobId));
-  const [saw, setSaw] = useState<Saw>("saw");
-  const [stopped, setStopped] = useState(false);
-  const keep = (next: readonly Offcut[]) => {
-    setOffcuts(next);
-    setStopped(false);
-    writeOffcuts(jobId, next);
-  };
-  const asked: Omit<CutsAsked, "seconds"> = {
-    offcuts: offcuts.map((offcut) => ({ ...offcut, count: 1 })),
-    saw: { kerf: saw === "wheel" ? "0" : "", end: "", keep: "" },
-  };
-  const first = useQuery({
-    queryKey: ["cuts", jobId, asked],
-    queryFn: ({ signal }) => cutsOfJob(jobId, { ...asked, seconds: 0 }, signal),
-    retry: false,
+  const stock = useQuery({
+    queryKey: keys.stock(jobId),
+    queryFn: () => loadStock(jobId),
+    // The screen holds the stock from here on; opening it again asks again.
     gcTime: 0,
-    placeholderData: keepPreviousData,
+    staleTime: Infinity,
   });
-  // What was cut stays in sight while an offcut can't be read.
-  const [last, setLast] = useState<CutsOfJob | undefined>();
-  if (first.data && first.data !== last) {
-    setLast(first.data);
+  const drafts = useDraftsOf("stock", String(jobId));
+  if (stock.isError) {
+    return <LoadingScreen what={stock.error.message} retry={() => void stock.refetch()} />;
   }
-  const open = first.data?.conduits.some(({ cuts }) => cuts?.how === "first-fit") ?? false;
-  const better = useQuery({
-    queryKey: ["fewer sticks", jobId, asked],
-    queryFn: ({ signal }) => cutsOfJob(jobId, { ...asked, seconds: LOOK_S }, signal),
-    enabled: open && !stopped && !first.isPlaceholderData,
-    retry: false,
-    gcTime: 0,
-  });
-  if (job.isError) {
-    return <LoadingScreen what={job.error.message} retry={() => void navigate("/")} />;
+  if (stock.isPending || !drafts) {
+    return <LoadingScreen what="Opening the cut list" />;
   }
-  const shown = (stopped ? null : better.data) ?? first.data ?? last;
-  const problems =
-    first.error instanceof Refused
-      ? new Map(first.error.problem.errors.map(({ path, expected }) => [path, expected]))
-      : new Map<string, string>();
+  return <Opened stock={stock.data} drafts={drafts.drafts} tabs={drafts.tabs} />;
+}
+
+type Props = { stock: JobStock; drafts: readonly Draft[]; tabs: ReadonlySet<string> };
+
+function Opened({ stock, drafts, tabs }: Props) {
+  const jobId = stock.job_id;
+  const { each, document, change, shown, looking, stop, pending, refusal, problems } = useStock(
+    stock,
+    drafts,
+  );
+  const told = useStore(each.store, (state) => state.baseVersion > 0);
+  const [history, setHistory] = useState(false);
+  const anything = shown?.conduits.some(({ cuts }) => cuts) ?? false;
   return (
     <div className="flex min-h-full flex-col print:block">
       <div className="print:hidden">
         <TopBar
           actions={
             <>
+              {told ? (
+                <Menu
+                  trigger={
+                    <IconButton label="More">
+                      <Icon name="more" />
+                    </IconButton>
+                  }
+                  actions={[{ label: "History of the stock", run: () => setHistory(true) }]}
+                />
+              ) : null}
               <Button onClick={() => window.location.assign(`/api/jobs/${jobId}/materials.csv`)}>
                 Materials as CSV
               </Button>
@@ -82,90 +85,110 @@ export default function CutsScreen() {
             </>
           }
         >
-          <ButtonLink to={`/jobs/${jobId}`} weight="quiet">
-            <Icon name="back" />
-            <span className="max-desk:sr-only">Back to the job</span>
-          </ButtonLink>
+          <Link to={`/jobs/${jobId}`} className="truncate text-soft hover:text-ink max-desk:hidden">
+            {stock.job_name}
+          </Link>
+          <span className="text-soft max-desk:hidden">/</span>
+          <Heading each={each} />
         </TopBar>
       </div>
       <main className="mx-auto w-full max-w-4xl flex-1 p-4 desk:p-8">
-        <h1 className="text-2xl font-bold">Cut list</h1>
-        <p className="text-soft">{job.data?.name}</p>
-        <div className="flex flex-wrap items-baseline gap-x-1.5 pt-2 print:hidden">
+        <p className="hidden text-soft print:block">{stock.job_name}</p>
+        <div className="flex flex-wrap items-center gap-x-1.5 print:hidden">
           <span className="text-soft">Cut with</span>
           <Select
             look="word"
             label="Cut with"
-            value={saw}
+            value={document.kerf === "0" ? "wheel" : "saw"}
             options={[...SAWS]}
-            onChange={(next) => setSaw(next as Saw)}
+            onChange={(next) => change(cutWith(next as "saw" | "wheel"))}
           />
-          {better.isFetching && !stopped ? (
+          {looking ? (
             <span role="status" className="flex items-baseline gap-2 text-sm text-soft">
               Looking for fewer sticks …
-              <Button className="px-2 text-sm" onClick={() => setStopped(true)}>
+              <Button className="px-2 text-sm" onClick={stop}>
                 Stop
               </Button>
             </span>
           ) : null}
+          {anything ? (
+            <span className="ml-auto flex items-center gap-2">
+              <span className="text-sm text-soft">Once it is cut:</span>
+              <Button onClick={() => void cut(each, jobId)}>Put the offcuts into stock</Button>
+            </span>
+          ) : null}
         </div>
-        {first.isError && problems.size === 0 ? (
+        {refusal ? (
           <p role="alert" className="my-3 border-l-3 border-brick bg-brick-soft px-3 py-2">
-            {first.error.message}
+            {refusal}
           </p>
         ) : null}
-        {first.isPending ? <p className="py-6 text-soft">Working out every piece …</p> : null}
+        {pending ? <p className="py-6 text-soft">Working out every piece …</p> : null}
         {shown?.conduits.length === 0 ? (
-          <p className="py-6 text-soft">No runs yet, so nothing to cut.</p>
+          <p className="py-6 text-soft">
+            {shown.bent > 0 ? "Nothing left to cut." : "No runs yet, so nothing to cut."}
+          </p>
+        ) : null}
+        {shown && shown.bent > 0 ? (
+          <p className="pt-2 text-sm text-soft">
+            {shown.bent === 1 ? "One run is" : `${shown.bent} runs are`} bent or fitted, and cut no
+            more.
+          </p>
         ) : null}
         {shown?.conduits.map((conduit) => (
-          <Conduit
+          <CutConduit
             key={`${conduit.type} ${conduit.size}`}
             conduit={conduit}
-            offcuts={offcuts}
+            stock={document}
             problems={problems}
-            keep={keep}
+            change={change}
           />
         ))}
       </main>
+      <ConflictDialog each={each} />
+      <HistoryDialog
+        each={each}
+        versions={stockVersions(jobId)}
+        taken={(detail) => detail}
+        open={history}
+        onOpenChange={setHistory}
+      />
+      <DraftsDialog
+        each={each}
+        drafts={drafts.filter(({ tab }) => tab !== tabName())}
+        openTabs={tabs}
+        problem={() => ""}
+        restore={(draft) => {
+          const { change: set, keepMine } = each.store.getState();
+          set(() => draft.document as StockDocument);
+          keepMine(draft.baseVersion);
+        }}
+      />
     </div>
   );
 }
 
-type ConduitProps = {
-  conduit: CutsOfJob["conduits"][number];
-  offcuts: readonly Offcut[];
-  problems: ReadonlyMap<string, string>;
-  keep: (offcuts: readonly Offcut[]) => void;
-};
-
-function Conduit({ conduit, offcuts, problems, keep }: ConduitProps) {
-  const { name, type, size, cuts, left_out, materials } = conduit;
+function Heading({ each }: { each: OpenStock }) {
+  const saving = useStore(each.store, (state) => state.saving);
+  const kept = useStore(each.store, (state) => state.kept);
   return (
-    <section aria-label={name} className="mt-6 break-inside-avoid-page">
-      <h2 className="text-lg font-bold">{name}</h2>
-      {cuts ? <CutBars cuts={cuts} /> : <p className="text-soft">Nothing that can be cut yet.</p>}
-      {left_out.length > 0 ? (
-        <p className="mt-1 border-l-3 border-amber bg-amber-soft px-3 py-1 text-sm">
-          Left out, as they can't be made as they are written: {left_out.join(", ")}.
-        </p>
-      ) : null}
-      {materials.length > 0 ? (
-        <>
-          <h3 className="mt-3 text-sm font-semibold text-soft">And with them</h3>
-          <ul className="text-sm">
-            {materials.map(({ what, count }) => (
-              <li key={what} className="flex gap-2">
-                <span className="w-6 text-right font-semibold">{count}</span>
-                <span>
-                  <Figures text={what} />
-                </span>
-              </li>
-            ))}
-          </ul>
-        </>
-      ) : null}
-      <Offcuts type={type} size={size} offcuts={offcuts} problems={problems} keep={keep} />
-    </section>
+    <div className="flex min-w-0 flex-1 gap-x-3 max-desk:flex-col desk:items-center">
+      <h1 className="truncate px-1 text-lg font-semibold">Cut list</h1>
+      <SavingState saving={saving} kept={kept} />
+    </div>
   );
+}
+
+/** The list was cut as it stands: offcuts that it took go, what is worth keeping comes. */
+async function cut(each: OpenStock, jobId: number): Promise<void> {
+  await saveNow(each as Parameters<typeof saveNow>[0]);
+  const { document, baseVersion, saving, setSaving, takeTheirs } = each.store.getState();
+  if (saving.state !== "saved") {
+    return;
+  }
+  try {
+    takeTheirs(await cutNow(jobId, document, baseVersion, LOOK_S));
+  } catch (error) {
+    setSaving(outcome(error));
+  }
 }

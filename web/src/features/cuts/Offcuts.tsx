@@ -1,26 +1,23 @@
 // The offcuts of one conduit that are in hand: cut from before a new stick is.
 import { useState } from "react";
-import type { Offcut } from "@/model/offcuts";
+import { addOffcut, isOf, type Offcut, removeOffcut, type StockDocument } from "@/model/stock";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
 import { TextField } from "@/ui/TextField";
 
 type Props = {
-  type: string;
-  size: string;
+  of: { readonly type: string; readonly size: string };
   /** Of every conduit: the server names them by their places among all. */
   offcuts: readonly Offcut[];
   problems: ReadonlyMap<string, string>;
-  keep: (offcuts: readonly Offcut[]) => void;
+  change: (next: (stock: StockDocument) => StockDocument) => void;
 };
 
-export function Offcuts({ type, size, offcuts, problems, keep }: Props) {
+export function Offcuts({ of, offcuts, problems, change }: Props) {
   const [length, setLength] = useState("");
   const [name, setName] = useState("");
-  const own = offcuts.flatMap((offcut, at) =>
-    offcut.type === type && offcut.size === size ? [{ offcut, at }] : [],
-  );
+  const own = offcuts.flatMap((offcut, at) => (isOf(of)(offcut) ? [{ offcut, at }] : []));
   return (
     <div className="mt-3 print:hidden">
       <h3 className="text-sm font-semibold text-soft">Offcuts in hand</h3>
@@ -30,12 +27,13 @@ export function Offcuts({ type, size, offcuts, problems, keep }: Props) {
           return (
             <li key={at} className="flex flex-wrap items-center gap-x-2 text-sm">
               <span className="font-semibold">
-                <Reading text={offcut.length} />
+                <Reading text={String(offcut.length)} />
               </span>
+              {(offcut.count ?? 1) > 1 ? <span className="text-soft">× {offcut.count}</span> : null}
               <span>{offcut.name}</span>
               <IconButton
                 label={`Take out the offcut of ${offcut.length}`}
-                onClick={() => keep(offcuts.filter((_, place) => place !== at))}
+                onClick={() => change(removeOffcut(at))}
               >
                 <Icon name="close" className="size-4" />
               </IconButton>
@@ -53,7 +51,8 @@ export function Offcuts({ type, size, offcuts, problems, keep }: Props) {
         onSubmit={(event) => {
           event.preventDefault();
           if (length.trim()) {
-            keep([...offcuts, { type, size, name: name.trim(), length: length.trim() }]);
+            const where = name.trim() ? { name: name.trim() } : {};
+            change(addOffcut({ ...of, ...where, length: length.trim() }));
             setLength("");
             setName("");
           }

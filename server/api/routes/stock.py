@@ -1,0 +1,138 @@
+"""What a job is cut from: its stock, saved by version, and what is cut from what."""
+
+from __future__ import annotations
+
+import csv
+import io
+
+from django.http import HttpResponse
+from django.utils.text import slugify
+from ninja import Path, Query, Router
+
+import yarrow
+from api.answers import answered
+from api.limits import FILES
+from api.problems import REFUSALS, ConflictProblem
+from api.request import MemberRequest
+from api.shapes import Id, Restore, RevisionSummary, Version, revision_page
+from api.stock_shapes import (
+    CutNow,
+    CutsAsked,
+    CutsOfJob,
+    JobStockDetail,
+    JobStockSave,
+    stock_detail,
+)
+from jobs import stock as services
+from jobs.policy import jobs_for, runs_for, stocks_for
+
+router = Router(tags=["stock"])
+
+
+@router.get(
+    "/jobs/{job_id}/stock", response={200: JobStockDetail, **REFUSALS}, operation_id="get_stock"
+)
+def get_stock(request: MemberRequest, job_id: Path[Id]) -> JobStockDetail:
+    """What is in hand on a job; one that nothing was said of yet is empty."""
+    job = jobs_for(request.user).get(id=job_id)
+    return stock_detail(job, stocks_for(request.user).filter(job=job).first())
+
+
+@router.put(
+    "/jobs/{job_id}/stock",
+    response={200: JobStockDetail, 409: ConflictProblem, **REFUSALS},
+    operation_id="save_stock",
+)
+def save_stock(request: MemberRequest, job_id: Path[Id], body: JobStockSave) -> JobStockDetail:
+    """What is in hand, whole, and the version that it was made from (0: nothing was said yet)."""
+    stock = services.save_stock(request.user, job_id, body.document, body.base_version)
+    return stock_detail(stock.job, stock)
+
+
+@router.post(
+    "/jobs/{job_id}/stock/cut",
+    response={200: JobStockDetail, 409: ConflictProblem, **REFUSALS},
+    throttle=[FILES],
+    operation_id="cut_now",
+)
+def cut_now(request: MemberRequest, job_id: Path[Id], body: CutNow) -> JobStockDetail:
+    """The cut list was cut: offcuts that it took are gone, what is worth keeping lies there."""
+    stock = services.cut_now(request.user, job_id, body.document, body.base_version, body.seconds)
+    return stock_detail(stock.job, stock)
+
+
+@router.get(
+    "/jobs/{job_id}/stock/revisions",
+    response={200: list[RevisionSummary], **REFUSALS},
+    operation_id="list_stock_revisions",
+)
+def list_revisions(
+    request: MemberRequest, job_id: Path[Id], before: Query[Version | None] = None
+) -> list[RevisionSummary]:
+    """A page of a stock's history, newest first: the newest, or those before a version."""
+    return revision_page(stocks_for(request.user).get(job_id=job_id).revisions.all(), before)
+
+
+@router.post(
+    "/jobs/{job_id}/stock/revisions/{version}/restore",
+    response={200: JobStockDetail, 409: ConflictProblem, **REFUSALS},
+    operation_id="restore_stock",
+)
+def restore_stock(
+    request: MemberRequest, job_id: Path[Id], version: Path[Version], body: Restore
+) -> JobStockDetail:
+    """Bring an earlier revision of a stock back, as the next version."""
+    stock = services.restore_stock(request.user, job_id, version, body.base_version)
+    return stock_detail(stock.job, stock)
+
+
+@router.post(
+    "/jobs/{job_id}/cuts",
+    response={200: CutsOfJob, **REFUSALS},
+    throttle=[FILES],
+    operation_id="cut_list_of_job",
+)
+def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsAsked) -> HttpResponse:
+    """What the job's runs are cut from, conduit by conduit: whole sticks, and what is in hand.
+    Nothing is saved."""
+    job = jobs_for(request.user).get(id=job_id)
+    stock = body.document or services.no_stock(job)
+    yarrow.read_stock(stock)
+    found = []
+    for each in services.wanted(job):
+        there = bool(each.document["pieces"])
+        cuts = yarrow.cut_of_job(each, stock, job.rulebook, body.seconds) if there else None
+        told = {"type": each.type, "size": each.size, "name": each.name}
+        materials = [{"what": what, "count": count} for what, count in each.materials.items()]
+        found.append({**told, "left_out": each.left_out, "cuts": cuts, "materials": materials})
+    bent = runs_for(request.user).filter(job=job, stage__in=services.CUT).count()
+    return answered({"conduits": found, "bent": bent})
+
+
+@router.get(
+    "/jobs/{job_id}/materials.csv",
+    response={200: str, **REFUSALS},
+    throttle=[FILES],
+    operation_id="get_job_materials",
+    openapi_extra={"responses": {200: {"content": {"text/csv": {}}}}},
+)
+def get_job_materials(request: MemberRequest, job_id: Path[Id]) -> HttpResponse:
+    """What the job takes against what is in hand, a row a kind: sticks by its cut list, the
+    offcuts that it is cut from, and all that goes with them."""
+    job = jobs_for(request.user).get(id=job_id)
+    stock = stock_detail(job, stocks_for(request.user).filter(job=job).first()).document
+    out = io.StringIO()
+    table = csv.writer(out, lineterminator="\n")
+    table.writerow(["conduit", "what", "count"])
+    for each in services.wanted(job):
+        if each.document["pieces"]:
+            cuts = yarrow.cut_of_job(each, stock)
+            table.writerow([each.name, f"stick of {each.document['stick']}", cuts["sticks"]])
+            for bar in cuts["bars"]:
+                if bar["source"] == "offcut":
+                    table.writerow([each.name, f"offcut of {bar['length_text']}, in hand", 1])
+        for what, count in each.materials.items():
+            table.writerow([each.name, what, count])
+    answer = HttpResponse(out.getvalue(), content_type="text/csv")
+    answer["Content-Disposition"] = f'attachment; filename="{slugify(job.name)}-materials.csv"'
+    return answer

@@ -1,0 +1,82 @@
+"""The shapes of a job's stock and of what is cut from it."""
+
+from __future__ import annotations
+
+from typing import Annotated, Any
+
+from ninja import Field, Schema
+from pydantic import WithJsonSchema
+
+from api.shapes import Body, VersionOrNone
+from jobs.models import Job, JobStock
+from jobs.stock import no_stock
+from yarrow.stock.cut_list import CutList
+
+JobStockDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "jobstock"})]
+
+
+class JobStockSave(Body):
+    """What is in hand, and the version that it was made from."""
+
+    document: JobStockDocument
+    base_version: VersionOrNone
+
+
+class CutNow(JobStockSave):
+    """The stock that the cut list was made with, and how long looking for fewer sticks may take."""
+
+    seconds: float = Field(0, ge=0, le=4)
+
+
+class JobStockDetail(Schema):
+    """What is in hand on a job, at a version (0: nothing was said yet)."""
+
+    version: int
+    job_id: int
+    job_name: str
+    document: JobStockDocument
+
+
+class CutsAsked(Body):
+    """What is in hand (left out: nothing), and how long looking for fewer sticks may take: 0, the
+    first answer."""
+
+    document: JobStockDocument | None = None
+    seconds: float = Field(0, ge=0, le=4)
+
+
+class MaterialOfJob(Schema):
+    """Something that a job's runs take besides sticks, and how many."""
+
+    what: str
+    count: int
+
+
+class JobCuts(Schema):
+    """The cut list of one conduit of a job; None where none of its runs can be made yet."""
+
+    type: str
+    size: str
+    name: str
+    left_out: list[str]
+    cuts: CutList | None
+    materials: list[MaterialOfJob]
+
+
+class CutsOfJob(Schema):
+    """A job's cut lists, a conduit each; ``bent`` are the runs that were cut long since."""
+
+    conduits: list[JobCuts]
+    bent: int
+
+
+def stock_detail(job: Job, stock: JobStock | None) -> JobStockDetail:
+    """What is in hand on a job."""
+    return JobStockDetail.model_validate(
+        {
+            "version": stock.version if stock else 0,
+            "job_id": job.id,
+            "job_name": job.name,
+            "document": stock.document if stock else no_stock(job),
+        }
+    )

@@ -1,0 +1,80 @@
+"""What is in hand on a job, and how it changes when the job's cut list is cut."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from typing import Any
+
+from django.db import transaction
+
+import yarrow
+from accounts.models import Member
+from jobs.models import Job, JobStock, Run
+from jobs.policy import jobs_for, stock_revisions_for, stocks_for
+from versions import services as versions
+
+CUT: tuple[str, ...] = ("bent", "fitted")
+"""Stages at which a run's pieces were cut long since."""
+
+
+def no_stock(job: Job) -> dict[str, Any]:
+    """The stock of a job that nothing was said of yet."""
+    return {"format": "yarrow.jobstock/1", "units": job.units}
+
+
+@transaction.atomic
+def save_stock(
+    member: Member, job_id: int, document: dict[str, Any], base_version: int
+) -> JobStock:
+    """Save what is in hand on a job; version 0 is a stock that nothing was said of yet.
+
+    Raises: Job.DoesNotExist; DocumentError; VersionConflict, where it has been saved since.
+    """
+    job = jobs_for(member).select_for_update().get(id=job_id)
+    yarrow.read_stock(document)
+    stock = JobStock.objects.select_for_update().filter(job=job).first()
+    if base_version and stock is None:
+        raise JobStock.DoesNotExist
+    if stock is not None:
+        versions.check_version(stock, base_version, document)
+    stock = stock or JobStock(job=job)
+    versions.write(stock, member, document)
+    return stock
+
+
+@transaction.atomic
+def restore_stock(member: Member, job_id: int, version: int, base_version: int) -> JobStock:
+    """Bring an earlier revision of a job's stock back, as a new version.
+
+    Raises: JobStock.DoesNotExist; StockRevision.DoesNotExist; VersionConflict; DocumentError.
+    """
+    stock_id = stocks_for(member).get(job_id=job_id).id
+    stock: JobStock = versions.locked(stocks_for(member), stock_id, base_version)
+    revision = stock_revisions_for(member).get(stock=stock, version=version)
+    yarrow.read_stock(revision.document)
+    versions.write(stock, member, revision.document, restored_from=version)
+    return stock
+
+
+@transaction.atomic
+def cut_now(
+    member: Member, job_id: int, document: dict[str, Any], base_version: int, seconds: float
+) -> JobStock:
+    """The job's cut list was cut: offcuts that it took are gone, what is worth keeping is there.
+
+    Raises: as save_stock.
+    """
+    job = jobs_for(member).get(id=job_id)
+    cut = [
+        (each.type, each.size, yarrow.cut_of_job(each, document, job.rulebook, seconds))
+        for each in wanted(job)
+        if each.document["pieces"]
+    ]
+    return save_stock(member, job_id, yarrow.after_cutting(document, cut), base_version)
+
+
+def wanted(job: Job) -> Sequence[yarrow.StockOfConduit]:
+    """What the runs of a job take that are not bent yet, by conduit."""
+    runs = Run.objects.filter(job=job, removed_at=None).exclude(stage__in=CUT)
+    documents = list(runs.order_by("name", "id").values_list("document", flat=True))
+    return yarrow.stock_of_runs(documents, job.unit, job.wording)

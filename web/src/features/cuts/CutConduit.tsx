@@ -1,0 +1,64 @@
+// One conduit of a job: its sticks to scale, what goes with them, and its offcuts in hand.
+import type { CutsOfJob } from "@/api/queries";
+import { asIsBest, isOf, putTogether, type StockDocument } from "@/model/stock";
+import { Button } from "@/ui/Button";
+import { Figures } from "@/ui/Figures";
+import { CutBars } from "./CutBars";
+import { Offcuts } from "./Offcuts";
+
+type Props = {
+  conduit: CutsOfJob["conduits"][number];
+  stock: StockDocument;
+  problems: ReadonlyMap<string, string>;
+  change: (next: (stock: StockDocument) => StockDocument) => void;
+};
+
+export function CutConduit({ conduit, stock, problems, change }: Props) {
+  const { name, type, size, cuts, left_out, materials } = conduit;
+  const of = { type, size };
+  const byHand = (stock.together ?? []).some(isOf(of));
+  return (
+    <section aria-label={name} className="mt-6 break-inside-avoid-page">
+      <h2 className="text-lg font-bold">{name}</h2>
+      {cuts ? (
+        <CutBars cuts={cuts} together={(names) => change(putTogether(of, names))} />
+      ) : (
+        <p className="text-soft">Nothing that can be cut yet.</p>
+      )}
+      {byHand ? (
+        <p className="mt-1 flex flex-wrap items-baseline gap-x-2 text-sm print:hidden">
+          <span>
+            Pieces are together as you put them.{" "}
+            {cuts && cuts.moved > 0
+              ? `That costs ${cuts.moved === 1 ? "a stick" : `${cuts.moved} sticks`} more.`
+              : "That costs no stick more."}
+          </span>
+          <Button weight="quiet" className="px-2 text-sm" onClick={() => change(asIsBest(of))}>
+            Cut them as is best
+          </Button>
+        </p>
+      ) : null}
+      {left_out.length > 0 ? (
+        <p className="mt-1 border-l-3 border-amber bg-amber-soft px-3 py-1 text-sm">
+          Left out, as they can't be made as they are written: {left_out.join(", ")}.
+        </p>
+      ) : null}
+      {materials.length > 0 ? (
+        <>
+          <h3 className="mt-3 text-sm font-semibold text-soft">And with them</h3>
+          <ul className="text-sm">
+            {materials.map(({ what, count }) => (
+              <li key={what} className="flex gap-2">
+                <span className="w-6 text-right font-semibold">{count}</span>
+                <span>
+                  <Figures text={what} />
+                </span>
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : null}
+      <Offcuts of={of} offcuts={stock.offcuts ?? []} problems={problems} change={change} />
+    </section>
+  );
+}

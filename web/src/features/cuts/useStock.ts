@@ -1,0 +1,81 @@
+// A job's stock as it is changed: saved a moment after the last change, and what is cut from it.
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useMemo, useState } from "react";
+import { useStore } from "zustand";
+import { Refused } from "@/api/client";
+import { type CutsOfJob, cutsOfJob, type JobStock, saveStock } from "@/api/queries";
+import { useMemberName } from "@/features/drafts/useMemberName";
+import type { Draft } from "@/model/drafts";
+import type { OpenDocument } from "@/model/savedDocuments";
+import { createSavedStore, type DocumentStore } from "@/model/savedStore";
+import type { StockDocument } from "@/model/stock";
+import { tabName } from "@/model/tab";
+import { useSavedDocument } from "@/ui/useSavedDocument";
+
+export type OpenStock = OpenDocument<StockDocument, DocumentStore<StockDocument>>;
+
+/** How long looking for fewer sticks than the first answer has may take. */
+export const LOOK_S = 4;
+
+const NO_PROBLEMS: ReadonlyMap<string, string> = new Map();
+
+export function useStock(stock: JobStock, drafts: readonly Draft[]) {
+  const member = useMemberName();
+  const jobId = stock.job_id;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: opened once, with what there was then
+  const each = useMemo((): OpenStock => {
+    const own = drafts.find(({ tab }) => tab === tabName());
+    return {
+      store: own
+        ? createSavedStore(own.document as StockDocument, own.baseVersion, true)
+        : createSavedStore<StockDocument>(stock.document, stock.version, false),
+      member,
+      target: { kind: "stock", id: String(jobId), title: `${stock.job_name}, stock` },
+      send: (document, baseVersion) => saveStock(jobId, document, baseVersion),
+      done: () => undefined,
+    };
+  }, [stock, member]);
+  const document = useStore(each.store, (state) => state.document);
+  const cuts = useCuts(jobId, document);
+  useSavedDocument(each, { readable: cuts.problems.size === 0 });
+  return { each, document, change: each.store.getState().change, ...cuts };
+}
+
+/** What the job is cut from: an answer at once, then what was found in a few seconds more. */
+function useCuts(jobId: number, document: StockDocument) {
+  const [stopped, setStopped] = useState<StockDocument | null>(null);
+  const first = useQuery({
+    queryKey: ["cuts", jobId, document],
+    queryFn: ({ signal }) => cutsOfJob(jobId, { document, seconds: 0 }, signal),
+    retry: false,
+    gcTime: 0,
+    placeholderData: keepPreviousData,
+  });
+  // What was cut stays in sight while an offcut can't be read.
+  const [last, setLast] = useState<CutsOfJob | undefined>();
+  if (first.data && first.data !== last) {
+    setLast(first.data);
+  }
+  const open = first.data?.conduits.some(({ cuts }) => cuts?.how === "first-fit") ?? false;
+  const better = useQuery({
+    queryKey: ["fewer sticks", jobId, document],
+    queryFn: ({ signal }) => cutsOfJob(jobId, { document, seconds: LOOK_S }, signal),
+    enabled: open && stopped !== document && !first.isPlaceholderData,
+    retry: false,
+    gcTime: 0,
+  });
+  return {
+    shown: (stopped === document ? null : better.data) ?? first.data ?? last,
+    looking: better.isFetching && stopped !== document,
+    stop: () => setStopped(document),
+    pending: first.isPending,
+    refusal: first.isError && !isUnreadable(first.error) ? first.error.message : "",
+    problems: isUnreadable(first.error)
+      ? new Map(first.error.problem.errors.map(({ path, expected }) => [path, expected]))
+      : NO_PROBLEMS,
+  };
+}
+
+function isUnreadable(error: unknown): error is Refused {
+  return error instanceof Refused && error.problem.errors.length > 0;
+}
