@@ -62,6 +62,23 @@ class Pieces(PageTest):
         browser.see_text("Joint 1")
         self.assertEqual(browser.complaints(), [])
 
+    def test_a_joint_is_put_in_the_walk_and_on_the_drawing(self) -> None:
+        browser = self.browser
+        self.open_run("Bottling line drop")
+        browser.press("Add what comes next")
+        browser.press("Coupling", "[role=menuitem]")
+        browser.write("joints.places[0].leg", "1")
+        browser.write("joints.places[0].at", "12")
+        browser.see_text("Saved")
+        browser.press("Flat", "[role=radio]")
+        browser.until(lambda: len(browser.all("[data-joint-at]")) == 2, "a joint in two views")
+        browser.see("[data-room]").send_keys("\ue007")  # Enter
+        browser.until(lambda: len(browser.all("[data-joint]")) == 2, "two joints in the walk")
+        browser.until(lambda: len(browser.all("[data-joint-at]")) == 4, "two joints in two views")
+        browser.see_text("Saved")
+        self.assertEqual(len(self.run_named("Bottling line drop").document["joints"]["places"]), 2)
+        self.assertEqual(browser.complaints(), [])
+
     def test_a_chain_of_readings_is_shown_as_the_worked_sum(self) -> None:
         browser = self.browser
         self.open_run("Kiosk feed over the strut, rigid")

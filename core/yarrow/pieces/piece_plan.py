@@ -74,6 +74,18 @@ class Way:
 
 
 @dataclass(frozen=True, slots=True)
+class JointMayLie:
+    """A stretch that a joint's middle may lie in, as the tape on its leg (counted from 1) reads:
+    from where to where, half way, and where that is in space."""
+
+    leg: int
+    from_text: str
+    to_text: str
+    middle_text: str
+    middle_point: Vector
+
+
+@dataclass(frozen=True, slots=True)
 class PlaceOfJoint:
     """A joint's place as a run's document says it."""
 
@@ -144,8 +156,8 @@ class CouplingOffered:
 class PiecesOfRun:
     """A run in pieces. Lengths in ``units``. ``parted`` is who said where: nobody, where it is one
     piece. ``end_fittings`` are what it starts from and ends at; ``offered`` are the couplings that
-    it could be joined with; ``ways_in`` are how a threaded run is got in, cheapest first;
-    ``supports`` are None where it can't be made."""
+    it could be joined with; ``rooms`` are where a joint may lie; ``ways_in`` are how a threaded
+    run is got in, cheapest first; ``supports`` are None where it can't be made."""
 
     format: str
     units: Unit
@@ -159,6 +171,7 @@ class PiecesOfRun:
     parted: str
     pieces: tuple[PieceOfRun, ...]
     joints: tuple[Joint, ...]
+    rooms: tuple[JointMayLie, ...]
     ways: tuple[Way, ...]
     ways_in: tuple[WayIn, ...]
     supports: Supports | None

@@ -23,8 +23,14 @@ from yarrow.pieces.getting_in.ways import (
     ways_in,
 )
 from yarrow.pieces.materials import materials_of
-from yarrow.pieces.piece_plan import CouplingOffered, PiecesOfRun, PlaceOfJoint, WayIn
-from yarrow.pieces.places import JointRoom, RunToPart, allowed
+from yarrow.pieces.piece_plan import (
+    CouplingOffered,
+    JointMayLie,
+    PiecesOfRun,
+    PlaceOfJoint,
+    WayIn,
+)
+from yarrow.pieces.places import JointRoom, RunToPart, allowed, on_leg, taped_legs
 from yarrow.pieces.planned_pieces import MOST_PIECES, Middles, Parting
 from yarrow.pieces.supports import supports_of
 from yarrow.runs.model.run import Joints, ResolvedRun, Survey
@@ -72,6 +78,7 @@ def pieces_of(survey: Survey) -> PiecesOfRun:
         parted="hand" if said.places else "yarrow" if taken else "",
         pieces=pieces,
         joints=joints,
+        rooms=_may_lie(parting.parted, rooms),
         ways=compared,
         ways_in=tuple(_way_in(parting, each, hung.by) for each in hung.shown),
         supports=supports,
@@ -111,6 +118,17 @@ class Hung:
         middles = run.middles if said.places else parting.moved_on(by, run.rooms)
         moved = replace(by, offer=replace(by.offer, middles=middles))
         return cls(parting.closed(moved), middles, by, shown, findings)
+
+
+def _may_lie(parted: RunToPart, rooms: Sequence[JointRoom]) -> tuple[JointMayLie, ...]:
+    """Where a joint may lie, as the tape has it."""
+    legs, found = taped_legs(parted), []
+    for room in rooms:
+        leg, part = on_leg(legs, room.middle)
+        places = (room.begins, room.ends, room.middle)
+        begins, ends, middle = (parted.words.reading(leg.reads(part.at(place))) for place in places)
+        found.append(JointMayLie(leg.number + 1, begins, ends, middle, part.at(room.middle)))
+    return tuple(found)
 
 
 def _way_in(parting: Parting, way: WayToGetIn, taken: WayToGetIn | None) -> WayIn:
@@ -200,6 +218,7 @@ def _answer(asked: Resolution, said: Joints, findings: Sequence[Finding]) -> Pie
         parted="",
         pieces=(),
         joints=(),
+        rooms=(),
         ways=(),
         ways_in=(),
         supports=None,

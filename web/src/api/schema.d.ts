@@ -2656,6 +2656,27 @@ export interface components {
             takes_text: string;
         };
         /**
+         * JointMayLie
+         * @description A stretch that a joint's middle may lie in, as the tape on its leg (counted from 1) reads:
+         *     from where to where, half way, and where that is in space.
+         */
+        JointMayLie: {
+            /** From Text */
+            from_text: string;
+            /** Leg */
+            leg: number;
+            /** Middle Point */
+            middle_point: [
+                number,
+                number,
+                number
+            ];
+            /** Middle Text */
+            middle_text: string;
+            /** To Text */
+            to_text: string;
+        };
+        /**
          * Mark
          * @description What goes on the pipe for one bend: where, as the tape tells it, and how the bender goes on.
          *
@@ -3007,7 +3028,7 @@ export interface components {
          * PiecesOfRun
          * @description A run in pieces. Lengths in ``units``. ``parted`` is who said where: nobody, where it is one
          *     piece. ``end_fittings`` are what it starts from and ends at; ``offered`` are the couplings that
-         *     it could be joined with; ``ways_in`` are how a threaded run is got in, cheapest first;
+         *     it could be joined with; ``rooms`` are where a joint may lie; ``ways_in`` are how a threaded run is got in, cheapest first;
          *     ``supports`` are None where it can't be made.
          */
         PiecesOfRun: {
@@ -3036,6 +3057,8 @@ export interface components {
             parted: string;
             /** Pieces */
             pieces: components["schemas"]["PieceOfRun"][];
+            /** Rooms */
+            rooms: components["schemas"]["JointMayLie"][];
             /** Stick */
             stick: number;
             /** Stick Text */

@@ -4,6 +4,7 @@
 import type { PiecesOfRun } from "@/api/queries";
 import { along, linePoints, type Point3, point3 } from "@/geometry/centreline";
 import type { Point2 } from "@/geometry/views";
+import { putJoint } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
 import { Hatch } from "./Hatch";
 
@@ -22,6 +23,7 @@ const NUMBER = 17;
 const STRAP = 3.5;
 
 export function Joints({ made, place, flat, thick }: Props) {
+  const byHand = usePlanner((state) => state.history.present.joints?.places !== undefined);
   return (
     <g>
       {made.supports?.straps.map((strap) => {
@@ -39,11 +41,42 @@ export function Joints({ made, place, flat, thick }: Props) {
           />
         );
       })}
+      {byHand ? <Rooms made={made} place={place} /> : null}
       {made.joints.length > 0 ? (
         <Pieces made={made} place={place} flat={flat} thick={thick} />
       ) : null}
     </g>
   );
+}
+
+/** A cross where a joint may be put: half way along every straight that has room for one. */
+function Rooms({ made, place }: Pick<Props, "made" | "place">) {
+  const change = usePlanner((state) => state.change);
+  const found = made.joints.map(({ leg, at_text }) => ({ leg, at: at_text }));
+  return made.rooms.map(({ leg, middle_text, middle_point }) => {
+    const [x, y] = place(point3(middle_point));
+    return (
+      // biome-ignore lint/a11y/useSemanticElements: a part of a drawing can't be a button
+      <g
+        key={`${leg} ${middle_text}`}
+        role="button"
+        tabIndex={0}
+        aria-label={`Put a joint on leg ${leg} at ${middle_text}`}
+        data-room={leg}
+        className="cursor-pointer opacity-60 hover:opacity-100 focus-visible:opacity-100"
+        onClick={() => change(putJoint(found, { leg, at: middle_text }))}
+        onKeyDown={(event) => {
+          if (event.key === "Enter" || event.key === " ") {
+            event.preventDefault();
+            change(putJoint(found, { leg, at: middle_text }));
+          }
+        }}
+      >
+        <circle cx={x} cy={y} r="10" className="fill-paper stroke-accent" />
+        <path d={`M${x - 4} ${y}h8M${x} ${y - 4}v8`} className="stroke-accent" strokeWidth="1.6" />
+      </g>
+    );
+  });
 }
 
 function Pieces({ made, place, flat, thick }: Props) {

@@ -18,6 +18,7 @@ export const end: KindSpec<"end"> = {
       FROM,
     ],
     [{ own: "end-box" }],
+    [{ own: "end-held" }],
     [{ own: "fixed-end" }],
   ],
 };

@@ -15,7 +15,7 @@ export type Part<Field extends string = string> =
   | { own: OwnPart };
 
 /** Parts that are more than one field: features/planner/ownParts.tsx draws them. */
-export type OwnPart = "offset-angle" | "end-box" | "fixed-end";
+export type OwnPart = "offset-angle" | "end-box" | "end-held" | "fixed-end";
 
 type FieldOf<K extends LineKind> = Extract<keyof LineOf<K>, string>;
 

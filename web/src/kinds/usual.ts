@@ -26,12 +26,14 @@ function isUsual(part: Exclude<Part, string>, line: Line): boolean {
   if ("from" in part) {
     return is("from", "back");
   }
-  return "own" in part ? is(OWN_FIELDS[part.own]) : true;
+  const own = "own" in part ? OWN_FIELDS[part.own] : null;
+  return own === null || is(own);
 }
 
-/** The field that says whether a part of several is used. */
-const OWN_FIELDS: Record<OwnPart, string> = {
+/** The field that says whether a part of several is used; null where that is said of the whole run. */
+const OWN_FIELDS: Record<OwnPart, string | null> = {
   "offset-angle": "angle",
   "end-box": "box",
+  "end-held": null,
   "fixed-end": "meet",
 };

@@ -5,6 +5,7 @@ import {
   addJoint,
   inOnePiece,
   partIt,
+  putJoint,
   removeJoint,
   setEnd,
   setJoint,
@@ -40,8 +41,16 @@ describe("joints", () => {
   });
 
   it("can be put, moved and measured to the coupling's near end", () => {
-    const put = setJoint(0, { at: "33", to: "near" })(addJoint()(parted));
+    const put = setJoint(0, { at: "33", to: "near" })(addJoint(1)(parted));
     expect(put.joints?.places).toEqual([{ at: "33", to: "near" }]);
+  });
+
+  it("are put beside those that there are, Yarrow's own too", () => {
+    const found = [{ leg: 1, at: "119 5/16" }];
+    const first = putJoint(found, { leg: 2, at: "40" })(parted);
+    expect(first.joints?.places).toEqual([{ at: "119 5/16" }, { leg: 2, at: "40" }]);
+    const again = putJoint(found, { leg: 1, at: "20" })(first);
+    expect(again.joints?.places).toHaveLength(3);
   });
 
   it("are moved by what mends them", () => {

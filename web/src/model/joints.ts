@@ -79,9 +79,23 @@ export function setJoint(index: number, fields: Partial<JointSaid>): Change {
   };
 }
 
-export function addJoint(): Change {
-  return (document) =>
-    setJoints({ places: [...(document.joints?.places ?? []), { at: "" }] })(document);
+/** A joint more on a leg, counted from 1, with its place still to be said. */
+export function addJoint(leg: number): Change {
+  return (document) => {
+    const place = leg === 1 ? { at: "" } : { leg, at: "" };
+    return setJoints({ places: [...(document.joints?.places ?? []), place] })(document);
+  };
+}
+
+/** A joint where one may be, beside those that there are: all of them a person's own then. */
+export function putJoint(found: readonly Found[], joint: Found): Change {
+  return (document) => {
+    const own = document.joints?.places ?? [];
+    const place = joint.leg === 1 ? { at: joint.at } : { leg: joint.leg, at: joint.at };
+    return own.length > 0
+      ? setJoints({ places: [...own, place] })(document)
+      : takePlaces([...found, joint])(document);
+  };
 }
 
 export function removeJoint(index: number): Change {

@@ -1,22 +1,13 @@
 // How a threaded run is got in: how its ends are held, what closes it, what each way takes.
 import type { PiecesOfRun } from "@/api/queries";
-import { WordField } from "@/features/walk/fields";
-import { type Joints, setEnd, takeClosing } from "@/model/joints";
+import { takeClosing } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
+import { EndHeld } from "./EndHeld";
 
-const STATES = {
-  fixed: "is fixed",
-  "comes-off": "comes off",
-  turns: "turns",
-  loose: "is loose",
-} as const;
-
-type Props = { joints: Joints | undefined; made: PiecesOfRun };
-
-export function GettingIn({ joints, made }: Props) {
+export function GettingIn({ made }: { made: PiecesOfRun }) {
   const change = usePlanner((state) => state.change);
   return (
     <section className="px-4 pt-4" aria-label="Getting it in">
@@ -25,12 +16,7 @@ export function GettingIn({ joints, made }: Props) {
         {(["start", "end"] as const).map((end) => (
           <span key={end} className="flex items-baseline gap-x-1.5">
             <span className="text-soft">{end === "start" ? "The start" : "the end"}</span>
-            <WordField
-              label={end === "start" ? "How the start is held" : "How the end is held"}
-              value={joints?.ends?.[end] ?? "fixed"}
-              words={STATES}
-              onChange={(state) => change(setEnd(end, state))}
-            />
+            <EndHeld end={end} />
           </span>
         ))}
       </p>

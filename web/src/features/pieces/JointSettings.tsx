@@ -1,24 +1,13 @@
 // How a run is joined, in a sentence; and every joint that a person put, where it can be moved.
 import type { PiecesOfRun } from "@/api/queries";
 import { InlineField, WordField } from "@/features/walk/fields";
-import {
-  addJoint,
-  inOnePiece,
-  type JointSaid,
-  type Joints,
-  removeJoint,
-  setJoint,
-  setJoints,
-  takePlaces,
-} from "@/model/joints";
-import { usePlanner, usePlanState } from "@/state/PlannerContext";
-import { Button, IconButton } from "@/ui/Button";
-import { Figures } from "@/ui/Figures";
-import { Icon } from "@/ui/Icon";
+import { addJoint, inOnePiece, type Joints, setJoints, takePlaces } from "@/model/joints";
+import { usePlanner } from "@/state/PlannerContext";
+import { Button } from "@/ui/Button";
+import { focusField } from "@/ui/focusField";
 import { Select } from "@/ui/Select";
 
 const BY = { yarrow: "where Yarrow says", hand: "where you say" } as const;
-const TO = { near: "near end", middle: "middle", far: "far end" } as const;
 
 export function JointSettings({ joints, made }: { joints: Joints; made: PiecesOfRun }) {
   const change = usePlanner((state) => state.change);
@@ -62,67 +51,23 @@ export function JointSettings({ joints, made }: { joints: Joints; made: PiecesOf
         {made.offered.find(({ kind }) => kind === made.coupling)?.source}
       </p>
       {places.length > 0 ? (
-        <ol className="pt-1">
-          {places.map((place, index) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: a joint is known by its number along the run
-            <JointRow key={index} place={place} index={index} />
-          ))}
-          <li className="pt-1">
-            <Button weight="quiet" className="px-2 text-sm" onClick={() => change(addJoint())}>
-              Another joint
-            </Button>
-          </li>
-        </ol>
+        <p className="pt-1 text-sm">
+          <span className="text-soft">
+            {places.length === 1 ? "The joint stands" : `All ${places.length} joints stand`} in the
+            walk.
+          </span>
+          <Button
+            weight="quiet"
+            className="px-2 text-sm"
+            onClick={() => {
+              change(addJoint(1));
+              focusField(`joints.places[${places.length}].at`);
+            }}
+          >
+            Another joint
+          </Button>
+        </p>
       ) : null}
     </div>
-  );
-}
-
-function JointRow({ place, index }: { place: JointSaid; index: number }) {
-  const change = usePlanner((state) => state.change);
-  const path = `joints.places[${index}]`;
-  const name = `Joint ${index + 1}`;
-  const sum = usePlanState(
-    ({ plan }) => plan?.worked.find((each) => each.path === `${path}.at`)?.text ?? "",
-  );
-  return (
-    <li className="flex flex-wrap items-baseline gap-x-1.5 text-sm" data-joint={index}>
-      <span className="font-semibold">{name}</span>
-      <span className="text-soft">: on leg</span>
-      <InlineField
-        path={`${path}.leg`}
-        label={`${name}, leg`}
-        value={place.leg ?? 1}
-        onChange={(leg, burst) => {
-          const number = Number(leg);
-          change(
-            setJoint(index, { leg: Number.isInteger(number) && leg ? number : (leg as never) }),
-            burst,
-          );
-        }}
-      />
-      <span className="text-soft">, its</span>
-      <WordField
-        label={`${name}, measured to`}
-        value={place.to ?? "middle"}
-        words={TO}
-        onChange={(to) => change(setJoint(index, { to }))}
-      />
-      <span className="text-soft">at</span>
-      <InlineField
-        path={`${path}.at`}
-        label={`${name}, place`}
-        value={place.at}
-        onChange={(at, burst) => change(setJoint(index, { at }), burst)}
-      />
-      {sum ? (
-        <span className="text-soft">
-          <Figures text={sum} />
-        </span>
-      ) : null}
-      <IconButton label={`Take out ${name}`} onClick={() => change(removeJoint(index))}>
-        <Icon name="close" className="size-4" />
-      </IconButton>
-    </li>
   );
 }

@@ -40,7 +40,7 @@ export default function PiecesPane() {
       <div className="px-4">
         <Findings findings={made.findings.filter(({ level }) => level !== "error")} />
       </div>
-      {made.ways_in.length > 0 ? <GettingIn joints={joints} made={made} /> : null}
+      {made.ways_in.length > 0 ? <GettingIn made={made} /> : null}
       {made.ways.length > 1 ? <WaysTable made={made} /> : null}
       <HeldUp made={made} />
     </div>

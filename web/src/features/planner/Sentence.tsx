@@ -4,7 +4,7 @@ import type { OwnPart, Part } from "@/kinds/kindSpec";
 import { KINDS } from "@/kinds/kinds";
 import { rowIsUsual } from "@/kinds/usual";
 import { Angle, EndFitting, From, Length, Name, type OfLine, Side, Word } from "./lineFields";
-import { EndBox, FixedEnd, OffsetAngle } from "./ownParts";
+import { EndBox, FixedEnd, HeldAtEnd, OffsetAngle } from "./ownParts";
 import { SENTENCE, SUB } from "./sentenceClasses";
 
 type Props = OfLine & { firstLeg: boolean };
@@ -71,5 +71,6 @@ function OnePart({ part, ...of }: Props & { part: Part }) {
 const OWN: Record<OwnPart, ComponentType<OfLine>> = {
   "offset-angle": OffsetAngle,
   "end-box": EndBox,
+  "end-held": HeldAtEnd,
   "fixed-end": FixedEnd,
 };

@@ -1,6 +1,7 @@
 // Where the run starts: the fitting, what it is called, and the pipe beyond its face.
 
 import { useState } from "react";
+import { EndHeld } from "@/features/pieces/EndHeld";
 import { Findings } from "@/features/walk/Findings";
 import { InlineField } from "@/features/walk/fields";
 import { setStart } from "@/model/commands";
@@ -64,6 +65,11 @@ export function StartLine() {
             value={start?.box}
             onChange={(box, burst) => change(setStart({ box }), burst)}
           />
+        </p>
+      ) : null}
+      {all && start && start.kind !== "open" ? (
+        <p className={SUB}>
+          while the run is put up it <EndHeld end="start" />
         </p>
       ) : null}
       <StartFindings />

@@ -1,8 +1,10 @@
 // The walk: what the tape meets, in order, from the start to the end.
-import { memo } from "react";
+import { Fragment, memo } from "react";
+import { JointLines } from "@/features/pieces/JointLines";
 import { KINDS } from "@/kinds/kinds";
 import { addLine, placeOf } from "@/model/commands";
 import { type Line, walkOf } from "@/model/document";
+import { addJoint } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
 import { Icon } from "@/ui/Icon";
 import { Key, Menu } from "@/ui/Menu";
@@ -17,6 +19,7 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
   const points = usePlanner((state) => state.history.present.path?.length ?? 0);
   const change = usePlanner((state) => state.change);
   const select = usePlanner((state) => state.select);
+  const joints = usePlanner((state) => state.history.present.joints?.places?.length ?? 0);
   const firstTurn = walk.findIndex(({ kind }) => KINDS[kind].endsLeg);
 
   const add = (line: Line) => {
@@ -51,15 +54,19 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
       <StartLine />
       <ol>
         {walk.map((line, index) => (
-          <WalkLine
-            // biome-ignore lint/suspicious/noArrayIndexKey: a line has no name; its place is what it is
-            key={`${index}-${line.kind}`}
-            line={line}
-            index={index}
-            last={index === walk.length - 1}
-            nextToEnd={index === walk.length - 2}
-            firstLeg={firstTurn === -1 || index <= firstTurn}
-          />
+          // biome-ignore lint/suspicious/noArrayIndexKey: a line has no name; its place is what it is
+          <Fragment key={`${index}-${line.kind}`}>
+            {KINDS[line.kind].endsLeg || line.kind === "end" ? (
+              <JointLines leg={legOf(walk, index)} />
+            ) : null}
+            <WalkLine
+              line={line}
+              index={index}
+              last={index === walk.length - 1}
+              nextToEnd={index === walk.length - 2}
+              firstLeg={firstTurn === -1 || index <= firstTurn}
+            />
+          </Fragment>
         ))}
       </ol>
       <div className="px-4 pt-3">
@@ -77,10 +84,25 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
               <Key>A</Key>
             </button>
           }
-          actions={[...offered("there", "What is there"), ...offered("bends", "Bends by name")]}
+          actions={[
+            ...offered("there", "What is there"),
+            ...offered("bends", "Bends by name"),
+            {
+              group: "In the pipe",
+              label: "Coupling",
+              hint: "a joint between two sticks, where you say",
+              run: () => change(addJoint(legOf(walk, walk.length - 1))),
+              cursor: `joints.places[${joints}].at`,
+            },
+          ]}
         />
       </div>
       <TypedLine />
     </div>
   );
 });
+
+/** The leg that a line lies on, counted from 1: each turn begins one. */
+function legOf(walk: readonly Line[], index: number): number {
+  return 1 + walk.slice(0, Math.max(index, 0)).filter(({ kind }) => KINDS[kind].endsLeg).length;
+}

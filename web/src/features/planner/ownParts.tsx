@@ -1,5 +1,6 @@
 // Parts of a line's sentence that are more than one field.
 
+import { EndHeld } from "@/features/pieces/EndHeld";
 import { InlineField, WordField } from "@/features/walk/fields";
 import { setLine } from "@/model/commands";
 import { usePlanner } from "@/state/PlannerContext";
@@ -74,6 +75,15 @@ export function FixedEnd({ line, index }: OfLine) {
         : null}
     </>
   );
+}
+
+/** How the end is held while the run is put up. */
+export function HeldAtEnd({ line }: OfLine) {
+  return line.kind === "end" ? (
+    <>
+      while the run is put up it <EndHeld end="end" />
+    </>
+  ) : null;
 }
 
 /** The box of the job that the end is at. */
