@@ -233,6 +233,14 @@ SALTMARSH = {
             _end("36 3/8", "meter box", "hub"),
         ),
         _demo_run(
+            "Scale house stub, to half a coupling",
+            _RIGID,
+            _box("scale box", "hub"),
+            _offset("21 3/8", "3", "out", "sill beam"),
+            _turn("52 1/2", "left", "scale house corner"),
+            _end("27 5/8", "stub in the wall", "coupling_middle"),
+        ),
+        _demo_run(
             "Loft feed, three sticks",
             {**_EMT_34, "joints": {}},
             _box("mill board"),

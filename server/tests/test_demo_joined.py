@@ -62,6 +62,15 @@ class Joined(unittest.TestCase):
         # Coupler, ring and two turns on the first piece's end; the box takes an ordinary thread.
         self.assertEqual([piece.threads for piece in made.pieces], [("37",), ("12",)])
 
+    def test_a_set_and_a_90_measured_to_half_a_coupling(self) -> None:
+        made = demo("Scale house stub, to half a coupling")
+        radius, diameter, thread = made.pieces[0].plan.bender.radius, 0.84, 0.5337
+        # Half of the eighth that stays open in the coupling is short of its middle.
+        self.cuts(
+            made,
+            thread + 52.5 + set_adds(3, 30, radius) + 27.625 - diameter - quarter(radius) - 0.0625,
+        )
+
     def test_three_sticks_of_a_loft_feed(self) -> None:
         made = demo("Loft feed, three sticks")
         whole = sum(piece.plan.cut_length for piece in made.pieces) + 2 * 1.6 / 25.4

@@ -10,9 +10,10 @@ from itertools import pairwise
 from typing import ClassVar
 from unittest import mock
 
+from yarrow.catalog.fittings import fittings
 from yarrow.catalog.limits import fill_limits, limits
 from yarrow.catalog.reading import FOLDER, rows, source_of, toml
-from yarrow.catalog.tables import conduits, fittings
+from yarrow.catalog.tables import conduits
 from yarrow.catalog.wiring import (
     adjustment,
     bores,

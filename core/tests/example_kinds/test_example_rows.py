@@ -8,7 +8,8 @@ from unittest import mock
 
 import yarrow
 from core.tests.builders import end, run, turn
-from yarrow.catalog.tables import Fitting, benders, fittings
+from yarrow.catalog.fittings import Fitting, fittings
+from yarrow.catalog.tables import benders
 from yarrow.documents.schema import reader, schema
 from yarrow.documents.wire_reading import us_wire
 from yarrow.fill.area import Area

@@ -1062,6 +1062,22 @@ CASES: dict[str, Case] = {
         "catalogue, sockets",
         None,
     ),
+    # Half of an eighth, which two tapered threads leave between them.
+    "fitting-allowed-for": Case(
+        planned_(
+            turn(40),
+            end(40, fitting="coupling_middle"),
+            conduit={"type": "rmc", "size": "1"},
+            bender="ratchet-1",
+        ),
+        "note",
+        "walk[1].allowance",
+        1,
+        (),
+        "1/16",
+        "what its coupling holds open: couplings",
+        None,
+    ),
     "thread-added": Case(
         planned_(
             turn(40),

@@ -51,6 +51,19 @@ class Straps(unittest.TestCase):
         self.assertTrue(held(run(end(60))).law)
         self.assertIn("358.30", held(run(end(60))).source)
 
+    def test_straight_rigid_with_threaded_couplings_may_have_them_further_apart(self) -> None:
+        # 12 ft at 1 in., 14 ft at 1 1/4 and 1 1/2, 16 at 2, 20 from 3 (344.30): 3 ft from each end
+        # of 30 ft leave 24 between. With a bend in it, or with no thread, it is 10 ft again.
+        rigid = {"bender": "ratchet-1"}
+        for size, apart in (("1", 12), ("1-1/4", 14), ("2", 16), ("3", 20)):
+            rule = support_rule(conduits()["rmc", size], "in", straight=True)
+            self.assertAlmostEqual(rule.spacing, apart * 12, places=6)
+        one = {"conduit": {"type": "rmc", "size": "1"}, **rigid}
+        self.assertEqual(reads(run(end(30 * 12), **one)), ["36", "180", "324"])
+        union = {"joints": {"coupling": "threadless-coupling"}}
+        self.assertEqual(len(reads(run(end(30 * 12), **one, **union))), 4)
+        self.assertEqual(held(run(turn(200), end(100), **one)).spacing_text, "120")
+
     def test_none_is_on_a_coupling(self) -> None:
         # Half a coupling of 1 9/16 and half a strap of 1 in.
         for strap in held(run(end(200), joints={"places": [{"at": 100}]})).straps:

@@ -24,16 +24,18 @@ class SupportRule:
     source: str
 
 
-def support_rule(conduit: Conduit, unit: Unit) -> SupportRule:
+def support_rule(conduit: Conduit, unit: Unit, *, straight: bool = False) -> SupportRule:
     """The rule for a conduit.
 
     Args:
         conduit: of the catalogue.
         unit: of the figures.
+        straight: whether the run is straight, with threaded couplings.
     """
     row = toml("supports")[conduit.type]
     outside = float(convert(conduit.diameter, conduit.unit, "mm"))
-    spacing = next(spacing for most, spacing in row["spacing_mm"] if outside <= most)
+    apart = row.get("straight_mm", row["spacing_mm"]) if straight else row["spacing_mm"]
+    spacing = next(spacing for most, spacing in apart if outside <= most)
     return SupportRule(
         convert_length(row["first_mm"], "mm", unit),
         convert_length(spacing, "mm", unit),

@@ -9,7 +9,7 @@ from functools import cache
 from yarrow.catalog.limits import limits
 from yarrow.catalog.reading import rows, source_of, toml
 from yarrow.measure.tape import read_length
-from yarrow.measure.units import Unit, convert
+from yarrow.measure.units import Unit
 
 
 class TradeSize(str):
@@ -73,22 +73,6 @@ class RuleOfThumb:
     angle: float
     multiplier: float
     shrink: float
-
-
-@dataclass(frozen=True, slots=True)
-class Fitting:
-    """What a run can start from or end at."""
-
-    kind: str
-    name: str
-    takes_in: tuple[str, ...]
-    drawn: str
-    drawn_mm: float
-
-    @property
-    def takes_thread(self) -> bool:
-        """Whether a threaded conduit is screwed into it."""
-        return "threaded" in self.takes_in
 
 
 @cache
@@ -184,17 +168,6 @@ def usual_angles(kind: str) -> UsualAngles:
 
 
 @cache
-def fittings() -> dict[str, Fitting]:
-    """What a run can start from or end at, by kind."""
-    return {
-        kind: Fitting(
-            kind, entry["name"], tuple(entry["takes_in"]), entry["drawn"], float(entry["drawn_mm"])
-        )
-        for kind, entry in toml("fittings").items()
-    }
-
-
-@cache
 def typical_springback() -> dict[str, tuple[float, float]]:
     """By type of conduit: what a bend is commanded to, and what of it is typically kept."""
     return {
@@ -206,12 +179,6 @@ def typical_springback() -> dict[str, tuple[float, float]]:
 def source_of_least_radius(unit: Unit) -> str:
     """Where the least radius of a conduit measured in ``unit`` is written."""
     return source_of("least-radius-us") if unit == "in" else limits().metric_inside_radius.source
-
-
-def allowance(fitting: Fitting, conduit: Conduit, unit: Unit) -> Fraction:
-    """The pipe that goes beyond a fitting's face when nothing else is said, in ``unit``."""
-    own = conduit.engaged if conduit.joint in fitting.takes_in else Fraction(0)
-    return convert(own, conduit.unit, unit)
 
 
 def _least_radius(size: str, diameter: Fraction, unit: str) -> Fraction | None:

@@ -8,9 +8,10 @@ from dataclasses import dataclass
 
 from yarrow.benders.bender import Bender
 from yarrow.benders.catalogued import catalogued
+from yarrow.catalog.fittings import fittings
 from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.reading import source_of
-from yarrow.catalog.tables import BenderEntry, ShoeFit, benders, conduits, fittings
+from yarrow.catalog.tables import BenderEntry, ShoeFit, benders, conduits
 from yarrow.catalog.wiring import (
     box_allowances,
     factor_rule,

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
-from yarrow.catalog.tables import fittings
+from yarrow.catalog.fittings import fittings
 from yarrow.features.in_document import Field, InDocument
 from yarrow.features.registry import KINDS
 from yarrow.obstacles.registry import OBSTACLES

@@ -12,14 +12,9 @@ from yarrow.benders.calibration import TestBend, calibrate
 from yarrow.benders.catalogued import catalogued, fit_for, typical
 from yarrow.benders.kinds import BENDER_KINDS, Way
 from yarrow.benders.springback import Springback, springback
+from yarrow.catalog.fittings import allowance, fittings
 from yarrow.catalog.limits import limits
-from yarrow.catalog.tables import (
-    Conduit,
-    allowance,
-    benders,
-    conduits,
-    fittings,
-)
+from yarrow.catalog.tables import Conduit, benders, conduits
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.joint_reading import read_joints
 from yarrow.documents.schema import reader

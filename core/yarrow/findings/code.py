@@ -35,6 +35,7 @@ class FindingCode(StrEnum):
     STAND_OFF_TAKEN = "stand-off-taken", "note"
     STAND_OFF_CARRIES = "stand-off-carries", "error"
     THREAD_ADDED = "thread-added", "note"
+    FITTING_ALLOWED_FOR = "fitting-allowed-for", "note"
     SOCKET_ADDED = "socket-added", "note"
     PICK_NOT_OFFERED = "pick-not-offered", "warning"
     OBSTACLE_CLASH = "obstacle-clash", "error"

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from yarrow.catalog.tables import fittings
+from yarrow.catalog.fittings import fittings
 from yarrow.pieces.piece_plan import Joint, Material, PieceOfRun, Supports
 from yarrow.pieces.places import RunToPart
 from yarrow.wording.phrase import Phrase, Value

@@ -8,7 +8,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 
 from yarrow.catalog.couplings import couplings
-from yarrow.catalog.tables import fittings
+from yarrow.catalog.fittings import fittings
 from yarrow.measure.units import convert, convert_length
 from yarrow.pieces.getting_in.joining import hanging_order
 from yarrow.pieces.piece_plan import PieceOfRun, PiecesOfRun
@@ -151,7 +151,7 @@ class _Work:
             coupling = couplings()[self.made.joints[self.at - 1].coupling].on(conduit, unit)
             return Phrase("work/take-off", {"by": self.words.measured(coupling.open / 2)})
         engaged = float(convert(conduit.engaged, conduit.unit, unit))
-        if engaged and conduit.joint in fittings()[self.made.end_fittings[1]].takes_in:
+        if engaged and fittings()[self.made.end_fittings[1]].takes(conduit):
             return Phrase("work/add-on", {"by": self.words.measured(engaged)})
         return Phrase("work/at-the-mark")
 

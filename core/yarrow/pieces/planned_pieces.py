@@ -8,9 +8,9 @@ from fractions import Fraction
 from itertools import pairwise
 
 from yarrow.catalog.couplings import couplings
+from yarrow.catalog.fittings import fittings
 from yarrow.catalog.reading import toml
 from yarrow.catalog.stances import Stances
-from yarrow.catalog.tables import fittings
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.geometry.pipe import StraightPipe
@@ -185,17 +185,26 @@ class Parting:
         return self.known[begins, ends]
 
     def _planned(self, begins: float, ends: float) -> Plan:
+        inside = self._inside(begins, ends)
+        owners = _whole_ones(self.parted.layout, self.parted.pipe, inside)
+        return plan_path(self._run(inside), self.vertices(begins, ends), owners)
+
+    def vertices(self, begins: float, ends: float) -> tuple[Vector, ...]:
+        """The centreline of one piece where it lies on the run, with both ends.
+
+        Args:
+            begins, ends: the middles of the joints at its ends, or the run's own ends, in its unit.
+        """
         layout, pipe = self.parted.layout, self.parted.pipe
+        corners = (pipe.corners[bend] for bend in self._inside(begins, ends))
         begins, ends = self.sticks.cut_between(begins, ends)
-        inside = [n for n, bend in enumerate(pipe.bends) if begins < bend.arc_start < ends]
-        corners = [pipe.corners[bend] for bend in inside]
-        vertices = (
-            self._point(begins),
-            *(layout.vertices[corner] for corner in corners),
-            self._point(ends),
-        )
-        owners = _whole_ones(layout, pipe, inside)
-        return plan_path(self._run(inside), vertices, owners)
+        inner = (layout.vertices[corner] for corner in corners)
+        return (self._point(begins), *inner, self._point(ends))
+
+    def _inside(self, begins: float, ends: float) -> list[int]:
+        """The bends of a piece."""
+        bends = enumerate(self.parted.pipe.bends)
+        return [number for number, bend in bends if begins < bend.arc_start < ends]
 
     def _point(self, place: float) -> Vector:
         straights = straights_of(self.parted.layout.vertices, self.parted.pipe)

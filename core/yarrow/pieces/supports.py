@@ -26,7 +26,8 @@ def supports_of(
         parted: the run.
         middles: of its joints, from the start, in its unit; no strap is put on one.
     """
-    rule = support_rule(parted.run.conduit, parted.run.unit)
+    straight = not parted.pipe.bends and parted.coupling.of.threaded
+    rule = support_rule(parted.run.conduit, parted.run.unit, straight=straight)
     rooms = _strap_rooms(parted, middles, rule)
     length = parted.pipe.cut_length
     places: list[float] = []

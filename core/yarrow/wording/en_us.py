@@ -108,6 +108,14 @@ EN_US = {
         "{added} of thread is added beyond this face: a typical fitting takes that in. Measure "
         "yours, and do not add it again."
     ),
+    "fitting-allowed-for": (
+        "The pipe goes {by} beyond the face of the {fitting}. Measure yours, and do not add it "
+        "again."
+    ),
+    "fitting-allowed-for/short": (
+        "The pipe ends {by} short of where the tape is held at the {fitting}. Measure yours, and "
+        "do not take it off again."
+    ),
     "socket-added": (
         "{added} of pipe, down to the stop of the socket, is added beyond this face: a typical "
         "fitting takes that in. Measure yours, and do not add it again."

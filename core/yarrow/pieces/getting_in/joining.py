@@ -7,7 +7,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
 from yarrow.catalog.couplings import Coupling, couplings
-from yarrow.catalog.tables import fittings
+from yarrow.catalog.fittings import fittings
 from yarrow.measure.units import convert
 from yarrow.pieces.getting_in.turning import Turned
 from yarrow.pieces.getting_in.ways import TurnOfPiece, WayToGetIn

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 
 from yarrow.benders.bender import NOTCH_ANGLE
+from yarrow.catalog.fittings import allowance, fittings
 from yarrow.features.feature import Context
 from yarrow.fill.pull_points import pull_points
 from yarrow.findings.code import FindingCode
@@ -159,19 +160,34 @@ def _slip(
 
 
 def allowance_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
-    """A note wherever what the fitting takes in was added, so that nobody adds it twice."""
-    threaded = run.conduit.joint == "threaded"
-    added = words.measured(float(convert(run.conduit.engaged, run.conduit.unit, run.unit)))
+    """A note wherever the fitting says where the pipe ends, so that nobody adds it twice."""
+    last = run.walk[-1].ends_run() if run.walk else None
     return [
-        Finding(
-            FindingCode.THREAD_ADDED if threaded else FindingCode.SOCKET_ADDED,
-            {"added": added},
-            None if place == "start" else len(run.walk) - 1,
-            f"{place}.allowance",
-            source=f"catalogue, {'threads' if threaded else 'sockets'}",
-        )
+        _allowed_for(run, words, place, run.start.fitting)
+        if place == "start"
+        else _allowed_for(run, words, place, last.fitting if last else "open")
         for place in run.own_allowances
     ]
+
+
+def _allowed_for(run: ResolvedRun, words: LengthFormatter, place: str, kind: str) -> Finding:
+    fitting, conduit = fittings()[kind], run.conduit
+    feature = None if place == "start" else len(run.walk) - 1
+    path = f"{place}.allowance"
+    by = float(allowance(fitting, conduit, run.unit))
+    if fitting.takes(conduit):
+        threaded = conduit.joint == "threaded"
+        code = FindingCode.THREAD_ADDED if threaded else FindingCode.SOCKET_ADDED
+        source = f"catalogue, {'threads' if threaded else 'sockets'}"
+        return Finding(code, {"added": words.measured(by)}, feature, path, source=source)
+    return Finding(
+        FindingCode.FITTING_ALLOWED_FOR,
+        {"fitting": fitting.name, "by": words.measured(abs(by))},
+        feature,
+        path,
+        source=fitting.source,
+        variant="short" if by < 0 else "",
+    )
 
 
 def notch_findings(placed: PlacedPipe) -> list[Finding]:

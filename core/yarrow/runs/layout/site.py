@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from yarrow.catalog.tables import fittings
+from yarrow.catalog.fittings import fittings
 from yarrow.features.feature import Feature
 from yarrow.features.leg import FIRST_LEG
 from yarrow.features.on_site import ObjectShape, Spot

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Protocol
 
 from yarrow.catalog.couplings import CouplingKind, couplings
-from yarrow.catalog.tables import Fitting, fittings
+from yarrow.catalog.fittings import Fitting, fittings
 from yarrow.measure.units import convert_length
 from yarrow.pieces.places import JointRoom, RunToPart
 from yarrow.runs.model.run import EndState
