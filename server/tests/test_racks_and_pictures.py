@@ -138,6 +138,25 @@ class ThroughTheServer(CrewTest):
                 plain = re.sub(r"\s+", "", text.replace("&quot;", '"').replace("&amp;", "&"))
                 self.assertIn(plain, said)
 
+    def test_stick_and_bend_table_of_a_parted_run_are_of_one_piece(self) -> None:
+        walk = [
+            {"kind": "turn", "at": 70, "toward": "left"},
+            {"kind": "turn", "at": 80, "toward": "left"},
+            {"kind": "end", "at": 60},
+        ]
+        run = self.made(walk=walk, joints={"places": [{"leg": 2, "at": 40}]})
+        tables = [
+            self.client.get(f"/api/runs/{run}/bends.csv?piece={piece}").content.decode()
+            for piece in (1, 2, 7)
+        ]
+        # A bend and the straight after it, in each; beyond the last piece it is the last.
+        self.assertEqual([len(table.splitlines()) for table in tables], [3, 3, 3])
+        self.assertNotEqual(tables[0], tables[1])
+        self.assertEqual(tables[1], tables[2])
+        stick = self.client.get(f"/api/runs/{run}/stick.svg?piece=2")
+        self.assertIn("Piece 2 of 2", stick.content.decode())
+        self.assertIn("piece-2-stick.svg", stick["Content-Disposition"])
+
     def test_a_run_without_a_rack_is_a_sheet_of_one_pipe(self) -> None:
         svg = self.client.get(f"/api/runs/{self.run_.id}/sheet.svg?of=rack")
         self.assertEqual(svg.status_code, 200)

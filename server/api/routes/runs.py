@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import json
-from dataclasses import replace
+from dataclasses import dataclass, replace
 from typing import Any, Literal
 
 from django.http import HttpResponse
@@ -40,6 +40,8 @@ from exports.wires_sheet import compose_wires_sheet
 from jobs import services
 from jobs.models import Revision, Run
 from jobs.policy import revisions_for, runs_for
+from yarrow.documents.writing import bend_table_csv
+from yarrow.runs.model.plan import WrittenPlan
 
 router = Router(tags=["runs"])
 
@@ -185,8 +187,8 @@ def get_sheet_pdf(
 ) -> HttpResponse:
     """The same sheet as a PDF."""
     run = _run_of(request, run_id)
-    part = of if of != "run" else f"piece-{piece}" if "joints" in run.document else ""
-    name = f"{_file_name(run)}{f'-{part}' if part else ''}.pdf"
+    part = f"-{of}" if of != "run" else _shown(run, piece).file_part
+    name = f"{_file_name(run)}{part}.pdf"
     return _download(sheet_pdf(_sheet(run, paper, of, piece)), "application/pdf", name)
 
 
@@ -196,11 +198,13 @@ def get_sheet_pdf(
     operation_id="get_stick_svg",
     openapi_extra={"responses": {200: {"content": {"image/svg+xml": {}}}}},
 )
-def get_stick_svg(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
-    """The unbent pipe to scale with its marks, alone."""
+def get_stick_svg(request: MemberRequest, run_id: Path[Id], piece: Query[int] = 1) -> HttpResponse:
+    """The unbent pipe to scale with its marks, alone; of a parted run, of one of its pieces."""
     run = _run_of(request, run_id)
-    drawing = compose_stick(yarrow.plan_values(run.document), run.name)
-    return _download(drawing_svg(drawing).encode(), "image/svg+xml", f"{_file_name(run)}-stick.svg")
+    shown = _shown(run, piece)
+    drawing = compose_stick(shown.plan, shown.title(run.name))
+    name = f"{_file_name(run)}{shown.file_part}-stick.svg"
+    return _download(drawing_svg(drawing).encode(), "image/svg+xml", name)
 
 
 @router.get(
@@ -209,11 +213,12 @@ def get_stick_svg(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     operation_id="get_bend_table",
     openapi_extra={"responses": {200: {"content": {"text/csv": {}}}}},
 )
-def get_bend_table(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
-    """Straight, roll and angle of every bend."""
+def get_bend_table(request: MemberRequest, run_id: Path[Id], piece: Query[int] = 1) -> HttpResponse:
+    """Straight, roll and angle of every bend; of a run that is parted, of one of its pieces."""
     run = _run_of(request, run_id)
-    table = yarrow.plan_as(run.document, "bends").text
-    return _download(table.encode(), "text/csv", f"{_file_name(run)}-bends.csv")
+    shown = _shown(run, piece)
+    table = bend_table_csv(shown.plan)
+    return _download(table.encode(), "text/csv", f"{_file_name(run)}{shown.file_part}-bends.csv")
 
 
 @router.get(
@@ -235,27 +240,52 @@ def _run_of(request: MemberRequest, run_id: int) -> Run:
 
 
 def _sheet(run: Run, paper: Paper, what: What, piece: int) -> Drawing:
-    plan = yarrow.plan_values(run.document)
     saved = f"version {run.version}, saved {run.updated_at:%d %b %Y} by {run.updated_by.shown_name}"
     heading = Heading(run.job.name, run.name, saved, run.job.wording)
     if what == "wires":
-        return compose_wires_sheet(plan, heading, PAPERS[paper])
+        return compose_wires_sheet(yarrow.plan_values(run.document), heading, PAPERS[paper])
     if what == "rack":
+        plan = yarrow.plan_values(run.document)
         return compose_rack_sheet(plan, yarrow.rack_values(run.document), heading, PAPERS[paper])
-    pieces = yarrow.pieces_values(run.document).pieces if "joints" in run.document else ()
-    number = None
-    if pieces:
-        number = min(max(piece, 1), len(pieces))
-        shown = pieces[number - 1]
-        plan = replace(shown.plan, steps=(*shown.before, *shown.plan.steps, *shown.after))
-        heading = replace(heading, run=f"Piece {number} of {len(pieces)}, {run.name}")
-    handled = yarrow.handling_values(run.document, number)
+    shown = _shown(run, piece)
+    plan, heading = shown.plan, replace(heading, run=shown.title(run.name))
+    handled = yarrow.handling_values(run.document, shown.number or None)
     order = next((each for each in handled.orders if each.taken), None)
     hooks = {bend.bend: bend.hook for bend in order.bends} if order else {}
     # A printed mark may ask for the hook the other way round: then no picture is better than one.
     if any(hooks.get(mark.bend) != mark.hook for mark in plan.marks):
         order = None
     return compose_sheet(plan, order, heading, PAPERS[paper])
+
+
+@dataclass(frozen=True, slots=True)
+class ShownPiece:
+    """What is printed of a run: its plan, or that of one of its pieces (``number`` from 1, of so
+    many; 0: it is not parted), with all that is done to that."""
+
+    plan: WrittenPlan
+    number: int = 0
+    count: int = 0
+
+    def title(self, name: str) -> str:
+        """The run's name, with which piece of it this is."""
+        return f"Piece {self.number} of {self.count}, {name}" if self.count > 1 else name
+
+    @property
+    def file_part(self) -> str:
+        """Of the name of a file."""
+        return f"-piece-{self.number}" if self.count > 1 else ""
+
+
+def _shown(run: Run, piece: int) -> ShownPiece:
+    """One of a run's pieces, the nearest that there is; the run where it is not parted."""
+    pieces = yarrow.pieces_values(run.document).pieces if "joints" in run.document else ()
+    if not pieces:
+        return ShownPiece(yarrow.plan_values(run.document))
+    number = min(max(piece, 1), len(pieces))
+    shown = pieces[number - 1]
+    steps = (*shown.before, *shown.plan.steps, *shown.after)
+    return ShownPiece(replace(shown.plan, steps=steps), number, len(pieces))
 
 
 def _file_name(run: Run) -> str:

@@ -939,7 +939,7 @@ export interface paths {
         };
         /**
          * Get Bend Table
-         * @description Straight, roll and angle of every bend.
+         * @description Straight, roll and angle of every bend; of a run that is parted, of one of its pieces.
          */
         get: operations["get_bend_table"];
         put?: never;
@@ -1180,7 +1180,7 @@ export interface paths {
         };
         /**
          * Get Stick Svg
-         * @description The unbent pipe to scale with its marks, alone.
+         * @description The unbent pipe to scale with its marks, alone; of a run that is parted, one of its pieces.
          */
         get: operations["get_stick_svg"];
         put?: never;
@@ -9861,7 +9861,9 @@ export interface operations {
     };
     get_bend_table: {
         parameters: {
-            query?: never;
+            query?: {
+                piece?: number;
+            };
             header?: never;
             path: {
                 run_id: number;
@@ -10916,7 +10918,9 @@ export interface operations {
     };
     get_stick_svg: {
         parameters: {
-            query?: never;
+            query?: {
+                piece?: number;
+            };
             header?: never;
             path: {
                 run_id: number;

@@ -48,7 +48,7 @@ export function useShownPiece(): ShownPiece {
   return {
     ...whole,
     plan,
-    number: at + 1,
+    number: pieces.length > 1 ? at + 1 : 0,
     count: pieces.length,
     bendsBefore,
     before: piece.before,

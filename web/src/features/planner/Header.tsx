@@ -66,6 +66,8 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
   /** What the server writes is of what is saved. */
   const open_ = (file: string) =>
     void saveNow(each).then(() => window.location.assign(`/api/runs/${runId}/${file}`));
+  /** Of a parted run, what is looked at. */
+  const ofPiece = (file: string) => `${file}?piece=${Math.max(store.getState().piece, 1)}`;
   const attempt = (action: () => Promise<void>) => () =>
     void action().catch((error: unknown) => {
       const message = error instanceof Refused ? error.message : "That did not work. Try again.";
@@ -98,9 +100,9 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
                 label: "Export the run file",
                 run: () => downloadRun(store.getState().history.present),
               },
-              { label: "Bend table (CSV)", run: () => open_("bends.csv") },
+              { label: "Bend table (CSV)", run: () => open_(ofPiece("bends.csv")) },
               { label: "Drawing (DXF)", run: () => open_("drawing.dxf") },
-              { label: "The stick (SVG)", run: () => open_("stick.svg") },
+              { label: "The stick (SVG)", run: () => open_(ofPiece("stick.svg")) },
               { label: "Copy this run", run: attempt(copy) },
               { label: "Shortcuts", key: "?", run: showShortcuts },
               { label: "Remove this run", hint: "it can be restored", run: attempt(remove) },
