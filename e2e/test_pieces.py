@@ -85,7 +85,8 @@ class Pieces(PageTest):
         browser.press("Pieces", "[role=radio]")
         # Floor to hub, less the strut: what was read off the tape stays, and its sum beside it.
         browser.until(
-            lambda: browser.value("joints.places[0].at") == "45 1/4 - 3 3/8", "what was measured"
+            lambda: browser.value("joints.places[0].at") == "floor to hub 45 1/4 - strut 3 3/8",
+            "what was measured",
         )
         browser.see_text("= 41 7/8", "[data-joint='0']")
         self.assertEqual(browser.complaints(), [])

@@ -223,7 +223,7 @@ SALTMARSH = {
             {
                 **_RIGID,
                 "joints": {
-                    "places": [{"at": "45 1/4 - 3 3/8"}],
+                    "places": [{"at": "floor to hub 45 1/4 - strut 3 3/8"}],
                     "ends": {"start": "comes-off", "end": "comes-off"},
                 },
             },

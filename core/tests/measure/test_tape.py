@@ -10,7 +10,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from yarrow.measure.rounding import exact_text, round_to
-from yarrow.measure.tape import LengthSyntaxError, Reading, read_length
+from yarrow.measure.tape import LengthSyntaxError, Reading, in_other_unit, read_length
 from yarrow.measure.units import Unit
 
 
@@ -58,6 +58,19 @@ class Notation(unittest.TestCase):
         self.assertEqual(read_length("27 - 11/16", "in").value, Fraction(421, 16))
         self.assertEqual(read_length("3/4-2 7/8", "in").value, Fraction(-17, 8))
         self.assertEqual(read_length("33", "in").worked, "")
+
+    def test_terms_of_a_sum_keep_their_names(self) -> None:
+        reading = read_length("floor to hub 45 1/4 - strut 3 3/8", "in")
+        self.assertEqual(reading.value, Fraction(335, 8))
+        self.assertEqual(reading.worked, "floor to hub 45 1/4 - strut 3 3/8 = 41 7/8")
+        self.assertEqual(read_length("Wall to box 612 mm + Dose 42", "mm").value, 654)
+        kept = in_other_unit("floor to hub 45 1/4 - strut 3 3/8", "in")
+        self.assertEqual(kept, "floor to hub 45 1/4 in - strut 3 3/8 in")
+        self.assertEqual(in_other_unit(kept, "mm"), "floor to hub 45 1/4 - strut 3 3/8")
+        # A name alone makes no length, nor does a unit before its figure.
+        for wrong in ("hub 45", "hub", "mm 45 - in 3", "45 - strut", "x 16 + x 3", "a1 4 - 3"):
+            with self.subTest(wrong), self.assertRaises(LengthSyntaxError):
+                read_length(wrong, "in")
 
     def test_what_is_no_length_is_refused(self) -> None:
         for text in (

@@ -38,6 +38,11 @@ _TERM = re.compile(
     re.VERBOSE | re.ASCII,
 )
 
+_NAME = re.compile(
+    r"\s*(?!(?:in|inch|inches|ft|mm|cm)\b)(?=[^\W\d_]{2})[^\W\d_](?:[^\W\d_]|[ ,])*[ ](?=[\d.])"
+)
+"""What a term of a sum is called, before its figure: ``floor to hub 45 1/4 - strut 3 3/8``."""
+
 _PLAIN = re.compile(r"(\d{1,6})(?:[ -](\d{1,3})/(\d{1,3}))?", re.ASCII)
 
 _PER_UNIT: dict[str, tuple[Unit, Fraction]] = {
@@ -72,7 +77,8 @@ def read_length(given: object, unit: Unit) -> Reading:
     """A length from a number or from tape notation.
 
     Numbers and texts without a unit are in ``unit``; a unit that is written wins. Terms may be
-    added and subtracted (``52 3/4 - 2 7/8``) or repeated (``3 x 16``); the worked sum is kept.
+    added and subtracted (``52 3/4 - 2 7/8``) or repeated (``3 x 16``), and of a sum they may have
+    names (``floor to hub 45 1/4 - strut 3 3/8``); the worked sum is kept.
 
     Args: given, an int, float, Decimal or str; unit, the document's.
     Returns: the reading, exact, in ``unit``.
@@ -135,13 +141,20 @@ def in_other_unit(text: str, unit: Unit) -> str:
 
 def _terms(text: str) -> list[str]:
     """A sum in pieces: its terms, with what stands between them."""
-    found, place = [], 0
+    found: list[str] = []
+    place = 0
     while place < len(text):
-        match = None if text[place] in "+-x" else _TERM.match(text, place)
+        name = _NAME.match(text, place) if _begins_term(found) else None
+        match = name or (None if text[place] in "+-x" else _TERM.match(text, place))
         ends = match.end() if match else place + 1
         found.append(text[place:ends])
         place = ends
     return found
+
+
+def _begins_term(found: list[str]) -> bool:
+    """Whether a term, with its name, comes next."""
+    return not found or found[-1].strip() in ("+", "-")
 
 
 def _term_in_other_unit(term: str, unit: Unit) -> str:
@@ -162,7 +175,10 @@ def _read_sum(text: str, unit: Unit) -> tuple[Fraction, int]:
     sign = 1
     if text[:1] in ("-", "+"):
         sign, place = (-1 if text[0] == "-" else 1), 1
+    named = False
     while True:
+        name = _NAME.match(text, place)
+        named, place = named or name is not None, name.end() if name else place
         value, place, bare = _read_term(text, place, unit)
         terms += 1
         while bare and text[place : place + 1] == "x":
@@ -170,6 +186,8 @@ def _read_sum(text: str, unit: Unit) -> tuple[Fraction, int]:
             value, terms = value * times, terms + 1
         total += sign * value
         if place == len(text):
+            if named and terms == 1:
+                raise LengthSyntaxError
             return total, terms
         if text[place] not in "+-":
             raise LengthSyntaxError
