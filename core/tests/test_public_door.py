@@ -85,7 +85,9 @@ class PublicDoor(unittest.TestCase):
         written = {"plan_as", "pieces_as_text", "rack_as_csv", "work_as_text"}
         self.assertEqual(
             functions - set(ASKED),
-            values | written | {"can_be_made", "stock_of_runs", "cut_of_job", "read_stock"},
+            values
+            | written
+            | {"can_be_made", "stock_of_runs", "cut_of_job", "read_own_fittings", "read_stock"},
         )
 
     def test_values_are_the_same_answers(self) -> None:

@@ -23,6 +23,7 @@ from yarrow.documents.catalogue import catalogue
 from yarrow.documents.converting import convert_document
 from yarrow.documents.errors import DocumentError, TableError
 from yarrow.documents.fill_file import fill_document
+from yarrow.documents.fittings_file import read_fittings
 from yarrow.documents.job_stock import StockOfConduit, stock_of_runs
 from yarrow.documents.notation import typed_line
 from yarrow.documents.quick_bend import quick_bend
@@ -87,6 +88,7 @@ __all__ = [
     "rack",
     "rack_as_csv",
     "rack_values",
+    "read_own_fittings",
     "read_stock",
     "schedule",
     "schema",
@@ -419,6 +421,15 @@ def read_stock(document: object) -> None:
     Raises: DocumentError.
     """
     read_job_stock(document)
+
+
+def read_own_fittings(document: object) -> None:
+    """Whether a crew's own fittings can be read.
+
+    Args: document, ``yarrow.fittings/1``.
+    Raises: DocumentError.
+    """
+    read_fittings(document)
 
 
 def cut_of_job(

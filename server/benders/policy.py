@@ -5,7 +5,17 @@ from __future__ import annotations
 from django.db.models import QuerySet
 
 from accounts.models import Member
-from benders.models import BenderRevision, CrewBender
+from benders.models import BenderRevision, CrewBender, CrewFittings, FittingsRevision
+
+
+def fittings_for(member: Member) -> QuerySet[CrewFittings]:
+    """What the member's crew has measured of its fittings: one row or none."""
+    return CrewFittings.objects.filter(crew_id=member.crew_id).select_related("updated_by")
+
+
+def fittings_revisions_for(member: Member) -> QuerySet[FittingsRevision]:
+    """The revisions of the fittings that a member can see."""
+    return FittingsRevision.objects.filter(fittings__in=fittings_for(member))
 
 
 def benders_for(member: Member) -> QuerySet[CrewBender]:

@@ -33,6 +33,7 @@ ENTRIES = {
     "entries": [{"id": "A", "wall": "left", "at": 2, "deep": 1, "size": "1/2"}],
 }
 SCHEDULE = b"name,type,size,wires\nDrop to the still,emt,1/2,9 x 12 thhn"
+FITTINGS = {"format": "yarrow.fittings/1"}
 STOCK = {"format": "yarrow.jobstock/1", "units": "in"}
 SITE_BOX = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
 
@@ -47,6 +48,10 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("post", "/api/rack"): (DOCUMENT, 200),
     ("post", "/api/pieces"): (DOCUMENT, 200),
     ("post", "/api/work"): (DOCUMENT, 200),
+    ("get", "/api/fittings"): (None, 200),
+    ("put", "/api/fittings"): ({"document": FITTINGS, "base_version": 0}, 200),
+    ("get", "/api/fittings/revisions"): (None, 200),
+    ("post", "/api/fittings/revisions/{version}/restore"): ({"base_version": 1}, 200),
     ("post", "/api/handling"): (DOCUMENT, 200),
     ("post", "/api/convert"): ({"document": DOCUMENT, "to": "mm"}, 200),
     ("post", "/api/dxf"): ({"dxf": DXF, "into": "in"}, 200),
@@ -186,7 +191,8 @@ class Walls(CrewTest):
         for (method, path), (body, status) in FOR_ANY_MEMBER.items():
             with self.subTest(method=method, path=path):
                 client = self.signed_in_as(self.rook)
-                self.assertEqual(self.send(method, path, body, client).status_code, status)
+                address = path.format(version=1)
+                self.assertEqual(self.send(method, address, body, client).status_code, status)
 
     def test_lists_hold_the_crew_s_own_alone(self) -> None:
         names = [job["name"] for job in self.client.get("/api/jobs").json()]

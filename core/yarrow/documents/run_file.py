@@ -280,9 +280,9 @@ def _start(
     worked: list[EvaluatedSum],
     own: list[str],
 ) -> RunStart:
-    shape = shape or {"kind": "open", "box": "", "label": ""}
+    shape = shape or {"kind": "open", "box": "", "label": "", "own": ""}
     beyond = _allowance(shape, shape["kind"], "start", conduit, unit, worked, own)
-    return RunStart(shape["kind"], beyond, shape["box"], shape["label"])
+    return RunStart(shape["kind"], beyond, shape["box"], shape["label"], shape["own"])
 
 
 def _walk(

@@ -27,7 +27,8 @@ from yarrow.role import Role
 
 @dataclass(frozen=True, slots=True)
 class End(OnItsLeg):
-    """The last line of a walk; ``allowance`` is resolved: pipe beyond the face (< 0: short)."""
+    """The last line of a walk; ``allowance`` is resolved: pipe beyond the face (< 0: short).
+    ``own`` is what the crew calls its own fitting there."""
 
     at: Fraction
     allowance: Fraction
@@ -36,6 +37,7 @@ class End(OnItsLeg):
     loose: tuple[str, ...] = ()
     box: str = ""
     label: str = ""
+    own: str = ""
 
     toward: ClassVar[None] = None
     document: ClassVar[InDocument] = InDocument(
@@ -54,6 +56,7 @@ class End(OnItsLeg):
             ),
             Field("box", "box_named"),
             LABEL,
+            Field("own", "label"),
         ),
         loose=("at",),
         said=(
@@ -85,7 +88,12 @@ class End(OnItsLeg):
     def ends_run(self) -> PipeEnd | None:
         """At its face."""
         return PipeEnd(
-            float(self.at), self.measured_from, float(self.allowance), self.fitting, self.label
+            float(self.at),
+            self.measured_from,
+            float(self.allowance),
+            self.fitting,
+            self.label,
+            self.own,
         )
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:

@@ -19,13 +19,15 @@ RiseFrom = Literal["surface", "pipe"]
 
 @dataclass(frozen=True, slots=True)
 class PipeEnd:
-    """Where the walk ends on its last leg: the face, the pipe beyond it, and what it goes into."""
+    """Where the walk ends on its last leg: the face, the pipe beyond it, and what it goes into;
+    ``own``: what the crew calls its own fitting there."""
 
     at: float
     measured_from: Datum
     allowance: float
     fitting: str
     label: str
+    own: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -33,9 +33,16 @@ def materials_of(
     for coupling in dict.fromkeys(couplings):
         name = {"what": coupling, "size": size}
         lines.append(Material(Phrase("material/sized", name), couplings.count(coupling)))
-    for fitting in dict.fromkeys(end for end in ends if end != "open"):
-        name = {"what": fittings()[fitting].name, "size": size}
-        lines.append(Material(Phrase("material/sized", name), ends.count(fitting)))
+    end = parted.layout.pipe.end
+    own = (run.start.own, end.own if end else "")
+    named = [
+        mine or fittings()[kind].name
+        for kind, mine in zip(ends, own, strict=True)
+        if kind != "open" or mine
+    ]
+    for fitting in dict.fromkeys(named):
+        name = {"what": fitting, "size": size}
+        lines.append(Material(Phrase("material/sized", name), named.count(fitting)))
     lines.append(Material(Phrase("material/straps", {"size": size}), len(supports.straps)))
     if threads:
         lines.append(Material(Phrase("material/zinc-and-oil"), 1))

@@ -71,6 +71,23 @@ export function stockVersions(jobId: number): Versions<Schemas["JobStockDetail"]
   };
 }
 
+export function fittingsVersions(): Versions<Schemas["FittingsDetail"]> {
+  return {
+    key: keys.revisions("fittings", "own"),
+    list: (before) =>
+      unwrap(
+        client.GET("/api/fittings/revisions", { params: { query: { before: before ?? null } } }),
+      ),
+    restore: (version, baseVersion) =>
+      unwrap(
+        client.POST("/api/fittings/revisions/{version}/restore", {
+          params: { path: { version } },
+          body: { base_version: baseVersion },
+        }),
+      ),
+  };
+}
+
 export function benderVersions(id: number): Versions<Schemas["BenderDetail"]> {
   return {
     key: keys.revisions("bender", id),

@@ -16,6 +16,8 @@ export const keys = {
   benders: ["benders"],
   boxes: (jobId: number) => ["job", jobId, "boxes"],
   box: (jobId: number, name: string) => ["job", jobId, "box", name],
+  fittings: ["fittings"],
+  fittingsOpened: ["fittings", "opened"],
   stock: (jobId: number) => ["job", jobId, "stock"],
 } as const;
 
@@ -154,6 +156,24 @@ export function useBenders() {
     queryKey: keys.benders,
     queryFn: () => unwrap(client.GET("/api/benders")),
   });
+}
+
+export type Fittings = Schemas["FittingsDetail"];
+
+export function loadFittings(): Promise<Fittings> {
+  return unwrap(client.GET("/api/fittings"));
+}
+
+/** The crew's own fittings. */
+export function useFittings() {
+  return useQuery({ queryKey: keys.fittings, queryFn: loadFittings });
+}
+
+export function saveFittings(
+  document: Fittings["document"],
+  baseVersion: number,
+): Promise<Fittings> {
+  return unwrap(client.PUT("/api/fittings", { body: { document, base_version: baseVersion } }));
 }
 
 type BenderDocument = Schemas["RunDocument_bender_file"];

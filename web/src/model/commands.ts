@@ -17,11 +17,15 @@ export function setLine(index: number, fields: Record<string, unknown>): Change 
   );
 }
 
-export function setStart(fields: Partial<NonNullable<RunDocument["start"]>>): Change {
-  return (document) => ({
-    ...document,
-    start: { kind: "open", ...document.start, ...fields },
-  });
+type Start = NonNullable<RunDocument["start"]>;
+
+/** Something else of the start; `undefined`: it is not said any more. */
+export function setStart(fields: { [K in keyof Start]?: Start[K] | undefined }): Change {
+  return (document) => {
+    const start = Object.entries({ kind: "open", ...document.start, ...fields });
+    const said = Object.fromEntries(start.filter(([, value]) => value !== undefined));
+    return { ...document, start: said as Start };
+  };
 }
 
 /** Where a new line goes: what is at the start first, all else before the end. */

@@ -26,12 +26,13 @@ Points = tuple[tuple[Fraction, Fraction, Fraction], ...]
 @dataclass(frozen=True, slots=True)
 class RunStart:
     """Where the run starts: the fitting, and the pipe beyond its face (short of it below zero);
-    ``box`` is the job's box there."""
+    ``box`` is the job's box there, ``own`` what the crew calls its own fitting."""
 
     fitting: str
     allowance: Fraction
     box: str = ""
     label: str = ""
+    own: str = ""
 
 
 @dataclass(frozen=True, slots=True)

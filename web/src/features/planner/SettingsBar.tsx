@@ -2,6 +2,7 @@
 import { memo, useState } from "react";
 import { useBenders, useCatalogue } from "@/api/queries";
 import { BendersDialog } from "@/features/benders/BendersDialog";
+import { FittingsDialog } from "@/features/fittings/FittingsDialog";
 import { InlineField } from "@/features/walk/fields";
 import { WAY } from "@/kinds/words";
 import { asInRun } from "@/model/benders";
@@ -31,6 +32,7 @@ export const SettingsBar = memo(function SettingsBar() {
     .filter(({ document }) => sameConduit(document.conduit, conduit))
     .map((each) => ({ id: `own-${each.id}`, name: each.name, own: asInRun(each, units) }));
   const [listing, setListing] = useState(false);
+  const [fittings, setFittings] = useState(false);
   const asKept = kept.find(({ own }) => sameDocument(own, chosen));
   const own = typeof chosen === "string" || asKept ? null : (chosen.name ?? "own bender");
   const bender = typeof chosen === "string" ? chosen : (asKept?.id ?? OWN);
@@ -86,6 +88,14 @@ export const SettingsBar = memo(function SettingsBar() {
         >
           My benders
         </button>
+        <button
+          type="button"
+          onClick={() => setFittings(true)}
+          className="font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
+        >
+          My fittings
+        </button>
+        <FittingsDialog open={fittings} onOpenChange={setFittings} />
         <BendersDialog
           open={listing}
           onOpenChange={setListing}

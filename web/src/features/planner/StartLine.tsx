@@ -38,7 +38,8 @@ export function StartLine() {
         <FittingField
           label="Fitting at the start"
           value={start?.kind ?? "open"}
-          onChange={(kind) => change(setStart({ kind }))}
+          own={start?.own}
+          onChange={(said) => change(setStart(said))}
         />
       </p>
       {all || start?.allowance !== undefined ? (

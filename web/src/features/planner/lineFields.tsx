@@ -1,9 +1,10 @@
 // The fields of one walk line: each knows its line and its name, and changes just that.
-import { useCatalogue } from "@/api/queries";
+import { useCatalogue, useFittings } from "@/api/queries";
 import { InlineField, numberOrText, WordField } from "@/features/walk/fields";
 import { DATUM, TOWARD } from "@/kinds/words";
 import { setLine } from "@/model/commands";
 import type { FittingKind, Line, Toward } from "@/model/document";
+import { inRun } from "@/model/fittings";
 import { usePlanner } from "@/state/PlannerContext";
 
 export type OfLine = { line: Line; index: number };
@@ -80,31 +81,61 @@ export function Word<T extends string>({
 
 /** What the pipe goes into at its end. */
 export function EndFitting({ field, label, ...of }: OfLine & { field: string; label: string }) {
-  const { value, set } = useField(of, field);
-  return <FittingField label={label} value={String(value ?? "open")} onChange={set} />;
+  const { value } = useField(of, field);
+  const change = usePlanner((state) => state.change);
+  const { own } = of.line as { own?: string };
+  return (
+    <FittingField
+      label={label}
+      value={String(value ?? "open")}
+      own={own}
+      onChange={({ kind, ...said }) => change(setLine(of.index, { [field]: kind, ...said }))}
+    />
+  );
 }
 
-/** A fitting, by its name in the catalogue. */
+type FittingSaid = {
+  kind: FittingKind;
+  allowance: string | number | undefined;
+  own: string | undefined;
+};
+
+/** A fitting, by its name in the catalogue, or one of the crew's own with where its pipe ends. */
 export function FittingField({
   label,
   value,
+  own,
   onChange,
 }: {
   label: string;
   value: string;
-  onChange: (kind: FittingKind) => void;
+  own: string | undefined;
+  onChange: (said: FittingSaid) => void;
 }) {
+  const units = usePlanner((state) => state.history.present.units);
   const fittings = useCatalogue().data?.fittings ?? [{ kind: value, name: "…" }];
-  const words = Object.fromEntries(fittings.map(({ kind, name }) => [kind, name]));
+  const mine = useFittings().data?.document.fittings ?? [];
+  const words = Object.fromEntries([
+    ...fittings.map(({ kind, name }) => [kind, name]),
+    ...mine.map(({ name }) => [`${OWN}${name}`, name]),
+    ...(own ? [[`${OWN}${own}`, own]] : []),
+  ]);
+  const choose = (chosen: string) => {
+    const found = mine.find(({ name }) => chosen === `${OWN}${name}`);
+    if (found) {
+      onChange(inRun(found, units));
+    } else if (!chosen.startsWith(OWN)) {
+      // What an own fitting said of the pipe's end goes with it.
+      const kind = chosen as FittingKind;
+      onChange(own ? { kind, allowance: undefined, own: undefined } : ({ kind } as FittingSaid));
+    }
+  };
   return (
-    <WordField
-      label={label}
-      value={value}
-      words={words}
-      onChange={(kind) => onChange(kind as FittingKind)}
-    />
+    <WordField label={label} value={own ? `${OWN}${own}` : value} words={words} onChange={choose} />
   );
 }
+
+const OWN = "own ";
 
 /** Out, in, left or right. */
 export function Side({ usual = "left", ...of }: OfLine & { usual?: Toward }) {
