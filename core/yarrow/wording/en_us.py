@@ -490,6 +490,10 @@ EN_US = {
         "The pipe is {over} longer than a stick of {stick}. It takes {sticks} sticks: end this "
         "piece at a coupling in a straight part, and start the next one there."
     ),
+    "longer-than-stick/gentler": (
+        "The pipe is {over} longer than a stick of {stick}. With {line} at {angle} it takes less "
+        "pipe, and one stick does. Else it takes {sticks}, with a coupling in a straight part."
+    ),
     # Racks
     "rack-is-exact": (
         "A rack is marked by the exact geometry: printed marks do not keep pipes parallel."

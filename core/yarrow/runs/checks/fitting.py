@@ -72,6 +72,16 @@ def shallower(
     return advice, Remedy(use, f"walk[{feature}].angle", angle)
 
 
+def usual_gentler(line: Feature) -> tuple[float, ...]:
+    """The usual angles that are gentler than a line's own, the steepest first; none for a line
+    without one.
+
+    Args: line, of a walk.
+    """
+    own = line.own_angle or 0.0
+    return tuple(angle for angle in USUAL_ANGLES if angle < own)
+
+
 def rise_needed(line: Feature, pipe: Pipe, words: LengthFormatter) -> Value:
     """The least rise at the line's own angle; empty for a line without one."""
     if line.own_angle is None:

@@ -3,21 +3,25 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
+from dataclasses import replace
 
 from yarrow.benders.bender import NOTCH_ANGLE
 from yarrow.catalog.fittings import allowance, fittings
-from yarrow.features.feature import Context
+from yarrow.features.feature import Context, changed
 from yarrow.fill.pull_points import pull_points
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
-from yarrow.measure.units import convert
+from yarrow.geometry.errors import GeometryError
+from yarrow.geometry.pipe import develop
+from yarrow.measure.units import convert, convert_length
+from yarrow.runs.checks.fitting import usual_gentler
 from yarrow.runs.checks.placed_pipe import PlacedPipe
 from yarrow.runs.checks.wires import bends_on, pull_point_phrase
-from yarrow.runs.layout.walk import Layout
+from yarrow.runs.layout.walk import Layout, lay_out
 from yarrow.runs.model.lines import line_phrase, placed_at
 from yarrow.runs.model.run import ResolvedRun
 from yarrow.wording.lengths import LengthFormatter, angle
-from yarrow.wording.phrase import Phrase, count
+from yarrow.wording.phrase import Phrase, Value, count
 
 
 def kind_findings(placed: PlacedPipe) -> list[Finding]:
@@ -78,8 +82,8 @@ def stick_of(run: ResolvedRun) -> float:
 
 
 def stick_findings(placed: PlacedPipe) -> list[Finding]:
-    """A warning where the pipe is longer than a stick, with how many it takes; none where it is
-    parted."""
+    """A warning where the pipe is longer than a stick, with how many it takes or what would make
+    one do; none where it is parted."""
     if placed.run.joints:
         return []
     words, stick = placed.words, stick_of(placed.run)
@@ -87,17 +91,48 @@ def stick_findings(placed: PlacedPipe) -> list[Finding]:
     if over <= 1e-6:
         return []
     sticks = int(-(-placed.pipe.cut_length // stick))
+    values: dict[str, Value] = {
+        "over": words.measured(over),
+        "stick": words.measured(stick),
+        "sticks": count(sticks),
+    }
+    gentler = _gentler(placed, stick)
+    if gentler is None:
+        return [Finding(FindingCode.LONGER_THAN_STICK, values, path="walk")]
+    feature, gentle = gentler
+    told = angle(gentle)
+    values |= {"line": line_phrase(placed.run, feature), "angle": told}
+    remedy = Remedy(Phrase("use", {"what": told}), f"walk[{feature}].angle", gentle)
     return [
         Finding(
-            FindingCode.LONGER_THAN_STICK,
-            {
-                "over": words.measured(over),
-                "stick": words.measured(stick),
-                "sticks": count(sticks),
-            },
-            path="walk",
+            FindingCode.LONGER_THAN_STICK, values, path="walk", remedy=remedy, variant="gentler"
         )
     ]
+
+
+_LITTLE_MM = 80.0
+"""No gentler angle saves more pipe than this, as a rule: beyond it none is tried."""
+
+
+def _gentler(placed: PlacedPipe, stick: float) -> tuple[int, float] | None:
+    """The line whose bends, at the steepest angle gentler than its own, save so much pipe that one
+    stick does; None where none does."""
+    run = placed.run
+    over = placed.pipe.cut_length - stick
+    if not run.walk or over > convert_length(_LITTLE_MM, "mm", run.unit):
+        return None
+    for feature, line in enumerate(run.walk):
+        gentler = usual_gentler(line) if feature not in run.answers else ()
+        for each in gentler:
+            walk = (*run.walk[:feature], changed(line, angle=each), *run.walk[feature + 1 :])
+            try:
+                layout = lay_out(replace(run, walk=walk))
+                pipe = develop(layout.vertices, layout.pipe.radius)
+            except GeometryError:
+                continue
+            if pipe.cut_length <= stick and min(pipe.straights) >= 0.0:
+                return feature, each
+    return None
 
 
 def slip_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
