@@ -103,6 +103,17 @@ class Turned(unittest.TestCase):
                     )
                     self.assertIn("it springs back", joins(found))
 
+    def test_a_neighbour_in_the_rack_is_met(self) -> None:
+        # Off the wall by more than it sweeps, and 3 from the next pipe, which it sweeps into.
+        walk = (turn(40, angle=5), end(30))
+        alone = made(*walk, stand_off=4, **HUB)
+        self.assertEqual(codes(alone), [])
+        for spacing, wanted in ((3, ["cannot-be-turned"]), (8, [])):
+            rack = {"count": 2, "side": "right", "spacing": spacing}
+            with self.subTest(spacing):
+                found = made(*walk, stand_off=4, rack=rack, **HUB)
+                self.assertEqual(codes(found), wanted)
+
     def test_turns_are_counted_and_a_turn_more_is_told(self) -> None:
         found = made(turn(70), end(60), **HUB)
         # Fourteen threads an inch.

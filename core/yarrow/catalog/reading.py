@@ -5,6 +5,7 @@ from __future__ import annotations
 import csv
 import tomllib
 from collections.abc import Mapping
+from functools import cache
 from pathlib import Path
 from typing import Any
 
@@ -17,8 +18,9 @@ def rows(table: str) -> list[dict[str, str]]:
         return list(csv.DictReader(file))
 
 
+@cache
 def toml(name: str) -> dict[str, Any]:
-    """What a file beside the tables holds.
+    """What a file beside the tables holds, read once: nobody changes it.
 
     Args: name, the file's, without its ending.
     """

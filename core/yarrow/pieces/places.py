@@ -14,7 +14,7 @@ from yarrow.geometry.straights import StraightPart, straights_of
 from yarrow.geometry.vectors import Vector, dot, subtract
 from yarrow.runs.layout.walk import Layout
 from yarrow.runs.model.plan import SiteObject
-from yarrow.runs.model.run import ResolvedRun
+from yarrow.runs.model.run import Rack, ResolvedRun
 from yarrow.wording.lengths import LengthFormatter
 
 _HAIR = 1e-6
@@ -26,7 +26,7 @@ _HIDES = {"hole"}
 @dataclass(frozen=True, slots=True)
 class RunToPart:
     """A run that can be made, with what it is parted with: the ``coupling`` on its conduit and the
-    length of a ``stick``, in the run's unit."""
+    length of a ``stick``, in the run's unit; ``rack`` is what it is copied into, if anything."""
 
     run: ResolvedRun
     layout: Layout
@@ -35,6 +35,7 @@ class RunToPart:
     coupling: Coupling
     stick: float
     words: LengthFormatter
+    rack: Rack | None = None
 
     @property
     def end_fittings(self) -> tuple[str, str]:

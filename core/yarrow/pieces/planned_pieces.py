@@ -64,7 +64,8 @@ class Parting:
         coupling = couplings()[said.coupling].on(run.conduit, run.unit)
         stick = float(said.stick)
         words = plan.resolution.lengths
-        parted = RunToPart(run, layout, pipe, on_site, coupling, stick, words)
+        rack = plan.resolution.survey.rack
+        parted = RunToPart(run, layout, pipe, on_site, coupling, stick, words, rack)
         return cls(parted, Sticks(pipe.cut_length, stick, coupling, float(words.step) / 2))
 
     def closed(self, way: WayToGetIn) -> Parting:

@@ -4,14 +4,16 @@ how far the pipe before it has to be lifted off the wall so that it clears."""
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 
 from yarrow.catalog.elastic import end_lifts, least_elastic_radius, lifted_over
+from yarrow.geometry.errors import GeometryError
+from yarrow.geometry.parallel import beside, carried
 from yarrow.geometry.rounded_polyline import Segment, StraightSegment, rounded
 from yarrow.geometry.straights import StraightPart, straights_of
 from yarrow.geometry.sweeping import Rod, Sweep, TurnAxis, rods_of
-from yarrow.geometry.vectors import along, dot, scaled, subtract, unit
+from yarrow.geometry.vectors import ORIGIN, Vector, along, dot, scaled, subtract, unit
 from yarrow.pieces.getting_in.around import Stands, Surface, surfaces_of, things_of, walls_of
 from yarrow.pieces.places import RunToPart
 from yarrow.wording.phrase import Phrase
@@ -49,7 +51,8 @@ class Turned:
 
 @dataclass(frozen=True, slots=True)
 class HungRun:
-    """A run where it hangs, with all that stands ``around`` it. ``corners`` are the places where it
+    """A run where it hangs, with all that stands ``around`` it and the ``neighbours`` of its rack.
+    ``corners`` are the places where it
     goes round to a surface that faces another way; ``springs_back`` is the tightest curve that
     leaves no bend in it. What was found of a turn is kept."""
 
@@ -59,6 +62,7 @@ class HungRun:
     surfaces: tuple[Surface, ...]
     corners: tuple[float, ...]
     around: tuple[Stands, ...]
+    neighbours: tuple[Rod, ...]
     springs_back: float
     known: dict[tuple[float, float, Side, bool], Turned] = field(default_factory=dict)
 
@@ -85,6 +89,7 @@ class HungRun:
                 *walls_of(surfaces, layout.pipe.diameter / 2, rods_of(segments), wide),
                 *things_of(parted, wide),
             ),
+            neighbours=_neighbours(parted, radii),
             springs_back=least_elastic_radius(parted.run.conduit, parted.run.unit),
         )
 
@@ -126,23 +131,23 @@ class HungRun:
     def _turned(self, begins: float, ends: float, side: Side, *, at_end: bool) -> Turned:
         place = ends if at_end else begins
         part = self._straight(place)
-        piece, travel = self._sweep(begins, ends, at_end=at_end), self._travel
+        piece = self._sweep(begins, ends, at_end=at_end)
         reach = max(ring.most + rod.off for rod, ring in piece.rods) + self.diameter / 2
-        hung = self.rods(side.begins, side.ends)
-        meets = self._met(piece, travel, hung, self.around)
+        hung = (side.begins, side.ends)
+        meets = self._met(piece, hung, self.around)
         lift, works = 0.0, meets is None
         surface = self._under(part)
         if meets and side.free:
             # What is not yet on the wall is put together away from it.
-            works = self._met(piece, travel, hung, ()) is None
+            works = self._met(piece, hung, ()) is None
             lift = math.inf
         elif meets and surface:
-            lift = self._wanted(piece, surface, travel)
+            lift = self._wanted(piece, surface)
             up = scaled(surface.frame.out, -lift)
             lower = tuple(each.moved(up) for each in self.around)
             works = (
                 lift <= self._gives(place, side, at_end=at_end)
-                and self._met(piece, travel, hung, lower) is None
+                and self._met(piece, hung, lower, up) is None
             )
         over = lifted_over(lift, self.springs_back) if math.isfinite(lift) else 0.0
         return Turned(place, reach, meets, lift, over, works)
@@ -158,7 +163,7 @@ class HungRun:
         if others <= 0.0:
             return False
         piece = self._sweep(begins, ends, at_end=at_end)
-        return self._met(piece, self._travel, self.rods(0.0, others), ()) is not None
+        return self._met(piece, (0.0, others), ()) is not None
 
     @property
     def _travel(self) -> float:
@@ -193,18 +198,26 @@ class HungRun:
         return Turned(place, half, name, lift, lifted_over(lift, self.springs_back), works)
 
     def _met(
-        self, piece: Sweep, travel: float, hung: Sequence[Rod], around: Sequence[Stands]
+        self, piece: Sweep, hung: tuple[float, float], around: Sequence[Stands], up: Vector = ORIGIN
     ) -> Phrase | None:
-        """The first thing that a piece meets while it is turned; None where it meets none."""
-        near = _NEAR * self.diameter
+        """The first thing that a piece meets while it is turned; None where it meets none.
+
+        Args: piece; hung, the run that hangs there already, as it was before it was bent; around,
+        what stands there; up, how the joint was moved, so that pipes beside it lie lower.
+        """
+        near, diameter = _NEAR * self.diameter, self.diameter
         for stands in around:
-            if piece.meets(stands.block, self.diameter / 2 + travel, near):
+            if piece.meets(stands.block, diameter / 2 + self._travel, near):
                 return stands.name
-        if any(piece.meets(rod, self.diameter + travel, near) for rod in hung):
-            return Phrase("getting-in/own-pipe")
+        for rod in self.rods(*hung):
+            if piece.meets(rod, diameter + self._travel, near):
+                return Phrase("getting-in/own-pipe")
+        for rod in self.neighbours if around else ():
+            if piece.meets(rod.moved(up), diameter + self._travel, near):
+                return Phrase("getting-in/neighbour")
         return None
 
-    def _wanted(self, piece: Sweep, surface: Surface, travel: float) -> float:
+    def _wanted(self, piece: Sweep, surface: Surface) -> float:
         """How far off its surface the joint has to be so that the piece clears that all round."""
         axis = piece.axis
         slope = dot(axis.way, surface.frame.out)
@@ -215,7 +228,7 @@ class HungRun:
                 ahead = dot(subtract(point, axis.origin), axis.way)
                 least = surface.off(axis.origin) + ahead * slope - axis.off(point) * square
                 low = min(low, least - rod.off)
-        return max(self.diameter / 2 + travel - low, 0.0)
+        return max(self.diameter / 2 + self._travel - low, 0.0)
 
     def _gives(self, place: float, side: Side, *, at_end: bool) -> float:
         """How far the pipe that hangs there can be lifted off its surface at the joint and spring
@@ -246,6 +259,24 @@ def _corners(straights: Sequence[StraightPart], surfaces: Sequence[Surface]) -> 
         if surface and before and not surface.faces_as(before):
             found.append(part.begins)
         before = surface or before
+    return tuple(found)
+
+
+def _neighbours(parted: RunToPart, radii: Mapping[int, float]) -> tuple[Rod, ...]:
+    """The other pipes of the run's rack, as rods; none where it has none, or they can't be laid."""
+    rack, vertices = parted.rack, parted.layout.vertices
+    if rack is None or not parted.layout.lines:
+        return ()
+    apart = rack.spacing + (parted.layout.pipe.diameter if rack.between == "air" else 0.0)
+    side = carried(vertices, parted.layout.lines[0].leg.frame.toward(rack.side))
+    found: list[Rod] = []
+    for number in range(1, rack.count):
+        try:
+            line = beside(vertices, side, number * apart)
+        except GeometryError:
+            continue
+        inner = range(1, len(line) - 1)
+        found += rods_of(rounded(line, [radii.get(n, 0.0) for n in inner]).segments)
     return tuple(found)
 
 

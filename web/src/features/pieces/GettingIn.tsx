@@ -59,8 +59,9 @@ export function GettingIn({ made }: { made: PiecesOfRun }) {
         ))}
       </ul>
       <p className="pt-1 text-xs text-soft">
-        A turn is looked at against the surfaces that the run lies on, the things on its walk and
-        the pipe that hangs already; nothing else on site is known. Minutes by working figures.
+        A turn is looked at against the surfaces that the run lies on, the things on its walk, its
+        rack and the pipe that hangs already. Where the floor is, no run says: look yourself.
+        Minutes by working figures.
       </p>
     </section>
   );
