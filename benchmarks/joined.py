@@ -38,6 +38,15 @@ RUN: dict[str, Any] = {
 }
 """Twelve sticks' length, with a set on each."""
 
+THREADED: dict[str, Any] = {
+    **RUN,
+    "conduit": {"type": "rmc", "size": "3/4"},
+    "bender": "ratchet-1",
+    "start": {"kind": "hub"},
+    "walk": [*RUN["walk"][:-1], {**RUN["walk"][-1], "fitting": "hub"}],
+}
+"""The same in threaded pipe between two boxes that are fixed."""
+
 SIX_BENDS: dict[str, Any] = {
     "format": "yarrow.run/1",
     "units": "in",
@@ -66,6 +75,8 @@ def measure() -> list[Row]:
     run = read_run(RUN)
     pieces = pieces_of(run)
     parted = in_units(lambda: pieces_of(run), 9)
+    threaded = read_run(THREADED)
+    screwed = in_units(lambda: pieces_of(threaded), 9)
     to_hang = parted_to_close(SIX_BENDS)
     got_in = in_units(lambda: ways_in(to_hang), 9)
     stock = stock_of(300)
@@ -81,6 +92,7 @@ def measure() -> list[Row]:
             _PARTED_MS,
             "ms",
         ),
+        at_most("… of threaded pipe, and how it is got in", screwed.ms, _PARTED_MS, "ms"),
         at_most("can a threaded piece of six bends be got in", got_in.ms, _GOT_IN_MS, "ms"),
         Row("300 pieces on sticks, the first answer", f"{first.ms:.0f} ms"),
         at_most("… looked at for fewer", took, _LOOK_S, "s"),

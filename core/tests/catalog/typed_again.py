@@ -408,6 +408,8 @@ FIGURES: dict[str, str] = {
     "supports.plastic.spacing_mm": "[[16, 750], [25, 1500], [40, 1750], [500, 2000]]",
     "supports.imc.straight_mm": "[[34, 3657.6], [49, 4267.2], [74, 4876.8], [500, 6096]]",
     "supports.rmc.straight_mm": "[[34, 3657.6], [49, 4267.2], [74, 4876.8], [500, 6096]]",
+    "supports.steel.upright_mm": "[[16, 1000], [25, 2000], [40, 2250], [500, 2500]]",
+    "supports.plastic.upright_mm": "[[16, 1000], [25, 1750], [40, 2000], [500, 2000]]",
     "work-times.cut": "2",
     "work-times.ream": "1",
     "work-times.thread": "5",

@@ -64,6 +64,19 @@ class Straps(unittest.TestCase):
         self.assertEqual(len(reads(run(end(30 * 12), **one, **union))), 4)
         self.assertEqual(held(run(turn(200), end(100), **one)).spacing_text, "120")
 
+    def test_a_leg_that_stands_upright_has_them_further_apart(self) -> None:
+        # 20 mm plastic: 1.5 m across, 1.75 m upright. 300 from either end of 7,300 leaves 6,700:
+        # five steps across, four upright.
+        across = metric(
+            end(7300), conduit={"type": "plastic", "size": "20"}, bender="heat-form-metric"
+        )
+        upright = {**across, "joints": {"upright": [1]}}
+        self.assertEqual(len(reads(across)), 6)
+        self.assertEqual(len(reads(upright)), 5)
+        self.assertEqual(held(upright).upright_text, "1750")
+        # In the US the code knows no difference, and nothing is said of it.
+        self.assertEqual(held(run(end(200), joints={"upright": [1]})).upright_text, "")
+
     def test_none_is_on_a_coupling(self) -> None:
         # Half a coupling of 1 9/16 and half a strap of 1 in.
         for strap in held(run(end(200), joints={"places": [{"at": 100}]})).straps:

@@ -15,10 +15,12 @@ from yarrow.measure.units import Unit, convert, convert_length
 @dataclass(frozen=True, slots=True)
 class SupportRule:
     """How a conduit is held up, lengths in one unit: the ``first`` strap from every end, the most
-    from strap to ``strap``, how long a strap is; ``law`` or habit."""
+    from strap to strap, and of a leg that stands ``upright``; how long a ``strap`` is; ``law`` or
+    habit."""
 
     first: float
     spacing: float
+    upright: float
     strap: float
     law: bool
     source: str
@@ -35,10 +37,14 @@ def support_rule(conduit: Conduit, unit: Unit, *, straight: bool = False) -> Sup
     row = toml("supports")[conduit.type]
     outside = float(convert(conduit.diameter, conduit.unit, "mm"))
     apart = row.get("straight_mm", row["spacing_mm"]) if straight else row["spacing_mm"]
-    spacing = next(spacing for most, spacing in apart if outside <= most)
+    spacing, upright = (
+        convert_length(next(mm for most, mm in table if outside <= most), "mm", unit)
+        for table in (apart, row.get("upright_mm", apart))
+    )
     return SupportRule(
         convert_length(row["first_mm"], "mm", unit),
-        convert_length(spacing, "mm", unit),
+        spacing,
+        upright,
         convert_length(toml("supports")["strap_mm"], "mm", unit),
         row["law"],
         row["source"],

@@ -50,4 +50,5 @@ def read_joints(
         (ends.get("start", "fixed"), ends.get("end", "fixed")),
         Closing(closing["by"], closing["at"]) if closing else None,
         shape.get("cut") == "offered",
+        tuple(leg - 1 for leg in shape.get("upright", ())),
     )

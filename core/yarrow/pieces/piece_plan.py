@@ -126,10 +126,12 @@ class Strap:
 
 @dataclass(frozen=True, slots=True)
 class Supports:
-    """What holds a run up: the rule as the tape reads, ``law`` or habit, its source, the straps."""
+    """What holds a run up: the rule as the tape reads (``upright_text`` is empty where a leg that
+    stands upright has no spacing of its own), ``law`` or habit, its source, the straps."""
 
     first_text: str
     spacing_text: str
+    upright_text: str
     law: bool
     source: str
     straps: tuple[Strap, ...]

@@ -4,6 +4,7 @@ couplings and holes; as few as that takes."""
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 
 from yarrow.catalog.supports import SupportRule, support_rule
 from yarrow.findings.code import FindingCode
@@ -29,13 +30,18 @@ def supports_of(
     straight = not parted.pipe.bends and parted.coupling.of.threaded
     rule = support_rule(parted.run.conduit, parted.run.unit, straight=straight)
     rooms = _strap_rooms(parted, middles, rule)
+    apart = StrapSpacing.of(parted, rule)
     length = parted.pipe.cut_length
     places: list[float] = []
     findings: list[Finding] = []
     reached = 0.0
     while not places or length - reached > rule.first + _HAIR:
-        most = rule.spacing if places else rule.first
+        most = apart.after(reached) if places else rule.first
         place = _next_strap(rooms, reached, reached + most, length - rule.first)
+        if place is not None and places and apart.after(place) < place - reached:
+            # It would hold up a leg that lies across: nearer, then.
+            most = apart.after(place)
+            place = _next_strap(rooms, reached, reached + most, length - rule.first)
         if place is None:
             # Too far off, but the nearest there is.
             place = next((room.begins for room in rooms if room.begins > reached + most), None)
@@ -45,17 +51,51 @@ def supports_of(
             break
         places.append(place)
         reached = place
-    if not findings:
+    if not findings and not apart.upright:
         places = _evened(rooms, places, rule, length)
     words, legs = parted.words, taped_legs(parted)
     supports = Supports(
         first_text=words.reading(rule.first),
         spacing_text=words.reading(rule.spacing),
+        upright_text=words.reading(rule.upright) if rule.upright != rule.spacing else "",
         law=rule.law,
         source=rule.source,
         straps=tuple(_strap(legs, words, number, place) for number, place in enumerate(places, 1)),
     )
     return supports, tuple(findings)
+
+
+@dataclass(frozen=True, slots=True)
+class StrapSpacing:
+    """How far the next strap may be from a place: more on the stretches of the pipe that stand
+    ``upright``, where the rule has it so."""
+
+    rule: SupportRule
+    upright: tuple[tuple[float, float], ...]
+
+    @classmethod
+    def of(cls, parted: RunToPart, rule: SupportRule) -> StrapSpacing:
+        """Of a run whose document says which of its legs stand upright.
+
+        Args:
+            parted: the run.
+            rule: for its conduit.
+        """
+        joints = parted.run.joints
+        legs = joints.upright if joints and rule.upright != rule.spacing else ()
+        stands = [leg for leg in (taped_legs(parted) if legs else ()) if leg.number in legs]
+        return cls(
+            rule, tuple((part.begins, part.ends) for leg in stands for part in leg.straights)
+        )
+
+    def after(self, place: float) -> float:
+        """The most from a place on.
+
+        Args:
+            place: from the pipe's start, in the run's unit.
+        """
+        stands = any(begins <= place <= ends for begins, ends in self.upright)
+        return self.rule.upright if stands else self.rule.spacing
 
 
 def _strap_rooms(parted: RunToPart, middles: Sequence[float], rule: SupportRule) -> list[JointRoom]:

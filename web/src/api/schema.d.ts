@@ -4123,6 +4123,8 @@ export interface components {
             places?: components["schemas"]["RunDocument_joint"][];
             /** @description How long the sticks are; left out, as the conduit is sold. */
             stick?: components["schemas"]["RunDocument_size"];
+            /** @description The legs that stand upright: some rules hold them up further apart. */
+            upright?: number[];
         };
         /** @description A bend that was measured for springback: what it was commanded to, and what of it was kept, degrees. */
         RunDocument_kept: {
@@ -4805,7 +4807,8 @@ export interface components {
         };
         /**
          * Supports
-         * @description What holds a run up: the rule as the tape reads, ``law`` or habit, its source, the straps.
+         * @description What holds a run up: the rule as the tape reads (``upright_text`` is empty where a leg that
+         *     stands upright has no spacing of its own), ``law`` or habit, its source, the straps.
          */
         Supports: {
             /** First Text */
@@ -4818,6 +4821,8 @@ export interface components {
             spacing_text: string;
             /** Straps */
             straps: components["schemas"]["Strap"][];
+            /** Upright Text */
+            upright_text: string;
         };
         /**
          * Taken

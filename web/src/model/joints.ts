@@ -52,6 +52,15 @@ export function takeClosing(closing: Closing, found: readonly Found[]): Change {
   };
 }
 
+/** Whether a leg, counted from 1, stands upright. */
+export function setUpright(leg: number, stands: boolean): Change {
+  return (document) => {
+    const others = (document.joints?.upright ?? []).filter((each) => each !== leg);
+    const upright = stands ? [...others, leg].toSorted((a, b) => a - b) : others;
+    return setJoints({ upright: upright.length > 0 ? upright : undefined })(document);
+  };
+}
+
 /** Whether the piece that goes up last is cut by its figure, or once it was held where it belongs. */
 export function setCut(cut: "plan" | "offered"): Change {
   return setJoints({ cut: cut === "plan" ? undefined : cut });

@@ -85,7 +85,7 @@ class Joints:
     """How a run is parted: the coupling's kind, how long a stick is, and where the joints are; None
     where that is Yarrow's to say. ``ends`` are how its start and its end are held; ``closing`` is
     how it is closed, None where Yarrow says; ``offered_up``: the piece that goes up last is held
-    where it belongs before it is cut."""
+    where it belongs before it is cut. ``upright`` are the legs, counted from 0, that stand so."""
 
     coupling: str
     stick: Fraction
@@ -93,6 +93,7 @@ class Joints:
     ends: tuple[EndState, EndState] = ("fixed", "fixed")
     closing: Closing | None = None
     offered_up: bool = False
+    upright: tuple[int, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,5 +1,10 @@
 // What holds the run up, by whose rule, and what to bring for all of it.
 import type { PiecesOfRun } from "@/api/queries";
+import { WordField } from "@/features/walk/fields";
+import { legsOf } from "@/kinds/legs";
+import { walkOf } from "@/model/document";
+import { setUpright } from "@/model/joints";
+import { usePlanner } from "@/state/PlannerContext";
 import { Figures } from "@/ui/Figures";
 import { Reading } from "@/ui/Reading";
 
@@ -20,6 +25,7 @@ export function HeldUp({ made }: { made: PiecesOfRun }) {
           : the first within <Reading text={supports.first_text} /> of every end, then{" "}
           <Reading text={supports.spacing_text} /> from one to the next.
         </p>
+        {supports.upright_text ? <Upright text={supports.upright_text} /> : null}
         <ol className="flex flex-wrap gap-x-3 pt-1 text-sm">
           {supports.straps.map((strap) => (
             <li key={strap.number} data-strap={strap.number}>
@@ -50,3 +56,32 @@ export function HeldUp({ made }: { made: PiecesOfRun }) {
     </div>
   );
 }
+
+const STANDS = { across: "lies across", upright: "stands upright" } as const;
+
+/** Which legs stand upright, where the rule holds those up further apart. */
+function Upright({ text }: { text: string }) {
+  const legs = usePlanner((state) => legsOf(walkOf(state.history.present)));
+  const upright = usePlanner((state) => state.history.present.joints?.upright ?? NONE);
+  const change = usePlanner((state) => state.change);
+  return (
+    <p className="pt-1 text-sm">
+      <span className="text-soft">
+        Upright <Reading text={text} /> do.{" "}
+      </span>
+      {Array.from({ length: legs }, (_, at) => at + 1).map((leg) => (
+        <span key={leg} className="mr-2 whitespace-nowrap">
+          leg {leg}{" "}
+          <WordField
+            label={`How leg ${leg} runs`}
+            value={upright.includes(leg) ? "upright" : "across"}
+            words={STANDS}
+            onChange={(runs) => change(setUpright(leg, runs === "upright"))}
+          />
+        </span>
+      ))}
+    </p>
+  );
+}
+
+const NONE: readonly number[] = [];

@@ -2,6 +2,7 @@
 import { Fragment, memo } from "react";
 import { JointLines } from "@/features/pieces/JointLines";
 import { KINDS } from "@/kinds/kinds";
+import { legOf } from "@/kinds/legs";
 import { addLine, placeOf } from "@/model/commands";
 import { type Line, walkOf } from "@/model/document";
 import { addJoint } from "@/model/joints";
@@ -101,8 +102,3 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
     </div>
   );
 });
-
-/** The leg that a line lies on, counted from 1: each turn begins one. */
-function legOf(walk: readonly Line[], index: number): number {
-  return 1 + walk.slice(0, Math.max(index, 0)).filter(({ kind }) => KINDS[kind].endsLeg).length;
-}
