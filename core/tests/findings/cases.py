@@ -596,6 +596,28 @@ CASES: dict[str, Case] = {
         "",
         None,
     ),
+    # A running coupler wants 37 of thread on the piece before it; a back at 105 leaves 105 less 10,
+    # which is half of the pipe, and 65 of the arc, of straight: 30.
+    "thread-longer-than-leg": Case(
+        lambda: (
+            pieces_values(
+                metric(
+                    turn(400),
+                    end(900),
+                    conduit={"type": "steel", "size": "20"},
+                    bender="bench-steel-20",
+                    joints={"coupling": "running-coupler", "places": [{"leg": 2, "at": 105}]},
+                )
+            ).findings
+        ),
+        "error",
+        "joints",
+        None,
+        (),
+        "1 37 30",
+        "",
+        None,
+    ),
     # A 4 in box, 2.84 from its middle to its corner, on a pipe 0.525 off the wall.
     "box-cannot-be-turned": Case(
         lambda: (

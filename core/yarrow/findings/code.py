@@ -101,6 +101,7 @@ class FindingCode(StrEnum):
     CLOSING_NOT_OFFERED = "closing-not-offered", "warning"
     BOTH_ENDS_HELD = "both-ends-held", "warning"
     STRAP_TOO_FAR = "strap-too-far", "warning"
+    THREAD_LONGER_THAN_LEG = "thread-longer-than-leg", "error"
     PIECE_CANNOT_BE_BENT = "piece-cannot-be-bent", "error"
 
     # Conduit and trunking

@@ -277,20 +277,11 @@ class Parting:
     def _ends(self, span: tuple[float, float]) -> PieceEnds:
         """The threads that a piece needs, but for those that its stick has: one where it is cut,
         both where it is not."""
-        run = self.parted.run
         before, after = (self.sticks.coupling_at(place) for place in span)
-        threaded = run.conduit.joint == "threaded"
-        taken = float(convert(run.conduit.engaged, run.conduit.unit, run.unit)) if threaded else 0.0
-        start_fitting, end_fitting = self.parted.end_fittings
-        at_start = before.thread if span[0] > 0 else self._end_thread(start_fitting, taken)
-        at_end = (
-            (after.long_thread or after.thread)
-            if span[1] < self.sticks.length
-            else self._end_thread(end_fitting, taken)
-        )
+        at_start, at_end = self._thread_lengths(span)
         # A stick is sold threaded: cut once, one of its ends still is.
         whole = self.sticks.is_whole(*span)
-        sold = max(taken, before.thread, after.thread)
+        sold = max(self._taken, before.thread, after.thread)
         start_as_sold = 0.0 < at_start <= sold
         if start_as_sold:
             at_start = 0.0
@@ -298,8 +289,24 @@ class Parting:
             at_end = 0.0
         return PieceEnds(at_start, at_end, self.parted.coupling.of.turns)
 
-    def _end_thread(self, fitting: str, taken: float) -> float:
-        return taken if fittings()[fitting].takes_thread else 0.0
+    def _thread_lengths(self, span: tuple[float, float]) -> tuple[float, float]:
+        """The threads that a piece has in the end, at either of its ends (0: none)."""
+        before, after = (self.sticks.coupling_at(place) for place in span)
+        start, end = self.parted.end_fittings
+        at_start = before.thread if span[0] > 0 else self._end_thread(start)
+        at_joint = after.long_thread or after.thread
+        return at_start, at_joint if span[1] < self.sticks.length else self._end_thread(end)
+
+    @property
+    def _taken(self) -> float:
+        """What a fitting takes of thread (0: the conduit has none)."""
+        conduit = self.parted.run.conduit
+        if conduit.joint != "threaded":
+            return 0.0
+        return float(convert(conduit.engaged, conduit.unit, self.parted.run.unit))
+
+    def _end_thread(self, fitting: str) -> float:
+        return self._taken if fittings()[fitting].takes_thread else 0.0
 
     def joints(self, middles: Middles) -> tuple[Joint, ...]:
         """Every joint as it is answered.
@@ -389,6 +396,28 @@ class Parting:
                 found.append(Finding(FindingCode.PIECE_TOO_LONG, values, path="joints"))
             elif not self.can_be_bent(span):
                 found.append(Finding(FindingCode.PIECE_CANNOT_BE_BENT, piece, path="joints"))
+            found += self._threads_too_long(number, span)
+        return found
+
+    def _threads_too_long(self, number: int, span: tuple[float, float]) -> list[Finding]:
+        """Threads of a piece that its straights have no room for, cut or as it is sold."""
+        begins, ends = self.sticks.cut_between(*span)
+        bends = [self.parted.pipe.bends[bend] for bend in self._inside(*span)]
+        if not bends:
+            return []
+        words, threads = self.parted.words, self._thread_lengths(span)
+        straights = (bends[0].arc_start - begins, ends - bends[-1].arc_end)
+        found = []
+        for end, thread, straight in zip(("start", "end"), threads, straights, strict=True):
+            if thread > straight + 1e-6:
+                values: dict[str, Value] = {
+                    "piece": count(number),
+                    "thread": words.needed(thread),
+                    "straight": words.available(max(straight, 0.0)),
+                    "end": Phrase(f"pipe-end/{end}"),
+                }
+                code = FindingCode.THREAD_LONGER_THAN_LEG
+                found.append(Finding(code, values, path="joints"))
         return found
 
 

@@ -280,6 +280,10 @@ EN_US = {
         "No order makes piece {piece} as it is. Put a joint between its bends, or let Yarrow say "
         "where."
     ),
+    "thread-longer-than-leg": (
+        "Piece {piece} takes {thread} of thread toward its {end}, and there are {straight} of "
+        "straight. Move the joint off the bend, or join it with another coupling."
+    ),
     "cannot-be-turned": (
         "Piece {piece} sweeps {reach} while it is turned on, and meets {what}. Say so if an end "
         "comes off or its straps do, or take another way: {cure}."
