@@ -86,9 +86,9 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.press("Rack", "[role=radio]")
     browser.see("[data-rack-mark]")
     _save(browser, "rack")
-    _open(browser, address, "Loft feed, three sticks")
+    _open(browser, address, "Angle box, running coupler")
     browser.press("Pieces", "[role=radio]")
-    browser.see("[data-strap]")
+    browser.see("[data-way-in]")
     _save(browser, "pieces")
     _open(browser, address, "Cellar main, over the water pipe")
     browser.press("Wires", "[role=radio]")
@@ -112,28 +112,10 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.press("Change")
     browser.see_text("known to ±", "[role=dialog]")
     _save(browser, "my-benders")
-    _what_a_tab_left(browser, address)
     _open(browser, address, "Framed office, as the tape met it", "/sheet")
     browser.see("[data-sheet] svg")
     browser.command("Emulation.setDeviceMetricsOverride", **_PAGE)
     _save(browser, "sheet")
-
-
-def _what_a_tab_left(browser: Browser, address: str) -> None:
-    first = browser.driver.current_window_handle
-    browser.driver.switch_to.new_window("tab")
-    _open(browser, address, "Press hall feed, bay 2")
-    browser.see("[data-cut]")
-    browser.offline(True)
-    browser.write("walk[0].at", "35")
-    browser.see_text("kept on this machine", "[role=status]")
-    browser.driver.close()
-    browser.driver.switch_to.window(first)
-    _open(browser, address, "Press hall feed, bay 2")
-    browser.press("Compare")
-    browser.see("[role=dialog] tbody")
-    browser.see("[data-stick-mark]")
-    _save(browser, "unsaved")
 
 
 def _in_the_dark(browser: Browser, address: str) -> None:
@@ -146,6 +128,13 @@ def _on_a_phone(browser: Browser, address: str) -> None:
     _open(browser, address, "Press hall feed, bay 2")
     browser.see("svg[aria-label^='The unbent pipe']")
     _save(browser, "phone-walk")
+    _open(browser, address, "Kiosk feed over the strut, rigid")
+    browser.press("Marks", "nav [role=radio]")
+    browser.press("Work", "[role=radio]")
+    for _ in range(3):
+        browser.see("[data-work] [role=checkbox][data-state=unchecked]").click()
+    browser.see_text("3 of", "[data-work-done]")
+    _save(browser, "phone-work")
 
 
 def _save(browser: Browser, name: str) -> None:

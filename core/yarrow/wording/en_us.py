@@ -345,11 +345,11 @@ EN_US = {
     "way/pieces": "In {pieces} pieces",
     "step/thread": "Thread",
     "step/thread-first": (
-        "Before bending, thread the end toward the {end}: {length} of thread, {least} to {most} "
+        "Before bending, thread the {end} of the piece: {length} of thread, {least} to {most} "
         "turns. Once bent there is too little straight for the jaws; keep the hook off the thread."
     ),
     "step/thread-after": (
-        "Thread the end toward the {end}: {length} of thread, {least} to {most} turns."
+        "Thread the {end} of the piece: {length} of thread, {least} to {most} turns."
     ),
     "check/thread": (
         "Ream it, and drain the oil out of the pipe. A coupling goes on by hand for the first "

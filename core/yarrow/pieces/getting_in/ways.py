@@ -24,12 +24,9 @@ _A_JOINT_MORE = ("cut", "ream", "thread", "thread", "joint")
 
 @dataclass(frozen=True, slots=True)
 class TurnOfPiece:
-    """A piece, counted from 1, that is turned on; ``at_end`` about its far end; the connection that
-    it makes so."""
+    """A piece, counted from 1, that is turned on."""
 
     piece: int
-    at_end: bool
-    connection: int
     turned: Turned
 
 
@@ -135,7 +132,7 @@ def _way_to_close(run: RunToClose, hung: HungRun, offer: Offer) -> WayToGetIn:
             others = places[offer.at - 1] if at_end and offer.at else 0.0
             if turned.works and hung.meets_others(begins, ends, others, at_end=at_end):
                 turned = replace(turned, meets=Phrase("getting-in/own-pipe"), works=False)
-            turns.append(TurnOfPiece(number, at_end, connection, turned))
+            turns.append(TurnOfPiece(number, turned))
     box = None
     if offer.box:
         at_start = offer.at == 0
