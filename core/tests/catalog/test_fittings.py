@@ -39,7 +39,7 @@ class Ends(unittest.TestCase):
         self.assertEqual(
             screwed,
             {"coupling", "hub", "union", "coupling_middle", "bush_coupling", "lock_rings"}
-            | {"conduit_body"},
+            | {"conduit_body", "nipple"},
         )
 
     def test_every_figure_of_a_fitting_has_its_source(self) -> None:

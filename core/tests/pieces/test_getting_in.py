@@ -114,6 +114,20 @@ class Turned(unittest.TestCase):
                 found = made(*walk, stand_off=4, rack=rack, **HUB)
                 self.assertEqual(codes(found), wanted)
 
+    def test_a_floor_that_is_said_to_be_near_is_met(self) -> None:
+        # 24 off the wall nothing of it is met; the end sweeps 3.4 round the first leg.
+        walk = (turn(40, angle=5), end(30))
+        for off, wanted in ((5, []), (3, ["cannot-be-turned"])):
+            near = {"near": [{"what": "floor", "toward": "right", "off": off}]}
+            with self.subTest(off):
+                found = made(*walk, stand_off=24, joints=near, **HUB)
+                self.assertEqual(codes(found), wanted)
+                if wanted:
+                    self.assertIn("meets the floor", told(taken(found)))
+        with self.assertRaises(DocumentError) as caught:
+            made(*walk, joints={"near": [{"toward": "right", "off": -2}]}, **HUB)
+        self.assertEqual(caught.exception.path, "joints.near[0].off")
+
     def test_turns_are_counted_and_a_turn_more_is_told(self) -> None:
         found = made(turn(70), end(60), **HUB)
         # Fourteen threads an inch.

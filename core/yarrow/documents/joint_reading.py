@@ -9,7 +9,7 @@ from yarrow.catalog.tables import Conduit
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.worked_sums import noted
 from yarrow.measure.units import Unit, convert
-from yarrow.runs.model.run import Closing, EvaluatedSum, JointPlace, Joints
+from yarrow.runs.model.run import Closing, EvaluatedSum, JointPlace, Joints, StandsNear
 
 
 def read_joints(
@@ -51,4 +51,10 @@ def read_joints(
         Closing(closing["by"], closing["at"]) if closing else None,
         shape.get("cut") == "offered",
         tuple(leg - 1 for leg in shape.get("upright", ())),
+        tuple(
+            StandsNear(
+                each["what"], each["toward"], noted(each["off"], f"joints.near[{at}].off", worked)
+            )
+            for at, each in enumerate(shape.get("near", ()))
+        ),
     )

@@ -326,6 +326,7 @@ EN_US = {
     ),
     "getting-in/surface": "the surface under leg {leg}",
     "getting-in/its-surface": "the surface under it",
+    "getting-in/near": "the {what}",
     "getting-in/neighbour": "the pipe beside it in the rack",
     "getting-in/own-pipe": "pipe that hangs already",
     "getting-in/start-fitting": "what the run starts from",

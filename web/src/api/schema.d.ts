@@ -4067,7 +4067,7 @@ export interface components {
             units: "in" | "mm";
         };
         /** @enum {string} */
-        RunDocument_fitting: "open" | "connector" | "coupling" | "hub" | "running_coupler" | "union" | "socket" | "coupling_middle" | "bush_coupling" | "lock_rings" | "conduit_body";
+        RunDocument_fitting: "open" | "connector" | "coupling" | "hub" | "running_coupler" | "union" | "socket" | "coupling_middle" | "bush_coupling" | "lock_rings" | "conduit_body" | "nipple";
         /** @description A hole to pass: its face is at a place, its middle so deep off the line of the pipe. */
         RunDocument_hole: {
             at: components["schemas"]["RunDocument_length"];
@@ -4119,6 +4119,8 @@ export interface components {
                 end?: components["schemas"]["RunDocument_end_state"];
                 start?: components["schemas"]["RunDocument_end_state"];
             };
+            /** @description What else stands near, and a piece that is turned must not meet: a floor, a ceiling, a wall. */
+            near?: components["schemas"]["RunDocument_stands_near"][];
             /** @description Where somebody put them, in order along the run. */
             places?: components["schemas"]["RunDocument_joint"][];
             /** @description How long the sticks are; left out, as the conduit is sold. */
@@ -4362,6 +4364,13 @@ export interface components {
             /** @description How high the pipe lies over the floor there. */
             height?: components["schemas"]["RunDocument_not_negative"];
             place?: components["schemas"]["RunDocument_place"];
+        };
+        RunDocument_stands_near: {
+            /** @description From the centre line of the start to it. */
+            off: components["schemas"]["RunDocument_size"];
+            /** @description A side of the first leg. */
+            toward: components["schemas"]["RunDocument_toward"];
+            what?: string;
         };
         RunDocument_start: {
             allowance?: components["schemas"]["RunDocument_length"];

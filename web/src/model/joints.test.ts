@@ -10,6 +10,8 @@ import {
   setEnd,
   setJoint,
   setJoints,
+  setNear,
+  setUpright,
   takeClosing,
   takePlaces,
   tick,
@@ -79,5 +81,15 @@ describe("joints", () => {
     const done = tick("0-label-1", true)(tick("0-label-1", true)(run));
     expect(done.done).toEqual(["0-label-1"]);
     expect(tick("0-label-1", false)(done)).toEqual(run);
+  });
+
+  it("remember what stands near, and which legs stand upright", () => {
+    const near = setNear(0, { off: "18" })(run);
+    expect(near.joints?.near).toEqual([{ what: "floor", toward: "right", off: "18" }]);
+    expect(setNear(0, { what: "wall" })(near).joints?.near?.[0]?.what).toBe("wall");
+    expect(setNear(0, null)(near).joints).toEqual({});
+    const upright = setUpright(1, true)(setUpright(3, true)(run));
+    expect(upright.joints?.upright).toEqual([1, 3]);
+    expect(setUpright(3, false)(setUpright(1, false)(upright)).joints).toEqual({});
   });
 });

@@ -52,6 +52,18 @@ export function takeClosing(closing: Closing, found: readonly Found[]): Change {
   };
 }
 
+type StandsNear = NonNullable<Joints["near"]>[number];
+
+/** What stands near the run, changed at a place of the list; `null`: it does not. */
+export function setNear(at: number, fields: Partial<StandsNear> | null): Change {
+  return (document) => {
+    const before = document.joints?.near ?? [];
+    const one = { what: "floor", toward: "right", off: "", ...before[at], ...fields } as const;
+    const near = fields === null ? before.toSpliced(at, 1) : before.toSpliced(at, 1, one);
+    return setJoints({ near: near.length > 0 ? near : undefined })(document);
+  };
+}
+
 /** Whether a leg, counted from 1, stands upright. */
 export function setUpright(leg: number, stands: boolean): Change {
   return (document) => {

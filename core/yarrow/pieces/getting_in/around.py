@@ -129,6 +129,26 @@ def _arrives(lines: Sequence[LaidLine], line: LaidLine) -> float:
     return lines[at - 1].laid.ends
 
 
+def near_of(parted: RunToPart, wide: float) -> tuple[Stands, ...]:
+    """What was said to stand near, as solids that go on as far as the run does.
+
+    Args:
+        parted: the run.
+        wide: how far, in its unit.
+    """
+    joints, lines = parted.run.joints, parted.layout.lines
+    if joints is None or not lines:
+        return ()
+    frame = lines[0].leg.frame
+    found = []
+    for each in joints.near:
+        side = frame.toward(each.toward)
+        middle = along(lines[0].leg.origin, side, float(each.off) + wide / 2)
+        block = Block(middle, (frame.ahead, cross(side, frame.ahead), side), (wide, wide, wide / 2))
+        found.append(Stands(Phrase("getting-in/near", {"what": each.what}), block))
+    return tuple(found)
+
+
 def things_of(parted: RunToPart, wide: float) -> tuple[Stands, ...]:
     """What stands beside the run as solids: what it goes over runs on to either side.
 

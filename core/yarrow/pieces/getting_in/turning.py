@@ -14,7 +14,14 @@ from yarrow.geometry.rounded_polyline import Segment, StraightSegment, rounded
 from yarrow.geometry.straights import StraightPart, straights_of
 from yarrow.geometry.sweeping import Rod, Sweep, TurnAxis, rods_of
 from yarrow.geometry.vectors import ORIGIN, Vector, along, dot, scaled, subtract, unit
-from yarrow.pieces.getting_in.around import Stands, Surface, surfaces_of, things_of, walls_of
+from yarrow.pieces.getting_in.around import (
+    Stands,
+    Surface,
+    near_of,
+    surfaces_of,
+    things_of,
+    walls_of,
+)
 from yarrow.pieces.places import RunToPart
 from yarrow.wording.phrase import Phrase
 
@@ -87,6 +94,7 @@ class HungRun:
             corners=_corners(straights, surfaces),
             around=(
                 *walls_of(surfaces, layout.pipe.diameter / 2, rods_of(segments), wide),
+                *near_of(parted, wide),
                 *things_of(parted, wide),
             ),
             neighbours=_neighbours(parted, radii),

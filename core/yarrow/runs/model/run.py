@@ -81,11 +81,23 @@ class Closing:
 
 
 @dataclass(frozen=True, slots=True)
+class StandsNear:
+    """Something flat that stands near a run and goes on as far as it does: a floor, a ceiling, a
+    wall. ``off`` is how far it is from the centreline of the start, toward a side of the first
+    leg."""
+
+    what: str
+    toward: Side
+    off: Fraction
+
+
+@dataclass(frozen=True, slots=True)
 class Joints:
     """How a run is parted: the coupling's kind, how long a stick is, and where the joints are; None
     where that is Yarrow's to say. ``ends`` are how its start and its end are held; ``closing`` is
     how it is closed, None where Yarrow says; ``offered_up``: the piece that goes up last is held
-    where it belongs before it is cut. ``upright`` are the legs, counted from 0, that stand so."""
+    where it belongs before it is cut. ``upright`` are the legs, counted from 0, that stand so;
+    ``near`` is what else stands there."""
 
     coupling: str
     stick: Fraction
@@ -94,6 +106,7 @@ class Joints:
     closing: Closing | None = None
     offered_up: bool = False
     upright: tuple[int, ...] = ()
+    near: tuple[StandsNear, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)

@@ -6,6 +6,7 @@ import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { EndHeld } from "./EndHeld";
+import { StandsNear } from "./StandsNear";
 
 export function GettingIn({ made }: { made: PiecesOfRun }) {
   const change = usePlanner((state) => state.change);
@@ -20,6 +21,7 @@ export function GettingIn({ made }: { made: PiecesOfRun }) {
           </span>
         ))}
       </p>
+      <StandsNear />
       <ul>
         {made.ways_in.map((way) => (
           <li
@@ -60,8 +62,7 @@ export function GettingIn({ made }: { made: PiecesOfRun }) {
       </ul>
       <p className="pt-1 text-xs text-soft">
         A turn is looked at against the surfaces that the run lies on, the things on its walk, its
-        rack and the pipe that hangs already. Where the floor is, no run says: look yourself.
-        Minutes by working figures.
+        rack, the pipe that hangs already and what you say stands near. Minutes by working figures.
       </p>
     </section>
   );
