@@ -134,6 +134,7 @@ def _on_a_phone(browser: Browser, address: str) -> None:
     for _ in range(3):
         browser.see("[data-work] [role=checkbox][data-state=unchecked]").click()
     browser.see_text("3 of", "[data-work-done]")
+    browser.see_text("Saved")
     _save(browser, "phone-work")
 
 
