@@ -28,6 +28,18 @@ BENDER = {
 }
 TURN = run(turn(30), end(24))
 RACK = {**TURN, "rack": {"count": 2, "spacing": 3, "side": "out"}}
+FRAMED = {
+    "format": "yarrow.wall/1",
+    "units": "in",
+    "conduit": {"type": "emt", "size": "1/2"},
+    "bender": "hand-emt-1/2",
+    "length": 192,
+    "height": 96,
+    "studs": {},
+    "boxes": [{"name": name, "stud": stud, "height": 16} for name, stud in (("A", 3), ("B", 6))],
+    "lines": [{"name": "a", "height": 40}],
+    "feeds": [{"from": "A", "to": "B"}],
+}
 STOCK = {"format": "yarrow.jobstock/1", "units": "in", "offcuts": []}
 ASKED: dict[str, tuple[Any, ...]] = {
     "bender": (BENDER,),
@@ -63,6 +75,7 @@ ASKED: dict[str, tuple[Any, ...]] = {
     "schema": ("run",),
     "schedule": (b"name,type,size,length,bends,wires\nA,emt,,20,1,3 x 12 thhn\n", "in"),
     "sitebox": ({"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}, [TURN]),
+    "wall": (FRAMED,),
     "work": (TURN,),
     "wires": ("3 x 12 thhn", "in"),
     "catalog": (),

@@ -39,6 +39,7 @@ from yarrow.documents.stock_in_hand import (
     place_in_stock,
     read_job_stock,
 )
+from yarrow.documents.wall_file import wall_document
 from yarrow.documents.wire_notation import read_wires_said
 from yarrow.documents.writing import bend_table_csv, marks_csv, plain, plan_text
 from yarrow.documents.writing import pieces_text as _pieces_text
@@ -94,6 +95,7 @@ __all__ = [
     "schema",
     "sitebox",
     "stock_of_runs",
+    "wall",
     "wires",
     "work",
     "work_as_text",
@@ -449,6 +451,18 @@ def cut_of_job(
         return cut(cut_from(wanted.document, stock, *of), country, seconds)
     except DocumentError as refusal:
         raise DocumentError(place_in_stock(refusal.path, stock, *of), refusal.expected) from None
+
+
+def wall(document: Document, country: Country | None = None) -> Answer:
+    """A framed wall: its boxes and holes, a run for every feed with its pieces, and what is wrong
+    before anything is bored.
+
+    Args: document, ``yarrow.wall/1``.
+    Returns: ``yarrow.wall-plan/1``, lengths in the document's units.
+    Raises: DocumentError.
+    Source: docs/geometry.md, framed walls.
+    """
+    return plain(wall_document(document), _wording(document, country))
 
 
 def can_be_made(answer: Answer) -> bool:

@@ -58,7 +58,7 @@ class YarrowAPI(NinjaAPI):
         contract = super().get_openapi_schema(**options)
         plain = json.loads(json.dumps(contract, cls=NinjaJSONEncoder))
         components = plain["components"]["schemas"]
-        for name in ("run", "box", "pullbox", "entries", "sitebox", "jobstock", "fittings"):
+        for name in ("run", "box", "pullbox", "entries", "sitebox", "jobstock", "fittings", "wall"):
             document = dict(schema(name))
             definitions = document.pop("$defs")
             title = f"{name.capitalize()}Document"

@@ -33,6 +33,17 @@ ENTRIES = {
     "entries": [{"id": "A", "wall": "left", "at": 2, "deep": 1, "size": "1/2"}],
 }
 SCHEDULE = b"name,type,size,wires\nDrop to the still,emt,1/2,9 x 12 thhn"
+FRAMED = {
+    "format": "yarrow.wall/1",
+    "units": "in",
+    "conduit": {"type": "emt", "size": "1/2"},
+    "bender": "hand-emt-1/2",
+    "length": 120,
+    "height": 96,
+    "studs": {},
+    "boxes": [{"name": "Board", "stud": 2, "height": 60}],
+    "lines": [],
+}
 FITTINGS = {"format": "yarrow.fittings/1"}
 STOCK = {"format": "yarrow.jobstock/1", "units": "in"}
 SITE_BOX = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
@@ -48,6 +59,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("post", "/api/rack"): (DOCUMENT, 200),
     ("post", "/api/pieces"): (DOCUMENT, 200),
     ("post", "/api/work"): (DOCUMENT, 200),
+    ("post", "/api/wall"): (FRAMED, 200),
     ("get", "/api/fittings"): (None, 200),
     ("put", "/api/fittings"): ({"document": FITTINGS, "base_version": 0}, 200),
     ("get", "/api/fittings/revisions"): (None, 200),

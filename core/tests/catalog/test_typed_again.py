@@ -34,6 +34,7 @@ class TypedAgain(unittest.TestCase):
                 "couplings",
                 "elastic",
                 "fill",
+                "framing",
                 "limits",
                 "stances",
                 "supports",

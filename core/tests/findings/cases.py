@@ -28,6 +28,7 @@ from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
 from yarrow.documents.site_box_file import site_box_document
 from yarrow.documents.stock_file import stock_document
+from yarrow.documents.wall_file import wall_document
 from yarrow.findings.finding import Finding
 from yarrow.obstacles.outline import Air
 from yarrow.racks.rack import plan_rack
@@ -51,6 +52,27 @@ class Case(NamedTuple):
     figures: str
     source: str
     remedy: tuple[str, Any] | None
+
+
+def framed(**more: Any) -> Found:
+    """A wall of studs 16 apart with three boxes."""
+    boxes = [
+        {"name": name, "stud": stud, "height": 16}
+        for name, stud in zip("ABC", (3, 6, 9), strict=True)
+    ]
+    document = {
+        "format": "yarrow.wall/1",
+        "units": "in",
+        "conduit": {"type": "emt", "size": "1/2"},
+        "bender": "hand-emt-1/2",
+        "length": 192,
+        "height": 96,
+        "studs": {},
+        "boxes": boxes,
+        "lines": [{"name": "a", "height": 40}],
+        **more,
+    }
+    return lambda: wall_document(document).findings
 
 
 def planned_(*walk: dict[str, Any], **more: Any) -> Found:
@@ -472,6 +494,121 @@ CASES: dict[str, Case] = {
         None,
         (),
         "130 10 120",
+        "",
+        None,
+    ),
+    # A plate of 3 under 96: 95 is 2 beyond 93.
+    "box-beyond-the-wall": Case(
+        framed(boxes=[{"name": "A", "stud": 3, "height": 95}]),
+        "error",
+        "boxes[0].height",
+        None,
+        (),
+        "2",
+        "",
+        None,
+    ),
+    "box-wider-than-its-bay": Case(
+        framed(boxes=[{"name": "A", "stud": 3, "height": 40, "width": 15}]),
+        "error",
+        "boxes[0].width",
+        None,
+        (),
+        "14 1/2",
+        "",
+        None,
+    ),
+    "boxes-overlap": Case(
+        framed(
+            boxes=[{"name": "A", "stud": 3, "height": 40}, {"name": "B", "stud": 3, "height": 42}]
+        ),
+        "error",
+        "boxes[1].height",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "bit-too-small": Case(
+        framed(lines=[{"name": "a", "height": 40, "bit": "5/8"}]),
+        "error",
+        "lines[0].bit",
+        None,
+        (),
+        "5/8 11/16",
+        "",
+        None,
+    ),
+    # 40 % of 3 1/2 is 1.4.
+    "hole-too-large": Case(
+        framed(lines=[{"name": "a", "height": 40, "bit": "1 1/2"}]),
+        "warning",
+        "lines[0].bit",
+        None,
+        (),
+        "1 1/2 1 3/8 5/8 1",
+        "residential code for woo",
+        None,
+    ),
+    "hole-near-edge": Case(
+        framed(lines=[{"name": "a", "height": 40, "setback": "1 1/2"}]),
+        "warning",
+        "lines[0].setback",
+        None,
+        (),
+        "1 1 1/4",
+        "NFPA 70 (2023), 300.4(A)",
+        None,
+    ),
+    "feed-to-itself": Case(
+        framed(feeds=[{"from": "A", "to": "A"}]),
+        "error",
+        "feeds[0].to",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "feed-loop": Case(
+        framed(feeds=[{"from": "A", "to": "B"}, {"from": "B", "to": "A"}]),
+        "error",
+        "feeds[1].to",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    # 16 up to the box's top; 1.4 radii of 4.47, and 2.18 that the bender holds beside a bend.
+    "hole-too-low": Case(
+        framed(lines=[{"name": "a", "height": 20}], feeds=[{"from": "A", "to": "B"}]),
+        "error",
+        "lines[0].height",
+        None,
+        (),
+        "4 90 8 7/16 24 7/16",
+        "",
+        None,
+    ),
+    "hole-shared": Case(
+        framed(feeds=[{"from": "A", "to": "B"}, {"from": "A", "to": "C"}]),
+        "error",
+        "lines[0]",
+        None,
+        (),
+        "2 4",
+        "",
+        None,
+    ),
+    "cannot-be-slid": Case(
+        framed(lines=[{"name": "a", "height": 40, "bit": "7/8"}], feeds=[{"from": "A", "to": "B"}]),
+        "error",
+        "feeds[0]",
+        None,
+        (),
+        "1 22 1/8 14 1/2",
         "",
         None,
     ),

@@ -104,6 +104,19 @@ class FindingCode(StrEnum):
     THREAD_LONGER_THAN_LEG = "thread-longer-than-leg", "error"
     PIECE_CANNOT_BE_BENT = "piece-cannot-be-bent", "error"
 
+    # Framed walls
+    BOX_BEYOND_THE_WALL = "box-beyond-the-wall", "error"
+    BOX_WIDER_THAN_ITS_BAY = "box-wider-than-its-bay", "error"
+    BOXES_OVERLAP = "boxes-overlap", "error"
+    BIT_TOO_SMALL = "bit-too-small", "error"
+    HOLE_TOO_LARGE = "hole-too-large", "warning"
+    HOLE_NEAR_EDGE = "hole-near-edge", "warning"
+    FEED_TO_ITSELF = "feed-to-itself", "error"
+    FEED_LOOP = "feed-loop", "error"
+    HOLE_TOO_LOW = "hole-too-low", "error"
+    HOLE_SHARED = "hole-shared", "error"
+    CANNOT_BE_SLID = "cannot-be-slid", "error"
+
     # Conduit and trunking
     DOES_NOT_FIT = "does-not-fit", "error"
     WIDER_THAN_INSIDE = "wider-than-inside", "error"

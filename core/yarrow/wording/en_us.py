@@ -500,6 +500,47 @@ EN_US = {
         "The pipe is {over} longer than a stick of {stick}. With {line} at {angle} it takes less "
         "pipe, and one stick does. Else it takes {sticks}, with a coupling in a straight part."
     ),
+    # Framed walls
+    "box-beyond-the-wall": (
+        "{box} reaches {by} beyond a plate or the wall's end. Read its height again, and to which "
+        "edge that goes."
+    ),
+    "box-wider-than-its-bay": "{box} is wider than its bay: between the studs there are {room}.",
+    "boxes-overlap": "{one} and {other} are in one place. Put one higher, or on another stud.",
+    "bit-too-small": "A bit of {bit} does not let {pipe} of pipe through, on line {line}.",
+    "hole-too-large": (
+        "A hole of {bit} on line {line} is too much of the stud: {most} may be bored away, and "
+        "{left} have to stay at the edge; {edge} would."
+    ),
+    "hole-near-edge": (
+        "Holes on line {line} are {edge} from the stud's edge; nearer than {least} a steel plate "
+        "is asked for."
+    ),
+    "hole-near-edge/habit": (
+        "Holes on line {line} are {edge} from the stud's edge. Nearer than {least} a steel plate "
+        "is asked for, though not for this conduit; many crews put one all the same."
+    ),
+    "feed-to-itself": "A feed goes from {one} to itself. Say which other box it goes to.",
+    "feed-loop": (
+        "{other} is fed twice, or round in a ring: a feed goes from the board out, one way to "
+        "every box. Take out the one from {one}."
+    ),
+    "hole-too-low": (
+        "Line {line} is {rise} off {box}; its 90 and its kick want {least}. Bore it at {height} or "
+        "higher."
+    ),
+    "hole-shared": (
+        "{pipes} pipes want the hole of line {line} in stud {stud}. Give one of them a line of its "
+        "own."
+    ),
+    "cannot-be-slid": (
+        "Piece {piece} from {one} to {other} is {length} along its holes, and {longest} are the "
+        "most that is slid in from a bay. Take a larger bit, or a feed that turns sooner."
+    ),
+    "cannot-be-slid/both-bent": (
+        "From {one} to {other} there is no bay with room for a coupling, and a piece that is bent "
+        "at both of its ends does not go through a stud. Put one box on another stud."
+    ),
     # Racks
     "rack-is-exact": (
         "A rack is marked by the exact geometry: printed marks do not keep pipes parallel."

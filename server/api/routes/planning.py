@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Annotated, Any
 
 from django.http import HttpResponse
 from ninja import Body, Router
+from pydantic import WithJsonSchema
 
 import yarrow
 from api.answers import answered
@@ -31,9 +32,12 @@ from yarrow.pieces.work_plan import OrderOfWork
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.bending_sequence import Handling
 from yarrow.runs.model.plan import WrittenPlan
+from yarrow.walls.wall_plan import WallPlan
 from yarrow.wording.wording import Country
 
 router = Router(tags=["planning"], throttle=CHECKS)
+
+WallDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "wall"})]
 
 
 @router.post("/plan", response={200: WrittenPlan, **REFUSALS}, operation_id="plan")
@@ -70,6 +74,14 @@ def work(
 ) -> HttpResponse:
     """The order of work of a run, ticked off by its ``done``; nothing is saved."""
     return answered(yarrow.work(document, country))
+
+
+@router.post("/wall", response={200: WallPlan, **REFUSALS}, operation_id="wall")
+def wall(
+    request: MemberRequest, document: Body[WallDocument], country: Country | None = None
+) -> HttpResponse:
+    """A framed wall with its runs, holes and lists; nothing is saved."""
+    return answered(yarrow.wall(document, country))
 
 
 @router.post("/rack", response={200: RackPlan, **REFUSALS}, operation_id="rack")

@@ -1325,6 +1325,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/wall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Wall
+         * @description A framed wall with its runs, holes and lists; nothing is saved.
+         */
+        post: operations["wall"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/wires": {
         parameters: {
             query?: never;
@@ -1594,6 +1614,29 @@ export interface components {
                 number,
                 number
             ][];
+        };
+        /**
+         * BoredHole
+         * @description A hole: its stud, counted from 1, its line and what is bored there; the feeds through it,
+         *     counted from 0.
+         */
+        BoredHole: {
+            /** Along */
+            along: number;
+            /** Bit */
+            bit: number;
+            /** Bit Text */
+            bit_text: string;
+            /** Feeds */
+            feeds: number[];
+            /** Height */
+            height: number;
+            /** Height Text */
+            height_text: string;
+            /** Line */
+            line: string;
+            /** Stud */
+            stud: number;
         };
         /**
          * Box
@@ -2351,7 +2394,7 @@ export interface components {
          *     well; a note is worth knowing.
          * @enum {string}
          */
-        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "fitting-allowed-for" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "piece-longer-than-stock" | "not-from-one-stick" | "sticks-run-out" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "cannot-be-turned" | "box-cannot-be-turned" | "closing-not-offered" | "both-ends-held" | "strap-too-far" | "thread-longer-than-leg" | "piece-cannot-be-bent" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
+        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "fitting-allowed-for" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "piece-longer-than-stock" | "not-from-one-stick" | "sticks-run-out" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "cannot-be-turned" | "box-cannot-be-turned" | "closing-not-offered" | "both-ends-held" | "strap-too-far" | "thread-longer-than-leg" | "piece-cannot-be-bent" | "box-beyond-the-wall" | "box-wider-than-its-bay" | "boxes-overlap" | "bit-too-small" | "hole-too-large" | "hole-near-edge" | "feed-to-itself" | "feed-loop" | "hole-too-low" | "hole-shared" | "cannot-be-slid" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
         /**
          * FittingsDetail
          * @description A crew's own fittings, at a version.
@@ -3204,6 +3247,32 @@ export interface components {
             wall: "left" | "right" | "top" | "bottom";
         };
         /**
+         * PlacedBox
+         * @description A box as it is mounted: along the wall and up from the floor, with what is read there.
+         */
+        PlacedBox: {
+            /** Begins */
+            begins: number;
+            /** Bottom */
+            bottom: number;
+            /** Ends */
+            ends: number;
+            /** Knockout */
+            knockout: number;
+            /** Name */
+            name: string;
+            /** Proud Text */
+            proud_text: string;
+            /** Side */
+            side: string;
+            /** Stud */
+            stud: number;
+            /** Top */
+            top: number;
+            /** Top Text */
+            top_text: string;
+        };
+        /**
          * PlacedEntry
          * @description An entry with the diameters of its hole and lock ring, and how far they stand in;
          *     ``along_text`` as the tape tells it.
@@ -3230,6 +3299,18 @@ export interface components {
              * @enum {string}
              */
             wall: "left" | "right" | "top" | "bottom";
+        };
+        /**
+         * PlacedStud
+         * @description A stud: its number, counted from 1, and from where to where it stands along the wall.
+         */
+        PlacedStud: {
+            /** Begins */
+            begins: number;
+            /** Ends */
+            ends: number;
+            /** Number */
+            number: number;
         };
         /**
          * PlaceOfJoint
@@ -3305,6 +3386,39 @@ export interface components {
             stick: number;
             /** Type */
             type: string;
+        };
+        /**
+         * PlannedFeed
+         * @description A feed: which boxes, which holes, its centreline (x along the wall, y toward the room, z up);
+         *     the angle of its kicks; ``run`` is it as a ``yarrow.run/1`` of its own, and its pieces.
+         */
+        PlannedFeed: {
+            /** End */
+            end: string;
+            /** Findings */
+            findings: components["schemas"]["WrittenFinding"][];
+            /** Kick Text */
+            kick_text: string;
+            /** Line */
+            line: string;
+            /** Number */
+            number: number;
+            /** Path */
+            path: [
+                number,
+                number,
+                number
+            ][];
+            /** Pieces */
+            pieces: components["schemas"]["WallPiece"][];
+            /** Run */
+            run: {
+                [key: string]: unknown;
+            };
+            /** Start */
+            start: string;
+            /** Studs */
+            studs: number[];
         };
         /**
          * PlannedPull
@@ -4887,6 +5001,18 @@ export interface components {
             version: number;
         };
         /**
+         * ToBore
+         * @description Holes that are bored alike: with which bit, how high, in how many studs.
+         */
+        ToBore: {
+            /** Bit Text */
+            bit_text: string;
+            /** Count */
+            count: number;
+            /** Height Text */
+            height_text: string;
+        };
+        /**
          * ToolShape
          * @description A line or a closed outline; ``text`` is written at its first point.
          */
@@ -4945,6 +5071,134 @@ export interface components {
         TypedText: {
             /** Text */
             text: string;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+        };
+        /**
+         * A framed wall
+         * @description Studs, boxes, lines of bored holes, and which box feeds which. Lengths along the wall are from its left end, heights from the floor.
+         */
+        WallDocument: {
+            /** @description Of the catalogue. */
+            bender: string;
+            boxes: components["schemas"]["WallDocument_box"][];
+            conduit: components["schemas"]["WallDocument_conduit"];
+            feeds?: components["schemas"]["WallDocument_feed"][];
+            /** @constant */
+            format: "yarrow.wall/1";
+            height: components["schemas"]["WallDocument_size"];
+            length: components["schemas"]["WallDocument_size"];
+            lines: components["schemas"]["WallDocument_line"][];
+            name?: string;
+            plates?: components["schemas"]["WallDocument_plates"];
+            studs: components["schemas"]["WallDocument_studs"];
+            /** @enum {string} */
+            units: "in" | "mm";
+        };
+        WallDocument_box: {
+            deep?: components["schemas"]["WallDocument_size"];
+            height: components["schemas"]["WallDocument_size"];
+            /** @description The middle of its knockouts off its back. */
+            knockout?: components["schemas"]["WallDocument_size"];
+            name: string;
+            proud?: components["schemas"]["WallDocument_not_negative"];
+            /** @enum {string} */
+            side?: "left" | "right";
+            /** @description Counted from 1. */
+            stud: number;
+            tall?: components["schemas"]["WallDocument_size"];
+            /** @enum {string} */
+            to?: "top" | "middle" | "bottom";
+            width?: components["schemas"]["WallDocument_size"];
+        };
+        WallDocument_conduit: {
+            size: string;
+            type: string;
+        };
+        WallDocument_feed: {
+            from: string;
+            line?: string;
+            to: string;
+        };
+        WallDocument_line: {
+            bit?: components["schemas"]["WallDocument_size"];
+            height: components["schemas"]["WallDocument_size"];
+            name: string;
+            /** @description The holes' middle behind the studs' face. */
+            setback?: components["schemas"]["WallDocument_size"];
+        };
+        /** Format: length */
+        WallDocument_not_negative: string | number;
+        WallDocument_plates: {
+            bottom?: components["schemas"]["WallDocument_not_negative"];
+            top?: components["schemas"]["WallDocument_not_negative"];
+        };
+        /** Format: length */
+        WallDocument_size: string | number;
+        WallDocument_studs: {
+            /** @description The middles one by one, in place of a spacing. */
+            at?: components["schemas"]["WallDocument_not_negative"][];
+            bearing?: boolean;
+            depth?: components["schemas"]["WallDocument_size"];
+            /** @description The middle of the first stud. */
+            first?: components["schemas"]["WallDocument_not_negative"];
+            spacing?: components["schemas"]["WallDocument_size"];
+            width?: components["schemas"]["WallDocument_size"];
+        };
+        /**
+         * WallPiece
+         * @description A piece of a feed: what it is cut to, its marks as the tape has them, how many bends.
+         */
+        WallPiece: {
+            /** Bends */
+            bends: number;
+            /** Cut Text */
+            cut_text: string;
+            /** Marks */
+            marks: string[];
+            /** Number */
+            number: number;
+        };
+        /**
+         * WallPlan
+         * @description A framed wall planned. Lengths in ``units``. ``longest_slid`` is the longest straight piece
+         *     that goes into each line's holes from a bay, in order of the lines.
+         */
+        WallPlan: {
+            /** Boxes */
+            boxes: components["schemas"]["PlacedBox"][];
+            /** Connectors */
+            connectors: number;
+            /** Couplings */
+            couplings: number;
+            /** Feeds */
+            feeds: components["schemas"]["PlannedFeed"][];
+            /** Findings */
+            findings: components["schemas"]["WrittenFinding"][];
+            /** Format */
+            format: string;
+            /** Height */
+            height: number;
+            /** Holes */
+            holes: components["schemas"]["BoredHole"][];
+            /** Length */
+            length: number;
+            /** Longest Slid */
+            longest_slid: string[];
+            /** Name */
+            name: string;
+            /** Plates */
+            plates: [
+                number,
+                number
+            ];
+            /** Studs */
+            studs: components["schemas"]["PlacedStud"][];
+            /** To Bore */
+            to_bore: components["schemas"]["ToBore"][];
             /**
              * Units
              * @enum {string}
@@ -11851,6 +12105,95 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    wall: {
+        parameters: {
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WallDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WallPlan"];
                 };
             };
             /** @description Bad Request */

@@ -1,0 +1,1 @@
+"""A framed wall: boxes, bored holes, and the pipe that runs through its studs."""
