@@ -100,7 +100,14 @@ class PublicDoor(unittest.TestCase):
             functions - set(ASKED),
             values
             | written
-            | {"can_be_made", "stock_of_runs", "cut_of_job", "read_own_fittings", "read_stock"},
+            | {
+                "can_be_made",
+                "stock_of_runs",
+                "cut_of_job",
+                "read_framed_wall",
+                "read_own_fittings",
+                "read_stock",
+            },
         )
 
     def test_values_are_the_same_answers(self) -> None:

@@ -39,7 +39,7 @@ from yarrow.documents.stock_in_hand import (
     place_in_stock,
     read_job_stock,
 )
-from yarrow.documents.wall_file import wall_document
+from yarrow.documents.wall_file import lay_wall, wall_document
 from yarrow.documents.wire_notation import read_wires_said
 from yarrow.documents.writing import bend_table_csv, marks_csv, plain, plan_text
 from yarrow.documents.writing import pieces_text as _pieces_text
@@ -89,6 +89,7 @@ __all__ = [
     "rack",
     "rack_as_csv",
     "rack_values",
+    "read_framed_wall",
     "read_own_fittings",
     "read_stock",
     "schedule",
@@ -451,6 +452,15 @@ def cut_of_job(
         return cut(cut_from(wanted.document, stock, *of), country, seconds)
     except DocumentError as refusal:
         raise DocumentError(place_in_stock(refusal.path, stock, *of), refusal.expected) from None
+
+
+def read_framed_wall(document: object) -> None:
+    """Whether a framed wall can be read.
+
+    Args: document, ``yarrow.wall/1``.
+    Raises: DocumentError.
+    """
+    lay_wall(document)
 
 
 def wall(document: Document, country: Country | None = None) -> Answer:

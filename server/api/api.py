@@ -15,7 +15,7 @@ from ninja.security import SessionAuth
 
 from api.answers import strict_json
 from api.problems import handle_problems
-from api.routes import benders, boxes, checks, fittings, jobs, planning, runs, session, stock
+from api.routes import benders, boxes, checks, fittings, jobs, planning, runs, session, stock, walls
 from yarrow import __version__
 from yarrow.documents.json_text import read_json
 from yarrow.documents.schema import schema
@@ -109,7 +109,7 @@ def _build() -> YarrowAPI:
     )
     handle_problems(built)
     # Addresses are tried in turn: what every key asks for comes first.
-    for part in (planning, checks, runs, session, jobs, boxes, stock, benders, fittings):
+    for part in (planning, checks, runs, session, jobs, boxes, stock, walls, benders, fittings):
         built.add_router("", part.router)
     return built
 

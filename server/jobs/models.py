@@ -10,7 +10,7 @@ from django.db.models import Q
 
 from accounts.models import Crew
 from versions.models import DocumentRevision, VersionedDocument
-from yarrow import read_stock
+from yarrow import read_framed_wall, read_stock
 from yarrow.documents.run_file import read_run
 from yarrow.documents.site_box_file import read_site_box
 from yarrow.measure.units import Unit
@@ -144,6 +144,37 @@ class JobStock(VersionedDocument):
 
     def __str__(self) -> str:
         return f"Stock of {self.job}"
+
+
+class JobWall(VersionedDocument):
+    """A framed wall of a job; its document is a ``yarrow.wall/1``."""
+
+    what = "wall"
+    most_bytes = 60_000
+    check_document = staticmethod(read_framed_wall)
+
+    job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="walls")
+    name = models.CharField(max_length=120)
+
+    class Meta:
+        ordering = ("name", "id")
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class WallRevision(DocumentRevision):
+    """A framed wall as it was saved once."""
+
+    wall = models.ForeignKey(JobWall, on_delete=models.CASCADE, related_name="revisions")
+
+    class Meta(DocumentRevision.Meta):
+        constraints = (
+            models.UniqueConstraint(fields=["wall", "version"], name="one_wall_revision_a_version"),
+        )
+
+    def __str__(self) -> str:
+        return f"{self.wall} v{self.version}"
 
 
 class StockRevision(DocumentRevision):

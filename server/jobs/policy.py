@@ -5,7 +5,17 @@ from __future__ import annotations
 from django.db.models import QuerySet
 
 from accounts.models import Member
-from jobs.models import BoxRevision, Job, JobStock, Revision, Run, SiteBox, StockRevision
+from jobs.models import (
+    BoxRevision,
+    Job,
+    JobStock,
+    JobWall,
+    Revision,
+    Run,
+    SiteBox,
+    StockRevision,
+    WallRevision,
+)
 
 
 def jobs_for(member: Member) -> QuerySet[Job]:
@@ -41,6 +51,17 @@ def box_revisions_for(member: Member) -> QuerySet[BoxRevision]:
 def all_boxes_for(member: Member) -> QuerySet[SiteBox]:
     """What is told of the boxes of a member's crew, also of those that were removed."""
     return SiteBox.objects.filter(job__crew_id=member.crew_id).select_related("updated_by")
+
+
+def walls_for(member: Member) -> QuerySet[JobWall]:
+    """The framed walls of a member's crew's jobs."""
+    walls = JobWall.objects.filter(job__crew_id=member.crew_id, removed_at=None)
+    return walls.select_related("updated_by", "job")
+
+
+def wall_revisions_for(member: Member) -> QuerySet[WallRevision]:
+    """The revisions of the walls that a member can see."""
+    return WallRevision.objects.filter(wall__in=walls_for(member))
 
 
 def stocks_for(member: Member) -> QuerySet[JobStock]:

@@ -9,6 +9,8 @@ from django.test import Client
 from api.api import api
 from exports.dxf import plan_dxf
 from exports.job_archive import Archive
+from jobs.models import JobWall
+from jobs.walls import create_wall
 from server.tests.people import BENDER, DOCUMENT, CrewTest, packed
 from yarrow import plan_values
 
@@ -104,6 +106,12 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("get", "/api/jobs/{job_id}"): (None, 200),
     ("put", "/api/jobs/{job_id}"): ({"name": "Renamed"}, 200),
     ("get", "/api/jobs/{job_id}/archive"): (None, 200),
+    ("get", "/api/jobs/{job_id}/walls"): (None, 200),
+    ("post", "/api/jobs/{job_id}/walls"): (FRAMED, 201),
+    ("get", "/api/walls/{wall_id}"): (None, 200),
+    ("put", "/api/walls/{wall_id}"): ({"document": FRAMED, "base_version": 1}, 200),
+    ("get", "/api/walls/{wall_id}/revisions"): (None, 200),
+    ("post", "/api/walls/{wall_id}/revisions/{version}/restore"): ({"base_version": 2}, 200),
     ("post", "/api/jobs/{job_id}/cuts"): ({"document": STOCK}, 200),
     ("get", "/api/jobs/{job_id}/stock"): (None, 200),
     ("put", "/api/jobs/{job_id}/stock"): ({"document": STOCK, "base_version": 0}, 200),
@@ -152,8 +160,20 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
 
 
 class Walls(CrewTest):
+    wall: JobWall
+    their_wall: JobWall
+
+    @classmethod
+    def setUpTestData(cls) -> None:
+        super().setUpTestData()
+        cls.wall = create_wall(cls.wren, cls.job.id, FRAMED)
+        cls.their_wall = create_wall(cls.tern, cls.their_job.id, FRAMED)
+
     def address(self, path: str, job_id: int, run_id: int, bender_id: int) -> str:
-        return path.format(job_id=job_id, run_id=run_id, bender_id=bender_id, version=1)
+        wall = self.wall if job_id == self.job.id else self.their_wall
+        return path.format(
+            job_id=job_id, run_id=run_id, bender_id=bender_id, wall_id=wall.id, version=1
+        )
 
     def test_every_route_has_a_row_here(self) -> None:
         contract = api.get_openapi_schema(path_prefix="/api/")

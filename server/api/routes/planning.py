@@ -2,17 +2,17 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any
+from typing import Any
 
 from django.http import HttpResponse
 from ninja import Body, Router
-from pydantic import WithJsonSchema
 
 import yarrow
 from api.answers import answered
 from api.limits import CHECKS, FILES
 from api.problems import REFUSALS
 from api.request import MemberRequest
+from api.routes.walls import WallDocument
 from api.shapes import (
     Conversion,
     DxfText,
@@ -36,8 +36,6 @@ from yarrow.walls.wall_plan import WallPlan
 from yarrow.wording.wording import Country
 
 router = Router(tags=["planning"], throttle=CHECKS)
-
-WallDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "wall"})]
 
 
 @router.post("/plan", response={200: WrittenPlan, **REFUSALS}, operation_id="plan")

@@ -1,0 +1,113 @@
+"""A job's framed walls, saved by version."""
+
+from __future__ import annotations
+
+from typing import Annotated, Any
+
+from ninja import Body as Given
+from ninja import Path, Query, Router, Schema
+from pydantic import WithJsonSchema
+
+from api.problems import REFUSALS, ConflictProblem
+from api.request import MemberRequest
+from api.shapes import Body, Id, Restore, RevisionSummary, Version, revision_page
+from jobs import walls as services
+from jobs.models import JobWall
+from jobs.policy import jobs_for, walls_for
+
+router = Router(tags=["walls"])
+
+WallDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "wall"})]
+
+
+class WallSave(Body):
+    """A whole wall, and the version that it was made from."""
+
+    document: WallDocument
+    base_version: Version
+
+
+class WallSummary(Schema):
+    """A wall as a list shows it."""
+
+    id: int
+    name: str
+
+
+class WallDetail(WallSummary):
+    """A wall of a job, at a version."""
+
+    version: int
+    job_id: int
+    job_name: str
+    document: WallDocument
+
+
+@router.get(
+    "/jobs/{job_id}/walls", response={200: list[WallSummary], **REFUSALS}, operation_id="list_walls"
+)
+def list_walls(request: MemberRequest, job_id: Path[Id]) -> list[JobWall]:
+    """The framed walls of a job, by name."""
+    job = jobs_for(request.user).get(id=job_id)
+    return list(walls_for(request.user).filter(job=job).defer("document"))
+
+
+@router.post(
+    "/jobs/{job_id}/walls", response={201: WallDetail, **REFUSALS}, operation_id="create_wall"
+)
+def create_wall(
+    request: MemberRequest, job_id: Path[Id], document: Given[WallDocument]
+) -> tuple[int, WallDetail]:
+    """A new wall."""
+    return 201, _wall_detail(services.create_wall(request.user, job_id, document))
+
+
+@router.get("/walls/{wall_id}", response={200: WallDetail, **REFUSALS}, operation_id="get_wall")
+def get_wall(request: MemberRequest, wall_id: Path[Id]) -> WallDetail:
+    """A wall as it stands."""
+    return _wall_detail(walls_for(request.user).get(id=wall_id))
+
+
+@router.put(
+    "/walls/{wall_id}",
+    response={200: WallDetail, 409: ConflictProblem, **REFUSALS},
+    operation_id="save_wall",
+)
+def save_wall(request: MemberRequest, wall_id: Path[Id], body: WallSave) -> WallDetail:
+    """Another version of a wall."""
+    return _wall_detail(services.save_wall(request.user, wall_id, body.document, body.base_version))
+
+
+@router.get(
+    "/walls/{wall_id}/revisions",
+    response={200: list[RevisionSummary], **REFUSALS},
+    operation_id="list_wall_revisions",
+)
+def list_revisions(
+    request: MemberRequest, wall_id: Path[Id], before: Query[Version | None] = None
+) -> list[RevisionSummary]:
+    """A page of a wall's history, newest first: the newest, or those before a version."""
+    return revision_page(walls_for(request.user).get(id=wall_id).revisions.all(), before)
+
+
+@router.post(
+    "/walls/{wall_id}/revisions/{version}/restore",
+    response={200: WallDetail, 409: ConflictProblem, **REFUSALS},
+    operation_id="restore_wall",
+)
+def restore_wall(
+    request: MemberRequest, wall_id: Path[Id], version: Path[Version], body: Restore
+) -> WallDetail:
+    """Bring an earlier revision of a wall back, as the next version."""
+    return _wall_detail(services.restore_wall(request.user, wall_id, version, body.base_version))
+
+
+def _wall_detail(wall: JobWall) -> WallDetail:
+    return WallDetail(
+        id=wall.id,
+        name=wall.name,
+        version=wall.version,
+        job_id=wall.job_id,
+        job_name=wall.job.name,
+        document=wall.document,
+    )

@@ -1,0 +1,56 @@
+"""Every change to a job's framed walls: read by the core, saved by version."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.db import transaction
+
+import yarrow
+from accounts.models import Member
+from jobs.models import JobWall
+from jobs.policy import jobs_for, wall_revisions_for, walls_for
+from versions import services as versions
+from yarrow.documents.errors import DocumentError
+
+MOST_WALLS = 200
+UNNAMED = "Unnamed wall"
+
+
+@transaction.atomic
+def create_wall(member: Member, job_id: int, document: dict[str, Any]) -> JobWall:
+    """A new wall of a job.
+
+    Raises: Job.DoesNotExist; DocumentError, also where there are too many.
+    """
+    job = jobs_for(member).select_for_update().get(id=job_id)
+    if job.walls.filter(removed_at=None).count() >= MOST_WALLS:
+        raise DocumentError("job", f"at most {MOST_WALLS} walls in a job")
+    return _written_wall(JobWall(job=job), member, document)
+
+
+@transaction.atomic
+def save_wall(member: Member, wall_id: int, document: dict[str, Any], base_version: int) -> JobWall:
+    """Another version of a wall. Raises: JobWall.DoesNotExist; DocumentError; VersionConflict."""
+    wall: JobWall = versions.locked(walls_for(member), wall_id, base_version, document)
+    return _written_wall(wall, member, document)
+
+
+@transaction.atomic
+def restore_wall(member: Member, wall_id: int, version: int, base_version: int) -> JobWall:
+    """Bring an earlier revision of a wall back, as a new version.
+
+    Raises: as save_wall; WallRevision.DoesNotExist.
+    """
+    wall: JobWall = versions.locked(walls_for(member), wall_id, base_version)
+    revision = wall_revisions_for(member).get(wall=wall, version=version)
+    return _written_wall(wall, member, revision.document, restored_from=version)
+
+
+def _written_wall(
+    wall: JobWall, member: Member, document: dict[str, Any], restored_from: int | None = None
+) -> JobWall:
+    yarrow.read_framed_wall(document)
+    wall.name = str(document.get("name", "")).strip() or UNNAMED
+    versions.write(wall, member, document, restored_from)
+    return wall

@@ -1,0 +1,63 @@
+"""A job's framed walls over the API: saved by version, planned, refused at their place."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from server.tests.people import CrewTest
+
+WALL: dict[str, Any] = {
+    "format": "yarrow.wall/1",
+    "name": "Gable wall",
+    "units": "in",
+    "conduit": {"type": "emt", "size": "1/2"},
+    "bender": "hand-emt-1/2",
+    "length": "16'",
+    "height": "8'",
+    "studs": {},
+    "boxes": [
+        {"name": "Switch", "stud": 3, "height": 48},
+        {"name": "Outlet", "stud": 6, "height": 16},
+    ],
+    "lines": [{"name": "A", "height": 64}],
+    "feeds": [{"from": "Switch", "to": "Outlet"}],
+}
+
+
+class FramedWalls(CrewTest):
+    def test_a_wall_is_kept_by_version_and_by_history(self) -> None:
+        made = self.send("post", f"/api/jobs/{self.job.id}/walls", WALL)
+        self.assertEqual(made.status_code, 201, made.content)
+        wall = made.json()
+        path = f"/api/walls/{wall['id']}"
+        self.assertEqual((wall["name"], wall["version"]), ("Gable wall", 1))
+        other = {**WALL, "name": "West wall"}
+        saved = self.send("put", path, {"document": other, "base_version": 1}).json()
+        self.assertEqual((saved["name"], saved["version"]), ("West wall", 2))
+        late = self.send("put", path, {"document": WALL, "base_version": 1})
+        self.assertEqual(late.status_code, 409)
+        self.assertIn("saved this wall in the meantime", late.json()["message"])
+        back = self.send("post", f"{path}/revisions/1/restore", {"base_version": 2}).json()
+        self.assertEqual((back["version"], back["document"]), (3, WALL))
+        listed = self.send("get", f"/api/jobs/{self.job.id}/walls").json()
+        self.assertEqual([each["name"] for each in listed], ["Gable wall"])
+
+    def test_a_wall_is_planned_without_being_saved(self) -> None:
+        answer = self.send("post", "/api/wall", WALL).json()
+        (feed,) = answer["feeds"]
+        self.assertEqual([piece["bends"] for piece in feed["pieces"]], [2, 0, 2])
+        self.assertEqual(answer["connectors"], 2)
+        self.assertEqual([hole["stud"] for hole in answer["holes"]], [4, 5, 6])
+
+    def test_what_can_t_be_read_is_refused_at_its_place(self) -> None:
+        for wrong, path in (
+            ({**WALL, "boxes": [{"name": "A", "stud": 99, "height": 3}]}, "boxes[0].stud"),
+            ({**WALL, "feeds": [{"from": "Switch", "to": "Attic"}]}, "feeds[0].to"),
+            ({**WALL, "length": "long"}, "length"),
+            ({**WALL, "floor": 1}, "floor"),
+        ):
+            for where in ("/api/wall", f"/api/jobs/{self.job.id}/walls"):
+                with self.subTest(path=path, where=where):
+                    answer = self.send("post", where, wrong)
+                    self.assertEqual(answer.status_code, 422)
+                    self.assertEqual(answer.json()["errors"][0]["path"], path)
