@@ -250,6 +250,42 @@ SALTMARSH = {
             _end("140", "loft panel"),
         ),
     ],
+    "walls": [
+        {
+            "format": "yarrow.wall/1",
+            "name": "Framed office, gable wall",
+            "units": "in",
+            "conduit": {"type": "emt", "size": "1/2"},
+            "bender": "hand-emt-1/2",
+            "length": "16'",
+            "height": "8'",
+            "studs": {"first": "3/4"},
+            "boxes": [
+                {
+                    "name": "Board",
+                    "stud": 2,
+                    "height": 62,
+                    "width": "14 1/4",
+                    "tall": 20,
+                    "deep": "3 5/8",
+                    "knockout": "1 1/8",
+                },
+                {"name": "Switch", "stud": 5, "height": 48, "width": 4, "tall": 4},
+                {"name": "Outlet 1", "stud": 8, "height": 16, "width": 4, "tall": 4},
+                {"name": "Outlet 2", "stud": 11, "height": 16, "width": 4, "tall": 4},
+            ],
+            "lines": [
+                {"name": "upper", "height": 76},
+                {"name": "middle", "height": 60},
+                {"name": "lower", "height": 40},
+            ],
+            "feeds": [
+                {"from": "Board", "to": "Switch", "line": "upper"},
+                {"from": "Switch", "to": "Outlet 1", "line": "middle"},
+                {"from": "Outlet 1", "to": "Outlet 2", "line": "lower"},
+            ],
+        },
+    ],
     "stock": {
         "format": "yarrow.jobstock/1",
         "units": "in",

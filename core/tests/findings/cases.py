@@ -518,6 +518,17 @@ CASES: dict[str, Case] = {
         "",
         None,
     ),
+    # Two lock rings of 1.13 and the air between them, twice.
+    "knockouts-too-close": Case(
+        framed(feeds=[{"from": "A", "to": "B"}, {"from": "B", "to": "C"}]),
+        "warning",
+        "boxes[1].width",
+        None,
+        (),
+        "2 2 9/16 2 1/4",
+        "",
+        None,
+    ),
     "boxes-overlap": Case(
         framed(
             boxes=[{"name": "A", "stud": 3, "height": 40}, {"name": "B", "stud": 3, "height": 42}]

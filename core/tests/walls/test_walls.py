@@ -107,6 +107,16 @@ class Worked(unittest.TestCase):
         self.assertNotEqual(low[0]["cut_text"], high["feeds"][0]["pieces"][0]["cut_text"])
         self.assertEqual(low[1:], high["feeds"][0]["pieces"][1:])
 
+    def test_two_pipes_leave_a_box_side_by_side(self) -> None:
+        answer = yarrow.wall(wall(feed("A", "B"), feed("B", "C", "high")))
+        into, out = (each["path"] for each in answer["feeds"])
+        apart = out[0][0] - into[-1][0]
+        # Two lock rings of 1.13 do not meet; the one that comes from the left is on the left.
+        self.assertGreater(apart, 1.13)
+        self.assertLess(apart, 1.5)
+        middle = answer["boxes"][1]["knockout"]
+        self.assertAlmostEqual((out[0][0] + into[-1][0]) / 2, middle)
+
     def test_metric(self) -> None:
         answer = yarrow.wall(
             wall(

@@ -288,7 +288,7 @@ def _placed_box(wall: FramedWall, box: WallBox, words: LengthFormatter) -> Place
         ends=ends,
         bottom=box.bottom,
         top=box.top,
-        knockout=wall.knockout_at(box),
+        knockout=wall.middle_of(box),
         top_text=words.reading(box.top),
         proud_text=words.reading(box.proud),
     )

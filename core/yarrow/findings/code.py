@@ -107,6 +107,7 @@ class FindingCode(StrEnum):
     # Framed walls
     BOX_BEYOND_THE_WALL = "box-beyond-the-wall", "error"
     BOX_WIDER_THAN_ITS_BAY = "box-wider-than-its-bay", "error"
+    KNOCKOUTS_TOO_CLOSE = "knockouts-too-close", "warning"
     BOXES_OVERLAP = "boxes-overlap", "error"
     BIT_TOO_SMALL = "bit-too-small", "error"
     HOLE_TOO_LARGE = "hole-too-large", "warning"

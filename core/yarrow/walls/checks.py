@@ -42,6 +42,17 @@ def _boxes(wall: FramedWall, words: LengthFormatter) -> list[Finding]:
             room: dict[str, Value] = {"box": box.name, "room": words.available(high - low)}
             code = FindingCode.BOX_WIDER_THAN_ITS_BAY
             found.append(Finding(code, room, path=f"boxes[{number}].width"))
+    for number, box in enumerate(wall.boxes):
+        pipes = len(wall.pipes_of(number))
+        if pipes > 1 and pipes * wall.apart > box.width + 1e-6:
+            many: dict[str, Value] = {
+                "box": box.name,
+                "pipes": count(pipes),
+                "needed": words.needed(pipes * wall.apart),
+                "width": words.measured(box.width),
+            }
+            code = FindingCode.KNOCKOUTS_TOO_CLOSE
+            found.append(Finding(code, many, path=f"boxes[{number}].width"))
     for (_, box), (at, other) in combinations(enumerate(wall.boxes), 2):
         (begins, ends), (low, high) = wall.extent(box), wall.extent(other)
         if begins < high and low < ends and box.bottom < other.top and other.bottom < box.top:
@@ -162,7 +173,7 @@ def _sliding(wall: FramedWall, way: Route, words: LengthFormatter) -> list[Findi
     if not way.joints:
         code = FindingCode.CANNOT_BE_SLID
         return [Finding(code, names, path=path, variant="both-bent")]
-    begins, ends = (wall.knockout_at(wall.boxes[number]) for number in (feed.start, feed.end))
+    begins, ends = (wall.knockout_at(number, feed) for number in (feed.start, feed.end))
     most = longest_slid(wall.diameter, wall.lines[feed.line], wall.studs, narrowest_bay(wall))
     found = []
     places = (0.0, *way.joints, abs(ends - begins))

@@ -59,10 +59,10 @@ def route(wall: FramedWall, feed: Feed, room: BenderRoom) -> Route:
     """
     line = wall.lines[feed.line]
     start, end = wall.boxes[feed.start], wall.boxes[feed.end]
-    first, kick_at_start = _from_box(wall, start, line, room)
-    last, kick_at_end = _from_box(wall, end, line, room)
+    begins, ends = wall.knockout_at(feed.start, feed), wall.knockout_at(feed.end, feed)
+    first, kick_at_start = _from_box(start, begins, line, room)
+    last, kick_at_end = _from_box(end, ends, line, room)
     vertices = (*first, *reversed(last))
-    begins, ends = wall.knockout_at(start), wall.knockout_at(end)
     studs = wall.studs.between(begins, ends)
     if begins > ends:
         studs = tuple(reversed(studs))
@@ -71,11 +71,11 @@ def route(wall: FramedWall, feed: Feed, room: BenderRoom) -> Route:
 
 
 def _from_box(
-    wall: FramedWall, box: WallBox, line: HoleLine, room: BenderRoom
+    box: WallBox, x: float, line: HoleLine, room: BenderRoom
 ) -> tuple[list[Vector], float]:
     """From a knockout to the corner on the line of holes: straight out of the box as far as the
     bender wants, then leaning to the holes' depth; the angle of that, degrees."""
-    x, y = wall.knockout_at(box), -box.knockout_depth
+    y = -box.knockout_depth
     up = 1.0 if line.height > box.top else -1.0
     face = box.top if up > 0 else box.bottom
     deep = -line.setback

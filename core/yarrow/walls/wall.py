@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.catalog.tables import Conduit
+from yarrow.fill.rings import least_spacing
 from yarrow.measure.units import Unit, convert
 
 HeightTo = Literal["top", "middle", "bottom"]
@@ -127,11 +128,43 @@ class FramedWall:
             return face + half, face + half + box.width
         return face - half - box.width, face - half
 
-    def knockout_at(self, box: WallBox) -> float:
-        """Where the middle of its upper and lower knockouts lies along the wall.
+    def middle_of(self, box: WallBox) -> float:
+        """The middle of a box along the wall.
 
         Args:
             box: of the wall.
         """
         begins, ends = self.extent(box)
         return (begins + ends) / 2
+
+    @property
+    def apart(self) -> float:
+        """From middle to middle of two knockouts side by side, so that their lock rings do not
+        meet."""
+        return least_spacing(self.conduit.size, self.conduit.size, self.unit)
+
+    def pipes_of(self, box: int) -> tuple[Feed, ...]:
+        """The feeds at a box, in the order that they leave it side by side: by where they go.
+
+        Args:
+            box: its number, from 0.
+        """
+
+        def beyond(feed: Feed) -> float:
+            other = feed.end if feed.start == box else feed.start
+            return self.middle_of(self.boxes[other])
+
+        here = [feed for feed in self.feeds if box in (feed.start, feed.end)]
+        return tuple(sorted((f for f in here if f.start != f.end), key=beyond))
+
+    def knockout_at(self, box: int, feed: Feed) -> float:
+        """Where along the wall a feed leaves a box: the knockouts of several stand side by side
+        about its middle.
+
+        Args:
+            box: its number, from 0.
+            feed: of the wall.
+        """
+        pipes = self.pipes_of(box)
+        off = pipes.index(feed) - (len(pipes) - 1) / 2
+        return self.middle_of(self.boxes[box]) + off * self.apart

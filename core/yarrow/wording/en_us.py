@@ -506,6 +506,10 @@ EN_US = {
         "edge that goes."
     ),
     "box-wider-than-its-bay": "{box} is wider than its bay: between the studs there are {room}.",
+    "knockouts-too-close": (
+        "{pipes} pipes side by side in {box} want {needed}, so that their lock rings do not meet; "
+        "it is {width} wide. Take a wider box, or bring one in elsewhere."
+    ),
     "boxes-overlap": "{one} and {other} are in one place. Put one higher, or on another stud.",
     "bit-too-small": "A bit of {bit} does not let {pipe} of pipe through, on line {line}.",
     "hole-too-large": (

@@ -52,6 +52,25 @@ export function boxVersions(jobId: number, name: string): Versions<Schemas["JobB
   };
 }
 
+export function wallVersions(id: number): Versions<Schemas["WallDetail"]> {
+  return {
+    key: keys.revisions("wall", id),
+    list: (before) =>
+      unwrap(
+        client.GET("/api/walls/{wall_id}/revisions", {
+          params: { path: { wall_id: id }, query: { before: before ?? null } },
+        }),
+      ),
+    restore: (version, baseVersion) =>
+      unwrap(
+        client.POST("/api/walls/{wall_id}/revisions/{version}/restore", {
+          params: { path: { wall_id: id, version } },
+          body: { base_version: baseVersion },
+        }),
+      ),
+  };
+}
+
 export function stockVersions(jobId: number): Versions<Schemas["JobStockDetail"]> {
   return {
     key: keys.revisions("stock", jobId),

@@ -18,6 +18,8 @@ export const keys = {
   box: (jobId: number, name: string) => ["job", jobId, "box", name],
   fittings: ["fittings"],
   fittingsOpened: ["fittings", "opened"],
+  walls: (jobId: number) => ["job", jobId, "walls"],
+  wall: (wallId: number) => ["wall", wallId],
   stock: (jobId: number) => ["job", jobId, "stock"],
 } as const;
 
@@ -237,6 +239,47 @@ export async function orderOfWork(
 ): Promise<OrderOfWork> {
   const asked = { params: { query: { country } }, body: document, signal };
   return (await unwrap(client.POST("/api/work", asked))) as OrderOfWork;
+}
+
+export type JobWall = Schemas["WallDetail"];
+export type WallPlan = Schemas["WallPlan"];
+
+export function useWalls(jobId: number) {
+  return useQuery({
+    queryKey: keys.walls(jobId),
+    queryFn: () =>
+      unwrap(client.GET("/api/jobs/{job_id}/walls", { params: { path: { job_id: jobId } } })),
+  });
+}
+
+export function createWall(jobId: number, document: JobWall["document"]): Promise<JobWall> {
+  const params = { path: { job_id: jobId } };
+  return unwrap(client.POST("/api/jobs/{job_id}/walls", { params, body: document }));
+}
+
+export function loadWall(wallId: number): Promise<JobWall> {
+  return unwrap(client.GET("/api/walls/{wall_id}", { params: { path: { wall_id: wallId } } }));
+}
+
+export function saveWall(
+  wallId: number,
+  document: JobWall["document"],
+  baseVersion: number,
+): Promise<JobWall> {
+  return unwrap(
+    client.PUT("/api/walls/{wall_id}", {
+      params: { path: { wall_id: wallId } },
+      body: { document, base_version: baseVersion },
+    }),
+  );
+}
+
+/** A wall planned as it stands; nothing is saved. */
+export async function planWall(
+  document: JobWall["document"],
+  signal: AbortSignal,
+): Promise<WallPlan> {
+  return (await unwrap(client.POST("/api/wall", { body: document, signal }))) as WallPlan;
 }
 
 export type JobStock = Schemas["JobStockDetail"];

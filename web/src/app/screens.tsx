@@ -23,6 +23,7 @@ function inItsOwnFile(load: () => Promise<Loaded>) {
 const planner = inItsOwnFile(() => import("@/features/planner/PlannerScreen"));
 const sheet = inItsOwnFile(() => import("@/features/sheet/SheetScreen"));
 const box = inItsOwnFile(() => import("@/features/boxes/BoxScreen"));
+const wall = inItsOwnFile(() => import("@/features/walls/WallScreen"));
 const cuts = inItsOwnFile(() => import("@/features/cuts/CutsScreen"));
 const quick = inItsOwnFile(() => import("@/features/quick/QuickScreen"));
 const check = inItsOwnFile(() => import("@/features/check/CheckScreen"));
@@ -33,6 +34,7 @@ export const SCREENS = [
   { path: "/runs/:runId/sheet", ...sheet },
   { path: "/jobs/:jobId/box", ...box },
   { path: "/jobs/:jobId/cuts", ...cuts },
+  { path: "/walls/:wallId", ...wall },
   { path: "/quick", ...quick },
   { path: "/check/:what?", ...check },
 ];

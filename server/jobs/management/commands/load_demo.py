@@ -12,6 +12,7 @@ from benders.services import add_bender
 from jobs.demo import JOBS, MEMBERS, PASSWORD
 from jobs.services import create_job, create_run, save_box
 from jobs.stock import save_stock
+from jobs.walls import create_wall
 
 
 class Command(BaseCommand):
@@ -49,6 +50,8 @@ class Command(BaseCommand):
                 create_run(members[0], job.id, document)
             for document in site["boxes"]:
                 save_box(members[0], job.id, document, 0)
+            for wall in site.get("walls", ()):
+                create_wall(members[0], job.id, wall)
             if "stock" in site:
                 save_stock(members[0], job.id, site["stock"], 0)
             for bender in site["benders"]:

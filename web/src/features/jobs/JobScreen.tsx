@@ -7,6 +7,7 @@ import { createRun, forgetLists, useJob } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { JobBoxes } from "@/features/boxes/JobBoxes";
 import { RemovedDialog } from "@/features/history/RemovedDialog";
+import { JobWalls } from "@/features/walls/JobWalls";
 import { emptyRun, type RunDocument } from "@/model/document";
 import { lastHabit } from "@/model/remembered";
 import { Button, ButtonLink } from "@/ui/Button";
@@ -122,6 +123,7 @@ export function JobScreen() {
           <Runs job={job.data} />
         )}
         <JobBoxes jobId={jobId} />
+        <JobWalls jobId={jobId} units={units} />
         <JobSchedule jobId={jobId} />
         <RemovedDialog jobId={jobId} />
       </main>

@@ -1,0 +1,152 @@
+// A framed wall of a job: the elevation, the same as a list, and what it comes to.
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useParams } from "react-router";
+import { useStore } from "zustand";
+import { wallVersions } from "@/api/history";
+import { type JobWall, keys, loadWall } from "@/api/queries";
+import { WallElevation } from "@/drawing/WallElevation";
+import { AccountMenu } from "@/features/account/AccountMenu";
+import { DraftsDialog } from "@/features/drafts/DraftsDialog";
+import { useDraftsOf } from "@/features/drafts/useDraftsOf";
+import { HistoryDialog } from "@/features/history/HistoryDialog";
+import type { Draft } from "@/model/drafts";
+import { tabName } from "@/model/tab";
+import { addFeed, setBox, setWall, type WallDocument } from "@/model/walls";
+import { IconButton } from "@/ui/Button";
+import { ConflictDialog } from "@/ui/ConflictDialog";
+import { Icon } from "@/ui/Icon";
+import { InlineInput } from "@/ui/InlineInput";
+import { LoadingScreen } from "@/ui/LoadingScreen";
+import { Menu } from "@/ui/Menu";
+import { SavingState } from "@/ui/SavingState";
+import { ScrollArea } from "@/ui/ScrollArea";
+import { TopBar } from "@/ui/TopBar";
+import { useWall } from "./useWall";
+import { WallAnswers } from "./WallAnswers";
+import { WallFields } from "./WallFields";
+
+export default function WallScreen() {
+  const wallId = Number(useParams().wallId);
+  const wall = useQuery({
+    queryKey: keys.wall(wallId),
+    queryFn: () => loadWall(wallId),
+    // The screen holds the wall from here on; opening it again asks again.
+    gcTime: 0,
+    staleTime: Infinity,
+  });
+  const drafts = useDraftsOf("wall", String(wallId));
+  if (wall.isError) {
+    return <LoadingScreen what={wall.error.message} retry={() => void wall.refetch()} />;
+  }
+  if (wall.isPending || !drafts) {
+    return <LoadingScreen what="Opening the wall" />;
+  }
+  return <Opened wall={wall.data} drafts={drafts.drafts} tabs={drafts.tabs} />;
+}
+
+type Props = { wall: JobWall; drafts: readonly Draft[]; tabs: ReadonlySet<string> };
+
+function Opened({ wall, drafts, tabs }: Props) {
+  const { each, document, change, answer, old, problems, refusal } = useWall(wall, drafts);
+  const saving = useStore(each.store, (state) => state.saving);
+  const kept = useStore(each.store, (state) => state.kept);
+  const [history, setHistory] = useState(false);
+  const [chosen, setChosen] = useState("");
+  const tap = (name: string) => {
+    if (chosen && chosen !== name) {
+      change(addFeed(chosen, name));
+    }
+    setChosen(chosen ? "" : name);
+  };
+  return (
+    <div className="flex h-full flex-col">
+      <TopBar
+        actions={
+          <>
+            <Menu
+              trigger={
+                <IconButton label="More">
+                  <Icon name="more" />
+                </IconButton>
+              }
+              actions={[{ label: "History", run: () => setHistory(true) }]}
+            />
+            <AccountMenu />
+          </>
+        }
+      >
+        <Link
+          to={`/jobs/${wall.job_id}`}
+          className="truncate text-soft hover:text-ink max-desk:hidden"
+        >
+          {wall.job_name}
+        </Link>
+        <span className="text-soft max-desk:hidden">/</span>
+        <div className="flex min-w-0 flex-1 gap-x-3 max-desk:flex-col desk:items-center">
+          <h1 className="text-lg">
+            <InlineInput
+              label="Name of the wall"
+              data-path="name"
+              value={document.name ?? ""}
+              onType={(name) => change(setWall({ name }))}
+            />
+          </h1>
+          <SavingState saving={saving} kept={kept} />
+        </div>
+      </TopBar>
+      <main className="grid min-h-0 flex-1 overflow-auto desk:grid-cols-[22rem_minmax(0,1fr)]">
+        <div className="border-r border-line bg-paper p-4 desk:overflow-auto desk:p-5">
+          <WallFields wall={document} change={change} problems={problems} plan={answer} />
+          {[...problems].map(([path, expected]) => (
+            <p key={path} role="alert" className="pt-2 text-sm text-brick">
+              {path}: expected {expected}
+            </p>
+          ))}
+          {refusal ? (
+            <p role="alert" className="pt-2 text-sm text-brick">
+              {refusal}
+            </p>
+          ) : null}
+        </div>
+        <ScrollArea
+          label="The wall"
+          className={`grid min-w-0 content-start gap-4 p-4 desk:overflow-auto ${old ? "opacity-60" : ""}`}
+        >
+          {answer ? (
+            <>
+              <WallElevation
+                plan={answer}
+                chosen={chosen}
+                choose={tap}
+                move={(box, placed) => change(setBox(box, { ...placed, to: "top" }))}
+              />
+              <WallAnswers plan={answer} />
+            </>
+          ) : (
+            <p className="text-soft">Planning the wall …</p>
+          )}
+        </ScrollArea>
+      </main>
+      <ConflictDialog each={each} />
+      <HistoryDialog
+        each={each}
+        versions={wallVersions(wall.id)}
+        taken={(detail) => detail}
+        open={history}
+        onOpenChange={setHistory}
+      />
+      <DraftsDialog
+        each={each}
+        drafts={drafts.filter(({ tab }) => tab !== tabName())}
+        openTabs={tabs}
+        problem={() => ""}
+        restore={(draft) => {
+          const { change: set, keepMine } = each.store.getState();
+          set(() => draft.document as WallDocument);
+          keepMine(draft.baseVersion);
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,37 @@
+// A framed wall as it is changed: its plan at once, saved a moment after the last change.
+import { useQueryClient } from "@tanstack/react-query";
+import { useMemo } from "react";
+import { useStore } from "zustand";
+import { type JobWall, keys, planWall, saveWall, type WallPlan } from "@/api/queries";
+import { useMemberName } from "@/features/drafts/useMemberName";
+import type { Draft } from "@/model/drafts";
+import type { OpenDocument } from "@/model/savedDocuments";
+import { createSavedStore, type DocumentStore } from "@/model/savedStore";
+import { tabName } from "@/model/tab";
+import type { WallDocument } from "@/model/walls";
+import { useCheck } from "@/state/useCheck";
+import { useSavedDocument } from "@/ui/useSavedDocument";
+
+type OpenWall = OpenDocument<WallDocument, DocumentStore<WallDocument>>;
+
+export function useWall(wall: JobWall, drafts: readonly Draft[]) {
+  const queries = useQueryClient();
+  const member = useMemberName();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: opened once, with what there was then
+  const each = useMemo((): OpenWall => {
+    const own = drafts.find(({ tab }) => tab === tabName());
+    return {
+      store: own
+        ? createSavedStore(own.document as WallDocument, own.baseVersion, true)
+        : createSavedStore<WallDocument>(wall.document, wall.version, false),
+      member,
+      target: { kind: "wall", id: String(wall.id), title: `${wall.job_name}, ${wall.name}` },
+      send: (document, baseVersion) => saveWall(wall.id, document, baseVersion),
+      done: () => void queries.invalidateQueries({ queryKey: keys.walls(wall.job_id) }),
+    };
+  }, [wall, member, queries]);
+  const document = useStore(each.store, (state) => state.document);
+  const checked = useCheck<WallDocument, WallPlan>(`wall ${wall.id}`, document, planWall);
+  useSavedDocument(each, { readable: checked.problems.size === 0 });
+  return { ...checked, each, document, change: each.store.getState().change };
+}
