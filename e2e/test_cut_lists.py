@@ -38,6 +38,11 @@ class CutLists(PageTest):
             "the offcut in place of a stick",
         )
         self.assertEqual(len(self.bars("RMC (rigid) 1/2")), len(sticks))
+        straps = browser.see("[aria-label='strap with its screws, 1/2: in hand']")
+        straps.click()
+        straps.send_keys("500")
+        browser.see_text("all there", "section[aria-label='EMT (thin wall) 1/2']")
+        browser.see_text("In hand, and no run takes it")
         browser.see_text("Saved")
         browser.press("Cut with", "[role=combobox]")
         browser.press("a wheel cutter", "[role=option]")

@@ -104,6 +104,7 @@ class PublicDoor(unittest.TestCase):
                 "can_be_made",
                 "stock_of_runs",
                 "cut_of_job",
+                "materials_of_job",
                 "read_framed_wall",
                 "read_own_fittings",
                 "read_stock",

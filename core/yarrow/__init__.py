@@ -36,6 +36,7 @@ from yarrow.documents.stock_file import stock_document
 from yarrow.documents.stock_in_hand import (
     after_cutting,
     cut_from,
+    held_against,
     place_in_stock,
     read_job_stock,
 )
@@ -78,6 +79,7 @@ __all__ = [
     "handle",
     "handling_values",
     "line",
+    "materials_of_job",
     "pieces",
     "pieces_as_text",
     "pieces_values",
@@ -452,6 +454,16 @@ def cut_of_job(
         return cut(cut_from(wanted.document, stock, *of), country, seconds)
     except DocumentError as refusal:
         raise DocumentError(place_in_stock(refusal.path, stock, *of), refusal.expected) from None
+
+
+def materials_of_job(wanted: Sequence[StockOfConduit], stock: Document) -> Answer:
+    """What a job takes besides sticks, held against what is in hand there.
+
+    Args: wanted, what its runs take; stock, ``yarrow.jobstock/1``.
+    Returns: ``by_conduit``, a list for each, in which a thing has ``what``, ``count``, ``in_hand``
+    and ``to_get``; ``spare``, what lies there and no run takes.
+    """
+    return plain(held_against([each.materials for each in wanted], stock))
 
 
 def read_framed_wall(document: object) -> None:

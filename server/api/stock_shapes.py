@@ -46,10 +46,13 @@ class CutsAsked(Body):
 
 
 class MaterialOfJob(Schema):
-    """Something that a job's runs take besides sticks, and how many."""
+    """Something that a job's runs take besides sticks: how many, how many of those are in hand, and
+    how many are to be got."""
 
     what: str
     count: int
+    in_hand: int
+    to_get: int
 
 
 class JobCuts(Schema):
@@ -64,10 +67,12 @@ class JobCuts(Schema):
 
 
 class CutsOfJob(Schema):
-    """A job's cut lists, a conduit each; ``bent`` are the runs that were cut long since."""
+    """A job's cut lists, a conduit each; ``bent`` are the runs that were cut long since, ``spare``
+    is what lies there and no run takes."""
 
     conduits: list[JobCuts]
     bent: int
+    spare: list[MaterialOfJob]
 
 
 def stock_detail(job: Job, stock: JobStock | None) -> JobStockDetail:

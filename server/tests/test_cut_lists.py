@@ -67,12 +67,26 @@ class CutLists(CrewTest):
         self.assertEqual(
             table,
             [
-                "conduit,what,count",
-                "EMT (thin wall) 1/2,stick of 120,3",
-                'EMT (thin wall) 1/2,"set-screw coupling, 1/2",1',
-                'EMT (thin wall) 1/2,"strap with its screws, 1/2",5',
+                "conduit,what,count,in hand,to get",
+                "EMT (thin wall) 1/2,stick of 120,3,0,3",
+                'EMT (thin wall) 1/2,"set-screw coupling, 1/2",1,0,1',
+                'EMT (thin wall) 1/2,"strap with its screws, 1/2",5,0,5',
             ],
         )
+
+    def test_materials_are_held_against_what_is_in_hand(self) -> None:
+        job = self.job_of(straight("Feed", 200))
+        strap, nut = "strap with its screws, 1/2", "lock nut, 3/4"
+        things = [{"what": strap, "count": 2}, {"what": nut, "count": 6}]
+        answer = self.cuts(job, document=in_hand(things=things))
+        found = {each["what"]: each for each in answer["conduits"][0]["materials"]}
+        # Three straps on 200 in of thin wall, of which two lie there.
+        self.assertEqual(found[strap], {"what": strap, "count": 3, "in_hand": 2, "to_get": 1})
+        self.assertEqual([(each["what"], each["in_hand"]) for each in answer["spare"]], [(nut, 6)])
+        saved = {"document": in_hand(things=things), "base_version": 0}
+        self.send("put", f"/api/jobs/{job.id}/stock", saved)
+        table = self.client.get(f"/api/jobs/{job.id}/materials.csv").content.decode()
+        self.assertIn(f'"{strap}",3,2,1', table)
 
     def test_offcuts_in_hand_are_used_first(self) -> None:
         job = self.job_of(straight("Drop", 38))
@@ -158,5 +172,5 @@ class CutLists(CrewTest):
         hand = in_hand({"type": "emt", "size": "1/2", "length": "39"})
         self.send("put", f"/api/jobs/{job.id}/stock", {"document": hand, "base_version": 0})
         table = self.client.get(f"/api/jobs/{job.id}/materials.csv").content.decode().splitlines()
-        self.assertEqual(table[1], "EMT (thin wall) 1/2,stick of 120,0")
-        self.assertEqual(table[2], 'EMT (thin wall) 1/2,"offcut of 39, in hand",1')
+        self.assertEqual(table[1], "EMT (thin wall) 1/2,stick of 120,0,0,0")
+        self.assertEqual(table[2], "EMT (thin wall) 1/2,offcut of 39,1,1,0")

@@ -3,9 +3,19 @@
 from __future__ import annotations
 
 import unittest
+from collections import Counter
 from typing import Any
 
-from yarrow import DocumentError, after_cutting, cut, cut_of_job, read_stock, stock_of_runs
+from yarrow import (
+    DocumentError,
+    StockOfConduit,
+    after_cutting,
+    cut,
+    cut_of_job,
+    materials_of_job,
+    read_stock,
+    stock_of_runs,
+)
 
 EMT = {"type": "emt", "size": "1/2"}
 
@@ -107,6 +117,27 @@ class AfterCutting(unittest.TestCase):
         self.assertEqual((again["sticks"], again["bars"][0]["name"]), (0, "left of Run 1"))
 
 
+class Materials(unittest.TestCase):
+    def takes(self, **materials: int) -> StockOfConduit:
+        return StockOfConduit("emt", "1/2", "EMT", {}, materials=Counter(materials))
+
+    def test_what_two_conduits_take_is_in_hand_once(self) -> None:
+        stock = in_hand(things=[{"what": "strap", "count": 5}, {"what": "strap", "count": 1}])
+        held = materials_of_job([self.takes(strap=4), self.takes(strap=4, union=1)], stock)
+        figures = [
+            [(each["what"], each["in_hand"], each["to_get"]) for each in materials]
+            for materials in held["by_conduit"]
+        ]
+        # Six straps for eight places: four, and two of the next four.
+        self.assertEqual(figures, [[("strap", 4, 0)], [("strap", 2, 2), ("union", 0, 1)]])
+        self.assertEqual(held["spare"], [])
+
+    def test_what_nothing_takes_is_told(self) -> None:
+        stock = in_hand(things=[{"what": "strap", "count": 7}])
+        (spare,) = materials_of_job([self.takes(strap=2)], stock)["spare"]
+        self.assertEqual((spare["what"], spare["in_hand"]), ("strap", 5))
+
+
 class Refused(unittest.TestCase):
     def test_what_can_t_be_read_is_refused_at_its_place(self) -> None:
         for stock, path in (
@@ -115,6 +146,8 @@ class Refused(unittest.TestCase):
             (in_hand({**offcut(3), "size": "9"}), "offcuts[0].size"),
             (in_hand(offcut(3, count=0)), "offcuts[0].count"),
             (in_hand(kerf=-1), "kerf"),
+            (in_hand(things=[{"what": "strap", "count": -2}]), "things[0].count"),
+            (in_hand(things=[{"what": "strap", "count": "many"}]), "things[0].count"),
             (in_hand(together=[{**EMT, "names": ["one"]}]), "together[0].names"),
         ):
             with self.subTest(path), self.assertRaises(DocumentError) as caught:

@@ -99,14 +99,15 @@ def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsAsked) -
     stock = body.document or services.no_stock(job)
     yarrow.read_stock(stock)
     found = []
-    for each in services.wanted(job):
+    wanted = services.wanted(job)
+    held = yarrow.materials_of_job(wanted, stock)
+    for each, materials in zip(wanted, held["by_conduit"], strict=True):
         there = bool(each.document["pieces"])
         cuts = yarrow.cut_of_job(each, stock, job.rulebook, body.seconds) if there else None
         told = {"type": each.type, "size": each.size, "name": each.name}
-        materials = [{"what": what, "count": count} for what, count in each.materials.items()]
         found.append({**told, "left_out": each.left_out, "cuts": cuts, "materials": materials})
     bent = runs_for(request.user).filter(job=job, stage__in=services.CUT).count()
-    return answered({"conduits": found, "bent": bent})
+    return answered({"conduits": found, "bent": bent, "spare": held["spare"]})
 
 
 @router.get(
@@ -118,21 +119,24 @@ def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsAsked) -
 )
 def get_job_materials(request: MemberRequest, job_id: Path[Id]) -> HttpResponse:
     """What the job takes against what is in hand, a row a kind: sticks by its cut list, the
-    offcuts that it is cut from, and all that goes with them."""
+    offcuts that it is cut from, and all that goes with them; and what is to be got."""
     job = jobs_for(request.user).get(id=job_id)
     stock = stock_detail(job, stocks_for(request.user).filter(job=job).first()).document
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
-    table.writerow(["conduit", "what", "count"])
-    for each in services.wanted(job):
+    table.writerow(["conduit", "what", "count", "in hand", "to get"])
+    wanted = services.wanted(job)
+    held = yarrow.materials_of_job(wanted, stock)
+    for each, materials in zip(wanted, held["by_conduit"], strict=True):
         if each.document["pieces"]:
             cuts = yarrow.cut_of_job(each, stock)
-            table.writerow([each.name, f"stick of {each.document['stick']}", cuts["sticks"]])
+            sticks = cuts["sticks"]
+            table.writerow([each.name, f"stick of {each.document['stick']}", sticks, 0, sticks])
             for bar in cuts["bars"]:
                 if bar["source"] == "offcut":
-                    table.writerow([each.name, f"offcut of {bar['length_text']}, in hand", 1])
-        for what, count in each.materials.items():
-            table.writerow([each.name, what, count])
+                    table.writerow([each.name, f"offcut of {bar['length_text']}", 1, 1, 0])
+        for of in materials:
+            table.writerow([each.name, of["what"], of["count"], of["in_hand"], of["to_get"]])
     answer = HttpResponse(out.getvalue(), content_type="text/csv")
     answer["Content-Disposition"] = f'attachment; filename="{slugify(job.name)}-materials.csv"'
     return answer

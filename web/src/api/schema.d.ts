@@ -604,7 +604,7 @@ export interface paths {
         /**
          * Get Job Materials
          * @description What the job takes against what is in hand, a row a kind: sticks by its cut list, the
-         *     offcuts that it is cut from, and all that goes with them.
+         *     offcuts that it is cut from, and all that goes with them; and what is to be got.
          */
         get: operations["get_job_materials"];
         put?: never;
@@ -2274,13 +2274,16 @@ export interface components {
         };
         /**
          * CutsOfJob
-         * @description A job's cut lists, a conduit each; ``bent`` are the runs that were cut long since.
+         * @description A job's cut lists, a conduit each; ``bent`` are the runs that were cut long since, ``spare``
+         *     is what lies there and no run takes.
          */
         CutsOfJob: {
             /** Bent */
             bent: number;
             /** Conduits */
             conduits: components["schemas"]["JobCuts"][];
+            /** Spare */
+            spare: components["schemas"]["MaterialOfJob"][];
         };
         /**
          * DimensionAsBent
@@ -2776,7 +2779,7 @@ export interface components {
         };
         /**
          * A job's stock
-         * @description What is in hand on a job: the offcuts of every conduit, what a cut takes, and pieces that somebody put on one stick.
+         * @description What is in hand on a job: the offcuts of every conduit, fittings, straps and the like, what a cut takes, and pieces that somebody put on one stick.
          */
         JobstockDocument: {
             /** @description What is lost at an end of every stick. */
@@ -2788,6 +2791,7 @@ export interface components {
             /** @description What each cut takes. */
             kerf?: components["schemas"]["JobstockDocument_not_negative"];
             offcuts?: components["schemas"]["JobstockDocument_offcut"][];
+            things?: components["schemas"]["JobstockDocument_thing"][];
             together?: components["schemas"]["JobstockDocument_together"][];
             /** @enum {string} */
             units: "in" | "mm";
@@ -2804,6 +2808,11 @@ export interface components {
         };
         /** Format: length */
         JobstockDocument_size: string | number;
+        JobstockDocument_thing: {
+            count: number;
+            /** @description As the list of materials names it. */
+            what: string;
+        };
         JobstockDocument_together: {
             /** @description Of pieces that are cut from one stick. */
             names: string[];
@@ -2996,11 +3005,16 @@ export interface components {
         };
         /**
          * MaterialOfJob
-         * @description Something that a job's runs take besides sticks, and how many.
+         * @description Something that a job's runs take besides sticks: how many, how many of those are in hand, and
+         *     how many are to be got.
          */
         MaterialOfJob: {
             /** Count */
             count: number;
+            /** In Hand */
+            in_hand: number;
+            /** To Get */
+            to_get: number;
             /** What */
             what: string;
         };

@@ -14,6 +14,14 @@ export function removeOffcut(at: number): Change {
   return (stock) => ({ ...stock, offcuts: (stock.offcuts ?? []).toSpliced(at, 1) });
 }
 
+/** How many of something lie there, by its name on the list of materials; 0: none. */
+export function setInHand(what: string, count: number): Change {
+  return ({ things = [], ...stock }) => {
+    const others = things.filter((thing) => thing.what !== what);
+    return { ...stock, things: count > 0 ? [...others, { what, count }] : others };
+  };
+}
+
 /** What each cut takes: of a wheel cutter nothing, of a saw the usual. */
 export function cutWith(saw: "saw" | "wheel"): Change {
   return ({ kerf: _, ...stock }) => (saw === "wheel" ? { ...stock, kerf: "0" } : stock);

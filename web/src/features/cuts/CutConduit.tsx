@@ -2,8 +2,8 @@
 import type { CutsOfJob } from "@/api/queries";
 import { asIsBest, isOf, putTogether, type StockDocument } from "@/model/stock";
 import { Button } from "@/ui/Button";
-import { Figures } from "@/ui/Figures";
 import { CutBars } from "./CutBars";
+import { Materials } from "./Materials";
 import { Offcuts } from "./Offcuts";
 
 type Props = {
@@ -44,19 +44,13 @@ export function CutConduit({ conduit, stock, problems, change }: Props) {
         </p>
       ) : null}
       {materials.length > 0 ? (
-        <>
-          <h3 className="mt-3 text-sm font-semibold text-soft">And with them</h3>
-          <ul className="text-sm">
-            {materials.map(({ what, count }) => (
-              <li key={what} className="flex gap-2">
-                <span className="w-6 text-right font-semibold">{count}</span>
-                <span>
-                  <Figures text={what} />
-                </span>
-              </li>
-            ))}
-          </ul>
-        </>
+        <Materials
+          title="And with them"
+          materials={materials}
+          stock={stock}
+          problems={problems}
+          change={change}
+        />
       ) : null}
       <Offcuts of={of} offcuts={stock.offcuts ?? []} problems={problems} change={change} />
     </section>

@@ -23,6 +23,7 @@ import { SavingState } from "@/ui/SavingState";
 import { Select } from "@/ui/Select";
 import { TopBar } from "@/ui/TopBar";
 import { CutConduit } from "./CutConduit";
+import { Materials } from "./Materials";
 import { LOOK_S, type OpenStock, useStock } from "./useStock";
 
 const SAWS = [
@@ -144,6 +145,17 @@ function Opened({ stock, drafts, tabs }: Props) {
             change={change}
           />
         ))}
+        {shown && shown.spare.length > 0 ? (
+          <section aria-label="In hand, and not wanted" className="mt-6">
+            <Materials
+              title="In hand, and no run takes it"
+              materials={shown.spare}
+              stock={document}
+              problems={problems}
+              change={change}
+            />
+          </section>
+        ) : null}
       </main>
       <ConflictDialog each={each} />
       <HistoryDialog

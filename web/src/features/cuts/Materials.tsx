@@ -1,0 +1,62 @@
+// What goes with the sticks, as it stands in hand and as it is to be got; or what lies there unwanted.
+import type { CutsOfJob } from "@/api/queries";
+import { CountField } from "@/features/wires/CountField";
+import { setInHand, type StockDocument } from "@/model/stock";
+import { Figures } from "@/ui/Figures";
+
+type Props = {
+  title: string;
+  materials: CutsOfJob["spare"];
+  stock: StockDocument;
+  problems: ReadonlyMap<string, string>;
+  change: (next: (stock: StockDocument) => StockDocument) => void;
+};
+
+export function Materials({ title, materials, stock, problems, change }: Props) {
+  const things = stock.things ?? [];
+  return (
+    <>
+      <h3 className="mt-3 text-sm font-semibold text-soft">{title}</h3>
+      <ul className="max-w-xl text-sm">
+        {materials.map(({ what, count, in_hand, to_get }) => {
+          const at = things.findIndex((thing) => thing.what === what);
+          const problem = problems.get(`things[${at}].count`);
+          return (
+            <li key={what} className="flex flex-wrap items-center gap-x-2 py-0.5">
+              {count > 0 ? <span className="w-8 text-right font-semibold">{count}</span> : null}
+              <span className="min-w-0 flex-1">
+                <Figures text={what} />
+              </span>
+              <span className="flex items-center gap-x-1.5 print:hidden">
+                <span className="text-soft">in hand</span>
+                <CountField
+                  label={`${what}: in hand`}
+                  value={things[at]?.count ?? 0}
+                  least={0}
+                  onChange={(next) => change(setInHand(what, next))}
+                />
+              </span>
+              {count > 0 ? (
+                <span className="w-20 text-right">
+                  {to_get > 0 ? (
+                    <>
+                      get <span className="font-semibold">{to_get}</span>
+                    </>
+                  ) : (
+                    <span className="text-soft">all there</span>
+                  )}
+                </span>
+              ) : null}
+              <span className="hidden print:inline">{in_hand > 0 ? `${in_hand} in hand` : ""}</span>
+              {problem ? (
+                <span role="alert" className="w-full text-right text-brick">
+                  Expected {problem}
+                </span>
+              ) : null}
+            </li>
+          );
+        })}
+      </ul>
+    </>
+  );
+}
