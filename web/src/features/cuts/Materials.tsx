@@ -1,7 +1,7 @@
 // What goes with the sticks, as it stands in hand and as it is to be got; or what lies there unwanted.
 import type { CutsOfJob } from "@/api/queries";
 import { CountField } from "@/features/wires/CountField";
-import { setInHand, type StockDocument } from "@/model/stock";
+import { type StockDocument, setInHand } from "@/model/stock";
 import { Figures } from "@/ui/Figures";
 
 type Props = {
