@@ -15,7 +15,7 @@ os.environ.setdefault("DJANGO_SETTINGS_MODULE", "config.settings")
 import django  # noqa: E402
 from django.core.management import call_command  # noqa: E402
 
-from benchmarks import accuracy, core, joined, load, page, paper, server, turning, wires  # noqa: E402
+from benchmarks import accuracy, core, joined, load, page, paper, parting, server, turning, wires  # noqa: E402
 from benchmarks.row import Row  # noqa: E402
 from benchmarks.runs import TWELVE  # noqa: E402
 from launcher.demo import serve, wait_until_it_answers  # noqa: E402
@@ -53,6 +53,8 @@ def _through_the_server(port: int) -> list[Row]:
 
     run = Run.objects.get(name="Bottling line drop")
     twelve = create_run(run.updated_by, run.job_id, TWELVE)
+    parted = create_run(run.updated_by, run.job_id, joined.RUN)
+    threaded = create_run(run.updated_by, run.job_id, joined.THREADED)
     address = f"http://127.0.0.1:{port}"
     client = server.Client(port, "wren", PASSWORD)
     return [
@@ -61,6 +63,8 @@ def _through_the_server(port: int) -> list[Row]:
         *wires.schedule(client),
         *wires.packing(address, "wren", PASSWORD),
         *page.measure(address, "wren", PASSWORD, twelve.id),
+        *parting.measure(address, "wren", PASSWORD, "12 sticks of thin wall", parted.id),
+        *parting.measure(address, "wren", PASSWORD, "12 sticks of threaded pipe", threaded.id),
         *turning.measure(address, "wren", PASSWORD, twelve.id),
         *load.measure(port),
     ]

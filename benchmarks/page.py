@@ -39,18 +39,20 @@ field.addEventListener('keydown', async () => {
 """
 """A field beside the page, where a key fetches the empty answer and paints one word."""
 
-_WATCH = """
+WATCH = """
 window.taken = [];
 let pressed = null;
+const watched = document.querySelector(arguments[0]);
 addEventListener('keydown', () => { pressed = performance.now(); }, true);
 new MutationObserver(() => {
-  if (pressed !== null && document.querySelector('main').dataset.current === 'true') {
+  if (pressed !== null && watched.dataset.current === 'true') {
     const began = pressed;
     pressed = null;
     requestAnimationFrame(() => window.taken.push(performance.now() - began));
   }
-}).observe(document.querySelector('main'), {attributes: true, attributeFilter: ['data-current']});
+}).observe(watched, {attributes: true, attributeFilter: ['data-current']});
 """
+"""From a key to the frame in which what it changes is current."""
 
 _TURN_OVER = """
 const done = arguments[1];
@@ -92,9 +94,9 @@ def measure(address: str, username: str, password: str, run_id: int) -> list[Row
         browser.driver.get(f"{address}/runs/{run_id}")
         field = browser.field("walk[1].at")
         browser.see("main[data-current=true]")
-        browser.driver.execute_script(_WATCH)
+        browser.driver.execute_script(WATCH, "main")
         browser.driver.execute_script(FLOOR)
-        taken, floor = _press(browser, field)
+        taken, floor = press(browser, field)
         browser.press("Steps")
         browser.see("[data-step-pictures] h2")
         pictures = browser.driver.execute_async_script(_TURN_OVER, _PICTURES)
@@ -106,31 +108,34 @@ def measure(address: str, username: str, password: str, run_id: int) -> list[Row
         Row("key press to new marks on the page, median", f"{median:.1f} ms"),
         at_most("… of the floor", median / least, _MULTIPLE, "x"),
         at_most(
-            f"… 95th percentile over {_PRESSES} presses ({_late(taken):.1f} ms), of the floor's",
-            _late(taken) / _late(floor),
+            f"… 95th percentile over {_PRESSES} presses ({late(taken):.1f} ms), of the floor's",
+            late(taken) / late(floor),
             _MULTIPLE,
             "x",
         ),
         at_most(
             f"the picture of another step, 95th percentile over {_PICTURES}",
-            _late(pictures),
+            late(pictures),
             _PICTURE_MS,
             "ms",
         ),
     ]
 
 
-def _late(taken: list[float]) -> float:
+def late(taken: list[float]) -> float:
+    """The 95th percentile."""
     return sorted(taken)[int(len(taken) * 0.95) - 1]
 
 
-def _press(browser: Browser, field: WebElement) -> tuple[list[float], list[float]]:
+def press(
+    browser: Browser, field: WebElement, presses: int = _PRESSES
+) -> tuple[list[float], list[float]]:
     """Types numbers none of whose beginnings was typed before, but for the first figure, and after
     each as many keys as that into the field of the floor."""
     seen = {str(field.get_attribute("value"))}
     counted = 0
     number = 0
-    while counted < _PRESSES + _WARM_UP:
+    while counted < presses + _WARM_UP:
         number += 1
         field.click()
         browser.chord(Keys.CONTROL, "a")
@@ -149,7 +154,7 @@ def _press(browser: Browser, field: WebElement) -> tuple[list[float], list[float
             counted += 1
         press_floor(browser)
     taken, floor = browser.driver.execute_script("return [window.taken, window.floor]")
-    return taken[_WARM_UP : _WARM_UP + _PRESSES], floor[_WARM_UP:]
+    return taken[_WARM_UP : _WARM_UP + presses], floor[_WARM_UP:]
 
 
 def press_floor(browser: Browser) -> None:

@@ -60,7 +60,6 @@ class Browser:
         self,
         size: tuple[int, int] = DESK,
         *,
-        dark: bool = False,
         webgl: bool = False,
         folder: str = "",
     ) -> None:
@@ -75,7 +74,7 @@ class Browser:
         service = webdriver.ChromeService(shutil.which("chromedriver") or "/usr/bin/chromedriver")
         self.driver = webdriver.Chrome(options=options, service=service)
         self.resize(size)
-        self.theme("dark" if dark else "light")
+        self.theme("light")
 
     def resize(self, size: tuple[int, int]) -> None:
         """Be a screen of that width and height; a narrow one is a phone's, and touched."""

@@ -7,7 +7,7 @@ from pathlib import Path
 
 from e2e.browser import DESK, PHONE, Browser
 from jobs.demo import PASSWORD
-from jobs.models import Run
+from jobs.models import JobWall, Run
 
 FOLDER = Path(__file__).resolve().parent.parent / "docs" / "screenshots"
 
@@ -21,12 +21,8 @@ _WINDOW = {**_PAGE, "width": DESK[0], "height": DESK[1]}
 def take_pictures(address: str) -> None:
     """Take every picture. Args: address, of a server with fresh demo data."""
     FOLDER.mkdir(exist_ok=True)
-    for size, dark, views in (
-        (DESK, False, _at_a_desk),
-        (DESK, True, _in_the_dark),
-        (PHONE, False, _on_a_phone),
-    ):
-        browser = Browser(size, dark=dark, webgl=True)
+    for size, views in ((DESK, _at_a_desk), (PHONE, _on_a_phone)):
+        browser = Browser(size, webgl=True)
         try:
             browser.driver.get(address)
             browser.see("form")
@@ -59,6 +55,9 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.press("Cut list")
     browser.see("[data-bar]")
     _save(browser, "cut-list")
+    browser.driver.get(f"{address}/walls/{JobWall.objects.get().id}")
+    browser.see("[data-wall-box]")
+    _save(browser, "framed-wall")
     _open(browser, address, "Press hall feed, bay 2")
     browser.see("[data-cut]")
     browser.field("walk[0].rise").click()
@@ -116,12 +115,6 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.see("[data-sheet] svg")
     browser.command("Emulation.setDeviceMetricsOverride", **_PAGE)
     _save(browser, "sheet")
-
-
-def _in_the_dark(browser: Browser, address: str) -> None:
-    _open(browser, address, "Bottling line drop")
-    browser.see("[data-cut]")
-    _save(browser, "planner-dark")
 
 
 def _on_a_phone(browser: Browser, address: str) -> None:

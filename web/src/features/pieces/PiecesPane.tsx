@@ -19,6 +19,8 @@ export default function PiecesPane() {
   }
   return (
     <div
+      data-pieces
+      data-current={!old}
       className={`h-full overflow-auto pt-13 pb-4 pointer-coarse:pt-17 ${old ? "opacity-60" : ""}`}
     >
       {joints ? (
