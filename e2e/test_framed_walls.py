@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from selenium.webdriver.common.keys import Keys
+
 from e2e.browser import PHONE
 from e2e.case import PageTest
 from jobs.models import JobWall
@@ -29,6 +31,11 @@ class FramedWalls(PageTest):
         browser.until(lambda: browser.see("[data-feed-pieces='2']").text != before, "other pieces")
         browser.see_text("Saved")
         self.assertEqual(self.kept().document["boxes"][3]["height"], "20")
+        height = browser.field("boxes[3].height")
+        browser.press("Undo (Ctrl Z)")
+        browser.until(lambda: height.get_attribute("value") == "16", "what was there, in one step")
+        browser.chord(Keys.CONTROL, Keys.SHIFT, "z")
+        browser.until(lambda: height.get_attribute("value") == "20", "what was typed")
         browser.write("lines[2].height", "21")
         browser.see_text("Bore it at")
         browser.write("lines[2].height", "tall")

@@ -1,5 +1,6 @@
-// A document that is saved by its version, for screens that need no history of their own.
+// A document that is saved by its version, and every state that it was in.
 import { createStore, type StoreApi } from "zustand/vanilla";
+import { advance, begin, type History, redo, settle, undo } from "./history";
 import type { Saving, Theirs } from "./saving";
 
 /** What useSavedDocument needs of any store: the planner's is one with a history beside it. */
@@ -21,7 +22,14 @@ export type SavedState<D> = {
 
 export type DocumentState<D> = SavedState<D> & {
   readonly document: D;
-  change(next: (document: D) => D): void;
+  /** Its present is the document. */
+  readonly history: History<D>;
+  /** `burst` names a run of changes that is undone as one; left out: a step of its own. */
+  change(next: (document: D) => D, burst?: string): void;
+  /** Whatever is changed next is a new step. */
+  settle(): void;
+  undo(): void;
+  redo(): void;
 };
 
 export type DocumentStore<D> = StoreApi<DocumentState<D>>;
@@ -31,25 +39,41 @@ export function createSavedStore<D>(
   baseVersion: number,
   unsaved: boolean,
 ): DocumentStore<D> {
-  return createStore<DocumentState<D>>()((set, get) => ({
-    document,
-    baseVersion,
-    saving: { state: unsaved ? "waiting" : "saved" },
-    kept: true,
-    current: () => get().document,
-    change: (next) =>
-      set((state) => ({ document: next(state.document), saving: afterChange(state.saving) })),
-    setSaving: (saving) => set({ saving }),
-    setKept: (kept) => set({ kept }),
-    saved: (sent, version) =>
-      set((state) => ({
-        baseVersion: version,
-        saving: { state: state.document === sent ? "saved" : "waiting" },
-      })),
-    takeTheirs: (theirs) =>
-      set({ document: theirs.document, baseVersion: theirs.version, saving: { state: "saved" } }),
-    keepMine: (version) => set({ baseVersion: version, saving: { state: "waiting" } }),
-  }));
+  return createStore<DocumentState<D>>()((set, get) => {
+    const at = (history: History<D>) => ({ document: history.present, history });
+    const go = (step: (history: History<D>) => History<D>) =>
+      set((state) => {
+        const history = step(state.history);
+        const same = history === state.history;
+        return same ? state : { ...at(history), saving: afterChange(state.saving) };
+      });
+    return {
+      ...at(begin(document)),
+      baseVersion,
+      saving: { state: unsaved ? "waiting" : "saved" },
+      kept: true,
+      current: () => get().document,
+      change: (next, burst) => go((history) => advance(history, next(history.present), burst)),
+      settle: () => set((state) => ({ history: settle(state.history) })),
+      undo: () => go(undo),
+      redo: () => go(redo),
+      setSaving: (saving) => set({ saving }),
+      setKept: (kept) => set({ kept }),
+      saved: (sent, version) =>
+        set((state) => ({
+          baseVersion: version,
+          saving: { state: state.document === sent ? "saved" : "waiting" },
+        })),
+      // What was here can be undone to.
+      takeTheirs: (theirs) =>
+        set((state) => ({
+          ...at(advance(state.history, theirs.document)),
+          baseVersion: theirs.version,
+          saving: { state: "saved" },
+        })),
+      keepMine: (version) => set({ baseVersion: version, saving: { state: "waiting" } }),
+    };
+  });
 }
 
 /** A conflict stays one until the person has chosen, and so does what was removed. */

@@ -15,6 +15,7 @@ import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
 import { SavingState } from "@/ui/SavingState";
 import { TopBar } from "@/ui/TopBar";
+import { UndoButtons } from "@/ui/UndoButtons";
 import { downloadRun } from "./downloadRun";
 
 type Props = {
@@ -31,10 +32,6 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
   const setSaving = usePlanner((state) => state.setSaving);
   const saving = usePlanner((state) => state.saving);
   const kept = usePlanner((state) => state.kept);
-  const undo = usePlanner((state) => state.undo);
-  const redo = usePlanner((state) => state.redo);
-  const canUndo = usePlanner((state) => state.history.past.length > 0);
-  const canRedo = usePlanner((state) => state.history.future.length > 0);
   const [history, setHistory] = useState(false);
   const queries = useQueryClient();
   const navigate = useNavigate();
@@ -78,12 +75,7 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
     <TopBar
       actions={
         <>
-          <IconButton label="Undo (Ctrl Z)" onClick={undo} disabled={!canUndo}>
-            <Icon name="undo" />
-          </IconButton>
-          <IconButton label="Redo (Ctrl Shift Z)" onClick={redo} disabled={!canRedo}>
-            <Icon name="redo" />
-          </IconButton>
+          <UndoButtons store={store} />
           <Button weight="main" onClick={attempt(openSheet)}>
             <Icon name="sheet" />
             <span className="max-desk:sr-only">Sheet</span>

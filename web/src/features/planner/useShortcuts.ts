@@ -1,4 +1,4 @@
-// Keys that work anywhere in the planner.
+// Keys that work anywhere in the planner, beside those of UndoButtons.
 import { useEffect } from "react";
 import type { PlannerStore } from "@/model/store";
 
@@ -18,12 +18,6 @@ export const SHORTCUTS = [
 export function useShortcuts(store: PlannerStore, help: () => void, add: () => void): void {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "z") {
-        event.preventDefault();
-        const { undo, redo } = store.getState();
-        (event.shiftKey ? redo : undo)();
-        return;
-      }
       if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) {
         return;
       }

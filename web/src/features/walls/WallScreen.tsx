@@ -22,6 +22,7 @@ import { Menu } from "@/ui/Menu";
 import { SavingState } from "@/ui/SavingState";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { TopBar } from "@/ui/TopBar";
+import { UndoButtons } from "@/ui/UndoButtons";
 import { useWall } from "./useWall";
 import { WallAnswers } from "./WallAnswers";
 import { WallFields } from "./WallFields";
@@ -64,6 +65,7 @@ function Opened({ wall, drafts, tabs }: Props) {
       <TopBar
         actions={
           <>
+            <UndoButtons store={each.store} />
             <Menu
               trigger={
                 <IconButton label="More">
@@ -95,7 +97,10 @@ function Opened({ wall, drafts, tabs }: Props) {
           <SavingState saving={saving} kept={kept} />
         </div>
       </TopBar>
-      <main className="grid min-h-0 flex-1 overflow-auto desk:grid-cols-[22rem_minmax(0,1fr)]">
+      <main
+        onBlur={each.store.getState().settle}
+        className="grid min-h-0 flex-1 overflow-auto desk:grid-cols-[22rem_minmax(0,1fr)]"
+      >
         <div className="border-r border-line bg-paper p-4 desk:overflow-auto desk:p-5">
           <WallFields wall={document} change={change} problems={problems} plan={answer} />
           {[...problems].map(([path, expected]) => (

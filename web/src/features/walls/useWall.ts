@@ -33,5 +33,17 @@ export function useWall(wall: JobWall, drafts: readonly Draft[]) {
   const document = useStore(each.store, (state) => state.document);
   const checked = useCheck<WallDocument, WallPlan>(`wall ${wall.id}`, document, planWall);
   useSavedDocument(each, { readable: checked.problems.size === 0 });
-  return { ...checked, each, document, change: each.store.getState().change };
+  const { change } = each.store.getState();
+  return {
+    ...checked,
+    each,
+    document,
+    change: (next: Parameters<typeof change>[0]) => change(next, fieldTypedIn()),
+  };
+}
+
+/** What is typed in one field is one step to undo. */
+function fieldTypedIn(): string {
+  const field = globalThis.document.activeElement;
+  return field instanceof HTMLInputElement ? (field.dataset.path ?? "") : "";
 }
