@@ -115,9 +115,10 @@ CONTENT_SECURITY_POLICY = {
 
 LARGEST_BODY = 1_000_000
 """Bytes in one request: a run of a thousand lines is a tenth of it."""
-LARGEST_ARCHIVE = 32_000_000
-"""Bytes of a job's file: more than all the runs, boxes and benders that there may be (1,000 of
-24,000 bytes, 1,000 of 6,000, 200 of 4,000) even if nothing of them could be packed."""
+LARGEST_ARCHIVE = 44_000_000
+"""Bytes of a job's file: more than all the runs, boxes, walls and benders that there may be (1,000
+of 24,000 bytes, 1,000 of 6,000, 200 of 60,000, 200 of 4,000) even if nothing of them could be
+packed."""
 DATA_UPLOAD_MAX_MEMORY_SIZE = LARGEST_ARCHIVE
 
 STATIC_URL = "/static/"

@@ -24,8 +24,8 @@ MOST_ENTRY_BYTES = 100_000
 """Unpacked: twice what a document that is kept here may take, and more than a manifest does. One
 entry at a time is in memory, so that how many there are costs none."""
 
-_ROOMS = ("runs", "boxes", "benders", "stock")
-_OPTIONAL = ("boxes", "benders", "stock")
+_ROOMS = ("runs", "boxes", "benders", "stock", "walls")
+_OPTIONAL = _ROOMS[1:]
 
 _DATE = (2026, 1, 1, 0, 0, 0)
 """The same for every entry, so that the same job gives the same bytes."""
@@ -42,8 +42,9 @@ class Documents(Protocol):
 @dataclass(frozen=True, slots=True)
 class Archive:
     """What an archive holds: the job's name, place and unit, its run documents in order, what is
-    told of its boxes, the crew's own benders, what is in hand there (one document or none), and by
-    what key the boxes know each run. Documents may be fetched only when they are asked for."""
+    told of its boxes, the crew's own benders, what is in hand there (one document or none), its
+    framed walls, and by what key the boxes know each run. Documents may be fetched only when they
+    are asked for."""
 
     name: str
     place: str
@@ -54,12 +55,13 @@ class Archive:
     rules: str | None = None
     keys: tuple[str, ...] = ()
     stock: Documents = ()
+    walls: Documents = ()
 
 
 def pack(job: Archive) -> Iterator[bytes]:
     """The zip, a file at a time: ``manifest.json`` with the job and the names of its files, then
     ``runs/0001.json`` …"""
-    rooms = {"runs": job.runs, "boxes": job.boxes, "benders": job.benders, "stock": job.stock}
+    rooms: dict[str, Documents] = {room: getattr(job, room) for room in _ROOMS}
     names = {
         room: [f"{room}/{number + 1:04}.json" for number in range(len(documents))]
         for room, documents in rooms.items()
@@ -202,8 +204,8 @@ def _archive(packed: zipfile.ZipFile, names: Sequence[str]) -> Archive:
     keys = _keys(manifest.get("run_keys", []), len(listed["runs"]))
     if len(listed["stock"]) > 1:
         raise DocumentError(f"{MANIFEST}.stock", "one file, or none")
-    runs, boxes, benders, stock = (_Zipped(packed, tuple(listed[room])) for room in _ROOMS)
-    return Archive(name, place, units, runs, boxes, benders, rules, keys, stock)
+    rooms = {room: _Zipped(packed, tuple(files)) for room, files in listed.items()}
+    return Archive(name, place, units, rules=rules, keys=keys, **rooms)
 
 
 def _keys(keys: Any, runs: int) -> tuple[str, ...]:

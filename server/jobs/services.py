@@ -22,6 +22,7 @@ from jobs.policy import (
     runs_for,
 )
 from jobs.stock import save_stock
+from jobs.walls import create_wall
 from versions import services as versions
 from yarrow.documents.errors import DocumentError, TableError
 from yarrow.documents.schedule import (
@@ -93,9 +94,10 @@ def bring_in_job(
     benders: Iterable[dict[str, Any]] = (),
     rules: str | None = None,
     stock: Iterable[dict[str, Any]] = (),
+    walls: Iterable[dict[str, Any]] = (),
 ) -> Iterator[Job]:
-    """A whole job with its runs, boxes and stock, and those of its benders that the crew has not
-    got, or nothing of it: the job after every run that is in.
+    """A whole job with its runs, boxes, walls and stock, and those of its benders that the crew has
+    not got, or nothing of it: the job after every run that is in.
 
     It is one transaction: where the caller stops asking, or a run can't be read, nothing is kept.
 
@@ -120,6 +122,12 @@ def bring_in_job(
                 save_stock(member, job.id, document, 0)
             except DocumentError as refusal:
                 raise DocumentError(f"stock, {refusal.path}", refusal.expected) from None
+        for number, document in enumerate(walls):
+            try:
+                create_wall(member, job.id, document)
+            except DocumentError as refusal:
+                path = f"wall {number + 1}, {refusal.path}"
+                raise DocumentError(path, refusal.expected) from None
         known = list(benders_for(member).values_list("document", flat=True))
         for number, document in enumerate(benders):
             try:

@@ -19,8 +19,9 @@ from benders.models import CrewBender
 from benders.services import MOST_BENDERS
 from exports.dxf import read_path
 from exports.job_archive import MOST_ENTRY_BYTES, Archive, unpack
-from jobs.models import Run, SiteBox, new_key
+from jobs.models import JobWall, Run, SiteBox, new_key
 from jobs.services import MOST_BOXES, MOST_RUNS, bring_in_job
+from jobs.walls import MOST_WALLS
 from server.tests.people import BENDER, DOCUMENT, CrewTest, changed, packed
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.json_text import DEEPEST, MOST_ITEMS, read_json
@@ -130,9 +131,14 @@ class OutAndIn(CrewTest):
     def test_the_largest_job_that_there_can_be_goes_out_and_in(self) -> None:
         """Every document as long as it may be, and none that could be packed to much less."""
         chance = Random(7)
-        rooms = (("runs", Run, MOST_RUNS), ("boxes", SiteBox, MOST_BOXES))
+        rooms: tuple[tuple[str, Any, int], ...] = (
+            ("runs", Run, MOST_RUNS),
+            ("boxes", SiteBox, MOST_BOXES),
+            ("walls", JobWall, MOST_WALLS),
+            ("benders", CrewBender, MOST_BENDERS),
+        )
         documents: dict[str, Any] = {}
-        for room, kind, count in (*rooms, ("benders", CrewBender, MOST_BENDERS)):
+        for room, kind, count in rooms:
             text = (kind.most_bytes - 20) // 4 * 3
             documents[room] = [
                 {"name": b64encode(chance.randbytes(text)).decode()} for _ in range(count)

@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from typing import Any
 
-from server.tests.people import CrewTest
+from exports.job_archive import Archive
+from jobs.models import Job, JobWall
+from server.tests.people import CrewTest, packed
 
 WALL: dict[str, Any] = {
     "format": "yarrow.wall/1",
@@ -41,6 +43,25 @@ class FramedWalls(CrewTest):
         self.assertEqual((back["version"], back["document"]), (3, WALL))
         listed = self.send("get", f"/api/jobs/{self.job.id}/walls").json()
         self.assertEqual([each["name"] for each in listed], ["Gable wall"])
+
+    def test_walls_go_along_in_the_job_s_file(self) -> None:
+        self.send("post", f"/api/jobs/{self.job.id}/walls", WALL)
+        data = self.send("get", f"/api/jobs/{self.job.id}/archive").getvalue()
+        answer = self.send("post", "/api/jobs/archive", data)
+        self.assertEqual(answer.status_code, 201, answer.content)
+        copied = JobWall.objects.get(job_id=answer.json()["id"])
+        self.assertEqual((copied.name, copied.document), ("Gable wall", WALL))
+        self.assertEqual(copied.revisions.count(), 1)
+
+    def test_a_file_whose_wall_can_t_be_read_brings_nothing_in(self) -> None:
+        before = Job.objects.count()
+        wrong = {**WALL, "length": "long"}
+        answer = self.send(
+            "post", "/api/jobs/archive", packed(Archive("Mill", "", "in", (), walls=(wrong,)))
+        )
+        self.assertEqual(answer.status_code, 422)
+        self.assertEqual(answer.json()["errors"][0]["path"], "wall 1, length")
+        self.assertEqual(Job.objects.count(), before)
 
     def test_a_wall_is_planned_without_being_saved(self) -> None:
         answer = self.send("post", "/api/wall", WALL).json()

@@ -45,6 +45,7 @@ from jobs.policy import (
     removed_runs_for,
     runs_for,
     stocks_for,
+    walls_for,
 )
 from versions.stored import StoredDocuments
 from yarrow.documents.errors import DocumentError
@@ -109,6 +110,7 @@ def _brought_in(member: Any, archive: Archive) -> Iterator[Job]:
         benders=archive.benders,
         rules=archive.rules,
         stock=archive.stock,
+        walls=archive.walls,
     )
 
 
@@ -151,6 +153,7 @@ def get_job_archive(request: MemberRequest, job_id: Path[Id]) -> StreamingHttpRe
         job.rules,
         tuple(keys.values()),
         StoredDocuments(stocks_for(request.user).filter(job=job)),
+        StoredDocuments(walls_for(request.user).filter(job=job)),
     )
     headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.zip"'}
     return StreamingHttpResponse(pack(archive), content_type="application/zip", headers=headers)
