@@ -72,3 +72,15 @@ class FramedWalls(PageTest):
         browser.see_text("Saved")
         self.assertEqual(JobWall.objects.get(name="New wall").document["boxes"][0]["stud"], 2)
         self.assertEqual(browser.complaints(), [])
+
+    def test_a_wall_is_removed_and_brought_back(self) -> None:
+        browser = self.browser
+        self.open_wall()
+        browser.press("More")
+        browser.press("Remove this wall", "[role=menuitem]")
+        browser.press("What was removed")
+        browser.see_text(NAME, "[role=dialog]")
+        self.assertIsNotNone(self.kept().removed_at)
+        browser.press(f"Restore {NAME}", "[role=dialog] button")
+        browser.until(lambda: self.kept().removed_at is None, "the wall that is back")
+        self.assertEqual(browser.complaints(), [])

@@ -366,6 +366,7 @@ class RemovedFromJob(Schema):
 
     runs: list[RemovedSummary]
     boxes: list[RemovedSummary]
+    walls: list[RemovedSummary]
 
 
 class Nothing(Schema):

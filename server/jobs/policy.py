@@ -54,8 +54,17 @@ def all_boxes_for(member: Member) -> QuerySet[SiteBox]:
 
 
 def walls_for(member: Member) -> QuerySet[JobWall]:
-    """The framed walls of a member's crew's jobs."""
-    walls = JobWall.objects.filter(job__crew_id=member.crew_id, removed_at=None)
+    """The framed walls of a member's crew's jobs, without those that were removed."""
+    return _every_wall_for(member).filter(removed_at=None)
+
+
+def removed_walls_for(member: Member) -> QuerySet[JobWall]:
+    """The framed walls of a member's crew's jobs that were removed."""
+    return _every_wall_for(member).exclude(removed_at=None)
+
+
+def _every_wall_for(member: Member) -> QuerySet[JobWall]:
+    walls = JobWall.objects.filter(job__crew_id=member.crew_id)
     return walls.select_related("updated_by", "job")
 
 

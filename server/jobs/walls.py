@@ -8,8 +8,8 @@ from django.db import transaction
 
 import yarrow
 from accounts.models import Member
-from jobs.models import JobWall
-from jobs.policy import jobs_for, wall_revisions_for, walls_for
+from jobs.models import Job, JobWall
+from jobs.policy import jobs_for, removed_walls_for, wall_revisions_for, walls_for
 from versions import services as versions
 from yarrow.documents.errors import DocumentError
 
@@ -24,8 +24,7 @@ def create_wall(member: Member, job_id: int, document: dict[str, Any]) -> JobWal
     Raises: Job.DoesNotExist; DocumentError, also where there are too many.
     """
     job = jobs_for(member).select_for_update().get(id=job_id)
-    if job.walls.filter(removed_at=None).count() >= MOST_WALLS:
-        raise DocumentError("job", f"at most {MOST_WALLS} walls in a job")
+    _check_wall_room(job)
     return _written_wall(JobWall(job=job), member, document)
 
 
@@ -45,6 +44,26 @@ def restore_wall(member: Member, wall_id: int, version: int, base_version: int) 
     wall: JobWall = versions.locked(walls_for(member), wall_id, base_version)
     revision = wall_revisions_for(member).get(wall=wall, version=version)
     return _written_wall(wall, member, revision.document, restored_from=version)
+
+
+def remove_wall(member: Member, wall_id: int) -> None:
+    """Put a wall away. Its revisions stay. Raises: JobWall.DoesNotExist."""
+    versions.remove(walls_for(member).get(id=wall_id))
+
+
+@transaction.atomic
+def bring_back_wall(member: Member, wall_id: int) -> JobWall:
+    """Bring a removed wall back. Raises: JobWall.DoesNotExist; DocumentError, where the job is
+    full."""
+    wall = removed_walls_for(member).select_for_update(of=("self",)).get(id=wall_id)
+    _check_wall_room(wall.job)
+    versions.bring_back(wall)
+    return wall
+
+
+def _check_wall_room(job: Job) -> None:
+    if job.walls.filter(removed_at=None).count() >= MOST_WALLS:
+        raise DocumentError("job", f"at most {MOST_WALLS} walls in a job")
 
 
 def _written_wall(

@@ -44,6 +44,18 @@ class FramedWalls(CrewTest):
         listed = self.send("get", f"/api/jobs/{self.job.id}/walls").json()
         self.assertEqual([each["name"] for each in listed], ["Gable wall"])
 
+    def test_a_wall_that_was_removed_comes_back_as_it_was(self) -> None:
+        made = self.send("post", f"/api/jobs/{self.job.id}/walls", WALL).json()
+        path, job = f"/api/walls/{made['id']}", f"/api/jobs/{self.job.id}"
+        self.assertEqual(self.send("delete", path).status_code, 200)
+        self.assertEqual(self.send("get", path).status_code, 404)
+        self.assertEqual(self.send("get", f"{job}/walls").json(), [])
+        (removed,) = self.send("get", f"{job}/removed").json()["walls"]
+        self.assertEqual((removed["id"], removed["name"]), (made["id"], "Gable wall"))
+        self.assertEqual(self.send("post", f"{path}/bring-back").json(), made)
+        self.assertEqual(self.send("post", f"{path}/bring-back").status_code, 404)
+        self.assertEqual(self.send("get", f"{job}/removed").json()["walls"], [])
+
     def test_walls_go_along_in_the_job_s_file(self) -> None:
         self.send("post", f"/api/jobs/{self.job.id}/walls", WALL)
         data = self.send("get", f"/api/jobs/{self.job.id}/archive").getvalue()

@@ -43,6 +43,7 @@ from jobs.policy import (
     jobs_for,
     removed_boxes_for,
     removed_runs_for,
+    removed_walls_for,
     runs_for,
     stocks_for,
     walls_for,
@@ -199,13 +200,15 @@ def take_schedule(request: MemberRequest, job_id: Path[Id]) -> Taken:
     operation_id="list_removed",
 )
 def list_removed(request: MemberRequest, job_id: Path[Id]) -> RemovedFromJob:
-    """The runs and boxes of a job that were removed, newest first."""
+    """The runs, boxes and walls of a job that were removed, newest first."""
     job = jobs_for(request.user).get(id=job_id)
     runs = removed_runs_for(request.user).filter(job=job).order_by("-removed_at")
     boxes = removed_boxes_for(request.user).filter(job=job).order_by("-removed_at")
+    walls = removed_walls_for(request.user).filter(job=job).order_by("-removed_at")
     return RemovedFromJob(
         runs=[removed_summary(run) for run in runs.defer("document")[:MOST_LISTED]],
         boxes=[removed_summary(box) for box in boxes.defer("document")[:MOST_LISTED]],
+        walls=[removed_summary(wall) for wall in walls.defer("document")[:MOST_LISTED]],
     )
 
 

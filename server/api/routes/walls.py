@@ -10,7 +10,7 @@ from pydantic import WithJsonSchema
 
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
-from api.shapes import Body, Id, Restore, RevisionSummary, Version, revision_page
+from api.shapes import Body, Id, Nothing, Restore, RevisionSummary, Version, revision_page
 from jobs import walls as services
 from jobs.models import JobWall
 from jobs.policy import jobs_for, walls_for
@@ -76,6 +76,23 @@ def get_wall(request: MemberRequest, wall_id: Path[Id]) -> WallDetail:
 def save_wall(request: MemberRequest, wall_id: Path[Id], body: WallSave) -> WallDetail:
     """Another version of a wall."""
     return _wall_detail(services.save_wall(request.user, wall_id, body.document, body.base_version))
+
+
+@router.delete("/walls/{wall_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_wall")
+def remove_wall(request: MemberRequest, wall_id: Path[Id]) -> Nothing:
+    """Put a wall away; it can be brought back."""
+    services.remove_wall(request.user, wall_id)
+    return Nothing()
+
+
+@router.post(
+    "/walls/{wall_id}/bring-back",
+    response={200: WallDetail, **REFUSALS},
+    operation_id="bring_back_wall",
+)
+def bring_back_wall(request: MemberRequest, wall_id: Path[Id]) -> WallDetail:
+    """Bring back a wall that was put away."""
+    return _wall_detail(services.bring_back_wall(request.user, wall_id))
 
 
 @router.get(

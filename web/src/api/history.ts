@@ -145,6 +145,16 @@ export async function bringBackBox(jobId: number, name: string): Promise<void> {
   await unwrap(client.POST("/api/jobs/{job_id}/box/bring-back", { params }));
 }
 
+export async function bringBackWall(id: number): Promise<void> {
+  const params = { path: { wall_id: id } };
+  await unwrap(client.POST("/api/walls/{wall_id}/bring-back", { params }));
+}
+
+/** A wall is put away; it can be brought back. */
+export async function removeWall(id: number): Promise<void> {
+  await unwrap(client.DELETE("/api/walls/{wall_id}", { params: { path: { wall_id: id } } }));
+}
+
 export async function bringBackBender(id: number): Promise<void> {
   const params = { path: { bender_id: id } };
   await unwrap(client.POST("/api/benders/{bender_id}/bring-back", { params }));

@@ -1,7 +1,7 @@
-// The runs and boxes that were removed from a job: a window that is asked for.
+// The runs, boxes and walls that were removed from a job: a window that is asked for.
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { bringBackBox, bringBackRun, loadRemoved } from "@/api/history";
+import { bringBackBox, bringBackRun, bringBackWall, loadRemoved } from "@/api/history";
 import { forgetLists, keys } from "@/api/queries";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
@@ -15,7 +15,7 @@ export function RemovedDialog({ jobId }: { jobId: number }) {
     queryFn: () => loadRemoved(jobId),
     enabled: open,
   });
-  const { runs = [], boxes = [] } = removed.data ?? {};
+  const { runs = [], boxes = [], walls = [] } = removed.data ?? {};
   return (
     <>
       <Button weight="quiet" className="mt-6 px-1 text-sm" onClick={() => setOpen(true)}>
@@ -28,7 +28,7 @@ export function RemovedDialog({ jobId }: { jobId: number }) {
         onOpenChange={setOpen}
       >
         {removed.isError ? <p role="alert">{removed.error.message}</p> : null}
-        {removed.isSuccess && runs.length + boxes.length === 0 ? (
+        {removed.isSuccess && runs.length + boxes.length + walls.length === 0 ? (
           <p className="text-soft">Nothing was removed from this job.</p>
         ) : null}
         <RemovedList
@@ -44,6 +44,14 @@ export function RemovedDialog({ jobId }: { jobId: number }) {
           things={boxes}
           bringBack={async ({ name }) => {
             await bringBackBox(jobId, name);
+            forgetLists(queries);
+          }}
+        />
+        <RemovedList
+          title="Walls"
+          things={walls}
+          bringBack={async ({ id }) => {
+            await bringBackWall(id);
             forgetLists(queries);
           }}
         />

@@ -1,16 +1,18 @@
 // A framed wall of a job: the elevation, the same as a list, and what it comes to.
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useParams } from "react-router";
+import { Link, useNavigate, useParams } from "react-router";
 import { useStore } from "zustand";
-import { wallVersions } from "@/api/history";
-import { type JobWall, keys, loadWall } from "@/api/queries";
+import { removeWall, wallVersions } from "@/api/history";
+import { forgetLists, type JobWall, keys, loadWall } from "@/api/queries";
 import { WallElevation } from "@/drawing/WallElevation";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { DraftsDialog } from "@/features/drafts/DraftsDialog";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
 import { HistoryDialog } from "@/features/history/HistoryDialog";
 import type { Draft } from "@/model/drafts";
+import { drop, type OpenDocument } from "@/model/savedDocuments";
+import { outcome } from "@/model/saving";
 import { tabName } from "@/model/tab";
 import { addFeed, setBox, setWall, type WallDocument } from "@/model/walls";
 import { IconButton } from "@/ui/Button";
@@ -54,11 +56,25 @@ function Opened({ wall, drafts, tabs }: Props) {
   const kept = useStore(each.store, (state) => state.kept);
   const [history, setHistory] = useState(false);
   const [chosen, setChosen] = useState("");
+  const queries = useQueryClient();
+  const navigate = useNavigate();
   const tap = (name: string) => {
     if (chosen && chosen !== name) {
       change(addFeed(chosen, name));
     }
     setChosen(chosen ? "" : name);
+  };
+  const remove = async () => {
+    const { setSaving } = each.store.getState();
+    try {
+      await removeWall(wall.id);
+      setSaving({ state: "saved" }); // what is removed is not saved once more
+      await drop(each as OpenDocument);
+      forgetLists(queries);
+      await navigate(`/jobs/${wall.job_id}`);
+    } catch (error) {
+      setSaving(outcome(error));
+    }
   };
   return (
     <div className="flex h-full flex-col">
@@ -72,7 +88,10 @@ function Opened({ wall, drafts, tabs }: Props) {
                   <Icon name="more" />
                 </IconButton>
               }
-              actions={[{ label: "History", run: () => setHistory(true) }]}
+              actions={[
+                { label: "History", run: () => setHistory(true) },
+                { label: "Remove this wall", run: () => void remove() },
+              ]}
             />
             <AccountMenu />
           </>
