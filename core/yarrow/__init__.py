@@ -174,7 +174,7 @@ def handling_values(document: Document, piece: int | None = None) -> Handling:
     survey = read_run(document)
     if piece is None:
         return handle_run(survey)
-    plans = piece_plans(survey)
+    plans, _ = piece_plans(survey)
     if not 1 <= piece <= len(plans):
         raise DocumentError("piece", f"a piece of this run, 1 to {len(plans)}")
     return handle_plan(plans[piece - 1])

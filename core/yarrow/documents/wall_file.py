@@ -16,12 +16,12 @@ from yarrow.documents.schema import reader
 from yarrow.findings.finding import Finding, errors_of, gravest_first
 from yarrow.geometry.vectors import Vector, subtract
 from yarrow.measure.rounding import STEPS, USUAL_STEP
-from yarrow.pieces.pieces import piece_plans, pieces_of
+from yarrow.pieces.pieces import piece_plans
 from yarrow.pieces.places import reach_of
 from yarrow.runs.written_plan import write_plan
 from yarrow.walls.checks import route_findings, wall_findings
 from yarrow.walls.routes import BenderRoom, Route, route
-from yarrow.walls.sliding import longest_slid, narrowest_bay
+from yarrow.walls.sliding import slid_on
 from yarrow.walls.wall import Feed, FramedWall, HoleLine, Studs, WallBox
 from yarrow.walls.wall_plan import (
     BoredHole,
@@ -52,9 +52,7 @@ def wall_document(document: object) -> WallPlan:
     feeds = tuple(_planned(wall, laid.bender, number, way) for number, way in enumerate(routes))
     holes = _holes(wall, routes, words)
     bored = Counter((each.bit_text, each.height_text) for each in holes)
-    slid = (
-        longest_slid(wall.diameter, line, wall.studs, narrowest_bay(wall)) for line in wall.lines
-    )
+    slid = (slid_on(wall, line) for line in wall.lines)
     return WallPlan(
         format=FORMAT,
         units=wall.unit,
@@ -242,8 +240,7 @@ def _planned(wall: FramedWall, bender: str, number: int, way: Route) -> PlannedF
 def _pieces_of(run: str) -> tuple[tuple[WallPiece, ...], tuple[Finding, ...]]:
     """The pieces of a feed's run, and what is wrong with it. A feed that is as another, or as it
     was, is planned once: its run lies from its own knockout."""
-    survey = read_run(json.loads(run))
-    plans = piece_plans(survey)
+    plans, wrong = piece_plans(read_run(json.loads(run)))
     pieces = tuple(
         WallPiece(
             number,
@@ -253,7 +250,7 @@ def _pieces_of(run: str) -> tuple[tuple[WallPiece, ...], tuple[Finding, ...]]:
         )
         for number, plan in enumerate(map(write_plan, plans), 1)
     )
-    return pieces, () if plans else errors_of(pieces_of(survey).findings)
+    return pieces, errors_of(gravest_first(wrong))
 
 
 def _holes(

@@ -54,6 +54,16 @@ class StraightPart:
         return length(subtract(point, self.at(place))), place
 
 
+def straight_at(straights: Sequence[StraightPart], place: float) -> StraightPart:
+    """The straight that a place lies on, or that it is nearest to.
+
+    Args:
+        straights: of a pipe.
+        place: from the straight pipe's start.
+    """
+    return min(straights, key=lambda each: max(each.begins - place, place - each.ends))
+
+
 _SQUARE = 1e-3
 """Of a unit: a straight that is this nearly square to the tape has no place that the tape reads."""
 

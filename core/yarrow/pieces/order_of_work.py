@@ -87,7 +87,7 @@ class _Work:
     @property
     def at(self) -> int:
         """Which connection closes the run: its end where nothing says another."""
-        taken = next((way for way in self.made.ways_in if way.taken), None)
+        taken = self.made.way_in
         return taken.at if taken else len(self.made.pieces)
 
     def items(self) -> Iterator[WorkItem]:
@@ -187,10 +187,10 @@ def _as_read(value: Value) -> str:
 def _takes_up(run: RunSetup, made: PiecesOfRun) -> Phrase:
     """Which dimension takes up what is off, by what the run is closed with."""
     words = LengthFormatter(run.unit, run.round_to)
-    taken = next((way for way in made.ways_in if way.taken), None)
+    taken = made.way_in
     by = taken.by if taken else "last-piece" if made.end_fittings[1] == "open" else "pushed"
     pitch = float(convert(run.conduit.pitch, run.conduit.unit, run.unit))
-    values: dict[str, Value] = {"pitch": Quantity(pitch, run.unit, f"{pitch:.2g} {run.unit}")}
+    values: dict[str, Value] = {"pitch": words.pitch(pitch)}
     if taken and by in couplings():
         coupling = couplings()[by].on(run.conduit, run.unit)
         spare = coupling.of.spare_turns * pitch

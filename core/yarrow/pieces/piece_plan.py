@@ -184,3 +184,8 @@ class PiecesOfRun:
     def can_be_made(self) -> bool:
         """Whether no finding is an error, of the run or of a piece."""
         return nothing_wrong(self.findings)
+
+    @property
+    def way_in(self) -> WayIn | None:
+        """The way that it is got in by; None where nothing is said of that."""
+        return next((way for way in self.ways_in if way.taken), None)

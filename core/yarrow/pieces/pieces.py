@@ -51,39 +51,76 @@ def pieces_of(survey: Survey) -> PiecesOfRun:
         docs/geometry.md, pieces.
     """
     asked = resolve_run(survey)
-    plan = plan_resolved(asked)
     said = asked.run.joints or _unsaid(asked.run)
-    if not isinstance(plan, BuildablePlan):
-        return _answer(asked, said, errors_of(plan.findings))
-    parting = Parting.of(plan, said)
-    if parting.too_many:
-        return _answer(asked, said, (_too_many(parting.parted),))
-    rooms = allowed(parting.parted)
-    ways = parting.ways(rooms)
-    findings: list[Finding] = []
-    if asked.run.method == "table":
-        findings.append(Finding(FindingCode.PIECES_ARE_EXACT, path="method"))
-    taken, troubles = parting.taken(said, rooms, ways)
-    findings += troubles
-    if taken is None:
-        return _answer(asked, said, (*findings, _no_room(parting.parted, rooms)))
+    parted = _part(asked, said)
+    if not isinstance(parted, PartedRun):
+        return _answer(asked, said, parted)
+    parting, hung, taken = parted.parting, parted.hung, parted.taken
+    ways = parted.ways or parting.ways(parted.rooms)
     compared = tuple(parting.way(each, each == taken) for each in dict.fromkeys((taken, *ways)))
-    hung = Hung.of(parting, RunToClose(parting.parted, taken, said.ends, rooms), said)
-    findings += [*hung.parting.troubles(hung.middles), *hung.findings]
     joints = hung.parting.joints(hung.middles)
     pieces = hung.parting.pieces(hung.middles, Hanging(parting.parted, joints, hung.by).steps())
     supports, unheld = supports_of(parting.parted, hung.middles)
+    troubles = hung.parting.troubles(hung.middles)
     return replace(
-        _answer(asked, said, [*findings, *unheld]),
+        _answer(asked, said, [*parted.findings, *troubles, *hung.findings, *unheld]),
         parted="hand" if said.places else "yarrow" if taken else "",
         pieces=pieces,
         joints=joints,
-        rooms=_may_lie(parting.parted, rooms),
+        rooms=_may_lie(parting.parted, parted.rooms),
         ways=compared,
         ways_in=tuple(_way_in(parting, each, hung.by) for each in hung.shown),
         supports=supports,
         materials=materials_of(parting.parted, pieces, joints, supports),
     )
+
+
+def piece_plans(survey: Survey) -> tuple[tuple[Plan, ...], tuple[Finding, ...]]:
+    """The plan of each piece of a run, in order; none where it can't be parted, and why.
+
+    Args:
+        survey: the run as it was read.
+    """
+    asked = resolve_run(survey)
+    parted = _part(asked, asked.run.joints or _unsaid(asked.run))
+    if not isinstance(parted, PartedRun):
+        return (), parted
+    parting, middles = parted.hung.parting, parted.hung.middles
+    return tuple(parting.plan(*span) for span in parting.spans(middles)), ()
+
+
+@dataclass(frozen=True, slots=True)
+class PartedRun:
+    """A run that can be parted: the ``rooms`` where a joint may lie, where they were ``taken`` to
+    lie, of which ``ways`` (none where somebody said it), and it as it is got in; ``findings`` are
+    of how it was parted."""
+
+    parting: Parting
+    rooms: tuple[JointRoom, ...]
+    ways: tuple[Middles, ...]
+    taken: Middles
+    hung: Hung
+    findings: tuple[Finding, ...]
+
+
+def _part(asked: Resolution, said: Joints) -> PartedRun | tuple[Finding, ...]:
+    """A run parted and got in, or why it can't be parted."""
+    plan = plan_resolved(asked)
+    if not isinstance(plan, BuildablePlan):
+        return errors_of(plan.findings)
+    parting = Parting.of(plan, said)
+    if parting.too_many:
+        return (_too_many(parting.parted),)
+    rooms = allowed(parting.parted)
+    ways = () if said.places else parting.ways(rooms)
+    printed = asked.run.method == "table"
+    exact = (Finding(FindingCode.PIECES_ARE_EXACT, path="method"),) if printed else ()
+    taken, troubles = parting.taken(said, rooms, ways)
+    findings = (*exact, *troubles)
+    if taken is None:
+        return (*findings, _no_room(parting.parted, rooms))
+    hung = Hung.of(parting, RunToClose(parting.parted, taken, said.ends, rooms), said)
+    return PartedRun(parting, rooms, ways, taken, hung, findings)
 
 
 @dataclass(frozen=True, slots=True)
@@ -145,30 +182,6 @@ def _way_in(parting: Parting, way: WayToGetIn, taken: WayToGetIn | None) -> WayI
         more=more,
         places=tuple(PlaceOfJoint(joint.leg, joint.at_text) for joint in joints),
     )
-
-
-def piece_plans(survey: Survey) -> tuple[Plan, ...]:
-    """The plan of each piece of a run, in order; none where it can't be parted.
-
-    Args:
-        survey: the run as it was read.
-    """
-    asked = resolve_run(survey)
-    plan = plan_resolved(asked)
-    if not isinstance(plan, BuildablePlan):
-        return ()
-    said = asked.run.joints or _unsaid(asked.run)
-    parting = Parting.of(plan, said)
-    if parting.too_many:
-        return ()
-    rooms = allowed(parting.parted)
-    ways = () if said.places else parting.ways(rooms)
-    taken, _ = parting.taken(said, rooms, ways)
-    if taken is None:
-        return ()
-    run = RunToClose(parting.parted, taken, said.ends, rooms)
-    hung = Hung.of(parting, run, said)
-    return tuple(hung.parting.plan(*span) for span in hung.parting.spans(hung.middles))
 
 
 def _unsaid(run: ResolvedRun) -> Joints:

@@ -14,7 +14,7 @@ from yarrow.catalog.stances import Stances
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.geometry.pipe import StraightPipe
-from yarrow.geometry.straights import straights_of
+from yarrow.geometry.straights import straight_at, straights_of
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import convert
 from yarrow.pieces.by_hand import joints_said
@@ -209,9 +209,7 @@ class Parting:
 
     def _point(self, place: float) -> Vector:
         straights = straights_of(self.parted.layout.vertices, self.parted.pipe)
-        return min(straights, key=lambda each: max(each.begins - place, place - each.ends)).at(
-            place
-        )
+        return straight_at(straights, place).at(place)
 
     def _run(self, inside: Sequence[int]) -> ResolvedRun:
         """The run as far as it is said of these bends alone."""

@@ -11,7 +11,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import convert_length
 from yarrow.walls.routes import Route, rise_to_line
-from yarrow.walls.sliding import longest_slid, narrowest_bay
+from yarrow.walls.sliding import slid_on
 from yarrow.walls.wall import FramedWall
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Value, count
@@ -174,7 +174,7 @@ def _sliding(wall: FramedWall, way: Route, words: LengthFormatter) -> list[Findi
         code = FindingCode.CANNOT_BE_SLID
         return [Finding(code, names, path=path, variant="both-bent")]
     begins, ends = (wall.knockout_at(number, feed) for number in (feed.start, feed.end))
-    most = longest_slid(wall.diameter, wall.lines[feed.line], wall.studs, narrowest_bay(wall))
+    most = slid_on(wall, wall.lines[feed.line])
     found = []
     places = (0.0, *way.joints, abs(ends - begins))
     for piece, (low, high) in enumerate(pairwise(places), 1):

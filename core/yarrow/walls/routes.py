@@ -7,7 +7,7 @@ import math
 from dataclasses import dataclass
 
 from yarrow.geometry.vectors import Vector
-from yarrow.walls.sliding import longest_slid, narrowest_bay
+from yarrow.walls.sliding import slid_on
 from yarrow.walls.wall import Feed, FramedWall, HoleLine, WallBox
 
 _HAIR = 1e-6
@@ -114,7 +114,7 @@ def _joints(
     free = [at for at in middles if room.beside <= at <= length - room.beside]
     if not free:
         return ()
-    most = longest_slid(wall.diameter, line, wall.studs, narrowest_bay(wall))
+    most = slid_on(wall, line)
     taken = [free[0]]
     while taken[-1] < free[-1]:
         following = [at for at in free if at > taken[-1]]

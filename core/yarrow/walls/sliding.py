@@ -52,6 +52,16 @@ def longest_slid(diameter: float, line: HoleLine, studs: Studs, clear: float) ->
     return clear + studs.width + clear
 
 
+def slid_on(wall: FramedWall, line: HoleLine) -> float:
+    """The longest straight piece that goes into a line's holes from any bay of a wall.
+
+    Args:
+        wall: with its studs.
+        line: of holes in it.
+    """
+    return longest_slid(wall.diameter, line, wall.studs, narrowest_bay(wall))
+
+
 def narrowest_bay(wall: FramedWall) -> float:
     """The least clear room between two studs that stand side by side; the wall's own length where
     there are not two.

@@ -70,6 +70,13 @@ class LengthFormatter:
         """
         return Quantity(value, self.unit, self.at_most(value))
 
+    def pitch(self, value: float) -> Quantity:
+        """What a turn of a thread comes to: finer than the tape is.
+
+        Args: value, in the job's unit.
+        """
+        return Quantity(value, self.unit, f"{value:.2g} {self.unit}")
+
     def up(self, value: float) -> float:
         """The next mark up (the mark itself where it is on one, to a millionth).
 

@@ -14,7 +14,7 @@ from yarrow.pieces.getting_in.ways import TurnOfPiece, WayToGetIn
 from yarrow.pieces.piece_plan import Joint
 from yarrow.pieces.places import RunToPart
 from yarrow.runs.model.plan import Step
-from yarrow.wording.phrase import Phrase, Quantity, Value, count, in_turn
+from yarrow.wording.phrase import Phrase, Value, count, in_turn
 
 
 def hanging_order(pieces: int, at: int) -> tuple[int, ...]:
@@ -121,7 +121,7 @@ class Hanging:
             pitch = float(convert(conduit.pitch, conduit.unit, unit))
             least, most = self.parted.coupling.of.turns
             values: dict[str, Value] = {
-                "pitch": Quantity(pitch, unit, f"{pitch:.2g} {unit}"),
+                "pitch": self.parted.words.pitch(pitch),
                 "least": count(least),
                 "most": count(most),
             }

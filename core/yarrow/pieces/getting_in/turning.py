@@ -11,7 +11,7 @@ from yarrow.catalog.elastic import end_lifts, least_elastic_radius, lifted_over
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.parallel import beside, carried
 from yarrow.geometry.rounded_polyline import Segment, StraightSegment, rounded
-from yarrow.geometry.straights import StraightPart, straights_of
+from yarrow.geometry.straights import StraightPart, straight_at, straights_of
 from yarrow.geometry.sweeping import Rod, Sweep, TurnAxis, rods_of
 from yarrow.geometry.vectors import ORIGIN, Vector, along, dot, scaled, subtract, unit
 from yarrow.pieces.getting_in.around import (
@@ -138,7 +138,7 @@ class HungRun:
 
     def _turned(self, begins: float, ends: float, side: Side, *, at_end: bool) -> Turned:
         place = ends if at_end else begins
-        part = self._straight(place)
+        part = straight_at(self.straights, place)
         piece = self._sweep(begins, ends, at_end=at_end)
         reach = max(ring.most + rod.off for rod, ring in piece.rods) + self.diameter / 2
         hung = (side.begins, side.ends)
@@ -180,7 +180,7 @@ class HungRun:
 
     def _sweep(self, begins: float, ends: float, *, at_end: bool) -> Sweep:
         place = ends if at_end else begins
-        part = self._straight(place)
+        part = straight_at(self.straights, place)
         way = scaled(part.ahead, -1.0) if at_end else part.ahead
         aside = scaled(way, self._travel)
         axis = TurnAxis(part.at(place), way)
@@ -194,7 +194,7 @@ class HungRun:
             half: from the middle of the box to a corner, in the run's unit.
             side: what hangs there.
         """
-        surface = self._under(self._straight(place))
+        surface = self._under(straight_at(self.straights, place))
         rest = surface.rest if surface else math.inf
         lift = max(half - rest, 0.0)
         if lift == 0.0 or surface is None:
@@ -244,10 +244,6 @@ class HungRun:
         beyond = [at for at in self.corners if side.begins < at < side.ends]
         held = min([*beyond, side.ends]) if at_end else max([side.begins, *beyond])
         return end_lifts(abs(place - held), self.springs_back)
-
-    def _straight(self, place: float) -> StraightPart:
-        """The straight that a place lies on."""
-        return min(self.straights, key=lambda each: max(each.begins - place, place - each.ends))
 
     def _under(self, part: StraightPart) -> Surface | None:
         return _under(self.surfaces, part)
