@@ -7,12 +7,12 @@ test("what is typed in one field is undone in one step, and saved again", () => 
   const { getState } = opened();
   getState().change(() => ({ height: "2" }), "height");
   getState().change(() => ({ height: "20" }), "height");
-  getState().saved(getState().document, 4);
+  getState().saved(getState().current(), 4);
   getState().undo();
-  expect(getState().document.height).toBe("16");
+  expect(getState().current().height).toBe("16");
   expect(getState().saving.state).toBe("waiting");
   getState().redo();
-  expect(getState().document.height).toBe("20");
+  expect(getState().current().height).toBe("20");
 });
 
 test("a field that is left and typed in again is another step", () => {
@@ -21,15 +21,15 @@ test("a field that is left and typed in again is another step", () => {
   getState().settle();
   getState().change(() => ({ height: "21" }), "height");
   getState().undo();
-  expect(getState().document.height).toBe("20");
+  expect(getState().current().height).toBe("20");
 });
 
 test("where someone else's version is taken, mine can be undone to", () => {
   const { getState } = opened();
   getState().change(() => ({ height: "20" }));
   getState().takeTheirs({ document: { height: "30" }, version: 5 });
-  expect([getState().document.height, getState().saving.state]).toEqual(["30", "saved"]);
+  expect([getState().current().height, getState().saving.state]).toEqual(["30", "saved"]);
   getState().undo();
-  expect(getState().document.height).toBe("20");
+  expect(getState().current().height).toBe("20");
   expect(getState().baseVersion).toBe(5);
 });

@@ -38,7 +38,7 @@ export function useOpenBender(opened: Opened, conduit: RunDocument["conduit"], u
     [],
   );
   useSavedDocument(each, { byItself: false });
-  const form = useStore(each.store, (state) => state.document);
+  const form = useStore(each.store, (state) => state.current());
   const put = (fields: Partial<BenderForm>) =>
     each.store.getState().change((before) => ({ ...before, ...fields }));
   return { each, form, put, kept };

@@ -1,20 +1,17 @@
 // A box of a job as a whole: every run that meets there, its volume, its size, its holes.
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { Link, useParams, useSearchParams } from "react-router";
 import { useStore } from "zustand";
 import { boxVersions, removeBox } from "@/api/history";
-import { forgetLists, type JobBox, keys, loadBox } from "@/api/queries";
+import { type JobBox, keys, loadBox } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
-import { DraftsDialog } from "@/features/drafts/DraftsDialog";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
-import { HistoryDialog } from "@/features/history/HistoryDialog";
+import { DocumentDialogs } from "@/features/history/DocumentDialogs";
+import { usePutAway } from "@/features/history/usePutAway";
 import type { Draft } from "@/model/drafts";
-import { drop, type OpenDocument } from "@/model/savedDocuments";
-import { outcome } from "@/model/saving";
-import { tabName } from "@/model/tab";
+import type { OpenDocument } from "@/model/savedDocuments";
 import { IconButton } from "@/ui/Button";
-import { ConflictDialog } from "@/ui/ConflictDialog";
 import { Icon } from "@/ui/Icon";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { Menu } from "@/ui/Menu";
@@ -23,7 +20,7 @@ import { ScrollArea } from "@/ui/ScrollArea";
 import { TopBar } from "@/ui/TopBar";
 import { BoxAnswers } from "./BoxAnswers";
 import { SiteBoxFields } from "./SiteBoxFields";
-import { boxId, type SiteBoxDocument, useSiteBox } from "./useSiteBox";
+import { boxId, useSiteBox } from "./useSiteBox";
 
 export default function BoxScreen() {
   const jobId = Number(useParams().jobId);
@@ -53,21 +50,9 @@ function Opened({ box, drafts, tabs }: Props) {
   const kept = useStore(each.store, (state) => state.kept);
   const told = useStore(each.store, (state) => state.baseVersion > 0);
   const [history, setHistory] = useState(false);
-  const queries = useQueryClient();
-  const navigate = useNavigate();
-  const forget = async () => {
-    const { setSaving } = each.store.getState();
-    try {
-      await removeBox(box.job_id, box.name);
-    } catch (error) {
-      setSaving(outcome(error));
-      return;
-    }
-    setSaving({ state: "saved" }); // what is put away is not saved once more
-    await drop(each as OpenDocument);
-    forgetLists(queries);
-    await navigate(`/jobs/${box.job_id}`);
-  };
+  const forget = usePutAway(each as OpenDocument, box.job_id, () =>
+    removeBox(box.job_id, box.name),
+  );
   return (
     <div className="flex h-full flex-col">
       <TopBar
@@ -124,24 +109,13 @@ function Opened({ box, drafts, tabs }: Props) {
           <BoxAnswers answer={answer} />
         </ScrollArea>
       </main>
-      <ConflictDialog each={each} />
-      <HistoryDialog
+      <DocumentDialogs
         each={each}
         versions={boxVersions(box.job_id, box.name)}
-        taken={(detail) => detail}
-        open={history}
-        onOpenChange={setHistory}
-      />
-      <DraftsDialog
-        each={each}
-        drafts={drafts.filter(({ tab }) => tab !== tabName())}
-        openTabs={tabs}
-        problem={() => ""}
-        restore={(draft) => {
-          const { change: set, keepMine } = each.store.getState();
-          set(() => draft.document as SiteBoxDocument);
-          keepMine(draft.baseVersion);
-        }}
+        history={history}
+        showHistory={setHistory}
+        drafts={drafts}
+        tabs={tabs}
       />
     </div>
   );

@@ -7,8 +7,7 @@ import { checkSiteBox, type JobBox, keys, saveBox } from "@/api/queries";
 import { useMemberName } from "@/features/drafts/useMemberName";
 import type { Draft } from "@/model/drafts";
 import type { OpenDocument } from "@/model/savedDocuments";
-import { createSavedStore, type DocumentStore } from "@/model/savedStore";
-import { tabName } from "@/model/tab";
+import { type DocumentStore, openedStore } from "@/model/savedStore";
 import { type Fields, said } from "@/model/wires";
 import { useCheck } from "@/state/useCheck";
 import { useSavedDocument } from "@/ui/useSavedDocument";
@@ -23,19 +22,15 @@ export function useSiteBox(box: JobBox, drafts: readonly Draft[]) {
   const member = useMemberName();
   // biome-ignore lint/correctness/useExhaustiveDependencies: opened once, with what there was then
   const each = useMemo((): OpenBox => {
-    const own = drafts.find(({ tab }) => tab === tabName());
-    const store = own
-      ? createSavedStore(own.document as SiteBoxDocument, own.baseVersion, true)
-      : createSavedStore<SiteBoxDocument>(box.document, box.version, false);
     return {
-      store,
+      store: openedStore<SiteBoxDocument>(box, drafts),
       member,
       target: { kind: "box", id: boxId(box), title: `${box.job_name}, ${box.name}` },
       send: (document, baseVersion) => saveBox(box.job_id, document, baseVersion),
       done: () => void queries.invalidateQueries({ queryKey: keys.boxes(box.job_id) }),
     };
   }, [box, member, queries]);
-  const document = useStore(each.store, (state) => state.document);
+  const document = useStore(each.store, (state) => state.current());
   const checked = useCheck(`box ${box.job_id}`, document, async (asked, signal) => {
     return (await checkSiteBox(box.job_id, asked, signal)) as SiteBoxResult;
   });

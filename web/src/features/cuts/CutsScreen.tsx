@@ -6,16 +6,13 @@ import { Link, useParams } from "react-router";
 import { useStore } from "zustand";
 import { stockVersions } from "@/api/history";
 import { cutNow, type JobStock, keys, loadStock } from "@/api/queries";
-import { DraftsDialog } from "@/features/drafts/DraftsDialog";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
-import { HistoryDialog } from "@/features/history/HistoryDialog";
+import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import type { Draft } from "@/model/drafts";
 import { saveNow } from "@/model/savedDocuments";
 import { outcome } from "@/model/saving";
-import { cutWith, type StockDocument } from "@/model/stock";
-import { tabName } from "@/model/tab";
+import { cutWith } from "@/model/stock";
 import { Button, IconButton } from "@/ui/Button";
-import { ConflictDialog } from "@/ui/ConflictDialog";
 import { Icon } from "@/ui/Icon";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { Menu } from "@/ui/Menu";
@@ -157,24 +154,13 @@ function Opened({ stock, drafts, tabs }: Props) {
           </section>
         ) : null}
       </main>
-      <ConflictDialog each={each} />
-      <HistoryDialog
+      <DocumentDialogs
         each={each}
         versions={stockVersions(jobId)}
-        taken={(detail) => detail}
-        open={history}
-        onOpenChange={setHistory}
-      />
-      <DraftsDialog
-        each={each}
-        drafts={drafts.filter(({ tab }) => tab !== tabName())}
-        openTabs={tabs}
-        problem={() => ""}
-        restore={(draft) => {
-          const { change: set, keepMine } = each.store.getState();
-          set(() => draft.document as StockDocument);
-          keepMine(draft.baseVersion);
-        }}
+        history={history}
+        showHistory={setHistory}
+        drafts={drafts}
+        tabs={tabs}
       />
     </div>
   );
@@ -194,12 +180,12 @@ function Heading({ each }: { each: OpenStock }) {
 /** The list was cut as it stands: offcuts that it took go, what is worth keeping comes. */
 async function cut(each: OpenStock, jobId: number): Promise<void> {
   await saveNow(each as Parameters<typeof saveNow>[0]);
-  const { document, baseVersion, saving, setSaving, takeTheirs } = each.store.getState();
+  const { current, baseVersion, saving, setSaving, takeTheirs } = each.store.getState();
   if (saving.state !== "saved") {
     return;
   }
   try {
-    takeTheirs(await cutNow(jobId, document, baseVersion, LOOK_S));
+    takeTheirs(await cutNow(jobId, current(), baseVersion, LOOK_S));
   } catch (error) {
     setSaving(outcome(error));
   }

@@ -7,9 +7,8 @@ import { type CutsOfJob, cutsOfJob, type JobStock, saveStock } from "@/api/queri
 import { useMemberName } from "@/features/drafts/useMemberName";
 import type { Draft } from "@/model/drafts";
 import type { OpenDocument } from "@/model/savedDocuments";
-import { createSavedStore, type DocumentStore } from "@/model/savedStore";
+import { type DocumentStore, openedStore } from "@/model/savedStore";
 import type { StockDocument } from "@/model/stock";
-import { tabName } from "@/model/tab";
 import { useSavedDocument } from "@/ui/useSavedDocument";
 
 export type OpenStock = OpenDocument<StockDocument, DocumentStore<StockDocument>>;
@@ -24,18 +23,15 @@ export function useStock(stock: JobStock, drafts: readonly Draft[]) {
   const jobId = stock.job_id;
   // biome-ignore lint/correctness/useExhaustiveDependencies: opened once, with what there was then
   const each = useMemo((): OpenStock => {
-    const own = drafts.find(({ tab }) => tab === tabName());
     return {
-      store: own
-        ? createSavedStore(own.document as StockDocument, own.baseVersion, true)
-        : createSavedStore<StockDocument>(stock.document, stock.version, false),
+      store: openedStore<StockDocument>(stock, drafts),
       member,
       target: { kind: "stock", id: String(jobId), title: `${stock.job_name}, stock` },
       send: (document, baseVersion) => saveStock(jobId, document, baseVersion),
       done: () => undefined,
     };
   }, [stock, member]);
-  const document = useStore(each.store, (state) => state.document);
+  const document = useStore(each.store, (state) => state.current());
   const cuts = useCuts(jobId, document);
   useSavedDocument(each, { readable: cuts.problems.size === 0 });
   return { each, document, change: each.store.getState().change, ...cuts };

@@ -13,12 +13,14 @@ type Props<D> = {
   readonly each: OpenDocument<D>;
   readonly drafts: readonly Draft[];
   readonly openTabs: ReadonlySet<string>;
-  readonly restore: (draft: Draft) => void;
-  /** Why a draft can't be put on the screen; empty where it can. */
-  readonly problem: (document: unknown) => string;
+  /** Puts a draft on the screen; left out: as the store does. */
+  readonly restore?: (draft: Draft) => void;
+  /** Why a draft can't be put on the screen; empty where it can, as it is where nothing is said. */
+  readonly problem?: (document: unknown) => string;
 };
 
-export function DraftsDialog<D>({ each, drafts, openTabs, restore, problem }: Props<D>) {
+export function DraftsDialog<D>(props: Props<D>) {
+  const { each, drafts, openTabs, restore = takenBy(each), problem = noProblem } = props;
   const [left, setLeft] = useState(drafts);
   const [open, setOpen] = useState(drafts.length > 0);
   const [compared, setCompared] = useState("");
@@ -90,4 +92,12 @@ export function DraftsDialog<D>({ each, drafts, openTabs, restore, problem }: Pr
       </ul>
     </Dialog>
   );
+}
+
+function takenBy<D>({ store }: OpenDocument<D>) {
+  return ({ document, baseVersion }: Draft) => store.getState().restore(document as D, baseVersion);
+}
+
+function noProblem(): string {
+  return "";
 }

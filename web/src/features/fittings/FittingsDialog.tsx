@@ -57,7 +57,7 @@ function Opened({ list }: { list: Fittings }) {
     }),
     [list, member, queries],
   );
-  const document = useStore(each.store, (state) => state.document);
+  const document = useStore(each.store, (state) => state.current());
   const saving = useStore(each.store, (state) => state.saving);
   const kept = useStore(each.store, (state) => state.kept);
   const told = useStore(each.store, (state) => state.baseVersion > 0);

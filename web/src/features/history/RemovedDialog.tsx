@@ -16,6 +16,10 @@ export function RemovedDialog({ jobId }: { jobId: number }) {
     enabled: open,
   });
   const { runs = [], boxes = [], walls = [] } = removed.data ?? {};
+  const there = async (broughtBack: Promise<void>) => {
+    await broughtBack;
+    forgetLists(queries);
+  };
   return (
     <>
       <Button weight="quiet" className="mt-6 px-1 text-sm" onClick={() => setOpen(true)}>
@@ -31,29 +35,16 @@ export function RemovedDialog({ jobId }: { jobId: number }) {
         {removed.isSuccess && runs.length + boxes.length + walls.length === 0 ? (
           <p className="text-soft">Nothing was removed from this job.</p>
         ) : null}
-        <RemovedList
-          title="Runs"
-          things={runs}
-          bringBack={async ({ id }) => {
-            await bringBackRun(id);
-            forgetLists(queries);
-          }}
-        />
+        <RemovedList title="Runs" things={runs} bringBack={({ id }) => there(bringBackRun(id))} />
         <RemovedList
           title="Boxes"
           things={boxes}
-          bringBack={async ({ name }) => {
-            await bringBackBox(jobId, name);
-            forgetLists(queries);
-          }}
+          bringBack={({ name }) => there(bringBackBox(jobId, name))}
         />
         <RemovedList
           title="Walls"
           things={walls}
-          bringBack={async ({ id }) => {
-            await bringBackWall(id);
-            forgetLists(queries);
-          }}
+          bringBack={({ id }) => there(bringBackWall(id))}
         />
       </Dialog>
     </>

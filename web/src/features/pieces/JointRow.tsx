@@ -1,6 +1,7 @@
 // A joint that a person put: its leg, what of the coupling was measured to, where; and taking it out.
 import { InlineField, WordField } from "@/features/walk/fields";
 import { type JointSaid, removeJoint, setJoint } from "@/model/joints";
+import { wholeNumber } from "@/model/wholeNumber";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { IconButton } from "@/ui/Button";
 import { Figures } from "@/ui/Figures";
@@ -23,13 +24,7 @@ export function JointRow({ place, index }: { place: JointSaid; index: number }) 
         path={`${path}.leg`}
         label={`${name}, leg`}
         value={place.leg ?? 1}
-        onChange={(leg, burst) => {
-          const number = Number(leg);
-          change(
-            setJoint(index, { leg: Number.isInteger(number) && leg ? number : (leg as never) }),
-            burst,
-          );
-        }}
+        onChange={(leg, burst) => change(setJoint(index, { leg: wholeNumber(leg) }), burst)}
       />
       <span className="text-soft">, its </span>
       <WordField

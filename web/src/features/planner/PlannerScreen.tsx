@@ -80,15 +80,7 @@ function Opened({ run, drafts, tabs }: Props) {
   return (
     <>
       <Planner each={each} job={job} />
-      <DraftsDialog
-        each={each}
-        drafts={others}
-        openTabs={tabs}
-        problem={runProblem}
-        restore={(draft) =>
-          each.store.getState().restore(draft.document as RunDocument, draft.baseVersion)
-        }
-      />
+      <DraftsDialog each={each} drafts={others} openTabs={tabs} problem={runProblem} />
     </>
   );
 }

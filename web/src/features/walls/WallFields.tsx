@@ -13,6 +13,7 @@ import {
   setWall,
   type WallDocument,
 } from "@/model/walls";
+import { wholeNumber } from "@/model/wholeNumber";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { InlineInput } from "@/ui/InlineInput";
@@ -99,7 +100,7 @@ export function WallFields({ wall, change, problems, plan }: Props) {
               />
               <span className="text-soft"> of stud </span>
               {field(`boxes[${at}].stud`, `Stud of ${box.name}`, box.stud, (stud) =>
-                change(setBox(at, { stud: numberIn(stud) })),
+                change(setBox(at, { stud: wholeNumber(stud) })),
               )}
               <span className="text-soft">, its </span>
               <Select
@@ -192,12 +193,6 @@ export function WallFields({ wall, change, problems, plan }: Props) {
 
 const USUAL = { in: 16, mm: 400 } as const;
 const BIT = { in: 1, mm: 28 } as const;
-
-/** A whole number, or what was typed, for the core to refuse in words. */
-function numberIn(text: string): number {
-  const number = Number(text);
-  return text.trim() && Number.isInteger(number) ? number : (text as never);
-}
 
 function Remove({ label, run }: { label: string; run: () => void }) {
   return (

@@ -1,22 +1,19 @@
 // A framed wall of a job: the elevation, the same as a list, and what it comes to.
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { Link, useParams } from "react-router";
 import { useStore } from "zustand";
 import { removeWall, wallVersions } from "@/api/history";
-import { forgetLists, type JobWall, keys, loadWall } from "@/api/queries";
+import { type JobWall, keys, loadWall } from "@/api/queries";
 import { WallElevation } from "@/drawing/WallElevation";
 import { AccountMenu } from "@/features/account/AccountMenu";
-import { DraftsDialog } from "@/features/drafts/DraftsDialog";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
-import { HistoryDialog } from "@/features/history/HistoryDialog";
+import { DocumentDialogs } from "@/features/history/DocumentDialogs";
+import { usePutAway } from "@/features/history/usePutAway";
 import type { Draft } from "@/model/drafts";
-import { drop, type OpenDocument } from "@/model/savedDocuments";
-import { outcome } from "@/model/saving";
-import { tabName } from "@/model/tab";
-import { addFeed, setBox, setWall, type WallDocument } from "@/model/walls";
+import type { OpenDocument } from "@/model/savedDocuments";
+import { addFeed, setBox, setWall } from "@/model/walls";
 import { IconButton } from "@/ui/Button";
-import { ConflictDialog } from "@/ui/ConflictDialog";
 import { Icon } from "@/ui/Icon";
 import { InlineInput } from "@/ui/InlineInput";
 import { LoadingScreen } from "@/ui/LoadingScreen";
@@ -56,26 +53,13 @@ function Opened({ wall, drafts, tabs }: Props) {
   const kept = useStore(each.store, (state) => state.kept);
   const [history, setHistory] = useState(false);
   const [chosen, setChosen] = useState("");
-  const queries = useQueryClient();
-  const navigate = useNavigate();
   const tap = (name: string) => {
     if (chosen && chosen !== name) {
       change(addFeed(chosen, name));
     }
     setChosen(chosen ? "" : name);
   };
-  const remove = async () => {
-    const { setSaving } = each.store.getState();
-    try {
-      await removeWall(wall.id);
-      setSaving({ state: "saved" }); // what is removed is not saved once more
-      await drop(each as OpenDocument);
-      forgetLists(queries);
-      await navigate(`/jobs/${wall.job_id}`);
-    } catch (error) {
-      setSaving(outcome(error));
-    }
-  };
+  const remove = usePutAway(each as OpenDocument, wall.job_id, () => removeWall(wall.id));
   return (
     <div className="flex h-full flex-col">
       <TopBar
@@ -152,24 +136,13 @@ function Opened({ wall, drafts, tabs }: Props) {
           )}
         </ScrollArea>
       </main>
-      <ConflictDialog each={each} />
-      <HistoryDialog
+      <DocumentDialogs
         each={each}
         versions={wallVersions(wall.id)}
-        taken={(detail) => detail}
-        open={history}
-        onOpenChange={setHistory}
-      />
-      <DraftsDialog
-        each={each}
-        drafts={drafts.filter(({ tab }) => tab !== tabName())}
-        openTabs={tabs}
-        problem={() => ""}
-        restore={(draft) => {
-          const { change: set, keepMine } = each.store.getState();
-          set(() => draft.document as WallDocument);
-          keepMine(draft.baseVersion);
-        }}
+        history={history}
+        showHistory={setHistory}
+        drafts={drafts}
+        tabs={tabs}
       />
     </div>
   );

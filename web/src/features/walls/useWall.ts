@@ -6,8 +6,7 @@ import { type JobWall, keys, planWall, saveWall, type WallPlan } from "@/api/que
 import { useMemberName } from "@/features/drafts/useMemberName";
 import type { Draft } from "@/model/drafts";
 import type { OpenDocument } from "@/model/savedDocuments";
-import { createSavedStore, type DocumentStore } from "@/model/savedStore";
-import { tabName } from "@/model/tab";
+import { type DocumentStore, openedStore } from "@/model/savedStore";
 import type { WallDocument } from "@/model/walls";
 import { useCheck } from "@/state/useCheck";
 import { useSavedDocument } from "@/ui/useSavedDocument";
@@ -19,18 +18,15 @@ export function useWall(wall: JobWall, drafts: readonly Draft[]) {
   const member = useMemberName();
   // biome-ignore lint/correctness/useExhaustiveDependencies: opened once, with what there was then
   const each = useMemo((): OpenWall => {
-    const own = drafts.find(({ tab }) => tab === tabName());
     return {
-      store: own
-        ? createSavedStore(own.document as WallDocument, own.baseVersion, true)
-        : createSavedStore<WallDocument>(wall.document, wall.version, false),
+      store: openedStore<WallDocument>(wall, drafts),
       member,
       target: { kind: "wall", id: String(wall.id), title: `${wall.job_name}, ${wall.name}` },
       send: (document, baseVersion) => saveWall(wall.id, document, baseVersion),
       done: () => void queries.invalidateQueries({ queryKey: keys.walls(wall.job_id) }),
     };
   }, [wall, member, queries]);
-  const document = useStore(each.store, (state) => state.document);
+  const document = useStore(each.store, (state) => state.current());
   const checked = useCheck<WallDocument, WallPlan>(`wall ${wall.id}`, document, planWall);
   useSavedDocument(each, { readable: checked.problems.size === 0 });
   const { change } = each.store.getState();
