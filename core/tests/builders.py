@@ -62,6 +62,26 @@ def run(*walk: dict[str, Any], **more: Any) -> dict[str, Any]:
     }
 
 
+def framed_wall(**more: Any) -> dict[str, Any]:
+    """A wall of studs 16 apart with three boxes, and holes over them."""
+    boxes = [
+        {"name": name, "stud": stud, "height": 16}
+        for name, stud in zip("ABC", (3, 6, 9), strict=True)
+    ]
+    return {
+        "format": "yarrow.wall/1",
+        "units": "in",
+        "conduit": {"type": "emt", "size": "1/2"},
+        "bender": "hand-emt-1/2",
+        "length": 192,
+        "height": 96,
+        "studs": {},
+        "boxes": boxes,
+        "lines": [{"name": "a", "height": 40}],
+        **more,
+    }
+
+
 def metric(*walk: dict[str, Any], **more: Any) -> dict[str, Any]:
     steel = {"type": "steel", "size": "20"}
     return run(*walk, **{"units": "mm", "conduit": steel, "bender": "bench-steel-20", **more})

@@ -10,7 +10,7 @@ from pathlib import Path
 from typing import Any
 
 import yarrow
-from core.tests.builders import end, run, turn
+from core.tests.builders import end, framed_wall, run, turn
 from core.tests.fill.test_absurd_checks import BOX, FILL, HOLES, PULL_BOX
 
 BENDS = {
@@ -28,18 +28,7 @@ BENDER = {
 }
 TURN = run(turn(30), end(24))
 RACK = {**TURN, "rack": {"count": 2, "spacing": 3, "side": "out"}}
-FRAMED = {
-    "format": "yarrow.wall/1",
-    "units": "in",
-    "conduit": {"type": "emt", "size": "1/2"},
-    "bender": "hand-emt-1/2",
-    "length": 192,
-    "height": 96,
-    "studs": {},
-    "boxes": [{"name": name, "stud": stud, "height": 16} for name, stud in (("A", 3), ("B", 6))],
-    "lines": [{"name": "a", "height": 40}],
-    "feeds": [{"from": "A", "to": "B"}],
-}
+FRAMED = framed_wall(feeds=[{"from": "A", "to": "B"}])
 STOCK = {"format": "yarrow.jobstock/1", "units": "in", "offcuts": []}
 ASKED: dict[str, tuple[Any, ...]] = {
     "bender": (BENDER,),

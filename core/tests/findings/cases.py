@@ -12,6 +12,7 @@ from unittest import mock
 
 from core.tests.builders import (
     end,
+    framed_wall,
     hole,
     kick,
     metric,
@@ -55,24 +56,7 @@ class Case(NamedTuple):
 
 
 def framed(**more: Any) -> Found:
-    """A wall of studs 16 apart with three boxes."""
-    boxes = [
-        {"name": name, "stud": stud, "height": 16}
-        for name, stud in zip("ABC", (3, 6, 9), strict=True)
-    ]
-    document = {
-        "format": "yarrow.wall/1",
-        "units": "in",
-        "conduit": {"type": "emt", "size": "1/2"},
-        "bender": "hand-emt-1/2",
-        "length": 192,
-        "height": 96,
-        "studs": {},
-        "boxes": boxes,
-        "lines": [{"name": "a", "height": 40}],
-        **more,
-    }
-    return lambda: wall_document(document).findings
+    return lambda: wall_document(framed_wall(**more)).findings
 
 
 def planned_(*walk: dict[str, Any], **more: Any) -> Found:

@@ -9,7 +9,7 @@ from itertools import pairwise
 from typing import Any
 
 import yarrow
-from core.tests.builders import RADIUS
+from core.tests.builders import RADIUS, framed_wall
 from yarrow import DocumentError
 from yarrow.documents.wall_file import LaidWall, lay_wall
 from yarrow.findings.finding import nothing_wrong
@@ -21,19 +21,9 @@ OPEN = 1.6 / 25.4
 
 
 def wall(*feeds: dict[str, Any], **more: Any) -> dict[str, Any]:
-    return {
-        "format": "yarrow.wall/1",
-        "units": "in",
-        "conduit": {"type": "emt", "size": "1/2"},
-        "bender": "hand-emt-1/2",
-        "length": 192,
-        "height": 96,
-        "studs": {},
-        "boxes": [box("A", 3), box("B", 6), box("C", 9, height=48)],
-        "lines": [{"name": "low", "height": 40}, {"name": "high", "height": 72}],
-        "feeds": list(feeds),
-        **more,
-    }
+    boxes = [box("A", 3), box("B", 6), box("C", 9, height=48)]
+    lines = [{"name": "low", "height": 40}, {"name": "high", "height": 72}]
+    return framed_wall(**{"boxes": boxes, "lines": lines, "feeds": list(feeds), **more})
 
 
 def box(name: str, stud: int, **more: Any) -> dict[str, Any]:
