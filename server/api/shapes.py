@@ -25,6 +25,9 @@ from yarrow.measure.units import convert_length
 RunDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run"})]
 """A ``yarrow.run/1`` document. The core reads it; its schema stands in the contract."""
 
+WallDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "wall"})]
+"""A ``yarrow.wall/1`` document, likewise."""
+
 QuickDocument = Annotated[
     dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "quick_file"})
 ]

@@ -26,12 +26,8 @@ def save_fittings(member: Member, document: dict[str, Any], base_version: int) -
     """
     Crew.objects.select_for_update().get(id=member.crew_id)
     yarrow.read_own_fittings(document)
-    row = CrewFittings.objects.select_for_update().filter(crew_id=member.crew_id).first()
-    if base_version and row is None:
-        raise CrewFittings.DoesNotExist
-    if row is not None:
-        versions.check_version(row, base_version, document)
-    row = row or CrewFittings(crew_id=member.crew_id)
+    rows = CrewFittings.objects.filter(crew_id=member.crew_id)
+    row = versions.only(rows, base_version, document) or CrewFittings(crew_id=member.crew_id)
     versions.write(row, member, document)
     return row
 

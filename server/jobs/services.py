@@ -21,6 +21,7 @@ from jobs.policy import (
     revisions_for,
     runs_for,
 )
+from jobs.room import check_room
 from jobs.stock import save_stock
 from jobs.walls import create_wall
 from versions import services as versions
@@ -78,7 +79,7 @@ def create_run(member: Member, job_id: int, document: dict[str, Any], key: str =
     Raises: Job.DoesNotExist; DocumentError, where the document can't be read or the job is full.
     """
     job = jobs_for(member).get(id=job_id)
-    _check_room(job.runs, "runs", MOST_RUNS)
+    check_room(job.runs, "runs", MOST_RUNS)
     return _written_run(Run(job=job, key=key or new_key()), member, document)
 
 
@@ -173,7 +174,7 @@ def remove_run(member: Member, run_id: int) -> Run:
 def bring_back_run(member: Member, run_id: int) -> Run:
     """Bring a removed run back. Raises: Run.DoesNotExist; DocumentError, where the job is full."""
     run = Run.objects.select_for_update().get(id=run_id, job__in=jobs_for(member))
-    _check_room(run.job.runs, "runs", MOST_RUNS)
+    check_room(run.job.runs, "runs", MOST_RUNS)
     versions.bring_back(run)
     return run
 
@@ -194,7 +195,7 @@ def move_run(member: Member, run_id: int, job_id: int) -> Run:
     run = runs_for(member).select_for_update(of=("self",)).get(id=run_id)
     job = jobs_for(member).get(id=job_id)
     if job != run.job:
-        _check_room(job.runs, "runs", MOST_RUNS)
+        check_room(job.runs, "runs", MOST_RUNS)
         run.job = job
         run.save(update_fields=["job"])
     return run
@@ -209,11 +210,6 @@ def set_stage(member: Member, run_id: int, stage: Stage) -> Run:
 
 
 LONGEST_NAME = 120
-
-
-def _check_room(rows: Any, what: str, most: int) -> None:
-    if rows.filter(removed_at=None).count() >= most:
-        raise DocumentError("job", f"at most {most} {what} in a job")
 
 
 def _written_run(
@@ -267,7 +263,7 @@ def save_box(member: Member, job_id: int, document: dict[str, Any], base_version
     if box is not None and there:
         versions.check_version(box, base_version, document)
     if not there:
-        _check_room(job.boxes, "boxes", MOST_BOXES)
+        check_room(job.boxes, "boxes", MOST_BOXES)
     box = box or SiteBox(job=job, key=key)
     box.name = document["name"].strip()
     versions.write(box, member, document)
@@ -328,7 +324,7 @@ def remove_box(member: Member, job_id: int, name: str) -> None:
 def bring_back_box(member: Member, job_id: int, name: str) -> SiteBox:
     """Bring back what was told of a box. Raises: SiteBox.DoesNotExist; DocumentError."""
     box = all_boxes_for(member).get(job_id=job_id, key=box_key(name))
-    _check_room(box.job.boxes, "boxes", MOST_BOXES)
+    check_room(box.job.boxes, "boxes", MOST_BOXES)
     versions.bring_back(box)
     return box
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 from typing import Any
 
 from django.db import transaction
@@ -32,12 +33,8 @@ def save_stock(
     """
     job = jobs_for(member).select_for_update().get(id=job_id)
     yarrow.read_stock(document)
-    stock = JobStock.objects.select_for_update().filter(job=job).first()
-    if base_version and stock is None:
-        raise JobStock.DoesNotExist
-    if stock is not None:
-        versions.check_version(stock, base_version, document)
-    stock = stock or JobStock(job=job)
+    rows = JobStock.objects.filter(job=job)
+    stock = versions.only(rows, base_version, document) or JobStock(job=job)
     versions.write(stock, member, document)
     return stock
 
@@ -65,12 +62,37 @@ def cut_now(
     Raises: as save_stock.
     """
     job = jobs_for(member).get(id=job_id)
-    cut = [
-        (each.type, each.size, yarrow.cut_of_job(each, document, job.rulebook, seconds))
-        for each in wanted(job)
-        if each.document["pieces"]
-    ]
+    lists, _ = cuts_of(job, document, seconds)
+    cut = [(each.of.type, each.of.size, each.cuts) for each in lists if each.cuts]
     return save_stock(member, job_id, yarrow.after_cutting(document, cut), base_version)
+
+
+@dataclass(frozen=True, slots=True)
+class CutOfConduit:
+    """What is wanted ``of`` one conduit of a job; its cut list, None where nothing can be cut yet;
+    what goes with that, held against what is in hand."""
+
+    of: yarrow.StockOfConduit
+    cuts: dict[str, Any] | None
+    materials: list[dict[str, Any]]
+
+
+def cuts_of(
+    job: Job, stock: dict[str, Any], seconds: float = 0.0
+) -> tuple[list[CutOfConduit], list[dict[str, Any]]]:
+    """What a job is cut from, conduit by conduit, and what lies there that no run takes.
+
+    Args: stock, ``yarrow.jobstock/1``; seconds, that looking for fewer sticks may take.
+    Raises: DocumentError, with the place in the stock.
+    """
+    taken = wanted(job)
+    held = yarrow.materials_of_job(taken, stock)
+    found = []
+    for each, materials in zip(taken, held["by_conduit"], strict=True):
+        there = bool(each.document["pieces"])
+        cuts = yarrow.cut_of_job(each, stock, job.rulebook, seconds) if there else None
+        found.append(CutOfConduit(each, cuts, materials))
+    return found, held["spare"]
 
 
 def wanted(job: Job) -> Sequence[yarrow.StockOfConduit]:

@@ -8,10 +8,10 @@ from django.db import transaction
 
 import yarrow
 from accounts.models import Member
-from jobs.models import Job, JobWall
+from jobs.models import JobWall
 from jobs.policy import jobs_for, removed_walls_for, wall_revisions_for, walls_for
+from jobs.room import check_room
 from versions import services as versions
-from yarrow.documents.errors import DocumentError
 
 MOST_WALLS = 200
 UNNAMED = "Unnamed wall"
@@ -24,7 +24,7 @@ def create_wall(member: Member, job_id: int, document: dict[str, Any]) -> JobWal
     Raises: Job.DoesNotExist; DocumentError, also where there are too many.
     """
     job = jobs_for(member).select_for_update().get(id=job_id)
-    _check_wall_room(job)
+    check_room(job.walls, "walls", MOST_WALLS)
     return _written_wall(JobWall(job=job), member, document)
 
 
@@ -56,14 +56,9 @@ def bring_back_wall(member: Member, wall_id: int) -> JobWall:
     """Bring a removed wall back. Raises: JobWall.DoesNotExist; DocumentError, where the job is
     full."""
     wall = removed_walls_for(member).select_for_update(of=("self",)).get(id=wall_id)
-    _check_wall_room(wall.job)
+    check_room(wall.job.walls, "walls", MOST_WALLS)
     versions.bring_back(wall)
     return wall
-
-
-def _check_wall_room(job: Job) -> None:
-    if job.walls.filter(removed_at=None).count() >= MOST_WALLS:
-        raise DocumentError("job", f"at most {MOST_WALLS} walls in a job")
 
 
 def _written_wall(

@@ -46,6 +46,21 @@ def check_version(row: VersionedDocument, base_version: int, yours: dict[str, An
         raise VersionConflict(row, yours)
 
 
+def only(rows: QuerySet[Any], base_version: int, yours: dict[str, Any]) -> Any:
+    """The one document of whoever has no more than one, to be written anew; None where nothing was
+    said in it yet, which is version 0. Who owns it has to be locked, so that no two are first.
+
+    Args: rows, it or nothing; base_version, what the change was made from.
+    Raises: DoesNotExist; VersionConflict, where the document has moved on.
+    """
+    row = rows.select_for_update(of=("self",)).first()
+    if row is not None:
+        check_version(row, base_version, yours)
+    elif base_version:
+        raise rows.model.DoesNotExist
+    return row
+
+
 def write(
     row: VersionedDocument,
     member: Member,

@@ -12,7 +12,6 @@ from api.answers import answered
 from api.limits import CHECKS, FILES
 from api.problems import REFUSALS
 from api.request import MemberRequest
-from api.routes.walls import WallDocument
 from api.shapes import (
     Conversion,
     DxfText,
@@ -23,6 +22,7 @@ from api.shapes import (
     RunDocument,
     TypedLineShape,
     TypedText,
+    WallDocument,
 )
 from exports.dxf import read_path
 from yarrow.documents.bends_file import FoldedPipe

@@ -98,16 +98,20 @@ def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsAsked) -
     job = jobs_for(request.user).get(id=job_id)
     stock = body.document or services.no_stock(job)
     yarrow.read_stock(stock)
-    found = []
-    wanted = services.wanted(job)
-    held = yarrow.materials_of_job(wanted, stock)
-    for each, materials in zip(wanted, held["by_conduit"], strict=True):
-        there = bool(each.document["pieces"])
-        cuts = yarrow.cut_of_job(each, stock, job.rulebook, body.seconds) if there else None
-        told = {"type": each.type, "size": each.size, "name": each.name}
-        found.append({**told, "left_out": each.left_out, "cuts": cuts, "materials": materials})
+    lists, spare = services.cuts_of(job, stock, body.seconds)
+    conduits = [
+        {
+            "type": each.of.type,
+            "size": each.of.size,
+            "name": each.of.name,
+            "left_out": each.of.left_out,
+            "cuts": each.cuts,
+            "materials": each.materials,
+        }
+        for each in lists
+    ]
     bent = runs_for(request.user).filter(job=job, stage__in=services.CUT).count()
-    return answered({"conduits": found, "bent": bent, "spare": held["spare"]})
+    return answered({"conduits": conduits, "bent": bent, "spare": spare})
 
 
 @router.get(
@@ -125,18 +129,17 @@ def get_job_materials(request: MemberRequest, job_id: Path[Id]) -> HttpResponse:
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
     table.writerow(["conduit", "what", "count", "in hand", "to get"])
-    wanted = services.wanted(job)
-    held = yarrow.materials_of_job(wanted, stock)
-    for each, materials in zip(wanted, held["by_conduit"], strict=True):
-        if each.document["pieces"]:
-            cuts = yarrow.cut_of_job(each, stock)
-            sticks = cuts["sticks"]
-            table.writerow([each.name, f"stick of {each.document['stick']}", sticks, 0, sticks])
-            for bar in cuts["bars"]:
+    lists, _ = services.cuts_of(job, stock)
+    for each in lists:
+        name = each.of.name
+        if each.cuts:
+            sticks = each.cuts["sticks"]
+            table.writerow([name, f"stick of {each.of.document['stick']}", sticks, 0, sticks])
+            for bar in each.cuts["bars"]:
                 if bar["source"] == "offcut":
-                    table.writerow([each.name, f"offcut of {bar['length_text']}", 1, 1, 0])
-        for of in materials:
-            table.writerow([each.name, of["what"], of["count"], of["in_hand"], of["to_get"]])
+                    table.writerow([name, f"offcut of {bar['length_text']}", 1, 1, 0])
+        for of in each.materials:
+            table.writerow([name, of["what"], of["count"], of["in_hand"], of["to_get"]])
     answer = HttpResponse(out.getvalue(), content_type="text/csv")
     answer["Content-Disposition"] = f'attachment; filename="{slugify(job.name)}-materials.csv"'
     return answer

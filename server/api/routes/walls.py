@@ -2,22 +2,26 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any
-
 from ninja import Body as Given
 from ninja import Path, Query, Router, Schema
-from pydantic import WithJsonSchema
 
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
-from api.shapes import Body, Id, Nothing, Restore, RevisionSummary, Version, revision_page
+from api.shapes import (
+    Body,
+    Id,
+    Nothing,
+    Restore,
+    RevisionSummary,
+    Version,
+    WallDocument,
+    revision_page,
+)
 from jobs import walls as services
 from jobs.models import JobWall
 from jobs.policy import jobs_for, walls_for
 
 router = Router(tags=["walls"])
-
-WallDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "wall"})]
 
 
 class WallSave(Body):
