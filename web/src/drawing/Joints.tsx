@@ -4,7 +4,7 @@
 import type { PiecesOfRun } from "@/api/queries";
 import { along, linePoints, type Point3, point3 } from "@/geometry/centreline";
 import type { Point2 } from "@/geometry/views";
-import { putJoint } from "@/model/joints";
+import { putJoint, whereFound } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
 import { Hatch } from "./Hatch";
 
@@ -52,7 +52,7 @@ export function Joints({ made, place, flat, thick }: Props) {
 /** A cross where a joint may be put: half way along every straight that has room for one. */
 function Rooms({ made, place }: Pick<Props, "made" | "place">) {
   const change = usePlanner((state) => state.change);
-  const found = made.joints.map(({ leg, at_text }) => ({ leg, at: at_text }));
+  const found = whereFound(made.joints);
   return made.rooms.map(({ leg, middle_text, middle_point }) => {
     const [x, y] = place(point3(middle_point));
     return (

@@ -8,6 +8,17 @@ type EndState = NonNullable<NonNullable<Joints["ends"]>["start"]>;
 type Closing = NonNullable<Joints["closing"]>;
 type Found = { readonly leg: number; readonly at: string };
 
+/** Where joints were found to lie, as the tape has it. */
+export function whereFound(
+  joints: readonly { readonly leg: number; readonly at_text: string }[],
+): Found[] {
+  return joints.map(({ leg, at_text }) => ({ leg, at: at_text }));
+}
+
+function asSaid({ leg, at }: Found): JointSaid {
+  return leg === 1 ? { at } : { leg, at };
+}
+
 /** Part the run, where Yarrow says. */
 export function partIt(): Change {
   return (document) => ({ ...document, joints: {} });
@@ -31,7 +42,7 @@ export function setJoints(fields: { [K in keyof Joints]?: Joints[K] | undefined 
 
 /** Joints where a way has them, from then on a person's own; none: left to Yarrow. */
 export function takePlaces(found: readonly Found[] | null): Change {
-  const places = found?.map(({ leg, at }) => (leg === 1 ? { at } : { leg, at }));
+  const places = found?.map(asSaid);
   return setJoints({ places: places && places.length > 0 ? places : undefined });
 }
 
@@ -112,9 +123,8 @@ export function addJoint(leg: number): Change {
 export function putJoint(found: readonly Found[], joint: Found): Change {
   return (document) => {
     const own = document.joints?.places ?? [];
-    const place = joint.leg === 1 ? { at: joint.at } : { leg: joint.leg, at: joint.at };
     return own.length > 0
-      ? setJoints({ places: [...own, place] })(document)
+      ? setJoints({ places: [...own, asSaid(joint)] })(document)
       : takePlaces([...found, joint])(document);
   };
 }

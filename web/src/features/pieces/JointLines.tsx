@@ -1,6 +1,6 @@
 // The joints of one leg, where the walk comes to them: a person's own to be changed, Yarrow's to be
 // seen and taken over.
-import { takePlaces } from "@/model/joints";
+import { takePlaces, whereFound } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
 import { usePieces } from "@/state/usePieces";
 import { Button } from "@/ui/Button";
@@ -42,11 +42,7 @@ export function JointLines({ leg }: { leg: number }) {
             weight="quiet"
             className="px-1 text-sm underline underline-offset-3"
             aria-label={`Put joint ${joint.number} yourself`}
-            onClick={() =>
-              change(
-                takePlaces(made?.joints.map(({ leg, at_text }) => ({ leg, at: at_text })) ?? []),
-              )
-            }
+            onClick={() => change(takePlaces(whereFound(made?.joints ?? [])))}
           >
             Put it yourself
           </Button>

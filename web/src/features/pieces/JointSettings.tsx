@@ -1,7 +1,14 @@
 // How a run is joined, in a sentence; and every joint that a person put, where it can be moved.
 import type { PiecesOfRun } from "@/api/queries";
 import { InlineField, WordField } from "@/features/walk/fields";
-import { addJoint, inOnePiece, type Joints, setJoints, takePlaces } from "@/model/joints";
+import {
+  addJoint,
+  inOnePiece,
+  type Joints,
+  setJoints,
+  takePlaces,
+  whereFound,
+} from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { focusField } from "@/ui/focusField";
@@ -12,7 +19,7 @@ const BY = { yarrow: "where Yarrow says", hand: "where you say" } as const;
 export function JointSettings({ joints, made }: { joints: Joints; made: PiecesOfRun }) {
   const change = usePlanner((state) => state.change);
   const places = joints.places ?? [];
-  const found = made.joints.map(({ leg, at_text }) => ({ leg, at: at_text }));
+  const found = whereFound(made.joints);
   return (
     <div className="border-b border-line px-4 pb-2">
       <div className="flex flex-wrap items-baseline gap-x-1.5 gap-y-1">
