@@ -7,6 +7,7 @@ head and body, and a most of connections an address; threads answer what is comp
 from __future__ import annotations
 
 import argparse
+import gc
 import os
 import signal
 import socket
@@ -142,6 +143,9 @@ def _loaded() -> Any:
     from config.wsgi import application
 
     _ = get_resolver().url_patterns
+    # What was loaded stays: no process looks through it for what can be thrown away.
+    gc.collect()
+    gc.freeze()
     return application
 
 

@@ -76,7 +76,8 @@ class ByHand(unittest.TestCase):
 
     def test_in_the_air_what_is_behind_the_shoe_is_pushed_down(self) -> None:
         planned, pipe, _ = developed(run(turn(20), end(60)))
-        air = stances("hand").takes["air"]
+        air = stances("hand").at("air")
+        assert air
         (met,) = find_collisions(pipe, [], 0, "start", planned.bender, air, "in")
         # At 90 it stands on end: its straight part, less the 965 mm of the handle.
         self.assertAlmostEqual(met.by, pipe.straights[1] - 965 / 25.4, places=6)

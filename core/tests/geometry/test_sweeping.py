@@ -44,7 +44,7 @@ def sampled(rods: tuple[Rod, ...], solid: Block | Rod) -> float:
                 far = (
                     solid.distance(point)
                     if isinstance(solid, Block)
-                    else solid.nearest(Rod(point, along(point, (1.0, 0.0, 0.0), 1e-9)), 0.0)
+                    else solid.nearest(Rod(point, along(point, (1.0, 0.0, 0.0), 1e-9)))
                 )
                 least = min(least, far - rod.off)
     return least
@@ -95,6 +95,31 @@ class Clear(unittest.TestCase):
         straight = Rod((0.0, 0.0, 0.0), (30.0, 0.0, 0.0))
         through = Block((10.0, 0.0, 0.0), bent_axes(), (1.0, 1.0, 1.0))
         self.assertFalse(Sweep.of(LONGWAYS, [straight]).meets(through, 1.0, near=0.01))
+
+
+class NearestToABlock(unittest.TestCase):
+    def test_by_hand(self) -> None:
+        cube = Block((0.0, 0.0, 0.0), bent_axes(), (1.0, 1.0, 1.0))
+        for rod, distance in (
+            (Rod((4.0, -5.0, 0.0), (4.0, 5.0, 0.0)), 3.0),  # along a face
+            (Rod((4.0, 5.0, 0.0), (9.0, 9.0, 0.0)), 5.0),  # its own end, off an edge: 3, 4, 5
+            (Rod((-5.0, 3.0, 0.0), (3.0, -5.0, 0.0)), 0.0),  # touches the edge at -1, -1
+            (Rod((-6.0, 2.0, 0.0), (2.0, -6.0, 0.0)), math.sqrt(2.0)),  # 1 off either face there
+        ):
+            with self.subTest(rod):
+                self.assertAlmostEqual(cube.nearest(rod), distance)
+
+    def test_no_place_of_the_rod_is_nearer(self) -> None:
+        rng = random.Random(40)
+        for number in range(200):
+            solid = block(rng)
+            ends = [tuple(rng.uniform(-25, 25) for _ in range(3)) for _ in range(2)]
+            rod = Rod((ends[0][0], ends[0][1], ends[0][2]), (ends[1][0], ends[1][1], ends[1][2]))
+            way = subtract(rod.ends, rod.begins)
+            looked = min(solid.distance(along(rod.begins, way, n / 400)) for n in range(401))
+            with self.subTest(number):
+                self.assertLessEqual(solid.nearest(rod), looked + 1e-9)
+                self.assertGreater(solid.nearest(rod), looked - math.dist(*ends) / 800 - 1e-9)
 
 
 def bent_axes() -> tuple[Vector, Vector, Vector]:

@@ -75,9 +75,17 @@ class Stances:
     usual: Stance
     small: Stance
     small_up_to: float
-    takes: Mapping[Place, Stance]
+    takes: tuple[Stance, ...]
     picked: Stance | None = None
     by_bend: tuple[tuple[int, Stance], ...] = ()
+
+    def at(self, place: Place) -> Stance | None:
+        """How it is worked at a place; None where it can't be.
+
+        Args:
+            place: to work at.
+        """
+        return next((stance for stance in self.takes if stance.place == place), None)
 
     def of(self, bend: int, angle: float) -> tuple[Stance, ...]:
         """Where a bend may be worked, as a hand does it by habit first; one where it was said.
@@ -106,7 +114,7 @@ class Stances:
             high = handle_mm if stance.in_air else stance.height_mm
             return replace(stance, handle_mm=handle_mm, height_mm=high)
 
-        takes = {place: own(stance) for place, stance in self.takes.items()}
+        takes = tuple(own(stance) for stance in self.takes)
         return replace(self, usual=own(self.usual), small=own(self.small), takes=takes)
 
 
@@ -120,7 +128,8 @@ def stances(kind: str) -> Stances:
     row = toml("stances")[kind]
     takes: dict[Place, Stance] = {place: _stance(row, place) for place in row["takes"]}
     usual = takes[row["usual"]]
-    return Stances(usual, takes[row.get("small", row["usual"])], row.get("small_up_to", 0), takes)
+    small = takes[row.get("small", row["usual"])]
+    return Stances(usual, small, row.get("small_up_to", 0), tuple(takes.values()))
 
 
 def _stance(row: Mapping[str, Any], place: Place) -> Stance:

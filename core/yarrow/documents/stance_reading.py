@@ -59,7 +59,7 @@ def _picked(
 ) -> Stance | None:
     """The one stance that was said; None where none was, or the tool can't be worked there."""
     if "place" in said:
-        stance = found.takes.get(said["place"])
+        stance = found.at(said["place"])
     else:
         stance = (found.picked or found.usual) if "height" in said else None
     if stance and "height" in said:

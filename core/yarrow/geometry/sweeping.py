@@ -6,13 +6,13 @@ All lengths are in one unit, whichever; angles are in radians.
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Iterable
+from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from itertools import pairwise
 from typing import ClassVar
 
 from yarrow.geometry.rounded_polyline import Segment
-from yarrow.geometry.vectors import Vector, add, along, cross, dot, length, scaled, subtract
+from yarrow.geometry.vectors import Vector, add, along, cross, dot, length, subtract
 
 _ARC_STEPS = 6
 
@@ -21,10 +21,6 @@ _ON_THE_LINE = 1e-6
 
 _FIRST = 3
 """Rods, the widest, that are looked at first."""
-
-_SHRINK = (math.sqrt(5.0) - 1.0) / 2.0
-_LOOKS = 24
-"""Looks along a rod for its place nearest to a solid: each leaves six tenths of it."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,12 +58,11 @@ class Rod:
             min(places), max(places), least, max(axis.off(self.begins), axis.off(self.ends))
         )
 
-    def nearest(self, rod: Rod, enough: float) -> float:
+    def nearest(self, rod: Rod) -> float:
         """How far another rod's line is from its own.
 
         Args:
             rod: anywhere.
-            enough: as for a block's.
         """
         return _between_rods(rod, self)
 
@@ -77,7 +72,7 @@ class Rod:
         Args:
             by: how far and which way.
         """
-        return replace(self, begins=add(self.begins, by), ends=add(self.ends, by))
+        return Rod(add(self.begins, by), add(self.ends, by), self.off)
 
 
 def rods_of(segments: Iterable[Segment]) -> tuple[Rod, ...]:
@@ -136,17 +131,15 @@ class TurnAxis:
             rod: before it.
             angle: of the turn, radians.
         """
-        return replace(
-            rod, begins=self._turned(rod.begins, angle), ends=self._turned(rod.ends, angle)
-        )
+        cosine, sine = math.cos(angle), math.sin(angle)
 
-    def _turned(self, point: Vector, angle: float) -> Vector:
-        from_origin = subtract(point, self.origin)
-        beside = scaled(self.way, dot(from_origin, self.way))
-        out = subtract(from_origin, beside)
-        aside = cross(self.way, out)
-        foot = add(self.origin, beside)
-        return along(along(foot, out, math.cos(angle)), aside, math.sin(angle))
+        def turned(point: Vector) -> Vector:
+            from_origin = subtract(point, self.origin)
+            foot = along(self.origin, self.way, dot(from_origin, self.way))
+            out = subtract(point, foot)
+            return along(along(foot, out, cosine), cross(self.way, out), sine)
+
+        return Rod(turned(rod.begins), turned(rod.ends), rod.off)
 
 
 @dataclass(frozen=True, slots=True)
@@ -170,20 +163,41 @@ class Block:
             max(abs(dot(off, third)) - c, 0.0),
         )
 
-    def nearest(self, rod: Rod, enough: float) -> float:
-        """How far a rod is from it; what is less than ``enough`` is not looked at more closely, nor
-        what is certainly more.
+    def nearest(self, rod: Rod) -> float:
+        """How far a rod's line is from it; 0 where it goes through.
 
         Args:
             rod: anywhere.
-            enough: a length.
         """
-        begins, ends = self.distance(rod.begins), self.distance(rod.ends)
-        at_least = (begins + ends - math.dist(rod.begins, rod.ends)) / 2
-        nearer = min(begins, ends)
-        if nearer < enough or at_least >= enough:
-            return nearer if nearer < enough else at_least
-        return _least_along(rod, self.distance, enough)
+        off, way = subtract(rod.begins, self.middle), subtract(rod.ends, rod.begins)
+        seen = [
+            (dot(off, axis), dot(way, axis), half)
+            for axis, half in zip(self.axes, self.half, strict=True)
+        ]
+
+        def slope(share: float) -> float:
+            """Of half the distance's square: it never falls along the rod, and goes straight from
+            one place where the rod comes level with a face to the next."""
+            found = 0.0
+            for begins, runs, half in seen:
+                at = begins + share * runs
+                if abs(at) > half:
+                    found += runs * (at - math.copysign(half, at))
+            return found
+
+        levels = (
+            (face - begins) / runs for begins, runs, half in seen if runs for face in (-half, half)
+        )
+        before, fell = 0.0, slope(0.0)
+        if fell >= 0.0:
+            return self.distance(rod.begins)
+        for share in (*sorted(level for level in levels if 0.0 < level < 1.0), 1.0):
+            rises = slope(share)
+            if rises >= 0.0:
+                least = before + (share - before) * fell / (fell - rises)
+                return self.distance(along(rod.begins, way, least))
+            before, fell = share, rises
+        return self.distance(rod.ends)
 
     def roughly_beside(self, axis: TurnAxis) -> Ring:
         """Where it lies beside a line, but for how near it comes to that.
@@ -206,7 +220,7 @@ class Block:
         """
         rough = self.roughly_beside(axis)
         low, high = (along(axis.origin, axis.way, at) for at in (rough.low, rough.high))
-        return replace(rough, least=_least_along(Rod(low, high), self.distance, 0.0))
+        return replace(rough, least=self.nearest(Rod(low, high)))
 
     def moved(self, by: Vector) -> Block:
         """The same, further on.
@@ -214,7 +228,7 @@ class Block:
         Args:
             by: how far and which way.
         """
-        return replace(self, middle=add(self.middle, by))
+        return Block(add(self.middle, by), self.axes, self.half)
 
 
 @dataclass(frozen=True, slots=True)
@@ -258,7 +272,7 @@ class Sweep:
             return False
         # What is plainly in the way is seen at a quarter of a turn, before more is worked out.
         if any(
-            solid.nearest(self.axis.turned(rod, quarter * math.pi / 2), far) < far
+            solid.nearest(self.axis.turned(rod, quarter * math.pi / 2)) < far
             for rod, _, far in moving[:_FIRST]
             for quarter in range(4)
         ):
@@ -277,7 +291,7 @@ class Sweep:
             begins, ends = waiting.pop()
             moved = reach * (ends - begins) / 2
             middle = (begins + ends) / 2
-            found = solid.nearest(self.axis.turned(rod, middle), kept + moved)
+            found = solid.nearest(self.axis.turned(rod, middle))
             if found >= kept + moved:
                 continue
             if found < kept or moved <= near:
@@ -302,27 +316,4 @@ def _between_rods(rod: Rod, other: Rod) -> float:
         on_other = along(other.begins, b, there)
         here = min(max(dot(subtract(on_other, rod.begins), a) / aa, 0.0), 1.0)
         best = min(best, math.dist(along(rod.begins, a, here), on_other))
-    return best
-
-
-def _least_along(rod: Rod, distance: Callable[[Vector], float], enough: float) -> float:
-    """The least of a distance along a rod, which falls and then rises: by the golden section, until
-    it is less than ``enough``."""
-    way = subtract(rod.ends, rod.begins)
-    low, high = 0.0, 1.0
-    one, other = 1.0 - _SHRINK, _SHRINK
-    at_one, at_other = (distance(along(rod.begins, way, share)) for share in (one, other))
-    best = min(distance(rod.begins), distance(rod.ends), at_one, at_other)
-    for _ in range(_LOOKS):
-        if best < enough or best == 0.0:
-            break
-        if at_one <= at_other:
-            high, other, at_other = other, one, at_one
-            one = high - _SHRINK * (high - low)
-            at_one = distance(along(rod.begins, way, one))
-        else:
-            low, one, at_one = one, other, at_other
-            other = low + _SHRINK * (high - low)
-            at_other = distance(along(rod.begins, way, other))
-        best = min(best, at_one, at_other)
     return best

@@ -7,7 +7,6 @@ from itertools import pairwise
 
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
-from yarrow.geometry.straights import straights_of
 from yarrow.pieces.places import JointRoom, RunToPart, TapedLeg, hidden, reach_of, taped_legs
 from yarrow.runs.model.lines import labelled_line
 from yarrow.runs.model.run import JointPlace
@@ -95,7 +94,7 @@ def _in_the_way(
     hole that hides it."""
     coupling, words = parted.coupling, parted.words
     path, remedy = f"joints.places[{number}].at", _move(parted, rooms, leg, each, number)
-    straights = straights_of(parted.layout.vertices, parted.pipe)
+    straights = parted.straights
     at = next(n for n, part in enumerate(straights) if place <= part.ends + 1e-9)
     beside = []
     if at > 0:

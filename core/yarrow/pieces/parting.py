@@ -110,9 +110,8 @@ def fewest(
                 return ended
         following: dict[float, tuple[float, tuple[float, ...]]] = {}
         for begins, (cost, way) in reached.items():
-            for place, beside in _onward(sticks, stretches, begins):
-                whole = sticks.is_whole(begins, place)
-                price = cost + (0.0 if whole else _CUT) + _CLOSE / (1.0 + beside)
+            for place, costs in _onward(sticks, stretches, begins):
+                price = cost + costs
                 if place not in following or price < following[place][0]:
                     following[place] = (price, (*way, place))
         reached = following
@@ -137,8 +136,9 @@ def _ended(
 def _onward(
     sticks: Sticks, stretches: Sequence[JointRoom], begins: float
 ) -> list[tuple[float, float]]:
-    """The places that the next joint can have, each with how far it is off the ends of its
-    stretch, in the coupling's lengths."""
+    """The places that the next joint can have, each with what it costs: a cut where the piece
+    before it is no whole stick, and how near it is to an end of its stretch, in the coupling's
+    lengths."""
     furthest = sticks.furthest(begins)
     nearest = begins + 2 * sticks.coupling.length
     found = []
@@ -150,5 +150,7 @@ def _onward(
         for place in {stretch.begins, high, stretch.middle}:
             if low - _HAIR <= place <= high + _HAIR:
                 off = min(place - stretch.begins, stretch.ends - place)
-                found.append((place, max(off, 0.0) / sticks.coupling.length))
+                cut = 0.0 if abs(place - furthest) <= sticks.within else _CUT
+                beside = max(off, 0.0) / sticks.coupling.length
+                found.append((place, cut + _CLOSE / (1.0 + beside)))
     return found

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from itertools import pairwise
 
 from yarrow.benders.bender import Bender
@@ -26,7 +26,8 @@ _HIDES = {"hole"}
 @dataclass(frozen=True, slots=True)
 class RunToPart:
     """A run that can be made, with what it is parted with: the ``coupling`` on its conduit and the
-    length of a ``stick``, in the run's unit; ``rack`` is what it is copied into, if anything."""
+    length of a ``stick``, in the run's unit; ``rack`` is what it is copied into, if anything.
+    ``straights`` are those of its pipe."""
 
     run: ResolvedRun
     layout: Layout
@@ -36,6 +37,10 @@ class RunToPart:
     stick: float
     words: LengthFormatter
     rack: Rack | None = None
+    straights: tuple[StraightPart, ...] = field(init=False)
+
+    def __post_init__(self) -> None:
+        object.__setattr__(self, "straights", straights_of(self.layout.vertices, self.pipe))
 
     @property
     def end_fittings(self) -> tuple[str, str]:
@@ -82,7 +87,7 @@ def taped_legs(parted: RunToPart, datum: Datum = "back") -> tuple[TapedLeg, ...]
     """
     layout, pipe = parted.layout, parted.pipe
     corners = [0, *pipe.corners, len(layout.vertices) - 1]
-    spans = list(zip(pairwise(corners), straights_of(layout.vertices, pipe), strict=True))
+    spans = list(zip(pairwise(corners), parted.straights, strict=True))
     if not layout.lines:
         return tuple(
             TapedLeg(number, layout.vertices[begins], part.ahead, (part,))
@@ -141,10 +146,9 @@ class JointRoom:
         Args:
             begins, ends: of the stretch, from the pipe's start, in the run's unit.
         """
-        parts = (
-            replace(self, ends=min(self.ends, begins)),
-            replace(self, begins=max(self.begins, ends)),
-        )
+        if begins >= self.ends or ends <= self.begins:
+            return (self,)
+        parts = (replace(self, ends=begins), replace(self, begins=ends))
         return tuple(part for part in parts if part.ends > part.begins)
 
 
@@ -156,7 +160,7 @@ def allowed(parted: RunToPart) -> tuple[JointRoom, ...]:
         parted: the run, and what it is parted with.
     """
     coupling = parted.coupling
-    straights = straights_of(parted.layout.vertices, parted.pipe)
+    straights = parted.straights
     lines = parted.layout.features_of(parted.pipe)
     beside_bend = max(reach_of(parted.run.bender), coupling.takes) + coupling.open / 2
     at_end = 2 * coupling.length
@@ -179,11 +183,10 @@ def hidden(parted: RunToPart) -> list[tuple[int | None, float, float]]:
     Args:
         parted: the run, and what it is parted with.
     """
-    straights = straights_of(parted.layout.vertices, parted.pipe)
     found = []
     for thing in parted.things:
         if thing.kind in _HIDES:
-            _, place = min(each.nearest(thing.at) for each in straights)
+            _, place = min(each.nearest(thing.at) for each in parted.straights)
             half = parted.coupling.length / 2 + thing.height
             found.append((thing.feature, place - half, place + half))
     return found

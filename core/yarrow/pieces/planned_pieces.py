@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from fractions import Fraction
+from functools import lru_cache
 from itertools import pairwise
 
 from yarrow.catalog.couplings import couplings
@@ -14,7 +15,7 @@ from yarrow.catalog.stances import Stances
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.geometry.pipe import StraightPipe
-from yarrow.geometry.straights import straight_at, straights_of
+from yarrow.geometry.straights import straight_at
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import convert
 from yarrow.pieces.by_hand import joints_said
@@ -188,7 +189,7 @@ class Parting:
     def _planned(self, begins: float, ends: float) -> Plan:
         inside = self._inside(begins, ends)
         owners = _whole_ones(self.parted.layout, self.parted.pipe, inside)
-        return plan_path(self._run(inside), self.vertices(begins, ends), owners)
+        return _plan_of(self._run(inside), self.vertices(begins, ends), owners)
 
     def vertices(self, begins: float, ends: float) -> tuple[Vector, ...]:
         """The centreline of one piece where it lies on the run, with both ends.
@@ -208,8 +209,7 @@ class Parting:
         return [number for number, bend in bends if begins < bend.arc_start < ends]
 
     def _point(self, place: float) -> Vector:
-        straights = straights_of(self.parted.layout.vertices, self.parted.pipe)
-        return straight_at(straights, place).at(place)
+        return straight_at(self.parted.straights, place).at(place)
 
     def _run(self, inside: Sequence[int]) -> ResolvedRun:
         """The run as far as it is said of these bends alone."""
@@ -417,6 +417,15 @@ class Parting:
                 code = FindingCode.THREAD_LONGER_THAN_LEG
                 found.append(Finding(code, values, path="joints"))
         return found
+
+
+@lru_cache(maxsize=200)
+def _plan_of(
+    run: ResolvedRun, vertices: tuple[Vector, ...], owners: tuple[tuple[int, Role], ...]
+) -> Plan:
+    """The plan of one piece. A key that is pressed changes one piece of a long run or two: those
+    that stay as they were are not planned anew."""
+    return plan_path(run, vertices, owners)
 
 
 def _whole_ones(

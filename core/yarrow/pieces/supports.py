@@ -9,7 +9,6 @@ from dataclasses import dataclass
 from yarrow.catalog.supports import SupportRule, support_rule
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
-from yarrow.geometry.straights import straights_of
 from yarrow.pieces.piece_plan import Strap, Supports
 from yarrow.pieces.places import JointRoom, RunToPart, TapedLeg, hidden, on_leg, taped_legs
 from yarrow.wording.lengths import LengthFormatter
@@ -101,8 +100,7 @@ class StrapSpacing:
 def _strap_rooms(parted: RunToPart, middles: Sequence[float], rule: SupportRule) -> list[JointRoom]:
     """Where the middle of a strap may lie."""
     half = rule.strap / 2
-    straights = straights_of(parted.layout.vertices, parted.pipe)
-    rooms = [JointRoom(each.begins + half, each.ends - half, False) for each in straights]
+    rooms = [JointRoom(each.begins + half, each.ends - half, False) for each in parted.straights]
     beside = parted.coupling.length / 2 + half
     taken = [(middle - beside, middle + beside) for middle in middles]
     taken += [(begins, ends) for _, begins, ends in hidden(parted)]

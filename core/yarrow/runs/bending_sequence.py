@@ -132,7 +132,9 @@ def handle_plan(plan: Plan) -> Handling:
     where = run.stances.picked.place if run.stances.picked else ""
 
     def answered(found: tuple[OrderHandling, ...], findings: tuple[Finding, ...]) -> Handling:
-        return Handling(FORMAT, where, tuple(run.stances.takes), found, findings)
+        return Handling(
+            FORMAT, where, tuple(stance.place for stance in run.stances.takes), found, findings
+        )
 
     if isinstance(plan, UnbuildablePlan):
         return answered((), errors_of(gravest_first(plan.findings)))

@@ -11,7 +11,7 @@ from yarrow.catalog.elastic import end_lifts, least_elastic_radius, lifted_over
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.parallel import beside, carried
 from yarrow.geometry.rounded_polyline import Segment, StraightSegment, rounded
-from yarrow.geometry.straights import StraightPart, straight_at, straights_of
+from yarrow.geometry.straights import StraightPart, straight_at
 from yarrow.geometry.sweeping import Rod, Sweep, TurnAxis, rods_of
 from yarrow.geometry.vectors import ORIGIN, Vector, along, dot, scaled, subtract, unit
 from yarrow.pieces.getting_in.around import (
@@ -65,7 +65,6 @@ class HungRun:
 
     parted: RunToPart
     segments: tuple[Segment, ...]
-    straights: tuple[StraightPart, ...]
     surfaces: tuple[Surface, ...]
     corners: tuple[float, ...]
     around: tuple[Stands, ...]
@@ -85,13 +84,12 @@ class HungRun:
         inner = range(1, len(layout.vertices) - 1)
         segments = rounded(layout.vertices, [radii.get(n, 0.0) for n in inner]).segments
         wide = 2 * sum(segment.length for segment in segments)
-        straights, surfaces = straights_of(layout.vertices, pipe), surfaces_of(parted)
+        surfaces = surfaces_of(parted)
         return cls(
             parted=parted,
             segments=segments,
-            straights=straights,
             surfaces=surfaces,
-            corners=_corners(straights, surfaces),
+            corners=_corners(parted.straights, surfaces),
             around=(
                 *walls_of(surfaces, layout.pipe.diameter / 2, rods_of(segments), wide),
                 *near_of(parted, wide),
@@ -138,7 +136,7 @@ class HungRun:
 
     def _turned(self, begins: float, ends: float, side: Side, *, at_end: bool) -> Turned:
         place = ends if at_end else begins
-        part = straight_at(self.straights, place)
+        part = straight_at(self.parted.straights, place)
         piece = self._sweep(begins, ends, at_end=at_end)
         reach = max(ring.most + rod.off for rod, ring in piece.rods) + self.diameter / 2
         hung = (side.begins, side.ends)
@@ -180,7 +178,7 @@ class HungRun:
 
     def _sweep(self, begins: float, ends: float, *, at_end: bool) -> Sweep:
         place = ends if at_end else begins
-        part = straight_at(self.straights, place)
+        part = straight_at(self.parted.straights, place)
         way = scaled(part.ahead, -1.0) if at_end else part.ahead
         aside = scaled(way, self._travel)
         axis = TurnAxis(part.at(place), way)
@@ -194,7 +192,7 @@ class HungRun:
             half: from the middle of the box to a corner, in the run's unit.
             side: what hangs there.
         """
-        surface = self._under(straight_at(self.straights, place))
+        surface = self._under(straight_at(self.parted.straights, place))
         rest = surface.rest if surface else math.inf
         lift = max(half - rest, 0.0)
         if lift == 0.0 or surface is None:

@@ -48,7 +48,7 @@ def bender_findings(run: ResolvedRun) -> list[Finding]:
 def stance_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
     """A warning for each place that was said and that the tool can't be worked at, for a handle
     that no room is high enough for, and for blocks that nobody stands a bender on."""
-    takes = tuple(Phrase(f"at-place/{place}") for place in run.stances.takes)
+    takes = tuple(Phrase(f"at-place/{stance.place}") for stance in run.stances.takes)
     not_taken = [
         Finding(
             FindingCode.STANCE_NOT_OF_THIS_TOOL,

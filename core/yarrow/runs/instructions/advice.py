@@ -164,7 +164,7 @@ def helps_of(
     if order.name == "as marked" and clear(other, each.stance):
         helps.append(Phrase("helps/other-hook", {"end": Phrase(f"pipe-end/{other}")}))
     for place, key in _OTHER_PLACES:
-        stance = piece.stances.takes.get(place)
+        stance = piece.stances.at(place)
         if stance and stance.place != each.stance.place and clear(each.placing.hook, stance):
             helps.append(Phrase(f"helps/{key}"))
     met = {collision.what: collision.by for collision in each.collisions}
