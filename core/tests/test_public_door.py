@@ -97,6 +97,8 @@ class PublicDoor(unittest.TestCase):
                 "read_framed_wall",
                 "read_own_fittings",
                 "read_stock",
+                "run_of_wall",
+                "runs_of_wall",
             },
         )
 

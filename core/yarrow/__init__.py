@@ -41,6 +41,8 @@ from yarrow.documents.stock_in_hand import (
     read_job_stock,
 )
 from yarrow.documents.wall_file import lay_wall, wall_document
+from yarrow.documents.wall_runs import brought_up_to_date
+from yarrow.documents.wall_runs import runs_of_wall as runs_of_each_feed
 from yarrow.documents.wire_notation import read_wires_said
 from yarrow.documents.writing import bend_table_csv, marks_csv, plain, plan_text
 from yarrow.documents.writing import pieces_text as _pieces_text
@@ -94,6 +96,8 @@ __all__ = [
     "read_framed_wall",
     "read_own_fittings",
     "read_stock",
+    "run_of_wall",
+    "runs_of_wall",
     "schedule",
     "schema",
     "sitebox",
@@ -485,6 +489,24 @@ def wall(document: Document, country: Country | None = None) -> Answer:
     Source: docs/geometry.md, framed walls.
     """
     return plain(wall_document(document), _wording(document, country))
+
+
+def runs_of_wall(document: Document) -> dict[str, Answer]:
+    """Every feed of a framed wall as a run of its own, by the feed's key.
+
+    Args: document, ``yarrow.wall/1``.
+    Returns: ``yarrow.run/1`` each.
+    Raises: DocumentError.
+    """
+    return runs_of_each_feed(document)
+
+
+def run_of_wall(run: Document, made: Document) -> Answer:
+    """A run of a wall as somebody worked on it, with what the wall now says of it.
+
+    Args: run, ``yarrow.run/1``; made, the same feed's of runs_of_wall.
+    """
+    return brought_up_to_date(run, made)
 
 
 def can_be_made(answer: Answer) -> bool:

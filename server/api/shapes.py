@@ -234,8 +234,15 @@ class Session(Schema):
     csrf: str
 
 
+class NamedWall(Schema):
+    """The framed wall that makes a run."""
+
+    id: int
+    name: str
+
+
 class RunSummary(Schema):
-    """A run in a list."""
+    """A run in a list; ``wall`` is what makes it, if a wall does."""
 
     id: int
     name: str
@@ -246,6 +253,7 @@ class RunSummary(Schema):
     worst_finding: str
     stage: Stage
     shape: list[list[float]]
+    wall: NamedWall | None
     updated_at: datetime
     updated_by: str
 
@@ -475,6 +483,7 @@ def _run_summary(run: Run) -> dict[str, Any]:
         "worst_finding": run.worst_finding,
         "stage": run.stage,
         "shape": run.shape,
+        "wall": {"id": run.wall.id, "name": run.wall.name} if run.wall else None,
         "updated_at": run.updated_at,
         "updated_by": run.updated_by.shown_name,
     }

@@ -68,7 +68,8 @@ def new_key() -> str:
 class Run(VersionedDocument):
     """One pipe; its document is a ``yarrow.run/1``. ``key`` is which one of its job it is, also in
     an archive: what is told of a box goes by it, so that a run can be renamed. ``shape`` are points
-    of a small drawing of it, y up; ``stage`` is how far it is."""
+    of a small drawing of it, y up; ``stage`` is how far it is. ``wall`` is the framed wall that
+    makes it, if one does, by its key."""
 
     what = "run"
     most_bytes = 24_000
@@ -84,6 +85,9 @@ class Run(VersionedDocument):
     cut_length_mm = models.FloatField(default=0)
     shape: models.JSONField[list[list[float]], list[list[float]]] = models.JSONField(default=list)
     stage = models.CharField(max_length=6, default=STAGES[0])
+    wall = models.ForeignKey(
+        "JobWall", null=True, blank=True, on_delete=models.SET_NULL, related_name="runs"
+    )
 
     class Meta:
         ordering = ("name", "id")

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Iterator, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
@@ -10,8 +10,6 @@ from django.db import transaction
 
 import yarrow
 from accounts.models import Member
-from benders.policy import benders_for
-from benders.services import add_bender
 from jobs.models import Job, Run, SiteBox, Stage, new_key
 from jobs.policy import (
     all_boxes_for,
@@ -22,8 +20,6 @@ from jobs.policy import (
     runs_for,
 )
 from jobs.room import check_room
-from jobs.stock import save_stock
-from jobs.walls import create_wall
 from versions import services as versions
 from yarrow.documents.errors import DocumentError, TableError
 from yarrow.documents.schedule import (
@@ -80,64 +76,7 @@ def create_run(member: Member, job_id: int, document: dict[str, Any], key: str =
     """
     job = jobs_for(member).get(id=job_id)
     check_room(job.runs, "runs", MOST_RUNS)
-    return _written_run(Run(job=job, key=key or new_key()), member, document)
-
-
-def bring_in_job(
-    member: Member,
-    *,
-    name: str,
-    place: str,
-    units: str,
-    runs: Iterable[dict[str, Any]],
-    keys: Sequence[str] = (),
-    boxes: Iterable[dict[str, Any]] = (),
-    benders: Iterable[dict[str, Any]] = (),
-    rules: str | None = None,
-    stock: Iterable[dict[str, Any]] = (),
-    walls: Iterable[dict[str, Any]] = (),
-) -> Iterator[Job]:
-    """A whole job with its runs, boxes, walls and stock, and those of its benders that the crew has
-    not got, or nothing of it: the job after every run that is in.
-
-    It is one transaction: where the caller stops asking, or a run can't be read, nothing is kept.
-
-    Raises: DocumentError, with the number of the run before the field, where one can't be read.
-    """
-    with transaction.atomic():
-        job = create_job(member, name=name, place=place, units=units, rules=rules)
-        yield job
-        for number, document in enumerate(runs):
-            try:
-                create_run(member, job.id, document, keys[number] if keys else "")
-            except DocumentError as refusal:
-                raise DocumentError(f"run {number + 1}, {refusal.path}", refusal.expected) from None
-            yield job
-        for number, document in enumerate(boxes):
-            try:
-                save_box(member, job.id, document, 0)
-            except DocumentError as refusal:
-                raise DocumentError(f"box {number + 1}, {refusal.path}", refusal.expected) from None
-        for document in stock:
-            try:
-                save_stock(member, job.id, document, 0)
-            except DocumentError as refusal:
-                raise DocumentError(f"stock, {refusal.path}", refusal.expected) from None
-        for number, document in enumerate(walls):
-            try:
-                create_wall(member, job.id, document)
-            except DocumentError as refusal:
-                path = f"wall {number + 1}, {refusal.path}"
-                raise DocumentError(path, refusal.expected) from None
-        known = list(benders_for(member).values_list("document", flat=True))
-        for number, document in enumerate(benders):
-            try:
-                if document not in known:
-                    add_bender(member, document)
-            except DocumentError as refusal:
-                raise DocumentError(
-                    f"bender {number + 1}, {refusal.path}", refusal.expected
-                ) from None
+    return write_run(Run(job=job, key=key or new_key()), member, document)
 
 
 @transaction.atomic
@@ -148,7 +87,7 @@ def save_run(member: Member, run_id: int, document: dict[str, Any], base_version
     Raises: Run.DoesNotExist; DocumentError; Conflict, where the run has moved on: nothing changes.
     """
     run = versions.locked(runs_for(member), run_id, base_version, document)
-    return _written_run(run, member, document)
+    return write_run(run, member, document)
 
 
 @transaction.atomic
@@ -159,7 +98,7 @@ def restore_revision(member: Member, run_id: int, version: int, base_version: in
     """
     run = versions.locked(runs_for(member), run_id, base_version)
     revision = revisions_for(member).get(run=run, version=version)
-    return _written_run(run, member, revision.document, restored_from=version)
+    return write_run(run, member, revision.document, restored_from=version)
 
 
 @transaction.atomic
@@ -196,8 +135,9 @@ def move_run(member: Member, run_id: int, job_id: int) -> Run:
     job = jobs_for(member).get(id=job_id)
     if job != run.job:
         check_room(job.runs, "runs", MOST_RUNS)
-        run.job = job
-        run.save(update_fields=["job"])
+        # What a wall made it from stays behind: from here on it is a run like any other.
+        run.job, run.wall = job, None
+        run.save(update_fields=["job", "wall"])
     return run
 
 
@@ -212,9 +152,10 @@ def set_stage(member: Member, run_id: int, stage: Stage) -> Run:
 LONGEST_NAME = 120
 
 
-def _written_run(
+def write_run(
     run: Run, member: Member, document: dict[str, Any], restored_from: int | None = None
 ) -> Run:
+    """A document as a run's next version, with what lists tell of it. Raises: DocumentError."""
     plan = yarrow.plan_values(document)
     run.name = plan.name.strip() or UNNAMED
     run.conduit = plan.conduit.name
@@ -302,7 +243,7 @@ def take_schedule(member: Member, job_id: int, rows: Sequence[ScheduleRow]) -> i
                 expected = "one run of this job" if named else "a run of this job"
                 raise DocumentError("name", expected)
             run = named[0]
-            _written_run(run, member, {**run.document, "wires": by_rules(job, wires_of_row(row))})
+            write_run(run, member, {**run.document, "wires": by_rules(job, wires_of_row(row))})
         except DocumentError as refusal:
             refusals.append(placed_in_row(refusal, row))
     if refusals:

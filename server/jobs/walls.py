@@ -11,6 +11,7 @@ from accounts.models import Member
 from jobs.models import JobWall
 from jobs.policy import jobs_for, removed_walls_for, wall_revisions_for, walls_for
 from jobs.room import check_room
+from jobs.wall_runs import follow_wall, keyed, leave_wall
 from versions import services as versions
 
 MOST_WALLS = 200
@@ -46,9 +47,12 @@ def restore_wall(member: Member, wall_id: int, version: int, base_version: int) 
     return _written_wall(wall, member, revision.document, restored_from=version)
 
 
+@transaction.atomic
 def remove_wall(member: Member, wall_id: int) -> None:
-    """Put a wall away. Its revisions stay. Raises: JobWall.DoesNotExist."""
-    versions.remove(walls_for(member).get(id=wall_id))
+    """Put a wall away, with its runs. Their revisions stay. Raises: JobWall.DoesNotExist."""
+    wall = walls_for(member).select_for_update(of=("self",)).get(id=wall_id)
+    versions.remove(wall)
+    leave_wall(wall)
 
 
 @transaction.atomic
@@ -58,6 +62,7 @@ def bring_back_wall(member: Member, wall_id: int) -> JobWall:
     wall = removed_walls_for(member).select_for_update(of=("self",)).get(id=wall_id)
     check_room(wall.job.walls, "walls", MOST_WALLS)
     versions.bring_back(wall)
+    follow_wall(wall, member)
     return wall
 
 
@@ -66,5 +71,6 @@ def _written_wall(
 ) -> JobWall:
     yarrow.read_framed_wall(document)
     wall.name = str(document.get("name", "")).strip() or UNNAMED
-    versions.write(wall, member, document, restored_from)
+    versions.write(wall, member, keyed(wall, document), restored_from)
+    follow_wall(wall, member)
     return wall

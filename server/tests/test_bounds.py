@@ -19,8 +19,9 @@ from benders.models import CrewBender
 from benders.services import MOST_BENDERS
 from exports.dxf import read_path
 from exports.job_archive import MOST_ENTRY_BYTES, Archive, unpack
+from jobs.bringing_in import bring_in_job
 from jobs.models import JobWall, Run, SiteBox, new_key
-from jobs.services import MOST_BOXES, MOST_RUNS, bring_in_job
+from jobs.services import MOST_BOXES, MOST_RUNS
 from jobs.walls import MOST_WALLS
 from server.tests.people import BENDER, DOCUMENT, CrewTest, changed, packed
 from yarrow.documents.errors import DocumentError

@@ -5,7 +5,8 @@ from __future__ import annotations
 from typing import Any
 
 from exports.job_archive import Archive
-from jobs.models import Job, JobWall
+from jobs.models import Job, JobWall, Run
+from jobs.services import create_job
 from server.tests.people import CrewTest, packed
 
 WALL: dict[str, Any] = {
@@ -40,7 +41,7 @@ class FramedWalls(CrewTest):
         self.assertEqual(late.status_code, 409)
         self.assertIn("saved this wall in the meantime", late.json()["message"])
         back = self.send("post", f"{path}/revisions/1/restore", {"base_version": 2}).json()
-        self.assertEqual((back["version"], back["document"]), (3, WALL))
+        self.assertEqual((back["version"], back["document"]), (3, wall["document"]))
         listed = self.send("get", f"/api/jobs/{self.job.id}/walls").json()
         self.assertEqual([each["name"] for each in listed], ["Gable wall"])
 
@@ -57,13 +58,17 @@ class FramedWalls(CrewTest):
         self.assertEqual(self.send("get", f"{job}/removed").json()["walls"], [])
 
     def test_walls_go_along_in_the_job_s_file(self) -> None:
-        self.send("post", f"/api/jobs/{self.job.id}/walls", WALL)
+        made = self.send("post", f"/api/jobs/{self.job.id}/walls", WALL).json()
         data = self.send("get", f"/api/jobs/{self.job.id}/archive").getvalue()
         answer = self.send("post", "/api/jobs/archive", data)
         self.assertEqual(answer.status_code, 201, answer.content)
         copied = JobWall.objects.get(job_id=answer.json()["id"])
-        self.assertEqual((copied.name, copied.document), ("Gable wall", WALL))
+        self.assertEqual((copied.name, copied.document), ("Gable wall", made["document"]))
         self.assertEqual(copied.revisions.count(), 1)
+        # Its run came along, once, and is the wall's.
+        (run,) = copied.runs.all()
+        self.assertEqual((run.job_id, run.version), (copied.job_id, 1))
+        self.assertEqual(copied.job.runs.filter(name="Switch to Outlet").count(), 1)
 
     def test_a_file_whose_wall_can_t_be_read_brings_nothing_in(self) -> None:
         before = Job.objects.count()
@@ -79,7 +84,7 @@ class FramedWalls(CrewTest):
         answer = self.send("post", "/api/wall", WALL).json()
         (feed,) = answer["feeds"]
         self.assertEqual([piece["bends"] for piece in feed["pieces"]], [2, 0, 2])
-        self.assertEqual(answer["connectors"], 2)
+        self.assertEqual([each["count"] for each in answer["needed"]], [2, 2, 2])
         self.assertEqual([hole["stud"] for hole in answer["holes"]], [4, 5, 6])
 
     def test_what_can_t_be_read_is_refused_at_its_place(self) -> None:
@@ -94,3 +99,84 @@ class FramedWalls(CrewTest):
                     answer = self.send("post", where, wrong)
                     self.assertEqual(answer.status_code, 422)
                     self.assertEqual(answer.json()["errors"][0]["path"], path)
+
+
+class RunsOfAWall(CrewTest):
+    def made(self) -> tuple[str, Run]:
+        wall = self.send("post", f"/api/jobs/{self.job.id}/walls", WALL).json()
+        return f"/api/walls/{wall['id']}", Run.objects.get(wall_id=wall["id"])
+
+    def saved(self, path: str, **more: Any) -> dict[str, Any]:
+        wall = self.send("get", path).json()
+        body = {"document": {**wall["document"], **more}, "base_version": wall["version"]}
+        answer = self.send("put", path, body)
+        self.assertEqual(answer.status_code, 200, answer.content)
+        found: dict[str, Any] = answer.json()
+        return found
+
+    def test_every_feed_is_a_run_of_the_job_that_says_which_wall_makes_it(self) -> None:
+        path, run = self.made()
+        detail = self.send("get", f"/api/runs/{run.id}").json()
+        self.assertEqual(detail["name"], "Switch to Outlet")
+        self.assertEqual(detail["wall"]["name"], "Gable wall")
+        (listed,) = self.send("get", f"{path}/runs").json()
+        wall = self.send("get", path).json()
+        self.assertEqual(listed["key"], wall["document"]["feeds"][0]["key"])
+        planned = self.send("post", "/api/wall", wall["document"]).json()["feeds"][0]
+        self.assertEqual(detail["document"], planned["run"])
+
+    def test_a_box_s_height_replans_its_run_and_what_was_said_of_that_stays(self) -> None:
+        path, run = self.made()
+        own = {**run.document, "done": ["a"], "round_to": "1/8", "wires": {"typed": "3 x 12 thhn"}}
+        self.send("put", f"/api/runs/{run.id}", {"document": own, "base_version": 1})
+        # Another name of the wall changes none of its runs.
+        self.saved(path, name="West wall")
+        run.refresh_from_db()
+        self.assertEqual((run.version, run.document), (2, own))
+        boxes = [{**WALL["boxes"][0], "height": 50}, WALL["boxes"][1]]
+        self.saved(path, boxes=boxes)
+        run.refresh_from_db()
+        self.assertEqual(run.version, 3)
+        self.assertNotEqual(run.document["path"], own["path"])
+        self.assertEqual(run.document["wires"], {"typed": "3 x 12 thhn"})
+        self.assertEqual(run.document["round_to"], "1/8")
+        # What was ticked off was of another piece.
+        self.assertNotIn("done", run.document)
+
+    def test_a_box_that_is_called_otherwise_keeps_its_run(self) -> None:
+        path, run = self.made()
+        boxes = [{**WALL["boxes"][0], "name": "Dimmer"}, WALL["boxes"][1]]
+        feeds = self.send("get", path).json()["document"]["feeds"]
+        self.saved(path, boxes=boxes, feeds=[{**feeds[0], "from": "Dimmer"}])
+        run.refresh_from_db()
+        self.assertEqual((run.name, run.removed_at), ("Dimmer to Outlet", None))
+
+    def test_a_feed_that_is_taken_out_puts_its_run_away(self) -> None:
+        path, run = self.made()
+        self.saved(path, feeds=[])
+        self.assertEqual(self.send("get", f"/api/runs/{run.id}").status_code, 404)
+        self.send("post", f"{path}/revisions/1/restore", {"base_version": 2})
+        self.assertEqual(self.send("get", f"/api/runs/{run.id}").status_code, 200)
+
+    def test_a_wall_goes_with_its_runs_and_comes_back_with_them(self) -> None:
+        path, run = self.made()
+        self.send("delete", path)
+        self.assertEqual(self.send("get", f"/api/runs/{run.id}").status_code, 404)
+        self.send("post", f"{path}/bring-back")
+        self.assertEqual(self.send("get", f"/api/runs/{run.id}").status_code, 200)
+
+    def test_a_copy_of_a_wall_has_runs_of_its_own(self) -> None:
+        path, run = self.made()
+        copy = self.send("get", path).json()["document"]
+        other = self.send("post", f"/api/jobs/{self.job.id}/walls", copy).json()
+        self.assertNotEqual(other["document"]["feeds"][0]["key"], run.key)
+        self.assertEqual(Run.objects.filter(wall__isnull=False).count(), 2)
+
+    def test_a_run_that_is_moved_to_another_job_is_the_wall_s_no_more(self) -> None:
+        path, run = self.made()
+        other = create_job(self.wren, name="Mill", place="", units="in")
+        self.send("post", f"/api/runs/{run.id}/move?job_id={other.id}")
+        run.refresh_from_db()
+        self.assertIsNone(run.wall)
+        self.saved(path, name="West wall")
+        self.assertEqual(Run.objects.filter(wall__isnull=False).count(), 1)

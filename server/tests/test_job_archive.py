@@ -8,8 +8,8 @@ import zipfile
 from typing import Any
 
 from exports.job_archive import FORMAT, Archive
+from jobs.bringing_in import bring_in_job
 from jobs.models import Job, Run
-from jobs.services import bring_in_job
 from server.tests.people import DOCUMENT, CrewTest, changed, packed
 
 

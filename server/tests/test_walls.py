@@ -112,6 +112,7 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("put", "/api/walls/{wall_id}"): ({"document": FRAMED, "base_version": 1}, 200),
     ("get", "/api/walls/{wall_id}/revisions"): (None, 200),
     ("post", "/api/walls/{wall_id}/revisions/{version}/restore"): ({"base_version": 2}, 200),
+    ("get", "/api/walls/{wall_id}/runs"): (None, 200),
     ("delete", "/api/walls/{wall_id}"): (None, 200),
     ("post", "/api/walls/{wall_id}/bring-back"): (None, 200),
     ("post", "/api/jobs/{job_id}/cuts"): ({"document": STOCK}, 200),

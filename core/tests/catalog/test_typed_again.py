@@ -39,6 +39,7 @@ class TypedAgain(unittest.TestCase):
                 "stances",
                 "supports",
                 "usual-angles",
+                "wall-boxes",
                 "work-times",
             )
             for path, value in numbers(tomllib.loads((FOLDER / f"{name}.toml").read_text("utf-8")))

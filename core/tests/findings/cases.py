@@ -509,7 +509,7 @@ CASES: dict[str, Case] = {
         "boxes[1].width",
         None,
         (),
-        "2 2 9/16 2 1/4",
+        "2 1 1/8 1 5/16",
         "",
         None,
     ),
@@ -605,6 +605,118 @@ CASES: dict[str, Case] = {
         (),
         "1 22 1/8 14 1/2",
         "",
+        None,
+    ),
+    # The fifth stud, in the window, ends at its sill.
+    "box-without-a-stud": Case(
+        framed(
+            openings=[{"name": "W", "begins": 60, "width": 32, "sill": 36}],
+            boxes=[{"name": "A", "stud": 5, "height": 40}],
+        ),
+        "error",
+        "boxes[0]",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "knockout-behind-screws": Case(
+        framed(
+            boxes=[
+                {"name": "A", "kind": "square", "stud": 3, "height": 16},
+                {"name": "B", "stud": 9, "height": 16},
+            ],
+            feeds=[{"from": "A", "to": "B", "from_knockout": "right middle"}],
+        ),
+        "warning",
+        "feeds[0]",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "knockout-against-stud": Case(
+        framed(
+            boxes=[
+                {"name": "A", "kind": "square", "stud": 3, "height": 16},
+                {"name": "B", "stud": 9, "height": 16},
+            ],
+            feeds=[{"from": "A", "to": "B", "from_knockout": "left upper"}],
+        ),
+        "error",
+        "feeds[0]",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    # The sixth stud stands at 80 3/4.
+    "bend-in-a-hole": Case(
+        framed(corners=[{"at": 80}], feeds=[{"from": "A", "to": "C"}]),
+        "error",
+        "feeds[0]",
+        None,
+        (),
+        "6",
+        "",
+        None,
+    ),
+    "through-an-opening": Case(
+        framed(
+            openings=[{"name": "Door", "begins": 60, "width": 12}], feeds=[{"from": "A", "to": "B"}]
+        ),
+        "error",
+        "feeds[0]",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "pipes-cross": Case(
+        framed(
+            lines=[{"name": "a", "height": 40}, {"name": "b", "height": 60}],
+            feeds=[
+                {"from": "A", "to": "B", "line": "a"},
+                {"from": "A", "to": "C", "line": "a", "from_knockout": ""},
+            ],
+        ),
+        "error",
+        "feeds[1].line",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "way-out-in-a-stud": Case(
+        framed(ways_out=[{"name": "L", "at": 65}], feeds=[{"from": "A", "to": "L"}]),
+        "error",
+        "feeds[0].to",
+        None,
+        (),
+        "65 5",
+        "",
+        None,
+    ),
+    # Four conductors, two for the device, one for the ground, at 2.25.
+    "box-of-wall-too-full": Case(
+        framed(
+            boxes=[
+                {"name": "A", "kind": "device", "stud": 3, "height": 16},
+                {"name": "B", "stud": 9, "height": 16},
+            ],
+            feeds=[{"from": "A", "to": "B", "wires": "4 x 12 thhn, 1 x 12 bare"}],
+        ),
+        "error",
+        "boxes[0]",
+        None,
+        (),
+        "15.75 14.5",
+        "NFPA 70, 314.16(B) (2023)",
         None,
     ),
     # 70 and 60 with a kerf of 1/16 are longer than 120.

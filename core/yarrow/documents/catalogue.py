@@ -12,6 +12,7 @@ from yarrow.catalog.fittings import fittings
 from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.reading import source_of
 from yarrow.catalog.tables import BenderEntry, ShoeFit, benders, conduits
+from yarrow.catalog.wall_boxes import wall_boxes
 from yarrow.catalog.wiring import (
     box_allowances,
     factor_rule,
@@ -125,6 +126,15 @@ class CataloguedRaceway:
 
 
 @dataclass(frozen=True, slots=True)
+class CataloguedWallBox:
+    """A kind of box that is mounted on a stud."""
+
+    id: str
+    name: str
+    units: Unit
+
+
+@dataclass(frozen=True, slots=True)
 class CataloguedBoxWire:
     """A wire size that boxes go by volume for, with its allowance in cubic inches."""
 
@@ -164,6 +174,7 @@ class Catalogue:
     factor_sizes: tuple[str, ...]
     box_wires: tuple[CataloguedBoxWire, ...]
     circuits: tuple[CataloguedCircuit, ...]
+    wall_boxes: tuple[CataloguedWallBox, ...]
     pull_points: PullPointLimits
 
 
@@ -206,6 +217,9 @@ def catalogue() -> Catalogue:
         circuits=tuple(
             CataloguedCircuit(kind, limits.name, limits.neutral)
             for kind, limits in circuit_kinds().items()
+        ),
+        wall_boxes=tuple(
+            CataloguedWallBox(kind.id, kind.name, kind.unit) for kind in wall_boxes().values()
         ),
         pull_points=_pull_points(),
     )

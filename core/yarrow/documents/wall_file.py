@@ -1,38 +1,46 @@
-"""Reading ``yarrow.wall/1`` and answering with its studs, holes, runs and lists."""
+"""Planning ``yarrow.wall/1``: its boxes, holes, runs and lists."""
 
 from __future__ import annotations
 
 import json
-from collections import Counter
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Any
 
+from yarrow.benders.bender import Bender
 from yarrow.catalog.couplings import couplings, usual_coupling
+from yarrow.catalog.reading import toml
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run_file import read_conduit, read_run, read_unit
-from yarrow.documents.schema import reader
+from yarrow.documents.run_file import read_run
+from yarrow.documents.wall_reading import read_shape, read_wall
+from yarrow.fill.conductor import Conductor
+from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, errors_of, gravest_first
-from yarrow.geometry.vectors import Vector, subtract
+from yarrow.geometry.vectors import Vector, along, subtract, unit
 from yarrow.measure.rounding import STEPS, USUAL_STEP
+from yarrow.measure.units import convert_length
 from yarrow.pieces.pieces import piece_plans
 from yarrow.pieces.places import reach_of
+from yarrow.runs.layout.walk import pipe_of
 from yarrow.runs.written_plan import write_plan
-from yarrow.walls.checks import route_findings, wall_findings
+from yarrow.walls.checks import knockout_findings, route_findings, wall_findings
+from yarrow.walls.knockouts import Leavings, leavings
+from yarrow.walls.lists import holes_of, needed, order_of_work, plate_holes_of, to_bore
+from yarrow.walls.pieces_in import goes_in
 from yarrow.walls.routes import BenderRoom, Route, route
-from yarrow.walls.sliding import slid_on
-from yarrow.walls.wall import Feed, FramedWall, HoleLine, Studs, WallBox
+from yarrow.walls.volume import volume_of
+from yarrow.walls.wall import Feed, FeedEnd, FramedWall, WallBox
 from yarrow.walls.wall_plan import (
-    BoredHole,
     PlacedBox,
+    PlacedOpening,
     PlacedStud,
     PlannedFeed,
-    ToBore,
     WallPiece,
     WallPlan,
 )
 from yarrow.wording.lengths import LengthFormatter, degrees
+from yarrow.wording.phrase import Phrase, Value, count
 
 FORMAT = "yarrow.wall-plan/1"
 
@@ -49,10 +57,18 @@ def wall_document(document: object) -> WallPlan:
     """
     laid = lay_wall(document)
     wall, words, routes = laid.wall, laid.words, laid.routes
-    feeds = tuple(_planned(wall, laid.bender, number, way) for number, way in enumerate(routes))
-    holes = _holes(wall, routes, words)
-    bored = Counter((each.bit_text, each.height_text) for each in holes)
-    slid = (slid_on(wall, line) for line in wall.lines)
+    holes, in_plates = holes_of(wall, routes, words), plate_holes_of(routes, words)
+    volumes = {number: volume_of(wall, number, laid.wires) for number in range(len(wall.boxes))}
+    findings = [*laid.findings]
+    for number, volume in volumes.items():
+        if volume and not volume.passes:
+            values: dict[str, Value] = {
+                "box": wall.boxes[number].name,
+                "needed": f"{volume.needed:g}",
+                "volume": f"{volume.volume:g}",
+            }
+            code, path = FindingCode.BOX_OF_WALL_TOO_FULL, f"boxes[{number}]"
+            findings.append(Finding(code, values, path=path, source=volume.rule.written))
     return WallPlan(
         format=FORMAT,
         units=wall.unit,
@@ -61,28 +77,43 @@ def wall_document(document: object) -> WallPlan:
         height=wall.height,
         plates=wall.plates,
         studs=tuple(
-            PlacedStud(at, middle - wall.studs.width / 2, middle + wall.studs.width / 2)
-            for at, middle in enumerate(wall.studs.middles, 1)
+            PlacedStud(stud.number, stud.begins, stud.ends, stud.parts) for stud in wall.studs.each
         ),
-        boxes=tuple(_placed_box(wall, box, words) for box in wall.boxes),
+        openings=tuple(
+            PlacedOpening(each.name, each.begins, each.ends, each.sill, each.head, each.header)
+            for each in wall.openings
+        ),
+        corners=tuple(each.at for each in wall.corners),
+        boxes=tuple(
+            _placed_box(
+                box,
+                words,
+                f"{volume.needed:g} of {volume.volume:g} in³" if volume else "",
+            )
+            for box, volume in zip(wall.boxes, volumes.values(), strict=True)
+        ),
         holes=holes,
-        feeds=feeds,
-        longest_slid=tuple(words.reading(words.down(each)) for each in slid),
-        to_bore=tuple(ToBore(bit, height, many) for (bit, height), many in bored.items()),
-        connectors=2 * len(feeds),
-        couplings=sum(len(way.joints) for way in routes),
-        findings=gravest_first(laid.findings),
+        plate_holes=in_plates,
+        feeds=tuple(_planned(laid, way) for way in routes),
+        to_bore=to_bore(wall, holes, in_plates, words),
+        needed=needed(wall, routes, holes, findings, words),
+        order=order_of_work(),
+        findings=gravest_first(findings),
     )
 
 
 @dataclass(frozen=True, slots=True)
 class LaidWall:
-    """A wall with the ways of its feeds, before a pipe is planned: the name of its bender, and what
-    is wrong so far."""
+    """A wall with the ways of its feeds, before a pipe is planned: the name of its bender, how far
+    a connector takes pipe in beyond its face, what is drawn into its feeds, the knockouts that they
+    leave by, and what is wrong so far."""
 
     wall: FramedWall
     bender: str
+    taken_in: float
     words: LengthFormatter
+    wires: Mapping[int, tuple[Conductor, ...]]
+    knockouts: Leavings
     routes: tuple[Route, ...]
     findings: tuple[Finding, ...]
 
@@ -93,105 +124,64 @@ def lay_wall(document: object) -> LaidWall:
     Args: document, ``yarrow.wall/1``.
     Raises: DocumentError, as wall_document.
     """
-    shape = reader("wall")(document, "", read_unit(document))
+    shape = read_shape(document)
     wall = read_wall(shape)
     words = LengthFormatter(wall.unit, STEPS[wall.unit][USUAL_STEP[wall.unit]])
-    setup = read_run(_run_of(wall, shape["bender"], "", ((0, 0, 0), (100, 0, 0)), ())).setup
-    bender = setup.bender
+    setup = read_run(_run_of(wall, shape["bender"], "", _ANY, ())).setup
+    room = _bender_room(wall, setup.bender)
+    knockouts = leavings(wall)
+    fed = [feed for feed in wall.feeds if feed.start.place != feed.end.place]
+    routes = tuple(route(wall, feed, knockouts, room) for feed in fed)
+    found = (
+        *wall_findings(wall, words),
+        *knockout_findings(wall, knockouts, words),
+        *route_findings(wall, routes, words),
+    )
+    return LaidWall(
+        wall,
+        shape["bender"],
+        -pipe_of(setup, None).begins,
+        words,
+        {feed.number: _wires_of(wall, feed) for feed in fed if feed.wires.strip()},
+        knockouts,
+        routes,
+        found,
+    )
+
+
+_ANY: tuple[Vector, ...] = ((0.0, 0.0, 0.0), (100.0, 0.0, 0.0))
+
+
+def _bender_room(wall: FramedWall, bender: Bender) -> BenderRoom:
     coupling = couplings()[usual_coupling(wall.conduit)].on(wall.conduit, wall.unit)
-    reach = max(reach_of(bender), coupling.takes) + coupling.open / 2
-    room = BenderRoom(reach_of(bender) + _KICK * bender.radius, bender.radius + reach)
-    routes = tuple(route(wall, feed, room) for feed in wall.feeds if feed.start != feed.end)
-    least = room.end + (1 + _KICK) * bender.radius
-    found = (*wall_findings(wall, words), *route_findings(wall, routes, least, words))
-    return LaidWall(wall, shape["bender"], words, routes, found)
-
-
-def read_wall(shape: dict[str, Any]) -> FramedWall:
-    """A wall, with its studs, boxes, lines and feeds by their numbers.
-
-    Args: shape, as the wall's schema reads it.
-    Raises: DocumentError, for a stud, a box or a line that is not there, or a name that is twice.
-    """
-    unit, studs = shape["units"], shape["studs"]
-    length = float(shape["length"].value)
-    middles = tuple(float(each.value) for each in studs["at"]) or _spaced(studs, length)
-    if list(middles) != sorted(set(middles)) or middles[-1] > length:
-        raise DocumentError("studs.at", "the middles of studs in order, within the wall")
-    framing = Studs(
-        middles, float(studs["width"].value), float(studs["depth"].value), studs["bearing"]
-    )
-    names = [box["name"].strip() for box in shape["boxes"]]
-    lines = [line["name"].strip() for line in shape["lines"]]
-    for field, given in (("boxes", names), ("lines", lines)):
-        for number, name in enumerate(given):
-            if not name or name in given[:number]:
-                raise DocumentError(f"{field}[{number}].name", "a name that no other has")
-    for number, box in enumerate(shape["boxes"]):
-        if box["stud"] > len(middles):
-            raise DocumentError(f"boxes[{number}].stud", f"one of {len(middles)} studs")
-    plates = shape.get("plates") or reader("wall", "plates")({}, "plates", unit)
-    return FramedWall(
-        name=shape["name"],
-        unit=unit,
-        conduit=read_conduit(shape["conduit"]),
-        length=length,
-        height=float(shape["height"].value),
-        plates=(float(plates["bottom"].value), float(plates["top"].value)),
-        studs=framing,
-        boxes=tuple(_box(box) for box in shape["boxes"]),
-        lines=tuple(
-            HoleLine(
-                line["name"].strip(),
-                float(line["height"].value),
-                float(line["setback"].value),
-                float(line["bit"].value),
-            )
-            for line in shape["lines"]
-        ),
-        feeds=tuple(
-            _feed(feed, f"feeds[{number}]", names, lines)
-            for number, feed in enumerate(shape["feeds"])
-        ),
+    reach, kick = reach_of(bender), _KICK * bender.radius
+    driver = convert_length(toml("framing")["screw_room_mm"], "mm", wall.unit)
+    return BenderRoom(
+        radius=bender.radius,
+        end=reach + kick,
+        square=reach + bender.radius + kick,
+        beside=max(reach, coupling.takes) + coupling.open / 2,
+        kick=kick,
+        leans=2 * _KICK,
+        coupling=coupling.length + 2 * driver,
     )
 
 
-def _spaced(studs: dict[str, Any], length: float) -> tuple[float, ...]:
-    spacing, first = float(studs["spacing"].value), float(studs["first"].value)
-    if spacing <= float(studs["width"].value):
-        raise DocumentError("studs.spacing", "more than a stud is wide")
-    if length / spacing > 200:
-        raise DocumentError("studs.spacing", "at most 200 studs")
-    found = []
-    while first <= length + 1e-9:
-        found.append(first)
-        first += spacing
-    if not found:
-        raise DocumentError("studs.first", "within the wall")
-    return tuple(found)
-
-
-def _box(shape: dict[str, Any]) -> WallBox:
-    sizes = {
-        name: float(shape[name].value)
-        for name in ("height", "proud", "width", "tall", "deep", "knockout")
+def _wires_of(wall: FramedWall, feed: Feed) -> tuple[Conductor, ...]:
+    """What is drawn into a feed. Raises: DocumentError, where that can't be read."""
+    run = {
+        "format": "yarrow.run/1",
+        "units": wall.unit,
+        "conduit": {"type": wall.conduit.type, "size": wall.conduit.size},
+        "bender": {"kind": "hand", "radius": 100, "take_up": 150},
+        "wires": {"typed": feed.wires},
+        "path": [list(point) for point in _ANY],
     }
-    return WallBox(shape["name"].strip(), shape["stud"] - 1, shape["side"], to=shape["to"], **sizes)
-
-
-def _feed(shape: dict[str, Any], path: str, boxes: list[str], lines: list[str]) -> Feed:
-    places = []
-    for field in ("from", "to"):
-        name = shape[field].strip()
-        if name not in boxes:
-            raise DocumentError(f"{path}.{field}", f"a box of the wall: {', '.join(boxes)}")
-        places.append(boxes.index(name))
-    line = shape["line"].strip() or (lines[0] if lines else "")
-    if line not in lines:
-        raise DocumentError(
-            f"{path}.line", f"a line of holes: {', '.join(lines) or 'none is there'}"
-        )
-    return Feed(places[0], places[1], lines.index(line))
+    try:
+        wires = read_run(run).setup.wires
+    except DocumentError as refusal:
+        raise DocumentError(f"feeds[{feed.number}].wires", refusal.expected) from None
+    return wires.conductors if wires else ()
 
 
 def _run_of(
@@ -200,6 +190,7 @@ def _run_of(
     name: str,
     vertices: Sequence[Vector],
     joints: Sequence[dict[str, Any]],
+    wires: str = "",
 ) -> dict[str, Any]:
     """A feed as a run of its own, by its corners as they lie from its first one."""
     first = vertices[0]
@@ -212,80 +203,109 @@ def _run_of(
         "start": {"kind": "connector"},
         "path": [[round(value, 6) for value in subtract(v, first)] for v in vertices],
         **({"joints": {"places": list(joints)}} if joints else {}),
+        **({"wires": {"typed": wires}} if wires.strip() else {}),
     }
 
 
-def _planned(wall: FramedWall, bender: str, number: int, way: Route) -> PlannedFeed:
-    start, end = wall.boxes[way.feed.start], wall.boxes[way.feed.end]
-    line = wall.lines[way.feed.line]
-    joints = [{"leg": way.leg, "at": round(at, 6), "from": "centre"} for at in way.joints]
-    run = _run_of(wall, bender, f"{start.name} to {end.name}", way.vertices, joints)
-    pieces, findings = _pieces_of(json.dumps({**run, "name": ""}))
-    kicks = [degrees(angle) for angle in way.kicks if angle]
+def run_of_route(laid: LaidWall, way: Route) -> dict[str, Any]:
+    """A feed as a ``yarrow.run/1``.
+
+    Args: laid, its wall; way, its own.
+    """
+    feed = way.feed
+    name = f"{laid.wall.name_of(feed.start)} to {laid.wall.name_of(feed.end)}"
+    joints = [{"leg": each.leg, "at": round(each.at, 6), "from": "centre"} for each in way.joints]
+    pipe = _whole_pipe(laid, way)
+    return _run_of(laid.wall, laid.bender, name, pipe, joints, feed.wires)
+
+
+def _planned(laid: LaidWall, way: Route) -> PlannedFeed:
+    wall, feed, words = laid.wall, way.feed, laid.words
+    start, end = wall.name_of(feed.start), wall.name_of(feed.end)
+    run = run_of_route(laid, way)
+    made, findings = _pieces_of(json.dumps({**run, "name": ""}))
+    pieces = tuple(
+        WallPiece(number, each.cut_text, each.marks, each.bends, turn.turn, turn.how)
+        for number, (each, turn) in enumerate(zip(made, goes_in(way), strict=False), 1)
+    )
+    kicks = [degrees(each.kick) for each in way.approaches if each.kick]
+    slid = min((each.longest for each in way.stretches if each.members), default=None)
     return PlannedFeed(
-        number=number,
-        start=start.name,
-        end=end.name,
-        line=line.name,
+        number=feed.number,
+        key=feed.key,
+        start=start,
+        end=end,
+        line=way.line.name if way.line else "",
+        from_knockout=_knockout(laid, feed, feed.start),
+        to_knockout=_knockout(laid, feed, feed.end),
         path=way.vertices,
         kick_text=" and ".join(dict.fromkeys(kicks)),
-        studs=tuple(stud + 1 for stud in way.studs),
+        studs=tuple(stud.number for member in way.members for stud in member.studs if stud.number),
+        joints=tuple(
+            (each.along, -way.line.setback, way.line.height) for each in way.joints if way.line
+        ),
+        longest_slid=words.reading(words.down(slid)) if slid is not None else "",
         run=run,
         pieces=pieces,
         findings=findings,
     )
 
 
+def _whole_pipe(laid: LaidWall, way: Route) -> tuple[Vector, ...]:
+    """A route's vertices, with what goes beyond the face of a connector at its ends."""
+    first, *inner, last = way.folded
+    if laid.wall.box_of(way.feed.start):
+        first = along(first, unit(subtract(first, way.folded[1])), laid.taken_in)
+    if laid.wall.box_of(way.feed.end):
+        last = along(last, unit(subtract(last, way.folded[-2])), laid.taken_in)
+    return (first, *inner, last)
+
+
+def _knockout(laid: LaidWall, feed: Feed, end: FeedEnd) -> str:
+    found = laid.knockouts.get((end.place, feed.number))
+    return found.name if found else ""
+
+
+@dataclass(frozen=True, slots=True)
+class _Made:
+    """A piece as it is made, whichever feed's it is."""
+
+    cut_text: str
+    marks: tuple[str, ...]
+    bends: int
+
+
 @lru_cache(maxsize=1000)
-def _pieces_of(run: str) -> tuple[tuple[WallPiece, ...], tuple[Finding, ...]]:
+def _pieces_of(run: str) -> tuple[tuple[_Made, ...], tuple[Finding, ...]]:
     """The pieces of a feed's run, and what is wrong with it. A feed that is as another, or as it
     was, is planned once: its run lies from its own knockout."""
     plans, wrong = piece_plans(read_run(json.loads(run)))
-    pieces = tuple(
-        WallPiece(
-            number,
+    made = tuple(
+        _Made(
             plan.cut_length_text,
             tuple(mark.text for mark in plan.working_marks),
             len(plan.bends),
         )
-        for number, plan in enumerate(map(write_plan, plans), 1)
+        for plan in map(write_plan, plans)
     )
-    return pieces, errors_of(gravest_first(wrong))
+    return made, errors_of(gravest_first(wrong))
 
 
-def _holes(
-    wall: FramedWall, routes: Sequence[Route], words: LengthFormatter
-) -> tuple[BoredHole, ...]:
-    through: dict[tuple[int, int], list[int]] = {}
-    for number, way in enumerate(routes):
-        for stud in way.studs:
-            through.setdefault((way.feed.line, stud), []).append(number)
-    return tuple(
-        BoredHole(
-            stud=stud + 1,
-            line=wall.lines[line].name,
-            along=wall.studs.middles[stud],
-            height=wall.lines[line].height,
-            height_text=words.reading(wall.lines[line].height),
-            bit=wall.lines[line].bit,
-            bit_text=words.reading(wall.lines[line].bit),
-            feeds=tuple(feeds),
-        )
-        for (line, stud), feeds in sorted(through.items())
-    )
-
-
-def _placed_box(wall: FramedWall, box: WallBox, words: LengthFormatter) -> PlacedBox:
-    begins, ends = wall.extent(box)
+def _placed_box(box: WallBox, words: LengthFormatter, volume: str) -> PlacedBox:
+    side = Phrase(f"wall/{box.side}")
+    on = Phrase("wall/on-stud", {"side": side, "number": count(box.stud)})
     return PlacedBox(
         name=box.name,
-        stud=box.stud + 1,
+        stud=box.stud,
         side=box.side,
-        begins=begins,
-        ends=ends,
+        begins=box.begins,
+        ends=box.ends,
         bottom=box.bottom,
         top=box.top,
-        knockout=wall.middle_of(box),
+        knockout=box.middle,
         top_text=words.reading(box.top),
         proud_text=words.reading(box.proud),
+        on=on if box.stud else Phrase("wall/on-frame", {"side": side}),
+        knockouts=box.kind.knockouts if box.kind else (),
+        volume_text=volume,
     )

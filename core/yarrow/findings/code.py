@@ -116,6 +116,14 @@ class FindingCode(StrEnum):
     FEED_LOOP = "feed-loop", "error"
     HOLE_TOO_LOW = "hole-too-low", "error"
     HOLE_SHARED = "hole-shared", "error"
+    BOX_WITHOUT_A_STUD = "box-without-a-stud", "error"
+    KNOCKOUT_BEHIND_SCREWS = "knockout-behind-screws", "warning"
+    KNOCKOUT_AGAINST_STUD = "knockout-against-stud", "error"
+    BEND_IN_A_HOLE = "bend-in-a-hole", "error"
+    THROUGH_AN_OPENING = "through-an-opening", "error"
+    PIPES_CROSS = "pipes-cross", "error"
+    WAY_OUT_IN_A_STUD = "way-out-in-a-stud", "error"
+    BOX_OF_WALL_TOO_FULL = "box-of-wall-too-full", "error"
     CANNOT_BE_SLID = "cannot-be-slid", "error"
 
     # Conduit and trunking

@@ -1,123 +1,335 @@
 """The way of a feed through a wall: from one box's knockout by a kick to the line of holes, along
-it, and down to the other's; and where its pieces are joined, clear of studs."""
+it and round corners, and to the other's, or through a plate; and where its pieces are joined, clear
+of studs."""
 
 from __future__ import annotations
 
 import math
 from dataclasses import dataclass
+from itertools import pairwise
 
+from yarrow.catalog.reading import toml
 from yarrow.geometry.vectors import Vector
-from yarrow.walls.sliding import slid_on
-from yarrow.walls.wall import Feed, FramedWall, HoleLine, WallBox
+from yarrow.walls.knockouts import Leaving, Leavings
+from yarrow.walls.sliding import BoredStretch, stretch
+from yarrow.walls.studs import BoredThrough
+from yarrow.walls.wall import Feed, FeedEnd, FramedWall, HoleLine, WallCorner, WayOut
 
 _HAIR = 1e-6
 
 
 @dataclass(frozen=True, slots=True)
 class BenderRoom:
-    """What a bender leaves of straight: ``end`` from a pipe's end to a kick's vertex, ``beside`` a
-    90's vertex to where a coupling may be."""
+    """A bender's ``radius``, and what it leaves of straight: ``end`` from a pipe's end to a kick's
+    vertex, ``square`` from a pipe's end to the vertex of a 90, and from there to a kick's;
+    ``beside`` a bend to where a coupling may be. ``kick`` is what a kick takes on either side;
+    ``leans``, how steeply a drop may lean aside, as a slope; ``coupling``, how much of a bay one
+    takes, with a driver for its screws on either side."""
 
+    radius: float
     end: float
+    square: float
     beside: float
+    kick: float
+    leans: float
+    coupling: float
+
+
+@dataclass(frozen=True, slots=True)
+class PlacedJoint:
+    """A joint: where it is along the wall, the leg of the run that it is on, counted from 1, and
+    how far along that."""
+
+    along: float
+    leg: int
+    at: float
+
+
+@dataclass(frozen=True, slots=True)
+class PlateHole:
+    """A hole that a feed goes out of the wall by: where along it, how deep behind its face."""
+
+    out: WayOut
+    along: float
+    deep: float
+
+
+@dataclass(frozen=True, slots=True)
+class Approach:
+    """From an end of a feed to the corner on its line of holes, that last: ``kick``, the angle of
+    the kick on the way, degrees (0: none); ``tangent``, from the corner to where its bend is over;
+    ``rise``, how far the holes are over (or under) the knockout, and how far they have to be; both
+    0 where it comes through a plate."""
+
+    vertices: tuple[Vector, ...]
+    kick: float
+    tangent: float
+    rise: float
+    least: float
+
+
+@dataclass(frozen=True, slots=True)
+class BentEnd:
+    """Where a stretch along the holes begins or ends at a bend: ``along`` the wall laid flat, how
+    much ``further`` the bend's vertex lies, and its ``tangent``."""
+
+    along: float
+    further: float
+    tangent: float
+
+    @property
+    def taken(self) -> float:
+        """How much of the stretch its bend takes."""
+        return self.tangent - self.further
 
 
 @dataclass(frozen=True, slots=True)
 class Route:
-    """A feed's centreline, its vertices with both ends (x along the wall, y toward the room, z
-    up); the leg that runs along the holes, counted from 1; how far its joints lie along that leg;
-    the studs that it goes through, by their numbers from 0. ``kick`` are the angles of the kicks
-    at both boxes, degrees."""
+    """A feed's centreline as the wall is laid flat, its vertices with both ends (x along the wall,
+    y toward the room, z up), and ``folded`` as it is round the wall's corners; the stretches along
+    the holes and the joints there; the holes in plates; what it would be bent in, if anything.
+    ``approaches`` are those of both ends, none where it goes along no holes."""
 
     feed: Feed
+    line: HoleLine | None
     vertices: tuple[Vector, ...]
-    leg: int
-    joints: tuple[float, ...]
-    studs: tuple[int, ...]
-    kicks: tuple[float, float]
+    folded: tuple[Vector, ...]
+    approaches: tuple[Approach, ...] = ()
+    stretches: tuple[BoredStretch, ...] = ()
+    joints: tuple[PlacedJoint, ...] = ()
+    plate_holes: tuple[PlateHole, ...] = ()
+    bent_in: tuple[BoredThrough, ...] = ()
+
+    @property
+    def first_leg(self) -> int:
+        """The leg that its first stretch along the holes is, counted from 1."""
+        return len(self.approaches[0].vertices) if self.approaches else 0
+
+    def joints_on(self, stretch: int) -> tuple[PlacedJoint, ...]:
+        """The joints of a stretch, in order.
+
+        Args:
+            stretch: counted from 0.
+        """
+        return tuple(each for each in self.joints if each.leg == self.first_leg + stretch)
+
+    @property
+    def members(self) -> tuple[BoredThrough, ...]:
+        """All that it is bored through, in its order."""
+        return tuple(member for each in self.stretches for member in each.members)
 
 
-def rise_to_line(box: WallBox, line: HoleLine) -> float:
-    """From a box's knockout to a line of holes, above it (or below, where that is where it is).
-
-    Args:
-        box: that is fed.
-        line: of holes; the answer is below zero where it runs past the box.
-    """
-    return max(line.height - box.top, box.bottom - line.height)
-
-
-def route(wall: FramedWall, feed: Feed, room: BenderRoom) -> Route:
-    """The way of one feed, where its line runs above or below both of its boxes.
+def route(wall: FramedWall, feed: Feed, knockouts: Leavings, room: BenderRoom) -> Route:
+    """The way of one feed.
 
     Args:
         wall: with its boxes and lines.
-        feed: of it.
+        feed: of it, from one place to another.
+        knockouts: that its feeds leave boxes by.
         room: that the bender leaves, in the wall's unit.
     Source:
         docs/geometry.md, framed walls.
     """
+    if wall.goes_straight(feed):
+        return _straight_out(wall, feed, knockouts)
     line = wall.lines[feed.line]
-    start, end = wall.boxes[feed.start], wall.boxes[feed.end]
-    begins, ends = wall.knockout_at(feed.start, feed), wall.knockout_at(feed.end, feed)
-    first, kick_at_start = _from_box(start, begins, line, room)
-    last, kick_at_end = _from_box(end, ends, line, room)
-    vertices = (*first, *reversed(last))
-    studs = wall.studs.between(begins, ends)
-    if begins > ends:
-        studs = tuple(reversed(studs))
-    joints = _joints(wall, line, begins, ends, studs, room)
-    return Route(feed, vertices, len(first), joints, studs, (kick_at_start, kick_at_end))
+    first, last = _approaches(wall, feed, line, knockouts, room)
+    begins, ends = first.vertices[-1][0], last.vertices[-1][0]
+    turned = [each for each in wall.corners if min(begins, ends) < each.at < max(begins, ends)]
+    turned.sort(key=lambda each: each.at, reverse=begins > ends)
+    round_corners = [(each.at, -line.setback, line.height) for each in turned]
+    vertices = (*first.vertices, *round_corners, *reversed(last.vertices))
+    folded = tuple(_fold(wall, vertex) for vertex in vertices)
+    bends = [
+        BentEnd(begins, 0.0, first.tangent),
+        *(BentEnd(each.at, _further(line, each), room.radius) for each in turned),
+        BentEnd(ends, 0.0, last.tangent),
+    ]
+    stretches: list[BoredStretch] = []
+    joints: list[PlacedJoint] = []
+    bent_in: list[BoredThrough] = []
+    for at, (one, other) in enumerate(pairwise(bends)):
+        each = stretch(wall, line, one.along, other.along)
+        stretches.append(each)
+        bent_in += _bent_in(each, one, other)
+        leg = len(first.vertices) + at
+        for along in _joints(each, one, other, room, after_corner=at > 0):
+            place = math.dist(folded[leg - 1], _fold(wall, (along, -line.setback, line.height)))
+            joints.append(PlacedJoint(along, leg, place))
+    holes = tuple(
+        PlateHole(out, x, line.setback)
+        for end, x in zip(feed.ends, (begins, ends), strict=True)
+        if (out := wall.way_out_of(end))
+    )
+    return Route(
+        feed,
+        line,
+        vertices,
+        folded,
+        (first, last),
+        tuple(stretches),
+        tuple(joints),
+        holes,
+        tuple(bent_in),
+    )
 
 
-def _from_box(
-    box: WallBox, x: float, line: HoleLine, room: BenderRoom
-) -> tuple[list[Vector], float]:
-    """From a knockout to the corner on the line of holes: straight out of the box as far as the
-    bender wants, then leaning to the holes' depth; the angle of that, degrees."""
-    y = -box.knockout_depth
-    up = 1.0 if line.height > box.top else -1.0
-    face = box.top if up > 0 else box.bottom
-    deep = -line.setback
-    corner = (x, deep, line.height)
-    aside = abs(deep - y)
-    height = abs(line.height - face)
-    if aside <= _HAIR or height <= room.end + _HAIR:
-        return [(x, y, face), corner], 0.0
-    kick = (x, y, face + up * room.end)
-    angle = math.degrees(math.atan2(aside, height - room.end))
-    return [(x, y, face), kick, corner], angle
+def _straight_out(wall: FramedWall, feed: Feed, knockouts: Leavings) -> Route:
+    """From a box straight through a plate, which is bored right over its knockout."""
+    from_box = wall.box_of(feed.start) is not None
+    boxed, other = feed.ends if from_box else feed.ends[::-1]
+    out, at = wall.way_out_of(other), knockouts[boxed.place, feed.number].at
+    assert out is not None
+    ways = (at, (at[0], at[1], _beyond(wall, out)))
+    vertices = ways if from_box else ways[::-1]
+    folded = tuple(_fold(wall, vertex) for vertex in vertices)
+    return Route(feed, None, vertices, folded, plate_holes=(PlateHole(out, at[0], -at[1]),))
+
+
+def _beyond(wall: FramedWall, out: WayOut) -> float:
+    """How high a pipe ends that goes out through a plate."""
+    return wall.height + out.beyond if out.plate == "top" else -out.beyond
+
+
+def _further(line: HoleLine, corner: WallCorner) -> float:
+    """How much further than the corner of the two faces the two lines of holes meet."""
+    return line.setback if corner.inside else -line.setback
+
+
+def _approaches(
+    wall: FramedWall, feed: Feed, line: HoleLine, knockouts: Leavings, room: BenderRoom
+) -> tuple[Approach, Approach]:
+    """Both ends' ways to the line, each leaning aside as far as the stud beside it asks."""
+    places = [_begins_at(wall, feed, end, knockouts) for end in feed.ends]
+    way = 1.0 if places[1] >= places[0] else -1.0
+    found = []
+    for end, x, toward in zip(feed.ends, places, (way, -way), strict=True):
+        out = wall.way_out_of(end)
+        if out:
+            ends = (x, -line.setback, _beyond(wall, out)), (x, -line.setback, line.height)
+            found.append(Approach(ends, 0.0, room.radius, 0.0, 0.0))
+        else:
+            leaving = knockouts[end.place, feed.number]
+            found.append(_from_knockout(wall, leaving, toward, line, room))
+    return found[0], found[1]
+
+
+def _begins_at(wall: FramedWall, feed: Feed, end: FeedEnd, knockouts: Leavings) -> float:
+    out = wall.way_out_of(end)
+    return out.along or 0.0 if out else knockouts[end.place, feed.number].at[0]
+
+
+def _from_knockout(
+    wall: FramedWall, found: Leaving, toward: float, line: HoleLine, room: BenderRoom
+) -> Approach:
+    """Out of a knockout, up or down, straight as far as the bender wants, then leaning to the
+    holes' depth; and aside, where the bend on the line would lie in the stud beside the box.
+
+    Args: toward, which way along the wall it goes on the line, 1 or -1.
+    """
+    x, y, z = found.at
+    begun, straight = [found.at], room.end
+    if found.edge in ("left", "right"):
+        x += found.way[0] * room.square
+        begun.append((x, y, z))
+        straight = room.square
+    up = 1.0 if line.height > z else -1.0
+    rise, deep = abs(line.height - z), abs(-line.setback - y)
+    high = rise - straight
+    left, right = wall.studs.bay(x, line.height)
+    gap = right - x if toward > 0 else x - left
+    aside, tangent, turn = 0.0, room.radius, math.pi / 2
+    for _ in range(_LEANS if high > _HAIR else 0):
+        # The bend from the leaning pipe to the level one is over a square where it leans away.
+        turn = math.acos(-aside / math.sqrt(high * high + aside * aside + deep * deep))
+        tangent = room.radius * math.tan(turn / 2)
+        aside = min(max(tangent - gap, 0.0), room.leans * high)
+    corner = (x - toward * aside, -line.setback, line.height)
+    off = math.hypot(aside, deep)
+    least = straight + tangent + room.kick
+    leans = math.degrees(math.atan2(off, rise))
+    if leans <= toml("framing")["leans_degrees"] or high <= _HAIR:
+        return Approach((*begun, corner), 0.0, tangent, rise, least)
+    kick = (x, y, z + up * straight)
+    angle = math.degrees(math.atan2(off, high))
+    return Approach((*begun, kick, corner), angle, tangent, rise, least)
+
+
+_LEANS = 12
+"""Rounds until how far a pipe leans aside and what its bend takes agree."""
+
+
+def _bent_in(each: BoredStretch, one: BentEnd, other: BentEnd) -> tuple[BoredThrough, ...]:
+    """What the bends at the ends of a stretch would lie in."""
+    way = 1.0 if each.ends > each.begins else -1.0
+    found = []
+    for member in each.members:
+        near, far = (member.begins, member.ends)[:: int(way)]
+        before = (near - one.along) * way < one.taken - _HAIR
+        after = (other.along - far) * way < other.taken - _HAIR
+        if before or after:
+            found.append(member)
+    return tuple(found)
 
 
 def _joints(
-    wall: FramedWall,
-    line: HoleLine,
-    begins: float,
-    ends: float,
-    studs: tuple[int, ...],
-    room: BenderRoom,
+    each: BoredStretch, one: BentEnd, other: BentEnd, room: BenderRoom, *, after_corner: bool
 ) -> tuple[float, ...]:
-    """How far along the holes its joints lie: in the middle of bays, each piece between two of them
-    as long as can be slid in; none where the pipe goes through no stud."""
-    if not studs:
+    """Where along the wall the joints of a stretch lie: in the middle of bays, as near as what is
+    bent beside them allows, each piece between two of them as long as can be slid in; none where it
+    goes through nothing."""
+    if not each.members:
         return ()
-    way = 1.0 if ends > begins else -1.0
-    middles = []
-    for stud in studs:
-        beyond = wall.studs.middles[stud] + way * wall.studs.width
-        low, high = wall.studs.bay(beyond)
-        # The last bay is the box's own: there it ends.
-        if low <= ends <= high:
-            continue
-        middles.append(abs((low + high) / 2 - begins))
-    length = abs(ends - begins)
-    free = [at for at in middles if room.beside <= at <= length - room.beside]
+    way = 1.0 if each.ends > each.begins else -1.0
+    inner = each.bays[:-1] if after_corner else each.bays[1:-1]
+    half = room.coupling / 2
+    ends = sorted(
+        (
+            each.begins + way * (one.taken + room.beside),
+            each.ends - way * (other.taken + room.beside),
+        )
+    )
+    free = []
+    for bay in inner:
+        low, high = max(bay[0] + half, ends[0]), min(bay[1] - half, ends[1])
+        if high >= low:
+            free.append(min(max((bay[0] + bay[1]) / 2, low), high))
     if not free:
         return ()
-    most = slid_on(wall, line)
     taken = [free[0]]
-    while taken[-1] < free[-1]:
-        following = [at for at in free if at > taken[-1]]
-        slid = [at for at in following if at - taken[-1] <= most + _HAIR]
+    while taken[-1] != free[-1]:
+        following = free[free.index(taken[-1]) + 1 :]
+        slid = [at for at in following if abs(at - taken[-1]) <= each.longest + _HAIR]
         taken.append(slid[-1] if slid else following[0])
     return tuple(taken)
+
+
+def _fold(wall: FramedWall, point: Vector) -> Vector:
+    """A point of the wall laid flat as it lies round the wall's corners; one that is at a corner
+    lies where the two walls' lines of holes meet.
+
+    Source: docs/geometry.md, framed walls.
+    """
+    x, y, z = point
+    origin, ahead, begins = (0.0, 0.0), (1.0, 0.0), 0.0
+    for corner in sorted(wall.corners, key=lambda each: each.at):
+        if x < corner.at:
+            break
+        origin = _on(origin, ahead, corner.at - begins)
+        before, ahead = ahead, _turned(ahead, corner)
+        begins = corner.at
+        if x == corner.at:
+            further = -y if corner.inside else y
+            return (*_on(_on(origin, before, further), ahead, -further), z)
+    return (*_on(_on(origin, ahead, x - begins), (-ahead[1], ahead[0]), y), z)
+
+
+_Flat = tuple[float, float]
+
+
+def _on(point: _Flat, way: _Flat, far: float) -> _Flat:
+    return point[0] + way[0] * far, point[1] + way[1] * far
+
+
+def _turned(way: _Flat, corner: WallCorner) -> _Flat:
+    return (-way[1], way[0]) if corner.inside else (way[1], -way[0])

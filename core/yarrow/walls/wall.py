@@ -1,5 +1,6 @@
 """A framed wall as it was read, and where everything of it lies: x along it from its left end, y
-into it from the studs' front face, z up from the floor; lengths in one unit."""
+toward the room from the studs' front face, z up from the floor; lengths in one unit. A wall that
+goes round a corner is told as if it were laid flat."""
 
 from __future__ import annotations
 
@@ -7,51 +8,27 @@ from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.catalog.tables import Conduit
+from yarrow.catalog.wall_boxes import WallBoxKind
 from yarrow.fill.rings import least_spacing
 from yarrow.measure.units import Unit, convert
+from yarrow.walls.studs import Opening, Studs
 
 HeightTo = Literal["top", "middle", "bottom"]
 BoxSide = Literal["left", "right"]
-
-
-@dataclass(frozen=True, slots=True)
-class Studs:
-    """The middles of the studs, in order, with their ``width`` along the wall and ``depth`` into
-    it."""
-
-    middles: tuple[float, ...]
-    width: float
-    depth: float
-    bearing: bool
-
-    def between(self, one: float, other: float) -> tuple[int, ...]:
-        """The studs between two places, by their numbers from 0, from the left.
-
-        Args:
-            one, other: along the wall, in its unit.
-        """
-        low, high = min(one, other), max(one, other)
-        return tuple(at for at, middle in enumerate(self.middles) if low < middle < high)
-
-    def bay(self, place: float) -> tuple[float, float]:
-        """The clear room between two studs round a place: from face to face.
-
-        Args:
-            place: along the wall, in its unit.
-        """
-        left = max((m for m in self.middles if m <= place), default=float("-inf"))
-        right = min((m for m in self.middles if m > place), default=float("inf"))
-        return left + self.width / 2, right - self.width / 2
+Edge = Literal["top", "bottom", "left", "right"]
+Plate = Literal["top", "bottom"]
 
 
 @dataclass(frozen=True, slots=True)
 class WallBox:
-    """A box on a stud's ``side``: its stud counted from 0, its height as it was measured ``to`` its
-    top, middle or bottom; how far it stands ``proud`` of the stud for the board to come; its size;
-    ``knockout`` is how far the middle of its knockouts is off its back."""
+    """A box against the face of a stud, ``face`` along the wall, on its ``side``; its height as it
+    was measured ``to`` its top, middle or bottom; how far it stands ``proud`` of the stud for the
+    board to come; its size; ``knockout`` is how far the middle of its knockouts is off its back;
+    its ``kind``, where it is of one; how many ``devices`` are in it."""
 
     name: str
     stud: int
+    face: float
     side: BoxSide
     height: float
     to: HeightTo
@@ -60,6 +37,8 @@ class WallBox:
     tall: float
     deep: float
     knockout: float
+    kind: WallBoxKind | None
+    devices: int
 
     @property
     def bottom(self) -> float:
@@ -76,6 +55,40 @@ class WallBox:
         """How far behind the studs' face the middle of its knockouts lies."""
         return self.deep - self.proud - self.knockout
 
+    @property
+    def begins(self) -> float:
+        """Its left edge along the wall."""
+        return self.face if self.side == "right" else self.face - self.width
+
+    @property
+    def ends(self) -> float:
+        """Its right edge along the wall."""
+        return self.begins + self.width
+
+    @property
+    def middle(self) -> float:
+        """Half way between those."""
+        return (self.begins + self.ends) / 2
+
+
+@dataclass(frozen=True, slots=True)
+class WayOut:
+    """Where a pipe leaves the wall through a plate: ``along`` it (None: straight over or under the
+    box that feeds it), and how far it goes ``beyond`` the plate."""
+
+    name: str
+    plate: Plate
+    along: float | None
+    beyond: float
+
+
+@dataclass(frozen=True, slots=True)
+class WallCorner:
+    """Where the wall turns: ``inside`` toward the room, or away from it."""
+
+    at: float
+    inside: bool
+
 
 @dataclass(frozen=True, slots=True)
 class HoleLine:
@@ -88,12 +101,30 @@ class HoleLine:
 
 
 @dataclass(frozen=True, slots=True)
-class Feed:
-    """A pipe from one box to another along a line of holes, each by its number from 0."""
+class FeedEnd:
+    """What a feed goes to: a box or a way out by its number from 0, the boxes first; the
+    ``knockout`` that somebody named ("": none)."""
 
-    start: int
-    end: int
+    place: int
+    knockout: str
+
+
+@dataclass(frozen=True, slots=True)
+class Feed:
+    """A pipe from one place to another along a line of holes, by its number from 0; ``key``, which
+    of the wall's it is, whatever changes; ``wires``, as they are said."""
+
+    number: int
+    key: str
+    start: FeedEnd
+    end: FeedEnd
     line: int
+    wires: str
+
+    @property
+    def ends(self) -> tuple[FeedEnd, FeedEnd]:
+        """Both."""
+        return self.start, self.end
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,7 +138,10 @@ class FramedWall:
     height: float
     plates: tuple[float, float]
     studs: Studs
+    openings: tuple[Opening, ...]
+    corners: tuple[WallCorner, ...]
     boxes: tuple[WallBox, ...]
+    ways_out: tuple[WayOut, ...]
     lines: tuple[HoleLine, ...]
     feeds: tuple[Feed, ...]
 
@@ -116,55 +150,48 @@ class FramedWall:
         """Of its pipe."""
         return float(convert(self.conduit.diameter, self.conduit.unit, self.unit))
 
-    def extent(self, box: WallBox) -> tuple[float, float]:
-        """From where to where a box lies along the wall.
-
-        Args:
-            box: of the wall.
-        """
-        face = self.studs.middles[box.stud]
-        half = self.studs.width / 2
-        if box.side == "right":
-            return face + half, face + half + box.width
-        return face - half - box.width, face - half
-
-    def middle_of(self, box: WallBox) -> float:
-        """The middle of a box along the wall.
-
-        Args:
-            box: of the wall.
-        """
-        begins, ends = self.extent(box)
-        return (begins + ends) / 2
-
     @property
     def apart(self) -> float:
         """From middle to middle of two knockouts side by side, so that their lock rings do not
         meet."""
         return least_spacing(self.conduit.size, self.conduit.size, self.unit)
 
-    def pipes_of(self, box: int) -> tuple[Feed, ...]:
-        """The feeds at a box, in the order that they leave it side by side: by where they go.
+    @property
+    def upright(self) -> tuple[float, float]:
+        """Where the studs begin and end over the floor, between the plates."""
+        return self.plates[0], self.height - self.plates[1]
+
+    def box_of(self, end: FeedEnd) -> WallBox | None:
+        """The box that a feed goes to; None where it goes out of the wall.
 
         Args:
-            box: its number, from 0.
+            end: of a feed of the wall.
         """
+        return self.boxes[end.place] if end.place < len(self.boxes) else None
 
-        def beyond(feed: Feed) -> float:
-            other = feed.end if feed.start == box else feed.start
-            return self.middle_of(self.boxes[other])
-
-        here = [feed for feed in self.feeds if box in (feed.start, feed.end)]
-        return tuple(sorted((f for f in here if f.start != f.end), key=beyond))
-
-    def knockout_at(self, box: int, feed: Feed) -> float:
-        """Where along the wall a feed leaves a box: the knockouts of several stand side by side
-        about its middle.
+    def way_out_of(self, end: FeedEnd) -> WayOut | None:
+        """Where a feed goes out of the wall; None where it goes to a box.
 
         Args:
-            box: its number, from 0.
+            end: of a feed of the wall.
+        """
+        at = end.place - len(self.boxes)
+        return self.ways_out[at] if at >= 0 else None
+
+    def name_of(self, end: FeedEnd) -> str:
+        """What a feed's end is called.
+
+        Args:
+            end: of a feed of the wall.
+        """
+        names = [*(box.name for box in self.boxes), *(out.name for out in self.ways_out)]
+        return names[end.place]
+
+    def goes_straight(self, feed: Feed) -> bool:
+        """Whether a feed goes from its box straight through a plate, along no line of holes.
+
+        Args:
             feed: of the wall.
         """
-        pipes = self.pipes_of(box)
-        off = pipes.index(feed) - (len(pipes) - 1) / 2
-        return self.middle_of(self.boxes[box]) + off * self.apart
+        outs = [out for end in feed.ends if (out := self.way_out_of(end))]
+        return any(out.along is None for out in outs)

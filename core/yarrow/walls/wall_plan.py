@@ -8,20 +8,37 @@ from typing import Any
 from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
+from yarrow.wording.phrase import Phrase
 
 
 @dataclass(frozen=True, slots=True)
 class PlacedStud:
-    """A stud: its number, counted from 1, and from where to where it stands along the wall."""
+    """A stud: its number, counted from 1 (0: it frames an opening), from where to where it stands
+    along the wall, and the parts of it that stand, each from where to where over the floor."""
 
     number: int
     begins: float
     ends: float
+    parts: tuple[tuple[float, float], ...]
+
+
+@dataclass(frozen=True, slots=True)
+class PlacedOpening:
+    """An opening, and how deep the header over it is."""
+
+    name: str
+    begins: float
+    ends: float
+    sill: float
+    head: float
+    header: float
 
 
 @dataclass(frozen=True, slots=True)
 class PlacedBox:
-    """A box as it is mounted: along the wall and up from the floor, with what is read there."""
+    """A box as it is mounted: along the wall and up from the floor, with what is read there.
+    ``stud`` is 0 where it stands beside an opening's frame. ``knockouts`` are those that can be
+    named; ``volume_text``, what its feeds want of its volume, empty where nobody told."""
 
     name: str
     stud: int
@@ -33,12 +50,15 @@ class PlacedBox:
     knockout: float
     top_text: str
     proud_text: str
+    on: Phrase
+    knockouts: tuple[str, ...]
+    volume_text: str
 
 
 @dataclass(frozen=True, slots=True)
 class BoredHole:
-    """A hole: its stud, counted from 1, its line and what is bored there; the feeds through it,
-    counted from 0."""
+    """A hole: its stud, counted from 1 (0: an opening's frame), its line and what is bored there;
+    the feeds through it, counted from 0."""
 
     stud: int
     line: str
@@ -51,27 +71,49 @@ class BoredHole:
 
 
 @dataclass(frozen=True, slots=True)
+class PlateHoleBored:
+    """A hole through a plate: whose, which plate, where along the wall and how deep behind its
+    face."""
+
+    feed: int
+    plate: str
+    along: float
+    along_text: str
+    deep_text: str
+
+
+@dataclass(frozen=True, slots=True)
 class WallPiece:
-    """A piece of a feed: what it is cut to, its marks as the tape has them, how many bends."""
+    """A piece of a feed: what it is cut to, its marks as the tape has them, how many bends; which
+    one it goes in as, and from where."""
 
     number: int
     cut_text: str
     marks: tuple[str, ...]
     bends: int
+    turn: int
+    goes_in: Phrase
 
 
 @dataclass(frozen=True, slots=True)
 class PlannedFeed:
-    """A feed: which boxes, which holes, its centreline (x along the wall, y toward the room, z up);
-    the angle of its kicks; ``run`` is it as a ``yarrow.run/1`` of its own, and its pieces."""
+    """A feed: what it joins, by which knockouts and holes, its centreline in the wall laid flat (x
+    along it, y toward the room, z up); the angle of its kicks; ``joints``, likewise;
+    ``longest_slid``, the longest straight piece that goes in; ``run`` is it as a ``yarrow.run/1``
+    of its own, known by its ``key``, and its pieces."""
 
     number: int
+    key: str
     start: str
     end: str
     line: str
+    from_knockout: str
+    to_knockout: str
     path: tuple[Vector, ...]
     kick_text: str
     studs: tuple[int, ...]
+    joints: tuple[Vector, ...]
+    longest_slid: str
     run: dict[str, Any]
     pieces: tuple[WallPiece, ...]
     findings: tuple[Finding, ...]
@@ -79,17 +121,26 @@ class PlannedFeed:
 
 @dataclass(frozen=True, slots=True)
 class ToBore:
-    """Holes that are bored alike: with which bit, how high, in how many studs."""
+    """Holes that are bored alike: with which bit, how high (or in which plate), how many."""
 
     bit_text: str
     height_text: str
+    plate: str
+    count: int
+
+
+@dataclass(frozen=True, slots=True)
+class Needed:
+    """What of a thing is needed: connectors, couplings, straps, steel plates."""
+
+    what: Phrase
     count: int
 
 
 @dataclass(frozen=True, slots=True)
 class WallPlan:
-    """A framed wall planned. Lengths in ``units``. ``longest_slid`` is the longest straight piece
-    that goes into each line's holes from a bay, in order of the lines."""
+    """A framed wall planned. Lengths in ``units``; ``corners``, where it turns; ``order``, what is
+    done when."""
 
     format: str
     units: Unit
@@ -98,13 +149,15 @@ class WallPlan:
     height: float
     plates: tuple[float, float]
     studs: tuple[PlacedStud, ...]
+    openings: tuple[PlacedOpening, ...]
+    corners: tuple[float, ...]
     boxes: tuple[PlacedBox, ...]
     holes: tuple[BoredHole, ...]
+    plate_holes: tuple[PlateHoleBored, ...]
     feeds: tuple[PlannedFeed, ...]
-    longest_slid: tuple[str, ...]
     to_bore: tuple[ToBore, ...]
-    connectors: int
-    couplings: int
+    needed: tuple[Needed, ...]
+    order: tuple[Phrase, ...]
     findings: tuple[Finding, ...]
 
     @property

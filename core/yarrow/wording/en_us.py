@@ -311,6 +311,31 @@ EN_US = {
     "getting-in/at-end": "{by}, at the end",
     "getting-in/at-joint": "{by} at joint {joint}",
     "getting-in/at-joint-more": "{by} at a joint more, as joint {joint}",
+    "wall/stud": "stud {number}",
+    "wall/frame": "an opening's frame",
+    "wall/feed": "{one} to {other}",
+    "wall/left": "left",
+    "wall/right": "right",
+    "wall/on-stud": "{side} of stud {number}",
+    "wall/on-frame": "{side} of an opening's frame",
+    "wall/slid-in": "from the bay between {bay}, to the {way}",
+    "wall/slid-in-beside": "from the bay beside {bay}, to the {way}",
+    "wall/bent-in": "from its bend's own bay, when the straight ones are in",
+    "wall/bent-alone": "from its bend's own bay",
+    "wall/plain-in": "as it is: through no stud",
+    "wall/connectors": "connectors",
+    "wall/couplings": "couplings",
+    "wall/straps": "one-hole straps, each within {first} of its box, on the stud's side",
+    "wall/steel-plates": "steel plates over holes near the stud's edge",
+    "wall/steel-plates-habit": "steel plates, by habit: they are not asked for with this conduit",
+    "wall/order-boxes": "Mount all boxes, each with its mark for the board on the stud's face.",
+    "wall/order-connectors": "Put all connectors in, and tighten their lock rings.",
+    "wall/order-holes": (
+        "Bore all holes, line by line: eyes covered, and nothing live or under pressure behind. "
+        "Put the steel plates on."
+    ),
+    "wall/order-pipe": "Cut, bend and ream the pieces; put each feed in by its turns.",
+    "wall/order-straps": "Strap each drop, tighten every screw, and look over it before the board.",
     "getting-in/piece": "Piece {piece} {how}.",
     "getting-in/the-box": "The box {how}.",
     "getting-in/box-away": "The box is turned while the pipe is off the wall.",
@@ -507,8 +532,8 @@ EN_US = {
     ),
     "box-wider-than-its-bay": "{box} is wider than its bay: between the studs there are {room}.",
     "knockouts-too-close": (
-        "{pipes} pipes side by side in {box} want {needed}, so that their lock rings do not meet; "
-        "it is {width} wide. Take a wider box, or bring one in elsewhere."
+        "Of the {pipes} pipes in {box} two are {room} apart, and want {needed} so that their lock "
+        "rings do not meet. Take other knockouts, a wider box, or bring one in elsewhere."
     ),
     "boxes-overlap": "{one} and {other} are in one place. Put one higher, or on another stud.",
     "bit-too-small": "A bit of {bit} does not let {pipe} of pipe through, on line {line}.",
@@ -533,9 +558,41 @@ EN_US = {
         "Line {line} is {rise} off {box}; its 90 and its kick want {least}. Bore it at {height} or "
         "higher."
     ),
+    "hole-too-low/under": (
+        "Line {line} is {rise} under {box}; its 90 and its kick want {least}. Bore it at {height} "
+        "or lower."
+    ),
+    "box-without-a-stud": (
+        "There is no stud behind {box} at its height. Put it on another, or beside an opening's "
+        "frame."
+    ),
+    "knockout-behind-screws": (
+        "{knockout} of {box} lies behind the device's screws, which the wires would meet there. "
+        "Take another knockout."
+    ),
+    "knockout-against-stud": (
+        "{knockout} of {box} lies against the stud. Take another knockout, or put the box on the "
+        "other side."
+    ),
+    "bend-in-a-hole": (
+        "From {one} to {other} a bend would lie in {stud}: only straight pipe goes through a hole. "
+        "Put the box further off it, or leave that bay by its other side."
+    ),
+    "through-an-opening": (
+        "From {one} to {other} the pipe comes to {opening} or to the timber over it. Take a line "
+        "that passes it, or go up through the plate."
+    ),
+    "pipes-cross": (
+        "The pipe from {one} and that from {other} lie across each other. Take other knockouts, or "
+        "another line for one of them."
+    ),
+    "way-out-in-a-stud": "{out} goes up at {along}, on {stud}. Put it in a bay.",
+    "box-of-wall-too-full": (
+        "What comes into {box} wants {needed} in³, and it has {volume} in³. Take a deeper box, or "
+        "bring a feed to another."
+    ),
     "hole-shared": (
-        "{pipes} pipes want the hole of line {line} in stud {stud}. Give one of them a line of its "
-        "own."
+        "{pipes} pipes want the hole of line {line} in {stud}. Give one of them a line of its own."
     ),
     "cannot-be-slid": (
         "Piece {piece} from {one} to {other} is {length} along its holes, and {longest} are the "

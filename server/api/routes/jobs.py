@@ -36,7 +36,7 @@ from api.shapes import (
 )
 from benders.policy import benders_for
 from exports.job_archive import Archive, pack, unpack
-from jobs import services
+from jobs import bringing_in, services
 from jobs.models import STAGES, Job, Run, Stage
 from jobs.policy import (
     boxes_for,
@@ -100,7 +100,7 @@ def bring_in_job_with_progress(request: MemberRequest) -> StreamingHttpResponse:
 
 
 def _brought_in(member: Any, archive: Archive) -> Iterator[Job]:
-    return services.bring_in_job(
+    return bringing_in.bring_in_job(
         member,
         name=archive.name,
         place=archive.place,
@@ -290,4 +290,4 @@ def _job_detail(request: MemberRequest, job: Job) -> JobDetail:
 def _runs(request: MemberRequest, job: Job) -> QuerySet[Run]:
     """As lists show them."""
     runs: QuerySet[Run] = runs_for(request.user).filter(job=job)
-    return runs.select_related("updated_by").defer("document")
+    return runs.select_related("updated_by", "wall").defer("document", "wall__document")

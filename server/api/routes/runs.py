@@ -235,7 +235,7 @@ def get_drawing_dxf(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
 
 
 def _run_of(request: MemberRequest, run_id: int) -> Run:
-    found: Run = runs_for(request.user).select_related("updated_by", "job").get(id=run_id)
+    found: Run = runs_for(request.user).select_related("updated_by", "job", "wall").get(id=run_id)
     return found
 
 

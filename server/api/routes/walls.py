@@ -18,7 +18,7 @@ from api.shapes import (
     revision_page,
 )
 from jobs import walls as services
-from jobs.models import JobWall
+from jobs.models import JobWall, Run
 from jobs.policy import jobs_for, walls_for
 
 router = Router(tags=["walls"])
@@ -36,6 +36,14 @@ class WallSummary(Schema):
 
     id: int
     name: str
+
+
+class WallRun(Schema):
+    """A run that a wall makes: the ``key`` of its feed, and at which version it is."""
+
+    id: int
+    key: str
+    version: int
 
 
 class WallDetail(WallSummary):
@@ -80,6 +88,17 @@ def get_wall(request: MemberRequest, wall_id: Path[Id]) -> WallDetail:
 def save_wall(request: MemberRequest, wall_id: Path[Id], body: WallSave) -> WallDetail:
     """Another version of a wall."""
     return _wall_detail(services.save_wall(request.user, wall_id, body.document, body.base_version))
+
+
+@router.get(
+    "/walls/{wall_id}/runs",
+    response={200: list[WallRun], **REFUSALS},
+    operation_id="list_wall_runs",
+)
+def list_runs(request: MemberRequest, wall_id: Path[Id]) -> list[Run]:
+    """The runs that a wall makes, by the keys of its feeds."""
+    wall = walls_for(request.user).get(id=wall_id)
+    return list(wall.runs.filter(removed_at=None).only("id", "key", "version"))
 
 
 @router.delete("/walls/{wall_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_wall")

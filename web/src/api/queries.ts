@@ -20,6 +20,7 @@ export const keys = {
   fittingsOpened: ["fittings", "opened"],
   walls: (jobId: number) => ["job", jobId, "walls"],
   wall: (wallId: number) => ["wall", wallId],
+  wallRuns: (wallId: number) => ["wall", wallId, "runs"],
   stock: (jobId: number) => ["job", jobId, "stock"],
 } as const;
 
@@ -272,6 +273,15 @@ export function saveWall(
       body: { document, base_version: baseVersion },
     }),
   );
+}
+
+/** The runs that a wall makes, by the keys of its feeds. */
+export function useWallRuns(wallId: number) {
+  return useQuery({
+    queryKey: keys.wallRuns(wallId),
+    queryFn: () =>
+      unwrap(client.GET("/api/walls/{wall_id}/runs", { params: { path: { wall_id: wallId } } })),
+  });
 }
 
 /** A wall planned as it stands; nothing is saved. */

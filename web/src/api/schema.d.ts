@@ -1457,6 +1457,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/walls/{wall_id}/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Runs
+         * @description The runs that a wall makes, by the keys of its feeds.
+         */
+        get: operations["list_wall_runs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/wires": {
         parameters: {
             query?: never;
@@ -1729,8 +1749,8 @@ export interface components {
         };
         /**
          * BoredHole
-         * @description A hole: its stud, counted from 1, its line and what is bored there; the feeds through it,
-         *     counted from 0.
+         * @description A hole: its stud, counted from 1 (0: an opening's frame), its line and what is bored there;
+         *     the feeds through it, counted from 0.
          */
         BoredHole: {
             /** Along */
@@ -1986,6 +2006,8 @@ export interface components {
             raceways: components["schemas"]["CataloguedRaceway"][];
             /** Trunking */
             trunking: components["schemas"]["CataloguedTrunking"][];
+            /** Wall Boxes */
+            wall_boxes: components["schemas"]["CataloguedWallBox"][];
         };
         /**
          * CataloguedBender
@@ -2135,6 +2157,21 @@ export interface components {
             source: string;
             /** Width */
             width: number;
+        };
+        /**
+         * CataloguedWallBox
+         * @description A kind of box that is mounted on a stud.
+         */
+        CataloguedWallBox: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
         };
         /**
          * Choice
@@ -2509,7 +2546,7 @@ export interface components {
          *     well; a note is worth knowing.
          * @enum {string}
          */
-        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "fitting-allowed-for" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "piece-longer-than-stock" | "not-from-one-stick" | "sticks-run-out" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "cannot-be-turned" | "box-cannot-be-turned" | "closing-not-offered" | "both-ends-held" | "strap-too-far" | "thread-longer-than-leg" | "piece-cannot-be-bent" | "box-beyond-the-wall" | "box-wider-than-its-bay" | "knockouts-too-close" | "boxes-overlap" | "bit-too-small" | "hole-too-large" | "hole-near-edge" | "feed-to-itself" | "feed-loop" | "hole-too-low" | "hole-shared" | "cannot-be-slid" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
+        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "fitting-allowed-for" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "piece-longer-than-stock" | "not-from-one-stick" | "sticks-run-out" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "cannot-be-turned" | "box-cannot-be-turned" | "closing-not-offered" | "both-ends-held" | "strap-too-far" | "thread-longer-than-leg" | "piece-cannot-be-bent" | "box-beyond-the-wall" | "box-wider-than-its-bay" | "knockouts-too-close" | "boxes-overlap" | "bit-too-small" | "hole-too-large" | "hole-near-edge" | "feed-to-itself" | "feed-loop" | "hole-too-low" | "hole-shared" | "box-without-a-stud" | "knockout-behind-screws" | "knockout-against-stud" | "bend-in-a-hole" | "through-an-opening" | "pipes-cross" | "way-out-in-a-stud" | "box-of-wall-too-full" | "cannot-be-slid" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
         /**
          * FittingsDetail
          * @description A crew's own fittings, at a version.
@@ -3082,6 +3119,26 @@ export interface components {
             username: string;
         };
         /**
+         * NamedWall
+         * @description The framed wall that makes a run.
+         */
+        NamedWall: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+        };
+        /**
+         * Needed
+         * @description What of a thing is needed: connectors, couplings, straps, steel plates.
+         */
+        Needed: {
+            /** Count */
+            count: number;
+            /** What */
+            what: string;
+        };
+        /**
          * Nothing
          * @description An empty answer.
          */
@@ -3375,6 +3432,8 @@ export interface components {
         /**
          * PlacedBox
          * @description A box as it is mounted: along the wall and up from the floor, with what is read there.
+         *     ``stud`` is 0 where it stands beside an opening's frame. ``knockouts`` are those that can be
+         *     named; ``volume_text``, what its feeds want of its volume, empty where nobody told.
          */
         PlacedBox: {
             /** Begins */
@@ -3385,8 +3444,12 @@ export interface components {
             ends: number;
             /** Knockout */
             knockout: number;
+            /** Knockouts */
+            knockouts: string[];
             /** Name */
             name: string;
+            /** On */
+            on: string;
             /** Proud Text */
             proud_text: string;
             /** Side */
@@ -3397,6 +3460,8 @@ export interface components {
             top: number;
             /** Top Text */
             top_text: string;
+            /** Volume Text */
+            volume_text: string;
         };
         /**
          * PlacedEntry
@@ -3427,8 +3492,27 @@ export interface components {
             wall: "left" | "right" | "top" | "bottom";
         };
         /**
+         * PlacedOpening
+         * @description An opening, and how deep the header over it is.
+         */
+        PlacedOpening: {
+            /** Begins */
+            begins: number;
+            /** Ends */
+            ends: number;
+            /** Head */
+            head: number;
+            /** Header */
+            header: number;
+            /** Name */
+            name: string;
+            /** Sill */
+            sill: number;
+        };
+        /**
          * PlacedStud
-         * @description A stud: its number, counted from 1, and from where to where it stands along the wall.
+         * @description A stud: its number, counted from 1 (0: it frames an opening), from where to where it stands
+         *     along the wall, and the parts of it that stand, each from where to where over the floor.
          */
         PlacedStud: {
             /** Begins */
@@ -3437,6 +3521,11 @@ export interface components {
             ends: number;
             /** Number */
             number: number;
+            /** Parts */
+            parts: [
+                number,
+                number
+            ][];
         };
         /**
          * PlaceOfJoint
@@ -3515,18 +3604,32 @@ export interface components {
         };
         /**
          * PlannedFeed
-         * @description A feed: which boxes, which holes, its centreline (x along the wall, y toward the room, z up);
-         *     the angle of its kicks; ``run`` is it as a ``yarrow.run/1`` of its own, and its pieces.
+         * @description A feed: what it joins, by which knockouts and holes, its centreline in the wall laid flat (x
+         *     along it, y toward the room, z up); the angle of its kicks; ``joints``, likewise;
+         *     ``longest_slid``, the longest straight piece that goes in; ``run`` is it as a ``yarrow.run/1``
+         *     of its own, known by its ``key``, and its pieces.
          */
         PlannedFeed: {
             /** End */
             end: string;
             /** Findings */
             findings: components["schemas"]["WrittenFinding"][];
+            /** From Knockout */
+            from_knockout: string;
+            /** Joints */
+            joints: [
+                number,
+                number,
+                number
+            ][];
+            /** Key */
+            key: string;
             /** Kick Text */
             kick_text: string;
             /** Line */
             line: string;
+            /** Longest Slid */
+            longest_slid: string;
             /** Number */
             number: number;
             /** Path */
@@ -3545,6 +3648,8 @@ export interface components {
             start: string;
             /** Studs */
             studs: number[];
+            /** To Knockout */
+            to_knockout: string;
         };
         /**
          * PlannedPull
@@ -3595,6 +3700,23 @@ export interface components {
             length_m: number;
             points: components["schemas"]["PullPoints"];
             pull: components["schemas"]["PlannedPull"] | null;
+        };
+        /**
+         * PlateHoleBored
+         * @description A hole through a plate: whose, which plate, where along the wall and how deep behind its
+         *     face.
+         */
+        PlateHoleBored: {
+            /** Along */
+            along: number;
+            /** Along Text */
+            along_text: string;
+            /** Deep Text */
+            deep_text: string;
+            /** Feed */
+            feed: number;
+            /** Plate */
+            plate: string;
         };
         /**
          * PrintedRow
@@ -4081,6 +4203,7 @@ export interface components {
             updated_by: string;
             /** Version */
             version: number;
+            wall: components["schemas"]["NamedWall"] | null;
             /** Worst Finding */
             worst_finding: string;
         };
@@ -4698,7 +4821,7 @@ export interface components {
         };
         /**
          * RunSummary
-         * @description A run in a list.
+         * @description A run in a list; ``wall`` is what makes it, if a wall does.
          */
         RunSummary: {
             /** Bend Degrees */
@@ -4727,6 +4850,7 @@ export interface components {
             updated_by: string;
             /** Version */
             version: number;
+            wall: components["schemas"]["NamedWall"] | null;
             /** Worst Finding */
             worst_finding: string;
         };
@@ -5130,7 +5254,7 @@ export interface components {
         };
         /**
          * ToBore
-         * @description Holes that are bored alike: with which bit, how high, in how many studs.
+         * @description Holes that are bored alike: with which bit, how high (or in which plate), how many.
          */
         ToBore: {
             /** Bit Text */
@@ -5139,6 +5263,8 @@ export interface components {
             count: number;
             /** Height Text */
             height_text: string;
+            /** Plate */
+            plate: string;
         };
         /**
          * ToolShape
@@ -5231,6 +5357,8 @@ export interface components {
             bender: string;
             boxes: components["schemas"]["WallDocument_box"][];
             conduit: components["schemas"]["WallDocument_conduit"];
+            /** @description Where it turns: it is told as if it were laid flat. */
+            corners?: components["schemas"]["WallDocument_corner"][];
             feeds?: components["schemas"]["WallDocument_feed"][];
             /** @constant */
             format: "yarrow.wall/1";
@@ -5238,14 +5366,23 @@ export interface components {
             length: components["schemas"]["WallDocument_size"];
             lines: components["schemas"]["WallDocument_line"][];
             name?: string;
+            openings?: components["schemas"]["WallDocument_opening"][];
             plates?: components["schemas"]["WallDocument_plates"];
             studs: components["schemas"]["WallDocument_studs"];
             /** @enum {string} */
             units: "in" | "mm";
+            /** @description Where pipe leaves the wall through a plate. */
+            ways_out?: components["schemas"]["WallDocument_way_out"][];
         };
         WallDocument_box: {
+            /** @description In place of a stud, an opening by its name: the box is on the outside of its frame, on that side. */
+            beside?: string;
             deep?: components["schemas"]["WallDocument_size"];
+            /** @description Left out, what is usual in its kind. */
+            devices?: number;
             height: components["schemas"]["WallDocument_size"];
+            /** @description A kind of the catalogue, with its size and its knockouts; empty: one of its own size. */
+            kind?: string;
             /** @description The middle of its knockouts off its back. */
             knockout?: components["schemas"]["WallDocument_size"];
             name: string;
@@ -5253,7 +5390,7 @@ export interface components {
             /** @enum {string} */
             side?: "left" | "right";
             /** @description Counted from 1. */
-            stud: number;
+            stud?: number;
             tall?: components["schemas"]["WallDocument_size"];
             /** @enum {string} */
             to?: "top" | "middle" | "bottom";
@@ -5263,10 +5400,26 @@ export interface components {
             size: string;
             type: string;
         };
+        WallDocument_corner: {
+            /** @description Where the faces of the two walls' studs meet. */
+            at: components["schemas"]["WallDocument_size"];
+            /**
+             * @description Inside: toward the room.
+             * @enum {string}
+             */
+            turns?: "inside" | "outside";
+        };
         WallDocument_feed: {
             from: string;
+            /** @description By its edge and name: top left. Left out, Yarrow takes one. */
+            from_knockout?: string;
+            /** @description Which feed of the wall it is, whatever its boxes are called; left out, by what it joins. */
+            key?: string;
             line?: string;
             to: string;
+            to_knockout?: string;
+            /** @description What is drawn in, as it is said: 2 x 12 thhn, 1 x 12 bare. */
+            wires?: string;
         };
         WallDocument_line: {
             bit?: components["schemas"]["WallDocument_size"];
@@ -5277,6 +5430,18 @@ export interface components {
         };
         /** Format: length */
         WallDocument_not_negative: string | number;
+        WallDocument_opening: {
+            /** @description Its clear width's left edge along the wall. */
+            begins: components["schemas"]["WallDocument_not_negative"];
+            /** @description Its clear height's upper edge over the floor. */
+            head?: components["schemas"]["WallDocument_size"];
+            /** @description How deep the timber over it is. */
+            header?: components["schemas"]["WallDocument_not_negative"];
+            name: string;
+            /** @description 0: a door. */
+            sill?: components["schemas"]["WallDocument_not_negative"];
+            width: components["schemas"]["WallDocument_size"];
+        };
         WallDocument_plates: {
             bottom?: components["schemas"]["WallDocument_not_negative"];
             top?: components["schemas"]["WallDocument_not_negative"];
@@ -5293,32 +5458,44 @@ export interface components {
             spacing?: components["schemas"]["WallDocument_size"];
             width?: components["schemas"]["WallDocument_size"];
         };
+        WallDocument_way_out: {
+            /** @description Along the wall; left out, straight over the box that feeds it. */
+            at?: components["schemas"]["WallDocument_not_negative"];
+            /** @description How far the pipe goes beyond the plate. */
+            beyond?: components["schemas"]["WallDocument_size"];
+            name: string;
+            /** @enum {string} */
+            plate?: "top" | "bottom";
+        };
         /**
          * WallPiece
-         * @description A piece of a feed: what it is cut to, its marks as the tape has them, how many bends.
+         * @description A piece of a feed: what it is cut to, its marks as the tape has them, how many bends; which
+         *     one it goes in as, and from where.
          */
         WallPiece: {
             /** Bends */
             bends: number;
             /** Cut Text */
             cut_text: string;
+            /** Goes In */
+            goes_in: string;
             /** Marks */
             marks: string[];
             /** Number */
             number: number;
+            /** Turn */
+            turn: number;
         };
         /**
          * WallPlan
-         * @description A framed wall planned. Lengths in ``units``. ``longest_slid`` is the longest straight piece
-         *     that goes into each line's holes from a bay, in order of the lines.
+         * @description A framed wall planned. Lengths in ``units``; ``corners``, where it turns; ``order``, what is
+         *     done when.
          */
         WallPlan: {
             /** Boxes */
             boxes: components["schemas"]["PlacedBox"][];
-            /** Connectors */
-            connectors: number;
-            /** Couplings */
-            couplings: number;
+            /** Corners */
+            corners: number[];
             /** Feeds */
             feeds: components["schemas"]["PlannedFeed"][];
             /** Findings */
@@ -5331,10 +5508,16 @@ export interface components {
             holes: components["schemas"]["BoredHole"][];
             /** Length */
             length: number;
-            /** Longest Slid */
-            longest_slid: string[];
             /** Name */
             name: string;
+            /** Needed */
+            needed: components["schemas"]["Needed"][];
+            /** Openings */
+            openings: components["schemas"]["PlacedOpening"][];
+            /** Order */
+            order: string[];
+            /** Plate Holes */
+            plate_holes: components["schemas"]["PlateHoleBored"][];
             /** Plates */
             plates: [
                 number,
@@ -5349,6 +5532,18 @@ export interface components {
              * @enum {string}
              */
             units: "in" | "mm";
+        };
+        /**
+         * WallRun
+         * @description A run that a wall makes: the ``key`` of its feed, and at which version it is.
+         */
+        WallRun: {
+            /** Id */
+            id: number;
+            /** Key */
+            key: string;
+            /** Version */
+            version: number;
         };
         /**
          * WallSave
@@ -13107,6 +13302,91 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_wall_runs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                wall_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WallRun"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
             /** @description Request Entity Too Large */

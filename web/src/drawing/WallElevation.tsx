@@ -36,27 +36,62 @@ export function WallElevation({ plan, chosen, choose, move }: Props) {
           <title>The wall from the front</title>
           <Timber left={x(0)} top={y(bottom)} wide={plan.length * scale} tall={bottom * scale} />
           <Timber left={x(0)} top={y(plan.height)} wide={plan.length * scale} tall={top * scale} />
-          {plan.studs.map(({ number, begins, ends }) => (
-            <g key={number}>
-              <Timber
-                left={x(begins)}
-                top={y(plan.height - top)}
-                wide={(ends - begins) * scale}
-                tall={(plan.height - top - bottom) * scale}
+          {plan.studs.map((stud) => (
+            <g key={stud.begins}>
+              {stud.parts.map(([low = 0, high = 0]) => (
+                <Timber
+                  key={low}
+                  left={x(stud.begins)}
+                  top={y(high)}
+                  wide={(stud.ends - stud.begins) * scale}
+                  tall={(high - low) * scale}
+                />
+              ))}
+              {stud.number ? (
+                <text
+                  x={x(middleOf(stud))}
+                  y={y(0) + 18}
+                  textAnchor="middle"
+                  className="fill-soft text-xs"
+                >
+                  {stud.number}
+                </text>
+              ) : null}
+            </g>
+          ))}
+          {plan.openings.map((opening) => (
+            <Opening
+              key={opening.name}
+              opening={opening}
+              rests={widthOf(plan.studs[0])}
+              scale={scale}
+              x={x}
+              y={y}
+            />
+          ))}
+          {plan.corners.map((at) => (
+            <g key={at} data-wall-corner={at}>
+              <line
+                x1={x(at)}
+                x2={x(at)}
+                y1={y(plan.height) - 10}
+                y2={y(0) + 6}
+                strokeDasharray="7 4"
+                className="stroke-ink"
               />
               <text
-                x={x((begins + ends) / 2)}
-                y={y(0) + 18}
+                x={x(at)}
+                y={y(plan.height) - 14}
                 textAnchor="middle"
-                className="fill-soft text-xs"
+                className="fill-ink text-xs"
               >
-                {number}
+                corner
               </text>
             </g>
           ))}
           {plan.holes.map((hole) => (
             <circle
-              key={`${hole.line} ${hole.stud}`}
+              key={`${hole.line} ${hole.along}`}
               data-bored={hole.stud}
               cx={x(hole.along)}
               cy={y(hole.height)}
@@ -78,6 +113,23 @@ export function WallElevation({ plan, chosen, choose, move }: Props) {
               className={feed.findings.length > 0 ? "stroke-brick" : "stroke-accent"}
             />
           ))}
+          {plan.feeds.flatMap((feed) =>
+            feed.joints.map(([along = 0, , up = 0]) => (
+              <line
+                key={`${feed.number} ${along}`}
+                data-wall-joint={feed.number}
+                x1={x(along)}
+                x2={x(along)}
+                y1={y(up) - 5}
+                y2={y(up) + 5}
+                strokeWidth="5"
+                className="stroke-ink"
+              />
+            )),
+          )}
+          {plan.plate_holes.map((hole) => (
+            <WayOut key={hole.feed} hole={hole} plan={plan} x={x} y={y} />
+          ))}
           {plan.boxes.map((box, at) => (
             <Box
               key={box.name}
@@ -93,6 +145,83 @@ export function WallElevation({ plan, chosen, choose, move }: Props) {
         </svg>
       ) : null}
     </div>
+  );
+}
+
+type Scaled = { scale: number; x: (along: number) => number; y: (up: number) => number };
+
+/** A door or a window: left clear, with the timber over it, which rests on the frame's inner studs. */
+function Opening({
+  opening,
+  rests,
+  scale,
+  x,
+  y,
+}: Scaled & { opening: WallPlan["openings"][number]; rests: number }) {
+  const { name, begins, ends, sill, head, header } = opening;
+  const stud = rests * scale;
+  return (
+    <g data-wall-opening={name}>
+      <Timber
+        left={x(begins) - stud}
+        top={y(head + header)}
+        wide={(ends - begins) * scale + 2 * stud}
+        tall={header * scale}
+      />
+      <rect
+        x={x(begins)}
+        y={y(head)}
+        width={(ends - begins) * scale}
+        height={(head - sill) * scale}
+        className="fill-paper stroke-strong-line"
+      />
+      {sill > 0 ? (
+        <line
+          x1={x(begins)}
+          x2={x(ends)}
+          y1={y(sill)}
+          y2={y(sill)}
+          strokeWidth="3"
+          className="stroke-strong-line"
+        />
+      ) : null}
+      <text
+        x={x((begins + ends) / 2)}
+        y={y((head + sill) / 2)}
+        textAnchor="middle"
+        className="fill-soft text-xs"
+      >
+        {name}
+      </text>
+    </g>
+  );
+}
+
+/** Where a pipe leaves through a plate, by the name of where it goes. */
+function WayOut({
+  hole,
+  plan,
+  x,
+  y,
+}: Omit<Scaled, "scale"> & { hole: WallPlan["plate_holes"][number]; plan: WallPlan }) {
+  const feed = plan.feeds.find(({ number }) => number === hole.feed);
+  const up = hole.plate === "top";
+  return (
+    <g data-wall-out={feed?.end}>
+      <circle
+        cx={x(hole.along)}
+        cy={y(up ? plan.height : 0)}
+        r="4"
+        className="fill-paper stroke-ink"
+      />
+      <text
+        x={x(hole.along) + 8}
+        y={y(up ? plan.height : 0) + (up ? -8 : 20)}
+        className="fill-ink text-xs font-semibold"
+      >
+        {feed?.end}
+      </text>
+    </g>
   );
 }
 
@@ -204,6 +333,10 @@ function besideStud(plan: WallPlan, along: number): Pick<Placed, "stud" | "side"
     Math.abs(middleOf(stud) - along) < Math.abs(middleOf(best) - along) ? stud : best,
   );
   return { stud: nearest.number, side: along < middleOf(nearest) ? "left" : "right" };
+}
+
+function widthOf(stud: { begins: number; ends: number } | undefined): number {
+  return stud ? stud.ends - stud.begins : 0;
 }
 
 function middleOf({ begins, ends }: { begins: number; ends: number }): number {

@@ -5,6 +5,9 @@ export type WallDocument = Schemas["WallDocument"];
 export type WallBox = WallDocument["boxes"][number];
 export type HoleLine = WallDocument["lines"][number];
 export type Feed = NonNullable<WallDocument["feeds"]>[number];
+export type Opening = NonNullable<WallDocument["openings"]>[number];
+export type WayOut = NonNullable<WallDocument["ways_out"]>[number];
+export type WallCorner = NonNullable<WallDocument["corners"]>[number];
 type Change = (wall: WallDocument) => WallDocument;
 
 /** A wall to begin with: as framed walls usually are, with nothing in it. */
@@ -37,6 +40,7 @@ export function addBox(): Change {
   return (wall) => {
     const box = {
       name: unused("Box", wall.boxes),
+      kind: wall.units === "in" ? "square" : "single",
       stud: 2,
       height: wall.units === "in" ? 16 : 400,
     };
@@ -46,26 +50,137 @@ export function addBox(): Change {
 
 export function setBox(at: number, fields: Partial<WallBox>): Change {
   return (wall) => {
-    const before = wall.boxes[at];
-    const boxes = wall.boxes.map((box, place) => (place === at ? { ...box, ...fields } : box));
-    // A feed goes with the box that it names.
-    const feeds = (wall.feeds ?? []).map((feed) =>
-      fields.name !== undefined && before
-        ? {
-            ...feed,
-            from: feed.from === before.name ? fields.name : feed.from,
-            to: feed.to === before.name ? fields.name : feed.to,
-          }
-        : feed,
-    );
-    return { ...wall, boxes, feeds };
+    const boxes = replaced(wall.boxes, at, fields);
+    return { ...wall, boxes, feeds: renamed(wall, wall.boxes[at]?.name, fields.name) };
   };
+}
+
+/** The feeds of a wall where what some of them go to is called otherwise. */
+function renamed(wall: WallDocument, before: string | undefined, name: string | undefined): Feed[] {
+  const feeds = wall.feeds ?? [];
+  if (name === undefined || before === undefined) {
+    return feeds;
+  }
+  return feeds.map((feed) => ({
+    ...feed,
+    from: feed.from === before ? name : feed.from,
+    to: feed.to === before ? name : feed.to,
+  }));
+}
+
+function replaced<T>(all: readonly T[], at: number, fields: Partial<T>): T[] {
+  return all.map((each, place) => (place === at ? { ...each, ...fields } : each));
+}
+
+export function addOpening(): Change {
+  return (wall) => {
+    const us = wall.units === "in";
+    const openings = wall.openings ?? [];
+    const opening = {
+      name: unused("Opening", openings),
+      begins: us ? 48 : 1200,
+      width: us ? 32 : 800,
+    };
+    return { ...wall, openings: [...openings, opening] };
+  };
+}
+
+export function setOpening(at: number, fields: Partial<Opening>): Change {
+  return (wall) => {
+    const openings = wall.openings ?? [];
+    const before = openings[at]?.name;
+    // A box beside its frame goes with it.
+    const boxes = wall.boxes.map((box) =>
+      fields.name !== undefined && before && box.beside === before
+        ? { ...box, beside: fields.name }
+        : box,
+    );
+    return { ...wall, boxes, openings: replaced(openings, at, fields) };
+  };
+}
+
+export function removeOpening(at: number): Change {
+  return (wall) => {
+    const gone = wall.openings?.[at]?.name;
+    const boxes = wall.boxes.map((box) => (box.beside === gone ? { ...box, beside: "" } : box));
+    return { ...wall, boxes, openings: (wall.openings ?? []).toSpliced(at, 1) };
+  };
+}
+
+export function addCorner(): Change {
+  return (wall) => ({
+    ...wall,
+    corners: [...(wall.corners ?? []), { at: wall.units === "in" ? 96 : 2400, turns: "inside" }],
+  });
+}
+
+export function setCorner(at: number, fields: Partial<WallCorner>): Change {
+  return (wall) => ({ ...wall, corners: replaced(wall.corners ?? [], at, fields) });
+}
+
+export function removeCorner(at: number): Change {
+  return (wall) => ({ ...wall, corners: (wall.corners ?? []).toSpliced(at, 1) });
+}
+
+export function addWayOut(): Change {
+  return (wall) => {
+    const out: WayOut = { name: unused("Ceiling", wall.ways_out ?? []), plate: "top" };
+    return { ...wall, ways_out: [...(wall.ways_out ?? []), out] };
+  };
+}
+
+export function setWayOut(at: number, fields: Partial<WayOut>): Change {
+  return (wall) => {
+    const outs = wall.ways_out ?? [];
+    const feeds = renamed(wall, outs[at]?.name, fields.name);
+    return { ...wall, ways_out: replaced(outs, at, fields), feeds };
+  };
+}
+
+/** Where it goes up along the wall; empty: straight over its box. */
+export function placeWayOut(at: number, place: string): Change {
+  return (wall) => {
+    const outs = (wall.ways_out ?? []).map((out, number) => {
+      if (number !== at) {
+        return out;
+      }
+      const { at: _, ...others } = out;
+      return place ? { ...others, at: place } : others;
+    });
+    return { ...wall, ways_out: outs };
+  };
+}
+
+export type BoxSize = "width" | "tall" | "deep";
+
+/** How large a box of no kind is; empty: as is usual. */
+export function sizeBox(at: number, size: BoxSize, text: string): Change {
+  return (wall) => {
+    const boxes = wall.boxes.map((box, number) => {
+      if (number !== at) {
+        return box;
+      }
+      const { [size]: _, ...others } = box;
+      return text ? { ...others, [size]: text } : others;
+    });
+    return { ...wall, boxes };
+  };
+}
+
+export function removeWayOut(at: number): Change {
+  return (wall) => {
+    const feeds = feedsWithout(wall, wall.ways_out?.[at]?.name);
+    return { ...wall, ways_out: (wall.ways_out ?? []).toSpliced(at, 1), feeds };
+  };
+}
+
+function feedsWithout(wall: WallDocument, gone: string | undefined): Feed[] {
+  return (wall.feeds ?? []).filter(({ from, to }) => from !== gone && to !== gone);
 }
 
 export function removeBox(at: number): Change {
   return (wall) => {
-    const gone = wall.boxes[at]?.name;
-    const feeds = (wall.feeds ?? []).filter(({ from, to }) => from !== gone && to !== gone);
+    const feeds = feedsWithout(wall, wall.boxes[at]?.name);
     return { ...wall, boxes: wall.boxes.toSpliced(at, 1), feeds };
   };
 }
@@ -80,7 +195,7 @@ export function addLine(): Change {
 export function setLine(at: number, fields: Partial<HoleLine>): Change {
   return (wall) => {
     const before = wall.lines[at];
-    const lines = wall.lines.map((line, place) => (place === at ? { ...line, ...fields } : line));
+    const lines = replaced(wall.lines, at, fields);
     const feeds = (wall.feeds ?? []).map((feed) =>
       fields.name !== undefined && before && feed.line === before.name
         ? { ...feed, line: fields.name }
@@ -97,19 +212,25 @@ export function removeLine(at: number): Change {
 export function addFeed(from: string, to: string): Change {
   return (wall) => ({
     ...wall,
-    feeds: [...(wall.feeds ?? []), { from, to, line: wall.lines[0]?.name ?? "" }],
+    feeds: [...(wall.feeds ?? []), { from, to, line: wall.lines[0]?.name ?? "", key: newKey() }],
   });
 }
 
 export function setFeed(at: number, fields: Partial<Feed>): Change {
   return (wall) => ({
     ...wall,
-    feeds: (wall.feeds ?? []).map((feed, place) => (place === at ? { ...feed, ...fields } : feed)),
+    feeds: replaced(wall.feeds ?? [], at, fields),
   });
 }
 
 export function removeFeed(at: number): Change {
   return (wall) => ({ ...wall, feeds: (wall.feeds ?? []).toSpliced(at, 1) });
+}
+
+/** A key that no other feed has, whatever the feed's boxes are called: its run goes by it. */
+function newKey(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  return Array.from(bytes, (byte) => byte.toString(16).padStart(2, "0")).join("");
 }
 
 /** ``Box 3``: a name that none has yet. */

@@ -1,9 +1,12 @@
 // What a wall comes to: what is wrong before boring, what to bore, and every feed's pieces.
-import type { WallPlan } from "@/api/queries";
+import { Link } from "react-router";
+import { useWallRuns, type WallPlan } from "@/api/queries";
 import { FindingRow } from "@/ui/FindingRow";
 import { Reading } from "@/ui/Reading";
 
-export function WallAnswers({ plan }: { plan: WallPlan }) {
+export function WallAnswers({ wallId, plan }: { wallId: number; plan: WallPlan }) {
+  const made = useWallRuns(wallId).data ?? [];
+  const runs = new Map(made.map(({ key, id }) => [key, id]));
   return (
     <div className="grid gap-5 text-sm desk:grid-cols-2">
       <div className="grid gap-1 desk:col-span-2">
@@ -17,34 +20,58 @@ export function WallAnswers({ plan }: { plan: WallPlan }) {
           {plan.boxes.map((box) => (
             <li key={box.name}>
               <span className="font-semibold">{box.name}</span>
-              <span className="text-soft">
-                : {box.side} of stud {box.stud}, top at{" "}
-              </span>
+              <span className="text-soft">: {box.on}, top at </span>
               <Reading text={box.top_text} />
               <span className="text-soft">, proud </span>
               <Reading text={box.proud_text} />
+              {box.volume_text ? (
+                <span className="text-soft">; wires want {box.volume_text}</span>
+              ) : null}
             </li>
           ))}
         </ol>
         <h2 className="pt-3 pb-1 font-semibold text-soft">Holes to bore</h2>
         <ul>
-          {plan.to_bore.map(({ bit_text, height_text, count }) => (
-            <li key={`${bit_text} ${height_text}`}>
+          {plan.plate_holes.map((hole) => (
+            <li key={hole.feed}>
+              <span className="text-soft">In the {hole.plate} plate at </span>
+              <Reading text={hole.along_text} />
+              <span className="text-soft">, </span>
+              <Reading text={hole.deep_text} />
+              <span className="text-soft"> behind the face</span>
+            </li>
+          ))}
+          {plan.to_bore.map(({ bit_text, height_text, plate, count }) => (
+            <li key={`${bit_text} ${height_text} ${plate}`}>
               <span className="font-semibold">{count}</span>
               <span className="text-soft"> with a bit of </span>
               <Reading text={bit_text} />
-              <span className="text-soft">, at </span>
-              <Reading text={height_text} />
+              {plate ? (
+                <span className="text-soft">, through the {plate} plate</span>
+              ) : (
+                <>
+                  <span className="text-soft">, at </span>
+                  <Reading text={height_text} />
+                </>
+              )}
             </li>
           ))}
         </ul>
-        <p className="pt-3">
-          <span className="font-semibold">{plan.connectors}</span> connectors,{" "}
-          <span className="font-semibold">{plan.couplings}</span> couplings
-        </p>
-        <p className="pt-1 text-xs text-soft">
-          All boxes first, then all connectors, all holes, and the pipe last.
-        </p>
+        <h2 className="pt-3 pb-1 font-semibold text-soft">What is needed</h2>
+        <ul>
+          {plan.needed.map(({ what, count }) => (
+            <li key={what}>
+              <span className="font-semibold">{count}</span>{" "}
+              <span className="text-soft">{what}</span>
+            </li>
+          ))}
+        </ul>
+        <h2 className="pt-3 pb-1 font-semibold text-soft">In this order</h2>
+        <ol className="list-inside list-decimal">
+          {plan.order.map((step) => (
+            <li key={step}>{step}</li>
+          ))}
+        </ol>
       </section>
       <section>
         <h2 className="pb-1 font-semibold text-soft">Pieces</h2>
@@ -52,7 +79,7 @@ export function WallAnswers({ plan }: { plan: WallPlan }) {
           {plan.feeds.map((feed) => (
             <li key={feed.number} data-feed-pieces={feed.number}>
               <p className="font-semibold">
-                {feed.start} to {feed.end}
+                <FeedName feed={feed} run={runs.get(feed.key)} />
                 {feed.kick_text ? (
                   <span className="font-normal text-soft">, kicks of {feed.kick_text}</span>
                 ) : null}
@@ -79,6 +106,9 @@ export function WallAnswers({ plan }: { plan: WallPlan }) {
                     ) : (
                       <span className="text-soft">straight</span>
                     )}
+                    <span className="w-full pl-5 text-xs text-soft">
+                      {ordinal(piece.turn)} in, {piece.goes_in}
+                    </span>
                   </li>
                 ))}
               </ol>
@@ -91,5 +121,25 @@ export function WallAnswers({ plan }: { plan: WallPlan }) {
         </p>
       </section>
     </div>
+  );
+}
+
+const ENDINGS: Partial<Record<Intl.LDMLPluralRule, string>> = { one: "st", two: "nd", few: "rd" };
+const rules = new Intl.PluralRules("en", { type: "ordinal" });
+
+/** ``4th``. */
+function ordinal(turn: number): string {
+  return `${turn}${ENDINGS[rules.select(turn)] ?? "th"}`;
+}
+
+/** A feed by its two ends; the way to its run, once that is kept. */
+function FeedName({ feed, run }: { feed: WallPlan["feeds"][number]; run: number | undefined }) {
+  const name = `${feed.start} to ${feed.end}`;
+  return run ? (
+    <Link to={`/runs/${run}`} className="text-accent hover:underline">
+      {name}
+    </Link>
+  ) : (
+    name
   );
 }

@@ -127,9 +127,9 @@ function Opened({ wall, drafts, tabs }: Props) {
                 plan={answer}
                 chosen={chosen}
                 choose={tap}
-                move={(box, placed) => change(setBox(box, { ...placed, to: "top" }))}
+                move={(box, placed) => change(setBox(box, { ...placed, beside: "", to: "top" }))}
               />
-              <WallAnswers plan={answer} />
+              <WallAnswers wallId={wall.id} plan={answer} />
             </>
           ) : (
             <p className="text-soft">Planning the wall …</p>

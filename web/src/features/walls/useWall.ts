@@ -23,7 +23,10 @@ export function useWall(wall: JobWall, drafts: readonly Draft[]) {
       member,
       target: { kind: "wall", id: String(wall.id), title: `${wall.job_name}, ${wall.name}` },
       send: (document, baseVersion) => saveWall(wall.id, document, baseVersion),
-      done: () => void queries.invalidateQueries({ queryKey: keys.walls(wall.job_id) }),
+      done: () => {
+        void queries.invalidateQueries({ queryKey: keys.walls(wall.job_id) });
+        void queries.invalidateQueries({ queryKey: keys.wallRuns(wall.id) });
+      },
     };
   }, [wall, member, queries]);
   const document = useStore(each.store, (state) => state.current());

@@ -1,0 +1,60 @@
+"""In which order the pieces of a feed go in, and from where."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from itertools import pairwise
+
+from yarrow.walls.checks import name_of_member
+from yarrow.walls.routes import Route
+from yarrow.walls.sliding import BoredStretch
+from yarrow.wording.phrase import Phrase, Value
+
+
+@dataclass(frozen=True, slots=True)
+class GoesIn:
+    """A piece's turn, counted from 1, and how it goes in."""
+
+    turn: int
+    how: Phrase
+
+
+def goes_in(way: Route) -> tuple[GoesIn, ...]:
+    """How each piece of a feed goes in, in the order of the pieces: straight ones first, on each
+    side of the bay that they are slid from those furthest off, then the bent ones.
+
+    Args:
+        way: of the feed.
+    """
+    if not any(each.members for each in way.stretches):
+        return tuple(GoesIn(at + 1, Phrase("wall/plain-in")) for at in range(len(way.joints) + 1))
+    straight: list[tuple[int, float, int, Phrase]] = []
+    bent = []
+    ends = (None, *way.joints, None)
+    for piece, (before, after) in enumerate(pairwise(ends)):
+        if before is None or after is None or before.leg != after.leg:
+            bent.append(piece)
+            continue
+        number = before.leg - way.first_leg
+        each = way.stretches[number]
+        middle = (before.along + after.along) / 2
+        off = abs(middle - sum(each.bays[each.entry]) / 2)
+        straight.append((number, -off, piece, _slid(each, middle)))
+    hows = [(piece, how) for *_, piece, how in sorted(straight, key=lambda found: found[:3])]
+    last = Phrase("wall/bent-in" if straight else "wall/bent-alone")
+    hows += [(piece, last) for piece in bent]
+    turns = {piece: GoesIn(turn, how) for turn, (piece, how) in enumerate(hows, 1)}
+    return tuple(turns[piece] for piece in range(len(way.joints) + 1))
+
+
+def _slid(each: BoredStretch, middle: float) -> Phrase:
+    ahead = each.slid_ahead(middle)
+    right = ahead == (each.ends > each.begins)
+    beside = [each.members[each.entry - 1]] if each.entry else []
+    beside += each.members[each.entry : each.entry + 1]
+    beside.sort(key=lambda member: member.begins)
+    values: dict[str, Value] = {
+        "bay": tuple(name_of_member(member) for member in beside),
+        "way": Phrase("wall/right" if right else "wall/left"),
+    }
+    return Phrase("wall/slid-in" if len(beside) > 1 else "wall/slid-in-beside", values)

@@ -1,0 +1,66 @@
+"""The runs of a framed wall: made, brought up to date and put away as the wall says."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import yarrow
+from accounts.models import Member
+from jobs.models import JobWall, Run, new_key
+from jobs.room import check_room
+from jobs.services import MOST_RUNS, write_run
+from versions import services as versions
+
+
+def keyed(wall: JobWall, document: dict[str, Any]) -> dict[str, Any]:
+    """A wall's document in which every feed has a key of its own, which its run goes by: what it
+    had before, for what it joins, where it says none.
+
+    Args: wall, as it was; document, its next.
+    """
+    before = (wall.document or {}).get("feeds", []) if wall.pk else []
+    kept = {_joins(feed): feed.get("key") for feed in before}
+    runs = Run.objects.filter(job=wall.job).exclude(wall=None)
+    others = set((runs.exclude(wall=wall) if wall.pk else runs).values_list("key", flat=True))
+    feeds = []
+    for feed in document.get("feeds", []):
+        key = feed.get("key") or kept.get(_joins(feed)) or ""
+        if key in others or not (key.isascii() and key.isalnum()):
+            key = new_key()
+        others.add(key)
+        feeds.append({**feed, "key": key})
+    return {**document, "feeds": feeds} if feeds else document
+
+
+def _joins(feed: dict[str, Any]) -> tuple[str, str, str]:
+    return feed.get("from", ""), feed.get("to", ""), feed.get("line", "")
+
+
+def follow_wall(wall: JobWall, member: Member) -> None:
+    """A run of the job for every feed of a wall: written where the wall changed it, with what was
+    said of it beside that; put away where its feed is gone.
+
+    Raises: DocumentError, where the job has no room for it.
+    """
+    made = yarrow.runs_of_wall(wall.document)
+    there = {run.key: run for run in wall.job.runs.select_for_update().filter(key__in=made)}
+    for key, document in made.items():
+        run = there.get(key)
+        if run is None:
+            check_room(wall.job.runs, "runs", MOST_RUNS)
+            write_run(Run(job=wall.job, key=key, wall=wall), member, document)
+            continue
+        wanted = yarrow.run_of_wall(run.document, document)
+        run.wall = wall
+        if run.removed_at or wanted != run.document:
+            write_run(run, member, wanted)
+        else:
+            run.save(update_fields=["wall"])
+    for run in wall.runs.filter(removed_at=None).exclude(key__in=made):
+        versions.remove(run)
+
+
+def leave_wall(wall: JobWall) -> None:
+    """A wall that is put away takes its runs with it."""
+    for run in wall.runs.filter(removed_at=None):
+        versions.remove(run)

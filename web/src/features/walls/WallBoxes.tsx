@@ -1,0 +1,128 @@
+// The boxes of a framed wall as a list: their kind, their stud and side, their height.
+import { useCatalogue } from "@/api/queries";
+import { addBox, type BoxSize, removeBox, setBox, sizeBox, type WallBox } from "@/model/walls";
+import { wholeNumber } from "@/model/wholeNumber";
+import { Button } from "@/ui/Button";
+import { TakeOut, useEditing, WallField, WallWord } from "./WallField";
+
+const SIDES = [
+  { value: "left", label: "left" },
+  { value: "right", label: "right" },
+] as const;
+const EDGES = [
+  { value: "top", label: "top" },
+  { value: "middle", label: "middle" },
+  { value: "bottom", label: "bottom" },
+] as const;
+
+export function WallBoxes() {
+  const { wall, change } = useEditing();
+  return (
+    <section>
+      <h2 className="pb-1 font-semibold text-soft">Boxes</h2>
+      <ul className="grid gap-1.5">
+        {wall.boxes.map((box, at) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a box is known by its place while its name is typed
+          <li key={at} className="relative pr-9" data-box={at}>
+            <Row box={box} at={at} />
+          </li>
+        ))}
+      </ul>
+      <Button weight="quiet" className="px-0" onClick={() => change(addBox())}>
+        Add a box
+      </Button>
+    </section>
+  );
+}
+
+function Row({ box, at }: { box: WallBox; at: number }) {
+  const { wall, change } = useEditing();
+  const kinds = (useCatalogue().data?.wall_boxes ?? [])
+    .filter(({ units }) => units === wall.units)
+    .map(({ id, name }) => ({ value: id, label: name }));
+  const set = (fields: Partial<WallBox>) => change(setBox(at, fields));
+  const beside = box.beside ?? "";
+  return (
+    <>
+      <WallField
+        path={`boxes[${at}].name`}
+        label={`Name of box ${at + 1}`}
+        value={box.name}
+        onType={(name) => set({ name })}
+      />
+      <span className="text-soft">, a </span>
+      <WallWord
+        label={`Kind of ${box.name}`}
+        value={box.kind ?? ""}
+        options={[...kinds, { value: "", label: "box of its own size" }]}
+        onChange={(kind) => set({ kind })}
+      />
+      {box.kind ? null : <OwnSize box={box} at={at} />}
+      <span className="text-soft">, on the </span>
+      <WallWord
+        label={`Side of the stud, ${box.name}`}
+        value={box.side ?? "right"}
+        options={SIDES}
+        onChange={(side) => set({ side })}
+      />
+      <span className="text-soft"> of </span>
+      <WallWord
+        label={`What ${box.name} stands beside`}
+        value={beside}
+        options={[
+          { value: "", label: "stud" },
+          ...(wall.openings ?? []).map(({ name }) => ({ value: name, label: name })),
+        ]}
+        onChange={(opening) => set({ beside: opening })}
+      />{" "}
+      {beside ? null : (
+        <WallField
+          path={`boxes[${at}].stud`}
+          label={`Stud of ${box.name}`}
+          value={box.stud ?? 1}
+          onType={(stud) => set({ stud: wholeNumber(stud) })}
+        />
+      )}
+      <span className="text-soft">, its </span>
+      <WallWord
+        label={`What its height goes to, ${box.name}`}
+        value={box.to ?? "top"}
+        options={EDGES}
+        onChange={(to) => set({ to })}
+      />
+      <span className="text-soft"> at </span>
+      <WallField
+        path={`boxes[${at}].height`}
+        label={`Height of ${box.name}`}
+        value={box.height}
+        onType={(height) => set({ height })}
+      />
+      <TakeOut label={`Take out ${box.name}`} run={() => change(removeBox(at))} />
+    </>
+  );
+}
+
+const SIZES: Record<BoxSize, string> = { width: "wide", tall: "tall", deep: "deep" };
+
+function OwnSize({ box, at }: { box: WallBox; at: number }) {
+  const { change } = useEditing();
+  return (
+    <span>
+      {" ("}
+      {(Object.keys(SIZES) as BoxSize[]).map((size, place) => (
+        <span key={size}>
+          {place > 0 ? ", " : ""}
+          <WallField
+            path={`boxes[${at}].${size}`}
+            label={`How ${SIZES[size]} ${box.name} is`}
+            value={box[size]}
+            placeholder="usual"
+            onType={(text) => change(sizeBox(at, size, text))}
+          />
+          <span className="text-soft"> {SIZES[size]}</span>
+        </span>
+      ))}
+      {")"}
+    </span>
+  );
+}

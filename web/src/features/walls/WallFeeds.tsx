@@ -1,0 +1,199 @@
+// The lines of holes, the ways out and the feeds of a framed wall as lists.
+import {
+  addLine,
+  addWayOut,
+  type Feed,
+  placeWayOut,
+  removeFeed,
+  removeLine,
+  removeWayOut,
+  setFeed,
+  setLine,
+  setWayOut,
+} from "@/model/walls";
+import { Button } from "@/ui/Button";
+import { choices, TakeOut, useEditing, WallField, WallWord } from "./WallField";
+
+const PLATES = [
+  { value: "top", label: "top" },
+  { value: "bottom", label: "bottom" },
+] as const;
+
+export function WallLines() {
+  const { wall, change } = useEditing();
+  return (
+    <section>
+      <h2 className="pb-1 font-semibold text-soft">Lines of holes, ways out</h2>
+      <ul className="grid gap-1.5">
+        {wall.lines.map((line, at) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place while its name is typed
+          <li key={at} className="relative pr-9" data-hole-line={at}>
+            <WallField
+              path={`lines[${at}].name`}
+              label={`Name of line ${at + 1}`}
+              value={line.name}
+              onType={(name) => change(setLine(at, { name }))}
+            />
+            <span className="text-soft"> at </span>
+            <WallField
+              path={`lines[${at}].height`}
+              label={`Height of line ${line.name}`}
+              value={line.height}
+              onType={(height) => change(setLine(at, { height }))}
+            />
+            <span className="text-soft">, bored with </span>
+            <WallField
+              path={`lines[${at}].bit`}
+              label={`Bit of line ${line.name}`}
+              value={line.bit ?? BIT[wall.units]}
+              onType={(bit) => change(setLine(at, { bit }))}
+            />
+            <span className="text-soft">, </span>
+            <WallField
+              path={`lines[${at}].setback`}
+              label={`How deep line ${line.name} is`}
+              value={line.setback ?? SETBACK[wall.units]}
+              onType={(setback) => change(setLine(at, { setback }))}
+            />
+            <span className="text-soft"> behind the face</span>
+            <TakeOut label={`Take out line ${line.name}`} run={() => change(removeLine(at))} />
+          </li>
+        ))}
+        {(wall.ways_out ?? []).map((out, at) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a way out is known by its place while its name is typed
+          <li key={at} className="relative pr-9" data-way-out={at}>
+            <WallField
+              path={`ways_out[${at}].name`}
+              label={`Name of way out ${at + 1}`}
+              value={out.name}
+              onType={(name) => change(setWayOut(at, { name }))}
+            />
+            <span className="text-soft">, through the </span>
+            <WallWord
+              label={`Plate of ${out.name}`}
+              value={out.plate ?? "top"}
+              options={PLATES}
+              onChange={(plate) => change(setWayOut(at, { plate }))}
+            />
+            <span className="text-soft"> plate at </span>
+            <WallField
+              path={`ways_out[${at}].at`}
+              label={`Where ${out.name} is along the wall`}
+              value={out.at}
+              placeholder="its box"
+              onType={(place) => change(placeWayOut(at, place))}
+            />
+            <TakeOut label={`Take out ${out.name}`} run={() => change(removeWayOut(at))} />
+          </li>
+        ))}
+      </ul>
+      <div className="flex gap-4">
+        <Button weight="quiet" className="px-0" onClick={() => change(addLine())}>
+          Add a line of holes
+        </Button>
+        <Button weight="quiet" className="px-0" onClick={() => change(addWayOut())}>
+          Add a way out
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+export function WallFeeds() {
+  const { wall } = useEditing();
+  return (
+    <section>
+      <h2 className="pb-1 font-semibold text-soft">Feeds</h2>
+      <p className="pb-1 text-xs text-soft">
+        Tap one box of the drawing, then the one that it feeds.
+      </p>
+      <ul className="grid gap-1.5">
+        {(wall.feeds ?? []).map((feed, at) => (
+          <li key={feed.key || at} className="relative pr-9" data-feed-line={at}>
+            <FeedRow feed={feed} at={at} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function FeedRow({ feed, at }: { feed: Feed; at: number }) {
+  const { wall, change } = useEditing();
+  const outs = wall.ways_out ?? [];
+  const places = choices([...wall.boxes, ...outs].map(({ name }) => name));
+  const set = (fields: Partial<Feed>) => change(setFeed(at, fields));
+  const straight = outs.some(
+    ({ name, at: along }) => (name === feed.to || name === feed.from) && along === undefined,
+  );
+  return (
+    <>
+      <WallWord
+        label={`Feed ${at + 1} from`}
+        value={feed.from}
+        options={places}
+        onChange={(from) => set({ from, from_knockout: "" })}
+      />
+      <Knockout end="from" feed={feed} at={at} />
+      <span className="text-soft"> to </span>
+      <WallWord
+        label={`Feed ${at + 1} to`}
+        value={feed.to}
+        options={places}
+        onChange={(to) => set({ to, to_knockout: "" })}
+      />
+      <Knockout end="to" feed={feed} at={at} />
+      {straight ? null : (
+        <>
+          <span className="text-soft"> by line </span>
+          <WallWord
+            label={`Line of feed ${at + 1}`}
+            value={feed.line || (wall.lines[0]?.name ?? "")}
+            options={choices(wall.lines.map(({ name }) => name))}
+            onChange={(line) => set({ line })}
+          />
+        </>
+      )}
+      <span className="text-soft">, with </span>
+      <WallField
+        path={`feeds[${at}].wires`}
+        label={`What is drawn into feed ${at + 1}`}
+        value={feed.wires}
+        text
+        placeholder="2 x 12 thhn"
+        onType={(wires) => set({ wires })}
+      />
+      <TakeOut label={`Take out feed ${at + 1}`} run={() => change(removeFeed(at))} />
+    </>
+  );
+}
+
+/** The knockout at an end of a feed: the one that Yarrow takes, or another by its name. */
+function Knockout({ end, feed, at }: { end: "from" | "to"; feed: Feed; at: number }) {
+  const { change, plan } = useEditing();
+  const box = plan?.boxes.find(({ name }) => name === feed[end]);
+  const said = feed[`${end}_knockout`] ?? "";
+  if (!box || box.knockouts.length === 0) {
+    return null;
+  }
+  const planned = plan?.feeds.find(({ number }) => number === at);
+  const taken = planned ? planned[`${end}_knockout`] : "";
+  return (
+    <span className="text-soft">
+      {" ("}
+      <WallWord
+        label={`Knockout of ${feed[end]}, feed ${at + 1}`}
+        value={said}
+        options={[
+          { value: "", label: said || !taken ? "as Yarrow takes it" : taken },
+          ...choices(box.knockouts),
+        ]}
+        onChange={(name) => change(setFeed(at, { [`${end}_knockout`]: name }))}
+      />
+      {")"}
+    </span>
+  );
+}
+
+const BIT = { in: 1, mm: 28 } as const;
+const SETBACK = { in: "1 3/4", mm: 44 } as const;

@@ -1,0 +1,91 @@
+// A value of a framed wall where it is typed, with what is wrong with it; and how a row is taken out.
+import { createContext, useContext } from "react";
+import type { WallPlan } from "@/api/queries";
+import type { WallDocument } from "@/model/walls";
+import { IconButton } from "@/ui/Button";
+import { Icon } from "@/ui/Icon";
+import { InlineInput } from "@/ui/InlineInput";
+import { Select } from "@/ui/Select";
+
+export type WallChange = (next: (wall: WallDocument) => WallDocument) => void;
+
+export type Editing = {
+  readonly wall: WallDocument;
+  readonly change: WallChange;
+  /** What can't be read, by its path in the document. */
+  readonly problems: ReadonlyMap<string, string>;
+  readonly plan: WallPlan | null;
+};
+
+export const EditingWall = createContext<Editing | null>(null);
+
+export function useEditing(): Editing {
+  const editing = useContext(EditingWall);
+  if (!editing) {
+    throw new Error("outside of a wall");
+  }
+  return editing;
+}
+
+type FieldProps = {
+  path: string;
+  label: string;
+  value: string | number | undefined;
+  onType: (text: string) => void;
+  text?: boolean;
+  placeholder?: string;
+};
+
+export function WallField({ path, label, value, onType, text, placeholder }: FieldProps) {
+  const { problems, plan } = useEditing();
+  const found = plan?.findings.find((finding) => finding.path === path);
+  return (
+    <InlineInput
+      data-path={path}
+      label={label}
+      value={value === undefined ? "" : String(value)}
+      problem={problems.get(path)}
+      level={found?.level}
+      look={text ? "text" : "number"}
+      placeholder={placeholder}
+      onType={onType}
+    />
+  );
+}
+
+type WordProps<T extends string> = {
+  label: string;
+  value: T;
+  options: readonly { readonly value: T; readonly label: string }[];
+  onChange: (value: T) => void;
+};
+
+/** What stands in a Select for the empty text, which it takes for no choice at all. */
+const EMPTY = "-";
+
+export function WallWord<T extends string>({ label, value, options, onChange }: WordProps<T>) {
+  return (
+    <Select
+      look="word"
+      label={label}
+      value={value || EMPTY}
+      options={options.map((option) => ({ ...option, value: option.value || EMPTY }))}
+      onChange={(next) => onChange((next === EMPTY ? "" : next) as T)}
+    />
+  );
+}
+
+export function TakeOut({ label, run }: { label: string; run: () => void }) {
+  return (
+    <span className="absolute top-0 right-0">
+      <IconButton label={label} onClick={run}>
+        <Icon name="close" className="size-4" />
+      </IconButton>
+    </span>
+  );
+}
+
+/** Named alike and for the choice of one: ``{ value, label }``. */
+export function choices(names: readonly string[]): { value: string; label: string }[] {
+  return names.map((name) => ({ value: name, label: name }));
+}

@@ -1,0 +1,136 @@
+// What a framed wall is built of, as a list: its size, its studs, its openings, its corners.
+import {
+  addCorner,
+  addOpening,
+  removeCorner,
+  removeOpening,
+  setCorner,
+  setOpening,
+  setStuds,
+  setWall,
+} from "@/model/walls";
+import { Button } from "@/ui/Button";
+import { TakeOut, useEditing, WallField, WallWord } from "./WallField";
+
+const CARRIES = [
+  { value: "yes", label: "carry a load" },
+  { value: "no", label: "carry none" },
+] as const;
+const TURNS = [
+  { value: "inside", label: "toward the room" },
+  { value: "outside", label: "away from the room" },
+] as const;
+
+export function WallFrame() {
+  const { wall, change } = useEditing();
+  return (
+    <>
+      <p>
+        <WallField
+          path="length"
+          label="Length of the wall"
+          value={wall.length}
+          onType={(length) => change(setWall({ length }))}
+        />{" "}
+        long,{" "}
+        <WallField
+          path="height"
+          label="Height of the wall"
+          value={wall.height}
+          onType={(height) => change(setWall({ height }))}
+        />{" "}
+        high; studs every{" "}
+        <WallField
+          path="studs.spacing"
+          label="Spacing of the studs"
+          value={wall.studs.spacing ?? USUAL[wall.units]}
+          onType={(spacing) => change(setStuds({ spacing }))}
+        />
+        , and they{" "}
+        <WallWord
+          label="What the studs carry"
+          value={(wall.studs.bearing ?? true) ? "yes" : "no"}
+          options={CARRIES}
+          onChange={(carries) => change(setStuds({ bearing: carries === "yes" }))}
+        />
+        .
+      </p>
+      <section>
+        <h2 className="pb-1 font-semibold text-soft">Doors, windows, corners</h2>
+        <ul className="grid gap-1.5">
+          {(wall.openings ?? []).map((opening, at) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: an opening is known by its place while its name is typed
+            <li key={at} className="relative pr-9" data-opening={at}>
+              <WallField
+                path={`openings[${at}].name`}
+                label={`Name of opening ${at + 1}`}
+                value={opening.name}
+                onType={(name) => change(setOpening(at, { name }))}
+              />
+              <span className="text-soft"> from </span>
+              <WallField
+                path={`openings[${at}].begins`}
+                label={`Where ${opening.name} begins`}
+                value={opening.begins}
+                onType={(begins) => change(setOpening(at, { begins }))}
+              />
+              <span className="text-soft">, </span>
+              <WallField
+                path={`openings[${at}].width`}
+                label={`Width of ${opening.name}`}
+                value={opening.width}
+                onType={(width) => change(setOpening(at, { width }))}
+              />
+              <span className="text-soft"> wide, sill at </span>
+              <WallField
+                path={`openings[${at}].sill`}
+                label={`Sill of ${opening.name}`}
+                value={opening.sill ?? 0}
+                onType={(sill) => change(setOpening(at, { sill }))}
+              />
+              <span className="text-soft">, head at </span>
+              <WallField
+                path={`openings[${at}].head`}
+                label={`Head of ${opening.name}`}
+                value={opening.head ?? HEAD[wall.units]}
+                onType={(head) => change(setOpening(at, { head }))}
+              />
+              <TakeOut label={`Take out ${opening.name}`} run={() => change(removeOpening(at))} />
+            </li>
+          ))}
+          {(wall.corners ?? []).map((corner, at) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a corner has no name; its place is what it is
+            <li key={at} className="relative pr-9" data-corner={at}>
+              <span className="text-soft">A corner at </span>
+              <WallField
+                path={`corners[${at}].at`}
+                label={`Where corner ${at + 1} is`}
+                value={corner.at}
+                onType={(place) => change(setCorner(at, { at: place }))}
+              />
+              <span className="text-soft">, </span>
+              <WallWord
+                label={`Which way corner ${at + 1} turns`}
+                value={corner.turns ?? "inside"}
+                options={TURNS}
+                onChange={(turns) => change(setCorner(at, { turns }))}
+              />
+              <TakeOut label={`Take out corner ${at + 1}`} run={() => change(removeCorner(at))} />
+            </li>
+          ))}
+        </ul>
+        <div className="flex gap-4">
+          <Button weight="quiet" className="px-0" onClick={() => change(addOpening())}>
+            Add an opening
+          </Button>
+          <Button weight="quiet" className="px-0" onClick={() => change(addCorner())}>
+            Add a corner
+          </Button>
+        </div>
+      </section>
+    </>
+  );
+}
+
+const USUAL = { in: 16, mm: 400 } as const;
+const HEAD = { in: 80, mm: 2040 } as const;
