@@ -99,6 +99,7 @@ class PublicDoor(unittest.TestCase):
                 "read_stock",
                 "run_of_wall",
                 "runs_of_wall",
+                "wall_values",
             },
         )
 

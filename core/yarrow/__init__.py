@@ -57,6 +57,7 @@ from yarrow.runs.bending_sequence import Handling, handle_plan, handle_run
 from yarrow.runs.model.plan import WrittenPlan
 from yarrow.runs.planner import plan_run
 from yarrow.runs.written_plan import write_plan
+from yarrow.walls.wall_plan import WallPlan
 from yarrow.wording.wording import Country, Wording, wording_of
 
 __version__ = "0.1.0"
@@ -103,6 +104,7 @@ __all__ = [
     "sitebox",
     "stock_of_runs",
     "wall",
+    "wall_values",
     "wires",
     "work",
     "work_as_text",
@@ -489,6 +491,15 @@ def wall(document: Document, country: Country | None = None) -> Answer:
     Source: docs/geometry.md, framed walls.
     """
     return plain(wall_document(document), _wording(document, country))
+
+
+def wall_values(document: Document) -> WallPlan:
+    """The same as frozen values, for who draws it.
+
+    Args: document, ``yarrow.wall/1``.
+    Raises: DocumentError.
+    """
+    return wall_document(document)
 
 
 def runs_of_wall(document: Document) -> dict[str, Answer]:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import io
 import threading
+from collections.abc import Sequence
 
 from reportlab.lib.colors import HexColor
 from reportlab.lib.units import mm
@@ -12,33 +13,35 @@ from reportlab.pdfgen.canvas import Canvas
 from exports.drawing import Drawing, Stroke, Text, font_name
 
 
-def sheet_pdf(drawing: Drawing) -> bytes:
-    """The drawing as a one-page PDF; the same drawing gives the same bytes.
+def sheet_pdf(*pages: Drawing) -> bytes:
+    """Drawings as a PDF, a page each; the same drawings give the same bytes.
 
     One at a time: the faces, which keep what each document takes of them, are shared by threads.
     """
     with _FACES:
-        return _drawn(drawing)
+        return _drawn(pages)
 
 
 _FACES = threading.Lock()
 
 
-def _drawn(drawing: Drawing) -> bytes:
+def _drawn(pages: Sequence[Drawing]) -> bytes:
     out = io.BytesIO()
-    size = (drawing.width * mm, drawing.height * mm)
+    first = pages[0]
+    size = (first.width * mm, first.height * mm)
     canvas = Canvas(out, pagesize=size, invariant=1, pageCompression=1)
-    canvas.setTitle(drawing.title)
+    canvas.setTitle(first.title)
     canvas.setCreator("Yarrow")
-    # From here on, millimetres from the top left, as the drawing has it.
-    canvas.translate(0, size[1])
-    canvas.scale(mm, mm)
-    for item in drawing.items:
-        if isinstance(item, Text):
-            _draw_text(canvas, item)
-        else:
-            _stroke(canvas, item)
-    canvas.showPage()
+    for drawing in pages:
+        # From here on, millimetres from the top left, as the drawing has it.
+        canvas.translate(0, size[1])
+        canvas.scale(mm, mm)
+        for item in drawing.items:
+            if isinstance(item, Text):
+                _draw_text(canvas, item)
+            else:
+                _stroke(canvas, item)
+        canvas.showPage()
     canvas.save()
     return out.getvalue()
 

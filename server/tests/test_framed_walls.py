@@ -87,6 +87,42 @@ class FramedWalls(CrewTest):
         self.assertEqual([each["count"] for each in answer["needed"]], [2, 2, 2])
         self.assertEqual([hole["stud"] for hole in answer["holes"]], [4, 5, 6])
 
+    def test_the_sheet_has_the_wall_with_all_of_its_lengths(self) -> None:
+        wall = {
+            **WALL,
+            "ways_out": [{"name": "Attic"}],
+            "openings": [{"name": "Door", "begins": 120, "width": 32}],
+            "feeds": [*WALL["feeds"], {"from": "Switch", "to": "Attic"}],
+        }
+        made = self.send("post", f"/api/jobs/{self.job.id}/walls", wall).json()
+        path = f"/api/walls/{made['id']}/sheet"
+        sheet = self.send("get", f"{path}.svg").content.decode()
+        plan = self.send("post", "/api/wall", wall).json()
+        for feed in plan["feeds"]:
+            for piece in feed["pieces"]:
+                self.assertIn(f"cut {piece['cut_text']}", sheet)
+        for said in ("Gable wall", "Door", "Attic", "Boxes to mount", "3 × 1 at 64", "connectors"):
+            self.assertIn(said, sheet)
+        printed = self.send("get", f"{path}.pdf?paper=letter")
+        self.assertTrue(printed.content.startswith(b"%PDF"))
+        self.assertIn('filename="gable-wall.pdf"', printed["Content-Disposition"])
+        self.assertEqual(self.send("get", f"{path}.svg?paper=a9").status_code, 422)
+
+    def test_a_wall_with_more_than_a_page_goes_on_to_another(self) -> None:
+        boxes = [{"name": f"Box {at}", "stud": at, "height": 16} for at in range(1, 100)]
+        feeds = [{"from": f"Box {at}", "to": f"Box {at + 3}"} for at in range(1, 90, 5)]
+        wall = {**WALL, "length": 2000, "boxes": boxes, "feeds": feeds}
+        made = self.send("post", f"/api/jobs/{self.job.id}/walls", wall).json()
+        path = f"/api/walls/{made['id']}/sheet.svg"
+        first = self.send("get", path)
+        pages = int(first["X-Pages"])
+        self.assertGreater(pages, 1)
+        sheets = [self.send("get", f"{path}?page={n + 1}").content.decode() for n in range(pages)]
+        for said in ("Box 1: right of stud 1", "Box 99: right of stud 99", "Box 86 to Box 89"):
+            self.assertEqual(sum(said in sheet for sheet in sheets), 1, said)
+        self.assertIn("page 2", sheets[1])
+        self.assertEqual(self.send("get", f"{path}?page=99").content.decode(), sheets[-1])
+
     def test_what_can_t_be_read_is_refused_at_its_place(self) -> None:
         for wrong, path in (
             ({**WALL, "boxes": [{"name": "A", "stud": 99, "height": 3}]}, "boxes[0].stud"),

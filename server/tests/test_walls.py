@@ -113,6 +113,8 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("get", "/api/walls/{wall_id}/revisions"): (None, 200),
     ("post", "/api/walls/{wall_id}/revisions/{version}/restore"): ({"base_version": 2}, 200),
     ("get", "/api/walls/{wall_id}/runs"): (None, 200),
+    ("get", "/api/walls/{wall_id}/sheet.svg"): (None, 200),
+    ("get", "/api/walls/{wall_id}/sheet.pdf"): (None, 200),
     ("delete", "/api/walls/{wall_id}"): (None, 200),
     ("post", "/api/walls/{wall_id}/bring-back"): (None, 200),
     ("post", "/api/jobs/{job_id}/cuts"): ({"document": STOCK}, 200),

@@ -413,7 +413,7 @@ class AtRandom(unittest.TestCase):
         """Its pieces, joined, go from the one box's knockout to the other's, and every piece begins
         where a coupling's stop is from where the one before it ends."""
         plans, wrong = piece_plans(read_run(each.run))
-        self.assertEqual(wrong, ())
+        self.assertEqual([found for found in wrong if found.level == "error"], [])
         pieces = [write_plan(plan) for plan in plans]
         first = laid.routes[0].folded[0]
         ends = [pieces[0].path[0], pieces[-1].path[-1]]

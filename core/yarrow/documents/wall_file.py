@@ -16,7 +16,7 @@ from yarrow.documents.run_file import read_run
 from yarrow.documents.wall_reading import read_shape, read_wall
 from yarrow.fill.conductor import Conductor
 from yarrow.findings.code import FindingCode
-from yarrow.findings.finding import Finding, errors_of, gravest_first
+from yarrow.findings.finding import Finding, gravest_first
 from yarrow.geometry.vectors import Vector, along, subtract, unit
 from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.units import convert_length
@@ -33,8 +33,6 @@ from yarrow.walls.volume import volume_of
 from yarrow.walls.wall import Feed, FeedEnd, FramedWall, WallBox
 from yarrow.walls.wall_plan import (
     PlacedBox,
-    PlacedOpening,
-    PlacedStud,
     PlannedFeed,
     WallPiece,
     WallPlan,
@@ -76,13 +74,8 @@ def wall_document(document: object) -> WallPlan:
         length=wall.length,
         height=wall.height,
         plates=wall.plates,
-        studs=tuple(
-            PlacedStud(stud.number, stud.begins, stud.ends, stud.parts) for stud in wall.studs.each
-        ),
-        openings=tuple(
-            PlacedOpening(each.name, each.begins, each.ends, each.sill, each.head, each.header)
-            for each in wall.openings
-        ),
+        studs=wall.studs.each,
+        openings=wall.openings,
         corners=tuple(each.at for each in wall.corners),
         boxes=tuple(
             _placed_box(
@@ -288,7 +281,8 @@ def _pieces_of(run: str) -> tuple[tuple[_Made, ...], tuple[Finding, ...]]:
         )
         for plan in map(write_plan, plans)
     )
-    return made, errors_of(gravest_first(wrong))
+    told = (each for each in gravest_first(wrong) if each.level != "note")
+    return made, tuple(told)
 
 
 def _placed_box(box: WallBox, words: LengthFormatter, volume: str) -> PlacedBox:

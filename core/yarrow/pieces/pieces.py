@@ -76,7 +76,8 @@ def pieces_of(survey: Survey) -> PiecesOfRun:
 
 
 def piece_plans(survey: Survey) -> tuple[tuple[Plan, ...], tuple[Finding, ...]]:
-    """The plan of each piece of a run, in order; none where it can't be parted, and why.
+    """The plan of each piece of a run, in order, with what is found of it as a whole; none where it
+    can't be parted, and why.
 
     Args:
         survey: the run as it was read.
@@ -86,14 +87,14 @@ def piece_plans(survey: Survey) -> tuple[tuple[Plan, ...], tuple[Finding, ...]]:
     if not isinstance(parted, PartedRun):
         return (), parted
     parting, middles = parted.hung.parting, parted.hung.middles
-    return tuple(parting.plan(*span) for span in parting.spans(middles)), ()
+    return tuple(parting.plan(*span) for span in parting.spans(middles)), parted.of_whole
 
 
 @dataclass(frozen=True, slots=True)
 class PartedRun:
     """A run that can be parted: the ``rooms`` where a joint may lie, where they were ``taken`` to
     lie, of which ``ways`` (none where somebody said it), and it as it is got in; ``findings`` are
-    of how it was parted."""
+    of how it was parted, ``of_whole`` of the run as one."""
 
     parting: Parting
     rooms: tuple[JointRoom, ...]
@@ -101,6 +102,7 @@ class PartedRun:
     taken: Middles
     hung: Hung
     findings: tuple[Finding, ...]
+    of_whole: tuple[Finding, ...]
 
 
 def _part(asked: Resolution, said: Joints) -> PartedRun | tuple[Finding, ...]:
@@ -120,7 +122,7 @@ def _part(asked: Resolution, said: Joints) -> PartedRun | tuple[Finding, ...]:
     if taken is None:
         return (*findings, _no_room(parting.parted, rooms))
     hung = Hung.of(parting, RunToClose(parting.parted, taken, said.ends, rooms), said)
-    return PartedRun(parting, rooms, ways, taken, hung, findings)
+    return PartedRun(parting, rooms, ways, taken, hung, findings, plan.findings)
 
 
 @dataclass(frozen=True, slots=True)

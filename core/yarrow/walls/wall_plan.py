@@ -8,30 +8,8 @@ from typing import Any
 from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
+from yarrow.walls.studs import Opening, Stud
 from yarrow.wording.phrase import Phrase
-
-
-@dataclass(frozen=True, slots=True)
-class PlacedStud:
-    """A stud: its number, counted from 1 (0: it frames an opening), from where to where it stands
-    along the wall, and the parts of it that stand, each from where to where over the floor."""
-
-    number: int
-    begins: float
-    ends: float
-    parts: tuple[tuple[float, float], ...]
-
-
-@dataclass(frozen=True, slots=True)
-class PlacedOpening:
-    """An opening, and how deep the header over it is."""
-
-    name: str
-    begins: float
-    ends: float
-    sill: float
-    head: float
-    header: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -148,8 +126,8 @@ class WallPlan:
     length: float
     height: float
     plates: tuple[float, float]
-    studs: tuple[PlacedStud, ...]
-    openings: tuple[PlacedOpening, ...]
+    studs: tuple[Stud, ...]
+    openings: tuple[Opening, ...]
     corners: tuple[float, ...]
     boxes: tuple[PlacedBox, ...]
     holes: tuple[BoredHole, ...]

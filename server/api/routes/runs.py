@@ -7,10 +7,10 @@ from dataclasses import dataclass, replace
 from typing import Any, Literal
 
 from django.http import HttpResponse
-from django.utils.text import slugify
 from ninja import Path, Query, Router
 
 import yarrow
+from api.papers import Paper, as_file, file_name, heading_of
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
 from api.shapes import (
@@ -30,7 +30,7 @@ from api.shapes import (
 )
 from exports.drawing import Drawing
 from exports.dxf import plan_dxf
-from exports.page import PAPERS, Heading
+from exports.page import PAPERS
 from exports.pdf import sheet_pdf
 from exports.rack_sheet import compose_rack_sheet
 from exports.sheet import compose_sheet
@@ -45,7 +45,6 @@ from yarrow.runs.model.plan import WrittenPlan
 
 router = Router(tags=["runs"])
 
-Paper = Literal["a4", "letter"]
 What = Literal["run", "rack", "wires"]
 
 
@@ -150,7 +149,7 @@ def export_run(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """The run file, to keep or to hand on."""
     run = _run_of(request, run_id)
     body = json.dumps(run.document, indent=2, ensure_ascii=False)
-    return _download(body.encode(), "application/json", f"{_file_name(run)}.json")
+    return as_file(body.encode(), "application/json", f"{file_name(run)}.json")
 
 
 @router.get(
@@ -188,8 +187,8 @@ def get_sheet_pdf(
     """The same sheet as a PDF."""
     run = _run_of(request, run_id)
     part = f"-{of}" if of != "run" else _shown(run, piece).file_part
-    name = f"{_file_name(run)}{part}.pdf"
-    return _download(sheet_pdf(_sheet(run, paper, of, piece)), "application/pdf", name)
+    name = f"{file_name(run)}{part}.pdf"
+    return as_file(sheet_pdf(_sheet(run, paper, of, piece)), "application/pdf", name)
 
 
 @router.get(
@@ -203,8 +202,8 @@ def get_stick_svg(request: MemberRequest, run_id: Path[Id], piece: Query[int] = 
     run = _run_of(request, run_id)
     shown = _shown(run, piece)
     drawing = compose_stick(shown.plan, shown.title(run.name))
-    name = f"{_file_name(run)}{shown.file_part}-stick.svg"
-    return _download(drawing_svg(drawing).encode(), "image/svg+xml", name)
+    name = f"{file_name(run)}{shown.file_part}-stick.svg"
+    return as_file(drawing_svg(drawing).encode(), "image/svg+xml", name)
 
 
 @router.get(
@@ -218,7 +217,7 @@ def get_bend_table(request: MemberRequest, run_id: Path[Id], piece: Query[int] =
     run = _run_of(request, run_id)
     shown = _shown(run, piece)
     table = bend_table_csv(shown.plan)
-    return _download(table.encode(), "text/csv", f"{_file_name(run)}{shown.file_part}-bends.csv")
+    return as_file(table.encode(), "text/csv", f"{file_name(run)}{shown.file_part}-bends.csv")
 
 
 @router.get(
@@ -231,7 +230,7 @@ def get_drawing_dxf(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """Elevation, plan and 3D centreline as DXF."""
     run = _run_of(request, run_id)
     drawing = plan_dxf(yarrow.plan_values(run.document))
-    return _download(drawing, "image/vnd.dxf", f"{_file_name(run)}.dxf")
+    return as_file(drawing, "image/vnd.dxf", f"{file_name(run)}.dxf")
 
 
 def _run_of(request: MemberRequest, run_id: int) -> Run:
@@ -240,8 +239,7 @@ def _run_of(request: MemberRequest, run_id: int) -> Run:
 
 
 def _sheet(run: Run, paper: Paper, what: What, piece: int) -> Drawing:
-    saved = f"version {run.version}, saved {run.updated_at:%d %b %Y} by {run.updated_by.shown_name}"
-    heading = Heading(run.job.name, run.name, saved, run.job.wording)
+    heading = heading_of(run)
     if what == "wires":
         return compose_wires_sheet(yarrow.plan_values(run.document), heading, PAPERS[paper])
     if what == "rack":
@@ -286,12 +284,3 @@ def _shown(run: Run, piece: int) -> ShownPiece:
     shown = pieces[number - 1]
     steps = (*shown.before, *shown.plan.steps, *shown.after)
     return ShownPiece(replace(shown.plan, steps=steps), number, len(pieces))
-
-
-def _file_name(run: Run) -> str:
-    return slugify(run.name) or f"run-{run.id}"
-
-
-def _download(body: bytes, kind: str, name: str) -> HttpResponse:
-    headers = {"Content-Disposition": f'inline; filename="{name}"'}
-    return HttpResponse(body, content_type=kind, headers=headers)

@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+from django.http import HttpResponse
 from ninja import Body as Given
 from ninja import Path, Query, Router, Schema
 
+import yarrow
+from api.papers import Paper, as_file, file_name, heading_of
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
 from api.shapes import (
@@ -17,6 +20,11 @@ from api.shapes import (
     WallDocument,
     revision_page,
 )
+from exports.drawing import Drawing
+from exports.page import PAPERS
+from exports.pdf import sheet_pdf
+from exports.svg import drawing_svg
+from exports.wall_sheet import compose_wall_sheet
 from jobs import walls as services
 from jobs.models import JobWall, Run
 from jobs.policy import jobs_for, walls_for
@@ -99,6 +107,45 @@ def list_runs(request: MemberRequest, wall_id: Path[Id]) -> list[Run]:
     """The runs that a wall makes, by the keys of its feeds."""
     wall = walls_for(request.user).get(id=wall_id)
     return list(wall.runs.filter(removed_at=None).only("id", "key", "version"))
+
+
+@router.get(
+    "/walls/{wall_id}/sheet.svg",
+    response={200: str, **REFUSALS},
+    operation_id="get_wall_sheet_svg",
+    openapi_extra={"responses": {200: {"content": {"image/svg+xml": {}}}}},
+)
+def get_sheet_svg(
+    request: MemberRequest,
+    wall_id: Path[Id],
+    paper: Query[Paper] = "a4",
+    page: Query[int] = 1,
+) -> HttpResponse:
+    """A page of the sheet of a wall, counted from 1, as the page shows and prints it; how many
+    there are stands in ``X-Pages``. Beyond the last, that."""
+    pages = _sheet(walls_for(request.user).get(id=wall_id), paper)
+    shown = pages[min(max(page, 1), len(pages)) - 1]
+    headers = {"X-Pages": str(len(pages))}
+    return HttpResponse(drawing_svg(shown), content_type="image/svg+xml", headers=headers)
+
+
+@router.get(
+    "/walls/{wall_id}/sheet.pdf",
+    response={200: str, **REFUSALS},
+    operation_id="get_wall_sheet_pdf",
+    openapi_extra={"responses": {200: {"content": {"application/pdf": {}}}}},
+)
+def get_sheet_pdf(
+    request: MemberRequest, wall_id: Path[Id], paper: Query[Paper] = "a4"
+) -> HttpResponse:
+    """The same sheet as a PDF, all of its pages."""
+    wall = walls_for(request.user).get(id=wall_id)
+    return as_file(sheet_pdf(*_sheet(wall, paper)), "application/pdf", f"{file_name(wall)}.pdf")
+
+
+def _sheet(wall: JobWall, paper: Paper) -> tuple[Drawing, ...]:
+    plan = yarrow.wall_values(wall.document)
+    return compose_wall_sheet(plan, heading_of(wall), PAPERS[paper])
 
 
 @router.delete("/walls/{wall_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_wall")

@@ -1477,6 +1477,47 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/walls/{wall_id}/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Sheet Pdf
+         * @description The same sheet as a PDF, all of its pages.
+         */
+        get: operations["get_wall_sheet_pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walls/{wall_id}/sheet.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Sheet Svg
+         * @description A page of the sheet of a wall, counted from 1, as the page shows and prints it; how many
+         *     there are stands in ``X-Pages``. Beyond the last, that.
+         */
+        get: operations["get_wall_sheet_svg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/wires": {
         parameters: {
             query?: never;
@@ -3166,6 +3207,25 @@ export interface components {
             within: boolean;
         };
         /**
+         * Opening
+         * @description A door or a window: its clear width from ``begins`` to ``ends``, from its ``sill`` (0: a
+         *     door) up to its ``head``, and how deep the ``header`` over it is.
+         */
+        Opening: {
+            /** Begins */
+            begins: number;
+            /** Ends */
+            ends: number;
+            /** Head */
+            head: number;
+            /** Header */
+            header: number;
+            /** Name */
+            name: string;
+            /** Sill */
+            sill: number;
+        };
+        /**
          * OrderedBend
          * @description The bend to make next, counted along the pipe from 0, and the end that the hook faces.
          */
@@ -3490,42 +3550,6 @@ export interface components {
              * @enum {string}
              */
             wall: "left" | "right" | "top" | "bottom";
-        };
-        /**
-         * PlacedOpening
-         * @description An opening, and how deep the header over it is.
-         */
-        PlacedOpening: {
-            /** Begins */
-            begins: number;
-            /** Ends */
-            ends: number;
-            /** Head */
-            head: number;
-            /** Header */
-            header: number;
-            /** Name */
-            name: string;
-            /** Sill */
-            sill: number;
-        };
-        /**
-         * PlacedStud
-         * @description A stud: its number, counted from 1 (0: it frames an opening), from where to where it stands
-         *     along the wall, and the parts of it that stand, each from where to where over the floor.
-         */
-        PlacedStud: {
-            /** Begins */
-            begins: number;
-            /** Ends */
-            ends: number;
-            /** Number */
-            number: number;
-            /** Parts */
-            parts: [
-                number,
-                number
-            ][];
         };
         /**
          * PlaceOfJoint
@@ -5181,6 +5205,25 @@ export interface components {
             place: number;
         };
         /**
+         * Stud
+         * @description A stud from ``begins`` to ``ends`` along the wall: its ``number``, counted from 1 among those
+         *     that are spaced (0: it frames an opening), and the ``parts`` of it that stand, each from where
+         *     to where over the floor.
+         */
+        Stud: {
+            /** Begins */
+            begins: number;
+            /** Ends */
+            ends: number;
+            /** Number */
+            number: number;
+            /** Parts */
+            parts: [
+                number,
+                number
+            ][];
+        };
+        /**
          * Supports
          * @description What holds a run up: the rule as the tape reads (``upright_text`` is empty where a leg that
          *     stands upright has no spacing of its own), ``law`` or habit, its source, the straps.
@@ -5513,7 +5556,7 @@ export interface components {
             /** Needed */
             needed: components["schemas"]["Needed"][];
             /** Openings */
-            openings: components["schemas"]["PlacedOpening"][];
+            openings: components["schemas"]["Opening"][];
             /** Order */
             order: string[];
             /** Plate Holes */
@@ -5524,7 +5567,7 @@ export interface components {
                 number
             ];
             /** Studs */
-            studs: components["schemas"]["PlacedStud"][];
+            studs: components["schemas"]["Stud"][];
             /** To Bore */
             to_bore: components["schemas"]["ToBore"][];
             /**
@@ -13351,6 +13394,183 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WallRun"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_wall_sheet_pdf: {
+        parameters: {
+            query?: {
+                paper?: "a4" | "letter";
+            };
+            header?: never;
+            path: {
+                wall_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                    "application/pdf": unknown;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_wall_sheet_svg: {
+        parameters: {
+            query?: {
+                page?: number;
+                paper?: "a4" | "letter";
+            };
+            header?: never;
+            path: {
+                wall_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                    "image/svg+xml": unknown;
                 };
             };
             /** @description Bad Request */

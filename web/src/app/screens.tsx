@@ -24,6 +24,7 @@ const planner = inItsOwnFile(() => import("@/features/planner/PlannerScreen"));
 const sheet = inItsOwnFile(() => import("@/features/sheet/SheetScreen"));
 const box = inItsOwnFile(() => import("@/features/boxes/BoxScreen"));
 const wall = inItsOwnFile(() => import("@/features/walls/WallScreen"));
+const wallSheet = inItsOwnFile(() => import("@/features/sheet/WallSheetScreen"));
 const cuts = inItsOwnFile(() => import("@/features/cuts/CutsScreen"));
 const quick = inItsOwnFile(() => import("@/features/quick/QuickScreen"));
 const check = inItsOwnFile(() => import("@/features/check/CheckScreen"));
@@ -35,6 +36,7 @@ export const SCREENS = [
   { path: "/jobs/:jobId/box", ...box },
   { path: "/jobs/:jobId/cuts", ...cuts },
   { path: "/walls/:wallId", ...wall },
+  { path: "/walls/:wallId/sheet", ...wallSheet },
   { path: "/quick", ...quick },
   { path: "/check/:what?", ...check },
 ];

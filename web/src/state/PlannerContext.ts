@@ -7,9 +7,15 @@ import type { PlannerState, PlannerStore } from "@/model/store";
 import type { PlanState } from "@/state/usePlan";
 
 export const StoreContext = createContext<PlannerStore | null>(null);
-export type OfJob = { readonly id: number; readonly name: string; readonly rules: "us" | "uk" };
+export type OfJob = {
+  readonly id: number;
+  readonly name: string;
+  readonly rules: "us" | "uk";
+  /** The framed wall that makes the run, if one does. */
+  readonly wall: { readonly id: number; readonly name: string } | null;
+};
 
-export const JobContext = createContext<OfJob>({ id: 0, name: "", rules: "us" });
+export const JobContext = createContext<OfJob>({ id: 0, name: "", rules: "us", wall: null });
 export const PlanContext = createContext<StoreApi<PlanState> | null>(null);
 
 export function usePlannerStore(): PlannerStore {

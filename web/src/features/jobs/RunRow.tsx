@@ -59,6 +59,7 @@ export function RunRow({ run, jobId }: { run: Schemas["RunSummary"]; jobId: numb
             ) : null}
           </span>
           <span className="block truncate text-sm text-soft">
+            {run.wall ? `${run.wall.name} · ` : ""}
             {run.conduit} · {Math.round(run.bend_degrees)}° bent · {run.updated_by},{" "}
             {new Date(run.updated_at).toLocaleDateString(undefined, {
               day: "numeric",

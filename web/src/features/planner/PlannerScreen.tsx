@@ -75,7 +75,10 @@ function Opened({ run, drafts, tabs }: Props) {
       },
     };
   }, [run, member, queries]);
-  const job = useMemo(() => ({ id: run.job_id, name: run.job_name, rules: run.job_rules }), [run]);
+  const job = useMemo(
+    () => ({ id: run.job_id, name: run.job_name, rules: run.job_rules, wall: run.wall }),
+    [run],
+  );
   const others = drafts.filter((draft) => draft !== own);
   return (
     <>

@@ -1,12 +1,13 @@
 // The walk: what the tape meets, in order, from the start to the end.
 import { Fragment, memo } from "react";
+import { Link } from "react-router";
 import { JointLines } from "@/features/pieces/JointLines";
 import { KINDS } from "@/kinds/kinds";
 import { legOf } from "@/kinds/legs";
 import { addLine, placeOf } from "@/model/commands";
 import { type Line, walkOf } from "@/model/document";
 import { addJoint } from "@/model/joints";
-import { usePlanner } from "@/state/PlannerContext";
+import { useOfJob, usePlanner } from "@/state/PlannerContext";
 import { Icon } from "@/ui/Icon";
 import { Key, Menu } from "@/ui/Menu";
 import { StartLine } from "./StartLine";
@@ -18,6 +19,7 @@ type Props = { adding: boolean; setAdding: (open: boolean) => void };
 export const Walk = memo(function Walk({ adding, setAdding }: Props) {
   const walk = usePlanner((state) => walkOf(state.history.present));
   const points = usePlanner((state) => state.history.present.path?.length ?? 0);
+  const { wall } = useOfJob();
   const change = usePlanner((state) => state.change);
   const select = usePlanner((state) => state.select);
   const joints = usePlanner((state) => state.history.present.joints?.places?.length ?? 0);
@@ -40,7 +42,16 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
       }));
 
   if (points > 0) {
-    return (
+    return wall ? (
+      <p className="p-5 text-soft">
+        This run is made by the wall{" "}
+        <Link to={`/walls/${wall.id}`} className="font-semibold text-accent hover:underline">
+          {wall.name}
+        </Link>
+        : its way and its joints are changed there. Its marks, steps and sheet are here, and what is
+        said of it here stays when the wall changes.
+      </p>
+    ) : (
       <p className="p-5 text-soft">
         This run was given as {points} points in space, not as a walk. Its shape, marks and stick
         are here; the points are changed in the run file.

@@ -23,7 +23,7 @@ const COUNTRY = { in: "us", mm: "uk" } as const;
 export default function QuickScreen() {
   const quick = useQuickBend();
   const { sentence, run, said } = quick;
-  const job = { id: 0, name: "", rules: COUNTRY[sentence.units] };
+  const job = { id: 0, name: "", rules: COUNTRY[sentence.units], wall: null };
   const [store] = useState(() =>
     createPlannerStore(
       0,

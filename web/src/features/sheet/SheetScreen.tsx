@@ -1,23 +1,15 @@
 // The sheet: the same drawing that the server puts into the PDF, shown and printed by the page.
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import { useParams } from "react-router";
 import { client, unwrap } from "@/api/client";
 import { keys, loadRun, partRun } from "@/api/queries";
 import { useMemberName } from "@/features/drafts/useMemberName";
 import { PiecePager } from "@/features/pieces/PiecePager";
 import { draftsOf } from "@/model/drafts";
-import { Button, ButtonLink } from "@/ui/Button";
-import { Icon } from "@/ui/Icon";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { SegmentedControl } from "@/ui/SegmentedControl";
-import { TopBar } from "@/ui/TopBar";
-
-const PAPERS = [
-  { value: "a4", label: "A4" },
-  { value: "letter", label: "Letter" },
-] as const;
-type Paper = (typeof PAPERS)[number]["value"];
+import { type Paper, PaperSheet, Unsaved } from "./PaperSheet";
 
 const WHATS = [
   { value: "run", label: "This pipe" },
@@ -63,35 +55,13 @@ export default function SheetScreen() {
     return <LoadingScreen what={sheet.error.message} retry={() => void sheet.refetch()} />;
   }
   return (
-    <div className="flex min-h-full flex-col print:block">
-      <div className="print:hidden">
-        <TopBar
-          actions={
-            <>
-              <SegmentedControl label="Paper" value={paper} options={PAPERS} onChange={setPaper} />
-              <span className="max-desk:hidden">
-                <Download
-                  href={`/api/runs/${runId}/sheet.svg?paper=${paper}&of=${of}&piece=${piece}`}
-                  name="SVG"
-                />
-              </span>
-              <Download
-                href={`/api/runs/${runId}/sheet.pdf?paper=${paper}&of=${of}&piece=${piece}`}
-                name="PDF"
-              />
-              <Button weight="main" onClick={() => window.print()}>
-                Print
-              </Button>
-            </>
-          }
-        >
-          <h1 className="sr-only">Sheet</h1>
-          <ButtonLink to={`/runs/${runId}`} weight="quiet">
-            <Icon name="back" />
-            <span className="max-desk:sr-only">Back to the run</span>
-          </ButtonLink>
-        </TopBar>
-      </div>
+    <PaperSheet
+      paper={paper}
+      setPaper={setPaper}
+      href={(format) => `/api/runs/${runId}/sheet.${format}?paper=${paper}&of=${of}&piece=${piece}`}
+      back={{ to: `/runs/${runId}`, label: "Back to the run" }}
+      pages={sheet.data === undefined ? undefined : [sheet.data]}
+    >
       {whats.length > 1 ? (
         <section
           aria-label="What the sheet is of"
@@ -108,47 +78,7 @@ export default function SheetScreen() {
           <PiecePager number={piece} count={count} look={setPiece} />
         </section>
       ) : null}
-      {unsaved.data?.length ? (
-        <p role="alert" className="border-l-3 border-amber bg-amber-soft px-4 py-2 print:hidden">
-          This sheet is of the last saved version. Changes that could not be saved are not on it: go
-          back to the run to see why.
-        </p>
-      ) : null}
-      <main className="grid flex-1 justify-center overflow-auto p-4 print:block print:overflow-visible print:p-0">
-        {sheet.data ? (
-          <Drawn svg={sheet.data} paper={paper} />
-        ) : (
-          <p role="status">Drawing the sheet</p>
-        )}
-      </main>
-    </div>
-  );
-}
-
-function Download({ href, name }: { href: string; name: string }) {
-  return (
-    <a
-      className="inline-flex min-h-9 items-center rounded-md border border-line bg-paper px-3 font-medium hover:border-strong-line pointer-coarse:min-h-11"
-      href={href}
-    >
-      {name}
-    </a>
-  );
-}
-
-/** The server's SVG as part of the page, so that it is set in the page's own font. */
-function Drawn({ svg, paper }: { svg: string; paper: Paper }) {
-  const holder = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    const parsed = new DOMParser().parseFromString(svg, "image/svg+xml").documentElement;
-    holder.current?.replaceChildren(document.importNode(parsed, true));
-  }, [svg]);
-  return (
-    <div
-      ref={holder}
-      data-sheet
-      data-paper={paper}
-      className="w-full max-w-[210mm] bg-[white] shadow-lift print:max-w-none print:shadow-none not-print:[&>svg]:h-auto not-print:[&>svg]:w-full"
-    />
+      {unsaved.data?.length ? <Unsaved /> : null}
+    </PaperSheet>
   );
 }

@@ -1,7 +1,7 @@
 // A framed wall of a job: the elevation, the same as a list, and what it comes to.
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useParams } from "react-router";
+import { Link, useNavigate, useParams } from "react-router";
 import { useStore } from "zustand";
 import { removeWall, wallVersions } from "@/api/history";
 import { type JobWall, keys, loadWall } from "@/api/queries";
@@ -11,9 +11,9 @@ import { useDraftsOf } from "@/features/drafts/useDraftsOf";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { usePutAway } from "@/features/history/usePutAway";
 import type { Draft } from "@/model/drafts";
-import type { OpenDocument } from "@/model/savedDocuments";
+import { type OpenDocument, saveNow } from "@/model/savedDocuments";
 import { addFeed, setBox, setWall } from "@/model/walls";
-import { IconButton } from "@/ui/Button";
+import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { InlineInput } from "@/ui/InlineInput";
 import { LoadingScreen } from "@/ui/LoadingScreen";
@@ -53,11 +53,17 @@ function Opened({ wall, drafts, tabs }: Props) {
   const kept = useStore(each.store, (state) => state.kept);
   const [history, setHistory] = useState(false);
   const [chosen, setChosen] = useState("");
+  const navigate = useNavigate();
   const tap = (name: string) => {
     if (chosen && chosen !== name) {
       change(addFeed(chosen, name));
     }
     setChosen(chosen ? "" : name);
+  };
+  const openSheet = async () => {
+    // The sheet is of what is saved: what was typed last has to be on it.
+    await saveNow(each as OpenDocument);
+    await navigate(`/walls/${wall.id}/sheet`);
   };
   const remove = usePutAway(each as OpenDocument, wall.job_id, () => removeWall(wall.id));
   return (
@@ -66,6 +72,10 @@ function Opened({ wall, drafts, tabs }: Props) {
         actions={
           <>
             <UndoButtons store={each.store} />
+            <Button weight="main" onClick={() => void openSheet()}>
+              <Icon name="sheet" />
+              <span className="max-desk:sr-only">Sheet</span>
+            </Button>
             <Menu
               trigger={
                 <IconButton label="More">
