@@ -33,6 +33,7 @@ from yarrow.walls.volume import volume_of
 from yarrow.walls.wall import Feed, FeedEnd, FramedWall, WallBox
 from yarrow.walls.wall_plan import (
     PlacedBox,
+    PlacedLine,
     PlannedFeed,
     WallPiece,
     WallPlan,
@@ -84,6 +85,9 @@ def wall_document(document: object) -> WallPlan:
                 f"{volume.needed:g} of {volume.volume:g} in³" if volume else "",
             )
             for box, volume in zip(wall.boxes, volumes.values(), strict=True)
+        ),
+        lines=tuple(
+            PlacedLine(line.name, line.height, words.reading(line.height)) for line in wall.lines
         ),
         holes=holes,
         plate_holes=in_plates,

@@ -34,6 +34,15 @@ class PlacedBox:
 
 
 @dataclass(frozen=True, slots=True)
+class PlacedLine:
+    """A line that holes are bored on, whether or not a feed goes along it."""
+
+    name: str
+    height: float
+    height_text: str
+
+
+@dataclass(frozen=True, slots=True)
 class BoredHole:
     """A hole: its stud, counted from 1 (0: an opening's frame), its line and what is bored there;
     the feeds through it, counted from 0."""
@@ -130,6 +139,7 @@ class WallPlan:
     openings: tuple[Opening, ...]
     corners: tuple[float, ...]
     boxes: tuple[PlacedBox, ...]
+    lines: tuple[PlacedLine, ...]
     holes: tuple[BoredHole, ...]
     plate_holes: tuple[PlateHoleBored, ...]
     feeds: tuple[PlannedFeed, ...]

@@ -3552,6 +3552,18 @@ export interface components {
             wall: "left" | "right" | "top" | "bottom";
         };
         /**
+         * PlacedLine
+         * @description A line that holes are bored on, whether or not a feed goes along it.
+         */
+        PlacedLine: {
+            /** Height */
+            height: number;
+            /** Height Text */
+            height_text: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * PlaceOfJoint
          * @description A joint's place as a run's document says it.
          */
@@ -5551,6 +5563,8 @@ export interface components {
             holes: components["schemas"]["BoredHole"][];
             /** Length */
             length: number;
+            /** Lines */
+            lines: components["schemas"]["PlacedLine"][];
             /** Name */
             name: string;
             /** Needed */

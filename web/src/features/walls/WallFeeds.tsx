@@ -1,5 +1,6 @@
 // The lines of holes, the ways out and the feeds of a framed wall as lists.
 import {
+  addFeed,
   addLine,
   addWayOut,
   type Feed,
@@ -100,7 +101,10 @@ export function WallLines() {
 }
 
 export function WallFeeds() {
-  const { wall } = useEditing();
+  const { wall, change } = useEditing();
+  const places = [...wall.boxes, ...(wall.ways_out ?? [])].map(({ name }) => name);
+  const fed = new Set((wall.feeds ?? []).map(({ to }) => to));
+  const unfed = places.slice(1).find((name) => !fed.has(name));
   return (
     <section>
       <h2 className="pb-1 font-semibold text-soft">Feeds</h2>
@@ -114,6 +118,15 @@ export function WallFeeds() {
           </li>
         ))}
       </ul>
+      {places.length > 1 ? (
+        <Button
+          weight="quiet"
+          className="px-0"
+          onClick={() => change(addFeed(places[0] ?? "", unfed ?? places[1] ?? ""))}
+        >
+          Add a feed
+        </Button>
+      ) : null}
     </section>
   );
 }

@@ -12,7 +12,7 @@ import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { usePutAway } from "@/features/history/usePutAway";
 import type { Draft } from "@/model/drafts";
 import { type OpenDocument, saveNow } from "@/model/savedDocuments";
-import { addFeed, setBox, setWall } from "@/model/walls";
+import { addFeed, setBox, setLine, setWall } from "@/model/walls";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { InlineInput } from "@/ui/InlineInput";
@@ -137,7 +137,8 @@ function Opened({ wall, drafts, tabs }: Props) {
                 plan={answer}
                 chosen={chosen}
                 choose={tap}
-                move={(box, placed) => change(setBox(box, { ...placed, beside: "", to: "top" }))}
+                move={(box, placed) => change(setBox(box, { ...placed, to: "top" }))}
+                moveLine={(line, height) => change(setLine(line, { height }))}
               />
               <WallAnswers wallId={wall.id} plan={answer} />
             </>

@@ -1,0 +1,71 @@
+// A box of a framed wall: dragged to a stud's face and a height, moved by the arrow keys, and tapped to
+// begin or end a feed.
+import type { KeyboardEvent } from "react";
+import type { WallPlan } from "@/api/queries";
+import { faceAt, levelled, middleOf, nextFace, type PlacedOnWall, STEP } from "@/model/wallPlaces";
+import { classes } from "@/ui/classes";
+import { useDragged } from "@/ui/useDragged";
+
+type Props = {
+  box: WallPlan["boxes"][number];
+  plan: WallPlan;
+  scale: number;
+  place: readonly [number, number];
+  chosen: boolean;
+  choose: () => void;
+  move: (placed: PlacedOnWall) => void;
+};
+
+export function WallBoxHandle({ box, plan, scale, place, chosen, choose, move }: Props) {
+  const step = STEP[plan.units];
+  const wide = (box.ends - box.begins) * scale;
+  const tall = (box.top - box.bottom) * scale;
+  const others = plan.boxes.filter(({ name }) => name !== box.name).map(({ top }) => top);
+  const { off, handlers } = useDragged(([across, down]) => {
+    const face = faceAt(plan, box, middleOf(box) + across / scale);
+    move({ ...face, height: levelled(plan, box.top - down / scale, others) });
+  }, choose);
+  const key = (event: KeyboardEvent) => {
+    const up = { ArrowUp: step, ArrowDown: -step }[event.key];
+    const way = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    if (up) {
+      move({ ...nextFace(plan, box, 0), height: box.top + up });
+    } else if (way) {
+      move({ ...nextFace(plan, box, way), height: box.top });
+    } else if (event.key === "Enter" || event.key === " ") {
+      choose();
+    } else {
+      return;
+    }
+    event.preventDefault();
+  };
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a part of a drawing can't be a button
+    <g
+      role="button"
+      tabIndex={0}
+      aria-pressed={chosen}
+      aria-label={`${box.name}, ${box.on}, top at ${box.top_text}: arrows move it, Enter begins or ends a feed`}
+      data-wall-box={box.name}
+      transform={`translate(${place[0] + off[0]} ${place[1] + off[1]})`}
+      className="cursor-grab touch-none"
+      onKeyDown={key}
+      {...handlers}
+    >
+      <rect
+        width={wide}
+        height={tall}
+        className={classes("stroke-ink", chosen ? "fill-accent" : "fill-paper")}
+        strokeWidth="1.4"
+      />
+      <text
+        x={wide / 2}
+        y={tall + 14}
+        textAnchor="middle"
+        className="fill-ink text-xs font-semibold"
+      >
+        {box.name}
+      </text>
+    </g>
+  );
+}
