@@ -15,7 +15,19 @@ os.environ.setdefault("DJANGO_SETTINGS_MODULE", "config.settings")
 import django  # noqa: E402
 from django.core.management import call_command  # noqa: E402
 
-from benchmarks import accuracy, core, joined, load, page, paper, parting, server, turning, wires  # noqa: E402
+from benchmarks import (  # noqa: E402
+    accuracy,
+    core,
+    joined,
+    load,
+    page,
+    paper,
+    parting,
+    server,
+    turning,
+    walls,
+    wires,
+)
 from benchmarks.row import Row  # noqa: E402
 from benchmarks.runs import TWELVE  # noqa: E402
 from launcher.demo import serve, wait_until_it_answers  # noqa: E402
@@ -30,6 +42,7 @@ def main() -> int:
     call_command("load_demo")
     rows = core.measure()
     rows += joined.measure()
+    rows += walls.measure()
     rows.append(page.script_size(ROOT / "web" / "dist"))
     port = free_port()
     running = serve(port, dict(os.environ))
@@ -50,11 +63,13 @@ def _through_the_server(port: int) -> list[Row]:
     from jobs.demo import PASSWORD
     from jobs.models import Run
     from jobs.services import create_run
+    from jobs.walls import create_wall
 
     run = Run.objects.get(name="Bottling line drop")
     twelve = create_run(run.updated_by, run.job_id, TWELVE)
     parted = create_run(run.updated_by, run.job_id, joined.RUN)
     threaded = create_run(run.updated_by, run.job_id, joined.THREADED)
+    wall = create_wall(run.updated_by, run.job_id, walls.WALL)
     address = f"http://127.0.0.1:{port}"
     client = server.Client(port, "wren", PASSWORD)
     return [
@@ -65,6 +80,7 @@ def _through_the_server(port: int) -> list[Row]:
         *page.measure(address, "wren", PASSWORD, twelve.id),
         *parting.measure(address, "wren", PASSWORD, "12 sticks of thin wall", parted.id),
         *parting.measure(address, "wren", PASSWORD, "12 sticks of threaded pipe", threaded.id),
+        *walls.on_the_page(address, "wren", PASSWORD, wall.id),
         *turning.measure(address, "wren", PASSWORD, twelve.id),
         *load.measure(port),
     ]

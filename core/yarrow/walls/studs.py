@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from yarrow.geometry.vectors import Vector
 
@@ -76,12 +76,13 @@ class BoredThrough:
 @dataclass(frozen=True, slots=True)
 class Studs:
     """All studs from the left, with their ``width`` along the wall and ``depth`` into it, and
-    whether they carry what is above."""
+    whether they carry what is above. What was found at a height is kept."""
 
     each: tuple[Stud, ...]
     width: float
     depth: float
     bearing: bool
+    known: dict[float, tuple[BoredThrough, ...]] = field(default_factory=dict, compare=False)
 
     def numbered(self, number: int) -> Stud:
         """A stud by its number, which there has to be.
@@ -97,6 +98,11 @@ class Studs:
         Args:
             height: over the floor, in the wall's unit.
         """
+        if height not in self.known:
+            self.known[height] = self._members(height)
+        return self.known[height]
+
+    def _members(self, height: float) -> tuple[BoredThrough, ...]:
         found: list[BoredThrough] = []
         for stud in self.each:
             if not stud.stands_at(height):

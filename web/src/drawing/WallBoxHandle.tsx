@@ -1,6 +1,6 @@
 // A box of a framed wall: dragged to a stud's face and a height, moved by the arrow keys, and tapped to
 // begin or end a feed.
-import type { KeyboardEvent } from "react";
+import { type KeyboardEvent, memo } from "react";
 import type { WallPlan } from "@/api/queries";
 import { faceAt, levelled, middleOf, nextFace, type PlacedOnWall, STEP } from "@/model/wallPlaces";
 import { classes } from "@/ui/classes";
@@ -8,32 +8,46 @@ import { useDragged } from "@/ui/useDragged";
 
 type Props = {
   box: WallPlan["boxes"][number];
-  plan: WallPlan;
+  /** Which of the boxes it is. */
+  at: number;
+  read: () => WallPlan;
   scale: number;
-  place: readonly [number, number];
+  left: number;
+  top: number;
+  /** Whether a feed is begun at it. */
   chosen: boolean;
-  choose: () => void;
-  move: (placed: PlacedOnWall) => void;
+  choose: (name: string) => void;
+  move: (box: number, placed: PlacedOnWall) => void;
 };
 
-export function WallBoxHandle({ box, plan, scale, place, chosen, choose, move }: Props) {
-  const step = STEP[plan.units];
+export const WallBoxHandle = memo(function WallBoxHandle(props: Props) {
+  const { box, at, read, scale, left, top, chosen, choose, move } = props;
   const wide = (box.ends - box.begins) * scale;
   const tall = (box.top - box.bottom) * scale;
-  const others = plan.boxes.filter(({ name }) => name !== box.name).map(({ top }) => top);
-  const { off, handlers } = useDragged(([across, down]) => {
-    const face = faceAt(plan, box, middleOf(box) + across / scale);
-    move({ ...face, height: levelled(plan, box.top - down / scale, others) });
-  }, choose);
+  const { off, handlers } = useDragged(
+    ([across, down]) => {
+      const plan = read();
+      const others = plan.boxes.filter(({ name }) => name !== box.name);
+      const height = levelled(
+        plan,
+        box.top - down / scale,
+        others.map((other) => other.top),
+      );
+      move(at, { ...faceAt(plan, box, middleOf(box) + across / scale), height });
+    },
+    () => choose(box.name),
+  );
   const key = (event: KeyboardEvent) => {
+    const plan = read();
+    const step = STEP[plan.units];
     const up = { ArrowUp: step, ArrowDown: -step }[event.key];
     const way = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
     if (up) {
-      move({ ...nextFace(plan, box, 0), height: box.top + up });
+      move(at, { ...nextFace(plan, box, 0), height: box.top + up });
     } else if (way) {
-      move({ ...nextFace(plan, box, way), height: box.top });
+      move(at, { ...nextFace(plan, box, way), height: box.top });
     } else if (event.key === "Enter" || event.key === " ") {
-      choose();
+      choose(box.name);
     } else {
       return;
     }
@@ -47,7 +61,7 @@ export function WallBoxHandle({ box, plan, scale, place, chosen, choose, move }:
       aria-pressed={chosen}
       aria-label={`${box.name}, ${box.on}, top at ${box.top_text}: arrows move it, Enter begins or ends a feed`}
       data-wall-box={box.name}
-      transform={`translate(${place[0] + off[0]} ${place[1] + off[1]})`}
+      transform={`translate(${left + off[0]} ${top + off[1]})`}
       className="cursor-grab touch-none"
       onKeyDown={key}
       {...handlers}
@@ -68,4 +82,4 @@ export function WallBoxHandle({ box, plan, scale, place, chosen, choose, move }:
       </text>
     </g>
   );
-}
+});

@@ -1,26 +1,33 @@
 // The handle of a line of holes at the wall's left end: dragged to a height, moved by the arrow keys.
-import type { KeyboardEvent } from "react";
+import { type KeyboardEvent, memo } from "react";
 import type { WallPlan } from "@/api/queries";
 import { levelled, STEP } from "@/model/wallPlaces";
 import { useDragged } from "@/ui/useDragged";
+import { WALL_MARGIN } from "./wallOnPaper";
 
 type Props = {
   line: WallPlan["lines"][number];
-  plan: WallPlan;
+  /** Which of the lines it is. */
+  at: number;
+  read: () => WallPlan;
   scale: number;
-  place: readonly [number, number];
-  move: (height: number) => void;
+  top: number;
+  move: (line: number, height: number) => void;
 };
 
-export function WallLineHandle({ line, plan, scale, place, move }: Props) {
-  const others = plan.lines.filter(({ name }) => name !== line.name).map(({ height }) => height);
-  const { off, handlers } = useDragged(([, down]) =>
-    move(levelled(plan, line.height - down / scale, others)),
-  );
+export const WallLineHandle = memo(function WallLineHandle(props: Props) {
+  const { line, at, read, scale, top, move } = props;
+  const { off, handlers } = useDragged(([, down]) => {
+    const plan = read();
+    const others = plan.lines.filter(({ name }) => name !== line.name);
+    const heights = others.map(({ height }) => height);
+    move(at, levelled(plan, line.height - down / scale, heights));
+  });
   const key = (event: KeyboardEvent) => {
-    const up = { ArrowUp: STEP[plan.units], ArrowDown: -STEP[plan.units] }[event.key];
+    const step = STEP[read().units];
+    const up = { ArrowUp: step, ArrowDown: -step }[event.key];
     if (up) {
-      move(line.height + up);
+      move(at, line.height + up);
       event.preventDefault();
     }
   };
@@ -33,7 +40,7 @@ export function WallLineHandle({ line, plan, scale, place, move }: Props) {
       aria-valuetext={line.height_text}
       aria-label={`Line of holes ${line.name}: arrows move it`}
       data-wall-line={line.name}
-      transform={`translate(${place[0]} ${place[1] + off[1]})`}
+      transform={`translate(${WALL_MARGIN - 6} ${top + off[1]})`}
       className="cursor-ns-resize touch-none"
       onKeyDown={key}
       {...handlers}
@@ -45,4 +52,4 @@ export function WallLineHandle({ line, plan, scale, place, move }: Props) {
       </text>
     </g>
   );
-}
+});

@@ -1,5 +1,5 @@
 // The answer to a document as it stands, the last good one kept while something is half typed.
-import { useQuery } from "@tanstack/react-query";
+import { replaceEqualDeep, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Refused } from "@/api/client";
 
@@ -9,6 +9,8 @@ export type Checked<T> = {
   readonly answer: T | null;
   /** Whether the answer is from before something that can't be read. */
   readonly old: boolean;
+  /** Whether it is already that of the last key press. */
+  readonly current: boolean;
   /** What can't be read, by path. */
   readonly problems: ReadonlyMap<string, string>;
   readonly refusal: string;
@@ -29,17 +31,19 @@ export function useCheck<D, T>(
     gcTime: KEEP_MS,
     networkMode: "always",
   });
-  const [last, setLast] = useState<T | null>(null);
-  if (query.data && query.data !== last) {
-    setLast(query.data);
+  const [last, setLast] = useState<{ of: T | null; answer: T | null }>({ of: null, answer: null });
+  if (query.data && query.data !== last.of) {
+    // What is as it was stays the same object, so that what shows it need not be drawn again.
+    setLast({ of: query.data, answer: replaceEqualDeep(last.answer, query.data) });
   }
   const error = query.error instanceof Refused ? query.error : null;
   const problems = error
     ? new Map(error.problem.errors.map(({ path, expected }) => [path, expected]))
     : NO_PROBLEMS;
   return {
-    answer: query.data ?? last,
+    answer: last.answer,
     old: error !== null,
+    current: query.data !== undefined,
     problems,
     refusal: error && problems.size === 0 ? error.message : "",
   };

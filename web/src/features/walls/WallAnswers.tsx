@@ -1,10 +1,13 @@
 // What a wall comes to: what is wrong before boring, what to bore, and every feed's pieces.
+import { memo } from "react";
 import { Link } from "react-router";
 import { useWallRuns, type WallPlan } from "@/api/queries";
 import { FindingRow } from "@/ui/FindingRow";
 import { Reading } from "@/ui/Reading";
 
-export function WallAnswers({ wallId, plan }: { wallId: number; plan: WallPlan }) {
+type Props = { wallId: number; plan: WallPlan };
+
+export const WallAnswers = memo(function WallAnswers({ wallId, plan }: Props) {
   const made = useWallRuns(wallId).data ?? [];
   const runs = new Map(made.map(({ key, id }) => [key, id]));
   return (
@@ -18,16 +21,7 @@ export function WallAnswers({ wallId, plan }: { wallId: number; plan: WallPlan }
         <h2 className="pb-1 font-semibold text-soft">Boxes to mount</h2>
         <ol>
           {plan.boxes.map((box) => (
-            <li key={box.name}>
-              <span className="font-semibold">{box.name}</span>
-              <span className="text-soft">: {box.on}, top at </span>
-              <Reading text={box.top_text} />
-              <span className="text-soft">, proud </span>
-              <Reading text={box.proud_text} />
-              {box.volume_text ? (
-                <span className="text-soft">; wires want {box.volume_text}</span>
-              ) : null}
-            </li>
+            <BoxToMount key={box.name} box={box} />
           ))}
         </ol>
         <h2 className="pt-3 pb-1 font-semibold text-soft">Holes to bore</h2>
@@ -77,42 +71,7 @@ export function WallAnswers({ wallId, plan }: { wallId: number; plan: WallPlan }
         <h2 className="pb-1 font-semibold text-soft">Pieces</h2>
         <ol className="grid gap-2">
           {plan.feeds.map((feed) => (
-            <li key={feed.number} data-feed-pieces={feed.number}>
-              <p className="font-semibold">
-                <FeedName feed={feed} run={runs.get(feed.key)} />
-                {feed.kick_text ? (
-                  <span className="font-normal text-soft">, kicks of {feed.kick_text}</span>
-                ) : null}
-              </p>
-              {feed.findings.map((finding) => (
-                <FindingRow key={finding.text} finding={finding} fix={null} />
-              ))}
-              <ol>
-                {feed.pieces.map((piece) => (
-                  <li key={piece.number} className="flex flex-wrap gap-x-2">
-                    <span className="text-soft">{piece.number}.</span>
-                    <span className="font-semibold">
-                      <Reading text={piece.cut_text} />
-                    </span>
-                    {piece.marks.length > 0 ? (
-                      <span>
-                        <span className="text-soft">marks </span>
-                        {piece.marks.map((mark) => (
-                          <span key={mark} className="mr-2">
-                            <Reading text={mark} />
-                          </span>
-                        ))}
-                      </span>
-                    ) : (
-                      <span className="text-soft">straight</span>
-                    )}
-                    <span className="w-full pl-5 text-xs text-soft">
-                      {ordinal(piece.turn)} in, {piece.goes_in}
-                    </span>
-                  </li>
-                ))}
-              </ol>
-            </li>
+            <FeedPieces key={feed.number} feed={feed} run={runs.get(feed.key)} />
           ))}
         </ol>
         <p className="pt-2 text-xs text-soft">
@@ -122,7 +81,63 @@ export function WallAnswers({ wallId, plan }: { wallId: number; plan: WallPlan }
       </section>
     </div>
   );
-}
+});
+
+const BoxToMount = memo(function BoxToMount({ box }: { box: WallPlan["boxes"][number] }) {
+  return (
+    <li>
+      <span className="font-semibold">{box.name}</span>
+      <span className="text-soft">: {box.on}, top at </span>
+      <Reading text={box.top_text} />
+      <span className="text-soft">, proud </span>
+      <Reading text={box.proud_text} />
+      {box.volume_text ? <span className="text-soft">; wires want {box.volume_text}</span> : null}
+    </li>
+  );
+});
+
+type FeedProps = { feed: WallPlan["feeds"][number]; run: number | undefined };
+
+const FeedPieces = memo(function FeedPieces({ feed, run }: FeedProps) {
+  return (
+    <li data-feed-pieces={feed.number}>
+      <p className="font-semibold">
+        <FeedName feed={feed} run={run} />
+        {feed.kick_text ? (
+          <span className="font-normal text-soft">, kicks of {feed.kick_text}</span>
+        ) : null}
+      </p>
+      {feed.findings.map((finding) => (
+        <FindingRow key={finding.text} finding={finding} fix={null} />
+      ))}
+      <ol>
+        {feed.pieces.map((piece) => (
+          <li key={piece.number} className="flex flex-wrap gap-x-2">
+            <span className="text-soft">{piece.number}.</span>
+            <span className="font-semibold">
+              <Reading text={piece.cut_text} />
+            </span>
+            {piece.marks.length > 0 ? (
+              <span>
+                <span className="text-soft">marks </span>
+                {piece.marks.map((mark) => (
+                  <span key={mark} className="mr-2">
+                    <Reading text={mark} />
+                  </span>
+                ))}
+              </span>
+            ) : (
+              <span className="text-soft">straight</span>
+            )}
+            <span className="w-full pl-5 text-xs text-soft">
+              {ordinal(piece.turn)} in, {piece.goes_in}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </li>
+  );
+});
 
 const ENDINGS: Partial<Record<Intl.LDMLPluralRule, string>> = { one: "st", two: "nd", few: "rd" };
 const rules = new Intl.PluralRules("en", { type: "ordinal" });
@@ -133,7 +148,7 @@ function ordinal(turn: number): string {
 }
 
 /** A feed by its two ends; the way to its run, once that is kept. */
-function FeedName({ feed, run }: { feed: WallPlan["feeds"][number]; run: number | undefined }) {
+function FeedName({ feed, run }: FeedProps) {
   const name = `${feed.start} to ${feed.end}`;
   return run ? (
     <Link to={`/runs/${run}`} className="text-accent hover:underline">

@@ -1,9 +1,10 @@
 // The boxes of a framed wall as a list: their kind, their stud and side, their height.
+import { memo } from "react";
 import { useCatalogue } from "@/api/queries";
 import { addBox, type BoxSize, removeBox, setBox, sizeBox, type WallBox } from "@/model/walls";
 import { wholeNumber } from "@/model/wholeNumber";
 import { Button } from "@/ui/Button";
-import { TakeOut, useEditing, WallField, WallWord } from "./WallField";
+import { choices, TakeOut, useWallChange, useWallDocument, WallField, WallWord } from "./WallField";
 
 const SIDES = [
   { value: "left", label: "left" },
@@ -16,16 +17,15 @@ const EDGES = [
 ] as const;
 
 export function WallBoxes() {
-  const { wall, change } = useEditing();
+  const boxes = useWallDocument((wall) => wall.boxes);
+  const change = useWallChange();
   return (
     <section>
       <h2 className="pb-1 font-semibold text-soft">Boxes</h2>
       <ul className="grid gap-1.5">
-        {wall.boxes.map((box, at) => (
+        {boxes.map((box, at) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a box is known by its place while its name is typed
-          <li key={at} className="relative pr-9" data-box={at}>
-            <Row box={box} at={at} />
-          </li>
+          <BoxRow key={at} box={box} at={at} />
         ))}
       </ul>
       <Button weight="quiet" className="px-0" onClick={() => change(addBox())}>
@@ -35,15 +35,17 @@ export function WallBoxes() {
   );
 }
 
-function Row({ box, at }: { box: WallBox; at: number }) {
-  const { wall, change } = useEditing();
+const BoxRow = memo(function BoxRow({ box, at }: { box: WallBox; at: number }) {
+  const change = useWallChange();
+  const units = useWallDocument((wall) => wall.units);
+  const openings = useWallDocument((wall) => (wall.openings ?? []).map(({ name }) => name));
   const kinds = (useCatalogue().data?.wall_boxes ?? [])
-    .filter(({ units }) => units === wall.units)
+    .filter((kind) => kind.units === units)
     .map(({ id, name }) => ({ value: id, label: name }));
   const set = (fields: Partial<WallBox>) => change(setBox(at, fields));
   const beside = box.beside ?? "";
   return (
-    <>
+    <li className="relative pr-9" data-box={at}>
       <WallField
         path={`boxes[${at}].name`}
         label={`Name of box ${at + 1}`}
@@ -69,10 +71,7 @@ function Row({ box, at }: { box: WallBox; at: number }) {
       <WallWord
         label={`What ${box.name} stands beside`}
         value={beside}
-        options={[
-          { value: "", label: "stud" },
-          ...(wall.openings ?? []).map(({ name }) => ({ value: name, label: name })),
-        ]}
+        options={[{ value: "", label: "stud" }, ...choices(openings)]}
         onChange={(opening) => set({ beside: opening })}
       />{" "}
       {beside ? null : (
@@ -98,14 +97,14 @@ function Row({ box, at }: { box: WallBox; at: number }) {
         onType={(height) => set({ height })}
       />
       <TakeOut label={`Take out ${box.name}`} run={() => change(removeBox(at))} />
-    </>
+    </li>
   );
-}
+});
 
 const SIZES: Record<BoxSize, string> = { width: "wide", tall: "tall", deep: "deep" };
 
 function OwnSize({ box, at }: { box: WallBox; at: number }) {
-  const { change } = useEditing();
+  const change = useWallChange();
   return (
     <span>
       {" ("}

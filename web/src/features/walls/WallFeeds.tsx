@@ -1,4 +1,5 @@
 // The lines of holes, the ways out and the feeds of a framed wall as lists.
+import { memo } from "react";
 import {
   addFeed,
   addLine,
@@ -11,17 +12,29 @@ import {
   setFeed,
   setLine,
   setWayOut,
+  type WallDocument,
 } from "@/model/walls";
 import { Button } from "@/ui/Button";
-import { choices, TakeOut, useEditing, WallField, WallWord } from "./WallField";
+import {
+  choices,
+  TakeOut,
+  useWallChange,
+  useWallChecks,
+  useWallDocument,
+  WallField,
+  WallWord,
+} from "./WallField";
 
+/** None, the same each time. */
+const NONE: readonly never[] = [];
 const PLATES = [
   { value: "top", label: "top" },
   { value: "bottom", label: "bottom" },
 ] as const;
 
 export function WallLines() {
-  const { wall, change } = useEditing();
+  const change = useWallChange();
+  const wall = useWallDocument(({ lines, ways_out, units }) => ({ lines, ways_out, units }));
   return (
     <section>
       <h2 className="pb-1 font-semibold text-soft">Lines of holes, ways out</h2>
@@ -100,10 +113,16 @@ export function WallLines() {
   );
 }
 
+/** What a feed can go to, by name. */
+function placesOf({ boxes, ways_out }: WallDocument): string[] {
+  return [...boxes, ...(ways_out ?? [])].map(({ name }) => name);
+}
+
 export function WallFeeds() {
-  const { wall, change } = useEditing();
-  const places = [...wall.boxes, ...(wall.ways_out ?? [])].map(({ name }) => name);
-  const fed = new Set((wall.feeds ?? []).map(({ to }) => to));
+  const change = useWallChange();
+  const feeds = useWallDocument((wall) => wall.feeds ?? NONE);
+  const places = useWallDocument(placesOf);
+  const fed = new Set(feeds.map(({ to }) => to));
   const unfed = places.slice(1).find((name) => !fed.has(name));
   return (
     <section>
@@ -112,10 +131,8 @@ export function WallFeeds() {
         Tap one box of the drawing, then the one that it feeds.
       </p>
       <ul className="grid gap-1.5">
-        {(wall.feeds ?? []).map((feed, at) => (
-          <li key={feed.key || at} className="relative pr-9" data-feed-line={at}>
-            <FeedRow feed={feed} at={at} />
-          </li>
+        {feeds.map((feed, at) => (
+          <FeedRow key={feed.key || at} feed={feed} at={at} />
         ))}
       </ul>
       {places.length > 1 ? (
@@ -131,16 +148,17 @@ export function WallFeeds() {
   );
 }
 
-function FeedRow({ feed, at }: { feed: Feed; at: number }) {
-  const { wall, change } = useEditing();
-  const outs = wall.ways_out ?? [];
-  const places = choices([...wall.boxes, ...outs].map(({ name }) => name));
+const FeedRow = memo(function FeedRow({ feed, at }: { feed: Feed; at: number }) {
+  const change = useWallChange();
+  const outs = useWallDocument((wall) => wall.ways_out ?? NONE);
+  const lines = useWallDocument((wall) => wall.lines.map(({ name }) => name));
+  const places = choices(useWallDocument(placesOf));
   const set = (fields: Partial<Feed>) => change(setFeed(at, fields));
   const straight = outs.some(
     ({ name, at: along }) => (name === feed.to || name === feed.from) && along === undefined,
   );
   return (
-    <>
+    <li className="relative pr-9" data-feed-line={at}>
       <WallWord
         label={`Feed ${at + 1} from`}
         value={feed.from}
@@ -161,8 +179,8 @@ function FeedRow({ feed, at }: { feed: Feed; at: number }) {
           <span className="text-soft"> by line </span>
           <WallWord
             label={`Line of feed ${at + 1}`}
-            value={feed.line || (wall.lines[0]?.name ?? "")}
-            options={choices(wall.lines.map(({ name }) => name))}
+            value={feed.line || (lines[0] ?? "")}
+            options={choices(lines)}
             onChange={(line) => set({ line })}
           />
         </>
@@ -177,20 +195,24 @@ function FeedRow({ feed, at }: { feed: Feed; at: number }) {
         onType={(wires) => set({ wires })}
       />
       <TakeOut label={`Take out feed ${at + 1}`} run={() => change(removeFeed(at))} />
-    </>
+    </li>
   );
-}
+});
 
 /** The knockout at an end of a feed: the one that Yarrow takes, or another by its name. */
 function Knockout({ end, feed, at }: { end: "from" | "to"; feed: Feed; at: number }) {
-  const { change, plan } = useEditing();
-  const box = plan?.boxes.find(({ name }) => name === feed[end]);
+  const change = useWallChange();
+  const box = feed[end];
+  const named = useWallChecks(
+    ({ plan }) => plan?.boxes.find(({ name }) => name === box)?.knockouts ?? NONE,
+  );
+  const taken = useWallChecks(
+    ({ plan }) => plan?.feeds.find(({ number }) => number === at)?.[`${end}_knockout`] ?? "",
+  );
   const said = feed[`${end}_knockout`] ?? "";
-  if (!box || box.knockouts.length === 0) {
+  if (named.length === 0) {
     return null;
   }
-  const planned = plan?.feeds.find(({ number }) => number === at);
-  const taken = planned ? planned[`${end}_knockout`] : "";
   return (
     <span className="text-soft">
       {" ("}
@@ -199,7 +221,7 @@ function Knockout({ end, feed, at }: { end: "from" | "to"; feed: Feed; at: numbe
         value={said}
         options={[
           { value: "", label: said || !taken ? "as Yarrow takes it" : taken },
-          ...choices(box.knockouts),
+          ...choices(named),
         ]}
         onChange={(name) => change(setFeed(at, { [`${end}_knockout`]: name }))}
       />

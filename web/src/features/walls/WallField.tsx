@@ -1,6 +1,10 @@
 // A value of a framed wall where it is typed, with what is wrong with it; and how a row is taken out.
 import { createContext, useContext } from "react";
+import type { StoreApi } from "zustand";
+import { useStore } from "zustand";
+import { useShallow } from "zustand/react/shallow";
 import type { WallPlan } from "@/api/queries";
+import type { DocumentStore } from "@/model/savedStore";
 import type { WallDocument } from "@/model/walls";
 import { IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
@@ -9,22 +13,43 @@ import { Select } from "@/ui/Select";
 
 export type WallChange = (next: (wall: WallDocument) => WallDocument) => void;
 
-export type Editing = {
-  readonly wall: WallDocument;
-  readonly change: WallChange;
+/** What is found of a wall as it stands. */
+export type WallChecks = {
   /** What can't be read, by its path in the document. */
   readonly problems: ReadonlyMap<string, string>;
   readonly plan: WallPlan | null;
 };
 
+export type Editing = {
+  readonly documents: DocumentStore<WallDocument>;
+  readonly checks: StoreApi<WallChecks>;
+  readonly change: WallChange;
+};
+
 export const EditingWall = createContext<Editing | null>(null);
 
-export function useEditing(): Editing {
+function useEditing(): Editing {
   const editing = useContext(EditingWall);
   if (!editing) {
     throw new Error("outside of a wall");
   }
   return editing;
+}
+
+export function useWallChange(): WallChange {
+  return useEditing().change;
+}
+
+/** A part of the wall: what shows it is drawn again when that part is another. */
+export function useWallDocument<T>(choose: (wall: WallDocument) => T): T {
+  return useStore(
+    useEditing().documents,
+    useShallow((state) => choose(state.history.present)),
+  );
+}
+
+export function useWallChecks<T>(choose: (checks: WallChecks) => T): T {
+  return useStore(useEditing().checks, useShallow(choose));
 }
 
 type FieldProps = {
@@ -37,15 +62,17 @@ type FieldProps = {
 };
 
 export function WallField({ path, label, value, onType, text, placeholder }: FieldProps) {
-  const { problems, plan } = useEditing();
-  const found = plan?.findings.find((finding) => finding.path === path);
+  const problem = useWallChecks(({ problems }) => problems.get(path));
+  const level = useWallChecks(
+    ({ plan }) => plan?.findings.find((finding) => finding.path === path)?.level,
+  );
   return (
     <InlineInput
       data-path={path}
       label={label}
       value={value === undefined ? "" : String(value)}
-      problem={problems.get(path)}
-      level={found?.level}
+      problem={problem}
+      level={level}
       look={text ? "text" : "number"}
       placeholder={placeholder}
       onType={onType}

@@ -10,7 +10,7 @@ import {
   setWall,
 } from "@/model/walls";
 import { Button } from "@/ui/Button";
-import { TakeOut, useEditing, WallField, WallWord } from "./WallField";
+import { TakeOut, useWallChange, useWallDocument, WallField, WallWord } from "./WallField";
 
 const CARRIES = [
   { value: "yes", label: "carry a load" },
@@ -22,7 +22,15 @@ const TURNS = [
 ] as const;
 
 export function WallFrame() {
-  const { wall, change } = useEditing();
+  const change = useWallChange();
+  const wall = useWallDocument(({ length, height, units, studs, openings, corners }) => ({
+    length,
+    height,
+    units,
+    studs,
+    openings,
+    corners,
+  }));
   return (
     <>
       <p>

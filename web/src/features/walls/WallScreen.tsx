@@ -12,7 +12,7 @@ import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { usePutAway } from "@/features/history/usePutAway";
 import type { Draft } from "@/model/drafts";
 import { type OpenDocument, saveNow } from "@/model/savedDocuments";
-import { addFeed, setBox, setLine, setWall } from "@/model/walls";
+import { setWall } from "@/model/walls";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { InlineInput } from "@/ui/InlineInput";
@@ -48,18 +48,15 @@ export default function WallScreen() {
 type Props = { wall: JobWall; drafts: readonly Draft[]; tabs: ReadonlySet<string> };
 
 function Opened({ wall, drafts, tabs }: Props) {
-  const { each, document, change, answer, old, problems, refusal } = useWall(wall, drafts);
+  const { each, document, editing, answer, old, current, problems, refusal } = useWall(
+    wall,
+    drafts,
+  );
+  const { change } = editing;
   const saving = useStore(each.store, (state) => state.saving);
   const kept = useStore(each.store, (state) => state.kept);
   const [history, setHistory] = useState(false);
-  const [chosen, setChosen] = useState("");
   const navigate = useNavigate();
-  const tap = (name: string) => {
-    if (chosen && chosen !== name) {
-      change(addFeed(chosen, name));
-    }
-    setChosen(chosen ? "" : name);
-  };
   const openSheet = async () => {
     // The sheet is of what is saved: what was typed last has to be on it.
     await saveNow(each as OpenDocument);
@@ -115,7 +112,7 @@ function Opened({ wall, drafts, tabs }: Props) {
         className="grid min-h-0 flex-1 overflow-auto desk:grid-cols-[22rem_minmax(0,1fr)]"
       >
         <div className="border-r border-line bg-paper p-4 desk:overflow-auto desk:p-5">
-          <WallFields wall={document} change={change} problems={problems} plan={answer} />
+          <WallFields editing={editing} />
           {[...problems].map(([path, expected]) => (
             <p key={path} role="alert" className="pt-2 text-sm text-brick">
               {path}: expected {expected}
@@ -132,16 +129,10 @@ function Opened({ wall, drafts, tabs }: Props) {
           className={`grid min-w-0 content-start gap-4 p-4 desk:overflow-auto ${old ? "opacity-60" : ""}`}
         >
           {answer ? (
-            <>
-              <WallElevation
-                plan={answer}
-                chosen={chosen}
-                choose={tap}
-                move={(box, placed) => change(setBox(box, { ...placed, to: "top" }))}
-                moveLine={(line, height) => change(setLine(line, { height }))}
-              />
+            <div data-wall-plan data-current={current} className="grid gap-4">
+              <WallElevation plan={answer} change={change} />
               <WallAnswers wallId={wall.id} plan={answer} />
-            </>
+            </div>
           ) : (
             <p className="text-soft">Planning the wall …</p>
           )}

@@ -1,7 +1,7 @@
 // A framed wall as it is changed: its plan at once, saved a moment after the last change.
 import { useQueryClient } from "@tanstack/react-query";
-import { useMemo } from "react";
-import { useStore } from "zustand";
+import { useLayoutEffect, useMemo, useState } from "react";
+import { createStore, useStore } from "zustand";
 import { type JobWall, keys, planWall, saveWall, type WallPlan } from "@/api/queries";
 import { useMemberName } from "@/features/drafts/useMemberName";
 import type { Draft } from "@/model/drafts";
@@ -10,6 +10,7 @@ import { type DocumentStore, openedStore } from "@/model/savedStore";
 import type { WallDocument } from "@/model/walls";
 import { useCheck } from "@/state/useCheck";
 import { useSavedDocument } from "@/ui/useSavedDocument";
+import type { Editing, WallChecks } from "./WallField";
 
 type OpenWall = OpenDocument<WallDocument, DocumentStore<WallDocument>>;
 
@@ -32,13 +33,18 @@ export function useWall(wall: JobWall, drafts: readonly Draft[]) {
   const document = useStore(each.store, (state) => state.current());
   const checked = useCheck<WallDocument, WallPlan>(`wall ${wall.id}`, document, planWall);
   useSavedDocument(each, { readable: checked.problems.size === 0 });
-  const { change } = each.store.getState();
-  return {
-    ...checked,
-    each,
-    document,
-    change: (next: Parameters<typeof change>[0]) => change(next, fieldTypedIn()),
-  };
+  const { problems, answer: plan } = checked;
+  const [checks] = useState(() => createStore<WallChecks>(() => ({ problems, plan })));
+  useLayoutEffect(() => checks.setState({ problems, plan }, true), [checks, problems, plan]);
+  const editing = useMemo(
+    (): Editing => ({
+      documents: each.store,
+      checks,
+      change: (next) => each.store.getState().change(next, fieldTypedIn()),
+    }),
+    [each, checks],
+  );
+  return { ...checked, each, document, editing };
 }
 
 /** What is typed in one field is one step to undo. */
