@@ -482,6 +482,16 @@ CASES: dict[str, Case] = {
         None,
     ),
     # A plate of 3 under 96: 95 is 2 beyond 93.
+    "studs-too-close": Case(
+        framed(studs={"at": [1, 17, 19, 35, 51, 67, 83, 99, 115]}),
+        "error",
+        "studs",
+        None,
+        (),
+        "2 3 1/2 1",
+        "",
+        None,
+    ),
     "box-beyond-the-wall": Case(
         framed(boxes=[{"name": "A", "stud": 3, "height": 95}]),
         "error",

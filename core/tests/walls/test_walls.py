@@ -255,6 +255,15 @@ class Bends(unittest.TestCase):
         answer = yarrow.wall(wall(feed("A", "C"), corners=[corner]))
         self.assertIn("bend-in-a-hole", codes(answer))
 
+    def test_more_bends_than_wire_is_pulled_through_are_told(self) -> None:
+        corner = {"at": 72, "turns": "inside"}
+        boxes = [box("A", 2, kind="square"), box("B", 9, side="left", kind="square")]
+        said = {"from_knockout": "right upper", "to_knockout": "left upper"}
+        answer = yarrow.wall(wall({**feed("A", "B"), **said}, boxes=boxes, corners=[corner]))
+        (only,) = answer["feeds"]
+        # Two 90s and a kick at either box, and a 90 at the corner: 450 and what the kicks are.
+        self.assertEqual([each["code"] for each in only["findings"]], ["too-many-degrees"])
+
 
 class WaysOut(unittest.TestCase):
     def test_straight_through_the_plate_over_its_knockout(self) -> None:

@@ -105,6 +105,7 @@ class FindingCode(StrEnum):
     PIECE_CANNOT_BE_BENT = "piece-cannot-be-bent", "error"
 
     # Framed walls
+    STUDS_TOO_CLOSE = "studs-too-close", "error"
     BOX_BEYOND_THE_WALL = "box-beyond-the-wall", "error"
     BOX_WIDER_THAN_ITS_BAY = "box-wider-than-its-bay", "error"
     KNOCKOUTS_TOO_CLOSE = "knockouts-too-close", "warning"

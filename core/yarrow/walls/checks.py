@@ -26,7 +26,30 @@ def wall_findings(wall: FramedWall, words: LengthFormatter) -> list[Finding]:
         wall: as it was read.
         words: how it tells its lengths.
     """
-    return [*_boxes(wall, words), *_bits(wall, words), *_feeds(wall)]
+    return [
+        *_studs(wall, words),
+        *_boxes(wall, words),
+        *_bits(wall, words),
+        *_feeds(wall),
+    ]
+
+
+def _studs(wall: FramedWall, words: LengthFormatter) -> list[Finding]:
+    """Studs so near to each other that no bit goes between them."""
+    bit = max((line.bit for line in wall.lines), default=0.0)
+    spaced = [stud for stud in wall.studs.each if stud.number]
+    found = []
+    for one, other in pairwise(spaced):
+        apart = other.begins - one.ends
+        if other.number == one.number + 1 and apart < bit:
+            values: dict[str, Value] = {
+                "one": count(one.number),
+                "other": count(other.number),
+                "apart": words.available(max(apart, 0.0)),
+                "bit": words.measured(bit),
+            }
+            found.append(Finding(FindingCode.STUDS_TOO_CLOSE, values, path="studs"))
+    return found[:1]
 
 
 def _boxes(wall: FramedWall, words: LengthFormatter) -> list[Finding]:

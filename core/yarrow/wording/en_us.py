@@ -526,6 +526,10 @@ EN_US = {
         "pipe, and one stick does. Else it takes {sticks}, with a coupling in a straight part."
     ),
     # Framed walls
+    "studs-too-close": (
+        "Between studs {one} and {other} there are {apart}: a bit of {bit} does not go between "
+        "them. Read their middles again."
+    ),
     "box-beyond-the-wall": (
         "{box} reaches {by} beyond a plate or the wall's end. Read its height again, and to which "
         "edge that goes."

@@ -5,6 +5,7 @@ import {
   addOpening,
   addWayOut,
   newWall,
+  placeStuds,
   placeWayOut,
   removeBox,
   removeFeed,
@@ -55,6 +56,12 @@ describe("a framed wall", () => {
     expect(new Set(keys).size).toBe(2);
     expect(keys[0]).toMatch(/^[0-9a-f]{32}$/);
     expect(setBox(0, { name: "Panel" })(fed).feeds?.[0]?.key).toBe(fed.feeds?.[0]?.key);
+  });
+
+  it("has studs one by one where they are said so, or as they are spaced", () => {
+    const said = placeStuds(" 1, 17 1/2,")(two);
+    expect(said.studs.at).toEqual(["1", "17 1/2"]);
+    expect(placeStuds("")(said).studs).not.toHaveProperty("at");
   });
 
   it("has a box of no kind as large as was typed, or as is usual", () => {

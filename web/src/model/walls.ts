@@ -36,6 +36,18 @@ export function setStuds(fields: Partial<WallDocument["studs"]>): Change {
   return (wall) => ({ ...wall, studs: { ...wall.studs, ...fields } });
 }
 
+/** Studs that are said one by one, between commas; none: as they are spaced. */
+export function placeStuds(text: string): Change {
+  return (wall) => {
+    const at = text
+      .split(",")
+      .map((middle) => middle.trim())
+      .filter((middle) => middle !== "");
+    const { at: _, ...spaced } = wall.studs;
+    return { ...wall, studs: at.length > 0 ? { ...spaced, at } : spaced };
+  };
+}
+
 export function addBox(): Change {
   return (wall) => {
     const box = {

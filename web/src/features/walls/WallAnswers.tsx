@@ -106,6 +106,11 @@ const FeedPieces = memo(function FeedPieces({ feed, run }: FeedProps) {
         {feed.kick_text ? (
           <span className="font-normal text-soft">, kicks of {feed.kick_text}</span>
         ) : null}
+        {feed.longest_slid ? (
+          <span className="font-normal text-soft">
+            , at most <Reading text={feed.longest_slid} /> go in at once
+          </span>
+        ) : null}
       </p>
       {feed.findings.map((finding) => (
         <FindingRow key={finding.text} finding={finding} fix={null} />

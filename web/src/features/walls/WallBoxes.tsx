@@ -96,11 +96,19 @@ const BoxRow = memo(function BoxRow({ box, at }: { box: WallBox; at: number }) {
         value={box.height}
         onType={(height) => set({ height })}
       />
+      <span className="text-soft">, proud </span>
+      <WallField
+        path={`boxes[${at}].proud`}
+        label={`How far ${box.name} stands proud`}
+        value={box.proud ?? PROUD[units]}
+        onType={(proud) => set({ proud })}
+      />
       <TakeOut label={`Take out ${box.name}`} run={() => change(removeBox(at))} />
     </li>
   );
 });
 
+const PROUD = { in: "1/2", mm: 12 } as const;
 const SIZES: Record<BoxSize, string> = { width: "wide", tall: "tall", deep: "deep" };
 
 function OwnSize({ box, at }: { box: WallBox; at: number }) {

@@ -1,7 +1,10 @@
 // What a framed wall is built of, as a list: its size, its studs, its openings, its corners.
+import { useState } from "react";
+import { ConduitOnBender } from "@/features/catalogue/ConduitOnBender";
 import {
   addCorner,
   addOpening,
+  placeStuds,
   removeCorner,
   removeOpening,
   setCorner,
@@ -22,17 +25,32 @@ const TURNS = [
 ] as const;
 
 export function WallFrame() {
+  const middles = useWallDocument((wall) => wall.studs.at ?? []);
   const change = useWallChange();
-  const wall = useWallDocument(({ length, height, units, studs, openings, corners }) => ({
-    length,
-    height,
-    units,
-    studs,
-    openings,
-    corners,
-  }));
+  // As it is typed: what is half typed names no studs yet.
+  const [said, setSaid] = useState(() => middles.join(", "));
+  const wall = useWallDocument(
+    ({ length, height, units, studs, openings, corners, conduit, bender, plates }) => ({
+      length,
+      height,
+      units,
+      studs,
+      openings,
+      corners,
+      conduit,
+      bender,
+      plates,
+    }),
+  );
   return (
     <>
+      <p className="text-soft">
+        <ConduitOnBender
+          conduit={wall.conduit}
+          bender={wall.bender}
+          use={(bent) => change(setWall(bent))}
+        />
+      </p>
       <p>
         <WallField
           path="length"
@@ -60,6 +78,56 @@ export function WallFrame() {
           value={(wall.studs.bearing ?? true) ? "yes" : "no"}
           options={CARRIES}
           onChange={(carries) => change(setStuds({ bearing: carries === "yes" }))}
+        />
+        .
+      </p>
+      <p>
+        <span className="text-soft">Studs </span>
+        <WallField
+          path="studs.width"
+          label="How wide a stud is"
+          value={wall.studs.width ?? STUD[wall.units].width}
+          onType={(width) => change(setStuds({ width }))}
+        />
+        <span className="text-soft"> by </span>
+        <WallField
+          path="studs.depth"
+          label="How deep a stud is"
+          value={wall.studs.depth ?? STUD[wall.units].depth}
+          onType={(depth) => change(setStuds({ depth }))}
+        />
+        <span className="text-soft">, the middle of the first at </span>
+        <WallField
+          path="studs.first"
+          label="Where the first stud is"
+          value={wall.studs.first ?? STUD[wall.units].first}
+          onType={(first) => change(setStuds({ first }))}
+        />
+        <span className="text-soft">; or their middles one by one: </span>
+        <WallField
+          path="studs.at"
+          label="The middles of the studs, one by one"
+          value={said}
+          text
+          placeholder="as they are spaced"
+          onType={(text) => {
+            setSaid(text);
+            change(placeStuds(text));
+          }}
+        />
+        <span className="text-soft">. Plates </span>
+        <WallField
+          path="plates.bottom"
+          label="How thick the bottom plate is"
+          value={wall.plates?.bottom ?? STUD[wall.units].bottom}
+          onType={(bottom) => change(setWall({ plates: { ...wall.plates, bottom } }))}
+        />
+        <span className="text-soft"> and </span>
+        <WallField
+          path="plates.top"
+          label="How thick the top plates are"
+          value={wall.plates?.top ?? STUD[wall.units].top}
+          onType={(top) => change(setWall({ plates: { ...wall.plates, top } }))}
         />
         .
       </p>
@@ -141,4 +209,8 @@ export function WallFrame() {
 }
 
 const USUAL = { in: 16, mm: 400 } as const;
+const STUD = {
+  in: { width: "1 1/2", depth: "3 1/2", first: "3/4", bottom: "1 1/2", top: 3 },
+  mm: { width: 38, depth: 89, first: 19, bottom: 38, top: 76 },
+} as const;
 const HEAD = { in: 80, mm: 2040 } as const;
