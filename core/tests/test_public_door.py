@@ -94,6 +94,7 @@ class PublicDoor(unittest.TestCase):
                 "stock_of_runs",
                 "cut_of_job",
                 "materials_of_job",
+                "plan_in_pieces",
                 "read_framed_wall",
                 "read_own_fittings",
                 "read_stock",
@@ -102,6 +103,10 @@ class PublicDoor(unittest.TestCase):
                 "wall_values",
             },
         )
+
+    def test_a_plan_in_pieces_is_both_answers(self) -> None:
+        both = yarrow.plan_in_pieces(TURN)
+        self.assertEqual(both, {"plan": yarrow.plan(TURN), "pieces": yarrow.pieces(TURN)})
 
     def test_values_are_the_same_answers(self) -> None:
         plan, rack = yarrow.plan(TURN), yarrow.rack(RACK)

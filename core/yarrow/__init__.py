@@ -49,8 +49,8 @@ from yarrow.documents.writing import pieces_text as _pieces_text
 from yarrow.documents.writing import rack_csv as _rack_csv
 from yarrow.documents.writing import work_text as _work_text
 from yarrow.pieces.order_of_work import order_of_work
-from yarrow.pieces.piece_plan import PiecesOfRun
-from yarrow.pieces.pieces import piece_plans, pieces_of
+from yarrow.pieces.piece_plan import PiecesOfRun, PlanInPieces
+from yarrow.pieces.pieces import piece_plans, pieces_of, pieces_of_plan
 from yarrow.racks.rack import plan_rack
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.bending_sequence import Handling, handle_plan, handle_run
@@ -88,6 +88,7 @@ __all__ = [
     "pieces_values",
     "plan",
     "plan_as",
+    "plan_in_pieces",
     "plan_values",
     "pullbox",
     "quick",
@@ -205,6 +206,18 @@ def pieces_values(document: Document) -> PiecesOfRun:
     Raises: DocumentError.
     """
     return pieces_of(read_run(document))
+
+
+def plan_in_pieces(document: Document, country: Country | None = None) -> Answer:
+    """A run's plan as one and its pieces, planned once for both.
+
+    Args: document, a run.
+    Returns: ``plan``, as of plan, and ``pieces``, as of pieces.
+    Raises: DocumentError.
+    """
+    planned = plan_run(read_run(document))
+    both = PlanInPieces(write_plan(planned), pieces_of_plan(planned))
+    return plain(both, _wording(document, country))
 
 
 def pieces_as_text(document: Document) -> Written:

@@ -60,6 +60,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("post", "/api/plan"): (DOCUMENT, 200),
     ("post", "/api/rack"): (DOCUMENT, 200),
     ("post", "/api/pieces"): (DOCUMENT, 200),
+    ("post", "/api/plan-in-pieces"): (DOCUMENT, 200),
     ("post", "/api/work"): (DOCUMENT, 200),
     ("post", "/api/wall"): (FRAMED, 200),
     ("get", "/api/fittings"): (None, 200),

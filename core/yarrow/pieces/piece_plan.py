@@ -189,3 +189,11 @@ class PiecesOfRun:
     def way_in(self) -> WayIn | None:
         """The way that it is got in by; None where nothing is said of that."""
         return next((way for way in self.ways_in if way.taken), None)
+
+
+@dataclass(frozen=True, slots=True)
+class PlanInPieces:
+    """A run's plan as one, and its pieces: what a planner shows of a run that is parted."""
+
+    plan: WrittenPlan
+    pieces: PiecesOfRun

@@ -35,7 +35,7 @@ from yarrow.pieces.planned_pieces import MOST_PIECES, Middles, Parting
 from yarrow.pieces.supports import supports_of
 from yarrow.runs.model.run import Joints, ResolvedRun, Survey
 from yarrow.runs.planned import BuildablePlan, Plan, Resolution
-from yarrow.runs.planner import plan_resolved, resolve_run
+from yarrow.runs.planner import plan_run
 from yarrow.wording.phrase import Value, count
 
 FORMAT = "yarrow.pieces/1"
@@ -50,9 +50,18 @@ def pieces_of(survey: Survey) -> PiecesOfRun:
     Source:
         docs/geometry.md, pieces.
     """
-    asked = resolve_run(survey)
+    return pieces_of_plan(plan_run(survey))
+
+
+def pieces_of_plan(plan: Plan) -> PiecesOfRun:
+    """The same where the run is planned already.
+
+    Args:
+        plan: of the run as one.
+    """
+    asked = plan.resolution
     said = asked.run.joints or _unsaid(asked.run)
-    parted = _part(asked, said)
+    parted = _part(plan, said)
     if not isinstance(parted, PartedRun):
         return _answer(asked, said, parted)
     parting, hung, taken = parted.parting, parted.hung, parted.taken
@@ -82,8 +91,9 @@ def piece_plans(survey: Survey) -> tuple[tuple[Plan, ...], tuple[Finding, ...]]:
     Args:
         survey: the run as it was read.
     """
-    asked = resolve_run(survey)
-    parted = _part(asked, asked.run.joints or _unsaid(asked.run))
+    plan = plan_run(survey)
+    run = plan.resolution.run
+    parted = _part(plan, run.joints or _unsaid(run))
     if not isinstance(parted, PartedRun):
         return (), parted
     parting, middles = parted.hung.parting, parted.hung.middles
@@ -105,9 +115,8 @@ class PartedRun:
     of_whole: tuple[Finding, ...]
 
 
-def _part(asked: Resolution, said: Joints) -> PartedRun | tuple[Finding, ...]:
+def _part(plan: Plan, said: Joints) -> PartedRun | tuple[Finding, ...]:
     """A run parted and got in, or why it can't be parted."""
-    plan = plan_resolved(asked)
     if not isinstance(plan, BuildablePlan):
         return errors_of(plan.findings)
     parting = Parting.of(plan, said)
@@ -115,7 +124,7 @@ def _part(asked: Resolution, said: Joints) -> PartedRun | tuple[Finding, ...]:
         return (_too_many(parting.parted),)
     rooms = allowed(parting.parted)
     ways = () if said.places else parting.ways(rooms)
-    printed = asked.run.method == "table"
+    printed = plan.resolution.run.method == "table"
     exact = (Finding(FindingCode.PIECES_ARE_EXACT, path="method"),) if printed else ()
     taken, troubles = parting.taken(said, rooms, ways)
     findings = (*exact, *troubles)

@@ -27,7 +27,7 @@ from api.shapes import (
 from exports.dxf import read_path
 from yarrow.documents.bends_file import FoldedPipe
 from yarrow.documents.catalogue import Catalogue
-from yarrow.pieces.piece_plan import PiecesOfRun
+from yarrow.pieces.piece_plan import PiecesOfRun, PlanInPieces
 from yarrow.pieces.work_plan import OrderOfWork
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.bending_sequence import Handling
@@ -64,6 +64,18 @@ def pieces(
 ) -> HttpResponse:
     """A run parted into sticks, with what other ways to part it cost; nothing is saved."""
     return answered(yarrow.pieces(document, country))
+
+
+@router.post(
+    "/plan-in-pieces",
+    response={200: PlanInPieces, **REFUSALS},
+    operation_id="plan_in_pieces",
+)
+def plan_in_pieces(
+    request: MemberRequest, document: Body[RunDocument], country: Country | None = None
+) -> HttpResponse:
+    """The plan of a run as one, and its pieces; nothing is saved."""
+    return answered(yarrow.plan_in_pieces(document, country))
 
 
 @router.post("/work", response={200: OrderOfWork, **REFUSALS}, operation_id="work")

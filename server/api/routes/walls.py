@@ -123,7 +123,7 @@ def get_sheet_svg(
 ) -> HttpResponse:
     """A page of the sheet of a wall, counted from 1, as the page shows and prints it; how many
     there are stands in ``X-Pages``. Beyond the last, that."""
-    pages = _sheet(walls_for(request.user).get(id=wall_id), paper)
+    pages = _wall_sheet(walls_for(request.user).get(id=wall_id), paper)
     shown = pages[min(max(page, 1), len(pages)) - 1]
     headers = {"X-Pages": str(len(pages))}
     return HttpResponse(drawing_svg(shown), content_type="image/svg+xml", headers=headers)
@@ -140,10 +140,12 @@ def get_sheet_pdf(
 ) -> HttpResponse:
     """The same sheet as a PDF, all of its pages."""
     wall = walls_for(request.user).get(id=wall_id)
-    return as_file(sheet_pdf(*_sheet(wall, paper)), "application/pdf", f"{file_name(wall)}.pdf")
+    return as_file(
+        sheet_pdf(*_wall_sheet(wall, paper)), "application/pdf", f"{file_name(wall)}.pdf"
+    )
 
 
-def _sheet(wall: JobWall, paper: Paper) -> tuple[Drawing, ...]:
+def _wall_sheet(wall: JobWall, paper: Paper) -> tuple[Drawing, ...]:
     plan = yarrow.wall_values(wall.document)
     return compose_wall_sheet(plan, heading_of(wall), PAPERS[paper])
 

@@ -231,6 +231,18 @@ export async function partRun(
   return (await unwrap(client.POST("/api/pieces", asked))) as PiecesOfRun;
 }
 
+export type PlanInPieces = { readonly plan: Schemas["WrittenPlan"]; readonly pieces: PiecesOfRun };
+
+/** The plan of a run as one, and its pieces, in one answer. */
+export async function planInPieces(
+  document: Schemas["RunDocument"],
+  country: Country,
+  signal: AbortSignal,
+): Promise<PlanInPieces> {
+  const asked = { params: { query: { country } }, body: document, signal };
+  return (await unwrap(client.POST("/api/plan-in-pieces", asked))) as PlanInPieces;
+}
+
 export type OrderOfWork = Schemas["OrderOfWork"];
 
 export async function orderOfWork(

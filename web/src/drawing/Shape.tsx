@@ -32,7 +32,7 @@ export const Shape = memo(function Shape({ views, both }: { views?: View[]; both
   const { plan, stale } = useDeferredValue(usePlanState((state) => state));
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const shown = views ?? (plan ? viewsOf(plan) : []);
-  const { made } = usePieces();
+  const made = useDeferredValue(usePieces((state) => state.made));
   return (
     <div ref={ref} className="absolute inset-0 overflow-hidden">
       {plan && width > 0 && height > 0 ? (

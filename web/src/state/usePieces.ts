@@ -1,23 +1,65 @@
 // The run's pieces, and the one whose marks, stick and steps are shown.
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { type PiecesOfRun, partRun } from "@/api/queries";
-import type { Plan } from "@/model/document";
-import { useDocument, useOfJob, usePlanner, usePlanState } from "./PlannerContext";
-import type { PlanState } from "./usePlan";
+import { keepPreviousData, replaceEqualDeep, useQuery } from "@tanstack/react-query";
+import { createContext, useContext, useLayoutEffect, useState } from "react";
+import { type StoreApi, useStore } from "zustand";
+import { createStore } from "zustand/vanilla";
+import type { Country, PiecesOfRun } from "@/api/queries";
+import type { Plan, RunDocument } from "@/model/document";
+import { usePlanner, usePlanState } from "./PlannerContext";
+import { inPiecesQuery, type PlanState } from "./usePlan";
 
-/** The run in pieces; asked for where it is parted, or `always`. */
-export function usePieces(always = false): { made: PiecesOfRun | undefined; old: boolean } {
-  const document = useDocument();
-  const { rules } = useOfJob();
+export type PiecesState = {
+  readonly made: PiecesOfRun | undefined;
+  /** Whether they are from before the last key press, or of what can't be parted. */
+  readonly old: boolean;
+  /** How many look at them, though the run is not parted yet. */
+  readonly looking: number;
+};
+
+const NOTHING: PiecesState = { made: undefined, old: false, looking: 0 };
+const NO_PIECES = createStore<PiecesState>(() => NOTHING);
+
+export const PiecesContext = createContext<StoreApi<PiecesState>>(NO_PIECES);
+
+/** The run's pieces for the planner's whole screen, and whether they are asked for: where it is
+ * parted, or looked at so. */
+export function useAskedPieces(
+  document: RunDocument,
+  rules: Country,
+): { pieces: StoreApi<PiecesState>; asked: boolean } {
+  const [store] = useState(() => createStore<PiecesState>(() => NOTHING));
+  const looking = useStore(store, (state) => state.looking > 0);
+  const asked = looking || document.joints !== undefined;
   const query = useQuery({
-    queryKey: ["pieces", rules, JSON.stringify(document)],
-    queryFn: ({ signal }) => partRun(document, rules, signal),
-    enabled: always || document.joints !== undefined,
-    retry: false,
-    staleTime: Infinity,
+    ...inPiecesQuery(document, rules),
+    enabled: asked,
     placeholderData: keepPreviousData,
   });
-  return { made: query.data, old: query.isPlaceholderData || query.isError };
+  const [last, setLast] = useState<{ of: unknown; made: PiecesOfRun | undefined }>({
+    of: undefined,
+    made: undefined,
+  });
+  const found = query.data?.pieces;
+  if (found !== last.of) {
+    // What is as it was stays the same object, so that what shows it need not be drawn again.
+    setLast({ of: found, made: found && replaceEqualDeep(last.made, found) });
+  }
+  const old = query.isPlaceholderData || query.isError;
+  useLayoutEffect(() => store.setState({ made: last.made, old }), [store, last.made, old]);
+  return { pieces: store, asked };
+}
+
+export function usePieces<T>(choose: (pieces: PiecesState) => T): T {
+  return useStore(useContext(PiecesContext), choose);
+}
+
+/** While this is shown the run's pieces are asked for, whether or not it is parted. */
+export function useLookAtPieces(): void {
+  const store = useContext(PiecesContext);
+  useLayoutEffect(() => {
+    store.setState(({ looking }) => ({ looking: looking + 1 }));
+    return () => store.setState(({ looking }) => ({ looking: looking - 1 }));
+  }, [store]);
 }
 
 export type ShownPiece = PlanState & {
@@ -34,9 +76,9 @@ export type ShownPiece = PlanState & {
 /** The plan whose marks are shown: of the piece that is looked at, or of the run as one. */
 export function useShownPiece(): ShownPiece {
   const whole = usePlanState((state) => state);
-  const parted = useDocument().joints !== undefined;
+  const parted = usePlanner((state) => state.history.present.joints !== undefined);
   const wanted = usePlanner((state) => state.piece);
-  const { made } = usePieces();
+  const made = usePieces((state) => state.made);
   const pieces = parted ? (made?.pieces ?? []) : [];
   const at = Math.min(Math.max(wanted, 1), pieces.length) - 1;
   const piece = pieces[at];

@@ -1,9 +1,9 @@
 // The plan of the document as it stands: asked for at every key press, the last good one kept on
 // screen while a number is half typed or the connection is gone.
-import { replaceEqualDeep, useQuery } from "@tanstack/react-query";
+import { queryOptions, replaceEqualDeep, useQuery } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
 import { Refused } from "@/api/client";
-import { type Country, planRun } from "@/api/queries";
+import { type Country, planInPieces, planRun } from "@/api/queries";
 import type { Plan, RunDocument } from "@/model/document";
 
 const ASK_AGAIN_MS = 4000;
@@ -22,25 +22,47 @@ export type PlanState = {
   readonly refusal: string;
 };
 
-/** The plan for all, and whether it is already that of the last key press. */
+const ASKED = {
+  retry: false,
+  staleTime: Infinity,
+  gcTime: KEEP_MS,
+  networkMode: "always",
+} as const;
+
+/** What is asked for a run that is shown in pieces: its plan and those, in one answer. */
+export function inPiecesQuery(document: RunDocument, country: Country) {
+  return queryOptions({
+    ...ASKED,
+    queryKey: ["plan in pieces", country, JSON.stringify(document)],
+    queryFn: ({ signal }) => planInPieces(document, country, signal),
+    refetchInterval: ({ state }) => (isOffline(state.error) ? ASK_AGAIN_MS : false),
+  });
+}
+
+function planQuery(document: RunDocument, country: Country) {
+  return queryOptions({
+    ...ASKED,
+    queryKey: ["plan", country, JSON.stringify(document)],
+    queryFn: ({ signal }) => planRun(document, country, signal),
+    refetchInterval: ({ state }) => (isOffline(state.error) ? ASK_AGAIN_MS : false),
+  });
+}
+
+/** The plan for all, and whether it is already that of the last key press; `inPieces`: it comes with
+ * the run's pieces. */
 export function usePlan(
   document: RunDocument,
   country: Country,
+  inPieces = false,
 ): { planned: PlanState; current: boolean } {
-  const asked = JSON.stringify(document);
-  const query = useQuery({
-    queryKey: ["plan", country, asked],
-    queryFn: ({ signal }) => planRun(document, country, signal),
-    retry: false,
-    staleTime: Infinity,
-    gcTime: KEEP_MS,
-    networkMode: "always",
-    refetchInterval: ({ state }) => (isOffline(state.error) ? ASK_AGAIN_MS : false),
-  });
+  const alone = useQuery({ ...planQuery(document, country), enabled: !inPieces });
+  const parted = useQuery({ ...inPiecesQuery(document, country), enabled: inPieces });
+  const query = inPieces ? parted : alone;
+  const data = inPieces ? parted.data?.plan : alone.data;
   const [last, setLast] = useState<{ answer: Plan | null; plan: Plan | null }>(NOTHING);
-  if (query.data && query.data !== last.answer) {
+  if (data && data !== last.answer) {
     // What is as it was stays the same object, so that what shows it need not be drawn again.
-    setLast({ answer: query.data, plan: replaceEqualDeep(last.plan, query.data) });
+    setLast({ answer: data, plan: replaceEqualDeep(last.plan, data) });
   }
   const { plan } = last;
   const error = query.error instanceof Refused ? query.error : null;
@@ -56,7 +78,7 @@ export function usePlan(
       refusal: about ? error.message : "",
     };
   }, [plan, error]);
-  return { planned, current: query.data !== undefined };
+  return { planned, current: data !== undefined };
 }
 
 function isOffline(error: unknown): boolean {

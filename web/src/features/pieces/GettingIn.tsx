@@ -1,4 +1,5 @@
 // How a threaded run is got in: how its ends are held, what closes it, what each way takes.
+import { memo } from "react";
 import type { PiecesOfRun } from "@/api/queries";
 import { takeClosing } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
@@ -8,7 +9,7 @@ import { Figures } from "@/ui/Figures";
 import { EndHeld } from "./EndHeld";
 import { StandsNear } from "./StandsNear";
 
-export function GettingIn({ made }: { made: PiecesOfRun }) {
+export const GettingIn = memo(function GettingIn({ made }: { made: PiecesOfRun }) {
   const change = usePlanner((state) => state.change);
   return (
     <section className="px-4 pt-4" aria-label="Getting it in">
@@ -66,4 +67,4 @@ export function GettingIn({ made }: { made: PiecesOfRun }) {
       </p>
     </section>
   );
-}
+});

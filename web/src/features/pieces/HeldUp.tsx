@@ -1,4 +1,5 @@
 // What holds the run up, by whose rule, and what to bring for all of it.
+import { memo } from "react";
 import type { PiecesOfRun } from "@/api/queries";
 import { WordField } from "@/features/walk/fields";
 import { legsOf } from "@/kinds/legs";
@@ -8,7 +9,7 @@ import { usePlanner } from "@/state/PlannerContext";
 import { Figures } from "@/ui/Figures";
 import { Reading } from "@/ui/Reading";
 
-export function HeldUp({ made }: { made: PiecesOfRun }) {
+export const HeldUp = memo(function HeldUp({ made }: { made: PiecesOfRun }) {
   const { supports, materials } = made;
   if (!supports) {
     return null;
@@ -55,7 +56,7 @@ export function HeldUp({ made }: { made: PiecesOfRun }) {
       </section>
     </div>
   );
-}
+});
 
 const STANDS = { across: "lies across", upright: "stands upright" } as const;
 

@@ -10,7 +10,7 @@ import { JointRow } from "./JointRow";
 /** ``leg`` is counted from 1. */
 export function JointLines({ leg }: { leg: number }) {
   const joints = usePlanner((state) => state.history.present.joints);
-  const { made } = usePieces();
+  const made = usePieces((state) => state.made);
   const change = usePlanner((state) => state.change);
   if (!joints) {
     return null;

@@ -1,4 +1,5 @@
 // How a run is joined, in a sentence; and every joint that a person put, where it can be moved.
+import { memo } from "react";
 import type { PiecesOfRun } from "@/api/queries";
 import { InlineField, WordField } from "@/features/walk/fields";
 import {
@@ -16,7 +17,13 @@ import { Select } from "@/ui/Select";
 
 const BY = { yarrow: "where Yarrow says", hand: "where you say" } as const;
 
-export function JointSettings({ joints, made }: { joints: Joints; made: PiecesOfRun }) {
+export const JointSettings = memo(function JointSettings({
+  joints,
+  made,
+}: {
+  joints: Joints;
+  made: PiecesOfRun;
+}) {
   const change = usePlanner((state) => state.change);
   const places = joints.places ?? [];
   const found = whereFound(made.joints);
@@ -77,4 +84,4 @@ export function JointSettings({ joints, made }: { joints: Joints; made: PiecesOf
       ) : null}
     </div>
   );
-}
+});

@@ -1,5 +1,6 @@
 // Every piece as the stick that it is cut from, to one scale: bends, threads, what is left over.
 
+import { memo } from "react";
 import type { PiecesOfRun } from "@/api/queries";
 import { Hatch } from "@/drawing/Hatch";
 import { usePlanner } from "@/state/PlannerContext";
@@ -12,7 +13,7 @@ type Piece = PiecesOfRun["pieces"][number];
 const HEIGHT = 18;
 const THREAD = 6;
 
-export function PieceBars({ made }: { made: PiecesOfRun }) {
+export const PieceBars = memo(function PieceBars({ made }: { made: PiecesOfRun }) {
   const [frame, { width }] = useSize<HTMLOListElement>();
   const shown = usePlanner((state) => Math.max(state.piece, 1));
   const longest = Math.max(made.stick, ...made.pieces.map(({ plan }) => plan.cut_length));
@@ -31,7 +32,7 @@ export function PieceBars({ made }: { made: PiecesOfRun }) {
       ))}
     </ol>
   );
-}
+});
 
 type RowProps = {
   piece: Piece;
@@ -41,7 +42,7 @@ type RowProps = {
   lit: boolean;
 };
 
-function PieceRow({ piece, joint, scale, stick, lit }: RowProps) {
+const PieceRow = memo(function PieceRow({ piece, joint, scale, stick, lit }: RowProps) {
   const look = usePlanner((state) => state.lookAtPiece);
   const { plan, number } = piece;
   return (
@@ -87,7 +88,7 @@ function PieceRow({ piece, joint, scale, stick, lit }: RowProps) {
       </button>
     </li>
   );
-}
+});
 
 function Bar({
   piece,

@@ -1,8 +1,8 @@
 // The run in sticks: how it is joined, every piece to scale, and what other ways to part it cost.
 import { Findings } from "@/features/walk/Findings";
 import { partIt } from "@/model/joints";
-import { useDocument, usePlanner } from "@/state/PlannerContext";
-import { usePieces } from "@/state/usePieces";
+import { usePlanner } from "@/state/PlannerContext";
+import { useLookAtPieces, usePieces } from "@/state/usePieces";
 import { Button } from "@/ui/Button";
 import { GettingIn } from "./GettingIn";
 import { HeldUp } from "./HeldUp";
@@ -11,9 +11,11 @@ import { PieceBars } from "./PieceBars";
 import { WaysTable } from "./WaysTable";
 
 export default function PiecesPane() {
-  const { joints } = useDocument();
+  const joints = usePlanner((state) => state.history.present.joints);
   const change = usePlanner((state) => state.change);
-  const { made, old } = usePieces(true);
+  const made = usePieces((state) => state.made);
+  const old = usePieces((state) => state.old);
+  useLookAtPieces();
   if (!made) {
     return <p className="p-5 pt-16 text-soft">Parting the run …</p>;
   }

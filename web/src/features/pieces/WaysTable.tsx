@@ -1,4 +1,5 @@
 // The ways that a run can be parted, side by side: what each takes and costs.
+import { memo } from "react";
 import type { PiecesOfRun } from "@/api/queries";
 import { inOnePiece, takePlaces } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
@@ -6,7 +7,7 @@ import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Reading } from "@/ui/Reading";
 
-export function WaysTable({ made }: { made: PiecesOfRun }) {
+export const WaysTable = memo(function WaysTable({ made }: { made: PiecesOfRun }) {
   const change = usePlanner((state) => state.change);
   return (
     <section className="px-4 pt-4">
@@ -70,4 +71,4 @@ export function WaysTable({ made }: { made: PiecesOfRun }) {
       </p>
     </section>
   );
-}
+});

@@ -8,6 +8,7 @@ import type { RunDocument } from "@/model/document";
 import type { OpenDocument } from "@/model/savedDocuments";
 import type { PlannerStore } from "@/model/store";
 import { JobContext, type OfJob, PlanContext, StoreContext } from "@/state/PlannerContext";
+import { PiecesContext, useAskedPieces } from "@/state/usePieces";
 import { type PlanState, usePlan } from "@/state/usePlan";
 import { ConflictDialog } from "@/ui/ConflictDialog";
 import { classes } from "@/ui/classes";
@@ -28,7 +29,8 @@ type Props = { each: OpenDocument<RunDocument, PlannerStore>; job: OfJob };
 export function Planner({ each, job }: Props) {
   const { store } = each;
   const document = useStore(store, (state) => state.history.present);
-  const { planned, current } = usePlan(document, job.rules);
+  const { pieces, asked } = useAskedPieces(document, job.rules);
+  const { planned, current } = usePlan(document, job.rules, asked);
   const [plans] = useState(() => createStore<PlanState>(() => planned));
   useLayoutEffect(() => plans.setState(planned, true), [plans, planned]);
   const [pane, setPane] = useState<Pane>("walk");
@@ -43,65 +45,67 @@ export function Planner({ each, job }: Props) {
     <StoreContext value={store}>
       <JobContext value={job}>
         <PlanContext value={plans}>
-          <div className="relative flex h-full flex-col overflow-hidden">
-            <Header each={each as OpenDocument} job={job} showShortcuts={showHelp} />
-            <SettingsBar />
-            <main
-              data-current={current}
-              className="grid min-h-0 flex-1 desk:grid-cols-[21rem_minmax(0,1fr)_19rem]"
-            >
-              <section
-                aria-label="The walk"
-                className={classes(
-                  "relative min-h-0 overflow-auto border-r border-line bg-paper",
-                  shown("walk"),
-                )}
+          <PiecesContext value={pieces}>
+            <div className="relative flex h-full flex-col overflow-hidden">
+              <Header each={each as OpenDocument} job={job} showShortcuts={showHelp} />
+              <SettingsBar />
+              <main
+                data-current={current}
+                className="grid min-h-0 flex-1 desk:grid-cols-[21rem_minmax(0,1fr)_19rem]"
               >
-                <Walk adding={adding} setAdding={setAdding} />
-              </section>
-              <section
-                aria-label="The shape"
-                className={classes("relative min-h-0 min-w-0 bg-canvas", shown("shape"))}
-              >
-                <ShapePane />
-              </section>
-              <section
-                aria-label="Marks"
-                className={classes(
-                  "relative min-h-0 overflow-auto border-l border-line bg-paper",
-                  shown("marks"),
-                )}
-              >
-                <MarksPane />
-              </section>
-            </main>
-            <Stick />
-            <nav aria-label="What to show" className="border-t border-line bg-paper desk:hidden">
-              <ToggleGroup.Root
-                type="single"
-                aria-label="What to show"
-                value={pane}
-                onValueChange={(next) => {
-                  if (next) {
-                    setPane(next as Pane);
-                  }
-                }}
-                className="grid grid-cols-3"
-              >
-                {Object.entries(PANES).map(([name, title]) => (
-                  <ToggleGroup.Item
-                    key={name}
-                    value={name}
-                    className="min-h-12 border-t-3 border-transparent font-medium text-soft -outline-offset-4 data-[state=on]:border-accent data-[state=on]:font-semibold data-[state=on]:text-accent"
-                  >
-                    {title}
-                  </ToggleGroup.Item>
-                ))}
-              </ToggleGroup.Root>
-            </nav>
-          </div>
-          <ConflictDialog each={each} />
-          <ShortcutsDialog open={help} onOpenChange={setHelp} />
+                <section
+                  aria-label="The walk"
+                  className={classes(
+                    "relative min-h-0 overflow-auto border-r border-line bg-paper",
+                    shown("walk"),
+                  )}
+                >
+                  <Walk adding={adding} setAdding={setAdding} />
+                </section>
+                <section
+                  aria-label="The shape"
+                  className={classes("relative min-h-0 min-w-0 bg-canvas", shown("shape"))}
+                >
+                  <ShapePane />
+                </section>
+                <section
+                  aria-label="Marks"
+                  className={classes(
+                    "relative min-h-0 overflow-auto border-l border-line bg-paper",
+                    shown("marks"),
+                  )}
+                >
+                  <MarksPane />
+                </section>
+              </main>
+              <Stick />
+              <nav aria-label="What to show" className="border-t border-line bg-paper desk:hidden">
+                <ToggleGroup.Root
+                  type="single"
+                  aria-label="What to show"
+                  value={pane}
+                  onValueChange={(next) => {
+                    if (next) {
+                      setPane(next as Pane);
+                    }
+                  }}
+                  className="grid grid-cols-3"
+                >
+                  {Object.entries(PANES).map(([name, title]) => (
+                    <ToggleGroup.Item
+                      key={name}
+                      value={name}
+                      className="min-h-12 border-t-3 border-transparent font-medium text-soft -outline-offset-4 data-[state=on]:border-accent data-[state=on]:font-semibold data-[state=on]:text-accent"
+                    >
+                      {title}
+                    </ToggleGroup.Item>
+                  ))}
+                </ToggleGroup.Root>
+              </nav>
+            </div>
+            <ConflictDialog each={each} />
+            <ShortcutsDialog open={help} onOpenChange={setHelp} />
+          </PiecesContext>
         </PlanContext>
       </JobContext>
     </StoreContext>
