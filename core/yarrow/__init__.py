@@ -40,7 +40,8 @@ from yarrow.documents.stock_in_hand import (
     place_in_stock,
     read_job_stock,
 )
-from yarrow.documents.wall_file import lay_wall, wall_document
+from yarrow.documents.wall_file import wall_document
+from yarrow.documents.wall_laying import lay_wall
 from yarrow.documents.wall_runs import brought_up_to_date
 from yarrow.documents.wall_runs import runs_of_wall as runs_of_each_feed
 from yarrow.documents.wire_notation import read_wires_said

@@ -12,7 +12,8 @@ import yarrow
 from core.tests.builders import RADIUS, framed_wall
 from yarrow import DocumentError
 from yarrow.documents.run_file import read_run
-from yarrow.documents.wall_file import LaidWall, lay_wall, wall_document
+from yarrow.documents.wall_file import wall_document
+from yarrow.documents.wall_laying import LaidWall, lay_wall
 from yarrow.findings.finding import nothing_wrong
 from yarrow.pieces.pieces import piece_plans
 from yarrow.runs.written_plan import write_plan
@@ -86,6 +87,16 @@ class Worked(unittest.TestCase):
         self.assertAlmostEqual(cuts[1], 16 - OPEN, places=3)
         self.assertEqual(only["kick_text"].partition(" ")[0], f"{round(kick, 2):g}°")
         self.assertEqual([piece["bends"] for piece in only["pieces"]], [2, 0, 2])
+
+    def test_a_crew_s_own_bender(self) -> None:
+        own = {"kind": "hand", "name": "Ours", "radius": 5, "take_up": "5 5/8"}
+        boxes = [box("A", 3), box("B", 6, side="left")]
+        lines = [{"name": "low", "height": 40, "setback": "7/8"}]
+        (only,) = yarrow.wall(wall(feed("A", "B"), bender=own, boxes=boxes, lines=lines))["feeds"]
+        self.assertEqual(only["run"]["bender"], own)
+        # The holes as deep as the knockouts: 24 up, a 90 of its radius, to the joint at 56 3/4.
+        cut = yarrow.pieces(only["run"])["pieces"][0]["plan"]["cut_length"]
+        self.assertAlmostEqual(cut, 24 + 56.75 - 34.625 - OPEN / 2 - 5 * (2 - math.pi / 2))
 
     def test_both_ends_of_boxes_that_are_alike_are_alike(self) -> None:
         boxes = [box("A", 3), box("B", 6, side="left")]
@@ -167,6 +178,18 @@ class Wrong(unittest.TestCase):
             ({"studs": {"at": [20, 10]}}, "studs.at"),
             ({"length": -4}, "length"),
             ({"bender": "spoon"}, "bender"),
+            ({"bender": {"kind": "spoon", "radius": 5, "take_up": 6}}, "bender.kind"),
+            ({"boxes": [box("A", 3, kind="sofa")]}, "boxes[0].kind"),
+            ({"boxes": [box("A", 3, beside="Door")]}, "boxes[0].beside"),
+            ({"openings": [{"name": "D", "begins": 1, "width": 9}]}, "openings[0].begins"),
+            (
+                {"openings": [{"name": "D", "begins": 9, "width": 9, "head": 99}]},
+                "openings[0].head",
+            ),
+            ({"corners": [{"at": 50}, {"at": 20}]}, "corners"),
+            ({"ways_out": [{"name": "A"}]}, "ways_out[0].name"),
+            ({"feeds": [{**feed("A", "B"), "to_knockout": "top left"}]}, "feeds[0].to_knockout"),
+            ({"feeds": [{**feed("A", "B"), "wires": "a rope"}]}, "feeds[0].wires"),
             ({"lines": [{"name": "a", "height": "tall"}]}, "lines[0].height"),
         ):
             with self.subTest(path), self.assertRaises(DocumentError) as caught:

@@ -13,6 +13,7 @@ from __future__ import annotations
 
 import json
 import math
+import re
 from collections.abc import Callable
 from decimal import Decimal
 from functools import cache
@@ -52,6 +53,21 @@ def schema(name: str) -> dict[str, Any]:
     found: dict[str, Any] = json.loads((_HERE / f"{name}.schema.json").read_text("utf-8"))
     if name == "run":
         found["$defs"] |= line_definitions()
+    if name == "wall":
+        found["$defs"] = {**_of_a_bender(), **found["$defs"]}
+    return found
+
+
+def _of_a_bender() -> dict[str, Any]:
+    """What a run's bender is told by, with all that this refers to: a wall's is told likewise."""
+    of_run = schema("run")["$defs"]
+    found: dict[str, Any] = {}
+    waiting = ["bender"]
+    while waiting:
+        name = waiting.pop()
+        if name not in found:
+            found[name] = of_run[name]
+            waiting += re.findall(r'"#/\$defs/(\w+)"', json.dumps(of_run[name]))
     return found
 
 

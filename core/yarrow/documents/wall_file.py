@@ -3,34 +3,20 @@
 from __future__ import annotations
 
 import json
-from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
-from typing import Any
 
-from yarrow.benders.bender import Bender
-from yarrow.catalog.couplings import couplings, usual_coupling
-from yarrow.catalog.reading import toml
-from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
-from yarrow.documents.wall_reading import read_shape, read_wall
-from yarrow.fill.conductor import Conductor
+from yarrow.documents.wall_laying import LaidWall, lay_wall, run_of_route
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first
-from yarrow.geometry.vectors import Vector, along, subtract, unit
-from yarrow.measure.rounding import STEPS, USUAL_STEP
-from yarrow.measure.units import convert_length
 from yarrow.pieces.pieces import piece_plans
-from yarrow.pieces.places import reach_of
-from yarrow.runs.layout.walk import pipe_of
 from yarrow.runs.written_plan import write_plan
-from yarrow.walls.checks import knockout_findings, route_findings, wall_findings
-from yarrow.walls.knockouts import Leavings, leavings
 from yarrow.walls.lists import holes_of, needed, order_of_work, plate_holes_of, to_bore
 from yarrow.walls.pieces_in import goes_in
-from yarrow.walls.routes import BenderRoom, Route, route
+from yarrow.walls.routes import Route
 from yarrow.walls.volume import volume_of
-from yarrow.walls.wall import Feed, FeedEnd, FramedWall, WallBox
+from yarrow.walls.wall import Feed, FeedEnd, WallBox
 from yarrow.walls.wall_plan import (
     PlacedBox,
     PlacedLine,
@@ -42,9 +28,6 @@ from yarrow.wording.lengths import LengthFormatter, degrees
 from yarrow.wording.phrase import Phrase, Value, count
 
 FORMAT = "yarrow.wall-plan/1"
-
-_KICK = 0.2
-"""Tangent of half of a kick's angle that room is left for: a kick is gentler than 22 degrees."""
 
 
 def wall_document(document: object) -> WallPlan:
@@ -99,123 +82,6 @@ def wall_document(document: object) -> WallPlan:
     )
 
 
-@dataclass(frozen=True, slots=True)
-class LaidWall:
-    """A wall with the ways of its feeds, before a pipe is planned: the name of its bender, how far
-    a connector takes pipe in beyond its face, what is drawn into its feeds, the knockouts that they
-    leave by, and what is wrong so far."""
-
-    wall: FramedWall
-    bender: str
-    taken_in: float
-    words: LengthFormatter
-    wires: Mapping[int, tuple[Conductor, ...]]
-    knockouts: Leavings
-    routes: tuple[Route, ...]
-    findings: tuple[Finding, ...]
-
-
-def lay_wall(document: object) -> LaidWall:
-    """A framed wall with the way of every feed.
-
-    Args: document, ``yarrow.wall/1``.
-    Raises: DocumentError, as wall_document.
-    """
-    shape = read_shape(document)
-    wall = read_wall(shape)
-    words = LengthFormatter(wall.unit, STEPS[wall.unit][USUAL_STEP[wall.unit]])
-    setup = read_run(_run_of(wall, shape["bender"], "", _ANY, ())).setup
-    room = _bender_room(wall, setup.bender)
-    knockouts = leavings(wall)
-    fed = [feed for feed in wall.feeds if feed.start.place != feed.end.place]
-    routes = tuple(route(wall, feed, knockouts, room) for feed in fed)
-    found = (
-        *wall_findings(wall, words),
-        *knockout_findings(wall, knockouts, words),
-        *route_findings(wall, routes, words),
-    )
-    return LaidWall(
-        wall,
-        shape["bender"],
-        -pipe_of(setup, None).begins,
-        words,
-        {feed.number: _wires_of(wall, feed) for feed in fed if feed.wires.strip()},
-        knockouts,
-        routes,
-        found,
-    )
-
-
-_ANY: tuple[Vector, ...] = ((0.0, 0.0, 0.0), (100.0, 0.0, 0.0))
-
-
-def _bender_room(wall: FramedWall, bender: Bender) -> BenderRoom:
-    coupling = couplings()[usual_coupling(wall.conduit)].on(wall.conduit, wall.unit)
-    reach, kick = reach_of(bender), _KICK * bender.radius
-    driver = convert_length(toml("framing")["screw_room_mm"], "mm", wall.unit)
-    return BenderRoom(
-        radius=bender.radius,
-        end=reach + kick,
-        square=reach + bender.radius + kick,
-        beside=max(reach, coupling.takes) + coupling.open / 2,
-        kick=kick,
-        leans=2 * _KICK,
-        coupling=coupling.length + 2 * driver,
-    )
-
-
-def _wires_of(wall: FramedWall, feed: Feed) -> tuple[Conductor, ...]:
-    """What is drawn into a feed. Raises: DocumentError, where that can't be read."""
-    run = {
-        "format": "yarrow.run/1",
-        "units": wall.unit,
-        "conduit": {"type": wall.conduit.type, "size": wall.conduit.size},
-        "bender": {"kind": "hand", "radius": 100, "take_up": 150},
-        "wires": {"typed": feed.wires},
-        "path": [list(point) for point in _ANY],
-    }
-    try:
-        wires = read_run(run).setup.wires
-    except DocumentError as refusal:
-        raise DocumentError(f"feeds[{feed.number}].wires", refusal.expected) from None
-    return wires.conductors if wires else ()
-
-
-def _run_of(
-    wall: FramedWall,
-    bender: str,
-    name: str,
-    vertices: Sequence[Vector],
-    joints: Sequence[dict[str, Any]],
-    wires: str = "",
-) -> dict[str, Any]:
-    """A feed as a run of its own, by its corners as they lie from its first one."""
-    first = vertices[0]
-    return {
-        "format": "yarrow.run/1",
-        "name": name,
-        "units": wall.unit,
-        "conduit": {"type": wall.conduit.type, "size": wall.conduit.size},
-        "bender": bender,
-        "start": {"kind": "connector"},
-        "path": [[round(value, 6) for value in subtract(v, first)] for v in vertices],
-        **({"joints": {"places": list(joints)}} if joints else {}),
-        **({"wires": {"typed": wires}} if wires.strip() else {}),
-    }
-
-
-def run_of_route(laid: LaidWall, way: Route) -> dict[str, Any]:
-    """A feed as a ``yarrow.run/1``.
-
-    Args: laid, its wall; way, its own.
-    """
-    feed = way.feed
-    name = f"{laid.wall.name_of(feed.start)} to {laid.wall.name_of(feed.end)}"
-    joints = [{"leg": each.leg, "at": round(each.at, 6), "from": "centre"} for each in way.joints]
-    pipe = _whole_pipe(laid, way)
-    return _run_of(laid.wall, laid.bender, name, pipe, joints, feed.wires)
-
-
 def _planned(laid: LaidWall, way: Route) -> PlannedFeed:
     wall, feed, words = laid.wall, way.feed, laid.words
     start, end = wall.name_of(feed.start), wall.name_of(feed.end)
@@ -246,16 +112,6 @@ def _planned(laid: LaidWall, way: Route) -> PlannedFeed:
         pieces=pieces,
         findings=findings,
     )
-
-
-def _whole_pipe(laid: LaidWall, way: Route) -> tuple[Vector, ...]:
-    """A route's vertices, with what goes beyond the face of a connector at its ends."""
-    first, *inner, last = way.folded
-    if laid.wall.box_of(way.feed.start):
-        first = along(first, unit(subtract(first, way.folded[1])), laid.taken_in)
-    if laid.wall.box_of(way.feed.end):
-        last = along(last, unit(subtract(last, way.folded[-2])), laid.taken_in)
-    return (first, *inner, last)
 
 
 def _knockout(laid: LaidWall, feed: Feed, end: FeedEnd) -> str:

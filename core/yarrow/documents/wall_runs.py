@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import Any
 
-from yarrow.documents.wall_file import lay_wall, run_of_route
+from yarrow.documents.wall_laying import lay_wall, run_of_route
 
 _OF_THE_WALL = ("format", "name", "units", "conduit", "bender", "start", "path")
 _OF_ITS_BENDS = ("order", "stances", "done")

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from itertools import pairwise
 
-from yarrow.walls.checks import name_of_member
+from yarrow.walls.route_checks import name_of_member
 from yarrow.walls.routes import Route
 from yarrow.walls.sliding import BoredStretch
 from yarrow.wording.phrase import Phrase, Value

@@ -5436,8 +5436,7 @@ export interface components {
          * @description Studs, boxes, lines of bored holes, and which box feeds which. Lengths along the wall are from its left end, heights from the floor.
          */
         WallDocument: {
-            /** @description Of the catalogue. */
-            bender: string;
+            bender: components["schemas"]["WallDocument_bender"];
             boxes: components["schemas"]["WallDocument_box"][];
             conduit: components["schemas"]["WallDocument_conduit"];
             /** @description Where it turns: it is told as if it were laid flat. */
@@ -5457,6 +5456,9 @@ export interface components {
             /** @description Where pipe leaves the wall through a plate. */
             ways_out?: components["schemas"]["WallDocument_way_out"][];
         };
+        WallDocument_bend_name: string;
+        /** @description a bender of the catalogue by its id, or an object with kind and either radius and take_up or tests */
+        WallDocument_bender: string | components["schemas"]["WallDocument_own_bender"];
         WallDocument_box: {
             /** @description In place of a stud, an opening by its name: the box is on the outside of its frame, on that side. */
             beside?: string;
@@ -5504,6 +5506,11 @@ export interface components {
             /** @description What is drawn in, as it is said: 2 x 12 thhn, 1 x 12 bare. */
             wires?: string;
         };
+        /** @description A bend that was measured for springback: what it was commanded to, and what of it was kept, degrees. */
+        WallDocument_kept: {
+            commanded: number;
+            kept: number;
+        };
         WallDocument_line: {
             bit?: components["schemas"]["WallDocument_size"];
             height: components["schemas"]["WallDocument_size"];
@@ -5511,6 +5518,7 @@ export interface components {
             /** @description The holes' middle behind the studs' face. */
             setback?: components["schemas"]["WallDocument_size"];
         };
+        WallDocument_measured: components["schemas"]["WallDocument_test_bend"][];
         /** Format: length */
         WallDocument_not_negative: string | number;
         WallDocument_opening: {
@@ -5525,12 +5533,52 @@ export interface components {
             sill?: components["schemas"]["WallDocument_not_negative"];
             width: components["schemas"]["WallDocument_size"];
         };
+        WallDocument_own_bender: {
+            /** @description For a ratchet. */
+            degrees_per_click?: number;
+            /** @description Straight pipe that it needs behind the arc; left out, 1 in or 25 mm. */
+            heel?: components["schemas"]["WallDocument_not_negative"];
+            /** @description Straight pipe that it needs ahead of the front mark; left out, what a small hand shoe needs: 2 in or 50 mm. */
+            hook?: components["schemas"]["WallDocument_not_negative"];
+            /** @enum {string} */
+            kind: "hand" | "ratchet" | "mechanical" | "powered" | "bench" | "heat";
+            /** @description What is stamped on this bender, where its marks have other names. */
+            marks?: {
+                back?: components["schemas"]["WallDocument_bend_name"];
+                centre?: components["schemas"]["WallDocument_bend_name"];
+                former?: components["schemas"]["WallDocument_bend_name"];
+                front?: components["schemas"]["WallDocument_bend_name"];
+                square?: components["schemas"]["WallDocument_bend_name"];
+            };
+            name?: string;
+            radius?: components["schemas"]["WallDocument_size"];
+            /** @description Measured points; left out, what the material usually does. */
+            springback?: components["schemas"]["WallDocument_kept"][];
+            /** @description Where this crew works it, unless a run says otherwise. */
+            stance?: components["schemas"]["WallDocument_stance"];
+            take_up?: components["schemas"]["WallDocument_size"];
+            /** @description Test 90s, from which radius and take-up follow; then neither is given. */
+            tests?: components["schemas"]["WallDocument_measured"];
+        };
+        /**
+         * @description In the air the handle stands on the floor and the pipe is pushed down; over an edge, what lies ahead of the hook hangs free.
+         * @enum {string}
+         */
+        WallDocument_place: "floor" | "air" | "stand" | "bench" | "blocks" | "edge";
         WallDocument_plates: {
             bottom?: components["schemas"]["WallDocument_not_negative"];
             top?: components["schemas"]["WallDocument_not_negative"];
         };
         /** Format: length */
         WallDocument_size: string | number;
+        /** @description Where the bender is worked; left out, as its kind usually is, every bend where a good hand makes it. */
+        WallDocument_stance: {
+            /** @description How far the handle reaches from the shoe's centre; 0: there is none that the pipe could meet. */
+            handle?: components["schemas"]["WallDocument_not_negative"];
+            /** @description How high the pipe lies over the floor there. */
+            height?: components["schemas"]["WallDocument_not_negative"];
+            place?: components["schemas"]["WallDocument_place"];
+        };
         WallDocument_studs: {
             /** @description The middles one by one, in place of a spacing. */
             at?: components["schemas"]["WallDocument_not_negative"][];
@@ -5540,6 +5588,13 @@ export interface components {
             first?: components["schemas"]["WallDocument_not_negative"];
             spacing?: components["schemas"]["WallDocument_size"];
             width?: components["schemas"]["WallDocument_size"];
+        };
+        /** @description A 90 that was bent to find the numbers: the front mark's place from the end that the hook faced, the straight stick, and both legs afterwards, back to end. */
+        WallDocument_test_bend: {
+            mark: components["schemas"]["WallDocument_size"];
+            stick: components["schemas"]["WallDocument_size"];
+            stub: components["schemas"]["WallDocument_size"];
+            tail: components["schemas"]["WallDocument_size"];
         };
         WallDocument_way_out: {
             /** @description Along the wall; left out, straight over the box that feeds it. */

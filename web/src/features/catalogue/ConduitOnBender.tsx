@@ -1,13 +1,25 @@
 // A conduit of the catalogue and a bender that takes it, as words of a sentence.
 import { useCatalogue } from "@/api/queries";
 import { sameConduit, takes } from "@/model/conduit";
+import type { RunDocument } from "@/model/document";
+import { sameDocument } from "@/model/sameDocument";
 import { Select } from "@/ui/Select";
 
-type BentFrom = { conduit: { type: string; size: string }; bender: string };
+type Own = Exclude<RunDocument["bender"], string>;
 
-type Props = BentFrom & { use: (next: BentFrom) => void };
+/** A crew's own bender, as a document of its own takes it. */
+export type KeptBender = { readonly id: string; readonly name: string; readonly own: Own };
 
-export function ConduitOnBender({ conduit, bender, use }: Props) {
+type Props<B extends string | Own> = {
+  conduit: { type: string; size: string };
+  bender: B;
+  /** The crew's own, where one can be taken. */
+  kept?: readonly KeptBender[];
+  use: (next: { conduit: { type: string; size: string }; bender: B }) => void;
+};
+
+export function ConduitOnBender<B extends string | Own>(props: Props<B>) {
+  const { conduit, bender, kept = [], use } = props;
   const catalogue = useCatalogue().data;
   const benders = catalogue?.benders ?? [];
   const conduits = (catalogue?.conduit ?? []).filter((each) =>
@@ -19,9 +31,10 @@ export function ConduitOnBender({ conduit, bender, use }: Props) {
     // The bender stays where it takes the new conduit too.
     const next = fitting.find(({ id }) => id === bender) ?? fitting[0];
     if (wanted && next) {
-      use({ conduit: { type: wanted.type, size: wanted.size }, bender: next.id });
+      use({ conduit: { type: wanted.type, size: wanted.size }, bender: next.id as B });
     }
   };
+  const asKept = kept.find(({ own }) => sameDocument(own, bender));
   return (
     <>
       <Select
@@ -42,12 +55,26 @@ export function ConduitOnBender({ conduit, bender, use }: Props) {
       <Select
         look="word"
         label="Bender"
-        value={bender}
-        options={benders
-          .filter((each) => takes(each, conduit))
-          .map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(next) => use({ conduit, bender: next })}
+        value={asKept ? asKept.id : typeof bender === "string" ? bender : OWN}
+        options={[
+          ...benders
+            .filter((each) => takes(each, conduit))
+            .map(({ id, name }) => ({ value: id, label: name })),
+          ...kept.map(({ id, name }) => ({ value: id, label: name, hint: "yours" })),
+          ...(typeof bender === "string" || asKept
+            ? []
+            : [{ value: OWN, label: bender.name ?? "own bender" }]),
+        ]}
+        onChange={(value) => {
+          const own = kept.find(({ id }) => id === value)?.own;
+          if (value !== OWN) {
+            use({ conduit, bender: (own ?? value) as B });
+          }
+        }}
       />
     </>
   );
 }
+
+/** A bender of one's own that the crew does not keep. */
+const OWN = "own";

@@ -1,6 +1,9 @@
 // What a framed wall is built of, as a list: its size, its studs, its openings, its corners.
 import { useState } from "react";
+import { useBenders } from "@/api/queries";
 import { ConduitOnBender } from "@/features/catalogue/ConduitOnBender";
+import { asInRun } from "@/model/benders";
+import { sameConduit } from "@/model/conduit";
 import {
   addCorner,
   addOpening,
@@ -42,12 +45,16 @@ export function WallFrame() {
       plates,
     }),
   );
+  const kept = (useBenders().data ?? [])
+    .filter(({ document }) => sameConduit(document.conduit, wall.conduit))
+    .map((each) => ({ id: `own-${each.id}`, name: each.name, own: asInRun(each, wall.units) }));
   return (
     <>
       <p className="text-soft">
         <ConduitOnBender
           conduit={wall.conduit}
           bender={wall.bender}
+          kept={kept}
           use={(bent) => change(setWall(bent))}
         />
       </p>

@@ -1,0 +1,177 @@
+"""What is wrong with the ways of a wall's feeds: rises, bends in wood, crossings, what is slid."""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Sequence
+from itertools import combinations, pairwise
+
+from yarrow.findings.code import FindingCode
+from yarrow.findings.finding import Finding
+from yarrow.geometry.sweeping import Rod
+from yarrow.walls.routes import Route
+from yarrow.walls.studs import BoredThrough
+from yarrow.walls.wall import Feed, FramedWall
+from yarrow.wording.lengths import LengthFormatter
+from yarrow.wording.phrase import Phrase, Value, count
+
+
+def route_findings(
+    wall: FramedWall, routes: Sequence[Route], words: LengthFormatter
+) -> list[Finding]:
+    """What is wrong with the ways of its feeds: holes too near a box for the bend, bends in holes,
+    openings in the way, and holes that two pipes want.
+
+    Args:
+        wall: as it was read.
+        routes: of its feeds.
+        words: how it tells its lengths.
+    """
+    found = []
+    for way in routes:
+        found += _rises(wall, way, words)
+        found += _bent_or_blocked(wall, way)
+        found += _sliding(wall, way, words)
+        found += _plates(wall, way, words)
+    found += _crossings(wall, routes)
+    wanted = Counter((way.feed.line, member) for way in routes for member in way.members)
+    for (at, member), pipes in wanted.items():
+        if pipes > 1:
+            shared: dict[str, Value] = {
+                "line": wall.lines[at].name,
+                "stud": name_of_member(member),
+                "pipes": count(pipes),
+            }
+            found.append(Finding(FindingCode.HOLE_SHARED, shared, path=f"lines[{at}]"))
+    return found
+
+
+def name_of_member(member: BoredThrough) -> Phrase:
+    """What is bored through, as it is called: a stud by its number, or an opening's frame.
+
+    Args:
+        member: of a wall.
+    """
+    number = next((stud.number for stud in member.studs if stud.number), 0)
+    return Phrase("wall/stud", {"number": count(number)}) if number else Phrase("wall/frame")
+
+
+def _crossings(wall: FramedWall, routes: Sequence[Route]) -> list[Finding]:
+    """Pipes that lie across each other, nearer than they are thick."""
+    rods = [(way, [Rod(one, other) for one, other in pairwise(way.vertices)]) for way in routes]
+    found = []
+    for (one, these), (other, those) in combinations(rods, 2):
+        if any(_meets(a, b, wall.diameter) for a in these for b in those):
+            values: dict[str, Value] = {
+                "one": _name_of_feed(wall, one.feed),
+                "other": _name_of_feed(wall, other.feed),
+            }
+            path = f"feeds[{other.feed.number}].line"
+            found.append(Finding(FindingCode.PIPES_CROSS, values, path=path))
+    return found
+
+
+def _meets(one: Rod, other: Rod, apart: float) -> bool:
+    """Whether two pipes come nearer than ``apart``; most are seen to be clear along one axis."""
+    for axis in range(3):
+        low, high = sorted((one.begins[axis], one.ends[axis]))
+        under, over = sorted((other.begins[axis], other.ends[axis]))
+        if low - over > apart or under - high > apart:
+            return False
+    return one.nearest(other) < apart - 1e-6
+
+
+def _name_of_feed(wall: FramedWall, feed: Feed) -> Phrase:
+    values: dict[str, Value] = {
+        "one": wall.name_of(feed.start),
+        "other": wall.name_of(feed.end),
+    }
+    return Phrase("wall/feed", values)
+
+
+def _names(wall: FramedWall, way: Route) -> dict[str, Value]:
+    feed = way.feed
+    return {"one": wall.name_of(feed.start), "other": wall.name_of(feed.end)}
+
+
+def _rises(wall: FramedWall, way: Route, words: LengthFormatter) -> list[Finding]:
+    found = []
+    for end, each in zip(way.feed.ends, way.approaches, strict=False):
+        box = wall.box_of(end)
+        if box and way.line and each.rise < each.least - 1e-6:
+            up = way.line.height > each.vertices[0][2]
+            values: dict[str, Value] = {
+                "line": way.line.name,
+                "box": box.name,
+                "rise": words.available(each.rise),
+                "least": words.needed(each.least),
+                "height": words.needed(each.vertices[0][2] + (1 if up else -1) * each.least),
+            }
+            path = f"lines[{way.feed.line}].height"
+            variant = "" if up else "under"
+            found.append(Finding(FindingCode.HOLE_TOO_LOW, values, path=path, variant=variant))
+    return found
+
+
+def _bent_or_blocked(wall: FramedWall, way: Route) -> list[Finding]:
+    """Studs that a bend would lie in, and openings that the pipe would cross."""
+    found = []
+    path = f"feeds[{way.feed.number}]"
+    for member in way.bent_in:
+        values = {**_names(wall, way), "stud": name_of_member(member)}
+        found.append(Finding(FindingCode.BEND_IN_A_HOLE, values, path=path))
+    for opening in wall.openings:
+        legs = pairwise(way.vertices)
+        if any(opening.meets(one, other) for one, other in legs):
+            values = {**_names(wall, way), "opening": opening.name}
+            found.append(Finding(FindingCode.THROUGH_AN_OPENING, values, path=path))
+    return found
+
+
+def _plates(wall: FramedWall, way: Route, words: LengthFormatter) -> list[Finding]:
+    """Ways out of the wall that come down on a stud."""
+    found = []
+    path = f"feeds[{way.feed.number}].to"
+    for hole in way.plate_holes:
+        level = wall.upright[1 if hole.out.plate == "top" else 0]
+        half = wall.diameter / 2
+        for member in wall.studs.members(level):
+            if member.begins - half < hole.along < member.ends + half:
+                values: dict[str, Value] = {
+                    "out": hole.out.name,
+                    "along": words.measured(hole.along),
+                    "stud": name_of_member(member),
+                }
+                found.append(Finding(FindingCode.WAY_OUT_IN_A_STUD, values, path=path))
+    return found
+
+
+def _sliding(wall: FramedWall, way: Route, words: LengthFormatter) -> list[Finding]:
+    """Pieces that do not go into their holes from a bay."""
+    path = f"feeds[{way.feed.number}]"
+    found = []
+    for at, each in enumerate(way.stretches):
+        joints = [joint.along for joint in way.joints_on(at)]
+        if not each.members:
+            continue
+        if not joints:
+            code = FindingCode.CANNOT_BE_SLID
+            found.append(Finding(code, _names(wall, way), path=path, variant="both-bent"))
+            continue
+        places = [each.begins, *joints, each.ends]
+        before = sum(len(way.joints_on(earlier)) for earlier in range(at))
+        for piece, (one, other) in enumerate(pairwise(places)):
+            most = each.longest
+            if piece == 0:
+                most = each.first
+            elif piece == len(places) - 2:
+                most = each.last
+            if abs(other - one) > most + 1e-6:
+                values = {
+                    **_names(wall, way),
+                    "piece": count(before + piece + 1),
+                    "length": words.measured(abs(other - one)),
+                    "longest": words.available(most),
+                }
+                found.append(Finding(FindingCode.CANNOT_BE_SLID, values, path=path))
+    return found
