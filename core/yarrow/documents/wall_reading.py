@@ -10,7 +10,8 @@ from yarrow.catalog.wall_boxes import wall_boxes
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_conduit, read_unit
 from yarrow.documents.schema import reader
-from yarrow.measure.units import Unit, convert_length
+from yarrow.fill.rings import least_spacing
+from yarrow.measure.units import Unit, convert, convert_length
 from yarrow.walls.studs import Opening, Studs, framed
 from yarrow.walls.wall import Feed, FeedEnd, FramedWall, HoleLine, WallBox, WallCorner, WayOut
 
@@ -64,10 +65,13 @@ def read_wall(shape: dict[str, Any]) -> FramedWall:
     read_boxes = tuple(
         _box(box, f"boxes[{number}]", studs, openings) for number, box in enumerate(shape["boxes"])
     )
+    conduit = read_conduit(shape["conduit"])
     return FramedWall(
         name=shape["name"],
         unit=unit,
-        conduit=read_conduit(shape["conduit"]),
+        conduit=conduit,
+        diameter=float(convert(conduit.diameter, conduit.unit, unit)),
+        apart=least_spacing(conduit.size, conduit.size, unit),
         length=length,
         height=height,
         plates=(bottom, top),

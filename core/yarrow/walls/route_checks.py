@@ -4,11 +4,13 @@ from __future__ import annotations
 
 from collections import Counter
 from collections.abc import Sequence
+from dataclasses import dataclass
 from itertools import combinations, pairwise
 
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.geometry.sweeping import Rod
+from yarrow.geometry.vectors import Vector
 from yarrow.walls.routes import Route
 from yarrow.walls.studs import BoredThrough
 from yarrow.walls.wall import Feed, FramedWall
@@ -58,10 +60,10 @@ def name_of_member(member: BoredThrough) -> Phrase:
 
 def _crossings(wall: FramedWall, routes: Sequence[Route]) -> list[Finding]:
     """Pipes that lie across each other, nearer than they are thick."""
-    rods = [(way, [Rod(one, other) for one, other in pairwise(way.vertices)]) for way in routes]
+    pipes = [Pipework.of(way) for way in routes]
     found = []
-    for (one, these), (other, those) in combinations(rods, 2):
-        if any(_meets(a, b, wall.diameter) for a in these for b in those):
+    for one, other in combinations(pipes, 2):
+        if one.meets(other, wall.diameter):
             values: dict[str, Value] = {
                 "one": _name_of_feed(wall, one.feed),
                 "other": _name_of_feed(wall, other.feed),
@@ -71,14 +73,56 @@ def _crossings(wall: FramedWall, routes: Sequence[Route]) -> list[Finding]:
     return found
 
 
-def _meets(one: Rod, other: Rod, apart: float) -> bool:
-    """Whether two pipes come nearer than ``apart``; most are seen to be clear along one axis."""
-    for axis in range(3):
-        low, high = sorted((one.begins[axis], one.ends[axis]))
-        under, over = sorted((other.begins[axis], other.ends[axis]))
-        if low - over > apart or under - high > apart:
+Extent = tuple[Vector, Vector]
+"""The least and the greatest of a thing's three coordinates."""
+
+
+@dataclass(frozen=True, slots=True)
+class Pipework:
+    """A feed's pipe in the wall laid flat, as rods, each with how far it reaches."""
+
+    feed: Feed
+    extent: Extent
+    rods: tuple[tuple[Rod, Extent], ...]
+
+    @classmethod
+    def of(cls, way: Route) -> Pipework:
+        """A route's.
+
+        Args:
+            way: of the feed.
+        """
+        rods = (Rod(one, other) for one, other in pairwise(way.vertices))
+        reaching = tuple((rod, _extent(rod.begins, rod.ends)) for rod in rods)
+        return cls(way.feed, _extent(*way.vertices), reaching)
+
+    def meets(self, other: Pipework, apart: float) -> bool:
+        """Whether it comes nearer to another than it has to stay off; most are seen to be clear
+        along one axis.
+
+        Args:
+            other: in the same wall.
+            apart: from centreline to centreline, in the wall's unit.
+        """
+        if _clear(self.extent, other.extent, apart):
             return False
-    return one.nearest(other) < apart - 1e-6
+        return any(
+            not _clear(here, there, apart) and one.nearest(another) < apart - 1e-6
+            for one, here in self.rods
+            for another, there in other.rods
+        )
+
+
+def _extent(*points: Vector) -> Extent:
+    xs, ys, zs = zip(*points, strict=True)
+    return (min(xs), min(ys), min(zs)), (max(xs), max(ys), max(zs))
+
+
+def _clear(one: Extent, other: Extent, apart: float) -> bool:
+    return any(
+        low - over > apart or under - high > apart
+        for low, high, under, over in zip(*one, *other, strict=True)
+    )
 
 
 def _name_of_feed(wall: FramedWall, feed: Feed) -> Phrase:

@@ -9,8 +9,7 @@ from typing import Literal
 
 from yarrow.catalog.tables import Conduit
 from yarrow.catalog.wall_boxes import WallBoxKind
-from yarrow.fill.rings import least_spacing
-from yarrow.measure.units import Unit, convert
+from yarrow.measure.units import Unit
 from yarrow.walls.studs import Opening, Studs
 
 HeightTo = Literal["top", "middle", "bottom"]
@@ -129,11 +128,15 @@ class Feed:
 
 @dataclass(frozen=True, slots=True)
 class FramedWall:
-    """A wall with what is in it. ``plates`` are how thick the bottom and the top one are."""
+    """A wall with what is in it. ``plates`` are how thick the bottom and the top one are;
+    ``diameter`` is that of its pipe, ``apart`` how far the middles of two knockouts are from each
+    other, so that their lock rings do not meet."""
 
     name: str
     unit: Unit
     conduit: Conduit
+    diameter: float
+    apart: float
     length: float
     height: float
     plates: tuple[float, float]
@@ -144,17 +147,6 @@ class FramedWall:
     ways_out: tuple[WayOut, ...]
     lines: tuple[HoleLine, ...]
     feeds: tuple[Feed, ...]
-
-    @property
-    def diameter(self) -> float:
-        """Of its pipe."""
-        return float(convert(self.conduit.diameter, self.conduit.unit, self.unit))
-
-    @property
-    def apart(self) -> float:
-        """From middle to middle of two knockouts side by side, so that their lock rings do not
-        meet."""
-        return least_spacing(self.conduit.size, self.conduit.size, self.unit)
 
     @property
     def upright(self) -> tuple[float, float]:
