@@ -1,7 +1,7 @@
 // The answer to a document as it stands, the last good one kept while something is half typed.
-import { replaceEqualDeep, useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useQuery } from "@tanstack/react-query";
 import { Refused } from "@/api/client";
+import { useShared } from "./useShared";
 
 const KEEP_MS = 60_000;
 
@@ -31,17 +31,13 @@ export function useCheck<D, T>(
     gcTime: KEEP_MS,
     networkMode: "always",
   });
-  const [last, setLast] = useState<{ of: T | null; answer: T | null }>({ of: null, answer: null });
-  if (query.data && query.data !== last.of) {
-    // What is as it was stays the same object, so that what shows it need not be drawn again.
-    setLast({ of: query.data, answer: replaceEqualDeep(last.answer, query.data) });
-  }
+  const answer = useShared(query.data);
   const error = query.error instanceof Refused ? query.error : null;
   const problems = error
     ? new Map(error.problem.errors.map(({ path, expected }) => [path, expected]))
     : NO_PROBLEMS;
   return {
-    answer: last.answer,
+    answer,
     old: error !== null,
     current: query.data !== undefined,
     problems,

@@ -1,5 +1,5 @@
 // The run's pieces, and the one whose marks, stick and steps are shown.
-import { keepPreviousData, replaceEqualDeep, useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { createContext, useContext, useLayoutEffect, useState } from "react";
 import { type StoreApi, useStore } from "zustand";
 import { createStore } from "zustand/vanilla";
@@ -7,6 +7,7 @@ import type { Country, PiecesOfRun } from "@/api/queries";
 import type { Plan, RunDocument } from "@/model/document";
 import { usePlanner, usePlanState } from "./PlannerContext";
 import { inPiecesQuery, type PlanState } from "./usePlan";
+import { useShared } from "./useShared";
 
 export type PiecesState = {
   readonly made: PiecesOfRun | undefined;
@@ -35,17 +36,10 @@ export function useAskedPieces(
     enabled: asked,
     placeholderData: keepPreviousData,
   });
-  const [last, setLast] = useState<{ of: unknown; made: PiecesOfRun | undefined }>({
-    of: undefined,
-    made: undefined,
-  });
-  const found = query.data?.pieces;
-  if (found !== last.of) {
-    // What is as it was stays the same object, so that what shows it need not be drawn again.
-    setLast({ of: found, made: found && replaceEqualDeep(last.made, found) });
-  }
+  const shared = useShared(query.data?.pieces);
+  const made = query.data ? (shared ?? undefined) : undefined;
   const old = query.isPlaceholderData || query.isError;
-  useLayoutEffect(() => store.setState({ made: last.made, old }), [store, last.made, old]);
+  useLayoutEffect(() => store.setState({ made, old }), [store, made, old]);
   return { pieces: store, asked };
 }
 

@@ -1,14 +1,14 @@
 // The plan of the document as it stands: asked for at every key press, the last good one kept on
 // screen while a number is half typed or the connection is gone.
-import { queryOptions, replaceEqualDeep, useQuery } from "@tanstack/react-query";
-import { useMemo, useState } from "react";
+import { queryOptions, useQuery } from "@tanstack/react-query";
+import { useMemo } from "react";
 import { Refused } from "@/api/client";
 import { type Country, planInPieces, planRun } from "@/api/queries";
 import type { Plan, RunDocument } from "@/model/document";
+import { useShared } from "./useShared";
 
 const ASK_AGAIN_MS = 4000;
 const KEEP_MS = 60_000;
-const NOTHING = { answer: null, plan: null };
 
 export type PlanState = {
   /** The last plan that there was; null until the first. */
@@ -59,12 +59,7 @@ export function usePlan(
   const parted = useQuery({ ...inPiecesQuery(document, country), enabled: inPieces });
   const query = inPieces ? parted : alone;
   const data = inPieces ? parted.data?.plan : alone.data;
-  const [last, setLast] = useState<{ answer: Plan | null; plan: Plan | null }>(NOTHING);
-  if (data && data !== last.answer) {
-    // What is as it was stays the same object, so that what shows it need not be drawn again.
-    setLast({ answer: data, plan: replaceEqualDeep(last.plan, data) });
-  }
-  const { plan } = last;
+  const plan: Plan | null = useShared(data);
   const error = query.error instanceof Refused ? query.error : null;
   // While a plan is under way nothing here changes, so nothing that shows it is drawn again.
   const planned = useMemo(() => {

@@ -1,14 +1,11 @@
 // A conduit of the catalogue and a bender that takes it, as words of a sentence.
 import { useCatalogue } from "@/api/queries";
+import type { KeptBender } from "@/features/benders/useKeptBenders";
 import { sameConduit, takes } from "@/model/conduit";
-import type { RunDocument } from "@/model/document";
 import { sameDocument } from "@/model/sameDocument";
 import { Select } from "@/ui/Select";
 
-type Own = Exclude<RunDocument["bender"], string>;
-
-/** A crew's own bender, as a document of its own takes it. */
-export type KeptBender = { readonly id: string; readonly name: string; readonly own: Own };
+type Own = KeptBender["own"];
 
 type Props<B extends string | Own> = {
   conduit: { type: string; size: string };

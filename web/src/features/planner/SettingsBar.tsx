@@ -1,13 +1,13 @@
 // What the run is bent from and with, and how its numbers are read.
 import { memo, useState } from "react";
-import { useBenders, useCatalogue } from "@/api/queries";
+import { useCatalogue } from "@/api/queries";
 import { BendersDialog } from "@/features/benders/BendersDialog";
+import { useKeptBenders } from "@/features/benders/useKeptBenders";
 import { FittingsDialog } from "@/features/fittings/FittingsDialog";
 import { InlineField } from "@/features/walk/fields";
 import { WAY } from "@/kinds/words";
-import { asInRun } from "@/model/benders";
 import { set } from "@/model/commands";
-import { sameConduit, takeConduit, takes } from "@/model/conduit";
+import { takeConduit, takes } from "@/model/conduit";
 import { ROUNDINGS, roundingOf, type Units, type Way } from "@/model/document";
 import { sameDocument } from "@/model/sameDocument";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
@@ -28,9 +28,7 @@ export const SettingsBar = memo(function SettingsBar() {
     catalogue?.benders.some((bender) => takes(bender, candidate)),
   );
   const benders = (catalogue?.benders ?? []).filter((bender) => takes(bender, conduit));
-  const kept = (useBenders().data ?? [])
-    .filter(({ document }) => sameConduit(document.conduit, conduit))
-    .map((each) => ({ id: `own-${each.id}`, name: each.name, own: asInRun(each, units) }));
+  const kept = useKeptBenders(conduit, units);
   const [listing, setListing] = useState(false);
   const [fittings, setFittings] = useState(false);
   const asKept = kept.find(({ own }) => sameDocument(own, chosen));

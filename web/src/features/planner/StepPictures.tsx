@@ -10,6 +10,7 @@ import { IconButton } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { Icon } from "@/ui/Icon";
+import { ordinal } from "@/ui/ordinal";
 import { useSize } from "@/ui/useSize";
 
 const GAP = 12;
@@ -66,7 +67,7 @@ function Pictures({ order }: { order: Order }) {
             <h2 className="font-semibold">
               Bend {bend.bend + 1}{" "}
               <span className="font-normal text-soft">
-                {ordinal(at + 1)} of {order.bends.length}
+                {inWords(at + 1)} of {order.bends.length}
               </span>
             </h2>
             <IconButton
@@ -113,6 +114,6 @@ function Pictures({ order }: { order: Order }) {
 
 const ORDINALS = ["first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth"];
 
-function ordinal(number: number): string {
-  return ORDINALS[number - 1] ?? `${number}th`;
+function inWords(place: number): string {
+  return ORDINALS[place - 1] ?? ordinal(place);
 }

@@ -3,6 +3,7 @@ import { memo } from "react";
 import { Link } from "react-router";
 import { useWallRuns, type WallPlan } from "@/api/queries";
 import { FindingRow } from "@/ui/FindingRow";
+import { ordinal } from "@/ui/ordinal";
 import { Reading } from "@/ui/Reading";
 
 type Props = { wallId: number; plan: WallPlan };
@@ -143,14 +144,6 @@ const FeedPieces = memo(function FeedPieces({ feed, run }: FeedProps) {
     </li>
   );
 });
-
-const ENDINGS: Partial<Record<Intl.LDMLPluralRule, string>> = { one: "st", two: "nd", few: "rd" };
-const rules = new Intl.PluralRules("en", { type: "ordinal" });
-
-/** ``4th``. */
-function ordinal(turn: number): string {
-  return `${turn}${ENDINGS[rules.select(turn)] ?? "th"}`;
-}
 
 /** A feed by its two ends; the way to its run, once that is kept. */
 function FeedName({ feed, run }: FeedProps) {

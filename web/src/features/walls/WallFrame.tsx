@@ -1,9 +1,7 @@
 // What a framed wall is built of, as a list: its size, its studs, its openings, its corners.
 import { useState } from "react";
-import { useBenders } from "@/api/queries";
+import { useKeptBenders } from "@/features/benders/useKeptBenders";
 import { ConduitOnBender } from "@/features/catalogue/ConduitOnBender";
-import { asInRun } from "@/model/benders";
-import { sameConduit } from "@/model/conduit";
 import {
   addCorner,
   addOpening,
@@ -45,9 +43,7 @@ export function WallFrame() {
       plates,
     }),
   );
-  const kept = (useBenders().data ?? [])
-    .filter(({ document }) => sameConduit(document.conduit, wall.conduit))
-    .map((each) => ({ id: `own-${each.id}`, name: each.name, own: asInRun(each, wall.units) }));
+  const kept = useKeptBenders(wall.conduit, wall.units);
   return (
     <>
       <p className="text-soft">
