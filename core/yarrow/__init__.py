@@ -16,7 +16,8 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from typing import Any, Literal, NamedTuple
 
-from yarrow.documents.bender_file import bender_numbers
+from yarrow.documents.bench_file import bench_document
+from yarrow.documents.bender_file import bender_numbers, with_bends
 from yarrow.documents.bends_file import fold_document
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.catalogue import catalogue
@@ -56,7 +57,10 @@ from yarrow.racks.rack import plan_rack
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.bending_sequence import Handling, handle_plan, handle_run
 from yarrow.runs.model.plan import WrittenPlan
+from yarrow.runs.model.run import Survey
+from yarrow.runs.planned import Plan
 from yarrow.runs.planner import plan_run
+from yarrow.runs.recalibrated import recalibrated as marks_moved
 from yarrow.runs.written_plan import write_plan
 from yarrow.walls.wall_plan import WallPlan
 from yarrow.wording.wording import Country, Wording, wording_of
@@ -70,6 +74,7 @@ __all__ = [
     "TableError",
     "Written",
     "after_cutting",
+    "bench",
     "bender",
     "box",
     "can_be_made",
@@ -82,6 +87,7 @@ __all__ = [
     "fold",
     "handle",
     "handling_values",
+    "learn",
     "line",
     "materials_of_job",
     "pieces",
@@ -99,6 +105,7 @@ __all__ = [
     "read_framed_wall",
     "read_own_fittings",
     "read_stock",
+    "recalibrated",
     "run_of_wall",
     "runs_of_wall",
     "schedule",
@@ -182,10 +189,34 @@ def handling_values(document: Document, piece: int | None = None) -> Handling:
     survey = read_run(document)
     if piece is None:
         return handle_run(survey)
+    return handle_plan(_piece_of(survey, piece))
+
+
+def _piece_of(survey: Survey, piece: int) -> Plan:
     plans, _ = piece_plans(survey)
     if not 1 <= piece <= len(plans):
         raise DocumentError("piece", f"a piece of this run, 1 to {len(plans)}")
-    return handle_plan(plans[piece - 1])
+    return plans[piece - 1]
+
+
+def bench(
+    run: Document,
+    came_out: Document,
+    country: Country | None = None,
+    piece: int | None = None,
+) -> Answer:
+    """A piece at the bench: what is left to do after what came out of the bends that are made.
+
+    Args: run, ``yarrow.run/1``; came_out, ``yarrow.bench/1``, in the run's units; piece, as for
+    handle.
+    Returns: ``yarrow.bench-plan/1``: the order of bends with marks, steps and pictures of the piece
+    as it is, how each leg will lie, and whether it fits, has to give way somewhere, or is scrap.
+    Raises: DocumentError.
+    Source: docs/geometry.md, at the bench.
+    """
+    survey = read_run(run)
+    plan = plan_run(survey) if piece is None else _piece_of(survey, piece)
+    return plain(bench_document(plan, came_out), _wording(run, country))
 
 
 def pieces(document: Document, country: Country | None = None) -> Answer:
@@ -367,6 +398,28 @@ def bender(document: Document) -> Answer:
     Raises: DocumentError.
     """
     return plain(bender_numbers(document))
+
+
+def learn(document: Answer, bends: Sequence[Answer]) -> Answer:
+    """A bender with more bends that were measured on it; one that is ``of`` a bend that it has
+    stands in its place.
+
+    Args: document, ``yarrow.bender/1``; bends, as its ``tests``, lengths with their unit.
+    Returns: the new document.
+    Raises: DocumentError, where no bender could have made them.
+    """
+    return with_bends(document, bends)
+
+
+def recalibrated(document: Document, bender: Answer) -> Answer:
+    """What a run's bender that is known better by now changes in it.
+
+    Args: document, a run; bender, the same one as a run carries it now.
+    Returns: ``yarrow.recalibrated/1``: the marks that move and the cut, as the tape reads.
+    Raises: DocumentError.
+    """
+    was, now = plan_values(document), plan_values({**document, "bender": bender})
+    return plain(marks_moved(was, now))
 
 
 def line(text: str, units: Units) -> Answer:

@@ -58,6 +58,14 @@ def _parser() -> argparse.ArgumentParser:
     handle.add_argument("--piece", type=int, help="of which of its pieces, counted from 1")
     handle.set_defaults(run=_handle)
 
+    bench = commands.add_parser(
+        "bench", help="a piece whose bends came out different: what is left"
+    )
+    bench.add_argument("file", help="the run")
+    bench.add_argument("came_out", help="what was read of its bends (yarrow.bench/1)")
+    bench.add_argument("--piece", type=int, help="of which of its pieces, counted from 1")
+    bench.set_defaults(run=_bench)
+
     pieces = commands.add_parser("pieces", help="a run in sticks: every piece, joints, ways")
     pieces.add_argument("file")
     pieces.add_argument("--format", choices=["json", "text"], default="json")
@@ -148,6 +156,12 @@ def _handle(options: argparse.Namespace) -> int:
     handling = yarrow.handle(_document(options.file), piece=options.piece)
     _print_answer(handling)
     return 3 if handling["findings"] else 0
+
+
+def _bench(options: argparse.Namespace) -> int:
+    answer = yarrow.bench(_document(options.file), _document(options.came_out), piece=options.piece)
+    _print_answer(answer)
+    return 3 if answer["verdict"] == "scrap" else 0
 
 
 def _pieces_command(options: argparse.Namespace) -> int:

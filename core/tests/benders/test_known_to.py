@@ -6,15 +6,16 @@ import random
 import unittest
 from fractions import Fraction
 
-from yarrow.benders.calibration import TestBend, calibrate
+from yarrow.benders.learning.calibration import calibrate
+from yarrow.benders.learning.measured_bend import MeasuredBend
 
-CASES = 2000
+CASES = 800
 DIAMETER, RADIUS, TAKE_UP = 0.706, 4.4711, 5.0
 GAIN = 2 * (RADIUS + DIAMETER / 2) - 3.14159265 * RADIUS / 2
 SIXTEENTH, THIRTY_SECOND = 1 / 16, 1 / 32
 
 
-def measured(rng: random.Random, error: float, scatter: float = 0.0) -> TestBend:
+def measured(rng: random.Random, error: float, scatter: float = 0.0) -> MeasuredBend:
     """A test 90 on a bender that is known exactly, read with a tape that is off by up to an error;
     ``scatter`` is what the bender itself does from bend to bend."""
 
@@ -24,7 +25,7 @@ def measured(rng: random.Random, error: float, scatter: float = 0.0) -> TestBend
     mark, stick = 12.0, 40.0
     stub = mark + TAKE_UP + rng.gauss(0, scatter)
     tail = stick + GAIN - mark - TAKE_UP + rng.gauss(0, scatter)
-    return TestBend(read(mark), read(stick), read(stub), read(tail))
+    return MeasuredBend(read(mark), read(stick), read(stub), read(tail))
 
 
 def held(tests: int, error: float, mark: float, scatter: float = 0.0) -> tuple[float, float]:
@@ -44,8 +45,8 @@ class NineteenOfTwenty(unittest.TestCase):
             for tests in (1, 2, 3, 5):
                 with self.subTest(mark=mark, tests=tests):
                     for share in held(tests, mark, mark):
-                        # 2,000 cases tell a share of 95 % to about 1 %.
-                        self.assertGreaterEqual(share, 0.94)
+                        # 800 cases tell a share of 95 % to about 1.5 %.
+                        self.assertGreaterEqual(share, 0.93)
                         self.assertLess(share, 0.985)
 
     def test_a_worse_tape_than_is_said_shows_in_the_spread_of_several_tests(self) -> None:

@@ -25,9 +25,11 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.properties.strategies import makeable_runs
+from yarrow import bender as bender_answer
 from yarrow import plan_values
 from yarrow.benders.bender import Bender
-from yarrow.benders.calibration import TestBend, calibrate
+from yarrow.benders.learning.calibration import calibrate
+from yarrow.benders.learning.measured_bend import MeasuredBend
 from yarrow.benders.springback import springback
 from yarrow.catalog.tables import benders, conduits
 from yarrow.documents.run_file import read_run
@@ -49,10 +51,14 @@ class TestNinety(unittest.TestCase):
         self.assertAlmostEqual(plan.bender.radius, RADIUS)
         self.assertAlmostEqual(plan.bender.take_up, 5)
         self.assertAlmostEqual(plan.marks[0].position, 13.375)
+        document = {"format": "yarrow.bender/1", "units": "in", "conduit": thin("1/2")}
+        numbers = bender_answer({**document, "bender": {"kind": "hand", "tests": [TEST_90]}})
+        # The star: take-up 5 less the gain of 2 5/8.
+        self.assertEqual(numbers["back_of_bend_text"], "2 3/8")
 
     def test_repeated_tests_are_averaged_and_say_how_well_the_radius_is_known(self) -> None:
-        first = TestBend(*(Fraction(v) for v in (13.375, 40, 18.375, 24.25)))
-        second = TestBend(*(Fraction(v) for v in (13.375, 40, 18.5, 24.25)))
+        first = MeasuredBend(*(Fraction(v) for v in (13.375, 40, 18.375, 24.25)))
+        second = MeasuredBend(*(Fraction(v) for v in (13.375, 40, 18.5, 24.25)))
         known = calibrate([first, second], 0.706, 1 / 16)
         self.assertAlmostEqual(known.take_up, 5.0625)
         self.assertAlmostEqual(known.gain, 2.6875)
@@ -63,16 +69,17 @@ class TestNinety(unittest.TestCase):
         self.assertAlmostEqual(effects[90], known.radius_known_to * 0.4292, places=4)
 
     def test_one_that_no_bender_made_is_refused(self) -> None:
-        first = TestBend(*(Fraction(v) for v in (13.375, 40, 13, 30)))
+        first = MeasuredBend(*(Fraction(v) for v in (13.375, 40, 13, 30)))
         with self.assertRaises(GeometryError):
             calibrate([first], 0.706, 1 / 16)
         wrong = {**TEST_90, "tail": "20"}
         text = refused(run(end(30), bender={"kind": "hand", "tests": [wrong]}))
         self.assertIn("bender.tests[0]", text)
 
-    def test_either_tests_or_numbers(self) -> None:
-        both = own(tests=[TEST_90])
-        self.assertIn("not both", refused(run(end(30), bender=both)))
+    def test_tests_or_numbers_and_beside_tests_the_numbers_are_the_label(self) -> None:
+        plan = planned(turn("18 3/8"), end(30), bender=own(tests=[TEST_90], take_up=6))
+        # The label is believed to within a diameter, the tape to a sixteenth.
+        self.assertAlmostEqual(plan.bender.take_up, 5, delta=0.01)
         self.assertIn("bender.radius", refused(run(end(30), bender={"kind": "hand"})))
 
 

@@ -35,6 +35,7 @@ class TypedAgain(unittest.TestCase):
                 "elastic",
                 "fill",
                 "framing",
+                "heat",
                 "limits",
                 "stances",
                 "supports",

@@ -7,7 +7,7 @@ from fractions import Fraction
 
 from core.tests.builders import codes, end, found, planned, run, turn
 from core.tests.fill.asking import by_area, said, said_codes, wire
-from yarrow.benders.calibration import radius_from_gain
+from yarrow.benders.catalogued import radius_from_gain
 from yarrow.catalog.wiring import us_wires
 from yarrow.documents.box_files import pull_box_document
 from yarrow.documents.run_file import read_run

@@ -164,10 +164,31 @@ MUTANTS: tuple[Mutant, ...] = (
         _TOOLS,
     ),
     Mutant(
-        "benders/calibration.py",
-        "_TAKE_UP_READINGS, _GAIN_READINGS = 2, 3",
-        "_TAKE_UP_READINGS, _GAIN_READINGS = 2, 1",
+        "benders/learning/equations.py",
+        "math.hypot(math.sqrt(3) * reading, _saving_tilted(angle, tape, radius))",
+        "math.hypot(math.sqrt(1) * reading, _saving_tilted(angle, tape, radius))",
         _TOOLS,
+    ),
+    Mutant("benders/learning/equations.py", "share = shared /", "share = 0.0 * shared /", _TOOLS),
+    Mutant("benders/learning/fitting.py", "FAR = 4.0", "FAR = 40.0", _TOOLS),
+    Mutant(
+        "benders/learning/drift.py",
+        "return 1.0 if bend < step else 0.0",
+        "return 0.0 if bend < step else 1.0",
+        _TOOLS,
+    ),
+    Mutant(
+        "benders/learning/calibration.py",
+        "angles.values[0] if commanded else None",
+        "angles.values[1] if commanded else None",
+        _TOOLS,
+    ),
+    Mutant("runs/marking/known_to.py", "by_radius / hair", "0 * by_radius / hair", _TOOLS),
+    Mutant(
+        "bench/for_the_bender.py",
+        'at if placing.hook == "start" else stick - at',
+        "at",
+        ("bench",),
     ),
     Mutant(
         "benders/springback.py",
@@ -180,7 +201,7 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant("runs/marking/working.py", 'if mark.hook == "end":', 'if mark.hook == "start":', _TOOLS),
     Mutant(
-        "runs/marking/marks.py",
+        "geometry/pipe.py",
         "begins = (0.0, *(bend.arc_end for bend in bends))",
         "begins = (0.0, *(bend.arc_start for bend in bends))",
         _RUNS,

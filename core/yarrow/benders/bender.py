@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.benders.kinds import BENDER_KINDS, BenderKind, KindOfBender, Way
+from yarrow.benders.known_to import KnownTo
 from yarrow.benders.springback import UNMEASURED, Springback
 from yarrow.geometry.arcs import gain
 
@@ -32,8 +33,9 @@ class Bender:
     ``radius`` R of the centreline; ``take_up`` K from the back of a 90 to the front mark;
     ``hook``, straight pipe needed ahead of the front mark; ``heel``, straight needed behind the
     arc; ``diameter`` D of the conduit; ``way``, how it is worked with; ``degrees_per_click`` None
-    where it has no clicks; ``renamed``, what its marks are called on this one. Source of the
-    model: docs/geometry.md, the bender.
+    where it has no clicks; ``scale_offset``, what its scale shows too much, degrees; ``known_to``,
+    how well its numbers are known, None where nobody said; ``renamed``, what its marks are called
+    on this one. Source of the model: docs/geometry.md, the bender.
     """
 
     id: str
@@ -47,6 +49,8 @@ class Bender:
     way: Way = "mark"
     springback: Springback = UNMEASURED
     degrees_per_click: float | None = None
+    scale_offset: float = 0.0
+    known_to: KnownTo | None = None
     renamed: tuple[tuple[Reference, str], ...] = ()
 
     @property
@@ -99,6 +103,13 @@ class Bender:
         if reference == "front" and self.follows_chart:
             return "edge of the hook"
         return self.traits.edge if reference == "former" else MARK_NAMES[reference]
+
+    def bend_to(self, angle: float) -> float:
+        """What its scale has to show for an angle to be kept, degrees.
+
+        Args: angle, that is to stay.
+        """
+        return self.springback.bend_to(round(angle, 6)) + self.scale_offset
 
     def clicks(self, angle: float) -> int | None:
         """How many clicks bend to an angle that is to be kept; None where it has none."""

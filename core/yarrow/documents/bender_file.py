@@ -2,13 +2,19 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import get_args
+from fractions import Fraction
+from typing import Any, get_args
 
 from yarrow.benders.bender import Bender, Reference
-from yarrow.benders.calibration import Calibration, calibrate
 from yarrow.benders.kinds import BenderKind, Way
-from yarrow.documents.run_file import read_bender, read_conduit, read_step, read_unit, test_bends
+from yarrow.benders.known_to import KnownTo
+from yarrow.benders.learning.calibration import Calibration
+from yarrow.catalog.tables import Conduit
+from yarrow.documents.converting import convert_document
+from yarrow.documents.own_bender import OwnBender, read_own_bender
+from yarrow.documents.run_file import read_conduit, read_step, read_tape, read_unit
 from yarrow.documents.schema import reader
 from yarrow.measure.rounding import round_to
 from yarrow.measure.units import Unit
@@ -25,7 +31,8 @@ class MarkName:
 @dataclass(frozen=True, slots=True)
 class BenderNumbers:
     """What is known of a bender, worked out: lengths in ``units``, with the tape's reading of those
-    that are read off it. ``tested`` is None where its numbers were typed in."""
+    that are read off it; ``back_of_bend`` is how far its star lies behind the front mark.
+    ``tested`` is None where its numbers were typed in."""
 
     format: str
     name: str
@@ -39,6 +46,8 @@ class BenderNumbers:
     take_up_text: str
     gain: float
     gain_text: str
+    back_of_bend: float
+    back_of_bend_text: str
     least_stub: float
     least_stub_text: str
     springback_at_90: float
@@ -53,6 +62,112 @@ def mark_names(bender: Bender) -> tuple[MarkName, ...]:
     return tuple(MarkName(mark, bender.mark_name(mark)) for mark in get_args(Reference))
 
 
+_DIGITS: dict[Unit, int] = {"in": 4, "mm": 2}
+"""Places that a length is carried to: finer than any tape."""
+
+
+def carried_bender(document: object, to: Unit) -> dict[str, Any]:
+    """A kept bender as a run carries it: not every bend that was measured on it, but the numbers
+    that follow from those, with how well they are known and what they were learnt from.
+
+    Args:
+        document: ``yarrow.bender/1``.
+        to: the run's unit.
+
+    Raises:
+        DocumentError.
+    Source:
+        docs/run-file.md.
+    """
+    converted = convert_document(document, to)
+    own: dict[str, Any] = {
+        name: value for name, value in converted["bender"].items() if name not in _OF_THE_TOOL
+    }
+    if "tests" not in own:
+        return own
+    *_, read = _own_bender_of(converted, to)
+    bender, known = read.bender, read.calibration
+    assert known is not None
+    digits = _DIGITS[to]
+    days = [each["when"] for each in own["tests"] if "when" in each]
+    found = {name: value for name, value in own.items() if name not in _LEARNT}
+    found |= {
+        "radius": round(bender.radius, digits),
+        "take_up": round(bender.take_up, digits),
+        "known_to": {
+            "take_up": round(known.take_up_known_to, digits),
+            "radius": round(known.radius_known_to, digits),
+            "together": round(known.together, 3),
+            **_springback_known_to(known.known_to),
+        },
+        "learnt": {"bends": known.tests, **({"until": max(days)} if days else {})},
+    }
+    if not bender.springback.typical:
+        found["springback"] = [
+            {"commanded": round(commanded, 2), "kept": kept}
+            for commanded, kept in bender.springback.points
+        ]
+    if bender.scale_offset:
+        found["scale_offset"] = round(bender.scale_offset, 2)
+    if bender.degrees_per_click is not None:
+        found["degrees_per_click"] = round(bender.degrees_per_click, 3)
+    return found
+
+
+def with_bends(document: dict[str, Any], bends: Sequence[dict[str, Any]]) -> dict[str, Any]:
+    """A kept bender with more bends that were measured on it; one that is ``of`` the same bend as
+    one that it has stands in its place. Of very many the first are let go.
+
+    Args:
+        document: ``yarrow.bender/1``.
+        bends: as its ``tests``, lengths with their unit.
+
+    Returns:
+        The new document.
+
+    Raises:
+        DocumentError, where none could have been made so.
+    """
+    own: dict[str, Any] = document["bender"]
+    tests = list(own.get("tests", ()))
+    places = {each["of"]: at for at, each in enumerate(tests) if "of" in each}
+    for bend in bends:
+        at = places.get(bend.get("of", ""))
+        if at is not None:
+            said = {name: tests[at][name] for name in _SAID_ONCE if name in tests[at]}
+            tests[at] = {**bend, **said}
+        else:
+            tests.append(bend)
+    found = {**document, "bender": {**own, "tests": tests[-MOST_MEASURED:]}}
+    bender_numbers(found)
+    return found
+
+
+def _springback_known_to(known: KnownTo) -> dict[str, float]:
+    return {} if known.springback is None else {"springback": round(known.springback, 2)}
+
+
+_SAID_ONCE = ("when", "who", "use")
+"""What of a bend stays as it was when it is read again."""
+
+MOST_MEASURED = 300
+"""Bends that a bender keeps: as its schema has it."""
+
+_OF_THE_TOOL = ("notes", "condition", "check_due")
+"""What is said of the tool itself: no run carries that."""
+
+_LEARNT = ("tests", "springback", "degrees_per_click", "scale_offset")
+"""What of a kept bender its bends say better."""
+
+
+def _own_bender_of(document: object, unit: Unit) -> tuple[Conduit, Fraction, OwnBender]:
+    """The conduit in it, the smallest mark of its tape, and the bender."""
+    shape = reader("run", "bender_file")(document, "", unit)
+    conduit, said = read_conduit(shape["conduit"]), shape.get("round_to")
+    own = read_own_bender(shape["bender"], conduit, unit, read_tape(said, unit))
+    return conduit, read_step(said, unit), own
+
+
 def bender_numbers(document: object) -> BenderNumbers:
     """The numbers of a bender document.
 
@@ -60,14 +175,8 @@ def bender_numbers(document: object) -> BenderNumbers:
     Source: docs/run-file.md.
     """
     unit = read_unit(document)
-    shape = reader("run", "bender_file")(document, "", unit)
-    conduit = read_conduit(shape["conduit"])
-    step = read_step(shape.get("round_to"), unit)
-    own = shape["bender"]
-    bender: Bender = read_bender(own, conduit, unit, step)
-    tested = None
-    if "tests" in own:
-        tested = calibrate(test_bends(own["tests"]), bender.diameter, float(step))
+    conduit, step, read = _own_bender_of(document, unit)
+    bender = read.bender
 
     def text(value: float) -> str:
         return round_to(value, step, unit).text
@@ -85,11 +194,13 @@ def bender_numbers(document: object) -> BenderNumbers:
         take_up_text=text(bender.take_up),
         gain=bender.gain_90,
         gain_text=text(bender.gain_90),
+        back_of_bend=bender.behind_front("back"),
+        back_of_bend_text=text(bender.behind_front("back")),
         least_stub=bender.least_stub,
         least_stub_text=text(bender.least_stub),
-        springback_at_90=bender.springback.bend_to(90) - 90,
+        springback_at_90=bender.bend_to(90) - 90,
         springback_typical=bender.springback.typical,
         clicks_at_90=bender.clicks(90),
         marks=mark_names(bender),
-        tested=tested,
+        tested=read.calibration,
     )

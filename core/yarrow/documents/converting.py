@@ -13,6 +13,7 @@ from yarrow.documents.run_file import read_unit
 from yarrow.documents.schema import newest_format, reader, resolved, schema, usual_values
 from yarrow.documents.upgrading import upgrade
 from yarrow.documents.wire_notation import wires_in_other_unit
+from yarrow.measure.rounding import USUAL_STEP
 from yarrow.measure.tape import LengthSyntaxError, in_other_unit
 from yarrow.measure.units import MM_PER_INCH, Unit, convert
 
@@ -69,6 +70,9 @@ def convert_document(document: object, to: Unit, *, half_typed: bool = False) ->
     node = root["$defs"][part] if part else root
     converted = _Converting(unit, root).object(node, found)
     converted["units"] = to
+    if part == "bender_file" and "round_to" not in found:
+        # How well its bends were measured goes by the tape that they were measured with.
+        converted["round_to"] = f"{USUAL_STEP[unit]} {unit}"
     if not half_typed:
         read(converted, "", to)  # a length may be too long for the other unit
     return converted

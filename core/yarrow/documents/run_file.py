@@ -7,16 +7,15 @@ from fractions import Fraction
 from functools import cache
 from typing import Any, cast
 
-from yarrow.benders.bender import Bender, Reference
-from yarrow.benders.calibration import TestBend, calibrate
-from yarrow.benders.catalogued import catalogued, fit_for, typical
-from yarrow.benders.kinds import BENDER_KINDS, Way
-from yarrow.benders.springback import Springback, springback
+from yarrow.benders.bender import Bender
+from yarrow.benders.catalogued import catalogued, fit_for
+from yarrow.benders.kinds import Way
 from yarrow.catalog.fittings import allowance, fittings
 from yarrow.catalog.limits import limits
 from yarrow.catalog.tables import Conduit, benders, conduits
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.joint_reading import read_joints
+from yarrow.documents.own_bender import read_own_bender
 from yarrow.documents.schema import reader
 from yarrow.documents.stance_reading import read_stances
 from yarrow.documents.wire_reading import most_degrees, read_wires, trade_size
@@ -24,7 +23,6 @@ from yarrow.documents.worked_sums import noted
 from yarrow.features.feature import Feature
 from yarrow.features.offset import Offset
 from yarrow.features.registry import KINDS
-from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.tape import Reading
@@ -182,77 +180,7 @@ def _read_bender_shape(
             return catalogued(entry, fit, conduit, unit), True
         own = entry.fits[0]
         return catalogued(entry, own, conduits()[own.type, own.size], unit), False
-    return read_bender(shape, conduit, unit, step), True
-
-
-def read_bender(shape: dict[str, Any], conduit: Conduit, unit: Unit, step: Fraction) -> Bender:
-    """A person's own bender, by its numbers or by its test 90s.
-
-    Args: shape, as the schema's own_bender reads it; step, the smallest mark of the tape.
-    Raises: DocumentError.
-    """
-    diameter = float(convert(conduit.diameter, conduit.unit, unit))
-    radius, take_up = _radius_and_take_up(shape, diameter, step)
-    kind = shape["kind"]
-    return Bender(
-        id="own",
-        name=shape["name"],
-        kind=kind,
-        radius=radius,
-        take_up=take_up,
-        hook=float(shape["hook"].value),
-        heel=float(shape["heel"].value),
-        diameter=diameter,
-        way=BENDER_KINDS[kind].usual_way,
-        springback=_springback(shape) if "springback" in shape else typical(conduit),
-        degrees_per_click=shape.get("degrees_per_click"),
-        renamed=tuple(
-            (cast(Reference, mark), name) for mark, name in shape.get("marks", {}).items()
-        ),
-    )
-
-
-def _radius_and_take_up(
-    shape: dict[str, Any], diameter: float, step: Fraction
-) -> tuple[float, float]:
-    if "tests" not in shape:
-        for field in ("radius", "take_up"):
-            if field not in shape:
-                raise DocumentError(
-                    f"bender.{field}", "a length, or tests to find it by; it is missing"
-                )
-        return float(shape["radius"].value), float(shape["take_up"].value)
-    if "radius" in shape or "take_up" in shape:
-        raise DocumentError("bender.tests", "either tests or radius and take_up, not both")
-    tests = test_bends(shape["tests"])
-    try:
-        known = calibrate(tests, diameter, float(step))
-    except GeometryError as error:
-        raise DocumentError(f"bender.tests[{error.index}]", TEST_REFUSALS[error.code]) from None
-    return known.radius, known.take_up
-
-
-TEST_REFUSALS = {
-    "stub-under-mark": "a stub that is longer than its mark: the bend lies beyond the mark",
-    "gain-too-small": "stub and tail to be longer together than the stick, by more than a diameter",
-}
-
-
-def test_bends(shapes: list[dict[str, Any]]) -> list[TestBend]:
-    """Test 90s, as the schema's test_bend reads them.
-
-    Args: shapes, one a test.
-    """
-    return [TestBend(**{field: value.value for field, value in each.items()}) for each in shapes]
-
-
-def _springback(shape: dict[str, Any]) -> Springback:
-    points = [(point["commanded"], point["kept"]) for point in shape["springback"]]
-    try:
-        return springback(points, typical=False)
-    except ValueError:
-        expected = "points that keep less than they were bent to, and more the further"
-        raise DocumentError("bender.springback", expected) from None
+    return read_own_bender(shape, conduit, unit, step).bender, True
 
 
 def _is_step(reading: Reading, unit: Unit) -> bool:
@@ -271,6 +199,22 @@ def read_step(reading: Reading | None, unit: Unit) -> Fraction:
     if reading.value not in steps.values():
         raise DocumentError("round_to", f"one of {', '.join(steps)}")
     return reading.value
+
+
+def read_tape(reading: Reading | None, unit: Unit) -> Fraction:
+    """The smallest mark of the tape that was measured with: as for read_step, but one in the other
+    unit is as long as it is there.
+
+    Args:
+        reading: what is said of it; None: nothing.
+        unit: of the document.
+
+    Raises:
+        DocumentError.
+    """
+    if reading is not None and _is_step(reading, other_unit(unit)):
+        return reading.value
+    return read_step(reading, unit)
 
 
 def _start(

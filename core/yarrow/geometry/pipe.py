@@ -85,6 +85,17 @@ class Folded:
     direction: Vector
 
 
+def straights_beside(bends: Sequence[PipeBend], cut_length: float) -> tuple[float, ...]:
+    """The parts of a pipe between its arcs and at its ends, one more than the bends; below zero
+    where arcs overlap.
+
+    Args: bends, in order along the pipe; cut_length, in the same unit.
+    """
+    begins = (0.0, *(bend.arc_end for bend in bends))
+    ends = (*(bend.arc_start for bend in bends), cut_length)
+    return tuple(end - begin for begin, end in zip(begins, ends, strict=True))
+
+
 def develop(vertices: Sequence[Vector], radius: float) -> StraightPipe:
     """Unroll a polyline with an arc of ``radius`` in each corner.
 
@@ -174,13 +185,34 @@ def fold(
     or the last one beyond the end of the pipe (bend = number of bends).
     Source: docs/geometry.md.
     """
-    vertices = [start]
-    direction, toward = ahead, first_toward
-    reach = 0.0  # from the last vertex to where the pipe is straight again
     end_of_last = 0.0
     for index, bend in enumerate(bends):
         if bend.arc_start < end_of_last - 1e-9:
             raise GeometryError("arcs-overlap", index)
+        end_of_last = bend.arc_end
+    if cut_length < end_of_last - 1e-9:
+        raise GeometryError("arcs-overlap", len(bends))
+    return fold_anyhow(bends, cut_length, start=start, ahead=ahead, first_toward=first_toward)
+
+
+def fold_anyhow(
+    bends: Sequence[PipeBend],
+    cut_length: float,
+    *,
+    start: Vector = ORIGIN,
+    ahead: Vector = AHEAD,
+    first_toward: Vector = OUT,
+) -> Folded:
+    """The same where arcs may overlap, which the caller judges: the straight between them is then
+    gone back along.
+
+    Args: bends, cut_length, start, ahead and first_toward, as of fold: lengths in one unit.
+    """
+    vertices = [start]
+    direction, toward = ahead, first_toward
+    reach = 0.0  # from the last vertex to where the pipe is straight again
+    end_of_last = 0.0
+    for bend in bends:
         tangent = tangent_length(bend.radius, bend.angle)
         vertices.append(
             along(vertices[-1], direction, reach + bend.arc_start - end_of_last + tangent)
@@ -188,7 +220,5 @@ def fold(
         toward, _ = turned(toward, cross(direction, toward), bend.roll)
         direction, toward = turned(direction, toward, bend.angle)
         reach, end_of_last = tangent, bend.arc_end
-    if cut_length < end_of_last - 1e-9:
-        raise GeometryError("arcs-overlap", len(bends))
     vertices.append(along(vertices[-1], direction, reach + cut_length - end_of_last))
     return Folded(tuple(vertices), direction)

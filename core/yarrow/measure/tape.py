@@ -7,6 +7,7 @@ import re
 from dataclasses import dataclass
 from decimal import Decimal
 from fractions import Fraction
+from functools import lru_cache
 
 from yarrow.measure.rounding import exact_text
 from yarrow.measure.units import INCHES_PER_FOOT, MM_PER_INCH, Unit, convert, other_unit
@@ -64,6 +65,10 @@ class LengthSyntaxError(ValueError):
         self.expected = expected
 
 
+_KEPT = 4000
+"""Lengths that were read last: a document is read at every key, and one of them is another."""
+
+
 @dataclass(frozen=True, slots=True)
 class Reading:
     """A length as it was given: its exact value in ``unit``, and the worked sum if it was one."""
@@ -89,6 +94,11 @@ def read_length(given: object, unit: Unit) -> Reading:
         return _read_text(given, unit)
     if isinstance(given, bool) or not isinstance(given, int | float | Decimal):
         raise LengthSyntaxError
+    return _read_number(given, unit)
+
+
+@lru_cache(maxsize=_KEPT)
+def _read_number(given: float | Decimal, unit: Unit) -> Reading:
     # Whole numbers are compared as they are: a huge one has no float to be tested by.
     finite = isinstance(given, int) or math.isfinite(given)
     if not (finite and -LARGEST <= given <= LARGEST):
@@ -97,6 +107,7 @@ def read_length(given: object, unit: Unit) -> Reading:
     return Reading(Fraction(repr(given)) if isinstance(given, float) else Fraction(given), unit)
 
 
+@lru_cache(maxsize=_KEPT)
 def _read_text(text: str, unit: Unit) -> Reading:
     plain = _PLAIN.fullmatch(text)
     if plain and plain[2] is None:

@@ -15,6 +15,7 @@ from yarrow.benders.bender import Hook
 from yarrow.benders.drawn.shapes import ToolShape
 from yarrow.catalog.stances import Place
 from yarrow.findings.finding import Finding, errors_of, gravest_first
+from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.rounding import cut_text
 from yarrow.measure.units import convert_length
@@ -32,7 +33,7 @@ from yarrow.runs.layout.on_wall import on_wall
 from yarrow.runs.layout.walk import Layout
 from yarrow.runs.marking.marks import exact_marks
 from yarrow.runs.marking.working import working
-from yarrow.runs.model.plan import Mark, Step
+from yarrow.runs.model.plan import Mark, Step, Working
 from yarrow.runs.model.run import OrderedBend, Survey
 from yarrow.runs.planned import BuildablePlan, Plan, UnbuildablePlan
 from yarrow.runs.planner import MOST_SIMULATED, piece_to_bend, plan_run
@@ -91,6 +92,7 @@ class OrderHandling:
     blocks_text: str
     bends: tuple[BendHandling, ...]
     marks: tuple[Mark, ...]
+    working: tuple[Working, ...]
     steps: tuple[Step, ...]
     value: tuple[OrderedBend, ...]
 
@@ -152,6 +154,20 @@ def handle_plan(plan: Plan) -> Handling:
     return answered(handled, no_order(found[0], piece))
 
 
+def as_it_came_out(plan: BuildablePlan, pipe: StraightPipe) -> OrderHandling:
+    """The plan's own order of bends on a pipe that some of them came out different on.
+
+    Args:
+        plan: of a piece that can be made.
+        pipe: as many bends, made or to be made where they are.
+    """
+    run, own = plan.resolution.run, plan.placed.order
+    piece = piece_to_bend(plan.placed, pipe, cut_text(pipe.cut_length, run.round_to, run.unit))
+    order = as_said(piece, [(each.bend, each.placing.hook) for each in own.bends])
+    planned = pipe.bends == plan.placed.pipe.bends
+    return _handling(order, (order,), piece, plan, planned=planned)
+
+
 def _different(found: Sequence[Order]) -> tuple[Order, ...]:
     """Each order once: a single bend is the same from either end."""
     once: dict[tuple[OrderedBend, ...], Order] = {}
@@ -173,14 +189,19 @@ def _order_of(order: Order) -> tuple[OrderedBend, ...]:
 
 
 def _handling(
-    order: Order, found: Sequence[Order], piece: PieceToBend, plan: BuildablePlan
+    order: Order,
+    found: Sequence[Order],
+    piece: PieceToBend,
+    plan: BuildablePlan,
+    *,
+    planned: bool = True,
 ) -> OrderHandling:
     """An order with its marks and steps: the plan's own, printed or exact, where it is the one that
-    they are for."""
+    they are for, and the pipe is as it was ``planned``."""
     placed, words = plan.placed, piece.words
     taken = _order_of(order) == _order_of(placed.order)
-    if taken:
-        marks, work = plan.marked.marks, plan.steps
+    if taken and planned:
+        marks, rows, work = plan.marked.marks, plan.working, plan.steps
     else:
         marks = exact_marks(placed.run, piece.pipe, order.placings)
         sequence = [each.bend for each in order.bends]
@@ -198,6 +219,7 @@ def _handling(
         blocks_text=words.reading(words.up(order.blocks)) if order.blocks else "",
         bends=_handled_bends(order, found, plan.layout, piece, work),
         marks=marks,
+        working=rows,
         steps=work,
         value=_order_of(order),
     )

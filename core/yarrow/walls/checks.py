@@ -9,7 +9,7 @@ from yarrow.catalog.reading import toml
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import convert_length
-from yarrow.walls.knockouts import Leavings, too_close
+from yarrow.walls.knockouts import Leaving, Leavings, too_close
 from yarrow.walls.wall import FramedWall, WallBox
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Value, count
@@ -63,12 +63,7 @@ def _boxes(wall: FramedWall, words: LengthFormatter) -> list[Finding]:
             room: dict[str, Value] = {"box": box.name, "room": words.available(high - low)}
             code = FindingCode.BOX_WIDER_THAN_ITS_BAY
             found.append(Finding(code, room, path=f"boxes[{number}].width"))
-        elif not any(
-            min(abs(box.face - stud.begins), abs(box.face - stud.ends)) < 1e-6
-            and stud.stands_at(box.bottom)
-            and stud.stands_at(box.top)
-            for stud in wall.studs.each
-        ):
+        elif not all(_has_wood_at(wall, box, height) for height in (box.bottom, box.top)):
             named: dict[str, Value] = {"box": box.name}
             found.append(Finding(FindingCode.BOX_WITHOUT_A_STUD, named, path=f"boxes[{number}]"))
     for (_, box), (at, other) in combinations(enumerate(wall.boxes), 2):
@@ -77,6 +72,11 @@ def _boxes(wall: FramedWall, words: LengthFormatter) -> list[Finding]:
             names: dict[str, Value] = {"one": box.name, "other": other.name}
             found.append(Finding(FindingCode.BOXES_OVERLAP, names, path=f"boxes[{at}].height"))
     return found
+
+
+def _has_wood_at(wall: FramedWall, box: WallBox, height: float) -> bool:
+    """Whether there is wood at a height that the box's face is on."""
+    return any(abs(box.face - wood) < 1e-6 for wood in wall.studs.bay(box.middle, height))
 
 
 def _bits(wall: FramedWall, words: LengthFormatter) -> list[Finding]:
@@ -150,9 +150,12 @@ def knockout_findings(
         words: how it tells its lengths.
     """
     found = []
-    for number, box in enumerate(wall.boxes):
-        here = [each for (at, _), each in knockouts.items() if at == number]
-        room = too_close(wall, number, knockouts)
+    left_by: dict[int, list[Leaving]] = {}
+    for (number, _), each in knockouts.items():
+        left_by.setdefault(number, []).append(each)
+    for number, here in sorted(left_by.items()):
+        box = wall.boxes[number]
+        room = too_close(wall, box, here)
         if room is not None:
             many: dict[str, Value] = {
                 "box": box.name,

@@ -86,18 +86,18 @@ def _on_edge(
             yield Leaving(each.feed, edge, each.name, each.off, _at(box, edge, each.off))
 
 
-def too_close(wall: FramedWall, number: int, found: Leavings) -> float | None:
+def too_close(wall: FramedWall, box: WallBox, found: Sequence[Leaving]) -> float | None:
     """How much room each pipe has on an edge of a box where their lock rings meet; None where they
     do not.
 
     Args:
         wall: with its feeds.
-        number: of the box, from 0.
-        found: every knockout.
+        box: of it.
+        found: the knockouts that pipes leave this box by.
     """
-    box, gaps = wall.boxes[number], []
+    gaps: list[float] = []
     for edge in _AWAY:
-        here = [each for (at, _), each in found.items() if at == number and each.edge == edge]
+        here = [each for each in found if each.edge == edge]
         offs = sorted(each.off for each in here)
         gaps += [after - before for before, after in pairwise(offs)]
         reach = (box.width if edge in ("top", "bottom") else box.tall) / 2

@@ -119,9 +119,14 @@ def _extent(*points: Vector) -> Extent:
 
 
 def _clear(one: Extent, other: Extent, apart: float) -> bool:
-    return any(
-        low - over > apart or under - high > apart
-        for low, high, under, over in zip(*one, *other, strict=True)
+    ((x, y, z), (far_x, far_y, far_z)), ((u, v, w), (far_u, far_v, far_w)) = one, other
+    return (
+        x - far_u > apart
+        or u - far_x > apart
+        or y - far_v > apart
+        or v - far_y > apart
+        or z - far_w > apart
+        or w - far_z > apart
     )
 
 

@@ -6,11 +6,13 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 
 from yarrow.walls.studs import BoredThrough
 from yarrow.walls.wall import FramedWall, HoleLine
 
 
+@lru_cache(maxsize=100)
 def most_tilt(diameter: float, bit: float, thick: float) -> float:
     """How far a pipe can be tilted in a bored hole, radians: until it lies against both of its
     edges, (bit − D / cos φ) = thick × tan φ.

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from bisect import bisect_right
 from dataclasses import dataclass, field
 
 from yarrow.geometry.vectors import Vector
@@ -135,8 +136,9 @@ class Studs:
             height: over the floor.
         """
         members = self.members(height)
-        left = max((m.ends for m in members if m.begins <= place), default=float("-inf"))
-        right = min((m.begins for m in members if m.begins > place), default=float("inf"))
+        after = bisect_right(members, place, key=lambda member: member.begins)
+        left = members[after - 1].ends if after else float("-inf")
+        right = members[after].begins if after < len(members) else float("inf")
         return left, right
 
 

@@ -23,13 +23,15 @@ def volume_of(wall: FramedWall, number: int, wires: Wires) -> BoxResult | None:
         wires: of the feeds.
     """
     box = wall.boxes[number]
+    if box.kind is None or not box.kind.box or not wires:
+        return None
     met = [
         (feed, end)
         for feed in wall.feeds
         for end, each in zip(("start", "end"), feed.ends, strict=True)
         if each.place == number and feed.start.place != feed.end.place and feed.number in wires
     ]
-    if box.kind is None or not box.kind.box or not met:
+    if not met:
         return None
     brought = {wire.size for feed, _ in met for wire in wires[feed.number]}
     largest = [size for size in box_allowances() if size in brought]

@@ -176,8 +176,9 @@ class FramedWall:
         Args:
             end: of a feed of the wall.
         """
-        names = [*(box.name for box in self.boxes), *(out.name for out in self.ways_out)]
-        return names[end.place]
+        named = self.box_of(end) or self.way_out_of(end)
+        assert named is not None
+        return named.name
 
     def goes_straight(self, feed: Feed) -> bool:
         """Whether a feed goes from its box straight through a plate, along no line of holes.

@@ -311,6 +311,80 @@ EN_US = {
     "getting-in/at-end": "{by}, at the end",
     "getting-in/at-joint": "{by} at joint {joint}",
     "getting-in/at-joint-more": "{by} at a joint more, as joint {joint}",
+    "warming/warm/name": "Warm it",
+    "warming/warm/do": (
+        "From {begins} to {ends}, the gun {off} off and always moving, the pipe always turning."
+    ),
+    "warming/warm/looks": "It is warm through when it begins to droop by itself.",
+    "warming/warm/too-little": "Too cold, it dents on the inside of the bend; too hot, it browns.",
+    "warming/soften/name": "Soften it",
+    "warming/soften/do": "About {passes} passes more, end to end and back.",
+    "warming/soften/looks": "It hangs like a rope, and the wall shines.",
+    "warming/soften/too-little": "Too few, and it flattens where it is still stiff.",
+    "warming/form/name": "Into the form",
+    "warming/form/do": (
+        "At once, mark on mark; rub it {rubs} times along the bend with a wet cloth, not hard."
+    ),
+    "warming/form/looks": "The bend is round all the way, and lies against the form or the line.",
+    "warming/form/too-little": "Let go early, it comes back up and has to be warmed again.",
+    "warming/cool/name": "Cool it",
+    "warming/cool/do": "Hold it there: wet cloth first, then water, without moving it.",
+    "warming/cool/looks": "It is stiff, and cold to the back of a gloved hand.",
+    "warming/cool/too-little": "Taken out while it is soft, the angle opens by itself.",
+    "before/shoe": "The shoe is for {conduit}, and the pipe lies in its groove all the way.",
+    "before/form": "The form is the one for {conduit}, and stands fast.",
+    "setup/grooves/thin-wall": "thin wall",
+    "setup/grooves/rigid": "rigid",
+    "setup/zero-on-dial": "The pipe is tight in the hook, and the dial stands on zero.",
+    "setup/groove": (
+        "The shoe's groove is the one marked {groove}, that side up: thin wall in a rigid groove "
+        "flattens, rigid in a thin-wall one does not go in."
+    ),
+    "setup/pin-and-roller": "Pin and roller are in the holes that are marked for this pipe.",
+    "setup/follow-bar": (
+        "The follow bar lies with its {groove} side in, tight against the shoe's back."
+    ),
+    "setup/roller-set": "The roller set for {conduit} is swung in, and its pin is home.",
+    "setup/scale-on-shoe": (
+        "The scale on the shoe stands on zero: that one is believed, not the readout."
+    ),
+    "setup/least-stub": "No stub on it is shorter than {stub}.",
+    "setup/pendant": "Pedal or pendant is in reach, its cable out of the pipe's way.",
+    "setup/hands-off": "Hands are off the pipe before it is pressed, and unbend runs it loose.",
+    "setup/former-and-guide": "Former and guide are the ones for {conduit}, and the stop is down.",
+    "before/on-mark": "The {name} is on {mark}, and the hook faces the {hook} of the pipe.",
+    "before/in-former": "The {name} is on {mark}, and the former faces the {hook} of the pipe.",
+    "before/made-bends-lie": "Sight along the pipe: the bends that are made lie as in the picture.",
+    "before/handle-in-bend": "The handle stands in bend; it is out whenever no one holds it.",
+    "before/end-rises": "Nobody and nothing is where the pipe comes up: {high} over the floor.",
+    "bench/leg-first": "the leg from the start",
+    "bench/leg-between": "the leg between bends {one} and {other}",
+    "bench/leg-last": "the leg after bend {bend}",
+    "bench/bend-on": (
+        "Bend {bend} is {by} short: on the same mark it can be bent on. Steel that was bent twice "
+        "at one place is weaker."
+    ),
+    "bench/open": (
+        "Bend {bend} is {by} over: it can be opened that far, on the bend and never on the "
+        "straight. Steel that was bent twice at one place is weaker."
+    ),
+    "bench/press-flat": (
+        "Bend {bend} is {by} out of its plane: on a flat floor, press opposite corners down until "
+        "it lies, and sight along it again."
+    ),
+    "bench/taken-as": (
+        "Bend {bend} was read {read} and is taken as {taken}: this bender is known as well as a "
+        "level shows."
+    ),
+    "bench/too-far-to-open": "Bend {bend} is {by} over: too far to open without flattening it.",
+    "bench/no-room": "What is left does not go on: two bends would lie {by} within each other.",
+    "bench/leg-off": "It gives way here: {leg} comes to lie {by} off.",
+    "bench/cut-off-at-start": "Cut {by} off at the start.",
+    "bench/short-at-start": "It ends {by} short at the start.",
+    "bench/cut-off-at-end": "The cut at the end comes {by} nearer.",
+    "bench/short-at-end": (
+        "The cut at the end comes {by} further on: a pipe that is cut already ends so much short."
+    ),
     "wall/stud": "stud {number}",
     "wall/frame": "an opening's frame",
     "wall/feed": "{one} to {other}",

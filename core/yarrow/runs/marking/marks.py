@@ -8,20 +8,32 @@ from dataclasses import replace
 from yarrow.benders.bender import Bender, Hook, Reference
 from yarrow.benders.placing import Placing
 from yarrow.geometry.arcs import arc_length
-from yarrow.geometry.pipe import PipeBend, StraightPipe
+from yarrow.geometry.pipe import PipeBend, StraightPipe, straights_beside
 from yarrow.measure.rounding import round_to
+from yarrow.runs.marking.known_to import known_to
 from yarrow.runs.marking.printed_rule import RuleWork
 from yarrow.runs.model.plan import Mark
 from yarrow.runs.model.run import ResolvedRun
+from yarrow.wording.lengths import LengthFormatter
 
 
 def exact_marks(
     run: ResolvedRun, pipe: StraightPipe, placings: tuple[Placing, ...]
 ) -> tuple[Mark, ...]:
-    """A mark a bend, where the bender's reference puts the arc exactly in its place."""
-    return tuple(
+    """A mark a bend, where the bender's reference puts the arc exactly in its place, with the band
+    that what is not known of the bender makes of it."""
+    marks = tuple(
         _exact_mark(run, index, bend, how)
         for index, (bend, how) in enumerate(zip(pipe.bends, placings, strict=True))
+    )
+    known = run.bender.known_to
+    if known is None:
+        return marks
+    bands = known_to(known, run, pipe, placings)
+    words = LengthFormatter(run.unit, run.round_to)
+    return tuple(
+        replace(mark, known_to=band, known_to_text=words.reading(words.up(band)))
+        for mark, band in zip(marks, bands, strict=True)
     )
 
 
@@ -64,9 +76,7 @@ def pipe_by_marks(
         )
         for bend, mark in zip(pipe.bends, marks, strict=True)
     )
-    begins = (0.0, *(bend.arc_end for bend in bends))
-    ends = (*(bend.arc_start for bend in bends), cut_length)
-    straights = tuple(end - begin for begin, end in zip(begins, ends, strict=True))
+    straights = straights_beside(bends, cut_length)
     return replace(pipe, cut_length=cut_length, straights=straights, bends=bends)
 
 

@@ -37,7 +37,7 @@ def working(
         if mark.hook == "end":
             begins, ends = ends, begins
         # Two bends of a set are equal but for float noise, which must not tell them apart.
-        to = bender.springback.bend_to(round(bend.angle, 6))
+        to = bender.bend_to(bend.angle)
         depth = ""
         if roles[index] in (Role.NEAR, Role.FAR):
             partner = index + roles[index].partner

@@ -35,7 +35,9 @@ class Mark:
     """What goes on the pipe for one bend: where, as the tape tells it, and how the bender goes on.
 
     ``name`` is what the bender's crew calls the reference; ``position`` is exact, ``rounded`` where
-    the text says, ``moved`` = rounded − position.
+    the text says, ``moved`` = rounded − position. ``known_to`` is half of the band that what is not
+    known of the bender makes of it, in 19 of 20 cases, ``known_to_text`` the same to the next mark
+    up; 0 and empty where nobody said how well the bender is known.
     """
 
     bend: int
@@ -46,6 +48,8 @@ class Mark:
     hook: Hook
     rounded: float
     moved: float
+    known_to: float = 0.0
+    known_to_text: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,0 +1,1 @@
+"""At the bench."""

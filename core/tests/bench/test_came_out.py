@@ -1,0 +1,286 @@
+"""What came out at the bench, and what is left: sums by hand, and properties of random slips."""
+
+from __future__ import annotations
+
+import math
+import os
+import random
+import unittest
+from itertools import combinations
+from typing import Any
+
+import yarrow
+from core.tests.builders import DIAMETER, RADIUS, end, offset, run, turn
+from yarrow import DocumentError
+from yarrow.geometry.pipe import PipeBend, fold
+from yarrow.geometry.vectors import Vector, cross, length, subtract, unit
+
+_SLIPS = int(os.environ.get("YARROW_SLIPS", "200"))
+"""More where somebody wants to be sure: 2,000 take a few minutes."""
+
+
+def came_out(*made: dict[str, Any], **more: Any) -> dict[str, Any]:
+    return {"format": "yarrow.bench/1", "units": "in", "made": list(made), **more}
+
+
+def gain_of(angle: float) -> float:
+    half = math.radians(angle) / 2
+    return 2 * RADIUS * math.tan(half) - RADIUS * 2 * half
+
+
+class CameOut(unittest.TestCase):
+    SET = run(offset(47, "4 3/8"), turn(70, toward="out"), end(30))
+
+    def bench(self, document: dict[str, Any], *made: dict[str, Any], **more: Any) -> Any:
+        return yarrow.bench(document, came_out(*made, **more))
+
+    def test_what_came_out_as_planned_changes_nothing(self) -> None:
+        planned = yarrow.plan(self.SET)
+        answer = self.bench(self.SET, {"bend": 0}, {"bend": 1, "angle": 30})
+        self.assertEqual(answer["verdict"], "fits")
+        self.assertEqual(answer["told"], [])
+        texts = [mark["text"] for mark in answer["order"]["marks"]]
+        self.assertEqual(texts, [mark["text"] for mark in planned["marks"]])
+
+    def test_a_set_whose_first_bend_came_out_over_keeps_its_depth(self) -> None:
+        # By hand: the second bend is the first one's angle, and like points lie h / sin θ − g(θ)
+        # apart: 4.375 / sin 32 − g(32) = 8.256 − 0.067.
+        answer = self.bench(self.SET, {"bend": 0, "angle": 32})
+        first, second, third = answer["bends"]
+        self.assertAlmostEqual(second["angle"], 32)
+        spacing = 4.375 / math.sin(math.radians(32)) - gain_of(32)
+        self.assertAlmostEqual(spacing, 8.189, places=3)
+        self.assertAlmostEqual(second["arc_start"] - first["arc_start"], spacing, places=3)
+        self.assertEqual(third["angle"], 90)
+        self.assertEqual(answer["verdict"], "fits")
+        self.assertIn("Bend 1 is 2° over", answer["told"][0])
+        self.assertTrue(first["made"])
+        self.assertFalse(second["made"])
+
+    def test_a_bend_made_after_that_is_as_it_was_told_then(self) -> None:
+        told = self.bench(self.SET, {"bend": 0, "angle": 32})
+        later = self.bench(self.SET, {"bend": 0, "angle": 32}, {"bend": 1})
+        self.assertEqual(later["bends"][1]["angle"], told["bends"][1]["angle"])
+        self.assertTrue(later["bends"][1]["made"])
+        # And one that is read once more: a degree over again leaves the legs askew.
+        again = self.bench(self.SET, {"bend": 0, "angle": 32}, {"bend": 1, "angle": 33})
+        self.assertEqual(again["verdict"], "gives")
+
+    def test_what_is_left_goes_along_with_a_mark_that_slid_and_the_turn_stays(self) -> None:
+        planned = yarrow.plan(self.SET)["bends"]
+        bends = self.bench(self.SET, {"bend": 0, "slid": "1/4"})["bends"]
+        self.assertAlmostEqual(bends[0]["arc_start"] - planned[0]["arc_start"], 0.25, places=6)
+        self.assertAlmostEqual(bends[1]["arc_start"] - planned[1]["arc_start"], 0.25, places=2)
+        self.assertAlmostEqual(bends[2]["arc_start"], planned[2]["arc_start"], delta=0.02)
+
+    def test_a_stub_that_came_out_long_is_cut_off(self) -> None:
+        # Marked for 18 3/8 to its back, it measures 18 1/2: the arc lies 1/8 further along.
+        stub = run(turn("18 3/8"), end(30))
+        answer = self.bench(stub, {"bend": 0, "stub": "18 1/2"})
+        bend = answer["bends"][0]
+        self.assertAlmostEqual(bend["arc_start"], 18.5 - RADIUS - DIAMETER / 2, places=6)
+        self.assertIn("Cut 1/8 in off at the start.", answer["told"])
+        self.assertEqual(answer["verdict"], "fits")
+
+    def test_a_bend_the_wrong_way_round_is_the_same_piece_while_it_is_the_first(self) -> None:
+        answer = self.bench(self.SET, {"bend": 0, "twist": 180})
+        self.assertEqual(answer["verdict"], "fits")
+        rolls = [bend["roll"] for bend in answer["bends"][1:]]
+        planned = [bend["roll"] for bend in yarrow.plan(self.SET)["bends"][1:]]
+        for now, before in zip(rolls, planned, strict=True):
+            self.assertAlmostEqual(now, before, places=6)
+
+    def test_a_set_bent_into_a_bow_is_scrap(self) -> None:
+        answer = self.bench(self.SET, {"bend": 0}, {"bend": 1, "twist": 180})
+        self.assertEqual(answer["verdict"], "scrap")
+
+    def test_what_is_straight_still_can_be_cut_off_for_another_piece(self) -> None:
+        # The turn at the far end is made first: all before its arc is straight.
+        arc = yarrow.plan(self.SET)["bends"][2]["arc_start"]
+        answer = self.bench(self.SET, {"bend": 2})
+        self.assertAlmostEqual(answer["straight_left_mm"], 25.4 * arc, places=6)
+        set_alone = self.bench(self.SET, {"bend": 0}, {"bend": 1})
+        behind = set_alone["cut_length"] - set_alone["bends"][1]["arc_end"]
+        self.assertAlmostEqual(set_alone["straight_left_mm"], 25.4 * behind, places=6)
+
+    def test_a_set_that_came_out_too_deep_has_its_second_bend_further_on(self) -> None:
+        # By hand: at 30 degrees a depth of 4 5/8 has its corners 9.25 apart, that of 4 3/8 8.75.
+        before = yarrow.plan(self.SET)["bends"]
+        bends = self.bench(self.SET, {"bend": 0}, {"bend": 1, "height": "4 5/8"})["bends"]
+        apart = bends[1]["arc_start"] - bends[0]["arc_start"]
+        was = before[1]["arc_start"] - before[0]["arc_start"]
+        self.assertAlmostEqual(apart - was, 0.5, places=6)
+        self.assertEqual(bends[0]["readings"], ["angle", "slid", "stub", "height", "twist"])
+
+    def test_back_to_back_of_two_that_turn_the_same_way(self) -> None:
+        # Planned 24 from back to back: 24 1/4 puts the second one a quarter on.
+        u = run(turn(12), turn(24), end(12))
+        before = yarrow.plan(u)["bends"]
+        bends = self.bench(u, {"bend": 0}, {"bend": 1, "distance": "24 1/4"})["bends"]
+        self.assertAlmostEqual(bends[1]["arc_start"] - before[1]["arc_start"], 0.25, places=6)
+        self.assertIn("distance", bends[1]["readings"])
+
+    def test_a_person_says_which_leg_holds(self) -> None:
+        # The turn was made first, from the end, and came out 2 degrees short: leg and stub behind
+        # it can't both lie where they were to be.
+        made = {"bend": 2, "angle": 88}
+        self.assertEqual(self.bench(self.SET, made)["verdict"], "gives")
+        for leg in (2, 3):
+            with self.subTest(leg=leg):
+                self.assertTrue(self.bench(self.SET, made, held=leg)["legs"][leg]["holds"])
+
+    def test_what_was_read_is_the_bender_s_too(self) -> None:
+        stub = run(turn("18 3/8"), end(30))
+        (told,) = self.bench(stub, {"bend": 0, "angle": 89, "stub": "18 1/2"})["learnt"]
+        # Marked at 18 3/8 - 5, hook to that end, bent to what leaves a 90.
+        wanted = {"mark": 13.375, "stub": 18.5, "angle": 89, "tail": None, "clicks": None}
+        self.assertEqual({name: told[name] for name in wanted}, wanted)
+        work = yarrow.plan(stub)["working"][0]
+        self.assertAlmostEqual(told["commanded"], work["bend_to"], delta=0.25)
+        # A bend hooked toward the far end is measured from there; its stub is that hook's tail.
+        far = run(turn(24, angle=60), end(12), order=[{"bend": 0, "hook": "end"}])
+        (told,) = self.bench(far, {"bend": 0, "stub": 24})["learnt"]
+        plan = yarrow.plan(far)
+        mark = plan["bends"][0]["arc_end"] + (5 - RADIUS - DIAMETER / 2)
+        self.assertAlmostEqual(told["mark"], plan["cut_length"] - mark, delta=0.05)
+        self.assertEqual((told["stub"], told["tail"]), (None, 24))
+
+    def test_what_was_mended_slid_or_twisted_tells_nothing_of_the_bender(self) -> None:
+        stub = run(turn("18 3/8"), end(30))
+        for read in ({"angle": 90, "mended": True}, {"slid": 1}, {"twist": 3}):
+            with self.subTest(read=read):
+                self.assertEqual(self.bench(stub, {"bend": 0, **read})["learnt"], [])
+
+    def test_a_bender_that_is_known_is_believed_beside_a_level(self) -> None:
+        # Known to 0.2 degrees, stopped to 0.5, read to 0.5: a reading one degree over is half that.
+        known = {"take_up": 0.02, "radius": 0.1, "springback": 0.2}
+        own = {"kind": "hand", "take_up": 5, "radius": 4.471, "known_to": known}
+        document = {**self.SET, "bender": own}
+        for read, taken in ((31, 30.51), (29, 29.49), (34, 34)):
+            with self.subTest(read=read):
+                bend = self.bench(document, {"bend": 0, "angle": read})["bends"][0]
+                self.assertAlmostEqual(bend["angle"], taken, places=2)
+        mended = self.bench(document, {"bend": 0, "angle": 31, "mended": True})["bends"][0]
+        self.assertEqual(mended["angle"], 31)
+
+    def test_what_can_be_mended_is_said(self) -> None:
+        for angle, words in ((28, "can be bent on"), (32, "can be opened"), (35, "too far")):
+            with self.subTest(angle=angle):
+                self.assertIn(words, self.bench(self.SET, {"bend": 0, "angle": angle})["told"][0])
+
+    def test_a_small_twist_is_pressed_out_and_a_large_one_is_not(self) -> None:
+        for twist, told in ((3, True), (0.4, False), (20, False)):
+            with self.subTest(twist=twist):
+                words = " ".join(
+                    self.bench(self.SET, {"bend": 0}, {"bend": 1, "twist": twist})["told"]
+                )
+                self.assertEqual("press opposite corners" in words, told)
+
+    def test_readings_that_cannot_be_are_refused_at_their_place(self) -> None:
+        for made, path in (
+            ({"bend": 2, "height": 3}, "made[0].height"),
+            ({"bend": 1, "height": "1/8"}, "made[0].height"),
+            ({"bend": 1, "distance": 20}, "made[0].distance"),
+            ({"bend": 3}, "made[0].bend"),
+            ({"bend": 0, "angle": 400}, "made[0].angle"),
+            ({"bend": 0, "angle": "many"}, "made[0].angle"),
+            ({"bend": 0, "stub": 400}, "made[0].stub"),
+            ({"bend": 0, "stub": 1}, "made[0].stub"),
+            ({"bend": 1, "stub": 20}, "made[0].stub"),
+            ({"bend": 0, "slid": -50}, "made[0].slid"),
+        ):
+            with self.subTest(made=made), self.assertRaises(DocumentError) as caught:
+                self.bench(self.SET, made)
+            self.assertEqual(caught.exception.path, path)
+        for document, path in (
+            (came_out({"bend": 0}, {"bend": 0}), "made[1].bend"),
+            (came_out(held=4), "held"),
+            ({**came_out(), "units": "mm"}, "units"),
+        ):
+            with self.subTest(document=document), self.assertRaises(DocumentError) as caught:
+                yarrow.bench(self.SET, document)
+            self.assertEqual(caught.exception.path, path)
+
+    def test_what_is_looked_at_before_each_bend(self) -> None:
+        first, second, third = (each["checks"] for each in self.bench(self.SET)["before"])
+        self.assertIn("EMT (thin wall) 1/2", first[0])
+        self.assertIn("front mark is on 36 7/8, and the hook faces the start", first[1])
+        self.assertIn("Nobody and nothing", first[-1])
+        self.assertFalse(any("for EMT" in check for check in (*second, *third)))
+        self.assertTrue(any("bends that are made lie" in check for check in second))
+        ratchet = {**self.SET, "conduit": {"type": "rmc", "size": "3/4"}, "bender": "ratchet-1"}
+        checks = self.bench(ratchet)["before"][0]["checks"]
+        self.assertTrue(any("dial stands on zero" in check for check in checks))
+
+    def test_a_piece_of_a_run_is_at_the_bench_by_itself(self) -> None:
+        parted = {**self.SET, "joints": {"places": [{"at": 20}]}}
+        answer = yarrow.bench(parted, came_out({"bend": 0, "angle": 31}), piece=2)
+        self.assertEqual(len(answer["bends"]), 3)
+        with self.assertRaises(DocumentError):
+            yarrow.bench(parted, came_out(), piece=3)
+
+
+class RandomSlips(unittest.TestCase):
+    def test_a_leg_that_is_said_to_hold_lies_where_it_was_to_be(self) -> None:
+        chance = random.Random(16)
+        seen = 0
+        while seen < _SLIPS:
+            document = _random_piece(chance)
+            plan = yarrow.plan(document)
+            if not yarrow.can_be_made(plan):
+                continue
+            seen += 1
+            order = [each["bend"] for each in yarrow.handle(document)["orders"][0]["bends"]]
+            made = [{"bend": bend} for bend in order[: chance.randint(1, len(order))]]
+            made[-1] |= _slip(chance, plan["bends"][made[-1]["bend"]]["angle"])
+            with self.subTest(document=document, made=made):
+                self.hold(plan, yarrow.bench(document, came_out(*made)), made)
+
+    def hold(self, plan: Any, answer: Any, made: list[dict[str, Any]]) -> None:
+        bends = [
+            PipeBend(bend["arc_start"], bend["angle"], bend["roll"], bend["radius"])
+            for bend in answer["bends"]
+        ]
+        for each in made:
+            bend = plan["bends"][each["bend"]]
+            self.assertAlmostEqual(
+                bends[each["bend"]].angle, each.get("angle", bend["angle"]), places=6
+            )
+        if answer["verdict"] == "scrap":
+            return
+        path = answer["path"]
+        folded = fold(bends, answer["cut_length"]).vertices
+        for one, other in combinations(range(1, len(path) - 1), 2):
+            self.assertAlmostEqual(
+                math.dist(folded[one], folded[other]), math.dist(path[one], path[other]), places=6
+            )
+        for leg in answer["legs"]:
+            if leg["holds"]:
+                there = path[leg["leg"]], path[leg["leg"] + 1]
+                for corner in plan["path"][leg["leg"] : leg["leg"] + 2]:
+                    self.assertLessEqual(_off(corner, *there), 1 / 16 + 1e-6)
+
+
+def _off(point: Vector, one: Vector, other: Vector) -> float:
+    """How far a point is from a line."""
+    way = unit(subtract(other, one))
+    return length(cross(subtract(point, one), way))
+
+
+def _random_piece(chance: random.Random) -> dict[str, Any]:
+    lines: list[dict[str, Any]] = []
+    for _ in range(chance.randint(1, 2)):
+        at = chance.randint(20, 40)
+        if chance.random() < 0.5:
+            rise, angle = chance.randint(2, 6), chance.choice((22.5, 30, 45))
+            lines.append(offset(at, rise, angle, chance.choice(("left", "right", "out"))))
+            at += chance.randint(18, 30)
+        lines.append(turn(at, chance.choice(("left", "right", "out"))))
+    return run(*lines, end(chance.randint(16, 36)))
+
+
+def _slip(chance: random.Random, angle: float) -> dict[str, Any]:
+    kind = chance.choice(("angle", "slid", "twist"))
+    if kind == "angle":
+        return {"angle": round(angle + chance.uniform(-5, 5), 1)}
+    return {kind: round(chance.uniform(-3, 3) if kind == "twist" else chance.uniform(-1, 1), 2)}

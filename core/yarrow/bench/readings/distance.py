@@ -1,0 +1,25 @@
+"""From back to back of two bends that turn the same way, side by side on a piece."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+from yarrow.bench.readings.pairs import OfPair
+from yarrow.bench.readings.reading import BentPiece
+
+
+@dataclass(frozen=True, slots=True)
+class Distance(OfPair):
+    """A length, over the outside of both."""
+
+    field: str = "distance"
+    turned: float = 0.0
+    none: str = "nothing: no bend beside this one turns the same way"
+
+    def apart(self, piece: BentPiece, bend: int, other: int, value: float) -> float:
+        """The back's corner lies (D/2) tan(θ/2) beyond that of the centreline."""
+        return value - sum(
+            piece.diameter / 2 * math.tan(math.radians(piece.bends[each].angle) / 2)
+            for each in (bend, other)
+        )

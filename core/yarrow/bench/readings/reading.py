@@ -1,0 +1,70 @@
+"""What every kind of reading answers: what it says of a bend, and when no bend could read so."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+from typing import Any, Protocol
+
+from yarrow.benders.bender import Hook
+from yarrow.geometry.pipe import PipeBend
+
+
+@dataclass(frozen=True, slots=True)
+class BentPiece:
+    """A piece while it is bent: its bends as they are or are to be, in order along the pipe; their
+    ``rolls``, counted from one pencil line; the end that the hook faces at each; how long the stick
+    is ``cut``, and its ``diameter``. Lengths are in one unit, angles in degrees."""
+
+    bends: tuple[PipeBend, ...]
+    rolls: tuple[float, ...]
+    hooks: tuple[Hook, ...]
+    cut: float
+    diameter: float
+
+    def with_bend(self, bend: int, arc_start: float, angle: float, roll: float) -> BentPiece:
+        """The same with another bend in its place.
+
+        Args:
+            bend: along the pipe, from 0.
+            arc_start: on the straight pipe.
+            angle: how far it turns.
+            roll: from the pencil line.
+        """
+        made = replace(self.bends[bend], arc_start=arc_start, angle=angle)
+        bends = (*self.bends[:bend], made, *self.bends[bend + 1 :])
+        rolls = (*self.rolls[:bend], roll, *self.rolls[bend + 1 :])
+        return replace(self, bends=bends, rolls=rolls)
+
+
+class ReadingKind(Protocol):
+    """A kind of reading of a bend."""
+
+    @property
+    def field(self) -> str:
+        """Its name in a document."""
+
+    def applies(self, piece: BentPiece, bend: int) -> bool:
+        """Whether it can be read of a bend.
+
+        Args:
+            piece: with all its bends.
+            bend: along the pipe, from 0.
+        """
+
+    def refused(self, piece: BentPiece, bend: int, value: Any) -> str:
+        """What was expected instead, where no bend could read so; empty where one could.
+
+        Args:
+            piece: as it was before.
+            bend: along the pipe, from 0.
+            value: a number: degrees, or a length in the piece's unit.
+        """
+
+    def applied(self, piece: BentPiece, bend: int, value: Any) -> BentPiece:
+        """The piece with that bend as it was read.
+
+        Args:
+            piece: as it was before.
+            bend: along the pipe, from 0.
+            value: as above, and not refused.
+        """

@@ -1,0 +1,37 @@
+"""The kinds of reading, in the order that they are taken in: a stub, a height and a distance are
+read with the angle that the bend has."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Mapping
+
+from yarrow.bench.readings.angle import Angle
+from yarrow.bench.readings.distance import Distance
+from yarrow.bench.readings.height import Height
+from yarrow.bench.readings.reading import BentPiece, ReadingKind
+from yarrow.bench.readings.slid import Slid
+from yarrow.bench.readings.stub import Stub
+from yarrow.bench.readings.twist import Twist
+
+READINGS: tuple[ReadingKind, ...] = (Angle(), Slid(), Stub(), Height(), Distance(), Twist())
+
+READING_NAMES = frozenset(kind.field for kind in READINGS)
+
+
+def in_order(readings: Mapping[str, float]) -> Iterator[tuple[ReadingKind, float]]:
+    """What was read of a bend, each with its kind, as it is taken in.
+
+    Args:
+        readings: by the names of their kinds: degrees, or lengths in the piece's unit.
+    """
+    return ((kind, readings[kind.field]) for kind in READINGS if kind.field in readings)
+
+
+def that_apply(piece: BentPiece, bend: int) -> tuple[str, ...]:
+    """The names of what can be read of a bend.
+
+    Args:
+        piece: with all its bends.
+        bend: along the pipe, from 0.
+    """
+    return tuple(kind.field for kind in READINGS if kind.applies(piece, bend))

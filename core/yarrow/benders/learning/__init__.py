@@ -1,0 +1,1 @@
+"""What a bender really does, learnt from every bend that was measured on it."""

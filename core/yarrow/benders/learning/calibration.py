@@ -1,0 +1,301 @@
+"""Calibration: what a bender does, from all that was measured on it with the tape of the work."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from yarrow.benders.known_to import KnownTo
+from yarrow.benders.learning.drift import Drift, followed
+from yarrow.benders.learning.equations import (
+    Equation,
+    KeptAngle,
+    Tape,
+    angles_read,
+    angles_told,
+    lengths_read,
+    lengths_told,
+)
+from yarrow.benders.learning.fitting import Believed, Fitted, fitted
+from yarrow.benders.learning.likely import ANGLE_READING, likely_angle
+from yarrow.benders.learning.measured_bend import SQUARE, MeasuredBend
+from yarrow.benders.learning.next_test import GAIN_OF_RADIUS, NextTest, next_test
+from yarrow.benders.springback import UNMEASURED, Springback
+from yarrow.geometry.arcs import gain
+from yarrow.geometry.errors import GeometryError
+
+SHOWN_ANGLES = (30.0, 45.0, 90.0)
+
+CURVE_AT = (15.0, 30.0, 45.0, 60.0, 90.0, 120.0)
+"""Angles that a springback curve is kept at."""
+
+_RADIUS_STAMPED = 0.15
+"""Of a stamped radius: what it may be off by, until a bend tells. A working figure."""
+
+_DIAMETERS = 5.0
+"""A radius to begin with where none is stamped, in diameters of the conduit."""
+
+_BELIEVED_OF_ANGLES = (Believed(0.0, 1.0), Believed(0.0, 3.0), Believed(0.0, 1.5))
+"""Degrees: a scale that is off at nothing, springback that is not the usual at a 90, its curve.
+Working figures, for as long as few bends tell."""
+
+_A_CLICK = Believed(1.5, 1.0)
+"""Degrees of a click, until bends tell. Source: trade, ratchets."""
+
+
+@dataclass(frozen=True, slots=True)
+class Effect:
+    """What the doubt in the radius moves: the length that one bend of ``angle`` saves, ± ``by``."""
+
+    angle: float
+    by: float
+
+
+@dataclass(frozen=True, slots=True)
+class BentTo:
+    """What to bend to for an angle to stay: within ``known_to`` degrees in 19 of 20 cases."""
+
+    angle: float
+    bend_to: float
+    known_to: float
+
+
+@dataclass(frozen=True, slots=True)
+class BendOff:
+    """A measured bend, counted from 0, beside what is known now: by how much its stub, both its
+    legs together and its angle are more than the bender would make (None: not read, or not told of
+    yet). ``left_out``: it does not count, since a person said so or since it is too far off."""
+
+    bend: int
+    stub: float | None
+    legs: float | None
+    angle: float | None
+    left_out: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Stamped:
+    """What a bender's label says, lengths in the document's unit; None where it says nothing."""
+
+    take_up: float | None = None
+    radius: float | None = None
+    degrees_per_click: float | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Calibration:
+    """What all the bends say: the bender's numbers, and within what of the truth they are in 19 of
+    20 cases. ``bent_to`` and ``scale_offset`` (degrees that its scale is off at nothing) are None
+    where nothing was read of angles, ``degrees_per_click`` where no clicks were. The gain and the
+    star's place behind the front mark are known to what take-up and radius are."""
+
+    tests: int
+    take_up: float
+    gain: float
+    radius: float
+    arc_behind_front: float
+    take_up_known_to: float
+    radius_known_to: float
+    together: float
+    effects: tuple[Effect, ...]
+    stamped: Stamped
+    gain_known_to: float
+    back_of_bend_known_to: float
+    scale_offset: float | None
+    scale_offset_known_to: float | None
+    bent_to: tuple[BentTo, ...] | None
+    degrees_per_click: float | None
+    degrees_per_click_known_to: float | None
+    bends: tuple[BendOff, ...]
+    drift: Drift | None
+    next: NextTest
+
+    @property
+    def known_to(self) -> KnownTo:
+        """How well take-up, radius and springback are known."""
+        at_90 = next((each.known_to for each in self.bent_to or () if each.angle == SQUARE), None)
+        return KnownTo(self.take_up_known_to, self.radius_known_to, self.together, at_90)
+
+    def springback(self, usual: Springback) -> Springback:
+        """The curve that was found; the usual one where nothing was read of angles.
+
+        Args:
+            usual: springback that nobody measured.
+        """
+        if self.bent_to is None:
+            return usual
+        points: list[tuple[float, float]] = []
+        for each in self.bent_to:
+            # No pipe goes on bending by itself, and none keeps less the further it was bent.
+            bend_to = max(each.bend_to - (self.scale_offset or 0.0), each.angle)
+            points.append((max(bend_to, points[-1][0] + 0.1) if points else bend_to, each.angle))
+        return Springback(tuple(points), typical=False)
+
+
+def calibrate(
+    bends: Sequence[MeasuredBend],
+    diameter: float,
+    mark: float,
+    stamped: Stamped | None = None,
+    usual: Springback = UNMEASURED,
+) -> Calibration:
+    """All bends at once, each weighted by what it tells: K and R from the legs, springback, scale
+    and clicks from the angles. Of test 90s alone K and R are the means.
+
+    Args:
+        bends: at least one, in the order that they were made.
+        diameter: of the conduit, in the tape's unit.
+        mark: the smallest of the tape.
+        stamped: what the label says.
+        usual: springback of the material that nobody measured.
+
+    Raises:
+        GeometryError("stub-under-mark" | "gain-too-small" | "tells-nothing", number of the bend),
+        where no bender could have made it: a stub that ends before the mark, legs that save
+        nothing; or where nothing was read of it. GeometryError("radius-untold", 0), where neither
+        bends nor label tell take-up and radius.
+    Source:
+        docs/geometry.md, learning a bender.
+    """
+    label = stamped or Stamped()
+    tape = Tape(diameter, mark)
+    _refuse(bends, diameter)
+    without = frozenset(n for n, bend in enumerate(bends) if bend.use == "left-out")
+    certain = frozenset(n for n, bend in enumerate(bends) if bend.use == "put-back")
+    believed = (
+        Believed(label.take_up or 0.0, None if label.take_up is None else diameter),
+        Believed(
+            label.radius or 0.0,
+            None if label.radius is None else _RADIUS_STAMPED * label.radius,
+        ),
+    )
+    turns = list(angles_told(bends, usual))
+    click = label.degrees_per_click
+    of_click = _A_CLICK if click is None else Believed(click, 0.2 * click)
+    of_angles = (*_BELIEVED_OF_ANGLES, of_click)
+    angles, angle_drift = followed(turns, of_angles, without, certain)
+    likely = _likely_angles(bends, turns, angles)
+    legs = list(lengths_told(bends, likely, tape, label.radius or _DIAMETERS * diameter))
+    if not _are_told(legs, label):
+        raise GeometryError("radius-untold", 0)
+    if label.radius is None and any(bend.angle is not None for bend in bends):
+        radius = fitted(legs, believed, without, certain).values[1]
+        legs = list(lengths_told(bends, likely, tape, radius))
+    # A bend of which one reading is wrong tells nothing: it may be another pipe's.
+    lengths, length_drift = followed(legs, believed, angles.left_out, certain)
+    if lengths.left_out - angles.left_out:
+        angles, angle_drift = followed(turns, of_angles, lengths.left_out, certain)
+    take_up, radius = lengths.values[:2]
+    take_up_width, radius_width = lengths.known_to((1.0, 0.0)), lengths.known_to((0.0, 1.0))
+    clicked = any(bend.clicks for bend in bends)
+    commanded = any(bend.commanded is not None for bend in bends)
+    return Calibration(
+        tests=len(bends) - len(lengths.left_out),
+        take_up=take_up,
+        gain=gain(radius, 90) + diameter,
+        radius=radius,
+        arc_behind_front=take_up - radius - diameter / 2,
+        take_up_known_to=take_up_width,
+        radius_known_to=radius_width,
+        together=_correlation(lengths),
+        effects=tuple(Effect(angle, gain(radius_width, angle)) for angle in SHOWN_ANGLES),
+        stamped=label,
+        gain_known_to=lengths.known_to((0.0, GAIN_OF_RADIUS)),
+        back_of_bend_known_to=lengths.known_to((1.0, -GAIN_OF_RADIUS)),
+        scale_offset=angles.values[0] if commanded else None,
+        scale_offset_known_to=angles.known_to((1.0, 0.0, 0.0)) if commanded else None,
+        bent_to=_bent_to(angles, usual) if turns else None,
+        degrees_per_click=angles.values[3] if clicked else click,
+        degrees_per_click_known_to=angles.known_to((0.0, 0.0, 0.0, 1.0)) if clicked else None,
+        bends=_all_beside(
+            bends, [(list(lengths_read(bends, likely, tape, radius)), lengths), (turns, angles)]
+        ),
+        drift=length_drift or angle_drift,
+        next=next_test(lengths, angles, tape),
+    )
+
+
+def _likely_angles(
+    bends: Sequence[MeasuredBend], turns: Sequence[Equation], angles: Fitted
+) -> list[KeptAngle]:
+    """What bends most likely are. Read angles scatter more than bends do: taken as they are, they
+    would make legs tell a radius that is too small."""
+    found = angles_read(bends)
+    for each in turns:
+        bend = bends[each.bend]
+        if bend.angle is not None and each.bend not in angles.left_out:
+            off = angles.off(each)
+            expected = bend.angle + (off if bend.commanded is not None else -off)
+            share = bend.angle / SQUARE
+            known_to = angles.known_to((1.0, share, share * share))
+            likely = likely_angle(bend.angle, expected, known_to)
+            # The curve was learnt from these very readings: in the mean it knows no better.
+            found[each.bend] = KeptAngle(likely, ANGLE_READING)
+    return found
+
+
+def _refuse(bends: Sequence[MeasuredBend], diameter: float) -> None:
+    for number, bend in enumerate(bends):
+        if bend.use == "left-out":
+            continue
+        if bend.mark is not None and bend.stub is not None:
+            before_mark = bend.stub <= bend.mark
+            if before_mark and bend.kept >= SQUARE:
+                raise GeometryError("stub-under-mark", number)
+        if bend.stick is not None and bend.stub is not None and bend.tail is not None:
+            saved = float(bend.stub + bend.tail - bend.stick)
+            if saved <= (diameter if bend.kept == SQUARE else 0):
+                raise GeometryError("gain-too-small", number)
+        pairs = ((bend.mark, bend.stub), (bend.stick, bend.tail))
+        read = any(None not in pair for pair in pairs)
+        if not read and bend.commanded is None and not bend.clicks:
+            raise GeometryError("tells-nothing", number)
+
+
+def _are_told(legs: Sequence[Equation], label: Stamped) -> bool:
+    """Whether bends or label tell both take-up and radius."""
+    take_up = label.take_up is not None or any(each.group == "stub" for each in legs)
+    radius = label.radius is not None or any(each.group == "gain" for each in legs)
+    return take_up and radius
+
+
+def _correlation(found: Fitted) -> float:
+    (take_up, both, *_), (_, radius, *_) = found.covariance[:2]
+    spread = math.sqrt(take_up * radius)
+    return max(-1.0, min(1.0, both / spread)) if spread else 0.0
+
+
+def _bent_to(angles: Fitted, usual: Springback) -> tuple[BentTo, ...]:
+    told = []
+    for angle in CURVE_AT:
+        share = angle / 90
+        factors = (1.0, share, share * share)
+        bend_to = usual.bend_to(angle) + angles.value(factors)
+        told.append(BentTo(angle, bend_to, angles.known_to(factors)))
+    return tuple(told)
+
+
+def _all_beside(
+    bends: Sequence[MeasuredBend], told: Sequence[tuple[Sequence[Equation], Fitted]]
+) -> tuple[BendOff, ...]:
+    """Every bend beside what was found."""
+    off: dict[tuple[int, str], float] = {}
+    left_out: set[int] = set()
+    for equations, found in told:
+        left_out |= found.left_out
+        for each in equations:
+            stub = each.group == "stub"
+            by = found.off(each)
+            # A tail alone says it the other way round.
+            off.setdefault((each.bend, each.group), by * each.factors[0] if stub else by)
+    return tuple(
+        BendOff(
+            number,
+            off.get((number, "stub")),
+            off.get((number, "gain")),
+            off.get((number, "angle")),
+            number in left_out,
+        )
+        for number in range(len(bends))
+    )
