@@ -14,6 +14,7 @@ from launcher.contract import contract
 from launcher.coverage import coverage
 from launcher.demo import PORT, demo
 from launcher.dev import dev
+from launcher.gauge.command import BUTTONS_PORT, LINES_PORT, gauge
 from launcher.mutants import mutants
 from launcher.pictures import pictures
 from launcher.testing import test
@@ -28,6 +29,10 @@ def main() -> int:
             return demo(port=options.port, fresh=options.fresh)
         if options.command == "test":
             return test(options.labels)
+        if options.command == "gauge":
+            return gauge(
+                seed=options.seed, lines_port=options.port, buttons_port=options.buttons_port
+            )
         others = {
             "dev": dev,
             "bench": bench,
@@ -52,6 +57,10 @@ def _parser() -> argparse.ArgumentParser:
     demo_command = commands.add_parser("demo", help="install what is missing and serve the demo")
     demo_command.add_argument("--port", type=int, default=PORT)
     demo_command.add_argument("--fresh", action="store_true", help="start over with empty data")
+    gauge_command = commands.add_parser("gauge", help="a simulated bender with a digital gauge")
+    gauge_command.add_argument("--port", type=int, default=LINES_PORT, help="of its lines")
+    gauge_command.add_argument("--buttons-port", type=int, default=BUTTONS_PORT)
+    gauge_command.add_argument("--seed", type=int, help="of its true numbers; left out, by chance")
     test_command = commands.add_parser("test", help="run every check and test")
     test_command.add_argument("labels", nargs="*", help="tests to run alone, without the checks")
     commands.add_parser("dev", help="a server and page that reload")

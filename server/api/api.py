@@ -15,7 +15,19 @@ from ninja.security import SessionAuth
 
 from api.answers import strict_json
 from api.problems import handle_problems
-from api.routes import benders, boxes, checks, fittings, jobs, planning, runs, session, stock, walls
+from api.routes import (
+    benders,
+    boxes,
+    checks,
+    fittings,
+    gauge,
+    jobs,
+    planning,
+    runs,
+    session,
+    stock,
+    walls,
+)
 from yarrow import __version__
 from yarrow.documents.json_text import read_json
 from yarrow.documents.schema import schema
@@ -58,7 +70,7 @@ class YarrowAPI(NinjaAPI):
         contract = super().get_openapi_schema(**options)
         plain = json.loads(json.dumps(contract, cls=NinjaJSONEncoder))
         components = plain["components"]["schemas"]
-        for name in ("run", "box", "pullbox", "entries", "sitebox", "jobstock", "fittings", "wall"):
+        for name in _DOCUMENTS:
             document = dict(schema(name))
             definitions = document.pop("$defs")
             title = f"{name.capitalize()}Document"
@@ -66,6 +78,13 @@ class YarrowAPI(NinjaAPI):
             for part, definition in definitions.items():
                 components[f"{title}_{part}"] = _placed(definition, title)
         return _placed(plain, "")
+
+
+_DOCUMENTS = (
+    *("run", "bench", "box", "pullbox", "entries", "sitebox"),
+    *("jobstock", "fittings", "wall"),
+)
+"""The formats that something here is asked with."""
 
 
 def _placed(node: Any, title: str) -> Any:
@@ -109,7 +128,8 @@ def _build() -> YarrowAPI:
     )
     handle_problems(built)
     # Addresses are tried in turn: what every key asks for comes first.
-    for part in (planning, checks, runs, session, jobs, boxes, stock, walls, benders, fittings):
+    first = (planning, checks, runs, session, jobs, boxes, stock, walls, benders)
+    for part in (*first, fittings, gauge):
         built.add_router("", part.router)
     return built
 

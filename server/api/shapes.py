@@ -13,11 +13,11 @@ from pydantic import BeforeValidator, ConfigDict, Field, StringConstraints, With
 
 from accounts.models import Member
 from benders.models import CrewBender
-from jobs.models import STAGES, Job, Run, Stage
+from benders.services import carried_by
+from jobs.models import STAGES, Job, PieceAtBench, Run, Stage
 from jobs.services import problem_of
 from versions.models import DocumentRevision, VersionedDocument
 from yarrow.documents.bender_file import BenderNumbers, bender_numbers
-from yarrow.documents.converting import convert_document
 from yarrow.fill.site_box import SiteBoxResult
 from yarrow.measure.rounding import USUAL_STEP, cut_text
 from yarrow.measure.units import convert_length
@@ -27,6 +27,9 @@ RunDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run"})]
 
 WallDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "wall"})]
 """A ``yarrow.wall/1`` document, likewise."""
+
+CameOutDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "bench"})]
+"""A ``yarrow.bench/1`` document, likewise."""
 
 QuickDocument = Annotated[
     dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "quick_file"})
@@ -44,6 +47,9 @@ FillDocument = Annotated[
 """A ``yarrow.fill/1`` document, whose parts a run has too."""
 
 OwnBender = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "own_bender"})]
+MeasuredBend = Annotated[
+    dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "test_bend"})
+]
 BoxDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "box"})]
 PullBoxDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "pullbox"})]
 EntriesDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "entries"})]
@@ -142,6 +148,12 @@ class BenderSave(Body):
     base_version: Version
 
 
+class BendsMeasured(Body):
+    """Bends that were measured on a bender, lengths with their unit."""
+
+    bends: Annotated[list[MeasuredBend], Field(min_length=1, max_length=60)]
+
+
 class JobBoxSave(Body):
     """A whole box document and the version that it was made from; 0 for a box not told of yet."""
 
@@ -188,6 +200,38 @@ class TypedText(Body):
 
     text: Annotated[str, StringConstraints(max_length=200, pattern=_PRINTABLE)]
     units: Units
+
+
+class AtBench(Body):
+    """A run, one of its pieces counted from 1 (none: the run as one), and what was read of the
+    bends that are made."""
+
+    document: RunDocument
+    came_out: CameOutDocument
+    piece: int | None = None
+
+
+class KnownBetter(Body):
+    """A run, and its bender as it is known now."""
+
+    document: RunDocument
+    bender: OwnBender
+
+
+class AtBenchSave(Body):
+    """A piece at the bench and the version that it was made from; 0 for one not begun yet."""
+
+    document: CameOutDocument
+    base_version: VersionOrNone
+
+
+class AtBenchDetail(Schema):
+    """A piece at the bench as it was left; version 0 and no document where nobody began it."""
+
+    version: int
+    document: CameOutDocument | None
+    updated_by: str
+    updated_at: datetime | None
 
 
 class Conversion(Body):
@@ -455,6 +499,18 @@ def revision_detail(revision: DocumentRevision) -> RevisionDetail:
     return RevisionDetail(**_revision(revision), document=revision.document)
 
 
+def at_bench_detail(row: PieceAtBench | None) -> AtBenchDetail:
+    """A piece at the bench, where somebody began it. Its ``updated_by`` should be loaded."""
+    if row is None:
+        return AtBenchDetail(version=0, document=None, updated_by="", updated_at=None)
+    return AtBenchDetail(
+        version=row.version,
+        document=row.document,
+        updated_by=row.updated_by.shown_name,
+        updated_at=row.updated_at,
+    )
+
+
 def bender_detail(bender: CrewBender) -> BenderDetail:
     """A bender with all its numbers. Its ``updated_by`` should be loaded."""
     return BenderDetail(
@@ -466,8 +522,7 @@ def bender_detail(bender: CrewBender) -> BenderDetail:
         document=bender.document,
         numbers=bender_numbers(bender.document),
         carried=CarriedBender(
-            inches=convert_document(bender.document, "in")["bender"],
-            millimetres=convert_document(bender.document, "mm")["bender"],
+            inches=carried_by(bender, "in"), millimetres=carried_by(bender, "mm")
         ),
     )
 

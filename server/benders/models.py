@@ -14,7 +14,7 @@ class CrewBender(VersionedDocument):
     """A bender; its document is a ``yarrow.bender/1``."""
 
     what = "bender"
-    most_bytes = 4_000
+    most_bytes = 64_000
     check_document = staticmethod(bender_numbers)
 
     crew = models.ForeignKey(Crew, on_delete=models.CASCADE, related_name="benders")

@@ -5,13 +5,16 @@ from __future__ import annotations
 from typing import Any
 
 from django.db import transaction
+from django.utils import timezone
 
+import yarrow
 from accounts.models import Member
 from benders.models import CrewBender
 from benders.policy import all_benders_for, bender_revisions_for, benders_for
 from versions import services as versions
-from yarrow.documents.bender_file import bender_numbers
+from yarrow.documents.bender_file import bender_numbers, carried_bender
 from yarrow.documents.errors import DocumentError
+from yarrow.measure.units import Unit
 
 MOST_BENDERS = 200
 
@@ -37,6 +40,22 @@ def save_bender(
 
 
 @transaction.atomic
+def learn_bender(member: Member, bender_id: int, bends: list[dict[str, Any]]) -> CrewBender:
+    """More bends that were measured on a bender, of today by this member: no version is asked for,
+    as they change nothing that somebody else wrote. Nothing new makes no new version.
+
+    Raises: CrewBender.DoesNotExist; DocumentError, where no bender could have made them.
+    """
+    bender = benders_for(member).select_for_update(of=("self",)).get(id=bender_id)
+    day = timezone.localdate().isoformat()
+    dated = [{"when": day, "who": member.shown_name, **bend} for bend in bends]
+    document = yarrow.learn(bender.document, dated)
+    if document == bender.document:
+        return bender
+    return _written_bender(bender, member, document)
+
+
+@transaction.atomic
 def restore_bender(member: Member, bender_id: int, version: int, base_version: int) -> CrewBender:
     """Bring an earlier revision of a bender back, as a new version.
 
@@ -45,6 +64,11 @@ def restore_bender(member: Member, bender_id: int, version: int, base_version: i
     bender = versions.locked(benders_for(member), bender_id, base_version)
     revision = bender_revisions_for(member).get(bender=bender, version=version)
     return _written_bender(bender, member, revision.document, restored_from=version)
+
+
+def carried_by(bender: CrewBender, units: Unit) -> dict[str, Any]:
+    """A bender as a run carries it, with which one it is. Raises: DocumentError."""
+    return {**carried_bender(bender.document, units), "kept": str(bender.id)}
 
 
 def remove_bender(member: Member, bender_id: int) -> None:

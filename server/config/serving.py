@@ -37,7 +37,7 @@ MOST_FROM_ONE = 100
 
 MOST_CONNECTIONS = 1000
 
-_LARGEST_BODY = 32_100_000
+_LARGEST_BODY = 56_100_000
 """Bytes: over this nothing is read; what Django refuses in words is a little less."""
 
 

@@ -43,7 +43,7 @@ def bring_in_job(
         yield job
         for number, document in enumerate(runs):
             try:
-                create_run(member, job.id, document, keys[number] if keys else "")
+                create_run(member, job.id, _of_no_crew(document), keys[number] if keys else "")
             except DocumentError as refusal:
                 raise DocumentError(f"run {number + 1}, {refusal.path}", refusal.expected) from None
             yield job
@@ -72,3 +72,12 @@ def bring_in_job(
                 raise DocumentError(
                     f"bender {number + 1}, {refusal.path}", refusal.expected
                 ) from None
+
+
+def _of_no_crew(document: dict[str, Any]) -> dict[str, Any]:
+    """A run whose bender is not said to be one that is kept: by its number, it would be another."""
+    bender = document.get("bender")
+    if not isinstance(bender, dict) or "kept" not in bender:
+        return document
+    own = {name: value for name, value in bender.items() if name != "kept"}
+    return {**document, "bender": own}

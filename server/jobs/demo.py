@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from typing import Any
 
+from jobs.demo_bender import OLD_HALF_INCH
+
 PASSWORD = "kestrel-over-marsh"
 MEMBERS = {
     "Heron crew": {"wren": "Wren Hallow", "rook": "Rook Tansley"},
@@ -336,18 +338,17 @@ SALTMARSH = {
             "sides": {"width": "12", "height": "12", "depth": "6"},
         },
     ],
-    "benders": [
-        {
-            "kind": "hand",
-            "name": "The old half-inch",
-            "tests": [
-                {"mark": "13 3/8", "stick": "40", "stub": "18 7/16", "tail": "24 1/4"},
-                {"mark": "13 3/8", "stick": "40", "stub": "18 3/8", "tail": "24 5/16"},
-            ],
-            "springback": [{"commanded": 92.5, "kept": 90}],
-            "marks": {"front": "arrow"},
-        }
+    "runs_with_bender": [
+        _demo_run(
+            "Capper drop, own bender",
+            _EMT,
+            _box("tray", "connector"),
+            _turn("18 3/8", "out", "down to the capper"),
+            _offset("44", "4 3/8", "left", "guard rail"),
+            _end("62", "capper", "connector"),
+        )
     ],
+    "benders": [OLD_HALF_INCH],
 }
 
 HARROW_LOCK = {

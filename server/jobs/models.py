@@ -11,6 +11,7 @@ from django.db.models import Q
 from accounts.models import Crew
 from versions.models import DocumentRevision, VersionedDocument
 from yarrow import read_framed_wall, read_stock
+from yarrow.documents.bench_file import check_came_out
 from yarrow.documents.run_file import read_run
 from yarrow.documents.site_box_file import read_site_box
 from yarrow.measure.units import Unit
@@ -195,6 +196,42 @@ class StockRevision(DocumentRevision):
 
     def __str__(self) -> str:
         return f"{self.stock} v{self.version}"
+
+
+class PieceAtBench(VersionedDocument):
+    """How far a piece of a run is at the bench, and what came out; as built, once it was offered
+    up. ``piece`` is counted from 1, 0 is a run of one; its document is a ``yarrow.bench/1``."""
+
+    what = "piece"
+    most_bytes = 16_000
+    check_document = staticmethod(check_came_out)
+
+    run = models.ForeignKey(Run, on_delete=models.CASCADE, related_name="at_bench")
+    piece = models.PositiveSmallIntegerField()
+
+    class Meta:
+        constraints = (
+            models.UniqueConstraint(fields=["run", "piece"], name="one_bench_a_piece_of_a_run"),
+        )
+
+    def __str__(self) -> str:
+        return f"{self.run}, piece {self.piece}"
+
+
+class BenchRevision(DocumentRevision):
+    """A piece at the bench as it was saved once."""
+
+    at_bench = models.ForeignKey(PieceAtBench, on_delete=models.CASCADE, related_name="revisions")
+
+    class Meta(DocumentRevision.Meta):
+        constraints = (
+            models.UniqueConstraint(
+                fields=["at_bench", "version"], name="one_bench_revision_a_version"
+            ),
+        )
+
+    def __str__(self) -> str:
+        return f"{self.at_bench} v{self.version}"
 
 
 class Revision(DocumentRevision):

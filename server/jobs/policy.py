@@ -10,6 +10,7 @@ from jobs.models import (
     Job,
     JobStock,
     JobWall,
+    PieceAtBench,
     Revision,
     Run,
     SiteBox,
@@ -71,6 +72,12 @@ def _every_wall_for(member: Member) -> QuerySet[JobWall]:
 def wall_revisions_for(member: Member) -> QuerySet[WallRevision]:
     """The revisions of the walls that a member can see."""
     return WallRevision.objects.filter(wall__in=walls_for(member))
+
+
+def at_bench_for(member: Member) -> QuerySet[PieceAtBench]:
+    """The pieces at the bench of the runs that a member can see."""
+    pieces = PieceAtBench.objects.filter(run__in=runs_for(member), removed_at=None)
+    return pieces.select_related("updated_by")
 
 
 def stocks_for(member: Member) -> QuerySet[JobStock]:

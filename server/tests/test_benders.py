@@ -40,3 +40,34 @@ class Benders(CrewTest):
         self.assertEqual(answer.json()["errors"][0]["path"], "bender.tests[0]")
         for wrong in ({}, {**BENDER, "units": "ft"}, {**BENDER, "bender": {"kind": "hand"}}):
             self.assertEqual(self.send("post", "/api/benders", wrong).status_code, 422)
+
+    def test_what_the_bench_measured_is_kept_once_with_the_day_and_who(self) -> None:
+        path = f"/api/benders/{self.bender.id}/bends"
+        bend = {"mark": "13.375 in", "stub": "18.5 in", "angle": 89, "of": "run 1, bend 1"}
+        first = self.send("post", path, {"bends": [bend]}).json()
+        self.assertEqual(first["version"], 2)
+        kept = first["document"]["bender"]["tests"][-1]
+        self.assertEqual((kept["who"], kept["stub"]), ("wren", "18.5 in"))
+        self.assertRegex(kept["when"], r"^\d{4}-\d\d-\d\d$")
+        self.assertEqual(self.send("post", path, {"bends": [bend]}).json()["version"], 2)
+        read_again = {**bend, "stub": "18.625 in"}
+        again = self.send("post", path, {"bends": [read_again]}).json()
+        self.assertEqual(again["version"], 3)
+        self.assertEqual(len(again["document"]["bender"]["tests"]), 2)
+        carried = again["carried"]["millimetres"]
+        self.assertEqual((carried["learnt"]["bends"], carried["kept"]), (2, str(self.bender.id)))
+        self.assertGreater(carried["known_to"]["radius"], 0)
+
+    def test_what_cannot_be_learnt_changes_nothing(self) -> None:
+        path = f"/api/benders/{self.bender.id}/bends"
+        for wrong in ({"mark": 13, "stub": 9}, {"angle": 45}, {"stub": "long"}, {"angle": 400}):
+            answer = self.send("post", path, {"bends": [wrong]})
+            self.assertEqual(answer.status_code, 422, wrong)
+        self.assertEqual(self.send("post", path, {"bends": []}).status_code, 422)
+        self.assertEqual(self.send("get", "/api/benders").json()[0]["version"], 1)
+
+    def test_another_crew_s_bender_learns_nothing(self) -> None:
+        path = f"/api/benders/{self.bender.id}/bends"
+        theirs = self.signed_in_as(self.tern)
+        answer = self.send("post", path, {"bends": [{"mark": 13, "stub": 18}]}, client=theirs)
+        self.assertEqual(answer.status_code, 404)

@@ -40,6 +40,16 @@ class JobArchive(CrewTest):
         # The same job again is the same file, byte for byte.
         self.assertEqual(self.send("get", f"/api/jobs/{again.id}/archive").getvalue(), data)
 
+    def test_a_run_that_comes_in_has_nobody_s_bender_by_its_number(self) -> None:
+        own = {"kind": "hand", "take_up": 5, "radius": 4.471, "kept": "3"}
+        made = bring_in_job(
+            self.tern, name="Mill", place="", units="in", rules="us", runs=[changed(bender=own)]
+        )
+        for _ in made:
+            pass
+        bender = Run.objects.get(job__name="Mill").document["bender"]
+        self.assertEqual(bender, {"kind": "hand", "take_up": 5, "radius": 4.471})
+
     def test_it_is_another_crew_s_as_little_as_anything(self) -> None:
         path = f"/api/jobs/{self.job.id}/archive"
         answer = self.send("get", path, client=self.signed_in_as(self.tern))

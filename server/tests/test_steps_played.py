@@ -8,10 +8,13 @@ from unittest import TestCase
 from core.tests.following import played
 from jobs.demo import JOBS
 from yarrow import handling_values, plan_values
+from yarrow.bench.at_bench import MadeBend, at_bench
 from yarrow.documents.run_file import read_run
 from yarrow.geometry.pipe import PipeBend, fold
 from yarrow.measure.tape import read_length
 from yarrow.runs.model.plan import WrittenPlan
+from yarrow.runs.planned import BuildablePlan
+from yarrow.runs.planner import plan_run
 
 
 class Played(TestCase):
@@ -44,6 +47,44 @@ class Played(TestCase):
                     self.assertGreaterEqual(len(orders), 1)
                     for order in orders:
                         self.near(plan, played(order.steps, plan.units, survey.setup.bender))
+
+    def test_the_bench_s_steps_make_the_piece_and_not_its_mirror(self) -> None:
+        for crew in JOBS.values():
+            for document in (run for job in crew for run in job["runs"]):
+                with self.subTest(run=document["name"]):
+                    self.bench(document)
+
+    def bench(self, document: dict[str, object]) -> None:
+        """As planned, and once the first bend came out two degrees over."""
+        run = {name: value for name, value in document.items() if name != "joints"}
+        survey = read_run(run)
+        plan = plan_run(survey)
+        if not isinstance(plan, BuildablePlan) or not plan.placed.pipe.bends:
+            return
+        first = plan.placed.order.bends[0].bend
+        over = MadeBend(first, {"angle": plan.placed.pipe.bends[first].angle + 2})
+        for made in ([], [over]):
+            answer = at_bench(plan, made)
+            bends = played(answer.order.steps, plan.resolution.run.unit, survey.setup.bender)
+            half = float(plan.resolution.run.round_to) / 2
+            for number, (one, meant) in enumerate(zip(bends, answer.bends, strict=True)):
+                self.assertLessEqual(abs(one.arc_start - meant.arc_start), half + 0.01)
+                self.assertAlmostEqual(one.angle, meant.angle, delta=0.02)
+                # Where the first one turns is where the others are counted from.
+                off = (one.roll - meant.roll + 180) % 360 if number else 180
+                self.assertAlmostEqual(off, 180, delta=0.05)
+
+    def test_whatever_angle_a_first_bend_came_out_at_there_is_an_answer(self) -> None:
+        for crew in JOBS.values():
+            for document in (run for job in crew for run in job["runs"]):
+                plan = plan_run(read_run(document))
+                if not isinstance(plan, BuildablePlan) or not plan.placed.pipe.bends:
+                    continue
+                first = plan.placed.order.bends[0].bend
+                for angle in (2, 69, 88, 130):
+                    with self.subTest(run=document["name"], angle=angle):
+                        answer = at_bench(plan, [MadeBend(first, {"angle": angle})])
+                        self.assertEqual(len(answer.bends), len(plan.placed.pipe.bends))
 
     def near(self, plan: WrittenPlan, bends: list[PipeBend]) -> None:
         """As near to the plan as rounding each of its marks leaves it."""

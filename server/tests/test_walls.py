@@ -48,6 +48,7 @@ FRAMED = {
 }
 FITTINGS = {"format": "yarrow.fittings/1"}
 STOCK = {"format": "yarrow.jobstock/1", "units": "in"}
+CAME_OUT = {"format": "yarrow.bench/1", "units": "in", "made": [{"bend": 0, "angle": 89}]}
 SITE_BOX = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
 
 # (method, path) → body and what the right member gets. {job}, {run} and {version} are filled in.
@@ -58,6 +59,11 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("post", "/api/jobs/archive"): (ARCHIVE, 201),
     ("post", "/api/jobs/archive/progress"): (ARCHIVE, 200),
     ("post", "/api/plan"): (DOCUMENT, 200),
+    ("post", "/api/recalibrated"): (
+        {"document": DOCUMENT, "bender": {"kind": "hand", "take_up": 5, "radius": 4.5}},
+        200,
+    ),
+    ("post", "/api/bench"): ({"document": DOCUMENT, "came_out": CAME_OUT}, 200),
     ("post", "/api/rack"): (DOCUMENT, 200),
     ("post", "/api/pieces"): (DOCUMENT, 200),
     ("post", "/api/plan-in-pieces"): (DOCUMENT, 200),
@@ -93,6 +99,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
         200,
     ),
     ("get", "/api/nothing"): (None, 200),
+    ("get", "/api/gauge"): (None, 200),
     ("get", "/api/benders"): (None, 200),
     ("post", "/api/benders"): (BENDER, 201),
     ("get", "/api/benders/removed"): (None, 200),
@@ -157,6 +164,13 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("post", "/api/runs/{run_id}/duplicate"): (None, 201),
     ("post", "/api/runs/{run_id}/bring-back"): (None, 200),
     ("delete", "/api/runs/{run_id}"): (None, 200),
+    ("get", "/api/runs/{run_id}/could-become?straight_mm=900"): (None, 200),
+    ("get", "/api/runs/{run_id}/bench/{piece}"): (None, 200),
+    ("put", "/api/runs/{run_id}/bench/{piece}"): (
+        {"document": CAME_OUT, "base_version": 0},
+        200,
+    ),
+    ("post", "/api/benders/{bender_id}/bends"): ({"bends": [{"mark": 13, "stub": 18}]}, 200),
     ("put", "/api/benders/{bender_id}"): ({"document": BENDER, "base_version": 1}, 200),
     ("get", "/api/benders/{bender_id}/revisions"): (None, 200),
     ("post", "/api/benders/{bender_id}/revisions/{version}/restore"): ({"base_version": 1}, 200),
@@ -178,7 +192,7 @@ class Walls(CrewTest):
     def address(self, path: str, job_id: int, run_id: int, bender_id: int) -> str:
         wall = self.wall if job_id == self.job.id else self.their_wall
         return path.format(
-            job_id=job_id, run_id=run_id, bender_id=bender_id, wall_id=wall.id, version=1
+            job_id=job_id, run_id=run_id, bender_id=bender_id, wall_id=wall.id, version=1, piece=0
         )
 
     def test_every_route_has_a_row_here(self) -> None:

@@ -14,6 +14,7 @@ from api.shapes import (
     BenderDetail,
     BenderDocument,
     BenderSave,
+    BendsMeasured,
     Id,
     Nothing,
     RemovedSummary,
@@ -108,6 +109,16 @@ def save_bender(request: MemberRequest, bender_id: Path[Id], body: BenderSave) -
     return bender_detail(
         services.save_bender(request.user, bender_id, body.document, body.base_version)
     )
+
+
+@router.post(
+    "/benders/{bender_id}/bends",
+    response={200: BenderDetail, **REFUSALS},
+    operation_id="learn_bender",
+)
+def learn(request: MemberRequest, bender_id: Path[Id], body: BendsMeasured) -> BenderDetail:
+    """More bends that were measured on a bender; sent again, they are kept once."""
+    return bender_detail(services.learn_bender(request.user, bender_id, body.bends))
 
 
 @router.delete(

@@ -13,8 +13,10 @@ from api.limits import CHECKS, FILES
 from api.problems import REFUSALS
 from api.request import MemberRequest
 from api.shapes import (
+    AtBench,
     Conversion,
     DxfText,
+    KnownBetter,
     Nothing,
     PathShape,
     QuickBendShape,
@@ -25,6 +27,7 @@ from api.shapes import (
     WallDocument,
 )
 from exports.dxf import read_path
+from yarrow.bench.at_bench import BenchPlan
 from yarrow.documents.bends_file import FoldedPipe
 from yarrow.documents.catalogue import Catalogue
 from yarrow.pieces.piece_plan import PiecesOfRun, PlanInPieces
@@ -32,6 +35,7 @@ from yarrow.pieces.work_plan import OrderOfWork
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.bending_sequence import Handling
 from yarrow.runs.model.plan import WrittenPlan
+from yarrow.runs.recalibrated import Recalibrated
 from yarrow.walls.wall_plan import WallPlan
 from yarrow.wording.wording import Country
 
@@ -56,6 +60,18 @@ def handle(
     """The orders that a run's piece, or one of its pieces counted from 1, can be bent in, and what
     it meets; nothing is saved."""
     return answered(yarrow.handle(document, country, piece))
+
+
+@router.post("/bench", response={200: BenchPlan, **REFUSALS}, operation_id="at_bench")
+def at_bench(request: MemberRequest, body: AtBench, country: Country | None = None) -> HttpResponse:
+    """What is left to do at the bench after what came out of a piece's bends; nothing is saved."""
+    return answered(yarrow.bench(body.document, body.came_out, country, body.piece))
+
+
+@router.post("/recalibrated", response={200: Recalibrated, **REFUSALS}, operation_id="recalibrated")
+def recalibrated(request: MemberRequest, body: KnownBetter) -> HttpResponse:
+    """What a run's bender that is known better by now changes in it; nothing is saved."""
+    return answered(yarrow.recalibrated(body.document, body.bender))
 
 
 @router.post("/pieces", response={200: PiecesOfRun, **REFUSALS}, operation_id="pieces")

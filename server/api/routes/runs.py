@@ -4,16 +4,19 @@ from __future__ import annotations
 
 import json
 from dataclasses import dataclass, replace
-from typing import Any, Literal
+from typing import Annotated, Any, Literal
 
 from django.http import HttpResponse
 from ninja import Path, Query, Router
+from pydantic import Field
 
 import yarrow
 from api.papers import Paper, as_file, file_name, heading_of
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
 from api.shapes import (
+    AtBenchDetail,
+    AtBenchSave,
     Id,
     Nothing,
     Restore,
@@ -22,11 +25,14 @@ from api.shapes import (
     RunDetail,
     RunDocument,
     RunSave,
+    RunSummary,
     StageBody,
     Version,
+    at_bench_detail,
     revision_detail,
     revision_page,
     run_detail,
+    run_summary,
 )
 from exports.drawing import Drawing
 from exports.dxf import plan_dxf
@@ -37,14 +43,16 @@ from exports.sheet import compose_sheet
 from exports.stick import compose_stick
 from exports.svg import drawing_svg
 from exports.wires_sheet import compose_wires_sheet
-from jobs import services
+from jobs import at_bench, services
 from jobs.models import Revision, Run
-from jobs.policy import revisions_for, runs_for
+from jobs.policy import at_bench_for, revisions_for, runs_for
 from yarrow.documents.writing import bend_table_csv
 from yarrow.runs.model.plan import WrittenPlan
 
 router = Router(tags=["runs"])
 
+StraightMm = Annotated[float, Field(ge=0, le=100_000)]
+PieceNumber = Annotated[int, Field(ge=0, le=200)]
 What = Literal["run", "rack", "wires"]
 
 
@@ -62,6 +70,45 @@ def get_run(request: MemberRequest, run_id: Path[Id]) -> RunDetail:
 def save_run(request: MemberRequest, run_id: Path[Id], body: RunSave) -> RunDetail:
     """Save the next version; 409 with both documents where someone else was faster."""
     return run_detail(services.save_run(request.user, run_id, body.document, body.base_version))
+
+
+@router.get(
+    "/runs/{run_id}/bench/{piece}",
+    response={200: AtBenchDetail, **REFUSALS},
+    operation_id="get_at_bench",
+)
+def get_at_bench(
+    request: MemberRequest, run_id: Path[Id], piece: Path[PieceNumber]
+) -> AtBenchDetail:
+    """How far a piece is at the bench; 0 is a run of one piece."""
+    run = runs_for(request.user).get(id=run_id)
+    return at_bench_detail(at_bench_for(request.user).filter(run=run, piece=piece).first())
+
+
+@router.get(
+    "/runs/{run_id}/could-become",
+    response={200: list[RunSummary], **REFUSALS},
+    operation_id="could_become",
+)
+def could_become(
+    request: MemberRequest, run_id: Path[Id], straight_mm: Query[StraightMm]
+) -> list[RunSummary]:
+    """What of the same job and conduit is still to be bent and cut no longer than a straight."""
+    found = at_bench.could_become(request.user, run_id, straight_mm)
+    return [run_summary(run) for run in found]
+
+
+@router.put(
+    "/runs/{run_id}/bench/{piece}",
+    response={200: AtBenchDetail, 409: ConflictProblem, **REFUSALS},
+    operation_id="save_at_bench",
+)
+def save_at_bench(
+    request: MemberRequest, run_id: Path[Id], piece: Path[PieceNumber], body: AtBenchSave
+) -> AtBenchDetail:
+    """Keep how far a piece is; 409 where another device has gone on with it."""
+    row = at_bench.save_at_bench(request.user, run_id, piece, body.document, body.base_version)
+    return at_bench_detail(row)
 
 
 @router.post(

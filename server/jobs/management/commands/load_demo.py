@@ -8,7 +8,7 @@ from django.core.management.base import BaseCommand
 from django.db import transaction
 
 from accounts.models import Crew, Member
-from benders.services import add_bender
+from benders.services import add_bender, carried_by
 from jobs.demo import JOBS, MEMBERS, PASSWORD
 from jobs.services import create_job, create_run, save_box
 from jobs.stock import save_stock
@@ -55,16 +55,18 @@ class Command(BaseCommand):
             if "stock" in site:
                 save_stock(members[0], job.id, site["stock"], 0)
             for bender in site["benders"]:
-                conduit = site["runs"][0]["conduit"]
-                add_bender(
+                kept = add_bender(
                     members[0],
                     {
                         "format": "yarrow.bender/1",
                         "units": site["units"],
-                        "conduit": conduit,
+                        "conduit": site["runs"][0]["conduit"],
                         "bender": bender,
                     },
                 )
+                for document in site["runs_with_bender"]:
+                    carried = carried_by(kept, site["units"])
+                    create_run(members[0], job.id, {**document, "bender": carried})
 
 
 def _has_demo_password(username: str) -> bool:

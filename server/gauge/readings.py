@@ -1,0 +1,88 @@
+"""A gauge's lines as readings: as many as a page can show, and none that can't be."""
+
+from __future__ import annotations
+
+import re
+import socket
+import time
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Literal
+
+EVERY_S = 0.05
+"""Twenty readings a second are shown; of a gauge that floods, the last of each."""
+
+_SOONEST_S = 0.8 * EVERY_S
+"""A gauge of twenty a second is not quite regular: none of its readings is passed over."""
+
+SILENT_AFTER_S = 2.0
+_LONGEST = 64
+_MOST_READ = 65_536
+_LINE = re.compile(rb"A (-?\d{1,3}(?:\.\d{1,4})?) ([LF])")
+_CAN_BE = (-30.0, 200.0)
+
+State = Literal["reading", "silent", "absent"]
+
+
+@dataclass(frozen=True, slots=True)
+class GaugeReading:
+    """What a gauge says: an ``angle`` in degrees, and whether the bender holds the pipe; or that it
+    says nothing, or is not there."""
+
+    state: State
+    angle: float = 0.0
+    loaded: bool = False
+
+
+ABSENT, SILENT = GaugeReading("absent"), GaugeReading("silent")
+
+
+def reading_of(line: bytes) -> GaugeReading | None:
+    """A line of the gauge's protocol; None where it is no reading, or one that can't be.
+
+    Args: line, without its end.
+    """
+    found = _LINE.fullmatch(line.strip()) if len(line) <= _LONGEST else None
+    if found is None:
+        return None
+    angle = float(found[1])
+    low, high = _CAN_BE
+    return GaugeReading("reading", angle, found[2] == b"L") if low <= angle <= high else None
+
+
+def readings(address: tuple[str, int], seconds: float) -> Iterator[GaugeReading]:
+    """What a gauge says, for some seconds: at most twenty a second, and that it is silent as often
+    as it is, so that whoever is gone is noticed.
+
+    Args: address, of its socket; seconds, after which whoever listens asks again.
+    """
+    try:
+        gauge = socket.create_connection(address, timeout=EVERY_S * 4)
+    except OSError:
+        yield ABSENT
+        return
+    with gauge:
+        gauge.settimeout(EVERY_S)
+        rest, told = b"", time.monotonic()
+        newest = None
+        end = told + seconds
+        while (now := time.monotonic()) < end:
+            try:
+                more = gauge.recv(_MOST_READ)
+            except TimeoutError:
+                more = None
+            except OSError:
+                more = b""
+            if more == b"":
+                yield ABSENT
+                return
+            *lines, rest = (rest + (more or b"")).split(b"\n")
+            rest = rest[-_LONGEST:]
+            found = [each for each in map(reading_of, lines[-20:]) if each]
+            newest = found[-1] if found else newest
+            if newest and now - told >= _SOONEST_S:
+                yield newest
+                told, newest = now, None
+            elif now - told > SILENT_AFTER_S:
+                yield SILENT
+                told = now
