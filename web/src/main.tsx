@@ -3,11 +3,13 @@ import "@/ui/nonce";
 import "./index.css";
 import { createRoot } from "react-dom/client";
 import { followSystem } from "@/ui/theme";
+import { typeInFormOfItsOwn } from "@/ui/typingForm";
 import { App } from "./app/App";
 import { fetchScreen } from "./app/screens";
 import { nameTab } from "./model/tab";
 
 followSystem();
+typeInFormOfItsOwn();
 const root = document.getElementById("root");
 if (root) {
   const ready = Promise.allSettled([nameTab(), fetchScreen(location.pathname)]);

@@ -188,6 +188,19 @@ export function benderNumbers(
   return unwrap(client.POST("/api/benders/numbers", { body: document, signal }));
 }
 
+/** More bends that were measured on a bender; sent again, they are kept once. */
+export function learnBender(
+  benderId: number,
+  bends: Schemas["RunDocument_test_bend"][],
+): Promise<Schemas["BenderDetail"]> {
+  return unwrap(
+    client.POST("/api/benders/{bender_id}/bends", {
+      params: { path: { bender_id: benderId } },
+      body: { bends },
+    }),
+  );
+}
+
 /** Keep a bender: a new one, or other numbers for the one that was opened at a version. */
 export function keepBender(
   document: BenderDocument,
@@ -219,6 +232,65 @@ export function handleRun(
     client.POST("/api/handling", { params: { query: { country, piece } }, body: document, signal }),
   );
 }
+
+/** What is left to do at the bench after what came out of a run's piece, counted from 1. */
+export function atBench(
+  document: Schemas["RunDocument"],
+  came_out: Schemas["BenchDocument"],
+  country: Country,
+  piece: number | null,
+  signal: AbortSignal,
+) {
+  return unwrap(
+    client.POST("/api/bench", {
+      params: { query: { country } },
+      body: { document, came_out, piece },
+      signal,
+    }),
+  );
+}
+
+/** What a run's bender that is known better by now changes in it. */
+export function recalibrated(
+  document: Schemas["RunDocument"],
+  bender: Schemas["RunDocument_own_bender"],
+  signal: AbortSignal,
+) {
+  return unwrap(client.POST("/api/recalibrated", { body: { document, bender }, signal }));
+}
+
+/** What of the same job and conduit a straight that is left can become. */
+export function couldBecome(runId: number, straightMm: number, signal: AbortSignal) {
+  const params = { path: { run_id: runId }, query: { straight_mm: straightMm } };
+  return unwrap(client.GET("/api/runs/{run_id}/could-become", { params, signal }));
+}
+
+export type AtBench = Schemas["AtBenchDetail"];
+
+/** How far a piece is at the bench, on whichever device that was. */
+export function loadAtBench(runId: number, piece: number): Promise<AtBench> {
+  const path = { run_id: runId, piece };
+  return unwrap(client.GET("/api/runs/{run_id}/bench/{piece}", { params: { path } }));
+}
+
+export function saveAtBench(
+  runId: number,
+  piece: number,
+  document: Schemas["BenchDocument"],
+  baseVersion: number,
+): Promise<AtBench> {
+  const params = { path: { run_id: runId, piece } };
+  const body = { document, base_version: baseVersion };
+  return unwrap(client.PUT("/api/runs/{run_id}/bench/{piece}", { params, body }));
+}
+
+/** Says how far a run is. */
+export function putStage(runId: number, stage: Schemas["RunSummary"]["stage"]) {
+  const path = { run_id: runId };
+  return unwrap(client.PUT("/api/runs/{run_id}/stage", { params: { path }, body: { stage } }));
+}
+
+export type BenchPlan = Awaited<ReturnType<typeof atBench>>;
 
 export type PiecesOfRun = Schemas["PiecesOfRun"];
 

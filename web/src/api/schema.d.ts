@@ -4,6 +4,26 @@
  */
 
 export interface paths {
+    "/api/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * At Bench
+         * @description What is left to do at the bench after what came out of a piece's bends; nothing is saved.
+         */
+        post: operations["at_bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/benders": {
         parameters: {
             query?: never;
@@ -47,6 +67,26 @@ export interface paths {
          * @description Remove a bender; runs keep the numbers that they were planned with.
          */
         delete: operations["remove_bender"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/benders/{bender_id}/bends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Learn
+         * @description More bends that were measured on a bender; sent again, they are kept once.
+         */
+        post: operations["learn_bender"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -350,6 +390,26 @@ export interface paths {
          * @description The shape of straight pipe with bends (``yarrow.bends/1``).
          */
         post: operations["fold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gauge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Gauge Readings
+         * @description What the gauge says, as server-sent events, each a reading.
+         */
+        get: operations["gauge_readings"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1010,6 +1070,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recalibrated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Recalibrated
+         * @description What a run's bender that is known better by now changes in it; nothing is saved.
+         */
+        post: operations["recalibrated"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{run_id}": {
         parameters: {
             query?: never;
@@ -1033,6 +1113,30 @@ export interface paths {
          * @description Put a run away; it can be brought back.
          */
         delete: operations["remove_run"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run_id}/bench/{piece}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get At Bench
+         * @description How far a piece is at the bench; 0 is a run of one piece.
+         */
+        get: operations["get_at_bench"];
+        /**
+         * Save At Bench
+         * @description Keep how far a piece is; 409 where another device has gone on with it.
+         */
+        put: operations["save_at_bench"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1072,6 +1176,26 @@ export interface paths {
          * @description Bring back a run that was put away.
          */
         post: operations["bring_back_run"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run_id}/could-become": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Could Become
+         * @description What of the same job and conduit is still to be bent and cut no longer than a straight.
+         */
+        get: operations["could_become"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1623,6 +1747,40 @@ export interface components {
             ];
         };
         /**
+         * AtBench
+         * @description A run, one of its pieces counted from 1 (none: the run as one), and what was read of the
+         *     bends that are made.
+         */
+        AtBench: {
+            came_out: components["schemas"]["BenchDocument"];
+            document: components["schemas"]["RunDocument"];
+            /** Piece */
+            piece?: number | null;
+        };
+        /**
+         * AtBenchDetail
+         * @description A piece at the bench as it was left; version 0 and no document where nobody began it.
+         */
+        AtBenchDetail: {
+            /** Document */
+            document: components["schemas"]["BenchDocument"] | null;
+            /** Updated At */
+            updated_at: string | null;
+            /** Updated By */
+            updated_by: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * AtBenchSave
+         * @description A piece at the bench and the version that it was made from; 0 for one not begun yet.
+         */
+        AtBenchSave: {
+            /** Base Version */
+            base_version: number;
+            document: components["schemas"]["BenchDocument"];
+        };
+        /**
          * BarToCut
          * @description A stick or an offcut (``offcut``: its place among those in hand, None for a stick) with what
          *     is cut from it; ``kept``: what is left is worth keeping.
@@ -1651,6 +1809,138 @@ export interface components {
             source: "stick" | "offcut";
         };
         /**
+         * BeforeBending
+         * @description A bend, along the pipe from 0, and what to look at before it is made.
+         */
+        BeforeBending: {
+            /** Bend */
+            bend: number;
+            /** Checks */
+            checks: string[];
+        };
+        /**
+         * What came out at the bench
+         * @description The bends of a piece that are made, in the order that they were, and what was read of each; a bend that came out as it had to has no reading.
+         */
+        BenchDocument: {
+            /** @description When it was begun, milliseconds since 1970: which of several like it. */
+            begun?: number;
+            /** @constant */
+            format: "yarrow.bench/1";
+            /** @description The leg that is to hold before the others, counted from 0; left out, none. */
+            held?: number;
+            made?: components["schemas"]["BenchDocument_made"][];
+            /**
+             * @description What came of offering it up: then this is the piece as built.
+             * @enum {string}
+             */
+            offered?: "" | "fits" | "does-not";
+            /** @description Of the run that it is bent by. */
+            run_version?: number;
+            /** @description How many steps are behind. */
+            step?: number;
+            /** @enum {string} */
+            units: "in" | "mm";
+        };
+        BenchDocument_made: {
+            /** @description Degrees that stayed. */
+            angle?: number;
+            /** @description Along the pipe, counted from 0. */
+            bend: number;
+            /**
+             * Format: length
+             * @description Of a bend beside one that turns the same way: from back to back.
+             */
+            distance?: string | number;
+            /**
+             * Format: length
+             * @description Of a bend of a set: how deep that is, centre to centre.
+             */
+            height?: string | number;
+            /** @description It was bent on or opened before this was read: what was read is no longer what the bender made of it. */
+            mended?: boolean;
+            /**
+             * Format: length
+             * @description How far the mark slid toward the pipe's end; below 0, toward its start.
+             */
+            slid?: string | number;
+            /**
+             * Format: length
+             * @description Of the first bend from the start, or of the last from the end: to its back.
+             */
+            stub?: string | number;
+            /** @description Degrees clockwise seen along the pipe from its start, out of the plane that it was to lie in; 180 is the wrong way round. */
+            twist?: number;
+        };
+        /**
+         * BenchPlan
+         * @description A piece at the bench, ``planned`` as it was before anything was bent. ``order`` is how its
+         *     bends are made, with marks, steps and pictures of the piece as it has come out so far; ``bends``
+         *     are those bends along the pipe, which is ``cut_length`` long and hangs, by its first leg, at
+         *     ``path``; ``before``, what is looked at before each bend, and ``warming``, how plastic is warmed
+         *     for it; ``legs``, how it will hang; ``told``, what to do about what came out, and what has to
+         *     give way; ``learnt``, what the readings tell of the bender. ``straight_left`` is the longest
+         *     straight that still can be cut off: where the piece is scrap, another may come of that.
+         */
+        BenchPlan: {
+            /** Before */
+            before: components["schemas"]["BeforeBending"][];
+            /** Bends */
+            bends: components["schemas"]["BendAtBench"][];
+            /** Cut Length */
+            cut_length: number;
+            /** Format */
+            format: string;
+            /** Learnt */
+            learnt: components["schemas"]["BendForBender"][];
+            /** Legs */
+            legs: components["schemas"]["LegAsBent"][];
+            order: components["schemas"]["OrderHandling"];
+            /** Path */
+            path: [
+                number,
+                number,
+                number
+            ][];
+            planned: components["schemas"]["WrittenPlan"];
+            /** Straight Left Mm */
+            straight_left_mm: number;
+            /** Straight Left Text */
+            straight_left_text: string;
+            /** Told */
+            told: string[];
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fits" | "gives" | "scrap";
+            /** Warming */
+            warming: components["schemas"]["WarmBend"][];
+        };
+        /**
+         * BendAtBench
+         * @description A bend as it is, where it is ``made``, or as it has to be: its arc on the straight pipe, its
+         *     angle, and its roll from the bend before it, degrees; and what can be read of it.
+         */
+        BendAtBench: {
+            /** Angle */
+            angle: number;
+            /** Arc End */
+            arc_end: number;
+            /** Arc Start */
+            arc_start: number;
+            /** Bend */
+            bend: number;
+            /** Made */
+            made: boolean;
+            /** Radius */
+            radius: number;
+            /** Readings */
+            readings: string[];
+            /** Roll */
+            roll: number;
+        };
+        /**
          * BenderDetail
          * @description One of the crew's own benders: its document, and its numbers worked out.
          */
@@ -1675,9 +1965,14 @@ export interface components {
         /**
          * BenderNumbers
          * @description What is known of a bender, worked out: lengths in ``units``, with the tape's reading of those
-         *     that are read off it. ``tested`` is None where its numbers were typed in.
+         *     that are read off it; ``back_of_bend`` is how far its star lies behind the front mark.
+         *     ``tested`` is None where its numbers were typed in.
          */
         BenderNumbers: {
+            /** Back Of Bend */
+            back_of_bend: number;
+            /** Back Of Bend Text */
+            back_of_bend_text: string;
             /** Clicks At 90 */
             clicks_at_90: number | null;
             /** Conduit Name */
@@ -1733,6 +2028,29 @@ export interface components {
             /** Base Version */
             base_version: number;
             document: components["schemas"]["RunDocument_bender_file"];
+        };
+        /**
+         * BendForBender
+         * @description A bend, counted along the pipe from 0, as a bender keeps it: what was not read of it is None.
+         *     Lengths are in the run's unit; ``mark`` is the front mark's from the end that the hook faced.
+         */
+        BendForBender: {
+            /** Angle */
+            angle: number | null;
+            /** Bend */
+            bend: number;
+            /** Clicks */
+            clicks: number | null;
+            /** Commanded */
+            commanded: number | null;
+            /** Mark */
+            mark: number | null;
+            /** Stick */
+            stick: number | null;
+            /** Stub */
+            stub: number | null;
+            /** Tail */
+            tail: number | null;
         };
         /**
          * BendHandling
@@ -1807,6 +2125,44 @@ export interface components {
                 number,
                 number
             ][];
+        };
+        /**
+         * BendOff
+         * @description A measured bend, counted from 0, beside what is known now: by how much its stub, both its
+         *     legs together and its angle are more than the bender would make (None: not read, or not told of
+         *     yet). ``left_out``: it does not count, since a person said so or since it is too far off.
+         */
+        BendOff: {
+            /** Angle */
+            angle: number | null;
+            /** Bend */
+            bend: number;
+            /** Left Out */
+            left_out: boolean;
+            /** Legs */
+            legs: number | null;
+            /** Stub */
+            stub: number | null;
+        };
+        /**
+         * BendsMeasured
+         * @description Bends that were measured on a bender, lengths with their unit.
+         */
+        BendsMeasured: {
+            /** Bends */
+            bends: components["schemas"]["RunDocument_test_bend"][];
+        };
+        /**
+         * BentTo
+         * @description What to bend to for an angle to stay: within ``known_to`` degrees in 19 of 20 cases.
+         */
+        BentTo: {
+            /** Angle */
+            angle: number;
+            /** Bend To */
+            bend_to: number;
+            /** Known To */
+            known_to: number;
         };
         /**
          * BoredHole
@@ -1952,25 +2308,49 @@ export interface components {
         };
         /**
          * Calibration
-         * @description What test bends say: the means, and within what of the truth they are in 19 of 20 cases.
+         * @description What all the bends say: the bender's numbers, and within what of the truth they are in 19 of
+         *     20 cases. ``bent_to`` and ``scale_offset`` (degrees that its scale is off at nothing) are None
+         *     where nothing was read of angles, ``degrees_per_click`` where no clicks were. The gain and the
+         *     star's place behind the front mark are known to what take-up and radius are.
          */
         Calibration: {
             /** Arc Behind Front */
             arc_behind_front: number;
+            /** Back Of Bend Known To */
+            back_of_bend_known_to: number;
+            /** Bends */
+            bends: components["schemas"]["BendOff"][];
+            /** Bent To */
+            bent_to: components["schemas"]["BentTo"][] | null;
+            /** Degrees Per Click */
+            degrees_per_click: number | null;
+            /** Degrees Per Click Known To */
+            degrees_per_click_known_to: number | null;
+            drift: components["schemas"]["Drift"] | null;
             /** Effects */
             effects: components["schemas"]["Effect"][];
             /** Gain */
             gain: number;
+            /** Gain Known To */
+            gain_known_to: number;
+            next: components["schemas"]["NextTest"];
             /** Radius */
             radius: number;
             /** Radius Known To */
             radius_known_to: number;
+            /** Scale Offset */
+            scale_offset: number | null;
+            /** Scale Offset Known To */
+            scale_offset_known_to: number | null;
+            stamped: components["schemas"]["Stamped"];
             /** Take Up */
             take_up: number;
             /** Take Up Known To */
             take_up_known_to: number;
             /** Tests */
             tests: number;
+            /** Together */
+            together: number;
         };
         /**
          * CandidateView
@@ -2430,6 +2810,24 @@ export interface components {
             off_text: string;
         };
         /**
+         * Drift
+         * @description What has moved: where bends lie (``stub``) or how far they go (``angle``); by how much, a
+         *     length or degrees, since how many bends, and whether little by little.
+         */
+        Drift: {
+            /** Bends */
+            bends: number;
+            /** By */
+            by: number;
+            /** Creeps */
+            creeps: boolean;
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "stub" | "gain" | "angle";
+        };
+        /**
          * DxfText
          * @description A DXF drawing as text; ``units`` is what it is drawn in, where it does not say.
          */
@@ -2708,6 +3106,28 @@ export interface components {
             off_text: string;
             /** Pipe */
             pipe: number;
+        };
+        /**
+         * GaugeReading
+         * @description What a gauge says: an ``angle`` in degrees, and whether the bender holds the pipe; or that it
+         *     says nothing, or is not there.
+         */
+        GaugeReading: {
+            /**
+             * Angle
+             * @default 0
+             */
+            angle: number;
+            /**
+             * Loaded
+             * @default false
+             */
+            loaded: boolean;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "reading" | "silent" | "absent";
         };
         /**
          * Handling
@@ -3044,11 +3464,40 @@ export interface components {
             to_text: string;
         };
         /**
+         * KnownBetter
+         * @description A run, and its bender as it is known now.
+         */
+        KnownBetter: {
+            bender: components["schemas"]["RunDocument_own_bender"];
+            document: components["schemas"]["RunDocument"];
+        };
+        /**
+         * LegAsBent
+         * @description A leg, counted from 0: its ``name``; how far it comes to lie from where it was to be. The
+         *     slope of a set ``matters`` to nobody. ``holds``: it lies there, to the tape's own step.
+         */
+        LegAsBent: {
+            /** Holds */
+            holds: boolean;
+            /** Leg */
+            leg: number;
+            /** Matters */
+            matters: boolean;
+            /** Name */
+            name: string;
+            /** Off */
+            off: number;
+            /** Off Text */
+            off_text: string;
+        };
+        /**
          * Mark
          * @description What goes on the pipe for one bend: where, as the tape tells it, and how the bender goes on.
          *
          *     ``name`` is what the bender's crew calls the reference; ``position`` is exact, ``rounded`` where
-         *     the text says, ``moved`` = rounded − position.
+         *     the text says, ``moved`` = rounded − position. ``known_to`` is half of the band that what is not
+         *     known of the bender makes of it, in 19 of 20 cases, ``known_to_text`` the same to the next mark
+         *     up; 0 and empty where nobody said how well the bender is known.
          */
         Mark: {
             /** Bend */
@@ -3058,6 +3507,16 @@ export interface components {
              * @enum {string}
              */
             hook: "start" | "end";
+            /**
+             * Known To
+             * @default 0
+             */
+            known_to: number;
+            /**
+             * Known To Text
+             * @default
+             */
+            known_to_text: string;
             /** Moved */
             moved: number;
             /** Name */
@@ -3101,6 +3560,18 @@ export interface components {
                 number,
                 number
             ][];
+        };
+        /**
+         * MarkMoved
+         * @description A mark of the bend of that number, along the pipe from 0, as the tape read and reads.
+         */
+        MarkMoved: {
+            /** Bend */
+            bend: number;
+            /** Now */
+            now: string;
+            /** Was */
+            was: string;
         };
         /**
          * MarkName
@@ -3200,6 +3671,30 @@ export interface components {
             what: string;
         };
         /**
+         * NextTest
+         * @description A test to make: a bend of ``angle`` with what is read of it (``legs``: both of them from
+         *     their ends; ``angle``: what stayed of what it was bent to), which number it narrows, and from
+         *     what half-width to what: a length, or degrees of springback at 45.
+         */
+        NextTest: {
+            /** Angle */
+            angle: number;
+            /**
+             * Narrows
+             * @enum {string}
+             */
+            narrows: "take_up" | "radius" | "springback";
+            /** Now */
+            now: number;
+            /**
+             * Read
+             * @enum {string}
+             */
+            read: "legs" | "angle";
+            /** Then */
+            then: number;
+        };
+        /**
          * Nothing
          * @description An empty answer.
          */
@@ -3291,6 +3786,8 @@ export interface components {
             turns: number;
             /** Value */
             value: components["schemas"]["OrderedBend"][];
+            /** Working */
+            working: components["schemas"]["Working"][];
             /** Works */
             works: boolean;
         };
@@ -4146,6 +4643,23 @@ export interface components {
             wall: string;
         };
         /**
+         * Recalibrated
+         * @description The marks that move, each as it was and is, and the cut; ``can_be_made`` with the bender as
+         *     it is known now.
+         */
+        Recalibrated: {
+            /** Can Be Made */
+            can_be_made: boolean;
+            /** Cut Now */
+            cut_now: string;
+            /** Cut Was */
+            cut_was: string;
+            /** Format */
+            format: string;
+            /** Marks */
+            marks: components["schemas"]["MarkMoved"][];
+        };
+        /**
          * RemovedFromJob
          * @description What was removed from a job.
          */
@@ -4574,8 +5088,22 @@ export interface components {
             rise_from?: components["schemas"]["RunDocument_rise_from"];
             toward: components["schemas"]["RunDocument_toward"];
         };
+        /** @description How well its numbers are known: within so much of the truth in 19 of 20 cases. */
+        RunDocument_known_to: {
+            radius: components["schemas"]["RunDocument_not_negative"];
+            /** @description What it is bent to for a 90, degrees. */
+            springback?: number;
+            take_up: components["schemas"]["RunDocument_not_negative"];
+            /** @description How far they are off together: their correlation. */
+            together?: number;
+        };
         /** @description What it is on site: pump box, ledge. */
         RunDocument_label: string;
+        /** @description What its numbers were learnt from: how many bends, and the day of the last. */
+        RunDocument_learnt: {
+            bends: number;
+            until?: string;
+        };
         /** @description The surface steps up at a place, and the pipe stays up. */
         RunDocument_ledge: {
             at: components["schemas"]["RunDocument_length"];
@@ -4630,14 +5158,22 @@ export interface components {
             within?: components["schemas"]["RunDocument_size"];
         };
         RunDocument_own_bender: {
+            /** @description The day that it is to be checked by: 2026-12-31. */
+            check_due?: string;
+            /** @enum {string} */
+            condition?: "good" | "worn" | "out-of-use";
             /** @description For a ratchet. */
             degrees_per_click?: number;
             /** @description Straight pipe that it needs behind the arc; left out, 1 in or 25 mm. */
             heel?: components["schemas"]["RunDocument_not_negative"];
             /** @description Straight pipe that it needs ahead of the front mark; left out, what a small hand shoe needs: 2 in or 50 mm. */
             hook?: components["schemas"]["RunDocument_not_negative"];
+            /** @description Which of the crew's benders it is, by its number. */
+            kept?: string;
             /** @enum {string} */
             kind: "hand" | "ratchet" | "mechanical" | "powered" | "bench" | "heat";
+            known_to?: components["schemas"]["RunDocument_known_to"];
+            learnt?: components["schemas"]["RunDocument_learnt"];
             /** @description What is stamped on this bender, where its marks have other names. */
             marks?: {
                 back?: components["schemas"]["RunDocument_bend_name"];
@@ -4647,13 +5183,16 @@ export interface components {
                 square?: components["schemas"]["RunDocument_bend_name"];
             };
             name?: string;
+            notes?: string;
             radius?: components["schemas"]["RunDocument_size"];
+            /** @description Degrees that its scale shows too much; where there are tests, they tell it. */
+            scale_offset?: number;
             /** @description Measured points; left out, what the material usually does. */
             springback?: components["schemas"]["RunDocument_kept"][];
             /** @description Where this crew works it, unless a run says otherwise. */
             stance?: components["schemas"]["RunDocument_stance"];
             take_up?: components["schemas"]["RunDocument_size"];
-            /** @description Test 90s, from which radius and take-up follow; then neither is given. */
+            /** @description Every bend that was measured on it, in the order that they were made: take-up, radius, springback, scale and clicks follow. Then radius and take-up are what is stamped on it. */
             tests?: components["schemas"]["RunDocument_measured"];
         };
         /** @description The bends that were picked for it, a kind and an angle: saddle3 45, or saddle4 30 both. Empty: Yarrow chooses. */
@@ -4809,12 +5348,27 @@ export interface components {
             /** @description What the crew calls its own fitting there; its allowance says where the pipe ends. */
             own?: components["schemas"]["RunDocument_label"];
         };
-        /** @description A 90 that was bent to find the numbers: the front mark's place from the end that the hook faced, the straight stick, and both legs afterwards, back to end. */
+        /** @description A bend that was measured, or what of it was read: the front mark's place from the end that the hook faced, the straight stick, and both legs afterwards, back to end, the stub on the hook's side. */
         RunDocument_test_bend: {
-            mark: components["schemas"]["RunDocument_size"];
-            stick: components["schemas"]["RunDocument_size"];
-            stub: components["schemas"]["RunDocument_size"];
-            tail: components["schemas"]["RunDocument_size"];
+            /** @description What stayed, degrees. Left out, it was made a 90 until a square said so. */
+            angle?: number;
+            clicks?: number;
+            /** @description What the scale showed before it was let go, degrees. */
+            commanded?: number;
+            mark?: components["schemas"]["RunDocument_size"];
+            /** @description Which bend of which piece it was, so that it is kept once. */
+            of?: string;
+            stick?: components["schemas"]["RunDocument_size"];
+            stub?: components["schemas"]["RunDocument_size"];
+            tail?: components["schemas"]["RunDocument_size"];
+            /**
+             * @description What a person said of it: left-out does not count; put-back counts, however far it is from the others.
+             * @enum {string}
+             */
+            use?: "" | "left-out" | "put-back";
+            /** @description The day: 2026-11-26. */
+            when?: string;
+            who?: string;
         };
         /**
          * @description Out is away from the mounting surface; left and right as seen when walking ahead.
@@ -5200,6 +5754,18 @@ export interface components {
             stage: "draft" | "ready" | "bent" | "fitted";
         };
         /**
+         * Stamped
+         * @description What a bender's label says, lengths in the document's unit; None where it says nothing.
+         */
+        Stamped: {
+            /** Degrees Per Click */
+            degrees_per_click?: number | null;
+            /** Radius */
+            radius?: number | null;
+            /** Take Up */
+            take_up?: number | null;
+        };
+        /**
          * Step
          * @description One thing to do, in order: the words, how to check it, and the caution where it belongs.
          */
@@ -5511,6 +6077,20 @@ export interface components {
             commanded: number;
             kept: number;
         };
+        /** @description How well its numbers are known: within so much of the truth in 19 of 20 cases. */
+        WallDocument_known_to: {
+            radius: components["schemas"]["WallDocument_not_negative"];
+            /** @description What it is bent to for a 90, degrees. */
+            springback?: number;
+            take_up: components["schemas"]["WallDocument_not_negative"];
+            /** @description How far they are off together: their correlation. */
+            together?: number;
+        };
+        /** @description What its numbers were learnt from: how many bends, and the day of the last. */
+        WallDocument_learnt: {
+            bends: number;
+            until?: string;
+        };
         WallDocument_line: {
             bit?: components["schemas"]["WallDocument_size"];
             height: components["schemas"]["WallDocument_size"];
@@ -5534,14 +6114,22 @@ export interface components {
             width: components["schemas"]["WallDocument_size"];
         };
         WallDocument_own_bender: {
+            /** @description The day that it is to be checked by: 2026-12-31. */
+            check_due?: string;
+            /** @enum {string} */
+            condition?: "good" | "worn" | "out-of-use";
             /** @description For a ratchet. */
             degrees_per_click?: number;
             /** @description Straight pipe that it needs behind the arc; left out, 1 in or 25 mm. */
             heel?: components["schemas"]["WallDocument_not_negative"];
             /** @description Straight pipe that it needs ahead of the front mark; left out, what a small hand shoe needs: 2 in or 50 mm. */
             hook?: components["schemas"]["WallDocument_not_negative"];
+            /** @description Which of the crew's benders it is, by its number. */
+            kept?: string;
             /** @enum {string} */
             kind: "hand" | "ratchet" | "mechanical" | "powered" | "bench" | "heat";
+            known_to?: components["schemas"]["WallDocument_known_to"];
+            learnt?: components["schemas"]["WallDocument_learnt"];
             /** @description What is stamped on this bender, where its marks have other names. */
             marks?: {
                 back?: components["schemas"]["WallDocument_bend_name"];
@@ -5551,13 +6139,16 @@ export interface components {
                 square?: components["schemas"]["WallDocument_bend_name"];
             };
             name?: string;
+            notes?: string;
             radius?: components["schemas"]["WallDocument_size"];
+            /** @description Degrees that its scale shows too much; where there are tests, they tell it. */
+            scale_offset?: number;
             /** @description Measured points; left out, what the material usually does. */
             springback?: components["schemas"]["WallDocument_kept"][];
             /** @description Where this crew works it, unless a run says otherwise. */
             stance?: components["schemas"]["WallDocument_stance"];
             take_up?: components["schemas"]["WallDocument_size"];
-            /** @description Test 90s, from which radius and take-up follow; then neither is given. */
+            /** @description Every bend that was measured on it, in the order that they were made: take-up, radius, springback, scale and clicks follow. Then radius and take-up are what is stamped on it. */
             tests?: components["schemas"]["WallDocument_measured"];
         };
         /**
@@ -5589,12 +6180,27 @@ export interface components {
             spacing?: components["schemas"]["WallDocument_size"];
             width?: components["schemas"]["WallDocument_size"];
         };
-        /** @description A 90 that was bent to find the numbers: the front mark's place from the end that the hook faced, the straight stick, and both legs afterwards, back to end. */
+        /** @description A bend that was measured, or what of it was read: the front mark's place from the end that the hook faced, the straight stick, and both legs afterwards, back to end, the stub on the hook's side. */
         WallDocument_test_bend: {
-            mark: components["schemas"]["WallDocument_size"];
-            stick: components["schemas"]["WallDocument_size"];
-            stub: components["schemas"]["WallDocument_size"];
-            tail: components["schemas"]["WallDocument_size"];
+            /** @description What stayed, degrees. Left out, it was made a 90 until a square said so. */
+            angle?: number;
+            clicks?: number;
+            /** @description What the scale showed before it was let go, degrees. */
+            commanded?: number;
+            mark?: components["schemas"]["WallDocument_size"];
+            /** @description Which bend of which piece it was, so that it is kept once. */
+            of?: string;
+            stick?: components["schemas"]["WallDocument_size"];
+            stub?: components["schemas"]["WallDocument_size"];
+            tail?: components["schemas"]["WallDocument_size"];
+            /**
+             * @description What a person said of it: left-out does not count; put-back counts, however far it is from the others.
+             * @enum {string}
+             */
+            use?: "" | "left-out" | "put-back";
+            /** @description The day: 2026-11-26. */
+            when?: string;
+            who?: string;
         };
         WallDocument_way_out: {
             /** @description Along the wall; left out, straight over the box that feeds it. */
@@ -5703,6 +6309,33 @@ export interface components {
             id: number;
             /** Name */
             name: string;
+        };
+        /**
+         * WarmBend
+         * @description The stages of a bend, counted along the pipe from 0.
+         */
+        WarmBend: {
+            /** Bend */
+            bend: number;
+            /** Stages */
+            stages: components["schemas"]["WarmingStage"][];
+        };
+        /**
+         * WarmingStage
+         * @description One stage: its ``name``, what to ``do``, the ``seconds`` after which it is looked whether it
+         *     ``looks`` so, and what comes of too little.
+         */
+        WarmingStage: {
+            /** Do */
+            do: string;
+            /** Looks */
+            looks: string;
+            /** Name */
+            name: string;
+            /** Seconds */
+            seconds: number;
+            /** Too Little */
+            too_little: string;
         };
         /**
          * Way
@@ -5956,6 +6589,95 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    at_bench: {
+        parameters: {
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtBench"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchPlan"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     list_benders: {
         parameters: {
             query?: never;
@@ -6242,6 +6964,95 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    learn_bender: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bender_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BendsMeasured"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenderDetail"];
                 };
             };
             /** @description Bad Request */
@@ -7652,6 +8463,89 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FoldedPipe"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    gauge_readings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeReading"];
                 };
             };
             /** @description Bad Request */
@@ -11091,6 +11985,93 @@ export interface operations {
             };
         };
     };
+    recalibrated: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KnownBetter"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Recalibrated"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_run: {
         parameters: {
             query?: never;
@@ -11359,6 +12340,191 @@ export interface operations {
             };
         };
     };
+    get_at_bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece: number;
+                run_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AtBenchDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save_at_bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece: number;
+                run_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtBenchSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AtBenchDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_bend_table: {
         parameters: {
             query?: {
@@ -11465,6 +12631,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RunDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    could_become: {
+        parameters: {
+            query: {
+                straight_mm: number;
+            };
+            header?: never;
+            path: {
+                run_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunSummary"][];
                 };
             };
             /** @description Bad Request */

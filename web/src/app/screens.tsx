@@ -22,6 +22,7 @@ function inItsOwnFile(load: () => Promise<Loaded>) {
 
 const planner = inItsOwnFile(() => import("@/features/planner/PlannerScreen"));
 const sheet = inItsOwnFile(() => import("@/features/sheet/SheetScreen"));
+const bench = inItsOwnFile(() => import("@/features/bench/BenchScreen"));
 const box = inItsOwnFile(() => import("@/features/boxes/BoxScreen"));
 const wall = inItsOwnFile(() => import("@/features/walls/WallScreen"));
 const wallSheet = inItsOwnFile(() => import("@/features/sheet/WallSheetScreen"));
@@ -33,6 +34,7 @@ const check = inItsOwnFile(() => import("@/features/check/CheckScreen"));
 export const SCREENS = [
   { path: "/runs/:runId", ...planner },
   { path: "/runs/:runId/sheet", ...sheet },
+  { path: "/runs/:runId/bench", ...bench },
   { path: "/jobs/:jobId/box", ...box },
   { path: "/jobs/:jobId/cuts", ...cuts },
   { path: "/walls/:wallId", ...wall },

@@ -46,7 +46,9 @@ const LOOKS: Readonly<Record<Shape["role"], string>> = {
 };
 const OVER = new Set<Shape["role"]>(["hook", "mark", "used", "pencil"]);
 
-type Props = { bend: BendHandling; plan: Plan; mark: string | undefined; size: Size };
+/** What of a plan the tool and the pipe are drawn by. */
+type Drawn = Pick<Plan, "conduit" | "bender">;
+type Props = { bend: BendHandling; plan: Drawn; mark: string | undefined; size: Size };
 
 export function InBender({ bend, plan, mark, size }: Props) {
   const frame = useId();
@@ -272,7 +274,7 @@ function Line({
 }
 
 /** All of it, or what is about the shoe where that would be too small. */
-function framed(points: readonly Point2[], floor: number, plan: Plan, size: Size): Placed {
+function framed(points: readonly Point2[], floor: number, plan: Drawn, size: Size): Placed {
   const room: Room = {
     left: MARGIN,
     right: size.width - (size.width > WIDE ? BESIDE : MARGIN),

@@ -165,6 +165,16 @@ function Drawn({ plan, before, piece, layout, width }: DrawnProps) {
               reading={mark.text}
               lit={on}
             />
+            {mark.known_to ? (
+              <rect
+                x={at - mark.known_to * scale}
+                y={PIPE_TOP - 6}
+                width={2 * mark.known_to * scale}
+                height={PIPE + 12}
+                className="fill-accent stroke-none opacity-25"
+                data-band={mark.bend}
+              />
+            ) : null}
             <polyline
               points={`${label},${LEADER_Y} ${at},${PIPE_TOP - 16} ${at},${PIPE_TOP + PIPE}`}
               fill="none"

@@ -1,9 +1,10 @@
 import { describe, expect, it } from "vitest";
-import { documentOf, EMPTY_FORM, formOf, NO_TEST } from "./benders";
+import { documentOf, EMPTY_FORM, formOf, isDue, NO_TEST } from "./benders";
 
 const conduit = { type: "emt", size: "1/2" };
 const test = { mark: "13 3/8", stick: "40", stub: "18 3/8", tail: "24 1/4" };
-const form = { ...EMPTY_FORM, name: " Shed ", tests: [test], commanded: "92.5" };
+const row = { ...NO_TEST, ...test };
+const form = { ...EMPTY_FORM, name: " Shed ", tests: [row], commanded: "92.5" };
 
 describe("a bender of one's own", () => {
   it("is kept with the tests as they were typed, and nothing that was left empty", () => {
@@ -36,8 +37,31 @@ describe("a bender of one's own", () => {
       degrees_per_click: "1.5",
       place: "air" as const,
       marks: { front: "spur", back: "", centre: "notch" },
+      notes: "heel is bent",
+      condition: "worn" as const,
+      check_due: "2026-12-31",
     };
     expect(formOf(documentOf(whole, "in", conduit))).toEqual(whole);
+  });
+
+  it("keeps what the bench measured beside what was typed, and the label beside both", () => {
+    const bent = { angle: 89.5, commanded: 92, of: "run 3, bend 1", when: "2026-11-26" };
+    const typed = { ...test, angle: 45, clicks: 31 };
+    const kept = { kind: "ratchet", name: "Shed", tests: [bent, typed], take_up: "5" } as const;
+    const document = { format: "yarrow.bender/1", units: "in", conduit, bender: kept } as const;
+    const back = formOf({ ...document, bender: { ...kept, tests: [...kept.tests] } });
+    expect(back.tests.map(({ angle, of }) => [angle, of])).toEqual([
+      ["89.5", bent.of],
+      ["45", undefined],
+    ]);
+    const tests = [...back.tests, NO_TEST];
+    expect(documentOf({ ...back, tests }, "in", conduit)).toEqual(document);
+  });
+
+  it("is due for a check from its day on", () => {
+    expect(isDue({ check_due: "2026-11-26" }, "2026-11-26")).toBe(true);
+    expect(isDue({ check_due: "2026-11-27" }, "2026-11-26")).toBe(false);
+    expect(isDue({}, "2026-11-26")).toBe(false);
   });
 
   it("has a first test to fill in where it is known by its numbers", () => {

@@ -5,14 +5,22 @@ import type { BenderKind, RunDocument, Units } from "./document";
 
 export type BenderDocument = Schemas["RunDocument_bender_file"];
 export type OwnBender = Schemas["RunDocument_own_bender"];
-export type TestBend = Schemas["RunDocument_test_bend"];
+export type MeasuredBend = Schemas["RunDocument_test_bend"];
+
+/** What is typed of a test. */
+export const TYPED = ["mark", "stick", "stub", "tail", "angle", "commanded", "clicks"] as const;
+
+/** A measured bend as a form has it; ``of`` which bend of a piece, where the bench measured it. */
+export type TestRow = Readonly<Record<(typeof TYPED)[number], string>> &
+  Pick<MeasuredBend, "use" | "when" | "who" | "of">;
 
 /** What stands in the form: every number as it was typed, empty where nothing was. */
 export type BenderForm = {
   readonly name: string;
   readonly kind: BenderKind;
   readonly by: "tests" | "numbers";
-  readonly tests: readonly TestBend[];
+  /** In the order that they were made. */
+  readonly tests: readonly TestRow[];
   readonly radius: string;
   readonly take_up: string;
   readonly hook: string;
@@ -22,12 +30,29 @@ export type BenderForm = {
   /** Where the crew works it, where that is not as its kind usually is. */
   readonly place: Place | "usual";
   readonly marks: Readonly<Record<MarkName, string>>;
+  readonly notes: string;
+  readonly condition: NonNullable<OwnBender["condition"]> | "unsaid";
+  /** The day that it is to be checked by; empty: none. */
+  readonly check_due: string;
 };
+
+/** Whether a tool is to be checked by a day that has come. Args: today, as 2026-12-31. */
+export function isDue(bender: Pick<OwnBender, "check_due">, today: string): boolean {
+  return bender.check_due !== undefined && bender.check_due <= today;
+}
 
 export const MARK_NAMES = ["front", "back", "centre"] as const;
 export type MarkName = (typeof MARK_NAMES)[number];
 
-export const NO_TEST: TestBend = { mark: "", stick: "", stub: "", tail: "" };
+export const NO_TEST: TestRow = {
+  mark: "",
+  stick: "",
+  stub: "",
+  tail: "",
+  angle: "",
+  commanded: "",
+  clicks: "",
+};
 
 export const EMPTY_FORM: BenderForm = {
   name: "",
@@ -42,6 +67,9 @@ export const EMPTY_FORM: BenderForm = {
   degrees_per_click: "",
   place: "usual",
   marks: { front: "", back: "", centre: "" },
+  notes: "",
+  condition: "unsaid",
+  check_due: "",
 };
 
 const SPRUNG_AT = 90;
@@ -52,12 +80,14 @@ export function documentOf(
   conduit: RunDocument["conduit"],
 ): BenderDocument {
   const marks = MARK_NAMES.filter((mark) => form.marks[mark].trim());
+  const tests = form.tests.filter(isRead).map(asMeasured);
   const bender: OwnBender = {
     kind: form.kind,
     ...(form.name.trim() ? { name: form.name.trim() } : {}),
-    ...(form.by === "tests"
-      ? { tests: [...form.tests] }
-      : { radius: form.radius, take_up: form.take_up }),
+    // Beside tests these are what is stamped on it, and may be left open.
+    ...(form.radius || form.by === "numbers" ? { radius: form.radius } : {}),
+    ...(form.take_up || form.by === "numbers" ? { take_up: form.take_up } : {}),
+    ...(form.by === "tests" ? { tests } : {}),
     ...(form.hook ? { hook: form.hook } : {}),
     ...(form.heel ? { heel: form.heel } : {}),
     ...(form.commanded
@@ -65,6 +95,9 @@ export function documentOf(
       : {}),
     ...(form.degrees_per_click ? { degrees_per_click: Number(form.degrees_per_click) } : {}),
     ...(form.place === "usual" ? {} : { stance: { place: form.place } }),
+    ...(form.notes.trim() ? { notes: form.notes.trim() } : {}),
+    ...(form.condition === "unsaid" ? {} : { condition: form.condition }),
+    ...(form.check_due ? { check_due: form.check_due } : {}),
     ...(marks.length
       ? { marks: Object.fromEntries(marks.map((mark) => [mark, form.marks[mark].trim()])) }
       : {}),
@@ -79,7 +112,7 @@ export function formOf(document: BenderDocument): BenderForm {
     name: bender.name ?? "",
     kind: bender.kind,
     by: bender.tests ? "tests" : "numbers",
-    tests: bender.tests ?? [NO_TEST],
+    tests: bender.tests?.map(asRow) ?? [NO_TEST],
     radius: text(bender.radius),
     take_up: text(bender.take_up),
     hook: text(bender.hook),
@@ -92,7 +125,42 @@ export function formOf(document: BenderDocument): BenderForm {
       back: bender.marks?.back ?? "",
       centre: bender.marks?.centre ?? "",
     },
+    notes: bender.notes ?? "",
+    condition: bender.condition ?? "unsaid",
+    check_due: bender.check_due ?? "",
   };
+}
+
+/** Whether anything stands in a row. */
+export function isRead(row: TestRow): boolean {
+  return TYPED.some((name) => row[name].trim());
+}
+
+/** A bend without what was left empty; numbers as such, where they are some. */
+function asMeasured({ use, when, who, of, ...row }: TestRow): MeasuredBend {
+  const read = TYPED.filter((name) => row[name].trim()).map((name) => [
+    name,
+    NUMBERS.has(name) && !Number.isNaN(Number(row[name])) ? Number(row[name]) : row[name],
+  ]);
+  return { ...(Object.fromEntries(read) as MeasuredBend), ...said({ use, when, who, of }) };
+}
+
+const NUMBERS: ReadonlySet<string> = new Set(["angle", "commanded", "clicks"]);
+
+function asRow(bend: MeasuredBend): TestRow {
+  const { use, when, who, of } = bend;
+  const typed = TYPED.map((name) => [name, String(bend[name] ?? "")]);
+  return { ...NO_TEST, ...Object.fromEntries(typed), ...said({ use, when, who, of }) };
+}
+
+/** What is said of a bend beside what was read, without what is not. */
+function said<T extends object>(about: T): Partial<T> {
+  return Object.fromEntries(Object.entries(about).filter(([, value]) => value)) as Partial<T>;
+}
+
+/** A form as a draft of an earlier day has it, with what was not asked of a test then. */
+export function asForm(draft: BenderForm): BenderForm {
+  return { ...EMPTY_FORM, ...draft, tests: draft.tests.map((row) => ({ ...NO_TEST, ...row })) };
 }
 
 /** The bender as a run in a unit carries it: the core turned its lengths. */

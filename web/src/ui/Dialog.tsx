@@ -2,6 +2,7 @@
 import { Dialog as Radix } from "radix-ui";
 import type { ReactNode } from "react";
 import { IconButton } from "./Button";
+import { classes } from "./classes";
 import { Icon } from "./Icon";
 
 type Props = {
@@ -10,16 +11,21 @@ type Props = {
   open: boolean;
   /** Left out where the person has to choose before going on. */
   onOpenChange?: (open: boolean) => void;
+  /** Wider, for rows of fields. */
+  wide?: boolean;
   children: ReactNode;
 };
 
-export function Dialog({ title, description, open, onOpenChange, children }: Props) {
+export function Dialog({ title, description, open, onOpenChange, wide, children }: Props) {
   return (
     <Radix.Root open={open} {...(onOpenChange ? { onOpenChange } : {})}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-[rgb(10_14_18/0.45)]" />
         <Radix.Content
-          className="fixed top-1/2 left-1/2 z-50 max-h-[88vh] w-[min(34rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg border border-line bg-paper p-5 shadow-lift"
+          className={classes(
+            "fixed top-1/2 left-1/2 z-50 max-h-[88vh] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg border border-line bg-paper p-5 shadow-lift",
+            wide ? "w-[min(46rem,94vw)]" : "w-[min(34rem,94vw)]",
+          )}
           {...(description ? {} : { "aria-describedby": undefined })}
         >
           <div className="mb-3 flex items-start justify-between gap-4">

@@ -1,13 +1,12 @@
 // A part of the page that scrolls on its own, with the keyboard too.
 import type { ReactNode } from "react";
 
-type Props = { label: string; className: string; children: ReactNode };
+type Props = { label: string; className: string; as?: "section" | "main"; children: ReactNode };
 
-export function ScrollArea({ label, className, children }: Props) {
+export function ScrollArea({ label, className, as: Part = "section", children }: Props) {
   return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by the keyboard
-    <section aria-label={label} tabIndex={0} className={`${className} -outline-offset-2`}>
+    <Part aria-label={label} tabIndex={0} className={`${className} -outline-offset-2`}>
       {children}
-    </section>
+    </Part>
   );
 }

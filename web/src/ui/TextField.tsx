@@ -3,7 +3,11 @@ import { Label } from "radix-ui";
 import { type InputHTMLAttributes, useId } from "react";
 import { classes } from "./classes";
 
-type Props = InputHTMLAttributes<HTMLInputElement> & { label: string; problem?: string };
+type Props = InputHTMLAttributes<HTMLInputElement> & {
+  label: string;
+  problem?: string;
+  "data-path"?: string;
+};
 
 export function TextField({ label, problem, className, ...rest }: Props) {
   const id = useId();

@@ -1,11 +1,10 @@
-// The size of an element, as it changes.
-import { useLayoutEffect, useRef, useState } from "react";
+// The size of an element, as it changes; of one that stands there later than what asks, too.
+import { useLayoutEffect, useState } from "react";
 
 export function useSize<T extends Element>() {
-  const ref = useRef<T>(null);
+  const [element, ref] = useState<T | null>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   useLayoutEffect(() => {
-    const element = ref.current;
     if (!element) {
       return;
     }
@@ -15,6 +14,6 @@ export function useSize<T extends Element>() {
     });
     watcher.observe(element);
     return () => watcher.disconnect();
-  }, []);
+  }, [element]);
   return [ref, size] as const;
 }

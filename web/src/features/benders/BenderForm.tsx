@@ -10,6 +10,7 @@ import { VersionList } from "@/features/history/VersionList";
 import { PLACE_NAMES, placeWords } from "@/kinds/placeWords";
 import { BENDER_KIND } from "@/kinds/words";
 import {
+  asForm,
   asInRun,
   type BenderDocument,
   documentOf,
@@ -17,9 +18,8 @@ import {
   type BenderForm as Form,
   formOf,
   MARK_NAMES,
-  NO_TEST,
   type OwnBender,
-  type TestBend,
+  type TestRow,
 } from "@/model/benders";
 import type { BenderKind, RunDocument, Units } from "@/model/document";
 import { type OpenDocument, save } from "@/model/savedDocuments";
@@ -31,6 +31,8 @@ import { SegmentedControl } from "@/ui/SegmentedControl";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
 import { EvaluatedNumbers } from "./EvaluatedNumbers";
+import { MeasuredBends } from "./MeasuredBends";
+import { TestRows } from "./TestRows";
 import { useOpenBender } from "./useOpenBender";
 
 export type Opened = {
@@ -46,12 +48,12 @@ type Props = {
   use: (bender: OwnBender) => void;
 };
 
-const READ = {
-  mark: "Mark at",
-  stick: "Stick was",
-  stub: "Stub to back",
-  tail: "Tail to back",
-} as const satisfies Record<keyof TestBend, string>;
+const CONDITION = {
+  unsaid: "not said",
+  good: "good",
+  worn: "worn",
+  "out-of-use": "out of use",
+} as const satisfies Record<Form["condition"], string>;
 
 const STAMPED = { front: "Front mark", back: "Back-of-bend", centre: "Centre mark" } as const;
 
@@ -62,7 +64,7 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
   const stored = useStore(each.store, (state) => state.kept);
   const drafts = useDraftsOf("bender", each.target.id);
   const document = documentOf(form, units, conduit);
-  const begun = form.by === "numbers" ? form.radius !== "" : form.tests[0]?.tail !== "";
+  const begun = form.by === "numbers" ? form.radius !== "" : form.tests.some(isBegun);
   const worked = useQuery({
     queryKey: ["bender-numbers", JSON.stringify(document)],
     queryFn: ({ signal }) => benderNumbers(document, signal),
@@ -78,8 +80,6 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
       onChange={(event) => put({ [name]: event.target.value })}
     />
   );
-  const putTest = (at: number, fields: Partial<TestBend>) =>
-    put({ tests: form.tests.map((test, n) => (n === at ? { ...test, ...fields } : test)) });
 
   const keep = async (event: FormEvent) => {
     event.preventDefault();
@@ -115,42 +115,20 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
         label="Known by"
         value={form.by}
         options={[
-          { value: "tests", label: "A test 90" },
+          { value: "tests", label: "What was measured" },
           { value: "numbers", label: "Its numbers" },
         ]}
         onChange={(by) => put({ by })}
       />
-      {form.by === "tests" ? (
-        <>
-          {form.tests.map((test, at) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: a test has no name; its place is what it is
-            <div key={at} className="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
-              {Object.entries(READ).map(([name, label]) => (
-                <TextField
-                  key={name}
-                  label={at === 0 ? label : `${label}, ${at + 1}`}
-                  value={String(test[name as keyof TestBend])}
-                  autoComplete="off"
-                  onChange={(event) => putTest(at, { [name]: event.target.value })}
-                />
-              ))}
-            </div>
-          ))}
-          <button
-            type="button"
-            onClick={() => put({ tests: [...form.tests, NO_TEST] })}
-            className="justify-self-start font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
-          >
-            Another test bend
-          </button>
-        </>
-      ) : (
-        <Row>
-          {field("take_up", "Take-up")}
-          {field("radius", "Centreline radius")}
-        </Row>
-      )}
+      {form.by === "tests" ? <TestRows form={form} put={put} /> : null}
+      <Row>
+        {field("take_up", form.by === "tests" ? "Take-up as stamped" : "Take-up")}
+        {field("radius", form.by === "tests" ? "Radius as stamped" : "Centreline radius")}
+      </Row>
       <EvaluatedNumbers query={worked} units={units} />
+      {form.by === "tests" && worked.data?.tested ? (
+        <MeasuredBends form={form} put={put} bends={worked.data.tested.bends} units={units} />
+      ) : null}
       <Row>
         {field("hook", "Straight ahead of the mark")}
         {field("heel", "Straight behind the arc")}
@@ -185,6 +163,29 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
           />
         ))}
       </Row>
+      <Row>
+        <div className="grid content-start gap-1">
+          <span className="text-sm font-medium">Condition</span>
+          <Select
+            label="Condition"
+            value={form.condition}
+            options={Object.entries(CONDITION).map(([value, label]) => ({ value, label }))}
+            onChange={(condition) => put({ condition: condition as Form["condition"] })}
+          />
+        </div>
+        <TextField
+          label="To be checked by"
+          type="date"
+          value={form.check_due}
+          onChange={(event) => put({ check_due: event.target.value })}
+        />
+        <TextField
+          label="Notes"
+          value={form.notes}
+          maxLength={400}
+          onChange={(event) => put({ notes: event.target.value })}
+        />
+      </Row>
       {saving.state === "saved" ? null : <SavingState saving={saving} kept={stored} />}
       <div className="flex gap-2">
         <Button type="submit" weight="main" disabled={!worked.data}>
@@ -215,15 +216,26 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
           drafts={drafts.drafts}
           openTabs={drafts.tabs}
           problem={(draft) => (isForm(draft) ? "" : "part of it is missing")}
-          restore={(draft) => put(draft.document as Form)}
+          restore={(draft) => put(asForm(draft.document as Form))}
         />
       ) : null}
     </form>
   );
 }
 
+/** Whether enough of a test is typed that something can be said of it. */
+function isBegun(test: TestRow): boolean {
+  return test.tail !== "" || test.commanded !== "" || test.clicks !== "";
+}
+
 // A draft from before a bender had its place is a form too: it leaves the place as it is.
-const { place: _since, ...ALWAYS_HAD } = EMPTY_FORM;
+const {
+  place: _since,
+  notes: _notes,
+  condition: _condition,
+  check_due: _due,
+  ...ALWAYS_HAD
+} = EMPTY_FORM;
 const isForm = isLike(ALWAYS_HAD);
 
 function Row({ children }: { children: ReactNode }) {

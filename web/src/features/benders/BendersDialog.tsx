@@ -5,7 +5,7 @@ import { bringBackBender, loadRemovedBenders } from "@/api/history";
 import { keys, removeBender, useBenders } from "@/api/queries";
 import { RemovedList } from "@/features/history/RemovedList";
 import { BENDER_KIND } from "@/kinds/words";
-import { asInRun, EMPTY_FORM, formOf, type OwnBender } from "@/model/benders";
+import { asInRun, EMPTY_FORM, formOf, isDue, type OwnBender } from "@/model/benders";
 import type { RunDocument, Units } from "@/model/document";
 import { usePlanState } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
@@ -22,6 +22,10 @@ function Figure({ name, value, units }: { name: string; value: number; units: Un
       <dd className="text-ink">{Number(value.toFixed(PLACES[units]))}</dd>
     </div>
   );
+}
+
+function today(): string {
+  return new Date().toISOString().slice(0, 10);
 }
 
 type Props = {
@@ -57,8 +61,9 @@ export function BendersDialog({ open, onOpenChange, conduit, units, use }: Props
   if (opened) {
     return (
       <Dialog
+        wide
         title={opened.kept ? "Change this bender" : "A bender of your own"}
-        description="Bend a 90, measure what came out, and its take-up, gain and radius follow."
+        description="Bend, measure what came out, and its take-up, radius, springback and scale follow."
         open={open}
         onOpenChange={(next) => {
           setOpened(null);
@@ -104,6 +109,12 @@ export function BendersDialog({ open, onOpenChange, conduit, units, use }: Props
             <li key={id} className="flex flex-wrap items-center gap-2 py-2">
               <span className="min-w-40 flex-1">
                 <span className="font-semibold">{numbers.name}</span>
+                {isDue(document.bender, today()) ? (
+                  <span className="ml-2 text-sm font-semibold text-amber">due for a check</span>
+                ) : null}
+                {document.bender.condition === "out-of-use" ? (
+                  <span className="ml-2 text-sm font-semibold text-brick">out of use</span>
+                ) : null}
                 <span className="block text-sm text-soft">
                   {BENDER_KIND[numbers.kind]}, {numbers.conduit_name}, take-up{" "}
                   <Reading text={numbers.take_up_text} />, radius{" "}

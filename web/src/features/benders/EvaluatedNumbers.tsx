@@ -1,4 +1,4 @@
-// What a bender's numbers come to, how well they are known, and what that does to a plan.
+// What a bender's numbers come to, how well they are known, and what would tell more.
 import type { UseQueryResult } from "@tanstack/react-query";
 import type { Schemas } from "@/api/client";
 import { Refused } from "@/api/client";
@@ -7,11 +7,14 @@ import { Reading } from "@/ui/Reading";
 
 const PLACES = { in: 3, mm: 1 } as const;
 
+type Numbers = Schemas["BenderNumbers"];
+type Known = Schemas["Calibration"];
+
 export function EvaluatedNumbers({
   query,
   units,
 }: {
-  query: UseQueryResult<Schemas["BenderNumbers"]>;
+  query: UseQueryResult<Numbers>;
   units: Units;
 }) {
   if (query.error) {
@@ -25,35 +28,110 @@ export function EvaluatedNumbers({
   if (!query.data) {
     return null;
   }
-  const { take_up_text, gain_text, radius, least_stub_text, tested } = query.data;
+  const { take_up_text, gain_text, radius, back_of_bend_text, least_stub_text, tested } =
+    query.data;
   const told = (value: number) => value.toFixed(PLACES[units]);
-  const small = tested?.effects.find(({ angle }) => angle === 30);
-  const square = tested?.effects.find(({ angle }) => angle === 90);
   return (
     <div role="status" className="rounded-md bg-raised px-3 py-2">
-      <dl className="grid grid-cols-4 gap-2 text-sm text-soft">
-        <Figure name="Take-up" text={take_up_text} />
-        <Figure name="Gain" text={gain_text} />
-        <Figure name="Radius" text={told(radius)} />
+      <dl className="grid grid-cols-2 gap-2 text-sm text-soft sm:grid-cols-5">
+        <Figure
+          name="Take-up"
+          text={take_up_text}
+          within={tested ? told(tested.take_up_known_to) : ""}
+          stamped={tested?.stamped.take_up == null ? "" : told(tested.stamped.take_up)}
+        />
+        <Figure
+          name="Radius"
+          text={told(radius)}
+          within={tested ? told(tested.radius_known_to) : ""}
+          stamped={tested?.stamped.radius == null ? "" : told(tested.stamped.radius)}
+        />
+        <Figure name="Gain" text={gain_text} within={tested ? told(tested.gain_known_to) : ""} />
+        <Figure
+          name="Star behind arrow"
+          text={back_of_bend_text}
+          within={tested ? told(tested.back_of_bend_known_to) : ""}
+        />
         <Figure name="Least stub" text={least_stub_text} />
       </dl>
-      {tested && small && square ? (
-        <p className="mt-1.5 text-sm text-soft">
-          The radius is known to ±{told(tested.radius_known_to)} {units}, in 19 of 20 cases. That
-          moves a 90 by {told(square.by)} and a 30 by {told(small.by)}; more test bends narrow it.
+      {tested ? <WhatIsKnown known={tested} units={units} /> : null}
+    </div>
+  );
+}
+
+function WhatIsKnown({ known, units }: { known: Known; units: Units }) {
+  const told = (value: number) => `${value.toFixed(PLACES[units])} ${units}`;
+  const small = known.effects.find(({ angle }) => angle === 30);
+  const square = known.effects.find(({ angle }) => angle === 90);
+  return (
+    <div className="grid gap-1.5 pt-1.5 text-sm text-soft">
+      {known.bent_to ? (
+        <p>
+          Bend to{" "}
+          {known.bent_to
+            .filter(({ angle }) => [30, 45, 90].includes(angle))
+            .map(({ angle, bend_to, known_to }) => (
+              <span key={angle} className="mr-2.5 inline-block">
+                <strong className="text-ink">{bend_to.toFixed(1)}°</strong> ±{known_to.toFixed(1)}{" "}
+                for {angle}°
+              </span>
+            ))}
+          {known.scale_offset !== null && Math.abs(known.scale_offset) >= 0.25
+            ? `Its scale shows ${Math.abs(known.scale_offset).toFixed(1)}° ±${(
+                known.scale_offset_known_to ?? 0
+              ).toFixed(1)} too ${known.scale_offset > 0 ? "much" : "little"}.`
+            : null}
+          {known.degrees_per_click
+            ? ` A click is ${known.degrees_per_click.toFixed(2)}°${
+                known.degrees_per_click_known_to === null
+                  ? ""
+                  : ` ±${known.degrees_per_click_known_to.toFixed(2)}`
+              }.`
+            : null}
+        </p>
+      ) : null}
+      {known.drift ? (
+        <p className="text-ink">
+          {known.drift.what === "angle" ? "How far it bends" : "Where its bends lie"} has moved by{" "}
+          {known.drift.what === "angle"
+            ? `${Math.abs(known.drift.by).toFixed(1)}°`
+            : told(Math.abs(known.drift.by))}
+          {known.drift.creeps
+            ? ` little by little, over ${known.drift.bends} bends`
+            : ` since ${known.drift.bends} bends`}
+          : another shoe, wear, or a scale that was knocked. The figures are those of now.
+        </p>
+      ) : null}
+      {small && square ? (
+        <p>
+          ± holds in 19 of 20 cases. The radius moves a 90 by {told(square.by)}, a 30 by{" "}
+          {told(small.by)}. {wanted(known.next, told)}
         </p>
       ) : null}
     </div>
   );
 }
 
-function Figure({ name, text }: { name: string; text: string }) {
+const NUMBER = { take_up: "take-up", radius: "radius", springback: "springback at 45" } as const;
+
+/** The one more test that would say most. */
+function wanted(next: Known["next"], told: (value: number) => string): string {
+  const of = next.narrows === "springback" ? (n: number) => `${n.toFixed(1)}°` : told;
+  const read = next.read === "legs" ? "both legs measured" : "read with a gauge";
+  return `One more ${next.angle}, ${read}, would know the ${NUMBER[next.narrows]} to ±${of(next.then)} instead of ±${of(next.now)}.`;
+}
+
+type FigureProps = { name: string; text: string; within?: string; stamped?: string };
+
+function Figure({ name, text, within = "", stamped = "" }: FigureProps) {
   return (
     <div>
       <dt>{name}</dt>
       <dd className="text-lg font-bold text-ink">
         <Reading text={text} />
+        {within ? <span className="text-sm font-normal text-soft"> ±{within}</span> : null}
       </dd>
+      {stamped ? <dd className="text-xs">stamped {stamped}</dd> : null}
     </div>
   );
 }

@@ -2,7 +2,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Link, useNavigate } from "react-router";
 import { client, type Schemas, unwrap } from "@/api/client";
-import { forgetLists, useJobs } from "@/api/queries";
+import { forgetLists, putStage, useJobs } from "@/api/queries";
 import { bounds, fitInto, type Point2, polyline } from "@/geometry/views";
 import { IconButton } from "@/ui/Button";
 import { Icon, type IconName } from "@/ui/Icon";
@@ -26,10 +26,7 @@ export function RunRow({ run, jobId }: { run: Schemas["RunSummary"]; jobId: numb
     mutationFn: (call: () => Promise<unknown>) => call(),
     onSuccess: () => forgetLists(queries),
   });
-  const stage = (next: Stage) =>
-    act.mutate(() =>
-      unwrap(client.PUT("/api/runs/{run_id}/stage", { params: path, body: { stage: next } })),
-    );
+  const stage = (next: Stage) => act.mutate(() => putStage(run.id, next));
   const duplicate = () =>
     act.mutate(async () => {
       const made = await unwrap(client.POST("/api/runs/{run_id}/duplicate", { params: path }));

@@ -48,10 +48,10 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
     await asNew(name || "Run");
     await drop(each);
   };
-  const openSheet = async () => {
-    // The sheet is of what is saved: what was typed last has to be on it.
+  /** Sheet and bench are of what is saved: what was typed last has to be on it. */
+  const goTo = (address: string) => async () => {
     await saveNow(each);
-    await navigate(`/runs/${runId}/sheet`);
+    await navigate(`/runs/${runId}/${address}`);
   };
   const remove = async () => {
     await unwrap(client.DELETE("/api/runs/{run_id}", { params: { path: { run_id: runId } } }));
@@ -76,7 +76,11 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
       actions={
         <>
           <UndoButtons store={store} />
-          <Button weight="main" onClick={attempt(openSheet)}>
+          <Button onClick={attempt(() => goTo(ofPiece("bench"))())}>
+            <Icon name="bend" />
+            <span className="max-desk:sr-only">Bench</span>
+          </Button>
+          <Button weight="main" onClick={attempt(goTo("sheet"))}>
             <Icon name="sheet" />
             <span className="max-desk:sr-only">Sheet</span>
           </Button>

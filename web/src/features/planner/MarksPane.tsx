@@ -1,5 +1,6 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
 import { memo } from "react";
+import { BenderMoved } from "@/features/benders/BenderMoved";
 import { PiecePager } from "@/features/pieces/PiecePager";
 import { Findings } from "@/features/walk/Findings";
 import { WorkPane } from "@/features/work/WorkPane";
@@ -57,6 +58,7 @@ export const MarksPane = memo(function MarksPane() {
           {notice}
         </p>
       ) : null}
+      <BenderMoved />
       {plan && shown === "steps" ? <StepsPane /> : null}
       {plan && shown === "work" ? <WorkPane /> : null}
       {plan && shown === "marks" ? (
@@ -181,6 +183,11 @@ const MarkRow = memo(function MarkRow({ mark, of, feature, angle, roll, lit, det
         </td>
         <td className="py-1 pr-2 text-right text-xl font-bold">
           <Reading text={mark.text} />
+          {mark.known_to_text ? (
+            <span className="block text-xs font-normal text-soft" data-known-to>
+              ± <Reading text={mark.known_to_text} />
+            </span>
+          ) : null}
         </td>
         <td className="py-1 text-sm">{shortName(mark.name)}</td>
         <td className="px-1 py-1" title={`hook toward the ${mark.hook} of the pipe`}>

@@ -1,0 +1,21 @@
+// The bench: one step at a time, for gloves and two metres away; of a run, or of one of its pieces.
+import { useQuery } from "@tanstack/react-query";
+import { useParams, useSearchParams } from "react-router";
+import { keys, loadRun } from "@/api/queries";
+import { LoadingScreen } from "@/ui/LoadingScreen";
+import { Bench } from "./Bench";
+
+export default function BenchScreen() {
+  const runId = Number(useParams().runId);
+  const [asked] = useSearchParams();
+  const run = useQuery({ queryKey: keys.run(runId), queryFn: () => loadRun(runId) });
+  if (run.isError) {
+    return <LoadingScreen what={run.error.message} retry={() => void run.refetch()} />;
+  }
+  if (run.isPending) {
+    return <LoadingScreen what="Opening the bench" />;
+  }
+  const wanted = Number(asked.get("piece"));
+  const piece = run.data.document.joints ? Math.max(wanted, 1) : 0;
+  return <Bench key={`${run.data.version} ${piece}`} run={run.data} piece={piece} />;
+}

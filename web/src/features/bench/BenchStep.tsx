@@ -1,0 +1,155 @@
+// One step, to be read from two metres: the mark and the angle as large figures, the bender as it
+// stands, what to turn and what to check.
+import type { ReactNode } from "react";
+import type { BenchPlan } from "@/api/queries";
+import { InBender } from "@/drawing/InBender";
+import { classes } from "@/ui/classes";
+import { Figures } from "@/ui/Figures";
+import { ScrollArea } from "@/ui/ScrollArea";
+import { useSize } from "@/ui/useSize";
+import { BenchChecks } from "./BenchChecks";
+import { GaugePanel, type Source } from "./gauge/GaugePanel";
+import { LargeReading } from "./LargeReading";
+import { Warming } from "./Warming";
+
+type Step = BenchPlan["order"]["steps"][number];
+type Props = {
+  plan: BenchPlan;
+  step: Step;
+  old: boolean;
+  gauge: { source: Source; setSource: (source: Source) => void };
+  /** Keeps the angle that stayed in a bend. */
+  keepAngle: (bend: number, angle: number) => void;
+};
+
+export function BenchStep({ plan, step, old, gauge, keepAngle }: Props) {
+  const bend = plan.order.bends.find((each) => each.bend === step.bend);
+  return (
+    <ScrollArea
+      as="main"
+      label="This step"
+      className={classes(
+        "min-h-0 flex-1 overflow-auto px-4 py-2 desk:px-7",
+        bend && "grid content-start gap-3 desk:grid-cols-[23rem_minmax(0,1fr)] desk:gap-6",
+        old && "opacity-60",
+      )}
+    >
+      {bend ? (
+        <BendStep plan={plan} step={step} bend={bend} gauge={gauge} keepAngle={keepAngle} />
+      ) : (
+        <div className="mx-auto grid max-w-3xl gap-4 pt-4 text-2xl desk:pt-10 desk:text-3xl">
+          <h2 className="text-lg text-soft">{step.title}</h2>
+          <p className="leading-snug font-semibold">
+            <Figures text={step.do} />
+          </p>
+          <Rows step={step} />
+        </div>
+      )}
+    </ScrollArea>
+  );
+}
+
+type BendProps = Omit<Props, "old"> & { bend: BenchPlan["order"]["bends"][number] };
+
+function BendStep({ plan, step, bend, gauge, keepAngle }: BendProps) {
+  const [frame, room] = useSize<HTMLElement>();
+  const mark = plan.order.marks.find((each) => each.bend === bend.bend);
+  const was = plan.planned.marks.find((each) => each.bend === bend.bend)?.text;
+  const work = plan.order.working.find((each) => each.bend === bend.bend);
+  const checks = plan.before.find((each) => each.bend === bend.bend)?.checks ?? [];
+  const warming = plan.warming.find((each) => each.bend === bend.bend);
+  const stays = plan.bends[bend.bend]?.angle ?? 0;
+  return (
+    <>
+      <div className="grid content-start gap-1 max-desk:contents">
+        {mark ? (
+          <p>
+            <span className="text-lg text-soft">{mark.name} on</span>
+            <LargeReading text={mark.text} />
+            {mark.known_to_text ? (
+              <span className="block text-lg text-soft">
+                ± <Figures text={mark.known_to_text} />, as well as this bender is known
+              </span>
+            ) : null}
+            {was !== undefined && was !== mark.text ? (
+              <span className="text-lg font-semibold text-amber" data-moved={was}>
+                was <Figures text={was} />: mark it anew, rub that out
+              </span>
+            ) : null}
+          </p>
+        ) : null}
+        {work ? (
+          <p className="flex flex-wrap items-baseline gap-x-3 text-soft">
+            <span className="text-lg">bend to</span>
+            <span className="text-6xl font-bold text-accent" data-bend-to>
+              {work.bend_to_text}
+            </span>
+            <span className="text-lg">
+              stays at {Number(stays.toFixed(2))}°{work.clicks ? `, ${work.clicks} clicks` : ""}
+            </span>
+          </p>
+        ) : null}
+      </div>
+      <div className="min-w-0 desk:row-span-2">
+        <figure ref={frame} className="min-w-0">
+          {room.width > 0 ? (
+            <InBender
+              bend={bend}
+              plan={plan.planned}
+              mark={mark?.text}
+              size={{
+                width: room.width,
+                height: Math.min(room.width * 0.62, gauge.source === "none" ? 520 : 300),
+              }}
+            />
+          ) : null}
+          <figcaption className="pt-1 text-sm text-soft">
+            In the bender, hook to the right: toward the {bend.hook} of the pipe
+          </figcaption>
+        </figure>
+        {work ? (
+          <GaugePanel
+            key={`gauge ${bend.bend}`}
+            {...gauge}
+            plan={plan}
+            stop={work.bend_to}
+            keep={(angle) => keepAngle(bend.bend, angle)}
+          />
+        ) : null}
+      </div>
+      <div>
+        <p className="border-t border-line py-2 text-lg">
+          <Figures text={step.do} />
+        </p>
+        <BenchChecks key={bend.bend} checks={checks} />
+        {warming ? <Warming key={`warm ${bend.bend}`} stages={warming.stages} /> : null}
+        <Rows step={step} />
+        {bend.meets.map(({ what, text }) => (
+          <p key={what} className="mt-2 border-l-3 border-amber pl-2.5">
+            <Figures text={text} /> {bend.helps[0]}
+          </p>
+        ))}
+      </div>
+    </>
+  );
+}
+
+function Rows({ step }: { step: Step }) {
+  return (
+    <dl className="text-lg">
+      <Row name="Check">
+        <Figures text={step.check} />
+      </Row>
+      <Row name="Caution">{step.caution}</Row>
+    </dl>
+  );
+}
+
+function Row({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <div className="flex gap-4 border-t border-line py-2">
+      <dt className="w-20 shrink-0 text-soft">{name}</dt>
+      <dd>{children}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,166 @@
+// What was measured of the bend that was just made, and what becomes of the piece with it, before it
+// is kept.
+import { type FormEvent, useState } from "react";
+import { Refused } from "@/api/client";
+import type { BenchPlan } from "@/api/queries";
+import type { CameOut, Readings } from "@/model/bench";
+import { Button } from "@/ui/Button";
+import { Dialog } from "@/ui/Dialog";
+import { HoldButton } from "@/ui/HoldButton";
+import { TextField } from "@/ui/TextField";
+import { CouldBecome } from "./CouldBecome";
+import { BenchVerdict } from "./OfferUp";
+import { type Run, useBenchPlan } from "./useBench";
+
+type Typed = Readonly<Partial<Record<Field, string>>>;
+/** What was typed of each bend and not kept, by its number: a window that is closed loses nothing. */
+export type Drafts = Map<number, Typed>;
+
+type Props = {
+  drafts: Drafts;
+  open: boolean;
+  close: () => void;
+  run: Run;
+  piece: number;
+  plan: BenchPlan;
+  /** The bend, along the pipe. */
+  bend: number;
+  kept: Readings;
+  tried: (bend: number, readings: Readings) => CameOut;
+  keep: (readings: Readings) => void;
+};
+
+type Field = "angle" | "stub" | "height" | "distance" | "slid" | "twist";
+
+const DEGREES: readonly Field[] = ["angle", "twist"];
+const WRONG_WAY = "180";
+
+export function CameOutDialog(props: Props) {
+  const { drafts, open, close, run, piece, plan, bend, kept, tried, keep } = props;
+  const [typed, type] = useState<Typed>(
+    () =>
+      drafts.get(bend) ??
+      Object.fromEntries(
+        Object.entries(kept).flatMap(([name, value]) =>
+          name === "mended" ? [] : [[name, String(value)]],
+        ),
+      ),
+  );
+  const setTyped = (next: Typed) => {
+    drafts.set(bend, next);
+    type(next);
+  };
+  const [mended, setMended] = useState(kept.mended ?? false);
+  const readings = { ...read(typed), ...(mended ? { mended } : {}) };
+  const asked = open && Object.keys(readings).length > 0 ? tried(bend, readings) : null;
+  const there = useBenchPlan({ run, piece }, asked);
+  const problems = there.error instanceof Refused ? there.error.problem.errors : [];
+  const planned = plan.planned.bends[bend];
+  const reads = (name: Field) => plan.bends[bend]?.readings.includes(name) ?? false;
+  const field = (name: Field, label: string, placeholder: string) => {
+    const problem = problems.find(({ path }) => path.endsWith(`.${name}`));
+    return (
+      <TextField
+        label={label}
+        data-path={`read.${name}`}
+        value={typed[name] ?? ""}
+        placeholder={placeholder}
+        inputMode={DEGREES.includes(name) ? "decimal" : "text"}
+        autoComplete="off"
+        {...(problem ? { problem: `Expected ${problem.expected}` } : {})}
+        onChange={({ target }) => setTyped({ ...typed, [name]: target.value })}
+      />
+    );
+  };
+  // What makes a pipe scrap is not kept by a touch in passing.
+  const scrap = asked !== null && !there.error && there.data?.verdict === "scrap";
+  const keepIt = () => {
+    drafts.delete(bend);
+    keep(readings);
+  };
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (problems.length === 0 && !scrap) {
+      keepIt();
+    }
+  };
+  return (
+    <Dialog
+      title={`Bend ${bend + 1} came out different`}
+      description="What you measured of it. What is left is worked out anew, so that it still fits."
+      open={open}
+      onOpenChange={(next) => (next ? undefined : close())}
+    >
+      <form onSubmit={submit} className="grid gap-4">
+        <div className="grid grid-cols-2 items-end gap-3">
+          {field("angle", "Angle that stayed, °", planned ? degrees(planned.angle) : "")}
+          {reads("stub") ? field("stub", "Stub, to its back", "as marked") : null}
+          {reads("height") ? field("height", "Height of the set", "centre to centre") : null}
+          {reads("distance") ? field("distance", "Back to back", "of the two") : null}
+          {field("slid", `Mark slid to the end, ${run.document.units}`, "− to the start")}
+          {field("twist", "Twisted, ° clockwise", "from its start")}
+        </div>
+        <div className="flex flex-wrap gap-2">
+          <Button
+            className="px-3"
+            aria-pressed={typed.twist === WRONG_WAY}
+            onClick={() =>
+              setTyped({ ...typed, twist: typed.twist === WRONG_WAY ? "" : WRONG_WAY })
+            }
+          >
+            It was bent the wrong way round
+          </Button>
+          <Button className="px-3" aria-pressed={mended} onClick={() => setMended(!mended)}>
+            I have bent it on or opened it since
+          </Button>
+        </div>
+        {asked && there.data && !there.error ? (
+          <div
+            className={there.isPlaceholderData ? "opacity-60" : ""}
+            data-tried
+            data-current={!there.isPlaceholderData}
+          >
+            <BenchVerdict plan={there.data} />
+            {there.data.verdict === "scrap" ? (
+              <CouldBecome plan={there.data} runId={run.id} />
+            ) : null}
+          </div>
+        ) : null}
+        {there.error && problems.length === 0 ? (
+          <p role="alert" className="text-sm text-brick">
+            {there.error.message}
+          </p>
+        ) : null}
+        <div className="flex gap-2">
+          {scrap ? (
+            <HoldButton className="min-h-12 px-4" onHeld={keepIt}>
+              Hold to keep it, though it is scrap
+            </HoldButton>
+          ) : (
+            <Button type="submit" weight="main" className="min-h-12 px-4">
+              {asked ? "Keep it, and go on" : "It came out as planned"}
+            </Button>
+          )}
+          <Button weight="quiet" onClick={close}>
+            Back
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
+
+/** What was typed, without what is empty: degrees as numbers where they are some. */
+function read(typed: Typed): Readings {
+  const filled = Object.entries(typed).filter(([, text]) => text.trim());
+  return Object.fromEntries(
+    filled.map(([name, text]) => {
+      const number = Number(text.replace(",", ".").replace("°", "").replace("−", "-"));
+      return [name, DEGREES.includes(name as Field) && !Number.isNaN(number) ? number : text];
+    }),
+  ) as Readings;
+}
+
+function degrees(value: number): string {
+  return String(Number(value.toFixed(2)));
+}

@@ -1,0 +1,33 @@
+// What a piece that is scrap can still become: the straight that is left of it, and what of the job is
+// cut no longer.
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+import { type BenchPlan, couldBecome } from "@/api/queries";
+import { Figures } from "@/ui/Figures";
+
+export function CouldBecome({ plan, runId }: { plan: BenchPlan; runId: number }) {
+  const straight = plan.straight_left_mm;
+  const others = useQuery({
+    queryKey: ["could-become", runId, Math.floor(straight)],
+    queryFn: ({ signal }) => couldBecome(runId, straight, signal),
+    retry: false,
+    networkMode: "always",
+  });
+  const found = others.data ?? [];
+  return (
+    <p data-could-become className="text-base">
+      <Figures text={`${plan.straight_left_text} of it is straight still.`} />{" "}
+      {found.length > 0 ? "That is enough for " : "Nothing else of the job is cut so short."}
+      {found.map(({ id, name, cut_length_text }, at) => (
+        <span key={id}>
+          {at > 0 ? ", " : ""}
+          <Link to={`/runs/${id}`} className="font-semibold text-accent underline">
+            {name}
+          </Link>{" "}
+          (<Figures text={cut_length_text} />)
+        </span>
+      ))}
+      {found.length > 0 ? "." : ""}
+    </p>
+  );
+}

@@ -1,0 +1,107 @@
+// The last step: how each leg will lie, what to do about it, and whether the piece fits.
+import type { BenchPlan } from "@/api/queries";
+import { NO_LEG } from "@/model/bench";
+import { Button } from "@/ui/Button";
+import { Figures } from "@/ui/Figures";
+import { HoldButton } from "@/ui/HoldButton";
+import { ScrollArea } from "@/ui/ScrollArea";
+import { Headline } from "@/ui/Verdict";
+import { CouldBecome } from "./CouldBecome";
+
+const VERDICTS = {
+  fits: { stands: "fits", word: "It comes to lie as planned" },
+  gives: { stands: "spare", word: "It fits, and gives way somewhere" },
+  scrap: { stands: "full", word: "It does not come to lie as planned" },
+} as const;
+
+export function BenchVerdict({ plan }: { plan: BenchPlan }) {
+  const { stands, word } = VERDICTS[plan.verdict];
+  return (
+    <div role="status" data-verdict={plan.verdict}>
+      <p className="text-xl">
+        <Headline stands={stands} word={word} />
+      </p>
+      <ul className="grid gap-1 pt-2">
+        {plan.told.map((text) => (
+          <li key={text}>
+            <Figures text={text} />
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+type Props = {
+  plan: BenchPlan;
+  runId: number;
+  held: number;
+  hold: (leg: number) => void;
+  anew: () => void;
+  /** What the crew's own bender was told; null where it is none. */
+  told: { name: string; bends: number; refused: boolean } | null;
+};
+
+export function OfferUp({ plan, runId, held, hold, anew, told }: Props) {
+  return (
+    <ScrollArea
+      as="main"
+      label="Offer it up"
+      className="min-h-0 flex-1 overflow-auto px-4 py-4 desk:px-7"
+    >
+      <div className="mx-auto grid max-w-3xl gap-4 text-lg">
+        <h2 className="text-2xl font-semibold">Offer it up</h2>
+        <BenchVerdict plan={plan} />
+        {plan.verdict === "scrap" ? <CouldBecome plan={plan} runId={runId} /> : null}
+        <Legs plan={plan} held={held} hold={hold} />
+        <p className="text-soft">
+          With the clips off it lies off the wall by what they will pull in; offer it up at both
+          ends before any is fixed.
+        </p>
+        <p className="border-t border-line pt-3 text-base text-soft">{benderTold(told)}</p>
+        <HoldButton className="min-h-12 justify-self-start px-4" onHeld={anew}>
+          Hold to begin another like it
+        </HoldButton>
+      </div>
+    </ScrollArea>
+  );
+}
+
+function benderTold(told: Props["told"]): string {
+  if (!told) {
+    return "This bender is none of the crew's own, and learns nothing. One that is kept learns from every bend that was measured.";
+  }
+  if (told.refused) {
+    return `${told.name} took no readings: they can't be of one bender. Look at them once more.`;
+  }
+  return told.bends === 0
+    ? `Nothing was measured: ${told.name} has learnt nothing of this piece.`
+    : `${told.name} has learnt from ${told.bends} ${told.bends === 1 ? "bend" : "bends"} of this piece.`;
+}
+
+type LegsProps = { plan: BenchPlan; held: number; hold: (leg: number) => void };
+
+/** How far each leg comes to lie off, and the one that somebody wants to hold. */
+export function Legs({ plan, held, hold }: LegsProps) {
+  const legs = plan.legs.filter(({ matters }) => matters);
+  return (
+    <ul aria-label="How its legs come to lie" className="divide-y divide-line border-y border-line">
+      {legs.map(({ leg, name, off_text, holds }) => (
+        <li key={leg} className="flex min-h-11 items-center gap-3">
+          <span className="flex-1">{name}</span>
+          <span className={holds ? "text-moss" : "font-semibold text-amber"}>
+            {holds ? "where it was to be" : <Figures text={`${off_text} off`} />}
+          </span>
+          <Button
+            weight="quiet"
+            className="px-2 text-sm"
+            aria-pressed={held === leg}
+            onClick={() => hold(held === leg ? NO_LEG : leg)}
+          >
+            {held === leg ? "Held" : "Hold"}
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}

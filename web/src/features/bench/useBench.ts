@@ -1,0 +1,95 @@
+// A piece at the bench: where it stands, and what the core makes of what came out so far.
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import type { Schemas } from "@/api/client";
+import { atBench, type BenchPlan } from "@/api/queries";
+import {
+  begun,
+  type CameOut,
+  cameOut,
+  keepProgress,
+  type Progress,
+  progressOf,
+  type Readings,
+  withReadings,
+} from "@/model/bench";
+import { useShared } from "@/state/useShared";
+import { useKeptAtBench } from "./useKeptAtBench";
+
+export type Run = Schemas["RunDetail"];
+
+type Asked = { readonly run: Run; readonly piece: number };
+
+/** The bench's answer to what came out; null pieces are a run of one. */
+export function useBenchPlan({ run, piece }: Asked, read: CameOut | null) {
+  return useQuery({
+    queryKey: ["bench", run.id, run.version, piece, JSON.stringify(read)],
+    queryFn: ({ signal }) =>
+      atBench(run.document, read as CameOut, run.job_rules, piece || null, signal),
+    enabled: read !== null,
+    placeholderData: (before) => before,
+    staleTime: Infinity,
+    retry: false,
+    networkMode: "always", // without a network it says so, and does not wait
+  });
+}
+
+export function useBench(asked: Asked) {
+  const { run, piece } = asked;
+  const [progress, setProgress] = useState(() => progressOf(run.id, piece, run.version));
+  const planned = useBenchPlan(asked, NOTHING(run));
+  const steps = planned.data?.order.steps ?? [];
+  const now = useBenchPlan(
+    asked,
+    planned.data ? cameOut(progress, steps, run.document.units) : null,
+  );
+  const put = (next: Progress) => {
+    keepProgress(run.id, piece, next);
+    setProgress(next);
+  };
+  const kept = useKeptAtBench({ run, piece, progress, steps });
+  const behind = (bend: number, readings: Readings): Progress => {
+    const at = steps.findIndex((step) => step.bend === bend) + 1;
+    return withReadings({ ...progress, at: Math.max(progress.at, at) }, bend, readings);
+  };
+  // What could not be asked is shown as it was answered last: nobody stands at a bender without.
+  // Of a piece that something was read of, the marks as they were planned are never shown.
+  const plan: BenchPlan | null = useShared(now.data);
+  return {
+    plan,
+    error: now.error ?? planned.error,
+    retry: () => void (planned.isError ? planned.refetch() : now.refetch()),
+    old: now.isPlaceholderData || now.isError,
+    progress,
+    go: (at: number) => put({ ...progress, at: Math.min(Math.max(at, 0), steps.length) }),
+    /** Keeps what was read of a bend, and goes on behind its step. */
+    read: (bend: number, readings: Readings) => put(behind(bend, readings)),
+    /** What would be asked with a reading that is not kept yet. */
+    tried: (bend: number, readings: Readings): CameOut =>
+      cameOut(behind(bend, readings), steps, run.document.units),
+    hold: (leg: number) => put({ ...progress, held: leg }),
+    /** What came of offering it up: kept as built, as far as the server can be reached. */
+    offered: async (offered: "fits" | "does-not") => {
+      const built = { ...progress, offered };
+      put(built);
+      await kept.now(built);
+    },
+    elsewhere: kept.elsewhere,
+    /** Goes on from where the other device is. */
+    takeOver: () => {
+      if (kept.elsewhere) {
+        put(kept.elsewhere.progress);
+        kept.settle();
+      }
+    },
+    /** Goes on from here: what the other device has is written over, and stays in the history. */
+    goOnHere: kept.settle,
+    anew: () => put(begun(run.version)),
+  };
+}
+
+const NOTHING = (run: Run): CameOut => ({
+  format: "yarrow.bench/1",
+  units: run.document.units,
+  made: [],
+});

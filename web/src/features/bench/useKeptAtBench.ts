@@ -1,0 +1,97 @@
+// A piece at the bench is kept on the server too: another device finds it there, and is told where two
+// go on with one piece. Nothing waits for it; what could not be sent is sent again.
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { Refused, type Schemas } from "@/api/client";
+import { type AtBench, loadAtBench, saveAtBench } from "@/api/queries";
+import {
+  asKept,
+  type CameOut,
+  fromKept,
+  keepSeen,
+  type Progress,
+  seenVersion,
+} from "@/model/bench";
+import type { Run } from "./useBench";
+
+const PAUSE_MS = 400;
+const AGAIN_MS = 3000;
+
+/** Another device: whose, and how far it is. */
+export type Elsewhere = { readonly who: string; readonly progress: Progress };
+
+type Asked = {
+  run: Run;
+  piece: number;
+  progress: Progress;
+  steps: readonly { readonly bend?: number | null }[];
+};
+
+export function useKeptAtBench({ run, piece, progress, steps }: Asked) {
+  const queries = useQueryClient();
+  const key = ["at-bench", run.id, piece];
+  const kept = useQuery({
+    queryKey: key,
+    queryFn: () => loadAtBench(run.id, piece),
+    staleTime: Infinity,
+    retry: false,
+    refetchInterval: ({ state }) => (state.data ? false : AGAIN_MS),
+    networkMode: "always",
+  });
+  // What this device has seen of it is its own to go on from.
+  const [seen, setSeen] = useState(() => seenVersion(run.id, piece));
+  const version = kept.data?.version;
+  const there = kept.data?.document ? fromKept(kept.data.document) : null;
+  const elsewhere: Elsewhere | null =
+    kept.data && there && there.version === run.version && kept.data.version !== seen
+      ? { who: kept.data.updated_by, progress: there }
+      : null;
+  const document = JSON.stringify(asKept(progress, steps, run.document.units));
+  const begun = progress.at > 0 || Object.keys(progress.readings).length > 0;
+  const waits = begun && !elsewhere && version !== undefined && steps.length > 0;
+  const same = there !== null && JSON.stringify(kept.data?.document) === document;
+
+  const put = (detail: AtBench) => {
+    keepSeen(run.id, piece, detail.version);
+    setSeen(detail.version);
+    queries.setQueryData(key, detail);
+  };
+  const send = async (text: string) => {
+    const sent = JSON.parse(text) as CameOut;
+    put({ ...(await saveAtBench(run.id, piece, sent, version ?? 0)), document: sent });
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is sent is what these say
+  useEffect(() => {
+    if (!waits || same) {
+      return;
+    }
+    let timer = setTimeout(attempt, PAUSE_MS);
+    async function attempt() {
+      try {
+        await send(document);
+      } catch (error) {
+        if (error instanceof Refused && error.status === 409) {
+          // Another device went on: until somebody says what holds, nothing more is sent.
+          const { theirs } = error.problem as Schemas["ConflictProblem"];
+          queries.setQueryData(key, theirs);
+        } else if (error instanceof Refused && (error.status === 0 || error.status >= 500)) {
+          timer = setTimeout(attempt, AGAIN_MS);
+        }
+      }
+    }
+    return () => clearTimeout(timer);
+  }, [waits, same, document, version]);
+  return {
+    elsewhere,
+    /** What the other device has is known here, and what is done here goes on from it. */
+    settle: () => {
+      if (version !== undefined) {
+        keepSeen(run.id, piece, version);
+        setSeen(version);
+      }
+    },
+    /** Keeps how it is now, at once. */
+    now: (next: Progress) =>
+      send(JSON.stringify(asKept(next, steps, run.document.units))).catch(() => undefined),
+  };
+}

@@ -1,0 +1,95 @@
+// Every bend that was measured on a bender beside what is known of it now: which are left out, and
+// that a person may leave one out or put one back.
+import type { Schemas } from "@/api/client";
+import { type BenderForm as Form, isRead, type TestRow } from "@/model/benders";
+import type { Units } from "@/model/document";
+import { Button } from "@/ui/Button";
+import { classes } from "@/ui/classes";
+import { ScrollArea } from "@/ui/ScrollArea";
+
+type BendOff = Schemas["BendOff"];
+type Props = {
+  form: Form;
+  put: (fields: Partial<Form>) => void;
+  bends: readonly BendOff[];
+  units: Units;
+};
+
+const PLACES = { in: 2, mm: 1 } as const;
+
+export function MeasuredBends({ form, put, bends, units }: Props) {
+  const rows = form.tests.flatMap((row, at) => (isRead(row) ? [{ row, at }] : []));
+  const use = (at: number, how: NonNullable<TestRow["use"]>) =>
+    put({ tests: form.tests.map((row, n) => (n === at ? { ...row, use: how } : row)) });
+  return (
+    <div>
+      <h3 className="pb-1 text-sm font-semibold">
+        {bends.length === 1 ? "The bend" : `${bends.length} bends`} beside what is known now
+      </h3>
+      <ScrollArea label="Measured bends" className="max-h-56">
+        <table className="w-full text-sm">
+          <thead className="text-left text-xs text-soft">
+            <tr>
+              <th className="py-1 pr-2 font-normal">bend</th>
+              <th className="pr-2 text-right font-normal">stub, {units}</th>
+              <th className="pr-2 text-right font-normal">both legs, {units}</th>
+              <th className="pr-2 text-right font-normal">angle, °</th>
+              <th>
+                <span className="sr-only">whether it counts</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {bends.map((off) => {
+              const { row, at } = rows[off.bend] ?? {};
+              return row && at !== undefined ? (
+                <tr
+                  key={off.bend}
+                  data-left-out={off.left_out}
+                  className={classes(
+                    "border-t border-line",
+                    off.left_out && "text-soft line-through",
+                  )}
+                >
+                  <td className="py-1 pr-2">
+                    {row.angle || 90}°{row.when ? `, ${day(row.when)}` : ""}
+                    {row.who ? `, ${row.who}` : ""}
+                  </td>
+                  <td className="pr-2 text-right">{told(off.stub, PLACES[units])}</td>
+                  <td className="pr-2 text-right">{told(off.legs, PLACES[units])}</td>
+                  <td className="pr-2 text-right">{told(off.angle, 1)}</td>
+                  <td className="text-right">
+                    <Button
+                      weight="quiet"
+                      className="px-2 text-xs"
+                      onClick={() => use(at, off.left_out ? "put-back" : "left-out")}
+                    >
+                      {off.left_out ? "Put back" : "Leave out"}
+                      <span className="sr-only">, bend {off.bend + 1}</span>
+                    </Button>
+                  </td>
+                </tr>
+              ) : null;
+            })}
+          </tbody>
+        </table>
+      </ScrollArea>
+    </div>
+  );
+}
+
+const DAY = new Intl.DateTimeFormat("en", { day: "numeric", month: "short" });
+
+function day(when: string): string {
+  const date = new Date(`${when}T12:00:00`);
+  return Number.isNaN(date.getTime()) ? when : DAY.format(date);
+}
+
+/** A difference with its sign; a dash where nothing was read. */
+function told(off: number | null, places: number): string {
+  if (off === null) {
+    return "–";
+  }
+  const text = Math.abs(off).toFixed(places);
+  return Number(text) === 0 ? "0" : `${off > 0 ? "+" : "−"}${text}`;
+}

@@ -1,0 +1,58 @@
+// The tests of a bender as they are typed: both legs, and what stayed of what it was bent to.
+import { type BenderForm as Form, NO_TEST, type TestRow, TYPED } from "@/model/benders";
+import { classes } from "@/ui/classes";
+import { TextField } from "@/ui/TextField";
+
+type Props = { form: Form; put: (fields: Partial<Form>) => void };
+
+const READ = {
+  mark: "Mark at",
+  stick: "Stick",
+  stub: "Stub",
+  tail: "Tail",
+  angle: "Stayed °",
+  commanded: "Bent to °",
+  clicks: "Clicks",
+} as const satisfies Record<(typeof TYPED)[number], string>;
+
+export function TestRows({ form, put }: Props) {
+  const fields = TYPED.filter((name) => name !== "clicks" || form.kind === "ratchet");
+  const typed = form.tests.flatMap((test, at) => (test.of ? [] : [{ test, at }]));
+  const putTest = (at: number, read: Partial<TestRow>) =>
+    put({ tests: form.tests.map((test, n) => (n === at ? { ...test, ...read } : test)) });
+  return (
+    <>
+      {typed.map(({ test, at }, number) => (
+        <div
+          key={at}
+          className={classes(
+            "grid grid-cols-3 items-end gap-2",
+            fields.length > 6 ? "sm:grid-cols-7" : "sm:grid-cols-6",
+          )}
+        >
+          {fields.map((name) => (
+            <TextField
+              key={name}
+              label={number === 0 ? READ[name] : `${READ[name]}, ${number + 1}`}
+              value={test[name]}
+              placeholder={name === "angle" ? "90" : ""}
+              autoComplete="off"
+              onChange={(event) => putTest(at, { [name]: event.target.value })}
+            />
+          ))}
+        </div>
+      ))}
+      <p className="text-sm text-soft">
+        Stub and tail to the back of the bend, from either end; the stub on the hook's side. What
+        was not read stays empty; a bend without an angle was made a 90 by the square.
+      </p>
+      <button
+        type="button"
+        onClick={() => put({ tests: [...form.tests, NO_TEST] })}
+        className="justify-self-start font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
+      >
+        Another test bend
+      </button>
+    </>
+  );
+}

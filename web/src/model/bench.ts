@@ -1,0 +1,154 @@
+// How far a piece has come at the bench, and what was read of its bends: kept on the device, so that
+// a reload, a pocket or a lost server takes nothing away.
+import type { Schemas } from "@/api/client";
+import type { MeasuredBend } from "./benders";
+import { isLike, readStored, writeStored } from "./stored";
+
+export type CameOut = Schemas["BenchDocument"];
+export type Readings = Omit<NonNullable<CameOut["made"]>[number], "bend">;
+
+export type Progress = {
+  /** Of the run, that the piece is bent by: of another, it is begun anew. */
+  readonly version: number;
+  /** The step that is shown, counted from 0. */
+  readonly at: number;
+  /** What was read, by the bend's number along the pipe; none of one that came out as planned. */
+  readonly readings: Readonly<Record<string, Readings>>;
+  /** The leg that is to hold before the others. */
+  readonly held: number;
+  /** When it was begun, in milliseconds: which of several like it this one is. */
+  readonly begun?: number;
+  /** What came of offering it up: then it is the piece as built. */
+  readonly offered?: "fits" | "does-not";
+};
+
+export const NO_LEG = -1;
+
+export function begun(version: number): Progress {
+  return { ...AT_FIRST, version, begun: Date.now() };
+}
+
+const AT_FIRST: Progress = { version: 0, at: 0, readings: {}, held: NO_LEG };
+
+const key = (runId: number, piece: number) => `yarrow.bench.${runId}.${piece}`;
+const isProgress = isLike(AT_FIRST);
+
+/** Where a piece was left, of the version that the run has now. */
+export function progressOf(runId: number, piece: number, version: number): Progress {
+  const kept = readStored(key(runId, piece), isProgress);
+  return kept?.version === version ? kept : begun(version);
+}
+
+/** Whether somebody has begun a piece by a version that the run no longer has. */
+export function begunBefore(runId: number, piece: number, version: number): boolean {
+  const kept = readStored(key(runId, piece), isProgress);
+  return kept !== null && kept.version !== version && kept.at > 0;
+}
+
+export function keepProgress(runId: number, piece: number, progress: Progress): void {
+  writeStored(key(runId, piece), progress);
+}
+
+const isVersion = (value: unknown): value is number => typeof value === "number";
+
+/** The version on the server that this device saw last of a piece; 0 where it has seen none. */
+export function seenVersion(runId: number, piece: number): number {
+  return readStored(`${key(runId, piece)}.seen`, isVersion) ?? 0;
+}
+
+export function keepSeen(runId: number, piece: number, version: number): void {
+  writeStored(`${key(runId, piece)}.seen`, version);
+}
+
+type Step = { readonly bend?: number | null };
+
+/**
+ * What came out so far: the bends of the steps that are behind, to the last that was read. Those
+ * made since came out as they had to, and change nothing.
+ */
+export function cameOut(
+  progress: Progress,
+  steps: readonly Step[],
+  units: CameOut["units"],
+): CameOut {
+  const made = steps
+    .slice(0, progress.at)
+    .flatMap(({ bend }) =>
+      typeof bend === "number" ? [{ bend, ...progress.readings[String(bend)] }] : [],
+    );
+  const read = made.findLastIndex(({ bend }) => progress.readings[String(bend)]);
+  return {
+    format: "yarrow.bench/1",
+    units,
+    made: made.slice(0, read + 1),
+    ...(progress.held === NO_LEG ? {} : { held: progress.held }),
+  };
+}
+
+/** A piece as it is kept on the server: what came out so far, and how far it is. */
+export function asKept(
+  progress: Progress,
+  steps: readonly Step[],
+  units: CameOut["units"],
+): CameOut {
+  const bends = steps
+    .slice(0, progress.at)
+    .flatMap(({ bend }) => (typeof bend === "number" ? [bend] : []));
+  const ahead = Object.keys(progress.readings)
+    .map(Number)
+    .filter((bend) => !bends.includes(bend));
+  return {
+    format: "yarrow.bench/1",
+    units,
+    made: [...bends, ...ahead].map((bend) => ({ bend, ...progress.readings[String(bend)] })),
+    step: progress.at,
+    run_version: progress.version,
+    ...(progress.begun ? { begun: progress.begun } : {}),
+    ...(progress.offered ? { offered: progress.offered } : {}),
+    ...(progress.held === NO_LEG ? {} : { held: progress.held }),
+  };
+}
+
+/** The way back: a piece as another device left it. */
+export function fromKept(kept: CameOut): Progress {
+  const read = (kept.made ?? []).flatMap(({ bend, ...readings }) =>
+    Object.keys(readings).length > 0 ? [[String(bend), readings]] : [],
+  );
+  return {
+    version: kept.run_version ?? 0,
+    at: kept.step ?? 0,
+    readings: Object.fromEntries(read),
+    held: kept.held ?? NO_LEG,
+    ...(kept.begun ? { begun: kept.begun } : {}),
+    ...(kept.offered ? { offered: kept.offered } : {}),
+  };
+}
+
+type Told = Schemas["BendForBender"];
+
+/** What a piece's readings tell of its bender, as that keeps them: each bend of each piece once. */
+export function forTheBender(
+  told: readonly Told[],
+  units: CameOut["units"],
+  piece: string,
+): MeasuredBend[] {
+  return told.map(({ bend, mark, stick, stub, tail, angle, commanded, clicks }) => {
+    const lengths = Object.entries({ mark, stick, stub, tail })
+      .filter(([, value]) => value !== null)
+      .map(([name, value]) => [name, `${value} ${units}`]);
+    const numbers = Object.entries({ angle, commanded, clicks }).filter(
+      ([, value]) => value !== null,
+    );
+    return {
+      ...(Object.fromEntries([...lengths, ...numbers]) as MeasuredBend),
+      of: `${piece}, bend ${bend + 1}`,
+    };
+  });
+}
+
+/** With what was read of a bend; as planned where that is nothing. */
+export function withReadings(progress: Progress, bend: number, read: Readings): Progress {
+  const { [String(bend)]: _before, ...others } = progress.readings;
+  const readings = Object.keys(read).length > 0 ? { ...others, [String(bend)]: read } : others;
+  return { ...progress, readings };
+}
