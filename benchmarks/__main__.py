@@ -17,6 +17,7 @@ from django.core.management import call_command  # noqa: E402
 
 from benchmarks import (  # noqa: E402
     accuracy,
+    bench,
     core,
     joined,
     load,
@@ -43,12 +44,14 @@ def main() -> int:
     rows = core.measure()
     rows += joined.measure()
     rows += walls.measure()
+    rows += bench.measure()
     rows.append(page.script_size(ROOT / "web" / "dist"))
     port = free_port()
-    running = serve(port, dict(os.environ))
+    gauge = ("127.0.0.1", free_port())
+    running = serve(port, {**os.environ, "YARROW_GAUGE": f"{gauge[0]}:{gauge[1]}"})
     try:
         wait_until_it_answers(running, port)
-        rows += _through_the_server(port)
+        rows += _through_the_server(port, gauge)
     finally:
         stop(running)
     out = accuracy.measure()
@@ -59,7 +62,7 @@ def main() -> int:
     return int(any(row.kept is False for row in rows) or any(each.beyond for each in out))
 
 
-def _through_the_server(port: int) -> list[Row]:
+def _through_the_server(port: int, gauge: tuple[str, int]) -> list[Row]:
     from jobs.demo import PASSWORD
     from jobs.models import Run
     from jobs.services import create_run
@@ -69,6 +72,7 @@ def _through_the_server(port: int) -> list[Row]:
     twelve = create_run(run.updated_by, run.job_id, TWELVE)
     parted = create_run(run.updated_by, run.job_id, joined.RUN)
     threaded = create_run(run.updated_by, run.job_id, joined.THREADED)
+    six = create_run(run.updated_by, run.job_id, bench.six_bends())
     wall = create_wall(run.updated_by, run.job_id, walls.WALL)
     address = f"http://127.0.0.1:{port}"
     client = server.Client(port, "wren", PASSWORD)
@@ -81,6 +85,7 @@ def _through_the_server(port: int) -> list[Row]:
         *parting.measure(address, "wren", PASSWORD, "12 sticks of thin wall", parted.id),
         *parting.measure(address, "wren", PASSWORD, "12 sticks of threaded pipe", threaded.id),
         *walls.on_the_page(address, "wren", PASSWORD, wall.id),
+        *bench.on_the_page(address, "wren", PASSWORD, six.id, gauge),
         *turning.measure(address, "wren", PASSWORD, twelve.id),
         *load.measure(port),
     ]

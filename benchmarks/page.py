@@ -6,6 +6,7 @@ from __future__ import annotations
 import gzip
 import re
 import statistics
+from collections.abc import Callable
 from pathlib import Path
 
 from selenium.webdriver.common.keys import Keys
@@ -34,7 +35,10 @@ field.addEventListener('keydown', async () => {
   const began = performance.now();
   await (await fetch('/api/nothing')).json();
   word.textContent = `word ${window.floor.length}`;
-  requestAnimationFrame(() => window.floor.push(performance.now() - began));
+  requestAnimationFrame(() => {
+    window.floor.push(performance.now() - began);
+    dispatchEvent(new Event('measured'));
+  });
 });
 """
 """A field beside the page, where a key fetches the empty answer and paints one word."""
@@ -48,11 +52,27 @@ new MutationObserver(() => {
   if (pressed !== null && watched.dataset.current === 'true') {
     const began = pressed;
     pressed = null;
-    requestAnimationFrame(() => window.taken.push(performance.now() - began));
+    requestAnimationFrame(() => {
+      window.taken.push(performance.now() - began);
+      dispatchEvent(new Event('measured'));
+    });
   }
 }).observe(watched, {attributes: true, attributeFilter: ['data-current']});
 """
 """From a key to the frame in which what it changes is current."""
+
+_MORE_THAN = """
+const [list, before, done] = arguments;
+const look = () => {
+  if (window[list].length > before) {
+    removeEventListener('measured', look);
+    done();
+  }
+};
+addEventListener('measured', look);
+look();
+"""
+"""Waits in the page, which looks from outside would keep from its work."""
 
 _TURN_OVER = """
 const done = arguments[1];
@@ -130,9 +150,25 @@ def late(taken: list[float]) -> float:
 def press(
     browser: Browser, field: WebElement, presses: int = _PRESSES
 ) -> tuple[list[float], list[float]]:
-    """Types numbers none of whose beginnings was typed before, but for the first figure, and after
-    each as many keys as that into the field of the floor."""
-    seen = {str(field.get_attribute("value"))}
+    """Types numbers, and after each as many keys as that into the field of the floor."""
+    taken = type_numbers(
+        browser, field, presses, lambda number: f"{20 + number % 60}.{number:03d}", press_floor
+    )
+    floor: list[float] = browser.driver.execute_script("return window.floor")
+    return taken, floor[_WARM_UP:]
+
+
+def type_numbers(
+    browser: Browser,
+    field: WebElement,
+    presses: int,
+    text_of: Callable[[int], str],
+    between: Callable[[Browser], None] = lambda _: None,
+    asked_as: Callable[[str], object] = str,
+) -> list[float]:
+    """Types numbers none of whose beginnings was typed before, but for the first figure: how long
+    each key takes, ms. What is ``asked_as`` something before is asked no more."""
+    seen = {asked_as(str(field.get_attribute("value")))}
     counted = 0
     number = 0
     while counted < presses + _WARM_UP:
@@ -140,21 +176,18 @@ def press(
         field.click()
         browser.chord(Keys.CONTROL, "a")
         text = ""
-        for figure in f"{20 + number % 60}.{number:03d}":
+        for figure in text_of(number):
             text += figure
             before = browser.driver.execute_script("return window.taken.length")
             browser.keys(figure)
-            if text in seen:
-                continue  # planned before: nothing is asked
-            seen.add(text)
-            browser.until(
-                lambda: browser.driver.execute_script("return window.taken.length") > before,  # noqa: B023
-                "new marks",
-            )
+            if asked_as(text) in seen:
+                continue  # answered before: nothing is asked
+            seen.add(asked_as(text))
+            browser.driver.execute_async_script(_MORE_THAN, "taken", before)
             counted += 1
-        press_floor(browser)
-    taken, floor = browser.driver.execute_script("return [window.taken, window.floor]")
-    return taken[_WARM_UP : _WARM_UP + presses], floor[_WARM_UP:]
+        between(browser)
+    taken: list[float] = browser.driver.execute_script("return window.taken")
+    return taken[_WARM_UP : _WARM_UP + presses]
 
 
 def press_floor(browser: Browser) -> None:
@@ -163,10 +196,7 @@ def press_floor(browser: Browser) -> None:
     for figure in "12345":
         before = browser.driver.execute_script("return window.floor.length")
         browser.keys(figure)
-        browser.until(
-            lambda: browser.driver.execute_script("return window.floor.length") > before,  # noqa: B023
-            "the word",
-        )
+        browser.driver.execute_async_script(_MORE_THAN, "floor", before)
 
 
 def script_size(dist: Path) -> Row:

@@ -22,6 +22,11 @@ def at_most(what: str, value: float, limit: float, unit: str) -> Row:
     return Row(what, f"{value:.2f} {unit}", f"at most {limit:g} {unit}", value <= limit)
 
 
+def at_least(what: str, value: float, limit: float, unit: str) -> Row:
+    """A row that is kept where the value is no less than the limit."""
+    return Row(what, f"{value:.1f} {unit}", f"at least {limit:g} {unit}", value >= limit)
+
+
 def within(what: str, taken: InUnits, limit: float) -> Row:
     """A row that is kept where a call takes no more than so many of the unit's loops."""
     measured = f"{taken.ms:.2f} ms, {taken.units:.1f} units"

@@ -225,7 +225,7 @@ class Browser:
 
     def marks(self) -> list[str]:
         """The readings in the table of marks, top to bottom."""
-        cells = "tr[data-mark] [data-reading]"
+        cells = "tr[data-mark] td > [data-reading]"
         found = self.ask("return all(arguments[0]).map(one => one.dataset.reading)", cells)
         return [str(reading) for reading in found]
 

@@ -41,11 +41,11 @@ def _open(browser: Browser, address: str, name: str, what: str = "") -> None:
 
 
 def _at_a_desk(browser: Browser, address: str) -> None:
-    _save(browser, "jobs")
     browser.press("Quick bend")
     browser.see("[data-quick]").send_keys("18 3/8")
     browser.see("main[data-current=true]")
     browser.see("[data-quick-mark]")
+    browser.see("svg[aria-label*='in the bender']")
     _save(browser, "quick-bend")
     browser.driver.get(address)
     browser.see("main li")
@@ -62,9 +62,6 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.see("[data-cut]")
     browser.field("walk[0].rise").click()
     _save(browser, "planner")
-    browser.write("walk[0].rise", "1")
-    browser.see("[data-finding=arcs-overlap]")
-    _save(browser, "planner-error")
     browser.chord("\ue009", "z")  # Control
     _open(browser, address, "Framed office, as the tape met it")
     browser.see("[data-compare='1']").click()
@@ -106,10 +103,15 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.see("[data-met]")
     browser.see("[data-hole]")
     _save(browser, "box")
-    _open(browser, address, "Press hall feed, bay 2")
+    _open(browser, address, "Capper drop, own bender", "/bench")
+    browser.press("Done. Next mark")
+    browser.see_text("as well as this bender is known")
+    browser.see("[data-bench] figure svg")
+    _save(browser, "bench-wall")
+    _open(browser, address, "Capper drop, own bender")
     browser.press("My benders")
     browser.press("Change")
-    browser.see_text("known to ±", "[role=dialog]")
+    browser.see_text("19 of 20 cases", "[role=dialog]")
     _save(browser, "my-benders")
     _open(browser, address, "Framed office, as the tape met it", "/sheet")
     browser.see("[data-sheet] svg")
@@ -129,6 +131,14 @@ def _on_a_phone(browser: Browser, address: str) -> None:
     browser.see_text("3 of", "[data-work-done]")
     browser.see_text("Saved")
     _save(browser, "phone-work")
+    _open(browser, address, "Bottling line drop", "/bench")
+    browser.press("Done. Next mark")
+    browser.press("It came out different")
+    browser.write("read.angle", "88")
+    browser.see_text("Bend 5 is 2° short")
+    browser.press("Keep it, and go on")
+    browser.see_text("mark it anew")
+    _save(browser, "phone-bench")
 
 
 def _save(browser: Browser, name: str) -> None:

@@ -98,15 +98,15 @@ class WhatIsThere(PageTest):
         for label, value in (
             ("Name", "Shed bender"),
             ("Mark at", "13 3/8"),
-            ("Stick was", "40"),
-            ("Stub to back", "18 3/8"),
-            ("Tail to back", "24 1/4"),
+            ("Stick", "40"),
+            ("Stub", "18 3/8"),
+            ("Tail", "24 1/4"),
             ("Front mark is stamped", "spur"),
         ):
             self.labelled(label).send_keys(value)
         # The catalogue's own bender, found again: take-up 5, gain 2 5/8.
         browser.see_text("4.471", "[role=dialog]")
-        browser.see_text("known to ±", "[role=dialog]")
+        browser.see_text("19 of 20 cases", "[role=dialog]")
         browser.press("Keep it and use it")
         browser.see_text("Shed bender", "[aria-label=Bender]")
         browser.see_text("spur", "tr[data-mark='0']")
