@@ -22,7 +22,7 @@ from selenium.webdriver.support.ui import WebDriverWait
 
 DESK = (1280, 800)
 PHONE = (390, 844)
-PATIENCE = 15
+PATIENCE = 30
 
 _FLAGS = (
     "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",

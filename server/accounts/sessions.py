@@ -9,8 +9,9 @@ from django.contrib.auth import HASH_SESSION_KEY, SESSION_KEY
 from django.contrib.auth.middleware import AuthenticationMiddleware
 from django.contrib.auth.models import AnonymousUser
 from django.contrib.sessions.backends import db
+from django.contrib.sessions.middleware import SessionMiddleware
 from django.db import OperationalError, connection
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
 from django.utils.crypto import constant_time_compare
 from django.utils.functional import SimpleLazyObject
@@ -81,6 +82,19 @@ class SessionStore(db.SessionStore):
         assert isinstance(row, MemberSession)  # by get_model_class
         row.member_id = data.get(SESSION_KEY)
         return row
+
+
+class CookieMiddleware(SessionMiddleware):
+    """Django's own, but that a cookie is taken away only by what ends the session."""
+
+    def process_response(self, request: HttpRequest, response: HttpResponse) -> HttpResponse:
+        """The answer with its cookie. One that found its session gone leaves the browser's cookie:
+        whoever was asked to sign in again may have done so meanwhile, and this answer, which comes
+        after that one, would sign them out once more."""
+        session = request.session
+        if session.is_empty() and not session.modified:
+            return response
+        return super().process_response(request, response)
 
 
 class MemberMiddleware(AuthenticationMiddleware):

@@ -33,7 +33,7 @@ MIDDLEWARE = [
     "config.policy.PagePolicy",
     "whitenoise.middleware.WhiteNoiseMiddleware",
     "config.limits.BodyLimit",
-    "django.contrib.sessions.middleware.SessionMiddleware",
+    "accounts.sessions.CookieMiddleware",
     "django.middleware.common.CommonMiddleware",
     "django.middleware.csrf.CsrfViewMiddleware",
     "accounts.sessions.MemberMiddleware",

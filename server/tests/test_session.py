@@ -22,6 +22,19 @@ class Session(CrewTest):
         self.assertIsNone(client.delete("/api/session").json()["member"])
         self.assertEqual(client.get("/api/jobs").status_code, 401)
 
+    def test_what_was_under_way_while_they_signed_in_again_leaves_their_new_cookie(self) -> None:
+        client = Client()
+        self.sign_in(client, PASSWORD)
+        late = Client()
+        late.cookies["sessionid"] = client.cookies["sessionid"].value
+        client.delete("/api/session")
+        self.assertEqual(client.cookies["sessionid"].value, "")
+        answer = late.get("/api/jobs")
+        self.assertEqual((answer.status_code, list(answer.cookies)), (401, []))
+        answer = late.get("/api/session")
+        self.assertIsNone(answer.json()["member"])
+        self.assertNotIn("sessionid", answer.cookies)
+
     def test_cookies_are_out_of_reach_of_scripts_and_other_sites(self) -> None:
         client = Client()
         self.sign_in(client, PASSWORD)
