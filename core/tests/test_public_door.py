@@ -47,6 +47,7 @@ ASKED: dict[str, tuple[Any, ...]] = {
     "fill": (FILL,),
     "fold": (BENDS,),
     "bench": (TURN, {"format": "yarrow.bench/1", "units": "in", "made": [{"bend": 0}]}),
+    "bench_fit": (TURN, {"format": "yarrow.bench/1", "units": "in", "made": [{"bend": 0}]}),
     "handle": (TURN,),
     "learn": (BENDER, [{"mark": 12, "stub": 17}]),
     "line": ("turn at 30", "in"),

@@ -16,7 +16,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from typing import Any, Literal, NamedTuple
 
-from yarrow.documents.bench_file import bench_document
+from yarrow.documents.bench_file import bench_document, bench_fit_document
 from yarrow.documents.bender_file import bender_numbers, with_bends
 from yarrow.documents.bends_file import fold_document
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
@@ -75,6 +75,7 @@ __all__ = [
     "Written",
     "after_cutting",
     "bench",
+    "bench_fit",
     "bender",
     "box",
     "can_be_made",
@@ -214,9 +215,30 @@ def bench(
     Raises: DocumentError.
     Source: docs/geometry.md, at the bench.
     """
+    answer = bench_document(_run_or_piece(run, piece), came_out)
+    return plain(answer, _wording(run, country))
+
+
+def bench_fit(
+    run: Document,
+    came_out: Document,
+    country: Country | None = None,
+    piece: int | None = None,
+) -> Answer:
+    """How a piece at the bench comes to lie: of what bench answers, what a reading that is still
+    being typed makes of it.
+
+    Args: run, came_out and piece, as for bench.
+    Returns: ``yarrow.bench-fit/1``: how each leg will lie, the verdict, what to do about it.
+    Raises: DocumentError.
+    """
+    answer = bench_fit_document(_run_or_piece(run, piece), came_out)
+    return plain(answer, _wording(run, country))
+
+
+def _run_or_piece(run: Document, piece: int | None) -> Plan:
     survey = read_run(run)
-    plan = plan_run(survey) if piece is None else _piece_of(survey, piece)
-    return plain(bench_document(plan, came_out), _wording(run, country))
+    return plan_run(survey) if piece is None else _piece_of(survey, piece)
 
 
 def pieces(document: Document, country: Country | None = None) -> Answer:

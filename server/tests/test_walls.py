@@ -64,6 +64,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
         200,
     ),
     ("post", "/api/bench"): ({"document": DOCUMENT, "came_out": CAME_OUT}, 200),
+    ("post", "/api/bench/fit"): ({"document": DOCUMENT, "came_out": CAME_OUT}, 200),
     ("post", "/api/rack"): (DOCUMENT, 200),
     ("post", "/api/pieces"): (DOCUMENT, 200),
     ("post", "/api/plan-in-pieces"): (DOCUMENT, 200),

@@ -163,6 +163,15 @@ class CameOut(unittest.TestCase):
         mended = self.bench(document, {"bend": 0, "angle": 31, "mended": True})["bends"][0]
         self.assertEqual(mended["angle"], 31)
 
+    def test_what_is_still_being_typed_is_answered_as_it_will_be_when_it_is_kept(self) -> None:
+        for made in ({"bend": 0, "angle": 32}, {"bend": 0, "stub": 46}, {"bend": 0, "twist": 180}):
+            whole = self.bench(self.SET, made)
+            fit = yarrow.bench_fit(self.SET, came_out(made))
+            self.assertEqual(fit.pop("format"), "yarrow.bench-fit/1")
+            self.assertEqual(fit, {name: whole[name] for name in fit})
+        with self.assertRaisesRegex(DocumentError, r"made\[0\].bend"):
+            yarrow.bench_fit(self.SET, came_out({"bend": 7}))
+
     def test_what_can_be_mended_is_said(self) -> None:
         for angle, words in ((28, "can be bent on"), (32, "can be opened"), (35, "too far")):
             with self.subTest(angle=angle):

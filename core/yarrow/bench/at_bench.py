@@ -26,6 +26,7 @@ from yarrow.wording.lengths import LengthFormatter, degrees
 from yarrow.wording.phrase import Phrase, Value, count
 
 FORMAT = "yarrow.bench-plan/1"
+FIT_FORMAT = "yarrow.bench-fit/1"
 
 Verdict = Literal["fits", "gives", "scrap"]
 
@@ -83,6 +84,22 @@ class BendAtBench:
 
 
 @dataclass(frozen=True, slots=True)
+class BenchFit:
+    """What becomes of a piece with what came out of its bends: ``legs``, how it will hang;
+    ``told``, what to do about it, and what has to give way; ``learnt``, what the readings tell of
+    the bender. ``straight_left`` is the longest straight that still can be cut off: where the piece
+    is scrap, another may come of that."""
+
+    format: str
+    legs: tuple[LegAsBent, ...]
+    verdict: Verdict
+    told: tuple[Phrase, ...]
+    learnt: tuple[BendForBender, ...]
+    straight_left_mm: float
+    straight_left_text: str
+
+
+@dataclass(frozen=True, slots=True)
 class BenchPlan:
     """A piece at the bench, ``planned`` as it was before anything was bent. ``order`` is how its
     bends are made, with marks, steps and pictures of the piece as it has come out so far; ``bends``
@@ -108,6 +125,29 @@ class BenchPlan:
     straight_left_text: str
 
 
+@dataclass(frozen=True, slots=True)
+class _Bent:
+    """A piece so far: the numbers of the bends that are made, whether anything was ``read`` of
+    them, and what the others have to be."""
+
+    made: tuple[int, ...]
+    read: bool
+    found: Refit
+    fit: BenchFit
+
+
+def bench_fit(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = None) -> BenchFit:
+    """How a piece comes to lie after what came out of the bends that are made: as at_bench, and
+    without the order of those that are left.
+
+    Args:
+        plan: as of at_bench.
+        made: likewise.
+        held: likewise.
+    """
+    return _bent(plan, made, held).fit
+
+
 def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = None) -> BenchPlan:
     """The bends that are left, worked out anew from what came out of those that are made.
 
@@ -119,7 +159,44 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
     Source:
         docs/geometry.md, at the bench.
     """
-    words = plan.placed.words
+    run, words = plan.resolution.run, plan.placed.words
+    bent = _bent(plan, made, held)
+    pipe = bent.found.pipe(plan.placed.pipe) if bent.read else plan.placed.pipe
+    order = as_it_came_out(plan, pipe)
+    fit = bent.fit
+    return BenchPlan(
+        format=FORMAT,
+        planned=write_plan(plan),
+        cut_length=pipe.cut_length,
+        bends=tuple(
+            BendAtBench(
+                number,
+                number in bent.made,
+                bend.arc_start,
+                bend.arc_end,
+                bend.angle,
+                bend.roll,
+                bend.radius,
+                that_apply(bent.found.bent, number),
+            )
+            for number, bend in enumerate(pipe.bends)
+        ),
+        path=bent.found.path,
+        order=order,
+        before=before_bending(run, order, words),
+        warming=warm_bends(run, order, pipe, words),
+        legs=fit.legs,
+        verdict=fit.verdict,
+        told=fit.told,
+        learnt=fit.learnt,
+        straight_left_mm=fit.straight_left_mm,
+        straight_left_text=fit.straight_left_text,
+    )
+
+
+def _bent(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> _Bent:
+    """A piece with what was read of it. Args: made and held, as of at_bench."""
+    run, words = plan.resolution.run, plan.placed.words
     planned, hung = bent_as_planned(plan), hung_as_planned(plan)
     found = refit(planned, planned, hung, (), held)
     bends: list[int] = []
@@ -128,46 +205,22 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
     for each in made:
         bends.append(each.bend)
         if each.readings:
-            bender = plan.resolution.run.bender
             placing = plan.placed.placings[each.bend]
-            told = for_the_bender(
-                plan.resolution.run, found.bent, planned.cut, placing, each.bend, each.readings
-            )
+            told = for_the_bender(run, found.bent, planned.cut, placing, each.bend, each.readings)
             # A bend that was bent on or opened is no longer what the bender made of it.
             learnt += [told] if told and not each.mended else []
             readings = dict(each.readings)
             if "angle" in readings and not each.mended:
                 aimed = found.bent.bends[each.bend].angle
-                readings["angle"] = taken_as(bender, aimed, readings["angle"])
+                readings["angle"] = taken_as(run.bender, aimed, readings["angle"])
             taken[each.bend] = readings
             piece = _with_readings(found.bent, readings, each.bend)
-            found = refit(piece, planned, hung, bends, held)
-    legs = _legs(found, hung, float(plan.resolution.run.round_to), words)
+            found = refit(piece, planned, hung, tuple(bends), held)
+    legs = _legs(found, hung, float(run.round_to), words)
     straight = straight_left([found.bent.bends[bend] for bend in bends], planned.cut)
     read = any(each.readings for each in made)
-    pipe = found.pipe(plan.placed.pipe) if read else plan.placed.pipe
-    order = as_it_came_out(plan, pipe)
-    return BenchPlan(
-        format=FORMAT,
-        planned=write_plan(plan),
-        cut_length=pipe.cut_length,
-        bends=tuple(
-            BendAtBench(
-                number,
-                number in bends,
-                bend.arc_start,
-                bend.arc_end,
-                bend.angle,
-                bend.roll,
-                bend.radius,
-                that_apply(found.bent, number),
-            )
-            for number, bend in enumerate(pipe.bends)
-        ),
-        path=found.path,
-        order=order,
-        before=before_bending(plan.resolution.run, order, words),
-        warming=warm_bends(plan.resolution.run, order, pipe, words),
+    fit = BenchFit(
+        format=FIT_FORMAT,
         legs=legs,
         verdict=_verdict(found, legs),
         told=(
@@ -178,9 +231,10 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
         if read
         else (),
         learnt=tuple(learnt),
-        straight_left_mm=convert_length(straight, plan.resolution.run.unit, "mm"),
+        straight_left_mm=convert_length(straight, run.unit, "mm"),
         straight_left_text=words.length(words.down(straight)),
     )
+    return _Bent(tuple(bends), read, found, fit)
 
 
 def _with_readings(piece: BentPiece, readings: Mapping[str, float], bend: int) -> BentPiece:

@@ -6,6 +6,7 @@ from __future__ import annotations
 import math
 from collections.abc import Collection, Iterator, Sequence
 from dataclasses import dataclass, replace
+from functools import lru_cache
 from itertools import cycle, pairwise
 
 from yarrow.bench.readings.reading import BentPiece
@@ -96,11 +97,12 @@ class Refit:
         )
 
 
+@lru_cache(maxsize=200)
 def refit(
     piece: BentPiece,
     planned: BentPiece,
     hung: HungPiece,
-    made: Collection[int],
+    made: tuple[int, ...],
     held: int | None = None,
 ) -> Refit:
     """The bends that are left, so that the legs come as near as they can all be to where they were
@@ -108,7 +110,8 @@ def refit(
 
     The place, the angle and the roll of every bend that is left, how far the pipe is turned about
     its first leg and what is cut off at its start are what least squares may choose. Where several
-    serve, what is nearest to the plan is taken.
+    serve, what is nearest to the plan is taken. It is remembered: at the next reading the bends
+    that were made before it are as they were.
 
     Args:
         piece: its made bends as they were read, the others as they were planned.

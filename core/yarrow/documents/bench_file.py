@@ -2,9 +2,16 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Any, NamedTuple
 
-from yarrow.bench.at_bench import BenchPlan, MadeBend, at_bench, bent_as_planned
+from yarrow.bench.at_bench import (
+    BenchFit,
+    BenchPlan,
+    MadeBend,
+    at_bench,
+    bench_fit,
+    bent_as_planned,
+)
 from yarrow.bench.readings.reading import BentPiece
 from yarrow.bench.readings.registry import READING_NAMES, in_order
 from yarrow.documents.errors import DocumentError
@@ -25,6 +32,14 @@ def check_came_out(document: object) -> None:
     reader("bench")(document, "", read_unit(document))
 
 
+class _CameOut(NamedTuple):
+    """What came out, of a piece that can be made; and the leg that is to hold."""
+
+    plan: BuildablePlan
+    made: list[MadeBend]
+    held: int | None
+
+
 def bench_document(plan: Plan, document: object) -> BenchPlan:
     """The bends of a piece that are left, after what was read of those that are made.
 
@@ -38,6 +53,23 @@ def bench_document(plan: Plan, document: object) -> BenchPlan:
     Source:
         docs/run-file.md.
     """
+    return at_bench(*_read_came_out(plan, document))
+
+
+def bench_fit_document(plan: Plan, document: object) -> BenchFit:
+    """How a piece comes to lie after what was read of the bends that are made, and no more.
+
+    Args:
+        plan: of the piece.
+        document: ``yarrow.bench/1``, in the run's units.
+
+    Raises:
+        DocumentError, as bench_document.
+    """
+    return bench_fit(*_read_came_out(plan, document))
+
+
+def _read_came_out(plan: Plan, document: object) -> _CameOut:
     unit = read_unit(document)
     shape = reader("bench")(document, "", unit)
     if not isinstance(plan, BuildablePlan):
@@ -58,7 +90,7 @@ def bench_document(plan: Plan, document: object) -> BenchPlan:
         readings = {name: _number(value) for name, value in each.items() if name in READING_NAMES}
         piece = _with_checked(piece, each["bend"], readings, path)
         made.append(MadeBend(each["bend"], readings, each["mended"]))
-    return at_bench(plan, made, held)
+    return _CameOut(plan, made, held)
 
 
 def _with_checked(piece: BentPiece, bend: int, readings: dict[str, float], path: str) -> BentPiece:

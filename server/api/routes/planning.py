@@ -27,7 +27,7 @@ from api.shapes import (
     WallDocument,
 )
 from exports.dxf import read_path
-from yarrow.bench.at_bench import BenchPlan
+from yarrow.bench.at_bench import BenchFit, BenchPlan
 from yarrow.documents.bends_file import FoldedPipe
 from yarrow.documents.catalogue import Catalogue
 from yarrow.pieces.piece_plan import PiecesOfRun, PlanInPieces
@@ -66,6 +66,14 @@ def handle(
 def at_bench(request: MemberRequest, body: AtBench, country: Country | None = None) -> HttpResponse:
     """What is left to do at the bench after what came out of a piece's bends; nothing is saved."""
     return answered(yarrow.bench(body.document, body.came_out, country, body.piece))
+
+
+@router.post("/bench/fit", response={200: BenchFit, **REFUSALS}, operation_id="bench_fit")
+def bench_fit(
+    request: MemberRequest, body: AtBench, country: Country | None = None
+) -> HttpResponse:
+    """What a reading that is still being typed makes of a piece; nothing is saved."""
+    return answered(yarrow.bench_fit(body.document, body.came_out, country, body.piece))
 
 
 @router.post("/recalibrated", response={200: Recalibrated, **REFUSALS}, operation_id="recalibrated")

@@ -250,6 +250,23 @@ export function atBench(
   );
 }
 
+/** What a reading that is still being typed makes of a run's piece, counted from 1. */
+export function benchFit(
+  document: Schemas["RunDocument"],
+  came_out: Schemas["BenchDocument"],
+  country: Country,
+  piece: number | null,
+  signal: AbortSignal,
+) {
+  return unwrap(
+    client.POST("/api/bench/fit", {
+      params: { query: { country } },
+      body: { document, came_out, piece },
+      signal,
+    }),
+  );
+}
+
 /** What a run's bender that is known better by now changes in it. */
 export function recalibrated(
   document: Schemas["RunDocument"],
@@ -291,6 +308,7 @@ export function putStage(runId: number, stage: Schemas["RunSummary"]["stage"]) {
 }
 
 export type BenchPlan = Awaited<ReturnType<typeof atBench>>;
+export type BenchFit = Awaited<ReturnType<typeof benchFit>>;
 
 export type PiecesOfRun = Schemas["PiecesOfRun"];
 

@@ -24,6 +24,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench/fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bench Fit
+         * @description What a reading that is still being typed makes of a piece; nothing is saved.
+         */
+        post: operations["bench_fit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/benders": {
         parameters: {
             query?: never;
@@ -1871,6 +1891,32 @@ export interface components {
             stub?: string | number;
             /** @description Degrees clockwise seen along the pipe from its start, out of the plane that it was to lie in; 180 is the wrong way round. */
             twist?: number;
+        };
+        /**
+         * BenchFit
+         * @description What becomes of a piece with what came out of its bends: ``legs``, how it will hang;
+         *     ``told``, what to do about it, and what has to give way; ``learnt``, what the readings tell of
+         *     the bender. ``straight_left`` is the longest straight that still can be cut off: where the piece
+         *     is scrap, another may come of that.
+         */
+        BenchFit: {
+            /** Format */
+            format: string;
+            /** Learnt */
+            learnt: components["schemas"]["BendForBender"][];
+            /** Legs */
+            legs: components["schemas"]["LegAsBent"][];
+            /** Straight Left Mm */
+            straight_left_mm: number;
+            /** Straight Left Text */
+            straight_left_text: string;
+            /** Told */
+            told: string[];
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fits" | "gives" | "scrap";
         };
         /**
          * BenchPlan
@@ -6611,6 +6657,95 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchPlan"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bench_fit: {
+        parameters: {
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtBench"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchFit"];
                 };
             };
             /** @description Bad Request */

@@ -119,7 +119,9 @@ export function Bench({ run, piece }: Props) {
             >
               {voice.on ? "Listening" : "Listen"}
             </Button>
-          ) : null}
+          ) : (
+            <span className="text-sm text-soft">It can’t hear.</span>
+          )}
           <Link
             to={`/runs/${run.id}`}
             className="inline-flex min-h-11 items-center rounded-md border border-line px-4 font-medium"

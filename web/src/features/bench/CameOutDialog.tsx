@@ -10,7 +10,7 @@ import { HoldButton } from "@/ui/HoldButton";
 import { TextField } from "@/ui/TextField";
 import { CouldBecome } from "./CouldBecome";
 import { BenchVerdict } from "./OfferUp";
-import { type Run, useBenchPlan } from "./useBench";
+import { type Run, useBenchFit } from "./useBench";
 
 type Typed = Readonly<Partial<Record<Field, string>>>;
 /** What was typed of each bend and not kept, by its number: a window that is closed loses nothing. */
@@ -53,7 +53,7 @@ export function CameOutDialog(props: Props) {
   const [mended, setMended] = useState(kept.mended ?? false);
   const readings = { ...read(typed), ...(mended ? { mended } : {}) };
   const asked = open && Object.keys(readings).length > 0 ? tried(bend, readings) : null;
-  const there = useBenchPlan({ run, piece }, asked);
+  const there = useBenchFit({ run, piece }, asked);
   const problems = there.error instanceof Refused ? there.error.problem.errors : [];
   const planned = plan.planned.bends[bend];
   const reads = (name: Field) => plan.bends[bend]?.readings.includes(name) ?? false;
@@ -120,9 +120,9 @@ export function CameOutDialog(props: Props) {
             data-tried
             data-current={!there.isPlaceholderData}
           >
-            <BenchVerdict plan={there.data} />
+            <BenchVerdict fit={there.data} />
             {there.data.verdict === "scrap" ? (
-              <CouldBecome plan={there.data} runId={run.id} />
+              <CouldBecome fit={there.data} runId={run.id} />
             ) : null}
           </div>
         ) : null}

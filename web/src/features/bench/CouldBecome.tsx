@@ -2,11 +2,16 @@
 // cut no longer.
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { type BenchPlan, couldBecome } from "@/api/queries";
+import { type BenchFit, couldBecome } from "@/api/queries";
 import { Figures } from "@/ui/Figures";
 
-export function CouldBecome({ plan, runId }: { plan: BenchPlan; runId: number }) {
-  const straight = plan.straight_left_mm;
+type Props = {
+  fit: Pick<BenchFit, "straight_left_mm" | "straight_left_text">;
+  runId: number;
+};
+
+export function CouldBecome({ fit, runId }: Props) {
+  const straight = fit.straight_left_mm;
   const others = useQuery({
     queryKey: ["could-become", runId, Math.floor(straight)],
     queryFn: ({ signal }) => couldBecome(runId, straight, signal),
@@ -16,7 +21,7 @@ export function CouldBecome({ plan, runId }: { plan: BenchPlan; runId: number })
   const found = others.data ?? [];
   return (
     <p data-could-become className="text-base">
-      <Figures text={`${plan.straight_left_text} of it is straight still.`} />{" "}
+      <Figures text={`${fit.straight_left_text} of it is straight still.`} />{" "}
       {found.length > 0 ? "That is enough for " : "Nothing else of the job is cut so short."}
       {found.map(({ id, name, cut_length_text }, at) => (
         <span key={id}>

@@ -1,5 +1,5 @@
 // The last step: how each leg will lie, what to do about it, and whether the piece fits.
-import type { BenchPlan } from "@/api/queries";
+import type { BenchFit, BenchPlan } from "@/api/queries";
 import { NO_LEG } from "@/model/bench";
 import { Button } from "@/ui/Button";
 import { Figures } from "@/ui/Figures";
@@ -14,15 +14,18 @@ const VERDICTS = {
   scrap: { stands: "full", word: "It does not come to lie as planned" },
 } as const;
 
-export function BenchVerdict({ plan }: { plan: BenchPlan }) {
-  const { stands, word } = VERDICTS[plan.verdict];
+/** What a bench's answer says of the fit, whichever of the two it is. */
+type Fit = Pick<BenchFit, "verdict" | "told">;
+
+export function BenchVerdict({ fit }: { fit: Fit }) {
+  const { stands, word } = VERDICTS[fit.verdict];
   return (
-    <div role="status" data-verdict={plan.verdict}>
+    <div role="status" data-verdict={fit.verdict}>
       <p className="text-xl">
         <Headline stands={stands} word={word} />
       </p>
       <ul className="grid gap-1 pt-2">
-        {plan.told.map((text) => (
+        {fit.told.map((text) => (
           <li key={text}>
             <Figures text={text} />
           </li>
@@ -51,8 +54,8 @@ export function OfferUp({ plan, runId, held, hold, anew, told }: Props) {
     >
       <div className="mx-auto grid max-w-3xl gap-4 text-lg">
         <h2 className="text-2xl font-semibold">Offer it up</h2>
-        <BenchVerdict plan={plan} />
-        {plan.verdict === "scrap" ? <CouldBecome plan={plan} runId={runId} /> : null}
+        <BenchVerdict fit={plan} />
+        {plan.verdict === "scrap" ? <CouldBecome fit={plan} runId={runId} /> : null}
         <Legs plan={plan} held={held} hold={hold} />
         <p className="text-soft">
           With the clips off it lies off the wall by what they will pull in; offer it up at both

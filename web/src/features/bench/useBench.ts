@@ -1,8 +1,8 @@
 // A piece at the bench: where it stands, and what the core makes of what came out so far.
-import { useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Schemas } from "@/api/client";
-import { atBench, type BenchPlan } from "@/api/queries";
+import { atBench, type BenchPlan, benchFit } from "@/api/queries";
 import {
   begun,
   type CameOut,
@@ -20,17 +20,30 @@ export type Run = Schemas["RunDetail"];
 
 type Asked = { readonly run: Run; readonly piece: number };
 
+/** An answer holds as long as what was asked; without a network it says so, and does not wait. */
+const ASKED_ONCE = { staleTime: Infinity, retry: false, networkMode: "always" } as const;
+
 /** The bench's answer to what came out; null pieces are a run of one. */
-export function useBenchPlan({ run, piece }: Asked, read: CameOut | null) {
+function useBenchPlan({ run, piece }: Asked, read: CameOut | null) {
   return useQuery({
     queryKey: ["bench", run.id, run.version, piece, JSON.stringify(read)],
     queryFn: ({ signal }) =>
       atBench(run.document, read as CameOut, run.job_rules, piece || null, signal),
     enabled: read !== null,
-    placeholderData: (before) => before,
-    staleTime: Infinity,
-    retry: false,
-    networkMode: "always", // without a network it says so, and does not wait
+    placeholderData: keepPreviousData,
+    ...ASKED_ONCE,
+  });
+}
+
+/** What a reading that is still being typed makes of the piece. */
+export function useBenchFit({ run, piece }: Asked, read: CameOut | null) {
+  return useQuery({
+    queryKey: ["bench-fit", run.id, run.version, piece, JSON.stringify(read)],
+    queryFn: ({ signal }) =>
+      benchFit(run.document, read as CameOut, run.job_rules, piece || null, signal),
+    enabled: read !== null,
+    placeholderData: keepPreviousData,
+    ...ASKED_ONCE,
   });
 }
 
