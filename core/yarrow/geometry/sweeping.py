@@ -233,10 +233,12 @@ class Block:
 
 @dataclass(frozen=True, slots=True)
 class Sweep:
-    """What rods sweep that are turned right round a line, with where each lies beside it."""
+    """What rods sweep that are turned right round a line, with where each lies beside it; and where
+    all of them do, arcs' sides too: what is clear of that needs no second look."""
 
     axis: TurnAxis
     rods: tuple[tuple[Rod, Ring], ...]
+    all_of_it: Ring
 
     @classmethod
     def of(cls, axis: TurnAxis, rods: Iterable[Rod]) -> Sweep:
@@ -249,7 +251,15 @@ class Sweep:
         """
         beside = ((rod, rod.beside(axis)) for rod in rods)
         moving = [each for each in beside if each[1].most > _ON_THE_LINE]
-        return cls(axis, tuple(sorted(moving, key=lambda each: -each[1].most)))
+        rings = [ring for _, ring in moving]
+        off = max((rod.off for rod, _ in moving), default=0.0)
+        all_of_it = Ring(
+            min((ring.low for ring in rings), default=0.0) - off,
+            max((ring.high for ring in rings), default=0.0) + off,
+            min((ring.least for ring in rings), default=0.0) - off,
+            max((ring.most for ring in rings), default=0.0) + off,
+        )
+        return cls(axis, tuple(sorted(moving, key=lambda each: -each[1].most)), all_of_it)
 
     def meets(self, solid: Block | Rod, apart: float, near: float) -> bool:
         """Whether anything comes nearer to a solid than it has to stay. What is said to stay clear
@@ -263,6 +273,8 @@ class Sweep:
             docs/geometry.md, getting it in.
         """
         beside = solid.roughly_beside(self.axis)
+        if self.all_of_it.apart(beside) >= apart + solid.off:
+            return False
         moving = [
             (rod, ring, apart + rod.off + solid.off)
             for rod, ring in self.rods

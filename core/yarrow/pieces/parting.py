@@ -103,6 +103,7 @@ def fewest(
     most = pieces or math.ceil(sticks.length / max(sticks.stick, _HAIR)) + len(stretches) + 1
     # Of every place that so many joints lead to, the cheapest way there.
     reached: dict[float, tuple[float, tuple[float, ...]]] = {0.0: (0.0, ())}
+    onward: dict[float, list[tuple[float, float]]] = {}
     for number in range(1, most + 1):
         if not pieces or number == pieces:
             ended = _ended(sticks, reached)
@@ -110,7 +111,9 @@ def fewest(
                 return ended
         following: dict[float, tuple[float, tuple[float, ...]]] = {}
         for begins, (cost, way) in reached.items():
-            for place, costs in _onward(sticks, stretches, begins):
+            if begins not in onward:
+                onward[begins] = _onward(sticks, stretches, begins)
+            for place, costs in onward[begins]:
                 price = cost + costs
                 if place not in following or price < following[place][0]:
                     following[place] = (price, (*way, place))
