@@ -12,6 +12,7 @@ from typing import Any
 import yarrow
 from core.tests.builders import end, framed_wall, run, turn
 from core.tests.fill.test_absurd_checks import BOX, FILL, HOLES, PULL_BOX
+from core.tests.site.asking import between_holes
 
 BENDS = {
     "format": "yarrow.bends/1",
@@ -69,6 +70,7 @@ ASKED: dict[str, tuple[Any, ...]] = {
     "schedule": (b"name,type,size,length,bends,wires\nA,emt,,20,1,3 x 12 thhn\n", "in"),
     "sitebox": ({"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}, [TURN]),
     "wall": (FRAMED,),
+    "site": (between_holes((0, 0), (430, 0)),),
     "work": (TURN,),
     "wires": ("3 x 12 thhn", "in"),
     "catalog": (),
@@ -104,6 +106,7 @@ class PublicDoor(unittest.TestCase):
                 "read_stock",
                 "run_of_wall",
                 "runs_of_wall",
+                "site_values",
                 "wall_values",
             },
         )

@@ -33,6 +33,7 @@ from yarrow.documents.schedule import check_schedule, read_schedule, schedule_cs
 from yarrow.documents.schema import SCHEMAS
 from yarrow.documents.schema import schema as _schema
 from yarrow.documents.site_box_file import site_box_document
+from yarrow.documents.site_file import site_document
 from yarrow.documents.stock_file import stock_document
 from yarrow.documents.stock_in_hand import (
     after_cutting,
@@ -62,6 +63,7 @@ from yarrow.runs.planned import Plan
 from yarrow.runs.planner import plan_run
 from yarrow.runs.recalibrated import recalibrated as marks_moved
 from yarrow.runs.written_plan import write_plan
+from yarrow.site.site_plan import SitePlan
 from yarrow.walls.wall_plan import WallPlan
 from yarrow.wording.wording import Country, Wording, wording_of
 
@@ -111,6 +113,8 @@ __all__ = [
     "runs_of_wall",
     "schedule",
     "schema",
+    "site",
+    "site_values",
     "sitebox",
     "stock_of_runs",
     "wall",
@@ -607,6 +611,26 @@ def run_of_wall(run: Document, made: Document) -> Answer:
     Args: run, ``yarrow.run/1``; made, the same feed's of runs_of_wall.
     """
     return brought_up_to_date(run, made)
+
+
+def site(document: Document, country: Country | None = None) -> Answer:
+    """Ducts between buildings: pull points, the ways of cables, ducts, what one cut takes down.
+
+    Args: document, ``yarrow.site/1``.
+    Returns: ``yarrow.site-plan/1``, points and lengths in metres.
+    Raises: DocumentError; also where the extra ``yarrow[site]`` is not installed.
+    Source: docs/ducts.md.
+    """
+    return plain(site_document(document), _wording(document, country))
+
+
+def site_values(document: Document) -> SitePlan:
+    """The same as frozen values, for who draws it.
+
+    Args: document, ``yarrow.site/1``.
+    Raises: DocumentError.
+    """
+    return site_document(document)
 
 
 def can_be_made(answer: Answer) -> bool:

@@ -193,6 +193,7 @@ CHECKS: dict[str, tuple[Callable[[dict[str, Any]], dict[str, Any]], str]] = {
     "fold": (yarrow.fold, "straight pipe and bends to their shape"),
     "fill": (yarrow.fill, "whether conductors go into a conduit or trunking"),
     "wall": (yarrow.wall, "a framed wall: boxes, holes, a run for every feed"),
+    "site": (yarrow.site, "ducts between buildings: pull points, ways, ducts, cuts"),
     "box": (yarrow.box, "whether a box is large enough for what is in it"),
     "pullbox": (yarrow.pullbox, "the least box for large wire"),
     "entries": (yarrow.entries, "whether the holes in a box's walls go together"),

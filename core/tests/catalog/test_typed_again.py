@@ -32,6 +32,7 @@ class TypedAgain(unittest.TestCase):
             f"{name}.{path}": str(value)
             for name in (
                 "couplings",
+                "ducts",
                 "elastic",
                 "fill",
                 "framing",

@@ -23,11 +23,14 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.fill.asking import cable, core, wire
+from core.tests.site.asking import between_holes, building, fibre, site, trench
+from core.tests.site.asking import hole as hand_hole
 from yarrow import pieces_values, plan_values
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
 from yarrow.documents.site_box_file import site_box_document
+from yarrow.documents.site_file import site_document
 from yarrow.documents.stock_file import stock_document
 from yarrow.documents.wall_file import wall_document
 from yarrow.findings.finding import Finding
@@ -140,6 +143,22 @@ def holes(entries: list[dict[str, Any]], box: dict[str, Any], **more: Any) -> Fo
 def site_box(told: dict[str, Any], *runs: dict[str, Any]) -> Found:
     document = {"format": "yarrow.sitebox/1", "units": "in", "name": "P", **told}
     return lambda: site_box_document(document, list(runs)).findings
+
+
+def ducts(document: dict[str, Any]) -> Found:
+    return lambda: site_document(document).findings
+
+
+PAIR = [hand_hole("A", 0, 0), hand_hole("B", 100, 0)]
+STRAIGHT = trench("T", (0, 0), (100, 0))
+HABIT = (
+    "The habit of crews who lay ducts between buildings: 200 m straight, 50 m less for each "
+    "quarter bend, never over 270°"
+)
+SWEEPS = (
+    "Yarrow's working figures: a sweep of ten times the duct's outside; a cable not bent tighter "
+    "than 20 diameters while it is pulled"
+)
 
 
 def entry(name: str, wall: str, size: str, **more: Any) -> dict[str, Any]:
@@ -490,6 +509,147 @@ CASES: dict[str, Case] = {
         (),
         "2 3 1/2 1",
         "",
+        None,
+    ),
+    "trench-of-no-length": Case(
+        ducts(site(PAIR, [STRAIGHT, trench("Stub", (50, 40))])),
+        "warning",
+        "trenches[1].line",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "trenches-cross": Case(
+        ducts(
+            site(
+                [*PAIR, hand_hole("C", 50, 40), hand_hole("D", 50, -40)],
+                [STRAIGHT, trench("U", (50, 40), (50, -40))],
+            )
+        ),
+        "warning",
+        "trenches[1].line",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "trench-ends-in-the-open": Case(
+        ducts(site(PAIR, [trench("T", (0, 0), (120, 0))])),
+        "warning",
+        "trenches[0].line",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "pull-point-wanted": Case(
+        ducts(between_holes((0, 0), (300, 0))),
+        "warning",
+        "trenches[0]",
+        None,
+        (),
+        "150 1",
+        HABIT,
+        None,
+    ),
+    # Nobody stands a pull point in a road: 300 m straight, where 200 are the most.
+    "stretch-over-its-limit": Case(
+        ducts(
+            site(
+                [hand_hole("A", 0, 0), hand_hole("B", 300, 0)],
+                [trench("T", (0, 0), (300, 0), surface="road")],
+            )
+        ),
+        "error",
+        "trenches[0]",
+        None,
+        (),
+        "300 0 200 270",
+        HABIT,
+        None,
+    ),
+    # 114 mm outside: ten times that.
+    "sweep-too-tight": Case(
+        ducts(site(PAIR, [trench("T", (0, 0), (50, 0), (50, 20), (100, 0), radius=900)])),
+        "error",
+        "trenches[0].radius",
+        None,
+        (),
+        "900 1140",
+        SWEEPS,
+        None,
+    ),
+    "place-not-reached": Case(
+        ducts(site([*PAIR, building("Hut", 50, 30)], [STRAIGHT])),
+        "error",
+        "places[2].at",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
+    "one-cut-takes-down": Case(
+        ducts(site(PAIR, [STRAIGHT], [fibre("B", "A")])),
+        "warning",
+        "places[1]",
+        None,
+        (),
+        "100",
+        "",
+        None,
+    ),
+    "cable-without-a-way": Case(
+        ducts(
+            site(
+                [*PAIR, hand_hole("C", 0, 50), hand_hole("D", 100, 50)],
+                [STRAIGHT, trench("U", (0, 50), (100, 50))],
+                [fibre("C", "A")],
+            )
+        ),
+        "error",
+        "cables[0].to",
+        None,
+        (),
+        "1",
+        "",
+        None,
+    ),
+    "no-second-way": Case(
+        ducts(site(PAIR, [STRAIGHT], [fibre("B", "A", second=True)])),
+        "error",
+        "cables[0].second",
+        None,
+        (),
+        "1",
+        "",
+        None,
+    ),
+    # One cable may take 53 % of 102 mm: 74.2 mm across, and eight tenths of one count as one: 83.
+    "duct-too-small": Case(
+        ducts(site(PAIR, [STRAIGHT], [fibre("B", "A", kind="power", diameter=85)])),
+        "error",
+        "cables[0].diameter",
+        None,
+        (),
+        "1 100 150",
+        "",
+        None,
+    ),
+    # 12 kg a metre over 100 m level: 12 x 9.81 x 0.35 x 100 = 4,120 N.
+    "cable-pulls-too-hard": Case(
+        ducts(site(PAIR, [STRAIGHT], [fibre("B", "A", kind="power", mass=12, most_tension=4000)])),
+        "error",
+        "cables[0].most_tension",
+        None,
+        (),
+        "1 4 120 4 000",
+        "Yarrow's working figure: what makers of outdoor fibre usually allow; its own sheet "
+        "decides",
         None,
     ),
     "box-beyond-the-wall": Case(

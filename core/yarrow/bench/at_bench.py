@@ -126,7 +126,7 @@ class BenchPlan:
 
 
 @dataclass(frozen=True, slots=True)
-class _Bent:
+class _PieceSoFar:
     """A piece so far: the numbers of the bends that are made, whether anything was ``read`` of
     them, and what the others have to be."""
 
@@ -145,7 +145,7 @@ def bench_fit(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = 
         made: likewise.
         held: likewise.
     """
-    return _bent(plan, made, held).fit
+    return _so_far(plan, made, held).fit
 
 
 def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = None) -> BenchPlan:
@@ -160,7 +160,7 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
         docs/geometry.md, at the bench.
     """
     run, words = plan.resolution.run, plan.placed.words
-    bent = _bent(plan, made, held)
+    bent = _so_far(plan, made, held)
     pipe = bent.found.pipe(plan.placed.pipe) if bent.read else plan.placed.pipe
     order = as_it_came_out(plan, pipe)
     fit = bent.fit
@@ -194,7 +194,7 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
     )
 
 
-def _bent(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> _Bent:
+def _so_far(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> _PieceSoFar:
     """A piece with what was read of it. Args: made and held, as of at_bench."""
     run, words = plan.resolution.run, plan.placed.words
     planned, hung = bent_as_planned(plan), hung_as_planned(plan)
@@ -234,7 +234,7 @@ def _bent(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> _B
         straight_left_mm=convert_length(straight, run.unit, "mm"),
         straight_left_text=words.length(words.down(straight)),
     )
-    return _Bent(tuple(bends), read, found, fit)
+    return _PieceSoFar(tuple(bends), read, found, fit)
 
 
 def _with_readings(piece: BentPiece, readings: Mapping[str, float], bend: int) -> BentPiece:

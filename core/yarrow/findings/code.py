@@ -127,6 +127,20 @@ class FindingCode(StrEnum):
     BOX_OF_WALL_TOO_FULL = "box-of-wall-too-full", "error"
     CANNOT_BE_SLID = "cannot-be-slid", "error"
 
+    # Ducts between buildings
+    TRENCH_OF_NO_LENGTH = "trench-of-no-length", "warning"
+    TRENCHES_CROSS = "trenches-cross", "warning"
+    TRENCH_ENDS_IN_THE_OPEN = "trench-ends-in-the-open", "warning"
+    PULL_POINT_WANTED = "pull-point-wanted", "warning"
+    STRETCH_OVER_ITS_LIMIT = "stretch-over-its-limit", "error"
+    SWEEP_TOO_TIGHT = "sweep-too-tight", "error"
+    PLACE_NOT_REACHED = "place-not-reached", "error"
+    ONE_CUT_TAKES_DOWN = "one-cut-takes-down", "warning"
+    CABLE_WITHOUT_A_WAY = "cable-without-a-way", "error"
+    NO_SECOND_WAY = "no-second-way", "error"
+    DUCT_TOO_SMALL = "duct-too-small", "error"
+    CABLE_PULLS_TOO_HARD = "cable-pulls-too-hard", "error"
+
     # Conduit and trunking
     DOES_NOT_FIT = "does-not-fit", "error"
     WIDER_THAN_INSIDE = "wider-than-inside", "error"

@@ -680,6 +680,126 @@ EN_US = {
         "From {one} to {other} there is no bay with room for a coupling, and a piece that is bent "
         "at both of its ends does not go through a stud. Put one box on another stud."
     ),
+    # Ducts between buildings
+    "trench-of-no-length": "Trench {trench} has no length yet. Draw on, or take it away.",
+    "trenches-cross": (
+        "Trenches {one} and {other} cross and do not meet: no duct leads from one into the other. "
+        "Put a point of one on the other where they are to."
+    ),
+    "trenches-cross/itself": (
+        "Trench {one} crosses itself, and its ducts do not meet there. Move a point of it."
+    ),
+    "trench-ends-in-the-open": (
+        "Trench {trench} ends at nothing. Draw it on to a place or another trench, or put a hand "
+        "hole at its end."
+    ),
+    "trench-ends-in-the-open/alone": (
+        "Trench {trench} touches nothing: no place and no other trench. Draw it on to one."
+    ),
+    "pull-point-wanted": (
+        "A pull point is wanted {at} on from {other}: Yarrow puts {point} there. Set it, and it "
+        "stays where it is."
+    ),
+    "pull-point-wanted/branch": (
+        "Where trenches branch there is a pull point: Yarrow puts {point} there. Set it, and it "
+        "stays where it is."
+    ),
+    "stretch-over-its-limit": (
+        "From {one} to {other} it is {length} with {degrees}, and {longest} is the most with so "
+        "much turning, never over {most}. No pull point can stand there, in a road or close to a "
+        "building. Set one yourself, or lead the trench with fewer turns."
+    ),
+    "sweep-too-tight": (
+        "The sweeps of trench {trench} have a radius of {radius}, and its ducts want {least} at "
+        "least. Take wider sweeps."
+    ),
+    "sweep-too-tight/cable": (
+        "{cable} wants a radius of {least} at least while it is pulled, and the sweeps on its way "
+        "have {radius}. Take wider sweeps, or another cable."
+    ),
+    "place-not-reached": "No trench comes to {place}. Draw one to it, or move it on to one.",
+    "one-cut-takes-down": (
+        "One cut takes {place} down: it has no way round {stretches:, }. A trench of {new} from "
+        "{one} to {other} would give it a second way."
+    ),
+    "cable-without-a-way": "There is no way through the trenches for {cable}. Join them up.",
+    "no-second-way": (
+        "There are no two ways that share no stretch for {cable}. Draw the trench that is missing, "
+        "or pull both the same way."
+    ),
+    "duct-too-small": (
+        "{cable} does not go into a duct of {size} by the fill rule. Take {enough} at least."
+    ),
+    "duct-too-small/none": (
+        "{cable} does not go into a duct of {size} by the fill rule, nor into any that is listed."
+    ),
+    "cable-pulls-too-hard": (
+        "{cable} takes about {tension} on {stretch}, and it bears {most}. Put a pull point there, "
+        "or lead it with fewer turns."
+    ),
+    "site/loose-end": "a loose end",
+    "site/cable": "{count} {kind}, {one} to {other}",
+    "site/kind/fibre": "fibre",
+    "site/kind/copper": "copper",
+    "site/kind/power": "power",
+    "site/kind/spare": "spare, rope in it",
+    "site/surface/grass": "grass",
+    "site/surface/paved": "paving",
+    "site/surface/road": "road",
+    "site/why/place": "set",
+    "site/why/branch": "trenches branch here",
+    "site/why/on-the-way": "the way is too long or turns too much without it",
+    "site/why/loose-end": "the trench ends here",
+    "site/uses": "{length} of {longest}",
+    "site/uses/bent": "{length} of {longest} ({straight} less {less} for {degrees})",
+    "site/turns": "{degrees} of {most}",
+    "site/lies": "{length} in {trench}, under {surface}, cover {cover}",
+    "site/cut/none": "No cable goes through here.",
+    "site/cut/one": "One cut here takes {places:, } down.",
+    "site/cut/some": "One cut here takes down {places:, }.",
+    "site/pull": (
+        "In one go, fed in at {feed}: about {tension} of {most}. The hardest stretch by itself is "
+        "{stretch}, {by_stretch}."
+    ),
+    "site/pull/parted": (
+        "In one go it would take {tension}, and it bears {most}: pull it stretch by stretch. The "
+        "hardest is {stretch}, {by_stretch}."
+    ),
+    "site/points": "Pull points that Yarrow puts: {branches} at branches, {more} on the way.",
+    "site/one-less": (
+        "{points} on the way, and {less} can't do it: {left} with {degrees} would be left, and "
+        "{longest} is the most."
+    ),
+    "site/cannot-keep": (
+        "No number of pull points keeps this way within its limit where they may stand: {left} "
+        "with {degrees} would be left, and {longest} is the most."
+    ),
+    "site/second-way": (
+        "{length} of trench from {one} to {other} frees {places:, } of any one cut."
+    ),
+    "site/rules": (
+        "Between pull points {straight} at most when straight, {less} less for each 90°, never "
+        "over {degrees}."
+    ),
+    "site/school/outdoor": "Outdoor ducts: 270°, and less for each bend",
+    "site/school/wiring": "Building wiring: 360°",
+    "site/check/rope": "rope in each duct",
+    "site/check/mandrel": "mandrel through",
+    "site/check/caps": "caps on",
+    "site/check/label": "labels on",
+    "site/check/photo": "photograph taken",
+    "site/check/depth": "depth measured",
+    "site/amount/trench": "trench in {surface}, {deep} deep",
+    "site/amount/duct": "duct {size}, waste included",
+    "site/amount/couplings": "couplings {size}",
+    "site/amount/bends": "bends {size}, {degrees}",
+    "site/amount/rope": "pull rope",
+    "site/amount/tape": "warning tape",
+    "site/amount/building": "entries of buildings",
+    "site/amount/hand-hole": "hand holes",
+    "site/amount/vault": "vaults",
+    "site/amount/pull-box": "pull boxes",
+    "site/amount/cable": "{kind} cable, {one} to {other}",
     # Racks
     "rack-is-exact": (
         "A rack is marked by the exact geometry: printed marks do not keep pipes parallel."

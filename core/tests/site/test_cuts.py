@@ -1,0 +1,119 @@
+"""What one cut takes down and second ways, held to removing each stretch and searching."""
+
+from __future__ import annotations
+
+import math
+import random
+import unittest
+from collections.abc import Collection
+from typing import Any
+
+import yarrow
+from core.tests.site.asking import fibre, hole, random_network, site, trench
+
+_SITES = 2000
+
+
+def reached(answer: dict[str, Any], start: int, without: Collection[int]) -> set[int]:
+    """The stops that can be come to from one, by stretches that are not left out."""
+    found, waiting = {start}, [start]
+    while waiting:
+        at = waiting.pop()
+        for stretch in answer["stretches"]:
+            one, other = stretch["ends"]
+            if stretch["number"] not in without and at in (one, other):
+                beyond = other if at == one else one
+                if beyond not in found:
+                    found.add(beyond)
+                    waiting.append(beyond)
+    return found
+
+
+class Cuts(unittest.TestCase):
+    def chain(self, *more: dict[str, Any]) -> dict[str, Any]:
+        """A hub and three places along one trench from it, each with a cable of its own."""
+        places = [hole(name, 50 * x, 0) for x, name in enumerate("HABC")]
+        trenches = [trench("T", (0, 0), (150, 0)), *more]
+        return yarrow.site(site(places, trenches, [fibre(each, "H") for each in "ABC"]))
+
+    def test_one_cut_near_the_hub_darkens_all_and_one_trench_frees_all(self) -> None:
+        answer = self.chain()
+        dark = {each["name"]: each["dark"] for each in answer["stretches"]}
+        self.assertEqual(dark, {"H–A": ["A", "B", "C"], "A–B": ["B", "C"], "B–C": ["C"]})
+        self.assertEqual([stop["dark"] for stop in answer["stops"]][1:], [["B", "C"], ["C"], []])
+        frees = {tuple(way["frees"]): way["length_m"] for way in answer["second_ways"]}
+        self.assertEqual(frees[("A", "B", "C")], 150)
+        self.assertEqual(answer["stretches"][0]["no_way_round"], ["A", "B", "C"])
+
+    def test_a_ring_has_a_way_round_and_its_cables_are_cut_all_the_same(self) -> None:
+        answer = self.chain(trench("Back", (150, 0), (150, 60), (0, 60), (0, 0)))
+        self.assertEqual(answer["second_ways"], [])
+        self.assertTrue(all(not each["no_way_round"] for each in answer["stretches"]))
+        # One cable each, the short way: what it goes through takes it down.
+        self.assertEqual(answer["stretches"][0]["dark"], ["A", "B", "C"])
+
+    def test_two_ways_that_share_no_stretch_leave_nothing_dark(self) -> None:
+        places = [hole("H", 0, 0), hole("A", 100, 0), hole("X", 50, 0)]
+        ring = [trench("T", (0, 0), (100, 0)), trench("U", (100, 0), (100, 60), (0, 60), (0, 0))]
+        cable = fibre("A", "H", second=True)
+        answer = yarrow.site(site(places, ring, [cable]))
+        (told,) = answer["cables"]
+        self.assertFalse(set(told["way"]) & set(told["second"]))
+        self.assertTrue(all(not each["dark"] for each in answer["stretches"]))
+        alone = yarrow.site(site(places, ring[:1], [cable]))
+        self.assertIn("no-second-way", [each["code"] for each in alone["findings"]])
+
+    def test_cuts_and_second_ways_agree_with_removing_each_stretch(self) -> None:
+        rng = random.Random(4)
+        for number in range(_SITES):
+            answer = yarrow.site(random_network(rng))
+            whole = reached(answer, 0, ())
+            names = {stop["name"]: stop["number"] for stop in answer["stops"]}
+            fed = {stop for name, stop in names.items() if name != "N0" and stop in whole}
+            fed &= {each["place"] for each in answer["stops"] if each["place"] is not None}
+            cut_off: dict[int, set[int]] = {}
+            for stretch in answer["stretches"]:
+                lost = fed - reached(answer, 0, (stretch["number"],))
+                self.assertEqual({names[each] for each in stretch["no_way_round"]}, lost, number)
+                cut_off[stretch["number"]] = lost
+            held = {stop for lost in cut_off.values() for stop in lost}
+            self.assertEqual(
+                {names[each] for way in answer["second_ways"] for each in way["frees"]}, held
+            )
+            for way in answer["second_ways"]:
+                self.check_second_way(answer, way, fed)
+
+    def check_second_way(
+        self, answer: dict[str, Any], way: dict[str, Any], fed: Collection[int]
+    ) -> None:
+        """With it, no one cut takes down whom it frees; of whom it was looked for, nothing shorter
+        frees them."""
+        names = {stop["name"]: stop["number"] for stop in answer["stops"]}
+        frees = {names[each] for each in way["frees"]}
+        self.assertEqual(freed_by(answer, way["ends"]) & set(fed), frees)
+        at = [stop["at"] for stop in answer["stops"]]
+        whole = reached(answer, 0, ())
+        shorter = [
+            {one, other}
+            for one in whole
+            for other in whole
+            if one < other and math.dist(at[one], at[other]) < way["length_m"] - 1e-6
+        ]
+        best_of_one = [
+            stop
+            for stop in frees
+            if not any(stop in freed_by(answer, tuple(pair)) for pair in shorter)
+        ]
+        self.assertTrue(best_of_one, way)
+
+
+def freed_by(answer: dict[str, Any], ends: Collection[int]) -> set[int]:
+    """The stops that some stretch cuts off from the first, and none does with one more."""
+    more = {"number": -1, "ends": list(ends)}
+    grown = {**answer, "stretches": [*answer["stretches"], more]}
+    whole = reached(answer, 0, ())
+    held, still = set(), set()
+    for stretch in answer["stretches"]:
+        held |= whole - reached(answer, 0, (stretch["number"],))
+        still |= whole - reached(grown, 0, (stretch["number"],))
+    return held - still

@@ -1,0 +1,96 @@
+"""Ducts in the ground as values: their sizes, how far they are pulled through, how they lie.
+
+Source: catalog/ducts.toml.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from functools import cache
+from typing import Any
+
+from yarrow.catalog.reading import toml
+
+
+@dataclass(frozen=True, slots=True)
+class DuctSize:
+    """A duct by its trade name, mm over all and inside."""
+
+    size: str
+    outside_mm: float
+    inside_mm: float
+    source: str
+
+
+@dataclass(frozen=True, slots=True)
+class DuctFigures:
+    """How ducts are laid and pulled through; lengths as the names say, angles in degrees. ``cover``
+    is by surface, ``sources`` by section of the file."""
+
+    most_straight_m: float
+    less_per_quarter_m: float
+    most_degrees: float
+    wiring_degrees: float
+    radius_per_outside: float
+    cable_diameters: float
+    least_told_degrees: float
+    storey_m: float
+    clear_m: float
+    between_ducts_mm: float
+    from_power_mm: float
+    beside_mm: float
+    tape_mm: float
+    cover_mm: dict[str, float]
+    large: str
+    large_count: int
+    small: str
+    small_count: int
+    most_tension_n: float
+    waste_percent: float
+    duct_m: float
+    slack_m: float
+    end_m: float
+    sources: dict[str, str]
+
+
+@cache
+def duct_figures() -> DuctFigures:
+    """The figures of the catalogue."""
+    told: dict[str, Any] = toml("ducts")
+    pulling, bends, building = told["pulling"], told["bends"], told["building"]
+    apart, needed, amounts = told["apart"], told["to_building"], told["quantities"]
+    return DuctFigures(
+        most_straight_m=pulling["most_straight_m"],
+        less_per_quarter_m=pulling["less_per_quarter_m"],
+        most_degrees=pulling["most_degrees"],
+        wiring_degrees=told["wiring"]["most_degrees"],
+        radius_per_outside=bends["radius_per_outside"],
+        cable_diameters=bends["cable_diameters"],
+        least_told_degrees=bends["least_told_degrees"],
+        storey_m=building["storey_m"],
+        clear_m=building["clear_m"],
+        between_ducts_mm=apart["ducts_mm"],
+        from_power_mm=apart["power_mm"],
+        beside_mm=apart["side_mm"],
+        tape_mm=told["tape"]["over_ducts_mm"],
+        cover_mm={name: value for name, value in told["cover_mm"].items() if name != "source"},
+        large=needed["large"],
+        large_count=needed["large_count"],
+        small=needed["small"],
+        small_count=needed["small_count"],
+        most_tension_n=told["tension"]["most_n"],
+        waste_percent=amounts["waste_percent"],
+        duct_m=amounts["duct_m"],
+        slack_m=amounts["slack_m"],
+        end_m=amounts["end_m"],
+        sources={name: part["source"] for name, part in told.items() if "source" in part},
+    )
+
+
+@cache
+def duct_sizes() -> dict[str, DuctSize]:
+    """Every duct by its size, the smallest first."""
+    return {
+        size: DuctSize(size, row["outside_mm"], row["inside_mm"], row["source"])
+        for size, row in toml("ducts")["sizes"].items()
+    }

@@ -1,0 +1,160 @@
+"""Reading ``yarrow.site/1`` and answering with ``yarrow.site-plan/1``."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from typing import Any
+
+from yarrow.catalog.ducts import duct_figures, duct_sizes
+from yarrow.documents.errors import DocumentError
+from yarrow.documents.run_file import read_unit
+from yarrow.documents.schema import reader
+from yarrow.measure.units import Unit, convert_length
+from yarrow.site.graph import can_be_asked
+from yarrow.site.planned import planned_site
+from yarrow.site.site import (
+    CableKind,
+    CableNeed,
+    DuctSite,
+    PlaceKind,
+    PlanPoint,
+    PullRules,
+    SitePlace,
+    Trench,
+)
+from yarrow.site.site_plan import SitePlan
+from yarrow.site.written import written_site
+
+
+def site_document(document: object) -> SitePlan:
+    """A site planned: pull points, ways, ducts, and what a cut takes down.
+
+    Args:
+        document: ``yarrow.site/1``.
+
+    Raises:
+        DocumentError; also for a place or a duct that is not there, a cable from a place to itself,
+        and where the extra that looks for ways is not installed.
+    Source:
+        docs/ducts.md.
+    """
+    site = read_site(document)
+    if not can_be_asked():
+        raise DocumentError("", "the extra yarrow[site], which looks for ways")
+    return written_site(planned_site(site))
+
+
+def read_site(document: object) -> DuctSite:
+    """A site as it was told.
+
+    Args:
+        document: ``yarrow.site/1``.
+
+    Raises:
+        DocumentError, as site_document.
+    """
+    unit = read_unit(document)
+    shape: dict[str, Any] = reader("site")(document, "", unit)
+    if "plan" in shape:
+        _check_scale(shape["plan"])
+    names: list[str] = []
+    for number, place in enumerate(shape["places"]):
+        name = place["name"].strip()
+        if not name or name in names:
+            raise DocumentError(f"places[{number}].name", "a name that no other has")
+        names.append(name)
+    site_duct = _known_duct(shape["duct"], "duct")
+    rules, figures = shape.get("rules", {}), duct_figures()
+    return DuctSite(
+        name=shape["name"],
+        unit=unit,
+        north=float(shape["north"]),
+        rules=PullRules(
+            float(rules.get("most_straight_m", figures.most_straight_m)),
+            float(rules.get("less_per_quarter_m", figures.less_per_quarter_m)),
+            float(rules.get("most_degrees", figures.most_degrees)),
+        ),
+        future=float(shape["future"]),
+        places=tuple(
+            SitePlace(
+                name,
+                PlaceKind(place["kind"]),
+                tuple(_read_point(each) for each in (place["at"], *place["entries"])),
+                tuple(_read_point(each) for each in place["outline"]),
+                place["floor"],
+                place["planned"],
+            )
+            for name, place in zip(names, shape["places"], strict=True)
+        ),
+        trenches=tuple(
+            _read_trench(trench, number, site_duct, unit)
+            for number, trench in enumerate(shape["trenches"])
+        ),
+        cables=tuple(
+            _cable_need(cable, number, names, unit) for number, cable in enumerate(shape["cables"])
+        ),
+    )
+
+
+def _check_scale(plan: Mapping[str, Any]) -> None:
+    if plan["from"] == plan["to"]:
+        raise DocumentError("plan.to", "another point of the picture than the first")
+    if plan["apart"] <= 0:
+        raise DocumentError("plan.apart", "how far the two points are apart, more than 0")
+
+
+def _read_point(values: list[float]) -> PlanPoint:
+    return float(values[0]), float(values[1])
+
+
+def _known_duct(size: str, path: str) -> str:
+    if size not in duct_sizes():
+        raise DocumentError(path, f"a duct: {', '.join(duct_sizes())}")
+    return size
+
+
+def _read_mm(value: Any, unit: Unit) -> float:
+    return convert_length(float(value.value), unit, "mm")
+
+
+def _read_trench(shape: Mapping[str, Any], number: int, site_duct: str, unit: Unit) -> Trench:
+    figures, path = duct_figures(), f"trenches[{number}]"
+    duct = _known_duct(shape["duct"], f"{path}.duct") if shape["duct"] else site_duct
+    least = figures.radius_per_outside * duct_sizes()[duct].outside_mm
+    return Trench(
+        name=shape["name"].strip(),
+        line=tuple(_read_point(each) for each in shape["line"]),
+        surface=shape["surface"],
+        cover_mm=_read_mm(shape["cover"], unit)
+        if "cover" in shape
+        else figures.cover_mm[shape["surface"]],
+        duct=duct,
+        radius_mm=_read_mm(shape["radius"], unit) if "radius" in shape else least,
+    )
+
+
+def _cable_need(shape: Mapping[str, Any], number: int, names: list[str], unit: Unit) -> CableNeed:
+    path = f"cables[{number}]"
+
+    def place(name: str, field: str) -> int:
+        if name.strip() not in names:
+            raise DocumentError(
+                f"{path}.{field}", f"a place: {', '.join(names) or 'none is there'}"
+            )
+        return names.index(name.strip())
+
+    start, end = place(shape["from"], "from"), place(shape["to"], "to")
+    if start == end:
+        raise DocumentError(f"{path}.to", "another place than it comes from")
+    return CableNeed(
+        start=start,
+        end=end,
+        kind=CableKind(shape["kind"]),
+        count=shape["count"],
+        diameter_mm=_read_mm(shape["diameter"], unit),
+        mass=float(shape["mass"]),
+        most_tension=float(shape.get("most_tension", duct_figures().most_tension_n)),
+        fewest_bends=shape["by"] == "fewest-bends",
+        via=tuple(place(name, f"via[{at}]") for at, name in enumerate(shape["via"])),
+        second=shape["second"],
+    )

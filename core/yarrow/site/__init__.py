@@ -1,0 +1,1 @@
+"""Ducts between buildings: pull points, routes, counts, and what one cut takes down."""

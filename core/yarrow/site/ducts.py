@@ -1,0 +1,139 @@
+"""How many ducts of a stretch, of which size, and which cables lie in each."""
+
+from __future__ import annotations
+
+import math
+from collections import Counter
+from collections.abc import Collection, Iterable
+from dataclasses import dataclass
+from fractions import Fraction
+from functools import lru_cache
+
+from yarrow.catalog.ducts import duct_figures, duct_sizes
+from yarrow.catalog.tables import TradeSize
+from yarrow.fill.area import Area
+from yarrow.fill.conductor import Raceway
+from yarrow.fill.counting import Load, additional_count, used_by
+from yarrow.site.site import CableKind, CableNeed
+
+_BY_AREA = Area("mm")
+
+
+@dataclass(frozen=True, slots=True)
+class CablesInDuct:
+    """So many of a need's cables, by its number."""
+
+    need: int
+    count: int
+
+
+@dataclass(frozen=True, slots=True)
+class LaidDuct:
+    """A duct: its trade size, what it is for (None: it is spare), the cables in it, and what they
+    take of what its fill rule allows, 1 is all."""
+
+    size: str
+    kind: CableKind | None
+    power: bool
+    cables: tuple[CablesInDuct, ...]
+    used: float
+
+
+def duct_as_holder(size: str) -> Raceway:
+    """A duct as the fill rules have it.
+
+    Args:
+        size: of the catalogue.
+    """
+    duct = duct_sizes()[size]
+    inside = Fraction(str(duct.inside_mm))
+    return Raceway("duct", TradeSize(size), f"{size} mm duct", "mm", inside=inside)
+
+
+def takes(size: str, diameter_mm: float) -> bool:
+    """Whether a cable by itself goes into a duct by the fill rule.
+
+    Args:
+        size: of the duct.
+        diameter_mm: of the cable, mm over all.
+    """
+    return _more_go_in(size, (), _cross_section(diameter_mm)) > 0
+
+
+def laid_ducts(
+    size: str,
+    cables: Collection[tuple[int, CableNeed]],
+    future: float,
+    leads_to_building: bool,
+) -> tuple[LaidDuct, ...]:
+    """The ducts of a stretch: those that its cables fill, what is kept for later, and at least what
+    leads to any building.
+
+    Args:
+        size: of its ducts.
+        cables: each need's number and it, once for each way that it goes there.
+        future: percent of the ducts in use that are laid besides.
+        leads_to_building: whether any building hangs on it.
+    Source:
+        Fill by area; catalog/ducts.toml.
+    """
+    found: list[LaidDuct] = []
+    for kind in CableKind:
+        of_kind = [each for each in cables if each[1].kind is kind]
+        filled = _filled(size, kind, of_kind)
+        spare = math.ceil(len(filled) * future / 100 - 1e-9)
+        found += filled + [LaidDuct(size, None, kind.is_power, (), 0.0)] * spare
+    least = _least_count(size) if leads_to_building else 1
+    found += [LaidDuct(size, None, False, (), 0.0)] * (least - len(found))
+    # Those in use first, power on its own behind all others.
+    found.sort(key=lambda duct: (duct.power, duct.kind is None))
+    return tuple(found)
+
+
+def _least_count(size: str) -> int:
+    figures, sizes = duct_figures(), duct_sizes()
+    large = sizes[size].inside_mm >= sizes[figures.large].inside_mm
+    return figures.large_count if large else figures.small_count
+
+
+def _filled(size: str, kind: CableKind, cables: Iterable[tuple[int, CableNeed]]) -> list[LaidDuct]:
+    """The widest cables first, each into the first duct that has room."""
+    ducts: list[tuple[Counter[float], list[CablesInDuct]]] = []
+    for number, need in sorted(cables, key=lambda each: -each[1].diameter_mm):
+        each, left, at = _cross_section(need.diameter_mm), need.count, 0
+        while left:
+            if at == len(ducts):
+                ducts.append((Counter(), []))
+            areas, inside = ducts[at]
+            more = min(_more_go_in(size, _loads_of(areas), each), left)
+            if not more and not areas:
+                more = left  # too wide for the duct: that is told, and it has one all the same
+            if more:
+                areas[each] += more
+                inside.append(CablesInDuct(number, more))
+            left, at = left - more, at + 1
+    return [
+        LaidDuct(size, kind, kind.is_power, tuple(inside), _share_taken(size, _loads_of(areas)))
+        for areas, inside in ducts
+    ]
+
+
+def _loads_of(areas: Counter[float]) -> tuple[Load, ...]:
+    return tuple(Load(count, each) for each, count in areas.items())
+
+
+@lru_cache(maxsize=5000)
+def _more_go_in(size: str, loads: tuple[Load, ...], each: float) -> int:
+    """How many more go into a duct. One stretch's ducts fill as the next one's do."""
+    holder = duct_as_holder(size)
+    return additional_count(_BY_AREA, holder, [*loads, Load(0, each)], len(loads))
+
+
+@lru_cache(maxsize=5000)
+def _share_taken(size: str, loads: tuple[Load, ...]) -> float:
+    limit = _BY_AREA.limit(duct_as_holder(size), sum(load.count for load in loads))
+    return used_by(loads) / limit
+
+
+def _cross_section(diameter_mm: float) -> float:
+    return math.pi / 4 * diameter_mm**2

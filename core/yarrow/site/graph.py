@@ -1,0 +1,210 @@
+"""Ways through a site's stretches, what each place hangs on, and second ways: the one room that
+imports networkx. Without it, an extra, no way is looked for."""
+
+from __future__ import annotations
+
+from collections import defaultdict
+from collections.abc import Collection, Iterator, Sequence
+from contextlib import suppress
+from dataclasses import dataclass
+from importlib import import_module
+from itertools import pairwise
+from typing import Any
+
+networkx: Any = None
+with suppress(ImportError):  # the extra yarrow[site] may not be there
+    networkx = import_module("networkx")
+
+Way = tuple[int, ...]
+"""Stretches by their numbers, one after the other."""
+
+_OUTWEIGHS = 1e5
+"""What the first of two weights counts more than the second."""
+
+
+def can_be_asked() -> bool:
+    """Whether the extra is there."""
+    return networkx is not None
+
+
+@dataclass(frozen=True, slots=True)
+class Edge:
+    """A stretch as a graph has it: the stops at its ends, metres, degrees."""
+
+    ends: tuple[int, int]
+    length: float
+    degrees: float
+
+
+@dataclass(frozen=True, slots=True)
+class HangsOn:
+    """What every way from a stop to another goes through, from that other on: stretches and stops,
+    neither of the two counted."""
+
+    stretches: tuple[int, ...]
+    stops: tuple[int, ...]
+
+
+class SiteGraph:
+    """The stretches of a site as a graph, asked for ways. An edge that ends where it begins leads
+    nowhere."""
+
+    def __init__(self, edges: Sequence[Edge]) -> None:
+        self._edges = edges
+        self._best = {by: self._simple(by) for by in (False, True)}
+
+    def _weight(self, edge: Edge, fewest_bends: bool) -> float:
+        """Of an edge, so that what is alike in the one is told apart by the other."""
+        first, second = edge.length, edge.degrees
+        if fewest_bends:
+            first, second = second, first
+        return first * _OUTWEIGHS + second + 1e-3
+
+    def _simple(self, fewest_bends: bool) -> Any:
+        graph = networkx.Graph()
+        for number, edge in enumerate(self._edges):
+            one, other = edge.ends
+            weight = self._weight(edge, fewest_bends)
+            if one != other and (
+                not graph.has_edge(one, other) or graph[one][other]["weight"] > weight
+            ):
+                graph.add_edge(one, other, weight=weight, number=number)
+        return graph
+
+    def way(self, stops: Sequence[int], *, fewest_bends: bool = False) -> Way | None:
+        """The best way from the first of some stops through the others to the last.
+
+        Args:
+            stops: two or more.
+            fewest_bends: the degrees between pull points count before the metres.
+
+        Returns:
+            The stretches in order; None where there is no way.
+        """
+        graph = self._best[fewest_bends]
+        found: list[int] = []
+        for one, other in pairwise(stops):
+            if one not in graph or other not in graph:
+                return None
+            try:
+                path = networkx.dijkstra_path(graph, one, other)
+            except networkx.NetworkXNoPath:
+                return None
+            found += [graph[a][b]["number"] for a, b in pairwise(path)]
+        return tuple(found)
+
+    def ways_to(
+        self, hub: int, stops: Collection[int], *, fewest_bends: bool = False
+    ) -> dict[int, Way]:
+        """The best way from each of some stops to one, of those that have a way.
+
+        Args:
+            hub: where they lead.
+            stops: that they lead from.
+            fewest_bends: as of way.
+        """
+        graph = self._best[fewest_bends]
+        if hub not in graph:
+            return {}
+        paths = networkx.single_source_dijkstra_path(graph, hub)
+        return {
+            stop: tuple(graph[a][b]["number"] for a, b in pairwise(paths[stop][::-1]))
+            for stop in stops
+            if stop in paths
+        }
+
+    def two_apart(self, start: int, end: int) -> tuple[Way, Way] | None:
+        """The two ways that share no stretch and are shortest together.
+
+        Args:
+            start: a stop.
+            end: another.
+
+        Returns:
+            The shorter one first; None where every two share a stretch.
+        Source:
+            Bhandari (1994): a second shortest path, where the first may be gone back along for
+            less.
+        """
+        first = self.way((start, end))
+        if not first:
+            return None
+        used = set(self._arcs(first, start))
+        residual = networkx.DiGraph()
+        for number, edge in enumerate(self._edges):
+            one, other = edge.ends
+            if number in first or one == other:
+                continue
+            for a, b in ((one, other), (other, one)):
+                if not residual.has_edge(a, b) or residual[a][b]["weight"] > edge.length:
+                    residual.add_edge(a, b, weight=edge.length, number=number)
+        for a, b, number in used:
+            residual.add_edge(b, a, weight=-self._edges[number].length, number=number)
+        try:
+            path = networkx.bellman_ford_path(residual, start, end)
+        except (networkx.NetworkXNoPath, networkx.NodeNotFound):
+            return None
+        for a, b in pairwise(path):
+            number = residual[a][b]["number"]
+            if (b, a, number) in used:
+                used.remove((b, a, number))
+            else:
+                used.add((a, b, number))
+        ways = [self._walked(used, start, end), self._walked(used, start, end)]
+        shorter, longer = sorted(ways, key=self._long)
+        return shorter, longer
+
+    def _arcs(self, way: Way, start: int) -> Iterator[tuple[int, int, int]]:
+        """Each stretch of a way with the stops that it leads from and to."""
+        at = start
+        for number in way:
+            one, other = self._edges[number].ends
+            beyond = other if at == one else one
+            yield at, beyond, number
+            at = beyond
+
+    def _walked(self, used: set[tuple[int, int, int]], start: int, end: int) -> Way:
+        """A way along some arcs, which are used up."""
+        found, at = [], start
+        while at != end:
+            arc = min(each for each in used if each[0] == at)
+            used.remove(arc)
+            at = arc[1]
+            found.append(arc[2])
+        return tuple(found)
+
+    def _long(self, way: Way) -> float:
+        return sum(self._edges[number].length for number in way)
+
+    def hang_on(self, hub: int) -> dict[int, HangsOn]:
+        """What every stop that can be reached from one hangs on, on its ways there.
+
+        Args:
+            hub: that all of them are looked at from.
+        Source:
+            Dominators (Lengauer and Tarjan 1979) of the graph whose stretches are points too.
+        """
+        arcs = networkx.DiGraph()
+        arcs.add_node(("stop", hub))
+        for number, edge in enumerate(self._edges):
+            for stop in edge.ends:
+                arcs.add_edge(("stop", stop), ("stretch", number))
+                arcs.add_edge(("stretch", number), ("stop", stop))
+        above = networkx.immediate_dominators(arcs, ("stop", hub))
+
+        def chain(stop: int) -> Iterator[tuple[str, int]]:
+            node = ("stop", stop)
+            while (parent := above.get(node)) and parent != ("stop", hub):
+                yield parent
+                node = parent
+
+        found = {hub: HangsOn((), ())}
+        for kind, stop in above:
+            if kind == "stop" and stop != hub:
+                through: dict[str, list[int]] = defaultdict(list)
+                for what, number in chain(stop):
+                    through[what].append(number)
+                found[stop] = HangsOn(
+                    tuple(reversed(through["stretch"])), tuple(reversed(through["stop"]))
+                )
+        return found

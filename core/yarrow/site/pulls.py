@@ -1,0 +1,119 @@
+"""What pulling a cable takes, along its true way and from either end."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from itertools import pairwise
+
+from yarrow.catalog.limits import limits
+from yarrow.fill.pull import Pull, Stretch, pull_both_ways
+from yarrow.site.graph import Way
+from yarrow.site.site import CableNeed
+from yarrow.site.stretches import DuctStretch
+
+_GRAVITY = 9.81
+"""N a kilogram."""
+
+
+@dataclass(frozen=True, slots=True)
+class CablePull:
+    """A need's cables pulled one at a time: in one go along their way, and the hardest of its
+    stretches where they are pulled stretch by stretch."""
+
+    at_once: Pull
+    hardest: int
+    by_stretch: Pull
+
+
+class Pulls:
+    """The pulls through a site's stretches; what each stretch takes is worked out once for cables
+    that are alike."""
+
+    def __init__(self, stretches: Sequence[DuctStretch], radii: Sequence[float]) -> None:
+        """Args: stretches, of the site; radii, of the sweeps of each, m."""
+        self._stretches = stretches
+        self._radii = radii
+        self._met: dict[tuple[int, bool], tuple[Stretch, ...]] = {}
+        self._pulled: dict[tuple[int, bool, float, float], Pull] = {}
+        self._known: dict[tuple[Way, int, float, float], CablePull] = {}
+
+    def of(self, need: CableNeed, way: Way) -> CablePull:
+        """A need's pulls along a way from its first end.
+
+        Args:
+            need: its cables.
+            way: that they go, of at least one stretch.
+        Source:
+            docs/ducts.md; the equations of fill/pull.py.
+        """
+        key = way, need.start, need.mass, need.most_tension
+        if key not in self._known:
+            self._known[key] = self._along(need, way)
+        return self._known[key]
+
+    def _along(self, need: CableNeed, way: Way) -> CablePull:
+        together: list[Stretch] = []
+        at, whole = need.start, 0.0
+        hardest: tuple[int, Pull] | None = None
+        for number in way:
+            ends = self._stretches[number].ends
+            forth = ends[0] == at
+            at = ends[1] if forth else ends[0]
+            met = self._parts_met(number, forth)
+            together += [_moved_on(each, whole) for each in met]
+            whole += met[-1].ends
+            pull = self._by_itself(need, number, forth)
+            if hardest is None or pull.easier.most_tension > hardest[1].easier.most_tension:
+                hardest = number, pull
+        if hardest is None:
+            raise ValueError("a way of no stretch")
+        return CablePull(_pull_of(need, together), *hardest)
+
+    def _parts_met(self, number: int, forth: bool) -> tuple[Stretch, ...]:
+        key = number, forth
+        if key not in self._met:
+            parts = _straights_and_bends(self._stretches[number], forth, self._radii[number])
+            self._met[key] = tuple(parts)
+        return self._met[key]
+
+    def _by_itself(self, need: CableNeed, number: int, forth: bool) -> Pull:
+        key = number, forth, need.mass, need.most_tension
+        if key not in self._pulled:
+            self._pulled[key] = _pull_of(need, self._parts_met(number, forth))
+        return self._pulled[key]
+
+
+def _pull_of(need: CableNeed, parts: Sequence[Stretch]) -> Pull:
+    friction = limits().pulling.friction
+    return pull_both_ways(parts, need.mass * _GRAVITY, friction, need.most_tension, math.inf)
+
+
+def _moved_on(part: Stretch, by: float) -> Stretch:
+    return Stretch(
+        part.begins + by, part.ends + by, part.rise, part.degrees, part.radius, part.bend
+    )
+
+
+def _straights_and_bends(stretch: DuctStretch, forth: bool, radius: float) -> Iterator[Stretch]:
+    """Straights and bends as a cable meets them. Rises go up at both ends, away from the trench."""
+    rises = stretch.rises if forth else stretch.rises[::-1]
+    bends = [(bend.along, bend.degrees) for bend in stretch.bends]
+    if not forth:
+        bends = [(stretch.length - along, degrees) for along, degrees in reversed(bends)]
+    top = stretch.length - rises[1]
+    at = 0.0
+
+    def straight(begins: float, ends: float) -> Iterator[Stretch]:
+        edges = [begins, *(each for each in (rises[0], top) if begins < each < ends), ends]
+        for one, other in pairwise(edges):
+            middle = (one + other) / 2
+            rise = -1.0 if middle < rises[0] else 1.0 if middle > top else 0.0
+            yield Stretch(one, other, rise)
+
+    for number, (along, degrees) in enumerate(bends):
+        yield from straight(at, along)
+        yield Stretch(along, along, 0.0, degrees, radius, number)
+        at = along
+    yield from straight(at, stretch.length)

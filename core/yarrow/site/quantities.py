@@ -1,0 +1,118 @@
+"""What a site takes: trench by surface and depth, ducts, bends, ropes, pull points, cable."""
+
+from __future__ import annotations
+
+import math
+from collections import Counter, defaultdict
+from collections.abc import Iterator
+
+from yarrow.catalog.ducts import duct_figures
+from yarrow.measure.units import Unit
+from yarrow.site.checks import kind_phrase
+from yarrow.site.planned import PlannedSite
+from yarrow.site.routes import RoutedCable, stops_on
+from yarrow.site.section import TrenchSection
+from yarrow.site.site_plan import SiteQuantity
+from yarrow.site.stretches import StopReason
+from yarrow.site.words import distance_text, size_text
+from yarrow.wording.phrase import Phrase, Value
+
+_NEAREST = 22.5
+"""Degrees of the bends that ducts are bought in."""
+
+
+def quantities_of(
+    planned: PlannedSite, sections: tuple[TrenchSection, ...]
+) -> tuple[SiteQuantity, ...]:
+    """What is to be dug, bought and pulled.
+
+    Args:
+        planned: the site.
+        sections: of its stretches.
+    Source:
+        catalog/ducts.toml, quantities.
+    """
+    return tuple(_quantities(planned, sections))
+
+
+def _quantities(
+    planned: PlannedSite, sections: tuple[TrenchSection, ...]
+) -> Iterator[SiteQuantity]:
+    site, figures = planned.site, duct_figures()
+    unit, more = site.unit, 1 + figures.waste_percent / 100
+    dug: defaultdict[tuple[str, float], float] = defaultdict(float)
+    ducts: defaultdict[str, float] = defaultdict(float)
+    couplings: Counter[str] = Counter()
+    bends: Counter[tuple[str, float]] = Counter()
+    tape = ropes = 0.0
+    for stretch, section in zip(planned.parted.stretches, sections, strict=True):
+        laid = planned.ducts[stretch.number]
+        for trench, metres in stretch.trenches:
+            dug[site.trenches[trench].surface, round(section.depth, -1)] += metres
+        tape += sum(metres for _, metres in stretch.trenches)
+        ropes += len(laid) * stretch.length
+        for duct in laid:
+            ducts[duct.size] += stretch.length
+            couplings[duct.size] += max(math.ceil(stretch.length / figures.duct_m) - 1, 0)
+            for bend in stretch.bends:
+                bought = max(round(bend.degrees / _NEAREST), 1) * _NEAREST
+                bends[duct.size, bought] += 1
+    for (surface, deep), metres in sorted(dug.items()):
+        values: dict[str, Value] = {
+            "surface": Phrase(f"site/surface/{surface}"),
+            "deep": size_text(deep, unit),
+        }
+        yield _measured_off(Phrase("site/amount/trench", values), metres, unit)
+    for size, metres in sorted(ducts.items(), key=lambda each: int(each[0])):
+        yield _measured_off(Phrase("site/amount/duct", {"size": size}), metres * more, unit)
+        yield _so_many(Phrase("site/amount/couplings", {"size": size}), couplings[size])
+    for (size, degrees), number in sorted(bends.items()):
+        yield _so_many(
+            Phrase("site/amount/bends", {"size": size, "degrees": f"{degrees:g}°"}), number
+        )
+    yield _measured_off(Phrase("site/amount/rope"), ropes, unit)
+    yield _measured_off(Phrase("site/amount/tape"), tape, unit)
+    points = Counter(
+        site.places[stop.place].kind.value if stop.place is not None else "hand-hole"
+        for stop in planned.parted.stops
+        if stop.reason is not StopReason.LOOSE_END
+    )
+    for kind, number in sorted(points.items()):
+        yield _so_many(Phrase(f"site/amount/{kind}"), number)
+    for cable in planned.cables:
+        metres = cable_metres(planned, cable)
+        if metres:
+            places = site.places
+            values = {
+                "kind": kind_phrase(cable.need.kind),
+                "one": places[cable.need.start].name,
+                "other": places[cable.need.end].name,
+            }
+            yield _measured_off(
+                Phrase("site/amount/cable", values), metres * cable.need.count, unit
+            )
+
+
+def cable_metres(planned: PlannedSite, cable: RoutedCable) -> float:
+    """How long one of a need's cables is on all of its ways, with slack in every pull point and at
+    its ends; 0 where it has none.
+
+    Args:
+        planned: the site.
+        cable: of it.
+    """
+    figures, found = duct_figures(), 0.0
+    stretches = planned.parted.stretches
+    for way in cable.ways:
+        between = len(list(stops_on(way, stretches, cable.need.start))) - 2
+        found += sum(stretches[number].length for number in way)
+        found += between * figures.slack_m + 2 * figures.end_m
+    return found
+
+
+def _measured_off(what: Phrase, metres: float, unit: Unit) -> SiteQuantity:
+    return SiteQuantity(what, metres, "m", distance_text(metres, unit))
+
+
+def _so_many(what: Phrase, number: int) -> SiteQuantity:
+    return SiteQuantity(what, number, "", str(number))

@@ -1,0 +1,85 @@
+"""The ways of a site's cables through its stretches."""
+
+from __future__ import annotations
+
+from collections import defaultdict
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+
+from yarrow.site.graph import SiteGraph, Way
+from yarrow.site.pulls import CablePull, Pulls
+from yarrow.site.site import CableNeed, DuctSite
+from yarrow.site.stretches import DuctStretch
+
+
+@dataclass(frozen=True, slots=True)
+class RoutedCable:
+    """A need's cables on their way, stretch by stretch; none where there is no way. ``second`` is a
+    way that shares no stretch with it, where that was asked for and there is one. A place's number
+    is its stop's too."""
+
+    need: CableNeed
+    way: Way | None
+    second: Way | None
+    pull: CablePull | None
+
+    @property
+    def ways(self) -> tuple[Way, ...]:
+        """One, two, or none."""
+        return tuple(way for way in (self.way, self.second) if way)
+
+
+def routed(
+    site: DuctSite, graph: SiteGraph, stretches: Sequence[DuctStretch], radii: Sequence[float]
+) -> tuple[RoutedCable, ...]:
+    """Every need's cables on their way: the shortest, the one with the fewest bends, or the one
+    that somebody picked; of two, those that share no stretch.
+
+    Args:
+        site: as it was told.
+        graph: of its stretches.
+        stretches: of the site.
+        radii: of the sweeps of each, m.
+    """
+    plain, pulls = _plain_ways(site, graph), Pulls(stretches, radii)
+    found = []
+    for number, need in enumerate(site.cables):
+        ends, way, second = (need.start, need.end), plain.get(number), None
+        if need.via:
+            stops = (need.start, *need.via, need.end)
+            way = graph.way(stops, fewest_bends=need.fewest_bends)
+        elif need.second and (both := graph.two_apart(*ends)):
+            way, second = both
+        found.append(RoutedCable(need, way, second, pulls.of(need, way) if way else None))
+    return tuple(found)
+
+
+def _plain_ways(site: DuctSite, graph: SiteGraph) -> dict[int, Way]:
+    """The ways of those that nothing else is asked of, all of a hub's at once."""
+    by_hub: dict[tuple[int, bool], list[int]] = defaultdict(list)
+    for number, need in enumerate(site.cables):
+        by_hub[need.end, need.fewest_bends].append(number)
+    found = {}
+    for (hub, fewest_bends), numbers in by_hub.items():
+        starts = {site.cables[number].start for number in numbers}
+        ways = graph.ways_to(hub, starts, fewest_bends=fewest_bends)
+        for number in numbers:
+            if site.cables[number].start in ways:
+                found[number] = ways[site.cables[number].start]
+    return found
+
+
+def stops_on(way: Way, stretches: Sequence[DuctStretch], start: int) -> Iterator[int]:
+    """The stops of a way, its ends too.
+
+    Args:
+        way: stretch by stretch.
+        stretches: of the site.
+        start: the stop that it begins at.
+    """
+    at = start
+    yield at
+    for number in way:
+        one, other = stretches[number].ends
+        at = other if at == one else one
+        yield at

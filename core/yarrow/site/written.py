@@ -1,0 +1,279 @@
+"""A planned site written out: names, sentences and figures as they are read."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+
+from yarrow.catalog.ducts import duct_figures, duct_sizes
+from yarrow.fill.method import trimmed
+from yarrow.findings.finding import gravest_first
+from yarrow.site.checks import kind_phrase, site_findings, stretch_name
+from yarrow.site.ducts import LaidDuct
+from yarrow.site.planned import PlannedSite
+from yarrow.site.quantities import cable_metres, quantities_of
+from yarrow.site.routes import RoutedCable, stops_on
+from yarrow.site.section import TrenchSection, section_of
+from yarrow.site.site_plan import (
+    FewestPoints,
+    PullSchool,
+    SiteCable,
+    SiteDuct,
+    SitePlan,
+    SiteSecondWay,
+    SiteStop,
+    SiteStretch,
+)
+from yarrow.site.stretches import DuctStretch, StopReason
+from yarrow.site.words import distance, distance_text, size_text
+from yarrow.wording.lengths import angle, degrees
+from yarrow.wording.phrase import Phrase, Value, count
+
+FORMAT = "yarrow.site-plan/1"
+
+_CHECKLIST = ("rope", "mandrel", "caps", "label", "photo", "depth")
+
+
+def written_site(planned: PlannedSite) -> SitePlan:
+    """A site as it is answered.
+
+    Args:
+        planned: the site.
+    """
+    site, parted = planned.site, planned.parted
+    sections = tuple(
+        section_of(ducts, cover) for ducts, cover in zip(planned.ducts, planned.covers, strict=True)
+    )
+    figures = duct_figures()
+    rules: dict[str, Value] = {
+        "straight": distance(site.rules.most_straight_m, site.unit),
+        "less": distance(site.rules.less_per_quarter_m, site.unit),
+        "degrees": angle(site.rules.most_degrees),
+    }
+    return SitePlan(
+        format=FORMAT,
+        units=site.unit,
+        name=site.name,
+        north=site.north,
+        stops=tuple(_site_stop(planned, number) for number in range(len(parted.stops))),
+        stretches=tuple(
+            _site_stretch(planned, stretch, section)
+            for stretch, section in zip(parted.stretches, sections, strict=True)
+        ),
+        cables=tuple(_site_cable(planned, *each) for each in enumerate(planned.cables)),
+        points=_fewest_points(planned),
+        second_ways=_site_second_ways(planned),
+        quantities=quantities_of(planned, sections),
+        checklist=tuple(Phrase(f"site/check/{each}") for each in _CHECKLIST),
+        rules=Phrase("site/rules", rules),
+        schools=(
+            PullSchool(
+                Phrase("site/school/outdoor"),
+                figures.most_straight_m,
+                figures.less_per_quarter_m,
+                figures.most_degrees,
+                figures.sources["pulling"],
+            ),
+            PullSchool(
+                Phrase("site/school/wiring"),
+                figures.most_straight_m,
+                0.0,
+                figures.wiring_degrees,
+                figures.sources["wiring"],
+            ),
+        ),
+        duct_sizes=tuple(duct_sizes()),
+        sources=tuple(figures.sources.values()),
+        findings=gravest_first(list(site_findings(planned))),
+    )
+
+
+def _place_names(planned: PlannedSite, places: Iterable[int]) -> tuple[str, ...]:
+    return tuple(planned.site.places[place].name for place in places)
+
+
+def _site_stop(planned: PlannedSite, number: int) -> SiteStop:
+    stop = planned.parted.stops[number]
+    place = planned.site.places[stop.place] if stop.place is not None else None
+    loose = stop.reason is StopReason.LOOSE_END
+    return SiteStop(
+        number=number,
+        name=stop.name,
+        code=stop.code,
+        kind=place.kind.value if place else stop.reason.value if loose else "hand-hole",
+        at=stop.at,
+        place=stop.place,
+        planned=bool(place and place.planned),
+        why=Phrase(f"site/why/{stop.reason}"),
+        dark=_place_names(planned, planned.cuts.dark_by_stop.get(number, ())),
+    )
+
+
+def _site_stretch(
+    planned: PlannedSite, stretch: DuctStretch, section: TrenchSection
+) -> SiteStretch:
+    site, number = planned.site, stretch.number
+    rules, unit = site.rules, site.unit
+    longest = max(rules.longest(stretch.degrees), 0.0)
+    use = rules.use(stretch.length, stretch.degrees)
+    laid = planned.ducts[number]
+    name = stretch_name(planned, number)
+    dark = planned.cuts.dark_by_stretch.get(number, ())
+    uses: dict[str, Value] = {
+        "length": distance(stretch.length, unit),
+        "longest": distance(longest, unit),
+        "straight": distance(rules.most_straight_m, unit),
+        "less": distance(rules.most_straight_m - longest, unit),
+        "degrees": angle(stretch.degrees),
+    }
+    turns: dict[str, Value] = {
+        "degrees": angle(stretch.degrees),
+        "most": angle(rules.most_degrees),
+    }
+    return SiteStretch(
+        number=number,
+        name=name,
+        ends=stretch.ends,
+        line=stretch.line,
+        bends=tuple(bend.at for bend in stretch.bends),
+        length_m=stretch.length,
+        length_text=distance_text(stretch.length, unit),
+        degrees=stretch.degrees,
+        degrees_text=degrees(stretch.degrees),
+        longest_m=longest,
+        use=min(use, 99.0),
+        kept=use <= 1 + 1e-9,
+        uses=Phrase("site/uses/bent" if stretch.degrees else "site/uses", uses),
+        turns=Phrase("site/turns", turns),
+        trenches=tuple(trench for trench, _ in stretch.trenches),
+        lies=tuple(
+            Phrase(
+                "site/lies",
+                {
+                    "trench": site.trenches[trench].name,
+                    "length": distance(metres, unit),
+                    "surface": Phrase(f"site/surface/{site.trenches[trench].surface}"),
+                    "cover": size_text(site.trenches[trench].cover_mm, unit),
+                },
+            )
+            for trench, metres in stretch.trenches
+        ),
+        ducts=tuple(
+            _site_duct(planned, name, duct, at, len(laid)) for at, duct in enumerate(laid, 1)
+        ),
+        ducts_text=_ducts_text(laid),
+        section=section,
+        dark=_place_names(planned, dark),
+        no_way_round=_place_names(planned, planned.cuts.held_by_stretch.get(number, ())),
+        cut=_cut_phrase(planned, dark),
+    )
+
+
+def _cut_phrase(planned: PlannedSite, dark: Sequence[int]) -> Phrase:
+    if not dark:
+        return Phrase("site/cut/none")
+    names = _place_names(planned, dark)
+    return Phrase("site/cut/some" if len(dark) > 1 else "site/cut/one", {"places": names})
+
+
+def _site_duct(planned: PlannedSite, name: str, duct: LaidDuct, at: int, of: int) -> SiteDuct:
+    cables = []
+    for each in duct.cables:
+        need = planned.site.cables[each.need]
+        values: dict[str, Value] = {
+            "count": count(each.count),
+            "kind": kind_phrase(need.kind),
+            "one": planned.site.places[need.start].name,
+            "other": planned.site.places[need.end].name,
+        }
+        cables.append(Phrase("site/cable", values))
+    return SiteDuct(
+        number=at,
+        size=duct.size,
+        label=f"{name} · {at} of {of} · {duct.size}",
+        kind=kind_phrase(duct.kind) if duct.kind else Phrase("site/kind/spare"),
+        power=duct.power,
+        cables=tuple(cables),
+        used=duct.used,
+        used_text=f"{trimmed(duct.used * 100, 0)} %" if duct.cables else "",
+    )
+
+
+def _ducts_text(laid: Sequence[LaidDuct]) -> str:
+    sizes = list(dict.fromkeys(duct.size for duct in laid))
+    counts = [sum(duct.size == size for duct in laid) for size in sizes]
+    return ", ".join(f"{number} × {size}" for number, size in zip(counts, sizes, strict=True))
+
+
+def _site_cable(planned: PlannedSite, number: int, cable: RoutedCable) -> SiteCable:
+    need, places = cable.need, planned.site.places
+    stops = (
+        stops_on(cable.way, planned.parted.stretches, need.start) if cable.way is not None else ()
+    )
+    pull = None
+    if cable.pull:
+        at_once = cable.pull.at_once
+        feed = need.start if at_once.feed_at == "start" else need.end
+        values: dict[str, Value] = {
+            "feed": places[feed].name,
+            "tension": f"{at_once.easier.most_tension:,.0f} N",
+            "most": f"{need.most_tension:,.0f} N",
+            "stretch": stretch_name(planned, cable.pull.hardest),
+            "by_stretch": f"{cable.pull.by_stretch.easier.most_tension:,.0f} N",
+        }
+        pull = Phrase("site/pull" if at_once.easier.within else "site/pull/parted", values)
+    metres = cable_metres(planned, cable)
+    return SiteCable(
+        number=number,
+        name=f"{places[need.start].name} – {places[need.end].name}",
+        kind=kind_phrase(need.kind),
+        count=need.count,
+        way=cable.way or (),
+        through=tuple(planned.parted.stops[stop].name for stop in stops),
+        second=cable.second or (),
+        length_m=metres,
+        length_text=distance_text(metres, planned.site.unit) if metres else "",
+        pull=pull,
+    )
+
+
+def _fewest_points(planned: PlannedSite) -> FewestPoints:
+    parted, unit = planned.parted, planned.site.unit
+    reasons = [stop.reason for stop in parted.stops]
+    branches, more = reasons.count(StopReason.BRANCH), reasons.count(StopReason.ON_THE_WAY)
+    why = []
+    for _, points in parted.ways:
+        if points.why:
+            values: dict[str, Value] = {
+                "points": count(len(points.places)),
+                "less": count(len(points.places) - 1),
+                "left": distance(points.why.length, unit),
+                "degrees": angle(points.why.degrees),
+                "longest": distance(points.why.longest, unit),
+            }
+            why.append(Phrase("site/one-less" if points.kept else "site/cannot-keep", values))
+    told: dict[str, Value] = {"branches": count(branches), "more": count(more)}
+    return FewestPoints(branches, more, Phrase("site/points", told), tuple(why))
+
+
+def _site_second_ways(planned: PlannedSite) -> tuple[SiteSecondWay, ...]:
+    found = []
+    for way in planned.cuts.second_ways:
+        one, other = (planned.parted.stops[end] for end in way.ends)
+        frees = _place_names(planned, way.frees)
+        values: dict[str, Value] = {
+            "one": one.name,
+            "other": other.name,
+            "length": distance(way.length, planned.site.unit),
+            "places": frees,
+        }
+        found.append(
+            SiteSecondWay(
+                ends=way.ends,
+                line=(one.at, other.at),
+                length_m=way.length,
+                length_text=distance_text(way.length, planned.site.unit),
+                frees=frees,
+                told=Phrase("site/second-way", values),
+            )
+        )
+    return tuple(found)
