@@ -33,7 +33,8 @@ from yarrow.documents.schedule import check_schedule, read_schedule, schedule_cs
 from yarrow.documents.schema import SCHEMAS
 from yarrow.documents.schema import schema as _schema
 from yarrow.documents.site_box_file import site_box_document
-from yarrow.documents.site_file import site_document
+from yarrow.documents.site_file import read_site, site_document
+from yarrow.documents.site_geojson import geojson_of, site_of_geojson
 from yarrow.documents.stock_file import stock_document
 from yarrow.documents.stock_in_hand import (
     after_cutting,
@@ -50,6 +51,7 @@ from yarrow.documents.wire_notation import read_wires_said
 from yarrow.documents.writing import bend_table_csv, marks_csv, plain, plan_text
 from yarrow.documents.writing import pieces_text as _pieces_text
 from yarrow.documents.writing import rack_csv as _rack_csv
+from yarrow.documents.writing import site_csv as _site_csv
 from yarrow.documents.writing import work_text as _work_text
 from yarrow.pieces.order_of_work import order_of_work
 from yarrow.pieces.piece_plan import PiecesOfRun, PlanInPieces
@@ -105,6 +107,7 @@ __all__ = [
     "rack",
     "rack_as_csv",
     "rack_values",
+    "read_ducts",
     "read_framed_wall",
     "read_own_fittings",
     "read_stock",
@@ -114,6 +117,9 @@ __all__ = [
     "schedule",
     "schema",
     "site",
+    "site_as_csv",
+    "site_from_geojson",
+    "site_to_geojson",
     "site_values",
     "sitebox",
     "stock_of_runs",
@@ -624,6 +630,15 @@ def site(document: Document, country: Country | None = None) -> Answer:
     return plain(site_document(document), _wording(document, country))
 
 
+def read_ducts(document: object) -> None:
+    """Whether a site of ducts can be read.
+
+    Args: document, ``yarrow.site/1``.
+    Raises: DocumentError.
+    """
+    read_site(document)
+
+
 def site_values(document: Document) -> SitePlan:
     """The same as frozen values, for who draws it.
 
@@ -631,6 +646,34 @@ def site_values(document: Document) -> SitePlan:
     Raises: DocumentError.
     """
     return site_document(document)
+
+
+def site_to_geojson(document: Document) -> Answer:
+    """Ducts between buildings as GeoJSON in local metres.
+
+    Args: document, ``yarrow.site/1``.
+    Raises: DocumentError.
+    """
+    return geojson_of(document)
+
+
+def site_from_geojson(collection: object) -> Answer:
+    """A site's document out of GeoJSON in local metres.
+
+    Args: collection, a FeatureCollection.
+    Returns: ``yarrow.site/1``.
+    Raises: DocumentError.
+    """
+    return site_of_geojson(collection)
+
+
+def site_as_csv(document: Document, country: Country | None = None) -> str:
+    """What a site takes, as a table: what, how much, its unit, and as it is read.
+
+    Args: document, ``yarrow.site/1``.
+    Raises: DocumentError.
+    """
+    return _site_csv(site(document, country))
 
 
 def can_be_made(answer: Answer) -> bool:

@@ -25,6 +25,7 @@ from api.routes import (
     planning,
     runs,
     session,
+    sites,
     stock,
     walls,
 )
@@ -82,7 +83,7 @@ class YarrowAPI(NinjaAPI):
 
 _DOCUMENTS = (
     *("run", "bench", "box", "pullbox", "entries", "sitebox"),
-    *("jobstock", "fittings", "wall"),
+    *("jobstock", "fittings", "wall", "site"),
 )
 """The formats that something here is asked with."""
 
@@ -128,7 +129,7 @@ def _build() -> YarrowAPI:
     )
     handle_problems(built)
     # Addresses are tried in turn: what every key asks for comes first.
-    first = (planning, checks, runs, session, jobs, boxes, stock, walls, benders)
+    first = (planning, checks, runs, session, jobs, boxes, stock, walls, sites, benders)
     for part in (*first, fittings, gauge):
         built.add_router("", part.router)
     return built

@@ -8,7 +8,7 @@ from django.http import HttpResponse
 from django.utils.text import slugify
 
 from exports.page import Heading
-from jobs.models import JobWall, Run
+from jobs.models import JobSite, JobWall, Run
 
 Paper = Literal["a4", "letter"]
 
@@ -19,12 +19,12 @@ def as_file(body: bytes, kind: str, name: str) -> HttpResponse:
     return HttpResponse(body, content_type=kind, headers=headers)
 
 
-def file_name(of: Run | JobWall) -> str:
-    """What a file of a run or a wall is called, without its ending."""
+def file_name(of: Run | JobWall | JobSite) -> str:
+    """What a file of a run, a wall or a site is called, without its ending."""
     return slugify(of.name) or f"{of.what}-{of.pk}"
 
 
-def heading_of(of: Run | JobWall) -> Heading:
+def heading_of(of: Run | JobWall | JobSite) -> Heading:
     """Whose sheet it is, and of which version."""
     saved = f"version {of.version}, saved {of.updated_at:%d %b %Y} by {of.updated_by.shown_name}"
     return Heading(of.job.name, of.name, saved, of.job.wording)

@@ -28,6 +28,9 @@ RunDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run"})]
 WallDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "wall"})]
 """A ``yarrow.wall/1`` document, likewise."""
 
+DuctsDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "site"})]
+"""A ``yarrow.site/1`` document, likewise."""
+
 CameOutDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "bench"})]
 """A ``yarrow.bench/1`` document, likewise."""
 
@@ -422,6 +425,7 @@ class RemovedFromJob(Schema):
     runs: list[RemovedSummary]
     boxes: list[RemovedSummary]
     walls: list[RemovedSummary]
+    sites: list[RemovedSummary]
 
 
 class Nothing(Schema):

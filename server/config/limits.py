@@ -16,6 +16,15 @@ def locked_out(
     return JsonResponse({"code": "throttled", "message": message, "errors": []}, status=429)
 
 
+def _most_bytes(path: str) -> int:
+    """Of what is sent to an address."""
+    if path.startswith("/api/jobs/archive"):
+        return settings.LARGEST_ARCHIVE
+    if path.startswith("/api/sites/") and path.endswith("/picture"):
+        return settings.LARGEST_PICTURE
+    return settings.LARGEST_BODY
+
+
 class BodyLimit:
     """Answers 413 to a body whose declared length is over the limit or is not a number."""
 
@@ -25,8 +34,7 @@ class BodyLimit:
     def __call__(self, request: HttpRequest) -> HttpResponse:
         """Pass the request on, or refuse it."""
         declared = request.META.get("CONTENT_LENGTH") or "0"
-        archive = request.path.startswith("/api/jobs/archive")
-        most = settings.LARGEST_ARCHIVE if archive else settings.LARGEST_BODY
+        most = _most_bytes(request.path)
         if declared.isdecimal() and int(declared) <= most:
             return self.get_response(request)
         return JsonResponse(

@@ -24,7 +24,7 @@ MOST_ENTRY_BYTES = 100_000
 """Unpacked: twice what a document that is kept here may take, and more than a manifest does. One
 entry at a time is in memory, so that how many there are costs none."""
 
-_ROOMS = ("runs", "boxes", "benders", "stock", "walls")
+_ROOMS = ("runs", "boxes", "benders", "stock", "walls", "sites")
 _OPTIONAL = _ROOMS[1:]
 
 _DATE = (2026, 1, 1, 0, 0, 0)
@@ -43,8 +43,8 @@ class Documents(Protocol):
 class Archive:
     """What an archive holds: the job's name, place and unit, its run documents in order, what is
     told of its boxes, the crew's own benders, what is in hand there (one document or none), its
-    framed walls, and by what key the boxes know each run. Documents may be fetched only when they
-    are asked for."""
+    framed walls and ducts, and by what key the boxes know each run. Documents may be fetched only
+    when they are asked for."""
 
     name: str
     place: str
@@ -56,6 +56,7 @@ class Archive:
     keys: tuple[str, ...] = ()
     stock: Documents = ()
     walls: Documents = ()
+    sites: Documents = ()
 
 
 def pack(job: Archive) -> Iterator[bytes]:

@@ -12,6 +12,7 @@ from benders.policy import benders_for
 from benders.services import add_bender
 from jobs.models import Job
 from jobs.services import create_job, create_run, save_box
+from jobs.sites import create_site
 from jobs.stock import save_stock
 from jobs.walls import create_wall
 from yarrow.documents.errors import DocumentError
@@ -30,9 +31,10 @@ def bring_in_job(
     rules: str | None = None,
     stock: Iterable[dict[str, Any]] = (),
     walls: Iterable[dict[str, Any]] = (),
+    sites: Iterable[dict[str, Any]] = (),
 ) -> Iterator[Job]:
-    """A whole job with its runs, boxes, walls and stock, and those of its benders that the crew has
-    not got, or nothing of it: the job after every run that is in.
+    """A whole job with its runs, boxes, walls, ducts and stock, and those of its benders that the
+    crew has not got, or nothing of it: the job after every run that is in.
 
     It is one transaction: where the caller stops asking, or a run can't be read, nothing is kept.
 
@@ -57,6 +59,12 @@ def bring_in_job(
                 save_stock(member, job.id, document, 0)
             except DocumentError as refusal:
                 raise DocumentError(f"stock, {refusal.path}", refusal.expected) from None
+        for number, document in enumerate(sites):
+            try:
+                create_site(member, job.id, document)
+            except DocumentError as refusal:
+                path = f"site {number + 1}, {refusal.path}"
+                raise DocumentError(path, refusal.expected) from None
         for number, document in enumerate(walls):
             try:
                 create_wall(member, job.id, document)

@@ -10,7 +10,7 @@ from django.db.models import Q
 
 from accounts.models import Crew
 from versions.models import DocumentRevision, VersionedDocument
-from yarrow import read_framed_wall, read_stock
+from yarrow import read_ducts, read_framed_wall, read_stock
 from yarrow.documents.bench_file import check_came_out
 from yarrow.documents.run_file import read_run
 from yarrow.documents.site_box_file import read_site_box
@@ -166,6 +166,54 @@ class JobWall(VersionedDocument):
 
     def __str__(self) -> str:
         return self.name
+
+
+class JobSite(VersionedDocument):
+    """Ducts between the buildings of a job; its document is a ``yarrow.site/1``."""
+
+    what = "site"
+    most_bytes = 90_000
+    check_document = staticmethod(read_ducts)
+
+    job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="sites")
+    name = models.CharField(max_length=120)
+
+    class Meta:
+        ordering = ("name", "id")
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class SiteRevision(DocumentRevision):
+    """Ducts between buildings as they were saved once."""
+
+    site = models.ForeignKey(JobSite, on_delete=models.CASCADE, related_name="revisions")
+
+    class Meta(DocumentRevision.Meta):
+        constraints = (
+            models.UniqueConstraint(fields=["site", "version"], name="one_site_revision_a_version"),
+        )
+
+    def __str__(self) -> str:
+        return f"{self.site} v{self.version}"
+
+
+class SitePicture(models.Model):
+    """A picture that lies under a site's plan, as it was drawn anew here; known by its ``key``."""
+
+    site = models.ForeignKey(JobSite, on_delete=models.CASCADE, related_name="pictures")
+    key = models.CharField(max_length=64)
+    data = models.BinaryField()
+    width = models.PositiveIntegerField()
+    height = models.PositiveIntegerField()
+    created_at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=["site", "key"], name="one_picture_a_key"),)
+
+    def __str__(self) -> str:
+        return f"{self.site}: {self.key}"
 
 
 class WallRevision(DocumentRevision):

@@ -8,12 +8,14 @@ from accounts.models import Member
 from jobs.models import (
     BoxRevision,
     Job,
+    JobSite,
     JobStock,
     JobWall,
     PieceAtBench,
     Revision,
     Run,
     SiteBox,
+    SiteRevision,
     StockRevision,
     WallRevision,
 )
@@ -67,6 +69,26 @@ def removed_walls_for(member: Member) -> QuerySet[JobWall]:
 def _every_wall_for(member: Member) -> QuerySet[JobWall]:
     walls = JobWall.objects.filter(job__crew_id=member.crew_id)
     return walls.select_related("updated_by", "job")
+
+
+def sites_for(member: Member) -> QuerySet[JobSite]:
+    """The sites of ducts of a member's crew's jobs, without those that were removed."""
+    return _every_site_for(member).filter(removed_at=None)
+
+
+def removed_sites_for(member: Member) -> QuerySet[JobSite]:
+    """The sites of ducts of a member's crew's jobs that were removed."""
+    return _every_site_for(member).exclude(removed_at=None)
+
+
+def _every_site_for(member: Member) -> QuerySet[JobSite]:
+    sites = JobSite.objects.filter(job__crew_id=member.crew_id)
+    return sites.select_related("updated_by", "job")
+
+
+def site_revisions_for(member: Member) -> QuerySet[SiteRevision]:
+    """The revisions of the sites that a member can see."""
+    return SiteRevision.objects.filter(site__in=sites_for(member))
 
 
 def wall_revisions_for(member: Member) -> QuerySet[WallRevision]:

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+import io
 import json
 from typing import Any
 
 from django.core.cache import cache
 from django.test import Client, TestCase
+from PIL import Image
 
 from accounts.models import Crew, Member
 from benders.models import CrewBender
@@ -79,6 +81,13 @@ class People:
         cls.their_run = create_run(cls.tern, cls.their_job.id, DOCUMENT)
         cls.bender = add_bender(cls.wren, BENDER)
         cls.their_bender = add_bender(cls.tern, BENDER)
+
+
+def a_picture(size: tuple[int, int] = (40, 30), kind: str = "PNG", **more: Any) -> bytes:
+    """A picture of nothing in particular."""
+    out = io.BytesIO()
+    Image.new("RGB", size, "seagreen").save(out, kind, **more)
+    return out.getvalue()
 
 
 class CrewTest(People, TestCase):

@@ -9,9 +9,10 @@ from django.test import Client
 from api.api import api
 from exports.dxf import plan_dxf
 from exports.job_archive import Archive
-from jobs.models import JobWall
+from jobs.models import JobSite, JobWall, SitePicture
+from jobs.sites import add_picture, create_site
 from jobs.walls import create_wall
-from server.tests.people import BENDER, DOCUMENT, CrewTest, packed
+from server.tests.people import BENDER, DOCUMENT, CrewTest, a_picture, packed
 from yarrow import plan_values
 
 ARCHIVE = packed(Archive("Saltmarsh", "", "in", (DOCUMENT,)))
@@ -46,9 +47,11 @@ FRAMED = {
     "boxes": [{"name": "Board", "stud": 2, "height": 60}],
     "lines": [],
 }
+DUCTS = {"format": "yarrow.site/1", "units": "mm", "places": [], "trenches": []}
 FITTINGS = {"format": "yarrow.fittings/1"}
 STOCK = {"format": "yarrow.jobstock/1", "units": "in"}
 CAME_OUT = {"format": "yarrow.bench/1", "units": "in", "made": [{"bend": 0, "angle": 89}]}
+PICTURE = a_picture()
 SITE_BOX = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
 
 # (method, path) → body and what the right member gets. {job}, {run} and {version} are filled in.
@@ -70,6 +73,8 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("post", "/api/plan-in-pieces"): (DOCUMENT, 200),
     ("post", "/api/work"): (DOCUMENT, 200),
     ("post", "/api/wall"): (FRAMED, 200),
+    ("post", "/api/site"): (DUCTS, 200),
+    ("post", "/api/site/geojson"): ({"type": "FeatureCollection", "features": []}, 200),
     ("get", "/api/fittings"): (None, 200),
     ("put", "/api/fittings"): ({"document": FITTINGS, "base_version": 0}, 200),
     ("get", "/api/fittings/revisions"): (None, 200),
@@ -126,6 +131,18 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("get", "/api/walls/{wall_id}/sheet.pdf"): (None, 200),
     ("delete", "/api/walls/{wall_id}"): (None, 200),
     ("post", "/api/walls/{wall_id}/bring-back"): (None, 200),
+    ("get", "/api/jobs/{job_id}/sites"): (None, 200),
+    ("post", "/api/jobs/{job_id}/sites"): (DUCTS, 201),
+    ("get", "/api/sites/{site_id}"): (None, 200),
+    ("put", "/api/sites/{site_id}"): ({"document": DUCTS, "base_version": 1}, 200),
+    ("get", "/api/sites/{site_id}/revisions"): (None, 200),
+    ("post", "/api/sites/{site_id}/revisions/{version}/restore"): ({"base_version": 2}, 200),
+    ("post", "/api/sites/{site_id}/picture"): (PICTURE, 201),
+    ("get", "/api/sites/{site_id}/pictures/{key}"): (None, 200),
+    ("get", "/api/sites/{site_id}/plan.geojson"): (None, 200),
+    ("get", "/api/sites/{site_id}/quantities.csv"): (None, 200),
+    ("delete", "/api/sites/{site_id}"): (None, 200),
+    ("post", "/api/sites/{site_id}/bring-back"): (None, 200),
     ("post", "/api/jobs/{job_id}/cuts"): ({"document": STOCK}, 200),
     ("get", "/api/jobs/{job_id}/stock"): (None, 200),
     ("put", "/api/jobs/{job_id}/stock"): ({"document": STOCK, "base_version": 0}, 200),
@@ -183,17 +200,30 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
 class Walls(CrewTest):
     wall: JobWall
     their_wall: JobWall
+    site: JobSite
+    their_site: JobSite
+    picture: SitePicture
 
     @classmethod
     def setUpTestData(cls) -> None:
         super().setUpTestData()
         cls.wall = create_wall(cls.wren, cls.job.id, FRAMED)
         cls.their_wall = create_wall(cls.tern, cls.their_job.id, FRAMED)
+        cls.site = create_site(cls.wren, cls.job.id, DUCTS)
+        cls.their_site = create_site(cls.tern, cls.their_job.id, DUCTS)
+        cls.picture = add_picture(cls.wren, cls.site.id, PICTURE)
 
     def address(self, path: str, job_id: int, run_id: int, bender_id: int) -> str:
-        wall = self.wall if job_id == self.job.id else self.their_wall
+        ours = job_id == self.job.id
         return path.format(
-            job_id=job_id, run_id=run_id, bender_id=bender_id, wall_id=wall.id, version=1, piece=0
+            job_id=job_id,
+            run_id=run_id,
+            bender_id=bender_id,
+            wall_id=(self.wall if ours else self.their_wall).id,
+            site_id=(self.site if ours else self.their_site).id,
+            key=self.picture.key,
+            version=1,
+            piece=0,
         )
 
     def test_every_route_has_a_row_here(self) -> None:

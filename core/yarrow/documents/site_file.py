@@ -19,6 +19,7 @@ from yarrow.site.site import (
     PlaceKind,
     PlanPoint,
     PullRules,
+    SeenBeforeFilling,
     SitePlace,
     Trench,
 )
@@ -93,6 +94,7 @@ def read_site(document: object) -> DuctSite:
         cables=tuple(
             _cable_need(cable, number, names, unit) for number, cable in enumerate(shape["cables"])
         ),
+        seen=tuple(SeenBeforeFilling(**tick) for tick in shape["ticks"]),
     )
 
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import csv
 import io
+from collections.abc import Mapping
 from dataclasses import fields, is_dataclass
 from functools import cache
 from typing import Any
@@ -194,6 +195,20 @@ def bend_table_csv(plan: WrittenPlan) -> str:
         )
         reached = bend.arc_end
     table.writerow(["end", f"{plan.cut_length - reached:.4f}", "", "", "", plan.units])
+    return out.getvalue()
+
+
+def site_csv(answer: Mapping[str, Any]) -> str:
+    """What a site takes as a table: what, how much, its unit, and as it is read.
+
+    Args: answer, ``yarrow.site-plan/1``.
+    """
+    out = io.StringIO()
+    table = csv.writer(out, lineterminator="\n")
+    table.writerow(["what", "amount", "unit", "as read"])
+    for each in answer["quantities"]:
+        amount = round(each["amount"], 2)
+        table.writerow([each["what"], f"{amount:g}", each["unit"], each["text"]])
     return out.getvalue()
 
 

@@ -119,6 +119,16 @@ class PullRules:
 
 
 @dataclass(frozen=True, slots=True)
+class SeenBeforeFilling:
+    """Something that was seen of a stretch, by its name, before it was filled in: by whom, when."""
+
+    stretch: str
+    item: str
+    by: str
+    at: str
+
+
+@dataclass(frozen=True, slots=True)
 class DuctSite:
     """Everything that is told of a site. ``north`` is turned clockwise from up, degrees; ``future``
     is kept free for later, in percent of what is there."""
@@ -131,3 +141,4 @@ class DuctSite:
     places: tuple[SitePlace, ...]
     trenches: tuple[Trench, ...]
     cables: tuple[CableNeed, ...]
+    seen: tuple[SeenBeforeFilling, ...] = ()

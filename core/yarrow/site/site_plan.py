@@ -43,6 +43,16 @@ class SiteDuct:
 
 
 @dataclass(frozen=True, slots=True)
+class SiteCheck:
+    """What is seen of a stretch before it is filled in; by whom it was and when, empty: not yet."""
+
+    item: str
+    name: Phrase
+    by: str
+    at: str
+
+
+@dataclass(frozen=True, slots=True)
 class SiteStretch:
     """Ducts from a pull point to the next: ``ends`` are stops; ``use`` is what it takes of its
     limit, 1 is all, and ``uses`` says so; ``lies``, in which trenches; ``ducts`` with their
@@ -70,6 +80,7 @@ class SiteStretch:
     dark: tuple[str, ...]
     no_way_round: tuple[str, ...]
     cut: Phrase
+    checklist: tuple[SiteCheck, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -148,7 +159,6 @@ class SitePlan:
     points: FewestPoints
     second_ways: tuple[SiteSecondWay, ...]
     quantities: tuple[SiteQuantity, ...]
-    checklist: tuple[Phrase, ...]
     rules: Phrase
     schools: tuple[PullSchool, ...]
     duct_sizes: tuple[str, ...]

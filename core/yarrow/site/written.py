@@ -13,10 +13,12 @@ from yarrow.site.planned import PlannedSite
 from yarrow.site.quantities import cable_metres, quantities_of
 from yarrow.site.routes import RoutedCable, stops_on
 from yarrow.site.section import TrenchSection, section_of
+from yarrow.site.site import DuctSite
 from yarrow.site.site_plan import (
     FewestPoints,
     PullSchool,
     SiteCable,
+    SiteCheck,
     SiteDuct,
     SitePlan,
     SiteSecondWay,
@@ -63,7 +65,6 @@ def written_site(planned: PlannedSite) -> SitePlan:
         points=_fewest_points(planned),
         second_ways=_site_second_ways(planned),
         quantities=quantities_of(planned, sections),
-        checklist=tuple(Phrase(f"site/check/{each}") for each in _CHECKLIST),
         rules=Phrase("site/rules", rules),
         schools=(
             PullSchool(
@@ -165,6 +166,20 @@ def _site_stretch(
         dark=_place_names(planned, dark),
         no_way_round=_place_names(planned, planned.cuts.held_by_stretch.get(number, ())),
         cut=_cut_phrase(planned, dark),
+        checklist=_checklist(site, name),
+    )
+
+
+def _checklist(site: DuctSite, stretch: str) -> tuple[SiteCheck, ...]:
+    seen = {each.item: each for each in site.seen if each.stretch == stretch}
+    return tuple(
+        SiteCheck(
+            item,
+            Phrase(f"site/check/{item}"),
+            seen[item].by if item in seen else "",
+            seen[item].at if item in seen else "",
+        )
+        for item in _CHECKLIST
     )
 
 

@@ -43,8 +43,10 @@ from jobs.policy import (
     jobs_for,
     removed_boxes_for,
     removed_runs_for,
+    removed_sites_for,
     removed_walls_for,
     runs_for,
+    sites_for,
     stocks_for,
     walls_for,
 )
@@ -112,6 +114,7 @@ def _brought_in(member: Any, archive: Archive) -> Iterator[Job]:
         rules=archive.rules,
         stock=archive.stock,
         walls=archive.walls,
+        sites=archive.sites,
     )
 
 
@@ -155,6 +158,7 @@ def get_job_archive(request: MemberRequest, job_id: Path[Id]) -> StreamingHttpRe
         tuple(keys.values()),
         StoredDocuments(stocks_for(request.user).filter(job=job)),
         StoredDocuments(walls_for(request.user).filter(job=job)),
+        StoredDocuments(sites_for(request.user).filter(job=job)),
     )
     headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.zip"'}
     return StreamingHttpResponse(pack(archive), content_type="application/zip", headers=headers)
@@ -200,15 +204,17 @@ def take_schedule(request: MemberRequest, job_id: Path[Id]) -> Taken:
     operation_id="list_removed",
 )
 def list_removed(request: MemberRequest, job_id: Path[Id]) -> RemovedFromJob:
-    """The runs, boxes and walls of a job that were removed, newest first."""
+    """The runs, boxes, walls and ducts of a job that were removed, newest first."""
     job = jobs_for(request.user).get(id=job_id)
     runs = removed_runs_for(request.user).filter(job=job).order_by("-removed_at")
     boxes = removed_boxes_for(request.user).filter(job=job).order_by("-removed_at")
     walls = removed_walls_for(request.user).filter(job=job).order_by("-removed_at")
+    sites = removed_sites_for(request.user).filter(job=job).order_by("-removed_at")
     return RemovedFromJob(
         runs=[removed_summary(run) for run in runs.defer("document")[:MOST_LISTED]],
         boxes=[removed_summary(box) for box in boxes.defer("document")[:MOST_LISTED]],
         walls=[removed_summary(wall) for wall in walls.defer("document")[:MOST_LISTED]],
+        sites=[removed_summary(site) for site in sites.defer("document")[:MOST_LISTED]],
     )
 
 

@@ -15,6 +15,7 @@ from api.request import MemberRequest
 from api.shapes import (
     AtBench,
     Conversion,
+    DuctsDocument,
     DxfText,
     KnownBetter,
     Nothing,
@@ -36,6 +37,7 @@ from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.bending_sequence import Handling
 from yarrow.runs.model.plan import WrittenPlan
 from yarrow.runs.recalibrated import Recalibrated
+from yarrow.site.site_plan import SitePlan
 from yarrow.walls.wall_plan import WallPlan
 from yarrow.wording.wording import Country
 
@@ -74,6 +76,14 @@ def bench_fit(
 ) -> HttpResponse:
     """What a reading that is still being typed makes of a piece; nothing is saved."""
     return answered(yarrow.bench_fit(body.document, body.came_out, country, body.piece))
+
+
+@router.post("/site", response={200: SitePlan, **REFUSALS}, operation_id="site")
+def site(
+    request: MemberRequest, document: Body[DuctsDocument], country: Country | None = None
+) -> HttpResponse:
+    """Ducts between buildings, planned; nothing is saved."""
+    return answered(yarrow.site(document, country))
 
 
 @router.post("/recalibrated", response={200: Recalibrated, **REFUSALS}, operation_id="recalibrated")

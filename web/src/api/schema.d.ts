@@ -704,7 +704,7 @@ export interface paths {
         };
         /**
          * List Removed
-         * @description The runs, boxes and walls of a job that were removed, newest first.
+         * @description The runs, boxes, walls and ducts of a job that were removed, newest first.
          */
         get: operations["list_removed"];
         put?: never;
@@ -775,6 +775,30 @@ export interface paths {
         get: operations["get_job_schedule"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/sites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Sites
+         * @description The ducts between buildings of a job, by name.
+         */
+        get: operations["list_sites"];
+        put?: never;
+        /**
+         * Create Site
+         * @description New ducts between buildings.
+         */
+        post: operations["create_site"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1507,6 +1531,215 @@ export interface paths {
          */
         put: operations["change_password"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/site": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Site
+         * @description Ducts between buildings, planned; nothing is saved.
+         */
+        post: operations["site"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/site/geojson": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Geojson
+         * @description A site's document out of GeoJSON in local metres; nothing is saved.
+         */
+        post: operations["read_site_geojson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Site
+         * @description A site as it stands.
+         */
+        get: operations["get_site"];
+        /**
+         * Save Site
+         * @description Another version of a site.
+         */
+        put: operations["save_site"];
+        post?: never;
+        /**
+         * Remove Site
+         * @description Put a site away; it can be brought back.
+         */
+        delete: operations["remove_site"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site_id}/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back Site
+         * @description Bring back a site that was put away.
+         */
+        post: operations["bring_back_site"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site_id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Picture
+         * @description A PNG or JPEG to lie under the plan: it is drawn anew, and what it told of its place is
+         *     gone. The document says where it lies.
+         */
+        post: operations["add_site_picture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site_id}/pictures/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Picture
+         * @description A picture as it was drawn anew.
+         */
+        get: operations["get_site_picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site_id}/plan.geojson": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Geojson
+         * @description The site as GeoJSON in local metres, which comes in again without loss.
+         */
+        get: operations["get_site_geojson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site_id}/quantities.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Quantities
+         * @description What the site takes: trench, ducts, bends, ropes, pull points, cable.
+         */
+        get: operations["get_site_quantities"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site_id}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Revisions
+         * @description A page of a site's history, newest first: the newest, or those before a version.
+         */
+        get: operations["list_site_revisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site_id}/revisions/{version}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore Site
+         * @description Bring an earlier revision of a site back, as the next version.
+         */
+        post: operations["restore_site"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2874,6 +3107,19 @@ export interface components {
             what: "stub" | "gain" | "angle";
         };
         /**
+         * DuctInSection
+         * @description A duct's middle, mm to the right of the trench's left side and under the surface, and how
+         *     wide it is over all.
+         */
+        DuctInSection: {
+            /** Across */
+            across: number;
+            /** Deep */
+            deep: number;
+            /** Outside */
+            outside: number;
+        };
+        /**
          * DxfText
          * @description A DXF drawing as text; ``units`` is what it is drawn in, where it does not say.
          */
@@ -2963,6 +3209,21 @@ export interface components {
             path: string;
             /** Text */
             text: string;
+        };
+        /**
+         * FewestPoints
+         * @description How many pull points Yarrow puts: at branches and on the way; ``why`` no fewer do, one
+         *     sentence for each way that has some.
+         */
+        FewestPoints: {
+            /** Branches */
+            branches: number;
+            /** On The Way */
+            on_the_way: number;
+            /** Told */
+            told: string;
+            /** Why */
+            why: string[];
         };
         /**
          * FieldProblem
@@ -3949,6 +4210,19 @@ export interface components {
             radii: number[];
         };
         /**
+         * PictureKept
+         * @description A picture that can lie under the plan: the key that a document names it by, and its size in
+         *     pixels.
+         */
+        PictureKept: {
+            /** Height */
+            height: number;
+            /** Key */
+            key: string;
+            /** Width */
+            width: number;
+        };
+        /**
          * PieceOfRun
          * @description One piece: from ``begins`` to ``ends`` on the run before it is bent, and its own plan, as if
          *     it were a run. ``whole``: it is a stick as it is sold; ``spare`` is what is left of its stick.
@@ -4523,6 +4797,22 @@ export interface components {
             source: string;
         };
         /**
+         * PullSchool
+         * @description A habit of how far is pulled, to be picked.
+         */
+        PullSchool: {
+            /** Less Per Quarter M */
+            less_per_quarter_m: number;
+            /** Most Degrees */
+            most_degrees: number;
+            /** Most Straight M */
+            most_straight_m: number;
+            /** Name */
+            name: string;
+            /** Source */
+            source: string;
+        };
+        /**
          * Quantity
          * @description A figure in a sentence: its value, in ``unit`` (empty for a count), and as it is read: to the
          *     tape's marks, rounded the safe way.
@@ -4714,6 +5004,8 @@ export interface components {
             boxes: components["schemas"]["RemovedSummary"][];
             /** Runs */
             runs: components["schemas"]["RemovedSummary"][];
+            /** Sites */
+            sites: components["schemas"]["RemovedSummary"][];
             /** Walls */
             walls: components["schemas"]["RemovedSummary"][];
         };
@@ -5675,6 +5967,64 @@ export interface components {
             volume: components["schemas"]["BoxResult"] | null;
         };
         /**
+         * SiteCable
+         * @description A need's cables: the stretches that they go through, the second way where they have one
+         *     (empty: none), how long one is with its slack, and what pulling it takes.
+         */
+        SiteCable: {
+            /** Count */
+            count: number;
+            /** Kind */
+            kind: string;
+            /** Length M */
+            length_m: number;
+            /** Length Text */
+            length_text: string;
+            /** Name */
+            name: string;
+            /** Number */
+            number: number;
+            /** Pull */
+            pull: string | null;
+            /** Second */
+            second: number[];
+            /** Through */
+            through: string[];
+            /** Way */
+            way: number[];
+        };
+        /**
+         * SiteCheck
+         * @description What is seen of a stretch before it is filled in; by whom it was and when, empty: not yet.
+         */
+        SiteCheck: {
+            /** At */
+            at: string;
+            /** By */
+            by: string;
+            /** Item */
+            item: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * SiteDetail
+         * @description Ducts between the buildings of a job, at a version.
+         */
+        SiteDetail: {
+            document: components["schemas"]["SiteDocument"];
+            /** Id */
+            id: number;
+            /** Job Id */
+            job_id: number;
+            /** Job Name */
+            job_name: string;
+            /** Name */
+            name: string;
+            /** Version */
+            version: number;
+        };
+        /**
          * SiteDimension
          * @description A number of the walk where it was measured: from ``start`` to ``end``, in space.
          */
@@ -5697,6 +6047,130 @@ export interface components {
             ];
             /** Text */
             text: string;
+        };
+        /**
+         * Ducts between buildings
+         * @description Buildings, pull points, trenches and the cables that are wanted between them. Points are metres east and north of the plan's own corner, whatever the units of what is typed as a length.
+         */
+        SiteDocument: {
+            cables?: components["schemas"]["SiteDocument_cable"][];
+            /** @description The size of ducts, where a trench does not say another. */
+            duct?: string;
+            /** @constant */
+            format: "yarrow.site/1";
+            /** @description What is kept free for later, in percent of what is there now. */
+            future?: number;
+            name?: string;
+            /** @description How far north is turned clockwise from up, degrees. */
+            north?: number;
+            places: components["schemas"]["SiteDocument_place"][];
+            plan?: components["schemas"]["SiteDocument_plan"];
+            rules?: components["schemas"]["SiteDocument_rules"];
+            /** @description What was seen before a stretch was filled in. */
+            ticks?: components["schemas"]["SiteDocument_tick"][];
+            trenches: components["schemas"]["SiteDocument_trench"][];
+            /**
+             * @description In mm distances are told in metres, in in they are told in feet.
+             * @enum {string}
+             */
+            units: "in" | "mm";
+        };
+        SiteDocument_cable: {
+            /** @enum {string} */
+            by?: "shortest" | "fewest-bends";
+            count?: number;
+            diameter: components["schemas"]["SiteDocument_size"];
+            from: string;
+            /** @enum {string} */
+            kind: "fibre" | "copper" | "power";
+            /** @description kg a metre. */
+            mass?: number;
+            /** @description N, as its maker says; left out, what is usual. */
+            most_tension?: number;
+            /** @description A second cable takes a way that shares no stretch with the first. */
+            second?: boolean;
+            to: string;
+            /** @description Places that it is led through, in order. */
+            via?: string[];
+        };
+        SiteDocument_place: {
+            /** @description Where ducts come to it; of a building, its entry. */
+            at: components["schemas"]["SiteDocument_point"];
+            /** @description Of a building, further entries. */
+            entries?: components["schemas"]["SiteDocument_point"][];
+            /** @description Of a building, the floor that its ducts rise to; 0: they turn up at the ground. */
+            floor?: number;
+            /** @enum {string} */
+            kind: "building" | "hand-hole" | "vault" | "pull-box";
+            name: string;
+            outline?: components["schemas"]["SiteDocument_point"][];
+            /** @description Not there yet. */
+            planned?: boolean;
+        };
+        /** @description A picture underneath: two of its points, in pixels from its upper left corner, and how far apart they are, m. */
+        SiteDocument_plan: {
+            apart: number;
+            /** @description Where the first of them lies; left out, 0 0. */
+            at?: components["schemas"]["SiteDocument_point"];
+            from: components["schemas"]["SiteDocument_point"];
+            picture: string;
+            to: components["schemas"]["SiteDocument_point"];
+            /** @description How far the picture is turned clockwise, degrees. */
+            turned?: number;
+        };
+        SiteDocument_point: number[];
+        SiteDocument_rules: {
+            /** @description What each 90 degrees between them takes off that. */
+            less_per_quarter_m?: number;
+            most_degrees?: number;
+            /** @description Between two pull points, when straight; left out, the habit's. */
+            most_straight_m?: number;
+        };
+        /** Format: length */
+        SiteDocument_size: string | number;
+        SiteDocument_tick: {
+            /** @description When, as ISO 8601 has it. */
+            at: string;
+            by: string;
+            /** @enum {string} */
+            item: "rope" | "mandrel" | "caps" | "label" | "photo" | "depth";
+            /** @description Its name: the codes of its ends. */
+            stretch: string;
+        };
+        SiteDocument_trench: {
+            /** @description From the surface to the ducts; left out, what is usual under it. */
+            cover?: components["schemas"]["SiteDocument_size"];
+            /** @description Its ducts' size; empty, the site's. */
+            duct?: string;
+            line: components["schemas"]["SiteDocument_point"][];
+            name: string;
+            /** @description Of its sweeps, to the centre line; left out, the least of its duct. */
+            radius?: components["schemas"]["SiteDocument_size"];
+            /** @enum {string} */
+            surface?: "grass" | "paved" | "road";
+        };
+        /**
+         * SiteDuct
+         * @description A duct of a stretch: what its label says, what it is for, what lies in it and how full it is
+         *     of what its rule allows.
+         */
+        SiteDuct: {
+            /** Cables */
+            cables: string[];
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+            /** Number */
+            number: number;
+            /** Power */
+            power: boolean;
+            /** Size */
+            size: string;
+            /** Used */
+            used: number;
+            /** Used Text */
+            used_text: string;
         };
         /**
          * SiteObject
@@ -5737,6 +6211,198 @@ export interface components {
                 number,
                 number
             ];
+        };
+        /**
+         * SitePlan
+         * @description A site planned. Points and lengths named so are in metres; what is to be read is in
+         *     ``units``: metres or feet. ``sources`` is where its figures come from.
+         */
+        SitePlan: {
+            /** Cables */
+            cables: components["schemas"]["SiteCable"][];
+            /** Duct Sizes */
+            duct_sizes: string[];
+            /** Findings */
+            findings: components["schemas"]["WrittenFinding"][];
+            /** Format */
+            format: string;
+            /** Name */
+            name: string;
+            /** North */
+            north: number;
+            points: components["schemas"]["FewestPoints"];
+            /** Quantities */
+            quantities: components["schemas"]["SiteQuantity"][];
+            /** Rules */
+            rules: string;
+            /** Schools */
+            schools: components["schemas"]["PullSchool"][];
+            /** Second Ways */
+            second_ways: components["schemas"]["SiteSecondWay"][];
+            /** Sources */
+            sources: string[];
+            /** Stops */
+            stops: components["schemas"]["SiteStop"][];
+            /** Stretches */
+            stretches: components["schemas"]["SiteStretch"][];
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "in" | "mm";
+        };
+        /**
+         * SiteQuantity
+         * @description What is needed of a thing.
+         */
+        SiteQuantity: {
+            /** Amount */
+            amount: number;
+            /** Text */
+            text: string;
+            /** Unit */
+            unit: string;
+            /** What */
+            what: string;
+        };
+        /**
+         * SiteSave
+         * @description A whole site, and the version that it was made from.
+         */
+        SiteSave: {
+            /** Base Version */
+            base_version: number;
+            document: components["schemas"]["SiteDocument"];
+        };
+        /**
+         * SiteSecondWay
+         * @description A new trench, straight from a stop to another, and whom it frees of any one cut.
+         */
+        SiteSecondWay: {
+            /** Ends */
+            ends: [
+                number,
+                number
+            ];
+            /** Frees */
+            frees: string[];
+            /** Length M */
+            length_m: number;
+            /** Length Text */
+            length_text: string;
+            /** Line */
+            line: [
+                [
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number
+                ]
+            ];
+            /** Told */
+            told: string;
+        };
+        /**
+         * SiteStop
+         * @description A pull point, or a loose end: its ``place`` in the document (null: Yarrow puts one there),
+         *     its ``code`` on labels, ``why`` it is there; who is ``dark`` when nothing gets through it.
+         */
+        SiteStop: {
+            /** At */
+            at: [
+                number,
+                number
+            ];
+            /** Code */
+            code: string;
+            /** Dark */
+            dark: string[];
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Number */
+            number: number;
+            /** Place */
+            place: number | null;
+            /** Planned */
+            planned: boolean;
+            /** Why */
+            why: string;
+        };
+        /**
+         * SiteStretch
+         * @description Ducts from a pull point to the next: ``ends`` are stops; ``use`` is what it takes of its
+         *     limit, 1 is all, and ``uses`` says so; ``lies``, in which trenches; ``ducts`` with their
+         *     ``section``; the places that are ``dark`` when it is cut, and those with ``no_way_round`` it.
+         */
+        SiteStretch: {
+            /** Bends */
+            bends: [
+                number,
+                number
+            ][];
+            /** Checklist */
+            checklist: components["schemas"]["SiteCheck"][];
+            /** Cut */
+            cut: string;
+            /** Dark */
+            dark: string[];
+            /** Degrees */
+            degrees: number;
+            /** Degrees Text */
+            degrees_text: string;
+            /** Ducts */
+            ducts: components["schemas"]["SiteDuct"][];
+            /** Ducts Text */
+            ducts_text: string;
+            /** Ends */
+            ends: [
+                number,
+                number
+            ];
+            /** Kept */
+            kept: boolean;
+            /** Length M */
+            length_m: number;
+            /** Length Text */
+            length_text: string;
+            /** Lies */
+            lies: string[];
+            /** Line */
+            line: [
+                number,
+                number
+            ][];
+            /** Longest M */
+            longest_m: number;
+            /** Name */
+            name: string;
+            /** No Way Round */
+            no_way_round: string[];
+            /** Number */
+            number: number;
+            section: components["schemas"]["TrenchSection"];
+            /** Trenches */
+            trenches: number[];
+            /** Turns */
+            turns: string;
+            /** Use */
+            use: number;
+            /** Uses */
+            uses: string;
+        };
+        /**
+         * SiteSummary
+         * @description A site of ducts as a list shows it.
+         */
+        SiteSummary: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
         };
         /**
          * Smallest
@@ -6000,6 +6666,23 @@ export interface components {
             limit_degrees: number;
             /** Shrink */
             shrink: number;
+        };
+        /**
+         * TrenchSection
+         * @description A trench cut across, mm: ``width``, ``depth``, the ``cover`` over its ducts, how deep the
+         *     warning ``tape`` lies, and each duct in order.
+         */
+        TrenchSection: {
+            /** Cover */
+            cover: number;
+            /** Depth */
+            depth: number;
+            /** Ducts */
+            ducts: components["schemas"]["DuctInSection"][];
+            /** Tape */
+            tape: number;
+            /** Width */
+            width: number;
         };
         /**
          * TypedLineShape
@@ -10604,6 +11287,180 @@ export interface operations {
             };
         };
     };
+    list_sites: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteSummary"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    create_site: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteDocument"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_stock: {
         parameters: {
             query?: never;
@@ -14291,6 +15148,1072 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    site: {
+        parameters: {
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitePlan"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_site_geojson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    [key: string]: unknown;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteDocument"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_site: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save_site: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_site: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bring_back_site: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_site_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/*": unknown;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureKept"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_site_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                site_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                    "image/jpeg": unknown;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_site_geojson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_site_quantities: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                    "text/csv": unknown;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_site_revisions: {
+        parameters: {
+            query?: {
+                before?: number | null;
+            };
+            header?: never;
+            path: {
+                site_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionSummary"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restore_site: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site_id: number;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Restore"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConflictProblem"];
                 };
             };
             /** @description Request Entity Too Large */

@@ -1,0 +1,209 @@
+"""A job's ducts between buildings, saved by version, with what goes out of them and comes in."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.http import HttpResponse
+from ninja import Body as Given
+from ninja import Path, Query, Router, Schema
+
+import yarrow
+from api.limits import FILES
+from api.papers import as_file, file_name
+from api.problems import REFUSALS, ConflictProblem
+from api.request import MemberRequest
+from api.shapes import (
+    Body,
+    DuctsDocument,
+    Id,
+    Nothing,
+    Restore,
+    RevisionSummary,
+    Version,
+    revision_page,
+)
+from jobs import sites as services
+from jobs.models import JobSite, SitePicture
+from jobs.policy import jobs_for, sites_for
+
+router = Router(tags=["sites"])
+
+
+class SiteSave(Body):
+    """A whole site, and the version that it was made from."""
+
+    document: DuctsDocument
+    base_version: Version
+
+
+class SiteSummary(Schema):
+    """A site of ducts as a list shows it."""
+
+    id: int
+    name: str
+
+
+class SiteDetail(SiteSummary):
+    """Ducts between the buildings of a job, at a version."""
+
+    version: int
+    job_id: int
+    job_name: str
+    document: DuctsDocument
+
+
+class PictureKept(Schema):
+    """A picture that can lie under the plan: the key that a document names it by, and its size in
+    pixels."""
+
+    key: str
+    width: int
+    height: int
+
+
+@router.get(
+    "/jobs/{job_id}/sites", response={200: list[SiteSummary], **REFUSALS}, operation_id="list_sites"
+)
+def list_sites(request: MemberRequest, job_id: Path[Id]) -> list[JobSite]:
+    """The ducts between buildings of a job, by name."""
+    job = jobs_for(request.user).get(id=job_id)
+    return list(sites_for(request.user).filter(job=job).defer("document"))
+
+
+@router.post(
+    "/jobs/{job_id}/sites", response={201: SiteDetail, **REFUSALS}, operation_id="create_site"
+)
+def create_site(
+    request: MemberRequest, job_id: Path[Id], document: Given[DuctsDocument]
+) -> tuple[int, SiteDetail]:
+    """New ducts between buildings."""
+    return 201, _site_detail(services.create_site(request.user, job_id, document))
+
+
+@router.get("/sites/{site_id}", response={200: SiteDetail, **REFUSALS}, operation_id="get_site")
+def get_site(request: MemberRequest, site_id: Path[Id]) -> SiteDetail:
+    """A site as it stands."""
+    return _site_detail(sites_for(request.user).get(id=site_id))
+
+
+@router.put(
+    "/sites/{site_id}",
+    response={200: SiteDetail, 409: ConflictProblem, **REFUSALS},
+    operation_id="save_site",
+)
+def save_site(request: MemberRequest, site_id: Path[Id], body: SiteSave) -> SiteDetail:
+    """Another version of a site."""
+    return _site_detail(services.save_site(request.user, site_id, body.document, body.base_version))
+
+
+@router.delete("/sites/{site_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_site")
+def remove_site(request: MemberRequest, site_id: Path[Id]) -> Nothing:
+    """Put a site away; it can be brought back."""
+    services.remove_site(request.user, site_id)
+    return Nothing()
+
+
+@router.post(
+    "/sites/{site_id}/bring-back",
+    response={200: SiteDetail, **REFUSALS},
+    operation_id="bring_back_site",
+)
+def bring_back_site(request: MemberRequest, site_id: Path[Id]) -> SiteDetail:
+    """Bring back a site that was put away."""
+    return _site_detail(services.bring_back_site(request.user, site_id))
+
+
+@router.get(
+    "/sites/{site_id}/revisions",
+    response={200: list[RevisionSummary], **REFUSALS},
+    operation_id="list_site_revisions",
+)
+def list_revisions(
+    request: MemberRequest, site_id: Path[Id], before: Query[Version | None] = None
+) -> list[RevisionSummary]:
+    """A page of a site's history, newest first: the newest, or those before a version."""
+    return revision_page(sites_for(request.user).get(id=site_id).revisions.all(), before)
+
+
+@router.post(
+    "/sites/{site_id}/revisions/{version}/restore",
+    response={200: SiteDetail, 409: ConflictProblem, **REFUSALS},
+    operation_id="restore_site",
+)
+def restore_site(
+    request: MemberRequest, site_id: Path[Id], version: Path[Version], body: Restore
+) -> SiteDetail:
+    """Bring an earlier revision of a site back, as the next version."""
+    return _site_detail(services.restore_site(request.user, site_id, version, body.base_version))
+
+
+@router.post(
+    "/sites/{site_id}/picture",
+    response={201: PictureKept, **REFUSALS},
+    throttle=[FILES],
+    operation_id="add_site_picture",
+    openapi_extra={"requestBody": {"content": {"image/*": {}}, "required": True}},
+)
+def add_picture(request: MemberRequest, site_id: Path[Id]) -> tuple[int, SitePicture]:
+    """A PNG or JPEG to lie under the plan: it is drawn anew, and what it told of its place is
+    gone. The document says where it lies."""
+    return 201, services.add_picture(request.user, site_id, request.body)
+
+
+@router.get(
+    "/sites/{site_id}/pictures/{key}",
+    response={200: str, **REFUSALS},
+    operation_id="get_site_picture",
+    openapi_extra={"responses": {200: {"content": {"image/jpeg": {}}}}},
+)
+def get_picture(request: MemberRequest, site_id: Path[Id], key: Path[str]) -> HttpResponse:
+    """A picture as it was drawn anew."""
+    picture = sites_for(request.user).get(id=site_id).pictures.get(key=key)
+    answer = HttpResponse(bytes(picture.data), content_type="image/jpeg")
+    answer["Cache-Control"] = "private, max-age=31536000, immutable"
+    return answer
+
+
+@router.get(
+    "/sites/{site_id}/plan.geojson",
+    response={200: dict[str, Any], **REFUSALS},
+    operation_id="get_site_geojson",
+)
+def get_geojson(request: MemberRequest, site_id: Path[Id]) -> dict[str, Any]:
+    """The site as GeoJSON in local metres, which comes in again without loss."""
+    return yarrow.site_to_geojson(sites_for(request.user).get(id=site_id).document)
+
+
+@router.post(
+    "/site/geojson",
+    response={200: DuctsDocument, **REFUSALS},
+    operation_id="read_site_geojson",
+)
+def read_geojson(request: MemberRequest, collection: Given[dict[str, Any]]) -> dict[str, Any]:
+    """A site's document out of GeoJSON in local metres; nothing is saved."""
+    return yarrow.site_from_geojson(collection)
+
+
+@router.get(
+    "/sites/{site_id}/quantities.csv",
+    response={200: str, **REFUSALS},
+    operation_id="get_site_quantities",
+    openapi_extra={"responses": {200: {"content": {"text/csv": {}}}}},
+)
+def get_quantities(request: MemberRequest, site_id: Path[Id]) -> HttpResponse:
+    """What the site takes: trench, ducts, bends, ropes, pull points, cable."""
+    site = sites_for(request.user).get(id=site_id)
+    text = yarrow.site_as_csv(site.document, site.job.rulebook)
+    return as_file(text.encode(), "text/csv; charset=utf-8", f"{file_name(site)}.csv")
+
+
+def _site_detail(site: JobSite) -> SiteDetail:
+    return SiteDetail(
+        id=site.id,
+        name=site.name,
+        version=site.version,
+        job_id=site.job_id,
+        job_name=site.job.name,
+        document=site.document,
+    )
