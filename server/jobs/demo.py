@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from jobs.demo_bender import OLD_HALF_INCH
+from jobs.demo_site import GROUNDS
 
 PASSWORD = "kestrel-over-marsh"
 MEMBERS = {
@@ -451,6 +452,7 @@ HARROW_LOCK = {
         },
     ],
     "benders": [],
+    "ducts": GROUNDS,
 }
 
 OTHER_CREW = {

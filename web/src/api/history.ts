@@ -71,6 +71,25 @@ export function wallVersions(id: number): Versions<Schemas["WallDetail"]> {
   };
 }
 
+export function siteVersions(id: number): Versions<Schemas["SiteDetail"]> {
+  return {
+    key: keys.revisions("site", id),
+    list: (before) =>
+      unwrap(
+        client.GET("/api/sites/{site_id}/revisions", {
+          params: { path: { site_id: id }, query: { before: before ?? null } },
+        }),
+      ),
+    restore: (version, baseVersion) =>
+      unwrap(
+        client.POST("/api/sites/{site_id}/revisions/{version}/restore", {
+          params: { path: { site_id: id, version } },
+          body: { base_version: baseVersion },
+        }),
+      ),
+  };
+}
+
 export function stockVersions(jobId: number): Versions<Schemas["JobStockDetail"]> {
   return {
     key: keys.revisions("stock", jobId),
@@ -153,6 +172,16 @@ export async function bringBackWall(id: number): Promise<void> {
 /** A wall is put away; it can be brought back. */
 export async function removeWall(id: number): Promise<void> {
   await unwrap(client.DELETE("/api/walls/{wall_id}", { params: { path: { wall_id: id } } }));
+}
+
+export async function bringBackSite(id: number): Promise<void> {
+  const params = { path: { site_id: id } };
+  await unwrap(client.POST("/api/sites/{site_id}/bring-back", { params }));
+}
+
+/** Ducts are put away; they can be brought back. */
+export async function removeSite(id: number): Promise<void> {
+  await unwrap(client.DELETE("/api/sites/{site_id}", { params: { path: { site_id: id } } }));
 }
 
 export async function bringBackBender(id: number): Promise<void> {

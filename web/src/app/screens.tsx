@@ -26,6 +26,7 @@ const bench = inItsOwnFile(() => import("@/features/bench/BenchScreen"));
 const box = inItsOwnFile(() => import("@/features/boxes/BoxScreen"));
 const wall = inItsOwnFile(() => import("@/features/walls/WallScreen"));
 const wallSheet = inItsOwnFile(() => import("@/features/sheet/WallSheetScreen"));
+const site = inItsOwnFile(() => import("@/features/sites/SiteScreen"));
 const cuts = inItsOwnFile(() => import("@/features/cuts/CutsScreen"));
 const quick = inItsOwnFile(() => import("@/features/quick/QuickScreen"));
 const check = inItsOwnFile(() => import("@/features/check/CheckScreen"));
@@ -39,6 +40,7 @@ export const SCREENS = [
   { path: "/jobs/:jobId/cuts", ...cuts },
   { path: "/walls/:wallId", ...wall },
   { path: "/walls/:wallId/sheet", ...wallSheet },
+  { path: "/sites/:siteId", ...site },
   { path: "/quick", ...quick },
   { path: "/check/:what?", ...check },
 ];

@@ -4,7 +4,7 @@ import { readDraft } from "./readDraft";
 
 /** What a draft is of: its kind, and which one of it. */
 export type Target = {
-  readonly kind: "run" | "box" | "bender" | "stock" | "fittings" | "wall";
+  readonly kind: "run" | "box" | "bender" | "stock" | "fittings" | "wall" | "site";
   readonly id: string;
   /** What a person calls it, and where it is, for the list of drafts. */
   readonly title: string;

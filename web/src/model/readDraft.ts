@@ -1,7 +1,7 @@
 // The one door that stored drafts come in through: upgraded by shape, or broken with a reason.
 import type { BrokenDraft, Draft } from "./drafts";
 
-const KINDS = ["run", "box", "bender", "stock", "fittings", "wall"];
+const KINDS = ["run", "box", "bender", "stock", "fittings", "wall", "site"];
 
 export function readDraft(key: string, value: unknown): Draft | BrokenDraft {
   const why = wrong(value);

@@ -10,7 +10,9 @@ from django.db import transaction
 from accounts.models import Crew, Member
 from benders.services import add_bender, carried_by
 from jobs.demo import JOBS, MEMBERS, PASSWORD
+from jobs.demo_site import over_picture, picture_of_the_grounds
 from jobs.services import create_job, create_run, save_box
+from jobs.sites import add_picture, create_site, save_site
 from jobs.stock import save_stock
 from jobs.walls import create_wall
 
@@ -52,6 +54,8 @@ class Command(BaseCommand):
                 save_box(members[0], job.id, document, 0)
             for wall in site.get("walls", ()):
                 create_wall(members[0], job.id, wall)
+            if "ducts" in site:
+                _load_ducts(members[0], job.id, site["ducts"])
             if "stock" in site:
                 save_stock(members[0], job.id, site["stock"], 0)
             for bender in site["benders"]:
@@ -67,6 +71,13 @@ class Command(BaseCommand):
                 for document in site["runs_with_bender"]:
                     carried = carried_by(kept, site["units"])
                     create_run(members[0], job.id, {**document, "bender": carried})
+
+
+def _load_ducts(member: Member, job_id: int, document: dict[str, Any]) -> None:
+    """The ducts of a job, with the picture of its grounds underneath."""
+    site = create_site(member, job_id, document)
+    picture = add_picture(member, site.id, picture_of_the_grounds())
+    save_site(member, site.id, over_picture(document, picture.key, picture.height), 1)
 
 
 def _has_demo_password(username: str) -> bool:

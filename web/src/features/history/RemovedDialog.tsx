@@ -1,7 +1,13 @@
-// The runs, boxes and walls that were removed from a job: a window that is asked for.
+// The runs, boxes, walls and ducts that were removed from a job: a window that is asked for.
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { bringBackBox, bringBackRun, bringBackWall, loadRemoved } from "@/api/history";
+import {
+  bringBackBox,
+  bringBackRun,
+  bringBackSite,
+  bringBackWall,
+  loadRemoved,
+} from "@/api/history";
 import { forgetLists, keys } from "@/api/queries";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
@@ -15,7 +21,7 @@ export function RemovedDialog({ jobId }: { jobId: number }) {
     queryFn: () => loadRemoved(jobId),
     enabled: open,
   });
-  const { runs = [], boxes = [], walls = [] } = removed.data ?? {};
+  const { runs = [], boxes = [], walls = [], sites = [] } = removed.data ?? {};
   const there = async (broughtBack: Promise<void>) => {
     await broughtBack;
     forgetLists(queries);
@@ -32,7 +38,7 @@ export function RemovedDialog({ jobId }: { jobId: number }) {
         onOpenChange={setOpen}
       >
         {removed.isError ? <p role="alert">{removed.error.message}</p> : null}
-        {removed.isSuccess && runs.length + boxes.length + walls.length === 0 ? (
+        {removed.isSuccess && [runs, boxes, walls, sites].every((each) => each.length === 0) ? (
           <p className="text-soft">Nothing was removed from this job.</p>
         ) : null}
         <RemovedList title="Runs" things={runs} bringBack={({ id }) => there(bringBackRun(id))} />
@@ -45,6 +51,11 @@ export function RemovedDialog({ jobId }: { jobId: number }) {
           title="Walls"
           things={walls}
           bringBack={({ id }) => there(bringBackWall(id))}
+        />
+        <RemovedList
+          title="Ducts"
+          things={sites}
+          bringBack={({ id }) => there(bringBackSite(id))}
         />
       </Dialog>
     </>

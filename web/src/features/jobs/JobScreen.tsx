@@ -7,6 +7,7 @@ import { createRun, forgetLists, useJob } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { JobBoxes } from "@/features/boxes/JobBoxes";
 import { RemovedDialog } from "@/features/history/RemovedDialog";
+import { JobSites } from "@/features/sites/JobSites";
 import { JobWalls } from "@/features/walls/JobWalls";
 import { emptyRun, type RunDocument } from "@/model/document";
 import { lastHabit } from "@/model/remembered";
@@ -124,6 +125,7 @@ export function JobScreen() {
         )}
         <JobBoxes jobId={jobId} />
         <JobWalls jobId={jobId} units={units} />
+        <JobSites jobId={jobId} units={units} />
         <JobSchedule jobId={jobId} />
         <RemovedDialog jobId={jobId} />
       </main>

@@ -1,0 +1,71 @@
+// A job's ducts between buildings: read, saved, planned, and what goes out and comes in.
+import { useQuery } from "@tanstack/react-query";
+import { client, type Schemas, unwrap } from "./client";
+import { keys } from "./queries";
+import { send } from "./token";
+
+export type JobSite = Schemas["SiteDetail"];
+export type SitePlan = Schemas["SitePlan"];
+export type SiteStretch = SitePlan["stretches"][number];
+export type SiteStop = SitePlan["stops"][number];
+type Country = "us" | "uk";
+
+export function useSites(jobId: number) {
+  return useQuery({
+    queryKey: keys.sites(jobId),
+    queryFn: () =>
+      unwrap(client.GET("/api/jobs/{job_id}/sites", { params: { path: { job_id: jobId } } })),
+  });
+}
+
+export function createSite(jobId: number, document: JobSite["document"]): Promise<JobSite> {
+  const params = { path: { job_id: jobId } };
+  return unwrap(client.POST("/api/jobs/{job_id}/sites", { params, body: document }));
+}
+
+export function loadSite(siteId: number): Promise<JobSite> {
+  return unwrap(client.GET("/api/sites/{site_id}", { params: { path: { site_id: siteId } } }));
+}
+
+export function saveSite(
+  siteId: number,
+  document: JobSite["document"],
+  baseVersion: number,
+): Promise<JobSite> {
+  return unwrap(
+    client.PUT("/api/sites/{site_id}", {
+      params: { path: { site_id: siteId } },
+      body: { document, base_version: baseVersion },
+    }),
+  );
+}
+
+/** Ducts planned as they stand; nothing is saved. */
+export async function planSite(
+  document: JobSite["document"],
+  signal: AbortSignal,
+  country?: Country,
+): Promise<SitePlan> {
+  const params = { query: { country: country ?? null } };
+  return (await unwrap(client.POST("/api/site", { params, body: document, signal }))) as SitePlan;
+}
+
+/** A site's document out of GeoJSON in local metres. */
+export async function readGeoJson(collection: Record<string, unknown>) {
+  return (await unwrap(
+    client.POST("/api/site/geojson", { body: collection }),
+  )) as JobSite["document"];
+}
+
+/** A picture to lie under the plan, as the server drew it anew. */
+export function addPicture(siteId: number, picture: File): Promise<Schemas["PictureKept"]> {
+  const sent = new Request(`/api/sites/${siteId}/picture`, { method: "POST", body: picture });
+  const answered = async () => {
+    const response = await send(sent);
+    const told: unknown = await response.json();
+    return response.ok
+      ? { data: told as Schemas["PictureKept"], response }
+      : { error: told, response };
+  };
+  return unwrap(answered());
+}

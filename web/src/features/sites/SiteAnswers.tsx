@@ -1,0 +1,171 @@
+// What a site comes to: what is wrong, its pull points and why no fewer, second ways, cables, amounts.
+import type { SitePlan } from "@/api/sites";
+import { addPlace, pointOf, setSite } from "@/model/sites";
+import { Figures } from "@/ui/Figures";
+import { FindingRow, FixButton } from "@/ui/FindingRow";
+import { Select } from "@/ui/Select";
+import { SiteNumber } from "./SiteField";
+import type { EditingSite } from "./useSite";
+
+type Props = { editing: EditingSite; plan: SitePlan };
+
+export function SiteAnswers({ editing, plan }: Props) {
+  const { change, document } = editing;
+  const put = plan.stops.filter(({ place, kind }) => place === null && kind !== "loose-end");
+  const fix = (text: string) => {
+    const stop = put.find(({ name }) => text.includes(`puts ${name} there`));
+    return stop ? (
+      <FixButton
+        label={`Set ${stop.name} there`}
+        onClick={() => change(addPlace("hand-hole", pointOf(stop.at), stop.name))}
+      />
+    ) : null;
+  };
+  return (
+    <div className="grid gap-5 text-sm">
+      <div>
+        {plan.findings.map((finding, at) => (
+          <FindingRow
+            key={`${finding.code} ${finding.path} ${finding.text}`}
+            finding={
+              // Of several with one source, the last says it.
+              finding.source === plan.findings[at + 1]?.source
+                ? { ...finding, source: "" }
+                : finding
+            }
+            fix={finding.code === "pull-point-wanted" ? fix(finding.text) : null}
+          />
+        ))}
+      </div>
+      <section>
+        <h2 className="pb-1 font-semibold text-soft">Pull points</h2>
+        <p>{plan.points.told}</p>
+        <ul>
+          {plan.points.why.map((text) => (
+            <li key={text}>
+              <Figures text={text} />
+            </li>
+          ))}
+        </ul>
+        <Rules editing={editing} plan={plan} />
+      </section>
+      {plan.second_ways.length > 0 ? (
+        <section>
+          <h2 className="pb-1 font-semibold text-soft">Second ways, the shortest first</h2>
+          <ol className="list-inside list-decimal">
+            {plan.second_ways.map(({ told, ends }) => (
+              <li key={ends.join()}>
+                <Figures text={told} />
+              </li>
+            ))}
+          </ol>
+        </section>
+      ) : null}
+      {plan.cables.length > 0 ? (
+        <section>
+          <h2 className="pb-1 font-semibold text-soft">Cables on their way</h2>
+          <ul className="grid gap-1.5">
+            {plan.cables.map((cable) => (
+              <li key={cable.number}>
+                <span className="font-semibold">
+                  {cable.count} {cable.kind}, {cable.name}
+                </span>
+                {cable.length_text ? (
+                  <span className="text-soft">
+                    : {cable.length_text} each, through {cable.through.join(", ")}
+                  </span>
+                ) : null}
+                {cable.pull ? <p className="text-soft">{cable.pull}</p> : null}
+              </li>
+            ))}
+          </ul>
+        </section>
+      ) : null}
+      <section>
+        <h2 className="pb-1 font-semibold text-soft">What it takes</h2>
+        <table className="w-full">
+          <caption className="sr-only">What it takes</caption>
+          <tbody>
+            {plan.quantities.map(({ what, text }) => (
+              <tr key={what} className="border-t border-line">
+                <th scope="row" className="py-1 pr-3 text-left font-normal">
+                  {what}
+                </th>
+                <td className="py-1 text-right font-semibold whitespace-nowrap">{text}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+      <p className="text-xs text-soft">
+        A plan, for those who are licensed to check. Before digging, have what lies there located.
+        Local rules decide on depth and distances. {document.places.length > 0 ? plan.rules : ""}
+      </p>
+    </div>
+  );
+}
+
+/** Whose habit is followed, and its figures, which can be changed. */
+function Rules({ editing, plan }: Props) {
+  const { change, document } = editing;
+  const rules = document.rules ?? {};
+  const usual = plan.schools[0];
+  const now = {
+    most_straight_m: rules.most_straight_m ?? usual?.most_straight_m ?? 0,
+    less_per_quarter_m: rules.less_per_quarter_m ?? usual?.less_per_quarter_m ?? 0,
+    most_degrees: rules.most_degrees ?? usual?.most_degrees ?? 0,
+  };
+  const school = plan.schools.find(
+    (each) =>
+      each.most_straight_m === now.most_straight_m &&
+      each.less_per_quarter_m === now.less_per_quarter_m &&
+      each.most_degrees === now.most_degrees,
+  );
+  const set = (fields: Partial<typeof now>) => change(setSite({ rules: { ...now, ...fields } }));
+  return (
+    <div className="pt-2">
+      <Select
+        look="word"
+        label="Whose habit of pulling"
+        value={school?.name ?? OWN}
+        options={[
+          ...plan.schools.map(({ name }) => ({ value: name, label: name })),
+          { value: OWN, label: OWN },
+        ]}
+        onChange={(name) => {
+          const found = plan.schools.find((each) => each.name === name);
+          if (found) {
+            const { most_straight_m, less_per_quarter_m, most_degrees } = found;
+            set({ most_straight_m, less_per_quarter_m, most_degrees });
+          }
+        }}
+      />
+      <p>
+        <SiteNumber
+          path="rules.most_straight_m"
+          label="Most between pull points when straight, m"
+          value={now.most_straight_m}
+          onNumber={(most_straight_m) => set({ most_straight_m })}
+        />
+        <span className="text-soft"> m when straight, </span>
+        <SiteNumber
+          path="rules.less_per_quarter_m"
+          label="Less for each quarter bend, m"
+          value={now.less_per_quarter_m}
+          onNumber={(less_per_quarter_m) => set({ less_per_quarter_m })}
+        />
+        <span className="text-soft"> m less for each 90°, never over </span>
+        <SiteNumber
+          path="rules.most_degrees"
+          label="Most degrees between pull points"
+          value={now.most_degrees}
+          onNumber={(most_degrees) => set({ most_degrees })}
+        />
+        <span className="text-soft">°</span>
+      </p>
+      {school ? <p className="text-xs text-soft">{school.source}</p> : null}
+    </div>
+  );
+}
+
+const OWN = "Figures of our own";

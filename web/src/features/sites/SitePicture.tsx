@@ -1,0 +1,93 @@
+// The picture under a plan: two of its points, and how far apart they are.
+import { pointOf, type SiteDocument, setSite } from "@/model/sites";
+import { Button } from "@/ui/Button";
+import { SiteNumber } from "./SiteField";
+import type { EditingSite } from "./useSite";
+
+type Laid = NonNullable<SiteDocument["plan"]>;
+type Corner = "from" | "to" | "at";
+
+export function SitePicture({ editing }: { editing: EditingSite }) {
+  const { change, document } = editing;
+  const plan = document.plan;
+  const set = (fields: Partial<Laid>) =>
+    plan ? change(setSite({ plan: { ...plan, ...fields } })) : undefined;
+  const takeOut = () =>
+    change((site) => {
+      const { plan: _, ...others } = site;
+      return others;
+    });
+  return (
+    <section>
+      <h2 className="pb-1 font-semibold text-soft">The plan underneath</h2>
+      <p>
+        <span className="text-soft">North is turned </span>
+        <SiteNumber
+          path="north"
+          label="How far north is turned clockwise from up, degrees"
+          value={document.north ?? 0}
+          onNumber={(north) => change(setSite({ north }))}
+        />
+        <span className="text-soft">° clockwise from up.</span>
+      </p>
+      {plan ? (
+        <>
+          <p>
+            <span className="text-soft">In the picture, from pixel </span>
+            <Point plan={plan} corner="from" name="first point" set={set} />
+            <span className="text-soft"> to </span>
+            <Point plan={plan} corner="to" name="second point" set={set} />
+            <span className="text-soft"> it is </span>
+            <SiteNumber
+              path="plan.apart"
+              label="How far the two points are apart, m"
+              value={plan.apart}
+              onNumber={(apart) => set({ apart })}
+            />
+            <span className="text-soft"> m. The first lies at </span>
+            <Point plan={plan} corner="at" name="first point on the plan, m" set={set} />
+            <span className="text-soft"> m; it is turned </span>
+            <SiteNumber
+              path="plan.turned"
+              label="How far the picture is turned clockwise, degrees"
+              value={plan.turned ?? 0}
+              onNumber={(turned) => set({ turned })}
+            />
+            <span className="text-soft">°.</span>
+          </p>
+          <Button weight="quiet" className="px-0" onClick={takeOut}>
+            Take the picture away
+          </Button>
+        </>
+      ) : null}
+    </section>
+  );
+}
+
+type PointProps = {
+  plan: Laid;
+  corner: Corner;
+  name: string;
+  set: (fields: Partial<Laid>) => void;
+};
+
+function Point({ plan, corner, name, set }: PointProps) {
+  const [x, y] = pointOf(plan[corner] ?? [0, 0]);
+  return (
+    <>
+      <SiteNumber
+        path={`plan.${corner}[0]`}
+        label={`Across, ${name}`}
+        value={x}
+        onNumber={(next) => set({ [corner]: [next, y] })}
+      />
+      <span className="text-soft">, </span>
+      <SiteNumber
+        path={`plan.${corner}[1]`}
+        label={`Down, ${name}`}
+        value={y}
+        onNumber={(next) => set({ [corner]: [x, next] })}
+      />
+    </>
+  );
+}

@@ -1,0 +1,109 @@
+// Buildings and pull points as a list: everything that is drawn is typed here too.
+import {
+  addPlace,
+  movePoint,
+  type Place,
+  type PlaceKind,
+  pointOf,
+  removePlace,
+  setPlace,
+} from "@/model/sites";
+import { Button } from "@/ui/Button";
+import { Checkbox } from "@/ui/Checkbox";
+import { Select } from "@/ui/Select";
+import { SiteField, SiteNumber, SiteRow } from "./SiteField";
+import type { EditingSite } from "./useSite";
+
+const KINDS: readonly { value: PlaceKind; label: string }[] = [
+  { value: "building", label: "building" },
+  { value: "hand-hole", label: "hand hole" },
+  { value: "vault", label: "vault" },
+  { value: "pull-box", label: "pull box" },
+];
+
+export function SitePlaces({ editing }: { editing: EditingSite }) {
+  const { document, change } = editing;
+  return (
+    <section>
+      <h2 className="pb-1 font-semibold text-soft">Buildings and pull points</h2>
+      <ul className="grid gap-2">
+        {document.places.map((place, at) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a place is known by its row while its name is typed
+          <PlaceRow key={at} editing={editing} place={place} at={at} />
+        ))}
+      </ul>
+      <Button
+        weight="quiet"
+        className="px-0"
+        onClick={() => change(addPlace("hand-hole", beside(document.places)))}
+      >
+        Add a place
+      </Button>
+    </section>
+  );
+}
+
+/** Somewhere that is free: beside what is there. */
+function beside(places: readonly Place[]): readonly [number, number] {
+  const xs = places.map(({ at }) => at[0] ?? 0);
+  return places.length > 0 ? [Math.max(...xs) + 20, places[0]?.at[1] ?? 0] : [0, 0];
+}
+
+type RowProps = { editing: EditingSite; place: Place; at: number };
+
+function PlaceRow({ editing, place, at }: RowProps) {
+  const { change } = editing;
+  const point = pointOf(place.at);
+  const path = `places[${at}]`;
+  const set = (fields: Partial<Place>) => change(setPlace(at, fields));
+  return (
+    <SiteRow mark={path} out={`Take out ${place.name}`} onOut={() => change(removePlace(at))}>
+      <SiteField
+        editing={editing}
+        path={`${path}.name`}
+        label={`Name of place ${at + 1}`}
+        value={place.name}
+        onType={(name) => set({ name })}
+      />
+      <span className="text-soft">, a </span>
+      <Select
+        look="word"
+        label={`Kind of ${place.name}`}
+        value={place.kind}
+        options={KINDS}
+        onChange={(kind) => set({ kind: kind as PlaceKind })}
+      />
+      <span className="text-soft">, at </span>
+      <SiteNumber
+        path={`${path}.at[0]`}
+        label={`How far east ${place.name} is, m`}
+        value={point[0]}
+        onNumber={(x) => change(movePoint(point, [x, point[1]]))}
+      />
+      <span className="text-soft"> east, </span>
+      <SiteNumber
+        path={`${path}.at[1]`}
+        label={`How far north ${place.name} is, m`}
+        value={point[1]}
+        onNumber={(y) => change(movePoint(point, [point[0], y]))}
+      />
+      <span className="text-soft"> m north</span>
+      {place.kind === "building" ? (
+        <span className="flex flex-wrap items-center gap-x-3">
+          <span>
+            <span className="text-soft">ducts rise to floor </span>
+            <SiteNumber
+              path={`${path}.floor`}
+              label={`Floor of ${place.name}`}
+              value={place.floor ?? 0}
+              onNumber={(floor) => set({ floor: Math.max(Math.round(floor), 0) })}
+            />
+          </span>
+          <Checkbox checked={place.planned ?? false} onChange={(planned) => set({ planned })}>
+            planned
+          </Checkbox>
+        </span>
+      ) : null}
+    </SiteRow>
+  );
+}

@@ -1,0 +1,118 @@
+// Trenches as a list: leg by leg, with what they lie under and which ducts they take.
+import { legsOf, removeTrench, setLeg, setOrUsual, setTrench, type Trench } from "@/model/sites";
+import { Select } from "@/ui/Select";
+import { SiteField, SiteNumber, SiteRow } from "./SiteField";
+import type { EditingSite } from "./useSite";
+
+const SURFACES = [
+  { value: "grass", label: "grass" },
+  { value: "paved", label: "paving" },
+  { value: "road", label: "a road" },
+] as const;
+/** What stands in a Select for the empty text, which it takes for no choice at all. */
+const AS_THE_SITE = "-";
+
+export function SiteTrenches({ editing }: { editing: EditingSite }) {
+  const { document } = editing;
+  return (
+    <section>
+      <h2 className="pb-1 font-semibold text-soft">Trenches</h2>
+      {document.trenches.length === 0 ? (
+        <p className="text-sm text-soft">Draw one on the plan: Trench, then point by point.</p>
+      ) : null}
+      <ul className="grid gap-2">
+        {document.trenches.map((trench, at) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a trench is known by its row while its name is typed
+          <TrenchRow key={at} editing={editing} trench={trench} at={at} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+type RowProps = { editing: EditingSite; trench: Trench; at: number };
+
+function TrenchRow({ editing, trench, at }: RowProps) {
+  const { document, change, plan } = editing;
+  const path = `trenches[${at}]`;
+  const sizes = plan?.duct_sizes ?? [document.duct ?? "100"];
+  return (
+    <SiteRow
+      mark={path}
+      out={`Take out trench ${trench.name}`}
+      onOut={() => change(removeTrench(at))}
+    >
+      <SiteField
+        editing={editing}
+        path={`${path}.name`}
+        label={`Name of trench ${at + 1}`}
+        value={trench.name}
+        onType={(name) => change(setTrench(at, { name }))}
+      />
+      <span className="text-soft"> under </span>
+      <Select
+        look="word"
+        label={`Surface over ${trench.name}`}
+        value={trench.surface ?? "grass"}
+        options={SURFACES}
+        onChange={(surface) =>
+          change(setTrench(at, { surface: surface as NonNullable<Trench["surface"]> }))
+        }
+      />
+      <span className="text-soft">, cover </span>
+      <SiteField
+        editing={editing}
+        path={`${path}.cover`}
+        label={`Cover of ${trench.name}`}
+        value={trench.cover}
+        placeholder="as usual"
+        onType={(text) => change(setOrUsual(at, "cover", text))}
+      />
+      <span className="text-soft">, ducts of </span>
+      <Select
+        look="word"
+        label={`Ducts of ${trench.name}`}
+        value={trench.duct || AS_THE_SITE}
+        options={[
+          { value: AS_THE_SITE, label: document.duct ?? "100" },
+          ...sizes.map((size) => ({ value: size, label: size })),
+        ]}
+        onChange={(size) => change(setTrench(at, { duct: size === AS_THE_SITE ? "" : size }))}
+      />
+      <span className="text-soft">, swept </span>
+      <SiteField
+        editing={editing}
+        path={`${path}.radius`}
+        label={`Radius of the sweeps of ${trench.name}`}
+        value={trench.radius}
+        placeholder="as usual"
+        onType={(text) => change(setOrUsual(at, "radius", text))}
+      />
+      <ol className="flex flex-wrap gap-x-3 text-sm" aria-label={`Legs of ${trench.name}`}>
+        {legsOf(trench.line).map(({ length, turn }, leg) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a leg is known by its place in its trench
+          <li key={leg}>
+            <SiteNumber
+              path={`${path}.legs[${leg}].turn`}
+              label={
+                leg === 0
+                  ? `Heading of leg 1 of ${trench.name}, degrees from east`
+                  : `Turn before leg ${leg + 1} of ${trench.name}, degrees to the left`
+              }
+              value={turn}
+              onNumber={(said) => change(setLeg(at, leg, { turn: said }))}
+            />
+            <span className="text-soft">° for </span>
+            <SiteNumber
+              path={`${path}.legs[${leg}].length`}
+              label={`Length of leg ${leg + 1} of ${trench.name}, m`}
+              value={length}
+              onNumber={(said) => change(setLeg(at, leg, { length: Math.max(said, 0.1) }))}
+            />
+            <span className="text-soft"> m</span>
+          </li>
+        ))}
+      </ol>
+    </SiteRow>
+  );
+}
