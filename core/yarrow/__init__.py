@@ -65,6 +65,7 @@ from yarrow.runs.planned import Plan
 from yarrow.runs.planner import plan_run
 from yarrow.runs.recalibrated import recalibrated as marks_moved
 from yarrow.runs.written_plan import write_plan
+from yarrow.site.site import DuctSite
 from yarrow.site.site_plan import SitePlan
 from yarrow.walls.wall_plan import WallPlan
 from yarrow.wording.wording import Country, Wording, wording_of
@@ -639,13 +640,13 @@ def read_ducts(document: object) -> None:
     read_site(document)
 
 
-def site_values(document: Document) -> SitePlan:
-    """The same as frozen values, for who draws it.
+def site_values(document: Document) -> tuple[DuctSite, SitePlan]:
+    """The site as it was told and the same answer, as frozen values, for who draws it.
 
     Args: document, ``yarrow.site/1``.
     Raises: DocumentError.
     """
-    return site_document(document)
+    return read_site(document), site_document(document)
 
 
 def site_to_geojson(document: Document) -> Answer:

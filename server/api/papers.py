@@ -2,21 +2,33 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import Literal
 
 from django.http import HttpResponse
 from django.utils.text import slugify
 
+from exports.drawing import Drawing
 from exports.page import Heading
+from exports.svg import drawing_svg
 from jobs.models import JobSite, JobWall, Run
 
 Paper = Literal["a4", "letter"]
+LargePaper = Literal["a4", "letter", "a3"]
 
 
 def as_file(body: bytes, kind: str, name: str) -> HttpResponse:
     """An answer that is shown or kept under a name."""
     headers = {"Content-Disposition": f'inline; filename="{name}"'}
     return HttpResponse(body, content_type=kind, headers=headers)
+
+
+def one_page(pages: Sequence[Drawing], page: int) -> HttpResponse:
+    """One of a sheet's pages, counted from 1, as the page shows and prints it; how many there are
+    stands in ``X-Pages``. Beyond the last, that."""
+    shown = pages[min(max(page, 1), len(pages)) - 1]
+    headers = {"X-Pages": str(len(pages))}
+    return HttpResponse(drawing_svg(shown), content_type="image/svg+xml", headers=headers)
 
 
 def file_name(of: Run | JobWall | JobSite) -> str:

@@ -9,7 +9,7 @@ from exports.drawing import AMBER, BRICK, SOFT, Drawing, lines_of, text_width
 from yarrow.findings.finding import Finding
 from yarrow.wording.wording import EN_US, Wording
 
-PAPERS = {"a4": (210.0, 297.0), "letter": (215.9, 279.4)}
+PAPERS = {"a4": (210.0, 297.0), "letter": (215.9, 279.4), "a3": (420.0, 297.0)}
 """Width and height in millimetres."""
 
 MARGIN = 14.0
@@ -103,16 +103,24 @@ def draw_findings(
         y = drawing.paragraph(MARGIN + 2, y, wide, text, _FINDING) + 0.6
 
 
-def draw_foot(drawing: Drawing, y: float) -> None:
+BENDING = (
+    "Gloves and eye protection when cutting and bending. Isolate and prove dead before a box is "
+    "opened. These figures are a plan, for a licensed electrician to check; local code and the "
+    "inspector decide."
+)
+DIGGING = (
+    "Have what lies in the ground located before digging. Shore a trench before anyone climbs in. "
+    "These figures are a plan, for those who are licensed to check; local rules decide on depths "
+    "and distances."
+)
+"""What is said on every sheet, by what is done with it."""
+
+
+def draw_foot(drawing: Drawing, y: float, cautions: str = BENDING, by: str = "Bent by") -> None:
     """The cautions, and the lines to sign on."""
     right = drawing.width - MARGIN
     drawing.line((MARGIN, y - 3), (right, y - 3), width=0.3)
-    cautions = (
-        "Gloves and eye protection when cutting and bending. Isolate and prove dead before a box "
-        "is opened. These figures are a plan, for a licensed electrician to check; local code and "
-        "the inspector decide."
-    )
     end = drawing.paragraph(MARGIN, y + 1, right - MARGIN, cautions, 2.6, colour=SOFT) - 1
-    for name, x in (("Bent by", 0.0), ("Checked by", 62.0), ("Date", 124.0)):
+    for name, x in ((by, 0.0), ("Checked by", 62.0), ("Date", 124.0)):
         drawing.text(MARGIN + x, end + 7, name, 2.8, colour=SOFT)
         drawing.line((MARGIN + x + 17, end + 7.4), (MARGIN + x + 56, end + 7.4), width=0.15)

@@ -140,6 +140,8 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("post", "/api/sites/{site_id}/picture"): (PICTURE, 201),
     ("get", "/api/sites/{site_id}/pictures/{key}"): (None, 200),
     ("get", "/api/sites/{site_id}/plan.geojson"): (None, 200),
+    ("get", "/api/sites/{site_id}/sheet.svg"): (None, 200),
+    ("get", "/api/sites/{site_id}/sheet.pdf"): (None, 200),
     ("get", "/api/sites/{site_id}/quantities.csv"): (None, 200),
     ("delete", "/api/sites/{site_id}"): (None, 200),
     ("post", "/api/sites/{site_id}/bring-back"): (None, 200),

@@ -10,7 +10,7 @@ from ninja import Path, Query, Router, Schema
 
 import yarrow
 from api.limits import FILES
-from api.papers import as_file, file_name
+from api.papers import LargePaper, as_file, file_name, heading_of, one_page
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
 from api.shapes import (
@@ -23,6 +23,10 @@ from api.shapes import (
     Version,
     revision_page,
 )
+from exports.drawing import Drawing
+from exports.page import PAPERS
+from exports.pdf import sheet_pdf
+from exports.site_sheet import compose_site_sheet
 from jobs import sites as services
 from jobs.models import JobSite, SitePicture
 from jobs.policy import jobs_for, sites_for
@@ -196,6 +200,43 @@ def get_quantities(request: MemberRequest, site_id: Path[Id]) -> HttpResponse:
     site = sites_for(request.user).get(id=site_id)
     text = yarrow.site_as_csv(site.document, site.job.rulebook)
     return as_file(text.encode(), "text/csv; charset=utf-8", f"{file_name(site)}.csv")
+
+
+@router.get(
+    "/sites/{site_id}/sheet.svg",
+    response={200: str, **REFUSALS},
+    operation_id="get_site_sheet_svg",
+    openapi_extra={"responses": {200: {"content": {"image/svg+xml": {}}}}},
+)
+def get_sheet_svg(
+    request: MemberRequest,
+    site_id: Path[Id],
+    paper: Query[LargePaper] = "a4",
+    page: Query[int] = 1,
+) -> HttpResponse:
+    """A page of the sheets of a site, counted from 1: the plan, then the schedule; how many there
+    are stands in ``X-Pages``. Beyond the last, that."""
+    return one_page(_site_sheet(sites_for(request.user).get(id=site_id), paper), page)
+
+
+@router.get(
+    "/sites/{site_id}/sheet.pdf",
+    response={200: str, **REFUSALS},
+    operation_id="get_site_sheet_pdf",
+    openapi_extra={"responses": {200: {"content": {"application/pdf": {}}}}},
+)
+def get_sheet_pdf(
+    request: MemberRequest, site_id: Path[Id], paper: Query[LargePaper] = "a4"
+) -> HttpResponse:
+    """The same sheets as a PDF, all of their pages."""
+    site = sites_for(request.user).get(id=site_id)
+    sheet = sheet_pdf(*_site_sheet(site, paper))
+    return as_file(sheet, "application/pdf", f"{file_name(site)}.pdf")
+
+
+def _site_sheet(site: JobSite, paper: LargePaper) -> tuple[Drawing, ...]:
+    told, plan = yarrow.site_values(site.document)
+    return compose_site_sheet(told, plan, heading_of(site), PAPERS[paper])
 
 
 def _site_detail(site: JobSite) -> SiteDetail:

@@ -7,7 +7,7 @@ from ninja import Body as Given
 from ninja import Path, Query, Router, Schema
 
 import yarrow
-from api.papers import Paper, as_file, file_name, heading_of
+from api.papers import Paper, as_file, file_name, heading_of, one_page
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
 from api.shapes import (
@@ -23,7 +23,6 @@ from api.shapes import (
 from exports.drawing import Drawing
 from exports.page import PAPERS
 from exports.pdf import sheet_pdf
-from exports.svg import drawing_svg
 from exports.wall_sheet import compose_wall_sheet
 from jobs import walls as services
 from jobs.models import JobWall, Run
@@ -123,10 +122,7 @@ def get_sheet_svg(
 ) -> HttpResponse:
     """A page of the sheet of a wall, counted from 1, as the page shows and prints it; how many
     there are stands in ``X-Pages``. Beyond the last, that."""
-    pages = _wall_sheet(walls_for(request.user).get(id=wall_id), paper)
-    shown = pages[min(max(page, 1), len(pages)) - 1]
-    headers = {"X-Pages": str(len(pages))}
-    return HttpResponse(drawing_svg(shown), content_type="image/svg+xml", headers=headers)
+    return one_page(_wall_sheet(walls_for(request.user).get(id=wall_id), paper), page)
 
 
 @router.get(

@@ -27,6 +27,7 @@ const box = inItsOwnFile(() => import("@/features/boxes/BoxScreen"));
 const wall = inItsOwnFile(() => import("@/features/walls/WallScreen"));
 const wallSheet = inItsOwnFile(() => import("@/features/sheet/WallSheetScreen"));
 const site = inItsOwnFile(() => import("@/features/sites/SiteScreen"));
+const siteSheet = inItsOwnFile(() => import("@/features/sheet/SiteSheetScreen"));
 const cuts = inItsOwnFile(() => import("@/features/cuts/CutsScreen"));
 const quick = inItsOwnFile(() => import("@/features/quick/QuickScreen"));
 const check = inItsOwnFile(() => import("@/features/check/CheckScreen"));
@@ -41,6 +42,7 @@ export const SCREENS = [
   { path: "/walls/:wallId", ...wall },
   { path: "/walls/:wallId/sheet", ...wallSheet },
   { path: "/sites/:siteId", ...site },
+  { path: "/sites/:siteId/sheet", ...siteSheet },
   { path: "/quick", ...quick },
   { path: "/check/:what?", ...check },
 ];

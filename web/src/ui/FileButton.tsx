@@ -1,6 +1,7 @@
 // A button that asks for a file.
 import { type ReactNode, useRef } from "react";
 import { Button } from "./Button";
+import { FileField } from "./FileField";
 
 type Props = {
   /** What the file is, for those who do not see the button. */
@@ -15,21 +16,7 @@ export function FileButton({ label, accept, disabled = false, onFile, children }
   const field = useRef<HTMLInputElement>(null);
   return (
     <>
-      <input
-        ref={field}
-        type="file"
-        accept={accept}
-        aria-label={label}
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          event.target.value = "";
-          if (chosen) {
-            onFile(chosen);
-          }
-        }}
-      />
+      <FileField field={field} label={label} accept={accept} onFile={onFile} />
       <Button disabled={disabled} onClick={() => field.current?.click()}>
         {children}
       </Button>

@@ -5,15 +5,20 @@ import { Icon } from "@/ui/Icon";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { TopBar } from "@/ui/TopBar";
 
-const PAPERS = [
+export const PAPERS = [
   { value: "a4", label: "A4" },
   { value: "letter", label: "Letter" },
 ] as const;
 export type Paper = (typeof PAPERS)[number]["value"];
 
-type Props = {
-  paper: Paper;
-  setPaper: (paper: Paper) => void;
+/** With one that a whole site goes on. */
+export const LARGE_PAPERS = [...PAPERS, { value: "a3", label: "A3" }] as const;
+export type LargePaper = (typeof LARGE_PAPERS)[number]["value"];
+
+type Props<P extends LargePaper> = {
+  paper: P;
+  papers: readonly { readonly value: P; readonly label: string }[];
+  setPaper: (paper: P) => void;
   /** Where the sheet is to be had in a format. */
   href: (format: "svg" | "pdf") => string;
   back: { to: string; label: string };
@@ -23,14 +28,15 @@ type Props = {
   children?: ReactNode;
 };
 
-export function PaperSheet({ paper, setPaper, href, back, pages, children }: Props) {
+export function PaperSheet<P extends LargePaper>(props: Props<P>) {
+  const { paper, papers, setPaper, href, back, pages, children } = props;
   return (
     <div className="flex min-h-full flex-col print:block">
       <div className="print:hidden">
         <TopBar
           actions={
             <>
-              <SegmentedControl label="Paper" value={paper} options={PAPERS} onChange={setPaper} />
+              <SegmentedControl label="Paper" value={paper} options={papers} onChange={setPaper} />
               <span className="max-desk:hidden">
                 <Download href={href("svg")} name="SVG" />
               </span>
@@ -84,7 +90,7 @@ function Download({ href, name }: { href: string; name: string }) {
 }
 
 /** The server's SVG as part of the page, so that it is set in the page's own font. */
-function Drawn({ svg, paper }: { svg: string; paper: Paper }) {
+function Drawn({ svg, paper }: { svg: string; paper: LargePaper }) {
   const holder = useRef<HTMLDivElement>(null);
   useEffect(() => {
     const parsed = new DOMParser().parseFromString(svg, "image/svg+xml").documentElement;
@@ -95,7 +101,7 @@ function Drawn({ svg, paper }: { svg: string; paper: Paper }) {
       ref={holder}
       data-sheet
       data-paper={paper}
-      className="w-full max-w-[210mm] bg-[white] shadow-lift print:max-w-none print:shadow-none not-print:[&>svg]:h-auto not-print:[&>svg]:w-full"
+      className={`w-full ${paper === "a3" ? "max-w-[420mm]" : "max-w-[210mm]"} bg-[white] shadow-lift print:max-w-none print:shadow-none not-print:[&>svg]:h-auto not-print:[&>svg]:w-full`}
     />
   );
 }

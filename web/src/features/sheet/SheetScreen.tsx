@@ -9,7 +9,7 @@ import { PiecePager } from "@/features/pieces/PiecePager";
 import { draftsOf } from "@/model/drafts";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { SegmentedControl } from "@/ui/SegmentedControl";
-import { type Paper, PaperSheet, Unsaved } from "./PaperSheet";
+import { PAPERS, type Paper, PaperSheet, Unsaved } from "./PaperSheet";
 
 const WHATS = [
   { value: "run", label: "This pipe" },
@@ -57,6 +57,7 @@ export default function SheetScreen() {
   return (
     <PaperSheet
       paper={paper}
+      papers={PAPERS}
       setPaper={setPaper}
       href={(format) => `/api/runs/${runId}/sheet.${format}?paper=${paper}&of=${of}&piece=${piece}`}
       back={{ to: `/runs/${runId}`, label: "Back to the run" }}

@@ -1,8 +1,8 @@
 // Ducts between buildings: the plan that fills the window, and beside it what is drawn, what it comes
 // to, and the stretch under the finger.
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
-import { Link, useParams } from "react-router";
+import { useEffect, useRef, useState } from "react";
+import { Link, useNavigate, useParams } from "react-router";
 import { useStore } from "zustand";
 import { removeSite, siteVersions } from "@/api/history";
 import { keys, useSession } from "@/api/queries";
@@ -13,9 +13,10 @@ import { useDraftsOf } from "@/features/drafts/useDraftsOf";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { usePutAway } from "@/features/history/usePutAway";
 import type { Draft } from "@/model/drafts";
-import type { OpenDocument } from "@/model/savedDocuments";
+import { type OpenDocument, saveNow } from "@/model/savedDocuments";
 import { addPlace, addTrench, type PlanPoint, same, setSite } from "@/model/sites";
 import { Button, IconButton } from "@/ui/Button";
+import { FileField } from "@/ui/FileField";
 import { Icon } from "@/ui/Icon";
 import { InlineInput } from "@/ui/InlineInput";
 import { LoadingScreen } from "@/ui/LoadingScreen";
@@ -76,7 +77,15 @@ function Opened({ site, drafts, tabs }: Props) {
   const [tool, setTool] = useState<SiteTool>("look");
   const [drawn, setDrawn] = useState<readonly PlanPoint[]>([]);
   const [chosen, setChosen] = useState<string | null>(null);
+  const collection = useRef<HTMLInputElement>(null);
+  const picture = useRef<HTMLInputElement>(null);
   const [beside, setBeside] = useState<Beside>("answers");
+  const navigate = useNavigate();
+  const openSheet = async () => {
+    // The sheet is of what is saved: what was drawn last has to be on it.
+    await saveNow(each as OpenDocument);
+    await navigate(`/sites/${site.id}/sheet`);
+  };
   const remove = usePutAway(each as OpenDocument, site.job_id, () => removeSite(site.id));
   const stretch = answer?.stretches.find(({ name }) => name === chosen) ?? null;
   const most = document.rules?.most_degrees ?? answer?.schools[0]?.most_degrees ?? 1;
@@ -150,6 +159,10 @@ function Opened({ site, drafts, tabs }: Props) {
         actions={
           <>
             <UndoButtons store={each.store} />
+            <Button weight="main" onClick={() => void openSheet()}>
+              <Icon name="sheet" />
+              <span className="max-desk:sr-only">Sheet</span>
+            </Button>
             <Menu
               trigger={
                 <IconButton label="More">
@@ -166,11 +179,11 @@ function Opened({ site, drafts, tabs }: Props) {
                   hint: "in metres of the plan",
                   run: () => window.location.assign(`/api/sites/${site.id}/plan.geojson`),
                 },
-                { label: "Import GeoJSON", run: () => pick(".geojson,.json", bringIn) },
+                { label: "Import GeoJSON", run: () => collection.current?.click() },
                 {
                   label: "A picture under the plan",
                   hint: "PNG or JPEG",
-                  run: () => pick("image/png,image/jpeg", lay),
+                  run: () => picture.current?.click(),
                 },
                 { label: "History", run: () => setHistory(true) },
                 { label: "Remove these ducts", run: () => void remove() },
@@ -289,6 +302,18 @@ function Opened({ site, drafts, tabs }: Props) {
           )}
         </ScrollArea>
       </main>
+      <FileField
+        field={collection}
+        label="GeoJSON file"
+        accept=".geojson,.json"
+        onFile={(file) => void bringIn(file)}
+      />
+      <FileField
+        field={picture}
+        label="Picture under the plan"
+        accept="image/png,image/jpeg"
+        onFile={(file) => void lay(file)}
+      />
       <DocumentDialogs
         each={each}
         versions={siteVersions(site.id)}
@@ -299,16 +324,4 @@ function Opened({ site, drafts, tabs }: Props) {
       />
     </div>
   );
-}
-
-/** Asks for a file of some kinds. */
-function pick(accept: string, take: (file: File) => Promise<void>): void {
-  const field = Object.assign(window.document.createElement("input"), { type: "file", accept });
-  field.addEventListener("change", () => {
-    const chosen = field.files?.[0];
-    if (chosen) {
-      void take(chosen);
-    }
-  });
-  field.click();
 }
