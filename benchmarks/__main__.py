@@ -19,6 +19,7 @@ from benchmarks import (  # noqa: E402
     accuracy,
     bench,
     core,
+    ducts,
     joined,
     load,
     page,
@@ -45,6 +46,7 @@ def main() -> int:
     rows += joined.measure()
     rows += walls.measure()
     rows += bench.measure()
+    rows += ducts.measure()
     rows.append(page.script_size(ROOT / "web" / "dist"))
     port = free_port()
     gauge = ("127.0.0.1", free_port())
@@ -66,6 +68,7 @@ def _through_the_server(port: int, gauge: tuple[str, int]) -> list[Row]:
     from jobs.demo import PASSWORD
     from jobs.models import Run
     from jobs.services import create_run
+    from jobs.sites import create_site
     from jobs.walls import create_wall
 
     run = Run.objects.get(name="Bottling line drop")
@@ -73,6 +76,7 @@ def _through_the_server(port: int, gauge: tuple[str, int]) -> list[Row]:
     parted = create_run(run.updated_by, run.job_id, joined.RUN)
     threaded = create_run(run.updated_by, run.job_id, joined.THREADED)
     six = create_run(run.updated_by, run.job_id, bench.six_bends())
+    site = create_site(run.updated_by, run.job_id, ducts.grounds(ducts.ON_THE_PAGE, 8))
     wall = create_wall(run.updated_by, run.job_id, walls.WALL)
     address = f"http://127.0.0.1:{port}"
     client = server.Client(port, "wren", PASSWORD)
@@ -85,6 +89,7 @@ def _through_the_server(port: int, gauge: tuple[str, int]) -> list[Row]:
         *parting.measure(address, "wren", PASSWORD, "12 sticks of thin wall", parted.id),
         *parting.measure(address, "wren", PASSWORD, "12 sticks of threaded pipe", threaded.id),
         *walls.on_the_page(address, "wren", PASSWORD, wall.id),
+        *ducts.on_the_page(address, "wren", PASSWORD, site.id),
         *bench.on_the_page(address, "wren", PASSWORD, six.id, gauge),
         *turning.measure(address, "wren", PASSWORD, twelve.id),
         *load.measure(port),

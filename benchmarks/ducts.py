@@ -3,16 +3,26 @@
 from __future__ import annotations
 
 import random
+import statistics
 from typing import Any
 
+from selenium.webdriver.common.keys import Keys
+
 import yarrow
+from benchmarks.page import MORE_THAN, WATCH, late, sign_in
 from benchmarks.row import Row, at_most
 from benchmarks.unit import in_units
+from e2e.browser import Browser
 
 _LIMIT_MS = 300
 _BUILDINGS = 60
 _STRETCHES = 400
 _SIZES = (50, 200, 800)
+_PAGE_MS = 100
+_PRESSES = 60
+_WARM_UP = 10
+ON_THE_PAGE = 40
+"""Stretches of the site that is moved on the page."""
 
 
 def measure() -> list[Row]:
@@ -44,11 +54,36 @@ def _taken(site: dict[str, Any]) -> float:
     return in_units(move, 7).ms
 
 
+def on_the_page(address: str, username: str, password: str, site_id: int) -> list[Row]:
+    """A building moved by keys, to the plan as it is drawn then: as it is dragged, but counted."""
+    browser = Browser()
+    try:
+        sign_in(browser, address, username, password)
+        browser.driver.get(f"{address}/sites/{site_id}")
+        browser.see("[data-site-plan][data-current=true] [data-stretch]")
+        browser.see("[data-stop='Building 1']").click()
+        browser.driver.execute_script(WATCH, "[data-site-plan]")
+        for _ in range(_PRESSES + _WARM_UP):
+            before = browser.driver.execute_script("return window.taken.length")
+            browser.see("[data-stop='Building 1']").send_keys(Keys.ARROW_UP)
+            browser.driver.execute_async_script(MORE_THAN, "taken", before)
+        taken = browser.driver.execute_script("return window.taken")[_WARM_UP:]
+    finally:
+        browser.close()
+    return [
+        Row(
+            f"a building of {ON_THE_PAGE} stretches moved on the page, median",
+            f"{statistics.median(taken):.0f} ms",
+        ),
+        at_most(f"… 95th percentile over {_PRESSES} presses", late(taken), _PAGE_MS, "ms"),
+    ]
+
+
 def grounds(stretches: int, buildings: int) -> dict[str, Any]:
     """Streets of trench, every one 60 m from the next and bent a little, with buildings along them:
     about so many stretches, some of the ways closed to rings and some not."""
     rng = random.Random(17)
-    side = max(round((stretches / 2.2) ** 0.5), 2)
+    side = max(round((stretches / 1.95) ** 0.5), 2)
     trenches, places = [], []
     for row in range(side):
         line = [[60.0 * x, 60.0 * row] for x in range(side)]

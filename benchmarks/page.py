@@ -61,7 +61,7 @@ new MutationObserver(() => {
 """
 """From a key to the frame in which what it changes is current."""
 
-_MORE_THAN = """
+MORE_THAN = """
 const [list, before, done] = arguments;
 const look = () => {
   if (window[list].length > before) {
@@ -183,7 +183,7 @@ def type_numbers(
             if asked_as(text) in seen:
                 continue  # answered before: nothing is asked
             seen.add(asked_as(text))
-            browser.driver.execute_async_script(_MORE_THAN, "taken", before)
+            browser.driver.execute_async_script(MORE_THAN, "taken", before)
             counted += 1
         between(browser)
     taken: list[float] = browser.driver.execute_script("return window.taken")
@@ -196,7 +196,7 @@ def press_floor(browser: Browser) -> None:
     for figure in "12345":
         before = browser.driver.execute_script("return window.floor.length")
         browser.keys(figure)
-        browser.driver.execute_async_script(_MORE_THAN, "floor", before)
+        browser.driver.execute_async_script(MORE_THAN, "floor", before)
 
 
 def script_size(dist: Path) -> Row:

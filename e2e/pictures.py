@@ -7,7 +7,7 @@ from pathlib import Path
 
 from e2e.browser import DESK, PHONE, Browser
 from jobs.demo import PASSWORD
-from jobs.models import JobWall, Run
+from jobs.models import JobSite, JobWall, Run
 
 FOLDER = Path(__file__).resolve().parent.parent / "docs" / "screenshots"
 
@@ -90,14 +90,10 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.press("Wires", "[role=radio]")
     browser.see("svg[data-packed]")
     _save(browser, "wires")
-    browser.driver.get(f"{address}/check/conduit")
-    field = browser.field("say")
-    field.send_keys("1 x 10 thhn, 1 x 12 bare", "\ue007")  # Enter
-    browser.see("svg[data-packed='11']")
-    browser.press("Size", "[role=combobox]")
-    browser.press("3/4", "[role=option]")
-    browser.see("[data-verdict=fits]")
-    _save(browser, "check")
+    browser.driver.get(f"{address}/sites/{JobSite.objects.get().id}")
+    browser.see("[data-stretch='PH–H1']").send_keys("\ue007")  # Enter
+    browser.see("[data-stretch-pane]")
+    _save(browser, "ducts")
     job = Run.objects.get(name="Bottling feeder").job_id
     browser.driver.get(f"{address}/jobs/{job}/box?name=Press%20hall%20junction")
     browser.see("[data-met]")

@@ -6,8 +6,11 @@ from pathlib import Path
 from typing import Any
 from urllib.parse import urlsplit
 
+from selenium.webdriver.common.keys import Keys
+
 from e2e.browser import PHONE
 from e2e.case import PageTest
+from jobs.models import JobSite
 
 AXE = Path(__file__).resolve().parent.parent / "web" / "node_modules" / "axe-core" / "axe.min.js"
 
@@ -78,6 +81,13 @@ class EveryScreen(PageTest):
         browser.write("walk[0].rise", "1")
         browser.see("[data-finding=arcs-overlap]")
         self.check("planner with an error")
+        self.follow(f"/sites/{JobSite.objects.get().id}")
+        browser.see("[data-stretch='PH–H1']").send_keys(Keys.ENTER)
+        browser.see("[data-stretch-pane]")
+        self.check("ducts and a stretch")
+        browser.press("What is drawn", "button")
+        browser.see("[data-row='cables[0]']")
+        self.check("ducts as they are drawn")
         browser.write("walk[0].rise", "1 1/")
         browser.see("[role=alert]")
         self.check("planner with a half typed number")

@@ -82,11 +82,16 @@ def _of_points(planned: PlannedSite) -> Iterator[Finding]:
             }
             path = f"trenches[{stretch.trenches[0][0]}]"
             yield Finding(FindingCode.STRETCH_OVER_ITS_LIMIT, values, path=path, source=source)
-    for stop in parted.stops:
+    comes_there = {
+        end: stretch.trenches[at][0]
+        for stretch in reversed(parted.stretches)
+        for end, at in zip(stretch.ends, (0, -1), strict=True)
+    }
+    for number, stop in enumerate(parted.stops):
         if stop.reason is StopReason.BRANCH:
-            values = {"point": stop.name}
+            values, path = {"point": stop.name}, f"trenches[{comes_there[number]}]"
             code = FindingCode.PULL_POINT_WANTED
-            yield Finding(code, values, path="places", source=source, variant="branch")
+            yield Finding(code, values, path=path, source=source, variant="branch")
 
 
 def _of_sweeps(planned: PlannedSite) -> Iterator[Finding]:

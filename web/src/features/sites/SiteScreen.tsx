@@ -301,19 +301,19 @@ function Opened({ site, drafts, tabs }: Props) {
             <p className="text-soft">Planning the ducts …</p>
           )}
         </ScrollArea>
+        <FileField
+          field={collection}
+          label="GeoJSON file"
+          accept=".geojson,.json"
+          onFile={(file) => void bringIn(file)}
+        />
+        <FileField
+          field={picture}
+          label="Picture under the plan"
+          accept="image/png,image/jpeg"
+          onFile={(file) => void lay(file)}
+        />
       </main>
-      <FileField
-        field={collection}
-        label="GeoJSON file"
-        accept=".geojson,.json"
-        onFile={(file) => void bringIn(file)}
-      />
-      <FileField
-        field={picture}
-        label="Picture under the plan"
-        accept="image/png,image/jpeg"
-        onFile={(file) => void lay(file)}
-      />
       <DocumentDialogs
         each={each}
         versions={siteVersions(site.id)}
