@@ -122,7 +122,7 @@ class Ducts(PageTest):
             for name, text in (("no.geojson", "{}"), ("plan.geojson", json.dumps(changed))):
                 path = Path(folder) / name
                 path.write_text(text)
-                browser.all("input[aria-label='GeoJSON file']")[0].send_keys(str(path))
+                browser.all("input[aria-label='GeoJSON or DXF file']")[0].send_keys(str(path))
                 if text == "{}":
                     browser.see_text("expected FeatureCollection")
             browser.until(lambda: JobSite.objects.filter(name="Came in").exists(), "kept")

@@ -121,6 +121,7 @@ class EveryScreen(PageTest):
         self.check("what came out different")
         browser.press("Keep it, and go on")
         browser.see_text("3 of")
+        browser.see("[data-bench][data-current=true]")
         self.check("the bench")
         bank = self.run_named("Bottling feeds, a bank of five")
         self.follow(f"/runs/{bank.id}")

@@ -85,7 +85,7 @@ def read_path(text: str, units: Unit | None, into: Unit) -> ReadPath:
     Raises: DocumentError: not a DXF, no line, several, an arc that is no bend, too many points,
     units that are not told, numbers that are none.
     """
-    document = _read_drawing(text)
+    document = read_drawing(text)
     lines = list(drawn(document.modelspace()))
     named = [line for line in lines if line.dxf.layer == "CENTRELINE_3D"]
     found = named or lines
@@ -114,7 +114,8 @@ def read_path(text: str, units: Unit | None, into: Unit) -> ReadPath:
     return ReadPath(vertices, [round(radius * scale, 6) for radius in path.radii])
 
 
-def _read_drawing(text: str) -> Drawing:
+def read_drawing(text: str) -> Drawing:
+    """A DXF drawing. Raises: DocumentError, where it is none, or has numbers that are none."""
     if _NO_NUMBER.search(text):
         raise DocumentError("dxf", "coordinates that are numbers")
     try:

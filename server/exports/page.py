@@ -9,8 +9,11 @@ from exports.drawing import AMBER, BRICK, SOFT, Drawing, lines_of, text_width
 from yarrow.findings.finding import Finding
 from yarrow.wording.wording import EN_US, Wording
 
-PAPERS = {"a4": (210.0, 297.0), "letter": (215.9, 279.4), "a3": (420.0, 297.0)}
+PAPERS = {"a4": (210.0, 297.0), "letter": (215.9, 279.4)}
 """Width and height in millimetres."""
+
+LARGE_PAPERS = {**PAPERS, "a3": (420.0, 297.0)}
+"""With one that a whole site goes on."""
 
 MARGIN = 14.0
 ABOVE_FOOT = 19.0

@@ -43,7 +43,7 @@ def compose_site_sheet(
     _plan(first, site, plan, y + 5, bottom - 5)
     draw_foot(first, foot + 4, DIGGING, "Laid by")
     pages = [first]
-    left: Sequence[ListedLine] = tuple(_lines(plan, heading.wording))
+    left: Sequence[ListedLine] = tuple(_schedule_lines(plan, heading.wording))
     while left:
         title = f", page {len(pages) + 1}"
         drawing = Drawing(*paper, f"{heading.run}, {heading.job}{title}")
@@ -132,7 +132,7 @@ def _scale_bar(drawing: Drawing, scale: float, bottom: float, *, feet: bool) -> 
     drawing.text(MARGIN, bottom - 2.4, text, _LABEL)
 
 
-def _lines(plan: SitePlan, wording: Wording) -> Iterator[ListedLine]:
+def _schedule_lines(plan: SitePlan, wording: Wording) -> Iterator[ListedLine]:
     yield ListedLine("Pull points", title=True)
     yield ListedLine(wording.text(plan.points.told))
     for why in plan.points.why:

@@ -5,6 +5,7 @@ from __future__ import annotations
 import io
 from typing import Any
 
+from ezdxf.filemanagement import new
 from PIL import Image
 
 import yarrow
@@ -111,6 +112,26 @@ class Ducts(CrewTest):
         self.assertEqual(told.json()["trenches"][0]["line"], line["coordinates"])
         for broken in ({}, {"type": "FeatureCollection", "features": [3]}, {"type": "Feature"}):
             self.assertEqual(self.send("post", "/api/site/geojson", broken).status_code, 422)
+
+    def test_dxf_comes_in_again_without_loss_and_another_s_lines_are_trenches(self) -> None:
+        out = self.client.get(f"/api/sites/{self.site.id}/plan.dxf").content.decode()
+        again = self.send("post", "/api/site/dxf", {"dxf": out})
+        self.assertEqual((again.status_code, again.json()), (200, GROUNDS))
+        drawing = new("R2010")
+        drawing.header["$INSUNITS"] = 4
+        model = drawing.modelspace()
+        model.add_line((0, 0), (5000, 0))
+        model.add_lwpolyline([(0, 9000), (4000, 9000), (4000, 12000)])
+        stream = io.StringIO()
+        drawing.write(stream)
+        read = self.send("post", "/api/site/dxf", {"dxf": stream.getvalue()}).json()
+        lines = sorted(trench["line"] for trench in read["trenches"])
+        self.assertEqual(lines, [[[0, 0], [5, 0]], [[0, 9], [4, 9], [4, 12]]])
+        empty = io.StringIO()
+        new("R2010").write(empty)
+        for text in ("", "0\nEOF", out[:300], empty.getvalue(), out.replace("YARROW", "OTHER")[:9]):
+            refused = self.send("post", "/api/site/dxf", {"dxf": text})
+            self.assertEqual(refused.status_code, 422, text[:20])
 
     def test_what_it_takes_is_a_table(self) -> None:
         table = self.client.get(f"/api/sites/{self.site.id}/quantities.csv").content.decode()

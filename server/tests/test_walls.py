@@ -9,11 +9,12 @@ from django.test import Client
 from api.api import api
 from exports.dxf import plan_dxf
 from exports.job_archive import Archive
+from exports.site_dxf import site_dxf
 from jobs.models import JobSite, JobWall, SitePicture
 from jobs.sites import add_picture, create_site
 from jobs.walls import create_wall
 from server.tests.people import BENDER, DOCUMENT, CrewTest, a_picture, packed
-from yarrow import plan_values
+from yarrow import plan_values, site_values
 
 ARCHIVE = packed(Archive("Saltmarsh", "", "in", (DOCUMENT,)))
 DXF = plan_dxf(plan_values(DOCUMENT)).decode()
@@ -48,6 +49,7 @@ FRAMED = {
     "lines": [],
 }
 DUCTS = {"format": "yarrow.site/1", "units": "mm", "places": [], "trenches": []}
+SITE_DXF = site_dxf(DUCTS, site_values(DUCTS)[1]).decode()
 FITTINGS = {"format": "yarrow.fittings/1"}
 STOCK = {"format": "yarrow.jobstock/1", "units": "in"}
 CAME_OUT = {"format": "yarrow.bench/1", "units": "in", "made": [{"bend": 0, "angle": 89}]}
@@ -74,6 +76,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("post", "/api/work"): (DOCUMENT, 200),
     ("post", "/api/wall"): (FRAMED, 200),
     ("post", "/api/site"): (DUCTS, 200),
+    ("post", "/api/site/dxf"): ({"dxf": SITE_DXF}, 200),
     ("post", "/api/site/geojson"): ({"type": "FeatureCollection", "features": []}, 200),
     ("get", "/api/fittings"): (None, 200),
     ("put", "/api/fittings"): ({"document": FITTINGS, "base_version": 0}, 200),
@@ -140,6 +143,7 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("post", "/api/sites/{site_id}/picture"): (PICTURE, 201),
     ("get", "/api/sites/{site_id}/pictures/{key}"): (None, 200),
     ("get", "/api/sites/{site_id}/plan.geojson"): (None, 200),
+    ("get", "/api/sites/{site_id}/plan.dxf"): (None, 200),
     ("get", "/api/sites/{site_id}/sheet.svg"): (None, 200),
     ("get", "/api/sites/{site_id}/sheet.pdf"): (None, 200),
     ("get", "/api/sites/{site_id}/quantities.csv"): (None, 200),

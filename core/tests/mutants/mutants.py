@@ -19,6 +19,7 @@ _RUNS = ("worked", "runs", "findings", "obstacles")
 _FILL = ("worked", "fill", "findings", "catalog")
 _TOOLS = ("worked", "benders", "bend_simulation", "runs")
 _DOCUMENTS = ("documents", "worked", "fill")
+_SITE = ("site",)
 
 MUTANTS: tuple[Mutant, ...] = (
     # lengths, units, rounding
@@ -344,5 +345,26 @@ MUTANTS: tuple[Mutant, ...] = (
         'source = "NFPA 70, 314.16(A)"',
         ("findings", "fill"),
     ),
+    # ducts between buildings
+    Mutant("site/site.py", "* degrees / 90", "* degrees / 60", _SITE),
+    Mutant(
+        "site/stops.py",
+        "begins + _EXACT < bend.along < ends - _EXACT",
+        "begins + _EXACT < bend.along < ends + _EXACT",
+        _SITE,
+    ),
+    Mutant("site/stops.py", "turned + bend.degrees) > share", "turned) > share", _SITE),
+    Mutant("site/stops.py", "+ place.floor * figures.storey_m", "", _SITE),
+    Mutant(
+        "site/cuts.py", "ends = ordered[0], ordered[-1]", "ends = ordered[0], ordered[0]", _SITE
+    ),
+    Mutant("site/cuts.py", "stops - {start, end}", "stops", _SITE),
+    Mutant("site/graph.py", "used.remove((b, a, number))", "pass", _SITE),
+    Mutant("site/ducts.py", "math.ceil(len(filled)", "math.floor(len(filled)", _SITE),
+    Mutant("site/ducts.py", "if inner and kind.takes_inner:", "if inner:", _SITE),
+    Mutant("site/section.py", "left += figures.from_power_mm", "left += 0.0", _SITE),
+    Mutant("site/pulls.py", "rise = -1.0 if middle", "rise = 1.0 if middle", _SITE),
+    Mutant("site/quantities.py", "2 * figures.end_m", "figures.end_m", _SITE),
+    Mutant("site/checks.py", "figures.cable_diameters *", "10 *", _SITE),
 )
-"""Sixty of them, of the kind that slipped through once."""
+"""Eighty of them, of the kind that slipped through once."""

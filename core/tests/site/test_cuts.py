@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 import random
 import unittest
-from collections.abc import Collection
+from collections.abc import Collection, Iterator
 from typing import Any
 
 import yarrow
@@ -63,6 +63,24 @@ class Cuts(unittest.TestCase):
         alone = yarrow.site(site(places, ring[:1], [cable]))
         self.assertIn("no-second-way", [each["code"] for each in alone["findings"]])
 
+    def test_two_ways_apart_are_found_where_the_shortest_is_in_neither(self) -> None:
+        # The short way A-C-D-B leaves no other: the two are A-C-B and A-D-B.
+        at = {"A": (0, 0), "C": (10, 10), "D": (20, -10), "B": (30, 0)}
+        lines = [
+            trench("AC", at["A"], at["C"]),
+            trench("CD", at["C"], at["D"]),
+            trench("DB", at["D"], at["B"]),
+            trench("AD", at["A"], (0, -60), (20, -60), at["D"]),
+            trench("CB", at["C"], (10, 60), (30, 60), at["B"]),
+        ]
+        places = [hole(name, *spot) for name, spot in at.items()]
+        rules = {"most_straight_m": 5000, "less_per_quarter_m": 0, "most_degrees": 720}
+        answer = yarrow.site(site(places, lines, [fibre("A", "B", second=True)], rules=rules))
+        (told,) = answer["cables"]
+        self.assertFalse(set(told["way"]) & set(told["second"]))
+        used = {answer["stretches"][each]["name"] for each in (*told["way"], *told["second"])}
+        self.assertEqual(used, {"A–C", "C–B", "A–D", "D–B"})
+
     def test_cuts_and_second_ways_agree_with_removing_each_stretch(self) -> None:
         rng = random.Random(4)
         for number in range(_SITES):
@@ -82,6 +100,33 @@ class Cuts(unittest.TestCase):
             )
             for way in answer["second_ways"]:
                 self.check_second_way(answer, way, fed)
+
+    def test_two_ways_apart_are_the_shortest_together_that_there_are(self) -> None:
+        rng = random.Random(11)
+        found = 0
+        for _ in range(_SITES // 4):
+            document = random_network(rng)
+            first = document["cables"][0]
+            answer = yarrow.site({**document, "cables": [{**first, "second": True}]})
+            (told,) = answer["cables"]
+            start, end = (
+                next(stop["number"] for stop in answer["stops"] if stop["name"] == first[which])
+                for which in ("from", "to")
+            )
+            long = [each["length_m"] for each in answer["stretches"]]
+            ways = list(simple_ways(answer, start, end))
+            pairs = [
+                sum(long[each] for each in (*one, *other))
+                for at, one in enumerate(ways)
+                for other in ways[at + 1 :]
+                if not set(one) & set(other)
+            ]
+            self.assertEqual(bool(told["second"]), bool(pairs))
+            if pairs:
+                found += 1
+                both = sum(long[each] for each in (*told["way"], *told["second"]))
+                self.assertAlmostEqual(both, min(pairs))
+        self.assertGreater(found, 50)
 
     def check_second_way(
         self, answer: dict[str, Any], way: dict[str, Any], fed: Collection[int]
@@ -105,6 +150,22 @@ class Cuts(unittest.TestCase):
             if not any(stop in freed_by(answer, tuple(pair)) for pair in shorter)
         ]
         self.assertTrue(best_of_one, way)
+
+
+def simple_ways(
+    answer: dict[str, Any], at: int, end: int, been: tuple[int, ...] = ()
+) -> Iterator[tuple[int, ...]]:
+    """Every way from a stop to another that comes to none twice, as its stretches."""
+    if at == end:
+        yield ()
+        return
+    for stretch in answer["stretches"]:
+        if at in stretch["ends"]:
+            one, other = stretch["ends"]
+            beyond = other if at == one else one
+            if beyond not in (*been, at):
+                for rest in simple_ways(answer, beyond, end, (*been, at)):
+                    yield (stretch["number"], *rest)
 
 
 def freed_by(answer: dict[str, Any], ends: Collection[int]) -> set[int]:

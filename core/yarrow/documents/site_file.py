@@ -132,6 +132,8 @@ def _read_trench(shape: Mapping[str, Any], number: int, site_duct: str, unit: Un
         else figures.cover_mm[shape["surface"]],
         duct=duct,
         radius_mm=_read_mm(shape["radius"], unit) if "radius" in shape else least,
+        inner=_known_duct(shape["inner"], f"{path}.inner") if shape["inner"] else "",
+        owner=shape["owner"].strip(),
     )
 
 

@@ -155,7 +155,7 @@ def _of_cables(planned: PlannedSite) -> Iterator[Finding]:
             continue
         if need.second and cable.second is None:
             yield Finding(FindingCode.NO_SECOND_WAY, named, path=f"{path}.second")
-        small = {planned.sizes[each] for way in cable.ways for each in way}
+        small = {_smallest_duct(planned, need.kind, each) for way in cable.ways for each in way}
         small = {size for size in small if not takes(size, need.diameter_mm)}
         if small:
             size = min(small, key=lambda each: duct_sizes()[each].inside_mm)
@@ -175,6 +175,11 @@ def _of_cables(planned: PlannedSite) -> Iterator[Finding]:
             source = duct_figures().sources["tension"]
             code = FindingCode.CABLE_PULLS_TOO_HARD
             yield Finding(code, values, path=f"{path}.most_tension", source=source)
+
+
+def _smallest_duct(planned: PlannedSite, kind: CableKind, stretch: int) -> str:
+    """What a cable has to go into on a stretch."""
+    return (kind.takes_inner and planned.inner[stretch]) or planned.sizes[stretch]
 
 
 def stretch_name(planned: PlannedSite, number: int) -> str:

@@ -30,13 +30,15 @@ class CablesInDuct:
 @dataclass(frozen=True, slots=True)
 class LaidDuct:
     """A duct: its trade size, what it is for (None: it is spare), the cables in it, and what they
-    take of what its fill rule allows, 1 is all."""
+    take of what its fill rule allows, 1 is all: of the fullest of its ``inner`` ducts, where it has
+    some."""
 
     size: str
     kind: CableKind | None
     power: bool
     cables: tuple[CablesInDuct, ...]
     used: float
+    inner: int = 0
 
 
 def duct_as_holder(size: str) -> Raceway:
@@ -65,6 +67,7 @@ def laid_ducts(
     cables: Collection[tuple[int, CableNeed]],
     future: float,
     leads_to_building: bool,
+    inner: str = "",
 ) -> tuple[LaidDuct, ...]:
     """The ducts of a stretch: those that its cables fill, what is kept for later, and at least what
     leads to any building.
@@ -74,13 +77,17 @@ def laid_ducts(
         cables: each need's number and it, once for each way that it goes there.
         future: percent of the ducts in use that are laid besides.
         leads_to_building: whether any building hangs on it.
+        inner: the trade size of ducts that are drawn into those for fibre; empty, none are.
     Source:
         Fill by area; catalog/ducts.toml.
     """
     found: list[LaidDuct] = []
     for kind in CableKind:
         of_kind = [each for each in cables if each[1].kind is kind]
-        filled = _filled(size, kind, of_kind)
+        if inner and kind.takes_inner:
+            filled = _gathered(size, inner, _filled(inner, kind, of_kind))
+        else:
+            filled = _filled(size, kind, of_kind)
         spare = math.ceil(len(filled) * future / 100 - 1e-9)
         found += filled + [LaidDuct(size, None, kind.is_power, (), 0.0)] * spare
     least = _least_count(size) if leads_to_building else 1
@@ -116,6 +123,28 @@ def _filled(size: str, kind: CableKind, cables: Iterable[tuple[int, CableNeed]])
         LaidDuct(size, kind, kind.is_power, tuple(inside), _share_taken(size, _loads_of(areas)))
         for areas, inside in ducts
     ]
+
+
+def inner_count(size: str, inner: str) -> int:
+    """How many inner ducts go into a duct, by the fill rule.
+
+    Args:
+        size: of the duct.
+        inner: of those, as of the catalogue.
+    """
+    return _more_go_in(size, (), _cross_section(duct_sizes()[inner].outside_mm))
+
+
+def _gathered(size: str, inner: str, filled: list[LaidDuct]) -> list[LaidDuct]:
+    """Inner ducts drawn into ducts, as many into each as go in: the empty ones too."""
+    each = max(inner_count(size, inner), 1)
+    found = []
+    for at in range(0, len(filled), each):
+        some = filled[at : at + each]
+        cables = tuple(cable for duct in some for cable in duct.cables)
+        used = max(duct.used for duct in some)
+        found.append(LaidDuct(size, some[0].kind, some[0].power, cables, used, each))
+    return found
 
 
 def _loads_of(areas: Counter[float]) -> tuple[Load, ...]:

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 
 from yarrow.catalog.ducts import duct_sizes
 from yarrow.site.cuts import CutsOfSite, cuts_of
-from yarrow.site.ducts import LaidDuct, laid_ducts
+from yarrow.site.ducts import LaidDuct, inner_count, laid_ducts
 from yarrow.site.graph import Edge, SiteGraph
 from yarrow.site.network import TrenchNetwork, network_of
 from yarrow.site.routes import RoutedCable, routed
@@ -18,8 +18,8 @@ from yarrow.site.stretches import DuctStretch, StretchesOfSite, stretches_of
 
 @dataclass(frozen=True, slots=True)
 class PlannedSite:
-    """Everything that is worked out of a site. By stretch: its ``ducts``, their trade size, the
-    radius of its sweeps, m, and its cover, mm."""
+    """Everything that is worked out of a site. By stretch: its ``ducts``, their trade size,
+    that of the ``inner`` ones (empty: none), the radius of its sweeps, m, and its cover, mm."""
 
     site: DuctSite
     network: TrenchNetwork
@@ -27,6 +27,7 @@ class PlannedSite:
     cables: tuple[RoutedCable, ...]
     ducts: tuple[tuple[LaidDuct, ...], ...]
     sizes: tuple[str, ...]
+    inner: tuple[str, ...]
     radii: tuple[float, ...]
     covers: tuple[float, ...]
     cuts: CutsOfSite
@@ -46,6 +47,7 @@ def planned_site(site: DuctSite) -> PlannedSite:
     graph = SiteGraph([Edge(each.ends, each.length, each.degrees) for each in stretches])
     sizes = tuple(_size_of(site, stretch) for stretch in stretches)
     radii = tuple(_radius_of(site, stretch) for stretch in stretches)
+    inner = tuple(_inner_of(site, each, sizes[each.number]) for each in stretches)
     cables = routed(site, graph, stretches, radii)
     lying: dict[int, list[tuple[int, CableNeed]]] = defaultdict(list)
     for number, cable in enumerate(cables):
@@ -53,7 +55,13 @@ def planned_site(site: DuctSite) -> PlannedSite:
             for stretch in way:
                 lying[stretch].append((number, cable.need))
     ducts = tuple(
-        laid_ducts(size, lying[number], site.future, _to_building(site, lying[number]))
+        laid_ducts(
+            size,
+            lying[number],
+            site.future,
+            _to_building(site, lying[number]),
+            inner[number],
+        )
         for number, size in enumerate(sizes)
     )
     return PlannedSite(
@@ -63,6 +71,7 @@ def planned_site(site: DuctSite) -> PlannedSite:
         cables=cables,
         ducts=ducts,
         sizes=sizes,
+        inner=inner,
         radii=radii,
         covers=tuple(
             max(site.trenches[trench].cover_mm for trench, _ in each.trenches) for each in stretches
@@ -75,6 +84,12 @@ def _size_of(site: DuctSite, stretch: DuctStretch) -> str:
     """The largest of the trenches that it lies in: a duct does not change on its way."""
     names = [site.trenches[trench].duct for trench, _ in stretch.trenches]
     return max(names, key=lambda size: duct_sizes()[size].inside_mm)
+
+
+def _inner_of(site: DuctSite, stretch: DuctStretch, size: str) -> str:
+    """What is drawn into the ducts of a stretch: where one of its trenches has some that go in."""
+    inner = [site.trenches[trench].inner for trench, _ in stretch.trenches]
+    return next((each for each in inner if each and inner_count(size, each)), "")
 
 
 def _radius_of(site: DuctSite, stretch: DuctStretch) -> float:

@@ -57,6 +57,10 @@ def _quantities(
             for bend in stretch.bends:
                 bought = max(round(bend.degrees / _NEAREST), 1) * _NEAREST
                 bends[duct.size, bought] += 1
+    inner: defaultdict[str, float] = defaultdict(float)
+    for stretch in planned.parted.stretches:
+        drawn_in = sum(duct.inner for duct in planned.ducts[stretch.number])
+        inner[planned.inner[stretch.number]] += drawn_in * stretch.length
     for (surface, deep), metres in sorted(dug.items()):
         values: dict[str, Value] = {
             "surface": Phrase(f"site/surface/{surface}"),
@@ -66,6 +70,10 @@ def _quantities(
     for size, metres in sorted(ducts.items(), key=lambda each: int(each[0])):
         yield _measured_off(Phrase("site/amount/duct", {"size": size}), metres * more, unit)
         yield _so_many(Phrase("site/amount/couplings", {"size": size}), couplings[size])
+    for size, metres in sorted(inner.items()):
+        if metres:
+            phrase = Phrase("site/amount/inner", {"size": size})
+            yield _measured_off(phrase, metres * more, unit)
     for (size, degrees), number in sorted(bends.items()):
         yield _so_many(
             Phrase("site/amount/bends", {"size": size, "degrees": f"{degrees:g}°"}), number

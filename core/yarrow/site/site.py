@@ -40,6 +40,11 @@ class CableKind(StrEnum):
         """Whether it keeps off all that carries messages."""
         return self is CableKind.POWER
 
+    @property
+    def takes_inner(self) -> bool:
+        """Whether it is drawn into inner ducts, where there are some."""
+        return self is CableKind.FIBRE
+
 
 @dataclass(frozen=True, slots=True)
 class SitePlace:
@@ -57,7 +62,7 @@ class SitePlace:
 @dataclass(frozen=True, slots=True)
 class Trench:
     """A trench as it is drawn, the ``cover`` over its ducts and the ``radius`` of their sweeps, mm;
-    its ducts' trade size."""
+    its ducts' trade size and that of the ``inner`` ones (empty: none), and whose it is."""
 
     name: str
     line: tuple[PlanPoint, ...]
@@ -65,6 +70,8 @@ class Trench:
     cover_mm: float
     duct: str
     radius_mm: float
+    inner: str = ""
+    owner: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -30,7 +30,7 @@ class SiteStop:
 @dataclass(frozen=True, slots=True)
 class SiteDuct:
     """A duct of a stretch: what its label says, what it is for, what lies in it and how full it is
-    of what its rule allows."""
+    of what its rule allows; which inner ducts are drawn into it."""
 
     number: int
     size: str
@@ -40,6 +40,7 @@ class SiteDuct:
     cables: tuple[Phrase, ...]
     used: float
     used_text: str
+    inner_text: str
 
 
 @dataclass(frozen=True, slots=True)

@@ -148,8 +148,9 @@ def _site_stretch(
         trenches=tuple(trench for trench, _ in stretch.trenches),
         lies=tuple(
             Phrase(
-                "site/lies",
+                "site/lies/owned" if site.trenches[trench].owner else "site/lies",
                 {
+                    "owner": site.trenches[trench].owner,
                     "trench": site.trenches[trench].name,
                     "length": distance(metres, unit),
                     "surface": Phrase(f"site/surface/{site.trenches[trench].surface}"),
@@ -159,7 +160,8 @@ def _site_stretch(
             for trench, metres in stretch.trenches
         ),
         ducts=tuple(
-            _site_duct(planned, name, duct, at, len(laid)) for at, duct in enumerate(laid, 1)
+            _site_duct(planned, name, duct, at, len(laid), planned.inner[number])
+            for at, duct in enumerate(laid, 1)
         ),
         ducts_text=_ducts_text(laid),
         section=section,
@@ -190,7 +192,9 @@ def _cut_phrase(planned: PlannedSite, dark: Sequence[int]) -> Phrase:
     return Phrase("site/cut/some" if len(dark) > 1 else "site/cut/one", {"places": names})
 
 
-def _site_duct(planned: PlannedSite, name: str, duct: LaidDuct, at: int, of: int) -> SiteDuct:
+def _site_duct(
+    planned: PlannedSite, name: str, duct: LaidDuct, at: int, of: int, inner: str
+) -> SiteDuct:
     cables = []
     for each in duct.cables:
         need = planned.site.cables[each.need]
@@ -210,6 +214,7 @@ def _site_duct(planned: PlannedSite, name: str, duct: LaidDuct, at: int, of: int
         cables=tuple(cables),
         used=duct.used,
         used_text=f"{trimmed(duct.used * 100, 0)} %" if duct.cables else "",
+        inner_text=f"{duct.inner} × {inner}" if duct.inner else "",
     )
 
 

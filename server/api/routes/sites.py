@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Annotated, Any
 
 from django.http import HttpResponse
 from ninja import Body as Given
 from ninja import Path, Query, Router, Schema
+from pydantic import StringConstraints
 
 import yarrow
 from api.limits import FILES
@@ -24,8 +25,9 @@ from api.shapes import (
     revision_page,
 )
 from exports.drawing import Drawing
-from exports.page import PAPERS
+from exports.page import LARGE_PAPERS
 from exports.pdf import sheet_pdf
+from exports.site_dxf import read_site_dxf, site_dxf
 from exports.site_sheet import compose_site_sheet
 from jobs import sites as services
 from jobs.models import JobSite, SitePicture
@@ -39,6 +41,12 @@ class SiteSave(Body):
 
     document: DuctsDocument
     base_version: Version
+
+
+class SiteDxf(Body):
+    """A DXF drawing as text."""
+
+    dxf: Annotated[str, StringConstraints(max_length=900_000)]
 
 
 class SiteSummary(Schema):
@@ -190,6 +198,30 @@ def read_geojson(request: MemberRequest, collection: Given[dict[str, Any]]) -> d
 
 
 @router.get(
+    "/sites/{site_id}/plan.dxf",
+    response={200: str, **REFUSALS},
+    operation_id="get_site_dxf",
+    openapi_extra={"responses": {200: {"content": {"image/vnd.dxf": {}}}}},
+)
+def get_dxf(request: MemberRequest, site_id: Path[Id]) -> HttpResponse:
+    """The site as DXF in metres, which comes in again without loss."""
+    site = sites_for(request.user).get(id=site_id)
+    _, plan = yarrow.site_values(site.document)
+    return as_file(site_dxf(site.document, plan), "image/vnd.dxf", f"{file_name(site)}.dxf")
+
+
+@router.post(
+    "/site/dxf",
+    response={200: DuctsDocument, **REFUSALS},
+    throttle=[FILES],
+    operation_id="read_site_dxf",
+)
+def read_dxf(request: MemberRequest, body: SiteDxf) -> dict[str, Any]:
+    """A site's document out of a DXF; nothing is saved."""
+    return read_site_dxf(body.dxf)
+
+
+@router.get(
     "/sites/{site_id}/quantities.csv",
     response={200: str, **REFUSALS},
     operation_id="get_site_quantities",
@@ -236,7 +268,7 @@ def get_sheet_pdf(
 
 def _site_sheet(site: JobSite, paper: LargePaper) -> tuple[Drawing, ...]:
     told, plan = yarrow.site_values(site.document)
-    return compose_site_sheet(told, plan, heading_of(site), PAPERS[paper])
+    return compose_site_sheet(told, plan, heading_of(site), LARGE_PAPERS[paper])
 
 
 def _site_detail(site: JobSite) -> SiteDetail:

@@ -1557,6 +1557,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/site/dxf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Dxf
+         * @description A site's document out of a DXF; nothing is saved.
+         */
+        post: operations["read_site_dxf"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/site/geojson": {
         parameters: {
             query?: never;
@@ -1658,6 +1678,26 @@ export interface paths {
          * @description A picture as it was drawn anew.
          */
         get: operations["get_site_picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site_id}/plan.dxf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Dxf
+         * @description The site as DXF in metres, which comes in again without loss.
+         */
+        get: operations["get_site_dxf"];
         put?: never;
         post?: never;
         delete?: never;
@@ -6094,6 +6134,8 @@ export interface components {
          * @description Buildings, pull points, trenches and the cables that are wanted between them. Points are metres east and north of the plan's own corner, whatever the units of what is typed as a length.
          */
         SiteDocument: {
+            /** @description Lines underneath that mean nothing to Yarrow: a drawing of the grounds. */
+            backdrop?: components["schemas"]["SiteDocument_point"][][];
             cables?: components["schemas"]["SiteDocument_cable"][];
             /** @description The size of ducts, where a trench does not say another. */
             duct?: string;
@@ -6183,8 +6225,12 @@ export interface components {
             cover?: components["schemas"]["SiteDocument_size"];
             /** @description Its ducts' size; empty, the site's. */
             duct?: string;
+            /** @description The size of inner ducts in those for fibre; empty, there are none. */
+            inner?: string;
             line: components["schemas"]["SiteDocument_point"][];
             name: string;
+            /** @description Whose it is. */
+            owner?: string;
             /** @description Of its sweeps, to the centre line; left out, the least of its duct. */
             radius?: components["schemas"]["SiteDocument_size"];
             /** @enum {string} */
@@ -6193,11 +6239,13 @@ export interface components {
         /**
          * SiteDuct
          * @description A duct of a stretch: what its label says, what it is for, what lies in it and how full it is
-         *     of what its rule allows.
+         *     of what its rule allows; which inner ducts are drawn into it.
          */
         SiteDuct: {
             /** Cables */
             cables: string[];
+            /** Inner Text */
+            inner_text: string;
             /** Kind */
             kind: string;
             /** Label */
@@ -6212,6 +6260,14 @@ export interface components {
             used: number;
             /** Used Text */
             used_text: string;
+        };
+        /**
+         * SiteDxf
+         * @description A DXF drawing as text.
+         */
+        SiteDxf: {
+            /** Dxf */
+            dxf: string;
         };
         /**
          * SiteObject
@@ -15309,6 +15365,93 @@ export interface operations {
             };
         };
     };
+    read_site_dxf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteDxf"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteDocument"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     read_site_geojson: {
         parameters: {
             query?: never;
@@ -15860,6 +16003,92 @@ export interface operations {
                 content: {
                     "application/json": string;
                     "image/jpeg": unknown;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_site_dxf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                    "image/vnd.dxf": unknown;
                 };
             };
             /** @description Bad Request */

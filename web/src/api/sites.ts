@@ -57,6 +57,11 @@ export async function readGeoJson(collection: Record<string, unknown>) {
   )) as JobSite["document"];
 }
 
+/** A site's document out of a DXF: as Yarrow wrote it, or the lines of another drawing as trenches. */
+export async function readSiteDxf(dxf: string) {
+  return (await unwrap(client.POST("/api/site/dxf", { body: { dxf } }))) as JobSite["document"];
+}
+
 /** A picture to lie under the plan, as the server drew it anew. */
 export function addPicture(siteId: number, picture: File): Promise<Schemas["PictureKept"]> {
   const sent = new Request(`/api/sites/${siteId}/picture`, { method: "POST", body: picture });

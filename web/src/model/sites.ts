@@ -38,6 +38,11 @@ export function setSite(fields: Partial<SiteDocument>): SiteChange {
   return (site) => ({ ...site, ...fields });
 }
 
+/** The lines of another site, underneath: they mean nothing, and are looked at. */
+export function layUnder({ trenches }: SiteDocument): SiteChange {
+  return (site) => ({ ...site, backdrop: trenches.map(({ line }) => line) });
+}
+
 export function addPlace(kind: PlaceKind, at: PlanPoint, name?: string): SiteChange {
   return (site) => {
     const place: Place = {

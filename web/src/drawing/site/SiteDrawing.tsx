@@ -47,6 +47,7 @@ export function SiteDrawing(props: Props) {
   const points = [
     ...document.places.flatMap(({ at, outline }) => [at, ...(outline ?? [])]),
     ...document.trenches.flatMap(({ line }) => line),
+    ...(document.backdrop ?? []).flat(),
   ].map(pointOf);
   const { view, change: changeView, fit } = useSiteView(points, size);
   const [over, setOver] = useState<PlanPoint | null>(null);
@@ -81,6 +82,17 @@ export function SiteDrawing(props: Props) {
           <title>The site from above</title>
           <Underlay siteId={siteId} document={document} view={view} />
           <SiteGrid view={view} width={width} height={height} />
+          {(document.backdrop ?? []).map((line, at) => (
+            <polyline
+              // biome-ignore lint/suspicious/noArrayIndexKey: a line underneath is known by its place
+              key={at}
+              points={onPaper(view, line)}
+              fill="none"
+              strokeWidth="1"
+              className="stroke-strong-line"
+              data-backdrop
+            />
+          ))}
           {document.places.map(({ name, outline, planned }) =>
             outline && outline.length > 2 ? (
               <polygon

@@ -47,6 +47,16 @@ export function SiteAnswers({ editing, plan }: Props) {
             </li>
           ))}
         </ul>
+        <ul className="pt-1">
+          {plan.stops
+            .filter(({ dark }) => dark.length > 0)
+            .map(({ number, name, dark }) => (
+              <li key={number}>
+                <span className="font-semibold">{name}</span>
+                <span className="text-soft"> lost takes down {dark.join(", ")}</span>
+              </li>
+            ))}
+        </ul>
         <Rules editing={editing} plan={plan} />
       </section>
       {plan.second_ways.length > 0 ? (

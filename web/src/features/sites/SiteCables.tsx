@@ -7,10 +7,11 @@ import {
   setCable,
   setSite,
 } from "@/model/sites";
+import { problemAt } from "@/state/useCheck";
 import { Button } from "@/ui/Button";
 import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
-import { SiteField, SiteNumber, SiteRow } from "./SiteField";
+import { SiteField, SiteNames, SiteNumber, SiteRow } from "./SiteField";
 import type { EditingSite } from "./useSite";
 
 const KINDS = [
@@ -59,6 +60,9 @@ export function SiteCables({ editing }: { editing: EditingSite }) {
     </section>
   );
 }
+
+/** None, the same each time. */
+const NOWHERE: readonly string[] = [];
 
 /** Where most cables lead, else the first building. */
 function hubOf(site: SiteDocument): string {
@@ -140,6 +144,14 @@ function CableRow({ editing, cable, at }: RowProps) {
         value={cable.by ?? "shortest"}
         options={WAYS}
         onChange={(by) => set({ by: by as NonNullable<Cable["by"]> })}
+      />
+      <span className="text-soft">, through </span>
+      <SiteNames
+        path={`${path}.via`}
+        label={`Places that cable ${at + 1} is led through, between commas`}
+        names={cable.via ?? NOWHERE}
+        problem={problemAt(editing.problems, `${path}.via`)}
+        onNames={(via) => set({ via })}
       />
       <span className="block">
         <Checkbox checked={cable.second ?? false} onChange={(second) => set({ second })}>

@@ -52,6 +52,39 @@ export function SiteNumber({ path, label, value, onNumber }: NumberProps) {
   return <InlineInput data-path={path} label={label} value={text} onType={type} onBlur={forget} />;
 }
 
+type NamesProps = {
+  path: string;
+  label: string;
+  names: readonly string[];
+  problem: string | undefined;
+  onNames: (names: string[]) => void;
+};
+
+/** Names between commas; a comma that is half typed stays in the field. */
+export function SiteNames({ path, label, names, problem, onNames }: NamesProps) {
+  const { text, setTyped, forget } = useTyped(names.join(", "));
+  return (
+    <InlineInput
+      data-path={path}
+      label={label}
+      value={text}
+      look="text"
+      placeholder="nothing said"
+      problem={problem}
+      onType={(typed) => {
+        setTyped(typed);
+        onNames(
+          typed
+            .split(",")
+            .map((name) => name.trim())
+            .filter((name) => name !== ""),
+        );
+      }}
+      onBlur={forget}
+    />
+  );
+}
+
 function shown(value: number): string {
   return String(Math.round(value * 100) / 100);
 }

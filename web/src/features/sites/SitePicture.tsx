@@ -30,6 +30,14 @@ export function SitePicture({ editing }: { editing: EditingSite }) {
         />
         <span className="text-soft">° clockwise from up.</span>
       </p>
+      {document.backdrop?.length ? (
+        <p>
+          <span className="text-soft">{document.backdrop.length} lines of a drawing. </span>
+          <Button weight="quiet" className="px-0" onClick={() => change(setSite({ backdrop: [] }))}>
+            Take the drawing away
+          </Button>
+        </p>
+      ) : null}
       {plan ? (
         <>
           <p>

@@ -6,7 +6,7 @@ import { Link, useNavigate, useParams } from "react-router";
 import { useStore } from "zustand";
 import { removeSite, siteVersions } from "@/api/history";
 import { keys, useSession } from "@/api/queries";
-import { addPicture, type JobSite, loadSite, readGeoJson } from "@/api/sites";
+import { addPicture, type JobSite, loadSite, readGeoJson, readSiteDxf } from "@/api/sites";
 import { SiteDrawing, type SiteTool } from "@/drawing/site/SiteDrawing";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
@@ -14,7 +14,7 @@ import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { usePutAway } from "@/features/history/usePutAway";
 import type { Draft } from "@/model/drafts";
 import { type OpenDocument, saveNow } from "@/model/savedDocuments";
-import { addPlace, addTrench, type PlanPoint, same, setSite } from "@/model/sites";
+import { addPlace, addTrench, layUnder, type PlanPoint, same, setSite } from "@/model/sites";
 import { Button, IconButton } from "@/ui/Button";
 import { FileField } from "@/ui/FileField";
 import { Icon } from "@/ui/Icon";
@@ -78,6 +78,7 @@ function Opened({ site, drafts, tabs }: Props) {
   const [drawn, setDrawn] = useState<readonly PlanPoint[]>([]);
   const [chosen, setChosen] = useState<string | null>(null);
   const collection = useRef<HTMLInputElement>(null);
+  const drawing = useRef<HTMLInputElement>(null);
   const picture = useRef<HTMLInputElement>(null);
   const [beside, setBeside] = useState<Beside>("answers");
   const navigate = useNavigate();
@@ -143,9 +144,14 @@ function Opened({ site, drafts, tabs }: Props) {
   };
   const bringIn = (file: File) =>
     told(async () => {
-      const read = await readGeoJson(JSON.parse(await file.text()) as Record<string, unknown>);
+      const text = await file.text();
+      const read = /\.dxf$/i.test(file.name)
+        ? await readSiteDxf(text)
+        : await readGeoJson(JSON.parse(text) as Record<string, unknown>);
       change(() => read);
     });
+  const layLines = (file: File) =>
+    told(async () => change(layUnder(await readSiteDxf(await file.text()))));
   const lay = (file: File) =>
     told(async () => {
       const { key, width, height } = await addPicture(site.id, file);
@@ -179,7 +185,17 @@ function Opened({ site, drafts, tabs }: Props) {
                   hint: "in metres of the plan",
                   run: () => window.location.assign(`/api/sites/${site.id}/plan.geojson`),
                 },
-                { label: "Import GeoJSON", run: () => collection.current?.click() },
+                {
+                  label: "Export as DXF",
+                  hint: "in metres",
+                  run: () => window.location.assign(`/api/sites/${site.id}/plan.dxf`),
+                },
+                { label: "Import GeoJSON or DXF", run: () => collection.current?.click() },
+                {
+                  label: "A drawing under the plan",
+                  hint: "the lines of a DXF",
+                  run: () => drawing.current?.click(),
+                },
                 {
                   label: "A picture under the plan",
                   hint: "PNG or JPEG",
@@ -303,9 +319,15 @@ function Opened({ site, drafts, tabs }: Props) {
         </ScrollArea>
         <FileField
           field={collection}
-          label="GeoJSON file"
-          accept=".geojson,.json"
+          label="GeoJSON or DXF file"
+          accept=".geojson,.json,.dxf"
           onFile={(file) => void bringIn(file)}
+        />
+        <FileField
+          field={drawing}
+          label="Drawing under the plan"
+          accept=".dxf"
+          onFile={(file) => void layLines(file)}
         />
         <FileField
           field={picture}

@@ -11,6 +11,7 @@ const SURFACES = [
 ] as const;
 /** What stands in a Select for the empty text, which it takes for no choice at all. */
 const AS_THE_SITE = "-";
+const NONE = "-";
 
 export function SiteTrenches({ editing }: { editing: EditingSite }) {
   const { document } = editing;
@@ -79,6 +80,17 @@ function TrenchRow({ editing, trench, at }: RowProps) {
         ]}
         onChange={(size) => change(setTrench(at, { duct: size === AS_THE_SITE ? "" : size }))}
       />
+      <span className="text-soft">, inner ducts </span>
+      <Select
+        look="word"
+        label={`Inner ducts of ${trench.name}`}
+        value={trench.inner || NONE}
+        options={[
+          { value: NONE, label: "none" },
+          ...sizes.map((size) => ({ value: size, label: size })),
+        ]}
+        onChange={(size) => change(setTrench(at, { inner: size === NONE ? "" : size }))}
+      />
       <span className="text-soft">, swept </span>
       <SiteField
         editing={editing}
@@ -87,6 +99,16 @@ function TrenchRow({ editing, trench, at }: RowProps) {
         value={trench.radius}
         placeholder="as usual"
         onType={(text) => change(setOrUsual(at, "radius", text))}
+      />
+      <span className="text-soft">, owned by </span>
+      <SiteField
+        editing={editing}
+        path={`${path}.owner`}
+        label={`Owner of ${trench.name}`}
+        value={trench.owner}
+        text
+        placeholder="the site"
+        onType={(owner) => change(setTrench(at, { owner }))}
       />
       <ol className="flex flex-wrap gap-x-3 text-sm" aria-label={`Legs of ${trench.name}`}>
         {legsOf(trench.line).map(({ length, turn }, leg) => (

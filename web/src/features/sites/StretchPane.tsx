@@ -48,6 +48,9 @@ export function StretchPane({ stretch, editing, most, member }: Props) {
                 {duct.label}
               </th>
               <td className="py-1.5">
+                {duct.inner_text ? (
+                  <span className="text-soft">{duct.inner_text} inside: </span>
+                ) : null}
                 {duct.cables.length > 0 ? (
                   <>
                     {duct.cables.join("; ")}
