@@ -174,6 +174,18 @@ class Network(unittest.TestCase):
         self.assertIn("crosses itself", " ".join(each["text"] for each in answer["findings"]))
         self.assertIn("in T of the Council", answer["stretches"][0]["lies"][0])
 
+    def test_what_no_one_digs_is_refused_before_it_is_worked_out(self) -> None:
+        far = [trench(f"T{n}", (0, n), (20000, n)) for n in range(400)]
+        with self.assertRaisesRegex(DocumentError, "rules.most_straight_m"):
+            yarrow.site(site([], far, rules={"most_straight_m": 10}))
+        many = [trench(f"T{n}", *((n, float(x)) for x in range(200))) for n in range(16)]
+        with self.assertRaisesRegex(DocumentError, "at most 3,000 points in all"):
+            yarrow.site(site([], many))
+        alike = [trench(f"T{n}", (0, 0), (150, 0)) for n in range(400)]
+        alike.append(trench("Steps", *((float(x), 0) for x in range(150))))
+        with self.assertRaisesRegex(DocumentError, "lie on one another"):
+            yarrow.site(site([], alike))
+
     def test_a_building_with_two_entries_is_one_place(self) -> None:
         both = building("Hut", 50, 10, entries=[[50, -10]])
         places = [hole("A", 0, 10), hole("B", 0, -10), both]

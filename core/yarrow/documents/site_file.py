@@ -11,6 +11,7 @@ from yarrow.documents.run_file import read_unit
 from yarrow.documents.schema import reader
 from yarrow.measure.units import Unit, convert_length
 from yarrow.site.graph import can_be_asked
+from yarrow.site.network import TooDense, length_m
 from yarrow.site.planned import planned_site
 from yarrow.site.site import (
     CableKind,
@@ -25,6 +26,8 @@ from yarrow.site.site import (
 )
 from yarrow.site.site_plan import SitePlan
 from yarrow.site.written import written_site
+
+_MOST_POINTS = 3000
 
 
 def site_document(document: object) -> SitePlan:
@@ -42,7 +45,10 @@ def site_document(document: object) -> SitePlan:
     site = read_site(document)
     if not can_be_asked():
         raise DocumentError("", "the extra yarrow[site], which looks for ways")
-    return written_site(planned_site(site))
+    try:
+        return written_site(planned_site(site))
+    except TooDense:
+        raise DocumentError("trenches", "trenches that lie on one another less often") from None
 
 
 def read_site(document: object) -> DuctSite:
@@ -66,6 +72,7 @@ def read_site(document: object) -> DuctSite:
         names.append(name)
     site_duct = _known_duct(shape["duct"], "duct")
     rules, figures = shape.get("rules", {}), duct_figures()
+    _check_size(shape, rules.get("most_straight_m", figures.most_straight_m))
     return DuctSite(
         name=shape["name"],
         unit=unit,
@@ -103,6 +110,18 @@ def _check_scale(plan: Mapping[str, Any]) -> None:
         raise DocumentError("plan.to", "another point of the picture than the first")
     if plan["apart"] <= 0:
         raise DocumentError("plan.apart", "how far the two points are apart, more than 0")
+
+
+def _check_size(shape: Mapping[str, Any], most_straight_m: float) -> None:
+    """What is worked out grows with both."""
+    if sum(len(trench["line"]) for trench in shape["trenches"]) > _MOST_POINTS:
+        raise DocumentError("trenches", f"at most {_MOST_POINTS:,} points in all")
+    whole = sum(
+        length_m([_read_point(each) for each in trench["line"]]) for trench in shape["trenches"]
+    )
+    if whole / most_straight_m > _MOST_POINTS:
+        expected = f"trenches that want at most {_MOST_POINTS:,} pull points"
+        raise DocumentError("rules.most_straight_m", expected)
 
 
 def _read_point(values: list[float]) -> PlanPoint:

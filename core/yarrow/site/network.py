@@ -6,15 +6,25 @@ import math
 from collections import defaultdict
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
-from itertools import pairwise
+from itertools import islice, pairwise
 
 from yarrow.site.site import DuctSite, PlanPoint
 
 MEETS_M = 0.05
 """So near, two points of a plan are one: a working figure, far below what is dug."""
 
-_CELL_M = 20.0
-"""Segments and points are looked for by squares of this side."""
+_CELLS = 200
+_LEAST_CELL_M = 20.0
+"""Segments and points are looked for by squares: so many across the whole, but none smaller."""
+
+_MOST_MEETINGS = 20_000
+"""Points on trenches, a point of two counted twice."""
+
+_MOST_CROSSINGS = 100
+"""So many are told: a plan with more is none."""
+
+_MOST_PAIRS = 300_000
+"""Segments near one another that are looked at: ten times what a large site has."""
 
 Segment = tuple[PlanPoint, PlanPoint]
 
@@ -55,6 +65,10 @@ class TrenchNetwork:
     chains: tuple[Chain, ...]
     crossings: tuple[Crossing, ...]
     of_no_length: tuple[int, ...]
+
+
+class TooDense(ValueError):
+    """Trenches lie on one another more often than any that are dug."""
 
 
 @dataclass(slots=True)
@@ -102,19 +116,26 @@ def network_of(site: DuctSite) -> TrenchNetwork:
 
     Args:
         site: as it was told.
+
+    Raises:
+        TooDense.
     """
     lines = [_cleaned(trench.line) for trench in site.trenches]
     nodes = _Nodes()
     for number, place in enumerate(site.places):
         for entry in place.entries:
             nodes.put(entry, number)
-    squares = _by_square(lines)
+    squares = _Squares(lines)
     splits: dict[int, list[tuple[float, int]]] = defaultdict(list)
     points = {point: None for line in lines if len(line) > 1 for point in line}
     points |= dict.fromkeys(entry for place in site.places for entry in place.entries)
+    meetings = 0
     for point in points:
-        for trench, along in _lying_on(point, lines, squares):
+        for trench, along in squares.lying_on(point):
             splits[trench].append((along, nodes.put(point)))
+            meetings += 1
+            if meetings > _MOST_MEETINGS:
+                raise TooDense
     parts: list[_Part] = []
     for trench, line in enumerate(lines):
         if len(line) > 1:
@@ -130,7 +151,7 @@ def network_of(site: DuctSite) -> TrenchNetwork:
     return TrenchNetwork(
         found,
         tuple(_chains(parts, ends, found)),
-        tuple(_where_crossed(lines, squares, nodes)),
+        tuple(islice(_where_crossed(lines, squares.near, nodes), _MOST_CROSSINGS)),
         tuple(number for number, line in enumerate(lines) if len(line) < 2),
     )
 
@@ -144,49 +165,51 @@ def _cleaned(line: Sequence[PlanPoint]) -> list[PlanPoint]:
     return found
 
 
-def _cells(one: PlanPoint, other: PlanPoint) -> Iterator[tuple[int, int]]:
-    (x, y), (u, v) = one, other
-    for i in range(
-        math.floor((min(x, u) - 1) / _CELL_M), math.floor((max(x, u) + 1) / _CELL_M) + 1
-    ):
-        low, high = sorted((y, v))
-        if abs(u - x) > _CELL_M:
-            # Of a long slanting segment, those squares alone that it goes through.
-            heights = [
-                y + (v - y) * min(max((edge - x) / (u - x), 0.0), 1.0)
-                for edge in (i * _CELL_M - 1, (i + 1) * _CELL_M + 1)
-            ]
-            low, high = min(heights), max(heights)
-        for j in range(math.floor((low - 1) / _CELL_M), math.floor((high + 1) / _CELL_M) + 1):
-            yield i, j
+class _Squares:
+    """The segments of all trenches by the squares that they come near."""
 
+    def __init__(self, lines: Sequence[Sequence[PlanPoint]]) -> None:
+        points = [point for line in lines for point in line] or [(0.0, 0.0)]
+        across = max(
+            max(each[at] for each in points) - min(each[at] for each in points) for at in (0, 1)
+        )
+        self._side = max(across / _CELLS, _LEAST_CELL_M)
+        self._lines = lines
+        self.near: dict[tuple[int, int], list[tuple[int, int]]] = defaultdict(list)
+        for trench, line in enumerate(lines):
+            for number, (one, other) in enumerate(pairwise(line)):
+                for square in self._gone_through(one, other):
+                    self.near[square].append((trench, number))
 
-def _by_square(
-    lines: Sequence[Sequence[PlanPoint]],
-) -> dict[tuple[int, int], list[tuple[int, int]]]:
-    """The trench and the segment of all that come near a square."""
-    found: dict[tuple[int, int], list[tuple[int, int]]] = defaultdict(list)
-    for trench, line in enumerate(lines):
-        for number, (one, other) in enumerate(pairwise(line)):
-            for square in _cells(one, other):
-                found[square].append((trench, number))
-    return found
+    def _column(self, at: float) -> int:
+        return math.floor(at / self._side)
 
+    def _gone_through(self, one: PlanPoint, other: PlanPoint) -> Iterator[tuple[int, int]]:
+        (x, y), (u, v) = one, other
+        for i in range(self._column(min(x, u) - 1), self._column(max(x, u) + 1) + 1):
+            low, high = sorted((y, v))
+            if abs(u - x) > self._side:
+                # Of a long slanting segment, those squares alone that it goes through.
+                heights = [
+                    y + (v - y) * min(max((edge - x) / (u - x), 0.0), 1.0)
+                    for edge in (i * self._side - 1, (i + 1) * self._side + 1)
+                ]
+                low, high = min(heights), max(heights)
+            for j in range(self._column(low - 1), self._column(high + 1) + 1):
+                yield i, j
 
-def _lying_on(
-    point: PlanPoint,
-    lines: Sequence[Sequence[PlanPoint]],
-    squares: dict[tuple[int, int], list[tuple[int, int]]],
-) -> Iterator[tuple[int, float]]:
-    """The trenches that a point lies on, and how far along each, m."""
-    square = math.floor(point[0] / _CELL_M), math.floor(point[1] / _CELL_M)
-    for trench, number in squares.get(square, ()):
-        line = lines[trench]
-        one, other = line[number], line[number + 1]
-        ahead = max(0.0, min(1.0, _share_along(point, one, other)))
-        foot = (one[0] + ahead * (other[0] - one[0]), one[1] + ahead * (other[1] - one[1]))
-        if math.dist(point, foot) <= MEETS_M:
-            yield trench, length_m(line[: number + 1]) + math.dist(one, foot)
+    def lying_on(self, point: PlanPoint) -> Iterator[tuple[int, float]]:
+        """The trenches that a point lies on, and how far along each, m.
+
+        Args: point, in metres.
+        """
+        for trench, number in self.near.get((self._column(point[0]), self._column(point[1])), ()):
+            line = self._lines[trench]
+            one, other = line[number], line[number + 1]
+            ahead = max(0.0, min(1.0, _share_along(point, one, other)))
+            foot = (one[0] + ahead * (other[0] - one[0]), one[1] + ahead * (other[1] - one[1]))
+            if math.dist(point, foot) <= MEETS_M:
+                yield trench, length_m(line[: number + 1]) + math.dist(one, foot)
 
 
 def _share_along(point: PlanPoint, one: PlanPoint, other: PlanPoint) -> float:
@@ -294,6 +317,8 @@ def _where_crossed(
                 if pair in seen:
                     continue
                 seen.add(pair)
+                if len(seen) > _MOST_PAIRS:
+                    return
                 if trench == other_trench and abs(number - other_number) < 2:
                     continue
                 line = lines[other_trench]

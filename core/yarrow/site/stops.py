@@ -4,6 +4,7 @@ between them need besides."""
 from __future__ import annotations
 
 import math
+from bisect import bisect_left, bisect_right
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from itertools import accumulate, pairwise
@@ -28,13 +29,16 @@ class DuctBend:
 @dataclass(frozen=True, slots=True)
 class DuctWay:
     """A chain as its ducts go: the rise at either end, m, and the whole of it with both; its bends
-    in order; where a pull point may stand, from and to, in order."""
+    in order, with ``places``, where each is, and how far it has ``turned`` before each; where a
+    pull point may stand, from and to, in order."""
 
     chain: Chain
     rises: tuple[float, float]
     whole: float
     bends: tuple[DuctBend, ...]
     may_stand: tuple[tuple[float, float], ...]
+    places: tuple[float, ...]
+    turned: tuple[float, ...]
 
     def degrees(self, begins: float, ends: float) -> float:
         """What it turns strictly between two places: a pull point at a bend takes that bend.
@@ -43,9 +47,9 @@ class DuctWay:
             begins: metres along it.
             ends: likewise.
         """
-        return sum(
-            bend.degrees for bend in self.bends if begins + _EXACT < bend.along < ends - _EXACT
-        )
+        first = bisect_right(self.places, begins + _EXACT)
+        beyond = bisect_left(self.places, ends - _EXACT)
+        return self.turned[beyond] - self.turned[first] if beyond > first else 0.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -98,6 +102,8 @@ def way_of(site: DuctSite, network: TrenchNetwork, chain: Chain) -> DuctWay:
         whole,
         tuple(bends),
         tuple(_may_stand(site, chain, foot, whole)),
+        tuple(bend.along for bend in bends),
+        tuple(accumulate((bend.degrees for bend in bends), initial=0.0)),
     )
 
 
@@ -196,9 +202,8 @@ def _as_far_as_can_be(
 def _furthest_reach(way: DuctWay, rules: PullRules, share: float, begins: float) -> float:
     """How far a stretch may go from a place, m along the way."""
     turned = 0.0
-    for bend in way.bends:
-        if bend.along <= begins + _EXACT:
-            continue
+    for number in range(bisect_right(way.places, begins + _EXACT), len(way.bends)):
+        bend = way.bends[number]
         furthest = begins + share * rules.longest(turned)
         if furthest < bend.along - _EXACT:
             return furthest

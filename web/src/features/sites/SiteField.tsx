@@ -85,6 +85,38 @@ export function SiteNames({ path, label, names, problem, onNames }: NamesProps) 
   );
 }
 
+type PointsProps = {
+  path: string;
+  label: string;
+  points: readonly (readonly number[])[];
+  problem: string | undefined;
+  onPoints: (points: number[][]) => void;
+};
+
+/** Points between commas, each as how far east and how far north it is: `22 30, 64 30`. */
+export function SitePoints({ path, label, points, problem, onPoints }: PointsProps) {
+  const { text, setTyped, forget } = useTyped(points.map((point) => point.join(" ")).join(", "));
+  return (
+    <InlineInput
+      data-path={path}
+      label={label}
+      value={text}
+      look="text"
+      placeholder="none"
+      problem={problem}
+      onType={(typed) => {
+        setTyped(typed);
+        const read = typed
+          .split(",")
+          .map((point) => point.trim().split(/\s+/).map(Number))
+          .filter((point) => point.length === 2 && point.every(Number.isFinite));
+        onPoints(read);
+      }}
+      onBlur={forget}
+    />
+  );
+}
+
 function shown(value: number): string {
   return String(Math.round(value * 100) / 100);
 }

@@ -8,10 +8,11 @@ import {
   removePlace,
   setPlace,
 } from "@/model/sites";
+import { problemAt } from "@/state/useCheck";
 import { Button } from "@/ui/Button";
 import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
-import { SiteField, SiteNumber, SiteRow } from "./SiteField";
+import { SiteField, SiteNumber, SitePoints, SiteRow } from "./SiteField";
 import type { EditingSite } from "./useSite";
 
 const KINDS: readonly { value: PlaceKind; label: string }[] = [
@@ -20,6 +21,9 @@ const KINDS: readonly { value: PlaceKind; label: string }[] = [
   { value: "vault", label: "vault" },
   { value: "pull-box", label: "pull box" },
 ];
+
+/** None, the same each time. */
+const NOTHING: readonly (readonly number[])[] = [];
 
 export function SitePlaces({ editing }: { editing: EditingSite }) {
   const { document, change } = editing;
@@ -97,6 +101,26 @@ function PlaceRow({ editing, place, at }: RowProps) {
               label={`Floor of ${place.name}`}
               value={place.floor ?? 0}
               onNumber={(floor) => set({ floor: Math.max(Math.round(floor), 0) })}
+            />
+          </span>
+          <span>
+            <span className="text-soft">outline </span>
+            <SitePoints
+              path={`${path}.outline`}
+              label={`Outline of ${place.name}, points in metres between commas`}
+              points={place.outline ?? NOTHING}
+              problem={problemAt(editing.problems, `${path}.outline`)}
+              onPoints={(outline) => set({ outline })}
+            />
+          </span>
+          <span>
+            <span className="text-soft">further entries </span>
+            <SitePoints
+              path={`${path}.entries`}
+              label={`Further entries of ${place.name}, points in metres between commas`}
+              points={place.entries ?? NOTHING}
+              problem={problemAt(editing.problems, `${path}.entries`)}
+              onPoints={(entries) => set({ entries })}
             />
           </span>
           <Checkbox checked={place.planned ?? false} onChange={(planned) => set({ planned })}>

@@ -230,7 +230,7 @@ function Opened({ site, drafts, tabs }: Props) {
       </TopBar>
       <main
         onBlur={each.store.getState().settle}
-        className="grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)_minmax(0,1fr)] desk:grid-cols-[minmax(0,1fr)_24rem] desk:grid-rows-1"
+        className="relative grid min-h-0 flex-1 overflow-hidden grid-rows-[minmax(0,1fr)_minmax(0,1fr)] desk:grid-cols-[minmax(0,1fr)_24rem] desk:grid-rows-1"
         data-site-plan
         data-current={current}
       >

@@ -1,5 +1,14 @@
 // Trenches as a list: leg by leg, with what they lie under and which ducts they take.
-import { legsOf, removeTrench, setLeg, setOrUsual, setTrench, type Trench } from "@/model/sites";
+import {
+  legsOf,
+  movePoint,
+  pointOf,
+  removeTrench,
+  setLeg,
+  setOrUsual,
+  setTrench,
+  type Trench,
+} from "@/model/sites";
 import { Select } from "@/ui/Select";
 import { SiteField, SiteNumber, SiteRow } from "./SiteField";
 import type { EditingSite } from "./useSite";
@@ -36,6 +45,7 @@ type RowProps = { editing: EditingSite; trench: Trench; at: number };
 function TrenchRow({ editing, trench, at }: RowProps) {
   const { document, change, plan } = editing;
   const path = `trenches[${at}]`;
+  const begins = pointOf(trench.line[0] ?? []);
   const sizes = plan?.duct_sizes ?? [document.duct ?? "100"];
   return (
     <SiteRow
@@ -111,6 +121,22 @@ function TrenchRow({ editing, trench, at }: RowProps) {
         onType={(owner) => change(setTrench(at, { owner }))}
       />
       <ol className="flex flex-wrap gap-x-3 text-sm" aria-label={`Legs of ${trench.name}`}>
+        <li>
+          <span className="text-soft">from </span>
+          <SiteNumber
+            path={`${path}.line[0][0]`}
+            label={`How far east ${trench.name} begins, m`}
+            value={begins[0]}
+            onNumber={(x) => change(movePoint(begins, [x, begins[1]]))}
+          />
+          <span className="text-soft">, </span>
+          <SiteNumber
+            path={`${path}.line[0][1]`}
+            label={`How far north ${trench.name} begins, m`}
+            value={begins[1]}
+            onNumber={(y) => change(movePoint(begins, [begins[0], y]))}
+          />
+        </li>
         {legsOf(trench.line).map(({ length, turn }, leg) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a leg is known by its place in its trench
           <li key={leg}>
