@@ -147,11 +147,12 @@ def _schedule_lines(plan: SitePlan, wording: Wording) -> Iterator[ListedLine]:
             inside = "; ".join(wording.text(cable) for cable in duct.cables)
             yield ListedLine(f"{duct.label}: {inside or wording.text(duct.kind)}")
         yield ListedLine(wording.text(stretch.cut), beside=True)
-        seen = (
-            f"{wording.text(check.name)}: {f'{check.by}, {check.at[:10]}' if check.by else '____'}"
-            for check in stretch.checklist
+        by_item = {seen.item: f"{seen.by}, {seen.at[:10]}" for seen in stretch.seen}
+        checks = (
+            f"{wording.text(check.name)}: {by_item.get(check.item, '____')}"
+            for check in plan.checklist
         )
-        yield ListedLine(" · ".join(seen), beside=True)
+        yield ListedLine(" · ".join(checks), beside=True)
     if plan.second_ways:
         yield ListedLine("Second ways", title=True)
     for way in plan.second_ways:

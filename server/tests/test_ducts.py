@@ -65,7 +65,7 @@ class Ducts(CrewTest):
         self.client = self.signed_in_as(self.rook)
         self.assertEqual(self.save(own, 2).status_code, 200)  # another's own stays
         answer = self.send("post", "/api/site", own).json()
-        rope = answer["stretches"][0]["checklist"][0]
+        (rope,) = answer["stretches"][0]["seen"]
         self.assertEqual((answer["stretches"][0]["name"], rope["by"]), ("PH–P1", name))
 
     def test_a_picture_is_drawn_anew_without_its_place(self) -> None:

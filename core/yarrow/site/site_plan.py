@@ -45,10 +45,17 @@ class SiteDuct:
 
 @dataclass(frozen=True, slots=True)
 class SiteCheck:
-    """What is seen of a stretch before it is filled in; by whom it was and when, empty: not yet."""
+    """What is seen of every stretch before it is filled in."""
 
     item: str
     name: Phrase
+
+
+@dataclass(frozen=True, slots=True)
+class SiteSeen:
+    """Something of the checklist that was seen of a stretch: by whom, and when."""
+
+    item: str
     by: str
     at: str
 
@@ -81,7 +88,7 @@ class SiteStretch:
     dark: tuple[str, ...]
     no_way_round: tuple[str, ...]
     cut: Phrase
-    checklist: tuple[SiteCheck, ...]
+    seen: tuple[SiteSeen, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -160,6 +167,7 @@ class SitePlan:
     points: FewestPoints
     second_ways: tuple[SiteSecondWay, ...]
     quantities: tuple[SiteQuantity, ...]
+    checklist: tuple[SiteCheck, ...]
     rules: Phrase
     schools: tuple[PullSchool, ...]
     duct_sizes: tuple[str, ...]

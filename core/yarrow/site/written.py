@@ -13,7 +13,6 @@ from yarrow.site.planned import PlannedSite
 from yarrow.site.quantities import cable_metres, quantities_of
 from yarrow.site.routes import RoutedCable, stops_on
 from yarrow.site.section import TrenchSection, section_of
-from yarrow.site.site import DuctSite
 from yarrow.site.site_plan import (
     FewestPoints,
     PullSchool,
@@ -22,6 +21,7 @@ from yarrow.site.site_plan import (
     SiteDuct,
     SitePlan,
     SiteSecondWay,
+    SiteSeen,
     SiteStop,
     SiteStretch,
 )
@@ -65,6 +65,7 @@ def written_site(planned: PlannedSite) -> SitePlan:
         points=_fewest_points(planned),
         second_ways=_site_second_ways(planned),
         quantities=quantities_of(planned, sections),
+        checklist=tuple(SiteCheck(each, Phrase(f"site/check/{each}")) for each in _CHECKLIST),
         rules=Phrase("site/rules", rules),
         schools=(
             PullSchool(
@@ -168,20 +169,9 @@ def _site_stretch(
         dark=_place_names(planned, dark),
         no_way_round=_place_names(planned, planned.cuts.held_by_stretch.get(number, ())),
         cut=_cut_phrase(planned, dark),
-        checklist=_checklist(site, name),
-    )
-
-
-def _checklist(site: DuctSite, stretch: str) -> tuple[SiteCheck, ...]:
-    seen = {each.item: each for each in site.seen if each.stretch == stretch}
-    return tuple(
-        SiteCheck(
-            item,
-            Phrase(f"site/check/{item}"),
-            seen[item].by if item in seen else "",
-            seen[item].at if item in seen else "",
-        )
-        for item in _CHECKLIST
+        seen=tuple(
+            SiteSeen(each.item, each.by, each.at) for each in site.seen if each.stretch == name
+        ),
     )
 
 

@@ -6076,13 +6076,9 @@ export interface components {
         };
         /**
          * SiteCheck
-         * @description What is seen of a stretch before it is filled in; by whom it was and when, empty: not yet.
+         * @description What is seen of every stretch before it is filled in.
          */
         SiteCheck: {
-            /** At */
-            at: string;
-            /** By */
-            by: string;
             /** Item */
             item: string;
             /** Name */
@@ -6317,6 +6313,8 @@ export interface components {
         SitePlan: {
             /** Cables */
             cables: components["schemas"]["SiteCable"][];
+            /** Checklist */
+            checklist: components["schemas"]["SiteCheck"][];
             /** Duct Sizes */
             duct_sizes: string[];
             /** Findings */
@@ -6402,6 +6400,18 @@ export interface components {
             told: string;
         };
         /**
+         * SiteSeen
+         * @description Something of the checklist that was seen of a stretch: by whom, and when.
+         */
+        SiteSeen: {
+            /** At */
+            at: string;
+            /** By */
+            by: string;
+            /** Item */
+            item: string;
+        };
+        /**
          * SiteStop
          * @description A pull point, or a loose end: its ``place`` in the document (null: Yarrow puts one there),
          *     its ``code`` on labels, ``why`` it is there; who is ``dark`` when nothing gets through it.
@@ -6441,8 +6451,6 @@ export interface components {
                 number,
                 number
             ][];
-            /** Checklist */
-            checklist: components["schemas"]["SiteCheck"][];
             /** Cut */
             cut: string;
             /** Dark */
@@ -6482,6 +6490,8 @@ export interface components {
             /** Number */
             number: number;
             section: components["schemas"]["TrenchSection"];
+            /** Seen */
+            seen: components["schemas"]["SiteSeen"][];
             /** Trenches */
             trenches: number[];
             /** Turns */

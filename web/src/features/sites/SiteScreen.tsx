@@ -1,45 +1,39 @@
 // Ducts between buildings: the plan that fills the window, and beside it what is drawn, what it comes
 // to, and the stretch under the finger.
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { useState } from "react";
+import { useNavigate, useParams } from "react-router";
 import { useStore } from "zustand";
 import { removeSite, siteVersions } from "@/api/history";
 import { keys, useSession } from "@/api/queries";
-import { addPicture, type JobSite, loadSite, readGeoJson, readSiteDxf } from "@/api/sites";
-import { SiteDrawing, type SiteTool } from "@/drawing/site/SiteDrawing";
+import { type JobSite, loadSite } from "@/api/sites";
+import { SiteDrawing } from "@/drawing/site/SiteDrawing";
 import { AccountMenu } from "@/features/account/AccountMenu";
+import { DocumentTitle } from "@/features/documents/DocumentTitle";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { usePutAway } from "@/features/history/usePutAway";
 import type { Draft } from "@/model/drafts";
 import { type OpenDocument, saveNow } from "@/model/savedDocuments";
-import { addPlace, addTrench, layUnder, type PlanPoint, same, setSite } from "@/model/sites";
-import { Button, IconButton } from "@/ui/Button";
-import { FileField } from "@/ui/FileField";
+import { setSite } from "@/model/sites";
+import { Button } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
-import { InlineInput } from "@/ui/InlineInput";
 import { LoadingScreen } from "@/ui/LoadingScreen";
-import { Menu } from "@/ui/Menu";
-import { SavingState } from "@/ui/SavingState";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { TopBar } from "@/ui/TopBar";
 import { UndoButtons } from "@/ui/UndoButtons";
+import { DrawingTools } from "./DrawingTools";
 import { SiteAnswers } from "./SiteAnswers";
 import { SiteCables } from "./SiteCables";
+import { SiteMenu } from "./SiteMenu";
 import { SitePicture } from "./SitePicture";
 import { SitePlaces } from "./SitePlaces";
 import { SiteTrenches } from "./SiteTrenches";
 import { StretchPane } from "./StretchPane";
+import { useDrawing } from "./useDrawing";
 import { useSite } from "./useSite";
 
-const TOOLS: readonly { value: SiteTool; label: string }[] = [
-  { value: "look", label: "Look" },
-  { value: "trench", label: "Trench" },
-  { value: "hand-hole", label: "Hand hole" },
-  { value: "building", label: "Building" },
-];
 type Beside = "answers" | "drawn" | "stretch";
 
 export default function SiteScreen() {
@@ -74,91 +68,19 @@ function Opened({ site, drafts, tabs }: Props) {
   const kept = useStore(each.store, (state) => state.kept);
   const [history, setHistory] = useState(false);
   const [trouble, setTrouble] = useState("");
-  const [tool, setTool] = useState<SiteTool>("look");
-  const [drawn, setDrawn] = useState<readonly PlanPoint[]>([]);
   const [chosen, setChosen] = useState<string | null>(null);
-  const collection = useRef<HTMLInputElement>(null);
-  const drawing = useRef<HTMLInputElement>(null);
-  const picture = useRef<HTMLInputElement>(null);
   const [beside, setBeside] = useState<Beside>("answers");
+  const drawing = useDrawing(change);
+  const remove = usePutAway(each as OpenDocument, site.job_id, () => removeSite(site.id));
   const navigate = useNavigate();
   const openSheet = async () => {
     // The sheet is of what is saved: what was drawn last has to be on it.
     await saveNow(each as OpenDocument);
     await navigate(`/sites/${site.id}/sheet`);
   };
-  const remove = usePutAway(each as OpenDocument, site.job_id, () => removeSite(site.id));
   const stretch = answer?.stretches.find(({ name }) => name === chosen) ?? null;
   const most = document.rules?.most_degrees ?? answer?.schools[0]?.most_degrees ?? 1;
-
-  const finish = () => {
-    if (drawn.length > 1) {
-      change(addTrench(drawn));
-    }
-    setDrawn([]);
-  };
-  const put = (at: PlanPoint) => {
-    if (tool === "trench") {
-      const last = drawn.at(-1);
-      if (last && same(last, at)) {
-        finish();
-      } else {
-        setDrawn([...drawn, at]);
-      }
-    } else if (tool !== "look") {
-      change(addPlace(tool, at));
-      setTool("look");
-    }
-  };
-  const take = (next: SiteTool) => {
-    finish();
-    setTool(next);
-  };
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (event.target instanceof HTMLElement && event.target.closest("input, [role=dialog]")) {
-        return;
-      }
-      if (event.key === "Enter" && drawn.length > 0) {
-        finish();
-      } else if (event.key === "Escape") {
-        setDrawn([]);
-        setTool("look");
-      } else if (event.key === "Backspace" && drawn.length > 0) {
-        setDrawn(drawn.slice(0, -1));
-      } else {
-        return;
-      }
-      event.preventDefault();
-    };
-    addEventListener("keydown", press);
-    return () => removeEventListener("keydown", press);
-  });
-  const told = async (work: () => Promise<void>) => {
-    setTrouble("");
-    try {
-      await work();
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : "That did not work.");
-    }
-  };
-  const bringIn = (file: File) =>
-    told(async () => {
-      const text = await file.text();
-      const read = /\.dxf$/i.test(file.name)
-        ? await readSiteDxf(text)
-        : await readGeoJson(JSON.parse(text) as Record<string, unknown>);
-      change(() => read);
-    });
-  const layLines = (file: File) =>
-    told(async () => change(layUnder(await readSiteDxf(await file.text()))));
-  const lay = (file: File) =>
-    told(async () => {
-      const { key, width, height } = await addPicture(site.id, file);
-      const across = document.plan ?? { from: [0, height], to: [width, height], apart: 100 };
-      change(setSite({ plan: { ...across, picture: key } }));
-      setBeside("drawn");
-    });
+  const nothing = document.places.length === 0 && document.trenches.length === 0;
   return (
     <div className="flex h-full flex-col">
       <TopBar
@@ -169,68 +91,29 @@ function Opened({ site, drafts, tabs }: Props) {
               <Icon name="sheet" />
               <span className="max-desk:sr-only">Sheet</span>
             </Button>
-            <Menu
-              trigger={
-                <IconButton label="More">
-                  <Icon name="more" />
-                </IconButton>
-              }
-              actions={[
-                {
-                  label: "Amounts as a table",
-                  run: () => window.location.assign(`/api/sites/${site.id}/quantities.csv`),
-                },
-                {
-                  label: "Export as GeoJSON",
-                  hint: "in metres of the plan",
-                  run: () => window.location.assign(`/api/sites/${site.id}/plan.geojson`),
-                },
-                {
-                  label: "Export as DXF",
-                  hint: "in metres",
-                  run: () => window.location.assign(`/api/sites/${site.id}/plan.dxf`),
-                },
-                { label: "Import GeoJSON or DXF", run: () => collection.current?.click() },
-                {
-                  label: "A drawing under the plan",
-                  hint: "the lines of a DXF",
-                  run: () => drawing.current?.click(),
-                },
-                {
-                  label: "A picture under the plan",
-                  hint: "PNG or JPEG",
-                  run: () => picture.current?.click(),
-                },
-                { label: "History", run: () => setHistory(true) },
-                { label: "Remove these ducts", run: () => void remove() },
-              ]}
+            <SiteMenu
+              siteId={site.id}
+              editing={editing}
+              trouble={setTrouble}
+              history={() => setHistory(true)}
+              remove={() => void remove()}
             />
             <AccountMenu />
           </>
         }
       >
-        <Link
-          to={`/jobs/${site.job_id}`}
-          className="truncate text-soft hover:text-ink max-desk:hidden"
-        >
-          {site.job_name}
-        </Link>
-        <span className="text-soft max-desk:hidden">/</span>
-        <div className="flex min-w-0 flex-1 gap-x-3 max-desk:flex-col desk:items-center">
-          <h1 className="text-lg">
-            <InlineInput
-              label="Name of the ducts"
-              data-path="name"
-              value={document.name ?? ""}
-              onType={(name) => change(setSite({ name }))}
-            />
-          </h1>
-          <SavingState saving={saving} kept={kept} />
-        </div>
+        <DocumentTitle
+          job={{ id: site.job_id, name: site.job_name }}
+          label="Name of the ducts"
+          name={document.name ?? ""}
+          onName={(name) => change(setSite({ name }))}
+          saving={saving}
+          kept={kept}
+        />
       </TopBar>
       <main
         onBlur={each.store.getState().settle}
-        className="relative grid min-h-0 flex-1 overflow-hidden grid-rows-[minmax(0,1fr)_minmax(0,1fr)] desk:grid-cols-[minmax(0,1fr)_24rem] desk:grid-rows-1"
+        className="relative grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)_minmax(0,1fr)] overflow-hidden desk:grid-cols-[minmax(0,1fr)_24rem] desk:grid-rows-1"
         data-site-plan
         data-current={current}
       >
@@ -240,36 +123,17 @@ function Opened({ site, drafts, tabs }: Props) {
             document={document}
             plan={answer}
             change={change}
-            tool={tool}
-            drawn={drawn}
-            put={put}
+            tool={drawing.tool}
+            drawn={drawing.drawn}
+            put={drawing.put}
             chosen={stretch?.number ?? null}
             choose={(number) => {
               setChosen(answer?.stretches.find((one) => one.number === number)?.name ?? null);
               setBeside(number === null ? "answers" : "stretch");
             }}
           />
-          <div className="absolute top-3 left-3 grid justify-items-start gap-2">
-            <SegmentedControl label="What is drawn" value={tool} options={TOOLS} onChange={take} />
-            {tool === "trench" ? (
-              <p className="rounded-md border border-line bg-paper px-3 py-1.5 text-sm">
-                {drawn.length === 0
-                  ? "Tap point by point, along walks and verges."
-                  : "Tap the last point again, or Enter, to end it."}
-                {drawn.length > 1 ? (
-                  <Button className="ml-2 px-2" onClick={finish}>
-                    Done
-                  </Button>
-                ) : null}
-              </p>
-            ) : null}
-            {tool === "hand-hole" || tool === "building" ? (
-              <p className="rounded-md border border-line bg-paper px-3 py-1.5 text-sm">
-                Tap where it is{tool === "building" ? ": where its ducts come in" : ""}.
-              </p>
-            ) : null}
-          </div>
-          {document.places.length === 0 && document.trenches.length === 0 && tool === "look" ? (
+          <DrawingTools drawing={drawing} />
+          {nothing && drawing.tool === "look" ? (
             <p className="absolute inset-x-0 top-1/2 px-8 text-center text-soft">
               Begin with the buildings, then draw the trenches between them, and say which cables go
               where.
@@ -309,32 +173,20 @@ function Opened({ site, drafts, tabs }: Props) {
               <SiteCables editing={editing} />
               <SitePicture editing={editing} />
             </div>
-          ) : beside === "stretch" && stretch ? (
-            <StretchPane stretch={stretch} editing={editing} most={most} member={member} />
+          ) : beside === "stretch" && answer && stretch ? (
+            <StretchPane
+              plan={answer}
+              stretch={stretch}
+              editing={editing}
+              most={most}
+              member={member}
+            />
           ) : answer ? (
             <SiteAnswers editing={editing} plan={answer} />
           ) : (
             <p className="text-soft">Planning the ducts …</p>
           )}
         </ScrollArea>
-        <FileField
-          field={collection}
-          label="GeoJSON or DXF file"
-          accept=".geojson,.json,.dxf"
-          onFile={(file) => void bringIn(file)}
-        />
-        <FileField
-          field={drawing}
-          label="Drawing under the plan"
-          accept=".dxf"
-          onFile={(file) => void layLines(file)}
-        />
-        <FileField
-          field={picture}
-          label="Picture under the plan"
-          accept="image/png,image/jpeg"
-          onFile={(file) => void lay(file)}
-        />
       </main>
       <DocumentDialogs
         each={each}

@@ -1,6 +1,6 @@
 // The stretch under the finger: what it uses of its limit, its ducts, who depends on it, and what is
 // ticked before it is filled in.
-import type { SiteStretch } from "@/api/sites";
+import type { SitePlan, SiteStretch } from "@/api/sites";
 import { SectionDrawing } from "@/drawing/site/SectionDrawing";
 import { setTick } from "@/model/sites";
 import { Checkbox } from "@/ui/Checkbox";
@@ -9,10 +9,20 @@ import { Figures } from "@/ui/Figures";
 import { moment } from "@/ui/moment";
 import type { EditingSite } from "./useSite";
 
-type Props = { stretch: SiteStretch; editing: EditingSite; most: number; member: string };
+type Props = {
+  plan: SitePlan;
+  stretch: SiteStretch;
+  editing: EditingSite;
+  most: number;
+  member: string;
+};
 
-export function StretchPane({ stretch, editing, most, member }: Props) {
+export function StretchPane({ plan, stretch, editing, most, member }: Props) {
   const { change } = editing;
+  const checklist = plan.checklist.map((check) => {
+    const seen = stretch.seen.find(({ item }) => item === check.item);
+    return { ...check, by: seen?.by ?? "", at: seen?.at ?? "" };
+  });
   return (
     <section
       aria-label={`Stretch ${stretch.name}`}
@@ -67,7 +77,7 @@ export function StretchPane({ stretch, editing, most, member }: Props) {
       <div>
         <h3 className="pb-1 font-semibold">Before filling in</h3>
         <ul className="grid gap-1">
-          {stretch.checklist.map(({ item, name, by, at }) => (
+          {checklist.map(({ item, name, by, at }) => (
             <li key={item} className="flex flex-wrap items-baseline gap-x-2">
               <Checkbox
                 checked={by !== ""}

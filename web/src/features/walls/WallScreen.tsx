@@ -1,12 +1,13 @@
 // A framed wall of a job: the elevation, the same as a list, and what it comes to.
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { useNavigate, useParams } from "react-router";
 import { useStore } from "zustand";
 import { removeWall, wallVersions } from "@/api/history";
 import { type JobWall, keys, loadWall } from "@/api/queries";
 import { WallElevation } from "@/drawing/WallElevation";
 import { AccountMenu } from "@/features/account/AccountMenu";
+import { DocumentTitle } from "@/features/documents/DocumentTitle";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { usePutAway } from "@/features/history/usePutAway";
@@ -15,10 +16,8 @@ import { type OpenDocument, saveNow } from "@/model/savedDocuments";
 import { setWall } from "@/model/walls";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
-import { InlineInput } from "@/ui/InlineInput";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { Menu } from "@/ui/Menu";
-import { SavingState } from "@/ui/SavingState";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { TopBar } from "@/ui/TopBar";
 import { UndoButtons } from "@/ui/UndoButtons";
@@ -88,24 +87,14 @@ function Opened({ wall, drafts, tabs }: Props) {
           </>
         }
       >
-        <Link
-          to={`/jobs/${wall.job_id}`}
-          className="truncate text-soft hover:text-ink max-desk:hidden"
-        >
-          {wall.job_name}
-        </Link>
-        <span className="text-soft max-desk:hidden">/</span>
-        <div className="flex min-w-0 flex-1 gap-x-3 max-desk:flex-col desk:items-center">
-          <h1 className="text-lg">
-            <InlineInput
-              label="Name of the wall"
-              data-path="name"
-              value={document.name ?? ""}
-              onType={(name) => change(setWall({ name }))}
-            />
-          </h1>
-          <SavingState saving={saving} kept={kept} />
-        </div>
+        <DocumentTitle
+          job={{ id: wall.job_id, name: wall.job_name }}
+          label="Name of the wall"
+          name={document.name ?? ""}
+          onName={(name) => change(setWall({ name }))}
+          saving={saving}
+          kept={kept}
+        />
       </TopBar>
       <main
         onBlur={each.store.getState().settle}

@@ -1,0 +1,32 @@
+// What a document that is saved by version is called, in the bar of its screen: its job, its name to be
+// typed, how saving stands.
+import { Link } from "react-router";
+import type { Saving } from "@/model/saving";
+import { InlineInput } from "@/ui/InlineInput";
+import { SavingState } from "@/ui/SavingState";
+
+type Props = {
+  job: { id: number; name: string };
+  label: string;
+  name: string;
+  onName: (name: string) => void;
+  saving: Saving<unknown>;
+  kept: boolean;
+};
+
+export function DocumentTitle({ job, label, name, onName, saving, kept }: Props) {
+  return (
+    <>
+      <Link to={`/jobs/${job.id}`} className="truncate text-soft hover:text-ink max-desk:hidden">
+        {job.name}
+      </Link>
+      <span className="text-soft max-desk:hidden">/</span>
+      <div className="flex min-w-0 flex-1 gap-x-3 max-desk:flex-col desk:items-center">
+        <h1 className="text-lg">
+          <InlineInput label={label} data-path="name" value={name} onType={onName} />
+        </h1>
+        <SavingState saving={saving} kept={kept} />
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,39 @@
+// What is drawn with, over the plan, and what to do next.
+import type { SiteTool } from "@/drawing/site/SiteDrawing";
+import { Button } from "@/ui/Button";
+import { SegmentedControl } from "@/ui/SegmentedControl";
+import type { useDrawing } from "./useDrawing";
+
+const TOOLS: readonly { value: SiteTool; label: string }[] = [
+  { value: "look", label: "Look" },
+  { value: "trench", label: "Trench" },
+  { value: "hand-hole", label: "Hand hole" },
+  { value: "building", label: "Building" },
+];
+
+const NEXT: Record<SiteTool, string> = {
+  look: "",
+  trench: "Tap point by point, along walks and verges.",
+  "hand-hole": "Tap where it is.",
+  building: "Tap where it is: where its ducts come in.",
+};
+
+export function DrawingTools({ drawing }: { drawing: ReturnType<typeof useDrawing> }) {
+  const { tool, drawn, take, finish } = drawing;
+  const next = drawn.length > 0 ? "Tap the last point again, or Enter, to end it." : NEXT[tool];
+  return (
+    <div className="absolute top-3 left-3 grid justify-items-start gap-2">
+      <SegmentedControl label="What is drawn" value={tool} options={TOOLS} onChange={take} />
+      {next ? (
+        <p className="rounded-md border border-line bg-paper px-3 py-1.5 text-sm">
+          {next}
+          {drawn.length > 1 ? (
+            <Button className="ml-2 px-2" onClick={finish}>
+              Done
+            </Button>
+          ) : null}
+        </p>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,100 @@
+// What else is done with a site: files out and in, a drawing or a picture underneath, its history.
+import { useRef } from "react";
+import { addPicture, readGeoJson, readSiteDxf } from "@/api/sites";
+import { layUnder, setSite } from "@/model/sites";
+import { IconButton } from "@/ui/Button";
+import { FileField } from "@/ui/FileField";
+import { Icon } from "@/ui/Icon";
+import { Menu } from "@/ui/Menu";
+import type { EditingSite } from "./useSite";
+
+type Props = {
+  siteId: number;
+  editing: EditingSite;
+  /** What went wrong with a file; empty, nothing did. */
+  trouble: (text: string) => void;
+  history: () => void;
+  remove: () => void;
+};
+
+export function SiteMenu({ siteId, editing, trouble, history, remove }: Props) {
+  const { change, document } = editing;
+  const plan = useRef<HTMLInputElement>(null);
+  const drawing = useRef<HTMLInputElement>(null);
+  const picture = useRef<HTMLInputElement>(null);
+  const fetched = (name: string) => window.location.assign(`/api/sites/${siteId}/${name}`);
+  const told = async (work: () => Promise<void>) => {
+    trouble("");
+    try {
+      await work();
+    } catch (error) {
+      trouble(error instanceof Error ? error.message : "That did not work.");
+    }
+  };
+  const bringIn = async (file: File) => {
+    const text = await file.text();
+    const read = /\.dxf$/i.test(file.name)
+      ? await readSiteDxf(text)
+      : await readGeoJson(JSON.parse(text) as Record<string, unknown>);
+    change(() => read);
+  };
+  const lay = async (file: File) => {
+    const { key, width, height } = await addPicture(siteId, file);
+    // Another picture lies where the one before it did.
+    const laid = document.plan ?? { from: [0, height], to: [width, height], apart: 100 };
+    change(setSite({ plan: { ...laid, picture: key } }));
+  };
+  return (
+    <>
+      <Menu
+        trigger={
+          <IconButton label="More">
+            <Icon name="more" />
+          </IconButton>
+        }
+        actions={[
+          { label: "Amounts as a table", run: () => fetched("quantities.csv") },
+          {
+            label: "Export as GeoJSON",
+            hint: "in metres of the plan",
+            run: () => fetched("plan.geojson"),
+          },
+          { label: "Export as DXF", hint: "in metres", run: () => fetched("plan.dxf") },
+          { label: "Import GeoJSON or DXF", run: () => plan.current?.click() },
+          {
+            label: "A drawing under the plan",
+            hint: "the lines of a DXF",
+            run: () => drawing.current?.click(),
+          },
+          {
+            label: "A picture under the plan",
+            hint: "PNG or JPEG",
+            run: () => picture.current?.click(),
+          },
+          { label: "History", run: history },
+          { label: "Remove these ducts", run: remove },
+        ]}
+      />
+      <FileField
+        field={plan}
+        label="GeoJSON or DXF file"
+        accept=".geojson,.json,.dxf"
+        onFile={(file) => void told(() => bringIn(file))}
+      />
+      <FileField
+        field={drawing}
+        label="Drawing under the plan"
+        accept=".dxf"
+        onFile={(file) =>
+          void told(async () => change(layUnder(await readSiteDxf(await file.text()))))
+        }
+      />
+      <FileField
+        field={picture}
+        label="Picture under the plan"
+        accept="image/png,image/jpeg"
+        onFile={(file) => void told(() => lay(file))}
+      />
+    </>
+  );
+}
