@@ -91,7 +91,7 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.see("svg[data-packed]")
     _save(browser, "wires")
     browser.driver.get(f"{address}/sites/{JobSite.objects.get().id}")
-    browser.see("[data-stretch='PH–H1']").send_keys("\ue007")  # Enter
+    browser.see("[data-stretch='PH–H1']").click()
     browser.see("[data-stretch-pane]")
     _save(browser, "ducts")
     job = Run.objects.get(name="Bottling feeder").job_id
