@@ -115,10 +115,10 @@ CONTENT_SECURITY_POLICY = {
 
 LARGEST_BODY = 1_000_000
 """Bytes in one request: a run of a thousand lines is a tenth of it."""
-LARGEST_ARCHIVE = 58_000_000
+LARGEST_ARCHIVE = 76_000_000
 """Bytes of a job's file: more than all the runs, boxes, walls and benders that there may be (1,000
-of 24,000 bytes, 1,000 of 6,000, 200 of 60,000, 200 of 64,000, 20 of 90,000) even if nothing of
-them could be packed."""
+of 24,000 bytes, 1,000 of 6,000, 200 of 60,000, 200 of 64,000, 20 of 90,000 with
+900,000 of a picture) even if nothing of them could be packed."""
 LARGEST_PICTURE = 12_000_000
 """Bytes of a picture to lie under a plan."""
 _GAUGE_HOST, _, _GAUGE_PORT = os.environ.get("YARROW_GAUGE", "127.0.0.1:8790").partition(":")

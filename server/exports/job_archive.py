@@ -24,7 +24,10 @@ MOST_ENTRY_BYTES = 100_000
 """Unpacked: twice what a document that is kept here may take, and more than a manifest does. One
 entry at a time is in memory, so that how many there are costs none."""
 
-_ROOMS = ("runs", "boxes", "benders", "stock", "walls", "sites")
+MOST_PICTURE_BYTES = 900_000
+"""Of an entry with a picture: it is told in base 64."""
+
+_ROOMS = ("runs", "boxes", "benders", "stock", "walls", "sites", "pictures")
 _OPTIONAL = _ROOMS[1:]
 
 _DATE = (2026, 1, 1, 0, 0, 0)
@@ -43,7 +46,8 @@ class Documents(Protocol):
 class Archive:
     """What an archive holds: the job's name, place and unit, its run documents in order, what is
     told of its boxes, the crew's own benders, what is in hand there (one document or none), its
-    framed walls and ducts, and by what key the boxes know each run. Documents may be fetched only
+    framed walls and ducts, the pictures under those (``of`` which, counted from 1, and the
+    ``jpeg``, in base 64), and by what key the boxes know each run. Documents may be fetched only
     when they are asked for."""
 
     name: str
@@ -57,6 +61,7 @@ class Archive:
     stock: Documents = ()
     walls: Documents = ()
     sites: Documents = ()
+    pictures: Documents = ()
 
 
 def pack(job: Archive) -> Iterator[bytes]:
@@ -163,8 +168,10 @@ def _check_names(infos: Sequence[zipfile.ZipInfo]) -> None:
 
 
 def _read_text(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> bytes:
-    if info.file_size > MOST_ENTRY_BYTES:
-        raise DocumentError(info.filename, f"at most {MOST_ENTRY_BYTES:,} bytes")
+    picture = info.filename.startswith("pictures/")
+    most = MOST_PICTURE_BYTES if picture else MOST_ENTRY_BYTES
+    if info.file_size > most:
+        raise DocumentError(info.filename, f"at most {most:,} bytes")
     # A header may lie about the size: no more than was declared is unpacked.
     with packed.open(info) as file:
         text = file.read(info.file_size + 1)

@@ -12,7 +12,7 @@ from benders.policy import benders_for
 from benders.services import add_bender
 from jobs.models import Job
 from jobs.services import create_job, create_run, save_box
-from jobs.sites import create_site
+from jobs.sites import create_site, lay_picture
 from jobs.stock import save_stock
 from jobs.walls import create_wall
 from yarrow.documents.errors import DocumentError
@@ -32,6 +32,7 @@ def bring_in_job(
     stock: Iterable[dict[str, Any]] = (),
     walls: Iterable[dict[str, Any]] = (),
     sites: Iterable[dict[str, Any]] = (),
+    pictures: Iterable[dict[str, Any]] = (),
 ) -> Iterator[Job]:
     """A whole job with its runs, boxes, walls, ducts and stock, and those of its benders that the
     crew has not got, or nothing of it: the job after every run that is in.
@@ -59,11 +60,21 @@ def bring_in_job(
                 save_stock(member, job.id, document, 0)
             except DocumentError as refusal:
                 raise DocumentError(f"stock, {refusal.path}", refusal.expected) from None
+        there = []
         for number, document in enumerate(sites):
             try:
-                create_site(member, job.id, document)
+                there.append(create_site(member, job.id, document))
             except DocumentError as refusal:
                 path = f"site {number + 1}, {refusal.path}"
+                raise DocumentError(path, refusal.expected) from None
+        for number, picture in enumerate(pictures):
+            try:
+                of = picture.get("of")
+                if not isinstance(of, int) or not 1 <= of <= len(there):
+                    raise DocumentError("of", f"one of {len(there)} sites, counted from 1")
+                lay_picture(member, there[of - 1], picture)
+            except DocumentError as refusal:
+                path = f"picture {number + 1}, {refusal.path}"
                 raise DocumentError(path, refusal.expected) from None
         for number, document in enumerate(walls):
             try:

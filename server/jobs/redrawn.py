@@ -15,6 +15,12 @@ MOST_PIXELS = 40_000_000
 LONGEST_SIDE = 2400
 """Pixels: a plan is looked at, not measured, by its picture."""
 
+MOST_BYTES = 600_000
+"""Of what is kept: it goes along in the job's file."""
+
+_TRIES = ((1.0, 82), (1.0, 65), (0.7, 65), (0.5, 55), (0.25, 50))
+"""Shares of that side, and qualities, until it is small enough."""
+
 _FORMATS = ("PNG", "JPEG")
 
 
@@ -45,8 +51,12 @@ def redrawn(data: bytes) -> Redrawn:
         raise DocumentError("picture", f"at most {most} megapixels") from None
     except (UnidentifiedImageError, OSError, SyntaxError, ValueError):
         raise DocumentError("picture", "a PNG or JPEG picture that can be read") from None
-    whole.thumbnail((LONGEST_SIDE, LONGEST_SIDE))
-    out = io.BytesIO()
-    whole.save(out, "JPEG", quality=82, optimize=True)
-    drawn = out.getvalue()
+    for share, quality in _TRIES:
+        side = round(LONGEST_SIDE * share)
+        whole.thumbnail((side, side))
+        out = io.BytesIO()
+        whole.save(out, "JPEG", quality=quality, optimize=True)
+        drawn = out.getvalue()
+        if len(drawn) <= MOST_BYTES:
+            break
     return Redrawn(drawn, whole.width, whole.height, hashlib.sha256(drawn).hexdigest())

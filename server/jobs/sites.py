@@ -2,9 +2,13 @@
 
 from __future__ import annotations
 
+import base64
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
 from typing import Any
 
 from django.db import transaction
+from django.db.models import QuerySet
 
 import yarrow
 from accounts.models import Member
@@ -85,6 +89,51 @@ def add_picture(member: Member, site_id: int, data: bytes) -> SitePicture:
     for each in old.exclude(id=kept.id).order_by("-id")[MOST_PICTURES - 2 :]:
         each.delete()
     return kept
+
+
+@dataclass(frozen=True, slots=True)
+class PicturesUnderSites:
+    """The picture under each of some sites that has one: ``of`` which, counted from 1, and the
+    ``jpeg`` in base 64. Each is fetched when it is asked for."""
+
+    sites: Sequence[tuple[int, str]]
+    """Their numbers in the database, and the keys of their pictures; empty, it has none."""
+
+    def _there(self) -> list[tuple[int, int]]:
+        found = []
+        for number, (site_id, key) in enumerate(self.sites, 1):
+            picture = SitePicture.objects.filter(site_id=site_id, key=key).values_list("id").first()
+            if key and picture:
+                found.append((number, picture[0]))
+        return found
+
+    def __len__(self) -> int:
+        return len(self._there())
+
+    def __iter__(self) -> Iterator[dict[str, Any]]:
+        for number, picture_id in self._there():
+            data = bytes(SitePicture.objects.get(id=picture_id).data)
+            yield {"of": number, "jpeg": base64.b64encode(data).decode()}
+
+
+def pictures_under(sites: QuerySet[JobSite]) -> PicturesUnderSites:
+    """The pictures that lie under the plans of some sites, in their order."""
+    keys = sites.order_by("id").values_list("id", "document__plan__picture")
+    return PicturesUnderSites([(site_id, key or "") for site_id, key in keys])
+
+
+def lay_picture(member: Member, site: JobSite, told: dict[str, Any]) -> None:
+    """A picture out of a job's file, under a site that came in with it: drawn anew it has another
+    key. Raises: DocumentError."""
+    try:
+        data = base64.b64decode(str(told.get("jpeg", "")), validate=True)
+    except ValueError:
+        raise DocumentError("jpeg", "a picture in base 64") from None
+    plan = site.document.get("plan")
+    if isinstance(plan, dict):
+        kept = add_picture(member, site.id, data)
+        document = {**site.document, "plan": {**plan, "picture": kept.key}}
+        save_site(member, site.id, document, site.version)
 
 
 def _check_ticks(before: dict[str, Any], document: dict[str, Any], member: Member) -> None:

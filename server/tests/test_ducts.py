@@ -9,9 +9,11 @@ from ezdxf.filemanagement import new
 from PIL import Image
 
 import yarrow
+from exports.job_archive import Archive
 from jobs.models import JobSite, SitePicture
+from jobs.redrawn import MOST_BYTES, redrawn
 from jobs.sites import create_site
-from server.tests.people import CrewTest, a_picture
+from server.tests.people import CrewTest, a_picture, packed
 
 GROUNDS: dict[str, Any] = {
     "format": "yarrow.site/1",
@@ -165,6 +167,33 @@ class Ducts(CrewTest):
         listed = self.client.get(f"/api/jobs/{job['id']}/sites").json()
         found = self.client.get(f"/api/sites/{listed[0]['id']}").json()
         self.assertEqual(found["document"], GROUNDS)
+
+    def test_the_picture_under_it_goes_along(self) -> None:
+        kept = self.send("post", f"/api/sites/{self.site.id}/picture", a_picture((90, 60))).json()
+        laid = {"picture": kept["key"], "from": [0, 60], "to": [90, 60], "apart": 45}
+        self.save({**GROUNDS, "plan": laid})
+        out = b"".join(self.client.get(f"/api/jobs/{self.job.id}/archive").streaming_content)  # type: ignore[attr-defined]
+        job = self.send("post", "/api/jobs/archive", out).json()
+        listed = self.client.get(f"/api/jobs/{job['id']}/sites").json()
+        found = self.client.get(f"/api/sites/{listed[0]['id']}").json()
+        plan = found["document"]["plan"]
+        self.assertEqual({**plan, "picture": ""}, {**laid, "picture": ""})
+        shown = self.client.get(f"/api/sites/{found['id']}/pictures/{plan['picture']}")
+        with Image.open(io.BytesIO(shown.content)) as picture:
+            self.assertEqual(picture.size, (90, 60))
+        for broken in ({"of": 9, "jpeg": ""}, {"of": 1, "jpeg": "?"}, {"of": 1, "jpeg": "AAAA"}):
+            archive = Archive(
+                "J", "", "mm", sites=({**GROUNDS, "plan": laid},), runs=(), pictures=(broken,)
+            )
+            refused = self.send("post", "/api/jobs/archive", packed(archive))
+            self.assertEqual(refused.status_code, 422)
+            self.assertIn("picture 1", refused.json()["errors"][0]["path"])
+
+    def test_a_picture_of_noise_is_kept_small(self) -> None:
+        noise = Image.effect_noise((2400, 2400), 120)
+        out = io.BytesIO()
+        noise.save(out, "PNG")
+        self.assertLessEqual(len(redrawn(out.getvalue()).data), MOST_BYTES)
 
     def test_the_answer_is_the_core_s(self) -> None:
         self.assertEqual(

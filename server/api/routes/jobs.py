@@ -50,6 +50,7 @@ from jobs.policy import (
     stocks_for,
     walls_for,
 )
+from jobs.sites import pictures_under
 from versions.stored import StoredDocuments
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.schedule import read_schedule, run_csv_row, run_row, runs_csv_head
@@ -115,6 +116,7 @@ def _brought_in(member: Any, archive: Archive) -> Iterator[Job]:
         stock=archive.stock,
         walls=archive.walls,
         sites=archive.sites,
+        pictures=archive.pictures,
     )
 
 
@@ -159,6 +161,7 @@ def get_job_archive(request: MemberRequest, job_id: Path[Id]) -> StreamingHttpRe
         StoredDocuments(stocks_for(request.user).filter(job=job)),
         StoredDocuments(walls_for(request.user).filter(job=job)),
         StoredDocuments(sites_for(request.user).filter(job=job)),
+        pictures_under(sites_for(request.user).filter(job=job)),
     )
     headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.zip"'}
     return StreamingHttpResponse(pack(archive), content_type="application/zip", headers=headers)

@@ -3,8 +3,10 @@ import {
   addPlace,
   addTrench,
   legsOf,
+  measurePicture,
   movePoint,
   newSite,
+  pixelAt,
   removePlace,
   type SiteDocument,
   setLeg,
@@ -86,6 +88,20 @@ test("legs are read by their lengths and turns, and typed", () => {
     [40, 0],
     [40, -30],
   ]);
+});
+
+test("a picture is measured by two of its points, and stays where it was", () => {
+  const plan = { picture: "x", from: [0, 100], to: [200, 100], apart: 50, at: [10, 20] };
+  const site: SiteDocument = { ...GROUNDS, plan };
+  // A quarter of a metre a pixel: 30 m east of the first point is 120 pixels on.
+  expect(pixelAt(plan, [40, 20])).toEqual([120, 100]);
+  expect(pixelAt(plan, [10, 30])).toEqual([0, 60]);
+  const measured = measurePicture([40, 20], [40, 40])(site).plan;
+  expect(measured).toMatchObject({ from: [120, 100], to: [120, 20], apart: 20, at: [40, 20] });
+  // What lies at a point lies there still; turned by a quarter, right is down.
+  expect(measured && pixelAt(measured, [10, 30])).toEqual([0, 60]);
+  expect(pixelAt({ ...plan, turned: 90 }, [10, -10])).toEqual([120, 100]);
+  expect(measurePicture([1, 1], [1, 1])(site)).toBe(site);
 });
 
 test("what was seen is ticked once, and can be taken back", () => {

@@ -38,6 +38,38 @@ export function setSite(fields: Partial<SiteDocument>): SiteChange {
   return (site) => ({ ...site, ...fields });
 }
 
+type Laid = NonNullable<SiteDocument["plan"]>;
+
+/** The picture's pixel that lies at a point of the plan. */
+export function pixelAt(laid: Laid, point: PlanPoint): PlanPoint {
+  const [from, to, at] = [laid.from, laid.to, laid.at ?? [0, 0]].map(pointOf) as [
+    PlanPoint,
+    PlanPoint,
+    PlanPoint,
+  ];
+  const scale = laid.apart / Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const turned = ((laid.turned ?? 0) * Math.PI) / 180;
+  const [east, south] = [(point[0] - at[0]) / scale, (at[1] - point[1]) / scale];
+  return [
+    Math.round(from[0] + east * Math.cos(turned) + south * Math.sin(turned)),
+    Math.round(from[1] - east * Math.sin(turned) + south * Math.cos(turned)),
+  ];
+}
+
+/** The picture is measured by two other points of it, and stays where it is until it is said how far
+ * those are apart. */
+export function measurePicture(one: PlanPoint, other: PlanPoint): SiteChange {
+  return (site) => {
+    const laid = site.plan;
+    if (!laid || same(one, other)) {
+      return site;
+    }
+    const apart = rounded(Math.hypot(other[0] - one[0], other[1] - one[1]));
+    const [from, to] = [[...pixelAt(laid, one)], [...pixelAt(laid, other)]];
+    return { ...site, plan: { ...laid, from, to, at: [...one], apart } };
+  };
+}
+
 /** The lines of another site, underneath: they mean nothing, and are looked at. */
 export function layUnder({ trenches }: SiteDocument): SiteChange {
   return (site) => ({ ...site, backdrop: trenches.map(({ line }) => line) });

@@ -1,6 +1,6 @@
 // A site from above, drawn from its numbers: buildings, trenches, pull points, and what one cut does.
 // It is moved and enlarged; places and points are dragged or moved by the arrow keys.
-import { type KeyboardEvent, useState } from "react";
+import { type KeyboardEvent, memo, type ReactNode, useCallback, useRef, useState } from "react";
 import type { SitePlan, SiteStop, SiteStretch } from "@/api/sites";
 import {
   movePoint,
@@ -20,7 +20,7 @@ import { enlarged, onPlan, onScreen, type SiteView, useSiteView } from "./siteVi
 import { Underlay } from "./Underlay";
 import { usePointers } from "./usePointers";
 
-export type SiteTool = "look" | "trench" | "hand-hole" | "building";
+export type SiteTool = "look" | "trench" | "hand-hole" | "building" | "measure";
 
 type Props = {
   siteId: number;
@@ -33,7 +33,7 @@ type Props = {
   /** A point was tapped, with what it snaps to, while something is being drawn. */
   put: (at: PlanPoint) => void;
   chosen: number | null;
-  choose: (stretch: number | null) => void;
+  choose: (name: string | null) => void;
 };
 
 /** As far as this, in pixels, a point is drawn to what is there. */
@@ -50,6 +50,9 @@ export function SiteDrawing(props: Props) {
     ...(document.backdrop ?? []).flat(),
   ].map(pointOf);
   const { view, change: changeView, fit } = useSiteView(points, size);
+  const latest = useRef(document);
+  latest.current = document;
+  const read = useCallback(() => latest.current, []);
   const [over, setOver] = useState<PlanPoint | null>(null);
   const { ref, here, handlers } = usePointers(changeView, (at) => {
     if (view && tool !== "look") {
@@ -75,7 +78,9 @@ export function SiteDrawing(props: Props) {
           className={classes("touch-none", tool === "look" ? "cursor-grab" : "cursor-crosshair")}
           {...handlers}
           onPointerMove={(event) => {
-            setOver(here(event));
+            if (tool !== "look") {
+              setOver(here(event));
+            }
             handlers.onPointerMove(event);
           }}
         >
@@ -146,20 +151,14 @@ export function SiteDrawing(props: Props) {
                     label={`Point ${at + 1} of trench ${name}`}
                     at={pointOf(point)}
                     view={view}
-                    document={document}
+                    read={read}
                     change={change}
                   />
                 )),
               )
             : null}
           {plan?.stops.map((stop) => (
-            <StopMark
-              key={stop.number}
-              stop={stop}
-              view={view}
-              document={document}
-              change={change}
-            />
+            <StopMark key={stop.number} stop={stop} view={view} read={read} change={change} />
           ))}
           {siteLabels(document, plan, view, width).map(
             ({ key, text, at: [x, y], anchor, named }) => (
@@ -261,18 +260,19 @@ type StretchProps = {
   stretch: SiteStretch;
   view: SiteView;
   chosen: boolean;
-  choose: (stretch: number) => void;
+  choose: (name: string) => void;
   deaf: boolean;
 };
 
 /** A stretch as wide as it has ducts; one that is over its limit is barred, besides its colour. */
-function StretchLine({ stretch, view, chosen, choose, deaf }: StretchProps) {
+const StretchLine = memo(function StretchLine(props: StretchProps) {
+  const { stretch, view, chosen, choose, deaf } = props;
   const points = onPaper(view, stretch.line);
   const wide = Math.min(3 + stretch.ducts.length, 11);
   const press = (event: KeyboardEvent) => {
     if (event.key === "Enter" || event.key === " ") {
       event.preventDefault();
-      choose(stretch.number);
+      choose(stretch.name);
     }
   };
   return (
@@ -285,7 +285,7 @@ function StretchLine({ stretch, view, chosen, choose, deaf }: StretchProps) {
       data-stretch={stretch.name}
       className={deaf ? "pointer-events-none" : "cursor-pointer outline-offset-4"}
       onPointerDown={(event) => event.stopPropagation()}
-      onClick={() => choose(stretch.number)}
+      onClick={() => choose(stretch.name)}
       onKeyDown={press}
     >
       <polyline points={points} fill="none" strokeWidth="22" stroke="transparent" />
@@ -325,17 +325,17 @@ function StretchLine({ stretch, view, chosen, choose, deaf }: StretchProps) {
       ) : null}
     </g>
   );
-}
+});
 
 type StopProps = {
   stop: SiteStop;
   view: SiteView;
-  document: SiteDocument;
+  read: () => SiteDocument;
   change: (next: SiteChange) => void;
 };
 
 /** A pull point: one that a person set is filled and can be moved; one that Yarrow puts is open. */
-function StopMark({ stop, view, document, change }: StopProps) {
+const StopMark = memo(function StopMark({ stop, view, read, change }: StopProps) {
   const at = pointOf(stop.at);
   const [x, y] = onScreen(view, at);
   const mark = (
@@ -373,20 +373,21 @@ function StopMark({ stop, view, document, change }: StopProps) {
       label={`${stop.name}: arrows move it`}
       at={at}
       view={view}
-      document={document}
+      read={read}
       change={change}
       name={stop.name}
     >
       {mark}
     </Movable>
   );
-}
+});
 
 type HandleProps = {
   label: string;
   at: PlanPoint;
   view: SiteView;
-  document: SiteDocument;
+  /** The site as it stands when something is dropped. */
+  read: () => SiteDocument;
   change: (next: SiteChange) => void;
 };
 
@@ -400,11 +401,11 @@ function PointHandle(props: HandleProps) {
 }
 
 /** A point of the plan that is dragged, or moved by the arrow keys: with everything that lies on it. */
-function Movable(props: HandleProps & { children: React.ReactNode; name?: string }) {
-  const { label, at, view, document, change, children, name } = props;
+function Movable(props: HandleProps & { children: ReactNode; name?: string }) {
+  const { label, at, view, read, change, children, name } = props;
   const { off, handlers } = useDragged(([across, down]) => {
     const to: PlanPoint = [at[0] + across / view.scale, at[1] - down / view.scale];
-    change(movePoint(at, snapped(document, to, REACH / view.scale, [], at).at));
+    change(movePoint(at, snapped(read(), to, REACH / view.scale, [], at).at));
   });
   const key = (event: KeyboardEvent) => {
     const step = event.shiftKey ? A_LONG_STEP : A_STEP;

@@ -16,18 +16,20 @@ const NEXT: Record<SiteTool, string> = {
   trench: "Tap point by point, along walks and verges.",
   "hand-hole": "Tap where it is.",
   building: "Tap where it is: where its ducts come in.",
+  measure: "Tap two points of the picture whose distance you know.",
 };
 
 export function DrawingTools({ drawing }: { drawing: ReturnType<typeof useDrawing> }) {
   const { tool, drawn, take, finish } = drawing;
-  const next = drawn.length > 0 ? "Tap the last point again, or Enter, to end it." : NEXT[tool];
+  const begun = tool === "trench" && drawn.length > 0;
+  const next = begun ? "Tap the last point again, or Enter, to end it." : NEXT[tool];
   return (
     <div className="absolute top-3 left-3 grid justify-items-start gap-2">
       <SegmentedControl label="What is drawn" value={tool} options={TOOLS} onChange={take} />
       {next ? (
         <p className="rounded-md border border-line bg-paper px-3 py-1.5 text-sm">
           {next}
-          {drawn.length > 1 ? (
+          {begun && drawn.length > 1 ? (
             <Button className="ml-2 px-2" onClick={finish}>
               Done
             </Button>

@@ -1,16 +1,21 @@
 // What a site comes to: what is wrong, its pull points and why no fewer, second ways, cables, amounts.
+import { memo } from "react";
 import type { SitePlan } from "@/api/sites";
-import { addPlace, pointOf, setSite } from "@/model/sites";
+import { addPlace, pointOf, type SiteDocument, setSite } from "@/model/sites";
 import { Figures } from "@/ui/Figures";
 import { FindingRow, FixButton } from "@/ui/FindingRow";
 import { Select } from "@/ui/Select";
 import { SiteNumber } from "./SiteField";
 import type { EditingSite } from "./useSite";
 
-type Props = { editing: EditingSite; plan: SitePlan };
+type Props = {
+  plan: SitePlan;
+  /** The site's own figures of pulling, where it has some. */
+  rules: SiteDocument["rules"];
+  change: EditingSite["change"];
+};
 
-export function SiteAnswers({ editing, plan }: Props) {
-  const { change, document } = editing;
+export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Props) {
   const put = plan.stops.filter(({ place, kind }) => place === null && kind !== "loose-end");
   const fix = (text: string) => {
     const stop = put.find(({ name }) => text.includes(`puts ${name} there`));
@@ -57,7 +62,7 @@ export function SiteAnswers({ editing, plan }: Props) {
               </li>
             ))}
         </ul>
-        <Rules editing={editing} plan={plan} />
+        <Rules plan={plan} rules={rules} change={change} />
       </section>
       {plan.second_ways.length > 0 ? (
         <section>
@@ -109,16 +114,14 @@ export function SiteAnswers({ editing, plan }: Props) {
       </section>
       <p className="text-xs text-soft">
         A plan, for those who are licensed to check. Before digging, have what lies there located.
-        Local rules decide on depth and distances. {document.places.length > 0 ? plan.rules : ""}
+        Local rules decide on depth and distances. {plan.rules}
       </p>
     </div>
   );
-}
+});
 
 /** Whose habit is followed, and its figures, which can be changed. */
-function Rules({ editing, plan }: Props) {
-  const { change, document } = editing;
-  const rules = document.rules ?? {};
+function Rules({ plan, rules = {}, change }: Props) {
   const usual = plan.schools[0];
   const now = {
     most_straight_m: rules.most_straight_m ?? usual?.most_straight_m ?? 0,

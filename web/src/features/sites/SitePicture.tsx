@@ -7,7 +7,9 @@ import type { EditingSite } from "./useSite";
 type Laid = NonNullable<SiteDocument["plan"]>;
 type Corner = "from" | "to" | "at";
 
-export function SitePicture({ editing }: { editing: EditingSite }) {
+type Props = { editing: EditingSite; measure: () => void };
+
+export function SitePicture({ editing, measure }: Props) {
   const { change, document } = editing;
   const plan = document.plan;
   const set = (fields: Partial<Laid>) =>
@@ -63,9 +65,14 @@ export function SitePicture({ editing }: { editing: EditingSite }) {
             />
             <span className="text-soft">°.</span>
           </p>
-          <Button weight="quiet" className="px-0" onClick={takeOut}>
-            Take the picture away
-          </Button>
+          <div className="flex flex-wrap gap-x-4">
+            <Button weight="quiet" className="px-0" onClick={measure}>
+              Tap two points of it
+            </Button>
+            <Button weight="quiet" className="px-0" onClick={takeOut}>
+              Take the picture away
+            </Button>
+          </div>
         </>
       ) : null}
     </section>

@@ -1,7 +1,7 @@
 // Ducts between buildings: the plan that fills the window, and beside it what is drawn, what it comes
 // to, and the stretch under the finger.
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { useStore } from "zustand";
 import { removeSite, siteVersions } from "@/api/history";
@@ -78,6 +78,10 @@ function Opened({ site, drafts, tabs }: Props) {
     await saveNow(each as OpenDocument);
     await navigate(`/sites/${site.id}/sheet`);
   };
+  const choose = useCallback((name: string | null) => {
+    setChosen(name);
+    setBeside(name === null ? "answers" : "stretch");
+  }, []);
   const stretch = answer?.stretches.find(({ name }) => name === chosen) ?? null;
   const most = document.rules?.most_degrees ?? answer?.schools[0]?.most_degrees ?? 1;
   const nothing = document.places.length === 0 && document.trenches.length === 0;
@@ -127,10 +131,7 @@ function Opened({ site, drafts, tabs }: Props) {
             drawn={drawing.drawn}
             put={drawing.put}
             chosen={stretch?.number ?? null}
-            choose={(number) => {
-              setChosen(answer?.stretches.find((one) => one.number === number)?.name ?? null);
-              setBeside(number === null ? "answers" : "stretch");
-            }}
+            choose={choose}
           />
           <DrawingTools drawing={drawing} />
           {nothing && drawing.tool === "look" ? (
@@ -171,7 +172,7 @@ function Opened({ site, drafts, tabs }: Props) {
               <SitePlaces editing={editing} />
               <SiteTrenches editing={editing} />
               <SiteCables editing={editing} />
-              <SitePicture editing={editing} />
+              <SitePicture editing={editing} measure={() => drawing.take("measure")} />
             </div>
           ) : beside === "stretch" && answer && stretch ? (
             <StretchPane
@@ -182,7 +183,7 @@ function Opened({ site, drafts, tabs }: Props) {
               member={member}
             />
           ) : answer ? (
-            <SiteAnswers editing={editing} plan={answer} />
+            <SiteAnswers plan={answer} rules={document.rules} change={change} />
           ) : (
             <p className="text-soft">Planning the ducts …</p>
           )}

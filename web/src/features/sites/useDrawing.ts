@@ -2,13 +2,20 @@
 // Backspace takes the last point back, Escape lets it be.
 import { useEffect, useState } from "react";
 import type { SiteTool } from "@/drawing/site/SiteDrawing";
-import { addPlace, addTrench, type PlanPoint, type SiteChange, same } from "@/model/sites";
+import {
+  addPlace,
+  addTrench,
+  measurePicture,
+  type PlanPoint,
+  type SiteChange,
+  same,
+} from "@/model/sites";
 
 export function useDrawing(change: (next: SiteChange) => void) {
   const [tool, setTool] = useState<SiteTool>("look");
   const [drawn, setDrawn] = useState<readonly PlanPoint[]>([]);
   const finish = () => {
-    if (drawn.length > 1) {
+    if (tool === "trench" && drawn.length > 1) {
       change(addTrench(drawn));
     }
     setDrawn([]);
@@ -43,7 +50,14 @@ export function useDrawing(change: (next: SiteChange) => void) {
     },
     /** A point was tapped: the last one again ends a trench; anything else is one thing. */
     put: (at: PlanPoint) => {
-      if (tool === "trench") {
+      if (tool === "measure") {
+        const [first] = drawn;
+        setDrawn(first ? [] : [at]);
+        if (first) {
+          change(measurePicture(first, at));
+          setTool("look");
+        }
+      } else if (tool === "trench") {
         const last = drawn.at(-1);
         if (last && same(last, at)) {
           finish();

@@ -1,6 +1,6 @@
 // Ducts between buildings as they are changed: planned at once, saved a moment after the last change.
 import { useQueryClient } from "@tanstack/react-query";
-import { useMemo } from "react";
+import { useCallback, useMemo } from "react";
 import { useStore } from "zustand";
 import { keys } from "@/api/queries";
 import { type JobSite, planSite, type SitePlan, saveSite } from "@/api/sites";
@@ -38,12 +38,12 @@ export function useSite(site: JobSite, drafts: readonly Draft[]) {
   const document = useStore(each.store, (state) => state.current());
   const checked = useCheck<SiteDocument, SitePlan>(`site ${site.id}`, document, planSite);
   useSavedDocument(each, { readable: checked.problems.size === 0 });
-  const editing: EditingSite = {
-    document,
-    problems: checked.problems,
-    plan: checked.answer,
-    change: (next) => each.store.getState().change(next, fieldTypedIn()),
-  };
+  const { problems, answer: plan } = checked;
+  const change = useCallback(
+    (next: SiteChange) => each.store.getState().change(next, fieldTypedIn()),
+    [each],
+  );
+  const editing: EditingSite = { document, problems, plan, change };
   return { ...checked, each, document, editing };
 }
 
