@@ -33,7 +33,7 @@ from yarrow.documents.schedule import check_schedule, read_schedule, schedule_cs
 from yarrow.documents.schema import SCHEMAS
 from yarrow.documents.schema import schema as _schema
 from yarrow.documents.site_box_file import site_box_document
-from yarrow.documents.site_file import read_site, site_document
+from yarrow.documents.site_file import plan_of_site, read_site, site_document
 from yarrow.documents.site_geojson import geojson_of, site_of_geojson
 from yarrow.documents.stock_file import stock_document
 from yarrow.documents.stock_in_hand import (
@@ -646,7 +646,8 @@ def site_values(document: Document) -> tuple[DuctSite, SitePlan]:
     Args: document, ``yarrow.site/1``.
     Raises: DocumentError.
     """
-    return read_site(document), site_document(document)
+    told = read_site(document)
+    return told, plan_of_site(told)
 
 
 def site_to_geojson(document: Document) -> Answer:

@@ -42,7 +42,19 @@ def site_document(document: object) -> SitePlan:
     Source:
         docs/ducts.md.
     """
-    site = read_site(document)
+    return plan_of_site(read_site(document))
+
+
+def plan_of_site(site: DuctSite) -> SitePlan:
+    """A site that was read, planned.
+
+    Args:
+        site: as read_site answers it.
+
+    Raises:
+        DocumentError, where trenches lie on one another too often, or the extra that looks for ways
+        is not installed.
+    """
     if not can_be_asked():
         raise DocumentError("", "the extra yarrow[site], which looks for ways")
     try:

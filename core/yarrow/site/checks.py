@@ -60,16 +60,15 @@ def _of_points(planned: PlannedSite) -> Iterator[Finding]:
     source = duct_figures().sources["pulling"]
     for stretch in parted.stretches:
         one, other = (parted.stops[end] for end in stretch.ends)
-        for stop in (one, other):
-            if stop.reason is StopReason.ON_THE_WAY and stop is other:
-                values: dict[str, Value] = {
-                    "point": stop.name,
-                    "at": distance(stretch.length, unit),
-                    "other": one.name,
-                }
-                path = f"trenches[{stretch.trenches[-1][0]}]"
-                code = FindingCode.PULL_POINT_WANTED
-                yield Finding(code, values, path=path, source=source)
+        # Ways are told from their first end on: the stretch that a point ends says where it is.
+        if other.reason is StopReason.ON_THE_WAY:
+            values: dict[str, Value] = {
+                "point": other.name,
+                "at": distance(stretch.length, unit),
+                "other": one.name,
+            }
+            path = f"trenches[{stretch.trenches[-1][0]}]"
+            yield Finding(FindingCode.PULL_POINT_WANTED, values, path=path, source=source)
         if rules.use(stretch.length, stretch.degrees) > 1 + 1e-9:
             longest = max(rules.longest(stretch.degrees), 0.0)
             values = {

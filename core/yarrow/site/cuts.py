@@ -8,7 +8,7 @@ from collections import defaultdict
 from collections.abc import Collection, Mapping, Sequence
 from dataclasses import dataclass
 
-from yarrow.site.graph import HangsOn, SiteGraph
+from yarrow.site.graph import SiteGraph, Way
 from yarrow.site.routes import RoutedCable, stops_on
 from yarrow.site.site import PlanPoint
 from yarrow.site.stretches import StretchesOfSite
@@ -25,16 +25,14 @@ class CutsOfSite:
     dark_by_stretch: Places
     dark_by_stop: Places
     held_by_stretch: Places
-    held_by_stop: Places
     second_ways: tuple[SecondWay, ...]
 
 
 @dataclass(frozen=True, slots=True)
 class SecondWay:
-    """A new trench, straight from a stop to another, that gives a place a second way which shares
-    no stretch with the first; it ``frees`` other places too."""
+    """A new trench, straight from a stop to another, that gives places a second way which shares
+    no stretch with the first: those that it ``frees``."""
 
-    place: int
     ends: tuple[int, int]
     length: float
     frees: tuple[int, ...]
@@ -51,8 +49,9 @@ def cuts_of(cables: Sequence[RoutedCable], graph: SiteGraph, parted: StretchesOf
     """
     at = [stop.at for stop in parted.stops]
     by_hub: dict[int, set[int]] = defaultdict(set)
-    dark: _Found = (defaultdict(set), defaultdict(set))
-    held: _Found = (defaultdict(set), defaultdict(set))
+    dark_by_stretch: dict[int, set[int]] = defaultdict(set)
+    dark_by_stop: dict[int, set[int]] = defaultdict(set)
+    held: dict[int, set[int]] = defaultdict(set)
     for cable in cables:
         start, end = cable.need.start, cable.need.end
         by_hub[end].add(start)
@@ -61,32 +60,24 @@ def cuts_of(cables: Sequence[RoutedCable], graph: SiteGraph, parted: StretchesOf
             stops = set.intersection(
                 *(set(stops_on(way, parted.stretches, start)) for way in cable.ways)
             )
-            _add_place(dark, (stretches, stops - {start, end}), start)
+            for stretch in stretches:
+                dark_by_stretch[stretch].add(start)
+            for stop in stops - {start, end}:
+                dark_by_stop[stop].add(start)
     ways: list[SecondWay] = []
     for hub, places in by_hub.items():
         hang_on = graph.hang_on(hub)
         for place in places & hang_on.keys():
-            on = hang_on[place]
-            _add_place(held, (on.stretches, on.stops), place)
+            for stretch in hang_on[place]:
+                held[stretch].add(place)
         ways += second_ways(hang_on, places, at)
     ways.sort(key=lambda way: way.length)
     return CutsOfSite(
-        dark_by_stretch=_in_order(dark[0]),
-        dark_by_stop=_in_order(dark[1]),
-        held_by_stretch=_in_order(held[0]),
-        held_by_stop=_in_order(held[1]),
+        dark_by_stretch=_in_order(dark_by_stretch),
+        dark_by_stop=_in_order(dark_by_stop),
+        held_by_stretch=_in_order(held),
         second_ways=tuple(ways),
     )
-
-
-_Found = tuple[dict[int, set[int]], dict[int, set[int]]]
-"""By stretch, and by stop."""
-
-
-def _add_place(found: _Found, numbers: tuple[Collection[int], Collection[int]], place: int) -> None:
-    for of_kind, each in zip(found, numbers, strict=True):
-        for number in each:
-            of_kind[number].add(place)
 
 
 def _in_order(found: Mapping[int, set[int]]) -> Places:
@@ -94,7 +85,7 @@ def _in_order(found: Mapping[int, set[int]]) -> Places:
 
 
 def second_ways(
-    hang_on: Mapping[int, HangsOn], places: Collection[int], at: Sequence[PlanPoint]
+    hang_on: Mapping[int, Way], places: Collection[int], at: Sequence[PlanPoint]
 ) -> tuple[SecondWay, ...]:
     """For each place that one cut takes down, the shortest trench that frees it; shortest first,
     each trench once.
@@ -103,16 +94,16 @@ def second_ways(
     before the first such stretch on its way to beyond the last.
 
     Args:
-        hang_on: of every stop that is reached from where the places are fed from.
+        hang_on: of every stop that is reached from where the places are fed from, the stretches.
         places: stops that have cables.
         at: where each stop is, m.
     """
-    held = {stop: frozenset(each.stretches) for stop, each in hang_on.items()}
+    held = {stop: frozenset(stretches) for stop, stretches in hang_on.items()}
     cut_off = sorted(stop for stop in places if held.get(stop))
     found: dict[tuple[int, int], SecondWay] = {}
     nearest: dict[tuple[int, int], tuple[int, int, float]] = {}
     for place in cut_off:
-        ordered = hang_on[place].stretches
+        ordered = hang_on[place]
         ends = ordered[0], ordered[-1]
         if ends not in nearest:
             before = [stop for stop, on in held.items() if ends[0] not in on]
@@ -121,9 +112,7 @@ def second_ways(
         one, other, long = nearest[ends]
         covered = held[one] ^ held[other]
         frees = tuple(stop for stop in cut_off if held[stop] <= covered)
-        known = found.get((one, other))
-        if known is None:
-            found[one, other] = SecondWay(place, (one, other), long, frees)
+        found.setdefault((one, other), SecondWay((one, other), long, frees))
     return tuple(sorted(found.values(), key=lambda way: way.length))
 
 

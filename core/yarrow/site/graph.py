@@ -3,7 +3,6 @@ imports networkx. Without it, an extra, no way is looked for."""
 
 from __future__ import annotations
 
-from collections import defaultdict
 from collections.abc import Collection, Iterator, Sequence
 from contextlib import suppress
 from dataclasses import dataclass
@@ -34,15 +33,6 @@ class Edge:
     ends: tuple[int, int]
     length: float
     degrees: float
-
-
-@dataclass(frozen=True, slots=True)
-class HangsOn:
-    """What every way from a stop to another goes through, from that other on: stretches and stops,
-    neither of the two counted."""
-
-    stretches: tuple[int, ...]
-    stops: tuple[int, ...]
 
 
 class SiteGraph:
@@ -176,11 +166,12 @@ class SiteGraph:
     def _long(self, way: Way) -> float:
         return sum(self._edges[number].length for number in way)
 
-    def hang_on(self, hub: int) -> dict[int, HangsOn]:
-        """What every stop that can be reached from one hangs on, on its ways there.
+    def hang_on(self, hub: int) -> dict[int, Way]:
+        """The stretches that every way from one stop to each that can be reached from it goes
+        through, from that one on.
 
         Args:
-            hub: that all of them are looked at from.
+            hub: the one.
         Source:
             Dominators (Lengauer and Tarjan 1979) of the graph whose stretches are points too.
         """
@@ -191,20 +182,12 @@ class SiteGraph:
                 arcs.add_edge(("stop", stop), ("stretch", number))
                 arcs.add_edge(("stretch", number), ("stop", stop))
         above = networkx.immediate_dominators(arcs, ("stop", hub))
-
-        def chain(stop: int) -> Iterator[tuple[str, int]]:
-            node = ("stop", stop)
-            while (parent := above.get(node)) and parent != ("stop", hub):
-                yield parent
-                node = parent
-
-        found = {hub: HangsOn((), ())}
+        found: dict[int, Way] = {hub: ()}
         for kind, stop in above:
             if kind == "stop" and stop != hub:
-                through: dict[str, list[int]] = defaultdict(list)
-                for what, number in chain(stop):
-                    through[what].append(number)
-                found[stop] = HangsOn(
-                    tuple(reversed(through["stretch"])), tuple(reversed(through["stop"]))
-                )
+                through, node = [], ("stop", stop)
+                while (node := above.get(node)) and node != ("stop", hub):
+                    if node[0] == "stretch":
+                        through.append(node[1])
+                found[stop] = tuple(reversed(through))
         return found

@@ -95,7 +95,7 @@ class CableNeed:
 @dataclass(frozen=True, slots=True)
 class PullRules:
     """What a stretch between two pull points may come to: metres when straight, what each quarter
-    bend takes off that, degrees; and whether those are the habit's own."""
+    bend takes off that, degrees."""
 
     most_straight_m: float
     less_per_quarter_m: float

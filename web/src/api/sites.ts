@@ -8,7 +8,6 @@ export type JobSite = Schemas["SiteDetail"];
 export type SitePlan = Schemas["SitePlan"];
 export type SiteStretch = SitePlan["stretches"][number];
 export type SiteStop = SitePlan["stops"][number];
-type Country = "us" | "uk";
 
 export function useSites(jobId: number) {
   return useQuery({
@@ -44,10 +43,8 @@ export function saveSite(
 export async function planSite(
   document: JobSite["document"],
   signal: AbortSignal,
-  country?: Country,
 ): Promise<SitePlan> {
-  const params = { query: { country: country ?? null } };
-  return (await unwrap(client.POST("/api/site", { params, body: document, signal }))) as SitePlan;
+  return (await unwrap(client.POST("/api/site", { body: document, signal }))) as SitePlan;
 }
 
 /** A site's document out of GeoJSON in local metres. */

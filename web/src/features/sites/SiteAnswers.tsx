@@ -17,8 +17,8 @@ type Props = {
 
 export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Props) {
   const put = plan.stops.filter(({ place, kind }) => place === null && kind !== "loose-end");
-  const fix = (text: string) => {
-    const stop = put.find(({ name }) => text.includes(`puts ${name} there`));
+  const fix = (point: unknown) => {
+    const stop = put.find(({ name }) => name === point);
     return stop ? (
       <FixButton
         label={`Set ${stop.name} there`}
@@ -38,7 +38,7 @@ export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Pr
                 ? { ...finding, source: "" }
                 : finding
             }
-            fix={finding.code === "pull-point-wanted" ? fix(finding.text) : null}
+            fix={finding.code === "pull-point-wanted" ? fix(finding.values.point) : null}
           />
         ))}
       </div>

@@ -10,6 +10,7 @@ import type { OpenDocument } from "@/model/savedDocuments";
 import { type DocumentStore, openedStore } from "@/model/savedStore";
 import type { SiteChange, SiteDocument } from "@/model/sites";
 import { useCheck } from "@/state/useCheck";
+import { fieldTypedIn } from "@/ui/fieldTypedIn";
 import { useSavedDocument } from "@/ui/useSavedDocument";
 
 type OpenSite = OpenDocument<SiteDocument, DocumentStore<SiteDocument>>;
@@ -45,10 +46,4 @@ export function useSite(site: JobSite, drafts: readonly Draft[]) {
   );
   const editing: EditingSite = { document, problems, plan, change };
   return { ...checked, each, document, editing };
-}
-
-/** What is typed in one field is one step to undo. */
-function fieldTypedIn(): string {
-  const field = globalThis.document.activeElement;
-  return field instanceof HTMLInputElement ? (field.dataset.path ?? "") : "";
 }

@@ -9,6 +9,7 @@ import type { OpenDocument } from "@/model/savedDocuments";
 import { type DocumentStore, openedStore } from "@/model/savedStore";
 import type { WallDocument } from "@/model/walls";
 import { useCheck } from "@/state/useCheck";
+import { fieldTypedIn } from "@/ui/fieldTypedIn";
 import { useSavedDocument } from "@/ui/useSavedDocument";
 import type { Editing, WallChecks } from "./WallField";
 
@@ -45,10 +46,4 @@ export function useWall(wall: JobWall, drafts: readonly Draft[]) {
     [each, checks],
   );
   return { ...checked, each, document, editing };
-}
-
-/** What is typed in one field is one step to undo. */
-function fieldTypedIn(): string {
-  const field = globalThis.document.activeElement;
-  return field instanceof HTMLInputElement ? (field.dataset.path ?? "") : "";
 }
