@@ -115,7 +115,7 @@ def _of_sweeps(planned: PlannedSite) -> Iterator[Finding]:
         ]
         if bent and min(bent) * 1000 < wants - 1e-6:
             values = {
-                "cable": _cable_phrase(planned, number),
+                "cable": cable_phrase(planned, number),
                 "radius": _sweep(min(bent) * 1000, planned),
                 "least": _sweep(wants, planned),
             }
@@ -148,7 +148,7 @@ def _of_places(planned: PlannedSite) -> Iterator[Finding]:
 def _of_cables(planned: PlannedSite) -> Iterator[Finding]:
     for number, cable in enumerate(planned.cables):
         need, path = cable.need, f"cables[{number}]"
-        named: dict[str, Value] = {"cable": _cable_phrase(planned, number)}
+        named: dict[str, Value] = {"cable": cable_phrase(planned, number)}
         if cable.way is None:
             yield Finding(FindingCode.CABLE_WITHOUT_A_WAY, named, path=f"{path}.to")
             continue
@@ -192,11 +192,18 @@ def stretch_name(planned: PlannedSite, number: int) -> str:
     return f"{one.code or '…'}–{other.code or '…'}"
 
 
-def _cable_phrase(planned: PlannedSite, number: int) -> Phrase:
+def cable_phrase(planned: PlannedSite, number: int, many: int | None = None) -> Phrase:
+    """A need's cables: how many of which kind, from where to where.
+
+    Args:
+        planned: the site.
+        number: of the need.
+        many: of its cables; None, all of them.
+    """
     need, places = planned.site.cables[number], planned.site.places
     values: dict[str, Value] = {
         "kind": kind_phrase(need.kind),
-        "count": count(need.count),
+        "count": count(need.count if many is None else many),
         "one": places[need.start].name,
         "other": places[need.end].name,
     }

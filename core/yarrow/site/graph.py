@@ -8,7 +8,7 @@ from contextlib import suppress
 from dataclasses import dataclass
 from importlib import import_module
 from itertools import pairwise
-from typing import Any
+from typing import Any, Protocol
 
 networkx: Any = None
 with suppress(ImportError):  # the extra yarrow[site] may not be there
@@ -33,6 +33,31 @@ class Edge:
     ends: tuple[int, int]
     length: float
     degrees: float
+
+
+class Joins(Protocol):
+    """Anything that joins two stops, by their numbers."""
+
+    @property
+    def ends(self) -> tuple[int, int]:
+        """Both of them."""
+
+
+def walked(way: Way, joins: Sequence[Joins], start: int) -> Iterator[tuple[int, int, int]]:
+    """A way, stretch by stretch: the stop that each leads from, the one that it leads to, and its
+    number.
+
+    Args:
+        way: from a stop on.
+        joins: the stretches, by their numbers.
+        start: that stop.
+    """
+    at = start
+    for number in way:
+        one, other = joins[number].ends
+        beyond = other if at == one else one
+        yield at, beyond, number
+        at = beyond
 
 
 class SiteGraph:
@@ -119,7 +144,7 @@ class SiteGraph:
         first = self.way((start, end))
         if not first:
             return None
-        used = set(self._arcs(first, start))
+        used = set(walked(first, self._edges, start))
         residual = networkx.DiGraph()
         for number, edge in enumerate(self._edges):
             one, other = edge.ends
@@ -140,20 +165,11 @@ class SiteGraph:
                 used.remove((b, a, number))
             else:
                 used.add((a, b, number))
-        ways = [self._walked(used, start, end), self._walked(used, start, end)]
+        ways = [self._taken(used, start, end), self._taken(used, start, end)]
         shorter, longer = sorted(ways, key=self._long)
         return shorter, longer
 
-    def _arcs(self, way: Way, start: int) -> Iterator[tuple[int, int, int]]:
-        """Each stretch of a way with the stops that it leads from and to."""
-        at = start
-        for number in way:
-            one, other = self._edges[number].ends
-            beyond = other if at == one else one
-            yield at, beyond, number
-            at = beyond
-
-    def _walked(self, used: set[tuple[int, int, int]], start: int, end: int) -> Way:
+    def _taken(self, used: set[tuple[int, int, int]], start: int, end: int) -> Way:
         """A way along some arcs, which are used up."""
         found, at = [], start
         while at != end:

@@ -9,7 +9,7 @@ from itertools import pairwise
 
 from yarrow.catalog.limits import limits
 from yarrow.fill.pull import Pull, Stretch, pull_both_ways
-from yarrow.site.graph import Way
+from yarrow.site.graph import Way, walked
 from yarrow.site.site import CableNeed
 from yarrow.site.stretches import DuctStretch
 
@@ -55,12 +55,10 @@ class Pulls:
 
     def _along(self, need: CableNeed, way: Way) -> CablePull:
         together: list[Stretch] = []
-        at, whole = need.start, 0.0
+        whole = 0.0
         hardest: tuple[int, Pull] | None = None
-        for number in way:
-            ends = self._stretches[number].ends
-            forth = ends[0] == at
-            at = ends[1] if forth else ends[0]
+        for at, _, number in walked(way, self._stretches, need.start):
+            forth = self._stretches[number].ends[0] == at
             met = self._parts_met(number, forth)
             together += [_moved_on(each, whole) for each in met]
             whole += met[-1].ends

@@ -42,6 +42,7 @@ def _quantities(
     unit, more = site.unit, 1 + figures.waste_percent / 100
     dug: defaultdict[tuple[str, float], float] = defaultdict(float)
     ducts: defaultdict[str, float] = defaultdict(float)
+    inner: defaultdict[str, float] = defaultdict(float)
     couplings: Counter[str] = Counter()
     bends: Counter[tuple[str, float]] = Counter()
     tape = ropes = 0.0
@@ -53,14 +54,11 @@ def _quantities(
         ropes += len(laid) * stretch.length
         for duct in laid:
             ducts[duct.size] += stretch.length
+            inner[planned.inner[stretch.number]] += duct.inner * stretch.length
             couplings[duct.size] += max(math.ceil(stretch.length / figures.duct_m) - 1, 0)
             for bend in stretch.bends:
                 bought = max(round(bend.degrees / _NEAREST), 1) * _NEAREST
                 bends[duct.size, bought] += 1
-    inner: defaultdict[str, float] = defaultdict(float)
-    for stretch in planned.parted.stretches:
-        drawn_in = sum(duct.inner for duct in planned.ducts[stretch.number])
-        inner[planned.inner[stretch.number]] += drawn_in * stretch.length
     for (surface, deep), metres in sorted(dug.items()):
         values: dict[str, Value] = {
             "surface": Phrase(f"site/surface/{surface}"),

@@ -6,7 +6,7 @@ from collections import defaultdict
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
-from yarrow.site.graph import SiteGraph, Way
+from yarrow.site.graph import SiteGraph, Way, walked
 from yarrow.site.pulls import CablePull, Pulls
 from yarrow.site.site import CableNeed, DuctSite
 from yarrow.site.stretches import DuctStretch
@@ -77,9 +77,6 @@ def stops_on(way: Way, stretches: Sequence[DuctStretch], start: int) -> Iterator
         stretches: of the site.
         start: the stop that it begins at.
     """
-    at = start
-    yield at
-    for number in way:
-        one, other = stretches[number].ends
-        at = other if at == one else one
-        yield at
+    yield start
+    for _, beyond, _ in walked(way, stretches, start):
+        yield beyond

@@ -6,7 +6,7 @@ from __future__ import annotations
 import math
 from bisect import bisect_left, bisect_right
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import accumulate, pairwise
 
 from yarrow.catalog.ducts import duct_figures
@@ -47,9 +47,22 @@ class DuctWay:
             begins: metres along it.
             ends: likewise.
         """
+        first, beyond = self._between(begins, ends)
+        return self.turned[beyond] - self.turned[first]
+
+    def bends_between(self, begins: float, ends: float) -> tuple[DuctBend, ...]:
+        """The bends that it turns by there, each as far along as it is from the first place.
+
+        Args:
+            begins: metres along it.
+            ends: likewise.
+        """
+        first, beyond = self._between(begins, ends)
+        return tuple(replace(each, along=each.along - begins) for each in self.bends[first:beyond])
+
+    def _between(self, begins: float, ends: float) -> tuple[int, int]:
         first = bisect_right(self.places, begins + _EXACT)
-        beyond = bisect_left(self.places, ends - _EXACT)
-        return self.turned[beyond] - self.turned[first] if beyond > first else 0.0
+        return first, max(bisect_left(self.places, ends - _EXACT), first)
 
 
 @dataclass(frozen=True, slots=True)

@@ -71,16 +71,15 @@ def stretches_of(site: DuctSite, network: TrenchNetwork) -> StretchesOfSite:
     stops: list[Stop] = []
     codes = _codes(site.places)
     taken = {place.name for place in site.places} | set(codes)
-    stop_of_place: dict[int, int] = {}
     stop_of_node: dict[int, int] = {}
     names = _new_names(taken)
+    # A place's number is its stop's too.
     for number, place in enumerate(site.places):
-        stop_of_place[number] = len(stops)
         reason = StopReason.PLACE
         stops.append(Stop(place.entries[0], number, place.name, codes[number], reason))
     for number, node in enumerate(network.nodes):
         if node.place is not None:
-            stop_of_node[number] = stop_of_place[node.place]
+            stop_of_node[number] = node.place
     for chain in network.chains:
         for end in chain.ends:
             if end not in stop_of_node:
@@ -126,11 +125,7 @@ def _duct_stretch(
         ),
         length=stands - begins,
         degrees=way.degrees(begins, stands),
-        bends=tuple(
-            DuctBend(bend.along - begins, bend.degrees, bend.at)
-            for bend in way.bends
-            if begins + 1e-9 < bend.along < stands - 1e-9
-        ),
+        bends=way.bends_between(begins, stands),
     )
 
 

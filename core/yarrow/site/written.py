@@ -7,7 +7,7 @@ from collections.abc import Iterable, Sequence
 from yarrow.catalog.ducts import duct_figures, duct_sizes
 from yarrow.fill.method import trimmed
 from yarrow.findings.finding import gravest_first
-from yarrow.site.checks import kind_phrase, site_findings, stretch_name
+from yarrow.site.checks import cable_phrase, kind_phrase, site_findings, stretch_name
 from yarrow.site.ducts import LaidDuct
 from yarrow.site.planned import PlannedSite
 from yarrow.site.quantities import cable_metres, quantities_of
@@ -164,7 +164,7 @@ def _site_stretch(
             _site_duct(planned, name, duct, at, len(laid), planned.inner[number])
             for at, duct in enumerate(laid, 1)
         ),
-        ducts_text=_ducts_text(laid),
+        ducts_text=f"{len(laid)} × {planned.sizes[number]}",
         section=section,
         dark=_place_names(planned, dark),
         no_way_round=_place_names(planned, planned.cuts.held_by_stretch.get(number, ())),
@@ -185,33 +185,17 @@ def _cut_phrase(planned: PlannedSite, dark: Sequence[int]) -> Phrase:
 def _site_duct(
     planned: PlannedSite, name: str, duct: LaidDuct, at: int, of: int, inner: str
 ) -> SiteDuct:
-    cables = []
-    for each in duct.cables:
-        need = planned.site.cables[each.need]
-        values: dict[str, Value] = {
-            "count": count(each.count),
-            "kind": kind_phrase(need.kind),
-            "one": planned.site.places[need.start].name,
-            "other": planned.site.places[need.end].name,
-        }
-        cables.append(Phrase("site/cable", values))
     return SiteDuct(
         number=at,
         size=duct.size,
         label=f"{name} · {at} of {of} · {duct.size}",
         kind=kind_phrase(duct.kind) if duct.kind else Phrase("site/kind/spare"),
         power=duct.power,
-        cables=tuple(cables),
+        cables=tuple(cable_phrase(planned, each.need, each.count) for each in duct.cables),
         used=duct.used,
         used_text=f"{trimmed(duct.used * 100, 0)} %" if duct.cables else "",
         inner_text=f"{duct.inner} × {inner}" if duct.inner else "",
     )
-
-
-def _ducts_text(laid: Sequence[LaidDuct]) -> str:
-    sizes = list(dict.fromkeys(duct.size for duct in laid))
-    counts = [sum(duct.size == size for duct in laid) for size in sizes]
-    return ", ".join(f"{number} × {size}" for number, size in zip(counts, sizes, strict=True))
 
 
 def _site_cable(planned: PlannedSite, number: int, cable: RoutedCable) -> SiteCable:
