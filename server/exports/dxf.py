@@ -20,7 +20,7 @@ from yarrow.runs.model.plan import WrittenPlan
 
 MOST_POINTS = 2000
 _UNITS: dict[Unit, int] = {"in": 1, "mm": 4}
-_SCALES: dict[int, tuple[Unit, float]] = {
+SCALES: dict[int, tuple[Unit, float]] = {
     1: ("in", 1.0),
     2: ("in", 12.0),
     4: ("mm", 1.0),
@@ -72,6 +72,11 @@ def plan_dxf(plan: WrittenPlan) -> bytes:
             corners = (near, far, along(far, thing.toward, -thing.height))
             outline = [*corners, along(near, thing.toward, -thing.height), near]
             model.add_polyline3d(outline, dxfattribs={"layer": "SITE"})
+    return drawing_bytes(document)
+
+
+def drawing_bytes(document: Drawing) -> bytes:
+    """A DXF drawing as a file."""
     stream = io.StringIO()
     document.write(stream)
     return stream.getvalue().encode()
@@ -125,7 +130,7 @@ def read_drawing(text: str) -> Drawing:
 
 
 def _scale(named: int, units: Unit | None, into: Unit) -> float:
-    known = _SCALES.get(named)
+    known = SCALES.get(named)
     if known is None:
         if units is None:
             raise DocumentError("units", "in or mm: the file does not say what it is drawn in")

@@ -3,7 +3,6 @@ what else was said of it beside it; the lines of any other drawing as trenches."
 
 from __future__ import annotations
 
-import io
 import json
 from collections.abc import Iterator
 from typing import Any
@@ -12,16 +11,15 @@ from ezdxf.entities.dxfentity import DXFEntity
 from ezdxf.filemanagement import new
 
 import yarrow
-from exports.dxf import read_drawing
+from exports.dxf import SCALES, drawing_bytes, read_drawing
 from exports.dxf_path import drawn, joined, path_of, pieces_of
 from yarrow.documents.errors import DocumentError
+from yarrow.measure.units import convert_length
 from yarrow.site.site_plan import SitePlan
 
 _APP = "YARROW"
 _METRES = 6
 """What $INSUNITS calls metres."""
-
-_IN_METRES = {1: 0.0254, 2: 0.3048, 4: 0.001, 5: 0.01, _METRES: 1.0}
 
 _CHUNK = 240
 _TEXT = 1000
@@ -58,9 +56,7 @@ def site_dxf(document: dict[str, Any], plan: SitePlan) -> bytes:
     for stop in plan.stops:
         told = {"layer": "NAMES", "height": _NAME_M, "insert": stop.at}
         model.add_text(stop.name, dxfattribs=told)
-    stream = io.StringIO()
-    drawing.write(stream)
-    return stream.getvalue().encode()
+    return drawing_bytes(drawing)
 
 
 def read_site_dxf(text: str) -> dict[str, Any]:
@@ -69,9 +65,11 @@ def read_site_dxf(text: str) -> dict[str, Any]:
     Raises: DocumentError, where it can't be read, has no line, or does not say its unit.
     """
     drawing = read_drawing(text)
-    scale = _IN_METRES.get(drawing.header.get("$INSUNITS", 0))
-    if scale is None:
+    drawn_in = SCALES.get(drawing.header.get("$INSUNITS", 0))
+    if drawn_in is None:
         raise DocumentError("units", "a drawing that says what it is drawn in ($INSUNITS)")
+    unit, times = drawn_in
+    scale = convert_length(times, unit, "mm") / 1000
     model = drawing.modelspace()
     told = [(entity, said) for entity in model if (said := _told_beside(entity)) is not None]
     if told:

@@ -93,33 +93,29 @@ def add_picture(member: Member, site_id: int, data: bytes) -> SitePicture:
 
 @dataclass(frozen=True, slots=True)
 class PicturesUnderSites:
-    """The picture under each of some sites that has one: ``of`` which, counted from 1, and the
-    ``jpeg`` in base 64. Each is fetched when it is asked for."""
+    """Pictures that lie under sites: ``of`` which, counted from 1, and the ``jpeg`` in base 64.
+    Each is fetched when it is asked for."""
 
-    sites: Sequence[tuple[int, str]]
-    """Their numbers in the database, and the keys of their pictures; empty, it has none."""
-
-    def _there(self) -> list[tuple[int, int]]:
-        found = []
-        for number, (site_id, key) in enumerate(self.sites, 1):
-            picture = SitePicture.objects.filter(site_id=site_id, key=key).values_list("id").first()
-            if key and picture:
-                found.append((number, picture[0]))
-        return found
+    there: Sequence[tuple[int, int]]
+    """Of which site, and the picture's number in the database."""
 
     def __len__(self) -> int:
-        return len(self._there())
+        return len(self.there)
 
     def __iter__(self) -> Iterator[dict[str, Any]]:
-        for number, picture_id in self._there():
+        for number, picture_id in self.there:
             data = bytes(SitePicture.objects.get(id=picture_id).data)
             yield {"of": number, "jpeg": base64.b64encode(data).decode()}
 
 
 def pictures_under(sites: QuerySet[JobSite]) -> PicturesUnderSites:
     """The pictures that lie under the plans of some sites, in their order."""
-    keys = sites.order_by("id").values_list("id", "document__plan__picture")
-    return PicturesUnderSites([(site_id, key or "") for site_id, key in keys])
+    kept = SitePicture.objects.filter(site__in=sites).values_list("site_id", "key", "id")
+    ids = {(site_id, key): picture_id for site_id, key, picture_id in kept}
+    laid = sites.order_by("id").values_list("id", "document__plan__picture")
+    return PicturesUnderSites(
+        [(number, ids[each]) for number, each in enumerate(laid, 1) if each in ids]
+    )
 
 
 def lay_picture(member: Member, site: JobSite, told: dict[str, Any]) -> None:

@@ -149,9 +149,10 @@ function CableRow({ editing, cable, at }: RowProps) {
       <SiteNames
         path={`${path}.via`}
         label={`Places that cable ${at + 1} is led through, between commas`}
-        names={cable.via ?? NOWHERE}
+        values={cable.via ?? NOWHERE}
+        placeholder="nothing said"
         problem={problemAt(editing.problems, `${path}.via`)}
-        onNames={(via) => set({ via })}
+        onValues={(via) => set({ via })}
       />
       <span className="block">
         <Checkbox checked={cable.second ?? false} onChange={(second) => set({ second })}>

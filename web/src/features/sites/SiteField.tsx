@@ -1,8 +1,7 @@
 // A value of a site where it is typed, with what is wrong with it; a row that can be taken out.
 import type { ReactNode } from "react";
-import { IconButton } from "@/ui/Button";
-import { Icon } from "@/ui/Icon";
 import { InlineInput } from "@/ui/InlineInput";
+import { TakeOut } from "@/ui/TakeOut";
 import { useTyped } from "@/ui/useTyped";
 import type { EditingSite } from "./useSite";
 
@@ -52,67 +51,56 @@ export function SiteNumber({ path, label, value, onNumber }: NumberProps) {
   return <InlineInput data-path={path} label={label} value={text} onType={type} onBlur={forget} />;
 }
 
-type NamesProps = {
+type ListProps<T> = {
   path: string;
   label: string;
-  names: readonly string[];
+  values: readonly T[];
+  placeholder: string;
   problem: string | undefined;
-  onNames: (names: string[]) => void;
+  onValues: (values: T[]) => void;
 };
 
-/** Names between commas; a comma that is half typed stays in the field. */
-export function SiteNames({ path, label, names, problem, onNames }: NamesProps) {
-  const { text, setTyped, forget } = useTyped(names.join(", "));
+type Written<T> = ListProps<T> & {
+  write: (value: T) => string;
+  /** What a part between two commas is, in a list of its own; of nothing yet, none. */
+  read: (part: string) => readonly T[];
+};
+
+/** Values between commas; what is half typed stays in the field. */
+function SiteList<T>({ write, read, ...props }: Written<T>) {
+  const { path, label, values, placeholder, problem, onValues } = props;
+  const { text, setTyped, forget } = useTyped(values.map(write).join(", "));
   return (
     <InlineInput
       data-path={path}
       label={label}
       value={text}
       look="text"
-      placeholder="nothing said"
+      placeholder={placeholder}
       problem={problem}
       onType={(typed) => {
         setTyped(typed);
-        onNames(
-          typed
-            .split(",")
-            .map((name) => name.trim())
-            .filter((name) => name !== ""),
-        );
+        onValues(typed.split(",").flatMap((part) => read(part.trim())));
       }}
       onBlur={forget}
     />
   );
 }
 
-type PointsProps = {
-  path: string;
-  label: string;
-  points: readonly (readonly number[])[];
-  problem: string | undefined;
-  onPoints: (points: number[][]) => void;
-};
+export function SiteNames(props: ListProps<string>) {
+  return <SiteList {...props} write={(name) => name} read={(part) => (part ? [part] : [])} />;
+}
 
-/** Points between commas, each as how far east and how far north it is: `22 30, 64 30`. */
-export function SitePoints({ path, label, points, problem, onPoints }: PointsProps) {
-  const { text, setTyped, forget } = useTyped(points.map((point) => point.join(" ")).join(", "));
+/** Points, each as how far east and how far north it is: `22 30, 64 30`. */
+export function SitePoints(props: ListProps<readonly number[]>) {
   return (
-    <InlineInput
-      data-path={path}
-      label={label}
-      value={text}
-      look="text"
-      placeholder="none"
-      problem={problem}
-      onType={(typed) => {
-        setTyped(typed);
-        const read = typed
-          .split(",")
-          .map((point) => point.trim().split(/\s+/).map(Number))
-          .filter((point) => point.length === 2 && point.every(Number.isFinite));
-        onPoints(read);
+    <SiteList
+      {...props}
+      write={(point) => point.join(" ")}
+      read={(part) => {
+        const point = part.split(/\s+/).map(Number);
+        return point.length === 2 && point.every(Number.isFinite) ? [point] : [];
       }}
-      onBlur={forget}
     />
   );
 }
@@ -135,11 +123,7 @@ export function SiteRow({
   return (
     <li className="relative pr-9" data-row={mark}>
       {children}
-      <span className="absolute top-0 right-0">
-        <IconButton label={out} onClick={onOut}>
-          <Icon name="close" className="size-4" />
-        </IconButton>
-      </span>
+      <TakeOut label={out} run={onOut} />
     </li>
   );
 }

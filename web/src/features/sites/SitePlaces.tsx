@@ -108,9 +108,10 @@ function PlaceRow({ editing, place, at }: RowProps) {
             <SitePoints
               path={`${path}.outline`}
               label={`Outline of ${place.name}, points in metres between commas`}
-              points={place.outline ?? NOTHING}
+              values={place.outline ?? NOTHING}
+              placeholder="none"
               problem={problemAt(editing.problems, `${path}.outline`)}
-              onPoints={(outline) => set({ outline })}
+              onValues={(outline) => set({ outline: outline.map((point) => [...point]) })}
             />
           </span>
           <span>
@@ -118,9 +119,10 @@ function PlaceRow({ editing, place, at }: RowProps) {
             <SitePoints
               path={`${path}.entries`}
               label={`Further entries of ${place.name}, points in metres between commas`}
-              points={place.entries ?? NOTHING}
+              values={place.entries ?? NOTHING}
+              placeholder="none"
               problem={problemAt(editing.problems, `${path}.entries`)}
-              onPoints={(entries) => set({ entries })}
+              onValues={(entries) => set({ entries: entries.map((point) => [...point]) })}
             />
           </span>
           <Checkbox checked={place.planned ?? false} onChange={(planned) => set({ planned })}>

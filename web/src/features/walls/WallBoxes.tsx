@@ -4,7 +4,8 @@ import { useCatalogue } from "@/api/queries";
 import { addBox, type BoxSize, removeBox, setBox, sizeBox, type WallBox } from "@/model/walls";
 import { wholeNumber } from "@/model/wholeNumber";
 import { Button } from "@/ui/Button";
-import { choices, TakeOut, useWallChange, useWallDocument, WallField, WallWord } from "./WallField";
+import { TakeOut } from "@/ui/TakeOut";
+import { choices, useWallChange, useWallDocument, WallField, WallWord } from "./WallField";
 
 const SIDES = [
   { value: "left", label: "left" },

@@ -15,9 +15,9 @@ import {
   type WallDocument,
 } from "@/model/walls";
 import { Button } from "@/ui/Button";
+import { TakeOut } from "@/ui/TakeOut";
 import {
   choices,
-  TakeOut,
   useWallChange,
   useWallChecks,
   useWallDocument,

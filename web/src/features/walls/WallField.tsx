@@ -1,4 +1,4 @@
-// A value of a framed wall where it is typed, with what is wrong with it; and how a row is taken out.
+// A value of a framed wall where it is typed, with what is wrong with it.
 import { createContext, useContext } from "react";
 import type { StoreApi } from "zustand";
 import { useStore } from "zustand";
@@ -6,8 +6,6 @@ import { useShallow } from "zustand/react/shallow";
 import type { WallPlan } from "@/api/queries";
 import type { DocumentStore } from "@/model/savedStore";
 import type { WallDocument } from "@/model/walls";
-import { IconButton } from "@/ui/Button";
-import { Icon } from "@/ui/Icon";
 import { InlineInput } from "@/ui/InlineInput";
 import { Select } from "@/ui/Select";
 
@@ -99,16 +97,6 @@ export function WallWord<T extends string>({ label, value, options, onChange }: 
       options={options.map((option) => ({ ...option, value: option.value || EMPTY }))}
       onChange={(next) => onChange((next === EMPTY ? "" : next) as T)}
     />
-  );
-}
-
-export function TakeOut({ label, run }: { label: string; run: () => void }) {
-  return (
-    <span className="absolute top-0 right-0">
-      <IconButton label={label} onClick={run}>
-        <Icon name="close" className="size-4" />
-      </IconButton>
-    </span>
   );
 }
 

@@ -14,7 +14,8 @@ import {
   setWall,
 } from "@/model/walls";
 import { Button } from "@/ui/Button";
-import { TakeOut, useWallChange, useWallDocument, WallField, WallWord } from "./WallField";
+import { TakeOut } from "@/ui/TakeOut";
+import { useWallChange, useWallDocument, WallField, WallWord } from "./WallField";
 
 const CARRIES = [
   { value: "yes", label: "carry a load" },
