@@ -29,8 +29,10 @@ class EveryScreen(PageTest):
         ]
         self.assertEqual(found, [], screen)
 
-    def check(self, screen: str) -> None:
+    def check(self, screen: str, title: str = "") -> None:
         browser = self.browser
+        if title:
+            browser.until(lambda: browser.driver.title == f"{title} · Yarrow", f"a tab {title!r}")
         if not browser.driver.execute_script("return 'axe' in window"):
             browser.driver.execute_script(AXE.read_text())
         self.readable(screen, {})
@@ -70,14 +72,14 @@ class EveryScreen(PageTest):
         self.check("sign in")
         self.sign_in()
         browser.see("main li")
-        self.check("jobs")
+        self.check("jobs", "Jobs")
         run = self.run_named("Bottling line drop")
         self.follow(f"/jobs/{run.job_id}")
         browser.see("main li")
-        self.check("job")
+        self.check("job", "Saltmarsh Cider Works")
         self.follow(f"/runs/{run.id}")
         browser.see("[data-stick-mark]")
-        self.check("planner")
+        self.check("planner", "Bottling line drop")
         browser.write("walk[0].rise", "1")
         browser.see("[data-finding=arcs-overlap]")
         self.check("planner with an error")
@@ -122,7 +124,7 @@ class EveryScreen(PageTest):
         browser.press("Keep it, and go on")
         browser.see_text("3 of")
         browser.see("[data-bench][data-current=true]")
-        self.check("the bench")
+        self.check("the bench", "Framed office, as the tape met it, bench")
         bank = self.run_named("Bottling feeds, a bank of five")
         self.follow(f"/runs/{bank.id}")
         browser.see("[data-stick-mark]")
@@ -153,16 +155,16 @@ class EveryScreen(PageTest):
         self.check("a schedule")
         self.follow(f"/jobs/{run.job_id}/box?name=Press%20hall%20junction")
         browser.see("[data-met]")
-        self.check("a box of a job")
+        self.check("a box of a job", "Press hall junction")
         self.follow(f"/runs/{bank.id}/sheet")
         browser.see("[data-sheet] svg")
         browser.press("The rack", "[role=radio]")
         browser.see_text("least air", "[data-sheet]")
-        self.check("sheet")
+        self.check("sheet", "Sheet")
         self.follow(f"/sites/{JobSite.objects.get().id}")
         browser.see("[data-stretch='PH–H1']").send_keys(Keys.ENTER)
         browser.see("[data-stretch-pane]")
-        self.check("ducts and a stretch")
+        self.check("ducts and a stretch", "Ducts in the grounds")
         browser.press("What is drawn", "button")
         browser.see("[data-row='cables[0]']")
         self.check("ducts as they are drawn")

@@ -2,8 +2,17 @@
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import { Logo } from "./Logo";
+import { usePageTitle } from "./usePageTitle";
 
-export function TopBar({ children, actions }: { children?: ReactNode; actions: ReactNode }) {
+type Props = {
+  /** What the browser calls the tab. */
+  title: string;
+  children?: ReactNode;
+  actions: ReactNode;
+};
+
+export function TopBar({ title, children, actions }: Props) {
+  usePageTitle(title);
   return (
     <header className="flex min-h-13 items-center gap-3 border-b border-line bg-paper px-4 py-1.5">
       <Link to="/" aria-label="All jobs" className="rounded p-1">

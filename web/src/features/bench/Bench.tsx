@@ -8,6 +8,7 @@ import { begunBefore } from "@/model/bench";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { LoadingScreen } from "@/ui/LoadingScreen";
+import { usePageTitle } from "@/ui/usePageTitle";
 import { BenchStep } from "./BenchStep";
 import { CameOutDialog, type Drafts } from "./CameOutDialog";
 import type { Source } from "./gauge/GaugePanel";
@@ -59,6 +60,7 @@ export function Bench({ run, piece }: Props) {
     }
   });
   const aloud = useReadAloud(plan && step && !bench.old ? spoken(plan, step) : "");
+  usePageTitle(`${run.name}, bench`);
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {

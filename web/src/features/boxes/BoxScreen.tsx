@@ -1,19 +1,16 @@
 // A box of a job as a whole: every run that meets there, its volume, its size, its holes.
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { useStore } from "zustand";
 import { boxVersions, removeBox } from "@/api/history";
 import { type JobBox, keys, loadBox } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
-import { useDraftsOf } from "@/features/drafts/useDraftsOf";
+import { Opening, type Unsaved } from "@/features/documents/Opening";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { usePutAway } from "@/features/history/usePutAway";
-import type { Draft } from "@/model/drafts";
 import type { OpenDocument } from "@/model/savedDocuments";
 import { IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
-import { LoadingScreen } from "@/ui/LoadingScreen";
 import { Menu } from "@/ui/Menu";
 import { SavingState } from "@/ui/SavingState";
 import { ScrollArea } from "@/ui/ScrollArea";
@@ -25,27 +22,25 @@ import { boxId, useSiteBox } from "./useSiteBox";
 export default function BoxScreen() {
   const jobId = Number(useParams().jobId);
   const name = useSearchParams()[0].get("name") ?? "";
-  const box = useQuery({
-    queryKey: keys.box(jobId, name),
-    queryFn: () => loadBox(jobId, name),
-    // The screen holds the box from here on; opening it again asks again.
-    gcTime: 0,
-    staleTime: Infinity,
-  });
-  const drafts = useDraftsOf("box", boxId({ job_id: jobId, name }));
-  if (box.isError) {
-    return <LoadingScreen what={box.error.message} retry={() => void box.refetch()} />;
-  }
-  if (box.isPending || !drafts) {
-    return <LoadingScreen what="Opening the box" />;
-  }
-  return <Opened key={name} box={box.data} drafts={drafts.drafts} tabs={drafts.tabs} />;
+  return (
+    <Opening
+      of={{ kind: "box", id: boxId({ job_id: jobId, name }) }}
+      what="the box"
+      queryKey={keys.box(jobId, name)}
+      load={() => loadBox(jobId, name)}
+    >
+      {(box, unsaved) => <Opened key={name} box={box} unsaved={unsaved} />}
+    </Opening>
+  );
 }
 
-type Props = { box: JobBox; drafts: readonly Draft[]; tabs: ReadonlySet<string> };
+type Props = { box: JobBox; unsaved: Unsaved };
 
-function Opened({ box, drafts, tabs }: Props) {
-  const { each, document, change, answer, old, problems, refusal } = useSiteBox(box, drafts);
+function Opened({ box, unsaved }: Props) {
+  const { each, document, change, answer, old, problems, refusal } = useSiteBox(
+    box,
+    unsaved.drafts,
+  );
   const saving = useStore(each.store, (state) => state.saving);
   const kept = useStore(each.store, (state) => state.kept);
   const told = useStore(each.store, (state) => state.baseVersion > 0);
@@ -56,6 +51,7 @@ function Opened({ box, drafts, tabs }: Props) {
   return (
     <div className="flex h-full flex-col">
       <TopBar
+        title={box.name}
         actions={
           <>
             {told ? (
@@ -114,8 +110,7 @@ function Opened({ box, drafts, tabs }: Props) {
         versions={boxVersions(box.job_id, box.name)}
         history={history}
         showHistory={setHistory}
-        drafts={drafts}
-        tabs={tabs}
+        unsaved={unsaved}
       />
     </div>
   );

@@ -1,13 +1,9 @@
 // A box's document as it is changed: its answer at once, saved a moment after the last change.
 import { useQueryClient } from "@tanstack/react-query";
-import { useMemo } from "react";
-import { useStore } from "zustand";
 import type { Schemas } from "@/api/client";
 import { checkSiteBox, type JobBox, keys, saveBox } from "@/api/queries";
-import { useMemberName } from "@/features/drafts/useMemberName";
+import { useOpened } from "@/features/documents/useOpened";
 import type { Draft } from "@/model/drafts";
-import type { OpenDocument } from "@/model/savedDocuments";
-import { type DocumentStore, openedStore } from "@/model/savedStore";
 import { type Fields, said } from "@/model/wires";
 import { useCheck } from "@/state/useCheck";
 import { useSavedDocument } from "@/ui/useSavedDocument";
@@ -15,22 +11,13 @@ import { useSavedDocument } from "@/ui/useSavedDocument";
 export type SiteBoxDocument = Schemas["SiteboxDocument"];
 export type SiteBoxResult = JobBox["result"];
 
-export type OpenBox = OpenDocument<SiteBoxDocument, DocumentStore<SiteBoxDocument>>;
-
 export function useSiteBox(box: JobBox, drafts: readonly Draft[]) {
   const queries = useQueryClient();
-  const member = useMemberName();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: opened once, with what there was then
-  const each = useMemo((): OpenBox => {
-    return {
-      store: openedStore<SiteBoxDocument>(box, drafts),
-      member,
-      target: { kind: "box", id: boxId(box), title: `${box.job_name}, ${box.name}` },
-      send: (document, baseVersion) => saveBox(box.job_id, document, baseVersion),
-      done: () => void queries.invalidateQueries({ queryKey: keys.boxes(box.job_id) }),
-    };
-  }, [box, member, queries]);
-  const document = useStore(each.store, (state) => state.current());
+  const { each, document } = useOpened<SiteBoxDocument>(box, drafts, {
+    target: { kind: "box", id: boxId(box), title: `${box.job_name}, ${box.name}` },
+    send: (next, baseVersion) => saveBox(box.job_id, next, baseVersion),
+    done: () => void queries.invalidateQueries({ queryKey: keys.boxes(box.job_id) }),
+  });
   const checked = useCheck(`box ${box.job_id}`, document, async (asked, signal) => {
     return (await checkSiteBox(box.job_id, asked, signal)) as SiteBoxResult;
   });

@@ -34,7 +34,7 @@ export default function CheckScreen() {
   }
   return (
     <div className="flex h-full flex-col">
-      <TopBar actions={<AccountMenu />}>
+      <TopBar title="Quick check" actions={<AccountMenu />}>
         <Link to="/" className="text-soft hover:text-ink max-desk:hidden">
           Jobs
         </Link>

@@ -1,20 +1,17 @@
 // A job's cut list and its stock: what every piece is cut from, conduit by conduit, and the
 // offcuts that lie there, before and after.
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { useStore } from "zustand";
 import { stockVersions } from "@/api/history";
 import { cutNow, type JobStock, keys, loadStock } from "@/api/queries";
-import { useDraftsOf } from "@/features/drafts/useDraftsOf";
+import { Opening, type Unsaved } from "@/features/documents/Opening";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
-import type { Draft } from "@/model/drafts";
 import { saveNow } from "@/model/savedDocuments";
 import { outcome } from "@/model/saving";
 import { cutWith } from "@/model/stock";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
-import { LoadingScreen } from "@/ui/LoadingScreen";
 import { Menu } from "@/ui/Menu";
 import { SavingState } from "@/ui/SavingState";
 import { Select } from "@/ui/Select";
@@ -30,30 +27,25 @@ const SAWS = [
 
 export default function CutsScreen() {
   const jobId = Number(useParams().jobId);
-  const stock = useQuery({
-    queryKey: keys.stock(jobId),
-    queryFn: () => loadStock(jobId),
-    // The screen holds the stock from here on; opening it again asks again.
-    gcTime: 0,
-    staleTime: Infinity,
-  });
-  const drafts = useDraftsOf("stock", String(jobId));
-  if (stock.isError) {
-    return <LoadingScreen what={stock.error.message} retry={() => void stock.refetch()} />;
-  }
-  if (stock.isPending || !drafts) {
-    return <LoadingScreen what="Opening the cut list" />;
-  }
-  return <Opened stock={stock.data} drafts={drafts.drafts} tabs={drafts.tabs} />;
+  return (
+    <Opening
+      of={{ kind: "stock", id: String(jobId) }}
+      what="the cut list"
+      queryKey={keys.stock(jobId)}
+      load={() => loadStock(jobId)}
+    >
+      {(stock, unsaved) => <Opened stock={stock} unsaved={unsaved} />}
+    </Opening>
+  );
 }
 
-type Props = { stock: JobStock; drafts: readonly Draft[]; tabs: ReadonlySet<string> };
+type Props = { stock: JobStock; unsaved: Unsaved };
 
-function Opened({ stock, drafts, tabs }: Props) {
+function Opened({ stock, unsaved }: Props) {
   const jobId = stock.job_id;
   const { each, document, change, shown, looking, stop, pending, refusal, problems } = useStock(
     stock,
-    drafts,
+    unsaved.drafts,
   );
   const told = useStore(each.store, (state) => state.baseVersion > 0);
   const [history, setHistory] = useState(false);
@@ -62,6 +54,7 @@ function Opened({ stock, drafts, tabs }: Props) {
     <div className="flex min-h-full flex-col print:block">
       <div className="print:hidden">
         <TopBar
+          title="Cut list"
           actions={
             <>
               {told ? (
@@ -159,8 +152,7 @@ function Opened({ stock, drafts, tabs }: Props) {
         versions={stockVersions(jobId)}
         history={history}
         showHistory={setHistory}
-        drafts={drafts}
-        tabs={tabs}
+        unsaved={unsaved}
       />
     </div>
   );

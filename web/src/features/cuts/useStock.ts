@@ -1,17 +1,14 @@
 // A job's stock as it is changed: saved a moment after the last change, and what is cut from it.
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useMemo, useState } from "react";
-import { useStore } from "zustand";
+import { useState } from "react";
 import { Refused } from "@/api/client";
 import { type CutsOfJob, cutsOfJob, type JobStock, saveStock } from "@/api/queries";
-import { useMemberName } from "@/features/drafts/useMemberName";
+import { type Opened, useOpened } from "@/features/documents/useOpened";
 import type { Draft } from "@/model/drafts";
-import type { OpenDocument } from "@/model/savedDocuments";
-import { type DocumentStore, openedStore } from "@/model/savedStore";
 import type { StockDocument } from "@/model/stock";
 import { useSavedDocument } from "@/ui/useSavedDocument";
 
-export type OpenStock = OpenDocument<StockDocument, DocumentStore<StockDocument>>;
+export type OpenStock = Opened<StockDocument>;
 
 /** How long looking for fewer sticks than the first answer has may take. */
 export const LOOK_S = 4;
@@ -19,19 +16,12 @@ export const LOOK_S = 4;
 const NO_PROBLEMS: ReadonlyMap<string, string> = new Map();
 
 export function useStock(stock: JobStock, drafts: readonly Draft[]) {
-  const member = useMemberName();
   const jobId = stock.job_id;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: opened once, with what there was then
-  const each = useMemo((): OpenStock => {
-    return {
-      store: openedStore<StockDocument>(stock, drafts),
-      member,
-      target: { kind: "stock", id: String(jobId), title: `${stock.job_name}, stock` },
-      send: (document, baseVersion) => saveStock(jobId, document, baseVersion),
-      done: () => undefined,
-    };
-  }, [stock, member]);
-  const document = useStore(each.store, (state) => state.current());
+  const { each, document } = useOpened<StockDocument>(stock, drafts, {
+    target: { kind: "stock", id: String(jobId), title: `${stock.job_name}, stock` },
+    send: (next, baseVersion) => saveStock(jobId, next, baseVersion),
+    done: () => undefined,
+  });
   const cuts = useCuts(jobId, document);
   useSavedDocument(each, { readable: cuts.problems.size === 0 });
   return { each, document, change: each.store.getState().change, ...cuts };

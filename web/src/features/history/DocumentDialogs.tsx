@@ -1,8 +1,8 @@
 // What is asked about a document that is open: someone else's version, its history, what was left unsaved.
 
 import type { Versions } from "@/api/history";
+import type { Unsaved } from "@/features/documents/Opening";
 import { DraftsDialog } from "@/features/drafts/DraftsDialog";
-import type { Draft } from "@/model/drafts";
 import type { OpenDocument } from "@/model/savedDocuments";
 import type { Theirs } from "@/model/saving";
 import { tabName } from "@/model/tab";
@@ -14,12 +14,11 @@ type Props<D, Detail> = {
   versions: Versions<Detail>;
   history: boolean;
   showHistory: (open: boolean) => void;
-  drafts: readonly Draft[];
-  tabs: ReadonlySet<string>;
+  unsaved: Unsaved;
 };
 
 export function DocumentDialogs<D, Detail extends Theirs<D>>(props: Props<D, Detail>) {
-  const { each, versions, history, showHistory, drafts, tabs } = props;
+  const { each, versions, history, showHistory, unsaved } = props;
   return (
     <>
       <ConflictDialog each={each} />
@@ -32,8 +31,8 @@ export function DocumentDialogs<D, Detail extends Theirs<D>>(props: Props<D, Det
       />
       <DraftsDialog
         each={each}
-        drafts={drafts.filter(({ tab }) => tab !== tabName())}
-        openTabs={tabs}
+        drafts={unsaved.drafts.filter(({ tab }) => tab !== tabName())}
+        openTabs={unsaved.tabs}
       />
     </>
   );

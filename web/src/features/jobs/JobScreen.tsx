@@ -71,7 +71,7 @@ export function JobScreen() {
   };
   return (
     <div className="flex min-h-full flex-col">
-      <TopBar actions={<AccountMenu />}>
+      <TopBar title={name} actions={<AccountMenu />}>
         <Link to="/" className="text-soft hover:text-ink">
           Jobs
         </Link>

@@ -25,7 +25,7 @@ export function JobsScreen() {
   }
   return (
     <div className="flex min-h-full flex-col">
-      <TopBar actions={<AccountMenu />}>
+      <TopBar title="Jobs" actions={<AccountMenu />}>
         <span className="truncate text-soft">{crew}</span>
       </TopBar>
       <main className="mx-auto w-full max-w-4xl flex-1 p-4 desk:p-8">

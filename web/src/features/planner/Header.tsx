@@ -73,6 +73,7 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
 
   return (
     <TopBar
+      title={name}
       actions={
         <>
           <UndoButtons store={store} />

@@ -34,6 +34,7 @@ export function PaperSheet<P extends LargePaper>(props: Props<P>) {
     <div className="flex min-h-full flex-col print:block">
       <div className="print:hidden">
         <TopBar
+          title="Sheet"
           actions={
             <>
               <SegmentedControl label="Paper" value={paper} options={papers} onChange={setPaper} />

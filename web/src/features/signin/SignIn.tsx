@@ -7,6 +7,7 @@ import { rememberSession } from "@/api/token";
 import { Button } from "@/ui/Button";
 import { Logo } from "@/ui/Logo";
 import { TextField } from "@/ui/TextField";
+import { usePageTitle } from "@/ui/usePageTitle";
 
 export function SignIn() {
   const queries = useQueryClient();
@@ -19,6 +20,7 @@ export function SignIn() {
       queries.setQueryData(keys.session, session);
     },
   });
+  usePageTitle("");
   const submit = (event: FormEvent) => {
     event.preventDefault();
     signIn.mutate();

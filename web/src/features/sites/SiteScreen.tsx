@@ -1,6 +1,5 @@
 // Ducts between buildings: the plan that fills the window, and beside it what is drawn, what it comes
 // to, and the stretch under the finger.
-import { useQuery } from "@tanstack/react-query";
 import { useCallback, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { useStore } from "zustand";
@@ -10,15 +9,13 @@ import { type JobSite, loadSite } from "@/api/sites";
 import { SiteDrawing } from "@/drawing/site/SiteDrawing";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { DocumentTitle } from "@/features/documents/DocumentTitle";
-import { useDraftsOf } from "@/features/drafts/useDraftsOf";
+import { Opening, type Unsaved } from "@/features/documents/Opening";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { usePutAway } from "@/features/history/usePutAway";
-import type { Draft } from "@/model/drafts";
 import { type OpenDocument, saveNow } from "@/model/savedDocuments";
 import { setSite } from "@/model/sites";
 import { Button } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
-import { LoadingScreen } from "@/ui/LoadingScreen";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { TopBar } from "@/ui/TopBar";
@@ -38,29 +35,24 @@ type Beside = "answers" | "drawn" | "stretch";
 
 export default function SiteScreen() {
   const siteId = Number(useParams().siteId);
-  const site = useQuery({
-    queryKey: keys.site(siteId),
-    queryFn: () => loadSite(siteId),
-    // The screen holds the site from here on; opening it again asks again.
-    gcTime: 0,
-    staleTime: Infinity,
-  });
-  const drafts = useDraftsOf("site", String(siteId));
-  if (site.isError) {
-    return <LoadingScreen what={site.error.message} retry={() => void site.refetch()} />;
-  }
-  if (site.isPending || !drafts) {
-    return <LoadingScreen what="Opening the ducts" />;
-  }
-  return <Opened site={site.data} drafts={drafts.drafts} tabs={drafts.tabs} />;
+  return (
+    <Opening
+      of={{ kind: "site", id: String(siteId) }}
+      what="the ducts"
+      queryKey={keys.site(siteId)}
+      load={() => loadSite(siteId)}
+    >
+      {(site, unsaved) => <Opened site={site} unsaved={unsaved} />}
+    </Opening>
+  );
 }
 
-type Props = { site: JobSite; drafts: readonly Draft[]; tabs: ReadonlySet<string> };
+type Props = { site: JobSite; unsaved: Unsaved };
 
-function Opened({ site, drafts, tabs }: Props) {
+function Opened({ site, unsaved }: Props) {
   const { each, document, editing, answer, old, current, problems, refusal } = useSite(
     site,
-    drafts,
+    unsaved.drafts,
   );
   const { change } = editing;
   const member = useSession().data?.member?.name ?? "";
@@ -88,6 +80,7 @@ function Opened({ site, drafts, tabs }: Props) {
   return (
     <div className="flex h-full flex-col">
       <TopBar
+        title={document.name ?? ""}
         actions={
           <>
             <UndoButtons store={each.store} />
@@ -194,8 +187,7 @@ function Opened({ site, drafts, tabs }: Props) {
         versions={siteVersions(site.id)}
         history={history}
         showHistory={setHistory}
-        drafts={drafts}
-        tabs={tabs}
+        unsaved={unsaved}
       />
     </div>
   );

@@ -1,19 +1,14 @@
 // Ducts between buildings as they are changed: planned at once, saved a moment after the last change.
 import { useQueryClient } from "@tanstack/react-query";
-import { useCallback, useMemo } from "react";
-import { useStore } from "zustand";
+import { useCallback } from "react";
 import { keys } from "@/api/queries";
 import { type JobSite, planSite, type SitePlan, saveSite } from "@/api/sites";
-import { useMemberName } from "@/features/drafts/useMemberName";
+import { useOpened } from "@/features/documents/useOpened";
 import type { Draft } from "@/model/drafts";
-import type { OpenDocument } from "@/model/savedDocuments";
-import { type DocumentStore, openedStore } from "@/model/savedStore";
 import type { SiteChange, SiteDocument } from "@/model/sites";
 import { useCheck } from "@/state/useCheck";
 import { fieldTypedIn } from "@/ui/fieldTypedIn";
 import { useSavedDocument } from "@/ui/useSavedDocument";
-
-type OpenSite = OpenDocument<SiteDocument, DocumentStore<SiteDocument>>;
 
 /** What changes a site, and what is found of it: what every list of it is given. */
 export type EditingSite = {
@@ -25,18 +20,11 @@ export type EditingSite = {
 
 export function useSite(site: JobSite, drafts: readonly Draft[]) {
   const queries = useQueryClient();
-  const member = useMemberName();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: opened once, with what there was then
-  const each = useMemo((): OpenSite => {
-    return {
-      store: openedStore<SiteDocument>(site, drafts),
-      member,
-      target: { kind: "site", id: String(site.id), title: `${site.job_name}, ${site.name}` },
-      send: (document, baseVersion) => saveSite(site.id, document, baseVersion),
-      done: () => void queries.invalidateQueries({ queryKey: keys.sites(site.job_id) }),
-    };
-  }, [site, member, queries]);
-  const document = useStore(each.store, (state) => state.current());
+  const { each, document } = useOpened<SiteDocument>(site, drafts, {
+    target: { kind: "site", id: String(site.id), title: `${site.job_name}, ${site.name}` },
+    send: (next, baseVersion) => saveSite(site.id, next, baseVersion),
+    done: () => void queries.invalidateQueries({ queryKey: keys.sites(site.job_id) }),
+  });
   const checked = useCheck<SiteDocument, SitePlan>(`site ${site.id}`, document, planSite);
   useSavedDocument(each, { readable: checked.problems.size === 0 });
   const { problems, answer: plan } = checked;

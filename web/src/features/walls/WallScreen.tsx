@@ -1,5 +1,4 @@
 // A framed wall of a job: the elevation, the same as a list, and what it comes to.
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { useStore } from "zustand";
@@ -8,15 +7,13 @@ import { type JobWall, keys, loadWall } from "@/api/queries";
 import { WallElevation } from "@/drawing/WallElevation";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { DocumentTitle } from "@/features/documents/DocumentTitle";
-import { useDraftsOf } from "@/features/drafts/useDraftsOf";
+import { Opening, type Unsaved } from "@/features/documents/Opening";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { usePutAway } from "@/features/history/usePutAway";
-import type { Draft } from "@/model/drafts";
 import { type OpenDocument, saveNow } from "@/model/savedDocuments";
 import { setWall } from "@/model/walls";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
-import { LoadingScreen } from "@/ui/LoadingScreen";
 import { Menu } from "@/ui/Menu";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { TopBar } from "@/ui/TopBar";
@@ -27,29 +24,24 @@ import { WallFields } from "./WallFields";
 
 export default function WallScreen() {
   const wallId = Number(useParams().wallId);
-  const wall = useQuery({
-    queryKey: keys.wall(wallId),
-    queryFn: () => loadWall(wallId),
-    // The screen holds the wall from here on; opening it again asks again.
-    gcTime: 0,
-    staleTime: Infinity,
-  });
-  const drafts = useDraftsOf("wall", String(wallId));
-  if (wall.isError) {
-    return <LoadingScreen what={wall.error.message} retry={() => void wall.refetch()} />;
-  }
-  if (wall.isPending || !drafts) {
-    return <LoadingScreen what="Opening the wall" />;
-  }
-  return <Opened wall={wall.data} drafts={drafts.drafts} tabs={drafts.tabs} />;
+  return (
+    <Opening
+      of={{ kind: "wall", id: String(wallId) }}
+      what="the wall"
+      queryKey={keys.wall(wallId)}
+      load={() => loadWall(wallId)}
+    >
+      {(wall, unsaved) => <Opened wall={wall} unsaved={unsaved} />}
+    </Opening>
+  );
 }
 
-type Props = { wall: JobWall; drafts: readonly Draft[]; tabs: ReadonlySet<string> };
+type Props = { wall: JobWall; unsaved: Unsaved };
 
-function Opened({ wall, drafts, tabs }: Props) {
+function Opened({ wall, unsaved }: Props) {
   const { each, document, editing, answer, old, current, problems, refusal } = useWall(
     wall,
-    drafts,
+    unsaved.drafts,
   );
   const { change } = editing;
   const saving = useStore(each.store, (state) => state.saving);
@@ -65,6 +57,7 @@ function Opened({ wall, drafts, tabs }: Props) {
   return (
     <div className="flex h-full flex-col">
       <TopBar
+        title={document.name ?? ""}
         actions={
           <>
             <UndoButtons store={each.store} />
@@ -132,8 +125,7 @@ function Opened({ wall, drafts, tabs }: Props) {
         versions={wallVersions(wall.id)}
         history={history}
         showHistory={setHistory}
-        drafts={drafts}
-        tabs={tabs}
+        unsaved={unsaved}
       />
     </div>
   );

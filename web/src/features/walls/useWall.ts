@@ -1,37 +1,26 @@
 // A framed wall as it is changed: its plan at once, saved a moment after the last change.
 import { useQueryClient } from "@tanstack/react-query";
 import { useLayoutEffect, useMemo, useState } from "react";
-import { createStore, useStore } from "zustand";
+import { createStore } from "zustand";
 import { type JobWall, keys, planWall, saveWall, type WallPlan } from "@/api/queries";
-import { useMemberName } from "@/features/drafts/useMemberName";
+import { useOpened } from "@/features/documents/useOpened";
 import type { Draft } from "@/model/drafts";
-import type { OpenDocument } from "@/model/savedDocuments";
-import { type DocumentStore, openedStore } from "@/model/savedStore";
 import type { WallDocument } from "@/model/walls";
 import { useCheck } from "@/state/useCheck";
 import { fieldTypedIn } from "@/ui/fieldTypedIn";
 import { useSavedDocument } from "@/ui/useSavedDocument";
 import type { Editing, WallChecks } from "./WallField";
 
-type OpenWall = OpenDocument<WallDocument, DocumentStore<WallDocument>>;
-
 export function useWall(wall: JobWall, drafts: readonly Draft[]) {
   const queries = useQueryClient();
-  const member = useMemberName();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: opened once, with what there was then
-  const each = useMemo((): OpenWall => {
-    return {
-      store: openedStore<WallDocument>(wall, drafts),
-      member,
-      target: { kind: "wall", id: String(wall.id), title: `${wall.job_name}, ${wall.name}` },
-      send: (document, baseVersion) => saveWall(wall.id, document, baseVersion),
-      done: () => {
-        void queries.invalidateQueries({ queryKey: keys.walls(wall.job_id) });
-        void queries.invalidateQueries({ queryKey: keys.wallRuns(wall.id) });
-      },
-    };
-  }, [wall, member, queries]);
-  const document = useStore(each.store, (state) => state.current());
+  const { each, document } = useOpened<WallDocument>(wall, drafts, {
+    target: { kind: "wall", id: String(wall.id), title: `${wall.job_name}, ${wall.name}` },
+    send: (next, baseVersion) => saveWall(wall.id, next, baseVersion),
+    done: () => {
+      void queries.invalidateQueries({ queryKey: keys.walls(wall.job_id) });
+      void queries.invalidateQueries({ queryKey: keys.wallRuns(wall.id) });
+    },
+  });
   const checked = useCheck<WallDocument, WallPlan>(`wall ${wall.id}`, document, planWall);
   useSavedDocument(each, { readable: checked.problems.size === 0 });
   const { problems, answer: plan } = checked;
