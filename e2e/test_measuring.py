@@ -49,6 +49,20 @@ class Measuring(PageTest):
         browser.see_marks("48 15/16", "53 5/16", "57 11/16")
         browser.see_text("centre", "tr[data-mark='1']")
 
+    def test_a_job_speaks_its_own_country_s_words(self) -> None:
+        browser = self.browser
+        self.open_run("Gate motor")
+        browser.press("Add what comes next")
+        for word in ("Set", "3-bend crossover", "4-bend crossover", "Box set"):
+            browser.see_text(word, "[role=menu]")
+        offered = browser.see("[role=menu]").text
+        browser.press("Set", "[role=menuitem]")
+        browser.until(lambda: self.focused().endswith(".rise"), "the cursor in the new line")
+        for theirs in ("Offset", "saddle"):
+            self.assertNotIn(theirs, offered)
+        browser.press("Fitting at the end")
+        browser.see_text("inspection fitting", "[role=listbox]")
+
     def focused(self) -> str:
         return str(self.browser.driver.execute_script("return document.activeElement.dataset.path"))
 

@@ -57,9 +57,9 @@ def compose_wires_sheet(plan: WrittenPlan, heading: Heading, paper: tuple[float,
         drawing.text(MARGIN, y, "Nothing is told of this run's wire.", 4, bold=True)
     else:
         findings = (*wires.findings, *fill.findings, *(wires.pull.findings if wires.pull else ()))
-        y = _verdict(drawing, fill, y)
+        y = _verdict(drawing, fill, heading.wording, y)
         y = _conductors(drawing, fill, y + 4)
-        y = _else(drawing, fill, y + 5)
+        y = _else(drawing, fill, heading.wording, y + 5)
         y = _pull(drawing, wires, y + 4, heading.wording)
         top = max(foot - findings_height(findings, width, heading.wording), y)
         draw_findings(drawing, findings, top + 3, foot, heading.wording)
@@ -67,7 +67,7 @@ def compose_wires_sheet(plan: WrittenPlan, heading: Heading, paper: tuple[float,
     return drawing
 
 
-def _verdict(drawing: Drawing, fill: FillResult, y: float) -> float:
+def _verdict(drawing: Drawing, fill: FillResult, wording: Wording, y: float) -> float:
     right = drawing.width - MARGIN
     colour = MOSS if fill.passes else BRICK
     word = "It goes in" if fill.passes else "It does not go in"
@@ -77,8 +77,8 @@ def _verdict(drawing: Drawing, fill: FillResult, y: float) -> float:
     drawing.rectangle(MARGIN, y, wide, 4, line=0.2, stroke=SOFT)
     drawing.rectangle(MARGIN, y, wide * min(fill.share, 1.0), 4, fill=colour, line=0)
     y += 9
-    rule = f"{fill.rule.text[0].upper()}{fill.rule.text[1:]}"
-    said = f"{rule}. {fill.rule.written}."
+    rule = wording.text(fill.rule.text)
+    said = f"{rule[0].upper()}{rule[1:]}. {fill.rule.written}."
     return drawing.paragraph(MARGIN, y, wide, said, _TEXT, colour=SOFT)
 
 
@@ -113,7 +113,7 @@ def _conductors(drawing: Drawing, fill: FillResult, y: float) -> float:
     return y
 
 
-def _else(drawing: Drawing, fill: FillResult, y: float) -> float:
+def _else(drawing: Drawing, fill: FillResult, wording: Wording, y: float) -> float:
     """The smallest that passes, and the other country's way."""
     wide = drawing.width - 2 * MARGIN
     sizes = [f"{each.name} {(each.size or 'none').replace('-', ' ')}" for each in fill.by_type]
@@ -122,9 +122,8 @@ def _else(drawing: Drawing, fill: FillResult, y: float) -> float:
     other = fill.beside
     if other is not None:
         share = f"{other.share:.0%} of what is allowed. " if other.passes is not None else ""
-        y = drawing.paragraph(
-            MARGIN, y + 1, wide, f"The other way: {share}{other.text}.", _TEXT, colour=SOFT
-        )
+        said = f"The other way: {share}{wording.text(other.text)}."
+        y = drawing.paragraph(MARGIN, y + 1, wide, said, _TEXT, colour=SOFT)
     return y
 
 

@@ -6,10 +6,11 @@ import unittest
 
 from core.tests.fill.asking import a_box, said, said_codes
 from yarrow.fill.boxes import BoxResult
+from yarrow.wording.wording import EN_US
 
 
 def lines(result: BoxResult) -> dict[str, float]:
-    return {line.what: line.volume for line in result.lines}
+    return {EN_US.text(line.what): line.volume for line in result.lines}
 
 
 class Allowances(unittest.TestCase):
@@ -77,11 +78,11 @@ class Volumes(unittest.TestCase):
         # 10 x 2.25 = 22.5 and clamps 2.25: 24.75, 3.75 too much for 21.
         result = a_box(clamps=True, conductors=[{"size": "12", "ends": 10}])
         self.assertEqual(len(result.to_pass), 2)
-        self.assertIn("3.75 in³", result.to_pass[0])
-        self.assertIn("2 12 AWG fewer", result.to_pass[1])
+        self.assertIn("3.75 in³", EN_US.text(result.to_pass[0]))
+        self.assertIn("2 12 AWG fewer", EN_US.text(result.to_pass[1]))
         # Nine wires: 22.5, 1.5 too much: the clamps' 2.25 are enough.
         nine = a_box(clamps=True, conductors=[{"size": "12", "ends": 9}])
-        self.assertIn("clamp outside", nine.to_pass[0])
+        self.assertIn("clamp outside", EN_US.text(nine.to_pass[0]))
         self.assertTrue(a_box(conductors=[{"size": "12", "ends": 9}]).passes)
         self.assertEqual(a_box(conductors=[{"size": "12", "ends": 9}]).to_pass, ())
 

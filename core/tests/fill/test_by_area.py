@@ -13,6 +13,7 @@ from yarrow.catalog.wiring import us_wires
 from yarrow.fill.area import Area
 from yarrow.fill.check import holder_of
 from yarrow.fill.counting import Load, additional_count, fits, max_count
+from yarrow.wording.wording import EN_US
 
 
 class WorkedByHand(unittest.TestCase):
@@ -126,18 +127,18 @@ class WhatItSays(unittest.TestCase):
     def test_the_rule_its_edition_and_its_source_are_told(self) -> None:
         rule = by_area(wire(1, "12")).rule
         self.assertEqual((rule.source, rule.edition), ("NFPA 70, chapter 9, table 1", "2023"))
-        self.assertIn("53 %", rule.text)
+        self.assertEqual(EN_US.text(rule.text), "one conductor: 53 %")
 
     def test_the_other_way_beside_it(self) -> None:
         # 20 ft and three bends: 16 mm has 6000 / (30 + 6.096 x 8) = 76; nine 12 AWG as 4 mm2, 43.
         beside = by_area(wire(9, "12"), length="20'", bends=3).beside
         assert beside is not None
         self.assertEqual((beside.limit, beside.used, beside.passes), (76, 9 * 43, False))
-        self.assertIn("16 mm", beside.text)
+        self.assertIn("read as 16 mm conduit", EN_US.text(beside.text))
         none = by_area(cable(1, 0.3), length=60).beside
         assert none is not None
         self.assertIsNone(none.passes)
-        self.assertIn("No figure", none.text)
+        self.assertIn("No figure", EN_US.text(none.text))
         self.assertIsNone(by_area(wire(9, "12")).beside)
 
 

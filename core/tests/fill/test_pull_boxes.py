@@ -15,6 +15,7 @@ from yarrow.documents.box_files import entries_document, pull_box_document
 from yarrow.fill.entries import EntriesResult
 from yarrow.fill.pull_boxes import Placed, PullBoxResult
 from yarrow.fill.rings import least_spacing, row_of_holes
+from yarrow.wording.wording import EN_US
 
 
 def entry(id_: str, wall: str, size: str, row: int = 1) -> dict[str, Any]:
@@ -62,7 +63,7 @@ class TheRule(unittest.TestCase):
         # Row 1: 12 + 2; row 2: 18.
         self.assertEqual(result.least.width, 18)
         self.assertEqual(
-            {r.text for r in result.reasons if r.wall == "left"},
+            {EN_US.text(r.text) for r in result.reasons if r.wall == "left"},
             {"left wall, row 1: 6 × 2 + 2", "left wall, row 2: 6 × 3"},
         )
 

@@ -12,6 +12,7 @@ from yarrow.documents.box_files import entries_document
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.site_box_file import box_key, ends_named, site_box_document
 from yarrow.fill.site_box import SiteBoxResult
+from yarrow.wording.wording import EN_GB, EN_US
 
 
 def wired(name: str, box: str, *conductors: dict[str, Any], **more: Any) -> dict[str, Any]:
@@ -38,7 +39,9 @@ class WhatMeets(unittest.TestCase):
             [(met.id, met.run, met.end) for met in result.met],
             [("A", "A run", "end"), ("B", "B run", "end")],
         )
-        self.assertEqual(result.met[0].wires, ("4 × 12 AWG THHN", "1 × 12 AWG THHN earth"))
+        wires = [[country.text(each) for each in result.met[0].wires] for country in (EN_US, EN_GB)]
+        self.assertEqual(wires[0], ["4 × 12 AWG THHN", "1 × 12 AWG THHN ground"])
+        self.assertEqual(wires[1], ["4 × 12 AWG THHN", "1 × 12 AWG THHN earth"])
         self.assertEqual(box_key(" Junction "), box_key("junction"))
         self.assertEqual(list(ends_named(ELSEWHERE)), [("end", "Other box")])
 

@@ -17,6 +17,7 @@ from yarrow.documents.run_file import read_run
 from yarrow.measure.tape import read_length
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.bending_sequence import handle_run
+from yarrow.wording.wording import EN_US
 
 POWERED: dict[str, Any] = {"conduit": {"type": "rmc", "size": "2"}, "bender": "powered-2"}
 MOVES = ("arcs-overlap", "before-start", "end-short", "mark-off-pipe", "bends-too-close",
@@ -70,7 +71,8 @@ class Rounded(unittest.TestCase):
                         {"size": "14", "ends": fourteens}, {"size": "12", "ends": twelves},
                     ],
                 }  # fmt: skip
-                told = [text for text in box_document(box).to_pass if "ring of at least" in text]
+                ways = map(EN_US.text, box_document(box).to_pass)
+                told = [text for text in ways if "ring of at least" in text]
                 if told:
                     volume = re.search(r"at least ([\d.]+) in³", told[0])
                     assert volume
@@ -141,7 +143,7 @@ class NoFactorLeft(unittest.TestCase):
         beside = plan.wires.fill.beside
         assert beside
         self.assertIsNone(beside.passes)
-        self.assertIn("draw-in box", beside.text)
+        self.assertIn("draw-in box", EN_US.text(beside.text))
         self.assertTrue(handle_run(read_run(document)).orders)
         self.assertTrue(plan_rack(read_run(document)).pipes)
 

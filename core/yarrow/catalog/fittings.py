@@ -22,7 +22,8 @@ class Fitting:
     """A fitting of the catalogue. ``takes_in`` are the joints whose pipe goes beyond its face by
     their thread or socket; ``screwed_into``: threaded pipe is turned into it. ``coupling`` is what
     of the conduit's usual coupling the tape is held to (empty: there is none); ``beyond_mm`` is how
-    far pipe goes beyond the face, up to an outside diameter."""
+    far pipe goes beyond the face, up to an outside diameter. ``name_uk`` is empty where both
+    countries call it the same."""
 
     kind: str
     name: str
@@ -33,6 +34,12 @@ class Fitting:
     coupling: Literal["", "middle", "face"] = ""
     beyond_mm: tuple[tuple[float, float], ...] = ()
     source: str = ""
+    name_uk: str = ""
+
+    @property
+    def british_name(self) -> str:
+        """What it is called in the United Kingdom."""
+        return self.name_uk or self.name
 
     @property
     def takes_thread(self) -> bool:
@@ -62,6 +69,7 @@ def fittings() -> dict[str, Fitting]:
             coupling=row.get("coupling", ""),
             beyond_mm=tuple((float(most), float(mm)) for most, mm in row.get("beyond_mm", [])),
             source=row.get("source", ""),
+            name_uk=row.get("name_uk", ""),
         )
         for kind, row in toml("fittings").items()
     }

@@ -73,10 +73,11 @@ class CataloguedBender:
 
 @dataclass(frozen=True, slots=True)
 class CataloguedFitting:
-    """What a run can start from or end at."""
+    """What a run can start from or end at, by its names in the US and the UK."""
 
     kind: str
     name: str
+    name_uk: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -196,7 +197,9 @@ def catalogue() -> Catalogue:
             for c in conduits().values()
         ),
         benders=tuple(_catalogued_bender(entry) for entry in benders().values()),
-        fittings=tuple(CataloguedFitting(f.kind, f.name) for f in fittings().values()),
+        fittings=tuple(
+            CataloguedFitting(f.kind, f.name, f.british_name) for f in fittings().values()
+        ),
         conductors=tuple(_catalogued_conductors()),
         boxes=tuple(
             CataloguedBox(b.id, b.name, float(b.volume), b.per_gang, source_of("boxes-us"))

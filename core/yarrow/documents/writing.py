@@ -125,8 +125,8 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
         rule = "law" if said.law else "habit"
         lines += [
             "",
-            f"{len(said.straps)} straps: within {said.first_text} of every end, then "
-            f"{said.spacing_text} ({rule}: {said.source})",
+            f"{say(Phrase('work/straps'))}: {len(said.straps)}, within {said.first_text} of every "
+            f"end, then {said.spacing_text} ({rule}: {said.source})",
         ]
         for strap in said.straps:
             lines.append(f"     {strap.number}. leg {strap.leg} at {strap.at_text}")

@@ -54,7 +54,7 @@ class Turn(OnItsLeg):
         loose=("at", "angle"),
         said=(
             Said(
-                ("stub", "turn", "bend"),
+                ("stub", "turn", "bend", "upstand"),
                 "a 90 by its height, or where its back is",
                 "at",
                 ("at",),

@@ -11,7 +11,7 @@ from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, 
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import MM_PER_INCH, Unit
-from yarrow.wording.phrase import Quantity
+from yarrow.wording.phrase import Phrase, Quantity
 
 
 @dataclass(frozen=True, slots=True)
@@ -81,11 +81,17 @@ class Area:
         """Table 1, or the note on nipples."""
         if self.is_nipple:
             limits = fill_limits().nipple
-            text = f"nipple of {limits.inches} in or less: {self.percent(count)} %"
+            most = Quantity(limits.inches, "in", f"{limits.inches} in")
+            text = Phrase("fill-rule/nipple", {"most": most, "share": self._share(count)})
             return FillRule(text, limits.source, limits.edition)
         shares = fill_limits().share
-        many = {1: "one conductor", 2: "two conductors"}.get(count, "more than two conductors")
-        return FillRule(f"{many}: {self.percent(count)} %", shares.source, shares.edition)
+        many = {1: "one", 2: "two"}.get(count, "more")
+        text = Phrase(f"fill-rule/{many}", {"share": self._share(count)})
+        return FillRule(text, shares.source, shares.edition)
+
+    def _share(self, count: int) -> Quantity:
+        percent = self.percent(count)
+        return Quantity(percent, "%", f"{percent} %")
 
     def types(self, holder: Raceway) -> tuple[str, ...]:
         """All that are told of in the holder's unit."""

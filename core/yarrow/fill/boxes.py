@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 
@@ -11,7 +11,7 @@ from yarrow.catalog.wiring import StandardBox, WireSize, box_allowances, standar
 from yarrow.fill.method import FillRule, trimmed, trimmed_down, trimmed_up
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
-from yarrow.wording.phrase import Phrase, Quantity, Value
+from yarrow.wording.phrase import Phrase, Quantity, Value, count
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,7 +69,7 @@ class OutletBox:
 class BoxLine:
     """One line of the sum: what, how many allowances of which size, and their volume."""
 
-    what: str
+    what: Phrase
     allowances: float
     size: str
     each: float
@@ -83,7 +83,7 @@ class BoxResult:
     what would make this one do."""
 
     format: str
-    name: str
+    name: Phrase
     needed: float
     volume: float
     passes: bool
@@ -93,7 +93,7 @@ class BoxResult:
     smallest_name: str
     smallest_alike: str | None
     lines: tuple[BoxLine, ...]
-    to_pass: tuple[str, ...]
+    to_pass: tuple[Phrase, ...]
     rule: FillRule
     findings: tuple[Finding, ...]
 
@@ -117,7 +117,7 @@ def check_box(box: OutletBox) -> BoxResult:
     alike = [each for each in enough if _same_shape(box, each)]
     passes = needed <= volume
     limits = fill_limits().box
-    rule = FillRule("so many cubic inches a conductor", limits.source, limits.edition)
+    rule = FillRule(Phrase("fill-rule/box"), limits.source, limits.edition)
     to_pass = () if passes else _to_pass(box, needed - volume)
     findings = [*_too_small(needed, volume, (alike or enough), rule)]
     findings += _body_findings(box)
@@ -156,7 +156,7 @@ def _same_shape(box: OutletBox, other: StandardBox) -> bool:
 
 @dataclass(frozen=True, slots=True)
 class _Line:
-    what: str
+    what: Phrase
     allowances: Fraction
     size: WireSize
 
@@ -173,37 +173,40 @@ def _lines(box: OutletBox) -> list[_Line]:
     limits = fill_limits().box
     found: list[_Line] = []
 
-    def add(what: str, allowances: float | Fraction, size: WireSize | None) -> None:
+    def add(what: Phrase, allowances: float | Fraction, size: WireSize | None) -> None:
         if allowances and size is not None:
             found.append(_Line(what, Fraction(allowances), size))
 
     for wires in box.wires:
-        add(_counted(wires.ends, "ending or spliced here"), wires.ends * limits.ends, wires.size)
-        add(_counted(wires.passes, "passing through"), wires.passes * limits.passes, wires.size)
-        loop = "passing with a loop of 12 in or more"
-        add(_counted(wires.loops, loop), wires.loops * limits.loops, wires.size)
+        ends, passes, loops = wires.ends, wires.passes, wires.loops
+        add(Phrase("box-line/ends", _counting(ends)), ends * limits.ends, wires.size)
+        add(Phrase("box-line/passes", _counting(passes)), passes * limits.passes, wires.size)
+        add(Phrase("box-line/loops", _counting(loops)), loops * limits.loops, wires.size)
     for devices in box.devices:
-        wide = f", {devices.gangs} gangs wide" if devices.gangs > 1 else ""
         allowances = devices.count * devices.gangs * limits.device
-        add(_counted(devices.count, "on its yoke", "device") + wide, allowances, devices.size)
+        what = Phrase("box-line/devices", _counting(devices.count))
+        if devices.gangs > 1:
+            what = Phrase("box-line/gangs", {"devices": what, "gangs": count(devices.gangs)})
+        add(what, allowances, devices.size)
     largest = _largest_conductor(box)
     if box.clamps:
-        add("clamps inside, all together", limits.clamps, largest)
-    add(_counted(box.fittings, "", "support fitting"), box.fittings * limits.fittings, largest)
+        add(Phrase("box-line/clamps"), limits.clamps, largest)
+    supports = Phrase("box-line/supports", _counting(box.fittings))
+    add(supports, box.fittings * limits.fittings, largest)
     if box.grounds is not None and box.grounds.count:
         beyond = max(box.grounds.count - limits.grounds_together, 0)
         grounds = 1 + beyond * Fraction(str(limits.ground_beyond))
-        many = box.grounds.count
-        what = f"{many} equipment grounds" if many > 1 else "1 equipment ground"
+        what = Phrase("box-line/grounds", _counting(box.grounds.count))
         add(what, grounds, box.grounds.size)
     for terminals in box.terminals:
         allowances = terminals.count * limits.terminals
-        add(_counted(terminals.count, "", "terminal block"), allowances, terminals.size)
+        blocks = Phrase("box-line/terminals", _counting(terminals.count))
+        add(blocks, allowances, terminals.size)
     return found
 
 
-def _counted(count: int, how: str, what: str = "conductor") -> str:
-    return f"{count} {what}{'s' if count != 1 else ''} {how}".strip()
+def _counting(number: int) -> dict[str, Value]:
+    return {"count": count(number)}
 
 
 def _largest_conductor(box: OutletBox) -> WireSize | None:
@@ -217,31 +220,42 @@ def _largest_conductor(box: OutletBox) -> WireSize | None:
     return max(present, key=lambda size: box_allowances()[size], default=None)
 
 
-def _name(box: OutletBox) -> str:
+def _name(box: OutletBox) -> Phrase:
     if box.volume is not None:
-        name = "conduit body, stamped" if box.body else "stamped"
-        return f"{name} {trimmed(float(box.volume), 2)} in³"
-    standard = standard_boxes()[box.id].name
-    name = f"{standard}, {box.gangs} gangs" if box.gangs > 1 else standard
-    return f"{name}, with {len(box.added)} ring{'s'[: len(box.added) > 1]}" if box.added else name
+        return Phrase(
+            "box-name/body" if box.body else "box-name/stamped",
+            {"volume": _volume_of(float(box.volume), trimmed)},
+        )
+    name = Phrase("box-name", {"name": standard_boxes()[box.id].name})
+    if box.gangs > 1:
+        name = Phrase("box-name/gangs", {"name": name, "gangs": count(box.gangs)})
+    if not box.added:
+        return name
+    return Phrase("box-name/rings", {"name": name, "rings": count(len(box.added))})
 
 
-def _to_pass(box: OutletBox, short: Fraction) -> tuple[str, ...]:
+def _volume_of(volume: float, to_places: Callable[[float, int], str]) -> Quantity:
+    return Quantity(volume, "in^3", f"{to_places(volume, 2)} in³")
+
+
+def _to_pass(box: OutletBox, short: Fraction) -> tuple[Phrase, ...]:
     """What would make a box do that is ``short`` of so many cubic inches, the least work first."""
     limits = fill_limits().box
-    found = []
+    found: list[Phrase] = []
     largest = _largest_conductor(box)
     if box.clamps and largest and box_allowances()[largest] * limits.clamps >= short:
-        found.append("Connectors that clamp outside: the clamps' allowance falls away.")
-    found.append(f"An extension or plaster ring of at least {trimmed_up(float(short), 2)} in³.")
+        found.append(Phrase("box-passes/clamps-outside"))
+    found.append(Phrase("box-passes/ring", {"least": _volume_of(float(short), trimmed_up)}))
     for wires in sorted(box.wires, key=lambda each: -box_allowances()[each.size]):
         each = box_allowances()[wires.size]
         fewer = -(-short // each)
         if wires.ends >= fewer:
-            found.append(
-                f"{fewer} {wire_name(wires.size)} fewer spliced here "
-                f"({trimmed(float(each), 2)} in³ each), in another box."
-            )
+            values: dict[str, Value] = {
+                "fewer": count(int(fewer)),
+                "size": wire_name(wires.size),
+                "each": _volume_of(float(each), trimmed),
+            }
+            found.append(Phrase("box-passes/fewer", values))
     return tuple(found)
 
 
@@ -252,7 +266,7 @@ def _too_small(
         return []
     smallest = Phrase("smallest-box", {"box": instead[0].name}) if instead else Phrase("no-box")
     values: dict[str, Value] = {
-        "needed": Quantity(float(needed), "in^3", f"{trimmed_up(float(needed), 2)} in³"),
+        "needed": _volume_of(float(needed), trimmed_up),
         "there": Quantity(float(volume), "in^3", trimmed_down(float(volume), 2)),
         "instead": smallest,
     }

@@ -12,7 +12,7 @@ from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, PrintedRow, trimmed
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
-from yarrow.wording.phrase import Quantity, count
+from yarrow.wording.phrase import Phrase, Quantity, count
 
 
 @dataclass(frozen=True, slots=True)
@@ -89,13 +89,18 @@ class CableFactorFill:
 
     def rule(self, count: int) -> FillRule:
         """The table that the run is read in."""
-        length = f"{trimmed(float(self.length_m), 2)} m"
+        metres = float(self.length_m)
+        length = Quantity(metres, "m", f"{trimmed(metres, 2)} m")
         if self.is_short:
-            text = f"straight, {length}: the table for short straight runs"
+            text = Phrase("fill-rule/short", {"length": length})
         else:
-            bends = "straight" if not self.bends else f"{self.bends} bend{'s'[: self.bends > 1]}"
-            text = f"{length}, {bends}: the table for long runs and runs with bends"
+            text = Phrase("fill-rule/long", {"length": length, "bends": self._bends()})
         return FillRule(text, factor_rule().source, factor_rule().edition)
+
+    def _bends(self) -> Phrase:
+        if not self.bends:
+            return Phrase("fill-rule/straight")
+        return Phrase("fill-rule/bends", {"count": count(self.bends)})
 
     def rows(self, holder: Raceway) -> tuple[PrintedRow, ...]:
         """The printed rows that the length lies on or between; of a short straight run, none.

@@ -22,6 +22,7 @@ from yarrow.fill.result import (
     RacewaySummary,
     Smallest,
 )
+from yarrow.wording.phrase import Phrase, Quantity, Value, count
 
 
 def check_fill(
@@ -190,19 +191,14 @@ def _jam(holder: Raceway, conductors: Sequence[Conductor]) -> float | None:
 def _heat(method: FillMethod, conductors: Sequence[Conductor]) -> AmpacityAdjustment:
     carrying = sum(each.count for each in conductors if each.carries)
     percent = method.ampacity_percent(carrying)
-    if percent is not None:
-        text = (
-            f"{carrying} carry current: {percent} % of their ampacity, before anything for warmth "
-            "of the place."
-            if percent < 100
-            else f"{carrying} carry current: no adjustment for their number."
-        )
-        return AmpacityAdjustment(carrying, percent, text, adjustment_source())
-    text = (
-        f"{carrying} carry current: grouping factors for the circuits are looked up on their own."
-    )
-    limits = fill_limits().grouping
-    return AmpacityAdjustment(carrying, None, text, limits.cited)
+    values: dict[str, Value] = {"carrying": count(carrying)}
+    if percent is None:
+        text = Phrase("ampacity/by-circuits", values)
+        return AmpacityAdjustment(carrying, None, text, fill_limits().grouping.cited)
+    if percent < 100:
+        values["percent"] = Quantity(percent, "%", f"{percent} %")
+    text = Phrase("ampacity/adjusted" if percent < 100 else "ampacity/whole", values)
+    return AmpacityAdjustment(carrying, percent, text, adjustment_source())
 
 
 def holder_of(kind: str, size: str) -> Raceway:

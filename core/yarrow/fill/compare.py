@@ -15,6 +15,7 @@ from yarrow.fill.counting import Load, fits, used_by
 from yarrow.fill.method import FillMethod, MethodName, MissingTableValue, has_limit, trimmed
 from yarrow.fill.result import OtherWay
 from yarrow.fill.weight import copper_mm2
+from yarrow.wording.phrase import Phrase
 
 
 def beside(
@@ -36,24 +37,29 @@ def beside(
         return None
     try:
         if method.name == "factor":
-            return _compared(Area(holder.unit), holder, conductors, "")
+            return _compared(Area(holder.unit), holder, conductors)
         other = CableFactorFill(length_m, bends)
-        metric, said = _metric(holder)
-        return _compared(other, metric, [_as_cable(each) for each in conductors], said)
+        return _compared(other, _metric(holder), [_as_cable(each) for each in conductors], holder)
     except MissingTableValue as missing:
         name: MethodName = "area" if method.name == "factor" else "factor"
-        text = f"No figure by that way: {missing.expected}."
+        text = Phrase("other-way/no-figure", {"expected": missing.expected})
         return OtherWay(name, None, 0.0, 0.0, 0.0, "factor", text, "")
 
 
 def _compared(
-    method: FillMethod, holder: Raceway, conductors: Sequence[Conductor], said: str
+    method: FillMethod,
+    holder: Raceway,
+    conductors: Sequence[Conductor],
+    stands_for: Raceway | None = None,
 ) -> OtherWay:
+    """What a way says; ``stands_for``, the raceway that the holder is read for."""
     loads = [Load(each.count, method.each(each)) for each in conductors]
     count = sum(load.count for load in loads)
     limit, used = has_limit(method, holder, count), used_by(loads)
     rule = method.rule(count)
-    way = "By area" if method.name == "area" else "By drawing-in factor"
+    text = Phrase(f"other-way/{method.name}", {"rule": rule.text})
+    if stands_for is not None and stands_for.unit != holder.unit:
+        text = Phrase("other-way/read-as", {"way": text, "size": holder.size})
     return OtherWay(
         method.name,
         fits(method, holder, loads),
@@ -61,21 +67,21 @@ def _compared(
         limit,
         used / limit,
         method.amount,
-        f"{way}, {rule.text}{said}",
+        text,
         rule.written,
     )
 
 
-def _metric(holder: Raceway) -> tuple[Raceway, str]:
-    """The metric conduit that stands for a US one, and a word on it."""
+def _metric(holder: Raceway) -> Raceway:
+    """The metric conduit that stands for a US one; a metric one is its own."""
     if holder.unit == "mm":
-        return factor_holder(holder.type, holder.size), ""
+        return factor_holder(holder.type, holder.size)
     size = fill_limits().equivalent.conduit.get(holder.size)
     if size is None:
         raise MissingTableValue(
             "conduit.size", f"sizes to {max(factor_rule().conduits, key=int)} mm"
         )
-    return factor_holder("steel", size), f", read as {size} mm conduit and the next larger cables"
+    return factor_holder("steel", size)
 
 
 def _as_cable(conductor: Conductor) -> Conductor:

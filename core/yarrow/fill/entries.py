@@ -16,7 +16,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.rounding import USUAL_STEP, round_to
 from yarrow.measure.units import Unit, convert_length
-from yarrow.wording.phrase import Quantity, Value
+from yarrow.wording.phrase import Phrase, Quantity, Value
 
 
 @dataclass(frozen=True, slots=True)
@@ -121,15 +121,9 @@ def check_entries(box: OpenBox) -> EntriesResult:
         passes,
         tuple(placed),
         tuple(spacings),
-        FillRule(_MUST_NOT_MEET[box.unit], limits.source, limits.edition),
+        FillRule(Phrase("fill-rule/entries"), limits.source, limits.edition),
         gravest_first(found),
     )
-
-
-_MUST_NOT_MEET = {
-    "in": "locknuts and bushings must not meet",
-    "mm": "lock rings and bushes must not meet",
-}
 
 
 def _device(box: OpenBox) -> Sides | None:

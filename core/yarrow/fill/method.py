@@ -9,6 +9,7 @@ from typing import Literal, Protocol
 from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import Unit
+from yarrow.wording.phrase import Phrase
 
 MethodName = Literal["area", "factor", "space"]
 Amount = Literal["in^2", "mm2", "factor"]
@@ -25,9 +26,9 @@ class MissingTableValue(ValueError):
 
 @dataclass(frozen=True, slots=True)
 class FillRule:
-    """A rule in words, with where it is written."""
+    """A rule as a sentence, with where it is written."""
 
-    text: str
+    text: Phrase
     source: str
     edition: str
 

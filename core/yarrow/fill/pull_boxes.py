@@ -78,7 +78,7 @@ class Reason:
     side: Literal["width", "height"]
     wall: str
     row: int
-    text: str
+    text: Phrase
     length: float
 
 
@@ -169,12 +169,8 @@ def check_pull_box(box: PullBox) -> PullBoxResult:
         )
         for pull, distance in zip(box.pulls, apart, strict=True)
     )
-    rule = FillRule(
-        f"straight {limits.straight} times, angle and U {limits.angle} times the largest raceway "
-        "and the others of its row",
-        limits.source,
-        limits.edition,
-    )
+    times: dict[str, Value] = {"straight": count(limits.straight), "angle": count(limits.angle)}
+    rule = FillRule(Phrase("fill-rule/pull-box", times), limits.source, limits.edition)
     have = Sides(*box.have) if box.have else None
     findings = [*_pull_box_findings(box, least, drawn, pulls, have, rule)]
     return PullBoxResult(
@@ -216,7 +212,13 @@ def _straight(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
         if _kind(one, other) != "straight":
             continue
         larger = _larger(box, by_id, pull)
-        text = f"{one.id} straight to {other.id}: {times} × {trimmed(larger, 2)}"
+        values: dict[str, Value] = {
+            "one": one.id,
+            "other": other.id,
+            "times": count(times),
+            "larger": Quantity(larger, box.unit, trimmed(larger, 2)),
+        }
+        text = Phrase("pull-box/straight", values)
         found.append(Reason(_across(one.wall), one.wall, one.row, text, times * larger))
     return found
 
@@ -238,8 +240,13 @@ def _angled(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
             (nominal(r.size, box.unit) for r in box.raceways if (r.wall, r.row) == (wall, row)),
             reverse=True,
         )
-        others = "".join(f" + {trimmed(size, 2)}" for size in sizes[1:])
-        text = f"{wall} wall, row {row}: {times} × {trimmed(sizes[0], 2)}{others}"
+        largest, *others = (Quantity(size, box.unit, trimmed(size, 2)) for size in sizes)
+        values: dict[str, Value] = {
+            "wall": Phrase(f"box-wall/{wall}"),
+            "row": count(row),
+            "sum": (Phrase("times", {"times": count(times), "size": largest}), *others),
+        }
+        text = Phrase("pull-box/angled", values)
         found.append(Reason(_across(wall), wall, row, text, times * sizes[0] + sum(sizes[1:])))
     return found
 

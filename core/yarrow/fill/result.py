@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from yarrow.fill.method import Amount, FillRule, MethodName, PrintedRow
 from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.measure.units import Unit
+from yarrow.wording.phrase import Phrase
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,7 +67,7 @@ class OtherWay:
     limit: float
     share: float
     amount: Amount
-    text: str
+    text: Phrase
     source: str
 
 
@@ -77,7 +78,7 @@ class AmpacityAdjustment:
 
     carrying: int
     percent: int | None
-    text: str
+    text: Phrase
     source: str
 
 

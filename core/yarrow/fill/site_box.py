@@ -21,7 +21,7 @@ from yarrow.fill.pull_boxes import (
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.units import Unit
-from yarrow.wording.phrase import Value, count
+from yarrow.wording.phrase import Phrase, Value, count
 
 
 @dataclass(frozen=True, slots=True)
@@ -78,7 +78,7 @@ class MeetingRun:
     end: str
     conduit: str
     size: str
-    wires: tuple[str, ...]
+    wires: tuple[Phrase, ...]
     wall: BoxWall
     row: int
 
@@ -130,11 +130,17 @@ def check_site_box(box: BoxOnSite) -> SiteBoxResult:
 
 
 def _meeting_run(meeting: Meeting) -> MeetingRun:
-    counts: dict[str, int] = {}
+    counts: dict[tuple[str, bool], int] = {}
     for each in meeting.wires:
-        name = f"{each.name} earth" if each.role == "earth" else each.name
-        counts[name] = counts.get(name, 0) + each.count
-    wires = tuple(f"{count} × {name}" for name, count in counts.items())
+        alike = each.name, each.role == "earth"
+        counts[alike] = counts.get(alike, 0) + each.count
+    wires = tuple(
+        Phrase(
+            "meeting-wires/earth" if earth else "meeting-wires",
+            {"count": count(many), "name": name},
+        )
+        for (name, earth), many in counts.items()
+    )
     return MeetingRun(
         meeting.id,
         meeting.run,

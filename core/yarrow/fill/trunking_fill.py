@@ -14,7 +14,7 @@ from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, 
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import MM_PER_INCH
-from yarrow.wording.phrase import Quantity, Value
+from yarrow.wording.phrase import Phrase, Quantity, Value
 
 
 @dataclass(frozen=True, slots=True)
@@ -70,7 +70,9 @@ class TrunkingFill:
     def rule(self, count: int) -> FillRule:
         """The 45 %."""
         limits = fill_limits().trunking
-        return FillRule(f"at most {limits.percent} % of the inside", limits.source, limits.edition)
+        share = Quantity(float(limits.percent), "%", f"{limits.percent} %")
+        text = Phrase("fill-rule/inside", {"share": share})
+        return FillRule(text, limits.source, limits.edition)
 
     def types(self, holder: Raceway) -> tuple[str, ...]:
         """Trunking is all of one sort."""

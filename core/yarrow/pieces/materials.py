@@ -5,7 +5,7 @@ from __future__ import annotations
 from yarrow.catalog.fittings import fittings
 from yarrow.pieces.piece_plan import Joint, Material, PieceOfRun, Supports
 from yarrow.pieces.places import RunToPart
-from yarrow.wording.phrase import Phrase, Value
+from yarrow.wording.phrase import Phrase, Value, by_country
 
 
 def materials_of(
@@ -35,14 +35,14 @@ def materials_of(
         lines.append(Material(Phrase("material/sized", name), couplings.count(coupling)))
     end = parted.layout.pipe.end
     own = (run.start.own, end.own if end else "")
-    named = [
-        mine or fittings()[kind].name
+    names = [
+        (mine, mine) if mine else (fittings()[kind].name, fittings()[kind].british_name)
         for kind, mine in zip(ends, own, strict=True)
         if kind != "open" or mine
     ]
-    for fitting in dict.fromkeys(named):
-        name = {"what": fitting, "size": size}
-        lines.append(Material(Phrase("material/sized", name), named.count(fitting)))
+    for us, uk in dict.fromkeys(names):
+        fitting: dict[str, Value] = {"what": by_country(us, uk), "size": size}
+        lines.append(Material(Phrase("material/sized", fitting), names.count((us, uk))))
     lines.append(Material(Phrase("material/straps", {"size": size}), len(supports.straps)))
     if threads:
         lines.append(Material(Phrase("material/zinc-and-oil"), 1))

@@ -4,6 +4,8 @@ remedies, and the parts that sentences are made of."""
 from __future__ import annotations
 
 EN_US = {
+    # A name that is another in each country
+    "by-country": "{us}",
     # Parts of sentences
     "line": "line {number}",
     "line/labelled": "line {number} ({label})",
@@ -403,7 +405,7 @@ EN_US = {
     "wall/steel-plates": "steel plates over holes near the stud's edge",
     "wall/steel-plates-habit": "steel plates, by habit: they are not asked for with this conduit",
     "wall/order-boxes": "Mount all boxes, each with its mark for the board on the stud's face.",
-    "wall/order-connectors": "Put all connectors in, and tighten their lock rings.",
+    "wall/order-connectors": "Put all connectors in, and tighten their locknuts.",
     "wall/order-holes": (
         "Bore all holes, line by line: eyes covered, and nothing live or under pressure behind. "
         "Put the steel plates on."
@@ -576,11 +578,11 @@ EN_US = {
     ),
     "step/close-running-coupler": (
         "Hold piece {piece} up to piece {before}, wind the coupler back over the joint until "
-        "{takes} are in from either side, and bring its lock ring up behind it."
+        "{takes} are in from either side, and bring its locknut up behind it."
     ),
     "step/close-threadless-coupling": (
         "Push both pipes into the threadless coupling, {takes} each, to its stop, and tighten both "
-        "glands."
+        "its nuts."
     ),
     "step/join-glue": (
         "Glue piece {piece} into the {coupling} on piece {before}, as far as the stop, {takes}."
@@ -610,8 +612,8 @@ EN_US = {
     ),
     "box-wider-than-its-bay": "{box} is wider than its bay: between the studs there are {room}.",
     "knockouts-too-close": (
-        "Of the {pipes} pipes in {box} two are {room} apart, and want {needed} so that their lock "
-        "rings do not meet. Take other knockouts, a wider box, or bring one in elsewhere."
+        "Of the {pipes} pipes in {box} two are {room} apart, and want {needed} so that their "
+        "locknuts do not meet. Take other knockouts, a wider box, or bring one in elsewhere."
     ),
     "boxes-overlap": "{one} and {other} are in one place. Put one higher, or on another stud.",
     "bit-too-small": "A bit of {bit} does not let {pipe} of pipe through, on line {line}.",
@@ -888,7 +890,53 @@ EN_US = {
         "The printed factor of {trunking} is taken: it leaves out walls and lid. 45 % of {size} by "
         "its name would be {nominal}."
     ),
+    "fill-rule/one": "one conductor: {share}",
+    "fill-rule/two": "two conductors: {share}",
+    "fill-rule/more": "more than two conductors: {share}",
+    "fill-rule/nipple": "nipple of {most} or less: {share}",
+    "fill-rule/short": "straight, {length}: the table for short straight runs",
+    "fill-rule/long": "{length}, {bends}: the table for long runs and runs with bends",
+    "fill-rule/straight": "straight",
+    "fill-rule/bends": "{count} bend{count!s}",
+    "fill-rule/inside": "at most {share} of the inside",
+    "fill-rule/entries": "locknuts and bushings must not meet",
+    "fill-rule/pull-box": (
+        "straight {straight} times, angle and U {angle} times the largest raceway and the others "
+        "of its row"
+    ),
+    "fill-rule/box": "so many cubic inches a conductor",
+    "other-way/area": "By area, {rule}",
+    "other-way/factor": "By drawing-in factor, {rule}",
+    "other-way/read-as": "{way}, read as {size} mm conduit and the next larger cables",
+    "other-way/no-figure": "No figure by that way: {expected}.",
+    "ampacity/adjusted": (
+        "{carrying} carry current: {percent} of their ampacity, before anything for warmth of the "
+        "place."
+    ),
+    "ampacity/whole": "{carrying} carry current: no adjustment for their number.",
+    "ampacity/by-circuits": (
+        "{carrying} carry current: grouping factors for the circuits are looked up on their own."
+    ),
     # Boxes
+    "box-name": "{name}",
+    "box-name/gangs": "{name}, {gangs} gangs",
+    "box-name/rings": "{name}, with {rings} ring{rings!s}",
+    "box-name/stamped": "stamped {volume}",
+    "box-name/body": "conduit body, stamped {volume}",
+    "box-line/ends": "{count} conductor{count!s} ending or spliced here",
+    "box-line/passes": "{count} conductor{count!s} passing through",
+    "box-line/loops": "{count} conductor{count!s} passing with a loop of 12 in or more",
+    "box-line/devices": "{count} device{count!s} on its yoke",
+    "box-line/gangs": "{devices}, {gangs} gangs wide",
+    "box-line/clamps": "clamps inside, all together",
+    "box-line/supports": "{count} support fitting{count!s}",
+    "box-line/grounds": "{count} equipment ground{count!s}",
+    "box-line/terminals": "{count} terminal block{count!s}",
+    "box-passes/clamps-outside": "Connectors that clamp outside: the clamps' allowance falls away.",
+    "box-passes/ring": "An extension or plaster ring of at least {least}.",
+    "box-passes/fewer": "{fewer} {size} fewer spliced here ({each} each), in another box.",
+    "meeting-wires": "{count} × {name}",
+    "meeting-wires/earth": "{count} × {name} ground",
     "box-too-small": "The box is too small: {needed} needed, {there} there. {instead}",
     "smallest-box": "{box!c} is the smallest that does.",
     "no-box": "No box does.",
@@ -905,6 +953,13 @@ EN_US = {
         "The least box by the rule has no room for the locknuts and distances: {width} by "
         "{height} as drawn has."
     ),
+    "pull-box/straight": "{one} straight to {other}: {times} × {larger}",
+    "pull-box/angled": "{wall} wall, row {row}: {sum: + }",
+    "box-wall/left": "left",
+    "box-wall/right": "right",
+    "box-wall/top": "top",
+    "box-wall/bottom": "bottom",
+    "times": "{times} × {size}",
     "too-close": "Raceways of a pull can't all be kept apart here: put one on another wall.",
     "no-pull": (
         "No pull goes through {raceways:, }: what comes in there is spliced here, which counts "

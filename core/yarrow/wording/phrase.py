@@ -28,6 +28,14 @@ Value = Quantity | Phrase | str | tuple["Value", ...]
 """What stands in a sentence: a figure, a phrase, a name as it was given, or several of these."""
 
 
+def by_country(us: str, uk: str) -> Phrase:
+    """A name that each country has its own word for.
+
+    Args: us, in the United States; uk, in the United Kingdom.
+    """
+    return Phrase("by-country", {"us": us, "uk": uk})
+
+
 def in_turn(*parts: Phrase) -> Phrase:
     """Sentences one after the other."""
     return parts[0] if len(parts) == 1 else Phrase("in-turn", {"parts": parts})

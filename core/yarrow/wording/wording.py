@@ -13,7 +13,8 @@ from yarrow.wording.phrase import Phrase, Quantity, Value
 
 class Wording:
     """Templates by key, with places in braces: ``{name}``; ``{name!c}`` with a capital,
-    ``{name!f}`` its first sentence without the stop, ``{names:, }`` several, with that between.
+    ``{name!f}`` its first sentence without the stop, ``{count!s}`` the s of so many unless it is
+    one, ``{names:, }`` several, with that between.
 
     A figure may go unsaid: it is there for who reads the answer as data.
     """
@@ -43,7 +44,10 @@ class Wording:
     def _placed(
         self, phrase: Phrase, name: str, between: str | None, conversion: str | None
     ) -> str:
-        text = self._worded(phrase.values[name], between or " ")
+        value = phrase.values[name]
+        if conversion == "s":
+            return "" if isinstance(value, Quantity) and value.value == 1 else "s"
+        text = self._worded(value, between or " ")
         if conversion == "c":
             return text[:1].upper() + text[1:]
         if conversion == "f":

@@ -2922,13 +2922,15 @@ export interface components {
         };
         /**
          * CataloguedFitting
-         * @description What a run can start from or end at.
+         * @description What a run can start from or end at, by its names in the US and the UK.
          */
         CataloguedFitting: {
             /** Kind */
             kind: string;
             /** Name */
             name: string;
+            /** Name Uk */
+            name_uk: string;
         };
         /**
          * CataloguedRaceway
@@ -3377,7 +3379,7 @@ export interface components {
         };
         /**
          * FillRule
-         * @description A rule in words, with where it is written.
+         * @description A rule as a sentence, with where it is written.
          */
         FillRule: {
             /** Edition */

@@ -1,16 +1,18 @@
 import { describe, expect, it } from "vitest";
 import type { LineKind } from "@/model/document";
+import { type Country, wordFor } from "@/model/wording";
 import type { Part } from "./kindSpec";
 import { bendsName, KINDS } from "./kinds";
+import { isWords } from "./usual";
 
 const all = Object.entries(KINDS).map(([kind, spec]) => ({ kind, ...spec }));
 
 /** A sentence to read, its fields as their names in brackets. */
-function read(parts: readonly Part[]): string {
+function read(parts: readonly Part[], country: Country = "us"): string {
   return parts
     .map((part) => {
-      if (typeof part === "string") {
-        return part;
+      if (isWords(part)) {
+        return wordFor(part, country);
       }
       if ("from" in part) {
         return ", from the turn";
@@ -38,11 +40,14 @@ describe("kinds", () => {
   it.each(all)("$kind makes a line of its own kind, and reads as a sentence", (spec) => {
     expect(spec.newLine.kind).toBe(spec.kind);
     for (const parts of [spec.sentence, ...spec.quiet]) {
-      expect(read(parts)).not.toMatch(/ {2}|\w\[|\][\w[]| [.,]|^ | $/);
+      for (const country of ["us", "uk"] as const) {
+        expect(read(parts, country)).not.toMatch(/ {2}|\w\[|\][\w[]| [.,]|^ | $/);
+      }
     }
   });
 
   it("reads as it is said", () => {
+    expect(read(KINDS.saddle3.quiet[0] ?? [], "uk")).toMatch(/^3-bend crossover at \[angle\], /);
     expect(read(KINDS.offset.sentence)).toBe("Step [side] by [rise] [own], [of] [at]");
     expect(read(KINDS.saddle4.sentence)).toBe(
       "Over [rise] high, [width] wide, from [at], going [side]",
@@ -62,8 +67,14 @@ describe("kinds", () => {
   });
 
   it("names ways to bend, short where there is little room", () => {
-    expect(bendsName("saddle3", "wide")).toBe("3-bend saddle");
-    expect(bendsName("saddle3", "narrow")).toBe("3-bend");
-    expect(bendsName("straight", "narrow")).toBe("Straight on");
+    expect(bendsName("saddle3", "wide", "us")).toBe("3-bend saddle");
+    expect(bendsName("saddle3", "narrow", "us")).toBe("3-bend");
+    expect(bendsName("straight", "narrow", "us")).toBe("Straight on");
+  });
+
+  it("names them as they are called where the job is", () => {
+    expect(bendsName("offset", "narrow", "uk")).toBe("Set");
+    expect(bendsName("saddle3", "wide", "uk")).toBe("3-bend crossover");
+    expect(bendsName("kick", "wide", "uk")).toBe("Kick");
   });
 });

@@ -1,5 +1,6 @@
 // Every kind of walk line, in the order in which the menu offers them.
 import type { LineKind } from "@/model/document";
+import { type Country, wordFor } from "@/model/wording";
 import { block } from "./block";
 import { box } from "./box";
 import { boxOffset } from "./boxOffset";
@@ -34,10 +35,10 @@ const SPECS: { [K in LineKind]: KindSpec<K> } = {
 export const KINDS: Record<LineKind, AnySpec> = SPECS;
 
 /** What a way to bend is called: a kind of line's name, or that nothing is bent. */
-export function bendsName(kind: string, room: "wide" | "narrow"): string {
+export function bendsName(kind: string, room: "wide" | "narrow", country: Country): string {
   if (!(kind in KINDS)) {
     return kind === "straight" ? "Straight on" : kind;
   }
   const { label, short = label } = KINDS[kind as LineKind];
-  return room === "narrow" ? short : label;
+  return wordFor(room === "narrow" ? short : label, country);
 }

@@ -7,6 +7,6 @@ export const AIR = { length: "clearance", label: "Air over it", placeholder: "us
 export const NO_AIR = { ...AIR, placeholder: "no" } as const;
 export const MARGIN = {
   length: "margin",
-  label: "Straight left for the connector",
+  label: { us: "Straight left for the connector", uk: "Straight left for the gland or bush" },
   placeholder: "usual",
 } as const;

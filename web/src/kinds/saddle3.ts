@@ -2,8 +2,10 @@
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM, NO_AIR, RISE } from "./parts";
 
+const LABEL = { us: "3-bend saddle", uk: "3-bend crossover" };
+
 export const saddle3: KindSpec<"saddle3"> = {
-  label: "3-bend saddle",
+  label: LABEL,
   short: "3-bend",
   group: "bends",
   first: "rise",
@@ -12,5 +14,5 @@ export const saddle3: KindSpec<"saddle3"> = {
   floats: ["at", "rise"],
   name: "Which pipe is to be crossed?",
   sentence: ["Over ", RISE, " across, at ", AT, ", going ", { side: "left" }],
-  quiet: [["3-bend saddle at ", { angle: 45 }, ", ", NO_AIR, " air", FROM]],
+  quiet: [[LABEL, " at ", { angle: 45 }, ", ", NO_AIR, " air", FROM]],
 };

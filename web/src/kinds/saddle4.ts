@@ -2,8 +2,10 @@
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM, NO_AIR, RISE } from "./parts";
 
+const LABEL = { us: "4-bend saddle", uk: "4-bend crossover" };
+
 export const saddle4: KindSpec<"saddle4"> = {
-  label: "4-bend saddle",
+  label: LABEL,
   short: "4-bend",
   group: "bends",
   first: "rise",
@@ -21,5 +23,5 @@ export const saddle4: KindSpec<"saddle4"> = {
     ", going ",
     { side: "left" },
   ],
-  quiet: [["4-bend saddle at ", { angle: 30 }, ", ", NO_AIR, " air", FROM]],
+  quiet: [[LABEL, " at ", { angle: 30 }, ", ", NO_AIR, " air", FROM]],
 };

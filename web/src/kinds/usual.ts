@@ -1,13 +1,19 @@
 // What of a line is as it usually is: that need not be in sight.
 import type { Line } from "@/model/document";
+import type { CountryWords } from "@/model/wording";
 import type { OwnPart, Part } from "./kindSpec";
 
 /** Whether all that a row of a sentence says is as it usually is. */
 export function rowIsUsual(parts: readonly Part[], line: Line): boolean {
-  return parts.every((part) => typeof part === "string" || isUsual(part, line));
+  return parts.every((part) => isWords(part) || isUsual(part, line));
 }
 
-function isUsual(part: Exclude<Part, string>, line: Line): boolean {
+/** Whether a part is words alone, and no field. */
+export function isWords(part: Part): part is CountryWords {
+  return typeof part === "string" || "us" in part;
+}
+
+function isUsual(part: Exclude<Part, CountryWords>, line: Line): boolean {
   const fields: Record<string, unknown> = line;
   const is = (field: string, usual?: unknown) =>
     fields[field] === undefined || fields[field] === "" || fields[field] === usual;

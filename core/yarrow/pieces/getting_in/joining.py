@@ -14,7 +14,7 @@ from yarrow.pieces.getting_in.ways import TurnOfPiece, WayToGetIn
 from yarrow.pieces.piece_plan import Joint
 from yarrow.pieces.places import RunToPart
 from yarrow.runs.model.plan import Step
-from yarrow.wording.phrase import Phrase, Value, count, in_turn
+from yarrow.wording.phrase import Phrase, Value, by_country, count, in_turn
 
 
 def hanging_order(pieces: int, at: int) -> tuple[int, ...]:
@@ -93,7 +93,10 @@ class Hanging:
         fitting = fittings()[self.parted.end_fittings[1 if at_end else 0]]
         if not fitting.takes_thread or self.parted.run.conduit.joint != "threaded":
             return
-        values: dict[str, Value] = {"piece": count(number), "fitting": fitting.name}
+        values: dict[str, Value] = {
+            "piece": count(number),
+            "fitting": by_country(fitting.name, fitting.british_name),
+        }
         yield self._wound(Phrase("step/into-fitting", values), turn, Phrase("check/in-fitting"))
 
     def _joined(self, number: int, other: int, joint: Joint, turn: TurnOfPiece | None) -> Step:

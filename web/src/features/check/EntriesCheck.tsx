@@ -5,6 +5,7 @@ import { EntriesDrawing } from "@/drawing/EntriesDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { asText } from "@/model/document";
 import { type Fields, said } from "@/model/wires";
+import { COUNTRY_OF, TRADE, wordFor } from "@/model/wording";
 import { useCheck } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
 import { InlineInput } from "@/ui/InlineInput";
@@ -109,8 +110,6 @@ function holesHeadline({ passes, findings }: EntriesResult) {
   return { stands: standing(passes, findings), word };
 }
 
-const RINGS = { in: "Locknuts and bushings", mm: "Lock rings and bushes" } as const;
-
 export function EntriesAnswer({ answer }: { answer: EntriesResult }) {
   const wrong = new Map(
     answer.findings.toReversed().map(({ path, level }) => {
@@ -128,7 +127,8 @@ export function EntriesAnswer({ answer }: { answer: EntriesResult }) {
         rule={answer.rule}
       >
         <span className="text-soft">
-          {RINGS[answer.units]} to scale; from middle to middle along a wall.
+          {wordFor(TRADE.ringsAndBushes, COUNTRY_OF[answer.units])} to scale; from middle to middle
+          along a wall.
         </span>
       </Verdict>
       <div className="grid gap-6 xl:grid-cols-[minmax(22rem,1fr)_minmax(18rem,0.8fr)]">

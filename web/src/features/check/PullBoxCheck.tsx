@@ -5,6 +5,7 @@ import { PullBoxDrawing } from "@/drawing/PullBoxDrawing";
 import { CountField } from "@/features/wires/CountField";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { type Fields, said, sizeName } from "@/model/wires";
+import { COUNTRY_OF, TRADE, wordFor } from "@/model/wording";
 import { useCheck } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
@@ -38,6 +39,7 @@ export default function PullBoxCheck() {
   const change = (fields: Fields<PullBoxDocument>) =>
     setDocument(said<PullBoxDocument>({ ...document, ...fields }));
   const { units, entries, pulls = [] } = document;
+  const raceway = wordFor(TRADE.raceway, COUNTRY_OF[units]);
   const ids = entries.map(({ id }) => ({ value: id, label: id }));
   const keep = (next: Entry[]) => {
     const known = new Set(next.map(({ id }) => id));
@@ -60,8 +62,8 @@ export default function PullBoxCheck() {
             }
           />
           <Rows
-            title="Raceways"
-            add="A raceway"
+            title={`${sentence(raceway)}s`}
+            add={`A ${raceway}`}
             rows={entries}
             fresh={(): Entry => ({
               id: nextLetter(entries.map(({ id }) => id)),
@@ -172,7 +174,7 @@ function Body({ document, change }: HaveProps) {
         checked={body !== undefined}
         onChange={(is) => change({ body: is ? { ...BODY } : undefined })}
       >
-        A conduit body with a marking
+        A marked {wordFor(TRADE.conduitBody, COUNTRY_OF[document.units])}
       </Checkbox>
       {body
         ? (["marked", "conductors"] as const).map((part) => (

@@ -8,6 +8,7 @@ import { useMemberName } from "@/features/drafts/useMemberName";
 import { addFitting, type FittingsDocument, removeFitting, setFitting } from "@/model/fittings";
 import type { OpenDocument } from "@/model/savedDocuments";
 import { createSavedStore, type DocumentStore } from "@/model/savedStore";
+import { COUNTRY_OF, fittingName } from "@/model/wording";
 import { usePlanner } from "@/state/PlannerContext";
 import { Button, IconButton } from "@/ui/Button";
 import { ConflictDialog } from "@/ui/ConflictDialog";
@@ -92,7 +93,10 @@ function Opened({ list }: { list: Fittings }) {
                 look="word"
                 label={`What ${fitting.name || "it"} is like`}
                 value={fitting.like}
-                options={kinds.map(({ kind, name }) => ({ value: kind, label: name }))}
+                options={kinds.map(({ kind, ...names }) => ({
+                  value: kind,
+                  label: fittingName(names, COUNTRY_OF[fitting.units]),
+                }))}
                 onChange={(like) => change(setFitting(at, { like }))}
               />
               <TextField

@@ -5,12 +5,14 @@ import { WordField } from "@/features/walk/fields";
 import { legsOf } from "@/kinds/legs";
 import { walkOf } from "@/model/document";
 import { setUpright } from "@/model/joints";
-import { usePlanner } from "@/state/PlannerContext";
+import { TRADE, wordFor } from "@/model/wording";
+import { useOfJob, usePlanner } from "@/state/PlannerContext";
 import { Figures } from "@/ui/Figures";
 import { Reading } from "@/ui/Reading";
 
 export const HeldUp = memo(function HeldUp({ made }: { made: PiecesOfRun }) {
   const { supports, materials } = made;
+  const strap = wordFor(TRADE.strap, useOfJob().rules);
   if (!supports) {
     return null;
   }
@@ -21,7 +23,8 @@ export const HeldUp = memo(function HeldUp({ made }: { made: PiecesOfRun }) {
         <h2 className="pb-1 text-sm font-semibold text-soft">Held up</h2>
         <p className="text-sm">
           <span className="font-semibold">
-            {count} {count === 1 ? "strap" : "straps"}
+            {count} {strap}
+            {count === 1 ? "" : "s"}
           </span>
           : the first within <Reading text={supports.first_text} /> of every end, then{" "}
           <Reading text={supports.spacing_text} /> from one to the next.

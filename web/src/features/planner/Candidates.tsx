@@ -5,7 +5,7 @@ import { CandidateShape } from "@/drawing/CandidateShape";
 import { bendsName } from "@/kinds/kinds";
 import { pick } from "@/model/commands";
 import type { Candidate, Choice } from "@/model/document";
-import { usePlanner, usePlanState } from "@/state/PlannerContext";
+import { useOfJob, usePlanner, usePlanState } from "@/state/PlannerContext";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { Icon } from "@/ui/Icon";
@@ -40,7 +40,9 @@ const Answer = memo(function Answer({ choice }: { choice: Choice }) {
         className="flex min-h-8 w-full items-baseline gap-1.5 rounded-md border border-line bg-paper px-2.5 py-1 text-left enabled:hover:border-accent pointer-coarse:min-h-11"
       >
         <Icon name="bend" className="size-4 self-center text-accent" />
-        <span className="font-semibold">{nameOf(taken)}</span>
+        <span className="font-semibold">
+          <NameOf candidate={taken} />
+        </span>
         {others > 0 ? (
           <span className="ml-auto flex items-center gap-1 text-sm whitespace-nowrap text-soft">
             of {choice.candidates.length}
@@ -117,7 +119,9 @@ function Card({ candidate, look }: { candidate: Candidate; look: () => void }) {
       )}
     >
       <CandidateShape candidate={candidate} />
-      <span className="block truncate text-xs font-semibold">{nameOf(candidate, "narrow")}</span>
+      <span className="block truncate text-xs font-semibold">
+        <NameOf candidate={candidate} narrow />
+      </span>
       <span className="block text-xs">
         <span className="sr-only">bends </span>
         {round(candidate.degrees)}°, <span className="sr-only">pull </span>×
@@ -135,7 +139,9 @@ function Card({ candidate, look }: { candidate: Candidate; look: () => void }) {
 function Detail({ candidate }: { candidate: Candidate }) {
   return (
     <p className={classes("px-1 text-xs", candidate.fits ? "text-soft" : "text-brick")}>
-      <span className="font-semibold">{nameOf(candidate)}.</span>{" "}
+      <span className="font-semibold">
+        <NameOf candidate={candidate} />.
+      </span>{" "}
       <Figures text={candidate.reason} />
       {candidate.bends > 0 ? (
         <>
@@ -159,8 +165,10 @@ function Detail({ candidate }: { candidate: Candidate }) {
   );
 }
 
-function nameOf(candidate: Candidate, room: "wide" | "narrow" = "wide"): string {
-  const kind = bendsName(candidate.kind, room);
+/** What a way to bend is called where the job is. */
+function NameOf({ candidate, narrow = false }: { candidate: Candidate; narrow?: boolean }) {
+  const { rules } = useOfJob();
+  const kind = bendsName(candidate.kind, narrow ? "narrow" : "wide", rules);
   const both = candidate.together ? ", over both" : "";
   return candidate.bends > 0 ? `${kind} ${round(candidate.angle)}°${both}` : kind;
 }

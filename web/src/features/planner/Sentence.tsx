@@ -2,7 +2,9 @@
 import { type ComponentType, memo } from "react";
 import type { OwnPart, Part } from "@/kinds/kindSpec";
 import { KINDS } from "@/kinds/kinds";
-import { rowIsUsual } from "@/kinds/usual";
+import { isWords, rowIsUsual } from "@/kinds/usual";
+import { wordFor } from "@/model/wording";
+import { useOfJob } from "@/state/PlannerContext";
 import { Angle, EndFitting, From, Length, Name, type OfLine, Side, Word } from "./lineFields";
 import { EndBox, FixedEnd, HeldAtEnd, OffsetAngle } from "./ownParts";
 import { SENTENCE, SUB } from "./sentenceClasses";
@@ -37,12 +39,13 @@ function Parts({ parts, ...of }: Props & { parts: readonly Part[] }) {
 }
 
 function OnePart({ part, ...of }: Props & { part: Part }) {
-  if (typeof part === "string") {
-    return part;
+  const { rules } = useOfJob();
+  if (isWords(part)) {
+    return wordFor(part, rules);
   }
   if ("length" in part) {
-    const { length, ...rest } = part;
-    return <Length {...of} {...rest} field={length} />;
+    const { length, label, ...rest } = part;
+    return <Length {...of} {...rest} label={wordFor(label, rules)} field={length} />;
   }
   if ("word" in part) {
     const { word, ...rest } = part;

@@ -7,6 +7,7 @@ import { legOf } from "@/kinds/legs";
 import { addLine, placeOf } from "@/model/commands";
 import { type Line, walkOf } from "@/model/document";
 import { addJoint } from "@/model/joints";
+import { wordFor } from "@/model/wording";
 import { useOfJob, usePlanner } from "@/state/PlannerContext";
 import { Icon } from "@/ui/Icon";
 import { Key, Menu } from "@/ui/Menu";
@@ -19,7 +20,7 @@ type Props = { adding: boolean; setAdding: (open: boolean) => void };
 export const Walk = memo(function Walk({ adding, setAdding }: Props) {
   const walk = usePlanner((state) => walkOf(state.history.present));
   const points = usePlanner((state) => state.history.present.path?.length ?? 0);
-  const { wall } = useOfJob();
+  const { wall, rules } = useOfJob();
   const change = usePlanner((state) => state.change);
   const select = usePlanner((state) => state.select);
   const joints = usePlanner((state) => state.history.present.joints?.places?.length ?? 0);
@@ -34,7 +35,7 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
     Object.values(KINDS)
       .filter((kind) => kind.group === group)
       .map(({ label, hint, first, newLine }, at) => ({
-        label,
+        label: wordFor(label, rules),
         ...(hint ? { hint } : {}),
         ...(at === 0 ? { group: title } : {}),
         run: () => add(newLine),

@@ -5,7 +5,8 @@ import { DATUM, TOWARD } from "@/kinds/words";
 import { setLine } from "@/model/commands";
 import type { FittingKind, Line, Toward } from "@/model/document";
 import { inRun } from "@/model/fittings";
-import { usePlanner } from "@/state/PlannerContext";
+import { fittingName } from "@/model/wording";
+import { useOfJob, usePlanner } from "@/state/PlannerContext";
 
 export type OfLine = { line: Line; index: number };
 
@@ -113,10 +114,11 @@ export function FittingField({
   onChange: (said: FittingSaid) => void;
 }) {
   const units = usePlanner((state) => state.history.present.units);
-  const fittings = useCatalogue().data?.fittings ?? [{ kind: value, name: "…" }];
+  const fittings = useCatalogue().data?.fittings ?? [{ kind: value, name: "…", name_uk: "…" }];
+  const { rules } = useOfJob();
   const mine = useFittings().data?.document.fittings ?? [];
   const words = Object.fromEntries([
-    ...fittings.map(({ kind, name }) => [kind, name]),
+    ...fittings.map(({ kind, ...names }) => [kind, fittingName(names, rules)]),
     ...mine.map(({ name }) => [`${OWN}${name}`, name]),
     ...(own ? [[`${OWN}${own}`, own]] : []),
   ]);

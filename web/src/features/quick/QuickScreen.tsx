@@ -9,6 +9,7 @@ import { AccountMenu } from "@/features/account/AccountMenu";
 import { SayLine } from "@/features/walk/SayLine";
 import { emptyRun } from "@/model/document";
 import { createPlannerStore } from "@/model/store";
+import { COUNTRY_OF } from "@/model/wording";
 import { JobContext, PlanContext, StoreContext } from "@/state/PlannerContext";
 import { type PlanState, usePlan } from "@/state/usePlan";
 import { TopBar } from "@/ui/TopBar";
@@ -18,12 +19,12 @@ import { QuickMarks } from "./QuickMarks";
 import { QuickSentence } from "./QuickSentence";
 import { useQuickBend } from "./useQuickBend";
 
-const COUNTRY = { in: "us", mm: "uk" } as const;
+const TYPED = { in: "offset 4 3/8 30 at 33", mm: "set 110 30 at 840" } as const;
 
 export default function QuickScreen() {
   const quick = useQuickBend();
   const { sentence, run, said } = quick;
-  const job = { id: 0, name: "", rules: COUNTRY[sentence.units], wall: null };
+  const job = { id: 0, name: "", rules: COUNTRY_OF[sentence.units], wall: null };
   const [store] = useState(() =>
     createPlannerStore(
       0,
@@ -49,6 +50,7 @@ export default function QuickScreen() {
         <PlanContext value={plans}>
           <div className="flex h-full flex-col">
             <TopBar
+              title="Quick bend"
               actions={
                 <>
                   <MakeRun run={run} />
@@ -69,7 +71,7 @@ export default function QuickScreen() {
                   <SayLine
                     className="w-full max-w-sm"
                     label="or say it"
-                    placeholder="offset 4 3/8 30 at 33"
+                    placeholder={TYPED[sentence.units]}
                     text={sentence.typed}
                     completions={saying && sentence.typed ? quick.completions : []}
                     whole={Boolean(sentence.typed && run)}

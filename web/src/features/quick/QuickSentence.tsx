@@ -1,4 +1,5 @@
 // The sentence: a word that is picked, and its numbers, typed where they stand.
+import { COUNTRY_OF, wordFor } from "@/model/wording";
 import { InlineInput } from "@/ui/InlineInput";
 import { Select } from "@/ui/Select";
 import { QUICK_KINDS, QUICK_NAMES, type QuickName } from "./sentences";
@@ -6,6 +7,7 @@ import type { QuickBend } from "./useQuickBend";
 
 export function QuickSentence({ quick }: { quick: QuickBend }) {
   const { sentence, kind, change } = quick;
+  const country = COUNTRY_OF[sentence.units];
   const type = (field: string, text: string) =>
     change({ values: { ...sentence.values, [field]: text }, typed: "" });
   return (
@@ -14,7 +16,10 @@ export function QuickSentence({ quick }: { quick: QuickBend }) {
         look="word"
         label="What to bend"
         value={sentence.kind}
-        options={QUICK_NAMES.map((value) => ({ value, label: QUICK_KINDS[value].word }))}
+        options={QUICK_NAMES.map((value) => ({
+          value,
+          label: wordFor(QUICK_KINDS[value].word, country),
+        }))}
         onChange={(next) => change({ kind: next as QuickName, values: {}, typed: "" })}
       />
       {kind.blanks.map(({ field, label, before, after, usual }, at) => (
@@ -22,7 +27,7 @@ export function QuickSentence({ quick }: { quick: QuickBend }) {
           {before}
           <InlineInput
             data-quick={field}
-            label={label}
+            label={wordFor(label, country)}
             value={sentence.values[field] ?? ""}
             placeholder={usual}
             // The first number is what one came for.

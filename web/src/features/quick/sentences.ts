@@ -1,9 +1,10 @@
 // The bends that are made by themselves, each as a sentence whose numbers are blanks; what is said
 // is what the core reads, and what is left out is as it usually is.
+import { type Country, type CountryWords, TRADE, wordFor } from "@/model/wording";
 
 export type Blank = {
   readonly field: string;
-  readonly label: string;
+  readonly label: CountryWords;
   /** What stands in the sentence before it. */
   readonly before: string;
   readonly after?: string;
@@ -12,9 +13,9 @@ export type Blank = {
 };
 
 export type QuickKind = {
-  readonly word: string;
+  readonly word: CountryWords;
   readonly blanks: readonly Blank[];
-  readonly say: (values: Values) => string;
+  readonly say: (values: Values, country: Country) => string;
 };
 
 export type Values = Readonly<Record<string, string>>;
@@ -28,9 +29,16 @@ const ANGLE = { field: "angle", label: "Angle", before: "at", after: "°", usual
 
 export const QUICK_KINDS = {
   stub: {
-    word: "Stub",
-    blanks: [{ field: "at", label: "Height of the stub", before: "", after: "high" }],
-    say: (values) => `stub ${of(values, "at")}`,
+    word: { us: "Stub", uk: "Upstand" },
+    blanks: [
+      {
+        field: "at",
+        label: { us: "Height of the stub", uk: "Height of the upstand" },
+        before: "",
+        after: "high",
+      },
+    ],
+    say: (values, country) => `${wordFor(TRADE.stub, country)} ${of(values, "at")}`,
   },
   leg: {
     word: "Long leg",
@@ -38,27 +46,28 @@ export const QUICK_KINDS = {
     say: (values) => `turn ${of(values, "at")}`,
   },
   offset: {
-    word: "Offset",
+    word: { us: "Offset", uk: "Set" },
     blanks: [
       RISE,
       ANGLE,
       { field: "at", label: "Where it is fully over", before: "fully over by", usual: "anywhere" },
     ],
-    say: (values) =>
-      `offset ${of(values, "rise")}${given("by", values.angle)}${given("at", values.at)}`,
+    say: (values, country) =>
+      `${wordFor(TRADE.offset, country)} ${of(values, "rise")}${given("by", values.angle)}${given("at", values.at)}`,
   },
   box: {
-    word: "Box offset",
+    word: { us: "Box offset", uk: "Box set" },
     blanks: [{ ...RISE, label: "Knockout off the wall" }],
-    say: (values) => `box offset ${of(values, "rise")}`,
+    say: (values, country) => `${wordFor(TRADE.boxOffset, country)} ${of(values, "rise")}`,
   },
   saddle: {
-    word: "Saddle",
+    word: { us: "Saddle", uk: "Crossover" },
     blanks: [
       { field: "rise", label: "Height of what is in the way", before: "over" },
       { field: "at", label: "Its middle", before: "at", usual: "anywhere" },
     ],
-    say: (values) => `saddle ${of(values, "rise")}${given("at", values.at)}`,
+    say: (values, country) =>
+      `${wordFor(TRADE.saddle, country)} ${of(values, "rise")}${given("at", values.at)}`,
   },
   kick: {
     word: "Kick",
@@ -73,7 +82,8 @@ export const QUICK_KINDS = {
   within: {
     word: "Set into a length",
     blanks: [RISE, { field: "within", label: "The length that there is", before: "within" }],
-    say: (values) => `offset ${of(values, "rise")}${given("within", values.within)}`,
+    say: (values, country) =>
+      `${wordFor(TRADE.offset, country)} ${of(values, "rise")}${given("within", values.within)}`,
   },
 } as const satisfies Record<string, QuickKind>;
 
