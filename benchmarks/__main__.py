@@ -99,8 +99,8 @@ def _through_the_server(port: int, gauge: tuple[str, int]) -> list[Row]:
 def _table(rows: list[Row]) -> str:
     lines = ["| what | measured | promised | |", "| --- | ---: | ---: | --- |"]
     for row in rows:
-        told = {True: "kept", False: "**not kept**", None: ""}[row.kept]
-        lines.append(f"| {row.what} | {row.measured} | {row.promised} | {told} |")
+        verdict = {True: "kept", False: "**not kept**", None: ""}[row.kept]
+        lines.append(f"| {row.what} | {row.measured} | {row.promised} | {verdict} |")
     return "\n".join(lines)
 
 

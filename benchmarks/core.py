@@ -83,8 +83,8 @@ def measure() -> list[Row]:
     rows.append(within("a rack of 20 eight-bend pipes in the core", rack, 500))
     rows += _at_the_limits()
     checks = [
-        in_units(lambda read=read, asked=asked: read(asked), 40)
-        for read, asked in (
+        in_units(lambda read=read, document=document: read(document), 40)
+        for read, document in (
             (fill_document, fill_of(60)),
             (fill_document, FACTORS),
             (box_document, BOX),

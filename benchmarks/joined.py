@@ -102,14 +102,14 @@ def measure() -> list[Row]:
 
 def parted_to_close(document: dict[str, Any]) -> RunToClose:
     """A run with its joints where its document says, before anything is turned."""
-    asked = resolve_run(read_run(document))
-    plan, said = plan_resolved(asked), asked.run.joints
-    if not isinstance(plan, BuildablePlan) or said is None:
+    resolution = resolve_run(read_run(document))
+    plan, joints = plan_resolved(resolution), resolution.run.joints
+    if not isinstance(plan, BuildablePlan) or joints is None:
         raise ValueError("The run of the benchmark has to be one that can be made, with joints.")
-    parting = Parting.of(plan, said)
+    parting = Parting.of(plan, joints)
     rooms = allowed(parting.parted)
-    middles, _ = parting.taken(said, rooms, ())
-    return RunToClose(parting.parted, middles or (), said.ends, rooms)
+    middles, _ = parting.taken(joints, rooms, ())
+    return RunToClose(parting.parted, middles or (), joints.ends, rooms)
 
 
 def stock_of(pieces: int) -> dict[str, Any]:

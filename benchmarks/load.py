@@ -111,8 +111,8 @@ def measure(port: int) -> list[Row]:
         )
         what = f"… 95th percentile of all ({everything * 1000:.0f} ms), of the empty answer alone"
         multiple = everything * 1000 / alone
-        told = at_most(what, multiple, _MULTIPLE, "x")
-        rows.append(told if count == PROMISED else Row(what, told.measured))
+        row = at_most(what, multiple, _MULTIPLE, "x")
+        rows.append(row if count == PROMISED else Row(what, row.measured))
     return rows
 
 

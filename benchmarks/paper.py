@@ -57,8 +57,8 @@ def measure(client: Client) -> list[Row]:
 
 
 def _brought_in(client: Client, packed: bytes) -> int:
-    told = client.send("POST", "/api/jobs/archive/progress", packed, "application/zip")
-    lines = [json.loads(line) for line in told.splitlines()]
+    answer = client.send("POST", "/api/jobs/archive/progress", packed, "application/zip")
+    lines = [json.loads(line) for line in answer.splitlines()]
     if len(lines) < _RUNS // 10:
         raise RuntimeError("no progress was told")
     return int(lines[-1]["job"])

@@ -32,13 +32,13 @@ def demo(*, port: int = PORT, fresh: bool = False) -> int:
         environment = open_.enter_context(cluster("demo", fresh=fresh))
         with step("Tables and demo data"):
             run([PYTHON, MANAGE, "migrate", "-v0"], environment=environment, what="migrating")
-            told = run([PYTHON, MANAGE, "load_demo"], environment=environment, what="demo data")
+            printed = run([PYTHON, MANAGE, "load_demo"], environment=environment, what="demo data")
         page.result()
         server = serve(port, environment)
         try:
             wait_until_it_answers(server, port)
             write_line(
-                f"\nYarrow is at http://127.0.0.1:{port}/\n{told.rstrip()}\nCtrl-C stops it."
+                f"\nYarrow is at http://127.0.0.1:{port}/\n{printed.rstrip()}\nCtrl-C stops it."
             )
             return server.wait()
         except KeyboardInterrupt:

@@ -55,10 +55,10 @@ def _new_enough(node: str | None) -> bool:
     if node is None:
         return False
     try:
-        told = subprocess.run([node, "--version"], capture_output=True, text=True, check=False)
+        printed = subprocess.run([node, "--version"], capture_output=True, text=True, check=False)
     except OSError:
         return False
-    version = re.match(r"v(\d+)\.(\d+)", told.stdout)
+    version = re.match(r"v(\d+)\.(\d+)", printed.stdout)
     return version is not None and (int(version[1]), int(version[2])) >= LEAST_NODE
 
 

@@ -79,5 +79,5 @@ def _major_version(program: str) -> str | None:
     """``156`` of a browser or its driver; None where it is not there."""
     if shutil.which(program) is None:
         return None
-    told = re.search(r"(\d+)\.", run([program, "--version"], what=program))
-    return told[1] if told else None
+    found = re.search(r"(\d+)\.", run([program, "--version"], what=program))
+    return found[1] if found else None

@@ -146,5 +146,5 @@ def refused(document: dict[str, Any]) -> str:
     raise AssertionError("it was read")
 
 
-said = EN_US.text
+text_of = EN_US.text
 """A sentence of a plan in words."""

@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Sequence
 
-from core.tests.builders import said
+from core.tests.builders import text_of
 from yarrow.benders.bender import Bender, Hook, Reference
 from yarrow.benders.placing import other_end
 from yarrow.geometry.arcs import arc_length
@@ -39,9 +39,9 @@ def played(steps: Sequence[Step], unit: Unit, bender: Bender) -> list[PipeBend]:
             continue
         upward -= _clockwise(step)
         if lined:
-            assert abs((_line_clockwise(step) + upward + 180) % 360 - 180) < 0.02, said(step.do)
+            assert abs((_line_clockwise(step) + upward + 180) % 360 - 180) < 0.02, text_of(step.do)
         in_air = _in_air(step, before=in_air)
-        lined = lined or "pencil a line along the top" in said(step.do)
+        lined = lined or "pencil a line along the top" in text_of(step.do)
         name, text, hook = _found(_PLACE, step).groups()
         angle = float(_found(_BEND, step)[1])
         position = float(read_length(text.strip(), unit).value)
@@ -49,7 +49,7 @@ def played(steps: Sequence[Step], unit: Unit, bender: Bender) -> list[PipeBend]:
             r for r in _REFERENCES if bender.mark_name(r) == name[0].lower() + name[1:]
         )
         side: Hook = "start" if hook == "start" else "end"
-        if "runs toward" in said(step.do):
+        if "runs toward" in text_of(step.do):
             side = other_end(side)
         length = arc_length(bender.radius, angle)
         inside = upward + (180.0 if in_air else 0.0)
@@ -68,8 +68,8 @@ _REFERENCES: tuple[Reference, ...] = ("front", "back", "centre", "former", "squa
 
 
 def _found(pattern: re.Pattern[str], step: Step) -> re.Match[str]:
-    found = pattern.search(said(step.do))
-    assert found, said(step.do)
+    found = pattern.search(text_of(step.do))
+    assert found, text_of(step.do)
     return found
 
 
@@ -78,15 +78,15 @@ _LAID_DOWN = ("On the floor", "On the stand", "At the bench", "On blocks", "At a
 
 def _in_air(step: Step, *, before: bool) -> bool:
     """Whether the tool is the other way up, as it was before where nothing is said."""
-    text = said(step.do)
+    text = text_of(step.do)
     return "In the air" in text or (before and not any(place in text for place in _LAID_DOWN))
 
 
 def _clockwise(step: Step) -> float:
     """By how much the pipe is turned, clockwise to who looks along it from its start."""
-    if "half over" in said(step.do):
+    if "half over" in text_of(step.do):
         return 180.0
-    found = _TURN.search(said(step.do))
+    found = _TURN.search(text_of(step.do))
     if not found:
         return 0.0
     return float(found[1]) * (1 if found[2] == "clockwise" else -1)
@@ -94,9 +94,9 @@ def _clockwise(step: Step) -> float:
 
 def _line_clockwise(step: Step) -> float:
     """Where the pencil line is said to be, clockwise from the top to who looks from the start."""
-    if "The pencil line is on top" in said(step.do):
+    if "The pencil line is on top" in text_of(step.do):
         return 0.0
-    if "The pencil line is underneath" in said(step.do):
+    if "The pencil line is underneath" in text_of(step.do):
         return 180.0
     degrees, side = _found(_LINE, step).groups()
     return float(degrees or 90) * (1 if side == "right" else -1)

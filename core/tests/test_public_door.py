@@ -12,7 +12,7 @@ from typing import Any
 import yarrow
 from core.tests.builders import end, framed_wall, run, turn
 from core.tests.fill.test_absurd_checks import BOX, FILL, HOLES, PULL_BOX
-from core.tests.site.asking import between_holes
+from core.tests.site.helpers import between_holes
 
 BENDS = {
     "format": "yarrow.bends/1",

@@ -47,7 +47,7 @@ from yarrow.documents.wall_file import wall_document
 from yarrow.documents.wall_laying import lay_wall
 from yarrow.documents.wall_runs import brought_up_to_date
 from yarrow.documents.wall_runs import runs_of_wall as runs_of_each_feed
-from yarrow.documents.wire_notation import read_wires_said
+from yarrow.documents.wire_notation import read_wire_text
 from yarrow.documents.writing import bend_table_csv, marks_csv, plain, plan_text
 from yarrow.documents.writing import pieces_text as _pieces_text
 from yarrow.documents.writing import rack_csv as _rack_csv
@@ -418,9 +418,9 @@ def schedule(table: bytes, units: Units) -> Answer:
     Returns: ``rows``, an answer each, and ``csv``, the table with its answers.
     Raises: TableError, with the place of everything that can't be read.
     """
-    asked = read_schedule(table, units)
-    answers = list(check_schedule(asked))
-    return {"rows": [plain(answer) for answer in answers], "csv": schedule_csv(asked, answers)}
+    rows = read_schedule(table, units)
+    answers = list(check_schedule(rows))
+    return {"rows": [plain(answer) for answer in answers], "csv": schedule_csv(rows, answers)}
 
 
 def bender(document: Document) -> Answer:
@@ -481,7 +481,7 @@ def wires(text: str, units: Units) -> Answer:
     Returns: ``conductors``.
     Raises: DocumentError.
     """
-    return {"conductors": read_wires_said(text, units, "text")}
+    return {"conductors": read_wire_text(text, units, "text")}
 
 
 def convert(document: Document, to: Units, *, half_typed: bool = False) -> Answer:
@@ -646,8 +646,8 @@ def site_values(document: Document) -> tuple[DuctSite, SitePlan]:
     Args: document, ``yarrow.site/1``.
     Raises: DocumentError.
     """
-    told = read_site(document)
-    return told, plan_of_site(told)
+    site_read = read_site(document)
+    return site_read, plan_of_site(site_read)
 
 
 def site_to_geojson(document: Document) -> Answer:

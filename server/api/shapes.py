@@ -170,7 +170,7 @@ class Taken(Schema):
     runs: int
 
 
-class SaidWires(Schema):
+class WireText(Schema):
     """Conductors as a document has them."""
 
     conductors: list[ConductorShape]

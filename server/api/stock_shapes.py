@@ -37,7 +37,7 @@ class JobStockDetail(Schema):
     document: JobStockDocument
 
 
-class CutsAsked(Body):
+class CutsRequest(Body):
     """What is in hand (left out: nothing), and how long looking for fewer sticks may take: 0, the
     first answer."""
 

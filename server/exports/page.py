@@ -67,10 +67,10 @@ _MOST_FINDINGS = 30.0
 
 def findings_height(findings: Sequence[Finding], width: float, wording: Wording) -> float:
     """How much room findings are given on paper of a width."""
-    told = _with_places(findings, wording)
-    lines = sum(len(lines_of(text, _FINDING, width - 2 * MARGIN - 4)) for _, text in told)
-    tall = lines * _FINDING * 1.35 + len(told) * 0.6
-    return min(tall + 3, _MOST_FINDINGS) if told else 0.0
+    placed = _with_places(findings, wording)
+    lines = sum(len(lines_of(text, _FINDING, width - 2 * MARGIN - 4)) for _, text in placed)
+    tall = lines * _FINDING * 1.35 + len(placed) * 0.6
+    return min(tall + 3, _MOST_FINDINGS) if placed else 0.0
 
 
 def _with_places(findings: Sequence[Finding], wording: Wording) -> list[tuple[Finding, str]]:
@@ -78,27 +78,27 @@ def _with_places(findings: Sequence[Finding], wording: Wording) -> list[tuple[Fi
     places: dict[tuple[str, str], list[str]] = {}
     first: dict[tuple[str, str], Finding] = {}
     for finding in findings:
-        key = (finding.said(wording), finding.source)
+        key = (finding.sentence(wording), finding.source)
         first.setdefault(key, finding)
         where = "start" if finding.path.startswith("start") else ""
         where = f"line {finding.feature + 1}" if finding.feature is not None else where
         places.setdefault(key, []).append(where)
-    told = []
+    placed = []
     for (text, source), finding in first.items():
         named = " and ".join(sorted({where for where in places[text, source] if where}))
         where = f"{named[0].upper()}{named[1:]}: " if named else ""
-        told.append((finding, f"{where}{text}" + (f" ({source})" if source else "")))
-    return told
+        placed.append((finding, f"{where}{text}" + (f" ({source})" if source else "")))
+    return placed
 
 
 def draw_findings(
     drawing: Drawing, findings: Sequence[Finding], y: float, bottom: float, wording: Wording
 ) -> None:
     """What there is to know, gravest first; what there is no room for is counted."""
-    told = _with_places(findings, wording)
-    for number, (finding, text) in enumerate(told):
-        if y > bottom - 4 and number < len(told) - 1:
-            left = len(told) - number
+    placed = _with_places(findings, wording)
+    for number, (finding, text) in enumerate(placed):
+        if y > bottom - 4 and number < len(placed) - 1:
+            left = len(placed) - number
             drawing.text(MARGIN + 2, y, f"and {left} more: see the run in Yarrow", _FINDING)
             return
         drawing.line((MARGIN, y - 2.6), (MARGIN, y + 1), width=0.7, stroke=_COLOURS[finding.level])

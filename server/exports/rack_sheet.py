@@ -177,10 +177,10 @@ def _entry(pipe: RackPipe, at: int, mark: Mark) -> list[_Words]:
         if shots.bend <= mark.bend < shots.bend + shots.count:
             if mark.bend != shots.bend:
                 return []
-            told = (
+            text = (
                 f"then every {shots.apart_text}, {shots.count} × {degrees(shots.degrees)}, "
                 f"radius {shots.radius_text}"
             )
-            return [[(mark.text, True), (told, False)]]
+            return [[(mark.text, True), (text, False)]]
     moved = pipe.moved[at] if pipe.moved else ""
     return [[(mark.text, True), *([(moved, False)] if moved not in ("", "0") else [])]]

@@ -61,23 +61,23 @@ def compose_sheet(
     below = marks_table(drawing, plan, (left, y + 6, edge, foot))
     lowest = max(below, y + 40)
     y = max(below, comes_out(drawing, plan, (edge + 5, y + 6, right, lowest)))
-    said = [_said(step, heading.wording) for step in plan.steps]
+    steps = [_step_text(step, heading.wording) for step in plan.steps]
     strip = strip_height(order, LEAST_STRIP)
     room = findings_top - y - _LEAST_SHAPE - strip
-    size, tall = _steps_size(said, width, min(height * _MOST_STEPS, room))
+    size, tall = _steps_size(steps, width, min(height * _MOST_STEPS, room))
     steps_top = findings_top - tall
     strip = max(strip_height(order, steps_top - y - _GOOD_SHAPE), strip)
     above = steps_top - strip
     draw_shape(drawing, plan, (left, y + 3, right, above - 3))
     if order and strip:
         bend_by_bend(drawing, order, (left, above, right, steps_top))
-    _steps(drawing, said, steps_top + 3, size)
+    _steps(drawing, steps, steps_top + 3, size)
     draw_findings(drawing, findings, findings_top + 3, foot, heading.wording)
     draw_foot(drawing, foot + 4)
     return drawing
 
 
-def _said(step: Step, wording: Wording) -> str:
+def _step_text(step: Step, wording: Wording) -> str:
     return wording.text(in_turn(step.do, step.check))
 
 

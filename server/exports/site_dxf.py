@@ -42,20 +42,20 @@ def site_dxf(document: dict[str, Any], plan: SitePlan) -> bytes:
     site = model.add_point((0, 0), dxfattribs={"layer": "0"})
     _lay_beside(site, {"site": collection["site"]})
     for feature in collection["features"]:
-        points, told = feature["geometry"]["coordinates"], feature["properties"]
-        if told["drawn"] == "place":
+        points, properties = feature["geometry"]["coordinates"], feature["properties"]
+        if properties["drawn"] == "place":
             entity: DXFEntity = model.add_point(points, dxfattribs={"layer": "PLACES"})
         else:
             entity = model.add_lwpolyline(points, dxfattribs={"layer": "TRENCHES"})
-        _lay_beside(entity, told)
+        _lay_beside(entity, properties)
     for place in document["places"]:
         if len(place.get("outline", ())) > 2:
             model.add_lwpolyline(place["outline"], close=True, dxfattribs={"layer": "OUTLINES"})
     for stretch in plan.stretches:
         model.add_lwpolyline(stretch.line, dxfattribs={"layer": "DUCTS"})
     for stop in plan.stops:
-        told = {"layer": "NAMES", "height": _NAME_M, "insert": stop.at}
-        model.add_text(stop.name, dxfattribs=told)
+        properties = {"layer": "NAMES", "height": _NAME_M, "insert": stop.at}
+        model.add_text(stop.name, dxfattribs=properties)
     return drawing_bytes(drawing)
 
 
@@ -71,10 +71,10 @@ def read_site_dxf(text: str) -> dict[str, Any]:
     unit, times = drawn_in
     scale = convert_length(times, unit, "mm") / 1000
     model = drawing.modelspace()
-    told = [(entity, said) for entity in model if (said := _told_beside(entity)) is not None]
-    if told:
-        features = [_feature(entity, said) for entity, said in told if "site" not in said]
-        sites = [said["site"] for _, said in told if "site" in said]
+    found = [(entity, beside) for entity in model if (beside := _data_beside(entity)) is not None]
+    if found:
+        features = [_feature(entity, beside) for entity, beside in found if "site" not in beside]
+        sites = [beside["site"] for _, beside in found if "site" in beside]
         site = sites[0] if sites else {}
     else:
         features, site = list(_trenches(list(drawn(model)), scale)), {"name": "From a drawing"}
@@ -83,7 +83,7 @@ def read_site_dxf(text: str) -> dict[str, Any]:
     )
 
 
-def _feature(entity: DXFEntity, said: dict[str, Any]) -> dict[str, Any]:
+def _feature(entity: DXFEntity, beside: dict[str, Any]) -> dict[str, Any]:
     """Where a thing lies is what is drawn: somebody may have moved it."""
     if entity.dxftype() == "POINT":
         x, y, _ = entity.dxf.location
@@ -93,7 +93,7 @@ def _feature(entity: DXFEntity, said: dict[str, Any]) -> dict[str, Any]:
         geometry = {"type": "LineString", "coordinates": line}
     else:
         raise DocumentError("dxf", "places as points and trenches as polylines")
-    return {"type": "Feature", "geometry": geometry, "properties": said}
+    return {"type": "Feature", "geometry": geometry, "properties": beside}
 
 
 def _plain(value: float) -> float:
@@ -117,14 +117,14 @@ def _trenches(lines: list[Any], scale: float) -> Iterator[dict[str, Any]]:
         }
 
 
-def _lay_beside(entity: DXFEntity, told: dict[str, Any]) -> None:
+def _lay_beside(entity: DXFEntity, properties: dict[str, Any]) -> None:
     """Lays what is told beside what is drawn."""
-    text = json.dumps(told)
+    text = json.dumps(properties)
     chunks = [text[at : at + _CHUNK] for at in range(0, len(text), _CHUNK)]
     entity.set_xdata(_APP, [(_TEXT, chunk) for chunk in chunks])
 
 
-def _told_beside(entity: DXFEntity) -> dict[str, Any] | None:
+def _data_beside(entity: DXFEntity) -> dict[str, Any] | None:
     if not entity.has_xdata(_APP):
         return None
     chunks = [tag.value for tag in entity.get_xdata(_APP) if tag.code == _TEXT]

@@ -83,7 +83,7 @@ def _plan(drawing: Drawing, site: DuctSite, plan: SitePlan, top: float, bottom: 
         colour = INK if stretch.kept else BRICK
         width = min(0.7 + 0.2 * len(stretch.ducts), 2.0)
         drawing.line(*(at(point) for point in stretch.line), width=width, stroke=colour)
-        _told(drawing, stretch, [at(point) for point in stretch.line])
+        _label_stretch(drawing, stretch, [at(point) for point in stretch.line])
     for stop in plan.stops:
         x, y = at(stop.at)
         fill = "#ffffff" if stop.place is None else FAINT
@@ -93,7 +93,7 @@ def _plan(drawing: Drawing, site: DuctSite, plan: SitePlan, top: float, bottom: 
     _scale_bar(drawing, scale, bottom, feet=plan.units == "in")
 
 
-def _told(drawing: Drawing, stretch: SiteStretch, points: Sequence[Point]) -> None:
+def _label_stretch(drawing: Drawing, stretch: SiteStretch, points: Sequence[Point]) -> None:
     """What a stretch is, beside its longest leg, where that is long enough."""
     one, other = max(pairwise(points), key=lambda leg: math.dist(*leg))
     text = f"{stretch.ducts_text} · {stretch.length_text}"
@@ -123,12 +123,12 @@ def _north(drawing: Drawing, turned: float, top: float) -> None:
 def _scale_bar(drawing: Drawing, scale: float, bottom: float, *, feet: bool) -> None:
     """Args: scale, mm of paper a metre."""
     unit = _M_A_FOOT if feet else 1.0
-    told = max((each for each in _BARS if each * unit * scale <= 45), default=_BARS[0])
-    long = told * unit * scale
+    bar = max((each for each in _BARS if each * unit * scale <= 45), default=_BARS[0])
+    long = bar * unit * scale
     drawing.line((MARGIN, bottom - 1.5), (MARGIN, bottom + 1.5), width=0.3)
     drawing.line((MARGIN, bottom), (MARGIN + long, bottom), width=0.3)
     drawing.line((MARGIN + long, bottom - 1.5), (MARGIN + long, bottom + 1.5), width=0.3)
-    text = f"{told} {'ft' if feet else 'm'}, about 1 : {1000 / scale:.0f}"
+    text = f"{bar} {'ft' if feet else 'm'}, about 1 : {1000 / scale:.0f}"
     drawing.text(MARGIN, bottom - 2.4, text, _LABEL)
 
 

@@ -58,5 +58,5 @@ def _ruler(drawing: Drawing, plan: WrittenPlan, left: float, scale: float, y: fl
         x = left + number * step * scale
         drawing.line((x, y), (x, y + 1.6), stroke=SOFT, width=0.15)
         if number % per_label == 0 and count < 60:
-            told = f"{number}{sign}" if plan.units == "in" else f"{number * step:g}"
-            drawing.text(x, y + 4.4, told, 2.5, anchor="middle", colour=SOFT)
+            text = f"{number}{sign}" if plan.units == "in" else f"{number * step:g}"
+            drawing.text(x, y + 4.4, text, 2.5, anchor="middle", colour=SOFT)

@@ -46,12 +46,16 @@ def bend_by_bend(drawing: Drawing, order: OrderHandling, room: Room) -> None:
         wall = [from_the_front(point) for point in bend.wall]
         _piece(drawing, wall, wall, (x, upper, x + width, lower))
         _in_bender(drawing, bend, (x, lower, x + width, lower + high))
-        met = next((each for each in bend.meets), None)
-        if met:
-            below = "under the floor" if met.what == "floor" else f"into the {met.what}"
-            told = f"{met.by_text} {below}" if width > 24 else f"{met.by_text} {met.what}"
+        collision = next((each for each in bend.meets), None)
+        if collision:
+            below = "under the floor" if collision.what == "floor" else f"into the {collision.what}"
+            text = (
+                f"{collision.by_text} {below}"
+                if width > 24
+                else f"{collision.by_text} {collision.what}"
+            )
             drawing.text(
-                x + width / 2, lower + high + 2.6, told, 2.3, anchor="middle", colour=AMBER
+                x + width / 2, lower + high + 2.6, text, 2.3, anchor="middle", colour=AMBER
             )
 
 

@@ -78,8 +78,8 @@ def _verdict(drawing: Drawing, fill: FillResult, wording: Wording, y: float) -> 
     drawing.rectangle(MARGIN, y, wide * min(fill.share, 1.0), 4, fill=colour, line=0)
     y += 9
     rule = wording.text(fill.rule.text)
-    said = f"{rule[0].upper()}{rule[1:]}. {fill.rule.written}."
-    return drawing.paragraph(MARGIN, y, wide, said, _TEXT, colour=SOFT)
+    text = f"{rule[0].upper()}{rule[1:]}. {fill.rule.written}."
+    return drawing.paragraph(MARGIN, y, wide, text, _TEXT, colour=SOFT)
 
 
 def _conductors(drawing: Drawing, fill: FillResult, y: float) -> float:
@@ -122,8 +122,8 @@ def _else(drawing: Drawing, fill: FillResult, wording: Wording, y: float) -> flo
     other = fill.beside
     if other is not None:
         share = f"{other.share:.0%} of what is allowed. " if other.passes is not None else ""
-        said = f"The other way: {share}{wording.text(other.text)}."
-        y = drawing.paragraph(MARGIN, y + 1, wide, said, _TEXT, colour=SOFT)
+        text = f"The other way: {share}{wording.text(other.text)}."
+        y = drawing.paragraph(MARGIN, y + 1, wide, text, _TEXT, colour=SOFT)
     return y
 
 
@@ -131,8 +131,8 @@ def _pull(drawing: Drawing, wires: PlannedWires, y: float, wording: Wording) -> 
     wide = drawing.width - 2 * MARGIN
     drawing.text(MARGIN, y, "The pull", 4, bold=True)
     points = wires.points
-    said = f"{degrees(points.degrees)} of {degrees(points.limit)} between pull points."
-    lines = [said, *(wording.text(each.text) for each in wires.breaks)]
+    bent = f"{degrees(points.degrees)} of {degrees(points.limit)} between pull points."
+    lines = [bent, *(wording.text(each.text) for each in wires.breaks)]
     if wires.pull is not None:
         lines += [wording.text(wires.pull.text), *_ways(wires.pull)]
     y += 1

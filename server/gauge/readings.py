@@ -63,9 +63,9 @@ def readings(address: tuple[str, int], seconds: float) -> Iterator[GaugeReading]
         return
     with gauge:
         gauge.settimeout(EVERY_S)
-        rest, told = b"", time.monotonic()
+        rest, sent_at = b"", time.monotonic()
         newest = None
-        end = told + seconds
+        end = sent_at + seconds
         while (now := time.monotonic()) < end:
             try:
                 more = gauge.recv(_MOST_READ)
@@ -80,9 +80,9 @@ def readings(address: tuple[str, int], seconds: float) -> Iterator[GaugeReading]
             rest = rest[-_LONGEST:]
             found = [each for each in map(reading_of, lines[-20:]) if each]
             newest = found[-1] if found else newest
-            if newest and now - told >= _SOONEST_S:
+            if newest and now - sent_at >= _SOONEST_S:
                 yield newest
-                told, newest = now, None
-            elif now - told > SILENT_AFTER_S:
+                sent_at, newest = now, None
+            elif now - sent_at > SILENT_AFTER_S:
                 yield SILENT
-                told = now
+                sent_at = now

@@ -289,10 +289,10 @@ def runs_by_box(job: Job) -> dict[str, RunsAtBox]:
         boxes = dict.fromkeys(box_key(name) for _, name in ends_named(document))
         if boxes and not problem_of(document):
             for key in boxes:
-                met = found.setdefault(key, RunsAtBox())
-                met.runs.append(document)
-                met.keys.append(run_key)
-                met.ids.append(run_id)
+                at_box = found.setdefault(key, RunsAtBox())
+                at_box.runs.append(document)
+                at_box.keys.append(run_key)
+                at_box.ids.append(run_id)
     return found
 
 
@@ -315,6 +315,6 @@ def check_box(job: Job, document: dict[str, Any]) -> dict[str, Any]:
     return box_answer(job, document, runs_by_box(job).get(key, RunsAtBox()))
 
 
-def box_answer(job: Job, document: dict[str, Any], met: RunsAtBox) -> dict[str, Any]:
+def box_answer(job: Job, document: dict[str, Any], at_box: RunsAtBox) -> dict[str, Any]:
     """The same where the runs that meet there are known."""
-    return plain(site_box_document(document, met.runs, met.keys), job.wording)
+    return plain(site_box_document(document, at_box.runs, at_box.keys), job.wording)

@@ -118,11 +118,11 @@ def pictures_under(sites: QuerySet[JobSite]) -> PicturesUnderSites:
     )
 
 
-def lay_picture(member: Member, site: JobSite, told: dict[str, Any]) -> None:
+def lay_picture(member: Member, site: JobSite, picture: dict[str, Any]) -> None:
     """A picture out of a job's file, under a site that came in with it: drawn anew it has another
     key. Raises: DocumentError."""
     try:
-        data = base64.b64decode(str(told.get("jpeg", "")), validate=True)
+        data = base64.b64decode(str(picture.get("jpeg", "")), validate=True)
     except ValueError:
         raise DocumentError("jpeg", "a picture in base 64") from None
     plan = site.document.get("plan")

@@ -10,7 +10,7 @@ from typing import Any
 
 from pypdf import PdfReader
 
-from core.tests.builders import said
+from core.tests.builders import text_of
 from exports.drawing import Drawing, Stroke
 from exports.page import PAPERS, Heading
 from exports.rack_sheet import compose_rack_sheet
@@ -47,7 +47,7 @@ class OnEverySheet(unittest.TestCase):
                     ends = [item for item in sheet.items if getattr(item, "text", "") == "start"]
                     self.assertEqual(len(ends), 2 * len(plan.bends))
                     for step in order.steps:
-                        for word in said(step.check).split()[:3]:
+                        for word in text_of(step.check).split()[:3]:
                             self.assertIn(word, words(sheet))
 
     def inside(self, sheet: Drawing) -> None:

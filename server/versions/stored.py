@@ -24,5 +24,5 @@ class StoredDocuments:
         """Each as it stands when it is fetched."""
         every = self._rows.model._default_manager.order_by("id")
         for start in range(0, len(self._ids), _AT_ONCE):
-            asked = every.filter(id__in=self._ids[start : start + _AT_ONCE])
-            yield from asked.values_list("document", flat=True)
+            batch = every.filter(id__in=self._ids[start : start + _AT_ONCE])
+            yield from batch.values_list("document", flat=True)

@@ -13,7 +13,7 @@ from typing import Any
 from hypothesis import given, settings
 
 from core.tests.bend_simulation.test_orders import RATCHET, piece_of
-from core.tests.builders import box_offset, end, kick, offset, run, saddle3, saddle4, said, turn
+from core.tests.builders import box_offset, end, kick, offset, run, saddle3, saddle4, text_of, turn
 from core.tests.following import played
 from core.tests.properties.strategies import makeable_runs
 from yarrow import plan_values
@@ -93,7 +93,7 @@ class Cases(unittest.TestCase):
             order, _ = first(document)
             self.assertTrue(order.works)
             if order.blocks:
-                steps = " ".join(said(step.do) for step in plan_values(document).steps)
+                steps = " ".join(text_of(step.do) for step in plan_values(document).steps)
                 self.assertIn("Put the bender up by", steps)
             else:
                 self.assertNotEqual(order.bends[0].bend, 0)

@@ -23,13 +23,13 @@ from core.tests.builders import (
     refused,
     run,
     saddle3,
-    said,
+    text_of,
     turn,
 )
 from core.tests.properties.strategies import makeable_runs
 from yarrow import plan_values
 from yarrow.bend_simulation.collisions import Collision
-from yarrow.bend_simulation.orders import as_said, orders
+from yarrow.bend_simulation.orders import as_given, orders
 from yarrow.bend_simulation.piece import Piece
 from yarrow.bend_simulation.search import HOOKS
 from yarrow.documents.run_file import read_run
@@ -62,7 +62,7 @@ def stretch(at: float, made: list[int], making: int) -> str:
     piece = piece_of(STUB_AND_OFFSET)
     told = {each.name: getattr(piece, each.name) for each in fields(Piece)}
     worded = PieceToBend(**told, cut_text="", words=asked.lengths)
-    return said(interference(Collision("floor", 1.0, at, 0.0), made, making, worded).text)
+    return text_of(interference(Collision("floor", 1.0, at, 0.0), made, making, worded).text)
 
 
 def named(handling: Handling, name: str) -> OrderHandling:
@@ -118,7 +118,7 @@ class Searched(unittest.TestCase):
             best = next(order for order in orders(piece) if order.name == "from the start")
             sequence = [each.bend for each in best.bends]
             costs = [
-                as_said(piece, [*zip(sequence, hooks, strict=True)]).cost[:9]
+                as_given(piece, [*zip(sequence, hooks, strict=True)]).cost[:9]
                 for hooks in itertools.product(HOOKS, repeat=len(sequence))
             ]
             self.assertEqual(best.cost[:9], min(costs))
@@ -127,16 +127,16 @@ class Searched(unittest.TestCase):
         best, *others = handled(STUB_AND_OFFSET).orders
         self.assertTrue(best.chosen)
         self.assertFalse(any(other.chosen for other in others))
-        self.assertTrue(all(said(other.reason) != said(best.reason) for other in others))
+        self.assertTrue(all(text_of(other.reason) != text_of(best.reason) for other in others))
 
     def test_a_stub_before_an_offset_on_a_stand_tells_the_height_that_helps(self) -> None:
         # A stub of 40 on a stand of 500 mm: it hangs while the offset is made.
         document = run(turn(40), offset(40, 4, 30, "right"), end(60), **RATCHET)
         order = named(handled(document), "from the start")
         (met,) = (each for each in order.bends if each.meets)
-        self.assertIn("under the floor", said(met.meets[0].text))
-        self.assertTrue(any("on blocks" in text for text in map(said, met.helps)))
-        self.assertIn(order.blocks_text, said(order.steps[met.step - 1].do))
+        self.assertIn("under the floor", text_of(met.meets[0].text))
+        self.assertTrue(any("on blocks" in text for text in map(text_of, met.helps)))
+        self.assertIn(order.blocks_text, text_of(order.steps[met.step - 1].do))
 
     def test_what_hangs_from_one_end_and_not_from_the_other_is_begun_there(self) -> None:
         # A set near the start: its first leg hangs while the second bend is made, whichever comes
@@ -176,8 +176,10 @@ class Helps(unittest.TestCase):
         self.assertEqual(taken.name, "as marked")
         (low,) = (each for each in taken.bends if each.meets)
         self.assertEqual(low.meets[0].what, "bench")
-        self.assertIn("Hook it toward the start of the pipe instead", said(low.helps[0]))
-        self.assertTrue(any("over the edge of the bench" in text for text in map(said, low.helps)))
+        self.assertIn("Hook it toward the start of the pipe instead", text_of(low.helps[0]))
+        self.assertTrue(
+            any("over the edge of the bench" in text for text in map(text_of, low.helps))
+        )
 
 
 class Places(unittest.TestCase):
@@ -281,7 +283,8 @@ class Picked(unittest.TestCase):
             plan = plan_values(picked)
             self.assertEqual(plan.marks, order.marks)
             self.assertEqual(
-                [said(step.do) for step in plan.steps], [said(step.do) for step in order.steps]
+                [text_of(step.do) for step in plan.steps],
+                [text_of(step.do) for step in order.steps],
             )
             taken = [each for each in handled(picked).orders if each.taken]
             self.assertEqual([each.value for each in taken], [order.value])
@@ -318,7 +321,7 @@ class Told(unittest.TestCase):
     def steps(self, *walk: dict[str, Any]) -> dict[int, str]:
         plan = plan_values(run(*walk))
         return {
-            step.bend: f"{said(step.do)} {said(step.check)}"
+            step.bend: f"{text_of(step.do)} {text_of(step.check)}"
             for step in plan.steps
             if step.bend is not None
         }
@@ -355,6 +358,6 @@ class Told(unittest.TestCase):
     def test_springback_and_the_edge_of_a_line_are_told(self) -> None:
         plan = plan_values(run(turn(30), kick("9 1/2", 1), end(30)))
         self.assertIn(
-            "The edge of a line toward the start is the figure", said(plan.steps[0].check)
+            "The edge of a line toward the start is the figure", text_of(plan.steps[0].check)
         )
-        self.assertIn("it springs back to 90°", said(plan.steps[1].do))
+        self.assertIn("it springs back to 90°", text_of(plan.steps[1].do))

@@ -21,7 +21,7 @@ from core.tests.builders import (
     refused,
     run,
     saddle3,
-    said,
+    text_of,
     turn,
 )
 from core.tests.properties.strategies import makeable_runs
@@ -95,7 +95,7 @@ class Springback(unittest.TestCase):
         plan = planned(turn(30), end(30), bender=own(springback=[{"commanded": 92, "kept": 90}]))
         self.assertFalse(plan.bender.springback_typical)
         self.assertAlmostEqual(plan.working[0].bend_to, 92)
-        self.assertIn("to 92°", said(plan.steps[1].do))
+        self.assertIn("to 92°", text_of(plan.steps[1].do))
 
     def test_points_that_contradict_each_other_are_refused(self) -> None:
         for points in ([(88, 90)], [(93, 90), (92, 91)], [(93, 90), (94, 90)]):
@@ -106,8 +106,8 @@ class Springback(unittest.TestCase):
         clicking = own(degrees_per_click=1.5, springback=[{"commanded": 93, "kept": 90}])
         plan = planned(turn(30), end(30), bender={**clicking, "kind": "ratchet"})
         self.assertEqual(plan.working[0].clicks, 62)
-        self.assertIn("about 62 clicks", said(plan.steps[1].do))
-        self.assertIn("handle comes out", said(plan.steps[1].caution))
+        self.assertIn("about 62 clicks", text_of(plan.steps[1].do))
+        self.assertIn("handle comes out", text_of(plan.steps[1].caution))
 
     def test_between_two_clicks_and_two_half_degrees_the_nearer_is_told(self) -> None:
         # 22.5 is bent to 22.5 x 93 / 90 = 23.25: the scale's 23.5, and 15.5 clicks of 1.5.
@@ -121,7 +121,7 @@ class Names(unittest.TestCase):
     def test_marks_are_called_what_is_stamped_on_the_bender(self) -> None:
         plan = planned(turn(12), end(60), bender=own(marks={"front": "the notch"}))
         self.assertEqual(plan.marks[0].name, "the notch")
-        self.assertIn("The notch on", said(plan.steps[1].do))
+        self.assertIn("The notch on", text_of(plan.steps[1].do))
 
 
 class Ways(unittest.TestCase):
@@ -144,16 +144,17 @@ class Ways(unittest.TestCase):
     def test_each_way_has_its_own_marks_and_words(self) -> None:
         walk = [turn("18 3/8"), offset(40, 4, 30, "out"), end(70)]
         do = {
-            w: [said(s.do) for s in planned(*walk, way=w).steps] for w in ("mark", "bench", "chart")
+            w: [text_of(s.do) for s in planned(*walk, way=w).steps]
+            for w in ("mark", "bench", "chart")
         }
         self.assertIn("hang the take-up of 5 over the end and mark the whole 18 3/8", do["mark"][1])
         self.assertIn("the bend runs from 13 9/16 to 20 9/16", do["chart"][1])
         self.assertIn("tart-of-bend mark on 13 9/16", do["bench"][1])
         square = plan_values(metric(turn(640), end(400))).steps[1]
-        self.assertIn("Stand an offcut in the former with a square", said(square.do))
+        self.assertIn("Stand an offcut in the former with a square", text_of(square.do))
         depth = planned(*walk, way="bench").working[2].depth
         self.assertEqual(depth, "4")
-        self.assertIn("gauge that depth", said(planned(*walk).steps[3].check))
+        self.assertIn("gauge that depth", text_of(planned(*walk).steps[3].check))
 
     def test_the_chart_s_lengths_add_up_to_the_pipe(self) -> None:
         document = metric(turn(400), turn(640), offset(900, 80, 30, "out"), end(1500), way="chart")
@@ -177,13 +178,15 @@ class AmpacityAdjustment(unittest.TestCase):
 
     def test_where_to_warm_from_and_to(self) -> None:
         plan = self.plan()
-        self.assertIn("takes 40 mm of straight pipe on both sides", said(plan.steps[1].do))
+        self.assertIn("takes 40 mm of straight pipe on both sides", text_of(plan.steps[1].do))
         bend, row = plan.bends[0], plan.working[0]
         self.assertEqual(row.warm_from, str(round(bend.arc_start - 10)))
         self.assertEqual(row.warm_to, str(round(bend.arc_end + 10)))
-        self.assertIn(f"Warm evenly from {row.warm_from} to {row.warm_to}", said(plan.steps[2].do))
-        self.assertIn("burn", said(plan.steps[2].caution))
-        self.assertIn("until it is cold", said(plan.steps[2].do))
+        self.assertIn(
+            f"Warm evenly from {row.warm_from} to {row.warm_to}", text_of(plan.steps[2].do)
+        )
+        self.assertIn("burn", text_of(plan.steps[2].caution))
+        self.assertIn("until it is cold", text_of(plan.steps[2].do))
 
     def test_the_stops_of_both_connectors_take_pipe(self) -> None:
         plan = self.plan()

@@ -7,7 +7,7 @@ import unittest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from core.tests.builders import end, planned, saddle3, saddle4, said, turn
+from core.tests.builders import end, planned, saddle3, saddle4, text_of, turn
 from yarrow.benders.bender import Bender, Hook
 from yarrow.benders.habits import inner_orders, worked_together
 from yarrow.benders.placing import Placing, beside, place
@@ -84,7 +84,7 @@ class Steps(unittest.TestCase):
     def test_the_pipe_is_turned_by_what_lies_between_the_last_bend_and_the_next(self) -> None:
         # A saddle in the air, centre first: half over for the near outer, and so for the far one.
         plan = planned(saddle3(53, 2), end(100))
-        by_bend = {step.bend: said(step.do) for step in plan.steps if step.bend is not None}
+        by_bend = {step.bend: text_of(step.do) for step in plan.steps if step.bend is not None}
         self.assertIn("Turn the pipe half over.", by_bend[0])
         self.assertIn("Carry the pipe round, end for end. Pipe stays as it lies.", by_bend[2])
 
@@ -93,13 +93,13 @@ class Steps(unittest.TestCase):
     ) -> None:
         # Up on the floor, down in the air: a 90 and a 45 to the same side.
         plan = planned(turn(18, "left"), turn(40, "left", angle=45), end(30))
-        by_bend = {step.bend: said(step.do) for step in plan.steps if step.bend is not None}
+        by_bend = {step.bend: text_of(step.do) for step in plan.steps if step.bend is not None}
         self.assertIn("In the air", by_bend[1])
         self.assertIn("Turn the pipe half over.", by_bend[1])
 
     def test_checks_have_a_figure_where_one_can_be_put_to_them(self) -> None:
         plan = planned(saddle4(40, 9, "4 1/2"), turn(80, "left"), end(20))
-        checks = {step.bend: said(step.check) for step in plan.steps if step.bend is not None}
+        checks = {step.bend: text_of(step.check) for step in plan.steps if step.bend is not None}
         # Of each offset, at the bend that is made second.
         self.assertEqual(["4 1/2 in" in checks[bend] for bend in range(4)].count(True), 2)
         self.assertIn("twist", checks[4])

@@ -20,7 +20,7 @@ from yarrow.documents.converting import convert_document
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
-from yarrow.documents.wire_notation import read_wires_said
+from yarrow.documents.wire_notation import read_wire_text
 from yarrow.measure.tape import in_other_unit, read_length
 from yarrow.measure.units import Unit, other_unit
 from yarrow.racks.rack import plan_rack
@@ -279,8 +279,8 @@ class Notation(unittest.TestCase):
             }  # fmt: skip
             converted = other(document)
             self.assertEqual(
-                read_wires_said(converted["typed"], other_unit(unit)),  # type: ignore[arg-type]
-                read_wires_said(document["typed"], unit),  # type: ignore[arg-type]
+                read_wire_text(converted["typed"], other_unit(unit)),  # type: ignore[arg-type]
+                read_wire_text(document["typed"], unit),  # type: ignore[arg-type]
             )
 
 

@@ -118,7 +118,7 @@ class AsPeopleSayIt(unittest.TestCase):
             self.assertEqual(found, wanted, text)
 
 
-class Said(unittest.TestCase):
+class TypedForm(unittest.TestCase):
     def test_what_people_say(self) -> None:
         for text, line in SAID.items():
             with self.subTest(text):

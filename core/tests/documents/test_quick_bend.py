@@ -6,7 +6,7 @@ import unittest
 from typing import Any
 
 import yarrow
-from core.tests.builders import RADIUS, said
+from core.tests.builders import RADIUS, text_of
 from yarrow.documents.errors import DocumentError
 
 IN: dict[str, Any] = {
@@ -98,7 +98,7 @@ class QuickBends(unittest.TestCase):
         self.assertAlmostEqual(apart, 8.695, delta=0.001)
         self.assertEqual(plan.bends[0].radius, plan.bender.radius)
         self.assertAlmostEqual(plan.bender.radius, RADIUS, places=3)
-        self.assertIn("air", " ".join(said(step.do) for step in plan.steps))
+        self.assertIn("air", " ".join(text_of(step.do) for step in plan.steps))
 
 
 if __name__ == "__main__":

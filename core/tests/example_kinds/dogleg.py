@@ -7,7 +7,16 @@ from fractions import Fraction
 from typing import ClassVar
 
 from yarrow.features.feature import Move, OnItsLeg
-from yarrow.features.in_document import AT, CARRIED, FROM, LABEL, RISE, TOWARD, InDocument, Said
+from yarrow.features.in_document import (
+    AT,
+    CARRIED,
+    FROM,
+    LABEL,
+    RISE,
+    TOWARD,
+    InDocument,
+    TypedForm,
+)
 from yarrow.features.leg import Datum, Laid, Leg, MultiplierTable, Pipe, ReadBack, RuleMarks
 from yarrow.features.offset import Offset
 from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
@@ -30,7 +39,7 @@ class Dogleg(OnItsLeg):
         "dogleg",
         (AT, FROM, RISE, TOWARD, LABEL),
         loose=("at", "rise"),
-        said=(Said(("dogleg",), "a step at 45°", "rise", ("rise", "at"), given=CARRIED),),
+        typed=(TypedForm(("dogleg",), "a step at 45°", "rise", ("rise", "at"), given=CARRIED),),
     )
 
     @property

@@ -6,7 +6,17 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.features.in_document import AIR, AT, FROM, LABEL, OUT, PICK, Field, InDocument, Said
+from yarrow.features.in_document import (
+    AIR,
+    AT,
+    FROM,
+    LABEL,
+    OUT,
+    PICK,
+    Field,
+    InDocument,
+    TypedForm,
+)
 from yarrow.features.leg import Datum
 from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.geometry.frame import Side
@@ -28,8 +38,8 @@ class Strut(CrossedObstacle):
     document: ClassVar[InDocument] = InDocument(
         "strut",
         (AT, FROM, Field("across", "size"), AIR, OUT, PICK, LABEL),
-        said=(
-            Said(
+        typed=(
+            TypedForm(
                 ("strut",), "strut channel to go over", "across", ("across", "at"), ("clearance",)
             ),
         ),

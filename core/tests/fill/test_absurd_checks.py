@@ -6,7 +6,7 @@ import unittest
 from collections.abc import Callable
 from typing import Any
 
-from core.tests.fill.asking import cable, core, wire
+from core.tests.fill.helpers import cable, core, wire
 from core.tests.work import counted
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.errors import DocumentError

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import unittest
 
-from core.tests.fill.asking import a_box, said, said_codes
+from core.tests.fill.helpers import a_box, codes_in, finding_in
 from yarrow.fill.boxes import BoxResult
 from yarrow.wording.wording import EN_US
 
@@ -29,7 +29,7 @@ class Allowances(unittest.TestCase):
         )
         self.assertEqual(sum(line.volume for line in result.lines), result.needed)
         self.assertEqual((result.smallest, result.smallest_alike), ("fd-multi", "square-4-2-1/8"))
-        self.assertIn("23.07", said(result, "box-too-small").text)
+        self.assertIn("23.07", finding_in(result, "box-too-small").text)
 
     def test_every_wire_size_takes_what_is_printed(self) -> None:
         printed = {"18": 1.5, "16": 1.75, "14": 2, "12": 2.25, "10": 2.5, "8": 3, "6": 5}
@@ -91,6 +91,6 @@ class Volumes(unittest.TestCase):
 
     def test_a_conduit_body_needs_twice_its_largest_conduit(self) -> None:
         body = {"volume": 24.5, "inside": 0.6, "conduit": 0.304}
-        self.assertIn("body-too-narrow", said_codes(a_box(body)))
+        self.assertIn("body-too-narrow", codes_in(a_box(body)))
         self.assertFalse(a_box(body).passes)
         self.assertTrue(a_box({**body, "inside": 0.608}).passes)

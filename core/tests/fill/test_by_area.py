@@ -8,7 +8,7 @@ import unittest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from core.tests.fill.asking import by_area, cable, said, said_codes, wire
+from core.tests.fill.helpers import by_area, cable, codes_in, finding_in, wire
 from yarrow.catalog.wiring import us_wires
 from yarrow.fill.area import Area
 from yarrow.fill.check import holder_of
@@ -23,7 +23,7 @@ class WorkedByHand(unittest.TestCase):
         self.assertAlmostEqual(result.used, 0.2649, delta=0.00005)
         self.assertAlmostEqual(result.limit, 0.2132, delta=0.00005)
         self.assertEqual((result.passes, result.smallest), (False, "1"))
-        self.assertEqual(said(result, "does-not-fit").remedy.value, "1")  # type: ignore[union-attr]
+        self.assertEqual(finding_in(result, "does-not-fit").remedy.value, "1")  # type: ignore[union-attr]
 
     def test_room_is_what_still_goes_in_beside_the_rest(self) -> None:
         # Inch EMT: 0.3456 - 0.2649 = 0.0807 left: six more of 0.0133, no more of 0.1452.
@@ -45,7 +45,7 @@ class WorkedByHand(unittest.TestCase):
         self.assertEqual(by_area(wire(1, "12"), nipple=True, length=24).most, (13,))
         long = by_area(wire(1, "12"), nipple=True, length="24 1/16")
         self.assertEqual(long.most, (9,))
-        self.assertIn("24 in", said(long, "not-a-nipple").text)
+        self.assertIn("24 in", finding_in(long, "not-a-nipple").text)
         self.assertEqual(by_area(wire(9, "12"), nipple=True).heat.percent, 100)
 
     def test_an_oval_counts_by_its_larger_side(self) -> None:
@@ -68,7 +68,7 @@ class WorkedByHand(unittest.TestCase):
         )
         none = by_area(cable(1, 12), size=None)
         self.assertEqual((none.smallest, none.passes), (None, False))
-        self.assertIn("part it", said(none, "does-not-fit").text)
+        self.assertIn("part it", finding_in(none, "does-not-fit").text)
 
     def test_the_smallest_of_every_material(self) -> None:
         sizes = {each.type: each.size for each in by_area(wire(16, "12"), size="3/4").by_type}
@@ -83,8 +83,8 @@ class WorkedByHand(unittest.TestCase):
         eight = by_area(wire(8, "12"), spare=20)
         self.assertTrue(eight.passes)
         self.assertEqual((eight.most, eight.smallest), ((7,), "3/4"))
-        self.assertEqual(said(eight, "spare-not-kept").level, "warning")
-        self.assertNotIn("spare-not-kept", said_codes(by_area(wire(7, "12"), spare=20)))
+        self.assertEqual(finding_in(eight, "spare-not-kept").level, "warning")
+        self.assertNotIn("spare-not-kept", codes_in(by_area(wire(7, "12"), spare=20)))
 
 
 class WhatItSays(unittest.TestCase):
@@ -92,27 +92,27 @@ class WhatItSays(unittest.TestCase):
         # 1.05 x 0.622 / 0.216 = 3.02 with three 8 AWG in 1/2 EMT.
         three = by_area(wire(3, "8"))
         self.assertAlmostEqual(three.jam or 0, 3.024, delta=0.0005)
-        self.assertIn("3.02", said(three, "may-jam").text)
-        self.assertNotIn("may-jam", said_codes(by_area(wire(2, "8"))))
+        self.assertIn("3.02", finding_in(three, "may-jam").text)
+        self.assertNotIn("may-jam", codes_in(by_area(wire(2, "8"))))
         # A thin ground beside them changes nothing; 4 AWG in inch conduit has 3.4.
-        self.assertIn("may-jam", said_codes(by_area(wire(3, "8"), wire(1, "14"), size="1/2")))
-        self.assertNotIn("may-jam", said_codes(by_area(wire(3, "4"), size="1")))
+        self.assertIn("may-jam", codes_in(by_area(wire(3, "8"), wire(1, "14"), size="1/2")))
+        self.assertNotIn("may-jam", codes_in(by_area(wire(3, "4"), size="1")))
 
     def test_a_cable_larger_than_the_pipe(self) -> None:
         result = by_area(cable(1, "5/8"))
         self.assertFalse(result.passes)
-        self.assertEqual(said(result, "wider-than-inside").path, "conductors[0]")
+        self.assertEqual(finding_in(result, "wider-than-inside").path, "conductors[0]")
 
     def test_tight_asks_for_lubricant(self) -> None:
-        self.assertIn("ubricant", said(by_area(wire(9, "12")), "tight").text)
-        self.assertNotIn("tight", said_codes(by_area(wire(8, "12"))))
+        self.assertIn("ubricant", finding_in(by_area(wire(9, "12")), "tight").text)
+        self.assertNotIn("tight", codes_in(by_area(wire(8, "12"))))
 
     def test_eight_tenths_of_one_count_as_one(self) -> None:
         # 0.2132 / 0.0366 = 5.825: six 8 AWG in 3/4, a little over the share.
         six = by_area(wire(6, "8"), size="3/4")
         self.assertTrue(six.passes)
         self.assertGreater(six.share, 1)
-        self.assertIn("eight tenths", said(six, "rounded-up").text)
+        self.assertIn("eight tenths", finding_in(six, "rounded-up").text)
         # Not for mixed sizes.
         self.assertFalse(by_area(wire(5, "8"), wire(1, "6"), size="3/4").passes)
 
@@ -121,7 +121,7 @@ class WhatItSays(unittest.TestCase):
         for count, percent in factors.items():
             result = by_area(wire(count, "14"), size="2")
             self.assertEqual(result.heat.percent, percent)
-            self.assertIn("does not cover ampacity", said(result, "heat-is-separate").text)
+            self.assertIn("does not cover ampacity", finding_in(result, "heat-is-separate").text)
             self.assertIn("310.15(C)(1)", result.heat.source)
 
     def test_the_rule_its_edition_and_its_source_are_told(self) -> None:

@@ -6,7 +6,7 @@ import unittest
 from fractions import Fraction
 
 from core.tests.builders import codes, end, found, planned, run, turn
-from core.tests.fill.asking import by_area, said, said_codes, wire
+from core.tests.fill.helpers import by_area, codes_in, finding_in, wire
 from yarrow.benders.catalogued import radius_from_gain
 from yarrow.catalog.wiring import us_wires
 from yarrow.documents.box_files import pull_box_document
@@ -83,7 +83,7 @@ class BareWire(unittest.TestCase):
 class JamRatio(unittest.TestCase):
     def jams(self, diameter: float) -> bool:
         cable = {"count": 3, "diameter": diameter}
-        return "may-jam" in said_codes(by_area(cable, size="2"))
+        return "may-jam" in codes_in(by_area(cable, size="2"))
 
     def test_a_warning_in_the_raw_band_and_in_the_stretched_one(self) -> None:
         # EMT 2 is 2.067 inside: raw 2.8 to 3.2 is 0.738 down to 0.646; stretched, 0.775 to 0.678.
@@ -97,7 +97,7 @@ class JamRatio(unittest.TestCase):
             self.assertEqual(self.jams(diameter), warned, diameter)
 
     def test_it_says_both_ratios_and_where_it_is_written(self) -> None:
-        finding = said(by_area({"count": 3, "diameter": 0.65}, size="2"), "may-jam")
+        finding = finding_in(by_area({"count": 3, "diameter": 0.65}, size="2"), "may-jam")
         self.assertIn("3.18", finding.text)
         self.assertIn("3.34", finding.text)
         self.assertIn("chapter 9, table 1", finding.source)

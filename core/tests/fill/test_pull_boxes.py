@@ -10,7 +10,7 @@ from typing import Any
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from core.tests.fill.asking import said, said_codes
+from core.tests.fill.helpers import codes_in, finding_in
 from yarrow.documents.box_files import entries_document, pull_box_document
 from yarrow.fill.entries import EntriesResult
 from yarrow.fill.pull_boxes import Placed, PullBoxResult
@@ -95,11 +95,11 @@ class TheRule(unittest.TestCase):
         self.assertTrue(pull_box(*two, pulls="A-B", have={"width": 18, "height": 12}).passes)
         small = pull_box(*two, pulls="A-B", have={"width": 18, "height": "11 15/16"})
         self.assertFalse(small.passes)
-        self.assertIn("12", said(small, "pull-box-too-small").text)
+        self.assertIn("12", finding_in(small, "pull-box-too-small").text)
         self.assertIsNone(pull_box(*two, pulls="A-B").passes)
 
     def test_a_raceway_that_nothing_is_pulled_through_is_named(self) -> None:
-        self.assertIn("A", said(pull_box(entry("A", "left", "3")), "no-pull").text)
+        self.assertIn("A", finding_in(pull_box(entry("A", "left", "3")), "no-pull").text)
 
 
 walls = st.sampled_from(["left", "right", "top", "bottom"])
@@ -161,12 +161,12 @@ class Entries(unittest.TestCase):
         self.assertTrue(holes(("A", "top", 1, 0.75, "1/2"), ("B", "top", 2.26, 0.75, "1/2")).passes)
         close = holes(("A", "top", 1, 0.75, "1/2"), ("B", "top", 2.25, 0.75, "1/2"))
         self.assertFalse(close.passes)
-        self.assertIn("1.26", said(close, "rings-meet").text)
+        self.assertIn("1.26", finding_in(close, "rings-meet").text)
         self.assertEqual(close.spacings[0].least, least_spacing("1/2", "1/2", "in"))
 
     def test_corner_knockouts_next_to_each_other_collide(self) -> None:
         corner = holes(("A", "top", 0.75, 0.75, "1/2"), ("B", "left", 3.25, 0.75, "1/2"))
-        self.assertIn("meet-at-corner", said_codes(corner))
+        self.assertIn("meet-at-corner", codes_in(corner))
         # One of them in the middle of its wall, and both fit.
         self.assertTrue(
             holes(("A", "top", 2, 0.75, "1/2"), ("B", "left", 3.25, 0.75, "1/2")).passes
@@ -177,24 +177,24 @@ class Entries(unittest.TestCase):
         )
 
     def test_a_ring_over_the_edge(self) -> None:
-        self.assertIn("over-the-edge", said_codes(holes(("A", "top", 0.5, 0.75, "1/2"))))
-        self.assertIn("over-the-edge", said_codes(holes(("A", "top", 2, 0.75, "1-1/4"))))
+        self.assertIn("over-the-edge", codes_in(holes(("A", "top", 0.5, 0.75, "1/2"))))
+        self.assertIn("over-the-edge", codes_in(holes(("A", "top", 2, 0.75, "1-1/4"))))
 
     def test_the_middle_side_knockout_behind_a_device_s_screws(self) -> None:
         middle = ("A", "left", 2, 0.75, "1/2")
-        self.assertIn("at-the-screws", said_codes(holes(middle, device=True)))
-        self.assertNotIn("at-the-screws", said_codes(holes(middle)))
+        self.assertIn("at-the-screws", codes_in(holes(middle, device=True)))
+        self.assertNotIn("at-the-screws", codes_in(holes(middle)))
         self.assertNotIn(
-            "at-the-screws", said_codes(holes(("A", "left", 1, 0.75, "1/2"), device=True))
+            "at-the-screws", codes_in(holes(("A", "left", 1, 0.75, "1/2"), device=True))
         )
         self.assertNotIn(
-            "at-the-screws", said_codes(holes(("A", "top", 2, 0.75, "1/2"), device=True))
+            "at-the-screws", codes_in(holes(("A", "top", 2, 0.75, "1/2"), device=True))
         )
 
     def test_opposite_bushes_in_a_narrow_box(self) -> None:
         narrow = {"width": 0.9, "height": 4, "depth": 1.5}
         facing = holes(("A", "left", 2, 0.75, "1/2"), ("B", "right", 2, 0.75, "1/2"), box=narrow)
-        self.assertIn("meet-at-corner", said_codes(facing))
+        self.assertIn("meet-at-corner", codes_in(facing))
 
     def test_a_row_of_connectors(self) -> None:
         middles = row_of_holes(["1/2", "1/2", "3/4"], "in")

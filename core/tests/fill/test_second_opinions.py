@@ -9,7 +9,7 @@ from typing import Any
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from core.tests.fill.asking import a_box, by_area, by_factor, core, in_trunking, wire
+from core.tests.fill.helpers import a_box, by_area, by_factor, core, in_trunking, wire
 from core.tests.fill.test_pull_boxes import holes
 from yarrow.catalog.wiring import bores, factor_rule, trunkings
 from yarrow.fill.pull import Stretch, pull_both_ways, reversed_run, stretches, tension_after

@@ -6,7 +6,7 @@ import unittest
 from typing import Any
 
 from core.tests.builders import end, run, turn
-from core.tests.fill.asking import said, said_codes, wire
+from core.tests.fill.helpers import codes_in, finding_in, wire
 from core.tests.fill.test_pull_boxes import entry, holes, pull_box
 from yarrow.documents.box_files import entries_document
 from yarrow.documents.errors import DocumentError
@@ -88,7 +88,7 @@ class WhatMeets(unittest.TestCase):
         contents = {"box": "square-4-1-1/2"}
         result = site_box(A, B, contents=contents, through=[{"size": "12", "count": 4}])
         self.assertFalse(result.passes)
-        self.assertIn("8 ends", said(result, "more-through-than-come").text)
+        self.assertIn("8 ends", finding_in(result, "more-through-than-come").text)
 
     def test_a_box_that_is_too_small_for_all_of_them(self) -> None:
         result = site_box(
@@ -99,7 +99,7 @@ class WhatMeets(unittest.TestCase):
     def test_cables_without_an_allowance_are_named(self) -> None:
         cabled = wired("A run", "Junction", {"count": 1, "diameter": 0.3})
         result = site_box(cabled, contents={"box": "square-4-1-1/2"})
-        self.assertIn("0.3 in", said(result, "no-allowance").text)
+        self.assertIn("0.3 in", finding_in(result, "no-allowance").text)
 
     def test_large_wire_goes_by_the_pull_box_rule(self) -> None:
         big = {"conduit": {"type": "emt", "size": "1-1/4"}, "bender": "hand-emt-1-1/4"}
@@ -166,13 +166,13 @@ class Bodies(unittest.TestCase):
             *self.TWO, pulls="A-B", body=self.body(3, "2"), have={"width": 6, "height": 6}
         )
         self.assertTrue(result.passes)
-        self.assertIn("body-is-marked", said_codes(result))
+        self.assertIn("body-is-marked", codes_in(result))
 
     def test_but_not_for_more_or_larger_wire(self) -> None:
         for count, size in ((4, "2"), (3, "1"), (1, "250")):
             result = pull_box(*self.TWO, pulls="A-B", body=self.body(count, size))
             self.assertFalse(result.passes)
-            self.assertIn("3 × 2 AWG", said(result, "over-its-marking").text)
+            self.assertIn("3 × 2 AWG", finding_in(result, "over-its-marking").text)
 
     def test_a_wire_that_there_is_not(self) -> None:
         with self.assertRaises(DocumentError) as refused:

@@ -5,14 +5,14 @@ from __future__ import annotations
 import math
 import unittest
 
-from core.tests.fill.asking import (
+from core.tests.fill.helpers import (
     by_area,
     by_factor,
     cable,
+    codes_in,
     core,
+    finding_in,
     in_trunking,
-    said,
-    said_codes,
     wire,
 )
 from yarrow.documents.errors import DocumentError
@@ -46,12 +46,12 @@ class Factors(unittest.TestCase):
 
     def test_beyond_the_printed_table_a_draw_in_box(self) -> None:
         self.assertIn(
-            "draw-in box", said(by_factor(core(1, 1.5), bends=5), "beyond-the-table").text
+            "draw-in box", finding_in(by_factor(core(1, 1.5), bends=5), "beyond-the-table").text
         )
         far = by_factor(core(1, 1.5), length=10_001, bends=0)
-        self.assertEqual(said(far, "beyond-the-table").path, "length")
+        self.assertEqual(finding_in(far, "beyond-the-table").path, "length")
         at_the_end = by_factor(core(1, 1.5), length=10_000, bends=4)
-        self.assertNotIn("beyond-the-table", said_codes(at_the_end))
+        self.assertNotIn("beyond-the-table", codes_in(at_the_end))
 
     def test_by_area_beside_it(self) -> None:
         # Nine cores of 4.0 and 3.3 mm: 6 x 12.566 + 3 x 8.553 = 101.06 of 0.4 x 224.3 = 89.7 mm2.
@@ -72,7 +72,7 @@ class InTrunking(unittest.TestCase):
         result = in_trunking(core(24, 2.5), width=50, height=50)
         self.assertAlmostEqual(result.used, 302.4)
         self.assertEqual((result.limit, result.passes, result.most), (1037, True, (82,)))
-        self.assertIn("1125", said(result, "printed-factor").text)
+        self.assertIn("1125", finding_in(result, "printed-factor").text)
 
     def test_cables_take_their_printed_factors_with_it(self) -> None:
         # 15 x 8.6 + 34 x 12.6, by the book.
@@ -86,10 +86,10 @@ class InTrunking(unittest.TestCase):
         thermosetting = {**core(24, 2.5), "cover": "thermosetting"}
         result = in_trunking(thermosetting, width=50, height=50)
         self.assertAlmostEqual(result.used, 24 * 13.9)
-        note = said(result, "figure-to-check")
+        note = finding_in(result, "figure-to-check")
         self.assertEqual((note.level, note.path), ("note", "conductors"))
         self.assertIn("BS 7671", note.source)
-        self.assertNotIn("figure-to-check", said_codes(in_trunking(core(1, 2.5))))
+        self.assertNotIn("figure-to-check", codes_in(in_trunking(core(1, 2.5))))
         own = in_trunking(thermosetting, width=50, height=50, own=True)
         self.assertAlmostEqual(own.used, 24 * 13.9, places=4)
 
@@ -111,7 +111,7 @@ class InTrunking(unittest.TestCase):
         )
         wide = in_trunking(cable(1, 26), width=100, height=25)
         self.assertFalse(wide.passes)
-        self.assertIn("wider-than-inside", said_codes(wide))
+        self.assertIn("wider-than-inside", codes_in(wide))
         # 75x25 has the room, 531 of 738, and is too low; 50 x 38 is the least that is high enough.
         self.assertEqual(wide.smallest, "50x38")
 

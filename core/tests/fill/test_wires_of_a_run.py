@@ -5,8 +5,18 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from core.tests.builders import end, metric, offset, planned, run, saddle3, saddle4, said, turn
-from core.tests.fill.asking import core, wire
+from core.tests.builders import (
+    end,
+    metric,
+    offset,
+    planned,
+    run,
+    saddle3,
+    saddle4,
+    text_of,
+    turn,
+)
+from core.tests.fill.helpers import core, wire
 from yarrow import plan_values
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
@@ -110,12 +120,12 @@ class PullPointsOfARun(unittest.TestCase):
         wires = wired(*self.FIVE, conductors=[wire(3, "12")])
         (only,) = wires.breaks
         self.assertEqual(only.point.bend, 3)
-        self.assertIn("conduit body", said(only.text))
-        self.assertIn("between bends 3 and 4", said(only.text))
+        self.assertIn("conduit body", text_of(only.text))
+        self.assertIn("between bends 3 and 4", text_of(only.text))
         # The place is in the straight between those bends.
         self.assertLess(only.point.begins, only.point.at)
         large = wired(*self.FIVE, conductors=[wire(3, "4")])
-        self.assertIn("pull box", said(large.breaks[0].kind))
+        self.assertIn("pull box", text_of(large.breaks[0].kind))
 
     def test_the_stricter_habit(self) -> None:
         self.assertEqual(len(wired(*self.FIVE, conductors=[], most_degrees=270).breaks), 1)
@@ -128,7 +138,7 @@ class PullPointsOfARun(unittest.TestCase):
     def test_a_metric_run_gets_a_draw_in_box(self) -> None:
         plan = steel(*(turn(400, side) for side in ("left", "out") * 3), end(400), conductors=[])
         assert plan.wires is not None
-        self.assertIn("draw-in", said(plan.wires.breaks[0].kind))
+        self.assertIn("draw-in", text_of(plan.wires.breaks[0].kind))
 
 
 class OutdoorDucts(unittest.TestCase):
@@ -180,7 +190,7 @@ class ThePull(unittest.TestCase):
         walk = (turn(40, "left"), end(100))
         pull = pull_of(wired(*walk, conductors=[wire(3, "4")], pull={"state": "dry", "up": "left"}))
         self.assertEqual(pull.pull.feed_at, "end")
-        self.assertIn("Feed in at the end", said(pull.text))
+        self.assertIn("Feed in at the end", text_of(pull.text))
         self.assertEqual(pull.friction, 0.5)
         down = pull_of(
             wired(*walk, conductors=[wire(3, "4")], pull={"state": "dry", "up": "right"})

@@ -22,9 +22,9 @@ from core.tests.builders import (
     saddle3,
     turn,
 )
-from core.tests.fill.asking import cable, core, wire
-from core.tests.site.asking import between_holes, building, fibre, site, trench
-from core.tests.site.asking import hole as hand_hole
+from core.tests.fill.helpers import cable, core, wire
+from core.tests.site.helpers import between_holes, building, fibre, site, trench
+from core.tests.site.helpers import hole as hand_hole
 from yarrow import pieces_values, plan_values
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.fill_file import fill_document

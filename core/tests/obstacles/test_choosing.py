@@ -20,8 +20,8 @@ from core.tests.builders import (
     refused,
     round_thing,
     run,
-    said,
     taken,
+    text_of,
     turn,
     wall,
 )
@@ -47,7 +47,7 @@ class Usual(unittest.TestCase):
                 best = taken(planned(line, end(118)), 0)
                 self.assertEqual(best.id, name)
                 self.assertTrue(best.usual)
-                self.assertIn("usual", said(best.reason))
+                self.assertIn("usual", text_of(best.reason))
 
     def test_a_wall_gives_the_same_pipe_as_a_turn_to_its_back(self) -> None:
         by_wall, by_turn = planned(wall(40), end(30)), planned(turn(40), end(30))
@@ -64,7 +64,7 @@ class Usual(unittest.TestCase):
     def test_a_box_at_the_pipe_s_own_height_needs_no_bend(self) -> None:
         plan = planned(box("start", "0.353"), end(60))
         self.assertEqual(plan.bends, ())
-        self.assertIn("straight on", said(taken(plan, 0).reason))
+        self.assertIn("straight on", text_of(taken(plan, 0).reason))
 
     def test_a_kick_passes_through_the_middle_of_its_hole(self) -> None:
         plan = planned(turn(40), hole(20, "1 1/4", "out"), end(30))
@@ -97,7 +97,7 @@ class Prices(unittest.TestCase):
 
     def test_one_that_overlaps_or_runs_into_its_neighbour_is_shown_with_the_reason(self) -> None:
         plan = planned(round_thing(9, 2), end(60))
-        reasons = {c.id: (c.fits, said(c.reason)) for c in choice(plan, 0).candidates}
+        reasons = {c.id: (c.fits, text_of(c.reason)) for c in choice(plan, 0).candidates}
         self.assertEqual(reasons["saddle3 30"][0], False)
         self.assertIn("before", reasons["saddle3 30"][1])
         self.assertIn("overlap", reasons["saddle3 90"][1])
@@ -108,7 +108,7 @@ class Prices(unittest.TestCase):
         plan = planned(*things, end(330))
         self.assertLessEqual(plan.totals.bend_degrees, 360)
         self.assertNotIn("too-many-degrees", codes(plan))
-        self.assertIn("limit", said(taken(plan, 0).reason))
+        self.assertIn("limit", text_of(taken(plan, 0).reason))
 
     def test_bent_just_as_far_as_it_may_be_the_usual_is_taken(self) -> None:
         # Four three-bend saddles of 90 degrees each.
@@ -116,7 +116,7 @@ class Prices(unittest.TestCase):
         plan = planned(*things, end(330))
         self.assertAlmostEqual(plan.totals.bend_degrees, 360)
         self.assertEqual([taken(plan, n).id for n in range(4)], ["saddle3 45"] * 4)
-        self.assertNotIn("limit", said(taken(plan, 0).reason))
+        self.assertNotIn("limit", text_of(taken(plan, 0).reason))
 
     def test_on_the_shoe_s_room_the_candidate_and_the_finished_plan_agree(self) -> None:
         for at in range(40, 60, 3):

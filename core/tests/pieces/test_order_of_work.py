@@ -21,7 +21,7 @@ def titles(found: dict[str, Any]) -> list[tuple[int, str]]:
     return [(item["piece"], item["title"]) for item in found["items"]]
 
 
-def said(found: dict[str, Any], kind: str) -> str:
+def text_of(found: dict[str, Any], kind: str) -> str:
     return next(item["do"] for item in found["items"] if item["kind"] == kind)
 
 
@@ -53,7 +53,7 @@ class Order(unittest.TestCase):
         )
         order = titles(found)
         self.assertEqual(order[:2], [(0, "Measure"), (0, "Box off")])
-        self.assertIn("end's box comes off", said(found, "off-comes-off"))
+        self.assertIn("end's box comes off", text_of(found, "off-comes-off"))
         joined = [each for each in order if each[1] in ("Join", "Close")]
         self.assertEqual(joined, [(1, "Join"), (2, "Join"), (2, "Close")])
         self.assertLess(order.index((2, "Close")), order.index((0, "Straps")))
@@ -77,7 +77,7 @@ class Order(unittest.TestCase):
 class OfferedUp(unittest.TestCase):
     def test_the_last_piece_is_cut_where_it_was_held(self) -> None:
         found = work(turn(30), end(40, fitting="hub"), joints={"cut": "offered"}, **RIGID)
-        cut = said(found, "cut")
+        cut = text_of(found, "cut")
         # A hand's breadth, 100 mm; and the thread of three quarters, 0.5457.
         self.assertIn("3 15/16 in too long", cut)
         self.assertIn("add 9/16 in for the thread", cut)

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 import unittest
 
-from core.tests.builders import end, metric, offset, planned, saddle3, said, turn
+from core.tests.builders import end, metric, offset, planned, saddle3, text_of, turn
 from yarrow import plan_values
 from yarrow.benders.catalogued import radius_from_gain
 from yarrow.catalog.tables import rules_of_thumb
@@ -47,7 +47,9 @@ class HalfInchHandBender(unittest.TestCase):
         self.assertEqual([m.hook for m in plan.marks], ["end", "end", "start"])
         self.assertAlmostEqual(plan.marks[1].position, middle, delta=THOUSANDTH)
         # The centre is bent first.
-        self.assertEqual([said(s.title) for s in plan.steps[1:4]], ["Bend 2", "Bend 1", "Bend 3"])
+        self.assertEqual(
+            [text_of(s.title) for s in plan.steps[1:4]], ["Bend 2", "Bend 1", "Bend 3"]
+        )
 
     def test_the_printed_rule_for_that_saddle(self) -> None:
         near, centre, far = planned(saddle3("53", "1 3/4"), end("80"), method="table").marks

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 import unittest
 
-from core.tests.fill.asking import by_area, wire
+from core.tests.fill.helpers import by_area, wire
 from yarrow.catalog.wiring import bores, us_wires
 from yarrow.fill.area import Area, as_holder
 from yarrow.fill.counting import max_count

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import unittest
 
-from core.tests.fill.asking import by_factor, core
+from core.tests.fill.helpers import by_factor, core
 
 LENGTHS = (1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5, 6, 7, 8, 9, 10)
 ONE_BEND_20 = (303, 294, 286, 278, 270, 263, 256, 250, 244, 233, 222, 213, 204, 196)

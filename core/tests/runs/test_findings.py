@@ -7,7 +7,18 @@ import re
 import unittest
 from typing import Any
 
-from core.tests.builders import RADIUS, codes, end, found, metric, offset, planned, run, said, turn
+from core.tests.builders import (
+    RADIUS,
+    codes,
+    end,
+    found,
+    metric,
+    offset,
+    planned,
+    run,
+    text_of,
+    turn,
+)
 from yarrow import plan_values
 from yarrow.runs.model.plan import WrittenPlan
 
@@ -198,22 +209,22 @@ class ByThePrintedTable(unittest.TestCase):
 class Steps(unittest.TestCase):
     def test_they_say_what_to_do_in_order_with_the_plan_s_own_figures(self) -> None:
         plan = planned(offset(33, "4 3/8"), turn("71 5/8"), end("34 1/8"))
-        mark_step, *bends, cut = (said(step.title) for step in plan.steps)
+        mark_step, *bends, cut = (text_of(step.title) for step in plan.steps)
         self.assertEqual((mark_step, cut), ("Mark", "Cut"))
         self.assertEqual(sorted(bends), ["Bend 1", "Bend 2", "Bend 3"])
-        by_bend = {step.bend: said(step.do) for step in plan.steps}
+        by_bend = {step.bend: text_of(step.do) for step in plan.steps}
         for mark in plan.marks:
-            self.assertIn(mark.text, said(plan.steps[0].do))
+            self.assertIn(mark.text, text_of(plan.steps[0].do))
             self.assertIn(f"on {mark.text}, hook toward the {mark.hook}", by_bend[mark.bend])
         self.assertTrue(any("half over" in each for each in by_bend.values()))
         # Parallel legs, measured: the rise itself.
-        self.assertTrue(any("4 3/8 in from" in said(step.check) for step in plan.steps))
-        self.assertIn(plan.cut_length_text, said(plan.steps[-1].do))
-        self.assertTrue(all(said(step.check) and said(step.caution) for step in plan.steps))
+        self.assertTrue(any("4 3/8 in from" in text_of(step.check) for step in plan.steps))
+        self.assertIn(plan.cut_length_text, text_of(plan.steps[-1].do))
+        self.assertTrue(all(text_of(step.check) and text_of(step.caution) for step in plan.steps))
 
     def test_a_quarter_turn_is_told_with_its_way(self) -> None:
         plan = planned(turn(40, "left"), turn(40, "out"), end(40))
         # The second plane lies clockwise of the first, seen along the pipe from its start; so that
         # it comes up, the pipe itself goes the other way.
         self.assertEqual(plan.bends[1].roll, 90)
-        self.assertIn("90° anticlockwise, seen from its start", said(plan.steps[2].do))
+        self.assertIn("90° anticlockwise, seen from its start", text_of(plan.steps[2].do))

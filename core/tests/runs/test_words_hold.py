@@ -7,8 +7,19 @@ import re
 import unittest
 from typing import Any
 
-from core.tests.builders import codes, end, kick, metric, offset, planned, run, saddle3, said, turn
-from core.tests.fill.asking import wire
+from core.tests.builders import (
+    codes,
+    end,
+    kick,
+    metric,
+    offset,
+    planned,
+    run,
+    saddle3,
+    text_of,
+    turn,
+)
+from core.tests.fill.helpers import wire
 from core.tests.properties.strategies import SIDES
 from yarrow import plan_values
 from yarrow.documents.box_files import box_document
@@ -110,7 +121,7 @@ class Floor(unittest.TestCase):
                 plan = plan_values(document)
                 arcs = {n: plan.bends[n] for n in made | {each.bend}}
                 for meeting in each.meets:
-                    text = said(meeting.text)
+                    text = text_of(meeting.text)
                     found = re.search(r"from ([\d/ ]+) in to ([\d/ ]+) in", text)
                     assert found, text
                     begins, ends = (float(read_length(t, "in").value) for t in found.groups())

@@ -7,7 +7,7 @@ from typing import Any
 
 from hypothesis import given, settings
 
-from core.tests.builders import end, kick, metric, offset, planned, saddle3, said, turn
+from core.tests.builders import end, kick, metric, offset, planned, saddle3, text_of, turn
 from core.tests.properties.strategies import makeable_runs
 from yarrow import plan_values
 from yarrow.measure.tape import read_length
@@ -35,7 +35,9 @@ class PrintedMarks(unittest.TestCase):
         walk = (offset(60, "4 3/8", 30), end(120))
         printed = planned(*walk, method="table", bender=own, round_to="1/32")
         self.assertAlmostEqual(number(printed.working[1].depth), 4.43, delta=1 / 32)
-        gauge = next(said(step.check) for step in printed.steps if said(step.title) == "Bend 2")
+        gauge = next(
+            text_of(step.check) for step in printed.steps if text_of(step.title) == "Bend 2"
+        )
         self.assertIn(f"{printed.working[1].depth} in from centre line", gauge)
 
     def test_plastic_is_warmed_where_the_printed_mark_puts_the_form(self) -> None:
@@ -74,7 +76,7 @@ class OnePlace(unittest.TestCase):
     def test_a_chart_tells_the_hook_once_and_where_the_bend_runs_from_there(self) -> None:
         plan = planned(turn(60), offset(40, 12, 30), end(80), **POWERED)
         for mark, row in zip(plan.marks[1:], plan.working[1:], strict=True):
-            (step,) = (said(step.do) for step in plan.steps if step.bend == mark.bend)
+            (step,) = (text_of(step.do) for step in plan.steps if step.bend == mark.bend)
             self.assertIn(f"Edge of the hook on {mark.text}", step)
             self.assertIn(f"runs from {row.start_of_bend} to {row.end_of_bend}", step)
             self.assertEqual(step.count(mark.text), 1)

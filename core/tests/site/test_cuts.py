@@ -9,7 +9,7 @@ from collections.abc import Collection, Iterator
 from typing import Any
 
 import yarrow
-from core.tests.site.asking import fibre, hole, random_network, site, trench
+from core.tests.site.helpers import fibre, hole, random_network, site, trench
 
 _SITES = 2000
 

@@ -7,7 +7,7 @@ import unittest
 from typing import Any
 
 import yarrow
-from core.tests.site.asking import building, fibre, hole, site, trench
+from core.tests.site.helpers import building, fibre, hole, site, trench
 from yarrow import DocumentError
 
 PLACES = [hole("A", 0, 0), hole("B", 100, 0)]

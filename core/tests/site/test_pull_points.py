@@ -8,7 +8,7 @@ import unittest
 from typing import Any
 
 import yarrow
-from core.tests.site.asking import between_holes, building, hole, site, trench
+from core.tests.site.helpers import between_holes, building, hole, site, trench
 
 _SITES = 2000
 

@@ -18,7 +18,7 @@ from core.tests.builders import (
     run,
     turn,
 )
-from core.tests.fill.asking import core, wire
+from core.tests.fill.helpers import core, wire
 from yarrow import plan_values
 from yarrow.bend_simulation.cost import Cost
 from yarrow.bend_simulation.solids import bars

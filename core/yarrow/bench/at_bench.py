@@ -206,9 +206,11 @@ def _so_far(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> 
         bends.append(each.bend)
         if each.readings:
             placing = plan.placed.placings[each.bend]
-            told = for_the_bender(run, found.bent, planned.cut, placing, each.bend, each.readings)
+            of_the_bender = for_the_bender(
+                run, found.bent, planned.cut, placing, each.bend, each.readings
+            )
             # A bend that was bent on or opened is no longer what the bender made of it.
-            learnt += [told] if told and not each.mended else []
+            learnt += [of_the_bender] if of_the_bender and not each.mended else []
             readings = dict(each.readings)
             if "angle" in readings and not each.mended:
                 aimed = found.bent.bends[each.bend].angle
@@ -226,7 +228,7 @@ def _so_far(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> 
         told=(
             *_believed(made, taken),
             *_mends(planned, taken),
-            *_told_of_fit(found, planned, legs, words),
+            *_fit_sentences(found, planned, legs, words),
         )
         if read
         else (),
@@ -287,15 +289,15 @@ def _legs(
 ) -> tuple[LegAsBent, ...]:
     """How its legs come to lie. Args: step, of the tape: what is off by no more, holds."""
     last = len(found.off) - 1
-    told = []
+    legs = []
     for at, off in enumerate(found.off):
         name = Phrase("bench/leg-between", {"one": count(at), "other": count(at + 1)})
         if at == 0:
             name = Phrase("bench/leg-first")
         elif at == last:
             name = Phrase("bench/leg-last", {"bend": count(at)})
-        told.append(LegAsBent(at, name, off, words.length(off), at not in hung.slopes, off <= step))
-    return tuple(told)
+        legs.append(LegAsBent(at, name, off, words.length(off), at not in hung.slopes, off <= step))
+    return tuple(legs)
 
 
 def _verdict(found: Refit, legs: Sequence[LegAsBent]) -> Verdict:
@@ -347,17 +349,19 @@ def _half_degrees(angle: float) -> str:
     return degrees(math.floor(2 * angle + 0.5) / 2)
 
 
-def _told_of_fit(
+def _fit_sentences(
     found: Refit, planned: BentPiece, legs: Sequence[LegAsBent], words: LengthFormatter
 ) -> list[Phrase]:
-    told = []
+    sentences = []
     if found.overlap:
-        told.append(Phrase("bench/no-room", {"by": words.needed(found.overlap)}))
+        sentences.append(Phrase("bench/no-room", {"by": words.needed(found.overlap)}))
     for leg in legs:
         if leg.matters and not leg.holds:
-            told.append(Phrase("bench/leg-off", {"leg": leg.name, "by": words.measured(leg.off)}))
+            sentences.append(
+                Phrase("bench/leg-off", {"leg": leg.name, "by": words.measured(leg.off)})
+            )
     for end, over in (("start", found.over_start), ("end", planned.cut - found.bent.cut)):
         if words.off(over) != "0":
             way = "cut-off" if over > 0 else "short"
-            told.append(Phrase(f"bench/{way}-at-{end}", {"by": words.measured(abs(over))}))
-    return told
+            sentences.append(Phrase(f"bench/{way}-at-{end}", {"by": words.measured(abs(over))}))
+    return sentences

@@ -35,14 +35,14 @@ def before_bending(
     Source:
         docs/geometry.md, at the bench.
     """
-    told = []
+    steps = []
     for at, bend in enumerate(order.bends):
         checks = (
             *(_of_the_tool(run, words) if at == 0 else ()),
             *_of_the_bend(run.bender, order, bend, words, first=at == 0),
         )
-        told.append(BeforeBending(bend.bend, checks))
-    return tuple(told)
+        steps.append(BeforeBending(bend.bend, checks))
+    return tuple(steps)
 
 
 def _of_the_tool(run: ResolvedRun, words: LengthFormatter) -> Iterator[Phrase]:

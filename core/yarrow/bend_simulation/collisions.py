@@ -22,7 +22,7 @@ _NEAR = 0.25
 comes no nearer than that counts as met."""
 
 _LYING = 0.02
-"""Of the diameter: pipe that is no lower than this lies on the floor, it does not strike it."""
+"""Of the diameter: pipe that is no lower than this lies on the floor, it does not collision it."""
 
 InTheWay = Literal["floor", "bench", "handle", "heel"]
 TOOL: tuple[InTheWay, ...] = ("handle", "heel")
@@ -50,7 +50,7 @@ def find_collisions(
     stance: Stance,
     unit: Unit,
 ) -> tuple[Collision, ...]:
-    """The worst strike on each thing round the bender while one bend is made; none where nothing
+    """The worst collision on each thing round the bender while one bend is made; none where nothing
     is met.
 
     What is said to be clear is so between the moments too (docs/geometry.md, the half-bent pipe).
@@ -68,7 +68,7 @@ def find_collisions(
         found.append(_on_table(moves, table, bender.diameter / 2, _LYING * bender.diameter))
     tool = bars(bender, stance, unit)
     found += [_on_bar(moves, tool[what], what, bender.diameter) for what in TOOL if what in tool]
-    return tuple(strike for strike in found if strike)
+    return tuple(collision for collision in found if collision)
 
 
 def _on_the_floor(moves: Moving, bender: Bender, stance: Stance, unit: Unit) -> Collision | None:
@@ -121,7 +121,7 @@ def _on_table(moves: Moving, table: Top, half: float, lies: float) -> Collision 
 
         reach = math.hypot(max(-table.low, table.high), table.aside)
         found += _worst(moves.angle, look, reach, 2 * _NEAR * half, lies)
-    worst = max(found, key=lambda strike: strike.by)
+    worst = max(found, key=lambda collision: collision.by)
     return worst if worst.by > lies else None
 
 
@@ -129,15 +129,15 @@ def _on_bar(moves: Moving, bar: Bar, what: InTheWay, diameter: float) -> Collisi
     """What lies ahead of the hook turns with the tool: one look tells all. What lies behind comes
     nearer by no more than the bar's own way."""
 
-    def strike(pieces: Collection[Segment], angle_so_far: float) -> Collision:
+    def collision(pieces: Collection[Segment], angle_so_far: float) -> Collision:
         distance, place = bar.closest(pieces, angle_so_far)
         return Collision(what, bar.apart - distance, place, angle_so_far)
 
     def look(angle_so_far: float, moved: float) -> Look:
-        found = strike(moves.behind_at(angle_so_far), angle_so_far)
+        found = collision(moves.behind_at(angle_so_far), angle_so_far)
         return found, min(found.by + moved, bar.apart)
 
-    found = [strike(moves.ahead, 0.0)]
+    found = [collision(moves.ahead, 0.0)]
     middle = (0.0, 0.0, moves.radius)
     nearest = min((piece.at_least_off(middle) for piece in moves.behind), default=math.inf)
     if nearest - moves.drawn(moves.angle) < bar.far + bar.apart:
@@ -170,11 +170,11 @@ def _worst(
     def wait(begins: float, ends: float) -> None:
         nonlocal deepest
         moved = speed * math.radians(ends - begins) / 2
-        strike, could = look((begins + ends) / 2, moved)
+        collision, could = look((begins + ends) / 2, moved)
         if could > least:
             heappush(waiting, (-could, begins, ends))
-            if deepest is None or strike.by > deepest.by:
-                deepest = strike
+            if deepest is None or collision.by > deepest.by:
+                deepest = collision
 
     wait(0.0, angle)
     while waiting and deepest:

@@ -34,7 +34,7 @@ class Handled:
     @property
     def blocked(self) -> bool:
         """Whether the tool itself is met, which no block helps against."""
-        return tool_met(self.collisions)
+        return tool_collides(self.collisions)
 
     @property
     def low(self) -> float:
@@ -47,22 +47,25 @@ class Handled:
         return self.placing.fits and not self.blocked
 
 
-def tool_met(met: Sequence[Collision]) -> bool:
+def tool_collides(collisions: Sequence[Collision]) -> bool:
     """Whether the tool itself is among what is met.
 
     Args:
         met: while a bend is made.
     """
-    return any(strike.what in TOOL for strike in met)
+    return any(collision.what in TOOL for collision in collisions)
 
 
-def put_up(met: Sequence[Collision]) -> float:
+def put_up(collisions: Sequence[Collision]) -> float:
     """What has to be put under the bender so that nothing is met below: 0 where nothing is.
 
     Args:
         met: while a bend is made.
     """
-    return max((strike.by for strike in met if strike.what in ("floor", "bench")), default=0.0)
+    return max(
+        (collision.by for collision in collisions if collision.what in ("floor", "bench")),
+        default=0.0,
+    )
 
 
 @dataclass(frozen=True, slots=True)

@@ -42,7 +42,7 @@ def orders(piece: Piece) -> tuple[Order, ...]:
     return tuple(sorted(found, key=lambda each: each.cost))
 
 
-def as_said(piece: Piece, sequence: Sequence[tuple[int, Hook]]) -> Order:
+def as_given(piece: Piece, sequence: Sequence[tuple[int, Hook]]) -> Order:
     """An order that is not searched for but given, with what it meets and costs.
 
     Args:
@@ -58,7 +58,7 @@ def unsearched(piece: Piece, sequence: Sequence[tuple[int, Hook]] = ()) -> Order
 
     Args:
         piece: with at least one bend.
-        sequence: as for as_said; none where it goes by habit.
+        sequence: as for as_given; none where it goes by habit.
     """
     search = Search(piece, dict(sequence))
     if sequence:

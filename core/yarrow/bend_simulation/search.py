@@ -17,7 +17,7 @@ from yarrow.bend_simulation.order import (
     flipped,
     normalised,
     put_up,
-    tool_met,
+    tool_collides,
 )
 from yarrow.bend_simulation.piece import Piece
 from yarrow.benders.bender import Hook
@@ -311,12 +311,12 @@ class Search:
             if key not in self.simulated:
                 self.simulated.add(key)
                 hook, stance, piece = each.placing.hook, each.stance, self.piece
-                met = find_collisions(
+                collisions = find_collisions(
                     piece.pipe, _members(made), each.bend, hook, piece.bender, stance, piece.unit
                 )
-                if met:
+                if collisions:
                     news = True
-                    self.known[key] = self._option(made, each.bend, hook, stance, met)
+                    self.known[key] = self._option(made, each.bend, hook, stance, collisions)
                     self.offered.pop((made, each.bend), None)
             made |= 1 << each.bend
         return news
@@ -371,7 +371,7 @@ class Search:
         bend: int,
         hook: Hook,
         stance: Stance,
-        met: tuple[Collision, ...],
+        collisions: tuple[Collision, ...],
     ) -> _Option:
         piece = self.piece
         angle = piece.pipe.bends[bend].angle
@@ -379,11 +379,11 @@ class Search:
         placing = place(piece.bender, piece.pipe, piece.roles, bend, hook, beside)
         habit = habitual_hook(piece.bender, piece.pipe, piece.roles, piece.lines, bend, beside)
         against = habit.against(hook)
-        low = put_up(met)
+        low = put_up(collisions)
         cost = Cost(
             no_room=int(not placing.fits),
             short=placing.short_of_bends,
-            blocked=int(tool_met(met)),
+            blocked=int(tool_collides(collisions)),
             low=int(low > 0),
             away=int(against and habit.must),
             elsewhere=int(stance != piece.stances.of(bend, angle)[0]),
@@ -394,7 +394,7 @@ class Search:
             bend=bend,
             placing=placing,
             stance=stance,
-            collisions=met,
+            collisions=collisions,
             cost=cost,
             weight=cost.weight,
             state=(hook, stance.place),

@@ -33,7 +33,7 @@ class DuctFigures:
     wiring_degrees: float
     radius_per_outside: float
     cable_diameters: float
-    least_told_degrees: float
+    least_shown_degrees: float
     storey_m: float
     clear_m: float
     between_ducts_mm: float
@@ -56,34 +56,34 @@ class DuctFigures:
 @cache
 def duct_figures() -> DuctFigures:
     """The figures of the catalogue."""
-    told: dict[str, Any] = toml("ducts")
-    pulling, bends, building = told["pulling"], told["bends"], told["building"]
-    apart, needed, amounts = told["apart"], told["to_building"], told["quantities"]
+    table: dict[str, Any] = toml("ducts")
+    pulling, bends, building = table["pulling"], table["bends"], table["building"]
+    apart, needed, amounts = table["apart"], table["to_building"], table["quantities"]
     return DuctFigures(
         most_straight_m=pulling["most_straight_m"],
         less_per_quarter_m=pulling["less_per_quarter_m"],
         most_degrees=pulling["most_degrees"],
-        wiring_degrees=told["wiring"]["most_degrees"],
+        wiring_degrees=table["wiring"]["most_degrees"],
         radius_per_outside=bends["radius_per_outside"],
         cable_diameters=bends["cable_diameters"],
-        least_told_degrees=bends["least_told_degrees"],
+        least_shown_degrees=bends["least_shown_degrees"],
         storey_m=building["storey_m"],
         clear_m=building["clear_m"],
         between_ducts_mm=apart["ducts_mm"],
         from_power_mm=apart["power_mm"],
         beside_mm=apart["side_mm"],
-        tape_mm=told["tape"]["over_ducts_mm"],
-        cover_mm={name: value for name, value in told["cover_mm"].items() if name != "source"},
+        tape_mm=table["tape"]["over_ducts_mm"],
+        cover_mm={name: value for name, value in table["cover_mm"].items() if name != "source"},
         large=needed["large"],
         large_count=needed["large_count"],
         small=needed["small"],
         small_count=needed["small_count"],
-        most_tension_n=told["tension"]["most_n"],
+        most_tension_n=table["tension"]["most_n"],
         waste_percent=amounts["waste_percent"],
         duct_m=amounts["duct_m"],
         slack_m=amounts["slack_m"],
         end_m=amounts["end_m"],
-        sources={name: part["source"] for name, part in told.items() if "source" in part},
+        sources={name: part["source"] for name, part in table.items() if "source" in part},
     )
 
 

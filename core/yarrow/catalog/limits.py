@@ -90,7 +90,7 @@ class BendingLimits:
     flat_between_saddles: FlatBetweenSaddles
     pulling: Pulling
     parallel_within: ParallelWithin
-    height_told_over: ByUnit
+    height_noted_over: ByUnit
     shot: SegmentAngle
     room_height: ByUnit
     highest_blocks: ByUnit

@@ -94,9 +94,9 @@ class Stances:
             bend: its number along the pipe, from 0.
             angle: of it, degrees.
         """
-        said = dict(self.by_bend).get(bend, self.picked)
-        if said is not None:
-            return (said,)
+        picked = dict(self.by_bend).get(bend, self.picked)
+        if picked is not None:
+            return (picked,)
         if self.usual == self.small:
             return (self.usual,)
         if angle <= self.small_up_to + _SAME_ANGLE:

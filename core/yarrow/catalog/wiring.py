@@ -123,8 +123,8 @@ class LockRing:
 @cache
 def insulations() -> dict[str, str]:
     """By the word that a document uses, each insulation's name."""
-    told = toml("conductors-us")["insulations"]
-    return {word: about["name"] for word, about in told.items()}
+    table = toml("conductors-us")["insulations"]
+    return {word: about["name"] for word, about in table.items()}
 
 
 @cache

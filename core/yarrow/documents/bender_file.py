@@ -134,8 +134,8 @@ def with_bends(document: dict[str, Any], bends: Sequence[dict[str, Any]]) -> dic
     for bend in bends:
         at = places.get(bend.get("of", ""))
         if at is not None:
-            said = {name: tests[at][name] for name in _SAID_ONCE if name in tests[at]}
-            tests[at] = {**bend, **said}
+            kept = {name: tests[at][name] for name in _OF_THE_PIECE if name in tests[at]}
+            tests[at] = {**bend, **kept}
         else:
             tests.append(bend)
     found = {**document, "bender": {**own, "tests": tests[-MOST_MEASURED:]}}
@@ -147,7 +147,7 @@ def _springback_known_to(known: KnownTo) -> dict[str, float]:
     return {} if known.springback is None else {"springback": round(known.springback, 2)}
 
 
-_SAID_ONCE = ("when", "who", "use")
+_OF_THE_PIECE = ("when", "who", "use")
 """What of a bend stays as it was when it is read again."""
 
 MOST_MEASURED = 300
@@ -163,9 +163,9 @@ _LEARNT = ("tests", "springback", "degrees_per_click", "scale_offset")
 def _own_bender_of(document: object, unit: Unit) -> tuple[Conduit, Fraction, OwnBender]:
     """The conduit in it, the smallest mark of its tape, and the bender."""
     shape = reader("run", "bender_file")(document, "", unit)
-    conduit, said = read_conduit(shape["conduit"]), shape.get("round_to")
-    own = read_own_bender(shape["bender"], conduit, unit, read_tape(said, unit))
-    return conduit, read_step(said, unit), own
+    conduit, round_to = read_conduit(shape["conduit"]), shape.get("round_to")
+    own = read_own_bender(shape["bender"], conduit, unit, read_tape(round_to, unit))
+    return conduit, read_step(round_to, unit), own
 
 
 def bender_numbers(document: object) -> BenderNumbers:

@@ -131,8 +131,8 @@ class _Converting:
         branches = [resolved(branch, self.root) for branch in node["oneOf"]]
         if "discriminator" in node:
             name = node["discriminator"]["propertyName"]
-            said = value.get(name) if isinstance(value, dict) else None
-            return next((b for b in branches if b["properties"][name]["const"] == said), None)
+            tag = value.get(name) if isinstance(value, dict) else None
+            return next((b for b in branches if b["properties"][name]["const"] == tag), None)
         kind = "object" if isinstance(value, dict) else "string"
         kind = kind if isinstance(value, dict | str) else "number"
         return next((branch for branch in branches if branch["type"] == kind), None)

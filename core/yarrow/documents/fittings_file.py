@@ -31,10 +31,10 @@ def read_fittings(document: object) -> tuple[OwnFitting, ...]:
     no fitting of the catalogue.
     """
     whole = reader("fittings")(document, "", "in")
-    said: list[Any] = dict(cast("dict[str, Any]", document)).get("fittings", [])
+    listed: list[Any] = dict(cast("dict[str, Any]", document)).get("fittings", [])
     found: list[OwnFitting] = []
     names: set[str] = set()
-    for number, (each, raw) in enumerate(zip(whole["fittings"], said, strict=True)):
+    for number, (each, raw) in enumerate(zip(whole["fittings"], listed, strict=True)):
         path = f"fittings[{number}]"
         # Its length is in its own unit.
         own = reader("fittings", "own_fitting")(raw, path, each["units"])

@@ -13,11 +13,11 @@ from yarrow.runs.model.run import Closing, EvaluatedSum, JointPlace, Joints, Sta
 
 
 def read_joints(
-    shape: dict[str, Any], conduit: Conduit, unit: Unit, worked: list[EvaluatedSum]
+    shape: dict[str, Any], conduit: Conduit, unit: Unit, sums: list[EvaluatedSum]
 ) -> Joints:
     """How a run is parted.
 
-    Args: shape, as the schema's joints reads it; conduit and unit, of the run; worked, the sums so
+    Args: shape, as the schema's joints reads it; conduit and unit, of the run; sums, the sums so
     far.
     Raises: DocumentError, for a coupling that does not go on the conduit.
     """
@@ -28,14 +28,14 @@ def read_joints(
             "joints.coupling", f"one that goes on {conduit.name}: {', '.join(taken)}"
         )
     stick = (
-        noted(shape["stick"], "joints.stick", worked)
+        noted(shape["stick"], "joints.stick", sums)
         if "stick" in shape
         else convert(conduit.stick, conduit.unit, unit)
     )
     places = tuple(
         JointPlace(
             each["leg"] - 1,
-            noted(each["at"], f"joints.places[{number}].at", worked),
+            noted(each["at"], f"joints.places[{number}].at", sums),
             each["from"],
             each["to"],
         )
@@ -53,7 +53,7 @@ def read_joints(
         tuple(leg - 1 for leg in shape.get("upright", ())),
         tuple(
             StandsNear(
-                each["what"], each["toward"], noted(each["off"], f"joints.near[{at}].off", worked)
+                each["what"], each["toward"], noted(each["off"], f"joints.near[{at}].off", sums)
             )
             for at, each in enumerate(shape.get("near", ()))
         ),

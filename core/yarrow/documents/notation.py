@@ -12,7 +12,7 @@ from dataclasses import dataclass
 from difflib import get_close_matches
 from typing import Any, NamedTuple
 
-from yarrow.features.in_document import InDocument, Said
+from yarrow.features.in_document import InDocument, TypedForm
 from yarrow.features.registry import KINDS
 from yarrow.measure.tape import LengthSyntaxError, read_length
 from yarrow.measure.units import Unit
@@ -39,20 +39,20 @@ class TypedLine:
     completions: tuple[Completion, ...]
 
 
-class LineSaid(NamedTuple):
-    """A typed line, and how it was said, where it can be read."""
+class LineInItsForm(NamedTuple):
+    """A typed line, and which form it has, where it can be read."""
 
     typed: TypedLine
-    form: Said | None = None
+    form: TypedForm | None = None
 
 
-def _forms() -> dict[str, tuple[InDocument, Said]]:
+def _forms() -> dict[str, tuple[InDocument, TypedForm]]:
     """By first word: the kind of line, and how it is said."""
     return {
-        word: (kind.document, said)
+        word: (kind.document, form)
         for kind in (*OBSTACLES.values(), *KINDS.values())
-        for said in kind.document.said
-        for word in said.words
+        for form in kind.document.typed
+        for word in form.words
     }
 
 
@@ -100,32 +100,32 @@ def typed_line(text: str, unit: Unit) -> TypedLine:
     Args: text, at most 200 characters; unit, of numbers that do not name their own.
     Source: docs/run-file.md, typed lines.
     """
-    return read_said(text, unit).typed
+    return read_typed_line(text, unit).typed
 
 
-def read_said(text: str, unit: Unit, *, alone: bool = False) -> LineSaid:
+def read_typed_line(text: str, unit: Unit, *, alone: bool = False) -> LineInItsForm:
     """Read a line as it is said, with how it was said.
 
     Args: text and unit, as for typed_line; alone, whether it is a piece by itself, which need not
     say where it is.
     """
     if len(text) > LONGEST:
-        return LineSaid(TypedLine(None, f"at most {LONGEST} characters", ()))
-    said, _, label = text.partition(",")
-    words = _split(said)
+        return LineInItsForm(TypedLine(None, f"at most {LONGEST} characters", ()))
+    typed, _, label = text.partition(",")
+    words = _split(typed)
     forms = {word: found for word, found in _forms().items() if found[1].alone or not alone}
     phrase, rest = _beginning(words, forms)
     if not phrase:
-        return LineSaid(_not_begun(words, forms))
-    if not rest and not said.endswith(" "):
+        return LineInItsForm(_not_begun(words, forms))
+    if not rest and not typed.endswith(" "):
         begun = _first_words(phrase, forms)
-        return LineSaid(TypedLine(None, f"a number after {phrase}", begun))
+        return LineInItsForm(TypedLine(None, f"a number after {phrase}", begun))
     longer = _first_words(" ".join(words), forms)
     if rest and longer:
         wanted = f"a number after {longer[0].text.strip()}"
-        return LineSaid(TypedLine(None, wanted, longer))
+        return LineInItsForm(TypedLine(None, wanted, longer))
     document, form = forms[phrase]
-    fields, trouble = _fields_said(document.kind, form, rest)
+    fields, trouble = _typed_fields(document.kind, form, rest)
     others = (kind for name, kind in form.with_field.items() if name in fields)
     blank = dict.fromkeys(form.blank, "")
     line: dict[str, Any] = {"kind": next(others, document.kind), **blank, **form.given, **fields}
@@ -142,7 +142,7 @@ def read_said(text: str, unit: Unit, *, alone: bool = False) -> LineSaid:
         first = form.main in missing
         expected = f"a number after {phrase}" if first else _WORDS[missing[0]]
     completions = () if trouble else _completions(text, document, form, line, missing)
-    return LineSaid(TypedLine(None if expected else line, expected, completions), form)
+    return LineInItsForm(TypedLine(None if expected else line, expected, completions), form)
 
 
 def _beginning(words: list[str], forms: Mapping[str, object]) -> tuple[str, list[str]]:
@@ -160,7 +160,7 @@ def _beginning(words: list[str], forms: Mapping[str, object]) -> tuple[str, list
     return "", words
 
 
-def _not_begun(words: list[str], forms: Mapping[str, tuple[InDocument, Said]]) -> TypedLine:
+def _not_begun(words: list[str], forms: Mapping[str, tuple[InDocument, TypedForm]]) -> TypedLine:
     """What to begin with, where nothing that is known was: how it could go on, or the nearest."""
     begun = " ".join(words).lower()
     leading = _first_words(begun, forms)
@@ -202,10 +202,10 @@ def _goes_on(before: str, word: str) -> bool:
     return "/" in word and before.isdigit() and "-" not in word
 
 
-def _fields_said(kind: str, form: Said, words: list[str]) -> tuple[dict[str, Any], str]:
+def _typed_fields(kind: str, form: TypedForm, words: list[str]) -> tuple[dict[str, Any], str]:
     """The fields that words and numbers say, and what can't be read (empty: nothing)."""
     found: dict[str, Any] = {}
-    for name, value in _values_said(form, words):
+    for name, value in _typed_values(form, words):
         if name not in (*form.needs, *form.also, "toward", "from"):
             return found, f"no {name} for a {kind}"
         if name in found:
@@ -222,7 +222,7 @@ def _fields_said(kind: str, form: Said, words: list[str]) -> tuple[dict[str, Any
     return found, ""
 
 
-def _values_said(form: Said, words: list[str]) -> Iterator[tuple[str, str]]:
+def _typed_values(form: TypedForm, words: list[str]) -> Iterator[tuple[str, str]]:
     """Field and value of everything after the first word, in order."""
     pending: list[str] = []
     ahead = ""
@@ -275,7 +275,7 @@ def _not_a_length(line: dict[str, Any], unit: Unit) -> str:
 
 
 def _first_words(
-    begun: str, forms: Mapping[str, tuple[InDocument, Said]]
+    begun: str, forms: Mapping[str, tuple[InDocument, TypedForm]]
 ) -> tuple[Completion, ...]:
     return tuple(
         Completion(f"{word} ", form.hint)
@@ -285,7 +285,7 @@ def _first_words(
 
 
 def _completions(
-    text: str, document: InDocument, form: Said, line: dict[str, Any], missing: list[str]
+    text: str, document: InDocument, form: TypedForm, line: dict[str, Any], missing: list[str]
 ) -> tuple[Completion, ...]:
     """How the text could go on: what is missing first, then what may be said as well."""
     base = text.rstrip()

@@ -8,7 +8,7 @@ from typing import Any
 
 from yarrow.catalog.tables import conduits
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.notation import Completion, read_said
+from yarrow.documents.notation import Completion, read_typed_line
 from yarrow.documents.run_file import read_conduit, read_unit
 from yarrow.documents.schema import reader
 from yarrow.features.in_document import Alone, ByUnit
@@ -38,8 +38,8 @@ def quick_bend(document: object) -> QuickBend:
     """
     unit = read_unit(document)
     shape = reader("run", "quick_file")(document, "", unit)
-    said: Mapping[str, Any] = document if isinstance(document, Mapping) else {}
-    typed, form = read_said(shape["said"], unit, alone=True)
+    fields: Mapping[str, Any] = document if isinstance(document, Mapping) else {}
+    typed, form = read_typed_line(shape["said"], unit, alone=True)
     if typed.line is None or form is None or form.alone is None:
         return QuickBend(None, typed.expected, typed.completions)
     conduit = read_conduit(shape["conduit"])
@@ -48,7 +48,9 @@ def quick_bend(document: object) -> QuickBend:
         "format": "yarrow.run/1",
         "name": shape["said"].strip(),
         "units": unit,
-        **{key: said[key] for key in ("round_to", "conduit", "bender", "method") if key in said},
+        **{
+            key: fields[key] for key in ("round_to", "conduit", "bender", "method") if key in fields
+        },
         "walk": _piece(typed.line, form.alone, unit, stick),
     }
     return QuickBend(run, "", typed.completions)

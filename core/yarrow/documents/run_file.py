@@ -75,10 +75,10 @@ def read_run(document: object) -> Survey:
     )
     if "way" in shape:
         bender = replace(bender, way=cast(Way, shape["way"]))
-    worked: list[EvaluatedSum] = []
+    sums: list[EvaluatedSum] = []
     own_allowances: list[str] = []
-    said, meet = _walk(shape, conduit, unit, worked, own_allowances)
-    places = read_stances(shape, bender.kind, worked)
+    features, meet = _walk(shape, conduit, unit, sums, own_allowances)
+    places = read_stances(shape, bender.kind, sums)
     setup = RunSetup(
         name=shape["name"],
         unit=unit,
@@ -87,10 +87,10 @@ def read_run(document: object) -> Survey:
         bender=bender,
         bender_fits=fits,
         method=shape["method"],
-        stand_off=noted(shape["stand_off"], "stand_off", worked),
-        start=_start(shape.get("start"), conduit, unit, worked, own_allowances),
-        path=_path(shape, worked),
-        worked=tuple(worked),
+        stand_off=noted(shape["stand_off"], "stand_off", sums),
+        start=_start(shape.get("start"), conduit, unit, sums, own_allowances),
+        path=_path(shape, sums),
+        worked=tuple(sums),
         own_allowances=tuple(own_allowances),
         order=tuple(OrderedBend(**each) for each in shape.get("order", [])),
         stances=places.stances,
@@ -98,14 +98,14 @@ def read_run(document: object) -> Survey:
         wires=read_wires(shape["wires"], conduit, unit) if "wires" in shape else None,
         most_degrees=most_degrees(shape.get("wires", {})),
         done=tuple(shape.get("done", ())),
-        joints=read_joints(shape["joints"], conduit, unit, worked) if "joints" in shape else None,
+        joints=read_joints(shape["joints"], conduit, unit, sums) if "joints" in shape else None,
     )
-    rack = _read_rack(shape["rack"], unit, worked, setup) if "rack" in shape else None
-    return Survey(replace(setup, worked=tuple(worked)), said, meet, rack)
+    rack = _read_rack(shape["rack"], unit, sums, setup) if "rack" in shape else None
+    return Survey(replace(setup, worked=tuple(sums)), features, meet, rack)
 
 
 def _read_rack(
-    shape: dict[str, Any], unit: Unit, worked: list[EvaluatedSum], setup: RunSetup
+    shape: dict[str, Any], unit: Unit, sums: list[EvaluatedSum], setup: RunSetup
 ) -> Rack:
     """What a run is copied into. Raises: DocumentError."""
     others = []
@@ -143,7 +143,7 @@ def _read_rack(
     return Rack(
         count=shape["count"],
         side=shape["side"],
-        spacing=float(noted(shape["spacing"], "rack.spacing", worked)),
+        spacing=float(noted(shape["spacing"], "rack.spacing", sums)),
         between=shape["between"],
         corners=shape["corners"],
         shot=shape.get("shot", limits().shot.degrees),
@@ -221,11 +221,11 @@ def _start(
     shape: dict[str, Any] | None,
     conduit: Conduit,
     unit: Unit,
-    worked: list[EvaluatedSum],
+    sums: list[EvaluatedSum],
     own: list[str],
 ) -> RunStart:
     shape = shape or {"kind": "open", "box": "", "label": "", "own": ""}
-    beyond = _allowance(shape, shape["kind"], "start", conduit, unit, worked, own)
+    beyond = _allowance(shape, shape["kind"], "start", conduit, unit, sums, own)
     return RunStart(shape["kind"], beyond, shape["box"], shape["label"], shape["own"])
 
 
@@ -233,14 +233,14 @@ def _walk(
     shape: dict[str, Any],
     conduit: Conduit,
     unit: Unit,
-    worked: list[EvaluatedSum],
+    sums: list[EvaluatedSum],
     own: list[str],
 ) -> tuple[tuple[Feature | Obstacle, ...], Vector | None]:
     if ("walk" in shape) == ("path" in shape):
         raise DocumentError("walk", "either a walk or a path" + (", not both" * ("path" in shape)))
     if "path" in shape:
         return (), None
-    said: list[Feature | Obstacle] = []
+    features: list[Feature | Obstacle] = []
     meet = None
     last = len(shape["walk"]) - 1
     for number, line in enumerate(shape["walk"]):
@@ -255,18 +255,18 @@ def _walk(
         for name, other in _alike(kind):
             fields.setdefault(name, fields[other])
         if kind == "end":
-            beyond = _allowance(fields, fields["fitting"], path, conduit, unit, worked, own)
+            beyond = _allowance(fields, fields["fitting"], path, conduit, unit, sums, own)
             fields["allowance"] = beyond
             if "meet" in fields:
-                x, y, z = (noted(each, f"{path}.meet", worked) for each in fields.pop("meet"))
+                x, y, z = (noted(each, f"{path}.meet", sums) for each in fields.pop("meet"))
                 meet = (float(x), float(y), float(z))
         # The fields of a schema's line and of its dataclass are the same by design and by a test.
-        said.append(_line_type(kind, fields)(**_exact_fields(fields, path, worked)))
-    _check_open(said, meet)
-    return tuple(said), meet
+        features.append(_line_type(kind, fields)(**_exact_fields(fields, path, sums)))
+    _check_open(features, meet)
+    return tuple(features), meet
 
 
-MOST_MET = 200
+MOST_OBSTACLES = 200
 """Things that bends are chosen for: more than any pipe ever met, few enough to answer at once."""
 
 MOST_FIXED = 60
@@ -274,15 +274,17 @@ MOST_LOOSE = 40
 """Lines and loose numbers of a run whose ends are both fixed."""
 
 
-def _check_open(said: list[Feature | Obstacle], meet: Vector | None) -> None:
+def _check_open(features: list[Feature | Obstacle], meet: Vector | None) -> None:
     """How much may be left open, so that it is answered at once. Raises: DocumentError."""
-    if sum(line.is_obstacle for line in said) > MOST_MET:
-        raise DocumentError("walk", f"at most {MOST_MET} things that bends are to be chosen for")
+    if sum(line.is_obstacle for line in features) > MOST_OBSTACLES:
+        raise DocumentError(
+            "walk", f"at most {MOST_OBSTACLES} things that bends are to be chosen for"
+        )
     if meet is None:
         return
-    if len(said) > MOST_FIXED:
+    if len(features) > MOST_FIXED:
         raise DocumentError("walk", f"at most {MOST_FIXED} lines where both ends are fixed")
-    if sum(len(line.loose) for line in said if not line.is_obstacle) > MOST_LOOSE:
+    if sum(len(line.loose) for line in features if not line.is_obstacle) > MOST_LOOSE:
         raise DocumentError("walk", f"at most {MOST_LOOSE} loose numbers")
 
 
@@ -319,28 +321,28 @@ def _allowance(
     path: str,
     conduit: Conduit,
     unit: Unit,
-    worked: list[EvaluatedSum],
+    sums: list[EvaluatedSum],
     own: list[str],
 ) -> Fraction:
     if "allowance" in shape:
-        return noted(shape["allowance"], f"{path}.allowance", worked)
+        return noted(shape["allowance"], f"{path}.allowance", sums)
     beyond = allowance(fittings()[fitting], conduit, unit)
     if beyond:
         own.append(path)
     return beyond
 
 
-def _path(shape: dict[str, Any], worked: list[EvaluatedSum]) -> Points:
+def _path(shape: dict[str, Any], sums: list[EvaluatedSum]) -> Points:
     points = []
     for number, point in enumerate(shape.get("path", [])):
-        x, y, z = (noted(item, f"path[{number}]", worked) for item in point)
+        x, y, z = (noted(item, f"path[{number}]", sums) for item in point)
         points.append((x, y, z))
     return tuple(points)
 
 
-def _exact_fields(fields: dict[str, Any], path: str, worked: list[EvaluatedSum]) -> dict[str, Any]:
+def _exact_fields(fields: dict[str, Any], path: str, sums: list[EvaluatedSum]) -> dict[str, Any]:
     return {
-        _NAMES.get(key, key): noted(value, f"{path}.{key}", worked)
+        _NAMES.get(key, key): noted(value, f"{path}.{key}", sums)
         if isinstance(value, Reading)
         else (tuple(value) if isinstance(value, list) else value)
         for key, value in fields.items()

@@ -17,15 +17,15 @@ from typing import Any
 from yarrow.documents.errors import DocumentError, TableError
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
-from yarrow.documents.wire_notation import read_wires_said, said_wires
+from yarrow.documents.wire_notation import read_wire_text, wire_text
 from yarrow.fill.result import FillResult
 from yarrow.measure.units import Unit
 from yarrow.runs.planner import summarise
 from yarrow.wording.wording import wording_of
 
 NEEDED = ("name", "type", "size", "wires")
-ASKED = ("name", "type", "size", "length", "bends", "wires", "spare", "nipple")
-ANSWERED = ("passes", "percent", "used", "limit", "smallest", "says")
+COLUMNS = ("name", "type", "size", "length", "bends", "wires", "spare", "nipple")
+ANSWER_COLUMNS = ("passes", "percent", "used", "limit", "smallest", "says")
 """Columns that a checked table has more; they are passed over where it comes in again."""
 
 MOST_ROWS = 5000
@@ -109,9 +109,9 @@ def schedule_csv(rows: Sequence[ScheduleRow], checked: Sequence[CheckedRow]) -> 
     """The table with its answers, for a spreadsheet: no cell begins as a formula does."""
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\r\n")
-    writer.writerow([*ASKED, *ANSWERED])
+    writer.writerow([*COLUMNS, *ANSWER_COLUMNS])
     for row, answer in zip(rows, checked, strict=True):
-        asked = [harmless(row.cells.get(column, "")) for column in ASKED]
+        cells = [harmless(row.cells.get(column, "")) for column in COLUMNS]
         figures = [
             "yes" if answer.passes else "no",
             f"{answer.percent:.1f}",
@@ -120,7 +120,7 @@ def schedule_csv(rows: Sequence[ScheduleRow], checked: Sequence[CheckedRow]) -> 
             answer.smallest or "",
             harmless(answer.says),
         ]
-        writer.writerow([*asked, *figures])
+        writer.writerow([*cells, *figures])
     return out.getvalue()
 
 
@@ -141,16 +141,16 @@ class RunRow:
 def run_row(document: dict[str, Any]) -> RunRow:
     """A run's document as a row, its wire as it is said. Raises: DocumentError."""
     survey = read_run(document)
-    run, piece, asked = survey.setup, summarise(survey), survey.setup.wires
+    run, piece, wires = survey.setup, summarise(survey), survey.setup.wires
     return RunRow(
         name=run.name,
         type=run.conduit.type,
         size=run.conduit.size,
         length=piece.cut_length_text,
         bends=piece.right_angles,
-        wires=said_wires(asked.conductors) if asked else "",
-        spare=asked.spare if asked else 0.0,
-        nipple=asked.nipple if asked else False,
+        wires=wire_text(wires.conductors) if wires else "",
+        spare=wires.spare if wires else 0.0,
+        nipple=wires.nipple if wires else False,
     )
 
 
@@ -161,17 +161,17 @@ def runs_csv(rows: Sequence[RunRow]) -> str:
 
 def runs_csv_head() -> str:
     """The first line of a schedule of runs."""
-    return _csv_line(ASKED)
+    return _csv_line(COLUMNS)
 
 
 def run_csv_row(row: RunRow) -> str:
     """One run as a line of a schedule."""
-    told = {
+    cells = {
         **asdict(row),
         "spare": f"{row.spare:g}" if row.spare else "",
         "nipple": "yes" if row.nipple else "",
     }
-    return _csv_line([harmless(str(told[column])) for column in ASKED])
+    return _csv_line([harmless(str(cells[column])) for column in COLUMNS])
 
 
 def _csv_line(cells: Sequence[str]) -> str:
@@ -182,11 +182,11 @@ def _csv_line(cells: Sequence[str]) -> str:
 
 def wires_of_row(row: ScheduleRow) -> dict[str, Any]:
     """What a row says of a run's wire, as the run's document has it."""
-    asked = row.document
+    document = row.document
     return {
-        "conductors": asked["conductors"],
-        **({"spare": asked["spare"]} if asked.get("spare") else {}),
-        **({"nipple": True} if asked.get("nipple") else {}),
+        "conductors": document["conductors"],
+        **({"spare": document["spare"]} if document.get("spare") else {}),
+        **({"nipple": True} if document.get("nipple") else {}),
     }
 
 
@@ -238,9 +238,9 @@ def _check_columns(columns: Sequence[str], line: int) -> None:
     ]
     for at, column in enumerate(columns):
         place = f"line {line}, column {at + 1}"
-        if column not in (*ASKED, *ANSWERED):
-            told = f', not "{column}"' if column.isprintable() and len(column) <= 30 else ""
-            refusals.append(DocumentError(place, f"one of {', '.join(ASKED)}{told}"))
+        if column not in (*COLUMNS, *ANSWER_COLUMNS):
+            shown = f', not "{column}"' if column.isprintable() and len(column) <= 30 else ""
+            refusals.append(DocumentError(place, f"one of {', '.join(COLUMNS)}{shown}"))
         elif column in columns[:at]:
             refusals.append(DocumentError(place, f'the column "{column}" once'))
     if refusals:
@@ -251,10 +251,10 @@ def _read_row(line: int, columns: Sequence[str], cells: Sequence[str], unit: Uni
     if len(cells) > len(columns):
         raise DocumentError(f"line {line}, column {len(columns) + 1}", "no more cells than columns")
     given = {column: cell.strip() for column, cell in zip(columns, cells, strict=False)}
-    told = {column: as_it_was(cell) for column, cell in given.items()}
+    row = {column: as_it_was(cell) for column, cell in given.items()}
     for column, cell in given.items():
         place = _cell_place(line, columns, column)
-        if column in ASKED and is_formula(cell):
+        if column in COLUMNS and is_formula(cell):
             raise DocumentError(
                 place, "a value, not a formula (with an apostrophe before it, it is one)"
             )
@@ -263,20 +263,20 @@ def _read_row(line: int, columns: Sequence[str], cells: Sequence[str], unit: Uni
     document: dict[str, Any] = {
         "format": "yarrow.fill/1",
         "units": unit,
-        "conduit": {"type": told.get("type", "").lower()},
-        "conductors": _read_wires_cell(told, unit, _cell_place(line, columns, "wires")),
+        "conduit": {"type": row.get("type", "").lower()},
+        "conductors": _read_wires_cell(row, unit, _cell_place(line, columns, "wires")),
     }
-    if told.get("size"):
-        document["conduit"]["size"] = told["size"]
-    if told.get("length"):
-        document["length"] = told["length"]
+    if row.get("size"):
+        document["conduit"]["size"] = row["size"]
+    if row.get("length"):
+        document["length"] = row["length"]
     for column in ("bends", "spare"):
-        if told.get(column):
-            document[column] = _cell_number(told[column], _cell_place(line, columns, column))
-    if told.get("nipple"):
-        document["nipple"] = _yes(told["nipple"], _cell_place(line, columns, "nipple"))
-    cells_told = {column: told.get(column, "") for column in ASKED}
-    return ScheduleRow(line, tuple(columns), cells_told, document)
+        if row.get(column):
+            document[column] = _cell_number(row[column], _cell_place(line, columns, column))
+    if row.get("nipple"):
+        document["nipple"] = _yes(row["nipple"], _cell_place(line, columns, "nipple"))
+    every = {column: row.get(column, "") for column in COLUMNS}
+    return ScheduleRow(line, tuple(columns), every, document)
 
 
 def _cell_place(line: int, columns: Sequence[str], column: str) -> str:
@@ -287,15 +287,15 @@ def placed_in_row(refusal: DocumentError, row: ScheduleRow) -> DocumentError:
     """A refusal of a row's document at the cell that it came from."""
     first = refusal.path.split("[")[0]
     column = {"conduit.type": "type", "conduit.size": "size", "conductors": "wires"}.get(
-        first, first if first in ASKED else "wires"
+        first, first if first in COLUMNS else "wires"
     )
     if column not in row.columns:
         return DocumentError(f"line {row.line}", f'a column "{column}": {refusal.expected}')
     return DocumentError(_cell_place(row.line, row.columns, column), refusal.expected)
 
 
-def _read_wires_cell(told: dict[str, str], unit: Unit, place: str) -> list[dict[str, Any]]:
-    found = read_wires_said(told.get("wires", ""), unit, place)
+def _read_wires_cell(cells: dict[str, str], unit: Unit, place: str) -> list[dict[str, Any]]:
+    found = read_wire_text(cells.get("wires", ""), unit, place)
     if not found:
         raise DocumentError(place, "at least one conductor")
     return found
@@ -346,7 +346,7 @@ def _is_escaped(cell: str) -> bool:
 
 def _checked(row: ScheduleRow, result: FillResult) -> CheckedRow:
     wording = wording_of(None, row.document.get("units"))
-    grave = [found.said(wording) for found in result.findings if found.level != "note"]
+    grave = [found.sentence(wording) for found in result.findings if found.level != "note"]
     return CheckedRow(
         line=row.line,
         name=row.cells["name"],

@@ -10,7 +10,7 @@ from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_unit
 from yarrow.documents.schema import reader
 from yarrow.measure.units import Unit, convert_length
-from yarrow.site.graph import can_be_asked
+from yarrow.site.graph import is_installed
 from yarrow.site.network import TooDense, length_m
 from yarrow.site.planned import planned_site
 from yarrow.site.site import (
@@ -55,7 +55,7 @@ def plan_of_site(site: DuctSite) -> SitePlan:
         DocumentError, where trenches lie on one another too often, or the extra that looks for ways
         is not installed.
     """
-    if not can_be_asked():
+    if not is_installed():
         raise DocumentError("", "the extra yarrow[site], which looks for ways")
     try:
         return written_site(planned_site(site))

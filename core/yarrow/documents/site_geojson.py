@@ -39,11 +39,11 @@ def geojson_of(document: Mapping[str, Any]) -> dict[str, Any]:
         for drawn in document[room]
     ]
     rooms = [room for room, _ in _DRAWN.values()]
-    told = {key: value for key, value in document.items() if key not in rooms}
+    properties = {key: value for key, value in document.items() if key not in rooms}
     return {
         "type": "FeatureCollection",
         "coordinates": "metres",
-        "site": told,
+        "site": properties,
         "features": features,
     }
 
@@ -62,10 +62,10 @@ def site_of_geojson(collection: object) -> dict[str, Any]:
     features = collection.get("features")
     if not isinstance(features, list):
         raise DocumentError("features", "a list of features")
-    told = collection.get("site", {})
-    if not isinstance(told, dict):
+    properties = collection.get("site", {})
+    if not isinstance(properties, dict):
         raise DocumentError("site", "what is told of the site beside its features")
-    document: dict[str, Any] = {"format": "yarrow.site/1", "units": "mm", **told}
+    document: dict[str, Any] = {"format": "yarrow.site/1", "units": "mm", **properties}
     document |= {room: [] for room, _ in _DRAWN.values()}
     for number, feature in enumerate(features):
         kind, drawn = _read_feature(feature, f"features[{number}]")

@@ -15,7 +15,7 @@ from yarrow.runs.model.run import EvaluatedSum
 
 
 @dataclass(frozen=True, slots=True)
-class StancesSaid:
+class ReadStances:
     """Where a bender is worked, and what was said of places that it can't be worked at: the field,
     and the place."""
 
@@ -23,49 +23,49 @@ class StancesSaid:
     not_taken: tuple[tuple[str, Place], ...]
 
 
-def read_stances(shape: Mapping[str, Any], kind: str, worked: list[EvaluatedSum]) -> StancesSaid:
-    """The stances of a run's bender: as its kind is worked, with what the crew says of its own,
+def read_stances(shape: Mapping[str, Any], kind: str, sums: list[EvaluatedSum]) -> ReadStances:
+    """The stances of a run's bender: as its kind is sums, with what the crew says of its own,
     then of this piece, then of single bends.
 
-    Args: shape, of a run as the schema reads it; kind, of its bender; worked, the sums so far.
+    Args: shape, of a run as the schema reads it; kind, of its bender; sums, the sums so far.
     """
     found = stances(kind)
     not_taken: list[tuple[str, Place]] = []
     bender = shape["bender"]
     own = bender.get("stance") if isinstance(bender, dict) else None
-    for path, said in (("bender.stance", own), ("stance", shape.get("stance"))):
-        if said is None:
+    for path, stance in (("bender.stance", own), ("stance", shape.get("stance"))):
+        if stance is None:
             continue
-        if "handle" in said:
-            found = found.with_handle(_in_mm(said["handle"], f"{path}.handle", worked))
-        picked = _picked(found, said, path, worked)
+        if "handle" in stance:
+            found = found.with_handle(_in_mm(stance["handle"], f"{path}.handle", sums))
+        picked = _picked(found, stance, path, sums)
         if picked:
             found = replace(found, picked=picked)
-        elif "place" in said:
-            not_taken.append((f"{path}.place", said["place"]))
+        elif "place" in stance:
+            not_taken.append((f"{path}.place", stance["place"]))
     by_bend: list[tuple[int, Stance]] = []
-    for number, said in enumerate(shape.get("stances", [])):
+    for number, stance in enumerate(shape.get("stances", [])):
         path = f"stances[{number}]"
-        picked = _picked(found, said, path, worked)
+        picked = _picked(found, stance, path, sums)
         if picked:
-            by_bend.append((said["bend"], picked))
+            by_bend.append((stance["bend"], picked))
         else:
-            not_taken.append((f"{path}.place", said["place"]))
-    return StancesSaid(replace(found, by_bend=tuple(by_bend)), tuple(not_taken))
+            not_taken.append((f"{path}.place", stance["place"]))
+    return ReadStances(replace(found, by_bend=tuple(by_bend)), tuple(not_taken))
 
 
 def _picked(
-    found: Stances, said: Mapping[str, Any], path: str, worked: list[EvaluatedSum]
+    found: Stances, shape: Mapping[str, Any], path: str, sums: list[EvaluatedSum]
 ) -> Stance | None:
     """The one stance that was said; None where none was, or the tool can't be worked there."""
-    if "place" in said:
-        stance = found.at(said["place"])
+    if "place" in shape:
+        stance = found.at(shape["place"])
     else:
-        stance = (found.picked or found.usual) if "height" in said else None
-    if stance and "height" in said:
-        return stance.raised(_in_mm(said["height"], f"{path}.height", worked))
+        stance = (found.picked or found.usual) if "height" in shape else None
+    if stance and "height" in shape:
+        return stance.raised(_in_mm(shape["height"], f"{path}.height", sums))
     return stance
 
 
-def _in_mm(reading: Reading, path: str, worked: list[EvaluatedSum]) -> float:
-    return float(convert(noted(reading, path, worked), reading.unit, "mm"))
+def _in_mm(reading: Reading, path: str, sums: list[EvaluatedSum]) -> float:
+    return float(convert(noted(reading, path, sums), reading.unit, "mm"))

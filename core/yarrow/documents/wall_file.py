@@ -141,8 +141,8 @@ def _pieces_of(run: str) -> tuple[tuple[_Made, ...], tuple[Finding, ...]]:
         )
         for plan in map(write_plan, plans)
     )
-    told = (each for each in gravest_first(wrong) if each.level != "note")
-    return made, tuple(told)
+    worst = (each for each in gravest_first(wrong) if each.level != "note")
+    return made, tuple(worst)
 
 
 def _placed_box(box: WallBox, words: LengthFormatter, volume: str) -> PlacedBox:

@@ -53,7 +53,7 @@ def lay_wall(document: object) -> LaidWall:
     Raises: DocumentError, as wall_document.
     """
     shape = read_shape(document)
-    bender = bender_said(document)
+    bender = bender_of_wall(document)
     wall = read_wall(shape)
     words = LengthFormatter(wall.unit, STEPS[wall.unit][USUAL_STEP[wall.unit]])
     setup = read_run(_run_of(wall, bender, "", _ANY, ())).setup
@@ -82,14 +82,14 @@ Bent = str | dict[str, Any]
 """A bender as a document says it: one of the catalogue by its name, or one's own numbers."""
 
 
-def bender_said(document: object) -> Bent:
+def bender_of_wall(document: object) -> Bent:
     """The bender of a wall, as its document has it.
 
     Args: document, ``yarrow.wall/1`` that could be read.
     """
     assert isinstance(document, dict)
-    said: Bent = document["bender"]
-    return said
+    bent: Bent = document["bender"]
+    return bent
 
 
 _ANY: tuple[Vector, ...] = ((0.0, 0.0, 0.0), (100.0, 0.0, 0.0))

@@ -37,8 +37,8 @@ def brought_up_to_date(run: Mapping[str, Any], made: Mapping[str, Any]) -> dict[
     if "places" not in made.get("joints", {}):
         joints.pop("places", None)
     wires = {**run.get("wires", {}), **made.get("wires", {})}
-    for field, said in (("joints", joints), ("wires", wires)):
+    for field, value in (("joints", joints), ("wires", wires)):
         kept.pop(field, None)
-        if said:
-            kept[field] = said
+        if value:
+            kept[field] = value
     return kept

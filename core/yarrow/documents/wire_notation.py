@@ -37,7 +37,7 @@ _COVERS = ("thermoplastic", "thermosetting")
 _IGNORED = ("awg", "kcmil", "mm2", "mm²", "sq", "cable", "dia")
 
 
-def read_wires_said(text: str, unit: Unit, path: str = "typed") -> list[dict[str, Any]]:
+def read_wire_text(text: str, unit: Unit, path: str = "typed") -> list[dict[str, Any]]:
     """Conductors in a document's shape from what was typed, items parted by commas, semicolons or
     plus signs; without a count there is one.
 
@@ -54,23 +54,23 @@ def wires_in_other_unit(text: str, unit: Unit, path: str = "typed") -> str:
     Args: text, as typed; unit, of its document; path, of the text in it.
     Raises: DocumentError at ``path``, which names the item that can't be read.
     """
-    wanted = read_wires_said(text, unit, path)
+    wanted = read_wire_text(text, unit, path)
     try:
-        if read_wires_said(text, other_unit(unit), path) == wanted:
+        if read_wire_text(text, other_unit(unit), path) == wanted:
             return text
     except DocumentError:
         pass  # said in a way that only this unit has
-    return ", ".join(_said_item(each) for each in wanted)
+    return ", ".join(_item_text(each) for each in wanted)
 
 
-def _said_item(told: dict[str, Any]) -> str:
-    if "diameter" in told:
-        kind = told["diameter"]
-    elif "csa" in told:
-        kind = f"{told['csa']:g} mm2 {told['build']} {told.get('cover', '')}".rstrip()
+def _item_text(item: dict[str, Any]) -> str:
+    if "diameter" in item:
+        kind = item["diameter"]
+    elif "csa" in item:
+        kind = f"{item['csa']:g} mm2 {item['build']} {item.get('cover', '')}".rstrip()
     else:
-        kind = f"{told['size']} {told['insulation']}"
-    return f"{told['count']} x {kind} {told.get('role', '')}".rstrip()
+        kind = f"{item['size']} {item['insulation']}"
+    return f"{item['count']} x {kind} {item.get('role', '')}".rstrip()
 
 
 def _item(item: str, unit: Unit, path: str) -> dict[str, Any]:
@@ -78,26 +78,26 @@ def _item(item: str, unit: Unit, path: str) -> dict[str, Any]:
     if found is None:
         raise _refused(item, unit, path)
     figure, rest = found["figure"], found["rest"].lower().split()
-    told: dict[str, Any] = {"count": int(found["count"] or 1)}
+    wire: dict[str, Any] = {"count": int(found["count"] or 1)}
     for word in [word for word in rest if word in _ROLES]:
-        told["role"] = _ROLES[word]
+        wire["role"] = _ROLES[word]
         rest.remove(word)
     across = next((word for word in rest if word in ("in", "mm", '"')), None)
     if found["round"] or across:
         kept = {across, *_IGNORED}
         if any(word not in kept for word in rest):
             raise _refused(item, unit, path)
-        return {**told, "diameter": f"{figure} {'in' if across == chr(34) else across or unit}"}
+        return {**wire, "diameter": f"{figure} {'in' if across == chr(34) else across or unit}"}
     builds = [word for word in rest if word in _BUILDS]
     if "mm2" in rest or "mm²" in rest or builds or (unit == "mm" and not _insulation(rest)):
         if any(word not in (*_BUILDS, *_COVERS, *_IGNORED) for word in rest) or "/" in figure:
             raise _refused(item, unit, path)
-        told |= {"csa": float(figure), "build": builds[0] if builds else "stranded"}
-        return {**told, "cover": "thermosetting"} if "thermosetting" in rest else told
+        wire |= {"csa": float(figure), "build": builds[0] if builds else "stranded"}
+        return {**wire, "cover": "thermosetting"} if "thermosetting" in rest else wire
     others = [word for word in rest if word not in _IGNORED and insulation_called(word) is None]
     if others or figure not in copper_kcmil():
         raise _refused(item, unit, path)
-    return {**told, "insulation": _insulation(rest) or next(iter(insulations())), "size": figure}
+    return {**wire, "insulation": _insulation(rest) or next(iter(insulations())), "size": figure}
 
 
 def _insulation(words: list[str]) -> str | None:
@@ -106,21 +106,21 @@ def _insulation(words: list[str]) -> str | None:
 
 def _refused(item: str, unit: Unit, path: str) -> DocumentError:
     shown = item.strip()[:30]
-    told = f', not "{shown}"' if shown.isprintable() else ""
-    return DocumentError(path, EXPECTED[unit] + told)
+    instead = f', not "{shown}"' if shown.isprintable() else ""
+    return DocumentError(path, EXPECTED[unit] + instead)
 
 
-def said_wires(conductors: Sequence[Conductor]) -> str:
-    """Conductors as they are said, so that read_wires_said reads the same from it; those that are
+def wire_text(conductors: Sequence[Conductor]) -> str:
+    """Conductors as they are said, so that read_wire_text reads the same from it; those that are
     alike in everything together."""
     counts: dict[str, int] = {}
     for each in conductors:
-        told = _said_kind(each)
-        counts[told] = counts.get(told, 0) + each.count
-    return "; ".join(f"{count} x {told}" for told, count in counts.items())
+        kind = _kind_text(each)
+        counts[kind] = counts.get(kind, 0) + each.count
+    return "; ".join(f"{count} x {kind}" for kind, count in counts.items())
 
 
-def _said_kind(conductor: Conductor) -> str:
+def _kind_text(conductor: Conductor) -> str:
     role = f" {conductor.role}" if conductor.role in ("earth", "neutral", "traveller") else ""
     if conductor.size is not None:
         role = "" if conductor.insulation == "bare" else role

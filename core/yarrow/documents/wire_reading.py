@@ -21,7 +21,7 @@ from yarrow.catalog.wiring import (
 )
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.schema import reader
-from yarrow.documents.wire_notation import read_wires_said
+from yarrow.documents.wire_notation import read_wire_text
 from yarrow.fill.area import as_holder
 from yarrow.fill.cable_factor import factor_holder
 from yarrow.fill.circuits import Circuit, circuit_kinds, conductors_of
@@ -30,7 +30,7 @@ from yarrow.fill.method import MethodName, trimmed
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.obstacles.obstacle import exact
-from yarrow.runs.model.wires import PullAsked, Wires
+from yarrow.runs.model.wires import PullSettings, Wires
 
 MOST_CONDUCTORS = 20_000
 """In one conduit, from all lines: far beyond any, and quick to refuse."""
@@ -48,7 +48,7 @@ def read_conductors(
         _conductor(each, f"{base}conductors[{at}]") for at, each in enumerate(shape["conductors"])
     ]
     typed = reader("run", "conductors")(
-        read_wires_said(shape["typed"], unit, f"{base}typed"), f"{base}typed", unit
+        read_wire_text(shape["typed"], unit, f"{base}typed"), f"{base}typed", unit
     )
     listed += [_conductor(each, f"{base}typed") for each in typed]
     circuits = [
@@ -164,10 +164,10 @@ def _cable(shape: dict[str, Any], path: str, count: int) -> Conductor:
         sides = sorted((shape["width"], shape["height"]), key=lambda side: side.value)
         reading, height = sides[1], sides[0].value
     across = trimmed(float(reading.value), 3)
-    told = f"{across} by {trimmed(float(height), 3)}" if height is not None else f"⌀ {across}"
+    size_text = f"{across} by {trimmed(float(height), 3)}" if height is not None else f"⌀ {across}"
     return Conductor(
         count=count,
-        name=shape["label"] or f"cable {told} {reading.unit}",
+        name=shape["label"] or f"cable {size_text} {reading.unit}",
         unit=reading.unit,
         diameter=reading.value,
         path=path,
@@ -235,7 +235,7 @@ def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
         holder, _ = read_holder(conduit.type, conduit.size, method)
     except DocumentError as refusal:
         raise DocumentError("wires.method", f"area: {refusal.expected}") from None
-    asked = shape["pull"]
+    pull = shape["pull"]
     return Wires(
         method=method,
         holder=holder,
@@ -243,13 +243,13 @@ def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
         spare=shape["spare"],
         nipple=shape["nipple"],
         duct=shape["duct"],
-        pull=PullAsked(
-            asked.get("mass"),
-            asked["state"],
-            asked.get("friction"),
-            asked.get("most_tension"),
-            asked.get("most_side_wall"),
-            UP[asked["up"]],
+        pull=PullSettings(
+            pull.get("mass"),
+            pull["state"],
+            pull.get("friction"),
+            pull.get("most_tension"),
+            pull.get("most_side_wall"),
+            UP[pull["up"]],
         ),
     )
 
@@ -260,8 +260,8 @@ def most_degrees(shape: dict[str, Any]) -> float | None:
     Args: shape, as the schema's wires reads it.
     """
     usual = fill_limits().duct.most_degrees if shape.get("duct") else None
-    asked: float | None = shape.get("most_degrees", usual)
-    return asked
+    degrees: float | None = shape.get("most_degrees", usual)
+    return degrees
 
 
 UP: dict[str, Vector | None] = {

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 import csv
 import io
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from dataclasses import fields, is_dataclass
 from functools import cache
+from operator import attrgetter
 from typing import Any
 
 from yarrow.documents.written_finding import written
@@ -29,11 +30,10 @@ def plain(answer: Any, wording: Wording = EN_US) -> dict[str, Any]:
     Four times as fast as ``dataclasses.asdict``, which copies what cannot change.
     """
     kind: type = type(answer)
+    names, values_of = _fields_of(kind)
     return {
-        name: value
-        if type(value := getattr(answer, name)) in _AS_IT_IS
-        else _plain_value(value, wording)
-        for name in _field_names(kind)
+        name: value if type(value) in _AS_IT_IS else _plain_value(value, wording)
+        for name, value in zip(names, values_of(answer), strict=True)
     }
 
 
@@ -58,8 +58,12 @@ _AS_IT_IS = frozenset({str, int, float, bool, type(None)})
 
 
 @cache
-def _field_names(kind: type) -> tuple[str, ...]:
-    return tuple(field.name for field in fields(kind))
+def _fields_of(kind: type) -> tuple[tuple[str, ...], Callable[[Any], tuple[Any, ...]]]:
+    """What a dataclass has, and what reads all of it at once."""
+    names = tuple(field.name for field in fields(kind))
+    if len(names) == 1:
+        return names, lambda answer: (getattr(answer, names[0]),)
+    return names, attrgetter(*names)
 
 
 def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
@@ -82,15 +86,15 @@ def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
         for candidate in choice.candidates:
             if candidate.taken:
                 who = "as picked" if choice.by == "person" else "Yarrow's choice"
-                told = f"line {choice.feature + 1}: {candidate.id}, {who}. {say(candidate.reason)}"
-                lines.append(f"     {told}")
+                line = f"line {choice.feature + 1}: {candidate.id}, {who}. {say(candidate.reason)}"
+                lines.append(f"     {line}")
     lines.append("")
     for step in plan.steps:
         lines.append(f"{step.number:>3}. {say(step.title)}: {say(step.do)}")
         lines.append(f"     Check: {say(step.check)}")
     for finding in plan.findings:
         at = f" (line {finding.feature + 1})" if finding.feature is not None else ""
-        lines.append(f"{finding.level.upper()}{at}: {finding.said(wording)}")
+        lines.append(f"{finding.level.upper()}{at}: {finding.sentence(wording)}")
     lines += ["", "A plan, for a licensed electrician to check; local code decides."]
     return "\n".join(lines) + "\n"
 
@@ -121,14 +125,15 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
             lines.append(f"     {say(step.title)}: {say(step.do)}")
             lines.append(f"          Check: {say(step.check)}")
     if made.supports:
-        said = made.supports
-        rule = "law" if said.law else "habit"
+        supports = made.supports
+        rule = "law" if supports.law else "habit"
         lines += [
             "",
-            f"{say(Phrase('work/straps'))}: {len(said.straps)}, within {said.first_text} of every "
-            f"end, then {said.spacing_text} ({rule}: {said.source})",
+            f"{say(Phrase('work/straps'))}: {len(supports.straps)}, within "
+            f"{supports.first_text} of every end, then {supports.spacing_text} "
+            f"({rule}: {supports.source})",
         ]
-        for strap in said.straps:
+        for strap in supports.straps:
             lines.append(f"     {strap.number}. leg {strap.leg} at {strap.at_text}")
     lines += ["", *(f"{each.count} x {say(each.what)}" for each in made.materials)]
     lines.append("")
@@ -144,7 +149,7 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
         lines.append(f"Closed by {say(closed.name)}{taken}: {works}")
         lines += [f"     {say(turned)}" for turned in closed.turned]
     for finding in made.findings:
-        lines.append(f"{finding.level.upper()}: {finding.said(wording)}")
+        lines.append(f"{finding.level.upper()}: {finding.sentence(wording)}")
     lines += ["", "A plan, for a licensed electrician to check; local code decides."]
     return "\n".join(lines) + "\n"
 
@@ -169,7 +174,7 @@ def work_text(found: OrderOfWork, wording: Wording = EN_US) -> str:
         for point in found.inspection
     ]
     for finding in found.findings:
-        lines.append(f"{finding.level.upper()}: {finding.said(wording)}")
+        lines.append(f"{finding.level.upper()}: {finding.sentence(wording)}")
     lines += ["", "A plan, for a licensed electrician to check; local code decides."]
     return "\n".join(lines) + "\n"
 

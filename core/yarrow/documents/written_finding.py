@@ -44,7 +44,7 @@ def written(finding: Finding, wording: Wording) -> WrittenFinding:
     return WrittenFinding(
         finding.level,
         finding.code,
-        finding.said(wording),
+        finding.sentence(wording),
         {name: _figures(value, wording) for name, value in finding.values.items()},
         finding.feature,
         finding.path,

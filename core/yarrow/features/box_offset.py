@@ -16,7 +16,7 @@ from yarrow.features.in_document import (
     WHERE,
     Alone,
     InDocument,
-    Said,
+    TypedForm,
     angle_of,
     margin_of,
 )
@@ -67,8 +67,8 @@ class BoxOffset(OnItsLeg):
             LABEL,
         ),
         loose=("rise", "angle"),
-        said=(
-            Said(
+        typed=(
+            TypedForm(
                 ("box offset", "box set"),
                 "from a knockout down to the wall",
                 "rise",

@@ -7,7 +7,7 @@ from fractions import Fraction
 from typing import ClassVar
 
 from yarrow.features.feature import Move, OnItsLeg
-from yarrow.features.in_document import AT, FROM, LABEL, Field, InDocument, Said
+from yarrow.features.in_document import AT, FROM, LABEL, Field, InDocument, TypedForm
 from yarrow.features.leg import (
     Corner,
     Datum,
@@ -59,19 +59,19 @@ class End(OnItsLeg):
             Field("own", "label"),
         ),
         loose=("at",),
-        said=(
-            Said(
+        typed=(
+            TypedForm(
                 ("box",), "the box that it ends at", "at", ("at",), given={"fitting": "connector"}
             ),
-            Said(("end",), "where the pipe ends", "at", ("at",)),
-            Said(
+            TypedForm(("end",), "where the pipe ends", "at", ("at",)),
+            TypedForm(
                 ("coupling",),
                 "the coupling that it ends in",
                 "at",
                 ("at",),
                 given={"fitting": "coupling"},
             ),
-            Said(("hub",), "the hub that it ends in", "at", ("at",), given={"fitting": "hub"}),
+            TypedForm(("hub",), "the hub that it ends in", "at", ("at",), given={"fitting": "hub"}),
         ),
     )
 

@@ -69,7 +69,7 @@ IN_THE_MIDDLE = Alone({"in": 48, "mm": 1200}, {"in": 36, "mm": 900})
 
 
 @dataclass(frozen=True, slots=True)
-class Said:
+class TypedForm:
     """How a line is said: the ``words`` that it may begin with (the first is the usual one), the
     field of the first number, what a second number without a word is (``7 3/4 x 2 7/8``), which
     fields it must have and may have, what the first word says already (where that is ``firm``,
@@ -98,7 +98,7 @@ class InDocument:
     kind: str
     fields: tuple[Field, ...]
     loose: tuple[str, ...] = ()
-    said: tuple[Said, ...] = ()
+    typed: tuple[TypedForm, ...] = ()
     about: str = ""
 
     @property

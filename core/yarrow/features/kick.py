@@ -18,7 +18,7 @@ from yarrow.features.in_document import (
     TOWARD,
     Alone,
     InDocument,
-    Said,
+    TypedForm,
 )
 from yarrow.features.leg import (
     Corner,
@@ -57,8 +57,8 @@ class Kick(OnItsLeg):
         "kick",
         (AT, FROM, RISE, TOWARD, RISE_FROM, LABEL),
         loose=("at", "rise"),
-        said=(
-            Said(
+        typed=(
+            TypedForm(
                 ("kick",),
                 "a kick, by its rise",
                 "rise",

@@ -19,7 +19,7 @@ from yarrow.features.in_document import (
     TOWARD,
     Field,
     InDocument,
-    Said,
+    TypedForm,
 )
 from yarrow.features.leg import (
     Corner,
@@ -87,8 +87,8 @@ class Offset(OnItsLeg):
             LABEL,
         ),
         loose=("at", "rise", "angle"),
-        said=(
-            Said(
+        typed=(
+            TypedForm(
                 ("offset", "set", "rise", "double set"),
                 "an offset, by its rise",
                 "rise",

@@ -20,7 +20,7 @@ from yarrow.features.in_document import (
     RISE_FROM,
     TOWARD,
     InDocument,
-    Said,
+    TypedForm,
     angle_of,
 )
 from yarrow.features.leg import (
@@ -67,8 +67,8 @@ class Saddle3(OnItsLeg):
         "saddle3",
         (AT, FROM, RISE, NO_AIR, TOWARD, angle_of(45), RISE_FROM, LABEL),
         loose=("at", "rise"),
-        said=(
-            Said(
+        typed=(
+            TypedForm(
                 ("saddle", "crossover", "bridge"),
                 "a 3-bend saddle; 4 bends with wide",
                 "rise",

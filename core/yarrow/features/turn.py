@@ -15,7 +15,7 @@ from yarrow.features.in_document import (
     Alone,
     Field,
     InDocument,
-    Said,
+    TypedForm,
     angle_of,
 )
 from yarrow.features.leg import (
@@ -52,8 +52,8 @@ class Turn(OnItsLeg):
         "turn",
         (AT, Field("of", "datum", default="back"), FROM, TOWARD, angle_of(90), LABEL),
         loose=("at", "angle"),
-        said=(
-            Said(
+        typed=(
+            TypedForm(
                 ("stub", "turn", "bend", "upstand"),
                 "a 90 by its height, or where its back is",
                 "at",
@@ -62,7 +62,7 @@ class Turn(OnItsLeg):
                 given={"toward": "left"},
                 alone=Alone(),
             ),
-            Said(
+            TypedForm(
                 ("back to back",),
                 "the next 90, from the back of the last",
                 "at",

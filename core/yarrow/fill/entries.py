@@ -106,7 +106,7 @@ def check_entries(box: OpenBox) -> EntriesResult:
             spacings.append(Spacing((one.id, other.id), one.wall, is_now, least))
             if is_now < least - 1e-9:
                 found.append(_meeting(box, one, other, at, least))
-        elif _meets_round_the_corner(box, one, other):
+        elif _collides_round_the_corner(box, one, other):
             pair = {"one": one.id, "other": other.id}
             found.append(Finding(FindingCode.MEET_AT_CORNER, pair, path=f"entries[{at}].at"))
     if box.device:
@@ -190,7 +190,7 @@ def _meeting(box: OpenBox, one: PlacedEntry, other: PlacedEntry, at: int, least:
     return Finding(FindingCode.RINGS_MEET, values, path=f"entries[{at}].at", source=source)
 
 
-def _meets_round_the_corner(box: OpenBox, one: PlacedEntry, other: PlacedEntry) -> bool:
+def _collides_round_the_corner(box: OpenBox, one: PlacedEntry, other: PlacedEntry) -> bool:
     """Lock ring and bush as a drum on each wall: whether the two have space in common."""
     if abs(one.deep - other.deep) >= (one.ring + other.ring) / 2:
         return False

@@ -138,8 +138,8 @@ def pull_both_ways(
     lengths; half_bore, a length.
     """
 
-    def fed_in(feed: FeedEnd, met: Sequence[Stretch]) -> OneWay:
-        along = _along(met, weight, friction, per, half_bore)
+    def fed_in(feed: FeedEnd, stretches: Sequence[Stretch]) -> OneWay:
+        along = _along(stretches, weight, friction, per, half_bore)
         most = max(each.tension for each in along)
         pressed = max(each.side_wall for each in along)
         light = tension_limit is None or most <= tension_limit

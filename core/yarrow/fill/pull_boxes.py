@@ -144,8 +144,8 @@ def nominal(size: str, unit: Unit) -> float:
     Raises: KeyError for a size that is not in the table.
     """
     _, of = lock_rings()[size]
-    told: Unit = "in" if of == "in" else "mm"
-    return convert_length(float(read_length(size, told).value), told, unit)
+    own_unit: Unit = "in" if of == "in" else "mm"
+    return convert_length(float(read_length(size, own_unit).value), own_unit, unit)
 
 
 def check_pull_box(box: PullBox) -> PullBoxResult:
@@ -363,10 +363,10 @@ def _edge_to_edge(where: dict[str, Placed], pull: tuple[str, str], box: Sides) -
 
 def _by_its_marking(body: MarkedBody, source: str) -> Finding:
     """A body may be smaller than a box has to be, for no more than what is marked on it."""
-    marked, asked = body.marked, body.conductors
+    marked, wanted = body.marked, body.conductors
     values: dict[str, Value] = {
         name: Phrase("conductors-of", {"count": count(of.count), "size": wire_name(of.size)})
-        for name, of in (("marked", marked), ("asked", asked))
+        for name, of in (("marked", marked), ("asked", wanted))
     }
     code = FindingCode.BODY_IS_MARKED if body.takes_them else FindingCode.OVER_ITS_MARKING
     return Finding(code, values, path="body", source=source)

@@ -17,9 +17,9 @@ def ring_gap(unit: Unit) -> float:
 def lock_ring(size: str, unit: Unit) -> tuple[float, float, float]:
     """A trade size's hole, lock ring and reach in ``unit``. Raises: KeyError."""
     ring, of = lock_rings()[size]
-    told: Unit = "in" if of == "in" else "mm"
+    own_unit: Unit = "in" if of == "in" else "mm"
     hole, across, reach = (
-        convert_length(float(each), told, unit) for each in (ring.hole, ring.ring, ring.reach)
+        convert_length(float(each), own_unit, unit) for each in (ring.hole, ring.ring, ring.reach)
     )
     return hole, across, reach
 

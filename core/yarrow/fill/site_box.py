@@ -191,8 +191,8 @@ def _volume(box: BoxOnSite, findings: list[Finding]) -> BoxResult | None:
     return check_box(replace(box.contents, wires=_merged(passing), grounds=together))
 
 
-def _grounds(own: Sized | None, met: dict[WireSize, int]) -> Sized | None:
-    counts = dict(met)
+def _grounds(own: Sized | None, of_runs: dict[WireSize, int]) -> Sized | None:
+    counts = dict(of_runs)
     if own is not None:
         counts[own.size] = counts.get(own.size, 0) + own.count
     if not counts:

@@ -60,9 +60,9 @@ class Finding:
     @property
     def text(self) -> str:
         """What it says, in US English."""
-        return self.said(EN_US)
+        return self.sentence(EN_US)
 
-    def said(self, wording: Wording) -> str:
+    def sentence(self, wording: Wording) -> str:
         """What it says, in the words of a country."""
         return wording.text(self.phrase)
 

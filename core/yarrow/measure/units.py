@@ -12,6 +12,9 @@ MM_PER_INCH = Fraction(127, 5)
 
 INCHES_PER_FOOT = 12
 
+_MM_PER_INCH, _INCHES_PER_MM = float(MM_PER_INCH), float(1 / MM_PER_INCH)
+"""For lengths that geometry has begun on."""
+
 
 def other_unit(unit: Unit) -> Unit:
     """Inches for millimetres, and the other way round."""
@@ -36,4 +39,4 @@ def convert_length(value: float, unit: Unit, to: Unit) -> float:
     """
     if unit == to:
         return value
-    return value * float(MM_PER_INCH if to == "mm" else 1 / MM_PER_INCH)
+    return value * (_MM_PER_INCH if to == "mm" else _INCHES_PER_MM)

@@ -8,7 +8,7 @@ from typing import ClassVar, Literal
 
 from yarrow.features.box_offset import BoxOffset
 from yarrow.features.feature import Feature
-from yarrow.features.in_document import LABEL, PICK, WHERE, Field, InDocument, Said, margin_of
+from yarrow.features.in_document import LABEL, PICK, WHERE, Field, InDocument, TypedForm, margin_of
 from yarrow.features.leg import Datum, Following, Leg, Pipe
 from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.features.straight import Straight
@@ -42,8 +42,8 @@ class Box(StandsAlone):
             PICK,
             LABEL,
         ),
-        said=(
-            Said(
+        typed=(
+            TypedForm(
                 ("knockout",),
                 "the start box's knockout off the wall",
                 "knockout",

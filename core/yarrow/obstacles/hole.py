@@ -17,7 +17,7 @@ from yarrow.features.in_document import (
     TOWARD,
     Field,
     InDocument,
-    Said,
+    TypedForm,
 )
 from yarrow.features.kick import KickThrough
 from yarrow.features.leg import Datum, Following, Leg, Pipe
@@ -54,8 +54,8 @@ class Hole(StandsAlone):
             PICK,
             LABEL,
         ),
-        said=(
-            Said(
+        typed=(
+            TypedForm(
                 ("hole",),
                 "a bored hole, so far off the line",
                 "depth",

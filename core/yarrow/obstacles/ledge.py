@@ -7,7 +7,17 @@ from fractions import Fraction
 from typing import ClassVar
 
 from yarrow.features.feature import Feature
-from yarrow.features.in_document import AT, FROM, LABEL, NO_AIR, OUT, PICK, Field, InDocument, Said
+from yarrow.features.in_document import (
+    AT,
+    FROM,
+    LABEL,
+    NO_AIR,
+    OUT,
+    PICK,
+    Field,
+    InDocument,
+    TypedForm,
+)
 from yarrow.features.leg import Datum, Following, Leg, Pipe
 from yarrow.features.offset import OffsetOnto
 from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
@@ -41,8 +51,8 @@ class Ledge(AtUsualAngles):
             PICK,
             LABEL,
         ),
-        said=(
-            Said(
+        typed=(
+            TypedForm(
                 ("ledge", "plinth", "step"),
                 "a step to go up and stay up",
                 "height",

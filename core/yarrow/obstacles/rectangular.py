@@ -6,7 +6,17 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.features.in_document import AIR, AT, FROM, LABEL, OUT, PICK, Field, InDocument, Said
+from yarrow.features.in_document import (
+    AIR,
+    AT,
+    FROM,
+    LABEL,
+    OUT,
+    PICK,
+    Field,
+    InDocument,
+    TypedForm,
+)
 from yarrow.features.leg import Datum
 from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.geometry.frame import Side
@@ -38,8 +48,8 @@ class RectangularObstacle(CrossedObstacle):
             PICK,
             LABEL,
         ),
-        said=(
-            Said(
+        typed=(
+            TypedForm(
                 ("duct", "block", "beam", "tray"),
                 "something square to go over: 7 3/4 wide 2 7/8 high",
                 "width",

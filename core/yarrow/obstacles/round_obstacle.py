@@ -6,7 +6,17 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.features.in_document import AIR, AT, FROM, LABEL, OUT, PICK, Field, InDocument, Said
+from yarrow.features.in_document import (
+    AIR,
+    AT,
+    FROM,
+    LABEL,
+    OUT,
+    PICK,
+    Field,
+    InDocument,
+    TypedForm,
+)
 from yarrow.features.leg import Datum
 from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.geometry.frame import Side
@@ -43,8 +53,8 @@ class RoundObstacle(CrossedObstacle):
             PICK,
             LABEL,
         ),
-        said=(
-            Said(
+        typed=(
+            TypedForm(
                 ("pipe", "round", "cable"),
                 "something round to go over",
                 "across",

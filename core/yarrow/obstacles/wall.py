@@ -7,7 +7,16 @@ from fractions import Fraction
 from typing import ClassVar
 
 from yarrow.features.feature import Feature
-from yarrow.features.in_document import AT, FROM, LABEL, PICK, TOWARD, InDocument, Said, angle_of
+from yarrow.features.in_document import (
+    AT,
+    FROM,
+    LABEL,
+    PICK,
+    TOWARD,
+    InDocument,
+    TypedForm,
+    angle_of,
+)
 from yarrow.features.leg import Datum, Following, Leg, Pipe
 from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.features.turn import Turn
@@ -29,8 +38,8 @@ class Wall(StandsAlone):
     document: ClassVar[InDocument] = InDocument(
         "wall",
         (AT, FROM, TOWARD, angle_of(90), PICK, LABEL),
-        said=tuple(
-            Said((side,), hint, "at", ("at",), ("angle",), given={"toward": side}, firm=True)
+        typed=tuple(
+            TypedForm((side,), hint, "at", ("at",), ("angle",), given={"toward": side}, firm=True)
             for side, hint in (
                 ("left", "a wall: turn left"),
                 ("right", "a wall: turn right"),

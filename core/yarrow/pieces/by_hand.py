@@ -13,7 +13,7 @@ from yarrow.runs.model.run import JointPlace
 from yarrow.wording.phrase import Phrase, Value, count
 
 
-def joints_said(
+def joints_by_hand(
     parted: RunToPart, rooms: Sequence[JointRoom]
 ) -> tuple[tuple[float, ...], tuple[Finding, ...]]:
     """The middles of the joints that somebody put, on the run before it is bent, and what is wrong
@@ -25,8 +25,8 @@ def joints_said(
     """
     places: list[float] = []
     findings: list[Finding] = []
-    said = parted.run.joints.places if parted.run.joints else None
-    for number, each in enumerate(said or ()):
+    asked_for = parted.run.joints.places if parted.run.joints else None
+    for number, each in enumerate(asked_for or ()):
         legs = taped_legs(parted, each.measured_from)
         path = f"joints.places[{number}]"
         if each.leg >= len(legs):

@@ -81,7 +81,7 @@ class _Work:
         return LengthFormatter(self.run.unit, self.run.round_to)
 
     @property
-    def said(self) -> Joints | None:
+    def joints(self) -> Joints | None:
         return self.run.joints
 
     @property
@@ -93,7 +93,7 @@ class _Work:
     def items(self) -> Iterator[WorkItem]:
         """Everything, in order."""
         yield self._item(0, "measure", Phrase("work/measure-do"))
-        ends: tuple[EndState, EndState] = self.said.ends if self.said else ("fixed", "fixed")
+        ends: tuple[EndState, EndState] = self.joints.ends if self.joints else ("fixed", "fixed")
         for end, state in zip(("start", "end"), ends, strict=True):
             if state != "fixed":
                 do = Phrase(f"work/off-{state}", {"end": Phrase(f"pipe-end/{end}")})
@@ -119,7 +119,7 @@ class _Work:
         for step in piece.plan.steps:
             if step.title.key == "step/cut" and piece.whole:
                 continue
-            if step.title.key == "step/cut" and last and self.said and self.said.offered_up:
+            if step.title.key == "step/cut" and last and self.joints and self.joints.offered_up:
                 step = self._offered_up(step)
             yield self._step(piece.number, step)
             if step.title.key == "step/cut":
@@ -170,8 +170,8 @@ class _Work:
 
 def _identified(item: WorkItem) -> WorkItem:
     """With what a tick knows it by: its piece, its kind and what it says."""
-    said = hashlib.blake2s(_as_read(item.do).encode(), digest_size=4).hexdigest()
-    return replace(item, id=f"{item.piece}-{item.kind}-{said}")
+    digest = hashlib.blake2s(_as_read(item.do).encode(), digest_size=4).hexdigest()
+    return replace(item, id=f"{item.piece}-{item.kind}-{digest}")
 
 
 def _as_read(value: Value) -> str:

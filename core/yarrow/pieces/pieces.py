@@ -19,7 +19,7 @@ from yarrow.pieces.getting_in.ways import (
     of_each_kind,
     picked,
     troubles_in,
-    turns_told,
+    turn_phrases,
     ways_in,
 )
 from yarrow.pieces.materials import materials_of
@@ -59,11 +59,11 @@ def pieces_of_plan(plan: Plan) -> PiecesOfRun:
     Args:
         plan: of the run as one.
     """
-    asked = plan.resolution
-    said = asked.run.joints or _unsaid(asked.run)
-    parted = _part(plan, said)
+    resolution = plan.resolution
+    settings = resolution.run.joints or _unsaid(resolution.run)
+    parted = _part(plan, settings)
     if not isinstance(parted, PartedRun):
-        return _answer(asked, said, parted)
+        return _answer(resolution, settings, parted)
     parting, hung, taken = parted.parting, parted.hung, parted.taken
     ways = parted.ways or parting.ways(parted.rooms)
     compared = tuple(parting.way(each, each == taken) for each in dict.fromkeys((taken, *ways)))
@@ -72,8 +72,8 @@ def pieces_of_plan(plan: Plan) -> PiecesOfRun:
     supports, unheld = supports_of(parting.parted, hung.middles)
     troubles = hung.parting.troubles(hung.middles)
     return replace(
-        _answer(asked, said, [*parted.findings, *troubles, *hung.findings, *unheld]),
-        parted="hand" if said.places else "yarrow" if taken else "",
+        _answer(resolution, settings, [*parted.findings, *troubles, *hung.findings, *unheld]),
+        parted="hand" if settings.places else "yarrow" if taken else "",
         pieces=pieces,
         joints=joints,
         rooms=_may_lie(parting.parted, parted.rooms),
@@ -115,22 +115,22 @@ class PartedRun:
     of_whole: tuple[Finding, ...]
 
 
-def _part(plan: Plan, said: Joints) -> PartedRun | tuple[Finding, ...]:
+def _part(plan: Plan, joints: Joints) -> PartedRun | tuple[Finding, ...]:
     """A run parted and got in, or why it can't be parted."""
     if not isinstance(plan, BuildablePlan):
         return errors_of(plan.findings)
-    parting = Parting.of(plan, said)
+    parting = Parting.of(plan, joints)
     if parting.too_many:
         return (_too_many(parting.parted),)
     rooms = allowed(parting.parted)
-    ways = () if said.places else parting.ways(rooms)
+    ways = () if joints.places else parting.ways(rooms)
     printed = plan.resolution.run.method == "table"
     exact = (Finding(FindingCode.PIECES_ARE_EXACT, path="method"),) if printed else ()
-    taken, troubles = parting.taken(said, rooms, ways)
+    taken, troubles = parting.taken(joints, rooms, ways)
     findings = (*exact, *troubles)
     if taken is None:
         return (*findings, _no_room(parting.parted, rooms))
-    hung = Hung.of(parting, RunToClose(parting.parted, taken, said.ends, rooms), said)
+    hung = Hung.of(parting, RunToClose(parting.parted, taken, joints.ends, rooms), joints)
     return PartedRun(parting, rooms, ways, taken, hung, findings, plan.findings)
 
 
@@ -147,7 +147,7 @@ class Hung:
     findings: tuple[Finding, ...] = ()
 
     @classmethod
-    def of(cls, parting: Parting, run: RunToClose, said: Joints) -> Hung:
+    def of(cls, parting: Parting, run: RunToClose, joints: Joints) -> Hung:
         """The best way, or somebody's.
 
         Args:
@@ -158,12 +158,12 @@ class Hung:
         if not run.is_screwed:
             return cls(parting, run.middles)
         ways = ways_in(run)
-        by, findings = picked(ways, said.closing)
+        by, findings = picked(ways, joints.closing)
         findings = (*findings, *troubles_in(by, ways, parting.parted.words))
         shown = of_each_kind(ways, by)
         if by is None:
             return cls(parting, run.middles, None, shown, findings)
-        middles = run.middles if said.places else parting.moved_on(by, run.rooms)
+        middles = run.middles if joints.places else parting.moved_on(by, run.rooms)
         moved = replace(by, offer=replace(by.offer, middles=middles))
         return cls(parting.closed(moved), middles, by, shown, findings)
 
@@ -188,7 +188,7 @@ def _way_in(parting: Parting, way: WayToGetIn, taken: WayToGetIn | None) -> WayI
         name=name_of(way),
         works=way.works,
         minutes=round(way.minutes),
-        turned=turns_told(way, parting.parted.words),
+        turned=turn_phrases(way, parting.parted.words),
         taken=way == taken,
         more=more,
         places=tuple(PlaceOfJoint(joint.leg, joint.at_text) for joint in joints),
@@ -221,24 +221,24 @@ def _no_room(parted: RunToPart, rooms: Sequence[JointRoom]) -> Finding:
     return Finding(FindingCode.NO_ROOM_FOR_A_JOINT, values, path="joints")
 
 
-def _answer(asked: Resolution, said: Joints, findings: Sequence[Finding]) -> PiecesOfRun:
+def _answer(resolution: Resolution, joints: Joints, findings: Sequence[Finding]) -> PiecesOfRun:
     """The answer for a run that can't be parted: what is said of it, and why."""
-    stick = float(said.stick)
-    ended = asked.run.walk[-1].ends_run() if asked.run.walk else None
+    stick = float(joints.stick)
+    ended = resolution.run.walk[-1].ends_run() if resolution.run.walk else None
     return PiecesOfRun(
         format=FORMAT,
-        units=asked.run.unit,
-        name=asked.run.name,
-        coupling=said.coupling,
-        coupling_name=couplings()[said.coupling].name,
-        end_fittings=(asked.run.start.fitting, ended.fitting if ended else "open"),
+        units=resolution.run.unit,
+        name=resolution.run.name,
+        coupling=joints.coupling,
+        coupling_name=couplings()[joints.coupling].name,
+        end_fittings=(resolution.run.start.fitting, ended.fitting if ended else "open"),
         offered=tuple(
             CouplingOffered(each.kind, each.name, each.source)
             for each in couplings().values()
-            if each.goes_on(asked.run.conduit)
+            if each.goes_on(resolution.run.conduit)
         ),
         stick=stick,
-        stick_text=asked.lengths.reading(stick),
+        stick_text=resolution.lengths.reading(stick),
         parted="",
         pieces=(),
         joints=(),

@@ -18,7 +18,7 @@ from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.straights import straight_at
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import convert
-from yarrow.pieces.by_hand import joints_said
+from yarrow.pieces.by_hand import joints_by_hand
 from yarrow.pieces.getting_in.ways import MOST_COMPARED, WayToGetIn
 from yarrow.pieces.parting import Sticks, fewest
 from yarrow.pieces.piece_plan import Joint, PieceOfRun, PlaceOfJoint, Way
@@ -53,7 +53,7 @@ class Parting:
     known: dict[tuple[float, float], Plan] = field(default_factory=dict)
 
     @classmethod
-    def of(cls, plan: BuildablePlan, said: Joints) -> Parting:
+    def of(cls, plan: BuildablePlan, joints: Joints) -> Parting:
         """Of a run that can be made.
 
         Args:
@@ -62,8 +62,8 @@ class Parting:
         """
         run, layout, pipe = plan.resolution.run, plan.layout, plan.placed.pipe
         on_site = things(run, layout, plan.resolution.survey.features)
-        coupling = couplings()[said.coupling].on(run.conduit, run.unit)
-        stick = float(said.stick)
+        coupling = couplings()[joints.coupling].on(run.conduit, run.unit)
+        stick = float(joints.stick)
         words = plan.resolution.lengths
         rack = plan.resolution.survey.rack
         parted = RunToPart(run, layout, pipe, on_site, coupling, stick, words, rack)
@@ -107,7 +107,7 @@ class Parting:
         return self.sticks.length > MOST_PIECES * self.sticks.stick
 
     def taken(
-        self, said: Joints, rooms: Sequence[JointRoom], ways: Sequence[Middles]
+        self, joints: Joints, rooms: Sequence[JointRoom], ways: Sequence[Middles]
     ) -> tuple[Middles | None, tuple[Finding, ...]]:
         """Where the joints are: as somebody put them, with what is wrong there; else the best way.
         None where no joints do.
@@ -117,8 +117,8 @@ class Parting:
             rooms: where one may be.
             ways: that were found, best first.
         """
-        if said.places:
-            return joints_said(self.parted, rooms)
+        if joints.places:
+            return joints_by_hand(self.parted, rooms)
         return next(iter(ways), None), ()
 
     def ways(self, rooms: Sequence[JointRoom]) -> tuple[Middles, ...]:
@@ -442,8 +442,8 @@ def _whole_ones(
     return tuple(found)
 
 
-def _of_bends(said: Stances, inside: Sequence[int]) -> Stances:
+def _of_bends(stances: Stances, inside: Sequence[int]) -> Stances:
     """What was said of these bends, counted from the first of them."""
     first = inside[0] if inside else 0
-    own = tuple((bend - first, stance) for bend, stance in said.by_bend if bend in inside)
-    return replace(said, by_bend=own)
+    own = tuple((bend - first, stance) for bend, stance in stances.by_bend if bend in inside)
+    return replace(stances, by_bend=own)

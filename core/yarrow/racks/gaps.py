@@ -94,11 +94,11 @@ def _apart(begins: Vector, ends: Vector, other_begins: Vector, other_ends: Vecto
 
 def touching(gaps: Sequence[Gap], rack: Rack, words: LengthFormatter) -> list[Finding]:
     """Where pipes would cut into each other: the worst of them, and the spacing that frees all."""
-    met = [gap for gap in gaps if gap.air < -_HAIR]
-    if not met:
+    overlapping = [gap for gap in gaps if gap.air < -_HAIR]
+    if not overlapping:
         return []
-    worst = min(met, key=lambda gap: gap.air)
-    others = len(met) - 1
+    worst = min(overlapping, key=lambda gap: gap.air)
+    others = len(overlapping) - 1
     wider = words.reading(words.up(rack.spacing - worst.air))
     return [
         Finding(

@@ -122,15 +122,15 @@ def _built(
     owners: tuple[tuple[int, Role], ...],
 ) -> tuple[Vector, ...]:
     """The vertices of a pipe as it was really built; none where nothing is told of it."""
-    told: Built | None = next((each for each in rack.built if each.pipe == number), None)
-    if told is None:
+    built: Built | None = next((each for each in rack.built if each.pipe == number), None)
+    if built is None:
         return ()
     plan = plan_path(run, vertices, owners)
     if isinstance(plan, UnbuildablePlan):
         return ()
     pipe = plan.placed.pipe
     bends = list(pipe.bends)
-    for each in told.bends:
+    for each in built.bends:
         if each.bend >= len(bends):
             continue
         bend = bends[each.bend]
@@ -157,17 +157,17 @@ def _built(
 def built_findings(rack: Rack, lines: Sequence[RackPipePath]) -> list[Finding]:
     """What was told of a pipe as built and can't be so."""
     found = []
-    for number, told in enumerate(rack.built):
+    for number, built in enumerate(rack.built):
         path = f"rack.built[{number}]"
-        line = next((each for each in lines if each.pipe == told.pipe and not each.problem), None)
+        line = next((each for each in lines if each.pipe == built.pipe and not each.problem), None)
         if line is None:
             continue
         bends = len(develop(line.vertices, line.run.bender.radius).bends)
-        if any(each.bend >= bends for each in told.bends):
-            values = {"pipe": count(told.pipe + 1), "bends": count(bends)}
+        if any(each.bend >= bends for each in built.bends):
+            values = {"pipe": count(built.pipe + 1), "bends": count(bends)}
             found.append(Finding(FindingCode.BUILT_BEND_UNKNOWN, values, path=path))
         if not line.real:
-            pipe = {"pipe": count(told.pipe + 1)}
+            pipe = {"pipe": count(built.pipe + 1)}
             found.append(Finding(FindingCode.BUILT_NOT_POSSIBLE, pipe, path=path))
     return found
 

@@ -41,11 +41,11 @@ def plan_rack(survey: Survey) -> RackPlan:
 
     Source: docs/geometry.md, racks.
     """
-    asked = resolve_run(survey)
+    resolution = resolve_run(survey)
     rack = survey.rack or Rack(1, "left", 1.0, "centres", "same", 1.0, (), ())
-    setup = asked.run
-    first = write_plan(plan_resolved(asked))
-    words = asked.lengths
+    setup = resolution.run
+    first = write_plan(plan_resolved(resolution))
+    words = resolution.lengths
     findings: list[Finding] = []
     if setup.method == "table":
         findings.append(Finding(FindingCode.RACK_IS_EXACT, path="method"))

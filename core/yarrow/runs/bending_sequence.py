@@ -8,7 +8,7 @@ from itertools import accumulate
 
 from yarrow.bend_simulation.half_bent import half_bent
 from yarrow.bend_simulation.order import Order
-from yarrow.bend_simulation.orders import as_said, orders
+from yarrow.bend_simulation.orders import as_given, orders
 from yarrow.bend_simulation.picture import Seen, centreline, pencil_line, tool_shapes
 from yarrow.bend_simulation.solids import Top, top
 from yarrow.benders.bender import Hook
@@ -163,7 +163,7 @@ def as_it_came_out(plan: BuildablePlan, pipe: StraightPipe) -> OrderHandling:
     """
     run, own = plan.resolution.run, plan.placed.order
     piece = piece_to_bend(plan.placed, pipe, cut_text(pipe.cut_length, run.round_to, run.unit))
-    order = as_said(piece, [(each.bend, each.placing.hook) for each in own.bends])
+    order = as_given(piece, [(each.bend, each.placing.hook) for each in own.bends])
     planned = pipe.bends == plan.placed.pipe.bends
     return _handling(order, (order,), piece, plan, planned=planned)
 
@@ -181,7 +181,7 @@ def _with_own(found: tuple[Order, ...], piece: PieceToBend, own: Order) -> tuple
     plan that goes by habit or by a picked order has it not."""
     if any(_order_of(order) == _order_of(own) for order in found):
         return found
-    return (*found, as_said(piece, [(each.bend, each.placing.hook) for each in own.bends]))
+    return (*found, as_given(piece, [(each.bend, each.placing.hook) for each in own.bends]))
 
 
 def _order_of(order: Order) -> tuple[OrderedBend, ...]:
@@ -233,7 +233,7 @@ def _handled_bends(
     work: Sequence[Step],
 ) -> tuple[BendHandling, ...]:
     made: list[int] = []
-    told = []
+    handled = []
     step_of = {step.bend: step.number for step in work}
     lies = accumulate(each.turned for each in order.bends)
     unit = piece.words.unit
@@ -251,7 +251,7 @@ def _handled_bends(
         tail = after.tail.points(1)
         pencil = pencil_line((seen.place(tail[0]), seen.place(tail[-1])), line, hook, half)
         shapes = tool_shapes(piece.bender, stance, each.placing.reference, unit)
-        told.append(
+        handled.append(
             BendHandling(
                 bend=each.bend,
                 step=step_of[each.bend],
@@ -259,7 +259,7 @@ def _handled_bends(
                 place=stance.place,
                 turned=each.turned,
                 meets=tuple(
-                    interference(strike, made, each.bend, piece) for strike in each.collisions
+                    interference(collision, made, each.bend, piece) for collision in each.collisions
                 ),
                 helps=helps_of(each, made, order, found, piece),
                 before=replace(seen, angle=0.0).pipe(before),
@@ -274,7 +274,7 @@ def _handled_bends(
             )
         )
         made.append(each.bend)
-    return tuple(told)
+    return tuple(handled)
 
 
 def _ends_of(table: Top) -> tuple[Vector, ...]:

@@ -250,12 +250,12 @@ def _helper(run: ResolvedRun, loose: Sequence[_Number], target: Vector) -> _Numb
 def _solved(
     number: _Number, run: ResolvedRun, solved: ResolvedRun, words: LengthFormatter
 ) -> Solved:
-    said, became = number.read(run), number.read(solved)
+    before, became = number.read(run), number.read(solved)
     texts = [
         f"{value:.1f}°" if number.field == "angle" else words.reading(value)
-        for value in (said, became)
+        for value in (before, became)
     ]
-    return Solved(number.feature, number.field, said, texts[0], became, texts[1])
+    return Solved(number.feature, number.field, before, texts[0], became, texts[1])
 
 
 def _note(run: ResolvedRun, each: Solved) -> Finding:

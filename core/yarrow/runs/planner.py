@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from fractions import Fraction
 
 from yarrow.bend_simulation.order import NO_BENDS, Order
-from yarrow.bend_simulation.orders import as_said, best_order, unsearched
+from yarrow.bend_simulation.orders import as_given, best_order, unsearched
 from yarrow.bend_simulation.piece import Piece
 from yarrow.benders.bender import Hook
 from yarrow.fill.pull_points import pull_points
@@ -208,7 +208,7 @@ def run_order(run: ResolvedRun, layout: Layout, pipe: StraightPipe) -> Order:
     if by_habit:
         return unsearched(piece, picked)
     if picked:
-        return as_said(piece, picked)
+        return as_given(piece, picked)
     return best_order(piece, _printed_hooks(run, layout, pipe))
 
 

@@ -21,7 +21,7 @@ _OUTWEIGHS = 1e5
 """What the first of two weights counts more than the second."""
 
 
-def can_be_asked() -> bool:
+def is_installed() -> bool:
     """Whether the extra is there."""
     return networkx is not None
 

@@ -35,7 +35,7 @@ class Pulls:
         """Args: stretches, of the site; radii, of the sweeps of each, m."""
         self._stretches = stretches
         self._radii = radii
-        self._met: dict[tuple[int, bool], tuple[Stretch, ...]] = {}
+        self._parts: dict[tuple[int, bool], tuple[Stretch, ...]] = {}
         self._pulled: dict[tuple[int, bool, float, float], Pull] = {}
         self._known: dict[tuple[Way, int, float, float], CablePull] = {}
 
@@ -59,9 +59,9 @@ class Pulls:
         hardest: tuple[int, Pull] | None = None
         for at, _, number in walked(way, self._stretches, need.start):
             forth = self._stretches[number].ends[0] == at
-            met = self._parts_met(number, forth)
-            together += [_moved_on(each, whole) for each in met]
-            whole += met[-1].ends
+            parts = self._parts_on(number, forth)
+            together += [_moved_on(each, whole) for each in parts]
+            whole += parts[-1].ends
             pull = self._by_itself(need, number, forth)
             if hardest is None or pull.easier.most_tension > hardest[1].easier.most_tension:
                 hardest = number, pull
@@ -69,17 +69,17 @@ class Pulls:
             raise ValueError("a way of no stretch")
         return CablePull(_pull_of(need, together), *hardest)
 
-    def _parts_met(self, number: int, forth: bool) -> tuple[Stretch, ...]:
+    def _parts_on(self, number: int, forth: bool) -> tuple[Stretch, ...]:
         key = number, forth
-        if key not in self._met:
+        if key not in self._parts:
             parts = _straights_and_bends(self._stretches[number], forth, self._radii[number])
-            self._met[key] = tuple(parts)
-        return self._met[key]
+            self._parts[key] = tuple(parts)
+        return self._parts[key]
 
     def _by_itself(self, need: CableNeed, number: int, forth: bool) -> Pull:
         key = number, forth, need.mass, need.most_tension
         if key not in self._pulled:
-            self._pulled[key] = _pull_of(need, self._parts_met(number, forth))
+            self._pulled[key] = _pull_of(need, self._parts_on(number, forth))
         return self._pulled[key]
 
 

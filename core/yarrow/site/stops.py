@@ -134,7 +134,7 @@ def _turns(line: Sequence[PlanPoint]) -> Iterator[DuctBend]:
         one = math.atan2(at[1] - before[1], at[0] - before[0])
         other = math.atan2(after[1] - at[1], after[0] - at[0])
         turn = abs(math.degrees(math.remainder(other - one, math.tau)))
-        if turn > duct_figures().least_told_degrees:
+        if turn > duct_figures().least_shown_degrees:
             yield DuctBend(far, turn, at)
 
 

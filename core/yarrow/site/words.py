@@ -17,10 +17,10 @@ def distance_text(metres: float, unit: Unit) -> str:
         metres: how far.
         unit: of the site.
     """
-    told, name = metres, "m"
+    distance, name = metres, "m"
     if unit == "in":
-        told, name = convert_length(metres * 1000, "mm", "in") / INCHES_PER_FOOT, "ft"
-    return f"{trimmed(told, 1 if told < _FINE else 0)} {name}"
+        distance, name = convert_length(metres * 1000, "mm", "in") / INCHES_PER_FOOT, "ft"
+    return f"{trimmed(distance, 1 if distance < _FINE else 0)} {name}"
 
 
 def size_text(millimetres: float, unit: Unit) -> str:

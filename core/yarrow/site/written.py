@@ -245,8 +245,8 @@ def _fewest_points(planned: PlannedSite) -> FewestPoints:
                 "longest": distance(points.why.longest, unit),
             }
             why.append(Phrase("site/one-less" if points.kept else "site/cannot-keep", values))
-    told: dict[str, Value] = {"branches": count(branches), "more": count(more)}
-    return FewestPoints(branches, more, Phrase("site/points", told), tuple(why))
+    figures: dict[str, Value] = {"branches": count(branches), "more": count(more)}
+    return FewestPoints(branches, more, Phrase("site/points", figures), tuple(why))
 
 
 def _site_second_ways(planned: PlannedSite) -> tuple[SiteSecondWay, ...]:

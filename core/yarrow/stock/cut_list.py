@@ -141,9 +141,9 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
     if stock.sticks is not None and sticks > stock.sticks:
         short: dict[str, Value] = {"more": count(sticks - stock.sticks), "sticks": count(sticks)}
         findings.append(Finding(FindingCode.STICKS_RUN_OUT, short, path="sticks"))
-    told = tuple(_told(each, stock, kerf, words) for each in bars)
-    kept = sum(bar.left for bar in told if bar.kept)
-    waste = sum(bar.left for bar in told if not bar.kept)
+    written = tuple(_bar_to_cut(each, stock, kerf, words) for each in bars)
+    kept = sum(bar.left for bar in written if bar.kept)
+    waste = sum(bar.left for bar in written if not bar.kept)
     return CutList(
         format=FORMAT,
         units=stock.unit,
@@ -156,7 +156,7 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
         sticks=sticks,
         bound=bound,
         moved=max(moved, 0),
-        bars=told,
+        bars=written,
         waste=waste,
         waste_text=words.reading(waste),
         kept=kept,
@@ -188,7 +188,7 @@ def _found(
     return in_order(bars), "proven" if sticks_in(bars) <= bound else "within", bound
 
 
-def _told(each: CutBar, stock: Stock, kerf: int, words: LengthFormatter) -> BarToCut:
+def _bar_to_cut(each: CutBar, stock: Stock, kerf: int, words: LengthFormatter) -> BarToCut:
     offcut = each.bar.offcut
     length = float(stock.stick if offcut is None else stock.offcuts[offcut].length)
     begins = float(stock.end) if offcut is None else 0.0

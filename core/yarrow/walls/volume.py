@@ -25,15 +25,15 @@ def volume_of(wall: FramedWall, number: int, wires: Wires) -> BoxResult | None:
     box = wall.boxes[number]
     if box.kind is None or not box.kind.box or not wires:
         return None
-    met = [
+    feeding = [
         (feed, end)
         for feed in wall.feeds
         for end, each in zip(("start", "end"), feed.ends, strict=True)
         if each.place == number and feed.start.place != feed.end.place and feed.number in wires
     ]
-    if not met:
+    if not feeding:
         return None
-    brought = {wire.size for feed, _ in met for wire in wires[feed.number]}
+    brought = {wire.size for feed, _ in feeding for wire in wires[feed.number]}
     largest = [size for size in box_allowances() if size in brought]
     devices = (Devices(WireSize(largest[-1]), box.devices),) if largest and box.devices else ()
     contents = OutletBox(
@@ -62,7 +62,7 @@ def volume_of(wall: FramedWall, number: int, wires: Wires) -> BoxResult | None:
             along=None,
             deep=None,
         )
-        for at, (feed, end) in enumerate(met)
+        for at, (feed, end) in enumerate(feeding)
     )
     on_site = BoxOnSite(wall.unit, box.name, contents, (), None, box.devices > 0, meetings, ())
     return check_site_box(on_site).volume

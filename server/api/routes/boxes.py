@@ -42,16 +42,16 @@ BoxName = Annotated[str, StringConstraints(min_length=1, max_length=80)]
 def list_boxes(request: MemberRequest, job_id: Path[Id]) -> list[JobBoxSummary]:
     """Every box that a run names or that something is told of, by name."""
     job = jobs_for(request.user).get(id=job_id)
-    told = {box.key: box for box in boxes_for(request.user).filter(job=job)}
-    names = {key: box.name for key, box in told.items()}
+    saved = {box.key: box for box in boxes_for(request.user).filter(job=job)}
+    names = {key: box.name for key, box in saved.items()}
     by_box = services.runs_by_box(job)
-    for met in by_box.values():
-        for run in met.runs:
+    for at_box in by_box.values():
+        for run in at_box.runs:
             for _, name in ends_named(run):
                 names.setdefault(box_key(name), name)
     return sorted(
         (
-            _box_summary(job, by_box.get(key, services.RunsAtBox()), name, told.get(key))
+            _box_summary(job, by_box.get(key, services.RunsAtBox()), name, saved.get(key))
             for key, name in names.items()
         ),
         key=lambda box: box.name.casefold(),
@@ -149,7 +149,7 @@ def _box_document(job: Job, name: str, box: SiteBox | None) -> dict[str, object]
 
 def _box_detail(job: Job, name: str, box: SiteBox | None) -> JobBoxDetail:
     document = _box_document(job, name, box)
-    met = services.runs_by_box(job).get(box_key(name), services.RunsAtBox())
+    at_box = services.runs_by_box(job).get(box_key(name), services.RunsAtBox())
     return JobBoxDetail.model_validate(
         {
             "name": box.name if box else name,
@@ -157,19 +157,19 @@ def _box_detail(job: Job, name: str, box: SiteBox | None) -> JobBoxDetail:
             "job_id": job.id,
             "job_name": job.name,
             "document": document,
-            "result": services.box_answer(job, document, met),
-            "run_ids": dict(zip(met.keys, met.ids, strict=True)),
+            "result": services.box_answer(job, document, at_box),
+            "run_ids": dict(zip(at_box.keys, at_box.ids, strict=True)),
         }
     )
 
 
 def _box_summary(
-    job: Job, met: services.RunsAtBox, name: str, box: SiteBox | None
+    job: Job, at_box: services.RunsAtBox, name: str, box: SiteBox | None
 ) -> JobBoxSummary:
-    result = site_box_document(_box_document(job, name, box), met.runs, met.keys)
+    result = site_box_document(_box_document(job, name, box), at_box.runs, at_box.keys)
     return JobBoxSummary(
         name=box.name if box else name,
-        runs=[met.run for met in result.met],
+        runs=[at_box.run for at_box in result.met],
         told=box is not None,
         passes=result.passes,
     )

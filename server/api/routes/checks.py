@@ -20,8 +20,8 @@ from api.shapes import (
     EntriesDocument,
     FillDocument,
     PullBoxDocument,
-    SaidWires,
     TypedText,
+    WireText,
 )
 from yarrow.documents.errors import TableError
 from yarrow.documents.schedule import (
@@ -63,7 +63,7 @@ def check_entries(request: MemberRequest, document: Body[EntriesDocument]) -> Ht
     return answered(yarrow.entries(document))
 
 
-@router.post("/wires", response={200: SaidWires, **REFUSALS}, operation_id="read_wires")
+@router.post("/wires", response={200: WireText, **REFUSALS}, operation_id="read_wires")
 def read_wires(request: MemberRequest, body: TypedText) -> HttpResponse:
     """Wire as it is said, in a document's shape."""
     return answered(yarrow.wires(body.text, body.units))

@@ -267,8 +267,8 @@ def get_sheet_pdf(
 
 
 def _site_sheet(site: JobSite, paper: LargePaper) -> tuple[Drawing, ...]:
-    told, plan = yarrow.site_values(site.document)
-    return compose_site_sheet(told, plan, heading_of(site), LARGE_PAPERS[paper])
+    site_read, plan = yarrow.site_values(site.document)
+    return compose_site_sheet(site_read, plan, heading_of(site), LARGE_PAPERS[paper])
 
 
 def _site_detail(site: JobSite) -> SiteDetail:

@@ -17,8 +17,8 @@ from api.request import MemberRequest
 from api.shapes import Id, Restore, RevisionSummary, Version, revision_page
 from api.stock_shapes import (
     CutNow,
-    CutsAsked,
     CutsOfJob,
+    CutsRequest,
     JobStockDetail,
     JobStockSave,
     stock_detail,
@@ -92,7 +92,7 @@ def restore_stock(
     throttle=[FILES],
     operation_id="cut_list_of_job",
 )
-def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsAsked) -> HttpResponse:
+def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsRequest) -> HttpResponse:
     """What the job's runs are cut from, conduit by conduit: whole sticks, and what is in hand.
     Nothing is saved."""
     job = jobs_for(request.user).get(id=job_id)

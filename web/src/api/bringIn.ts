@@ -8,7 +8,7 @@ export async function bringInJob(
   tell: (progress: Progress) => void,
   signal: AbortSignal,
 ): Promise<number> {
-  const asked = { url: "/api/jobs/archive/progress", body: archive, type: "application/zip" };
-  const { job } = await withProgress<{ job: number }>(asked, tell, signal);
+  const upload = { url: "/api/jobs/archive/progress", body: archive, type: "application/zip" };
+  const { job } = await withProgress<{ job: number }>(upload, tell, signal);
   return job;
 }

@@ -4,15 +4,15 @@ import { send } from "./token";
 
 export type Progress = { readonly done: number; readonly of: number };
 
-type Asked = { readonly url: string; readonly body: Blob; readonly type: string };
+type Upload = { readonly url: string; readonly body: Blob; readonly type: string };
 
 /** The answer's last value; those before it tell how far it is. Throws Refused. */
 export async function withProgress<T extends object>(
-  asked: Asked,
+  upload: Upload,
   tell: (progress: Progress) => void,
   signal: AbortSignal,
 ): Promise<T> {
-  const answer = await ask(asked, signal);
+  const answer = await ask(upload, signal);
   if (!answer.ok || !answer.body) {
     const problem = (await answer.json().catch(() => null)) as Problem | null;
     throw new Refused(answer.status, problem?.code ? problem : unexpected(answer));
@@ -29,7 +29,7 @@ export async function withProgress<T extends object>(
   throw new Refused(0, UNREACHED);
 }
 
-async function ask({ url, body, type }: Asked, signal: AbortSignal): Promise<Response> {
+async function ask({ url, body, type }: Upload, signal: AbortSignal): Promise<Response> {
   try {
     const headers = { "Content-Type": type };
     return await send(new Request(url, { method: "POST", body, headers, signal }));

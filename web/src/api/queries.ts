@@ -47,7 +47,7 @@ export function useJob(id: number) {
   });
 }
 
-export type RunsAsked = {
+export type RunsFilter = {
   readonly search: string;
   readonly by: "name" | "changed" | "longest" | "bends" | "stage";
   readonly stage: Schemas["RunSummary"]["stage"] | null;
@@ -56,13 +56,13 @@ export type RunsAsked = {
 const PAGE = 100;
 
 /** The runs of a job that are asked for, page by page; what was shown stays until the next is there. */
-export function useRuns(jobId: number, asked: RunsAsked) {
+export function useRuns(jobId: number, filter: RunsFilter) {
   const pages = useInfiniteQuery({
-    queryKey: [...keys.jobRuns(jobId), asked],
+    queryKey: [...keys.jobRuns(jobId), filter],
     queryFn: ({ pageParam }) =>
       unwrap(
         client.GET("/api/jobs/{job_id}/runs", {
-          params: { path: { job_id: jobId }, query: { offset: pageParam, ...asked } },
+          params: { path: { job_id: jobId }, query: { offset: pageParam, ...filter } },
         }),
       ),
     initialPageParam: 0,
@@ -319,8 +319,8 @@ export async function partRun(
   country: Country,
   signal: AbortSignal,
 ): Promise<PiecesOfRun> {
-  const asked = { params: { query: { country } }, body: document, signal };
-  return (await unwrap(client.POST("/api/pieces", asked))) as PiecesOfRun;
+  const request = { params: { query: { country } }, body: document, signal };
+  return (await unwrap(client.POST("/api/pieces", request))) as PiecesOfRun;
 }
 
 export type PlanInPieces = { readonly plan: Schemas["WrittenPlan"]; readonly pieces: PiecesOfRun };
@@ -331,8 +331,8 @@ export async function planInPieces(
   country: Country,
   signal: AbortSignal,
 ): Promise<PlanInPieces> {
-  const asked = { params: { query: { country } }, body: document, signal };
-  return (await unwrap(client.POST("/api/plan-in-pieces", asked))) as PlanInPieces;
+  const request = { params: { query: { country } }, body: document, signal };
+  return (await unwrap(client.POST("/api/plan-in-pieces", request))) as PlanInPieces;
 }
 
 export type OrderOfWork = Schemas["OrderOfWork"];
@@ -342,8 +342,8 @@ export async function orderOfWork(
   country: Country,
   signal: AbortSignal,
 ): Promise<OrderOfWork> {
-  const asked = { params: { query: { country } }, body: document, signal };
-  return (await unwrap(client.POST("/api/work", asked))) as OrderOfWork;
+  const request = { params: { query: { country } }, body: document, signal };
+  return (await unwrap(client.POST("/api/work", request))) as OrderOfWork;
 }
 
 export type JobWall = Schemas["WallDetail"];
@@ -430,19 +430,19 @@ export function cutNow(
   );
 }
 
-export type CutsAsked = Schemas["CutsAsked"];
+export type CutsRequest = Schemas["CutsRequest"];
 export type CutsOfJob = Schemas["CutsOfJob"];
 
 /** What a job's runs are cut from. */
 export function cutsOfJob(
   jobId: number,
-  asked: CutsAsked,
+  request: CutsRequest,
   signal: AbortSignal,
 ): Promise<CutsOfJob> {
   return unwrap(
     client.POST("/api/jobs/{job_id}/cuts", {
       params: { path: { job_id: jobId } },
-      body: asked,
+      body: request,
       signal,
     }),
   );

@@ -23,6 +23,6 @@ export function checkSchedule(
   tell: (progress: Progress) => void,
   signal: AbortSignal,
 ): Promise<Schedule> {
-  const asked = { url: `/api/schedule?units=${units}`, body: table, type: "text/csv" };
-  return withProgress<Schedule>(asked, tell, signal);
+  const upload = { url: `/api/schedule?units=${units}`, body: table, type: "text/csv" };
+  return withProgress<Schedule>(upload, tell, signal);
 }

@@ -3123,20 +3123,6 @@ export interface components {
             seconds: number;
         };
         /**
-         * CutsAsked
-         * @description What is in hand (left out: nothing), and how long looking for fewer sticks may take: 0, the
-         *     first answer.
-         */
-        CutsAsked: {
-            /** Document */
-            document?: components["schemas"]["JobstockDocument"] | null;
-            /**
-             * Seconds
-             * @default 0
-             */
-            seconds: number;
-        };
-        /**
          * CutsOfJob
          * @description A job's cut lists, a conduit each; ``bent`` are the runs that were cut long since, ``spare``
          *     is what lies there and no run takes.
@@ -3148,6 +3134,20 @@ export interface components {
             conduits: components["schemas"]["JobCuts"][];
             /** Spare */
             spare: components["schemas"]["MaterialOfJob"][];
+        };
+        /**
+         * CutsRequest
+         * @description What is in hand (left out: nothing), and how long looking for fewer sticks may take: 0, the
+         *     first answer.
+         */
+        CutsRequest: {
+            /** Document */
+            document?: components["schemas"]["JobstockDocument"] | null;
+            /**
+             * Seconds
+             * @default 0
+             */
+            seconds: number;
         };
         /**
          * DimensionAsBent
@@ -5894,14 +5894,6 @@ export interface components {
             worst_finding: string;
         };
         /**
-         * SaidWires
-         * @description Conductors as a document has them.
-         */
-        SaidWires: {
-            /** Conductors */
-            conductors: components["schemas"]["RunDocument_conductor"][];
-        };
-        /**
          * SegmentBend
          * @description A wide bend as many small ones: of the line ``feature`` of the walk, with the radius that it
          *     comes to; how many, how many degrees each, how far apart their marks are, where the first mark
@@ -7235,6 +7227,14 @@ export interface components {
             turned: string[];
             /** Works */
             works: boolean;
+        };
+        /**
+         * WireText
+         * @description Conductors as a document has them.
+         */
+        WireText: {
+            /** Conductors */
+            conductors: components["schemas"]["RunDocument_conductor"][];
         };
         /**
          * Working
@@ -10793,7 +10793,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CutsAsked"];
+                "application/json": components["schemas"]["CutsRequest"];
             };
         };
         responses: {
@@ -17613,7 +17613,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SaidWires"];
+                    "application/json": components["schemas"]["WireText"];
                 };
             };
             /** @description Bad Request */

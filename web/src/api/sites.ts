@@ -64,10 +64,10 @@ export function addPicture(siteId: number, picture: File): Promise<Schemas["Pict
   const sent = new Request(`/api/sites/${siteId}/picture`, { method: "POST", body: picture });
   const answered = async () => {
     const response = await send(sent);
-    const told: unknown = await response.json();
+    const body: unknown = await response.json();
     return response.ok
-      ? { data: told as Schemas["PictureKept"], response }
-      : { error: told, response };
+      ? { data: body as Schemas["PictureKept"], response }
+      : { error: body, response };
   };
   return unwrap(answered());
 }

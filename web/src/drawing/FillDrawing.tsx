@@ -47,7 +47,7 @@ export function FillDrawing({ fill, colourBy, width, height }: Props) {
   return (
     <svg
       role="img"
-      aria-label={said(fill)}
+      aria-label={fillLabel(fill)}
       viewBox={`0 0 ${width} ${height}`}
       width={width}
       height={height}
@@ -277,7 +277,7 @@ function inside({ conduit }: FillResult): string {
   return across ? `inside ${across} ${units}` : `${width} by ${height} ${units}`;
 }
 
-function said(fill: FillResult): string {
+function fillLabel(fill: FillResult): string {
   const list = fill.conductors.map(({ count, name }) => `${count} × ${name}`).join(", ");
   return `${fill.conduit.name} with ${list}: ${Math.round(fill.share * 100)} % of what is allowed`;
 }

@@ -58,9 +58,9 @@ export function InBender({ bend, plan, mark, size }: Props) {
   const floor = -bend.floor;
   const placed = framed([...after, ...tool], floor, plan, size);
   const pipe = thickness * placed.scale;
-  const met = bend.meets.map(({ what }) => what).join(" and the ");
+  const struck = bend.meets.map(({ what }) => what).join(" and the ");
   const meets = (what: string) => bend.meets.some((each) => each.what === what);
-  const label = `Bend ${bend.bend + 1} in the bender, hook to the right${met ? `; it meets the ${met}` : ""}`;
+  const label = `Bend ${bend.bend + 1} in the bender, hook to the right${struck ? `; it meets the ${struck}` : ""}`;
   const [left, floorY] = placed.place([0, floor]);
   const [, lower] = placed.place([0, floor + bend.drop]);
   const bench = bend.bench.map(point3).map(beside);

@@ -7,9 +7,9 @@ import { type Plan, troubledBends } from "@/model/document";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
 import { usePieces } from "@/state/usePieces";
 import { useSize } from "@/ui/useSize";
-import { Beside, Legend } from "./Beside";
 import { DimensionLine } from "./DimensionLine";
 import { layOutDimensions } from "./dimensionLayout";
+import { ExactAndPrinted, Legend } from "./ExactAndPrinted";
 import { Joints } from "./Joints";
 import { allPoints, isObstacle } from "./points";
 import { Fitting, Obstacle } from "./Thing";
@@ -172,7 +172,12 @@ function Flat({ plan, view, room, both, first, made }: FlatProps) {
         />
       ))}
       {both ? (
-        <Beside plan={plan} flat={flat} at={(point) => place(view.flat(point))} room={room} />
+        <ExactAndPrinted
+          plan={plan}
+          flat={flat}
+          at={(point) => place(view.flat(point))}
+          room={room}
+        />
       ) : (
         layOutDimensions(plan, view, place).lines.map((line) => (
           <DimensionLine key={line.key} line={line} lit={line.feature === selected} />

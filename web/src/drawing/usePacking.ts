@@ -13,9 +13,9 @@ export type Packed = {
 
 export function usePacking(radii: readonly number[], container: Container): Packed | null {
   const [packed, setPacked] = useState<Packed | null>(null);
-  const asked = JSON.stringify([radii, container]);
+  const key = JSON.stringify([radii, container]);
   useEffect(() => {
-    const [given, holder] = JSON.parse(asked) as [number[], Container];
+    const [given, holder] = JSON.parse(key) as [number[], Container];
     const steps = settling(given, holder);
     let next: ReturnType<typeof setTimeout> | undefined;
     const slice = () => {
@@ -34,6 +34,6 @@ export function usePacking(radii: readonly number[], container: Container): Pack
     };
     slice();
     return () => clearTimeout(next);
-  }, [asked]);
+  }, [key]);
   return packed;
 }

@@ -24,11 +24,11 @@ export function ruler(units: Units, from: number, to: number, scale: number): Ti
     return {
       at,
       long: at % LONG_EVERY[units] === 0,
-      label: at % every === 0 ? told(units, at) : "",
+      label: at % every === 0 ? label(units, at) : "",
     };
   });
 }
 
-function told(units: Units, at: number): string {
+function label(units: Units, at: number): string {
   return units === "in" && at % 12 === 0 ? `${at / 12}'` : String(at);
 }

@@ -19,9 +19,9 @@ export const PLACE_NAMES = Object.keys(PLACES) as Place[];
 export function placeWords(
   usual: string,
   takes: readonly Place[],
-  said: Place | typeof USUAL,
+  chosen: Place | typeof USUAL,
 ): Record<Place | typeof USUAL, string> {
-  const shown = said === USUAL || takes.includes(said) ? takes : [...takes, said];
+  const shown = chosen === USUAL || takes.includes(chosen) ? takes : [...takes, chosen];
   const words = {
     [USUAL]: usual,
     ...Object.fromEntries(shown.map((each) => [each, PLACES[each]])),

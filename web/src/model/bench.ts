@@ -124,11 +124,11 @@ export function fromKept(kept: CameOut): Progress {
   };
 }
 
-type Told = Schemas["BendForBender"];
+type BendForBender = Schemas["BendForBender"];
 
 /** What a piece's readings tell of its bender, as that keeps them: each bend of each piece once. */
 export function forTheBender(
-  told: readonly Told[],
+  told: readonly BendForBender[],
   units: CameOut["units"],
   piece: string,
 ): MeasuredBend[] {

@@ -142,7 +142,7 @@ function asMeasured({ use, when, who, of, ...row }: TestRow): MeasuredBend {
     name,
     NUMBERS.has(name) && !Number.isNaN(Number(row[name])) ? Number(row[name]) : row[name],
   ]);
-  return { ...(Object.fromEntries(read) as MeasuredBend), ...said({ use, when, who, of }) };
+  return { ...(Object.fromEntries(read) as MeasuredBend), ...withoutEmpty({ use, when, who, of }) };
 }
 
 const NUMBERS: ReadonlySet<string> = new Set(["angle", "commanded", "clicks"]);
@@ -150,11 +150,11 @@ const NUMBERS: ReadonlySet<string> = new Set(["angle", "commanded", "clicks"]);
 function asRow(bend: MeasuredBend): TestRow {
   const { use, when, who, of } = bend;
   const typed = TYPED.map((name) => [name, String(bend[name] ?? "")]);
-  return { ...NO_TEST, ...Object.fromEntries(typed), ...said({ use, when, who, of }) };
+  return { ...NO_TEST, ...Object.fromEntries(typed), ...withoutEmpty({ use, when, who, of }) };
 }
 
 /** What is said of a bend beside what was read, without what is not. */
-function said<T extends object>(about: T): Partial<T> {
+function withoutEmpty<T extends object>(about: T): Partial<T> {
   return Object.fromEntries(Object.entries(about).filter(([, value]) => value)) as Partial<T>;
 }
 

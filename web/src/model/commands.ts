@@ -23,8 +23,8 @@ type Start = NonNullable<RunDocument["start"]>;
 export function setStart(fields: { [K in keyof Start]?: Start[K] | undefined }): Change {
   return (document) => {
     const start = Object.entries({ kind: "open", ...document.start, ...fields });
-    const said = Object.fromEntries(start.filter(([, value]) => value !== undefined));
-    return { ...document, start: said as Start };
+    const given = Object.fromEntries(start.filter(([, value]) => value !== undefined));
+    return { ...document, start: given as Start };
   };
 }
 
@@ -50,8 +50,8 @@ export function pick(path: string, value: string | number): Change {
 /** Where the bender is worked, and with what: what is not said stays as its kind usually is. */
 export function setStance(fields: { [K in keyof Stance]?: Stance[K] | undefined }): Change {
   return (document) => {
-    const said = Object.entries({ ...document.stance, ...fields });
-    const kept = Object.fromEntries(said.filter(([, value]) => value !== undefined));
+    const given = Object.entries({ ...document.stance, ...fields });
+    const kept = Object.fromEntries(given.filter(([, value]) => value !== undefined));
     return set("stance", Object.keys(kept).length > 0 ? kept : undefined)(document);
   };
 }

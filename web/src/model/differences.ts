@@ -6,7 +6,7 @@ export function differences(mine: unknown, theirs: unknown, path = ""): Differen
     const names = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])];
     return names.flatMap((name) => differences(mine[name], theirs[name], joined(path, name, mine)));
   }
-  return mine === theirs ? [] : [{ path, mine: told(mine), theirs: told(theirs) }];
+  return mine === theirs ? [] : [{ path, mine: shown(mine), theirs: shown(theirs) }];
 }
 
 function isObject(value: unknown): value is Record<string, unknown> {
@@ -20,7 +20,7 @@ function joined(path: string, name: string, parent: object): string {
   return path ? `${path}.${name}` : name;
 }
 
-function told(value: unknown): string {
+function shown(value: unknown): string {
   if (value === undefined) {
     return "not there";
   }

@@ -32,10 +32,10 @@ export function inOnePiece(): Change {
 /** Another coupling or stick; `undefined`: the usual one. */
 export function setJoints(fields: { [K in keyof Joints]?: Joints[K] | undefined }): Change {
   return (document) => {
-    const said = Object.entries({ ...document.joints, ...fields });
+    const given = Object.entries({ ...document.joints, ...fields });
     return {
       ...document,
-      joints: Object.fromEntries(said.filter(([, value]) => value !== undefined)),
+      joints: Object.fromEntries(given.filter(([, value]) => value !== undefined)),
     };
   };
 }
@@ -49,8 +49,8 @@ export function takePlaces(found: readonly Found[] | null): Change {
 /** How an end of the run is held while it is put up. */
 export function setEnd(end: "start" | "end", state: EndState): Change {
   return (document) => {
-    const said = { ...document.joints?.ends, [end]: state === "fixed" ? undefined : state };
-    const ends = Object.fromEntries(Object.entries(said).filter(([, held]) => held !== undefined));
+    const given = { ...document.joints?.ends, [end]: state === "fixed" ? undefined : state };
+    const ends = Object.fromEntries(Object.entries(given).filter(([, held]) => held !== undefined));
     return setJoints({ ends: Object.keys(ends).length > 0 ? ends : undefined })(document);
   };
 }

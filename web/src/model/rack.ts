@@ -52,10 +52,10 @@ export function setRackPipe(index: number, pipe: Pipe): Change {
 
 /** How one pipe was really built; without bends nothing is told of it. */
 export function setBuilt(index: number, bends: readonly BuiltBend[]): Change {
-  return withRack(({ built, ...rack }) => {
-    const others = (built ?? []).filter(({ pipe }) => pipe !== index);
-    const told = bends.length > 0 ? [...others, { pipe: index, bends: [...bends] }] : others;
-    return told.length > 0 ? { ...rack, built: told } : rack;
+  return withRack(({ built = [], ...rack }) => {
+    const others = built.filter(({ pipe }) => pipe !== index);
+    const all = bends.length > 0 ? [...others, { pipe: index, bends: [...bends] }] : others;
+    return all.length > 0 ? { ...rack, built: all } : rack;
   });
 }
 

@@ -222,7 +222,7 @@ export function legsOf(line: readonly (readonly number[])[]): Leg[] {
 }
 
 /** A leg is made another length, or turned: what comes after it goes along. */
-export function setLeg(at: number, leg: number, said: Partial<Leg>): SiteChange {
+export function setLeg(at: number, leg: number, fields: Partial<Leg>): SiteChange {
   return (site) => {
     const trench = site.trenches[at];
     const begins = trench?.line[0];
@@ -230,7 +230,7 @@ export function setLeg(at: number, leg: number, said: Partial<Leg>): SiteChange 
       return site;
     }
     const legs = legsOf(trench.line).map((each, number) =>
-      number === leg ? { ...each, ...said } : each,
+      number === leg ? { ...each, ...fields } : each,
     );
     const line: number[][] = [[...begins]];
     let heading = 0;

@@ -2,7 +2,6 @@ import { describe, expect, it } from "vitest";
 import { emptyRun } from "./document";
 import {
   addedConductors,
-  said,
   setPull,
   setWires,
   sizeName,
@@ -10,6 +9,7 @@ import {
   typedNumber,
   withConductor,
   withoutConductor,
+  withoutUndefined,
 } from "./wires";
 
 const RUN = emptyRun("Run 1", "in", { type: "emt", size: "1/2" }, "hand-emt-1/2");
@@ -29,7 +29,7 @@ describe("a run's wires", () => {
   it("leave out of the document what says nothing", () => {
     const wired = setWires({ conductors: [NINE], spare: 20 })(RUN);
     expect(setWires({ spare: undefined })(wired).wires).toEqual({ conductors: [NINE] });
-    expect(said<{ a?: string; b?: number }>({ a: "", b: 0 })).toEqual({ b: 0 });
+    expect(withoutUndefined<{ a?: string; b?: number }>({ a: "", b: 0 })).toEqual({ b: 0 });
   });
 
   it("begin by the rules of the job", () => {

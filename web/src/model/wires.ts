@@ -71,7 +71,10 @@ export function withoutCircuit(wires: WireLists, index: number) {
 
 /** Another part of a run's wires; what is not said is left out of the document. */
 export function setWires(fields: Fields<Wires>): Change {
-  return (document) => ({ ...document, wires: said<Wires>({ ...document.wires, ...fields }) });
+  return (document) => ({
+    ...document,
+    wires: withoutUndefined<Wires>({ ...document.wires, ...fields }),
+  });
 }
 
 /** Nothing said yet, checked by the job's rules: by area in the US, whatever the conduit. */
@@ -82,7 +85,7 @@ export function startWires(rules: "us" | "uk"): Change {
 /** How the wire is pulled. */
 export function setPull(fields: Fields<Pull>): Change {
   return (document) => {
-    const pull = said<Pull>({ ...document.wires?.pull, ...fields });
+    const pull = withoutUndefined<Pull>({ ...document.wires?.pull, ...fields });
     return setWires({ pull: Object.keys(pull).length > 0 ? pull : undefined })(document);
   };
 }
@@ -90,7 +93,9 @@ export function setPull(fields: Fields<Pull>): Change {
 type Pull = NonNullable<Wires["pull"]>;
 
 /** The fields that say something: what is undefined or empty is left out of a document. */
-export function said<T extends object>(fields: { [K in keyof T]?: T[K] | undefined }): T {
+export function withoutUndefined<T extends object>(
+  fields: { [K in keyof T]?: T[K] | undefined },
+): T {
   return Object.fromEntries(
     Object.entries(fields).filter(([, value]) => value !== undefined && value !== ""),
   ) as T;

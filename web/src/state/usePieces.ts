@@ -24,23 +24,23 @@ export const PiecesContext = createContext<StoreApi<PiecesState>>(NO_PIECES);
 
 /** The run's pieces for the planner's whole screen, and whether they are asked for: where it is
  * parted, or looked at so. */
-export function useAskedPieces(
+export function useWantedPieces(
   document: RunDocument,
   rules: Country,
-): { pieces: StoreApi<PiecesState>; asked: boolean } {
+): { pieces: StoreApi<PiecesState>; wanted: boolean } {
   const [store] = useState(() => createStore<PiecesState>(() => NOTHING));
   const looking = useStore(store, (state) => state.looking > 0);
-  const asked = looking || document.joints !== undefined;
+  const wanted = looking || document.joints !== undefined;
   const query = useQuery({
     ...inPiecesQuery(document, rules),
-    enabled: asked,
+    enabled: wanted,
     placeholderData: keepPreviousData,
   });
   const shared = useShared(query.data?.pieces);
   const made = query.data ? (shared ?? undefined) : undefined;
   const old = query.isPlaceholderData || query.isError;
   useLayoutEffect(() => store.setState({ made, old }), [store, made, old]);
-  return { pieces: store, asked };
+  return { pieces: store, wanted };
 }
 
 export function usePieces<T>(choose: (pieces: PiecesState) => T): T {

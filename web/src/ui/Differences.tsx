@@ -24,7 +24,7 @@ export function Differences({ mine, theirs, names }: Props) {
       <tbody>
         {found.map(({ path, mine: own, theirs: other }) => (
           <tr key={path} className="border-t border-line align-top">
-            <td className="py-1 pr-3 text-soft">{told(path)}</td>
+            <td className="py-1 pr-3 text-soft">{pathWords(path)}</td>
             <td className="py-1 pr-3 font-semibold">{own}</td>
             <td className="py-1 font-semibold">{other}</td>
           </tr>
@@ -35,7 +35,7 @@ export function Differences({ mine, theirs, names }: Props) {
 }
 
 /** `walk[0].at` as `line 1, at`. */
-function told(path: string): string {
+function pathWords(path: string): string {
   return path
     .replace(/walk\[(\d+)\]/, (_, index: string) => `line ${Number(index) + 1}`)
     .replace(".", ", ")

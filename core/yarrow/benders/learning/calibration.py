@@ -12,10 +12,10 @@ from yarrow.benders.learning.equations import (
     Equation,
     KeptAngle,
     Tape,
+    angle_equations,
     angles_read,
-    angles_told,
+    length_equations,
     lengths_read,
-    lengths_told,
 )
 from yarrow.benders.learning.fitting import Believed, Fitted, fitted
 from yarrow.benders.learning.likely import ANGLE_READING, likely_angle
@@ -170,18 +170,18 @@ def calibrate(
             None if label.radius is None else _RADIUS_STAMPED * label.radius,
         ),
     )
-    turns = list(angles_told(bends, usual))
+    turns = list(angle_equations(bends, usual))
     click = label.degrees_per_click
     of_click = _A_CLICK if click is None else Believed(click, 0.2 * click)
     of_angles = (*_BELIEVED_OF_ANGLES, of_click)
     angles, angle_drift = followed(turns, of_angles, without, certain)
     likely = _likely_angles(bends, turns, angles)
-    legs = list(lengths_told(bends, likely, tape, label.radius or _DIAMETERS * diameter))
-    if not _are_told(legs, label):
+    legs = list(length_equations(bends, likely, tape, label.radius or _DIAMETERS * diameter))
+    if not _are_known(legs, label):
         raise GeometryError("radius-untold", 0)
     if label.radius is None and any(bend.angle is not None for bend in bends):
         radius = fitted(legs, believed, without, certain).values[1]
-        legs = list(lengths_told(bends, likely, tape, radius))
+        legs = list(length_equations(bends, likely, tape, radius))
     # A bend of which one reading is wrong tells nothing: it may be another pipe's.
     lengths, length_drift = followed(legs, believed, angles.left_out, certain)
     if lengths.left_out - angles.left_out:
@@ -253,7 +253,7 @@ def _refuse(bends: Sequence[MeasuredBend], diameter: float) -> None:
             raise GeometryError("tells-nothing", number)
 
 
-def _are_told(legs: Sequence[Equation], label: Stamped) -> bool:
+def _are_known(legs: Sequence[Equation], label: Stamped) -> bool:
     """Whether bends or label tell both take-up and radius."""
     take_up = label.take_up is not None or any(each.group == "stub" for each in legs)
     radius = label.radius is not None or any(each.group == "gain" for each in legs)
@@ -267,22 +267,22 @@ def _correlation(found: Fitted) -> float:
 
 
 def _bent_to(angles: Fitted, usual: Springback) -> tuple[BentTo, ...]:
-    told = []
+    commanded = []
     for angle in CURVE_AT:
         share = angle / 90
         factors = (1.0, share, share * share)
         bend_to = usual.bend_to(angle) + angles.value(factors)
-        told.append(BentTo(angle, bend_to, angles.known_to(factors)))
-    return tuple(told)
+        commanded.append(BentTo(angle, bend_to, angles.known_to(factors)))
+    return tuple(commanded)
 
 
 def _all_beside(
-    bends: Sequence[MeasuredBend], told: Sequence[tuple[Sequence[Equation], Fitted]]
+    bends: Sequence[MeasuredBend], fits: Sequence[tuple[Sequence[Equation], Fitted]]
 ) -> tuple[BendOff, ...]:
     """Every bend beside what was found."""
     off: dict[tuple[int, str], float] = {}
     left_out: set[int] = set()
-    for equations, found in told:
+    for equations, found in fits:
         left_out |= found.left_out
         for each in equations:
             stub = each.group == "stub"

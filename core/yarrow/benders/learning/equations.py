@@ -82,7 +82,7 @@ def lengths_read(
         yield from _of_a_bend(number, bend, angle, tape, radius)
 
 
-def lengths_told(
+def length_equations(
     bends: Sequence[MeasuredBend], angles: Sequence[KeptAngle], tape: Tape, radius: float
 ) -> Iterator[Equation]:
     """The same without what two of them have in common: both are off by one stub and one angle that
@@ -94,9 +94,9 @@ def lengths_told(
         docs/geometry.md, learning a bender.
     """
     for number, (bend, angle) in enumerate(zip(bends, angles, strict=True)):
-        told = list(_of_a_bend(number, bend, angle, tape, radius))
-        if len(told) == 2:
-            stub, saved = told
+        equations = list(_of_a_bend(number, bend, angle, tape, radius))
+        if len(equations) == 2:
+            stub, saved = equations
             by_angle = _leg_tilted(angle, tape, radius) * _saving_tilted(angle, tape, radius)
             shared = (READING * tape.mark) ** 2 + by_angle
             share = shared / saved.error**2
@@ -104,10 +104,10 @@ def lengths_told(
                 one - share * other for one, other in zip(stub.factors, saved.factors, strict=True)
             )
             error = math.sqrt(stub.error**2 - share * shared)
-            told[0] = replace(
+            equations[0] = replace(
                 stub, factors=factors, value=stub.value - share * saved.value, error=error
             )
-        yield from told
+        yield from equations
 
 
 def _of_a_bend(
@@ -144,7 +144,7 @@ def _saving_tilted(angle: KeptAngle, tape: Tape, radius: float) -> float:
     return math.radians(angle.error) * (radius * t * t + tape.diameter / 2 * (1 + t * t))
 
 
-def angles_told(bends: Sequence[MeasuredBend], usual: Springback) -> Iterator[Equation]:
+def angle_equations(bends: Sequence[MeasuredBend], usual: Springback) -> Iterator[Equation]:
     """What commanded angles and clicks tell: how far the scale is off at nothing, by what the
     springback is more than the usual, in degrees at a 90 and its curve, and the degrees of a click.
 

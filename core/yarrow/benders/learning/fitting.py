@@ -154,12 +154,12 @@ def _once(
 
 def _width(at: int, equations: Sequence[Equation], spreads: Mapping[Group, _Spread]) -> float:
     """How many standard errors hold an unknown in 19 of 20 cases: by the group that tells it."""
-    told: dict[Group, float] = {}
+    weights: dict[Group, float] = {}
     for each in equations:
         weight = (each.factors[at] / each.error) ** 2
-        told[each.group] = told.get(each.group, 0.0) + weight
-    group = max(told, key=told.__getitem__, default=None)
-    return spreads[group].width if group and told[group] else _NORMAL
+        weights[each.group] = weights.get(each.group, 0.0) + weight
+    group = max(weights, key=weights.__getitem__, default=None)
+    return spreads[group].width if group and weights[group] else _NORMAL
 
 
 class _Off(NamedTuple):

@@ -9,7 +9,13 @@ from fractions import Fraction
 from operator import mul
 from typing import Literal
 
-from yarrow.benders.learning.equations import Equation, Tape, angles_read, angles_told, lengths_told
+from yarrow.benders.learning.equations import (
+    Equation,
+    Tape,
+    angle_equations,
+    angles_read,
+    length_equations,
+)
 from yarrow.benders.learning.fitting import Fitted
 from yarrow.benders.learning.measured_bend import MeasuredBend
 from yarrow.benders.springback import UNMEASURED
@@ -59,21 +65,23 @@ def next_test(lengths: Fitted, angles: Fitted, tape: Tape) -> NextTest:
         docs/geometry.md, learning a bender.
     """
     leg = math.radians(1.0) * _LEG_DIAMETERS * tape.diameter
-    asked: tuple[tuple[Number, Fitted, tuple[float, ...], float], ...] = (
+    wanted: tuple[tuple[Number, Fitted, tuple[float, ...], float], ...] = (
         ("take_up", lengths, (1.0, 0.0), 1.0),
         ("radius", lengths, (0.0, 1.0), GAIN_OF_RADIUS),
         ("springback", angles, (1.0, 0.5, 0.25), leg),
     )
     best: tuple[float, NextTest] | None = None
     for read, test in _TESTS:
-        told = {
-            id(lengths): list(lengths_told([test], angles_read([test]), tape, lengths.values[1])),
-            id(angles): list(angles_told([test], UNMEASURED)),
+        known = {
+            id(lengths): list(
+                length_equations([test], angles_read([test]), tape, lengths.values[1])
+            ),
+            id(angles): list(angle_equations([test], UNMEASURED)),
         }
         gains = []
-        for number, found, factors, weight in asked:
+        for number, found, factors, weight in wanted:
             now = found.known_to(factors)
-            then = _then(found, told[id(found)], factors)
+            then = _then(found, known[id(found)], factors)
             saved = weight**2 * (now**2 - then**2)
             gains.append((saved, NextTest(test.kept, read, number, now, then)))
         saved = math.fsum(each for each, _ in gains)

@@ -140,25 +140,27 @@ class HungRun:
         piece = self._sweep(begins, ends, at_end=at_end)
         reach = max(ring.most + rod.off for rod, ring in piece.rods) + self.diameter / 2
         hung = (side.begins, side.ends)
-        meets = self._met(piece, hung, self.around)
-        lift, works = 0.0, meets is None
+        collision = self._collision(piece, hung, self.around)
+        lift, works = 0.0, collision is None
         surface = self._under(part)
-        if meets and side.free:
+        if collision and side.free:
             # What is not yet on the wall is put together away from it.
-            works = self._met(piece, hung, ()) is None
+            works = self._collision(piece, hung, ()) is None
             lift = math.inf
-        elif meets and surface:
+        elif collision and surface:
             lift = self._wanted(piece, surface)
             up = scaled(surface.frame.out, -lift)
             lower = tuple(each.moved(up) for each in self.around)
             works = (
                 lift <= self._gives(place, side, at_end=at_end)
-                and self._met(piece, hung, lower, up) is None
+                and self._collision(piece, hung, lower, up) is None
             )
         over = lifted_over(lift, self.springs_back) if math.isfinite(lift) else 0.0
-        return Turned(place, reach, meets, lift, over, works)
+        return Turned(place, reach, collision, lift, over, works)
 
-    def meets_others(self, begins: float, ends: float, others: float, *, at_end: bool) -> bool:
+    def collides_with_others(
+        self, begins: float, ends: float, others: float, *, at_end: bool
+    ) -> bool:
         """Whether a piece that is turned meets the pieces that hang from the start already.
 
         Args:
@@ -169,7 +171,7 @@ class HungRun:
         if others <= 0.0:
             return False
         piece = self._sweep(begins, ends, at_end=at_end)
-        return self._met(piece, (0.0, others), ()) is not None
+        return self._collision(piece, (0.0, others), ()) is not None
 
     @property
     def _travel(self) -> float:
@@ -203,7 +205,7 @@ class HungRun:
         works = lift <= self._gives(place, side, at_end=place <= side.begins)
         return Turned(place, half, name, lift, lifted_over(lift, self.springs_back), works)
 
-    def _met(
+    def _collision(
         self, piece: Sweep, hung: tuple[float, float], around: Sequence[Stands], up: Vector = ORIGIN
     ) -> Phrase | None:
         """The first thing that a piece meets while it is turned; None where it meets none.

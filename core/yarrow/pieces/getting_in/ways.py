@@ -70,7 +70,7 @@ def ways_in(run: RunToClose) -> tuple[WayToGetIn, ...]:
 
 
 def picked(
-    ways: Sequence[WayToGetIn], said: Closing | None
+    ways: Sequence[WayToGetIn], closing: Closing | None
 ) -> tuple[WayToGetIn | None, tuple[Finding, ...]]:
     """The way that is taken: somebody's pick, else the cheapest that works without a joint more,
     else one that changes nothing of what the run is made of; None where there is none. With what
@@ -82,12 +82,12 @@ def picked(
     """
     as_parted = [way for way in ways if not way.offer.split]
     best = next((way for way in as_parted if way.works or not way.offer.coupling), None)
-    if said is None:
+    if closing is None:
         return best, ()
-    mine = next((way for way in as_parted if way.closing == said), None)
+    mine = next((way for way in as_parted if way.closing == closing), None)
     if mine:
         return mine, ()
-    values: dict[str, Value] = {"by": Phrase(f"getting-in/by/{said.by}")}
+    values: dict[str, Value] = {"by": Phrase(f"getting-in/by/{closing.by}")}
     return best, (Finding(FindingCode.CLOSING_NOT_OFFERED, values, path="joints.closing"),)
 
 
@@ -130,7 +130,7 @@ def _way_to_close(run: RunToClose, hung: HungRun, offer: Offer) -> WayToGetIn:
             turned = hung.turned(begins, ends, side, at_end=at_end)
             # The piece beside the joint that is closed last is held aside until then.
             others = places[offer.at - 1] if at_end and offer.at else 0.0
-            if turned.works and hung.meets_others(begins, ends, others, at_end=at_end):
+            if turned.works and hung.collides_with_others(begins, ends, others, at_end=at_end):
                 turned = replace(turned, meets=Phrase("getting-in/own-pipe"), works=False)
             turns.append(TurnOfPiece(number, turned))
     box = None
@@ -183,7 +183,7 @@ def troubles_in(
     return tuple(found)
 
 
-def turns_told(way: WayToGetIn, words: LengthFormatter) -> tuple[Phrase, ...]:
+def turn_phrases(way: WayToGetIn, words: LengthFormatter) -> tuple[Phrase, ...]:
     """What is turned on a way, a sentence each: how wide it sweeps, what that meets, what helps.
 
     Args:
@@ -193,7 +193,8 @@ def turns_told(way: WayToGetIn, words: LengthFormatter) -> tuple[Phrase, ...]:
     away = [each for each in way.turns if each.turned.works and math.isinf(each.turned.lift)]
     found = [
         Phrase(
-            "getting-in/piece", {"piece": count(each.piece), "how": _turn_told(each.turned, words)}
+            "getting-in/piece",
+            {"piece": count(each.piece), "how": _turn_phrase(each.turned, words)},
         )
         for each in way.turns
         if each not in away
@@ -204,11 +205,11 @@ def turns_told(way: WayToGetIn, words: LengthFormatter) -> tuple[Phrase, ...]:
     if way.box and math.isinf(way.box.lift):
         found.append(Phrase("getting-in/box-away"))
     elif way.box:
-        found.append(Phrase("getting-in/the-box", {"how": _turn_told(way.box, words)}))
+        found.append(Phrase("getting-in/the-box", {"how": _turn_phrase(way.box, words)}))
     return tuple(found)
 
 
-def _turn_told(turned: Turned, words: LengthFormatter) -> Phrase:
+def _turn_phrase(turned: Turned, words: LengthFormatter) -> Phrase:
     values: dict[str, Value] = {"reach": words.needed(turned.reach)}
     if turned.meets is None:
         return Phrase("getting-in/clears", values)

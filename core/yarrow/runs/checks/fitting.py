@@ -64,8 +64,8 @@ def shallower(
     angle = steepest_angle(line, pipe, straight)
     if angle is None:
         return Phrase("larger-rise"), None
-    told = angle_quantity(angle)
-    advice, use = Phrase("use-angle", {"angle": told}), Phrase("use", {"what": told})
+    gentler = angle_quantity(angle)
+    advice, use = Phrase("use-angle", {"angle": gentler}), Phrase("use", {"what": gentler})
     if feature in run.answers:
         pick = f"{line.document.kind} {angle:g}"
         return advice, Remedy(use, f"walk[{feature}].pick", pick)

@@ -100,9 +100,9 @@ def stick_findings(placed: PlacedPipe) -> list[Finding]:
     if gentler is None:
         return [Finding(FindingCode.LONGER_THAN_STICK, values, path="walk")]
     feature, gentle = gentler
-    told = angle(gentle)
-    values |= {"line": line_phrase(placed.run, feature), "angle": told}
-    remedy = Remedy(Phrase("use", {"what": told}), f"walk[{feature}].angle", gentle)
+    gentle_text = angle(gentle)
+    values |= {"line": line_phrase(placed.run, feature), "angle": gentle_text}
+    remedy = Remedy(Phrase("use", {"what": gentle_text}), f"walk[{feature}].angle", gentle)
     return [
         Finding(
             FindingCode.LONGER_THAN_STICK, values, path="walk", remedy=remedy, variant="gentler"

@@ -68,21 +68,23 @@ def stance_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
 
 
 def _out_of_proportion(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
-    def told(code: FindingCode, figure_mm: float, limit: ByUnit, path: str) -> Iterator[Finding]:
+    def compared(
+        code: FindingCode, figure_mm: float, limit: ByUnit, path: str
+    ) -> Iterator[Finding]:
         figure, most = convert_length(figure_mm, "mm", words.unit), limit.of(words.unit)
         if figure > most + _HAIR:
             values = {"is": words.measured(figure), "most": words.measured(most)}
             yield Finding(code, values, path=path)
 
     room, blocks = limits().room_height, limits().highest_blocks
-    long = told(FindingCode.HANDLE_TOO_LONG, run.stances.usual.handle_mm, room, "stance.handle")
+    long = compared(FindingCode.HANDLE_TOO_LONG, run.stances.usual.handle_mm, room, "stance.handle")
     places = [(run.stances.picked, "stance.height")]
     places += [
         (stance, f"stances[{number}].height")
         for number, (_, stance) in enumerate(run.stances.by_bend)
     ]
     high = (
-        told(FindingCode.BLOCKS_TOO_HIGH, stance.height_mm, blocks, path)
+        compared(FindingCode.BLOCKS_TOO_HIGH, stance.height_mm, blocks, path)
         for stance, path in places
         if stance and stance.place in ("blocks", "floor")
     )

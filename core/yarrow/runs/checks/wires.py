@@ -163,25 +163,27 @@ def _pull(
 ) -> PlannedPull | None:
     if any(straight < 0 for straight in pipe.straights):
         return None
-    asked, limits = wires.pull, fill_limits()
+    settings, limits = wires.pull, fill_limits()
     imperial = unit == "in"
     kg_m = mass_of(wires.conductors)
     estimate = kg_m * POUNDS_PER_KG * METRES_PER_FOOT if imperial else kg_m
-    mass = asked.mass if asked.mass is not None else estimate
+    mass = settings.mass if settings.mass is not None else estimate
     friction = (
-        asked.friction if asked.friction is not None else getattr(limits.friction, asked.state)
+        settings.friction
+        if settings.friction is not None
+        else getattr(limits.friction, settings.state)
     )
-    limit = asked.most_tension
+    limit = settings.most_tension
     if limit is None and (usual := tension_limit_of(wires.conductors)) is not None:
         limit = usual if imperial else usual * NEWTONS_PER_LBF
-    pressed = asked.most_side_wall
+    pressed = settings.most_side_wall
     if pressed is None:
         usual_pressed = limits.side_wall.lbf_per_ft
         pressed = usual_pressed if imperial else usual_pressed * NEWTONS_PER_LBF / METRES_PER_FOOT
     per = 12.0 if imperial else 1000.0
     weight = (mass if imperial else mass * KILOGRAM_FORCE) / per
     pull = pull_both_ways(
-        stretches(pipe, vertices, asked.up),
+        stretches(pipe, vertices, settings.up),
         weight,
         friction,
         limit,
@@ -201,9 +203,9 @@ def _pull(
     return PlannedPull(
         pull=pull,
         mass=mass,
-        mass_estimated=asked.mass is None,
+        mass_estimated=settings.mass is None,
         friction=friction,
-        state=asked.state,
+        state=settings.state,
         force=force,
         pressure=pressure,
         per_length="lb/ft" if imperial else "kg/m",
@@ -251,17 +253,17 @@ def _at_most(value: float, unit: str) -> Quantity:
 
 def wire_findings(planned: PlannedWires) -> list[Finding]:
     """What the plan says of its wire: a warning, since the pipe can be bent all the same."""
-    said = [finding for finding in planned.findings if finding.level == "warning"]
+    warnings = [finding for finding in planned.findings if finding.level == "warning"]
     missing = errors_of(planned.findings)
     if missing:
         why = {"why": missing[0].phrase}
-        return [*said, Finding(FindingCode.WIRES_NOT_CHECKED, why, path="wires")]
+        return [*warnings, Finding(FindingCode.WIRES_NOT_CHECKED, why, path="wires")]
     fill = planned.fill
     if fill is None or fill.passes:
-        return said
+        return warnings
     gravest = errors_of(fill.findings)[0]
     return [
-        *said,
+        *warnings,
         Finding(
             FindingCode.WIRES_DO_NOT_FIT,
             {"why": gravest.phrase},

@@ -167,14 +167,14 @@ def helps_of(
         stance = piece.stances.at(place)
         if stance and stance.place != each.stance.place and clear(each.placing.hook, stance):
             helps.append(Phrase(f"helps/{key}"))
-    met = {collision.what: collision.by for collision in each.collisions}
-    if "floor" in met:
-        helps.append(Phrase("helps/blocks", {"by": words.needed(met["floor"])}))
-    if "bench" in met:
-        helps.append(Phrase("helps/over-the-edge", {"by": words.needed(met["bench"])}))
-    if "handle" in met:
+    depths = {collision.what: collision.by for collision in each.collisions}
+    if "floor" in depths:
+        helps.append(Phrase("helps/blocks", {"by": words.needed(depths["floor"])}))
+    if "bench" in depths:
+        helps.append(Phrase("helps/over-the-edge", {"by": words.needed(depths["bench"])}))
+    if "handle" in depths:
         helps.append(_shorter(each, made, piece))
-    if "heel" in met:
+    if "heel" in depths:
         helps.append(Phrase("helps/more-straight"))
     for another in found:
         if another is not order and another.works and not any(h.collisions for h in another.bends):
@@ -186,17 +186,17 @@ def _shorter(each: Handled, made: Collection[int], piece: PieceToBend) -> Phrase
     """The longest handle that clears the pipe: what a longer one meets, a shorter one may not."""
     words = piece.words
 
-    def meets(reach_mm: float) -> bool:
+    def collides(reach_mm: float) -> bool:
         stance = replace(each.stance, handle_mm=reach_mm)
         found = find_collisions(
             piece.pipe, made, each.bend, each.placing.hook, piece.bender, stance, words.unit
         )
-        return any(strike.what == "handle" for strike in found)
+        return any(collision.what == "handle" for collision in found)
 
-    clear, met = 0.0, each.stance.handle_mm
-    while met - clear > _HANDLE_WITHIN_MM:
-        middle = (clear + met) / 2
-        clear, met = (clear, middle) if meets(middle) else (middle, met)
+    clear, colliding = 0.0, each.stance.handle_mm
+    while colliding - clear > _HANDLE_WITHIN_MM:
+        middle = (clear + colliding) / 2
+        clear, colliding = (clear, middle) if collides(middle) else (middle, colliding)
     reach = convert_length(clear, "mm", words.unit)
     return Phrase("no-order/shorter-handle", {"reach": words.available(reach)})
 
@@ -217,7 +217,7 @@ def no_order(best: Order, piece: PieceToBend) -> tuple[Finding, ...]:
     else:
         what = next(s.what for s in bad.collisions if s.what in TOOL)
         why = Phrase(f"no-order/{what}-met", at)
-    handle = any(strike.what == "handle" for strike in bad.collisions)
+    handle = any(collision.what == "handle" for collision in bad.collisions)
     parts = splits(piece)
     if parts:
         after, straight = parts

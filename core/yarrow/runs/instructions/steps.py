@@ -89,20 +89,20 @@ def _where(piece: PieceToBend, each: Handled, before: Handled | None) -> tuple[P
     """Where the bend is made, where that is not as it was or not the only way; what is put under
     it, and that the tool or the pipe is carried round."""
     words, stance = piece.words, each.stance
-    told = []
+    parts = []
     one_way = piece.stances.usual == piece.stances.small == stance
     if before.stance != stance if before else not one_way:
         high = words.measured(convert_length(stance.height_mm, "mm", words.unit))
-        told.append(Phrase(f"stance/{stance.place}", {"height": high}))
+        parts.append(Phrase(f"stance/{stance.place}", {"height": high}))
     if each.low:
-        told.append(Phrase("stance/put-up", {"by": words.needed(each.low)}))
+        parts.append(Phrase("stance/put-up", {"by": words.needed(each.low)}))
     if before and before.placing.hook != each.placing.hook:
         lies = before.stance.pipe_lies and stance.pipe_lies
         if flipped(before, each):
-            told.append(Phrase("step/flip"))
+            parts.append(Phrase("step/flip"))
         elif lies:
-            told.append(Phrase("step/bender-round"))
-    return tuple(told)
+            parts.append(Phrase("step/bender-round"))
+    return tuple(parts)
 
 
 def _mark_step(piece: PieceToBend, marks: Sequence[Mark]) -> Step:
@@ -257,7 +257,7 @@ def _measured_check(piece: PieceToBend, index: int, made: set[int]) -> Phrase:
             stub = words.measured(bend.arc_start + back)
             return Phrase("check/stub-from-back", {"stub": stub})
         return Phrase("check/plumb")
-    over = limits().height_told_over.of(words.unit)
+    over = limits().height_noted_over.of(words.unit)
     rise = over * math.sin(math.radians(bend.angle))
     return Phrase("check/rises", {"rise": words.measured(rise), "over": words.measured(over)})
 

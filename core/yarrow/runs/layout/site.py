@@ -18,12 +18,12 @@ from yarrow.wording.lengths import LengthFormatter
 
 
 def site_dimensions(
-    layout: Layout, said: Sequence[Feature | Obstacle], words: LengthFormatter
+    layout: Layout, features: Sequence[Feature | Obstacle], words: LengthFormatter
 ) -> tuple[SiteDimension, ...]:
     """Every number that was measured, between the two places that the tape was held to."""
     return tuple(
         SiteDimension(feature, each.field, words.reading(each.value), each.begins, each.ends)
-        for feature, line in enumerate(said[: len(layout.lines)])
+        for feature, line in enumerate(features[: len(layout.lines)])
         for each in line.dimensions(_spot_of(layout, feature))
     )
 
@@ -35,7 +35,7 @@ def _spot_of(layout: Layout, feature: int) -> Spot:
 
 
 def things(
-    run: ResolvedRun, layout: Layout, said: Sequence[Feature | Obstacle]
+    run: ResolvedRun, layout: Layout, features: Sequence[Feature | Obstacle]
 ) -> tuple[SiteObject, ...]:
     """What the run starts from, steps over and ends at, to be drawn to scale."""
     if not layout.lines:
@@ -43,15 +43,15 @@ def things(
     found = []
     first = layout.lines[0]
     began = _fitting(run, run.start.fitting, None, run.start.label, first, first.laid.hooked, -1.0)
-    if said[0].implied_fitting:
-        label = run.start.label or said[0].label
-        began = _fitting(run, said[0].implied_fitting, 0, label, first, FIRST_LEG.origin, -1.0)
+    if features[0].implied_fitting:
+        label = run.start.label or features[0].label
+        began = _fitting(run, features[0].implied_fitting, 0, label, first, FIRST_LEG.origin, -1.0)
     if began:
         found.append(began)
     for feature, item in enumerate(layout.lines):
         # What was put to a thing may have been moved to meet an end; the thing stays where it is.
-        met = said[feature] if said[feature].is_obstacle else item.line
-        each = met.site_object(_spot_of(layout, feature))
+        obstacle = features[feature] if features[feature].is_obstacle else item.line
+        each = obstacle.site_object(_spot_of(layout, feature))
         if each is not None:
             found.append(_thing(feature, each))
         end = item.line.ends_run()

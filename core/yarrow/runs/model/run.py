@@ -158,8 +158,8 @@ class RunSetup:
             answers: the lines, by their number, that Yarrow put bends to.
             corners: of a path that was worked out from a walk, each corner's line and part.
         """
-        said = {each.name: getattr(self, each.name) for each in fields(RunSetup)}
-        return ResolvedRun(**said, walk=walk, answers=answers, corners=corners)
+        values = {each.name: getattr(self, each.name) for each in fields(RunSetup)}
+        return ResolvedRun(**values, walk=walk, answers=answers, corners=corners)
 
 
 @dataclass(frozen=True, slots=True)

@@ -18,7 +18,7 @@ State = Literal["dry", "lubricated"]
 
 
 @dataclass(frozen=True, slots=True)
-class PullAsked:
+class PullSettings:
     """How the wire is pulled, in the run's units (lb/ft, lbf, lbf/ft or kg/m, N, N/m); None where
     the usual figure or an estimate is to do. ``up`` is against gravity (None: all level)."""
 
@@ -39,7 +39,7 @@ class Wires:
     conductors: tuple[Conductor, ...]
     spare: float
     nipple: bool
-    pull: PullAsked
+    pull: PullSettings
     duct: bool = False
 
 

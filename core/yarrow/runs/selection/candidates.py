@@ -110,24 +110,26 @@ class Placement:
 
 
 def answers(
-    met: Obstacle, place: Placement, extra: tuple[tuple[str, float], ...]
+    obstacle: Obstacle, place: Placement, extra: tuple[tuple[str, float], ...]
 ) -> list[Candidate]:
     """Every kind of bends, at every usual angle and the extra ones, that could answer it."""
     setting = place.setting
-    sections = _sections(met, setting)
-    wanted = [(kind, angle) for kind in met.kinds(setting) for angle in usual_angles(kind).angles]
+    sections = _sections(obstacle, setting)
+    wanted = [
+        (kind, angle) for kind in obstacle.kinds(setting) for angle in usual_angles(kind).angles
+    ]
     found = []
     for kind, angle in dict.fromkeys((*wanted, *extra)):
-        line = met.answer(kind, angle, setting)
+        line = obstacle.answer(kind, angle, setting)
         if line is not None:
-            usual = angle == usual_angle(kind, met.size(), place.unit)
-            lift = met.lift(kind, angle, setting)
+            usual = angle == usual_angle(kind, obstacle.size(), place.unit)
+            lift = obstacle.lift(kind, angle, setting)
             found.append(tried(kind, angle, line, place, sections, usual=usual, lift=lift))
     return found
 
 
-def _sections(met: Obstacle, setting: Setting) -> list[Section]:
-    section = met.section(setting)
+def _sections(obstacle: Obstacle, setting: Setting) -> list[Section]:
+    section = obstacle.section(setting)
     return [section] if section else []
 
 

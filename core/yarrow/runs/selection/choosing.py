@@ -59,7 +59,7 @@ class _Taken:
     """What one thing on the walk was answered with, of which candidates."""
 
     feature: int
-    met: Obstacle
+    obstacle: Obstacle
     best: Candidate
     all: tuple[Candidate, ...]
     by: Literal["yarrow", "person"]
@@ -79,7 +79,7 @@ def choose(survey: Survey, words: LengthFormatter) -> Chosen:
     choices: list[Choice] = []
     findings: list[Finding] = []
     for each in taken:
-        path = f"walk[{each.feature}].{each.met.pick_field}"
+        path = f"walk[{each.feature}].{each.obstacle.pick_field}"
         candidates = worded(each.all, each.best, path, words, thrifty=thrifty)
         choices.append(Choice(each.feature, each.by, None, candidates))
         if each.best.together:
@@ -87,7 +87,7 @@ def choose(survey: Survey, words: LengthFormatter) -> Chosen:
         before = survey.features[: each.feature]
         risen = any(line.toward in ("out", "in") for line in before)
         findings += _choice_findings(each, words, risen=risen)
-    free = {each.feature for each in taken if each.met.pick_field == "angle"}
+    free = {each.feature for each in taken if each.obstacle.pick_field == "angle"}
     answered = tuple(choice.feature for choice in choices if choice.feature not in free)
     run = survey.setup.resolved(tuple(lines), answered)
     return Chosen(run, tuple(choices), tuple(findings))
@@ -95,22 +95,22 @@ def choose(survey: Survey, words: LengthFormatter) -> Chosen:
 
 def _go(survey: Survey, *, thrifty: bool) -> tuple[list[Feature], list[_Taken], float]:
     """Once along the walk: its lines with bends, what was chosen, and the degrees it all takes."""
-    setup, said = survey.setup, survey.features
-    last = said[-1] if said else None
+    setup, features = survey.setup, survey.features
+    last = features[-1] if features else None
     pipe = pipe_of(setup, last.ends_run() if last and not last.is_obstacle else None)
     leg, reached, degrees = FIRST_LEG, pipe.begins, 0.0
     lines: list[Feature] = []
     taken: list[_Taken] = []
-    open_from = max((n for n, each in enumerate(said) if each.is_obstacle), default=-1)
-    while len(lines) < len(said):
+    open_from = max((n for n, each in enumerate(features) if each.is_obstacle), default=-1)
+    while len(lines) < len(features):
         feature = len(lines)
-        each = said[feature]
+        each = features[feature]
         if feature > open_from:
             # Nothing is left to choose, so nothing needs to know where these lines lie.
-            lines += [line for line in said[feature:] if not line.is_obstacle]
+            lines += [line for line in features[feature:] if not line.is_obstacle]
             break
         place = Placement(
-            Setting(leg, pipe, _following(said, feature + 1, leg, pipe)),
+            Setting(leg, pipe, _following(features, feature + 1, leg, pipe)),
             reached,
             setup.bender,
             setup.unit,
@@ -119,11 +119,11 @@ def _go(survey: Survey, *, thrifty: bool) -> tuple[list[Feature], list[_Taken], 
             best = tried("line", 0.0, each, place, (), usual=True)
             lines.append(each)
         else:
-            choice = _choose_one(said, feature, each, place, thrifty=thrifty)
+            choice = _choose_one(features, feature, each, place, thrifty=thrifty)
             taken.append(choice)
             best = choice.best
             lines.append(best.line)
-            over = said[feature + 1]
+            over = features[feature + 1]
             if best.together and over.is_obstacle:
                 lines.append(Straight(over.at, over.measured_from, label=over.label))
         degrees += best.degrees
@@ -136,27 +136,27 @@ def _go(survey: Survey, *, thrifty: bool) -> tuple[list[Feature], list[_Taken], 
 
 
 def _choose_one(
-    said: Sequence[Feature | Obstacle],
+    features: Sequence[Feature | Obstacle],
     feature: int,
-    met: Obstacle,
+    obstacle: Obstacle,
     place: Placement,
     *,
     thrifty: bool,
 ) -> _Taken:
-    own, both = _alternatives(said, feature, met, place)
+    own, both = _alternatives(features, feature, obstacle, place)
     found = (*own, *both)
-    pick = picked(met.pick)
+    pick = picked(obstacle.pick)
     for each in found:
         if (each.kind, each.angle, each.together) == pick:
-            return _Taken(feature, met, each, found, "person")
+            return _Taken(feature, obstacle, each, found, "person")
     # What must fit into a length is to be as shallow as that allows.
-    thrifty = thrifty or met.room_given is not None
+    thrifty = thrifty or obstacle.room_given is not None
     best = _best(own, thrifty=thrifty)
     if both:
         together = _best(both, thrifty=thrifty)
-        if together.fits and _better_together(said, feature + 1, best, place):
+        if together.fits and _better_together(features, feature + 1, best, place):
             best = together
-    return _Taken(feature, met, best, found, "yarrow")
+    return _Taken(feature, obstacle, best, found, "yarrow")
 
 
 _Tried = tuple[tuple[Candidate, ...], tuple[Candidate, ...]]
@@ -164,13 +164,13 @@ _Tried = tuple[tuple[Candidate, ...], tuple[Candidate, ...]]
 
 
 def _alternatives(
-    said: Sequence[Feature | Obstacle], feature: int, met: Obstacle, place: Placement
+    features: Sequence[Feature | Obstacle], feature: int, obstacle: Obstacle, place: Placement
 ) -> _Tried:
-    following, setting = said[feature + 1], place.setting
-    beyond = _following(said, feature + 2, setting.leg, setting.pipe)
-    next_met = following if following.is_obstacle else None
+    following, setting = features[feature + 1], place.setting
+    beyond = _following(features, feature + 2, setting.leg, setting.pipe)
+    next_obstacle = following if following.is_obstacle else None
     where = (setting, place.bender, place.unit)
-    return _after(met, next_met, beyond, *where, place.reached)
+    return _after(obstacle, next_obstacle, beyond, *where, place.reached)
 
 
 # A key press changes one thing of a run, so most stand as they stood at the last one: what was
@@ -179,7 +179,7 @@ def _alternatives(
 
 @lru_cache(maxsize=512)
 def _after(
-    met: Obstacle,
+    obstacle: Obstacle,
     following: Obstacle | None,
     beyond: Following | None,
     setting: Setting,
@@ -188,7 +188,8 @@ def _after(
     reached: float,
 ) -> _Tried:
     """Candidates behind something that ends at a place of the leg."""
-    own, both = _tried(met, following, beyond, setting, bender, unit)
+    own = _alone(obstacle, setting, bender, unit)
+    both = _both(obstacle, following, beyond, setting, bender, unit) if following else ()
     return (
         tuple(replace(each, reached=reached) for each in own),
         tuple(replace(each, reached=reached) for each in both),
@@ -196,23 +197,18 @@ def _after(
 
 
 @lru_cache(maxsize=512)
-def _tried(
-    met: Obstacle,
-    following: Obstacle | None,
-    beyond: Following | None,
-    setting: Setting,
-    bender: Bender,
-    unit: Unit,
-) -> _Tried:
-    """The same as if nothing came before."""
+def _alone(
+    obstacle: Obstacle, setting: Setting, bender: Bender, unit: Unit
+) -> tuple[Candidate, ...]:
+    """What answers one thing alone, as if nothing came before."""
     place = Placement(setting, -math.inf, bender, unit)
-    pick = picked(met.pick)
+    pick = picked(obstacle.pick)
     extra = (pick[:2],) if pick and not pick[2] else ()
-    own = answers(met, place, (*extra, *met.further_angles(setting)))
-    if met.room_given is not None:
-        room = float(met.room_given)
+    own = answers(obstacle, place, (*extra, *obstacle.further_angles(setting)))
+    if obstacle.room_given is not None:
+        room = float(obstacle.room_given)
         own = [replace(each, too_long=each.room - room) for each in own]
-    return tuple(own), tuple(_both(met, following, beyond, place, pick))
+    return tuple(own)
 
 
 def _best(found: Sequence[Candidate], *, thrifty: bool) -> Candidate:
@@ -234,24 +230,27 @@ def _best(found: Sequence[Candidate], *, thrifty: bool) -> Candidate:
     return min(found, key=rank)
 
 
+@lru_cache(maxsize=512)
 def _both(
-    met: Obstacle,
-    following: Obstacle | None,
+    obstacle: Obstacle,
+    following: Obstacle,
     beyond: Following | None,
-    place: Placement,
-    pick: tuple[str, float, bool] | None,
-) -> list[Candidate]:
-    """This thing and the next taken in one: one 4-bend saddle, or an offset that stays up."""
-    first = met.crossing()
-    if first is None or following is None or following.pick:
-        return []
-    over = following.joined_to(first, place.setting.leg, _NEAR * _least_flat(place.unit))
+    setting: Setting,
+    bender: Bender,
+    unit: Unit,
+) -> tuple[Candidate, ...]:
+    """This thing and the next taken in one, as if nothing came before: one 4-bend saddle, or an
+    offset that stays up."""
+    first = obstacle.crossing()
+    if first is None or following.pick:
+        return ()
+    over = following.joined_to(first, setting.leg, _NEAR * _least_flat(unit))
     if over is None:
-        return []
+        return ()
     kind, profile = over
-    setting = place.setting
-    place = replace(place, setting=replace(setting, following=beyond))
-    sections = [section for each in (met, following) if (section := each.section(setting))]
+    pick = picked(obstacle.pick)
+    place = Placement(replace(setting, following=beyond), -math.inf, bender, unit)
+    sections = [section for each in (obstacle, following) if (section := each.section(setting))]
     size = float(profile.height + profile.clearance)
     usual = usual_angle(kind, size, place.unit)
     angles = dict.fromkeys(usual_angles(kind).angles)
@@ -266,7 +265,7 @@ def _both(
             found.append(
                 tried(kind, angle, line, place, sections, usual=angle == usual, together=True)
             )
-    return found
+    return tuple(found)
 
 
 def _stays_up(profile: CrossingProfile, angle: float) -> OffsetOnto:
@@ -282,7 +281,7 @@ def _stays_up(profile: CrossingProfile, angle: float) -> OffsetOnto:
 
 
 def _better_together(
-    said: Sequence[Feature | Obstacle],
+    features: Sequence[Feature | Obstacle],
     feature: int,
     alone: Candidate,
     place: Placement,
@@ -292,13 +291,13 @@ def _better_together(
 
     Args: alone, what the line before would get by itself. Source: catalog/limits.toml.
     """
-    following, leg = said[feature], alone.after_line
+    following, leg = features[feature], alone.after_line
     if not following.is_obstacle:
         return False
-    beyond = _following(said, feature + 1, leg, place.setting.pipe)
+    beyond = _following(features, feature + 1, leg, place.setting.pipe)
     setting = replace(place.setting, leg=leg, following=beyond)
     behind = replace(place, reached=alone.last_arc, setting=setting)
-    after = _best(_alternatives(said, feature, following, behind)[0], thrifty=False)
+    after = _best(_alternatives(features, feature, following, behind)[0], thrifty=False)
     flat = after.first_arc - alone.last_arc
     return not (alone.fits and after.fits) or flat < _least_flat(place.unit)
 
@@ -310,22 +309,22 @@ def _least_flat(unit: Unit) -> float:
 
 
 def _following(
-    said: Sequence[Feature | Obstacle], feature: int, leg: Leg, pipe: Pipe
+    features: Sequence[Feature | Obstacle], feature: int, leg: Leg, pipe: Pipe
 ) -> Following | None:
     """Where a leg ends, if the line at ``feature`` ends it."""
-    if feature >= len(said):
+    if feature >= len(features):
         return None
-    return said[feature].ends_leg(leg, pipe)
+    return features[feature].ends_leg(leg, pipe)
 
 
 def _choice_findings(taken: _Taken, words: LengthFormatter, *, risen: bool) -> list[Finding]:
     """What to say of a choice. Args: risen, whether a line before it left the surface."""
-    feature, met, best = taken.feature, taken.met, taken.best
+    feature, obstacle, best = taken.feature, taken.obstacle, taken.best
     found = []
     path = f"walk[{feature}].pick"
     bent = Quantity(best.angle, "°", f"{best.angle:g}°")
-    if met.pick and taken.by == "yarrow":
-        values = {"pick": met.pick, "taken": best.id}
+    if obstacle.pick and taken.by == "yarrow":
+        values = {"pick": obstacle.pick, "taken": best.id}
         remedy = _take(path, best.id)
         found.append(Finding(FindingCode.PICK_NOT_OFFERED, values, feature, path, remedy=remedy))
     if best.air is not None and best.air.least < -1e-6:
@@ -336,20 +335,20 @@ def _choice_findings(taken: _Taken, words: LengthFormatter, *, risen: bool) -> l
         }
         found.append(Finding(FindingCode.OBSTACLE_CLASH, clash, feature, path))
     if best.too_shallow > 1e-6:
-        least = words.reading(words.up(float(met.size()) + best.too_shallow))
+        least = words.reading(words.up(float(obstacle.size()) + best.too_shallow))
         hole: dict[str, Value] = {"angle": bent, "deep": words.suffixed(least)}
         better = [each for each in taken.all if each.fits]
         other = _take(path, _best(better, thrifty=False).id) if better else None
         found.append(Finding(FindingCode.ARC_IN_HOLE, hole, feature, path, remedy=other))
-    if met.leads_in and not risen:
+    if obstacle.leads_in and not risen:
         where = f"walk[{feature}].toward"
         remedy = Remedy(Phrase("go-out"), where, "out")
         found.append(Finding(FindingCode.INTO_THE_SURFACE, {}, feature, where, remedy=remedy))
-    if met.room_given is not None and best.too_long > 1e-6:
+    if obstacle.room_given is not None and best.too_long > 1e-6:
         path = f"walk[{feature}].within"
         least = words.reading(words.up(best.room))
         room: dict[str, Value] = {
-            "within": words.measured(float(met.room_given)),
+            "within": words.measured(float(obstacle.room_given)),
             "least": words.suffixed(least),
         }
         remedy = Remedy(Phrase("give-room", {"room": least}), path, least)

@@ -31,8 +31,8 @@ class Command(BaseCommand):
                     self._load(crew_name, people)
         first, other = (next(iter(MEMBERS[crew])) for crew in ("Heron crew", "Osprey crew"))
         open_ = [name for name in (first, other) if _has_demo_password(name)]
-        told = f"Sign in as {' or, of another crew, as '.join(open_)} with {PASSWORD}"
-        self.stdout.write(told if open_ else "Sign in with your own name and password.")
+        how_to_sign_in = f"Sign in as {' or, of another crew, as '.join(open_)} with {PASSWORD}"
+        self.stdout.write(how_to_sign_in if open_ else "Sign in with your own name and password.")
 
     def _load(self, crew_name: str, people: dict[str, str]) -> None:
         crew = Crew.objects.create(name=crew_name)

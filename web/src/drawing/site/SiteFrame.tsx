@@ -40,8 +40,8 @@ function places(first: number, count: number, step: number): number[] {
 
 export function NorthAndScale({ view, width, height, north, units }: Props) {
   const foot = units === "in" ? M_A_FOOT : 1;
-  const told = barLength(view.scale * foot);
-  const long = told * foot * view.scale;
+  const length = barLength(view.scale * foot);
+  const long = length * foot * view.scale;
   return (
     <g className="fill-ink">
       <g transform={`translate(${width - 34} 44) rotate(${north})`}>
@@ -53,7 +53,7 @@ export function NorthAndScale({ view, width, height, north, units }: Props) {
       <g transform={`translate(20 ${height - 20})`} className="stroke-ink">
         <path d={`M0 -5 V5 M0 0 H${long} M${long} -5 V5`} fill="none" strokeWidth="1.4" />
         <text x={long / 2} y="-8" textAnchor="middle" className="stroke-none text-xs">
-          {told} {units === "in" ? "ft" : "m"}
+          {length} {units === "in" ? "ft" : "m"}
         </text>
       </g>
       {width > WITH_LEGEND ? <Legend left={long + 44} top={height - 20} /> : null}

@@ -26,7 +26,7 @@ export function Bench({ run, piece }: Props) {
   const [different, setDifferent] = useState(false);
   const [fresh, setFresh] = useState(() => begunBefore(run.id, piece, run.version));
   const { plan, progress, go } = bench;
-  const told = useTellBender({ run, piece, progress, plan, old: bench.old });
+  const telling = useTellBender({ run, piece, progress, plan, old: bench.old });
   const queries = useQueryClient();
   const navigate = useNavigate();
   const fits = useMutation({
@@ -47,13 +47,13 @@ export function Bench({ run, piece }: Props) {
   const drafts = useRef<Drafts>(new Map());
   const [spokenAngle, setSpokenAngle] = useState<number | null>(null);
   const voice = useVoice((command) => {
-    if (command.said === "next") {
+    if (command.word === "next") {
       go(progress.at + 1);
-    } else if (command.said === "back") {
+    } else if (command.word === "back") {
       go(progress.at - 1);
-    } else if (command.said === "repeat") {
+    } else if (command.word === "repeat") {
       aloud.repeat();
-    } else if (command.said === "angle" && bend !== null) {
+    } else if (command.word === "angle" && bend !== null) {
       drafts.current.delete(bend);
       setSpokenAngle(command.degrees);
       setDifferent(true);
@@ -183,7 +183,7 @@ export function Bench({ run, piece }: Props) {
           held={progress.held}
           hold={bench.hold}
           anew={bench.anew}
-          told={told}
+          telling={telling}
         />
       )}
       <footer className="grid grid-cols-[auto_minmax(0,1fr)] gap-2.5 border-t border-line px-4 py-3 desk:flex desk:px-7">

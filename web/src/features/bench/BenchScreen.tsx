@@ -7,7 +7,7 @@ import { Bench } from "./Bench";
 
 export default function BenchScreen() {
   const runId = Number(useParams().runId);
-  const [asked] = useSearchParams();
+  const [query] = useSearchParams();
   const run = useQuery({ queryKey: keys.run(runId), queryFn: () => loadRun(runId) });
   if (run.isError) {
     return <LoadingScreen what={run.error.message} retry={() => void run.refetch()} />;
@@ -15,7 +15,7 @@ export default function BenchScreen() {
   if (run.isPending) {
     return <LoadingScreen what="Opening the bench" />;
   }
-  const wanted = Number(asked.get("piece"));
+  const wanted = Number(query.get("piece"));
   const piece = run.data.document.joints ? Math.max(wanted, 1) : 0;
   return <Bench key={`${run.data.version} ${piece}`} run={run.data} piece={piece} />;
 }

@@ -52,8 +52,8 @@ export function CameOutDialog(props: Props) {
   };
   const [mended, setMended] = useState(kept.mended ?? false);
   const readings = { ...read(typed), ...(mended ? { mended } : {}) };
-  const asked = open && Object.keys(readings).length > 0 ? tried(bend, readings) : null;
-  const there = useBenchFit({ run, piece }, asked);
+  const reading = open && Object.keys(readings).length > 0 ? tried(bend, readings) : null;
+  const there = useBenchFit({ run, piece }, reading);
   const problems = there.error instanceof Refused ? there.error.problem.errors : [];
   const planned = plan.planned.bends[bend];
   const reads = (name: Field) => plan.bends[bend]?.readings.includes(name) ?? false;
@@ -73,7 +73,7 @@ export function CameOutDialog(props: Props) {
     );
   };
   // What makes a pipe scrap is not kept by a touch in passing.
-  const scrap = asked !== null && !there.error && there.data?.verdict === "scrap";
+  const scrap = reading !== null && !there.error && there.data?.verdict === "scrap";
   const keepIt = () => {
     drafts.delete(bend);
     keep(readings);
@@ -114,7 +114,7 @@ export function CameOutDialog(props: Props) {
             I have bent it on or opened it since
           </Button>
         </div>
-        {asked && there.data && !there.error ? (
+        {reading && there.data && !there.error ? (
           <div
             className={there.isPlaceholderData ? "opacity-60" : ""}
             data-tried
@@ -138,7 +138,7 @@ export function CameOutDialog(props: Props) {
             </HoldButton>
           ) : (
             <Button type="submit" weight="main" className="min-h-12 px-4">
-              {asked ? "Keep it, and go on" : "It came out as planned"}
+              {reading ? "Keep it, and go on" : "It came out as planned"}
             </Button>
           )}
           <Button weight="quiet" onClick={close}>

@@ -42,10 +42,10 @@ type Props = {
   hold: (leg: number) => void;
   anew: () => void;
   /** What the crew's own bender was told; null where it is none. */
-  told: { name: string; bends: number; refused: boolean } | null;
+  telling: { name: string; bends: number; refused: boolean } | null;
 };
 
-export function OfferUp({ plan, runId, held, hold, anew, told }: Props) {
+export function OfferUp({ plan, runId, held, hold, anew, telling }: Props) {
   return (
     <ScrollArea
       as="main"
@@ -61,7 +61,7 @@ export function OfferUp({ plan, runId, held, hold, anew, told }: Props) {
           With the clips off it lies off the wall by what they will pull in; offer it up at both
           ends before any is fixed.
         </p>
-        <p className="border-t border-line pt-3 text-base text-soft">{benderTold(told)}</p>
+        <p className="border-t border-line pt-3 text-base text-soft">{benderSentence(telling)}</p>
         <HoldButton className="min-h-12 justify-self-start px-4" onHeld={anew}>
           Hold to begin another like it
         </HoldButton>
@@ -70,16 +70,16 @@ export function OfferUp({ plan, runId, held, hold, anew, told }: Props) {
   );
 }
 
-function benderTold(told: Props["told"]): string {
-  if (!told) {
+function benderSentence(telling: Props["telling"]): string {
+  if (!telling) {
     return "This bender is none of the crew's own, and learns nothing. One that is kept learns from every bend that was measured.";
   }
-  if (told.refused) {
-    return `${told.name} took no readings: they can't be of one bender. Look at them once more.`;
+  if (telling.refused) {
+    return `${telling.name} took no readings: they can't be of one bender. Look at them once more.`;
   }
-  return told.bends === 0
-    ? `Nothing was measured: ${told.name} has learnt nothing of this piece.`
-    : `${told.name} has learnt from ${told.bends} ${told.bends === 1 ? "bend" : "bends"} of this piece.`;
+  return telling.bends === 0
+    ? `Nothing was measured: ${telling.name} has learnt nothing of this piece.`
+    : `${telling.name} has learnt from ${telling.bends} ${telling.bends === 1 ? "bend" : "bends"} of this piece.`;
 }
 
 type LegsProps = { plan: BenchPlan; held: number; hold: (leg: number) => void };

@@ -2,15 +2,15 @@ import { expect, test } from "vitest";
 import { heard } from "./heard";
 
 test("a command is the last word of what was said", () => {
-  expect(heard("okay next")).toEqual({ said: "next" });
-  expect(heard("Go back")).toEqual({ said: "back" });
-  expect(heard("say that again")).toEqual({ said: "repeat" });
+  expect(heard("okay next")).toEqual({ word: "next" });
+  expect(heard("Go back")).toEqual({ word: "back" });
+  expect(heard("say that again")).toEqual({ word: "repeat" });
 });
 
 test("a reading takes its word with it", () => {
-  expect(heard("angle 89 and a half")).toEqual({ said: "angle", degrees: 89.5 });
-  expect(heard("it stayed at 31°")).toEqual({ said: "angle", degrees: 31 });
-  expect(heard("Angle was 22,5 degrees")).toEqual({ said: "angle", degrees: 22.5 });
+  expect(heard("angle 89 and a half")).toEqual({ word: "angle", degrees: 89.5 });
+  expect(heard("it stayed at 31°")).toEqual({ word: "angle", degrees: 31 });
+  expect(heard("Angle was 22,5 degrees")).toEqual({ word: "angle", degrees: 22.5 });
 });
 
 test("talk beside the bender moves nothing", () => {

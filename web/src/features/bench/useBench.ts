@@ -18,13 +18,13 @@ import { useKeptAtBench } from "./useKeptAtBench";
 
 export type Run = Schemas["RunDetail"];
 
-type Asked = { readonly run: Run; readonly piece: number };
+type OfPiece = { readonly run: Run; readonly piece: number };
 
 /** An answer holds as long as what was asked; without a network it says so, and does not wait. */
 const ASKED_ONCE = { staleTime: Infinity, retry: false, networkMode: "always" } as const;
 
 /** The bench's answer to what came out; null pieces are a run of one. */
-function useBenchPlan({ run, piece }: Asked, read: CameOut | null) {
+function useBenchPlan({ run, piece }: OfPiece, read: CameOut | null) {
   return useQuery({
     queryKey: ["bench", run.id, run.version, piece, JSON.stringify(read)],
     queryFn: ({ signal }) =>
@@ -36,7 +36,7 @@ function useBenchPlan({ run, piece }: Asked, read: CameOut | null) {
 }
 
 /** What a reading that is still being typed makes of the piece. */
-export function useBenchFit({ run, piece }: Asked, read: CameOut | null) {
+export function useBenchFit({ run, piece }: OfPiece, read: CameOut | null) {
   return useQuery({
     queryKey: ["bench-fit", run.id, run.version, piece, JSON.stringify(read)],
     queryFn: ({ signal }) =>
@@ -47,15 +47,12 @@ export function useBenchFit({ run, piece }: Asked, read: CameOut | null) {
   });
 }
 
-export function useBench(asked: Asked) {
-  const { run, piece } = asked;
+export function useBench(of: OfPiece) {
+  const { run, piece } = of;
   const [progress, setProgress] = useState(() => progressOf(run.id, piece, run.version));
-  const planned = useBenchPlan(asked, NOTHING(run));
+  const planned = useBenchPlan(of, NOTHING(run));
   const steps = planned.data?.order.steps ?? [];
-  const now = useBenchPlan(
-    asked,
-    planned.data ? cameOut(progress, steps, run.document.units) : null,
-  );
+  const now = useBenchPlan(of, planned.data ? cameOut(progress, steps, run.document.units) : null);
   const put = (next: Progress) => {
     keepProgress(run.id, piece, next);
     setProgress(next);

@@ -20,14 +20,14 @@ const AGAIN_MS = 3000;
 /** Another device: whose, and how far it is. */
 export type Elsewhere = { readonly who: string; readonly progress: Progress };
 
-type Asked = {
+type OfPiece = {
   run: Run;
   piece: number;
   progress: Progress;
   steps: readonly { readonly bend?: number | null }[];
 };
 
-export function useKeptAtBench({ run, piece, progress, steps }: Asked) {
+export function useKeptAtBench({ run, piece, progress, steps }: OfPiece) {
   const queries = useQueryClient();
   const key = ["at-bench", run.id, piece];
   const kept = useQuery({

@@ -9,17 +9,23 @@ import type { Run } from "./useBench";
 
 const AGAIN_MS = 4000;
 
-type Asked = { run: Run; piece: number; progress: Progress; plan: BenchPlan | null; old: boolean };
+type AtBench = {
+  run: Run;
+  piece: number;
+  progress: Progress;
+  plan: BenchPlan | null;
+  old: boolean;
+};
 
 /** How many bends the run's own bender was told, and what it is called; null where it is none of
  * the crew's. */
-export function useTellBender({ run, piece, progress, plan, old }: Asked) {
+export function useTellBender({ run, piece, progress, plan, old }: AtBench) {
   const queries = useQueryClient();
   const { units } = run.document;
   const own = useOwnBender(run.document);
   const kept = own ? Number(own.own.kept) : null;
   const which = `run ${run.id}${piece ? `, piece ${piece}` : ""}, ${progress.begun ?? 0}`;
-  const told =
+  const bends =
     plan && !old && kept ? JSON.stringify(forTheBender(plan.learnt, units, which)) : NOTHING;
   const { mutate, isError } = useMutation({
     mutationFn: async (bends: string) => (kept ? learnBender(kept, JSON.parse(bends)) : null),
@@ -29,10 +35,10 @@ export function useTellBender({ run, piece, progress, plan, old }: Asked) {
     networkMode: "always",
   });
   useEffect(() => {
-    if (told !== NOTHING) {
-      mutate(told);
+    if (bends !== NOTHING) {
+      mutate(bends);
     }
-  }, [told, mutate]);
+  }, [bends, mutate]);
   return own && plan ? { name: own.name, bends: plan.learnt.length, refused: isError } : null;
 }
 

@@ -30,27 +30,27 @@ export function EvaluatedNumbers({
   }
   const { take_up_text, gain_text, radius, back_of_bend_text, least_stub_text, tested } =
     query.data;
-  const told = (value: number) => value.toFixed(PLACES[units]);
+  const figure = (value: number) => value.toFixed(PLACES[units]);
   return (
     <div role="status" className="rounded-md bg-raised px-3 py-2">
       <dl className="grid grid-cols-2 gap-2 text-sm text-soft sm:grid-cols-5">
         <Figure
           name="Take-up"
           text={take_up_text}
-          within={tested ? told(tested.take_up_known_to) : ""}
-          stamped={tested?.stamped.take_up == null ? "" : told(tested.stamped.take_up)}
+          within={tested ? figure(tested.take_up_known_to) : ""}
+          stamped={tested?.stamped.take_up == null ? "" : figure(tested.stamped.take_up)}
         />
         <Figure
           name="Radius"
-          text={told(radius)}
-          within={tested ? told(tested.radius_known_to) : ""}
-          stamped={tested?.stamped.radius == null ? "" : told(tested.stamped.radius)}
+          text={figure(radius)}
+          within={tested ? figure(tested.radius_known_to) : ""}
+          stamped={tested?.stamped.radius == null ? "" : figure(tested.stamped.radius)}
         />
-        <Figure name="Gain" text={gain_text} within={tested ? told(tested.gain_known_to) : ""} />
+        <Figure name="Gain" text={gain_text} within={tested ? figure(tested.gain_known_to) : ""} />
         <Figure
           name="Star behind arrow"
           text={back_of_bend_text}
-          within={tested ? told(tested.back_of_bend_known_to) : ""}
+          within={tested ? figure(tested.back_of_bend_known_to) : ""}
         />
         <Figure name="Least stub" text={least_stub_text} />
       </dl>
@@ -60,7 +60,7 @@ export function EvaluatedNumbers({
 }
 
 function WhatIsKnown({ known, units }: { known: Known; units: Units }) {
-  const told = (value: number) => `${value.toFixed(PLACES[units])} ${units}`;
+  const figure = (value: number) => `${value.toFixed(PLACES[units])} ${units}`;
   const small = known.effects.find(({ angle }) => angle === 30);
   const square = known.effects.find(({ angle }) => angle === 90);
   return (
@@ -95,7 +95,7 @@ function WhatIsKnown({ known, units }: { known: Known; units: Units }) {
           {known.drift.what === "angle" ? "How far it bends" : "Where its bends lie"} has moved by{" "}
           {known.drift.what === "angle"
             ? `${Math.abs(known.drift.by).toFixed(1)}°`
-            : told(Math.abs(known.drift.by))}
+            : figure(Math.abs(known.drift.by))}
           {known.drift.creeps
             ? ` little by little, over ${known.drift.bends} bends`
             : ` since ${known.drift.bends} bends`}
@@ -104,8 +104,8 @@ function WhatIsKnown({ known, units }: { known: Known; units: Units }) {
       ) : null}
       {small && square ? (
         <p>
-          ± holds in 19 of 20 cases. The radius moves a 90 by {told(square.by)}, a 30 by{" "}
-          {told(small.by)}. {wanted(known.next, told)}
+          ± holds in 19 of 20 cases. The radius moves a 90 by {figure(square.by)}, a 30 by{" "}
+          {figure(small.by)}. {wanted(known.next, figure)}
         </p>
       ) : null}
     </div>
@@ -115,8 +115,8 @@ function WhatIsKnown({ known, units }: { known: Known; units: Units }) {
 const NUMBER = { take_up: "take-up", radius: "radius", springback: "springback at 45" } as const;
 
 /** The one more test that would say most. */
-function wanted(next: Known["next"], told: (value: number) => string): string {
-  const of = next.narrows === "springback" ? (n: number) => `${n.toFixed(1)}°` : told;
+function wanted(next: Known["next"], figure: (value: number) => string): string {
+  const of = next.narrows === "springback" ? (n: number) => `${n.toFixed(1)}°` : figure;
   const read = next.read === "legs" ? "both legs measured" : "read with a gauge";
   return `One more ${next.angle}, ${read}, would know the ${NUMBER[next.narrows]} to ±${of(next.then)} instead of ±${of(next.now)}.`;
 }

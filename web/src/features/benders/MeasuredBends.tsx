@@ -55,9 +55,9 @@ export function MeasuredBends({ form, put, bends, units }: Props) {
                     {row.angle || 90}°{row.when ? `, ${day(row.when)}` : ""}
                     {row.who ? `, ${row.who}` : ""}
                   </td>
-                  <td className="pr-2 text-right">{told(off.stub, PLACES[units])}</td>
-                  <td className="pr-2 text-right">{told(off.legs, PLACES[units])}</td>
-                  <td className="pr-2 text-right">{told(off.angle, 1)}</td>
+                  <td className="pr-2 text-right">{figure(off.stub, PLACES[units])}</td>
+                  <td className="pr-2 text-right">{figure(off.legs, PLACES[units])}</td>
+                  <td className="pr-2 text-right">{figure(off.angle, 1)}</td>
                   <td className="text-right">
                     <Button
                       weight="quiet"
@@ -86,7 +86,7 @@ function day(when: string): string {
 }
 
 /** A difference with its sign; a dash where nothing was read. */
-function told(off: number | null, places: number): string {
+function figure(off: number | null, places: number): string {
   if (off === null) {
     return "–";
   }

@@ -43,7 +43,7 @@ function Opened({ box, unsaved }: Props) {
   );
   const saving = useStore(each.store, (state) => state.saving);
   const kept = useStore(each.store, (state) => state.kept);
-  const told = useStore(each.store, (state) => state.baseVersion > 0);
+  const saved = useStore(each.store, (state) => state.baseVersion > 0);
   const [history, setHistory] = useState(false);
   const forget = usePutAway(each as OpenDocument, box.job_id, () =>
     removeBox(box.job_id, box.name),
@@ -54,7 +54,7 @@ function Opened({ box, unsaved }: Props) {
         title={box.name}
         actions={
           <>
-            {told ? (
+            {saved ? (
               <Menu
                 trigger={
                   <IconButton label="More">

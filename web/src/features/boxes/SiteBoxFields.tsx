@@ -24,7 +24,7 @@ type Props = {
 };
 
 type Entry = NonNullable<SiteBoxDocument["entries"]>[number];
-type Met = SiteBoxResult["met"][number];
+type Meeting = SiteBoxResult["met"][number];
 type Contents = NonNullable<SiteBoxDocument["contents"]>;
 
 export function SiteBoxFields(props: Props) {
@@ -42,9 +42,9 @@ export function SiteBoxFields(props: Props) {
 /** Every run that meets here, and the wall that it comes in by. */
 function Meeting({ runIds, document, change, answer }: Props) {
   const entries = document.entries ?? [];
-  const place = (met: Met, fields: Partial<Entry>) => {
-    const { run, run_key } = met;
-    const end = met.end as Entry["end"];
+  const place = (meeting: Meeting, fields: Partial<Entry>) => {
+    const { run, run_key } = meeting;
+    const end = meeting.end as Entry["end"];
     const isOfMet = (entry: Entry) =>
       entry.end === end && (entry.run_key ? entry.run_key === run_key : entry.run === run);
     const others = entries.filter((entry) => !isOfMet(entry));
@@ -59,9 +59,9 @@ function Meeting({ runIds, document, change, answer }: Props) {
           None yet. In a run, name this box at its start or its end.
         </p>
       ) : null}
-      {answer.met.map((met) => {
-        const { id, run, end, conduit, wires, wall } = met;
-        const runId = runIds[met.run_key];
+      {answer.met.map((meeting) => {
+        const { id, run, end, conduit, wires, wall } = meeting;
+        const runId = runIds[meeting.run_key];
         return (
           <div key={id} className="grid grid-cols-[1.5rem_1fr] text-sm" data-met={id}>
             <b>{id}</b>
@@ -86,7 +86,7 @@ function Meeting({ runIds, document, change, answer }: Props) {
                   label={`Wall of ${id}`}
                   value={wall}
                   options={WALLS}
-                  onChange={(next) => place(met, { wall: next as Wall })}
+                  onChange={(next) => place(meeting, { wall: next as Wall })}
                 />
               </p>
             </div>

@@ -4,7 +4,7 @@ import type { Schemas } from "@/api/client";
 import { checkSiteBox, type JobBox, keys, saveBox } from "@/api/queries";
 import { useOpened } from "@/features/documents/useOpened";
 import type { Draft } from "@/model/drafts";
-import { type Fields, said } from "@/model/wires";
+import { type Fields, withoutUndefined } from "@/model/wires";
 import { useCheck } from "@/state/useCheck";
 import { useSavedDocument } from "@/ui/useSavedDocument";
 
@@ -18,12 +18,14 @@ export function useSiteBox(box: JobBox, drafts: readonly Draft[]) {
     send: (next, baseVersion) => saveBox(box.job_id, next, baseVersion),
     done: () => void queries.invalidateQueries({ queryKey: keys.boxes(box.job_id) }),
   });
-  const checked = useCheck(`box ${box.job_id}`, document, async (asked, signal) => {
-    return (await checkSiteBox(box.job_id, asked, signal)) as SiteBoxResult;
+  const checked = useCheck(`box ${box.job_id}`, document, async (next, signal) => {
+    return (await checkSiteBox(box.job_id, next, signal)) as SiteBoxResult;
   });
   useSavedDocument(each, { readable: checked.problems.size === 0 });
   const change = (fields: Fields<SiteBoxDocument>) =>
-    each.store.getState().change((before) => said<SiteBoxDocument>({ ...before, ...fields }));
+    each.store
+      .getState()
+      .change((before) => withoutUndefined<SiteBoxDocument>({ ...before, ...fields }));
   return { ...checked, each, answer: checked.answer ?? box.result, document, change };
 }
 

@@ -3,7 +3,7 @@
 import { CHECKS } from "@/api/queries";
 import { BoxDrawing } from "@/drawing/BoxDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
-import { type Fields, said } from "@/model/wires";
+import { type Fields, withoutUndefined } from "@/model/wires";
 import { useCheck } from "@/state/useCheck";
 import { Headline, standing, Verdict } from "@/ui/Verdict";
 import { type BoxDocument, BoxFields } from "./BoxFields";
@@ -26,7 +26,7 @@ export default function BoxCheck() {
   const [document, setDocument] = useRemembered("box", FIRST);
   const { answer, old, problems, refusal } = useCheck("box", document, CHECKS.box);
   const change = (fields: Fields<BoxDocument>) =>
-    setDocument(said<BoxDocument>({ ...document, ...fields }));
+    setDocument(withoutUndefined<BoxDocument>({ ...document, ...fields }));
   return (
     <SplitPane
       old={old}

@@ -207,13 +207,13 @@ function WhichBox({ document, change }: Props) {
 }
 
 function RingField({ document, change }: Props) {
-  const said = (document.rings ?? []).join(" + ");
+  const rings = (document.rings ?? []).join(" + ");
   const [typed, setTyped] = useState<string | null>(null);
   return (
     <TextField
       label="Rings on it, in³"
       placeholder="none, or 6.5 + 3"
-      value={typed ?? said}
+      value={typed ?? rings}
       onBlur={() => setTyped(null)}
       onChange={(event) => {
         setTyped(event.target.value);

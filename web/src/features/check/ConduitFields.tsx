@@ -1,12 +1,12 @@
 // What the conduit is, by which country's rule, and what of the run that rule asks for.
 import { useCatalogue } from "@/api/queries";
-import { type Fields, type FillDocument, said } from "@/model/wires";
+import { type Fields, type FillDocument, withoutUndefined } from "@/model/wires";
 import { problemAt } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
-import { asNumber, told } from "./fieldValues";
+import { asNumber, errorProps } from "./fieldValues";
 import { FIRST } from "./firstFill";
 import { SpareField } from "./SpareField";
 
@@ -34,7 +34,7 @@ export function WhichConduit({ document, setDocument }: Props) {
   const own = conduits.filter((conduit) => conduit.units === units);
   const { type = "", size = "" } = document.conduit ?? {};
   const change = (fields: Fields<FillDocument>) =>
-    setDocument(said<FillDocument>({ ...document, ...fields }));
+    setDocument(withoutUndefined<FillDocument>({ ...document, ...fields }));
   const types = [
     ...new Map(own.map((each) => [each.type, each.name.replace(/ \S+( \d\/\d)?$/, "")])),
   ];
@@ -88,7 +88,7 @@ export function OfTheRun({
 }: Props & { problems: ReadonlyMap<string, string> }) {
   const byFactor = document.method === "factor";
   const change = (fields: Fields<FillDocument>) =>
-    setDocument(said<FillDocument>({ ...document, ...fields }));
+    setDocument(withoutUndefined<FillDocument>({ ...document, ...fields }));
   return (
     <div className="grid grid-cols-2 items-end gap-3 border-t border-line pt-4">
       <TextField
@@ -96,7 +96,7 @@ export function OfTheRun({
         data-path="length"
         value={String(document.length ?? "")}
         onChange={(event) => change({ length: event.target.value || undefined })}
-        {...told(problemAt(problems, "length"))}
+        {...errorProps(problemAt(problems, "length"))}
       />
       <TextField
         label="Right-angle bends"
@@ -104,7 +104,7 @@ export function OfTheRun({
         inputMode="numeric"
         value={String(document.bends ?? "")}
         onChange={(event) => change({ bends: asNumber(event.target.value) })}
-        {...told(problemAt(problems, "bends"))}
+        {...errorProps(problemAt(problems, "bends"))}
       />
       <SpareField
         value={document.spare}

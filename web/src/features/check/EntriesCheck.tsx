@@ -4,7 +4,7 @@ import { CHECKS } from "@/api/queries";
 import { EntriesDrawing } from "@/drawing/EntriesDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { asText } from "@/model/document";
-import { type Fields, said } from "@/model/wires";
+import { type Fields, withoutUndefined } from "@/model/wires";
 import { COUNTRY_OF, TRADE, wordFor } from "@/model/wording";
 import { useCheck } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
@@ -42,7 +42,7 @@ export default function EntriesCheck() {
   const [document, setDocument] = useRemembered("entries", FIRST);
   const { answer, old, problems, refusal } = useCheck("entries", document, CHECKS.entries);
   const change = (fields: Fields<EntriesDocument>) =>
-    setDocument(said<EntriesDocument>({ ...document, ...fields }));
+    setDocument(withoutUndefined<EntriesDocument>({ ...document, ...fields }));
   const { box, units, entries, device = false } = document;
   return (
     <SplitPane

@@ -4,7 +4,7 @@ import { CHECKS, useCatalogue } from "@/api/queries";
 import { PullBoxDrawing } from "@/drawing/PullBoxDrawing";
 import { CountField } from "@/features/wires/CountField";
 import { FillFindings } from "@/features/wires/FillFindings";
-import { type Fields, said, sizeName } from "@/model/wires";
+import { type Fields, sizeName, withoutUndefined } from "@/model/wires";
 import { COUNTRY_OF, TRADE, wordFor } from "@/model/wording";
 import { useCheck } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
@@ -37,7 +37,7 @@ export default function PullBoxCheck() {
   const [document, setDocument] = useRemembered("pullbox", FIRST);
   const { answer, old, problems, refusal } = useCheck("pullbox", document, CHECKS.pullbox);
   const change = (fields: Fields<PullBoxDocument>) =>
-    setDocument(said<PullBoxDocument>({ ...document, ...fields }));
+    setDocument(withoutUndefined<PullBoxDocument>({ ...document, ...fields }));
   const { units, entries, pulls = [] } = document;
   const raceway = wordFor(TRADE.raceway, COUNTRY_OF[units]);
   const ids = entries.map(({ id }) => ({ value: id, label: id }));

@@ -1,6 +1,6 @@
 // A share of the room to keep free for later.
 import { TextField } from "@/ui/TextField";
-import { asNumber, told } from "./fieldValues";
+import { asNumber, errorProps } from "./fieldValues";
 
 type Props = {
   value: number | undefined;
@@ -17,7 +17,7 @@ export function SpareField({ value, onChange, problem }: Props) {
       value={String(value ?? "")}
       placeholder="0"
       onChange={(event) => onChange(asNumber(event.target.value))}
-      {...told(problem)}
+      {...errorProps(problem)}
     />
   );
 }

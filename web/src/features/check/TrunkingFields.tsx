@@ -4,7 +4,7 @@ import type { Fields, FillDocument } from "@/model/wires";
 import { problemAt } from "@/state/useCheck";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
-import { told } from "./fieldValues";
+import { errorProps } from "./fieldValues";
 import { SpareField } from "./SpareField";
 
 type Props = {
@@ -55,7 +55,7 @@ export function TrunkingFields({ document, change, problems }: Props) {
               onChange={(event) =>
                 change({ trunking: { ...document.trunking, [side]: event.target.value } })
               }
-              {...told(problemAt(problems, `trunking.${side}`))}
+              {...errorProps(problemAt(problems, `trunking.${side}`))}
             />
           ))}
         </div>

@@ -9,6 +9,6 @@ export function asNumber(text: string): number | undefined {
   return Number.isFinite(value) ? value : (text as unknown as number);
 }
 
-export function told(problem: string | undefined) {
+export function errorProps(problem: string | undefined) {
   return problem ? { problem: `Expected ${problem}` } : {};
 }

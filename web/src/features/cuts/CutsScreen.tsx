@@ -47,7 +47,7 @@ function Opened({ stock, unsaved }: Props) {
     stock,
     unsaved.drafts,
   );
-  const told = useStore(each.store, (state) => state.baseVersion > 0);
+  const saved = useStore(each.store, (state) => state.baseVersion > 0);
   const [history, setHistory] = useState(false);
   const anything = shown?.conduits.some(({ cuts }) => cuts) ?? false;
   return (
@@ -57,7 +57,7 @@ function Opened({ stock, unsaved }: Props) {
           title="Cut list"
           actions={
             <>
-              {told ? (
+              {saved ? (
                 <Menu
                   trigger={
                     <IconButton label="More">

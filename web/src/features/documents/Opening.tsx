@@ -23,7 +23,7 @@ type Props<T> = {
 };
 
 export function Opening<T>({ of, what, queryKey, load, failed, children }: Props<T>) {
-  const asked = useQuery({
+  const query = useQuery({
     queryKey,
     queryFn: load,
     // The screen holds it from here on; opening it again asks again.
@@ -31,12 +31,12 @@ export function Opening<T>({ of, what, queryKey, load, failed, children }: Props
     staleTime: Infinity,
   });
   const unsaved = useDraftsOf(of.kind, of.id);
-  if (asked.isError) {
-    const again = failed ?? (() => void asked.refetch());
-    return <LoadingScreen what={asked.error.message} retry={again} />;
+  if (query.isError) {
+    const again = failed ?? (() => void query.refetch());
+    return <LoadingScreen what={query.error.message} retry={again} />;
   }
-  if (asked.isPending || !unsaved) {
+  if (query.isPending || !unsaved) {
     return <LoadingScreen what={`Opening ${what}`} />;
   }
-  return children(asked.data, unsaved);
+  return children(query.data, unsaved);
 }

@@ -61,7 +61,7 @@ function Opened({ list }: { list: Fittings }) {
   const document = useStore(each.store, (state) => state.current());
   const saving = useStore(each.store, (state) => state.saving);
   const kept = useStore(each.store, (state) => state.kept);
-  const told = useStore(each.store, (state) => state.baseVersion > 0);
+  const saved = useStore(each.store, (state) => state.baseVersion > 0);
   const change = each.store.getState().change;
   const own = document.fittings ?? [];
   // What is half typed is kept as a draft, and sent once it is whole.
@@ -115,7 +115,7 @@ function Opened({ list }: { list: Fittings }) {
           Add a fitting
         </Button>
         <SavingState saving={saving} kept={kept} />
-        {told ? <FittingsHistory each={each} versions={fittingsVersions()} /> : null}
+        {saved ? <FittingsHistory each={each} versions={fittingsVersions()} /> : null}
       </div>
       <p className="pt-3 text-xs text-soft">
         A photograph of each has its place in the list, and can't be put there yet.

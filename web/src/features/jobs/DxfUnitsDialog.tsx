@@ -21,11 +21,11 @@ type Drawn = typeof FILE | Units;
 
 const LONGEST_MS = 30_000;
 
-const told = (length: number) => String(Number(length.toFixed(2)));
+const figure = (length: number) => String(Number(length.toFixed(2)));
 
 function span(radii: readonly number[]): string {
-  const least = told(Math.min(...radii));
-  const most = told(Math.max(...radii));
+  const least = figure(Math.min(...radii));
+  const most = figure(Math.max(...radii));
   return least === most ? least : `${least} to ${most}`;
 }
 
@@ -56,7 +56,7 @@ export function DxfUnitsDialog({ drawing, units, close, take }: Props) {
     },
   });
   const arcs = read.data?.radii.length ? read.data : null;
-  const asked = read.error instanceof Refused ? read.error.problem.errors?.[0] : undefined;
+  const problem = read.error instanceof Refused ? read.error.problem.errors?.[0] : undefined;
   return (
     <Dialog
       title={`A run from ${drawing.name}`}
@@ -77,13 +77,13 @@ export function DxfUnitsDialog({ drawing, units, close, take }: Props) {
         />
         {read.error ? (
           <p role="alert" className="text-sm text-brick">
-            {asked ? `Expected ${asked.expected}.` : read.error.message}
+            {problem ? `Expected ${problem.expected}.` : read.error.message}
           </p>
         ) : null}
         {arcs ? (
           <p role="status" className="rounded-md bg-raised px-3 py-2">
             {`Its arcs are drawn with a radius of ${span(arcs.radii)} ${units}. Each becomes one bend with
-            the radius of ${arcs.bender.name}, ${told(arcs.bender.radius)} ${units}; the corners
+            the radius of ${arcs.bender.name}, ${figure(arcs.bender.radius)} ${units}; the corners
             stay where they are.`}
           </p>
         ) : null}

@@ -1,7 +1,7 @@
 // The runs of a job: looked for, sorted, at a stage; each with its shape, and their totals.
 import { useState } from "react";
 import type { Schemas } from "@/api/client";
-import { type RunsAsked, useRuns } from "@/api/queries";
+import { type RunsFilter, useRuns } from "@/api/queries";
 import { Button } from "@/ui/Button";
 import { Reading } from "@/ui/Reading";
 import { Select } from "@/ui/Select";
@@ -9,7 +9,7 @@ import { TextField } from "@/ui/TextField";
 import { RunRow } from "./RunRow";
 import { STAGE_WORDS, STAGES } from "./stages";
 
-const BY: Readonly<Record<RunsAsked["by"], string>> = {
+const BY: Readonly<Record<RunsFilter["by"], string>> = {
   name: "by name",
   changed: "last changed first",
   longest: "longest first",
@@ -19,34 +19,34 @@ const BY: Readonly<Record<RunsAsked["by"], string>> = {
 const ANY = "any";
 
 export function Runs({ job }: { job: Schemas["JobDetail"] }) {
-  const [asked, setAsked] = useState<RunsAsked>({ search: "", by: "name", stage: null });
-  const { runs, more, next, busy } = useRuns(job.id, asked);
-  const change = (fields: Partial<RunsAsked>) => setAsked((now) => ({ ...now, ...fields }));
+  const [filter, setFilter] = useState<RunsFilter>({ search: "", by: "name", stage: null });
+  const { runs, more, next, busy } = useRuns(job.id, filter);
+  const change = (fields: Partial<RunsFilter>) => setFilter((now) => ({ ...now, ...fields }));
   return (
     <>
       <div className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
         <TextField
           label="Look for a run"
           type="search"
-          value={asked.search}
+          value={filter.search}
           maxLength={120}
           onChange={(event) => change({ search: event.target.value })}
         />
         <Select
           label="Sort the runs"
-          value={asked.by}
+          value={filter.by}
           options={Object.entries(BY).map(([value, label]) => ({ value, label }))}
-          onChange={(by) => change({ by: by as RunsAsked["by"] })}
+          onChange={(by) => change({ by: by as RunsFilter["by"] })}
         />
         <Select
           label="At which stage"
-          value={asked.stage ?? ANY}
+          value={filter.stage ?? ANY}
           options={[
             { value: ANY, label: "at any stage" },
             ...STAGES.map((stage) => ({ value: stage, label: STAGE_WORDS[stage] })),
           ]}
           onChange={(stage) =>
-            change({ stage: stage === ANY ? null : (stage as RunsAsked["stage"]) })
+            change({ stage: stage === ANY ? null : (stage as RunsFilter["stage"]) })
           }
         />
         <Totals job={job} />

@@ -39,7 +39,7 @@ export function StartLine() {
           label="Fitting at the start"
           value={start?.kind ?? "open"}
           own={start?.own}
-          onChange={(said) => change(setStart(said))}
+          onChange={(choice) => change(setStart(choice))}
         />
       </p>
       {all || start?.allowance !== undefined ? (

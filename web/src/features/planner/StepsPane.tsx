@@ -164,14 +164,14 @@ const Step = memo(function Step({ step, order, plan, takes, before }: StepProps)
       </p>
       {bend && takes.length > 1 ? <BendStance bend={bend.bend} takes={takes} /> : null}
       {bend ? <SmallPictures bend={bend} plan={plan} mark={order.marks[bend.bend]?.text} /> : null}
-      {bend?.meets.map((met) => (
+      {bend?.meets.map((collision) => (
         <div
-          key={met.what}
-          data-meets={met.what}
+          key={collision.what}
+          data-meets={collision.what}
           className="mt-1.5 border-l-3 border-amber pl-2.5 text-sm"
         >
           <p>
-            <Figures text={met.text} />
+            <Figures text={collision.text} />
           </p>
         </div>
       ))}
@@ -207,15 +207,15 @@ const SmallPictures = memo(function SmallPictures({ bend, plan, mark }: Pictured
 
 /** Where one bend is made, where that is not as the rest of the piece. */
 function BendStance({ bend, takes }: { bend: number; takes: readonly Place[] }) {
-  const said = useDocument().stances?.find((each) => each.bend === bend)?.place ?? USUAL;
+  const place = useDocument().stances?.find((each) => each.bend === bend)?.place ?? USUAL;
   const change = usePlanner((state) => state.change);
   return (
     <p className="text-sm text-soft">
       Made{" "}
       <WordField
         label={`Where bend ${bend + 1} is made`}
-        value={said}
-        words={placeWords("as usual", takes, said)}
+        value={place}
+        words={placeWords("as usual", takes, place)}
         onChange={(next) => change(setBendStance(bend, next === USUAL ? undefined : next))}
       />
     </p>

@@ -90,12 +90,12 @@ export function EndFitting({ field, label, ...of }: OfLine & { field: string; la
       label={label}
       value={String(value ?? "open")}
       own={own}
-      onChange={({ kind, ...said }) => change(setLine(of.index, { [field]: kind, ...said }))}
+      onChange={({ kind, ...choice }) => change(setLine(of.index, { [field]: kind, ...choice }))}
     />
   );
 }
 
-type FittingSaid = {
+type FittingChoice = {
   kind: FittingKind;
   allowance: string | number | undefined;
   own: string | undefined;
@@ -111,7 +111,7 @@ export function FittingField({
   label: string;
   value: string;
   own: string | undefined;
-  onChange: (said: FittingSaid) => void;
+  onChange: (choice: FittingChoice) => void;
 }) {
   const units = usePlanner((state) => state.history.present.units);
   const fittings = useCatalogue().data?.fittings ?? [{ kind: value, name: "…", name_uk: "…" }];
@@ -129,7 +129,7 @@ export function FittingField({
     } else if (!chosen.startsWith(OWN)) {
       // What an own fitting said of the pipe's end goes with it.
       const kind = chosen as FittingKind;
-      onChange(own ? { kind, allowance: undefined, own: undefined } : ({ kind } as FittingSaid));
+      onChange(own ? { kind, allowance: undefined, own: undefined } : ({ kind } as FittingChoice));
     }
   };
   return (

@@ -10,12 +10,12 @@ export function useUnitsChange(): readonly [(units: Units) => Promise<void>, str
   const [problem, setProblem] = useState<string | null>(null);
 
   const changeUnits = async (units: Units) => {
-    const asked = store.getState().history.present;
+    const before = store.getState().history.present;
     try {
-      const converted = await convertRun(asked, units);
+      const converted = await convertRun(before, units);
       setProblem(null);
       // What was typed while the answer came is newer than the answer.
-      if (store.getState().history.present === asked) {
+      if (store.getState().history.present === before) {
         store.getState().change(() => converted);
       }
     } catch {

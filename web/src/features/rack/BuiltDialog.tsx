@@ -12,7 +12,7 @@ import { degrees } from "@/ui/degrees";
 import { TextField } from "@/ui/TextField";
 
 type Props = { pipe: RackPlan["pipes"][number]; rack: Rack; close: () => void };
-type Told = { readonly bend: number; readonly mark: string; readonly angle: string };
+type ReadBend = { readonly bend: number; readonly mark: string; readonly angle: string };
 
 export function BuiltDialog({ pipe, rack, close }: Props) {
   const change = usePlanner((state) => state.change);
@@ -20,16 +20,16 @@ export function BuiltDialog({ pipe, rack, close }: Props) {
   // A wide bend in shots is told as a whole, by its angle alone.
   const concentric = rack.corners === "concentric";
   const corners = cornersOf(pipe);
-  const [told, setTold] = useState<readonly Told[]>(
+  const [read, setRead] = useState<readonly ReadBend[]>(
     corners.map((_, bend) => {
       const known = before.find((each) => each.bend === bend);
       return { bend, mark: asText(known?.mark), angle: asText(known?.angle) };
     }),
   );
-  const write = (bend: number, fields: Partial<Told>) =>
-    setTold(told.map((each) => (each.bend === bend ? { ...each, ...fields } : each)));
+  const write = (bend: number, fields: Partial<ReadBend>) =>
+    setRead(read.map((each) => (each.bend === bend ? { ...each, ...fields } : each)));
   const keep = () => {
-    change(setBuilt(pipe.pipe, told.flatMap(asBuilt)));
+    change(setBuilt(pipe.pipe, read.flatMap(asBuilt)));
     close();
   };
   return (
@@ -54,14 +54,14 @@ export function BuiltDialog({ pipe, rack, close }: Props) {
             {concentric ? null : (
               <TextField
                 label="Its mark was put at"
-                value={told[bend]?.mark ?? ""}
+                value={read[bend]?.mark ?? ""}
                 placeholder={text}
                 onChange={(event) => write(bend, { mark: event.target.value })}
               />
             )}
             <TextField
               label="It kept, degrees"
-              value={told[bend]?.angle ?? ""}
+              value={read[bend]?.angle ?? ""}
               placeholder={String(Number(angle.toFixed(2)))}
               onChange={(event) => write(bend, { angle: event.target.value })}
             />
@@ -91,7 +91,7 @@ function cornersOf(pipe: Props["pipe"]): { text: string; angle: number }[] {
   });
 }
 
-function asBuilt({ bend, mark, angle }: Told): BuiltBend[] {
+function asBuilt({ bend, mark, angle }: ReadBend): BuiltBend[] {
   if (!mark.trim() && !angle.trim()) {
     return [];
   }

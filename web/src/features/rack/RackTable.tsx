@@ -18,8 +18,8 @@ type Props = {
 };
 
 export function RackTable({ plan, rack, lit, point }: Props) {
-  const [asked, setAsked] = useState<number | null>(null);
-  const built = plan.pipes.find(({ pipe }) => pipe === asked);
+  const [opened, setOpened] = useState<number | null>(null);
+  const built = plan.pipes.find(({ pipe }) => pipe === opened);
   return (
     <>
       <table className="w-full text-sm">
@@ -80,7 +80,7 @@ export function RackTable({ plan, rack, lit, point }: Props) {
                     weight="quiet"
                     className="px-2 text-xs"
                     aria-label={`Pipe ${pipe.pipe + 1} as built`}
-                    onClick={() => setAsked(pipe.pipe)}
+                    onClick={() => setOpened(pipe.pipe)}
                   >
                     {pipe.built_as.length > 0 ? "Built" : "As built"}
                   </Button>
@@ -90,7 +90,7 @@ export function RackTable({ plan, rack, lit, point }: Props) {
           })}
         </tbody>
       </table>
-      {built ? <BuiltDialog pipe={built} rack={rack} close={() => setAsked(null)} /> : null}
+      {built ? <BuiltDialog pipe={built} rack={rack} close={() => setOpened(null)} /> : null}
     </>
   );
 }

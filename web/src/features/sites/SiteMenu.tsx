@@ -23,7 +23,7 @@ export function SiteMenu({ siteId, editing, trouble, history, remove }: Props) {
   const drawing = useRef<HTMLInputElement>(null);
   const picture = useRef<HTMLInputElement>(null);
   const fetched = (name: string) => window.location.assign(`/api/sites/${siteId}/${name}`);
-  const told = async (work: () => Promise<void>) => {
+  const reported = async (work: () => Promise<void>) => {
     trouble("");
     try {
       await work();
@@ -79,21 +79,21 @@ export function SiteMenu({ siteId, editing, trouble, history, remove }: Props) {
         field={plan}
         label="GeoJSON or DXF file"
         accept=".geojson,.json,.dxf"
-        onFile={(file) => void told(() => bringIn(file))}
+        onFile={(file) => void reported(() => bringIn(file))}
       />
       <FileField
         field={drawing}
         label="Drawing under the plan"
         accept=".dxf"
         onFile={(file) =>
-          void told(async () => change(layUnder(await readSiteDxf(await file.text()))))
+          void reported(async () => change(layUnder(await readSiteDxf(await file.text()))))
         }
       />
       <FileField
         field={picture}
         label="Picture under the plan"
         accept="image/png,image/jpeg"
-        onFile={(file) => void told(() => lay(file))}
+        onFile={(file) => void reported(() => lay(file))}
       />
     </>
   );

@@ -31,7 +31,7 @@ import { StretchPane } from "./StretchPane";
 import { useDrawing } from "./useDrawing";
 import { useSite } from "./useSite";
 
-type Beside = "answers" | "drawn" | "stretch";
+type Pane = "answers" | "drawn" | "stretch";
 
 export default function SiteScreen() {
   const siteId = Number(useParams().siteId);
@@ -61,7 +61,7 @@ function Opened({ site, unsaved }: Props) {
   const [history, setHistory] = useState(false);
   const [trouble, setTrouble] = useState("");
   const [chosen, setChosen] = useState<string | null>(null);
-  const [beside, setBeside] = useState<Beside>("answers");
+  const [pane, setPane] = useState<Pane>("answers");
   const drawing = useDrawing(change);
   const remove = usePutAway(each as OpenDocument, site.job_id, () => removeSite(site.id));
   const navigate = useNavigate();
@@ -72,7 +72,7 @@ function Opened({ site, unsaved }: Props) {
   };
   const choose = useCallback((name: string | null) => {
     setChosen(name);
-    setBeside(name === null ? "answers" : "stretch");
+    setPane(name === null ? "answers" : "stretch");
   }, []);
   const stretch = answer?.stretches.find(({ name }) => name === chosen) ?? null;
   const most = document.rules?.most_degrees ?? answer?.schools[0]?.most_degrees ?? 1;
@@ -141,13 +141,13 @@ function Opened({ site, unsaved }: Props) {
           <div className="pb-3">
             <SegmentedControl
               label="Beside the plan"
-              value={beside}
+              value={pane}
               options={[
                 { value: "answers", label: "What it comes to" },
                 { value: "drawn", label: "What is drawn" },
                 ...(stretch ? [{ value: "stretch" as const, label: stretch.name }] : []),
               ]}
-              onChange={setBeside}
+              onChange={setPane}
             />
           </div>
           {[...problems].map(([path, expected]) => (
@@ -160,14 +160,14 @@ function Opened({ site, unsaved }: Props) {
               {refusal || trouble}
             </p>
           ) : null}
-          {beside === "drawn" ? (
+          {pane === "drawn" ? (
             <div className="grid gap-5">
               <SitePlaces editing={editing} />
               <SiteTrenches editing={editing} />
               <SiteCables editing={editing} />
               <SitePicture editing={editing} measure={() => drawing.take("measure")} />
             </div>
-          ) : beside === "stretch" && answer && stretch ? (
+          ) : pane === "stretch" && answer && stretch ? (
             <StretchPane
               plan={answer}
               stretch={stretch}

@@ -148,14 +148,14 @@ function TrenchRow({ editing, trench, at }: RowProps) {
                   : `Turn before leg ${leg + 1} of ${trench.name}, degrees to the left`
               }
               value={turn}
-              onNumber={(said) => change(setLeg(at, leg, { turn: said }))}
+              onNumber={(value) => change(setLeg(at, leg, { turn: value }))}
             />
             <span className="text-soft">° for </span>
             <SiteNumber
               path={`${path}.legs[${leg}].length`}
               label={`Length of leg ${leg + 1} of ${trench.name}, m`}
               value={length}
-              onNumber={(said) => change(setLeg(at, leg, { length: Math.max(said, 0.1) }))}
+              onNumber={(value) => change(setLeg(at, leg, { length: Math.max(value, 0.1) }))}
             />
             <span className="text-soft"> m</span>
           </li>

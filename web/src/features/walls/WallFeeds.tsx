@@ -209,7 +209,7 @@ function Knockout({ end, feed, at }: { end: "from" | "to"; feed: Feed; at: numbe
   const taken = useWallChecks(
     ({ plan }) => plan?.feeds.find(({ number }) => number === at)?.[`${end}_knockout`] ?? "",
   );
-  const said = feed[`${end}_knockout`] ?? "";
+  const chosen = feed[`${end}_knockout`] ?? "";
   if (named.length === 0) {
     return null;
   }
@@ -218,9 +218,9 @@ function Knockout({ end, feed, at }: { end: "from" | "to"; feed: Feed; at: numbe
       {" ("}
       <WallWord
         label={`Knockout of ${feed[end]}, feed ${at + 1}`}
-        value={said}
+        value={chosen}
         options={[
-          { value: "", label: said || !taken ? "as Yarrow takes it" : taken },
+          { value: "", label: chosen || !taken ? "as Yarrow takes it" : taken },
           ...choices(named),
         ]}
         onChange={(name) => change(setFeed(at, { [`${end}_knockout`]: name }))}

@@ -30,7 +30,7 @@ export function WallFrame() {
   const middles = useWallDocument((wall) => wall.studs.at ?? []);
   const change = useWallChange();
   // As it is typed: what is half typed names no studs yet.
-  const [said, setSaid] = useState(() => middles.join(", "));
+  const [typed, setTyped] = useState(() => middles.join(", "));
   const wall = useWallDocument(
     ({ length, height, units, studs, openings, corners, conduit, bender, plates }) => ({
       length,
@@ -111,11 +111,11 @@ export function WallFrame() {
         <WallField
           path="studs.at"
           label="The middles of the studs, one by one"
-          value={said}
+          value={typed}
           text
           placeholder="as they are spaced"
           onType={(text) => {
-            setSaid(text);
+            setTyped(text);
             change(placeStuds(text));
           }}
         />

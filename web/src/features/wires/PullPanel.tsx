@@ -139,8 +139,8 @@ function Ways({ answer }: { answer: PullAnswer }) {
               the {way.feed}
               {way.feed === answer.pull.feed_at ? <b> (easier)</b> : ""}
             </td>
-            <td className="text-right font-semibold">{told(way.most_tension)}</td>
-            <td className="text-right font-semibold">{told(way.most_side_wall)}</td>
+            <td className="text-right font-semibold">{figure(way.most_tension)}</td>
+            <td className="text-right font-semibold">{figure(way.most_side_wall)}</td>
             <td className="py-1 pl-4">
               <Along way={way} />
             </td>
@@ -175,6 +175,6 @@ function Along({ way }: { way: Way }) {
   );
 }
 
-function told(value: number): string {
+function figure(value: number): string {
   return value < 10 ? value.toFixed(1) : value.toFixed(0);
 }

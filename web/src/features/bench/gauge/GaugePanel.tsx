@@ -58,7 +58,7 @@ export function GaugePanel({ source, setSource, plan, stop, keep }: Props) {
               ) : reading.loaded && angle >= stop - LEAD ? (
                 <span className="text-6xl text-brick desk:text-8xl">Stop</span>
               ) : (
-                <span className="text-6xl tabular-nums desk:text-8xl">{told(angle)}°</span>
+                <span className="text-6xl tabular-nums desk:text-8xl">{degreesText(angle)}°</span>
               )}
             </p>
             {stayed !== null ? (
@@ -94,7 +94,7 @@ const SAYS: Readonly<Record<Source, Readonly<Record<"silent" | "absent", string>
   phone: { silent: "", absent: "This device does not tell how it lies. Read by hand." },
 };
 
-function told(angle: number): string {
+function degreesText(angle: number): string {
   return `${angle < -0.05 ? "−" : ""}${Math.abs(angle).toFixed(1)}`;
 }
 

@@ -70,10 +70,10 @@ def a_box(box: object = "square-4-1-1/2", **what: Any) -> BoxResult:
     return box_document({"format": "yarrow.box/1", "box": box, **what})
 
 
-def said(result: Any, code: str) -> Finding:
+def finding_in(result: Any, code: str) -> Finding:
     found: Finding = next(each for each in result.findings if each.code == code)
     return found
 
 
-def said_codes(result: Any) -> list[str]:
+def codes_in(result: Any) -> list[str]:
     return [each.code for each in result.findings]

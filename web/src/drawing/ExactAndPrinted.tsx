@@ -17,7 +17,7 @@ const TAG_Y = 26;
 const MARGIN = 12;
 const FIGURE = 13;
 
-export function Beside({ plan, flat, at, room }: Props) {
+export function ExactAndPrinted({ plan, flat, at, room }: Props) {
   const { beside } = plan;
   if (!beside || beside.path.length === 0 || plan.comes_out_as.length === 0) {
     return null;

@@ -11,7 +11,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from core.tests.builders import end, run, turn
-from core.tests.fill.asking import by_area
+from core.tests.fill.helpers import by_area
 from core.tests.properties.strategies import makeable_runs
 from yarrow import plan_values
 from yarrow.catalog.wiring import uk_cables, us_wires
@@ -27,7 +27,7 @@ from yarrow.documents.schedule import (
     schedule_csv,
     wires_of_row,
 )
-from yarrow.documents.wire_notation import read_wires_said, said_wires
+from yarrow.documents.wire_notation import read_wire_text, wire_text
 from yarrow.measure.units import Unit
 
 HEAD = "name,type,size,length,bends,wires"
@@ -58,7 +58,7 @@ class AsItIsSaid(unittest.TestCase):
         }
         for (text, unit), conductors in cases.items():
             with self.subTest(text=text):
-                self.assertEqual(read_wires_said(text, unit), conductors)
+                self.assertEqual(read_wire_text(text, unit), conductors)
 
     def test_what_is_no_wire_is_shown_as_it_was_written(self) -> None:
         for text in (
@@ -71,7 +71,7 @@ class AsItIsSaid(unittest.TestCase):
             "9 x 12 in y",
         ):
             with self.subTest(text=text), self.assertRaises(DocumentError) as refused:
-                read_wires_said(f"1 x 12, {text}", "in")
+                read_wire_text(f"1 x 12, {text}", "in")
             self.assertIn(f'not "{text}"', refused.exception.expected)
 
     us = st.sampled_from(sorted(us_wires())).map(
@@ -89,10 +89,10 @@ class AsItIsSaid(unittest.TestCase):
         first = [{"count": count, **kind} for count, kind in listed]
         read = read_run(run(end(60), wires={"conductors": first})).setup.wires
         assert read is not None
-        said = said_wires(read.conductors)
+        said = wire_text(read.conductors)
         again = read_run(run(end(60), wires={"typed": said})).setup.wires
         assert again is not None
-        self.assertEqual(said_wires(again.conductors), said)
+        self.assertEqual(wire_text(again.conductors), said)
         self.assertEqual(
             sum(each.count for each in again.conductors), sum(count for count, _ in listed)
         )
