@@ -5,12 +5,14 @@ from __future__ import annotations
 from typing import Any
 
 from django.db import transaction
+from django.db.models import QuerySet
 
 import yarrow
 from accounts.models import Crew, Member
 from benders.models import CrewFittings
-from benders.policy import fittings_for, fittings_revisions_for
+from benders.policy import fittings_for
 from versions import services as versions
+from versions.changes import Changes
 
 
 def no_fittings() -> dict[str, Any]:
@@ -25,23 +27,29 @@ def save_fittings(member: Member, document: dict[str, Any], base_version: int) -
     Raises: DocumentError; VersionConflict, where it has been saved since.
     """
     Crew.objects.select_for_update().get(id=member.crew_id)
-    yarrow.read_own_fittings(document)
     rows = CrewFittings.objects.filter(crew_id=member.crew_id)
     row = versions.only(rows, base_version, document) or CrewFittings(crew_id=member.crew_id)
-    versions.write(row, member, document)
-    return row
+    return FITTINGS.write(row, member, document)
 
 
-@transaction.atomic
-def restore_fittings(member: Member, version: int, base_version: int) -> CrewFittings:
-    """Bring an earlier list back, as a new version.
+class FittingsChanges(Changes[CrewFittings]):
+    """Changes to crews' own fittings; a list is never removed."""
 
-    Raises: CrewFittings.DoesNotExist; FittingsRevision.DoesNotExist; VersionConflict;
-    DocumentError.
-    """
-    row_id = fittings_for(member).get().id
-    row: CrewFittings = versions.locked(fittings_for(member), row_id, base_version)
-    revision = fittings_revisions_for(member).get(fittings=row, version=version)
-    yarrow.read_own_fittings(revision.document)
-    versions.write(row, member, revision.document, restored_from=version)
-    return row
+    def every(self, member: Member) -> QuerySet[CrewFittings]:
+        """The crew's one."""
+        return fittings_for(member)
+
+    def write(
+        self,
+        row: CrewFittings,
+        member: Member,
+        document: dict[str, Any],
+        restored_from: int | None = None,
+    ) -> CrewFittings:
+        """Raises: DocumentError."""
+        yarrow.read_own_fittings(document)
+        versions.write(row, member, document, restored_from)
+        return row
+
+
+FITTINGS = FittingsChanges()

@@ -5,17 +5,12 @@ from __future__ import annotations
 from django.db.models import QuerySet
 
 from accounts.models import Member
-from benders.models import BenderRevision, CrewBender, CrewFittings, FittingsRevision
+from benders.models import CrewBender, CrewFittings
 
 
 def fittings_for(member: Member) -> QuerySet[CrewFittings]:
     """What the member's crew has measured of its fittings: one row or none."""
     return CrewFittings.objects.filter(crew_id=member.crew_id).select_related("updated_by")
-
-
-def fittings_revisions_for(member: Member) -> QuerySet[FittingsRevision]:
-    """The revisions of the fittings that a member can see."""
-    return FittingsRevision.objects.filter(fittings__in=fittings_for(member))
 
 
 def benders_for(member: Member) -> QuerySet[CrewBender]:
@@ -26,11 +21,6 @@ def benders_for(member: Member) -> QuerySet[CrewBender]:
 def removed_benders_for(member: Member) -> QuerySet[CrewBender]:
     """The benders that the member's crew has taken out."""
     return all_benders_for(member).exclude(removed_at=None)
-
-
-def bender_revisions_for(member: Member) -> QuerySet[BenderRevision]:
-    """The revisions of the benders that a member can see."""
-    return BenderRevision.objects.filter(bender__in=benders_for(member))
 
 
 def all_benders_for(member: Member) -> QuerySet[CrewBender]:

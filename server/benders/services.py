@@ -5,13 +5,15 @@ from __future__ import annotations
 from typing import Any
 
 from django.db import transaction
+from django.db.models import QuerySet
 from django.utils import timezone
 
 import yarrow
 from accounts.models import Member
 from benders.models import CrewBender
-from benders.policy import all_benders_for, bender_revisions_for, benders_for
+from benders.policy import all_benders_for, benders_for
 from versions import services as versions
+from versions.changes import Changes
 from yarrow.documents.bender_file import bender_numbers, carried_bender
 from yarrow.documents.errors import DocumentError
 from yarrow.measure.units import Unit
@@ -22,21 +24,39 @@ MOST_BENDERS = 200
 @transaction.atomic
 def add_bender(member: Member, document: dict[str, Any]) -> CrewBender:
     """A new bender. Raises: DocumentError, where it can't be read or there are too many."""
-    _check_benders_room(member)
-    return _written_bender(CrewBender(crew_id=member.crew_id), member, document)
+    _check_benders_room(member.crew_id)
+    return BENDERS.write(CrewBender(crew_id=member.crew_id), member, document)
 
 
-@transaction.atomic
-def save_bender(
-    member: Member, bender_id: int, document: dict[str, Any], base_version: int
-) -> CrewBender:
-    """Other numbers for a bender.
+class BenderChanges(Changes[CrewBender]):
+    """Changes to a crew's benders; runs keep the numbers that they were planned with."""
 
-    Raises: CrewBender.DoesNotExist; DocumentError; VersionConflict, where it has been saved since:
-    nothing changes.
-    """
-    bender = versions.locked(benders_for(member), bender_id, base_version, document)
-    return _written_bender(bender, member, document)
+    def every(self, member: Member) -> QuerySet[CrewBender]:
+        """The crew's."""
+        return all_benders_for(member)
+
+    def removed(self, member: Member) -> QuerySet[CrewBender]:
+        """Also one that is there: it is where it was wanted."""
+        return self.every(member)
+
+    def check_room(self, row: CrewBender) -> None:
+        """In its crew. Raises: DocumentError."""
+        _check_benders_room(row.crew_id)
+
+    def write(
+        self,
+        row: CrewBender,
+        member: Member,
+        document: dict[str, Any],
+        restored_from: int | None = None,
+    ) -> CrewBender:
+        """Raises: DocumentError."""
+        row.name = bender_numbers(document).name
+        versions.write(row, member, document, restored_from)
+        return row
+
+
+BENDERS = BenderChanges()
 
 
 @transaction.atomic
@@ -52,18 +72,7 @@ def learn_bender(member: Member, bender_id: int, bends: list[dict[str, Any]]) ->
     document = yarrow.learn(bender.document, dated)
     if document == bender.document:
         return bender
-    return _written_bender(bender, member, document)
-
-
-@transaction.atomic
-def restore_bender(member: Member, bender_id: int, version: int, base_version: int) -> CrewBender:
-    """Bring an earlier revision of a bender back, as a new version.
-
-    Raises: as save_bender; BenderRevision.DoesNotExist.
-    """
-    bender = versions.locked(benders_for(member), bender_id, base_version)
-    revision = bender_revisions_for(member).get(bender=bender, version=version)
-    return _written_bender(bender, member, revision.document, restored_from=version)
+    return BENDERS.write(bender, member, document)
 
 
 def carried_by(bender: CrewBender, units: Unit) -> dict[str, Any]:
@@ -71,33 +80,6 @@ def carried_by(bender: CrewBender, units: Unit) -> dict[str, Any]:
     return {**carried_bender(bender.document, units), "kept": str(bender.id)}
 
 
-def remove_bender(member: Member, bender_id: int) -> None:
-    """Remove a bender; runs keep the numbers that they were planned with.
-
-    Raises: CrewBender.DoesNotExist.
-    """
-    versions.remove(benders_for(member).get(id=bender_id))
-
-
-def bring_back_bender(member: Member, bender_id: int) -> CrewBender:
-    """Bring back a bender that was taken out. Raises: CrewBender.DoesNotExist; DocumentError."""
-    bender = all_benders_for(member).get(id=bender_id)
-    _check_benders_room(member)
-    versions.bring_back(bender)
-    return bender
-
-
-def _check_benders_room(member: Member) -> None:
-    if benders_for(member).count() >= MOST_BENDERS:
+def _check_benders_room(crew_id: int) -> None:
+    if CrewBender.objects.filter(crew_id=crew_id, removed_at=None).count() >= MOST_BENDERS:
         raise DocumentError("bender", f"at most {MOST_BENDERS} benders in a crew")
-
-
-def _written_bender(
-    bender: CrewBender,
-    member: Member,
-    document: dict[str, Any],
-    restored_from: int | None = None,
-) -> CrewBender:
-    bender.name = bender_numbers(document).name
-    versions.write(bender, member, document, restored_from)
-    return bender

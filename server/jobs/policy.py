@@ -6,7 +6,6 @@ from django.db.models import QuerySet
 
 from accounts.models import Member
 from jobs.models import (
-    BoxRevision,
     Job,
     JobSite,
     JobStock,
@@ -15,9 +14,6 @@ from jobs.models import (
     Revision,
     Run,
     SiteBox,
-    SiteRevision,
-    StockRevision,
-    WallRevision,
 )
 
 
@@ -28,12 +24,17 @@ def jobs_for(member: Member) -> QuerySet[Job]:
 
 def runs_for(member: Member) -> QuerySet[Run]:
     """The runs of a member's crew, without those that were removed."""
-    return Run.objects.filter(job__crew_id=member.crew_id, removed_at=None)
+    return all_runs_for(member).filter(removed_at=None)
 
 
 def removed_runs_for(member: Member) -> QuerySet[Run]:
     """The runs of a member's crew that were removed."""
-    return Run.objects.filter(job__crew_id=member.crew_id).exclude(removed_at=None)
+    return all_runs_for(member).exclude(removed_at=None)
+
+
+def all_runs_for(member: Member) -> QuerySet[Run]:
+    """The runs of a member's crew, also those that were removed."""
+    return Run.objects.filter(job__crew_id=member.crew_id)
 
 
 def boxes_for(member: Member) -> QuerySet[SiteBox]:
@@ -46,11 +47,6 @@ def removed_boxes_for(member: Member) -> QuerySet[SiteBox]:
     return all_boxes_for(member).exclude(removed_at=None)
 
 
-def box_revisions_for(member: Member) -> QuerySet[BoxRevision]:
-    """The revisions of the boxes that a member can see."""
-    return BoxRevision.objects.filter(box__in=boxes_for(member))
-
-
 def all_boxes_for(member: Member) -> QuerySet[SiteBox]:
     """What is told of the boxes of a member's crew, also of those that were removed."""
     return SiteBox.objects.filter(job__crew_id=member.crew_id).select_related("updated_by")
@@ -58,42 +54,34 @@ def all_boxes_for(member: Member) -> QuerySet[SiteBox]:
 
 def walls_for(member: Member) -> QuerySet[JobWall]:
     """The framed walls of a member's crew's jobs, without those that were removed."""
-    return _every_wall_for(member).filter(removed_at=None)
+    return all_walls_for(member).filter(removed_at=None)
 
 
 def removed_walls_for(member: Member) -> QuerySet[JobWall]:
     """The framed walls of a member's crew's jobs that were removed."""
-    return _every_wall_for(member).exclude(removed_at=None)
+    return all_walls_for(member).exclude(removed_at=None)
 
 
-def _every_wall_for(member: Member) -> QuerySet[JobWall]:
+def all_walls_for(member: Member) -> QuerySet[JobWall]:
+    """The framed walls of a member's crew's jobs, also those that were removed."""
     walls = JobWall.objects.filter(job__crew_id=member.crew_id)
     return walls.select_related("updated_by", "job")
 
 
 def sites_for(member: Member) -> QuerySet[JobSite]:
     """The sites of ducts of a member's crew's jobs, without those that were removed."""
-    return _every_site_for(member).filter(removed_at=None)
+    return all_sites_for(member).filter(removed_at=None)
 
 
 def removed_sites_for(member: Member) -> QuerySet[JobSite]:
     """The sites of ducts of a member's crew's jobs that were removed."""
-    return _every_site_for(member).exclude(removed_at=None)
+    return all_sites_for(member).exclude(removed_at=None)
 
 
-def _every_site_for(member: Member) -> QuerySet[JobSite]:
+def all_sites_for(member: Member) -> QuerySet[JobSite]:
+    """The sites of ducts of a member's crew's jobs, also those that were removed."""
     sites = JobSite.objects.filter(job__crew_id=member.crew_id)
     return sites.select_related("updated_by", "job")
-
-
-def site_revisions_for(member: Member) -> QuerySet[SiteRevision]:
-    """The revisions of the sites that a member can see."""
-    return SiteRevision.objects.filter(site__in=sites_for(member))
-
-
-def wall_revisions_for(member: Member) -> QuerySet[WallRevision]:
-    """The revisions of the walls that a member can see."""
-    return WallRevision.objects.filter(wall__in=walls_for(member))
 
 
 def at_bench_for(member: Member) -> QuerySet[PieceAtBench]:
@@ -105,11 +93,6 @@ def at_bench_for(member: Member) -> QuerySet[PieceAtBench]:
 def stocks_for(member: Member) -> QuerySet[JobStock]:
     """The stocks of a member's crew's jobs."""
     return JobStock.objects.filter(job__crew_id=member.crew_id).select_related("updated_by", "job")
-
-
-def stock_revisions_for(member: Member) -> QuerySet[StockRevision]:
-    """The revisions of the stocks that a member can see."""
-    return StockRevision.objects.filter(stock__in=stocks_for(member))
 
 
 def revisions_for(member: Member) -> QuerySet[Revision]:

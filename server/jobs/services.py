@@ -7,20 +7,15 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from django.db import transaction
+from django.db.models import QuerySet
 
 import yarrow
 from accounts.models import Member
 from jobs.models import Job, Run, SiteBox, Stage, new_key
-from jobs.policy import (
-    all_boxes_for,
-    box_revisions_for,
-    boxes_for,
-    jobs_for,
-    revisions_for,
-    runs_for,
-)
+from jobs.policy import all_boxes_for, all_runs_for, jobs_for, runs_for
 from jobs.room import check_room
 from versions import services as versions
+from versions.changes import Changes
 from yarrow.documents.errors import DocumentError, TableError
 from yarrow.documents.schedule import (
     MOST_TOLD,
@@ -80,45 +75,6 @@ def create_run(member: Member, job_id: int, document: dict[str, Any], key: str =
 
 
 @transaction.atomic
-def save_run(member: Member, run_id: int, document: dict[str, Any], base_version: int) -> Run:
-    """Save a document as the next version of a run.
-
-    Args: base_version, the version that the document was made from.
-    Raises: Run.DoesNotExist; DocumentError; Conflict, where the run has moved on: nothing changes.
-    """
-    run = versions.locked(runs_for(member), run_id, base_version, document)
-    return write_run(run, member, document)
-
-
-@transaction.atomic
-def restore_revision(member: Member, run_id: int, version: int, base_version: int) -> Run:
-    """Bring an earlier revision back, as a new version.
-
-    Raises: as save_run; Revision.DoesNotExist.
-    """
-    run = versions.locked(runs_for(member), run_id, base_version)
-    revision = revisions_for(member).get(run=run, version=version)
-    return write_run(run, member, revision.document, restored_from=version)
-
-
-@transaction.atomic
-def remove_run(member: Member, run_id: int) -> Run:
-    """Put a run away. Its revisions stay. Raises: Run.DoesNotExist."""
-    run = runs_for(member).select_for_update(of=("self",)).get(id=run_id)
-    versions.remove(run)
-    return run
-
-
-@transaction.atomic
-def bring_back_run(member: Member, run_id: int) -> Run:
-    """Bring a removed run back. Raises: Run.DoesNotExist; DocumentError, where the job is full."""
-    run = Run.objects.select_for_update().get(id=run_id, job__in=jobs_for(member))
-    check_room(run.job.runs, "runs", MOST_RUNS)
-    versions.bring_back(run)
-    return run
-
-
-@transaction.atomic
 def duplicate_run(member: Member, run_id: int) -> Run:
     """A copy of a run in its job, a draft with a history of its own. Raises: Run.DoesNotExist;
     DocumentError, where the job is full."""
@@ -168,6 +124,31 @@ def write_run(
     return run
 
 
+class RunChanges(Changes[Run]):
+    """Changes to runs."""
+
+    def every(self, member: Member) -> QuerySet[Run]:
+        """Those of the crew's jobs."""
+        return all_runs_for(member)
+
+    def removed(self, member: Member) -> QuerySet[Run]:
+        """Also one that is there: it is where it was wanted."""
+        return self.every(member)
+
+    def check_room(self, row: Run) -> None:
+        """In its job. Raises: DocumentError."""
+        check_room(row.job.runs, "runs", MOST_RUNS)
+
+    def write(
+        self, row: Run, member: Member, document: dict[str, Any], restored_from: int | None = None
+    ) -> Run:
+        """With what lists tell of it. Raises: DocumentError."""
+        return write_run(row, member, document, restored_from)
+
+
+RUNS = RunChanges()
+
+
 def shape_of(plan: WrittenPlan) -> list[list[float]]:
     """The pipe's corners seen along the axis that it goes least along: ahead to the right."""
     points = (plan.comes_out_as or plan.path)[:MOST_CORNERS]
@@ -205,24 +186,50 @@ def save_box(member: Member, job_id: int, document: dict[str, Any], base_version
         versions.check_version(box, base_version, document)
     if not there:
         check_room(job.boxes, "boxes", MOST_BOXES)
-    box = box or SiteBox(job=job, key=key)
+    return _write_box(box or SiteBox(job=job, key=key), member, document)
+
+
+def _write_box(
+    box: SiteBox, member: Member, document: dict[str, Any], restored_from: int | None = None
+) -> SiteBox:
     box.name = document["name"].strip()
-    versions.write(box, member, document)
+    versions.write(box, member, document, restored_from)
     return box
 
 
-@transaction.atomic
-def restore_box(member: Member, job_id: int, name: str, version: int, base_version: int) -> SiteBox:
-    """Bring an earlier revision of a box back, as a new version.
+class BoxChanges(Changes[SiteBox]):
+    """Changes to what is told of boxes."""
 
-    Raises: SiteBox.DoesNotExist; BoxRevision.DoesNotExist; VersionConflict; DocumentError.
-    """
-    box_id = boxes_for(member).get(job_id=job_id, key=box_key(name)).id
-    box: SiteBox = versions.locked(boxes_for(member), box_id, base_version)
-    revision = box_revisions_for(member).get(box=box, version=version)
-    check_box(box.job, revision.document)
-    versions.write(box, member, revision.document, restored_from=version)
-    return box
+    def every(self, member: Member) -> QuerySet[SiteBox]:
+        """Those of the crew's jobs."""
+        return all_boxes_for(member)
+
+    def removed(self, member: Member) -> QuerySet[SiteBox]:
+        """Also one that is there: it is where it was wanted."""
+        return self.every(member)
+
+    def check_room(self, row: SiteBox) -> None:
+        """In its job. Raises: DocumentError."""
+        check_room(row.job.boxes, "boxes", MOST_BOXES)
+
+    def write(
+        self,
+        row: SiteBox,
+        member: Member,
+        document: dict[str, Any],
+        restored_from: int | None = None,
+    ) -> SiteBox:
+        """By the runs that meet there. Raises: DocumentError, also where they can't bear it."""
+        check_box(row.job, document)
+        return _write_box(row, member, document, restored_from)
+
+
+BOXES = BoxChanges()
+
+
+def box_id(member: Member, job_id: int, name: str) -> int:
+    """Which box of a job is called so, removed or not. Raises: SiteBox.DoesNotExist."""
+    return all_boxes_for(member).get(job_id=job_id, key=box_key(name)).id
 
 
 @transaction.atomic
@@ -255,19 +262,6 @@ def by_rules(job: Job, wires: dict[str, Any]) -> dict[str, Any]:
     """A run's wire checked by its job's rules: by area in the US, whatever the conduit; in the UK
     as the conduit's own country does, since US pipe has no drawing-in factors."""
     return {**wires, "method": "area"} if job.rules == "us" else wires
-
-
-def remove_box(member: Member, job_id: int, name: str) -> None:
-    """Put away what is told of a box; runs go on naming it. Raises: SiteBox.DoesNotExist."""
-    versions.remove(boxes_for(member).get(job_id=job_id, key=box_key(name)))
-
-
-def bring_back_box(member: Member, job_id: int, name: str) -> SiteBox:
-    """Bring back what was told of a box. Raises: SiteBox.DoesNotExist; DocumentError."""
-    box = all_boxes_for(member).get(job_id=job_id, key=box_key(name))
-    check_room(box.job.boxes, "boxes", MOST_BOXES)
-    versions.bring_back(box)
-    return box
 
 
 @dataclass(frozen=True, slots=True)

@@ -13,10 +13,11 @@ from django.db.models import QuerySet
 import yarrow
 from accounts.models import Member
 from jobs.models import JobSite, SitePicture
-from jobs.policy import jobs_for, removed_sites_for, site_revisions_for, sites_for
+from jobs.policy import all_sites_for, jobs_for, sites_for
 from jobs.redrawn import redrawn
 from jobs.room import check_room
 from versions import services as versions
+from versions.changes import Changes
 from yarrow.documents.errors import DocumentError
 
 MOST_SITES = 20
@@ -32,43 +33,48 @@ def create_site(member: Member, job_id: int, document: dict[str, Any]) -> JobSit
     """
     job = jobs_for(member).select_for_update().get(id=job_id)
     check_room(job.sites, "sites of ducts", MOST_SITES)
-    return _written_site(JobSite(job=job), member, document)
+    return SITES.write(JobSite(job=job), member, document)
 
 
-@transaction.atomic
-def save_site(member: Member, site_id: int, document: dict[str, Any], base_version: int) -> JobSite:
-    """Another version of a site. Raises: JobSite.DoesNotExist; DocumentError, also where somebody
-    else's name is put to what was seen; VersionConflict."""
-    site: JobSite = versions.locked(sites_for(member), site_id, base_version, document)
-    _check_ticks(site.document, document, member)
-    return _written_site(site, member, document)
+class SiteChanges(Changes[JobSite]):
+    """Changes to ducts between buildings."""
+
+    def every(self, member: Member) -> QuerySet[JobSite]:
+        """Those of the crew's jobs."""
+        return all_sites_for(member)
+
+    def check_room(self, row: JobSite) -> None:
+        """In its job. Raises: DocumentError."""
+        check_room(row.job.sites, "sites of ducts", MOST_SITES)
+
+    def check(self, row: JobSite, member: Member, document: dict[str, Any]) -> None:
+        """What is newly seen is seen by who saves it. Raises: DocumentError."""
+        known = [_ticked(tick) for tick in row.document.get("ticks", [])]
+        ticks = document.get("ticks", [])
+        for number, tick in enumerate(ticks if isinstance(ticks, list) else []):
+            own = isinstance(tick, dict) and tick.get("by") == member.shown_name
+            if isinstance(tick, dict) and not own and _ticked(tick) not in known:
+                raise DocumentError(f"ticks[{number}].by", "your own name")
+
+    def write(
+        self,
+        row: JobSite,
+        member: Member,
+        document: dict[str, Any],
+        restored_from: int | None = None,
+    ) -> JobSite:
+        """Raises: DocumentError."""
+        yarrow.read_ducts(document)
+        row.name = str(document.get("name", "")).strip() or UNNAMED
+        versions.write(row, member, document, restored_from)
+        return row
 
 
-@transaction.atomic
-def restore_site(member: Member, site_id: int, version: int, base_version: int) -> JobSite:
-    """Bring an earlier revision of a site back, as a new version.
-
-    Raises: as save_site; SiteRevision.DoesNotExist.
-    """
-    site: JobSite = versions.locked(sites_for(member), site_id, base_version)
-    revision = site_revisions_for(member).get(site=site, version=version)
-    return _written_site(site, member, revision.document, restored_from=version)
+SITES = SiteChanges()
 
 
-@transaction.atomic
-def remove_site(member: Member, site_id: int) -> None:
-    """Put a site away. Its revisions stay. Raises: JobSite.DoesNotExist."""
-    versions.remove(sites_for(member).select_for_update(of=("self",)).get(id=site_id))
-
-
-@transaction.atomic
-def bring_back_site(member: Member, site_id: int) -> JobSite:
-    """Bring a removed site back. Raises: JobSite.DoesNotExist; DocumentError, where the job is
-    full."""
-    site = removed_sites_for(member).select_for_update(of=("self",)).get(id=site_id)
-    check_room(site.job.sites, "sites of ducts", MOST_SITES)
-    versions.bring_back(site)
-    return site
+def _ticked(tick: dict[str, Any]) -> tuple[object, ...]:
+    return tick.get("stretch"), tick.get("item"), tick.get("by"), tick.get("at")
 
 
 @transaction.atomic
@@ -129,27 +135,4 @@ def lay_picture(member: Member, site: JobSite, picture: dict[str, Any]) -> None:
     if isinstance(plan, dict):
         kept = add_picture(member, site.id, data)
         document = {**site.document, "plan": {**plan, "picture": kept.key}}
-        save_site(member, site.id, document, site.version)
-
-
-def _check_ticks(before: dict[str, Any], document: dict[str, Any], member: Member) -> None:
-    """What is newly seen is seen by who saves it."""
-    known = [_ticked(tick) for tick in before.get("ticks", [])]
-    ticks = document.get("ticks", [])
-    for number, tick in enumerate(ticks if isinstance(ticks, list) else []):
-        own = isinstance(tick, dict) and tick.get("by") == member.shown_name
-        if isinstance(tick, dict) and not own and _ticked(tick) not in known:
-            raise DocumentError(f"ticks[{number}].by", "your own name")
-
-
-def _ticked(tick: dict[str, Any]) -> tuple[object, ...]:
-    return tick.get("stretch"), tick.get("item"), tick.get("by"), tick.get("at")
-
-
-def _written_site(
-    site: JobSite, member: Member, document: dict[str, Any], restored_from: int | None = None
-) -> JobSite:
-    yarrow.read_ducts(document)
-    site.name = str(document.get("name", "")).strip() or UNNAMED
-    versions.write(site, member, document, restored_from)
-    return site
+        SITES.save(member, site.id, document, site.version)

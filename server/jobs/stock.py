@@ -7,12 +7,14 @@ from dataclasses import dataclass
 from typing import Any
 
 from django.db import transaction
+from django.db.models import QuerySet
 
 import yarrow
 from accounts.models import Member
 from jobs.models import Job, JobStock, Run
-from jobs.policy import jobs_for, stock_revisions_for, stocks_for
+from jobs.policy import jobs_for, stocks_for
 from versions import services as versions
+from versions.changes import Changes
 
 CUT: tuple[str, ...] = ("bent", "fitted")
 """Stages at which a run's pieces were cut long since."""
@@ -32,25 +34,37 @@ def save_stock(
     Raises: Job.DoesNotExist; DocumentError; VersionConflict, where it has been saved since.
     """
     job = jobs_for(member).select_for_update().get(id=job_id)
-    yarrow.read_stock(document)
     rows = JobStock.objects.filter(job=job)
     stock = versions.only(rows, base_version, document) or JobStock(job=job)
-    versions.write(stock, member, document)
-    return stock
+    return STOCKS.write(stock, member, document)
 
 
-@transaction.atomic
-def restore_stock(member: Member, job_id: int, version: int, base_version: int) -> JobStock:
-    """Bring an earlier revision of a job's stock back, as a new version.
+class StockChanges(Changes[JobStock]):
+    """Changes to what is in hand on jobs; a stock is never removed."""
 
-    Raises: JobStock.DoesNotExist; StockRevision.DoesNotExist; VersionConflict; DocumentError.
-    """
-    stock_id = stocks_for(member).get(job_id=job_id).id
-    stock: JobStock = versions.locked(stocks_for(member), stock_id, base_version)
-    revision = stock_revisions_for(member).get(stock=stock, version=version)
-    yarrow.read_stock(revision.document)
-    versions.write(stock, member, revision.document, restored_from=version)
-    return stock
+    def every(self, member: Member) -> QuerySet[JobStock]:
+        """Those of the crew's jobs."""
+        return stocks_for(member)
+
+    def write(
+        self,
+        row: JobStock,
+        member: Member,
+        document: dict[str, Any],
+        restored_from: int | None = None,
+    ) -> JobStock:
+        """Raises: DocumentError."""
+        yarrow.read_stock(document)
+        versions.write(row, member, document, restored_from)
+        return row
+
+
+STOCKS = StockChanges()
+
+
+def stock_id(member: Member, job_id: int) -> int:
+    """Which stock is a job's. Raises: JobStock.DoesNotExist."""
+    return stocks_for(member).get(job_id=job_id).id
 
 
 @transaction.atomic

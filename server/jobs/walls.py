@@ -5,14 +5,16 @@ from __future__ import annotations
 from typing import Any
 
 from django.db import transaction
+from django.db.models import QuerySet
 
 import yarrow
 from accounts.models import Member
 from jobs.models import JobWall
-from jobs.policy import jobs_for, removed_walls_for, wall_revisions_for, walls_for
+from jobs.policy import all_walls_for, jobs_for
 from jobs.room import check_room
 from jobs.wall_runs import follow_wall, keyed, leave_wall
 from versions import services as versions
+from versions.changes import Changes
 
 MOST_WALLS = 200
 UNNAMED = "Unnamed wall"
@@ -26,51 +28,41 @@ def create_wall(member: Member, job_id: int, document: dict[str, Any]) -> JobWal
     """
     job = jobs_for(member).select_for_update().get(id=job_id)
     check_room(job.walls, "walls", MOST_WALLS)
-    return _written_wall(JobWall(job=job), member, document)
+    return WALLS.write(JobWall(job=job), member, document)
 
 
-@transaction.atomic
-def save_wall(member: Member, wall_id: int, document: dict[str, Any], base_version: int) -> JobWall:
-    """Another version of a wall. Raises: JobWall.DoesNotExist; DocumentError; VersionConflict."""
-    wall: JobWall = versions.locked(walls_for(member), wall_id, base_version, document)
-    return _written_wall(wall, member, document)
+class WallChanges(Changes[JobWall]):
+    """Changes to framed walls; the runs that one makes follow it."""
+
+    def every(self, member: Member) -> QuerySet[JobWall]:
+        """Those of the crew's jobs."""
+        return all_walls_for(member)
+
+    def check_room(self, row: JobWall) -> None:
+        """In its job. Raises: DocumentError."""
+        check_room(row.job.walls, "walls", MOST_WALLS)
+
+    def write(
+        self,
+        row: JobWall,
+        member: Member,
+        document: dict[str, Any],
+        restored_from: int | None = None,
+    ) -> JobWall:
+        """With its runs. Raises: DocumentError."""
+        yarrow.read_framed_wall(document)
+        row.name = str(document.get("name", "")).strip() or UNNAMED
+        versions.write(row, member, keyed(row, document), restored_from)
+        follow_wall(row, member)
+        return row
+
+    def after_removing(self, row: JobWall) -> None:
+        """Its runs go."""
+        leave_wall(row)
+
+    def after_bringing_back(self, row: JobWall, member: Member) -> None:
+        """Its runs come back."""
+        follow_wall(row, member)
 
 
-@transaction.atomic
-def restore_wall(member: Member, wall_id: int, version: int, base_version: int) -> JobWall:
-    """Bring an earlier revision of a wall back, as a new version.
-
-    Raises: as save_wall; WallRevision.DoesNotExist.
-    """
-    wall: JobWall = versions.locked(walls_for(member), wall_id, base_version)
-    revision = wall_revisions_for(member).get(wall=wall, version=version)
-    return _written_wall(wall, member, revision.document, restored_from=version)
-
-
-@transaction.atomic
-def remove_wall(member: Member, wall_id: int) -> None:
-    """Put a wall away, with its runs. Their revisions stay. Raises: JobWall.DoesNotExist."""
-    wall = walls_for(member).select_for_update(of=("self",)).get(id=wall_id)
-    versions.remove(wall)
-    leave_wall(wall)
-
-
-@transaction.atomic
-def bring_back_wall(member: Member, wall_id: int) -> JobWall:
-    """Bring a removed wall back. Raises: JobWall.DoesNotExist; DocumentError, where the job is
-    full."""
-    wall = removed_walls_for(member).select_for_update(of=("self",)).get(id=wall_id)
-    check_room(wall.job.walls, "walls", MOST_WALLS)
-    versions.bring_back(wall)
-    follow_wall(wall, member)
-    return wall
-
-
-def _written_wall(
-    wall: JobWall, member: Member, document: dict[str, Any], restored_from: int | None = None
-) -> JobWall:
-    yarrow.read_framed_wall(document)
-    wall.name = str(document.get("name", "")).strip() or UNNAMED
-    versions.write(wall, member, keyed(wall, document), restored_from)
-    follow_wall(wall, member)
-    return wall
+WALLS = WallChanges()

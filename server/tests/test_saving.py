@@ -8,7 +8,7 @@ from django.db import connection
 from django.test import TransactionTestCase
 
 from jobs.models import Revision, Run
-from jobs.services import save_run
+from jobs.services import RUNS
 from server.tests.people import DOCUMENT, CrewTest, People, changed
 from versions.services import VersionConflict
 
@@ -96,7 +96,7 @@ class TwoAtOnce(People, TransactionTestCase):
         def save(name: str) -> None:
             try:
                 ready.wait()
-                save_run(self.wren, run.id, changed(name=name), 1)
+                RUNS.save(self.wren, run.id, changed(name=name), 1)
                 outcomes.append("saved")
             except VersionConflict:
                 outcomes.append("conflict")

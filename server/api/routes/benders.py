@@ -69,7 +69,7 @@ def list_removed(request: MemberRequest) -> list[RemovedSummary]:
 )
 def bring_back(request: MemberRequest, bender_id: Path[Id]) -> BenderDetail:
     """Bring back a bender that was taken out."""
-    return bender_detail(services.bring_back_bender(request.user, bender_id))
+    return bender_detail(services.BENDERS.bring_back(request.user, bender_id))
 
 
 @router.get(
@@ -95,7 +95,7 @@ def restore_bender(
 ) -> BenderDetail:
     """Bring an earlier revision of a bender back, as the next version."""
     return bender_detail(
-        services.restore_bender(request.user, bender_id, version, body.base_version)
+        services.BENDERS.restore(request.user, bender_id, version, body.base_version)
     )
 
 
@@ -107,7 +107,7 @@ def restore_bender(
 def save_bender(request: MemberRequest, bender_id: Path[Id], body: BenderSave) -> BenderDetail:
     """Other numbers for a bender."""
     return bender_detail(
-        services.save_bender(request.user, bender_id, body.document, body.base_version)
+        services.BENDERS.save(request.user, bender_id, body.document, body.base_version)
     )
 
 
@@ -126,5 +126,5 @@ def learn(request: MemberRequest, bender_id: Path[Id], body: BendsMeasured) -> B
 )
 def remove_bender(request: MemberRequest, bender_id: Path[Id]) -> Nothing:
     """Remove a bender; runs keep the numbers that they were planned with."""
-    services.remove_bender(request.user, bender_id)
+    services.BENDERS.remove(request.user, bender_id)
     return Nothing()

@@ -81,7 +81,7 @@ def save_box(request: MemberRequest, job_id: Path[Id], body: JobBoxSave) -> JobB
 @router.delete("/jobs/{job_id}/box", response={200: Nothing, **REFUSALS}, operation_id="remove_box")
 def remove_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -> Nothing:
     """Forget what is told of a box; runs go on naming it."""
-    services.remove_box(request.user, job_id, name)
+    services.BOXES.remove(request.user, services.box_id(request.user, job_id, name))
     return Nothing()
 
 
@@ -92,7 +92,7 @@ def remove_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -
 )
 def bring_back_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -> JobBoxDetail:
     """Bring back what was told of a box."""
-    box = services.bring_back_box(request.user, job_id, name)
+    box = services.BOXES.bring_back(request.user, services.box_id(request.user, job_id, name))
     return _box_detail(box.job, box.name, box)
 
 
@@ -125,7 +125,9 @@ def restore_box(
     body: Restore,
 ) -> JobBoxDetail:
     """Bring an earlier revision of a box back, as the next version."""
-    box = services.restore_box(request.user, job_id, name, version, body.base_version)
+    box = services.BOXES.restore(
+        request.user, services.box_id(request.user, job_id, name), version, body.base_version
+    )
     return _box_detail(box.job, box.name, box)
 
 

@@ -70,7 +70,11 @@ def restore_fittings(
     request: MemberRequest, version: Path[Version], body: Restore
 ) -> FittingsDetail:
     """Bring an earlier list back, as the next version."""
-    return _fittings_detail(services.restore_fittings(request.user, version, body.base_version))
+    return _fittings_detail(
+        services.FITTINGS.restore(
+            request.user, fittings_for(request.user).get().id, version, body.base_version
+        )
+    )
 
 
 def _fittings_detail(row: CrewFittings | None) -> FittingsDetail:

@@ -69,7 +69,7 @@ def get_run(request: MemberRequest, run_id: Path[Id]) -> RunDetail:
 )
 def save_run(request: MemberRequest, run_id: Path[Id], body: RunSave) -> RunDetail:
     """Save the next version; 409 with both documents where someone else was faster."""
-    return run_detail(services.save_run(request.user, run_id, body.document, body.base_version))
+    return run_detail(services.RUNS.save(request.user, run_id, body.document, body.base_version))
 
 
 @router.get(
@@ -136,7 +136,7 @@ def set_stage(request: MemberRequest, run_id: Path[Id], body: StageBody) -> RunD
 @router.delete("/runs/{run_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_run")
 def remove_run(request: MemberRequest, run_id: Path[Id]) -> Nothing:
     """Put a run away; it can be brought back."""
-    services.remove_run(request.user, run_id)
+    services.RUNS.remove(request.user, run_id)
     return Nothing()
 
 
@@ -147,7 +147,7 @@ def remove_run(request: MemberRequest, run_id: Path[Id]) -> Nothing:
 )
 def bring_back_run(request: MemberRequest, run_id: Path[Id]) -> RunDetail:
     """Bring back a run that was put away."""
-    return run_detail(services.bring_back_run(request.user, run_id))
+    return run_detail(services.RUNS.bring_back(request.user, run_id))
 
 
 @router.get(
@@ -186,7 +186,7 @@ def restore_revision(
     request: MemberRequest, run_id: Path[Id], version: Path[Version], body: Restore
 ) -> RunDetail:
     """Bring an earlier revision back, as the next version."""
-    return run_detail(services.restore_revision(request.user, run_id, version, body.base_version))
+    return run_detail(services.RUNS.restore(request.user, run_id, version, body.base_version))
 
 
 @router.get(

@@ -106,13 +106,15 @@ def get_site(request: MemberRequest, site_id: Path[Id]) -> SiteDetail:
 )
 def save_site(request: MemberRequest, site_id: Path[Id], body: SiteSave) -> SiteDetail:
     """Another version of a site."""
-    return _site_detail(services.save_site(request.user, site_id, body.document, body.base_version))
+    return _site_detail(
+        services.SITES.save(request.user, site_id, body.document, body.base_version)
+    )
 
 
 @router.delete("/sites/{site_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_site")
 def remove_site(request: MemberRequest, site_id: Path[Id]) -> Nothing:
     """Put a site away; it can be brought back."""
-    services.remove_site(request.user, site_id)
+    services.SITES.remove(request.user, site_id)
     return Nothing()
 
 
@@ -123,7 +125,7 @@ def remove_site(request: MemberRequest, site_id: Path[Id]) -> Nothing:
 )
 def bring_back_site(request: MemberRequest, site_id: Path[Id]) -> SiteDetail:
     """Bring back a site that was put away."""
-    return _site_detail(services.bring_back_site(request.user, site_id))
+    return _site_detail(services.SITES.bring_back(request.user, site_id))
 
 
 @router.get(
@@ -147,7 +149,7 @@ def restore_site(
     request: MemberRequest, site_id: Path[Id], version: Path[Version], body: Restore
 ) -> SiteDetail:
     """Bring an earlier revision of a site back, as the next version."""
-    return _site_detail(services.restore_site(request.user, site_id, version, body.base_version))
+    return _site_detail(services.SITES.restore(request.user, site_id, version, body.base_version))
 
 
 @router.post(

@@ -82,7 +82,9 @@ def restore_stock(
     request: MemberRequest, job_id: Path[Id], version: Path[Version], body: Restore
 ) -> JobStockDetail:
     """Bring an earlier revision of a stock back, as the next version."""
-    stock = services.restore_stock(request.user, job_id, version, body.base_version)
+    stock = services.STOCKS.restore(
+        request.user, services.stock_id(request.user, job_id), version, body.base_version
+    )
     return stock_detail(stock.job, stock)
 
 

@@ -94,7 +94,9 @@ def get_wall(request: MemberRequest, wall_id: Path[Id]) -> WallDetail:
 )
 def save_wall(request: MemberRequest, wall_id: Path[Id], body: WallSave) -> WallDetail:
     """Another version of a wall."""
-    return _wall_detail(services.save_wall(request.user, wall_id, body.document, body.base_version))
+    return _wall_detail(
+        services.WALLS.save(request.user, wall_id, body.document, body.base_version)
+    )
 
 
 @router.get(
@@ -149,7 +151,7 @@ def _wall_sheet(wall: JobWall, paper: Paper) -> tuple[Drawing, ...]:
 @router.delete("/walls/{wall_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_wall")
 def remove_wall(request: MemberRequest, wall_id: Path[Id]) -> Nothing:
     """Put a wall away; it can be brought back."""
-    services.remove_wall(request.user, wall_id)
+    services.WALLS.remove(request.user, wall_id)
     return Nothing()
 
 
@@ -160,7 +162,7 @@ def remove_wall(request: MemberRequest, wall_id: Path[Id]) -> Nothing:
 )
 def bring_back_wall(request: MemberRequest, wall_id: Path[Id]) -> WallDetail:
     """Bring back a wall that was put away."""
-    return _wall_detail(services.bring_back_wall(request.user, wall_id))
+    return _wall_detail(services.WALLS.bring_back(request.user, wall_id))
 
 
 @router.get(
@@ -184,7 +186,7 @@ def restore_wall(
     request: MemberRequest, wall_id: Path[Id], version: Path[Version], body: Restore
 ) -> WallDetail:
     """Bring an earlier revision of a wall back, as the next version."""
-    return _wall_detail(services.restore_wall(request.user, wall_id, version, body.base_version))
+    return _wall_detail(services.WALLS.restore(request.user, wall_id, version, body.base_version))
 
 
 def _wall_detail(wall: JobWall) -> WallDetail:

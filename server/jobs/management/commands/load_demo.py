@@ -12,7 +12,7 @@ from benders.services import add_bender, carried_by
 from jobs.demo import JOBS, MEMBERS, PASSWORD
 from jobs.demo_site import over_picture, picture_of_the_grounds
 from jobs.services import create_job, create_run, save_box
-from jobs.sites import add_picture, create_site, save_site
+from jobs.sites import SITES, add_picture, create_site
 from jobs.stock import save_stock
 from jobs.walls import create_wall
 
@@ -77,7 +77,7 @@ def _load_ducts(member: Member, job_id: int, document: dict[str, Any]) -> None:
     """The ducts of a job, with the picture of its grounds underneath."""
     site = create_site(member, job_id, document)
     picture = add_picture(member, site.id, picture_of_the_grounds())
-    save_site(member, site.id, over_picture(document, picture.key, picture.height), 1)
+    SITES.save(member, site.id, over_picture(document, picture.key, picture.height), 1)
 
 
 def _has_demo_password(username: str) -> bool:
