@@ -14,7 +14,7 @@ _HEAD = """# Findings
 
 What Yarrow says before metal is bent, each with an example. Made by `./yarrow contract` from
 `core/yarrow/findings/code.py`, the words in `core/yarrow/wording/` and the documents of
-`core/tests/findings/cases.py`. An answer has them with `values`: the figures in the words, each
+`core/tests/findings/cases/`. An answer has them with `values`: the figures in the words, each
 with its unit.
 
 An **error** keeps the piece from being made, or the check from passing; a **warning** is trouble
