@@ -2,7 +2,7 @@
 // that is the wrong way round looks wrong.
 
 import type { ReactNode } from "react";
-import type { BendHandling } from "@/api/queries";
+import type { BendHandling } from "@/api/planning";
 import { linePoints, type Point3, point3 } from "@/geometry/centreline";
 import { bounds, fitInto, type Placed, type Point2, polyline } from "@/geometry/views";
 import type { Plan } from "@/model/document";

@@ -3,7 +3,7 @@
 // is worked out by the core; here it gets its place, its line and its colour.
 
 import { useId } from "react";
-import type { BendHandling } from "@/api/queries";
+import type { BendHandling } from "@/api/planning";
 import { type Point3, point3 } from "@/geometry/centreline";
 import { stillToTurn } from "@/geometry/turning";
 import { bounds, fitInto, type Placed, type Point2, polyline, type Room } from "@/geometry/views";

@@ -1,7 +1,7 @@
 // Where a run is parted and held up: a coupling over the pipe at each joint, every other piece
 // hatched with its number beside its middle, a ring at every strap.
 
-import type { PiecesOfRun } from "@/api/queries";
+import type { PiecesOfRun } from "@/api/planning";
 import { along, linePoints, type Point3, point3 } from "@/geometry/centreline";
 import type { Point2 } from "@/geometry/views";
 import { putJoint, whereFound } from "@/model/joints";

@@ -1,6 +1,6 @@
 // The run as it will hang: each view that shows something, at one scale, with the site's numbers.
 import { memo, useDeferredValue } from "react";
-import type { PiecesOfRun } from "@/api/queries";
+import type { PiecesOfRun } from "@/api/planning";
 import { centreline, type Piece, type Point3, point3 } from "@/geometry/centreline";
 import { bounds, fitInto, type Room, type View, viewsOf } from "@/geometry/views";
 import { type Plan, troubledBends } from "@/model/document";

@@ -1,7 +1,7 @@
 // A box of a framed wall: dragged to a stud's face and a height, moved by the arrow keys, and tapped to
 // begin or end a feed.
 import { type KeyboardEvent, memo } from "react";
-import type { WallPlan } from "@/api/queries";
+import type { WallPlan } from "@/api/walls";
 import { faceAt, levelled, middleOf, nextFace, type PlacedOnWall, STEP } from "@/model/wallPlaces";
 import { classes } from "@/ui/classes";
 import { useDragged } from "@/ui/useDragged";

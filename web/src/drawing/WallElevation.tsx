@@ -1,7 +1,7 @@
 // A framed wall from the front, drawn from its numbers: its frame, boxes, holes, pipes. Boxes and lines
 // of holes are dragged, or moved by the arrow keys; two boxes that are tapped are a feed.
 import { memo, useCallback, useRef, useState } from "react";
-import type { WallPlan } from "@/api/queries";
+import type { WallPlan } from "@/api/walls";
 import type { PlacedOnWall } from "@/model/wallPlaces";
 import { addFeed, setBox, setLine, type WallDocument } from "@/model/walls";
 import { classes } from "@/ui/classes";

@@ -1,6 +1,6 @@
 // What a framed wall is built of, as it is seen from the front: plates, studs, openings, corners.
 import { memo } from "react";
-import type { WallPlan } from "@/api/queries";
+import type { WallPlan } from "@/api/walls";
 import { middleOf } from "@/model/wallPlaces";
 import { type OnPaper, onPaper } from "./wallOnPaper";
 

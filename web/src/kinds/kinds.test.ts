@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
+import type { Country } from "@/api/planning";
 import type { LineKind } from "@/model/document";
-import { type Country, wordFor } from "@/model/wording";
+import { wordFor } from "@/model/wording";
 import type { Part } from "./kindSpec";
 import { bendsName, KINDS } from "./kinds";
 import { isWords } from "./usual";

@@ -1,6 +1,8 @@
 // Every kind of walk line, in the order in which the menu offers them.
+
+import type { Country } from "@/api/planning";
 import type { LineKind } from "@/model/document";
-import { type Country, wordFor } from "@/model/wording";
+import { wordFor } from "@/model/wording";
 import { block } from "./block";
 import { box } from "./box";
 import { boxOffset } from "./boxOffset";

@@ -1,5 +1,5 @@
 // Where a box or a line of holes of a framed wall is put when it is dragged or moved by keys.
-import type { WallPlan } from "@/api/queries";
+import type { WallPlan } from "@/api/walls";
 
 type Span = { readonly begins: number; readonly ends: number };
 type Side = "left" | "right";

@@ -1,8 +1,6 @@
 // Trade words that are other words in another country: what a thing is called where the job is.
-import type { components } from "@/api/schema";
+import type { Country } from "@/api/planning";
 import type { Units } from "./document";
-
-export type Country = components["schemas"]["JobDetail"]["rules"];
 
 /** A word for both countries, or each country's own. */
 export type CountryWords = string | Readonly<Record<Country, string>>;

@@ -1,6 +1,6 @@
 // The orders that the run's piece can be bent in, and the one that is shown.
 import { useQuery } from "@tanstack/react-query";
-import { handleRun, type Order } from "@/api/queries";
+import { handleRun, type Order } from "@/api/planning";
 import type { Place } from "@/model/commands";
 import type { Finding } from "@/model/document";
 import { useDocument, useOfJob, usePlanner } from "./PlannerContext";

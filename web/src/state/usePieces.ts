@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { createContext, useContext, useLayoutEffect, useState } from "react";
 import { type StoreApi, useStore } from "zustand";
 import { createStore } from "zustand/vanilla";
-import type { Country, PiecesOfRun } from "@/api/queries";
+import type { Country, PiecesOfRun } from "@/api/planning";
 import type { Plan, RunDocument } from "@/model/document";
 import { usePlanner, usePlanState } from "./PlannerContext";
 import { inPiecesQuery, type PlanState } from "./usePlan";

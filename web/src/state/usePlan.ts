@@ -3,7 +3,7 @@
 import { queryOptions, useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { Refused } from "@/api/client";
-import { type Country, planInPieces, planRun } from "@/api/queries";
+import { type Country, planInPieces, planRun } from "@/api/planning";
 import type { Plan, RunDocument } from "@/model/document";
 import { useShared } from "./useShared";
 

@@ -1,6 +1,6 @@
 // The order of work of the run, as far as it is ticked off.
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { type OrderOfWork, orderOfWork } from "@/api/queries";
+import { type OrderOfWork, orderOfWork } from "@/api/planning";
 import { useDocument, useOfJob } from "./PlannerContext";
 
 export function useWork(): { work: OrderOfWork | undefined; old: boolean } {

@@ -3,7 +3,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { type BenchPlan, forgetLists, putStage } from "@/api/queries";
+import type { BenchPlan } from "@/api/bench";
+import { forgetLists, putStage } from "@/api/queries";
 import { begunBefore } from "@/model/bench";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";

@@ -1,8 +1,8 @@
 // What was measured of the bend that was just made, and what becomes of the piece with it, before it
 // is kept.
 import { type FormEvent, useState } from "react";
+import type { BenchPlan } from "@/api/bench";
 import { Refused } from "@/api/client";
-import type { BenchPlan } from "@/api/queries";
 import type { CameOut, Readings } from "@/model/bench";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";

@@ -2,7 +2,7 @@
 // cut no longer.
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { type BenchFit, couldBecome } from "@/api/queries";
+import { type BenchFit, couldBecome } from "@/api/bench";
 import { Figures } from "@/ui/Figures";
 
 type Props = {

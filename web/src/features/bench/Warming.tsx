@@ -1,7 +1,7 @@
 // Plastic, stage by stage: what to do, a timer that can be heard, what to look for, and what comes of
 // too little.
 import { useEffect, useState } from "react";
-import type { BenchPlan } from "@/api/queries";
+import type { BenchPlan } from "@/api/bench";
 import { Button } from "@/ui/Button";
 import { Figures } from "@/ui/Figures";
 

@@ -1,8 +1,8 @@
 // A piece at the bench: where it stands, and what the core makes of what came out so far.
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { atBench, type BenchPlan, benchFit } from "@/api/bench";
 import type { Schemas } from "@/api/client";
-import { atBench, type BenchPlan, benchFit } from "@/api/queries";
 import {
   begun,
   type CameOut,

@@ -2,8 +2,8 @@
 // go on with one piece. Nothing waits for it; what could not be sent is sent again.
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
+import { type AtBench, loadAtBench, saveAtBench } from "@/api/bench";
 import { Refused, type Schemas } from "@/api/client";
-import { type AtBench, loadAtBench, saveAtBench } from "@/api/queries";
 import {
   asKept,
   type CameOut,

@@ -2,7 +2,9 @@
 // has arrived, and once however often it is told.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
-import { type BenchPlan, keys, learnBender } from "@/api/queries";
+import type { BenchPlan } from "@/api/bench";
+import { learnBender } from "@/api/benders";
+import { keys } from "@/api/queries";
 import { useOwnBender } from "@/features/benders/useKeptBenders";
 import { forTheBender, type Progress } from "@/model/bench";
 import type { Run } from "./useBench";

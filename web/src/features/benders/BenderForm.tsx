@@ -2,8 +2,9 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import type { FormEvent, ReactNode } from "react";
 import { useStore } from "zustand";
+import { benderNumbers } from "@/api/benders";
 import { benderVersions } from "@/api/history";
-import { benderNumbers, keys } from "@/api/queries";
+import { keys } from "@/api/queries";
 import { DraftsDialog } from "@/features/drafts/DraftsDialog";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
 import { VersionList } from "@/features/history/VersionList";

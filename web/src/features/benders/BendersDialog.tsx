@@ -1,8 +1,9 @@
 // The crew's own benders: what is there, and the way to another.
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { removeBender, useBenders } from "@/api/benders";
 import { bringBackBender, loadRemovedBenders } from "@/api/history";
-import { keys, removeBender, useBenders } from "@/api/queries";
+import { keys } from "@/api/queries";
 import { RemovedList } from "@/features/history/RemovedList";
 import { BENDER_KIND } from "@/kinds/words";
 import { asInRun, EMPTY_FORM, formOf, isDue, type OwnBender } from "@/model/benders";

@@ -1,5 +1,5 @@
 // The crew's own benders for a conduit, as a document takes them.
-import { useBenders } from "@/api/queries";
+import { useBenders } from "@/api/benders";
 import { asInRun } from "@/model/benders";
 import { sameConduit } from "@/model/conduit";
 import type { RunDocument, Units } from "@/model/document";

@@ -2,8 +2,9 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useMemo, useRef } from "react";
 import { useStore } from "zustand";
+import { keepBender } from "@/api/benders";
 import { Refused, type Schemas } from "@/api/client";
-import { keepBender, keys } from "@/api/queries";
+import { keys } from "@/api/queries";
 import { useMemberName } from "@/features/drafts/useMemberName";
 import { type BenderDocument, type BenderForm, documentOf, formOf } from "@/model/benders";
 import type { RunDocument, Units } from "@/model/document";

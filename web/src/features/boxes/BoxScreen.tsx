@@ -2,8 +2,9 @@
 import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { useStore } from "zustand";
+import { type JobBox, loadBox } from "@/api/boxes";
 import { boxVersions, removeBox } from "@/api/history";
-import { type JobBox, keys, loadBox } from "@/api/queries";
+import { keys } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { Opening, type Unsaved } from "@/features/documents/Opening";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";

@@ -1,7 +1,8 @@
 // A box's document as it is changed: its answer at once, saved a moment after the last change.
 import { useQueryClient } from "@tanstack/react-query";
+import { checkSiteBox, type JobBox, saveBox } from "@/api/boxes";
 import type { Schemas } from "@/api/client";
-import { checkSiteBox, type JobBox, keys, saveBox } from "@/api/queries";
+import { keys } from "@/api/queries";
 import { useOpened } from "@/features/documents/useOpened";
 import type { Draft } from "@/model/drafts";
 import { type Fields, withoutUndefined } from "@/model/wires";

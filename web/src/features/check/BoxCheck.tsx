@@ -1,6 +1,6 @@
 // A box by volume: what is in it, the sum worked out line by line, and what would do.
 
-import { CHECKS } from "@/api/queries";
+import { CHECKS } from "@/api/boxes";
 import { BoxDrawing } from "@/drawing/BoxDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { type Fields, withoutUndefined } from "@/model/wires";

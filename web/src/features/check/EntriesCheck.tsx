@@ -1,6 +1,7 @@
 // Holes in a box: where raceways enter, whether lock rings meet, and how far apart a row has to be.
+
+import { CHECKS } from "@/api/boxes";
 import type { Schemas } from "@/api/client";
-import { CHECKS } from "@/api/queries";
 import { EntriesDrawing } from "@/drawing/EntriesDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { asText } from "@/model/document";

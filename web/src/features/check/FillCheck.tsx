@@ -1,5 +1,5 @@
 // Conductors into a conduit or a trunking: three entries, and the answer is there.
-import { CHECKS } from "@/api/queries";
+import { CHECKS } from "@/api/boxes";
 import { partColours } from "@/drawing/colours";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { FillPicture } from "@/features/wires/FillPicture";

@@ -1,6 +1,8 @@
 // A pull box: raceways, what is pulled, and the least box, drawn to scale.
+
+import { CHECKS } from "@/api/boxes";
 import type { Schemas } from "@/api/client";
-import { CHECKS, useCatalogue } from "@/api/queries";
+import { useCatalogue } from "@/api/queries";
 import { PullBoxDrawing } from "@/drawing/PullBoxDrawing";
 import { CountField } from "@/features/wires/CountField";
 import { FillFindings } from "@/features/wires/FillFindings";

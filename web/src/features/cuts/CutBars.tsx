@@ -1,6 +1,6 @@
 // Sticks and offcuts to scale, with what is cut from each and what is left.
 
-import type { CutsOfJob } from "@/api/queries";
+import type { CutsOfJob } from "@/api/stock";
 import { Hatch } from "@/drawing/Hatch";
 import { IconButton } from "@/ui/Button";
 import { FindingRow } from "@/ui/FindingRow";

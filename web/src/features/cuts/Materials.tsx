@@ -1,5 +1,5 @@
 // What goes with the sticks, as it stands in hand and as it is to be got; or what lies there unwanted.
-import type { CutsOfJob } from "@/api/queries";
+import type { CutsOfJob } from "@/api/stock";
 import { CountField } from "@/features/wires/CountField";
 import { type StockDocument, setInHand } from "@/model/stock";
 import { Figures } from "@/ui/Figures";

@@ -2,7 +2,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Refused } from "@/api/client";
-import { type CutsOfJob, cutsOfJob, type JobStock, saveStock } from "@/api/queries";
+import { type CutsOfJob, cutsOfJob, type JobStock, saveStock } from "@/api/stock";
 import { type Opened, useOpened } from "@/features/documents/useOpened";
 import type { Draft } from "@/model/drafts";
 import type { StockDocument } from "@/model/stock";

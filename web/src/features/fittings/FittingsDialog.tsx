@@ -2,8 +2,9 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { useStore } from "zustand";
+import { type Fittings, loadFittings, saveFittings } from "@/api/benders";
 import { fittingsVersions } from "@/api/history";
-import { type Fittings, keys, loadFittings, saveFittings, useCatalogue } from "@/api/queries";
+import { keys, useCatalogue } from "@/api/queries";
 import { useMemberName } from "@/features/drafts/useMemberName";
 import { addFitting, type FittingsDocument, removeFitting, setFitting } from "@/model/fittings";
 import type { OpenDocument } from "@/model/savedDocuments";

@@ -1,7 +1,7 @@
 // The way back to an earlier list of the crew's fittings.
 import { useState } from "react";
+import type { Fittings } from "@/api/benders";
 import type { Versions } from "@/api/history";
-import type { Fittings } from "@/api/queries";
 import { HistoryDialog } from "@/features/history/HistoryDialog";
 import type { FittingsDocument } from "@/model/fittings";
 import type { OpenDocument } from "@/model/savedDocuments";

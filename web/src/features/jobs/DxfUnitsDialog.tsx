@@ -2,7 +2,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, Refused, unwrap } from "@/api/client";
-import { planRun } from "@/api/queries";
+import { planRun } from "@/api/planning";
 import { emptyRun, type RunDocument, type Units } from "@/model/document";
 import { lastHabit } from "@/model/remembered";
 import { Button } from "@/ui/Button";

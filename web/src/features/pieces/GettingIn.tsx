@@ -1,6 +1,6 @@
 // How a threaded run is got in: how its ends are held, what closes it, what each way takes.
 import { memo } from "react";
-import type { PiecesOfRun } from "@/api/queries";
+import type { PiecesOfRun } from "@/api/planning";
 import { takeClosing } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";

@@ -1,6 +1,6 @@
 // What holds the run up, by whose rule, and what to bring for all of it.
 import { memo } from "react";
-import type { PiecesOfRun } from "@/api/queries";
+import type { PiecesOfRun } from "@/api/planning";
 import { WordField } from "@/features/walk/fields";
 import { legsOf } from "@/kinds/legs";
 import { walkOf } from "@/model/document";

@@ -1,6 +1,6 @@
 // How a run is joined, in a sentence; and every joint that a person put, where it can be moved.
 import { memo } from "react";
-import type { PiecesOfRun } from "@/api/queries";
+import type { PiecesOfRun } from "@/api/planning";
 import { InlineField, WordField } from "@/features/walk/fields";
 import {
   addJoint,

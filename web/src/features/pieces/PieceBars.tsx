@@ -1,7 +1,7 @@
 // Every piece as the stick that it is cut from, to one scale: bends, threads, what is left over.
 
 import { memo } from "react";
-import type { PiecesOfRun } from "@/api/queries";
+import type { PiecesOfRun } from "@/api/planning";
 import { Hatch } from "@/drawing/Hatch";
 import { usePlanner } from "@/state/PlannerContext";
 import { classes } from "@/ui/classes";

@@ -1,6 +1,6 @@
 // The ways that a run can be parted, side by side: what each takes and costs.
 import { memo } from "react";
-import type { PiecesOfRun } from "@/api/queries";
+import type { PiecesOfRun } from "@/api/planning";
 import { inOnePiece, takePlaces } from "@/model/joints";
 import { usePlanner } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";

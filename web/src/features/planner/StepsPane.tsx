@@ -1,6 +1,6 @@
 // The work in order: each step with its two pictures, what the half-bent pipe meets, and what helps.
 import { memo } from "react";
-import type { Order } from "@/api/queries";
+import type { Order } from "@/api/planning";
 import { OnWall } from "@/drawing/HalfBent";
 import { InBender } from "@/drawing/InBender";
 import { Findings } from "@/features/walk/Findings";

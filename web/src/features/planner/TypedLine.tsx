@@ -1,7 +1,7 @@
 // A line of the walk typed as it is said: `pipe 1 5/8 at 57 7/8`.
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { readTypedLine } from "@/api/queries";
+import { readTypedLine } from "@/api/planning";
 import { SayLine } from "@/features/walk/SayLine";
 import { addLine, placeOf } from "@/model/commands";
 import { walkOf } from "@/model/document";

@@ -1,5 +1,6 @@
 // The fields of one walk line: each knows its line and its name, and changes just that.
-import { useCatalogue, useFittings } from "@/api/queries";
+import { useFittings } from "@/api/benders";
+import { useCatalogue } from "@/api/queries";
 import { InlineField, numberOrText, WordField } from "@/features/walk/fields";
 import { DATUM, TOWARD } from "@/kinds/words";
 import { setLine } from "@/model/commands";

@@ -1,6 +1,7 @@
 // The bends that are made by themselves, each as a sentence whose numbers are blanks; what is said
 // is what the core reads, and what is left out is as it usually is.
-import { type Country, type CountryWords, TRADE, wordFor } from "@/model/wording";
+import type { Country } from "@/api/planning";
+import { type CountryWords, TRADE, wordFor } from "@/model/wording";
 
 export type Blank = {
   readonly field: string;

@@ -1,7 +1,7 @@
 // A quick bend as it stands: the sentence, what it is made from and with, and the run that it is.
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { quickBend } from "@/api/queries";
+import { quickBend } from "@/api/planning";
 import type { RunDocument, Units } from "@/model/document";
 import { type Habit, lastHabit, rememberHabit } from "@/model/remembered";
 import { isLike, readStored, writeStored } from "@/model/stored";

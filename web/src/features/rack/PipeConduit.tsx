@@ -1,5 +1,6 @@
 // What one pipe of a rack is bent from; the first is the run's own.
-import { type RackPlan, useCatalogue } from "@/api/queries";
+import type { RackPlan } from "@/api/planning";
+import { useCatalogue } from "@/api/queries";
 import { setRackPipe } from "@/model/rack";
 import { usePlanner } from "@/state/PlannerContext";
 import { Select } from "@/ui/Select";

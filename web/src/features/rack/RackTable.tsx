@@ -1,6 +1,6 @@
 // Every pipe's marks, how they move from pipe to pipe, its cut, and the air to the next one.
 import { useState } from "react";
-import type { RackPlan } from "@/api/queries";
+import type { RackPlan } from "@/api/planning";
 import type { Rack } from "@/model/rack";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";

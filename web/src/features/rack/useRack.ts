@@ -1,6 +1,6 @@
 // The plan of the run's rack; the last good one stays while a number is half typed.
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { planRack, type RackPlan } from "@/api/queries";
+import { planRack, type RackPlan } from "@/api/planning";
 import { useDocument, useOfJob } from "@/state/PlannerContext";
 
 export function useRack(): { plan: RackPlan | undefined; old: boolean } {

@@ -1,7 +1,8 @@
 // The framed walls of a job, and a new one.
 import { useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
-import { createWall, keys, useWalls } from "@/api/queries";
+import { keys } from "@/api/queries";
+import { createWall, useWalls } from "@/api/walls";
 import { DocumentsOfJob } from "@/features/documents/DocumentsOfJob";
 import { newWall } from "@/model/walls";
 

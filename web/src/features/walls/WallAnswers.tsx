@@ -1,7 +1,7 @@
 // What a wall comes to: what is wrong before boring, what to bore, and every feed's pieces.
 import { memo } from "react";
 import { Link } from "react-router";
-import { useWallRuns, type WallPlan } from "@/api/queries";
+import { useWallRuns, type WallPlan } from "@/api/walls";
 import { FindingRow } from "@/ui/FindingRow";
 import { ordinal } from "@/ui/ordinal";
 import { Reading } from "@/ui/Reading";

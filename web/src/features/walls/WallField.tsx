@@ -3,7 +3,7 @@ import { createContext, useContext } from "react";
 import type { StoreApi } from "zustand";
 import { useStore } from "zustand";
 import { useShallow } from "zustand/react/shallow";
-import type { WallPlan } from "@/api/queries";
+import type { WallPlan } from "@/api/walls";
 import type { DocumentStore } from "@/model/savedStore";
 import type { WallDocument } from "@/model/walls";
 import { InlineInput } from "@/ui/InlineInput";

@@ -2,7 +2,8 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useLayoutEffect, useMemo, useState } from "react";
 import { createStore } from "zustand";
-import { type JobWall, keys, planWall, saveWall, type WallPlan } from "@/api/queries";
+import { keys } from "@/api/queries";
+import { type JobWall, planWall, saveWall, type WallPlan } from "@/api/walls";
 import { useOpened } from "@/features/documents/useOpened";
 import type { Draft } from "@/model/drafts";
 import type { WallDocument } from "@/model/walls";

@@ -1,7 +1,7 @@
 // Wire as it is said, read by the core: `9 x 12 thhn, 1 x 12 bare` and Enter.
 import { useMutation } from "@tanstack/react-query";
 import { type KeyboardEvent, useState } from "react";
-import { readWires } from "@/api/queries";
+import { readWires } from "@/api/boxes";
 import type { Units } from "@/model/document";
 import type { Conductor } from "@/model/wires";
 

@@ -1,0 +1,55 @@
+// What is in hand on a job, and what it is cut from.
+import { client, type Schemas, unwrap } from "./client";
+
+export type JobStock = Schemas["JobStockDetail"];
+
+export function loadStock(jobId: number): Promise<JobStock> {
+  return unwrap(client.GET("/api/jobs/{job_id}/stock", { params: { path: { job_id: jobId } } }));
+}
+
+export function saveStock(
+  jobId: number,
+  document: JobStock["document"],
+  baseVersion: number,
+): Promise<JobStock> {
+  return unwrap(
+    client.PUT("/api/jobs/{job_id}/stock", {
+      params: { path: { job_id: jobId } },
+      body: { document, base_version: baseVersion },
+    }),
+  );
+}
+
+/** The cut list was cut: what is in hand afterwards. */
+export function cutNow(
+  jobId: number,
+  document: JobStock["document"],
+  baseVersion: number,
+  seconds: number,
+): Promise<JobStock> {
+  return unwrap(
+    client.POST("/api/jobs/{job_id}/stock/cut", {
+      params: { path: { job_id: jobId } },
+      body: { document, base_version: baseVersion, seconds },
+    }),
+  );
+}
+
+export type CutsRequest = Schemas["CutsRequest"];
+
+export type CutsOfJob = Schemas["CutsOfJob"];
+
+/** What a job's runs are cut from. */
+export function cutsOfJob(
+  jobId: number,
+  request: CutsRequest,
+  signal: AbortSignal,
+): Promise<CutsOfJob> {
+  return unwrap(
+    client.POST("/api/jobs/{job_id}/cuts", {
+      params: { path: { job_id: jobId } },
+      body: request,
+      signal,
+    }),
+  );
+}
