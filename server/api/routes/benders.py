@@ -7,21 +7,18 @@ from ninja import Body, Path, Query, Router
 
 import yarrow
 from api.answers import answered
+from api.bender_shapes import BenderDetail, BenderSave, BendsMeasured, bender_detail
+from api.documents import BenderDocument
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
 from api.shapes import (
     MOST_LISTED,
-    BenderDetail,
-    BenderDocument,
-    BenderSave,
-    BendsMeasured,
     Id,
     Nothing,
     RemovedSummary,
     Restore,
     RevisionSummary,
     Version,
-    bender_detail,
     removed_summary,
     revision_page,
 )

@@ -9,20 +9,11 @@ from ninja import Body, Path, Query, Router
 from pydantic import StringConstraints
 
 from api.answers import answered
+from api.box_shapes import JobBoxDetail, JobBoxSave, JobBoxSummary
+from api.documents import SiteBoxDocument
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
-from api.shapes import (
-    Id,
-    JobBoxDetail,
-    JobBoxSave,
-    JobBoxSummary,
-    Nothing,
-    Restore,
-    RevisionSummary,
-    SiteBoxDocument,
-    Version,
-    revision_page,
-)
+from api.shapes import Id, Nothing, Restore, RevisionSummary, Version, revision_page
 from jobs import services
 from jobs.models import Job, SiteBox
 from jobs.policy import boxes_for, jobs_for

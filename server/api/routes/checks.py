@@ -12,17 +12,11 @@ from ninja import Body, Query, Router
 
 import yarrow
 from api.answers import answered
+from api.documents import BoxDocument, EntriesDocument, FillDocument, PullBoxDocument
 from api.limits import CHECKS, FILES
+from api.planning_shapes import TypedText, WireText
 from api.problems import REFUSALS, unreadable_table
 from api.request import MemberRequest
-from api.shapes import (
-    BoxDocument,
-    EntriesDocument,
-    FillDocument,
-    PullBoxDocument,
-    TypedText,
-    WireText,
-)
 from yarrow.documents.errors import TableError
 from yarrow.documents.schedule import (
     CheckedRow,

@@ -11,29 +11,24 @@ from django.http import StreamingHttpResponse
 from django.utils.text import slugify
 from ninja import Body, Path, Query, Router
 
-from api.limits import FILES
-from api.problems import REFUSALS, unreadable
-from api.request import MemberRequest
-from api.shapes import (
-    MOST_LISTED,
-    Id,
+from api.documents import RunDocument
+from api.job_shapes import (
     JobBody,
     JobChange,
     JobDetail,
     JobSummary,
     RemovedFromJob,
     RowsSkipped,
-    RunDetail,
-    RunDocument,
     RunsBy,
-    RunSummary,
     Search,
     Taken,
     job_detail,
-    removed_summary,
-    run_detail,
-    run_summary,
 )
+from api.limits import FILES
+from api.problems import REFUSALS, unreadable
+from api.request import MemberRequest
+from api.run_shapes import RunDetail, RunSummary, run_detail, run_summary
+from api.shapes import MOST_LISTED, Id, removed_summary
 from benders.policy import benders_for
 from exports.job_archive import Archive, pack, unpack
 from jobs import bringing_in, services

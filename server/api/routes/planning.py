@@ -9,24 +9,21 @@ from ninja import Body, Router
 
 import yarrow
 from api.answers import answered
+from api.documents import DuctsDocument, QuickDocument, RunDocument, WallDocument
 from api.limits import CHECKS, FILES
-from api.problems import REFUSALS
-from api.request import MemberRequest
-from api.shapes import (
+from api.planning_shapes import (
     AtBench,
     Conversion,
-    DuctsDocument,
     DxfText,
     KnownBetter,
-    Nothing,
     PathShape,
     QuickBendShape,
-    QuickDocument,
-    RunDocument,
     TypedLineShape,
     TypedText,
-    WallDocument,
 )
+from api.problems import REFUSALS
+from api.request import MemberRequest
+from api.shapes import Nothing
 from exports.dxf import read_path
 from yarrow.bench.at_bench import BenchFit, BenchPlan
 from yarrow.documents.bends_file import FoldedPipe

@@ -11,29 +11,24 @@ from ninja import Path, Query, Router
 from pydantic import Field
 
 import yarrow
+from api.documents import RunDocument
 from api.papers import Paper, as_file, file_name, heading_of
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
-from api.shapes import (
+from api.run_shapes import (
     AtBenchDetail,
     AtBenchSave,
-    Id,
-    Nothing,
-    Restore,
     RevisionDetail,
-    RevisionSummary,
     RunDetail,
-    RunDocument,
     RunSave,
     RunSummary,
     StageBody,
-    Version,
     at_bench_detail,
     revision_detail,
-    revision_page,
     run_detail,
     run_summary,
 )
+from api.shapes import Id, Nothing, Restore, RevisionSummary, Version, revision_page
 from exports.drawing import Drawing
 from exports.dxf import plan_dxf
 from exports.page import PAPERS

@@ -14,7 +14,8 @@ from ninja.utils import check_csrf
 from api.limits import PASSWORD_CHANGES, SIGN_INS
 from api.problems import REFUSALS, StaleToken
 from api.request import MemberRequest
-from api.shapes import Nothing, PasswordChange, Session, SignIn, member_shape
+from api.session_shapes import PasswordChange, Session, SignIn, member_shape
+from api.shapes import Nothing
 from yarrow.documents.errors import DocumentError
 
 router = Router(tags=["session"])

@@ -10,20 +10,12 @@ from ninja import Path, Query, Router, Schema
 from pydantic import StringConstraints
 
 import yarrow
+from api.documents import DuctsDocument
 from api.limits import FILES
 from api.papers import LargePaper, as_file, file_name, heading_of, one_page
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
-from api.shapes import (
-    Body,
-    DuctsDocument,
-    Id,
-    Nothing,
-    Restore,
-    RevisionSummary,
-    Version,
-    revision_page,
-)
+from api.shapes import Body, Id, Nothing, Restore, RevisionSummary, Version, revision_page
 from exports.drawing import Drawing
 from exports.page import LARGE_PAPERS
 from exports.pdf import sheet_pdf

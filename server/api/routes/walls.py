@@ -7,19 +7,11 @@ from ninja import Body as Given
 from ninja import Path, Query, Router, Schema
 
 import yarrow
+from api.documents import WallDocument
 from api.papers import Paper, as_file, file_name, heading_of, one_page
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
-from api.shapes import (
-    Body,
-    Id,
-    Nothing,
-    Restore,
-    RevisionSummary,
-    Version,
-    WallDocument,
-    revision_page,
-)
+from api.shapes import Body, Id, Nothing, Restore, RevisionSummary, Version, revision_page
 from exports.drawing import Drawing
 from exports.page import PAPERS
 from exports.pdf import sheet_pdf
