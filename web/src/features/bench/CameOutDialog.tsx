@@ -4,10 +4,12 @@ import { type FormEvent, useState } from "react";
 import type { BenchPlan } from "@/api/bench";
 import { Refused } from "@/api/client";
 import type { CameOut, Readings } from "@/model/bench";
+import { TRADE, wordFor } from "@/model/wording";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { HoldButton } from "@/ui/HoldButton";
 import { TextField } from "@/ui/TextField";
+import { sentence } from "@/ui/Verdict";
 import { CouldBecome } from "./CouldBecome";
 import { BenchVerdict } from "./OfferUp";
 import { type Run, useBenchFit } from "./useBench";
@@ -84,6 +86,8 @@ export function CameOutDialog(props: Props) {
       keepIt();
     }
   };
+  const stub = wordFor(TRADE.stub, run.job_rules);
+  const offset = wordFor(TRADE.offset, run.job_rules);
   return (
     <Dialog
       title={`Bend ${bend + 1} came out different`}
@@ -94,8 +98,8 @@ export function CameOutDialog(props: Props) {
       <form onSubmit={submit} className="grid gap-4">
         <div className="grid grid-cols-2 items-end gap-3">
           {field("angle", "Angle that stayed, °", planned ? degrees(planned.angle) : "")}
-          {reads("stub") ? field("stub", "Stub, to its back", "as marked") : null}
-          {reads("height") ? field("height", "Height of the set", "centre to centre") : null}
+          {reads("stub") ? field("stub", `${sentence(stub)}, to its back`, "as marked") : null}
+          {reads("height") ? field("height", `Height of the ${offset}`, "centre to centre") : null}
           {reads("distance") ? field("distance", "Back to back", "of the two") : null}
           {field("slid", `Mark slid to the end, ${run.document.units}`, "− to the start")}
           {field("twist", "Twisted, ° clockwise", "from its start")}

@@ -121,7 +121,7 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
         ]}
         onChange={(by) => put({ by })}
       />
-      {form.by === "tests" ? <TestRows form={form} put={put} /> : null}
+      {form.by === "tests" ? <TestRows form={form} put={put} units={units} /> : null}
       <Row>
         {field("take_up", form.by === "tests" ? "Take-up as stamped" : "Take-up")}
         {field("radius", form.by === "tests" ? "Radius as stamped" : "Centreline radius")}

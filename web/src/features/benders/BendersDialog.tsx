@@ -8,6 +8,7 @@ import { RemovedList } from "@/features/history/RemovedList";
 import { BENDER_KIND } from "@/kinds/words";
 import { asInRun, EMPTY_FORM, formOf, isDue, type OwnBender } from "@/model/benders";
 import type { RunDocument, Units } from "@/model/document";
+import { COUNTRY_OF, TRADE, wordFor } from "@/model/wording";
 import { usePlanState } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
@@ -94,7 +95,11 @@ export function BendersDialog({ open, onOpenChange, conduit, units, use }: Props
           <dl className="grid grid-cols-4 gap-2">
             <Figure name="Take-up" value={figures.take_up} units={units} />
             <Figure name="Radius" value={figures.radius} units={units} />
-            <Figure name="Least stub" value={figures.least_stub} units={units} />
+            <Figure
+              name={`Least ${wordFor(TRADE.stub, COUNTRY_OF[units])}`}
+              value={figures.least_stub}
+              units={units}
+            />
             <div>
               <dt>Springback</dt>
               <dd className="text-ink">{figures.springback_typical ? "usual" : "measured"}</dd>

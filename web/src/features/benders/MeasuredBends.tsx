@@ -3,6 +3,7 @@
 import type { Schemas } from "@/api/client";
 import { type BenderForm as Form, isRead, type TestRow } from "@/model/benders";
 import type { Units } from "@/model/document";
+import { COUNTRY_OF, TRADE, wordFor } from "@/model/wording";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { ScrollArea } from "@/ui/ScrollArea";
@@ -31,7 +32,9 @@ export function MeasuredBends({ form, put, bends, units }: Props) {
           <thead className="text-left text-xs text-soft">
             <tr>
               <th className="py-1 pr-2 font-normal">bend</th>
-              <th className="pr-2 text-right font-normal">stub, {units}</th>
+              <th className="pr-2 text-right font-normal">
+                {wordFor(TRADE.stub, COUNTRY_OF[units])}, {units}
+              </th>
               <th className="pr-2 text-right font-normal">both legs, {units}</th>
               <th className="pr-2 text-right font-normal">angle, °</th>
               <th>

@@ -1,21 +1,26 @@
 // The tests of a bender as they are typed: both legs, and what stayed of what it was bent to.
 import { type BenderForm as Form, NO_TEST, type TestRow, TYPED } from "@/model/benders";
+import type { Units } from "@/model/document";
+import { COUNTRY_OF, type CountryWords, TRADE, wordFor } from "@/model/wording";
 import { classes } from "@/ui/classes";
 import { TextField } from "@/ui/TextField";
+import { sentence } from "@/ui/Verdict";
 
-type Props = { form: Form; put: (fields: Partial<Form>) => void };
+type Props = { form: Form; put: (fields: Partial<Form>) => void; units: Units };
 
 const READ = {
   mark: "Mark at",
   stick: "Stick",
-  stub: "Stub",
+  stub: { us: "Stub", uk: "Upstand" },
   tail: "Tail",
   angle: "Stayed °",
   commanded: "Bent to °",
   clicks: "Clicks",
-} as const satisfies Record<(typeof TYPED)[number], string>;
+} as const satisfies Record<(typeof TYPED)[number], CountryWords>;
 
-export function TestRows({ form, put }: Props) {
+export function TestRows({ form, put, units }: Props) {
+  const country = COUNTRY_OF[units];
+  const stub = wordFor(TRADE.stub, country);
   const fields = TYPED.filter((name) => name !== "clicks" || form.kind === "ratchet");
   const typed = form.tests.flatMap((test, at) => (test.of ? [] : [{ test, at }]));
   const putTest = (at: number, read: Partial<TestRow>) =>
@@ -33,7 +38,7 @@ export function TestRows({ form, put }: Props) {
           {fields.map((name) => (
             <TextField
               key={name}
-              label={number === 0 ? READ[name] : `${READ[name]}, ${number + 1}`}
+              label={`${wordFor(READ[name], country)}${number > 0 ? `, ${number + 1}` : ""}`}
               value={test[name]}
               placeholder={name === "angle" ? "90" : ""}
               autoComplete="off"
@@ -43,8 +48,8 @@ export function TestRows({ form, put }: Props) {
         </div>
       ))}
       <p className="text-sm text-soft">
-        Stub and tail to the back of the bend, from either end; the stub on the hook's side. What
-        was not read stays empty; a bend without an angle was made a 90 by the square.
+        {sentence(stub)} and tail to the back of the bend, from either end; the {stub} on the hook's
+        side. What was not read stays empty; a bend without an angle was made a 90 by the square.
       </p>
       <button
         type="button"

@@ -81,7 +81,7 @@ export const QUICK_KINDS = {
     say: (values) => `back to back ${of(values, "at")}`,
   },
   within: {
-    word: "Set into a length",
+    word: { us: "Offset into a length", uk: "Set into a length" },
     blanks: [RISE, { field: "within", label: "The length that there is", before: "within" }],
     say: (values, country) =>
       `${wordFor(TRADE.offset, country)} ${of(values, "rise")}${given("within", values.within)}`,
