@@ -86,7 +86,7 @@ export default function EntriesCheck() {
                   placeholder={answer?.entries.find(({ id }) => id === row.id)?.along_text ?? ""}
                   onType={(at) => set(withLength("at", at))}
                 />
-                <span className="text-soft">,</span>
+                <span className="text-soft">and</span>
                 <InlineInput
                   label="From the back to the middle"
                   value={asText(row.deep)}

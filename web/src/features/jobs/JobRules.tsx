@@ -1,4 +1,4 @@
-// The rule set that holds at a job: wire that is told of from now on is checked by it.
+// The rule set that holds at a job: by it wire and supports are checked, and things are called.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { client, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/queries";
@@ -26,7 +26,7 @@ export function JobRules({ job }: { job: Job }) {
   });
   return (
     <p className="text-sm">
-      <span className="text-soft">Wire is checked </span>
+      <span className="text-soft">Checked and worded </span>
       <Select
         look="word"
         label="The rules of this job"

@@ -7,6 +7,8 @@ import { addLine, placeOf } from "@/model/commands";
 import { walkOf } from "@/model/document";
 import { usePlanner } from "@/state/PlannerContext";
 
+const EXAMPLE = { in: "pipe 1 5/8 at 57 7/8", mm: "pipe 42 at 1470" } as const;
+
 export function TypedLine() {
   const units = usePlanner((state) => state.history.present.units);
   const walk = usePlanner((state) => walkOf(state.history.present));
@@ -36,7 +38,7 @@ export function TypedLine() {
     <div className="px-4 pt-3">
       <SayLine
         label="Or type it as you say it"
-        placeholder="pipe 1 5/8 at 57 7/8"
+        placeholder={EXAMPLE[units]}
         text={text}
         completions={open ? (read?.completions ?? []) : []}
         whole={Boolean(line)}
