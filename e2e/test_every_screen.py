@@ -10,7 +10,7 @@ from selenium.webdriver.common.keys import Keys
 
 from e2e.browser import PHONE
 from e2e.case import PageTest
-from jobs.models import JobSite
+from jobs.models import JobSite, JobWall
 
 AXE = Path(__file__).resolve().parent.parent / "web" / "node_modules" / "axe-core" / "axe.min.js"
 
@@ -50,6 +50,11 @@ class EveryScreen(PageTest):
             "return document.documentElement.scrollWidth - Math.ceil(width * scale)"
         )
         self.assertLessEqual(beyond, 0, f"{screen} is wider than its window")
+        longer = browser.driver.execute_script(
+            "const filled = document.querySelector('#root > .h-full, #root > .h-dvh');"
+            "return filled ? document.scrollingElement.scrollHeight - innerHeight : 0"
+        )
+        self.assertLessEqual(longer, 0, f"{screen} fills its window, and makes it scroll as well")
         asked = browser.driver.execute_script(
             "return performance.getEntriesByType('resource').map(entry => entry.name)"
         )
@@ -161,6 +166,9 @@ class EveryScreen(PageTest):
         browser.press("The rack", "[role=radio]")
         browser.see_text("least air", "[data-sheet]")
         self.check("sheet", "Sheet")
+        self.follow(f"/walls/{JobWall.objects.get().id}")
+        browser.see("[data-wall-plan][data-current=true]")
+        self.check("a framed wall", "Framed office, gable wall")
         self.follow(f"/sites/{JobSite.objects.get().id}")
         browser.see("[data-stretch='PH–H1']").send_keys(Keys.ENTER)
         browser.see("[data-stretch-pane]")

@@ -29,7 +29,7 @@ export function BenchStep({ plan, step, old, gauge, keepAngle }: Props) {
       as="main"
       label="This step"
       className={classes(
-        "min-h-0 flex-1 overflow-auto px-4 py-2 desk:px-7",
+        "relative min-h-0 flex-1 overflow-auto px-4 py-2 desk:px-7",
         bend && "grid content-start gap-3 desk:grid-cols-[23rem_minmax(0,1fr)] desk:gap-6",
         old && "opacity-60",
       )}

@@ -50,7 +50,7 @@ export function OfferUp({ plan, runId, held, hold, anew, telling }: Props) {
     <ScrollArea
       as="main"
       label="Offer it up"
-      className="min-h-0 flex-1 overflow-auto px-4 py-4 desk:px-7"
+      className="relative min-h-0 flex-1 overflow-auto px-4 py-4 desk:px-7"
     >
       <div className="mx-auto grid max-w-3xl gap-4 text-lg">
         <h2 className="text-2xl font-semibold">Offer it up</h2>

@@ -88,8 +88,8 @@ function Opened({ box, unsaved }: Props) {
           <SavingState saving={saving} kept={kept} />
         </div>
       </TopBar>
-      <main className="grid min-h-0 flex-1 overflow-auto desk:grid-cols-[25rem_minmax(0,1fr)]">
-        <div className="grid content-start gap-5 border-r border-line bg-paper p-4 desk:overflow-auto desk:p-5">
+      <main className="relative grid min-h-0 flex-1 overflow-auto desk:grid-cols-[25rem_minmax(0,1fr)]">
+        <div className="relative grid content-start gap-5 border-r border-line bg-paper p-4 desk:overflow-auto desk:p-5">
           <SiteBoxFields
             runIds={box.run_ids}
             document={document}

@@ -62,7 +62,7 @@ export default function CheckScreen() {
           </NavLink>
         ))}
       </nav>
-      <main className="min-h-0 flex-1 overflow-auto">
+      <main className="relative min-h-0 flex-1 overflow-auto">
         <Suspense fallback={<p className="p-5 text-soft">Opening …</p>}>
           <Chosen what={what} />
         </Suspense>

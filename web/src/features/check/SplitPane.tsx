@@ -20,7 +20,7 @@ export function SplitPane({ old, form, brief, children }: Props) {
       >
         {brief}
       </div>
-      <div className="grid content-start gap-4 desk:overflow-auto desk:border-r desk:border-line desk:bg-paper desk:p-5">
+      <div className="relative grid grid-cols-1 content-start gap-4 desk:overflow-auto desk:border-r desk:border-line desk:bg-paper desk:p-5">
         {form}
       </div>
       <ScrollArea

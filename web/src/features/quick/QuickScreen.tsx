@@ -64,7 +64,7 @@ export default function QuickScreen() {
               <h1 className="font-semibold">Quick bend</h1>
               <span className="text-soft max-desk:hidden">nothing is kept until you say so</span>
             </TopBar>
-            <main data-current={ready} className="min-h-0 flex-1 overflow-auto">
+            <main data-current={ready} className="relative min-h-0 flex-1 overflow-auto">
               <div className="px-5 pt-5 desk:px-12 desk:pt-8">
                 <QuickSentence quick={quick} />
                 <div className="mt-3 flex flex-wrap items-start gap-x-8 gap-y-2">

@@ -92,9 +92,9 @@ function Opened({ wall, unsaved }: Props) {
       </TopBar>
       <main
         onBlur={each.store.getState().settle}
-        className="grid min-h-0 flex-1 overflow-auto desk:grid-cols-[22rem_minmax(0,1fr)]"
+        className="relative grid min-h-0 flex-1 overflow-auto desk:grid-cols-[22rem_minmax(0,1fr)]"
       >
-        <div className="border-r border-line bg-paper p-4 desk:overflow-auto desk:p-5">
+        <div className="relative border-r border-line bg-paper p-4 desk:overflow-auto desk:p-5">
           <WallFields editing={editing} />
           {[...problems].map(([path, expected]) => (
             <p key={path} role="alert" className="pt-2 text-sm text-brick">

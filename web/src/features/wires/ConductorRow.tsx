@@ -39,8 +39,10 @@ export function ConductorRow(props: Props) {
           onChange={(count) => onChange({ count })}
         />
         <span className="text-soft">×</span>
-        <Kind conductor={conductor} onChange={onChange} />
-        <IconButton label="Remove" className="ml-auto" onClick={onRemove}>
+        <span className="flex min-w-0 flex-1 flex-wrap items-center gap-x-2">
+          <Kind conductor={conductor} onChange={onChange} />
+        </span>
+        <IconButton label="Remove" onClick={onRemove}>
           <Icon name="close" className="size-4" />
         </IconButton>
       </div>
