@@ -5,6 +5,8 @@ from __future__ import annotations
 import sys
 from pathlib import Path
 
+from selenium.webdriver.common.keys import Keys
+
 from e2e.browser import DESK, PHONE, Browser
 from jobs.demo import PASSWORD
 from jobs.models import JobSite, JobWall, Run
@@ -62,7 +64,7 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.see("[data-cut]")
     browser.field("walk[0].rise").click()
     _save(browser, "planner")
-    browser.chord("\ue009", "z")  # Control
+    browser.chord(Keys.CONTROL, "z")
     _open(browser, address, "Framed office, as the tape met it")
     browser.see("[data-compare='1']").click()
     browser.see("[data-candidate='saddle4 30']")
@@ -91,7 +93,7 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.see("svg[data-packed]")
     _save(browser, "wires")
     browser.driver.get(f"{address}/sites/{JobSite.objects.get().id}")
-    browser.see("[data-stretch='PH–H1']").click()
+    browser.see("[data-stretch='PH–H1']").send_keys(Keys.ENTER)
     browser.see("[data-stretch-pane]")
     _save(browser, "ducts")
     job = Run.objects.get(name="Bottling feeder").job_id
@@ -118,6 +120,7 @@ def _at_a_desk(browser: Browser, address: str) -> None:
 def _on_a_phone(browser: Browser, address: str) -> None:
     _open(browser, address, "Press hall feed, bay 2")
     browser.see("svg[aria-label^='The unbent pipe']")
+    browser.see_text("box connector")
     _save(browser, "phone-walk")
     _open(browser, address, "Kiosk feed over the strut, rigid")
     browser.press("Marks", "nav [role=radio]")

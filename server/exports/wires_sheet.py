@@ -58,7 +58,7 @@ def compose_wires_sheet(plan: WrittenPlan, heading: Heading, paper: tuple[float,
     else:
         findings = (*wires.findings, *fill.findings, *(wires.pull.findings if wires.pull else ()))
         y = _verdict(drawing, fill, heading.wording, y)
-        y = _conductors(drawing, fill, y + 4)
+        y = _conductors(drawing, fill, heading.wording, y + 4)
         y = _else(drawing, fill, heading.wording, y + 5)
         y = _pull(drawing, wires, y + 4, heading.wording)
         top = max(foot - findings_height(findings, width, heading.wording), y)
@@ -82,7 +82,7 @@ def _verdict(drawing: Drawing, fill: FillResult, wording: Wording, y: float) -> 
     return drawing.paragraph(MARGIN, y, wide, text, _TEXT, colour=SOFT)
 
 
-def _conductors(drawing: Drawing, fill: FillResult, y: float) -> float:
+def _conductors(drawing: Drawing, fill: FillResult, wording: Wording, y: float) -> float:
     left, right = MARGIN, drawing.width - MARGIN
     each, all_ = right - 62, right - 30
     unit = _UNITS[fill.amount]
@@ -93,7 +93,8 @@ def _conductors(drawing: Drawing, fill: FillResult, y: float) -> float:
     for part in fill.conductors:
         drawing.line((left, y), (right, y), stroke=FAINT)
         y += _ROW - 1.4
-        name = f"{part.name}, {part.role}" if part.role != "cable" else part.name
+        role = wording.text(Phrase("earth")) if part.role == "earth" else part.role
+        name = f"{part.name}, {role}" if role != "cable" else part.name
         drawing.text(left, y, f"{part.count} × {name}", _TEXT)
         drawing.text(each, y, _figure(part.each, fill), _TEXT, anchor="end")
         drawing.text(all_, y, _figure(part.total, fill), _TEXT, anchor="end")

@@ -88,6 +88,7 @@ EN_GB = {
     "box-name/body": "inspection fitting, stamped {volume}",
     "box-line/grounds": "{count} earth{count!s}",
     "box-passes/clamps-outside": "Glands that clamp outside: the clamps' allowance falls away.",
+    "earth": "earth",
     "meeting-wires/earth": "{count} × {name} earth",
     "break/body": "an inspection fitting or junction box",
     # Pulling

@@ -935,6 +935,7 @@ EN_US = {
     "box-passes/clamps-outside": "Connectors that clamp outside: the clamps' allowance falls away.",
     "box-passes/ring": "An extension or plaster ring of at least {least}.",
     "box-passes/fewer": "{fewer} {size} fewer spliced here ({each} each), in another box.",
+    "earth": "ground",
     "meeting-wires": "{count} × {name}",
     "meeting-wires/earth": "{count} × {name} ground",
     "box-too-small": "The box is too small: {needed} needed, {there} there. {instead}",

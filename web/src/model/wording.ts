@@ -22,6 +22,7 @@ export const TRADE = {
   boxOffset: { us: "box offset", uk: "box set" },
   conduitBody: { us: "conduit body", uk: "inspection fitting" },
   connector: { us: "connector", uk: "gland or bush" },
+  earth: { us: "ground", uk: "earth" },
   offset: { us: "offset", uk: "set" },
   raceway: { us: "raceway", uk: "conduit" },
   ringsAndBushes: { us: "Locknuts and bushings", uk: "Lock rings and bushes" },

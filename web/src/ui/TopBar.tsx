@@ -1,25 +1,35 @@
 // The bar at the top of every screen: where you are, and what can be done here.
 import type { ReactNode } from "react";
 import { Link } from "react-router";
+import { classes } from "./classes";
 import { Logo } from "./Logo";
 import { usePageTitle } from "./usePageTitle";
 
 type Props = {
   /** What the browser calls the tab. */
   title: string;
+  /** On a phone: the name of what is open in a row of its own, where it can be read. */
+  named?: boolean;
   children?: ReactNode;
   actions: ReactNode;
 };
 
-export function TopBar({ title, children, actions }: Props) {
+export function TopBar({ title, named = false, children, actions }: Props) {
   usePageTitle(title);
   return (
-    <header className="flex min-h-13 items-center gap-3 border-b border-line bg-paper px-4 py-1.5">
+    <header className="flex min-h-13 flex-wrap items-center gap-x-3 border-b border-line bg-paper px-4 py-1.5">
       <Link to="/" aria-label="All jobs" className="rounded p-1">
         <Logo />
       </Link>
-      <div className="flex min-w-0 flex-1 items-center gap-2.5">{children}</div>
-      <div className="flex items-center gap-1.5">{actions}</div>
+      <div
+        className={classes(
+          "flex min-w-0 flex-1 items-center gap-2.5",
+          named && "max-desk:order-last max-desk:basis-full",
+        )}
+      >
+        {children}
+      </div>
+      <div className="ml-auto flex items-center gap-1.5">{actions}</div>
     </header>
   );
 }

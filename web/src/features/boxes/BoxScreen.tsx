@@ -53,6 +53,7 @@ function Opened({ box, unsaved }: Props) {
     <div className="flex h-full flex-col">
       <TopBar
         title={box.name}
+        named
         actions={
           <>
             {saved ? (
@@ -83,7 +84,7 @@ function Opened({ box, unsaved }: Props) {
           {box.job_name}
         </Link>
         <span className="text-soft max-desk:hidden">/</span>
-        <div className="flex min-w-0 flex-1 gap-x-3 max-desk:flex-col desk:items-center">
+        <div className="flex min-w-0 flex-1 items-center gap-x-3">
           <h1 className="truncate px-1 text-lg font-semibold">{box.name}</h1>
           <SavingState saving={saving} kept={kept} />
         </div>

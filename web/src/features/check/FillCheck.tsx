@@ -6,6 +6,7 @@ import { FillPicture } from "@/features/wires/FillPicture";
 import { FillDetails, FillVerdict, fillHeadline } from "@/features/wires/FillVerdict";
 import { WireList } from "@/features/wires/WireList";
 import { type Fields, type FillDocument, withoutUndefined } from "@/model/wires";
+import { COUNTRY_OF } from "@/model/wording";
 import { problemAt, useCheck } from "@/state/useCheck";
 import { Headline } from "@/ui/Verdict";
 import { OfTheRun, WhichConduit } from "./ConduitFields";
@@ -33,6 +34,7 @@ export function FillCheck({ into }: { into: keyof typeof FIRST }) {
             <TrunkingFields document={document} change={change} problems={problems} />
           )}
           <WireList
+            country={COUNTRY_OF[document.units]}
             wires={document}
             units={document.units}
             parts={answer?.conductors ?? []}

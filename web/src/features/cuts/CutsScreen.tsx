@@ -56,6 +56,7 @@ function Opened({ stock, unsaved }: Props) {
       <div className="print:hidden">
         <TopBar
           title="Cut list"
+          named
           actions={
             <>
               {saved ? (
@@ -163,7 +164,7 @@ function Heading({ each }: { each: OpenStock }) {
   const saving = useStore(each.store, (state) => state.saving);
   const kept = useStore(each.store, (state) => state.kept);
   return (
-    <div className="flex min-w-0 flex-1 gap-x-3 max-desk:flex-col desk:items-center">
+    <div className="flex min-w-0 flex-1 items-center gap-x-3">
       <h1 className="truncate px-1 text-lg font-semibold">Cut list</h1>
       <SavingState saving={saving} kept={kept} />
     </div>

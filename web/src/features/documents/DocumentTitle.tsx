@@ -21,7 +21,7 @@ export function DocumentTitle({ job, label, name, onName, saving, kept }: Props)
         {job.name}
       </Link>
       <span className="text-soft max-desk:hidden">/</span>
-      <div className="flex min-w-0 flex-1 gap-x-3 max-desk:flex-col desk:items-center">
+      <div className="flex min-w-0 flex-1 items-center gap-x-3">
         <h1 className="text-lg">
           <InlineInput label={label} data-path="name" value={name} onType={onName} />
         </h1>

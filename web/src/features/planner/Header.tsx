@@ -74,6 +74,7 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
   return (
     <TopBar
       title={name}
+      named
       actions={
         <>
           <UndoButtons store={store} />
@@ -116,13 +117,13 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
       </Link>
       <span className="text-soft max-desk:hidden">/</span>
       <h1 className="sr-only">{name}</h1>
-      <div className="flex min-w-0 flex-1 gap-x-3 max-desk:flex-col desk:items-center">
+      <div className="flex min-w-0 flex-1 items-center gap-x-3">
         <input
           aria-label="Name of the run"
           value={name}
           maxLength={120}
           onChange={(event) => change(set("name", event.target.value), "name")}
-          className="grows min-w-24 max-w-full truncate rounded border border-transparent bg-transparent px-1 text-lg font-semibold hover:border-line"
+          className="grows min-w-0 max-w-full truncate rounded desk:min-w-24 border border-transparent bg-transparent px-1 text-lg font-semibold hover:border-line"
         />
         <SavingState saving={saving} kept={kept} />
         {saving.state === "gone" ? (

@@ -81,6 +81,7 @@ function Opened({ site, unsaved }: Props) {
     <div className="flex h-full flex-col">
       <TopBar
         title={document.name ?? ""}
+        named
         actions={
           <>
             <UndoButtons store={each.store} />

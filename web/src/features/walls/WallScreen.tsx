@@ -59,6 +59,7 @@ function Opened({ wall, unsaved }: Props) {
     <div className="flex h-full flex-col">
       <TopBar
         title={document.name ?? ""}
+        named
         actions={
           <>
             <UndoButtons store={each.store} />

@@ -1,9 +1,12 @@
 // So many circuits of a kind, in a sentence; the core makes conductors of them.
+import type { Country } from "@/api/planning";
 import { useCatalogue } from "@/api/queries";
 import { type Circuit, sizeName } from "@/model/wires";
+import { TRADE, wordFor } from "@/model/wording";
 import { IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { Select } from "@/ui/Select";
+import { sentence } from "@/ui/Verdict";
 import { CountField } from "./CountField";
 
 const YES_NO = (what: string) => [
@@ -12,13 +15,15 @@ const YES_NO = (what: string) => [
 ];
 
 type Props = {
+  country: Country;
   circuit: Circuit;
   problem: string | undefined;
   onChange: (fields: Partial<Circuit>) => void;
   onRemove: () => void;
 };
 
-export function CircuitRow({ circuit, problem, onChange, onRemove }: Props) {
+export function CircuitRow({ country, circuit, problem, onChange, onRemove }: Props) {
+  const earth = wordFor(TRADE.earth, country);
   const catalogue = useCatalogue().data;
   const known = catalogue?.conductors ?? [];
   const kinds = catalogue?.circuits ?? [];
@@ -72,9 +77,9 @@ export function CircuitRow({ circuit, problem, onChange, onRemove }: Props) {
           />
           <Select
             look="word"
-            label="Earth"
+            label={sentence(earth)}
             value={(circuit.earth ?? true) ? "yes" : "no"}
-            options={YES_NO("earth")}
+            options={YES_NO(earth)}
             onChange={(next) => onChange({ earth: next === "yes" })}
           />
           <Select

@@ -1,5 +1,6 @@
 // What goes in, line by line: conductors, cables and circuits, each with a count to drag.
 import { useState } from "react";
+import type { Country } from "@/api/planning";
 import type { Units } from "@/model/document";
 import {
   addedCircuit,
@@ -24,6 +25,8 @@ import { SayWires } from "./SayWires";
 
 type Props = {
   wires: WireLists;
+  /** Whose words are used. */
+  country: Country;
   units: Units;
   /** The answer's parts; those of the listed conductors come first. */
   parts: readonly Part[];
@@ -35,7 +38,7 @@ type Props = {
 };
 
 export function WireList(props: Props) {
-  const { wires, units, parts, colours, problem, onChange, onDone } = props;
+  const { wires, country, units, parts, colours, problem, onChange, onDone } = props;
   const [adding, setAdding] = useState(false);
   const conductors = wires.conductors ?? [];
   const circuits = wires.circuits ?? [];
@@ -59,6 +62,7 @@ export function WireList(props: Props) {
         ))}
         {circuits.map((circuit, at) => (
           <CircuitRow
+            country={country}
             // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place alone
             key={`circuit-${at}`}
             circuit={circuit}
