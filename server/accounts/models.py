@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+from importlib import import_module
 from typing import Any
 
+from django.conf import settings
 from django.contrib.auth.models import AbstractUser
 from django.contrib.sessions.base_session import AbstractBaseSession
 from django.db import models
@@ -38,7 +40,5 @@ class MemberSession(AbstractBaseSession):
 
     @classmethod
     def get_session_store_class(cls) -> Any:
-        """The engine that keeps them."""
-        from accounts.sessions import SessionStore
-
-        return SessionStore
+        """The engine that keeps them, as the settings name it."""
+        return import_module(settings.SESSION_ENGINE).SessionStore

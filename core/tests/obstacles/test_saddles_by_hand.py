@@ -30,7 +30,7 @@ from yarrow import plan_values
 from yarrow.features.leg import FIRST_LEG, Pipe
 from yarrow.obstacles.crossing import CrossingProfile
 from yarrow.obstacles.free_offset import FreeOffset
-from yarrow.obstacles.obstacle import Setting
+from yarrow.obstacles.setting import Setting
 from yarrow.runs.model.plan import WrittenPlan
 
 HALF = 0.353

@@ -29,7 +29,7 @@ from yarrow.fill.conductor import Conductor, ConductorRole, Raceway
 from yarrow.fill.method import MethodName, trimmed
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
-from yarrow.obstacles.obstacle import exact
+from yarrow.obstacles.setting import exact
 from yarrow.runs.model.wires import PullSettings, Wires
 
 MOST_CONDUCTORS = 20_000

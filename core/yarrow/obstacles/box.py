@@ -12,7 +12,8 @@ from yarrow.features.in_document import LABEL, PICK, WHERE, Field, InDocument, T
 from yarrow.features.leg import Datum, Following, Leg, Pipe
 from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.features.straight import Straight
-from yarrow.obstacles.obstacle import Section, Setting, StandsAlone, exact
+from yarrow.obstacles.obstacle import StandsAlone
+from yarrow.obstacles.setting import Section, Setting, exact
 
 AS_GOOD_AS_STRAIGHT = 0.02
 """Of the pipe's diameter: what a connector takes up without a bend."""

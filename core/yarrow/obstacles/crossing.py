@@ -13,8 +13,9 @@ from yarrow.features.saddle3 import Saddle3
 from yarrow.features.saddle4 import Saddle4
 from yarrow.features.straight import Straight
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.obstacle import AtUsualAngles, Section, Setting, exact
+from yarrow.obstacles.at_usual_angles import AtUsualAngles
 from yarrow.obstacles.outline import BlockOutline, RoundOutline
+from yarrow.obstacles.setting import Section, Setting, exact
 
 SMALL_LIFT = 0.15
 """Of the height: as much higher as a 3-bend saddle may go before a 4-bend one is the usual."""

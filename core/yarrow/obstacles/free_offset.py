@@ -15,7 +15,8 @@ from yarrow.features.offset import Hold, Offset
 from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.obstacle import Section, Setting, StandsAlone
+from yarrow.obstacles.obstacle import StandsAlone
+from yarrow.obstacles.setting import Section, Setting
 
 _HALVINGS = 50
 

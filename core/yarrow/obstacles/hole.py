@@ -25,7 +25,8 @@ from yarrow.features.offset import Offset
 from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import along
-from yarrow.obstacles.obstacle import Section, Setting, StandsAlone, exact
+from yarrow.obstacles.obstacle import StandsAlone
+from yarrow.obstacles.setting import Section, Setting, exact
 
 
 @dataclass(frozen=True, slots=True)

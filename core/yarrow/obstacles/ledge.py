@@ -23,9 +23,10 @@ from yarrow.features.offset import OffsetOnto
 from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.features.straight import Straight
 from yarrow.geometry.frame import Side
+from yarrow.obstacles.at_usual_angles import AtUsualAngles
 from yarrow.obstacles.crossing import CrossingProfile
-from yarrow.obstacles.obstacle import AtUsualAngles, Section, Setting
 from yarrow.obstacles.outline import BlockOutline
+from yarrow.obstacles.setting import Section, Setting
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,39 +2,15 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
-from typing import TYPE_CHECKING, ClassVar, Literal, Protocol
+from typing import ClassVar, Literal, Protocol
 
 from yarrow.features.feature import Feature
-from yarrow.features.leg import Datum, Following, Leg, Pipe
+from yarrow.features.leg import Datum, Leg
 from yarrow.features.on_site import OnSite
-from yarrow.geometry.frame import Side
-from yarrow.obstacles.outline import Outline
-
-if TYPE_CHECKING:
-    from yarrow.obstacles.crossing import CrossingProfile
-
-
-@dataclass(frozen=True, slots=True)
-class Setting:
-    """Where an obstacle is met: its leg, the pipe, what ends the leg right after it (else None)."""
-
-    leg: Leg
-    pipe: Pipe
-    following: Following | None
-
-    def rest_above_surface(self, toward: Side) -> float:
-        """From the surface to the resting pipe's centreline, on the side that the pipe goes."""
-        return self.leg.rest_above_surface(self.pipe, toward)
-
-
-@dataclass(frozen=True, slots=True)
-class Section:
-    """What must not be touched, in the plane of the leg and the side that the pipe goes to."""
-
-    toward: Side
-    outline: Outline
+from yarrow.obstacles.at_usual_angles import AtUsualAngles
+from yarrow.obstacles.crossing import CrossingProfile
+from yarrow.obstacles.setting import Section, Setting
 
 
 class Obstacle(OnSite, Protocol):
@@ -104,24 +80,6 @@ class Obstacle(OnSite, Protocol):
         """
 
 
-class AtUsualAngles:
-    """What is answered at usual angles, however much of the leg its bends take."""
-
-    __slots__ = ()
-    is_obstacle: ClassVar[Literal[True]] = True
-    implied_fitting: ClassVar[str] = ""
-    pick_field: ClassVar[Literal["pick", "angle"]] = "pick"
-
-    @property
-    def room_given(self) -> Fraction | None:
-        """Nothing was said."""
-        return None
-
-    def further_angles(self, setting: Setting) -> tuple[tuple[str, float], ...]:
-        """None."""
-        return ()
-
-
 class StandsAlone(AtUsualAngles):
     """What bends are put to by itself, and which has no sides that have to be cleared."""
 
@@ -145,11 +103,3 @@ class StandsAlone(AtUsualAngles):
     ) -> tuple[str, CrossingProfile] | None:
         """It is not."""
         return None
-
-
-def exact(value: float) -> Fraction:
-    """A place that geometry found, as a length: to far less than any tape or bender tells.
-
-    Args: value, a length in the document's unit.
-    """
-    return Fraction(value).limit_denominator(10**9)

@@ -21,7 +21,8 @@ from yarrow.features.leg import Datum, Following, Leg, Pipe
 from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
 from yarrow.features.turn import Turn
 from yarrow.geometry.frame import Side
-from yarrow.obstacles.obstacle import Section, Setting, StandsAlone
+from yarrow.obstacles.obstacle import StandsAlone
+from yarrow.obstacles.setting import Section, Setting
 
 
 @dataclass(frozen=True, slots=True)

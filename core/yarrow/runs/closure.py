@@ -11,7 +11,7 @@ from yarrow.features.feature import changed
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
 from yarrow.geometry.vectors import Vector, dot, length, scaled, subtract
-from yarrow.obstacles.obstacle import exact
+from yarrow.obstacles.setting import exact
 from yarrow.runs.layout.walk import lay_out
 from yarrow.runs.model.lines import line_phrase
 from yarrow.runs.model.plan import Solved

@@ -2,6 +2,9 @@
 import { client, type Schemas, unwrap } from "./client";
 import type { Country } from "./planning";
 
+/** The run whose piece it is. */
+export type BenchRun = Schemas["RunDetail"];
+
 /** What is left to do at the bench after what came out of a run's piece, counted from 1. */
 export function atBench(
   document: Schemas["RunDocument"],

@@ -2,15 +2,8 @@ import "fake-indexeddb/auto";
 import { openDB } from "idb";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { emptyRun } from "./document";
-import {
-  allDrafts,
-  closeDrafts,
-  type Draft,
-  draftKey,
-  draftsOf,
-  dropDraft,
-  keepDraft,
-} from "./drafts";
+import type { Draft } from "./draft";
+import { allDrafts, closeDrafts, draftKey, draftsOf, dropDraft, keepDraft } from "./drafts";
 import { runProblem } from "./readDraft";
 
 const RUN = emptyRun("Test", "in", { type: "emt", size: "1/2" }, "hand-emt-1/2");

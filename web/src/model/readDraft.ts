@@ -1,5 +1,5 @@
 // The one door that stored drafts come in through: upgraded by shape, or broken with a reason.
-import type { BrokenDraft, Draft } from "./drafts";
+import type { BrokenDraft, Draft } from "./draft";
 
 const KINDS = ["run", "box", "bender", "stock", "fittings", "wall", "site"];
 

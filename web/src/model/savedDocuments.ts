@@ -1,6 +1,7 @@
 // Saving by itself, outside of React: a draft at once, the server when it is asked, one at a time.
 import type { StoreApi } from "zustand/vanilla";
-import { type Draft, draftKey, dropDraft, keepDraft, type Target } from "./drafts";
+import type { Draft, Target } from "./draft";
+import { draftKey, dropDraft, keepDraft } from "./drafts";
 import { sameDocument } from "./sameDocument";
 import type { SavedState } from "./savedStore";
 import { outcome, TRIED_AGAIN } from "./saving";

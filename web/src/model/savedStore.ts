@@ -1,6 +1,6 @@
 // A document that is saved by its version, and every state that it was in.
 import { createStore, type StoreApi } from "zustand/vanilla";
-import type { Draft } from "./drafts";
+import type { Draft } from "./draft";
 import { advance, begin, type History, redo, settle, undo } from "./history";
 import type { Saving, Theirs } from "./saving";
 import { tabName } from "./tab";

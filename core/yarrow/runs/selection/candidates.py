@@ -17,8 +17,9 @@ from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import StraightPipe, develop
 from yarrow.geometry.vectors import Vector, dot, subtract
 from yarrow.measure.units import Unit, convert_length
-from yarrow.obstacles.obstacle import Obstacle, Section, Setting
+from yarrow.obstacles.obstacle import Obstacle
 from yarrow.obstacles.outline import Air, least_air
+from yarrow.obstacles.setting import Section, Setting
 
 _FAR = 50.0
 """Radii of straight pipe on both sides of what is tried: more than any shoe asks for."""

@@ -21,7 +21,8 @@ from yarrow.findings.finding import Finding, Remedy
 from yarrow.geometry.arcs import tangent_length
 from yarrow.measure.units import Unit, convert_length
 from yarrow.obstacles.crossing import CrossingProfile
-from yarrow.obstacles.obstacle import Obstacle, Setting
+from yarrow.obstacles.obstacle import Obstacle
+from yarrow.obstacles.setting import Setting
 from yarrow.runs.layout.walk import pipe_of
 from yarrow.runs.model.plan import Choice
 from yarrow.runs.model.run import ResolvedRun, Survey

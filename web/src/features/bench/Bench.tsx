@@ -3,7 +3,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { BenchPlan } from "@/api/bench";
+import type { BenchPlan, BenchRun } from "@/api/bench";
 import { forgetLists, putStage } from "@/api/queries";
 import { begunBefore } from "@/model/bench";
 import { Button } from "@/ui/Button";
@@ -14,12 +14,12 @@ import { BenchStep } from "./BenchStep";
 import { CameOutDialog, type Drafts } from "./CameOutDialog";
 import type { Source } from "./gauge/GaugePanel";
 import { OfferUp } from "./OfferUp";
-import { type Run, useBench } from "./useBench";
+import { useBench } from "./useBench";
 import { useReadAloud } from "./useReadAloud";
 import { useTellBender } from "./useTellBender";
 import { useVoice } from "./useVoice";
 
-type Props = { run: Run; piece: number };
+type Props = { run: BenchRun; piece: number };
 
 export function Bench({ run, piece }: Props) {
   const bench = useBench({ run, piece });

@@ -1,7 +1,7 @@
 // What was measured of the bend that was just made, and what becomes of the piece with it, before it
 // is kept.
 import { type FormEvent, useState } from "react";
-import type { BenchPlan } from "@/api/bench";
+import type { BenchPlan, BenchRun } from "@/api/bench";
 import { Refused } from "@/api/client";
 import type { CameOut, Readings } from "@/model/bench";
 import { TRADE, wordFor } from "@/model/wording";
@@ -12,7 +12,7 @@ import { TextField } from "@/ui/TextField";
 import { sentence } from "@/ui/Verdict";
 import { CouldBecome } from "./CouldBecome";
 import { BenchVerdict } from "./OfferUp";
-import { type Run, useBenchFit } from "./useBench";
+import { useBenchFit } from "./useBench";
 
 type Typed = Readonly<Partial<Record<Field, string>>>;
 /** What was typed of each bend and not kept, by its number: a window that is closed loses nothing. */
@@ -22,7 +22,7 @@ type Props = {
   drafts: Drafts;
   open: boolean;
   close: () => void;
-  run: Run;
+  run: BenchRun;
   piece: number;
   plan: BenchPlan;
   /** The bend, along the pipe. */

@@ -1,8 +1,7 @@
 // A piece at the bench: where it stands, and what the core makes of what came out so far.
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { atBench, type BenchPlan, benchFit } from "@/api/bench";
-import type { Schemas } from "@/api/client";
+import { atBench, type BenchPlan, type BenchRun, benchFit } from "@/api/bench";
 import {
   begun,
   type CameOut,
@@ -16,9 +15,7 @@ import {
 import { useShared } from "@/state/useShared";
 import { useKeptAtBench } from "./useKeptAtBench";
 
-export type Run = Schemas["RunDetail"];
-
-type OfPiece = { readonly run: Run; readonly piece: number };
+type OfPiece = { readonly run: BenchRun; readonly piece: number };
 
 /** An answer holds as long as what was asked; without a network it says so, and does not wait. */
 const ASKED_ONCE = { staleTime: Infinity, retry: false, networkMode: "always" } as const;
@@ -98,7 +95,7 @@ export function useBench(of: OfPiece) {
   };
 }
 
-const NOTHING = (run: Run): CameOut => ({
+const NOTHING = (run: BenchRun): CameOut => ({
   format: "yarrow.bench/1",
   units: run.document.units,
   made: [],

@@ -2,6 +2,7 @@
 // go on with one piece. Nothing waits for it; what could not be sent is sent again.
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
+import type { BenchRun } from "@/api/bench";
 import { type AtBench, loadAtBench, saveAtBench } from "@/api/bench";
 import { Refused, type Schemas } from "@/api/client";
 import {
@@ -12,7 +13,6 @@ import {
   type Progress,
   seenVersion,
 } from "@/model/bench";
-import type { Run } from "./useBench";
 
 const PAUSE_MS = 400;
 const AGAIN_MS = 3000;
@@ -21,7 +21,7 @@ const AGAIN_MS = 3000;
 export type Elsewhere = { readonly who: string; readonly progress: Progress };
 
 type OfPiece = {
-  run: Run;
+  run: BenchRun;
   piece: number;
   progress: Progress;
   steps: readonly { readonly bend?: number | null }[];

@@ -2,17 +2,16 @@
 // has arrived, and once however often it is told.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
-import type { BenchPlan } from "@/api/bench";
+import type { BenchPlan, BenchRun } from "@/api/bench";
 import { learnBender } from "@/api/benders";
 import { keys } from "@/api/queries";
 import { useOwnBender } from "@/features/benders/useKeptBenders";
 import { forTheBender, type Progress } from "@/model/bench";
-import type { Run } from "./useBench";
 
 const AGAIN_MS = 4000;
 
 type AtBench = {
-  run: Run;
+  run: BenchRun;
   piece: number;
   progress: Progress;
   plan: BenchPlan | null;

@@ -34,15 +34,10 @@ import { TextField } from "@/ui/TextField";
 import { EvaluatedNumbers } from "./EvaluatedNumbers";
 import { MeasuredBends } from "./MeasuredBends";
 import { TestRows } from "./TestRows";
-import { useOpenBender } from "./useOpenBender";
-
-export type Opened = {
-  readonly form: Form;
-  readonly kept: { readonly id: number; readonly version: number } | null;
-};
+import { type OpenedBender, useOpenBender } from "./useOpenBender";
 
 type Props = {
-  opened: Opened;
+  opened: OpenedBender;
   conduit: RunDocument["conduit"];
   units: Units;
   close: () => void;

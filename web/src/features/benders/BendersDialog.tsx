@@ -13,7 +13,8 @@ import { usePlanState } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { Reading } from "@/ui/Reading";
-import { BenderForm, type Opened } from "./BenderForm";
+import { BenderForm } from "./BenderForm";
+import type { OpenedBender } from "./useOpenBender";
 
 const PLACES = { in: 3, mm: 1 } as const;
 
@@ -46,7 +47,7 @@ export function BendersDialog({ open, onOpenChange, conduit, units, use }: Props
     queryFn: loadRemovedBenders,
     enabled: open,
   });
-  const [opened, setOpened] = useState<Opened | null>(null);
+  const [opened, setOpened] = useState<OpenedBender | null>(null);
   const listed = benders.data ?? [];
   const figures = usePlanState(({ plan }) => plan?.bender);
 

@@ -27,7 +27,7 @@ export function MeasuredBends({ form, put, bends, units }: Props) {
       <h3 className="pb-1 text-sm font-semibold">
         {bends.length === 1 ? "The bend" : `${bends.length} bends`} beside what is known now
       </h3>
-      <ScrollArea label="Measured bends" className="max-h-56">
+      <ScrollArea label="Measured bends" className="max-h-56 overflow-auto">
         <table className="w-full text-sm">
           <thead className="text-left text-xs text-soft">
             <tr>

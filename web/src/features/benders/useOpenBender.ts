@@ -11,11 +11,15 @@ import type { RunDocument, Units } from "@/model/document";
 import type { OpenDocument } from "@/model/savedDocuments";
 import { createSavedStore, type DocumentStore } from "@/model/savedStore";
 import { useSavedDocument } from "@/ui/useSavedDocument";
-import type { Opened } from "./BenderForm";
+
+export type OpenedBender = {
+  readonly form: BenderForm;
+  readonly kept: { readonly id: number; readonly version: number } | null;
+};
 
 type OpenBender = OpenDocument<BenderForm, DocumentStore<BenderForm>>;
 
-export function useOpenBender(opened: Opened, conduit: RunDocument["conduit"], units: Units) {
+export function useOpenBender(opened: OpenedBender, conduit: RunDocument["conduit"], units: Units) {
   const queries = useQueryClient();
   const member = useMemberName();
   const kept = useRef<Schemas["BenderDetail"] | null>(null);

@@ -4,7 +4,7 @@ import { checkSiteBox, type JobBox, saveBox } from "@/api/boxes";
 import type { Schemas } from "@/api/client";
 import { keys } from "@/api/queries";
 import { useOpened } from "@/features/documents/useOpened";
-import type { Draft } from "@/model/drafts";
+import type { Draft } from "@/model/draft";
 import { type Fields, withoutUndefined } from "@/model/wires";
 import { useCheck } from "@/state/useCheck";
 import { useSavedDocument } from "@/ui/useSavedDocument";

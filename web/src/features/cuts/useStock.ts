@@ -4,7 +4,7 @@ import { useState } from "react";
 import { Refused } from "@/api/client";
 import { type CutsOfJob, cutsOfJob, type JobStock, saveStock } from "@/api/stock";
 import { type Opened, useOpened } from "@/features/documents/useOpened";
-import type { Draft } from "@/model/drafts";
+import type { Draft } from "@/model/draft";
 import type { StockDocument } from "@/model/stock";
 import { useSavedDocument } from "@/ui/useSavedDocument";
 

@@ -2,7 +2,7 @@
 import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
-import type { Draft, Target } from "@/model/drafts";
+import type { Draft, Target } from "@/model/draft";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 
 /** What was left unsaved of a document, and the tabs that are open. */

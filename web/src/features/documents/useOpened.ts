@@ -2,7 +2,7 @@
 import { useMemo } from "react";
 import { useStore } from "zustand";
 import { useMemberName } from "@/features/drafts/useMemberName";
-import type { Draft } from "@/model/drafts";
+import type { Draft } from "@/model/draft";
 import type { OpenDocument } from "@/model/savedDocuments";
 import { type DocumentStore, openedStore } from "@/model/savedStore";
 

@@ -1,7 +1,8 @@
 // What was left unsaved of this very thing, in other tabs or before: taken up, compared, let go.
 import { useState } from "react";
 import { useStore } from "zustand";
-import { type Draft, draftKey, dropDraft } from "@/model/drafts";
+import type { Draft } from "@/model/draft";
+import { draftKey, dropDraft } from "@/model/drafts";
 import type { OpenDocument } from "@/model/savedDocuments";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";

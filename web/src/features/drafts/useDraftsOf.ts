@@ -1,6 +1,7 @@
 // The unsaved drafts of one thing, looked up once when it is opened.
 import { useQuery } from "@tanstack/react-query";
-import { draftsOf, type Target } from "@/model/drafts";
+import type { Target } from "@/model/draft";
+import { draftsOf } from "@/model/drafts";
 import { openTabs, tabName } from "@/model/tab";
 import { useMemberName } from "./useMemberName";
 

@@ -2,7 +2,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
-import type { Target } from "@/model/drafts";
+import type { Target } from "@/model/draft";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { type LargePaper, PaperSheet, Unsaved } from "./PaperSheet";
 import { type AskedPage, everyPage } from "./pages";

@@ -4,7 +4,7 @@ import { useCallback } from "react";
 import { keys } from "@/api/queries";
 import { type JobSite, planSite, type SitePlan, saveSite } from "@/api/sites";
 import { useOpened } from "@/features/documents/useOpened";
-import type { Draft } from "@/model/drafts";
+import type { Draft } from "@/model/draft";
 import type { SiteChange, SiteDocument } from "@/model/sites";
 import { useCheck } from "@/state/useCheck";
 import { fieldTypedIn } from "@/ui/fieldTypedIn";

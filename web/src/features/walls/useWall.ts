@@ -5,7 +5,7 @@ import { createStore } from "zustand";
 import { keys } from "@/api/queries";
 import { type JobWall, planWall, saveWall, type WallPlan } from "@/api/walls";
 import { useOpened } from "@/features/documents/useOpened";
-import type { Draft } from "@/model/drafts";
+import type { Draft } from "@/model/draft";
 import type { WallDocument } from "@/model/walls";
 import { useCheck } from "@/state/useCheck";
 import { fieldTypedIn } from "@/ui/fieldTypedIn";
