@@ -2,6 +2,7 @@
 import type { Schemas } from "@/api/client";
 import type { Place } from "./commands";
 import type { BenderKind, RunDocument, Units } from "./document";
+import { withoutEmpty } from "./without";
 
 export type BenderDocument = Schemas["RunDocument_bender_file"];
 export type OwnBender = Schemas["RunDocument_own_bender"];
@@ -151,11 +152,6 @@ function asRow(bend: MeasuredBend): TestRow {
   const { use, when, who, of } = bend;
   const typed = TYPED.map((name) => [name, String(bend[name] ?? "")]);
   return { ...NO_TEST, ...Object.fromEntries(typed), ...withoutEmpty({ use, when, who, of }) };
-}
-
-/** What is said of a bend beside what was read, without what is not. */
-function withoutEmpty<T extends object>(about: T): Partial<T> {
-  return Object.fromEntries(Object.entries(about).filter(([, value]) => value)) as Partial<T>;
 }
 
 /** A form as a draft of an earlier day has it, with what was not asked of a test then. */

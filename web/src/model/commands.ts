@@ -1,6 +1,7 @@
 // Every change that a person can make to a run, as a function from document to document.
 import type { Line, RunDocument } from "./document";
 import { looseOf, walkOf } from "./document";
+import { withoutUndefined } from "./without";
 
 export type Change = (document: RunDocument) => RunDocument;
 
@@ -22,9 +23,8 @@ type Start = NonNullable<RunDocument["start"]>;
 /** Something else of the start; `undefined`: it is not said any more. */
 export function setStart(fields: { [K in keyof Start]?: Start[K] | undefined }): Change {
   return (document) => {
-    const start = Object.entries({ kind: "open", ...document.start, ...fields });
-    const given = Object.fromEntries(start.filter(([, value]) => value !== undefined));
-    return { ...document, start: given as Start };
+    const start = withoutUndefined<Start>({ kind: "open", ...document.start, ...fields });
+    return { ...document, start };
   };
 }
 
@@ -50,8 +50,7 @@ export function pick(path: string, value: string | number): Change {
 /** Where the bender is worked, and with what: what is not said stays as its kind usually is. */
 export function setStance(fields: { [K in keyof Stance]?: Stance[K] | undefined }): Change {
   return (document) => {
-    const given = Object.entries({ ...document.stance, ...fields });
-    const kept = Object.fromEntries(given.filter(([, value]) => value !== undefined));
+    const kept = withoutUndefined<Stance>({ ...document.stance, ...fields });
     return set("stance", Object.keys(kept).length > 0 ? kept : undefined)(document);
   };
 }

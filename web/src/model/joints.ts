@@ -1,6 +1,7 @@
 // What a person can change of how a run is parted, as functions from document to document.
 import type { Change } from "./commands";
 import type { RunDocument } from "./document";
+import { withoutUndefined } from "./without";
 
 export type Joints = NonNullable<RunDocument["joints"]>;
 export type JointSaid = NonNullable<Joints["places"]>[number];
@@ -32,11 +33,8 @@ export function inOnePiece(): Change {
 /** Another coupling or stick; `undefined`: the usual one. */
 export function setJoints(fields: { [K in keyof Joints]?: Joints[K] | undefined }): Change {
   return (document) => {
-    const given = Object.entries({ ...document.joints, ...fields });
-    return {
-      ...document,
-      joints: Object.fromEntries(given.filter(([, value]) => value !== undefined)),
-    };
+    const joints = withoutUndefined<Joints>({ ...document.joints, ...fields });
+    return { ...document, joints };
   };
 }
 
@@ -49,8 +47,11 @@ export function takePlaces(found: readonly Found[] | null): Change {
 /** How an end of the run is held while it is put up. */
 export function setEnd(end: "start" | "end", state: EndState): Change {
   return (document) => {
-    const given = { ...document.joints?.ends, [end]: state === "fixed" ? undefined : state };
-    const ends = Object.fromEntries(Object.entries(given).filter(([, held]) => held !== undefined));
+    const held = state === "fixed" ? undefined : state;
+    const ends = withoutUndefined<NonNullable<Joints["ends"]>>({
+      ...document.joints?.ends,
+      [end]: held,
+    });
     return setJoints({ ends: Object.keys(ends).length > 0 ? ends : undefined })(document);
   };
 }

@@ -9,8 +9,8 @@ import {
   typedNumber,
   withConductor,
   withoutConductor,
-  withoutUndefined,
 } from "./wires";
+import { withoutEmpty } from "./without";
 
 const RUN = emptyRun("Run 1", "in", { type: "emt", size: "1/2" }, "hand-emt-1/2");
 const NINE = { count: 9, insulation: "thhn", size: "12" };
@@ -29,7 +29,7 @@ describe("a run's wires", () => {
   it("leave out of the document what says nothing", () => {
     const wired = setWires({ conductors: [NINE], spare: 20 })(RUN);
     expect(setWires({ spare: undefined })(wired).wires).toEqual({ conductors: [NINE] });
-    expect(withoutUndefined<{ a?: string; b?: number }>({ a: "", b: 0 })).toEqual({ b: 0 });
+    expect(withoutEmpty<{ a?: string; b?: number }>({ a: "", b: 0 })).toEqual({ b: 0 });
   });
 
   it("begin by the rules of the job", () => {

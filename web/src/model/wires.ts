@@ -2,6 +2,7 @@
 import type { Schemas } from "@/api/client";
 import type { Change } from "./commands";
 import type { RunDocument, Units } from "./document";
+import { withoutEmpty } from "./without";
 
 export type Conductor = Schemas["RunDocument_conductor"];
 export type Circuit = Schemas["RunDocument_circuit"];
@@ -73,7 +74,7 @@ export function withoutCircuit(wires: WireLists, index: number) {
 export function setWires(fields: Fields<Wires>): Change {
   return (document) => ({
     ...document,
-    wires: withoutUndefined<Wires>({ ...document.wires, ...fields }),
+    wires: withoutEmpty<Wires>({ ...document.wires, ...fields }),
   });
 }
 
@@ -85,21 +86,12 @@ export function startWires(rules: "us" | "uk"): Change {
 /** How the wire is pulled. */
 export function setPull(fields: Fields<Pull>): Change {
   return (document) => {
-    const pull = withoutUndefined<Pull>({ ...document.wires?.pull, ...fields });
+    const pull = withoutEmpty<Pull>({ ...document.wires?.pull, ...fields });
     return setWires({ pull: Object.keys(pull).length > 0 ? pull : undefined })(document);
   };
 }
 
 type Pull = NonNullable<Wires["pull"]>;
-
-/** The fields that say something: what is undefined or empty is left out of a document. */
-export function withoutUndefined<T extends object>(
-  fields: { [K in keyof T]?: T[K] | undefined },
-): T {
-  return Object.fromEntries(
-    Object.entries(fields).filter(([, value]) => value !== undefined && value !== ""),
-  ) as T;
-}
 
 /** A wire size as people say it: 12 AWG, 250 kcmil. */
 export function sizeName(size: string): string {

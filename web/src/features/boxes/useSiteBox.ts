@@ -5,7 +5,8 @@ import type { Schemas } from "@/api/client";
 import { keys } from "@/api/queries";
 import { useOpened } from "@/features/documents/useOpened";
 import type { Draft } from "@/model/draft";
-import { type Fields, withoutUndefined } from "@/model/wires";
+import type { Fields } from "@/model/wires";
+import { withoutEmpty } from "@/model/without";
 import { useCheck } from "@/state/useCheck";
 import { useSavedDocument } from "@/ui/useSavedDocument";
 
@@ -26,7 +27,7 @@ export function useSiteBox(box: JobBox, drafts: readonly Draft[]) {
   const change = (fields: Fields<SiteBoxDocument>) =>
     each.store
       .getState()
-      .change((before) => withoutUndefined<SiteBoxDocument>({ ...before, ...fields }));
+      .change((before) => withoutEmpty<SiteBoxDocument>({ ...before, ...fields }));
   return { ...checked, each, answer: checked.answer ?? box.result, document, change };
 }
 

@@ -3,7 +3,8 @@
 import { CHECKS } from "@/api/boxes";
 import { BoxDrawing } from "@/drawing/BoxDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
-import { type Fields, withoutUndefined } from "@/model/wires";
+import type { Fields } from "@/model/wires";
+import { withoutEmpty } from "@/model/without";
 import { useCheck } from "@/state/useCheck";
 import { Headline, standing, Verdict } from "@/ui/Verdict";
 import { type BoxDocument, BoxFields } from "./BoxFields";
@@ -26,7 +27,7 @@ export default function BoxCheck() {
   const [document, setDocument] = useRemembered("box", FIRST);
   const { answer, old, problems, refusal } = useCheck("box", document, CHECKS.box);
   const change = (fields: Fields<BoxDocument>) =>
-    setDocument(withoutUndefined<BoxDocument>({ ...document, ...fields }));
+    setDocument(withoutEmpty<BoxDocument>({ ...document, ...fields }));
   return (
     <SplitPane
       old={old}

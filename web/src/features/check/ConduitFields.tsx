@@ -1,6 +1,7 @@
 // What the conduit is, by which country's rule, and what of the run that rule asks for.
 import { useCatalogue } from "@/api/queries";
-import { type Fields, type FillDocument, withoutUndefined } from "@/model/wires";
+import type { Fields, FillDocument } from "@/model/wires";
+import { withoutEmpty } from "@/model/without";
 import { problemAt } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
 import { SegmentedControl } from "@/ui/SegmentedControl";
@@ -34,7 +35,7 @@ export function WhichConduit({ document, setDocument }: Props) {
   const own = conduits.filter((conduit) => conduit.units === units);
   const { type = "", size = "" } = document.conduit ?? {};
   const change = (fields: Fields<FillDocument>) =>
-    setDocument(withoutUndefined<FillDocument>({ ...document, ...fields }));
+    setDocument(withoutEmpty<FillDocument>({ ...document, ...fields }));
   const types = [
     ...new Map(own.map((each) => [each.type, each.name.replace(/ \S+( \d\/\d)?$/, "")])),
   ];
@@ -88,7 +89,7 @@ export function OfTheRun({
 }: Props & { problems: ReadonlyMap<string, string> }) {
   const byFactor = document.method === "factor";
   const change = (fields: Fields<FillDocument>) =>
-    setDocument(withoutUndefined<FillDocument>({ ...document, ...fields }));
+    setDocument(withoutEmpty<FillDocument>({ ...document, ...fields }));
   return (
     <div className="grid grid-cols-2 items-end gap-3 border-t border-line pt-4">
       <TextField

@@ -5,7 +5,8 @@ import type { Schemas } from "@/api/client";
 import { EntriesDrawing } from "@/drawing/EntriesDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { asText } from "@/model/document";
-import { type Fields, withoutUndefined } from "@/model/wires";
+import type { Fields } from "@/model/wires";
+import { withoutEmpty } from "@/model/without";
 import { COUNTRY_OF, TRADE, wordFor } from "@/model/wording";
 import { useCheck } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
@@ -43,7 +44,7 @@ export default function EntriesCheck() {
   const [document, setDocument] = useRemembered("entries", FIRST);
   const { answer, old, problems, refusal } = useCheck("entries", document, CHECKS.entries);
   const change = (fields: Fields<EntriesDocument>) =>
-    setDocument(withoutUndefined<EntriesDocument>({ ...document, ...fields }));
+    setDocument(withoutEmpty<EntriesDocument>({ ...document, ...fields }));
   const { box, units, entries, device = false } = document;
   return (
     <SplitPane

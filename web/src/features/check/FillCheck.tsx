@@ -5,7 +5,8 @@ import { FillFindings } from "@/features/wires/FillFindings";
 import { FillPicture } from "@/features/wires/FillPicture";
 import { FillDetails, FillVerdict, fillHeadline } from "@/features/wires/FillVerdict";
 import { WireList } from "@/features/wires/WireList";
-import { type Fields, type FillDocument, withoutUndefined } from "@/model/wires";
+import type { Fields, FillDocument } from "@/model/wires";
+import { withoutEmpty } from "@/model/without";
 import { COUNTRY_OF } from "@/model/wording";
 import { problemAt, useCheck } from "@/state/useCheck";
 import { Headline } from "@/ui/Verdict";
@@ -19,7 +20,7 @@ export function FillCheck({ into }: { into: keyof typeof FIRST }) {
   const [document, setDocument] = useRemembered(into, FIRST[into]);
   const { answer, old, problems, refusal } = useCheck("fill", document, CHECKS.fill);
   const change = (fields: Fields<FillDocument>) =>
-    setDocument(withoutUndefined<FillDocument>({ ...document, ...fields }));
+    setDocument(withoutEmpty<FillDocument>({ ...document, ...fields }));
   const colours = answer ? partColours(answer.conductors, "size", document.units === "mm") : [];
   const general = refusal || generalProblem(problems);
   return (

@@ -6,7 +6,8 @@ import { useCatalogue } from "@/api/queries";
 import { PullBoxDrawing } from "@/drawing/PullBoxDrawing";
 import { CountField } from "@/features/wires/CountField";
 import { FillFindings } from "@/features/wires/FillFindings";
-import { type Fields, sizeName, withoutUndefined } from "@/model/wires";
+import { type Fields, sizeName } from "@/model/wires";
+import { withoutEmpty } from "@/model/without";
 import { COUNTRY_OF, TRADE, wordFor } from "@/model/wording";
 import { useCheck } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
@@ -39,7 +40,7 @@ export default function PullBoxCheck() {
   const [document, setDocument] = useRemembered("pullbox", FIRST);
   const { answer, old, problems, refusal } = useCheck("pullbox", document, CHECKS.pullbox);
   const change = (fields: Fields<PullBoxDocument>) =>
-    setDocument(withoutUndefined<PullBoxDocument>({ ...document, ...fields }));
+    setDocument(withoutEmpty<PullBoxDocument>({ ...document, ...fields }));
   const { units, entries, pulls = [] } = document;
   const raceway = wordFor(TRADE.raceway, COUNTRY_OF[units]);
   const ids = entries.map(({ id }) => ({ value: id, label: id }));
