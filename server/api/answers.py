@@ -19,7 +19,7 @@ def answered(answer: dict[str, Any]) -> HttpResponse:
 
 def strict_json(answer: Any) -> bytes:
     """JSON with no blank that need not be there. Raises: ValueError, for NaN and Infinity."""
-    # An answer is a tree: looking for circles in it took a third of the time.
+    # An answer is a tree: it need not be looked through for circles.
     text = json.dumps(
         answer,
         cls=NinjaJSONEncoder,
