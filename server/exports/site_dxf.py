@@ -54,8 +54,8 @@ def site_dxf(document: dict[str, Any], plan: SitePlan) -> bytes:
     for stretch in plan.stretches:
         model.add_lwpolyline(stretch.line, dxfattribs={"layer": "DUCTS"})
     for stop in plan.stops:
-        properties = {"layer": "NAMES", "height": _NAME_M, "insert": stop.at}
-        model.add_text(stop.name, dxfattribs=properties)
+        attributes = {"layer": "NAMES", "height": _NAME_M, "insert": stop.at}
+        model.add_text(stop.name, dxfattribs=attributes)
     return drawing_bytes(drawing)
 
 

@@ -22,7 +22,7 @@ _NEAR = 0.25
 comes no nearer than that counts as met."""
 
 _LYING = 0.02
-"""Of the diameter: pipe that is no lower than this lies on the floor, it does not collision it."""
+"""Of the diameter: pipe that is no lower than this lies on the floor, it does not strike it."""
 
 InTheWay = Literal["floor", "bench", "handle", "heel"]
 TOOL: tuple[InTheWay, ...] = ("handle", "heel")

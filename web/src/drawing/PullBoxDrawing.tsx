@@ -13,7 +13,7 @@ const STUB = 0.08;
 
 export function PullBoxDrawing({ answer }: { answer: Answer }) {
   const { drawn, least, units } = answer;
-  // CountryWords twice, a pull is drawn once.
+  // Said twice, a pull is drawn once.
   const pulls = [...new Map(answer.pulls.map((pull) => [pull.ends.join("-"), pull])).values()];
   return (
     <BoxFrame

@@ -20,14 +20,14 @@ const AGAIN_MS = 3000;
 /** Another device: whose, and how far it is. */
 export type Elsewhere = { readonly who: string; readonly progress: Progress };
 
-type OfPiece = {
+type Props = {
   run: BenchRun;
   piece: number;
   progress: Progress;
   steps: readonly { readonly bend?: number | null }[];
 };
 
-export function useKeptAtBench({ run, piece, progress, steps }: OfPiece) {
+export function useKeptAtBench({ run, piece, progress, steps }: Props) {
   const queries = useQueryClient();
   const key = ["at-bench", run.id, piece];
   const kept = useQuery({

@@ -10,7 +10,7 @@ import { forTheBender, type Progress } from "@/model/bench";
 
 const AGAIN_MS = 4000;
 
-type AtBench = {
+type Props = {
   run: BenchRun;
   piece: number;
   progress: Progress;
@@ -20,7 +20,7 @@ type AtBench = {
 
 /** How many bends the run's own bender was told, and what it is called; null where it is none of
  * the crew's. */
-export function useTellBender({ run, piece, progress, plan, old }: AtBench) {
+export function useTellBender({ run, piece, progress, plan, old }: Props) {
   const queries = useQueryClient();
   const { units } = run.document;
   const own = useOwnBender(run.document);

@@ -6,7 +6,7 @@ import { type JobBox, loadBox } from "@/api/boxes";
 import { boxVersions, removeBox } from "@/api/history";
 import { keys } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
-import { Opening, type Unsaved } from "@/features/documents/Opening";
+import { type LeftUnsaved, Opening } from "@/features/documents/Opening";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { usePutAway } from "@/features/history/usePutAway";
 import type { OpenDocument } from "@/model/savedDocuments";
@@ -35,7 +35,7 @@ export default function BoxScreen() {
   );
 }
 
-type Props = { box: JobBox; unsaved: Unsaved };
+type Props = { box: JobBox; unsaved: LeftUnsaved };
 
 function Opened({ box, unsaved }: Props) {
   const { each, document, change, answer, old, problems, refusal } = useSiteBox(

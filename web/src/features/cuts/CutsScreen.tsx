@@ -6,7 +6,7 @@ import { useStore } from "zustand";
 import { stockVersions } from "@/api/history";
 import { keys } from "@/api/queries";
 import { cutNow, type JobStock, loadStock } from "@/api/stock";
-import { Opening, type Unsaved } from "@/features/documents/Opening";
+import { type LeftUnsaved, Opening } from "@/features/documents/Opening";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { saveNow } from "@/model/savedDocuments";
 import { outcome } from "@/model/saving";
@@ -40,7 +40,7 @@ export default function CutsScreen() {
   );
 }
 
-type Props = { stock: JobStock; unsaved: Unsaved };
+type Props = { stock: JobStock; unsaved: LeftUnsaved };
 
 function Opened({ stock, unsaved }: Props) {
   const jobId = stock.job_id;

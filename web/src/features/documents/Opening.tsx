@@ -6,7 +6,7 @@ import type { Draft, Target } from "@/model/draft";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 
 /** What was left unsaved of a document, and the tabs that are open. */
-export type Unsaved = {
+export type LeftUnsaved = {
   readonly drafts: readonly Draft[];
   readonly tabs: ReadonlySet<string>;
 };
@@ -19,7 +19,7 @@ type Props<T> = {
   load: () => Promise<T>;
   /** What else can be done where it can't be had; asked for again, where nothing is said. */
   failed?: () => void;
-  children: (loaded: T, unsaved: Unsaved) => ReactNode;
+  children: (loaded: T, unsaved: LeftUnsaved) => ReactNode;
 };
 
 export function Opening<T>({ of, what, queryKey, load, failed, children }: Props<T>) {

@@ -1,7 +1,7 @@
 // What is asked about a document that is open: someone else's version, its history, what was left unsaved.
 
 import type { Versions } from "@/api/history";
-import type { Unsaved } from "@/features/documents/Opening";
+import type { LeftUnsaved } from "@/features/documents/Opening";
 import { DraftsDialog } from "@/features/drafts/DraftsDialog";
 import type { OpenDocument } from "@/model/savedDocuments";
 import type { Theirs } from "@/model/saving";
@@ -14,7 +14,7 @@ type Props<D, Detail> = {
   versions: Versions<Detail>;
   history: boolean;
   showHistory: (open: boolean) => void;
-  unsaved: Unsaved;
+  unsaved: LeftUnsaved;
 };
 
 export function DocumentDialogs<D, Detail extends Theirs<D>>(props: Props<D, Detail>) {

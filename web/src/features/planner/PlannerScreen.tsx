@@ -4,7 +4,7 @@ import { useMemo } from "react";
 import { useNavigate, useParams } from "react-router";
 import type { Schemas } from "@/api/client";
 import { forgetLists, keys, loadRun, saveRun } from "@/api/queries";
-import { Opening, type Unsaved } from "@/features/documents/Opening";
+import { type LeftUnsaved, Opening } from "@/features/documents/Opening";
 import { DraftsDialog } from "@/features/drafts/DraftsDialog";
 import { useMemberName } from "@/features/drafts/useMemberName";
 import type { RunDocument } from "@/model/document";
@@ -32,7 +32,7 @@ export default function PlannerScreen() {
   );
 }
 
-type Props = { run: Schemas["RunDetail"]; unsaved: Unsaved };
+type Props = { run: Schemas["RunDetail"]; unsaved: LeftUnsaved };
 
 /** The run, or why it can't be read. */
 function Readable({ run, unsaved }: Props) {

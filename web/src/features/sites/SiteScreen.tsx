@@ -9,7 +9,7 @@ import { type JobSite, loadSite } from "@/api/sites";
 import { SiteDrawing } from "@/drawing/site/SiteDrawing";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { DocumentTitle } from "@/features/documents/DocumentTitle";
-import { Opening, type Unsaved } from "@/features/documents/Opening";
+import { type LeftUnsaved, Opening } from "@/features/documents/Opening";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { usePutAway } from "@/features/history/usePutAway";
 import { type OpenDocument, saveNow } from "@/model/savedDocuments";
@@ -47,7 +47,7 @@ export default function SiteScreen() {
   );
 }
 
-type Props = { site: JobSite; unsaved: Unsaved };
+type Props = { site: JobSite; unsaved: LeftUnsaved };
 
 function Opened({ site, unsaved }: Props) {
   const { each, document, editing, answer, old, current, problems, refusal } = useSite(

@@ -8,7 +8,7 @@ import { type JobWall, loadWall } from "@/api/walls";
 import { WallElevation } from "@/drawing/WallElevation";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { DocumentTitle } from "@/features/documents/DocumentTitle";
-import { Opening, type Unsaved } from "@/features/documents/Opening";
+import { type LeftUnsaved, Opening } from "@/features/documents/Opening";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { usePutAway } from "@/features/history/usePutAway";
 import { type OpenDocument, saveNow } from "@/model/savedDocuments";
@@ -37,7 +37,7 @@ export default function WallScreen() {
   );
 }
 
-type Props = { wall: JobWall; unsaved: Unsaved };
+type Props = { wall: JobWall; unsaved: LeftUnsaved };
 
 function Opened({ wall, unsaved }: Props) {
   const { each, document, editing, answer, old, current, problems, refusal } = useWall(
