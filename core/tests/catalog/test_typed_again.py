@@ -6,11 +6,12 @@ import math
 import tomllib
 import unittest
 from collections.abc import Iterator
+from fractions import Fraction
 from typing import Any
 
 from core.tests.catalog.typed_again import FIGURES, TYPED_AGAIN
 from yarrow.catalog.reading import FOLDER
-from yarrow.catalog.tables import benders, conduits
+from yarrow.catalog.tables import benders, conduits, other_least_radius
 from yarrow.catalog.wiring import bores, copper_kcmil, lock_rings, uk_cables
 
 THREADS_AN_INCH = {14: ("1/2", "3/4"), 11.5: ("1", "1-1/4", "1-1/2", "2"), 8: ("2-1/2", "3", "4")}
@@ -105,6 +106,19 @@ class Formulas(unittest.TestCase):
                 self.assertGreater(fit.heel, 0)
                 if bender.kind in ("hand", "ratchet", "mechanical", "powered"):
                     self.assertGreater(fit.hook, fit.heel, bender.id)
+
+    def test_no_bender_stands_under_the_least_radius_that_its_pipe_may_have(self) -> None:
+        # One-shot and full-shoe benders have a table of their own; a form has the other.
+        for bender in benders().values():
+            for fit in bender.fits:
+                pipe = conduits()[fit.type, fit.size]
+                heat = bender.kind == "heat"
+                least = other_least_radius(pipe) if heat else pipe.least_radius
+                radius = fit.radius
+                if fit.gain is not None:
+                    radius = (fit.gain - pipe.diameter) / (2 - Fraction(math.pi) / 2)
+                with self.subTest(bender=bender.id, conduit=f"{fit.type} {fit.size}"):
+                    self.assertGreaterEqual(radius, least)
 
 
 if __name__ == "__main__":

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import itertools
 import math
+import random
 import unittest
 from typing import Any
 
@@ -13,7 +14,7 @@ from hypothesis import strategies as st
 from core.tests.fill.helpers import codes_in, finding_in
 from yarrow.documents.box_files import entries_document, pull_box_document
 from yarrow.fill.entries import EntriesResult
-from yarrow.fill.pull_boxes import Placed, PullBoxResult
+from yarrow.fill.pull_boxes import OPPOSITE, Placed, PullBoxResult
 from yarrow.fill.rings import least_spacing, row_of_holes
 from yarrow.wording.wording import EN_US
 
@@ -72,6 +73,39 @@ class TheRule(unittest.TestCase):
         self.assertEqual((result.least.height, result.apart[0]), (14, 12))
         self.assertEqual(result.pulls[0].kind, "u")
         self.assertGreaterEqual(result.drawn.width, 12 + 2 * 2.469)
+
+    def test_a_u_pull_is_the_same_whichever_end_is_named_first(self) -> None:
+        # Two of 3 on the left: 6 x 3 + 3 to the opposite wall. In the drawing their two lock
+        # rings and 18 between the holes' edges (3 5/8 wide each) take 18 + 2 x 3 5/8 and a bush's
+        # room to the corners: the box is no larger than that.
+        walls = entry("A", "left", "3"), entry("B", "left", "3")
+        one, other = pull_box(*walls, pulls="A-B"), pull_box(*walls, pulls="B-A")
+        self.assertEqual(one.least, other.least)
+        self.assertEqual(one.drawn, other.drawn)
+        self.assertEqual(self.sides(one), (21, 0))
+        self.assertLess(one.drawn.height, 18 + 2 * 3.625 + 4)
+
+    def test_every_random_box_is_drawn_as_its_pulls_ask_in_either_order(self) -> None:
+        rng = random.Random(29)
+        for number in range(300):
+            walls = [
+                entry(name, rng.choice(list(OPPOSITE)), rng.choice(["1", "2", "3", "4"]), row)
+                for name, row in zip(
+                    "ABCDEF"[: rng.randint(2, 6)], (1, 1, 2, 1, 2, 1), strict=False
+                )
+            ]
+            names = [wall["id"] for wall in walls]
+            pairs = [rng.sample(names, 2) for _ in names]
+            forth, back = (
+                pull_box(
+                    *walls, pulls=" ".join(dict.fromkeys("-".join(pair[::by]) for pair in pairs))
+                )
+                for by in (1, -1)
+            )
+            with self.subTest(number=number, walls=walls, pairs=pairs):
+                self.assertEqual((forth.least, forth.drawn), (back.least, back.drawn))
+                for pull in forth.pulls:
+                    self.assertGreaterEqual(pull.drawn, pull.apart - 1e-6)
 
     def test_straight_and_angle_through_one_box(self) -> None:
         result = pull_box(

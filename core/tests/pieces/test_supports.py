@@ -49,15 +49,22 @@ class Straps(unittest.TestCase):
         self.assertEqual(reads(document), ["300", "1500", "2700"])
         self.assertFalse(held(document).law)
         self.assertTrue(held(run(end(60))).law)
-        self.assertIn("358.30", held(run(end(60))).source)
+        self.assertEqual(held(run(end(60))).source, "NFPA 70 (2023), 358.30(A)")
 
     def test_straight_rigid_with_threaded_couplings_may_have_them_further_apart(self) -> None:
-        # 12 ft at 1 in., 14 ft at 1 1/4 and 1 1/2, 16 at 2, 20 from 3 (344.30): 3 ft from each end
-        # of 30 ft leave 24 between. With a bend in it, or with no thread, it is 10 ft again.
+        # 10 ft to 3/4, 12 ft at 1, 14 ft at 1 1/4 and 1 1/2, 16 to 2 1/2, 20 from 3: 3 ft from each
+        # end of 30 ft leave 24 between. With a bend in it, or with no thread, it is 10 ft again.
         rigid = {"bender": "ratchet-1"}
-        for size, apart in (("1", 12), ("1-1/4", 14), ("2", 16), ("3", 20)):
-            rule = support_rule(conduits()["rmc", size], "in", straight=True)
-            self.assertAlmostEqual(rule.spacing, apart * 12, places=6)
+        feet = "1/2 10, 3/4 10, 1 12, 1-1/4 14, 1-1/2 14, 2 16, 2-1/2 16, 3 20, 4 20, 6 20"
+        for size, apart in (row.split() for row in feet.split(", ")):
+            with self.subTest(size=size):
+                rule = support_rule(conduits()["rmc", size], "in", straight=True)
+                self.assertAlmostEqual(rule.spacing, int(apart) * 12, places=6)
+                self.assertEqual(rule.source, "NFPA 70 (2023), 344.30(B)(2)")
+        for size in ("1/2", "3/4", "1", "2", "3"):
+            rule = support_rule(conduits()["imc", size], "in", straight=True)
+            self.assertAlmostEqual(rule.spacing, 120, places=6)
+            self.assertEqual(rule.source, "NFPA 70 (2023), 342.30(B)(1)")
         one = {"conduit": {"type": "rmc", "size": "1"}, **rigid}
         self.assertEqual(reads(run(end(30 * 12), **one)), ["36", "180", "324"])
         union = {"joints": {"coupling": "threadless-coupling"}}

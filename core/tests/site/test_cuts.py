@@ -63,6 +63,60 @@ class Cuts(unittest.TestCase):
         alone = yarrow.site(site(places, ring[:1], [cable]))
         self.assertIn("no-second-way", [each["code"] for each in alone["findings"]])
 
+    def test_a_second_way_beside_one_that_was_picked(self) -> None:
+        # By A, X, H on the short side; the other way round the ring shares nothing with it.
+        places = [hole("H", 0, 0), hole("A", 100, 0), hole("X", 50, 0)]
+        ring = [trench("T", (0, 0), (100, 0)), trench("U", (100, 0), (100, 60), (0, 60), (0, 0))]
+        cable = fibre("A", "H", second=True, via=["X"])
+        (told,) = yarrow.site(site(places, ring, [cable]))["cables"]
+        self.assertEqual(told["through"], ["A", "X", "H"])
+        self.assertTrue(told["second"])
+        self.assertFalse(set(told["way"]) & set(told["second"]))
+        alone = yarrow.site(site(places, ring[:1], [cable]))
+        text = next(each["text"] for each in alone["findings"] if each["code"] == "no-second-way")
+        self.assertIn("that was picked", text)
+
+    def test_a_place_with_cables_to_two_hubs_is_freed_by_what_serves_both(self) -> None:
+        # H - P - K in a line: a trench from H to P frees P's cables to H alone; from H to K both.
+        places = [hole(name, x, 0) for name, x in (("H", 0), ("P", 100), ("K", 200))]
+        cables = [fibre("P", "H"), fibre("P", "K")]
+        answer = yarrow.site(site(places, [trench("T", (0, 0), (200, 0))], cables))
+        (way,) = answer["second_ways"]
+        self.assertEqual((way["frees"], way["length_m"]), (["P"], 200))
+        # With both hubs on branches of one trench from P, no one trench does.
+        places = [hole(*at) for at in (("H", 100, 50), ("P", 0, 0), ("B", 50, 0), ("K", 100, -50))]
+        lines = [
+            trench("PB", (0, 0), (50, 0)),
+            trench("BH", (50, 0), (100, 50)),
+            trench("BK", (50, 0), (100, -50)),
+        ]
+        answer = yarrow.site(site(places, lines, cables))
+        self.assertEqual(answer["second_ways"], [])
+        text = next(
+            each["text"] for each in answer["findings"] if each["code"] == "one-cut-takes-down"
+        )
+        self.assertIn("more than one hub", text)
+
+    def test_with_two_hubs_second_ways_agree_with_digging_them_and_cutting(self) -> None:
+        rng = random.Random(12)
+        for number in range(300):
+            document = random_network(rng)
+            names = [place["name"] for place in document["places"]]
+            if len(names) > 2:
+                document["cables"] += [fibre(name, names[1]) for name in names[2:]]
+            answer = yarrow.site(document)
+            stops = {stop["name"]: stop["number"] for stop in answer["stops"]}
+            for way in answer["second_ways"]:
+                dug = {"number": -1, "ends": way["ends"]}
+                with_it = {**answer, "stretches": [*answer["stretches"], dug]}
+                for place in way["frees"]:
+                    hubs = {c["to"] for c in document["cables"] if c["from"] == place}
+                    whole = reached(answer, stops[place], ())
+                    for stretch in answer["stretches"]:
+                        left = reached(with_it, stops[place], (stretch["number"],))
+                        lost = {stops[hub] for hub in hubs} & whole - left
+                        self.assertFalse(lost, (number, place, way["ends"]))
+
     def test_two_ways_apart_are_found_where_the_shortest_is_in_neither(self) -> None:
         # The short way A-C-D-B leaves no other: the two are A-C-B and A-D-B.
         at = {"A": (0, 0), "C": (10, 10), "D": (20, -10), "B": (30, 0)}

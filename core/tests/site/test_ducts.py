@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+import random
 import unittest
 from typing import Any
 
@@ -38,6 +39,38 @@ class Counts(unittest.TestCase):
             [each["label"] for each in laid], ["A–B · 1 of 2 · 100", "A–B · 2 of 2 · 100"]
         )
         self.assertEqual(len(ducts([fibre("A", "B", count=40)], future=50)), 3)
+
+    def test_two_unlike_cables_in_one_duct_keep_within_the_rule_for_two(self) -> None:
+        # 28 mm and 10 mm take 694 mm²; 31 % of a bore of 51 is 633, 40 % would be 817. Three do:
+        # 28, 10 and 10 are 773.
+        power = [fibre("A", "B", kind="power", diameter=mm) for mm in (28, 10)]
+        laid = ducts(power, of="50", future=0)
+        self.assertEqual([len(each["cables"]) for each in laid], [1, 1])
+        power[1]["count"] = 2
+        self.assertEqual(len(ducts(power, of="50", future=0)), 1)
+
+    def test_no_duct_is_filled_over_its_rule(self) -> None:
+        rng = random.Random(13)
+        for number in range(300):
+            cables = [
+                fibre("A", "B", kind="power", diameter=rng.randint(8, 34), count=rng.randint(1, 4))
+                for _ in range(rng.randint(1, 5))
+            ]
+            laid = ducts(cables, of=rng.choice(["50", "100"]), future=0)
+            with self.subTest(number=number):
+                self.assertLessEqual(max(each["used"] for each in laid), 1 + 1e-9)
+
+    def test_ducts_too_small_for_a_building_are_told(self) -> None:
+        for size, told in (("32", ["2 × 32 lead to Hut"]), ("50", []), ("100", [])):
+            ends = [building("Hut", 0, 0), hole("B", 60, 0)]
+            laid = trench("T", (0, 0), (60, 0), duct=size)
+            answer = yarrow.site(site(ends, [laid], [fibre("Hut", "B", diameter=6)], future=0))
+            of_code = [
+                each["text"].split(".")[0]
+                for each in answer["findings"]
+                if each["code"] == "ducts-too-small-for-building"
+            ]
+            self.assertEqual(of_code, told, size)
 
     def test_fibre_copper_and_power_have_ducts_of_their_own(self) -> None:
         cables = [fibre("A", "B", kind=kind) for kind in ("power", "fibre", "copper")]
@@ -108,6 +141,57 @@ class Pulling(unittest.TestCase):
         cable = fibre("Tower", "B", mass=3)
         answer = yarrow.site(site(ends, [trench("T", (0, 0), (60, 0))], [cable]))
         self.assertIn("fed in at Tower", answer["cables"][0]["pull"])
+
+    def past_a_corner(self, **of_corner: Any) -> dict[str, Any]:
+        """50 m to a hand hole, a quarter turn in it, 50 m more: one cable of 0.3 kg a metre."""
+        places = [hole("A", 0, 0), hole("M", 50, 0, **of_corner), hole("B", 50, 50)]
+        line = trench("T", (0, 0), (50, 0), (50, 50))
+        answer = yarrow.site(site(places, [line], [fibre("A", "B", mass=0.3)]))
+        cable: dict[str, Any] = answer["cables"][0]
+        return cable
+
+    def test_a_pull_in_one_go_turns_at_the_pull_points_on_its_way(self) -> None:
+        # 51.5 N over 50 m, times e^(0.35 π/2) round the corner, and 51.5 more.
+        half = 0.3 * 9.81 * 0.35 * 50
+        turned = half * math.exp(0.35 * math.pi / 2)
+        cable = self.past_a_corner()
+        self.assertAlmostEqual(cable["tension_n"], turned + half, places=6)
+        self.assertIn("about 141 N of 2,700 N", cable["pull"])
+        # Behind the bend 89.2 N, over a sweep of ten times 114 mm.
+        self.assertAlmostEqual(cable["side_wall_n_m"], turned / 1.14, places=6)
+        self.assertIn("78 N/m of 7,300 N/m", cable["pull"])
+
+    def test_a_sheave_or_a_second_person_takes_the_corner_off(self) -> None:
+        for feeding in ("sheave", "person"):
+            cable = self.past_a_corner(feeding=feeding)
+            self.assertAlmostEqual(cable["tension_n"], 0.3 * 9.81 * 0.35 * 100, places=6)
+            self.assertEqual(cable["side_wall_n_m"], 0)
+
+    def test_through_a_building_a_cable_goes_up_and_down_again(self) -> None:
+        # Its cover of 450 mm down, 90 degrees, 50 m; at the far end 90 up and 450 mm: then half a
+        # turn, and the same once more.
+        places = [building(name, x, 0) for name, x in (("A", 0), ("M", 50), ("B", 100))]
+        one = trench("T", (0, 0), (50, 0)), trench("U", (50, 0), (100, 0))
+        cable = fibre("A", "B", mass=0.3)
+        answer = yarrow.site(site(places, list(one), [cable]))
+        weight, quarter = 0.3 * 9.81, math.exp(0.35 * math.pi / 2)
+        tension = 0.0
+        for _ in range(2):
+            tension = max(tension - weight * 0.45, 0) * quarter
+            tension = (tension + weight * 0.35 * 50) * quarter + weight * 0.45
+            tension *= quarter**2
+        self.assertAlmostEqual(answer["cables"][0]["tension_n"], tension / quarter**2, places=6)
+
+    def test_a_cable_that_presses_too_hard_on_a_bend_is_told(self) -> None:
+        # 2,600 N are borne; over a radius of 200 mm that is up to 13,000 N a metre.
+        ends = [hole("A", 0, 0), hole("B", 60, 60)]
+        line = trench("T", (0, 0), (60, 0), (60, 60), radius=200)
+        cable = fibre("A", "B", kind="copper", mass=12, most_tension=9000, diameter=8)
+        answer = yarrow.site(site(ends, [line], [cable]))
+        told = next(each for each in answer["findings"] if each["code"] == "cable-pulls-too-hard")
+        behind = 12 * 9.81 * 0.35 * 60 * math.exp(0.35 * math.pi / 2)
+        self.assertIn(f"{behind / 0.2:,.0f} N/m against a bend of A–B", told["text"])
+        self.assertIn("7,300 N/m", told["text"])
 
     def test_slack_is_left_in_each_pull_point(self) -> None:
         places = [hole("A", 0, 0), hole("M", 50, 0), hole("B", 100, 0)]

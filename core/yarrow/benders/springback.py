@@ -31,6 +31,20 @@ class Springback:
             before = (commanded, kept)
         return angle * before[0] / before[1] if before[1] else angle
 
+    def kept_of(self, bent_to: float) -> float:
+        """The angle that stays of one that was bent to: what bend_to answers, the other way round.
+
+        Args:
+            bent_to: degrees.
+        """
+        before = (0.0, 0.0)
+        for commanded, kept in self.points:
+            if bent_to <= commanded:
+                share = (bent_to - before[0]) / (commanded - before[0])
+                return before[1] + share * (kept - before[1])
+            before = (commanded, kept)
+        return bent_to * before[1] / before[0] if before[0] else bent_to
+
 
 UNMEASURED = Springback()
 """What is bent to is kept: where nothing is known of the material either."""

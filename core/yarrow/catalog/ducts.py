@@ -46,6 +46,7 @@ class DuctFigures:
     small: str
     small_count: int
     most_tension_n: float
+    most_side_wall_n_m: float
     waste_percent: float
     duct_m: float
     slack_m: float
@@ -79,6 +80,7 @@ def duct_figures() -> DuctFigures:
         small=needed["small"],
         small_count=needed["small_count"],
         most_tension_n=table["tension"]["most_n"],
+        most_side_wall_n_m=table["side_wall"]["most_n_m"],
         waste_percent=amounts["waste_percent"],
         duct_m=amounts["duct_m"],
         slack_m=amounts["slack_m"],

@@ -16,13 +16,14 @@ from yarrow.measure.units import Unit, convert, convert_length
 class SupportRule:
     """How a conduit is held up, lengths in one unit: the ``first`` strap from every end, the most
     from strap to strap, and of a leg that stands ``upright``; how long a ``strap`` is; ``law`` or
-    habit."""
+    habit; who says so, of the first strap and of the others."""
 
     first: float
     spacing: float
     upright: float
     strap: float
     law: bool
+    first_source: str
     source: str
 
 
@@ -36,7 +37,8 @@ def support_rule(conduit: Conduit, unit: Unit, *, straight: bool = False) -> Sup
     """
     row = toml("supports")[conduit.type]
     outside = float(convert(conduit.diameter, conduit.unit, "mm"))
-    apart = row.get("straight_mm", row["spacing_mm"]) if straight else row["spacing_mm"]
+    further = straight and "straight_mm" in row
+    apart = row["straight_mm"] if further else row["spacing_mm"]
     spacing, upright = (
         convert_length(next(mm for most, mm in table if outside <= most), "mm", unit)
         for table in (apart, row.get("upright_mm", apart))
@@ -47,5 +49,6 @@ def support_rule(conduit: Conduit, unit: Unit, *, straight: bool = False) -> Sup
         upright,
         convert_length(toml("supports")["strap_mm"], "mm", unit),
         row["law"],
-        row["source"],
+        row["first_source"],
+        row["straight_source"] if further else row["source"],
     )

@@ -103,6 +103,7 @@ def read_site(document: object) -> DuctSite:
                 tuple(_read_point(each) for each in place["outline"]),
                 place["floor"],
                 place["planned"],
+                place["feeding"],
             )
             for name, place in zip(names, shape["places"], strict=True)
         ),

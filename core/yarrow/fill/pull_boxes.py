@@ -4,7 +4,7 @@ size with the raceways placed in it."""
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from typing import Literal
 
@@ -172,7 +172,7 @@ def check_pull_box(box: PullBox) -> PullBoxResult:
     times: dict[str, Value] = {"straight": count(limits.straight), "angle": count(limits.angle)}
     rule = FillRule(Phrase("fill-rule/pull-box", times), limits.source, limits.edition)
     have = Sides(*box.have) if box.have else None
-    findings = [*_pull_box_findings(box, least, drawn, pulls, have, rule)]
+    findings = [*_pull_box_findings(box, least, drawn, have, rule)]
     return PullBoxResult(
         format="yarrow.pullbox-result/1",
         units=box.unit,
@@ -260,7 +260,8 @@ def _draw(box: PullBox, least: Sides, apart: Sequence[float]) -> tuple[Sides, tu
     the next whole inch.
 
     Raceways of a wall stand in a row from its corner, as far from each other as their lock rings
-    and their pulls ask; those of an angle pull stand as far from the common corner as they can.
+    and their pulls ask; those of an angle pull stand as far from the common corner as they can,
+    those that are pulled round both corners in the middle.
     """
     width, height = least.width, least.height
     for _ in range(_WIDENINGS):
@@ -292,8 +293,8 @@ def _place_raceways(
 ) -> tuple[list[Placed], Sides]:
     """Every raceway in a box of a size, and the size that all of them side by side ask for."""
     by_id = {raceway.id: raceway for raceway in box.raceways}
-    toward: dict[str, set[str]] = {}
-    u_pulls: dict[str, tuple[str, float]] = {}
+    toward: dict[str, set[BoxWall]] = {}
+    u_pulls: dict[str, list[tuple[str, float]]] = {}
     for pull, distance in zip(box.pulls, apart, strict=True):
         one, other = (by_id[end] for end in pull)
         kind = _kind(one, other)
@@ -301,48 +302,56 @@ def _place_raceways(
             toward.setdefault(one.id, set()).add(other.wall)
             toward.setdefault(other.id, set()).add(one.wall)
         elif kind == "u":
-            u_pulls[other.id] = (one.id, distance)
+            u_pulls.setdefault(one.id, []).append((other.id, distance))
+            u_pulls.setdefault(other.id, []).append((one.id, distance))
     # Beside a corner there is room for the bushes of the wall round it.
     corner = max((lock_ring(each.size, box.unit)[2] for each in box.raceways), default=0.0)
-    found: list[Placed] = []
+    placed: list[Placed] = []
     need = {"width": 0.0, "height": 0.0}
-    for wall, row in dict.fromkeys((raceway.wall, raceway.row) for raceway in box.raceways):
+    for wall in dict.fromkeys(raceway.wall for raceway in box.raceways):
         along_side: Literal["width", "height"] = "height" if wall in ("left", "right") else "width"
         long = height if along_side == "height" else width
-        low_end = "bottom" if along_side == "height" else "left"
-        of_row = [each for each in box.raceways if (each.wall, each.row) == (wall, row)]
-        away = [each for each in of_row if low_end in toward.get(each.id, set())]
-        near = [each for each in of_row if each not in away]
-        low, low_extent = _in_a_row(near, box.unit, u_pulls, corner)
-        high, high_extent = _in_a_row(away, box.unit, u_pulls, corner)
-        need[along_side] = max(need[along_side], low_extent + high_extent + ring_gap(box.unit))
-        found += low
-        found += [replace(each, along=long - each.along) for each in high]
-    return found, Sides(need["width"], need["height"])
+        low_end: BoxWall = "bottom" if along_side == "height" else "left"
+        groups: dict[str, list[RacewayInWall]] = {"low": [], "high": [], "middle": []}
+        for raceway in box.raceways:
+            if raceway.wall == wall:
+                ends = toward.get(raceway.id, set()) & {low_end, OPPOSITE[low_end]}
+                group = "middle" if len(ends) == 2 else "high" if low_end in ends else "low"
+                groups[group].append(raceway)
+        low, from_low = _in_rows(groups["low"], box.unit, u_pulls, corner)
+        high, from_high = _in_rows(groups["high"], box.unit, u_pulls, corner)
+        middle, across = _in_rows(groups["middle"], box.unit, u_pulls, 0.0)
+        sides = 2 * max(from_low, from_high) if middle else from_low + from_high
+        need[along_side] = max(need[along_side], sides + across + ring_gap(box.unit))
+        placed += low
+        placed += [replace(each, along=long - each.along) for each in high]
+        placed += [replace(each, along=(long - across) / 2 + each.along) for each in middle]
+    return placed, Sides(need["width"], need["height"])
 
 
-def _in_a_row(
+def _in_rows(
     raceways: Sequence[RacewayInWall],
     unit: Unit,
-    u_pulls: dict[str, tuple[str, float]],
+    u_pulls: Mapping[str, Sequence[tuple[str, float]]],
     corner: float,
 ) -> tuple[list[Placed], float]:
-    """Side by side, ``corner`` away from a corner, and how far from it they reach."""
+    """Side by side in their rows, ``corner`` away from a corner and as far from each other, in
+    whichever row, as U pulls ask; and how far from the corner they reach."""
     gap = ring_gap(unit)
-    found: dict[str, Placed] = {}
-    reach = corner
+    placed: dict[str, Placed] = {}
+    reach: dict[int, float] = {}
     for raceway in raceways:
         hole, ring, _ = lock_ring(raceway.size, unit)
-        middle = reach + gap + ring / 2
-        partner, distance = u_pulls.get(raceway.id, ("", 0.0))
-        if partner in found:
-            first = found[partner]
-            middle = max(middle, first.along + first.hole / 2 + distance + hole / 2)
-        found[raceway.id] = Placed(
+        middle = reach.get(raceway.row, corner) + gap + ring / 2
+        for partner, distance in u_pulls.get(raceway.id, ()):
+            if partner in placed:
+                first = placed[partner]
+                middle = max(middle, first.along + first.hole / 2 + distance + hole / 2)
+        placed[raceway.id] = Placed(
             raceway.id, raceway.wall, raceway.row, raceway.size, middle, hole, ring
         )
-        reach = middle + ring / 2
-    return list(found.values()), reach
+        reach[raceway.row] = middle + ring / 2
+    return list(placed.values()), max(reach.values(), default=corner)
 
 
 def _hole_middle(placed: Placed, box: Sides) -> tuple[float, float]:
@@ -376,7 +385,6 @@ def _pull_box_findings(
     box: PullBox,
     least: Sides,
     drawn: Sides,
-    pulls: Sequence[PullLine],
     have: Sides | None,
     rule: FillRule,
 ) -> list[Finding]:
@@ -390,8 +398,6 @@ def _pull_box_findings(
     if drawn.width > least.width + 1e-6 or drawn.height > least.height + 1e-6:
         sides = _sides(drawn, box.unit)
         found.append(Finding(FindingCode.RULE_LEAVES_NO_ROOM, sides, path="entries", source=source))
-    if any(pull.drawn < pull.apart - 1e-6 for pull in pulls):
-        found.append(Finding(FindingCode.TOO_CLOSE, path="pulls", source=source))
     spliced = tuple(raceway.id for raceway in _spliced(box))
     if spliced:
         values = {"raceways": spliced}

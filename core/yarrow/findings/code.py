@@ -139,6 +139,7 @@ class FindingCode(StrEnum):
     CABLE_WITHOUT_A_WAY = "cable-without-a-way", "error"
     NO_SECOND_WAY = "no-second-way", "error"
     DUCT_TOO_SMALL = "duct-too-small", "error"
+    DUCTS_TOO_SMALL_FOR_BUILDING = "ducts-too-small-for-building", "warning"
     CABLE_PULLS_TOO_HARD = "cable-pulls-too-hard", "error"
 
     # Conduit and trunking
@@ -162,7 +163,6 @@ class FindingCode(StrEnum):
     OVER_ITS_MARKING = "over-its-marking", "error"
     PULL_BOX_TOO_SMALL = "pull-box-too-small", "error"
     RULE_LEAVES_NO_ROOM = "rule-leaves-no-room", "note"
-    TOO_CLOSE = "too-close", "warning"
     NO_PULL = "no-pull", "note"
     MORE_THROUGH_THAN_COME = "more-through-than-come", "error"
     NO_ALLOWANCE = "no-allowance", "note"

@@ -166,4 +166,5 @@ def _too_far(parted: RunToPart, rule: SupportRule, apart: float, *, first: bool)
         "most": parted.words.measured(rule.first if first else rule.spacing),
     }
     code, variant = FindingCode.STRAP_TOO_FAR, "first" if first else ""
-    return Finding(code, values, path="walk", source=rule.source, variant=variant)
+    source = rule.first_source if first else rule.source
+    return Finding(code, values, path="walk", source=source, variant=variant)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Iterator
 
 from yarrow.catalog.ducts import duct_figures, duct_sizes
@@ -135,6 +136,7 @@ def _of_places(planned: PlannedSite) -> Iterator[Finding]:
         if held:
             names = tuple(stretch_name(planned, each) for each in sorted(held))
             way = next((each for each in cuts.second_ways if number in each.frees), None)
+            variant = "" if way else "no-trench"
             values = {
                 "place": place.name,
                 "stretches": names,
@@ -142,7 +144,42 @@ def _of_places(planned: PlannedSite) -> Iterator[Finding]:
                 "one": parted.stops[way.ends[0]].name if way else "",
                 "other": parted.stops[way.ends[1]].name if way else "",
             }
-            yield Finding(FindingCode.ONE_CUT_TAKES_DOWN, values, path=f"places[{number}]")
+            code, path = FindingCode.ONE_CUT_TAKES_DOWN, f"places[{number}]"
+            yield Finding(code, values, path=path, variant=variant)
+        if place.kind.rises and (few := _too_few_ducts(planned, number)):
+            figures = duct_figures()
+            values = {
+                "ducts": few,
+                "place": place.name,
+                "large": count(figures.large_count),
+                "large_size": figures.large,
+                "small": count(figures.small_count),
+                "small_size": figures.small,
+            }
+            code, path = FindingCode.DUCTS_TOO_SMALL_FOR_BUILDING, f"places[{number}]"
+            yield Finding(code, values, path=path, source=figures.sources["to_building"])
+
+
+def _too_few_ducts(planned: PlannedSite, place: int) -> str:
+    """The ducts that lead to a building, where they are less than the habit; empty, they are not,
+    or none do."""
+    figures, sizes = duct_figures(), duct_sizes()
+    leading = [
+        planned.sizes[stretch.number]
+        for stretch in planned.parted.stretches
+        if place in stretch.ends
+        for _ in planned.ducts[stretch.number]
+    ]
+    enough = (
+        (figures.large, figures.large_count),
+        (figures.small, figures.small_count),
+    )
+    for size, wanted in enough:
+        inside = sizes[size].inside_mm
+        if sum(sizes[each].inside_mm >= inside for each in leading) >= wanted:
+            return ""
+    by_size = Counter(leading)
+    return ", ".join(f"{by_size[size]} × {size}" for size in sizes if by_size[size])
 
 
 def _of_cables(planned: PlannedSite) -> Iterator[Finding]:
@@ -153,7 +190,9 @@ def _of_cables(planned: PlannedSite) -> Iterator[Finding]:
             yield Finding(FindingCode.CABLE_WITHOUT_A_WAY, named, path=f"{path}.to")
             continue
         if need.second and cable.second is None:
-            yield Finding(FindingCode.NO_SECOND_WAY, named, path=f"{path}.second")
+            variant = "picked" if need.via else ""
+            code, at = FindingCode.NO_SECOND_WAY, f"{path}.second"
+            yield Finding(code, named, path=at, variant=variant)
         small = {_smallest_duct(planned, need.kind, each) for way in cable.ways for each in way}
         small = {size for size in small if not takes(size, need.diameter_mm)}
         if small:
@@ -163,17 +202,21 @@ def _of_cables(planned: PlannedSite) -> Iterator[Finding]:
             variant = "" if enough else "none"
             code = FindingCode.DUCT_TOO_SMALL
             yield Finding(code, values, path=f"{path}.diameter", variant=variant)
-        pull = cable.pull
-        if pull and not pull.by_stretch.easier.within:
+        if cable.pull and not (pull := cable.pull.by_stretch).easier.within:
+            too_hard = pull.easier.most_tension > need.most_tension
             values = {
                 **named,
-                "stretch": stretch_name(planned, pull.hardest),
-                "tension": _newtons(pull.by_stretch.easier.most_tension),
-                "most": _newtons(need.most_tension),
+                "stretch": stretch_name(planned, cable.pull.hardest),
+                "tension": _newtons(pull.easier.most_tension),
+                "pressure": _newtons_a_metre(pull.easier.most_side_wall),
+                "most": _newtons(need.most_tension)
+                if too_hard
+                else _newtons_a_metre(pull.side_wall_limit),
             }
-            source = duct_figures().sources["tension"]
-            code = FindingCode.CABLE_PULLS_TOO_HARD
-            yield Finding(code, values, path=f"{path}.most_tension", source=source)
+            source = duct_figures().sources["tension" if too_hard else "side_wall"]
+            code, variant = FindingCode.CABLE_PULLS_TOO_HARD, "" if too_hard else "pressed"
+            path = f"{path}.most_tension"
+            yield Finding(code, values, path=path, source=source, variant=variant)
 
 
 def _smallest_duct(planned: PlannedSite, kind: CableKind, stretch: int) -> str:
@@ -221,6 +264,10 @@ def kind_phrase(kind: CableKind) -> Phrase:
 
 def _sweep(millimetres: float, planned: PlannedSite) -> Quantity:
     return Quantity(millimetres, "mm", size_text(millimetres, planned.site.unit))
+
+
+def _newtons_a_metre(value: float) -> Quantity:
+    return Quantity(value, "N/m", f"{value:,.0f} N/m")
 
 
 def _newtons(value: float) -> Quantity:

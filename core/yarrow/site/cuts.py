@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from bisect import bisect_left
 from collections import defaultdict
-from collections.abc import Collection, Mapping, Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from yarrow.site.graph import SiteGraph, Way
@@ -29,9 +29,18 @@ class CutsOfSite:
 
 
 @dataclass(frozen=True, slots=True)
+class PlaceNeeds:
+    """What a place hangs on: the stretches that all of its ways to a hub go ``through``, of all of
+    its hubs; ``hub``, the first of those that it reaches."""
+
+    hub: int
+    through: frozenset[int]
+
+
+@dataclass(frozen=True, slots=True)
 class SecondWay:
-    """A new trench, straight from a stop to another, that gives places a second way which shares
-    no stretch with the first: those that it ``frees``."""
+    """A new trench, straight from a stop to another, that gives places second ways to all of their
+    hubs, which share no stretch with the first: those that it ``frees``."""
 
     ends: tuple[int, int]
     length: float
@@ -48,13 +57,12 @@ def cuts_of(cables: Sequence[RoutedCable], graph: SiteGraph, parted: StretchesOf
         parted: the site's stops and stretches.
     """
     at = [stop.at for stop in parted.stops]
-    by_hub: dict[int, set[int]] = defaultdict(set)
+    hubs: dict[int, set[int]] = defaultdict(set)
     dark_by_stretch: dict[int, set[int]] = defaultdict(set)
     dark_by_stop: dict[int, set[int]] = defaultdict(set)
-    held: dict[int, set[int]] = defaultdict(set)
     for cable in cables:
         start, end = cable.need.start, cable.need.end
-        by_hub[end].add(start)
+        hubs[start].add(end)
         if cable.ways:
             stretches = set.intersection(*(set(way) for way in cable.ways))
             stops = set.intersection(
@@ -64,19 +72,21 @@ def cuts_of(cables: Sequence[RoutedCable], graph: SiteGraph, parted: StretchesOf
                 dark_by_stretch[stretch].add(start)
             for stop in stops - {start, end}:
                 dark_by_stop[stop].add(start)
-    ways: list[SecondWay] = []
-    for hub, places in by_hub.items():
-        hang_on = graph.hang_on(hub)
-        for place in places & hang_on.keys():
-            for stretch in hang_on[place]:
-                held[stretch].add(place)
-        ways += second_ways(hang_on, places, at)
-    ways.sort(key=lambda way: way.length)
+    hang_on = {hub: graph.hang_on(hub) for hub in set().union(*hubs.values())}
+    needs: dict[int, PlaceNeeds] = {}
+    held: dict[int, set[int]] = defaultdict(set)
+    for place, of_place in hubs.items():
+        reached = sorted(hub for hub in of_place if place in hang_on[hub])
+        through = frozenset(stretch for hub in reached for stretch in hang_on[hub][place])
+        for stretch in through:
+            held[stretch].add(place)
+        if through:
+            needs[place] = PlaceNeeds(reached[0], through)
     return CutsOfSite(
         dark_by_stretch=_in_order(dark_by_stretch),
         dark_by_stop=_in_order(dark_by_stop),
         held_by_stretch=_in_order(held),
-        second_ways=tuple(ways),
+        second_ways=second_ways(hang_on, needs, at),
     )
 
 
@@ -85,35 +95,57 @@ def _in_order(found: Mapping[int, set[int]]) -> Places:
 
 
 def second_ways(
-    hang_on: Mapping[int, Way], places: Collection[int], at: Sequence[PlanPoint]
+    hang_on: Mapping[int, Mapping[int, Way]],
+    needs: Mapping[int, PlaceNeeds],
+    at: Sequence[PlanPoint],
 ) -> tuple[SecondWay, ...]:
-    """For each place that one cut takes down, the shortest trench that frees it; shortest first,
-    each trench once.
+    """For each place that one cut takes down, the shortest trench that frees it of any one cut,
+    where one trench can; shortest first, each trench once.
 
-    A cut at a stretch takes down what lies beyond it. To free a place, a trench has to lead from
-    before the first such stretch on its way to beyond the last.
+    A stretch that all ways to a hub go through parts the stops in two. A trench gives a second way
+    past it where it leads from one side to the other, so it frees a place whose stretches, to all
+    of its hubs, lie between its ends.
 
     Args:
-        hang_on: of every stop that is reached from where the places are fed from, the stretches.
-        places: stops that have cables.
+        hang_on: by hub, of every stop that is reached from it, the stretches.
+        needs: by place, what it hangs on.
         at: where each stop is, m.
     """
-    held = {stop: frozenset(stretches) for stop, stretches in hang_on.items()}
-    cut_off = sorted(stop for stop in places if held.get(stop))
+    beyond = {
+        hub: {stop: frozenset(stretches) for stop, stretches in of_stop.items()}
+        for hub, of_stop in hang_on.items()
+    }
     found: dict[tuple[int, int], SecondWay] = {}
-    nearest: dict[tuple[int, int], tuple[int, int, float]] = {}
-    for place in cut_off:
-        ordered = hang_on[place]
-        ends = ordered[0], ordered[-1]
-        if ends not in nearest:
-            before = [stop for stop, on in held.items() if ends[0] not in on]
-            beyond = [stop for stop, on in held.items() if ends[1] in on]
-            nearest[ends] = _nearest_pair(before, beyond, at)
-        one, other, long = nearest[ends]
-        covered = held[one] ^ held[other]
-        frees = tuple(stop for stop in cut_off if held[stop] <= covered)
+    nearest: dict[frozenset[int], tuple[int, int, float] | None] = {}
+    for place in sorted(needs):
+        need = needs[place]
+        parted_by = beyond[need.hub]
+        if need.through not in nearest:
+            nearest[need.through] = _nearest_across(need.through, parted_by, at)
+        pair = nearest[need.through]
+        if pair is None:
+            continue
+        one, other, long = pair
+        covered = parted_by[one] ^ parted_by[other]
+        frees = tuple(stop for stop in sorted(needs) if needs[stop].through <= covered)
         found.setdefault((one, other), SecondWay((one, other), long, frees))
     return tuple(sorted(found.values(), key=lambda way: way.length))
+
+
+def _nearest_across(
+    through: frozenset[int], parted_by: Mapping[int, frozenset[int]], at: Sequence[PlanPoint]
+) -> tuple[int, int, float] | None:
+    """The two nearest stops that lie on different sides of each of some stretches; None where no
+    two do."""
+    by_side: dict[frozenset[int], list[int]] = defaultdict(list)
+    for stop, stretches in parted_by.items():
+        by_side[stretches & through].append(stop)
+    pairs = [
+        _nearest_pair(stops, by_side[through - side], at)
+        for side, stops in by_side.items()
+        if through - side in by_side and sorted(side) <= sorted(through - side)
+    ]
+    return min(pairs, key=lambda pair: pair[2], default=None)
 
 
 def _nearest_pair(

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections import Counter
-from collections.abc import Collection, Iterable
+from collections.abc import Collection, Iterable, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 from functools import lru_cache
@@ -13,10 +13,13 @@ from yarrow.catalog.ducts import duct_figures, duct_sizes
 from yarrow.catalog.tables import TradeSize
 from yarrow.fill.area import Area
 from yarrow.fill.conductor import Raceway
-from yarrow.fill.counting import Load, additional_count, used_by
+from yarrow.fill.counting import Load, additional_count, fits, used_by
 from yarrow.site.site import CableKind, CableNeed
 
 _BY_AREA = Area("mm")
+
+_ANY = 1000
+"""More than go into any duct."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -59,7 +62,7 @@ def takes(size: str, diameter_mm: float) -> bool:
         size: of the duct.
         diameter_mm: of the cable, mm over all.
     """
-    return _more_go_in(size, (), _cross_section(diameter_mm)) > 0
+    return _more_go_in(size, (), _cross_section(diameter_mm), 1) > 0
 
 
 def laid_ducts(
@@ -112,7 +115,7 @@ def _filled(size: str, kind: CableKind, cables: Iterable[tuple[int, CableNeed]])
             if at == len(ducts):
                 ducts.append((Counter(), []))
             areas, inside = ducts[at]
-            more = min(_more_go_in(size, _loads_of(areas), each), left)
+            more = _more_go_in(size, _loads_of(areas), each, left)
             if not more and not areas:
                 more = left  # too wide for the duct: that is told, and it has one all the same
             if more:
@@ -132,7 +135,7 @@ def inner_count(size: str, inner: str) -> int:
         size: of the duct.
         inner: of those, as of the catalogue.
     """
-    return _more_go_in(size, (), _cross_section(duct_sizes()[inner].outside_mm))
+    return _more_go_in(size, (), _cross_section(duct_sizes()[inner].outside_mm), _ANY)
 
 
 def _gathered(size: str, inner: str, filled: list[LaidDuct]) -> list[LaidDuct]:
@@ -152,16 +155,32 @@ def _loads_of(areas: Counter[float]) -> tuple[Load, ...]:
 
 
 @lru_cache(maxsize=5000)
-def _more_go_in(size: str, loads: tuple[Load, ...], each: float) -> int:
-    """How many more go into a duct. One stretch's ducts fill as the next one's do."""
+def _more_go_in(size: str, loads: tuple[Load, ...], each: float, most: int) -> int:
+    """How many more go into a duct, of so many at most. Two may fill it more than three do, by
+    the rule, so that fewer than the most that go in may be too many. One stretch's ducts fill as
+    the next one's do."""
     holder = duct_as_holder(size)
-    return additional_count(_BY_AREA, holder, [*loads, Load(0, each)], len(loads))
+    more = min(additional_count(_BY_AREA, holder, [*loads, Load(0, each)], len(loads)), most)
+    while more and not fits(_BY_AREA, holder, _with(loads, each, more)):
+        more -= 1
+    return more
+
+
+def _with(loads: Sequence[Load], each: float, more: int) -> list[Load]:
+    """The loads with so many more of one kind: alike ones are one load, as the rule counts them."""
+    counts = Counter({load.each: load.count for load in loads})
+    counts[each] += more
+    return [Load(count, kind) for kind, count in counts.items()]
 
 
 @lru_cache(maxsize=5000)
 def _share_taken(size: str, loads: tuple[Load, ...]) -> float:
-    limit = _BY_AREA.limit(duct_as_holder(size), sum(load.count for load in loads))
-    return used_by(loads) / limit
+    """What cables take of what the rule allows. Alike ones are counted, and their last may lie a
+    little over the area (docs/ducts.md): then it is all."""
+    holder = duct_as_holder(size)
+    limit = _BY_AREA.limit(holder, sum(load.count for load in loads))
+    share = used_by(loads) / limit
+    return min(share, 1.0) if fits(_BY_AREA, holder, loads) else share
 
 
 def _cross_section(diameter_mm: float) -> float:

@@ -75,28 +75,33 @@ class SiteGraph:
             first, second = second, first
         return first * _OUTWEIGHS + second + 1e-3
 
-    def _simple(self, fewest_bends: bool) -> Any:
+    def _simple(self, fewest_bends: bool, without: Collection[int] = ()) -> Any:
         graph = networkx.Graph()
         for number, edge in enumerate(self._edges):
             one, other = edge.ends
             weight = self._weight(edge, fewest_bends)
-            if one != other and (
-                not graph.has_edge(one, other) or graph[one][other]["weight"] > weight
+            if (
+                one != other
+                and number not in without
+                and (not graph.has_edge(one, other) or graph[one][other]["weight"] > weight)
             ):
                 graph.add_edge(one, other, weight=weight, number=number)
         return graph
 
-    def way(self, stops: Sequence[int], *, fewest_bends: bool = False) -> Way | None:
+    def way(
+        self, stops: Sequence[int], *, fewest_bends: bool = False, without: Collection[int] = ()
+    ) -> Way | None:
         """The best way from the first of some stops through the others to the last.
 
         Args:
             stops: two or more.
             fewest_bends: the degrees between pull points count before the metres.
+            without: stretches that it may not go through.
 
         Returns:
             The stretches in order; None where there is no way.
         """
-        graph = self._best[fewest_bends]
+        graph = self._simple(fewest_bends, without) if without else self._best[fewest_bends]
         found: list[int] = []
         for one, other in pairwise(stops):
             if one not in graph or other not in graph:

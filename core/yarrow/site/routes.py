@@ -33,7 +33,8 @@ def routed(
     site: DuctSite, graph: SiteGraph, stretches: Sequence[DuctStretch], radii: Sequence[float]
 ) -> tuple[RoutedCable, ...]:
     """Every need's cables on their way: the shortest, the one with the fewest bends, or the one
-    that somebody picked; of two, those that share no stretch.
+    that somebody picked; of two, those that share no stretch, or the best that shares none with the
+    one that was picked.
 
     Args:
         site: as it was told.
@@ -41,13 +42,16 @@ def routed(
         stretches: of the site.
         radii: of the sweeps of each, m.
     """
-    plain, pulls = _plain_ways(site, graph), Pulls(stretches, radii)
+    eased = {number for number, place in enumerate(site.places) if place.feeding != "none"}
+    plain, pulls = _plain_ways(site, graph), Pulls(stretches, radii, eased)
     found = []
     for number, need in enumerate(site.cables):
         ends, way, second = (need.start, need.end), plain.get(number), None
         if need.via:
             stops = (need.start, *need.via, need.end)
             way = graph.way(stops, fewest_bends=need.fewest_bends)
+            if need.second and way:
+                second = graph.way(ends, fewest_bends=need.fewest_bends, without=way)
         elif need.second and (both := graph.two_apart(*ends)):
             way, second = both
         found.append(RoutedCable(need, way, second, pulls.of(need, way) if way else None))

@@ -13,6 +13,9 @@ PlanPoint = tuple[float, float]
 
 Surface = Literal["grass", "paved", "road"]
 
+Feeding = Literal["none", "sheave", "person"]
+"""What eases a corner at a pull point: nothing, a sheave, or a second person who feeds."""
+
 
 class PlaceKind(StrEnum):
     """What ducts come to."""
@@ -49,7 +52,8 @@ class CableKind(StrEnum):
 @dataclass(frozen=True, slots=True)
 class SitePlace:
     """A building or a pull point that a person set: where ducts come to it, its ``outline``, the
-    ``floor`` that they rise to, and whether it is only ``planned``."""
+    ``floor`` that they rise to, whether it is only ``planned``, and what leads a cable round the
+    corner there when it is pulled on past it (``feeding``)."""
 
     name: str
     kind: PlaceKind
@@ -57,6 +61,7 @@ class SitePlace:
     outline: tuple[PlanPoint, ...] = ()
     floor: int = 0
     planned: bool = False
+    feeding: Feeding = "none"
 
 
 @dataclass(frozen=True, slots=True)

@@ -94,7 +94,8 @@ class SiteStretch:
 @dataclass(frozen=True, slots=True)
 class SiteCable:
     """A need's cables: the stretches that they go through, the second way where they have one
-    (empty: none), how long one is with its slack, and what pulling it takes."""
+    (empty: none), how long one is with its slack, and what pulling it takes: in one go, N, and the
+    most that it presses on a bend then, N a metre (null: no way)."""
 
     number: int
     name: str
@@ -106,6 +107,8 @@ class SiteCable:
     length_m: float
     length_text: str
     pull: Phrase | None
+    tension_n: float | None
+    side_wall_n_m: float | None
 
 
 @dataclass(frozen=True, slots=True)

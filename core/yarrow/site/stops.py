@@ -130,12 +130,22 @@ def _rising(rise: float, floor: int, foot: float, at: PlanPoint, top: float) -> 
 
 def _turns(line: Sequence[PlanPoint]) -> Iterator[DuctBend]:
     along = accumulate(math.dist(*segment) for segment in pairwise(line))
-    for before, at, after, far in zip(line, line[1:], line[2:], along, strict=False):
-        one = math.atan2(at[1] - before[1], at[0] - before[0])
-        other = math.atan2(after[1] - at[1], after[0] - at[0])
-        turn = abs(math.degrees(math.remainder(other - one, math.tau)))
+    segments = list(pairwise(line))
+    for (one, other), far in zip(pairwise(segments), along, strict=False):
+        turn = turn_between(one, other)
         if turn > duct_figures().least_shown_degrees:
-            yield DuctBend(far, turn, at)
+            yield DuctBend(far, turn, other[0])
+
+
+def turn_between(one: tuple[PlanPoint, PlanPoint], other: tuple[PlanPoint, PlanPoint]) -> float:
+    """How far a way turns from a straight part of it to the next, degrees.
+
+    Args:
+        one: both ends of the first, in the direction of travel.
+        other: of the next.
+    """
+    ways = [math.atan2(ends[1] - begins[1], ends[0] - begins[0]) for begins, ends in (one, other)]
+    return abs(math.degrees(math.remainder(ways[1] - ways[0], math.tau)))
 
 
 def _may_stand(

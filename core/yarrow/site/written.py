@@ -213,6 +213,8 @@ def _site_cable(planned: PlannedSite, number: int, cable: RoutedCable) -> SiteCa
             "most": f"{need.most_tension:,.0f} N",
             "stretch": stretch_name(planned, cable.pull.hardest),
             "by_stretch": f"{cable.pull.by_stretch.easier.most_tension:,.0f} N",
+            "pressure": f"{at_once.easier.most_side_wall:,.0f} N/m",
+            "most_pressure": f"{at_once.side_wall_limit:,.0f} N/m",
         }
         pull = Phrase("site/pull" if at_once.easier.within else "site/pull/parted", values)
     metres = cable_metres(planned, cable)
@@ -227,6 +229,8 @@ def _site_cable(planned: PlannedSite, number: int, cable: RoutedCable) -> SiteCa
         length_m=metres,
         length_text=distance_text(metres, planned.site.unit) if metres else "",
         pull=pull,
+        tension_n=cable.pull.at_once.easier.most_tension if cable.pull else None,
+        side_wall_n_m=cable.pull.at_once.easier.most_side_wall if cable.pull else None,
     )
 
 

@@ -80,7 +80,6 @@ EN_GB = {
         "{takes} are in from either side, and bring its lock ring up behind it."
     ),
     # Boxes and their wires
-    "too-close": "Conduits of a pull can't all be kept apart here: put one on another wall.",
     "fill-rule/pull-box": (
         "straight {straight} times, angle and U {angle} times the largest conduit and the others "
         "of its row"

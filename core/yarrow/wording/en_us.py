@@ -729,6 +729,18 @@ EN_US = {
         "There are no two ways that share no stretch for {cable}. Draw the trench that is missing, "
         "or pull both the same way."
     ),
+    "no-second-way/picked": (
+        "No second way shares no stretch with the one that was picked for {cable}. Lead it through "
+        "other places, or draw the trench that is missing."
+    ),
+    "one-cut-takes-down/no-trench": (
+        "One cut takes {place} down: it has no way round {stretches:, }. Its cables go to more "
+        "than one hub, and no one trench gives all of them a second way."
+    ),
+    "ducts-too-small-for-building": (
+        "{ducts} lead to {place}. It is the habit to lay at least {large} of {large_size} or "
+        "{small} of {small_size} to a building."
+    ),
     "duct-too-small": (
         "{cable} does not go into a duct of {size} by the fill rule. Take {enough} at least."
     ),
@@ -738,6 +750,10 @@ EN_US = {
     "cable-pulls-too-hard": (
         "{cable} takes about {tension} on {stretch}, and it bears {most}. Put a pull point there, "
         "or lead it with fewer turns."
+    ),
+    "cable-pulls-too-hard/pressed": (
+        "{cable} presses about {pressure} against a bend of {stretch}, and it bears {most}. Give "
+        "the bend a wider sweep, or put a pull point before it."
     ),
     "site/loose-end": "a loose end",
     "site/cable": "{count} {kind}, {one} to {other}",
@@ -761,12 +777,13 @@ EN_US = {
     "site/cut/one": "One cut here takes {places:, } down.",
     "site/cut/some": "One cut here takes down {places:, }.",
     "site/pull": (
-        "In one go, fed in at {feed}: about {tension} of {most}. The hardest stretch by itself is "
-        "{stretch}, {by_stretch}."
+        "In one go, fed in at {feed}: about {tension} of {most}, and {pressure} of {most_pressure} "
+        "against the tightest bend. The hardest stretch by itself is {stretch}, {by_stretch}."
     ),
     "site/pull/parted": (
-        "In one go it would take {tension}, and it bears {most}: pull it stretch by stretch. The "
-        "hardest is {stretch}, {by_stretch}."
+        "In one go it would take {tension} and press {pressure} against a bend, where it bears "
+        "{most} and {most_pressure}: pull it stretch by stretch. The hardest is {stretch}, "
+        "{by_stretch}."
     ),
     "site/points": "Pull points that Yarrow puts: {branches} at branches, {more} on the way.",
     "site/one-less": (
@@ -961,7 +978,6 @@ EN_US = {
     "box-wall/top": "top",
     "box-wall/bottom": "bottom",
     "times": "{times} × {size}",
-    "too-close": "Raceways of a pull can't all be kept apart here: put one on another wall.",
     "no-pull": (
         "No pull goes through {raceways:, }: what comes in there is spliced here, which counts "
         "like an angle pull."

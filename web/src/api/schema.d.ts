@@ -2490,13 +2490,19 @@ export interface components {
          * BendOff
          * @description A measured bend, counted from 0, beside what is known now: by how much its stub, both its
          *     legs together and its angle are more than the bender would make (None: not read, or not told of
-         *     yet). ``left_out``: it does not count, since a person said so or since it is too far off.
+         *     yet). ``left_out``: it does not count, since a person said so or since it is too far off, or
+         *     since it is ``impossible``: then why (empty: it is not).
          */
         BendOff: {
             /** Angle */
             angle: number | null;
             /** Bend */
             bend: number;
+            /**
+             * Impossible
+             * @default
+             */
+            impossible: ("stub-under-mark" | "gain-too-small" | "tells-nothing") | "";
             /** Left Out */
             left_out: boolean;
             /** Legs */
@@ -3395,7 +3401,7 @@ export interface components {
          *     well; a note is worth knowing.
          * @enum {string}
          */
-        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "fitting-allowed-for" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "piece-longer-than-stock" | "not-from-one-stick" | "sticks-run-out" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "cannot-be-turned" | "box-cannot-be-turned" | "closing-not-offered" | "both-ends-held" | "strap-too-far" | "thread-longer-than-leg" | "piece-cannot-be-bent" | "studs-too-close" | "box-beyond-the-wall" | "box-wider-than-its-bay" | "knockouts-too-close" | "boxes-overlap" | "bit-too-small" | "hole-too-large" | "hole-near-edge" | "feed-to-itself" | "feed-loop" | "hole-too-low" | "hole-shared" | "box-without-a-stud" | "knockout-behind-screws" | "knockout-against-stud" | "bend-in-a-hole" | "through-an-opening" | "pipes-cross" | "way-out-in-a-stud" | "box-of-wall-too-full" | "cannot-be-slid" | "trench-of-no-length" | "trenches-cross" | "trench-ends-in-the-open" | "pull-point-wanted" | "stretch-over-its-limit" | "sweep-too-tight" | "place-not-reached" | "one-cut-takes-down" | "cable-without-a-way" | "no-second-way" | "duct-too-small" | "cable-pulls-too-hard" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "too-close" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
+        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "fitting-allowed-for" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "piece-longer-than-stock" | "not-from-one-stick" | "sticks-run-out" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "cannot-be-turned" | "box-cannot-be-turned" | "closing-not-offered" | "both-ends-held" | "strap-too-far" | "thread-longer-than-leg" | "piece-cannot-be-bent" | "studs-too-close" | "box-beyond-the-wall" | "box-wider-than-its-bay" | "knockouts-too-close" | "boxes-overlap" | "bit-too-small" | "hole-too-large" | "hole-near-edge" | "feed-to-itself" | "feed-loop" | "hole-too-low" | "hole-shared" | "box-without-a-stud" | "knockout-behind-screws" | "knockout-against-stud" | "bend-in-a-hole" | "through-an-opening" | "pipes-cross" | "way-out-in-a-stud" | "box-of-wall-too-full" | "cannot-be-slid" | "trench-of-no-length" | "trenches-cross" | "trench-ends-in-the-open" | "pull-point-wanted" | "stretch-over-its-limit" | "sweep-too-tight" | "place-not-reached" | "one-cut-takes-down" | "cable-without-a-way" | "no-second-way" | "duct-too-small" | "ducts-too-small-for-building" | "cable-pulls-too-hard" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
         /**
          * FittingsDetail
          * @description A crew's own fittings, at a version.
@@ -6044,7 +6050,8 @@ export interface components {
         /**
          * SiteCable
          * @description A need's cables: the stretches that they go through, the second way where they have one
-         *     (empty: none), how long one is with its slack, and what pulling it takes.
+         *     (empty: none), how long one is with its slack, and what pulling it takes: in one go, N, and the
+         *     most that it presses on a bend then, N a metre (null: no way).
          */
         SiteCable: {
             /** Count */
@@ -6063,6 +6070,10 @@ export interface components {
             pull: string | null;
             /** Second */
             second: number[];
+            /** Side Wall N M */
+            side_wall_n_m: number | null;
+            /** Tension N */
+            tension_n: number | null;
             /** Through */
             through: string[];
             /** Way */
@@ -6171,6 +6182,11 @@ export interface components {
             at: components["schemas"]["SiteDocument_point"];
             /** @description Of a building, further entries. */
             entries?: components["schemas"]["SiteDocument_point"][];
+            /**
+             * @description What leads a cable round the corner there when it is pulled on past it: nothing, a sheave, a second person who feeds.
+             * @enum {string}
+             */
+            feeding?: "none" | "sheave" | "person";
             /** @description Of a building, the floor that its ducts rise to; 0: they turn up at the ground. */
             floor?: number;
             /** @enum {string} */

@@ -189,26 +189,6 @@ CASES: dict[str, Case] = {
         "NFPA 70, 314.28(A) (2023",
         None,
     ),
-    "too-close": Case(
-        pull_box(
-            [
-                entry("A", "left", "6"),
-                entry("B", "right", "6"),
-                entry("C", "left", "3"),
-                entry("D", "top", "2"),
-                entry("E", "right", "2"),
-                entry("F", "bottom", "3"),
-            ],
-            [["A", "B"], ["B", "C"], ["C", "D"], ["D", "E"], ["E", "F"]],
-        ),
-        "warning",
-        "pulls",
-        None,
-        (),
-        "",
-        "NFPA 70, 314.28(A) (2023",
-        None,
-    ),
     "more-through-than-come": Case(
         site_box(
             {"contents": {"box": "square-4-1-1/2"}, "through": [{"size": "12", "count": 2}]},

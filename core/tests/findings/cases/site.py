@@ -178,6 +178,23 @@ CASES: dict[str, Case] = {
         "",
         None,
     ),
+    "ducts-too-small-for-building": Case(
+        ducts(
+            site(
+                [building("Hut", 0, 0), hand_hole("B", 60, 0)],
+                [trench("T", (0, 0), (60, 0), duct="32")],
+                [fibre("Hut", "B", diameter=6)],
+                future=0,
+            )
+        ),
+        "warning",
+        "places[0]",
+        None,
+        (),
+        "2 32 1 100 2 50",
+        "The habit of planners: at least one 100 mm or two 50 mm ducts to each building",
+        None,
+    ),
     "cable-pulls-too-hard": Case(
         ducts(site(PAIR, [STRAIGHT], [fibre("B", "A", kind="power", mass=12, most_tension=4000)])),
         "error",

@@ -3,12 +3,14 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
+from collections.abc import Collection, Mapping, Sequence
 from dataclasses import dataclass
+from typing import Literal
 
 from yarrow.benders.known_to import KnownTo
 from yarrow.benders.learning.drift import Drift, followed
 from yarrow.benders.learning.equations import (
+    AngleUnknowns,
     Equation,
     KeptAngle,
     Tape,
@@ -17,7 +19,7 @@ from yarrow.benders.learning.equations import (
     length_equations,
     lengths_read,
 )
-from yarrow.benders.learning.fitting import Believed, Fitted, fitted
+from yarrow.benders.learning.fitting import Believed, Fitted, estimated_values, fitted
 from yarrow.benders.learning.likely import ANGLE_READING, likely_angle
 from yarrow.benders.learning.measured_bend import SQUARE, MeasuredBend
 from yarrow.benders.learning.next_test import GAIN_OF_RADIUS, NextTest, next_test
@@ -61,17 +63,24 @@ class BentTo:
     known_to: float
 
 
+Impossible = Literal["stub-under-mark", "gain-too-small", "tells-nothing"]
+"""Why no bender made a bend as it was read: its stub ends before the mark, its legs save nothing;
+or nothing was read of it."""
+
+
 @dataclass(frozen=True, slots=True)
 class BendOff:
     """A measured bend, counted from 0, beside what is known now: by how much its stub, both its
     legs together and its angle are more than the bender would make (None: not read, or not told of
-    yet). ``left_out``: it does not count, since a person said so or since it is too far off."""
+    yet). ``left_out``: it does not count, since a person said so or since it is too far off, or
+    since it is ``impossible``: then why (empty: it is not)."""
 
     bend: int
     stub: float | None
     legs: float | None
     angle: float | None
     left_out: bool
+    impossible: Impossible | Literal[""] = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -151,17 +160,15 @@ def calibrate(
         usual: springback of the material that nobody measured.
 
     Raises:
-        GeometryError("stub-under-mark" | "gain-too-small" | "tells-nothing", number of the bend),
-        where no bender could have made it: a stub that ends before the mark, legs that save
-        nothing; or where nothing was read of it. GeometryError("radius-untold", 0), where neither
-        bends nor label tell take-up and radius.
+        GeometryError("radius-untold", 0), where neither label nor any bend that counts tells
+        take-up and radius.
     Source:
         docs/geometry.md, learning a bender.
     """
     label = stamped or Stamped()
     tape = Tape(diameter, mark)
-    _refuse(bends, diameter)
-    without = frozenset(n for n, bend in enumerate(bends) if bend.use == "left-out")
+    why = _impossible(bends, tape, label.radius or _DIAMETERS * diameter)
+    without = why.keys() | {n for n, bend in enumerate(bends) if bend.use == "left-out"}
     certain = frozenset(n for n, bend in enumerate(bends) if bend.use == "put-back")
     believed = (
         Believed(label.take_up or 0.0, None if label.take_up is None else diameter),
@@ -170,14 +177,14 @@ def calibrate(
             None if label.radius is None else _RADIUS_STAMPED * label.radius,
         ),
     )
-    turns = list(angle_equations(bends, usual))
     click = label.degrees_per_click
     of_click = _A_CLICK if click is None else Believed(click, 0.2 * click)
     of_angles = (*_BELIEVED_OF_ANGLES, of_click)
+    turns = _settled_turns(bends, usual, of_angles, without)
     angles, angle_drift = followed(turns, of_angles, without, certain)
     likely = _likely_angles(bends, turns, angles)
     legs = list(length_equations(bends, likely, tape, label.radius or _DIAMETERS * diameter))
-    if not _are_known(legs, label):
+    if not _are_known([each for each in legs if each.bend not in without], label):
         raise GeometryError("radius-untold", 0)
     if label.radius is None and any(bend.angle is not None for bend in bends):
         radius = fitted(legs, believed, without, certain).values[1]
@@ -209,7 +216,9 @@ def calibrate(
         degrees_per_click=angles.values[3] if clicked else click,
         degrees_per_click_known_to=angles.known_to((0.0, 0.0, 0.0, 1.0)) if clicked else None,
         bends=_all_beside(
-            bends, [(list(lengths_read(bends, likely, tape, radius)), lengths), (turns, angles)]
+            bends,
+            why,
+            [(list(lengths_read(bends, likely, tape, radius)), lengths), (turns, angles)],
         ),
         drift=length_drift or angle_drift,
         next=next_test(lengths, angles, tape),
@@ -222,7 +231,8 @@ def _likely_angles(
     """What bends most likely are. Read angles scatter more than bends do: taken as they are, they
     would make legs tell a radius that is too small."""
     found = angles_read(bends)
-    for each in turns:
+    # Of a bend that has both, its scale tells more than its clicks: that one comes first.
+    for each in {each.bend: each for each in reversed(turns)}.values():
         bend = bends[each.bend]
         if bend.angle is not None and each.bend not in angles.left_out:
             off = angles.off(each)
@@ -235,22 +245,53 @@ def _likely_angles(
     return found
 
 
-def _refuse(bends: Sequence[MeasuredBend], diameter: float) -> None:
+def _settled_turns(
+    bends: Sequence[MeasuredBend],
+    usual: Springback,
+    believed: Sequence[Believed],
+    without: Collection[int],
+) -> list[Equation]:
+    """What settings tell, at what they themselves make of an angle."""
+    known = AngleUnknowns.at_first(bends, usual, believed[-1].value)
+    turns = list(angle_equations(bends, usual, known))
+    for _ in range(_SETTLED_AFTER if turns else 0):
+        counted = [each for each in turns if each.bend not in without]
+        known = AngleUnknowns(*estimated_values(counted, believed))
+        turns = list(angle_equations(bends, usual, known))
+    return turns
+
+
+_SETTLED_AFTER = 2
+"""Fits after which what settings make of an angle no longer changes."""
+
+_SURELY = 6.0
+"""Standard errors beyond which a reading can't be."""
+
+
+def _impossible(bends: Sequence[MeasuredBend], tape: Tape, radius: float) -> dict[int, Impossible]:
+    """The bends that no bender made as they were read, by more than readings scatter; a person's
+    word counts for more. ``radius``: about."""
+    read = list(lengths_read(bends, angles_read(bends), tape, radius))
+    found: dict[int, Impossible] = {}
+    told = {each.bend for each in read}
     for number, bend in enumerate(bends):
-        if bend.use == "left-out":
+        if number not in told and bend.commanded is None and not bend.clicks:
+            found[number] = "tells-nothing"
+    for equation in read:
+        bend, surely = bends[equation.bend], _SURELY * equation.error
+        if bend.use == "put-back":
             continue
-        if bend.mark is not None and bend.stub is not None:
-            before_mark = bend.stub <= bend.mark
-            if before_mark and bend.kept >= SQUARE:
-                raise GeometryError("stub-under-mark", number)
-        if bend.stick is not None and bend.stub is not None and bend.tail is not None:
-            saved = float(bend.stub + bend.tail - bend.stick)
-            if saved <= (diameter if bend.kept == SQUARE else 0):
-                raise GeometryError("gain-too-small", number)
-        pairs = ((bend.mark, bend.stub), (bend.stick, bend.tail))
-        read = any(None not in pair for pair in pairs)
-        if not read and bend.commanded is None and not bend.clicks:
-            raise GeometryError("tells-nothing", number)
+        # No legs save less than nothing, and no take-up of a 90 or more is less than nothing.
+        if equation.group == "gain" and equation.value <= -surely:
+            found[equation.bend] = "gain-too-small"
+        elif (
+            bend.mark is not None
+            and bend.stub is not None
+            and bend.kept >= SQUARE
+            and float(bend.stub - bend.mark) <= -surely
+        ):
+            found[equation.bend] = "stub-under-mark"
+    return found
 
 
 def _are_known(legs: Sequence[Equation], label: Stamped) -> bool:
@@ -277,11 +318,13 @@ def _bent_to(angles: Fitted, usual: Springback) -> tuple[BentTo, ...]:
 
 
 def _all_beside(
-    bends: Sequence[MeasuredBend], fits: Sequence[tuple[Sequence[Equation], Fitted]]
+    bends: Sequence[MeasuredBend],
+    why: Mapping[int, Impossible],
+    fits: Sequence[tuple[Sequence[Equation], Fitted]],
 ) -> tuple[BendOff, ...]:
     """Every bend beside what was found."""
     off: dict[tuple[int, str], float] = {}
-    left_out: set[int] = set()
+    left_out = set(why)
     for equations, found in fits:
         left_out |= found.left_out
         for each in equations:
@@ -296,6 +339,7 @@ def _all_beside(
             off.get((number, "gain")),
             off.get((number, "angle")),
             number in left_out,
+            why.get(number, ""),
         )
         for number in range(len(bends))
     )

@@ -3,27 +3,49 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Collection, Iterator, Sequence
+from collections import Counter
+from collections.abc import Callable, Collection, Sequence
 from dataclasses import dataclass, replace
 from functools import partial
+from itertools import accumulate, pairwise
+from statistics import median
 
 from yarrow.benders.learning.equations import Equation, Group
-from yarrow.benders.learning.fitting import Believed, Fitted, fitted, squares_left
+from yarrow.benders.learning.fitting import FAR, Believed, Fitted, fitted
 
-LAST = 5
-"""Bends at the end that are held against all before: fewer tell chance from change badly."""
+_FEWEST = 10
+"""Bends among which a change is looked for: fewer tell chance from change badly."""
 
-_MOVED = 3.0
-"""Of the error of a difference, from which it is one."""
+_NEIGHBOURS = 3
+"""Bends to either side that a bend is held against before any is left out."""
 
 _CLEAR = 9.0
-"""By how much the errors' squares have to fall for a drift to be believed: three errors' worth."""
+"""By how much the errors' squares have to fall for a drift to be told: three errors' worth."""
 
-_SINCE = (5, 10, 20, 40)
-"""How many bends ago a step is looked for."""
+_STEP_IS_LIKELY = 0.5
+_CREEP_IS_LIKELY = 0.05
+"""How often a bender changed at some time, at once and little by little, before anything was
+measured. Working figures: what keeps the intervals of those that did."""
 
+_MOVES_BY = 5.0
+"""What a change may be, one standard deviation, in errors of one bend. A working figure."""
 
-_Left = Callable[[int], float]
+_HELD, _NORMAL = 0.95, 1.96
+"""19 of 20 cases, and the standard errors that hold them."""
+
+_FINE = 8
+"""Parts of a standard error, within which two histories say the same."""
+
+_CERTAIN = 100.0
+"""Logarithm of odds beyond which nothing changes any more."""
+
+_NEVER = 1e-4
+"""Of what is likeliest, what is not looked at."""
+
+_MAD = 1.4826
+"""A standard deviation, in medians of the absolute deviation."""
+
+Left = Callable[[int], float]
 """How much of a movement, of 1, was still to come when a bend was made, by its number."""
 
 
@@ -44,8 +66,9 @@ def followed(
     without: Collection[int],
     certain: Collection[int],
 ) -> tuple[Fitted, Drift | None]:
-    """The unknowns as they are now: where the first of them has moved, what it was before is
-    another unknown, and how it moved is what explains the bends best.
+    """The unknowns as they are now. A change of the first of them is looked for before any bend is
+    left out, since many that are off alike are no slips: where it has moved, what it was before is
+    another unknown. Its interval holds what it is now whether or not it changed.
 
     Args:
         equations: in the order that the bends were made.
@@ -54,24 +77,24 @@ def followed(
         docs/geometry.md, learning a bender.
     """
     still = fitted(equations, believed, without, certain)
-    counted = [each for each in equations if each.bend not in still.left_out and each.factors[0]]
-    if not _has_moved(still, counted):
+    counted = [each for each in equations if each.bend not in without and each.factors[0]]
+    bends = _bends_off(still, counted, certain)
+    if len(bends) < _FEWEST:
         return still, None
+    unchanged, *changes = _histories(bends)
+    likeliest = max(changes, key=lambda each: each.evidence)
+    against = math.fsum(
+        math.exp(min(each.evidence - unchanged.evidence, _CERTAIN)) for each in changes
+    )
+    if against < 1 or likeliest.explains < _CLEAR:
+        return _widened(still, unchanged, (unchanged, *changes)), None
     more = (*believed, Believed(0.0, None))
-    kept = [each for each in equations if each.bend not in still.left_out]
-    ways = list(_ways(counted))
-    squares = [squares_left(_moving(kept, left), more) for left, _, _ in ways]
-    least = min(range(len(ways)), key=squares.__getitem__)
-    if squares_left(kept, believed) - squares[least] < _CLEAR:
-        return still, None
-    left, creeps, bends = ways[least]
-    # What is far off while nothing moves need not be where something does.
-    found = fitted(_moving(equations, left), more, without, certain)
-    what: Group = counted[0].group
-    return found, Drift(what, -found.values[-1], bends, creeps)
+    found = fitted(_moving(equations, likeliest.left), more, without, certain)
+    drift = Drift(counted[0].group, -found.values[-1], likeliest.bends, likeliest.creeps)
+    return _widened(found, likeliest, (unchanged, *changes)), drift
 
 
-def _moving(equations: Sequence[Equation], left: _Left) -> list[Equation]:
+def _moving(equations: Sequence[Equation], left: Left) -> list[Equation]:
     """The same with how much of a movement was still to come as another unknown."""
     return [
         replace(each, factors=(*each.factors, each.factors[0] * left(each.bend)))
@@ -79,37 +102,166 @@ def _moving(equations: Sequence[Equation], left: _Left) -> list[Equation]:
     ]
 
 
-def _has_moved(still: Fitted, counted: Sequence[Equation]) -> bool:
-    """Whether the last bends are off against all before."""
-    bends = sorted({each.bend for each in counted})
-    if len(bends) < 2 * LAST:
-        return False
-    first = bends[-LAST]
-    last = [each for each in counted if each.bend >= first]
-    before = [each for each in counted if each.bend < first]
-    (one, one_error), (other, other_error) = _mean_off(still, last), _mean_off(still, before)
-    return abs(one - other) > _MOVED * math.hypot(one_error, other_error)
+@dataclass(frozen=True, slots=True)
+class _BendOff:
+    """By how much a bend is off, as the first unknown, and one over the square of its error."""
+
+    bend: int
+    off: float
+    weight: float
 
 
-def _mean_off(found: Fitted, equations: Sequence[Equation]) -> tuple[float, float]:
-    """How far off in the mean, as the first unknown, and the error of that mean: by the readings,
-    or by their own spread where that is more."""
-    off = [found.off(each) / each.factors[0] for each in equations]
-    mean = math.fsum(off) / len(off)
-    by_readings = math.hypot(*(each.error / each.factors[0] for each in equations)) / len(off)
-    own = math.sqrt(math.fsum((each - mean) ** 2 for each in off) / max(len(off) - 1, 1))
-    return mean, max(by_readings, own / math.sqrt(len(off)))
+def _bends_off(
+    still: Fitted, counted: Sequence[Equation], certain: Collection[int]
+) -> list[_BendOff]:
+    """Every bend but those that are far from the bends before and from those behind them, and from
+    the next on either side: a slip is off by itself, a change together with what follows."""
+    by_bend: dict[int, list[Equation]] = {}
+    for equation in counted:
+        by_bend.setdefault(equation.bend, []).append(equation)
+    bends = []
+    for bend, equations in sorted(by_bend.items()):
+        weights = [(each.factors[0] / each.error) ** 2 for each in equations]
+        offs = [still.off(each) / each.factors[0] for each in equations]
+        whole = math.fsum(weights)
+        off = math.fsum(map(float.__mul__, weights, offs)) / whole
+        bends.append(_BendOff(bend, off, whole))
+    if len(bends) < _FEWEST:
+        return bends
+    # By the differences of neighbours, which a change moves in one place only.
+    differences = [
+        abs(one.off - other.off) / math.sqrt(1 / one.weight + 1 / other.weight)
+        for one, other in pairwise(bends)
+    ]
+    scale = max(_MAD * median(differences), 1.0)
+    scaled = [replace(each, weight=each.weight / scale**2) for each in bends]
+    return [
+        each
+        for at, each in enumerate(scaled)
+        if each.bend in certain
+        or any(
+            abs(each.off - median(one.off for one in some)) <= FAR / math.sqrt(each.weight)
+            for side in (scaled[max(at - _NEIGHBOURS, 0) : at][::-1], scaled[at + 1 :])
+            for some in (side[:1], side[:_NEIGHBOURS])
+            if some
+        )
+    ]
 
 
-def _ways(counted: Sequence[Equation]) -> Iterator[tuple[_Left, bool, int]]:
-    """How it may have moved: little by little from the first bend, or at once some bends ago."""
-    bends = sorted({each.bend for each in counted})
-    first, last = bends[0], bends[-1]
-    yield lambda bend: (last - bend) / (last - first), True, len(bends)
-    for ago in _SINCE:
-        if ago < len(bends):
-            yield partial(_before, bends[-ago]), False, ago
+@dataclass(frozen=True, slots=True)
+class _History:
+    """What may have happened: how much was still to come at each bend, since how many bends; by
+    how much it explains the errors' squares better than nothing does, the logarithm of how likely
+    it is against the others, and what the first unknown is now by it, with its standard error."""
+
+    left: Left
+    bends: int
+    creeps: bool
+    explains: float
+    evidence: float
+    now: float
+    error: float
+
+
+def _histories(bends: Sequence[_BendOff]) -> list[_History]:
+    """That nothing changed, then every way in which it may have: at once before any bend, or little
+    by little from the first."""
+    whole = math.fsum(each.weight for each in bends)
+    mean = math.fsum(each.weight * each.off for each in bends) / whole
+    stays = _History(
+        lambda _: 0.0,
+        0,
+        False,
+        0.0,
+        math.log(1 - _STEP_IS_LIKELY - _CREEP_IS_LIKELY),
+        mean,
+        whole**-0.5,
+    )
+    moves_by = _MOVES_BY / math.sqrt(whole / len(bends))
+    first, last = bends[0].bend, bends[-1].bend
+    creeping: Left = lambda bend: (last - bend) / (last - first)  # noqa: E731
+    found = [stays, _creep(bends, creeping, mean, moves_by)]
+    weights = list(accumulate(each.weight for each in bends))
+    sums = list(accumulate(each.weight * each.off for each in bends))
+    for at in range(2, len(bends) - 1):
+        before, after = weights[at - 1], whole - weights[at - 1]
+        was = sums[at - 1] / before
+        now = (sums[-1] - sums[at - 1]) / after
+        variance = 1 / before + 1 / after
+        found.append(
+            _History(
+                partial(_before, bends[at].bend),
+                len(bends) - at,
+                False,
+                (now - was) ** 2 / variance,
+                math.log(_STEP_IS_LIKELY / (len(bends) - 3))
+                + _evidence(now - was, variance, moves_by),
+                now,
+                after**-0.5,
+            )
+        )
+    return found
+
+
+def _creep(bends: Sequence[_BendOff], left: Left, mean: float, moves_by: float) -> _History:
+    whole = math.fsum(each.weight for each in bends)
+    middle = math.fsum(each.weight * left(each.bend) for each in bends) / whole
+    spread = math.fsum(each.weight * (left(each.bend) - middle) ** 2 for each in bends)
+    slope = (
+        math.fsum(each.weight * (left(each.bend) - middle) * each.off for each in bends) / spread
+    )
+    return _History(
+        left,
+        len(bends),
+        True,
+        slope * slope * spread,
+        math.log(_CREEP_IS_LIKELY) + _evidence(slope, 1 / spread, moves_by),
+        mean - slope * middle,
+        math.sqrt(1 / whole + middle * middle / spread),
+    )
+
+
+def _evidence(moved: float, variance: float, moves_by: float) -> float:
+    """How much likelier what was measured is with a change of which only its size in general is
+    known than without one, its logarithm: a normal likelihood and a normal belief, multiplied
+    out."""
+    wide = variance + moves_by * moves_by
+    return math.log(variance / wide) / 2 + moved * moved / 2 * (1 / variance - 1 / wide)
 
 
 def _before(step: int, bend: int) -> float:
     return 1.0 if bend < step else 0.0
+
+
+def _widened(found: Fitted, taken: _History, histories: Sequence[_History]) -> Fitted:
+    """The same with the first unknown's interval as wide as holds 19 of 20 cases over all that may
+    have happened."""
+    best = max(each.evidence for each in histories)
+    fine = taken.error / _FINE
+    # Most say nearly the same: together they are one.
+    alike: Counter[tuple[int, int]] = Counter()
+    for each in histories:
+        alike[round((each.now - taken.now) / fine), round(each.error / fine)] += math.exp(
+            each.evidence - best
+        )
+    likely = [
+        (weight, now * fine, max(error, 1) * fine)
+        for (now, error), weight in alike.items()
+        if weight > _NEVER
+    ]
+    whole = math.fsum(weight for weight, _, _ in likely)
+    low, high = 0.0, 2 * _NORMAL * max(abs(now) + error for _, now, error in likely)
+    while high - low > high / 200:
+        half = (low + high) / 2
+        held = math.fsum(
+            weight * (_below((half - now) / error) - _below((-half - now) / error))
+            for weight, now, error in likely
+        )
+        low, high = (half, high) if held < _HELD * whole else (low, half)
+    wider = max(high / (_NORMAL * taken.error), 1.0)
+    return replace(found, widths=(found.widths[0] * wider, *found.widths[1:]))
+
+
+def _below(deviations: float) -> float:
+    """The share of a normal distribution that lies below so many standard deviations."""
+    return (1 + math.erf(deviations / math.sqrt(2))) / 2

@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
+from statistics import median
 from typing import Literal
 
 from yarrow.benders.learning.likely import ANGLE_READING, STOPPED
@@ -144,26 +145,99 @@ def _saving_tilted(angle: KeptAngle, tape: Tape, radius: float) -> float:
     return math.radians(angle.error) * (radius * t * t + tape.diameter / 2 * (1 + t * t))
 
 
-def angle_equations(bends: Sequence[MeasuredBend], usual: Springback) -> Iterator[Equation]:
+def angle_equations(
+    bends: Sequence[MeasuredBend], usual: Springback, known: AngleUnknowns
+) -> Iterator[Equation]:
     """What commanded angles and clicks tell: how far the scale is off at nothing, by what the
     springback is more than the usual, in degrees at a 90 and its curve, and the degrees of a click.
+
+    What is read is an angle, with its error; so an unknown's factor goes by what the tool was set
+    to, not by that reading. With the reading on both sides of the equation no clicks and no
+    springback at all would explain it best.
 
     Args:
         bends: in the order that they were made.
         usual: springback that nobody measured.
+        known: about, of the unknowns: what a setting makes of an angle.
+
+    Returns:
+        One a setting that was kept. Where a bend has both, the second is without the share of the
+        angle's error that it has in common with the first.
     Source:
         docs/geometry.md, learning a bender.
     """
     for number, bend in enumerate(bends):
-        share = bend.kept / _TURN
         read = 0.0 if bend.angle is None else ANGLE_READING
         bend_to = usual.bend_to(bend.kept)
+        scale: Equation | None = None
         if bend.commanded is not None:
+            share = _share(bend, known.kept_at(bend.commanded - known.offset, usual))
             factors = (1.0, share, share * share, 0.0)
             error = math.hypot(STOPPED, read)
-            yield Equation(number, "angle", factors, bend.commanded - bend_to, error)
+            scale = Equation(number, "angle", factors, bend.commanded - bend_to, error)
+            yield scale
         if bend.clicks:
-            about = bend_to / bend.clicks
+            share = _share(bend, known.kept_at(known.click * bend.clicks, usual))
             factors = (0.0, -share, -share * share, float(bend.clicks))
-            error = math.hypot(about * _ROUNDED, read)
-            yield Equation(number, "angle", factors, bend_to, error)
+            variance, value = (known.click * _ROUNDED) ** 2 + read * read, bend_to
+            if scale is not None:
+                common = read * read / scale.error**2
+                factors = tuple(
+                    one + common * other for one, other in zip(factors, scale.factors, strict=True)
+                )
+                value += common * scale.value
+                variance -= common * read * read
+            yield Equation(number, "angle", factors, value, math.sqrt(variance))
+
+
+_BELIEVABLE = 25.0
+"""Degrees by which a setting and what was read may differ and still be of one bend."""
+
+
+def _share(bend: MeasuredBend, by_setting: float) -> float:
+    """Of a 90, how far a bend went: by what the tool was set to; as it was read where a square said
+    so, or where the two are of different bends."""
+    sure = bend.angle is None or abs(by_setting - bend.angle) > _BELIEVABLE
+    return (bend.kept if sure else by_setting) / _TURN
+
+
+@dataclass(frozen=True, slots=True)
+class AngleUnknowns:
+    """What is known of a scale and of springback, degrees: the ``offset`` at nothing, how much more
+    the springback is than the usual at a 90 (``more``) and by its ``curve``, and a ``click``."""
+
+    offset: float
+    more: float
+    curve: float
+    click: float
+
+    @classmethod
+    def at_first(
+        cls, bends: Sequence[MeasuredBend], usual: Springback, click: float
+    ) -> AngleUnknowns:
+        """Before any fit: the usual springback, and the click that most bends say.
+
+        Args:
+            bends: that were measured.
+            usual: springback that nobody measured.
+            click: degrees, where no bend says so.
+        """
+        clicked = [usual.bend_to(bend.kept) / bend.clicks for bend in bends if bend.clicks]
+        return cls(0.0, 0.0, 0.0, median(clicked) if clicked else click)
+
+    def kept_at(self, bent_to: float, usual: Springback) -> float:
+        """The angle that stays of one that the pipe was bent to.
+
+        Args:
+            bent_to: degrees, by a scale that is right.
+            usual: springback that nobody measured.
+        """
+        angle = usual.kept_of(bent_to)
+        for _ in range(_TURNS_OF_SPRINGBACK):
+            share = angle / _TURN
+            angle = usual.kept_of(bent_to - self.more * share - self.curve * share * share)
+        return angle
+
+
+_TURNS_OF_SPRINGBACK = 3
+"""Springback hangs on the angle that stays: so often it is worked out from the last."""

@@ -113,14 +113,16 @@ def fitted(
         left_out |= wrong
 
 
-def squares_left(equations: Sequence[Equation], believed: Sequence[Believed]) -> float:
-    """The sum of the errors' squares where it is least, nothing left out.
+def estimated_values(
+    equations: Sequence[Equation], believed: Sequence[Believed]
+) -> tuple[float, ...]:
+    """The unknowns where the sum of the errors' squares is least, nothing left out.
 
     Args:
         equations, believed: as for fitted.
     """
     values, _ = _estimated(equations, believed, dict.fromkeys(_GROUPS, 1.0))
-    return sum(((e.value - _product(e.factors, values)) / e.error) ** 2 for e in equations)
+    return values
 
 
 def _once(

@@ -10,6 +10,7 @@ from operator import mul
 from typing import Literal
 
 from yarrow.benders.learning.equations import (
+    AngleUnknowns,
     Equation,
     Tape,
     angle_equations,
@@ -30,6 +31,7 @@ GAIN_OF_RADIUS = gain(1.0, 90.0)
 """What the gain of a 90 grows by with its radius."""
 
 _ANY = Fraction(1)
+_AS_SET = AngleUnknowns(0.0, 0.0, 0.0, 1.0)
 
 
 @dataclass(frozen=True, slots=True)
@@ -76,7 +78,7 @@ def next_test(lengths: Fitted, angles: Fitted, tape: Tape) -> NextTest:
             id(lengths): list(
                 length_equations([test], angles_read([test]), tape, lengths.values[1])
             ),
-            id(angles): list(angle_equations([test], UNMEASURED)),
+            id(angles): list(angle_equations([test], UNMEASURED, _AS_SET)),
         }
         gains = []
         for number, found, factors, weight in wanted:

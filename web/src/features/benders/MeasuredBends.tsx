@@ -57,6 +57,11 @@ export function MeasuredBends({ form, put, bends, units }: Props) {
                   <td className="py-1 pr-2">
                     {row.angle || 90}°{row.when ? `, ${day(row.when)}` : ""}
                     {row.who ? `, ${row.who}` : ""}
+                    {off.impossible ? (
+                      <span className="inline-block text-brick no-underline">
+                        {WHY_LEFT_OUT[off.impossible]}
+                      </span>
+                    ) : null}
                   </td>
                   <td className="pr-2 text-right">{figure(off.stub, PLACES[units])}</td>
                   <td className="pr-2 text-right">{figure(off.legs, PLACES[units])}</td>
@@ -80,6 +85,12 @@ export function MeasuredBends({ form, put, bends, units }: Props) {
     </div>
   );
 }
+
+const WHY_LEFT_OUT = {
+  "stub-under-mark": "left out: its stub ends before the mark",
+  "gain-too-small": "left out: its legs are no longer than the stick",
+  "tells-nothing": "left out: nothing was measured",
+} as const;
 
 const DAY = new Intl.DateTimeFormat("en", { day: "numeric", month: "short" });
 
