@@ -63,7 +63,8 @@ def run(*walk: dict[str, Any], **more: Any) -> dict[str, Any]:
 
 
 def framed_wall(**more: Any) -> dict[str, Any]:
-    """A wall of studs 16 apart with three boxes, and holes over them."""
+    """A wall of studs 16 apart, the first one's middle at 3/4, with three boxes, and holes over
+    them."""
     boxes = [
         {"name": name, "stud": stud, "height": 16}
         for name, stud in zip("ABC", (3, 6, 9), strict=True)
@@ -75,7 +76,7 @@ def framed_wall(**more: Any) -> dict[str, Any]:
         "bender": "hand-emt-1/2",
         "length": 192,
         "height": 96,
-        "studs": {},
+        "studs": {"first": "3/4"},
         "boxes": boxes,
         "lines": [{"name": "a", "height": 40}],
         **more,

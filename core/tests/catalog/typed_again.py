@@ -417,6 +417,8 @@ FIGURES: dict[str, str] = {
     "framing.edge_left_mm": "15.875",
     "framing.plate_edge_mm": "31.75",
     "framing.plate_exempt": "['emt', 'rmc', 'imc', 'pvc40', 'pvc80']",
+    "framing.slid_studs": "2",
+    "framing.slid_play_mm": "3",
     "framing.screw_room_mm": "64",
     "framing.leans_degrees": "2",
     "wall-boxes.device.width": "2.125",

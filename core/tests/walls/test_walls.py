@@ -3,21 +3,25 @@
 from __future__ import annotations
 
 import math
+import os
 import random
 import unittest
-from itertools import pairwise
+from collections import Counter
+from collections.abc import Iterator
+from itertools import pairwise, product
 from typing import Any
 
 import yarrow
 from core.tests.builders import RADIUS, framed_wall
 from yarrow import DocumentError
+from yarrow.catalog.wall_boxes import wall_boxes
 from yarrow.documents.run_file import read_run
 from yarrow.documents.wall_file import wall_document
 from yarrow.documents.wall_laying import LaidWall, lay_wall
 from yarrow.findings.finding import nothing_wrong
 from yarrow.pieces.pieces import piece_plans
 from yarrow.runs.written_plan import write_plan
-from yarrow.walls.sliding import longest_slid, most_tilt
+from yarrow.walls.sliding import longest_slid, studs_slid_through
 from yarrow.walls.wall import HoleLine
 from yarrow.walls.wall_plan import PlannedFeed
 
@@ -142,29 +146,181 @@ class Worked(unittest.TestCase):
 
 
 class Sliding(unittest.TestCase):
-    def test_how_far_a_pipe_tilts_in_its_hole(self) -> None:
-        # It lies against both edges of the hole: bit = D / cos φ + 1 1/2 tan φ.
-        for bit in (0.875, 1.0, 1.25):
-            tilt = most_tilt(0.706, bit, 1.5)
-            self.assertAlmostEqual(0.706 / math.cos(tilt) + 1.5 * math.tan(tilt), bit, places=6)
-        self.assertEqual(most_tilt(0.706, 0.7, 1.5), 0.0)
+    def test_a_piece_is_slid_through_two_studs(self) -> None:
+        # Bays of 14 1/2 and studs of 1 1/2: from the middle of one to that of the next but one, 32,
+        # whatever bit leaves the pipe some play.
+        bays, studs = (14.5, 14.5, 14.5), (1.5, 1.5)
+        self.assertEqual(longest_slid(bays, studs, 2), 32)
+        self.assertEqual(longest_slid(bays, studs, 1), 16)
+        self.assertEqual(longest_slid(bays[:2], studs[:1], 2), 16)
+        for bit, through in ((0.875, 2), (1.0, 2), (0.75, 1)):
+            line = HoleLine("a", 40, 1.75, bit)
+            self.assertEqual(studs_slid_through(0.706, line, "in"), through)
 
-    def test_a_piece_is_slid_in_from_a_bay(self) -> None:
-        # 14 1/2 clear. To hold its tail in front of the studs it has to come out 1 3/4 and half of
-        # itself over that: 8.3 degrees, which a bit of 7/8 does not let it, and one of 1 does.
-        self.assertGreater(math.degrees(math.asin((1.75 + 0.353) / 14.5)), 8.3)
-        tight = longest_slid(0.706, HoleLine("a", 40, 1.75, 0.875), 14.5, 1.5, 14.5)
-        loose = longest_slid(0.706, HoleLine("a", 40, 1.75, 1.0), 14.5, 1.5, 14.5)
-        self.assertEqual((tight, loose), (14.5, 30.5))
-        # Through the two studs beside an opening it tilts less: the same bit does not do.
-        double = longest_slid(0.706, HoleLine("a", 40, 1.75, 1.0), 14.5, 3.0, 14.5)
-        self.assertEqual(double, 14.5)
+    def test_pieces_of_two_studs_in_either_bit(self) -> None:
+        # From the third stud to the eleventh: middles of 32, and what is left, in either bit.
+        boxes = [box("A", 3), box("B", 11, side="left")]
+        for bit in ("7/8", "1"):
+            lines = [{"name": "low", "height": 40, "bit": bit}]
+            answer = yarrow.wall(wall(feed("A", "B"), boxes=boxes, lines=lines, length=240))
+            self.assertEqual(codes(answer), [])
+            cuts = [piece["cut_text"] for piece in answer["feeds"][0]["pieces"][1:-1]]
+            self.assertEqual(cuts, ["2' 7 15/16\"", "2' 7 15/16\"", "1' 3 15/16\""])
 
-    def test_a_piece_that_can_t_be_slid_in_is_told(self) -> None:
-        lines = [{"name": "low", "height": 40, "bit": "7/8"}]
-        answer = yarrow.wall(wall(feed("A", "B"), lines=lines))
-        self.assertIn("cannot-be-slid", codes(answer))
-        self.assertFalse(yarrow.can_be_made(answer))
+    def test_a_piece_that_hardly_goes_in_is_a_warning_with_its_figures(self) -> None:
+        # A bit of 3/4 leaves 1/2 thin wall no play: one stud a piece. A corner's two studs leave no
+        # room for a coupling between them, so that a piece would go through both.
+        lines = [{"name": "low", "height": 40, "bit": "3/4"}]
+        studs = {"at": [8, 24, 40, 44, 60, 76]}
+        boxes = [box("A", 1), box("B", 6, side="left")]
+        answer = yarrow.wall(wall(feed("A", "B"), lines=lines, boxes=boxes, studs=studs))
+        told = next(each for each in answer["findings"] if each["code"] == "cannot-be-slid")
+        self.assertEqual(told["level"], "warning")
+        self.assertIn("habit of crews", told["source"])
+        self.assertTrue(yarrow.can_be_made(answer))
+
+
+class Laid(unittest.TestCase):
+    def test_a_stud_stands_flush_with_either_end_and_boards_meet_on_those_between(self) -> None:
+        answer = yarrow.wall(wall(boxes=[], studs={}))
+        middles = [(stud["begins"] + stud["ends"]) / 2 for stud in answer["studs"]]
+        self.assertEqual(middles, [0.75, *range(16, 192, 16), 191.25])
+        metric = wall(
+            boxes=[],
+            units="mm",
+            length=4000,
+            height=2400,
+            lines=[],
+            studs={"spacing": 600, "width": 45},
+            conduit={"type": "plastic", "size": "20"},
+            bender="heat-form-metric",
+        )
+        studs = yarrow.wall(metric)["studs"]
+        self.assertEqual((studs[0]["begins"], studs[-1]["ends"]), (0, 4000))
+        middles = [(stud["begins"] + stud["ends"]) / 2 for stud in studs[1:-1]]
+        self.assertEqual(middles, [600, 1200, 1800, 2400, 3000, 3600])
+
+    def test_one_that_would_stand_in_the_last_is_left_out(self) -> None:
+        studs = yarrow.wall(wall(boxes=[], studs={}, length=177))["studs"]
+        self.assertEqual(
+            [(s["begins"], s["ends"]) for s in studs[-2:]], [(159.25, 160.75), (175.5, 177)]
+        )
+
+
+class ChosenTogether(unittest.TestCase):
+    def outlets(self, *studs: int, **more: Any) -> dict[str, Any]:
+        """Outlets in a row, each fed from the one before it."""
+        names = "ABCDEF"[: len(studs)]
+        boxes = [box(name, stud, kind="square") for name, stud in zip(names, studs, strict=True)]
+        feeds = [feed(one, other) for one, other in pairwise(names)]
+        return wall(*feeds, **{"boxes": boxes, **more})
+
+    def test_two_outlets_in_a_row_are_clean(self) -> None:
+        for one in (2, 3, 4):
+            for other in (one + 1, one + 2, one + 4):
+                with self.subTest(one=one, other=other):
+                    self.assertTrue(yarrow.can_be_made(yarrow.wall(self.outlets(one, other))))
+
+    def test_outlets_in_a_chain_are_clean(self) -> None:
+        for studs in ((2, 4, 6), (2, 5, 9), (3, 4, 5), (2, 3, 4, 5, 6)):
+            with self.subTest(studs=studs):
+                self.assertTrue(yarrow.can_be_made(yarrow.wall(self.outlets(*studs))))
+
+    def test_every_pipe_leaves_by_a_hole_that_is_there(self) -> None:
+        # A device box has one knockout over it, and sides: the second pipe turns out of a side.
+        boxes = [
+            box(name, stud, kind="device") for name, stud in zip("ABC", (2, 5, 8), strict=True)
+        ]
+        answer = yarrow.wall(wall(feed("A", "B"), feed("B", "C"), boxes=boxes))
+        self.assertEqual(codes(answer), [])
+        for each in answer["feeds"]:
+            self.assertTrue(each["from_knockout"])
+            self.assertTrue(each["to_knockout"])
+
+    def test_a_feed_without_a_hole_is_told_and_counts_nowhere(self) -> None:
+        # One over, and upper, middle and lower on the free side: four pipes, and a fifth has none.
+        boxes = [
+            box("A", 2, kind="device"),
+            *(box(name, 3 + at) for at, name in enumerate("BCDEF")),
+        ]
+        lines = [{"name": f"l{at}", "height": 40 + 8 * at} for at in range(5)]
+        feeds = [feed("A", name, f"l{at}") for at, name in enumerate("BCDEF")]
+        answer = yarrow.wall(wall(*feeds, boxes=boxes, lines=lines))
+        told = [each for each in answer["findings"] if each["code"] == "no-knockout-left"]
+        self.assertEqual(len(told), 1)
+        self.assertEqual(len(answer["feeds"]), 4)
+        self.assertEqual(answer["needed"][0]["count"], 8)
+
+    def test_an_error_is_told_only_where_no_choice_of_knockouts_is_clean(self) -> None:
+        rng = random.Random(16)
+        for number in range(_CHOICES):
+            count, units = rng.choice((2, 2, 2, 2, 3)), rng.choice(("in", "mm"))
+            document = _random_outlets(rng, count, units)
+            answer = yarrow.wall(document)
+            if yarrow.can_be_made(answer):
+                continue
+            with self.subTest(number=number, document=document):
+                clean = (nothing_wrong(lay_wall(each).findings) for each in _picked(document))
+                self.assertFalse(any(clean))
+
+
+_CHOICES = int(os.environ.get("YARROW_WALLS", "24"))
+"""More where somebody wants to be sure: 2,000 take half an hour."""
+
+
+def _random_outlets(rng: random.Random, count: int, units: str) -> dict[str, Any]:
+    """Outlets in a chain, or all fed from the first."""
+    studs = rng.sample(range(2, 10), count)
+    scale = 1 if units == "in" else 25
+    kinds = ("device", "square") if units == "in" else ("single", "double")
+    boxes = [
+        box(
+            name,
+            stud,
+            kind=rng.choice(kinds),
+            side=rng.choice(("left", "right")),
+            height=rng.choice((14, 16, 18)) * scale,
+        )
+        for name, stud in zip("ABC", studs, strict=False)
+    ]
+    names = "ABC"[:count]
+    pairs = list(pairwise(names)) if rng.random() < 0.7 else [("A", name) for name in names[1:]]
+    more: dict[str, Any] = {"length": 192, "height": 96}
+    if units == "mm":
+        more = {
+            "units": "mm",
+            "length": 4800,
+            "height": 2400,
+            "conduit": {"type": "plastic", "size": "20"},
+            "bender": "heat-form-metric",
+        }
+    lines = [{"name": "low", "height": rng.choice((24, 30, 36, 60)) * scale}]
+    feeds = [feed(*pair) for pair in pairs]
+    return wall(*feeds, boxes=boxes, lines=lines, studs={}, **more)
+
+
+def _picked(document: dict[str, Any]) -> Iterator[dict[str, Any]]:
+    """The wall with every pick of knockouts that there is, for all of its feeds."""
+    kinds = {
+        each["name"]: [
+            name
+            for name in wall_boxes()[each["kind"]].knockouts
+            if name.split()[0] in ("top", each["side"])
+        ]
+        for each in document["boxes"]
+    }
+    ends = [(at, end) for at in range(len(document["feeds"])) for end in ("from", "to")]
+    choices = [kinds[document["feeds"][at][end]] for at, end in ends]
+    for picks in product(*choices):
+        taken = Counter(
+            (document["feeds"][at][end], pick) for (at, end), pick in zip(ends, picks, strict=True)
+        )
+        if max(taken.values()) > 1:
+            continue
+        feeds = [dict(each) for each in document["feeds"]]
+        for (at, end), pick in zip(ends, picks, strict=True):
+            feeds[at][f"{end}_knockout"] = pick
+        yield {**document, "feeds": feeds}
 
 
 class Wrong(unittest.TestCase):
@@ -377,11 +533,11 @@ class Lists(unittest.TestCase):
 
 
 class AtRandom(unittest.TestCase):
-    def test_two_thousand_walls(self) -> None:
+    def test_a_thousand_walls(self) -> None:
         """No coupling in a stud, no piece that can't be slid in, no bend in a hole, and its pieces
         fold to their boxes."""
         rng, feeds, turned = random.Random(15), 0, 0
-        for _ in range(2000):
+        for _ in range(1000):
             document = self.a_wall(rng)
             laid = lay_wall(document)
             if nothing_wrong(laid.findings):
@@ -402,7 +558,7 @@ class AtRandom(unittest.TestCase):
             box("A", one, height=rng.uniform(12, 50), side=rng.choice(("left", "right"))),
             box("B", other, height=rng.uniform(12, 50), side=rng.choice(("left", "right"))),
         ]
-        corner = (rng.randint(3, studs) - 0.5) * spacing + 0.75
+        corner = (rng.randint(3, studs) - 0.5) * spacing
         if rng.random() < 0.3 and corner < studs * spacing:
             more = {"corners": [{"at": corner, "turns": rng.choice(("inside", "outside"))}]}
         else:

@@ -4,7 +4,7 @@ fits."""
 from __future__ import annotations
 
 import math
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Collection, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Literal
 
@@ -13,12 +13,23 @@ from yarrow.bench.for_the_bender import BendForBender, for_the_bender
 from yarrow.bench.likely import taken_as
 from yarrow.bench.readings.reading import BentPiece
 from yarrow.bench.readings.registry import in_order, that_apply
-from yarrow.bench.refit import HungPiece, Refit, refit
+from yarrow.bench.recovery import (
+    SAME,
+    SCRAP,
+    Mending,
+    MendingWay,
+    RecoveryWay,
+    opened_at_most,
+    recovered,
+)
+from yarrow.bench.refit import HungPiece, Refit, hung_up
 from yarrow.bench.warming import WarmBend, warm_bends
+from yarrow.benders.bender import Bender
 from yarrow.geometry.pipe import PipeBend
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import convert_length
 from yarrow.runs.bending_sequence import OrderHandling, as_it_came_out
+from yarrow.runs.marking.working import on_the_scale
 from yarrow.runs.model.plan import WrittenPlan
 from yarrow.runs.planned import BuildablePlan
 from yarrow.runs.written_plan import write_plan
@@ -30,29 +41,18 @@ FIT_FORMAT = "yarrow.bench-fit/1"
 
 Verdict = Literal["fits", "gives", "scrap"]
 
-_SCRAP = 2.0
-"""Diameters that a leg may lie off before nobody hangs the piece: a working figure."""
-
-_OPENS = 3.0
-"""Degrees that a bend can be opened by on the bender. Source: the habit of crews; a bend that is
-opened further flattens."""
-
-_PRESSED = 5.0
-"""Degrees of twist that are pressed out on a flat floor: a working figure."""
-
-_SAME = 0.5
-"""Degrees that no level on site tells apart."""
-
 
 @dataclass(frozen=True, slots=True)
 class MadeBend:
     """A bend that is made, counted along the pipe from 0, with what was read of it, by the name of
     the reading: nothing where it came out as planned. ``mended``: it was bent on or opened before
-    that was read."""
+    that was read. ``as_is``: nothing is done to it. ``done``: what was to be done to it is done."""
 
     bend: int
     readings: Mapping[str, float]
     mended: bool = False
+    as_is: bool = False
+    done: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,6 +66,19 @@ class LegAsBent:
     off_text: str
     matters: bool
     holds: bool
+
+
+@dataclass(frozen=True, slots=True)
+class MendAtBench:
+    """What a person does to a bend that is made, along the pipe from 0: the angle that has to stay
+    in it, what to bend to on the bender's scale for that, and ``how``; ``told`` says so."""
+
+    bend: int
+    to: float
+    bend_to: float
+    bend_to_text: str
+    how: MendingWay
+    told: Phrase
 
 
 @dataclass(frozen=True, slots=True)
@@ -87,12 +100,15 @@ class BendAtBench:
 class BenchFit:
     """What becomes of a piece with what came out of its bends: ``legs``, how it will hang;
     ``told``, what to do about it, and what has to give way; ``learnt``, what the readings tell of
-    the bender. ``straight_left`` is the longest straight that still can be cut off: where the piece
-    is scrap, another may come of that."""
+    the bender; ``mend``, what is done to bends that are made before anything else, and ``by``, the
+    way that is taken then. ``straight_left`` is the longest straight that still can be cut off:
+    where the piece is scrap, another may come of that."""
 
     format: str
     legs: tuple[LegAsBent, ...]
     verdict: Verdict
+    mend: tuple[MendAtBench, ...]
+    by: RecoveryWay
     told: tuple[Phrase, ...]
     learnt: tuple[BendForBender, ...]
     straight_left_mm: float
@@ -105,9 +121,11 @@ class BenchPlan:
     bends are made, with marks, steps and pictures of the piece as it has come out so far; ``bends``
     are those bends along the pipe, which is ``cut_length`` long and hangs, by its first leg, at
     ``path``; ``before``, what is looked at before each bend, and ``warming``, how plastic is warmed
-    for it; ``legs``, how it will hang; ``told``, what to do about what came out, and what has to
-    give way; ``learnt``, what the readings tell of the bender. ``straight_left`` is the longest
-    straight that still can be cut off: where the piece is scrap, another may come of that."""
+    for it; ``legs``, how it will hang; ``mend``, what is done to bends that are made before
+    anything else (all the rest is of the piece once that is done), and ``by``, the way that is
+    taken then; ``told``, what came out and what has to give way; ``learnt``, what the readings tell
+    of the bender. ``straight_left`` is the longest straight that still can be cut off: where the
+    piece is scrap, another may come of that."""
 
     format: str
     planned: WrittenPlan
@@ -119,6 +137,8 @@ class BenchPlan:
     warming: tuple[WarmBend, ...]
     legs: tuple[LegAsBent, ...]
     verdict: Verdict
+    mend: tuple[MendAtBench, ...]
+    by: RecoveryWay
     told: tuple[Phrase, ...]
     learnt: tuple[BendForBender, ...]
     straight_left_mm: float
@@ -177,7 +197,12 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
                 bend.angle,
                 bend.roll,
                 bend.radius,
-                that_apply(bent.found.bent, number),
+                tuple(
+                    name
+                    for name in that_apply(bent.found.bent, number)
+                    # No plane is there yet that the first bend could be out of.
+                    if name != "twist" or number != order.bends[0].bend
+                ),
             )
             for number, bend in enumerate(pipe.bends)
         ),
@@ -187,6 +212,8 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
         warming=warm_bends(run, order, pipe, words),
         legs=fit.legs,
         verdict=fit.verdict,
+        mend=fit.mend,
+        by=fit.by,
         told=fit.told,
         learnt=fit.learnt,
         straight_left_mm=fit.straight_left_mm,
@@ -198,45 +225,87 @@ def _so_far(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> 
     """A piece with what was read of it. Args: made and held, as of at_bench."""
     run, words = plan.resolution.run, plan.placed.words
     planned, hung = bent_as_planned(plan), hung_as_planned(plan)
-    found = refit(planned, planned, hung, (), held)
+    opened, step = opened_at_most(run.conduit.type), float(run.round_to)
+    found = hung_up(planned, hung, held)
+    by = RecoveryWay.NONE
     bends: list[int] = []
     learnt: list[BendForBender] = []
-    taken: dict[int, Mapping[str, float]] = {}
+    told: list[Phrase] = []
+    mend: list[MendAtBench] = []
     for each in made:
         bends.append(each.bend)
-        if each.readings:
-            placing = plan.placed.placings[each.bend]
-            of_the_bender = for_the_bender(
-                run, found.bent, planned.cut, placing, each.bend, each.readings
-            )
-            # A bend that was bent on or opened is no longer what the bender made of it.
-            learnt += [of_the_bender] if of_the_bender and not each.mended else []
-            readings = dict(each.readings)
-            if "angle" in readings and not each.mended:
-                aimed = found.bent.bends[each.bend].angle
-                readings["angle"] = taken_as(run.bender, aimed, readings["angle"])
-            taken[each.bend] = readings
-            piece = _with_readings(found.bent, readings, each.bend)
-            found = refit(piece, planned, hung, tuple(bends), held)
-    legs = _legs(found, hung, float(run.round_to), words)
+        if not each.readings:
+            continue
+        aimed = found.bent
+        placing = plan.placed.placings[each.bend]
+        of_the_bender = for_the_bender(run, aimed, planned.cut, placing, each.bend, each.readings)
+        # A bend that was bent on or opened is no longer what the bender made of it.
+        learnt += [of_the_bender] if of_the_bender and not each.mended else []
+        readings = dict(each.readings)
+        if "angle" in readings and not each.mended:
+            wanted = aimed.bends[each.bend].angle
+            readings["angle"] = taken_as(run.bender, wanted, readings["angle"])
+            told += _believed(each, readings["angle"])
+        piece = _with_readings(aimed, readings, each.bend)
+        done = recovered(
+            aimed,
+            piece,
+            hung,
+            tuple(bends),
+            as_is=each.as_is,
+            opened=opened,
+            held=held,
+            step=step,
+        )
+        found, by = done.piece, max(by, done.by, key=list(RecoveryWay).index)
+        if not each.done:
+            mend += [_mend_at_bench(run.bender, mending) for mending in done.mendings]
+        told += _nothing_done(aimed, piece, each, opened, done.mendings)
+    legs = _legs(found, hung, step, words)
     straight = straight_left([found.bent.bends[bend] for bend in bends], planned.cut)
     read = any(each.readings for each in made)
     fit = BenchFit(
         format=FIT_FORMAT,
         legs=legs,
-        verdict=_verdict(found, legs),
-        told=(
-            *_believed(made, taken),
-            *_mends(planned, taken),
-            *_fit_sentences(found, planned, legs, words),
-        )
-        if read
-        else (),
+        verdict=_verdict(found, legs, by),
+        mend=tuple(mend),
+        by=by,
+        told=(*told, *(_fit_sentences(found, planned, legs, words) if read else ())),
         learnt=tuple(learnt),
         straight_left_mm=convert_length(straight, run.unit, "mm"),
         straight_left_text=words.length(words.down(straight)),
     )
     return _PieceSoFar(tuple(bends), read, found, fit)
+
+
+def _mend_at_bench(bender: Bender, mending: Mending) -> MendAtBench:
+    bend_to = bender.bend_to(mending.to)
+    text = on_the_scale(bend_to, mending.to)
+    values: dict[str, Value] = {
+        "bend": count(mending.bend + 1),
+        "by": _half_degrees(mending.by),
+        "to": text,
+    }
+    told = Phrase(f"bench/{mending.how}", values)
+    return MendAtBench(mending.bend, mending.to, bend_to, text, mending.how, told)
+
+
+def _nothing_done(
+    aimed: BentPiece,
+    piece: BentPiece,
+    made: MadeBend,
+    opened: float,
+    mendings: Collection[Mending],
+) -> Iterator[Phrase]:
+    """What is said of an angle that nothing is done about."""
+    over = piece.bends[made.bend].angle - aimed.bends[made.bend].angle
+    if abs(over) <= SAME or any(each.how != MendingWay.PRESS_FLAT for each in mendings):
+        return
+    values: dict[str, Value] = {"bend": count(made.bend + 1), "by": _half_degrees(abs(over))}
+    if over > opened:
+        yield Phrase("bench/too-far-to-open", values)
+    else:
+        yield Phrase("bench/left-over" if over > 0 else "bench/left-short", values)
 
 
 def _with_readings(piece: BentPiece, readings: Mapping[str, float], bend: int) -> BentPiece:
@@ -281,7 +350,12 @@ def hung_as_planned(plan: BuildablePlan) -> HungPiece:
     # Between two bends of one line of the walk.
     lines = layout.features_of(pipe)
     slopes = frozenset(at for at in range(1, len(lines)) if lines[at - 1] == lines[at])
-    return HungPiece(vertices, pipe.first_toward, slopes)
+    groups = tuple(
+        group
+        for line in dict.fromkeys(lines)
+        if len(group := tuple(at for at, of in enumerate(lines) if of == line)) > 1
+    )
+    return HungPiece(vertices, slopes, groups)
 
 
 def _legs(
@@ -300,48 +374,23 @@ def _legs(
     return tuple(legs)
 
 
-def _verdict(found: Refit, legs: Sequence[LegAsBent]) -> Verdict:
+def _verdict(found: Refit, legs: Sequence[LegAsBent], by: RecoveryWay) -> Verdict:
     worst = max((leg.off for leg in legs if leg.matters), default=0.0)
-    if found.overlap or worst > _SCRAP * found.bent.diameter:
+    if found.overlap or by is RecoveryWay.SCRAP or worst > SCRAP * found.bent.diameter:
         return "scrap"
     return "fits" if all(leg.holds for leg in legs if leg.matters) else "gives"
 
 
-def _mends(planned: BentPiece, taken: Mapping[int, Mapping[str, float]]) -> list[Phrase]:
-    """What can still be done to a bend that was bent too far, or not far enough, or is twisted."""
-    found = []
-    for bend, readings in taken.items():
-        if "angle" in readings:
-            over = readings["angle"] - planned.bends[bend].angle
-            values: dict[str, Value] = {"bend": count(bend + 1), "by": _half_degrees(abs(over))}
-            if over < -_SAME:
-                found.append(Phrase("bench/bend-on", values))
-            elif _SAME < over <= _OPENS:
-                found.append(Phrase("bench/open", values))
-            elif over > _OPENS:
-                found.append(Phrase("bench/too-far-to-open", values))
-        twist = abs(readings.get("twist", 0.0))
-        if _SAME < twist <= _PRESSED:
-            values = {"bend": count(bend + 1), "by": _half_degrees(twist)}
-            found.append(Phrase("bench/press-flat", values))
-    return found
-
-
-def _believed(
-    made: Sequence[MadeBend], taken: Mapping[int, Mapping[str, float]]
-) -> Iterator[Phrase]:
-    """Which readings were not taken as they were read."""
-    for each in made:
-        read, as_angle = each.readings.get("angle"), taken.get(each.bend, {}).get("angle")
-        if read is not None and as_angle is not None and abs(read - as_angle) >= _SAME / 2:
-            yield Phrase(
-                "bench/taken-as",
-                {
-                    "bend": count(each.bend + 1),
-                    "read": degrees(read),
-                    "taken": degrees(round(as_angle, 1)),
-                },
-            )
+def _believed(made: MadeBend, taken: float) -> Iterator[Phrase]:
+    """Whether a reading was not taken as it was read."""
+    read = made.readings["angle"]
+    if abs(read - taken) >= SAME / 2:
+        values: dict[str, Value] = {
+            "bend": count(made.bend + 1),
+            "read": degrees(read),
+            "taken": degrees(round(taken, 1)),
+        }
+        yield Phrase("bench/taken-as", values)
 
 
 def _half_degrees(angle: float) -> str:

@@ -1,52 +1,55 @@
-"""What the bends that are still to be made have to be, so that a piece some bends of which came out
-different still fits where it was to hang."""
+"""A bent piece hung where it was to hang: how far each leg comes to lie off, and where the bends
+that are left have to be so that it lies best."""
 
 from __future__ import annotations
 
 import math
-from collections.abc import Collection, Iterator, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from functools import lru_cache
-from itertools import cycle, pairwise
+from itertools import pairwise
 
 from yarrow.bench.readings.reading import BentPiece
 from yarrow.bend_simulation.order import normalised
 from yarrow.geometry.least_squares import least_squares
-from yarrow.geometry.pipe import Folded, PipeBend, StraightPipe, fold_anyhow, straights_beside
-from yarrow.geometry.vectors import Vector, along, cross, dot, length, subtract, turned, unit
+from yarrow.geometry.pipe import PipeBend, StraightPipe, fold_anyhow, straights_beside
+from yarrow.geometry.vectors import Vector, along, cross, dot, length, scaled, subtract, unit
 
-_HELD, _SLOPE = 1000.0, 0.03
-"""What a leg weighs that somebody wants to hold, and one that nobody measured: the slope of a set.
-The others weigh 1."""
-
-_SHORT, _TRIMMED = 100.0, 0.1
-"""What it weighs that the pipe is short at its start, and that it is cut off there."""
+_SLOPE = 0.03
+"""What a leg weighs that nobody measured, the slope of a set. The others weigh 1."""
 
 _PLACE, _TURN = 1e-3, 0.05
 """What it weighs that a bend is elsewhere than it was planned, and that it turns otherwise: these
 decide only where nothing else does."""
 
-_FOLDED_BACK = 175.0
-"""Degrees that no bender goes to."""
+_SHORT, _TRIMMED = 1.0, 0.1
+"""What it weighs that the pipe is short at its start, and that it is cut off there."""
 
-_FAR = 20.0
-"""Degrees of twist from which what is left does not find its way by small steps."""
-
-_TELLS = 0.4
-"""Degrees that a level on site does not tell."""
+_OVERLAP = 10.0
+"""What it weighs that two arcs lie within each other."""
 
 _PLAYS = 1e-6
 """Of the diameter: straights shorter than none by so much are none."""
 
+_MOST_TURNED = math.radians(3.0)
+"""How far an angle or a roll that is left may be from its plan, as a last resort. Source: how a
+good hand recovers."""
+
+_STEP = 0.5
+"""Degrees that a person can bend to."""
+
+_WORK = 40_000
+"""Bends folded in one search, at most: then the best so far is taken."""
+
 
 @dataclass(frozen=True, slots=True)
 class HungPiece:
-    """Where a piece was to hang: its two ends and the vertices that it turns at, the side that its
-    first bend turns to, and which of its legs are ``slopes``, counted from 0."""
+    """Where a piece was to hang: its two ends and the vertices that it turns at; which of its legs
+    are ``slopes``, counted from 0; and the bends of each line of the walk that has several,
+    counted along the pipe."""
 
     vertices: tuple[Vector, ...]
-    first_toward: Vector
     slopes: frozenset[int]
+    groups: tuple[tuple[int, ...], ...]
 
     @property
     def legs(self) -> tuple[tuple[Vector, Vector], ...]:
@@ -54,17 +57,17 @@ class HungPiece:
         return tuple(pairwise(self.vertices))
 
     @property
-    def ahead(self) -> Vector:
-        """The direction that it starts in."""
-        return unit(subtract(self.vertices[1], self.vertices[0]))
+    def lengths(self) -> tuple[float, ...]:
+        """Of the legs."""
+        return tuple(math.dist(*leg) for leg in self.legs)
 
 
 @dataclass(frozen=True, slots=True)
 class Refit:
-    """A piece as it comes out: ``bent`` with the bends that are left moved so that it fits, and cut
-    at its end where it has to be; and as it hangs by its first leg, at ``path``. ``off`` is how far
-    each leg lies from where it was to lie, at the worse of that one's ends; ``over_start``, what
-    the pipe is too long at its start, below 0 too short."""
+    """A piece as it comes out: ``bent`` with the bends that are left where they have to be, and cut
+    at its end where it has to be; and as it hangs, at ``path``, whose ends are those that are cut.
+    ``off`` is how far each leg lies from where it was to lie, at the worse of that one's ends;
+    ``over_start``, what the pipe is too long at its start, below 0 too short."""
 
     bent: BentPiece
     path: tuple[Vector, ...]
@@ -77,6 +80,15 @@ class Refit:
         clear."""
         least = min(straights_beside(self.bent.bends, self.bent.cut))
         return -least if least < -_PLAYS * self.bent.diameter else 0.0
+
+    def worst(self, hung: HungPiece) -> float:
+        """How far the leg lies off that lies off most, of those that matter.
+
+        Args:
+            hung: where it was to hang.
+        """
+        matter = (off for at, off in enumerate(self.off) if at not in hung.slopes)
+        return max(matter, default=0.0)
 
     def pipe(self, planned: StraightPipe) -> StraightPipe:
         """The straight pipe that is bent so.
@@ -97,143 +109,232 @@ class Refit:
         )
 
 
-@lru_cache(maxsize=200)
-def refit(
-    piece: BentPiece,
-    planned: BentPiece,
-    hung: HungPiece,
-    made: tuple[int, ...],
-    held: int | None = None,
-) -> Refit:
-    """The bends that are left, so that the legs come as near as they can all be to where they were
-    to be; the one that is held before the others.
-
-    The place, the angle and the roll of every bend that is left, how far the pipe is turned about
-    its first leg and what is cut off at its start are what least squares may choose. Where several
-    serve, what is nearest to the plan is taken. It is remembered: at the next reading the bends
-    that were made before it are as they were.
+def hung_up(piece: BentPiece, hung: HungPiece, held: int | None) -> Refit:
+    """A piece as it is, hung by a leg: that one lies in its line; how far the pipe is turned about
+    it and pushed along it is what makes the others lie best.
 
     Args:
-        piece: its made bends as they were read, the others as they were planned.
-        planned: all as they were planned.
+        piece: with all its bends.
         hung: where it was to hang.
-        made: which of its bends are made, along the pipe from 0.
-        held: the leg that is to hold, counted from 0 (None: no one more than another).
-    Source:
-        docs/geometry.md, at the bench.
+        held: the leg, counted from 0; None, the first.
     """
-    left = [at for at in range(len(piece.bends)) if at not in made]
-    weights = [
-        (_HELD if at == held else _SLOPE if at in hung.slopes else 1.0) / piece.diameter
-        for at in range(len(hung.legs))
+    folded = _folded(piece)
+    by = held or 0
+
+    def errors(values: Sequence[float]) -> list[float]:
+        path = _hung_by(folded, hung, by, *values)
+        return [*_errors(path, hung, piece.diameter), _at_start(path, hung, piece.diameter)]
+
+    values = [0.0, 0.0]
+    if math.hypot(*errors(values)[:-1]) > _PLAYS:
+        values = least_squares(errors, values)
+    return _as_hung(piece, hung, _hung_by(folded, hung, by, *values))
+
+
+def with_places_found(
+    piece: BentPiece, hung: HungPiece, left: Sequence[int], held: int | None
+) -> Refit:
+    """The same with the bends that are left moved along the pipe so that the legs come as near as
+    they can all be; their angles and rolls stay.
+
+    Args:
+        piece: with all its bends, from where those that are left are moved.
+        hung: where it was to hang.
+        left: the bends that are still to be made, along the pipe from 0.
+        held: as of hung_up.
+    """
+    by = held or 0
+
+    def moved(places: Sequence[float]) -> BentPiece:
+        return _with_moves(piece, left, [(place, 0.0, 0.0) for place in places])
+
+    def errors(values: Sequence[float]) -> list[float]:
+        turn, along_leg, *places = values
+        tried = moved(places)
+        path = _hung_by(_folded(tried), hung, by, turn, along_leg)
+        kept = (_PLACE * place for place in places)
+        start = _at_start(path, hung, piece.diameter)
+        return [*_errors(path, hung, piece.diameter), start, _overlap(tried), *kept]
+
+    values = least_squares(errors, [0.0] * (2 + len(left)), _rounds(piece, len(left) + 2))
+    tried = moved(values[2:])
+    return _as_hung(tried, hung, _hung_by(_folded(tried), hung, by, *values[:2]))
+
+
+def with_angles_found(
+    piece: BentPiece, hung: HungPiece, left: Sequence[int], held: int | None
+) -> Refit:
+    """The same with angles and rolls of the bends that are left too, within 3 degrees and in steps
+    of half a degree: the last resort.
+
+    Args:
+        piece, hung, left, held: as of with_places_found, lengths in one unit.
+    """
+    by = held or 0
+
+    def moved(moves: Sequence[float]) -> BentPiece:
+        triples = [
+            (place, _within(angle), _within(roll))
+            for place, angle, roll in zip(*[iter(moves)] * 3, strict=True)
+        ]
+        return _with_moves(piece, left, triples)
+
+    def errors(values: Sequence[float]) -> list[float]:
+        turn, along_leg, *moves = values
+        tried = moved(moves)
+        path = _hung_by(_folded(tried), hung, by, turn, along_leg)
+        weights = (_PLACE, _TURN, _TURN) * len(left)
+        kept = (weight * move for weight, move in zip(weights, moves, strict=True))
+        start = _at_start(path, hung, piece.diameter)
+        return [*_errors(path, hung, piece.diameter), start, _overlap(tried), *kept]
+
+    begin = [0.0] * (2 + 3 * len(left))
+    values = least_squares(errors, begin, _rounds(piece, len(begin)))
+    stepped = [
+        (place, _in_steps(angle), _in_steps(roll))
+        for place, angle, roll in zip(*[iter(values[2:])] * 3, strict=True)
     ]
-
-    def errors(values: Sequence[float]) -> list[float] | None:
-        tried = _moved(piece, left, values)
-        if any(not 0.0 < bend.angle < _FOLDED_BACK for bend in tried.bends):
-            return None
-        path = _hang(tried, hung, values).vertices
-        found = []
-        for leg, now, weight in zip(hung.legs, pairwise(path), weights, strict=True):
-            way = unit(subtract(now[1], now[0]))
-            for point in leg:
-                found += [weight * part for part in _aside(point, now[0], way)]
-        turn, cut_off, *moved = values
-        found += (_PLACE * turn, (_TRIMMED if cut_off > 0 else _SHORT) * cut_off)
-        kept = cycle((_PLACE, _TURN, _TURN))
-        return [*found, *(weight * value for weight, value in zip(kept, moved, strict=False))]
-
-    begins = _begins(piece, planned, made, left)
-    found = [least_squares(errors, begin) for begin in begins]
-    best = min(found, key=lambda each: math.hypot(*(errors(each) or ())))
-    values = _that_can_be_set(best)
-    if errors(values) is None:
-        # A bend that all but vanishes would be none in whole tenths.
-        values = best
-    free = [0, 1, *range(2, len(values), 3)]
-
-    def errors_of_places(some: Sequence[float]) -> list[float] | None:
-        return errors(_put(values, free, some))
-
-    values = _put(values, free, least_squares(errors_of_places, [values[at] for at in free]))
-    tried = _moved(piece, left, values)
-    path = _hang(tried, hung, values).vertices
-    off = tuple(
-        max(length(_aside(point, now[0], unit(subtract(now[1], now[0])))) for point in leg)
-        for leg, now in zip(hung.legs, pairwise(path), strict=True)
-    )
-    last = hung.legs[-1]
-    over = dot(subtract(path[-1], last[1]), unit(subtract(last[1], last[0])))
-    cut = replace(tried, cut=tried.cut - over)
-    return Refit(cut, path, off, values[1] * piece.diameter)
+    return with_places_found(_with_moves(piece, left, stepped), hung, left, held)
 
 
-def _begins(
-    piece: BentPiece, planned: BentPiece, made: Collection[int], left: Sequence[int]
-) -> Iterator[list[float]]:
-    """Values to begin with: all as planned; and all turned along with a bend that was made the
-    wrong way round, which is the same piece."""
-    yield [0.0] * (2 + 3 * len(left))
-    twists = {round(piece.rolls[at] - planned.rolls[at], 3) for at in made}
-    for twist in twists:
-        if abs(twist) > _FAR:
-            turn = math.radians(twist)
-            yield [-turn, 0.0, *(0.0, 0.0, turn) * len(left)]
+def _rounds(piece: BentPiece, unknowns: int) -> int:
+    """Rounds of a search that fold no more bends than its budget: each looks at every slope."""
+    return max(_WORK // ((len(piece.bends) + 1) * (unknowns + 1)), 2)
 
 
-def _that_can_be_set(values: Sequence[float]) -> list[float]:
-    """Angles and rolls that a person can bend to: as planned, where they are hardly otherwise, else
-    to a tenth of a degree. Args: values, as of _moved."""
-    found = list(values)
-    for at in range(2, len(found), 3):
-        for turn in (at + 1, at + 2):
-            by = math.degrees(found[turn])
-            found[turn] = math.radians(round(by, 1)) if abs(by) > _TELLS else 0.0
-    return found
+def _within(turn: float) -> float:
+    """An angle that grows with another and never is beyond what may be given."""
+    return _MOST_TURNED * math.tanh(turn / _MOST_TURNED)
 
 
-def _put(values: Sequence[float], places: Sequence[int], some: Sequence[float]) -> list[float]:
-    found = list(values)
-    for at, value in zip(places, some, strict=True):
-        found[at] = value
-    return found
+def _in_steps(turn: float) -> float:
+    """Radians in whole steps of degrees that a person can set."""
+    return math.radians(round(math.degrees(_within(turn)) / _STEP) * _STEP)
 
 
-def _moved(piece: BentPiece, left: Sequence[int], values: Sequence[float]) -> BentPiece:
-    """The bends that are left, moved. Args: values, the turn about the first leg and what is cut
-    off; then for each bend its place, its angle and its roll; in diameters and in radians."""
+def _with_moves(
+    piece: BentPiece, left: Sequence[int], moves: Sequence[tuple[float, float, float]]
+) -> BentPiece:
+    """A piece with bends moved. Args: moves, of each that is left: its place in diameters, its
+    angle and its roll in radians."""
     bends, rolls = list(piece.bends), list(piece.rolls)
-    for at, bend in enumerate(left):
-        along_pipe, angle, roll = values[2 + 3 * at : 5 + 3 * at]
-        was = bends[bend]
-        bends[bend] = PipeBend(
-            was.arc_start + along_pipe * piece.diameter,
-            was.angle + math.degrees(angle),
-            was.roll,
-            was.radius,
+    for at, (place, angle, roll) in zip(left, moves, strict=True):
+        bends[at] = replace(
+            bends[at],
+            arc_start=bends[at].arc_start + place * piece.diameter,
+            angle=bends[at].angle + math.degrees(angle),
         )
-        rolls[bend] += math.degrees(roll)
+        rolls[at] += math.degrees(roll)
     return replace(piece, bends=tuple(bends), rolls=tuple(rolls))
 
 
-def _hang(piece: BentPiece, hung: HungPiece, values: Sequence[float]) -> Folded:
-    """The piece by its first leg. Args: values, as of _moved: its first two."""
-    cut_off = values[1] * piece.diameter
-    toward, _ = turned(
-        hung.first_toward, cross(hung.ahead, hung.first_toward), math.degrees(values[0])
-    )
+def _overlap(piece: BentPiece) -> float:
+    inner = straights_beside(piece.bends, piece.cut)[:-1]
+    return _OVERLAP * math.fsum(max(-each, 0.0) for each in inner) / piece.diameter
+
+
+def _folded(piece: BentPiece) -> tuple[Vector, ...]:
     rolls = (0.0, *piece.rolls)
     bends = [
-        PipeBend(bend.arc_start - cut_off, bend.angle, roll - before, bend.radius)
+        PipeBend(bend.arc_start, bend.angle, roll - before, bend.radius)
         for bend, (before, roll) in zip(piece.bends, pairwise(rolls), strict=True)
     ]
-    return fold_anyhow(
-        bends,
-        piece.cut - cut_off,
-        start=hung.vertices[0],
-        ahead=hung.ahead,
-        first_toward=toward,
+    return fold_anyhow(bends, piece.cut).vertices
+
+
+def _hung_by(
+    folded: Sequence[Vector], hung: HungPiece, by: int, turn: float, along_leg: float
+) -> tuple[Vector, ...]:
+    """A folded pipe with one of its legs in that one's line, where it was to hang.
+
+    Args: turn, radians about that leg; along_leg, how far it is pushed on from where a bend at that
+    leg's end lies at its own vertex.
+    """
+    there = _frame(hung.vertices, by)
+    here = _frame(folded, by)
+    end = 1 if by == 0 else 0
+    sine, cosine = math.sin(turn), math.cos(turn)
+    _, second, third = there
+    axes = (
+        there[0],
+        along(scaled(second, cosine), third, sine),
+        along(scaled(third, cosine), second, -sine),
     )
+    origin = along(hung.vertices[by + end], there[0], along_leg)
+    from_here = folded[by + end]
+    found = []
+    for vertex in folded:
+        off = subtract(vertex, from_here)
+        place = origin
+        for axis, own in zip(axes, here, strict=True):
+            place = along(place, axis, dot(off, own))
+        found.append(place)
+    return tuple(found)
+
+
+def _frame(vertices: Sequence[Vector], by: int) -> tuple[Vector, Vector, Vector]:
+    """Three directions square to each other: along a leg, toward the leg beside it, and aside."""
+    ahead = unit(subtract(vertices[by + 1], vertices[by]))
+    others = (by + 1, by - 1) if by + 2 < len(vertices) else (by - 1, by + 1)
+    for other in others:
+        if 0 <= other < len(vertices) - 1:
+            beside = subtract(vertices[other + 1], vertices[other])
+            aside = along(beside, ahead, -dot(beside, ahead))
+            if length(aside) > _PLAYS * length(beside):
+                second = unit(aside)
+                return ahead, second, cross(ahead, second)
+    some = (0.0, 0.0, 1.0) if abs(ahead[2]) < 0.9 else (1.0, 0.0, 0.0)
+    second = unit(along(some, ahead, -dot(some, ahead)))
+    return ahead, second, cross(ahead, second)
+
+
+def _errors(path: Sequence[Vector], hung: HungPiece, diameter: float) -> list[float]:
+    """By how much legs lie off, in diameters: every end of a leg that was planned from the line of
+    the leg that is there. One that leads back is off by its length."""
+    found = []
+    for at, (leg, now) in enumerate(zip(hung.legs, pairwise(path), strict=True)):
+        weight = (_SLOPE if at in hung.slopes else 1.0) / diameter
+        way = _direction(now)
+        for point in leg:
+            found += [weight * part for part in _aside(point, now[0], way)]
+        leads = dot(way, subtract(leg[1], leg[0]))
+        found.append(weight * max(-leads, 0.0))
+    return found
+
+
+def _at_start(path: Sequence[Vector], hung: HungPiece, diameter: float) -> float:
+    over = _over_start(path, hung) / diameter
+    return (_TRIMMED if over > 0 else _SHORT) * over
+
+
+def _over_start(path: Sequence[Vector], hung: HungPiece) -> float:
+    """What a placed pipe is too long at its start."""
+    return dot(subtract(hung.vertices[0], path[0]), _direction(hung.legs[0]))
+
+
+def _as_hung(piece: BentPiece, hung: HungPiece, path: Sequence[Vector]) -> Refit:
+    """A placed piece, cut where its ends were to be."""
+    off = []
+    for leg, now in zip(hung.legs, pairwise(path), strict=True):
+        way, planned = _direction(now), subtract(leg[1], leg[0])
+        aside = max(length(_aside(point, now[0], way)) for point in leg)
+        off.append(aside if dot(way, planned) > 0 else length(planned))
+    before = _over_start(path, hung)
+    over = dot(subtract(path[-1], hung.vertices[-1]), _direction(hung.legs[-1]))
+    ends = (
+        along(path[0], _direction(path[:2]), before),
+        along(path[-1], _direction(path[-2:]), -over),
+    )
+    return Refit(
+        replace(piece, cut=piece.cut - over),
+        (ends[0], *path[1:-1], ends[1]),
+        tuple(off),
+        before,
+    )
+
+
+def _direction(leg: Sequence[Vector]) -> Vector:
+    return unit(subtract(leg[1], leg[0]))
 
 
 def _aside(point: Vector, begins: Vector, way: Vector) -> Vector:

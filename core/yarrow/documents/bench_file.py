@@ -89,7 +89,7 @@ def _read_came_out(plan: Plan, document: object) -> _CameOut:
             raise DocumentError(f"{path}.bend", expected)
         readings = {name: _number(value) for name, value in each.items() if name in READING_NAMES}
         piece = _with_checked(piece, each["bend"], readings, path)
-        made.append(MadeBend(each["bend"], readings, each["mended"]))
+        made.append(MadeBend(each["bend"], readings, each["mended"], each["as_is"], each["done"]))
     return _CameOut(plan, made, held)
 
 

@@ -42,6 +42,7 @@ def wall_document(document: object) -> WallPlan:
     holes, in_plates = holes_of(wall, routes, words), plate_holes_of(routes, words)
     volumes = {number: volume_of(wall, number, laid.wires) for number in range(len(wall.boxes))}
     findings = [*laid.findings]
+    feeds = tuple(_planned(laid, way) for way in routes)
     for number, volume in volumes.items():
         if volume and not volume.passes:
             values: dict[str, Value] = {
@@ -74,9 +75,9 @@ def wall_document(document: object) -> WallPlan:
         ),
         holes=holes,
         plate_holes=in_plates,
-        feeds=tuple(_planned(laid, way) for way in routes),
+        feeds=feeds,
         to_bore=to_bore(wall, holes, in_plates, words),
-        needed=needed(wall, routes, holes, findings, words),
+        needed=needed(wall, feeds, routes, holes, findings, words),
         order=order_of_work(),
         findings=gravest_first(findings),
     )
@@ -89,7 +90,7 @@ def _planned(laid: LaidWall, way: Route) -> PlannedFeed:
     made, findings = _pieces_of(json.dumps({**run, "name": ""}))
     pieces = tuple(
         WallPiece(number, each.cut_text, each.marks, each.bends, turn.turn, turn.how)
-        for number, (each, turn) in enumerate(zip(made, goes_in(way), strict=False), 1)
+        for number, (each, turn) in enumerate(zip(made, goes_in(way, len(made)), strict=True), 1)
     )
     kicks = [degrees(each.kick) for each in way.approaches if each.kick]
     slid = min((each.longest for each in way.stretches if each.members), default=None)

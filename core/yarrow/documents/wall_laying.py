@@ -19,10 +19,11 @@ from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.units import convert_length
 from yarrow.pieces.places import reach_of
 from yarrow.runs.layout.walk import pipe_of
-from yarrow.walls.checks import knockout_findings, wall_findings
-from yarrow.walls.knockouts import Leavings, leavings
+from yarrow.walls.checks import knockout_findings, wall_findings, without_a_knockout
+from yarrow.walls.choosing import chosen_ways
+from yarrow.walls.knockouts import Leavings
 from yarrow.walls.route_checks import route_findings
-from yarrow.walls.routes import BenderRoom, Route, route
+from yarrow.walls.routes import BenderRoom, Route
 from yarrow.walls.wall import Feed, FramedWall
 from yarrow.wording.lengths import LengthFormatter
 
@@ -58,13 +59,13 @@ def lay_wall(document: object) -> LaidWall:
     words = LengthFormatter(wall.unit, STEPS[wall.unit][USUAL_STEP[wall.unit]])
     setup = read_run(_run_of(wall, bender, "", _ANY, ())).setup
     room = _bender_room(wall, setup.bender)
-    knockouts = leavings(wall)
+    chosen = chosen_ways(wall, room, words)
     fed = [feed for feed in wall.feeds if feed.start.place != feed.end.place]
-    routes = tuple(route(wall, feed, knockouts, room) for feed in fed)
     found = (
         *wall_findings(wall, words),
-        *knockout_findings(wall, knockouts, words),
-        *route_findings(wall, routes, words),
+        *knockout_findings(wall, chosen.knockouts, words),
+        *without_a_knockout(wall, chosen.without),
+        *route_findings(wall, chosen.routes, words),
     )
     return LaidWall(
         wall,
@@ -72,8 +73,8 @@ def lay_wall(document: object) -> LaidWall:
         -pipe_of(setup, None).begins,
         words,
         {feed.number: _wires_of(wall, feed) for feed in fed if feed.wires.strip()},
-        knockouts,
-        routes,
+        chosen.knockouts,
+        chosen.routes,
         found,
     )
 

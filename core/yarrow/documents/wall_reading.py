@@ -122,18 +122,25 @@ def _middles(studs: Mapping[str, Any], length: float) -> tuple[float, ...]:
 
 
 def _spaced(studs: Mapping[str, Any], length: float) -> tuple[float, ...]:
-    spacing, first = float(studs["spacing"].value), float(studs["first"].value)
-    if spacing <= float(studs["width"].value):
+    """The middles of studs: one flush with either end of the wall, those between at so many
+    spacings from the first end; or, where the first one's middle was said, from there on."""
+    spacing, width = float(studs["spacing"].value), float(studs["width"].value)
+    if spacing <= width:
         raise DocumentError("studs.spacing", "more than a stud is wide")
     if length / spacing > 200:
         raise DocumentError("studs.spacing", "at most 200 studs")
-    found = []
-    while first <= length + 1e-9:
-        found.append(first)
-        first += spacing
+    if length <= 2 * width:
+        raise DocumentError("length", "more than the two studs at its ends are wide")
+    found, last = [], length - width / 2
+    middle = float(studs["first"].value) if "first" in studs else width / 2
+    while middle <= length + 1e-9:
+        found.append(middle)
+        # From one end on, so that boards meet in the middle of a stud.
+        middle = middle + spacing if "first" in studs else len(found) * spacing
     if not found:
         raise DocumentError("studs.first", "within the wall")
-    return tuple(found)
+    # The last stands flush with the end; one that would stand in it is left out.
+    return (*(each for each in found if each <= last - width + 1e-9), last)
 
 
 def _openings(
@@ -217,9 +224,10 @@ def _feed(
         ends.append(FeedEnd(place, knockout))
     if min(end.place for end in ends) >= len(boxes):
         raise DocumentError(f"{path}.to", "a box at one of its ends")
-    line = shape["line"].strip() or (lines[0] if lines else "")
+    said = shape["line"].strip()
+    line = said or (lines[0] if lines else "")
     if line not in lines:
         expected = f"a line of holes: {', '.join(lines) or 'none is there'}"
         raise DocumentError(f"{path}.line", expected)
     key = shape["key"] or f"{shape['from'].strip()} > {shape['to'].strip()}"
-    return Feed(number, key, ends[0], ends[1], lines.index(line), shape["wires"])
+    return Feed(number, key, ends[0], ends[1], lines.index(line), shape["wires"], not said)

@@ -65,7 +65,7 @@ class End(OnItsLeg):
             ),
             TypedForm(("end",), "where the pipe ends", "at", ("at",)),
             TypedForm(
-                ("coupling",),
+                ("coupling", "coupler"),
                 "the coupling that it ends in",
                 "at",
                 ("at",),

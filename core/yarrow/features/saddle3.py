@@ -69,7 +69,7 @@ class Saddle3(OnItsLeg):
         loose=("at", "rise"),
         typed=(
             TypedForm(
-                ("saddle", "crossover", "bridge"),
+                ("saddle", "crossover", "bridge", "3 bend saddle", "3 bend crossover"),
                 "a 3-bend saddle; 4 bends with wide",
                 "rise",
                 ("rise", "at"),

@@ -10,7 +10,9 @@ from typing import ClassVar
 from yarrow.features.feature import Move, OnItsLeg
 from yarrow.features.in_document import (
     AT,
+    CARRIED,
     FROM,
+    IN_THE_MIDDLE,
     LABEL,
     NO_AIR,
     RISE,
@@ -18,6 +20,7 @@ from yarrow.features.in_document import (
     TOWARD,
     Field,
     InDocument,
+    TypedForm,
     angle_of,
 )
 from yarrow.features.leg import (
@@ -58,6 +61,18 @@ class Saddle4(OnItsLeg):
         "saddle4",
         (AT, FROM, Field("width", "size"), RISE, NO_AIR, TOWARD, angle_of(30), RISE_FROM, LABEL),
         loose=("at", "width", "rise"),
+        typed=(
+            TypedForm(
+                ("4 bend saddle", "4 bend crossover"),
+                "a 4-bend saddle, over something wide",
+                "rise",
+                ("rise", "width", "at"),
+                ("angle", "clearance"),
+                "width",
+                CARRIED,
+                alone=IN_THE_MIDDLE,
+            ),
+        ),
     )
 
     @property

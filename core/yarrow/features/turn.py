@@ -54,7 +54,7 @@ class Turn(OnItsLeg):
         loose=("at", "angle"),
         typed=(
             TypedForm(
-                ("stub", "turn", "bend", "upstand"),
+                ("stub", "turn", "bend", "upstand", "long leg"),
                 "a 90 by its height, or where its back is",
                 "at",
                 ("at",),

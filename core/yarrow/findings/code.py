@@ -118,6 +118,7 @@ class FindingCode(StrEnum):
     HOLE_TOO_LOW = "hole-too-low", "error"
     HOLE_SHARED = "hole-shared", "error"
     BOX_WITHOUT_A_STUD = "box-without-a-stud", "error"
+    NO_KNOCKOUT_LEFT = "no-knockout-left", "error"
     KNOCKOUT_BEHIND_SCREWS = "knockout-behind-screws", "warning"
     KNOCKOUT_AGAINST_STUD = "knockout-against-stud", "error"
     BEND_IN_A_HOLE = "bend-in-a-hole", "error"
@@ -125,7 +126,7 @@ class FindingCode(StrEnum):
     PIPES_CROSS = "pipes-cross", "error"
     WAY_OUT_IN_A_STUD = "way-out-in-a-stud", "error"
     BOX_OF_WALL_TOO_FULL = "box-of-wall-too-full", "error"
-    CANNOT_BE_SLID = "cannot-be-slid", "error"
+    CANNOT_BE_SLID = "cannot-be-slid", "warning"
 
     # Ducts between buildings
     TRENCH_OF_NO_LENGTH = "trench-of-no-length", "warning"

@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from typing import Literal
 
-from yarrow.geometry.vectors import Vector, scaled, turned
+from yarrow.geometry.vectors import Vector, along, cross, dot, scaled, turned, unit
 
 Side = Literal["out", "in", "left", "right"]
 
@@ -33,6 +33,10 @@ class Frame:
         """
         if side in ("left", "right"):
             ahead, left = turned(self.ahead, self.left, angle if side == "left" else -angle)
-            return replace(self, ahead=ahead, left=left)
-        ahead, out = turned(self.ahead, self.out, angle if side == "out" else -angle)
-        return replace(self, ahead=ahead, out=out)
+        else:
+            ahead, _ = turned(self.ahead, self.out, angle if side == "out" else -angle)
+            left = self.left
+        # Squared anew: over hundreds of turns what is a hair off would grow.
+        ahead = unit(ahead)
+        left = unit(along(left, ahead, -dot(left, ahead)))
+        return Frame(ahead, left, cross(ahead, left))

@@ -19,12 +19,13 @@ Errors = Callable[[Sequence[float]], Sequence[float] | None]
 """The errors at some values; None where those can't be."""
 
 
-def least_squares(errors: Errors, begin: Sequence[float]) -> list[float]:
+def least_squares(errors: Errors, begin: Sequence[float], rounds: int = _ROUNDS) -> list[float]:
     """Values near ``begin`` at which the sum of the errors' squares is least.
 
     Args:
         errors: as many at every values, at least one of each unknown.
         begin: values that can be, in whatever unit each has.
+        rounds: of steps, at most.
 
     Raises:
         ValueError, where ``begin`` can't be.
@@ -36,7 +37,7 @@ def least_squares(errors: Errors, begin: Sequence[float]) -> list[float]:
     if found is None:
         raise ValueError("the values to begin with can't be")
     least, damping = _squares(found), _DAMPING[0]
-    for _ in range(_ROUNDS if least > _NOTHING else 0):
+    for _ in range(min(rounds, _ROUNDS) if least > _NOTHING else 0):
         slopes = _slopes(errors, values, found)
         pulls = [sum(map(mul, slope, found)) for slope in slopes]
         square = _products(slopes)

@@ -23,6 +23,7 @@ from yarrow.geometry.vectors import (
     scaled,
     subtract,
     turned,
+    unit,
 )
 
 AHEAD: Vector = (1.0, 0.0, 0.0)
@@ -219,6 +220,9 @@ def fold_anyhow(
         )
         toward, _ = turned(toward, cross(direction, toward), bend.roll)
         direction, toward = turned(direction, toward, bend.angle)
+        # Squared anew: over hundreds of bends what is a hair off would grow.
+        direction = unit(direction)
+        toward = unit(along(toward, direction, -dot(toward, direction)))
         reach, end_of_last = tangent, bend.arc_end
     vertices.append(along(vertices[-1], direction, reach + cut_length - end_of_last))
     return Folded(tuple(vertices), direction)

@@ -44,6 +44,9 @@ _NAME = re.compile(
 )
 """What a term of a sum is called, before its figure: ``floor to hub 45 1/4 - strut 3 3/8``."""
 
+_FEET_OR_LESS = re.compile(r"(\d+)-(\d+)(?![\d/'])(?!\s*(?:mm|cm|m)\b)", re.ASCII)
+"""``10-0`` is ten feet to one crew, and ten less nothing to another."""
+
 _PLAIN = re.compile(r"(\d{1,6})(?:[ -](\d{1,3})/(\d{1,3}))?", re.ASCII)
 
 _PER_UNIT: dict[str, tuple[Unit, Fraction]] = {
@@ -117,7 +120,12 @@ def _read_text(text: str, unit: Unit) -> Reading:
         return Reading(Fraction(int(plain[1]) * under + int(plain[2]), under), unit)
     if len(text) > LONGEST_TEXT:
         raise LengthSyntaxError(f"a length in at most {LONGEST_TEXT} characters")
-    value, terms = _read_sum(_plainly(text), unit)
+    plainly = _plainly(text)
+    feet = _FEET_OR_LESS.match(plainly) if unit == "in" else None
+    if feet and int(feet[2]) < INCHES_PER_FOOT:
+        one, other = feet[1], feet[2]
+        raise LengthSyntaxError(f"feet and inches, {one}' {other}, or with spaces {one} - {other}")
+    value, terms = _read_sum(plainly, unit)
     if abs(value) > LARGEST:
         raise LengthSyntaxError(f"a length up to {LARGEST:,}")
     worked = f"{' '.join(text.split())} = {exact_text(value, unit)}" if terms > 1 else ""

@@ -50,7 +50,7 @@ class RectangularObstacle(CrossedObstacle):
         ),
         typed=(
             TypedForm(
-                ("duct", "block", "beam", "tray"),
+                ("duct", "block", "beam", "tray", "trunking"),
                 "something square to go over: 7 3/4 wide 2 7/8 high",
                 "width",
                 ("width", "height", "at"),

@@ -40,7 +40,15 @@ class Wall(StandsAlone):
         "wall",
         (AT, FROM, TOWARD, angle_of(90), PICK, LABEL),
         typed=tuple(
-            TypedForm((side,), hint, "at", ("at",), ("angle",), given={"toward": side}, firm=True)
+            TypedForm(
+                (side, f"wall {side}"),
+                hint,
+                "at",
+                ("at",),
+                ("angle",),
+                given={"toward": side},
+                firm=True,
+            )
             for side, hint in (
                 ("left", "a wall: turn left"),
                 ("right", "a wall: turn right"),

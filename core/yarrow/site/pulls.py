@@ -83,7 +83,7 @@ class Pulls:
             together += [_moved_on(each, whole) for each in parts]
             whole += parts[-1].ends
             pull = self._by_itself(need, number, forth)
-            if hardest is None or _share(pull) > _share(hardest[1]):
+            if hardest is None or _of_its_limits(pull) > _of_its_limits(hardest[1]):
                 hardest = number, pull
         if hardest is None:
             raise ValueError("a way of no stretch")
@@ -122,7 +122,7 @@ class Pulls:
         return self._pulled[key]
 
 
-def _share(pull: Pull) -> float:
+def _of_its_limits(pull: Pull) -> float:
     """What a pull takes of its limits, 1 is all."""
     one = pull.easier
     limit = pull.tension_limit or math.inf

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from itertools import combinations, pairwise
 
 from yarrow.catalog.reading import toml
@@ -10,7 +10,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import convert_length
 from yarrow.walls.knockouts import Leaving, Leavings, too_close
-from yarrow.walls.wall import FramedWall, WallBox
+from yarrow.walls.wall import Feed, FramedWall, WallBox
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Value, count
 
@@ -165,17 +165,44 @@ def knockout_findings(
             }
             code = FindingCode.KNOCKOUTS_TOO_CLOSE
             found.append(Finding(code, many, path=f"boxes[{number}].width"))
-        hidden = {f"{edge} {name}" for edge in ("left", "right") for name in _screws(box)}
         for each in here:
-            if each.name in hidden and box.devices:
-                values: dict[str, Value] = {"box": box.name, "knockout": each.name}
-                path = f"feeds[{each.feed}]"
-                found.append(Finding(FindingCode.KNOCKOUT_BEHIND_SCREWS, values, path=path))
-            if each.edge == ("left" if box.side == "right" else "right"):
-                blocked: dict[str, Value] = {"box": box.name, "knockout": each.name}
-                path = f"feeds[{each.feed}]"
-                found.append(Finding(FindingCode.KNOCKOUT_AGAINST_STUD, blocked, path=path))
+            found += findings_of_leaving(box, each)
     return found
+
+
+def findings_of_leaving(box: WallBox, leaving: Leaving) -> Iterator[Finding]:
+    """What is wrong with a knockout by itself: a device's screws, the stud that the box is on.
+
+    Args:
+        box: that a feed leaves.
+        leaving: by which knockout.
+    """
+    values: dict[str, Value] = {"box": box.name, "knockout": leaving.name}
+    path = f"feeds[{leaving.feed}]"
+    hidden = {f"{edge} {name}" for edge in ("left", "right") for name in _screws(box)}
+    if leaving.name in hidden and box.devices:
+        yield Finding(FindingCode.KNOCKOUT_BEHIND_SCREWS, values, path=path)
+    if leaving.edge == ("left" if box.side == "right" else "right"):
+        yield Finding(FindingCode.KNOCKOUT_AGAINST_STUD, values, path=path)
+
+
+def without_a_knockout(
+    wall: FramedWall, without: Sequence[tuple[Feed, WallBox]]
+) -> Iterator[Finding]:
+    """Feeds that no hole is left for in a box: they have no pipe.
+
+    Args:
+        wall: as it was read.
+        without: the feeds, each with its box.
+    """
+    for feed, box in without:
+        values: dict[str, Value] = {
+            "one": wall.name_of(feed.start),
+            "other": wall.name_of(feed.end),
+            "box": box.name,
+        }
+        path = f"feeds[{feed.number}]"
+        yield Finding(FindingCode.NO_KNOCKOUT_LEFT, values, path=path)
 
 
 def _screws(box: WallBox) -> Sequence[str]:

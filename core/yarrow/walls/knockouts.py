@@ -86,6 +86,18 @@ def _on_edge(
             yield Leaving(each.feed, edge, each.name, each.off, _at(box, edge, each.off))
 
 
+def leavings_of_edge(box: WallBox, edge: Edge, feed: int) -> Iterator[Leaving]:
+    """The knockouts in an edge of a box of a kind, for a feed.
+
+    Args:
+        box: of a wall.
+        edge: of it.
+        feed: its number.
+    """
+    for name, off in _of_edge(box, edge):
+        yield Leaving(feed, edge, f"{edge} {name}", off, _at(box, edge, off))
+
+
 def too_close(wall: FramedWall, box: WallBox, found: Sequence[Leaving]) -> float | None:
     """How much room each pipe has on an edge of a box where their lock rings meet; None where they
     do not.

@@ -10,7 +10,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.walls.routes import Route
 from yarrow.walls.wall import FramedWall
-from yarrow.walls.wall_plan import BoredHole, Needed, PlateHoleBored, ToBore
+from yarrow.walls.wall_plan import BoredHole, Needed, PlannedFeed, PlateHoleBored, ToBore
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase
 
@@ -94,6 +94,7 @@ def to_bore(
 
 def needed(
     wall: FramedWall,
+    feeds: Sequence[PlannedFeed],
     routes: Sequence[Route],
     holes: Sequence[BoredHole],
     findings: Sequence[Finding],
@@ -103,6 +104,7 @@ def needed(
 
     Args:
         wall: as it was read.
+        feeds: with their pieces.
         routes: of its feeds.
         holes: through studs.
         findings: of the wall, which say where plates are asked for.
@@ -114,7 +116,7 @@ def needed(
     found = [
         Needed(Phrase("wall/connectors"), ends),
         # What goes out through a plate is joined to what comes there.
-        Needed(Phrase("wall/couplings"), sum(len(way.joints) for way in routes) + outs),
+        Needed(Phrase("wall/couplings"), sum(len(feed.pieces) - 1 for feed in feeds) + outs),
         Needed(Phrase("wall/straps", {"first": first}), ends),
     ]
     for variant in ("", "habit"):

@@ -19,15 +19,18 @@ class GoesIn:
     how: Phrase
 
 
-def goes_in(way: Route) -> tuple[GoesIn, ...]:
+def goes_in(way: Route, pieces: int) -> tuple[GoesIn, ...]:
     """How each piece of a feed goes in, in the order of the pieces: straight ones first, on each
     side of the bay that they are slid from those furthest off, then the bent ones.
 
     Args:
         way: of the feed.
+        pieces: that it is made in: where its way has no joints, Yarrow may have to part it all the
+            same.
     """
-    if not any(each.members for each in way.stretches):
-        return tuple(GoesIn(at + 1, Phrase("wall/plain-in")) for at in range(len(way.joints) + 1))
+    bored = any(each.members for each in way.stretches)
+    if not bored or pieces != len(way.joints) + 1:
+        return tuple(GoesIn(at + 1, Phrase("wall/plain-in")) for at in range(pieces))
     straight: list[tuple[int, float, int, Phrase]] = []
     bent = []
     ends = (None, *way.joints, None)

@@ -7,8 +7,10 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import combinations, pairwise
 
+from yarrow.catalog.reading import toml
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
+from yarrow.geometry.rounded_polyline import rounded
 from yarrow.geometry.sweeping import Rod
 from yarrow.geometry.vectors import Vector
 from yarrow.walls.routes import Route
@@ -29,12 +31,7 @@ def route_findings(
         routes: of its feeds.
         words: how it tells its lengths.
     """
-    found = []
-    for way in routes:
-        found += _rises(wall, way, words)
-        found += _bent_or_blocked(wall, way)
-        found += _sliding(wall, way, words)
-        found += _plates(wall, way, words)
+    found = [each for way in routes for each in findings_of_route(wall, way, words)]
     found += _crossings(wall, routes)
     wanted = Counter((way.feed.line, member) for way in routes for member in way.members)
     for (at, member), pipes in wanted.items():
@@ -46,6 +43,22 @@ def route_findings(
             }
             found.append(Finding(FindingCode.HOLE_SHARED, shared, path=f"lines[{at}]"))
     return found
+
+
+def findings_of_route(wall: FramedWall, way: Route, words: LengthFormatter) -> list[Finding]:
+    """What is wrong with the way of one feed by itself.
+
+    Args:
+        wall: as it was read.
+        way: of the feed.
+        words: how it tells its lengths.
+    """
+    return [
+        *_rises(wall, way, words),
+        *_bent_or_blocked(wall, way),
+        *_sliding(wall, way, words),
+        *_plates(wall, way, words),
+    ]
 
 
 def name_of_member(member: BoredThrough) -> Phrase:
@@ -79,11 +92,12 @@ Extent = tuple[Vector, Vector]
 
 @dataclass(frozen=True, slots=True)
 class Pipework:
-    """A feed's pipe in the wall laid flat, as rods, each with how far it reaches."""
+    """A feed's pipe in the wall laid flat, round in its corners: by straight and by arc, how far
+    each reaches and the rods that it is made of."""
 
     feed: Feed
     extent: Extent
-    rods: tuple[tuple[Rod, Extent], ...]
+    parts: tuple[tuple[Extent, tuple[Rod, ...]], ...]
 
     @classmethod
     def of(cls, way: Route) -> Pipework:
@@ -92,9 +106,13 @@ class Pipework:
         Args:
             way: of the feed.
         """
-        rods = (Rod(one, other) for one, other in pairwise(way.vertices))
-        reaching = tuple((rod, _extent(rod.begins, rod.ends)) for rod in rods)
-        return cls(way.feed, _extent(*way.vertices), reaching)
+        line = rounded(way.vertices, [way.radius] * (len(way.vertices) - 2))
+        parts = []
+        for segment in line.segments:
+            points = segment.points(_CHORDS)
+            rods = tuple(Rod(one, other) for one, other in pairwise(points))
+            parts.append((_extent(*points), rods))
+        return cls(way.feed, _extent(*way.vertices), tuple(parts))
 
     def meets(self, other: Pipework, apart: float) -> bool:
         """Whether it comes nearer to another than it has to stay off; most are seen to be clear
@@ -107,10 +125,17 @@ class Pipework:
         if _clear(self.extent, other.extent, apart):
             return False
         return any(
-            not _clear(here, there, apart) and one.nearest(another) < apart - 1e-6
-            for one, here in self.rods
-            for another, there in other.rods
+            one.nearest(another) < apart - 1e-6
+            for here, rods in self.parts
+            for there, others in other.parts
+            if not _clear(here, there, apart)
+            for one in rods
+            for another in others
         )
+
+
+_CHORDS = 8
+"""Of the arc in a corner: of a square one they lie within a two-hundredth of its radius."""
 
 
 def _extent(*points: Vector) -> Extent:
@@ -145,7 +170,9 @@ def _names(wall: FramedWall, way: Route) -> dict[str, Value]:
 
 def _rises(wall: FramedWall, way: Route, words: LengthFormatter) -> list[Finding]:
     found = []
-    for end, each in zip(way.feed.ends, way.approaches, strict=False):
+    # One that goes straight out of the wall has none.
+    ends = way.feed.ends if way.approaches else ()
+    for end, each in zip(ends, way.approaches, strict=True):
         box = wall.box_of(end)
         if box and way.line and each.rise < each.least - 1e-6:
             up = way.line.height > each.vertices[0][2]
@@ -222,5 +249,7 @@ def _sliding(wall: FramedWall, way: Route, words: LengthFormatter) -> list[Findi
                     "length": words.measured(abs(other - one)),
                     "longest": words.available(most),
                 }
-                found.append(Finding(FindingCode.CANNOT_BE_SLID, values, path=path))
+                source = toml("framing")["slid_source"]
+                code = FindingCode.CANNOT_BE_SLID
+                found.append(Finding(code, values, path=path, source=source))
     return found

@@ -87,13 +87,15 @@ class BentEnd:
 class Route:
     """A feed's centreline as the wall is laid flat, its vertices with both ends (x along the wall,
     y toward the room, z up), and ``folded`` as it is round the wall's corners; the stretches along
-    the holes and the joints there; the holes in plates; what it would be bent in, if anything.
-    ``approaches`` are those of both ends, none where it goes along no holes."""
+    the holes and the joints there; the holes in plates; what it would be bent in, if anything; the
+    ``radius`` of its bends. ``approaches`` are those of both ends, none where it goes along no
+    holes."""
 
     feed: Feed
     line: HoleLine | None
     vertices: tuple[Vector, ...]
     folded: tuple[Vector, ...]
+    radius: float
     approaches: tuple[Approach, ...] = ()
     stretches: tuple[BoredStretch, ...] = ()
     joints: tuple[PlacedJoint, ...] = ()
@@ -131,7 +133,7 @@ def route(wall: FramedWall, feed: Feed, knockouts: Leavings, room: BenderRoom) -
         docs/geometry.md, framed walls.
     """
     if wall.goes_straight(feed):
-        return _straight_out(wall, feed, knockouts)
+        return _straight_out(wall, feed, knockouts, room)
     line = wall.lines[feed.line]
     first, last = _approaches(wall, feed, line, knockouts, room)
     begins, ends = first.vertices[-1][0], last.vertices[-1][0]
@@ -166,6 +168,7 @@ def route(wall: FramedWall, feed: Feed, knockouts: Leavings, room: BenderRoom) -
         line,
         vertices,
         folded,
+        room.radius,
         (first, last),
         tuple(stretches),
         tuple(joints),
@@ -174,7 +177,7 @@ def route(wall: FramedWall, feed: Feed, knockouts: Leavings, room: BenderRoom) -
     )
 
 
-def _straight_out(wall: FramedWall, feed: Feed, knockouts: Leavings) -> Route:
+def _straight_out(wall: FramedWall, feed: Feed, knockouts: Leavings, room: BenderRoom) -> Route:
     """From a box straight through a plate, which is bored right over its knockout."""
     from_box = wall.box_of(feed.start) is not None
     boxed, other = feed.ends if from_box else feed.ends[::-1]
@@ -183,7 +186,8 @@ def _straight_out(wall: FramedWall, feed: Feed, knockouts: Leavings) -> Route:
     ways = (at, (at[0], at[1], _beyond(wall, out)))
     vertices = ways if from_box else ways[::-1]
     folded = tuple(_fold(wall, vertex) for vertex in vertices)
-    return Route(feed, None, vertices, folded, plate_holes=(PlateHole(out, at[0], -at[1]),))
+    holes = (PlateHole(out, at[0], -at[1]),)
+    return Route(feed, None, vertices, folded, room.radius, plate_holes=holes)
 
 
 def _beyond(wall: FramedWall, out: WayOut) -> float:

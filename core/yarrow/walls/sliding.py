@@ -1,63 +1,47 @@
-"""Pieces that are slid into bored holes: how long one can be from which bay, by its tilt in the
-hole, and in which order they go in."""
+"""Pieces that are slid into bored holes: how long one can be from which bay, and in which order
+they go in."""
 
 from __future__ import annotations
 
-import math
 from collections.abc import Sequence
 from dataclasses import dataclass
-from functools import lru_cache
 
+from yarrow.catalog.reading import toml
+from yarrow.measure.units import Unit, convert_length
 from yarrow.walls.studs import BoredThrough
 from yarrow.walls.wall import FramedWall, HoleLine
 
-
-@lru_cache(maxsize=100)
-def most_tilt(diameter: float, bit: float, thick: float) -> float:
-    """How far a pipe can be tilted in a bored hole, radians: until it lies against both of its
-    edges, (bit − D / cos φ) = thick × tan φ.
-
-    Args:
-        diameter: of the pipe, in the wall's unit.
-        bit: that the hole is bored with.
-        thick: what it is bored through.
-    Source:
-        docs/geometry.md, framed walls.
-    """
-    low, high = 0.0, math.pi / 4
-    if bit <= diameter:
-        return 0.0
-    for _ in range(40):
-        tilt = (low + high) / 2
-        if bit - diameter / math.cos(tilt) >= thick * math.tan(tilt):
-            low = tilt
-        else:
-            high = tilt
-    return low
+_HAIR = 1e-6
 
 
-def longest_slid(
-    diameter: float, line: HoleLine, clear: float, thick: float, beyond: float
-) -> float:
-    """The longest straight piece that goes from a bay into the hole beside it.
-
-    It lies in the bay as a whole; or its tail is held out in front of the studs, tilted in its
-    first hole, until no more is left than goes into the bay: by then its tip must not have come to
-    the second hole, which a tilted pipe does not find.
+def studs_slid_through(diameter: float, line: HoleLine, unit: Unit) -> int:
+    """How many studs a straight piece is slid through from a bay: pipe flexes, and holes are no
+    gauges; in one that fits closely it is a single one.
 
     Args:
         diameter: of the pipe, in the wall's unit.
         line: of holes.
-        clear: of the bay, from face to face.
-        thick: what the hole goes through.
-        beyond: how wide the next bay is.
+        unit: the wall's.
     Source:
-        docs/geometry.md, framed walls.
+        The habit of crews, catalog/framing.toml.
     """
-    out = line.setback + diameter / 2
-    if clear * math.sin(most_tilt(diameter, line.bit, thick)) < out:
-        return clear
-    return clear + thick + beyond
+    rules = toml("framing")
+    play = convert_length(rules["slid_play_mm"], "mm", unit)
+    return int(rules["slid_studs"]) if line.bit - diameter >= play - _HAIR else 1
+
+
+def longest_slid(clear: Sequence[float], thick: Sequence[float], studs: int) -> float:
+    """The longest straight piece that goes from a bay into the holes beside it: from the middle of
+    a bay to that of the next but so many studs on.
+
+    Args:
+        clear: of the bays from that one on, from face to face, in the wall's unit.
+        thick: what the holes go through.
+        studs: that a piece is slid through, at most.
+    """
+    through = min(studs, len(thick))
+    middle = (clear[0] + clear[through]) / 2
+    return middle + sum(clear[1:through]) + sum(thick[:through])
 
 
 @dataclass(frozen=True, slots=True)
@@ -109,9 +93,13 @@ def stretch(wall: FramedWall, line: HoleLine, begins: float, ends: float) -> Bor
         members, bays = members[::-1], bays[::-1]
     clear = [high - low for low, high in bays]
 
+    studs = studs_slid_through(wall.diameter, line, wall.unit)
+    thick = [member.thick for member in members]
+
     def slid(bay: int, step: int) -> float:
-        through = members[bay if step > 0 else bay - 1].thick
-        return longest_slid(wall.diameter, line, clear[bay], through, clear[bay + step])
+        if step > 0:
+            return longest_slid(clear[bay:], thick[bay:], studs)
+        return longest_slid(clear[bay::-1], thick[:bay][::-1], studs)
 
     last = len(members)
     if not last:

@@ -111,7 +111,8 @@ class FeedEnd:
 @dataclass(frozen=True, slots=True)
 class Feed:
     """A pipe from one place to another along a line of holes, by its number from 0; ``key``, which
-    of the wall's it is, whatever changes; ``wires``, as they are said."""
+    of the wall's it is, whatever changes; ``wires``, as they are said; ``any_line``: nobody said
+    which line it goes along."""
 
     number: int
     key: str
@@ -119,6 +120,7 @@ class Feed:
     end: FeedEnd
     line: int
     wires: str
+    any_line: bool = False
 
     @property
     def ends(self) -> tuple[FeedEnd, FeedEnd]:

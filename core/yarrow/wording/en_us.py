@@ -363,16 +363,18 @@ EN_US = {
     "bench/leg-between": "the leg between bends {one} and {other}",
     "bench/leg-last": "the leg after bend {bend}",
     "bench/bend-on": (
-        "Bend {bend} is {by} short: on the same mark it can be bent on. Steel that was bent twice "
-        "at one place is weaker."
+        "Bend {bend} is {by} under: bend it on, on the same mark, to {to} on the scale. Steel that "
+        "was bent twice at one place is weaker."
     ),
     "bench/open": (
-        "Bend {bend} is {by} over: it can be opened that far, on the bend and never on the "
-        "straight. Steel that was bent twice at one place is weaker."
+        "Bend {bend} is {by} over: open it by that, on the bend and never on the straight. Steel "
+        "that was bent twice at one place is weaker."
     ),
+    "bench/left-over": "Bend {bend} is {by} over, and stays so.",
+    "bench/left-short": "Bend {bend} is {by} under, and stays so.",
     "bench/press-flat": (
-        "Bend {bend} is {by} out of its plane: on a flat floor, press opposite corners down until "
-        "it lies, and sight along it again."
+        "Bend {bend} is {by} out of its plane: press opposite corners down on a flat floor until "
+        "it lies flat, and sight along it again."
     ),
     "bench/taken-as": (
         "Bend {bend} was read {read} and is taken as {taken}: this bender is known as well as a "
@@ -611,6 +613,10 @@ EN_US = {
         "edge that goes."
     ),
     "box-wider-than-its-bay": "{box} is wider than its bay: between the studs there are {room}.",
+    "no-knockout-left": (
+        "{box} has no knockout left for the feed from {one} to {other}: it has no pipe, and counts "
+        "nowhere. Take a larger box, or feed it from another."
+    ),
     "knockouts-too-close": (
         "Of the {pipes} pipes in {box} two are {room} apart, and want {needed} so that their "
         "locknuts do not meet. Take other knockouts, a wider box, or bring one in elsewhere."

@@ -2179,6 +2179,8 @@ export interface components {
         BenchDocument_made: {
             /** @description Degrees that stayed. */
             angle?: number;
+            /** @description Nothing is done to it: it stays as it was read. */
+            as_is?: boolean;
             /** @description Along the pipe, counted from 0. */
             bend: number;
             /**
@@ -2186,6 +2188,8 @@ export interface components {
              * @description Of a bend beside one that turns the same way: from back to back.
              */
             distance?: string | number;
+            /** @description What the answer says to do to it is done: it is asked no more, and what was read is still what the bender made of it. */
+            done?: boolean;
             /**
              * Format: length
              * @description Of a bend of a set: how deep that is, centre to centre.
@@ -2210,16 +2214,20 @@ export interface components {
          * BenchFit
          * @description What becomes of a piece with what came out of its bends: ``legs``, how it will hang;
          *     ``told``, what to do about it, and what has to give way; ``learnt``, what the readings tell of
-         *     the bender. ``straight_left`` is the longest straight that still can be cut off: where the piece
-         *     is scrap, another may come of that.
+         *     the bender; ``mend``, what is done to bends that are made before anything else, and ``by``, the
+         *     way that is taken then. ``straight_left`` is the longest straight that still can be cut off:
+         *     where the piece is scrap, another may come of that.
          */
         BenchFit: {
+            by: components["schemas"]["RecoveryWay"];
             /** Format */
             format: string;
             /** Learnt */
             learnt: components["schemas"]["BendForBender"][];
             /** Legs */
             legs: components["schemas"]["LegAsBent"][];
+            /** Mend */
+            mend: components["schemas"]["MendAtBench"][];
             /** Straight Left Mm */
             straight_left_mm: number;
             /** Straight Left Text */
@@ -2238,15 +2246,18 @@ export interface components {
          *     bends are made, with marks, steps and pictures of the piece as it has come out so far; ``bends``
          *     are those bends along the pipe, which is ``cut_length`` long and hangs, by its first leg, at
          *     ``path``; ``before``, what is looked at before each bend, and ``warming``, how plastic is warmed
-         *     for it; ``legs``, how it will hang; ``told``, what to do about what came out, and what has to
-         *     give way; ``learnt``, what the readings tell of the bender. ``straight_left`` is the longest
-         *     straight that still can be cut off: where the piece is scrap, another may come of that.
+         *     for it; ``legs``, how it will hang; ``mend``, what is done to bends that are made before
+         *     anything else (all the rest is of the piece once that is done), and ``by``, the way that is
+         *     taken then; ``told``, what came out and what has to give way; ``learnt``, what the readings tell
+         *     of the bender. ``straight_left`` is the longest straight that still can be cut off: where the
+         *     piece is scrap, another may come of that.
          */
         BenchPlan: {
             /** Before */
             before: components["schemas"]["BeforeBending"][];
             /** Bends */
             bends: components["schemas"]["BendAtBench"][];
+            by: components["schemas"]["RecoveryWay"];
             /** Cut Length */
             cut_length: number;
             /** Format */
@@ -2255,6 +2266,8 @@ export interface components {
             learnt: components["schemas"]["BendForBender"][];
             /** Legs */
             legs: components["schemas"]["LegAsBent"][];
+            /** Mend */
+            mend: components["schemas"]["MendAtBench"][];
             order: components["schemas"]["OrderHandling"];
             /** Path */
             path: [
@@ -3401,7 +3414,7 @@ export interface components {
          *     well; a note is worth knowing.
          * @enum {string}
          */
-        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "fitting-allowed-for" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "piece-longer-than-stock" | "not-from-one-stick" | "sticks-run-out" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "cannot-be-turned" | "box-cannot-be-turned" | "closing-not-offered" | "both-ends-held" | "strap-too-far" | "thread-longer-than-leg" | "piece-cannot-be-bent" | "studs-too-close" | "box-beyond-the-wall" | "box-wider-than-its-bay" | "knockouts-too-close" | "boxes-overlap" | "bit-too-small" | "hole-too-large" | "hole-near-edge" | "feed-to-itself" | "feed-loop" | "hole-too-low" | "hole-shared" | "box-without-a-stud" | "knockout-behind-screws" | "knockout-against-stud" | "bend-in-a-hole" | "through-an-opening" | "pipes-cross" | "way-out-in-a-stud" | "box-of-wall-too-full" | "cannot-be-slid" | "trench-of-no-length" | "trenches-cross" | "trench-ends-in-the-open" | "pull-point-wanted" | "stretch-over-its-limit" | "sweep-too-tight" | "place-not-reached" | "one-cut-takes-down" | "cable-without-a-way" | "no-second-way" | "duct-too-small" | "ducts-too-small-for-building" | "cable-pulls-too-hard" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
+        FindingCode: "before-start" | "end-short" | "out-of-order" | "kick-not-last" | "repeated-point" | "folds-back" | "arcs-overlap" | "end-not-reached" | "free-dimension" | "suspect-dimension" | "stand-off-taken" | "stand-off-carries" | "thread-added" | "fitting-allowed-for" | "socket-added" | "pick-not-offered" | "obstacle-clash" | "touches-sides" | "arc-in-hole" | "into-the-surface" | "does-not-fit-within" | "bender-does-not-fit" | "radius-under-code" | "mark-off-pipe" | "bends-too-close" | "stub-too-short" | "too-close-to-end" | "centre-notch-does-not-serve" | "table-needs-walk" | "order-not-of-these-bends" | "stance-not-of-this-tool" | "handle-too-long" | "blocks-too-high" | "order-set-aside" | "no-order" | "too-many-bends-to-handle" | "too-many-degrees" | "longer-than-stick" | "rack-is-exact" | "rack-too-large" | "rack-leg-gone" | "rack-pipe-cannot-be-made" | "pipes-touch" | "built-bend-unknown" | "built-not-possible" | "wires" | "no-figure" | "duct-too-long" | "wires-not-checked" | "wires-do-not-fit" | "pull-tension" | "sidewall-pressure" | "piece-longer-than-stock" | "not-from-one-stick" | "sticks-run-out" | "pieces-are-exact" | "too-many-pieces" | "no-room-for-a-joint" | "joint-off-the-run" | "joint-in-bend" | "joint-in-reach" | "joint-in-hole" | "joints-too-close" | "piece-too-long" | "cannot-be-turned" | "box-cannot-be-turned" | "closing-not-offered" | "both-ends-held" | "strap-too-far" | "thread-longer-than-leg" | "piece-cannot-be-bent" | "studs-too-close" | "box-beyond-the-wall" | "box-wider-than-its-bay" | "knockouts-too-close" | "boxes-overlap" | "bit-too-small" | "hole-too-large" | "hole-near-edge" | "feed-to-itself" | "feed-loop" | "hole-too-low" | "hole-shared" | "box-without-a-stud" | "no-knockout-left" | "knockout-behind-screws" | "knockout-against-stud" | "bend-in-a-hole" | "through-an-opening" | "pipes-cross" | "way-out-in-a-stud" | "box-of-wall-too-full" | "cannot-be-slid" | "trench-of-no-length" | "trenches-cross" | "trench-ends-in-the-open" | "pull-point-wanted" | "stretch-over-its-limit" | "sweep-too-tight" | "place-not-reached" | "one-cut-takes-down" | "cable-without-a-way" | "no-second-way" | "duct-too-small" | "ducts-too-small-for-building" | "cable-pulls-too-hard" | "does-not-fit" | "wider-than-inside" | "spare-not-kept" | "rounded-up" | "tight" | "may-jam" | "heat-is-separate" | "figure-to-check" | "inside-is-a-working-figure" | "not-a-nipple" | "beyond-the-table" | "printed-factor" | "box-too-small" | "body-too-narrow" | "body-is-marked" | "over-its-marking" | "pull-box-too-small" | "rule-leaves-no-room" | "no-pull" | "more-through-than-come" | "no-allowance" | "meet-at-corner" | "rings-meet" | "over-the-edge" | "at-the-screws";
         /**
          * FittingsDetail
          * @description A crew's own fittings, at a version.
@@ -4046,6 +4059,30 @@ export interface components {
             /** Username */
             username: string;
         };
+        /**
+         * MendAtBench
+         * @description What a person does to a bend that is made, along the pipe from 0: the angle that has to stay
+         *     in it, what to bend to on the bender's scale for that, and ``how``; ``told`` says so.
+         */
+        MendAtBench: {
+            /** Bend */
+            bend: number;
+            /** Bend To */
+            bend_to: number;
+            /** Bend To Text */
+            bend_to_text: string;
+            how: components["schemas"]["MendingWay"];
+            /** To */
+            to: number;
+            /** Told */
+            told: string;
+        };
+        /**
+         * MendingWay
+         * @description What is done to a bend that is made.
+         * @enum {string}
+         */
+        MendingWay: "bend-on" | "open" | "press-flat";
         /**
          * NamedWall
          * @description The framed wall that makes a run.
@@ -5084,6 +5121,12 @@ export interface components {
             /** Marks */
             marks: components["schemas"]["MarkMoved"][];
         };
+        /**
+         * RecoveryWay
+         * @description What a person does about a bend that came out different.
+         * @enum {string}
+         */
+        RecoveryWay: "none" | "mend" | "move" | "match" | "turn" | "give" | "angles" | "scrap";
         /**
          * RemovedFromJob
          * @description What was removed from a job.
@@ -7021,7 +7064,7 @@ export interface components {
             at?: components["schemas"]["WallDocument_not_negative"][];
             bearing?: boolean;
             depth?: components["schemas"]["WallDocument_size"];
-            /** @description The middle of the first stud. */
+            /** @description The middle of the first stud, and the others from there; left out, the first stands flush with the end, the middles of the others so many spacings from there. The last stands flush with the other end. */
             first?: components["schemas"]["WallDocument_not_negative"];
             spacing?: components["schemas"]["WallDocument_size"];
             width?: components["schemas"]["WallDocument_size"];
@@ -7259,7 +7302,7 @@ export interface components {
          *     bend before (or the pipe's start), the pipe in the arc; what a straightedge gauges at the second
          *     bend of a set (else empty); what to warm from and to (else empty). ``bend_to`` and ``clicks``
          *     allow for springback; ``bend_to_text`` is to half a degree, which is what a protractor tells on
-         *     site.
+         *     site, and never less than the angle that has to stay.
          */
         Working: {
             /** Bend */

@@ -36,6 +36,14 @@ export function setStuds(fields: Partial<WallDocument["studs"]>): Change {
   return (wall) => ({ ...wall, studs: { ...wall.studs, ...fields } });
 }
 
+/** Where the studs are spaced from; nothing: from a stud flush with the wall's end. */
+export function spaceFrom(text: string): Change {
+  return (wall) => {
+    const { first: _, ...studs } = wall.studs;
+    return { ...wall, studs: text.trim() === "" ? studs : { ...studs, first: text } };
+  };
+}
+
 /** Studs that are said one by one, between commas; none: as they are spaced. */
 export function placeStuds(text: string): Change {
   return (wall) => {

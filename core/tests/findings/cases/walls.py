@@ -59,6 +59,23 @@ CASES: dict[str, Case] = {
         "",
         None,
     ),
+    "no-knockout-left": Case(
+        framed(
+            boxes=[
+                {"name": "A", "stud": 2, "height": 16, "kind": "device"},
+                *({"name": name, "stud": 3 + at, "height": 16} for at, name in enumerate("BCDEF")),
+            ],
+            lines=[{"name": f"l{at}", "height": 40 + 8 * at} for at in range(5)],
+            feeds=[{"from": "A", "to": name, "line": f"l{at}"} for at, name in enumerate("BCDEF")],
+        ),
+        "error",
+        "feeds[0]",
+        None,
+        (),
+        "",
+        "",
+        None,
+    ),
     "knockouts-too-close": Case(
         framed(feeds=[{"from": "A", "to": "B"}, {"from": "B", "to": "C"}]),
         "warning",
@@ -152,13 +169,21 @@ CASES: dict[str, Case] = {
         None,
     ),
     "cannot-be-slid": Case(
-        framed(lines=[{"name": "a", "height": 40, "bit": "7/8"}], feeds=[{"from": "A", "to": "B"}]),
-        "error",
+        framed(
+            lines=[{"name": "a", "height": 40, "bit": "3/4"}],
+            studs={"at": [8, 24, 40, 44, 60, 76]},
+            boxes=[
+                {"name": "A", "stud": 1, "height": 16},
+                {"name": "B", "stud": 6, "height": 16, "side": "left"},
+            ],
+            feeds=[{"from": "A", "to": "B"}],
+        ),
+        "warning",
         "feeds[0]",
         None,
         (),
-        "1 22 1/8 14 1/2",
-        "",
+        "1 22 1/8 16",
+        "The habit of crews: 32 in of 1/2 thin wall go through two studs",
         None,
     ),
     "box-without-a-stud": Case(

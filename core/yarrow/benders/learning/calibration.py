@@ -167,7 +167,7 @@ def calibrate(
     """
     label = stamped or Stamped()
     tape = Tape(diameter, mark)
-    why = _impossible(bends, tape, label.radius or _DIAMETERS * diameter)
+    why = _impossible_bends(bends, tape, label.radius or _DIAMETERS * diameter)
     without = why.keys() | {n for n, bend in enumerate(bends) if bend.use == "left-out"}
     certain = frozenset(n for n, bend in enumerate(bends) if bend.use == "put-back")
     believed = (
@@ -268,7 +268,9 @@ _SURELY = 6.0
 """Standard errors beyond which a reading can't be."""
 
 
-def _impossible(bends: Sequence[MeasuredBend], tape: Tape, radius: float) -> dict[int, Impossible]:
+def _impossible_bends(
+    bends: Sequence[MeasuredBend], tape: Tape, radius: float
+) -> dict[int, Impossible]:
     """The bends that no bender made as they were read, by more than readings scatter; a person's
     word counts for more. ``radius``: about."""
     read = list(lengths_read(bends, angles_read(bends), tape, radius))

@@ -171,13 +171,13 @@ def angle_equations(
         bend_to = usual.bend_to(bend.kept)
         scale: Equation | None = None
         if bend.commanded is not None:
-            share = _share(bend, known.kept_at(bend.commanded - known.offset, usual))
+            share = _share_of_90(bend, known.kept_at(bend.commanded - known.offset, usual))
             factors = (1.0, share, share * share, 0.0)
             error = math.hypot(STOPPED, read)
             scale = Equation(number, "angle", factors, bend.commanded - bend_to, error)
             yield scale
         if bend.clicks:
-            share = _share(bend, known.kept_at(known.click * bend.clicks, usual))
+            share = _share_of_90(bend, known.kept_at(known.click * bend.clicks, usual))
             factors = (0.0, -share, -share * share, float(bend.clicks))
             variance, value = (known.click * _ROUNDED) ** 2 + read * read, bend_to
             if scale is not None:
@@ -194,7 +194,7 @@ _BELIEVABLE = 25.0
 """Degrees by which a setting and what was read may differ and still be of one bend."""
 
 
-def _share(bend: MeasuredBend, by_setting: float) -> float:
+def _share_of_90(bend: MeasuredBend, by_setting: float) -> float:
     """Of a 90, how far a bend went: by what the tool was set to; as it was read where a square said
     so, or where the two are of different bends."""
     sure = bend.angle is None or abs(by_setting - bend.angle) > _BELIEVABLE

@@ -33,17 +33,21 @@ def known_to(
     hair = _HAIR * bender.diameter
     longer = replace(bender, take_up=bender.take_up + hair)
     wider = replace(bender, radius=bender.radius + hair)
-    layout = lay_out(replace(run, bender=wider))
     try:
-        moved = develop(layout.vertices, layout.pipe.radius)
+        # The run's own pipe, not this one: bends that came out different moved it too.
+        planned, moved = (
+            develop(layout.vertices, layout.pipe.radius)
+            for layout in (lay_out(run), lay_out(replace(run, bender=wider)))
+        )
     except GeometryError:
         # No room for an arc that is wider by a hair: what it would move is not told.
-        moved = pipe
+        moved = planned = pipe
     found = []
-    for bend, there, how in zip(pipe.bends, moved.bends, placings, strict=True):
+    for bend, was, there, how in zip(pipe.bends, planned.bends, moved.bends, placings, strict=True):
         on = (how.hook, how.reference)
         here = bender.mark_position(bend.arc_start, bend.arc_end, *on)
         by_take_up = longer.mark_position(bend.arc_start, bend.arc_end, *on) - here
-        by_radius = wider.mark_position(there.arc_start, there.arc_end, *on) - here
+        before = bender.mark_position(was.arc_start, was.arc_end, *on)
+        by_radius = wider.mark_position(there.arc_start, there.arc_end, *on) - before
         found.append(known.of_sum(by_take_up / hair, by_radius / hair))
     return tuple(found)

@@ -56,11 +56,25 @@ def working(
                 warm_from=words.reading(bend.arc_start - beyond) if warm else "",
                 warm_to=words.reading(bend.arc_end + beyond) if warm else "",
                 bend_to=to,
-                bend_to_text=degrees(math.floor(round(to * 2, 6) + 0.5) / 2),
+                bend_to_text=on_the_scale(to, bend.angle),
                 clicks=bender.clicks(bend.angle),
             )
         )
     return tuple(rows)
+
+
+def on_the_scale(bend_to: float, angle: float) -> str:
+    """What to bend to as it is read: to half a degree, which is what a protractor tells on site.
+    Where that is less than what has to stay, as of a small kick, to the next tenth.
+
+    Args:
+        bend_to: degrees, with what springs back.
+        angle: degrees that have to stay.
+    """
+    halves = math.floor(round(bend_to * 2, 6) + 0.5) / 2
+    if halves < angle - 1e-9:
+        return degrees(math.ceil(round(bend_to * 10, 6)) / 10)
+    return degrees(halves)
 
 
 def warmed_beyond(unit: Unit) -> float:

@@ -59,7 +59,7 @@ class Working:
     bend before (or the pipe's start), the pipe in the arc; what a straightedge gauges at the second
     bend of a set (else empty); what to warm from and to (else empty). ``bend_to`` and ``clicks``
     allow for springback; ``bend_to_text`` is to half a degree, which is what a protractor tells on
-    site."""
+    site, and never less than the angle that has to stay."""
 
     bend: int
     start_of_bend: str

@@ -13,6 +13,7 @@ import { usePageTitle } from "@/ui/usePageTitle";
 import { BenchStep } from "./BenchStep";
 import { CameOutDialog, type Drafts } from "./CameOutDialog";
 import type { Source } from "./gauge/GaugePanel";
+import { MendStep } from "./MendStep";
 import { OfferUp } from "./OfferUp";
 import { useBench } from "./useBench";
 import { useReadAloud } from "./useReadAloud";
@@ -94,6 +95,13 @@ export function Bench({ run, piece }: Props) {
     );
   }
   const next = steps[progress.at + 1];
+  const mend = plan.mend[0];
+  /** What was read of the bend that is to be mended, and what a person says of that. */
+  const mended = (of: { done: true } | { as_is: true }) => {
+    if (mend) {
+      bench.read(mend.bend, { ...progress.readings[String(mend.bend)], ...of });
+    }
+  };
   return (
     <div className="flex h-dvh flex-col bg-paper" data-bench data-current={!bench.old}>
       <header className="border-b border-line px-4 py-2 desk:px-7">
@@ -169,7 +177,9 @@ export function Bench({ run, piece }: Props) {
           </p>
         ) : null}
       </header>
-      {step ? (
+      {mend ? (
+        <MendStep plan={plan} mend={mend} />
+      ) : step ? (
         <BenchStep
           plan={plan}
           step={step}
@@ -187,51 +197,66 @@ export function Bench({ run, piece }: Props) {
           telling={telling}
         />
       )}
-      <footer className="grid grid-cols-[auto_minmax(0,1fr)] gap-2.5 border-t border-line px-4 py-3 desk:flex desk:px-7">
-        <Button
-          className="h-16 px-6 text-lg"
-          disabled={progress.at === 0}
-          onClick={() => go(progress.at - 1)}
-        >
-          Back
-        </Button>
-        {step ? (
+      {mend ? (
+        <footer className="grid gap-2.5 border-t border-line px-4 py-3 desk:flex desk:px-7">
           <Button
             weight="main"
             className="h-16 px-4 text-lg desk:flex-1"
-            onClick={() => go(progress.at + 1)}
+            onClick={() => mended({ done: true })}
           >
-            {bend === null ? "Done" : "Bent"}
-            {next ? `. ${typeof next.bend === "number" ? "Next mark" : "On"}` : ". Offer it up"}
+            Done: it is mended
           </Button>
-        ) : (
+          <Button className="h-12 px-6 text-lg desk:h-16" onClick={() => mended({ as_is: true })}>
+            Leave it so
+          </Button>
+        </footer>
+      ) : (
+        <footer className="grid grid-cols-[auto_minmax(0,1fr)] gap-2.5 border-t border-line px-4 py-3 desk:flex desk:px-7">
           <Button
-            weight="main"
-            className="h-16 px-4 text-lg desk:flex-1"
-            disabled={fits.isPending}
-            onClick={() => fits.mutate()}
+            className="h-16 px-6 text-lg"
+            disabled={progress.at === 0}
+            onClick={() => go(progress.at - 1)}
           >
-            It fits
+            Back
           </Button>
-        )}
-        {step ? null : (
-          <Button
-            className="col-span-2 h-12 px-6 text-lg desk:h-16"
-            aria-pressed={progress.offered === "does-not"}
-            onClick={() => void bench.offered("does-not")}
-          >
-            It does not fit
-          </Button>
-        )}
-        {bend === null ? null : (
-          <Button
-            className="col-span-2 h-12 px-6 text-lg desk:h-16"
-            onClick={() => setDifferent(true)}
-          >
-            It came out different
-          </Button>
-        )}
-      </footer>
+          {step ? (
+            <Button
+              weight="main"
+              className="h-16 px-4 text-lg desk:flex-1"
+              onClick={() => go(progress.at + 1)}
+            >
+              {bend === null ? "Done" : "Bent"}
+              {next ? `. ${typeof next.bend === "number" ? "Next mark" : "On"}` : ". Offer it up"}
+            </Button>
+          ) : (
+            <Button
+              weight="main"
+              className="h-16 px-4 text-lg desk:flex-1"
+              disabled={fits.isPending}
+              onClick={() => fits.mutate()}
+            >
+              It fits
+            </Button>
+          )}
+          {step ? null : (
+            <Button
+              className="col-span-2 h-12 px-6 text-lg desk:h-16"
+              aria-pressed={progress.offered === "does-not"}
+              onClick={() => void bench.offered("does-not")}
+            >
+              It does not fit
+            </Button>
+          )}
+          {bend === null ? null : (
+            <Button
+              className="col-span-2 h-12 px-6 text-lg desk:h-16"
+              onClick={() => setDifferent(true)}
+            >
+              It came out different
+            </Button>
+          )}
+        </footer>
+      )}
       {bend === null ? null : (
         <CameOutDialog
           key={`${bend} ${different}`}

@@ -7,11 +7,13 @@ import type { CameOut, Readings } from "@/model/bench";
 import { TRADE, wordFor } from "@/model/wording";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
+import { Figures } from "@/ui/Figures";
 import { HoldButton } from "@/ui/HoldButton";
 import { TextField } from "@/ui/TextField";
 import { sentence } from "@/ui/Verdict";
 import { CouldBecome } from "./CouldBecome";
-import { BenchVerdict } from "./OfferUp";
+import { MendLine } from "./MendStep";
+import { Verdict } from "./OfferUp";
 import { useBenchFit } from "./useBench";
 
 type Typed = Readonly<Partial<Record<Field, string>>>;
@@ -44,7 +46,7 @@ export function CameOutDialog(props: Props) {
       drafts.get(bend) ??
       Object.fromEntries(
         Object.entries(kept).flatMap(([name, value]) =>
-          name === "mended" ? [] : [[name, String(value)]],
+          typeof value === "boolean" ? [] : [[name, String(value)]],
         ),
       ),
   );
@@ -102,7 +104,7 @@ export function CameOutDialog(props: Props) {
           {reads("height") ? field("height", `Height of the ${offset}`, "centre to centre") : null}
           {reads("distance") ? field("distance", "Back to back", "of the two") : null}
           {field("slid", `Mark slid to the end, ${run.document.units}`, "− to the start")}
-          {field("twist", "Twisted, ° clockwise", "from its start")}
+          {reads("twist") ? field("twist", "Twisted, ° clockwise", "from its start") : null}
         </div>
         <div className="flex flex-wrap gap-2">
           <Button
@@ -124,7 +126,17 @@ export function CameOutDialog(props: Props) {
             data-tried
             data-current={!there.isPlaceholderData}
           >
-            <BenchVerdict fit={there.data} />
+            {there.data.mend
+              .filter((mend) => mend.bend === bend)
+              .map((mend) => (
+                <div key={mend.how} className="grid gap-1 pb-3">
+                  <MendLine mend={mend} />
+                  <p>
+                    <Figures text={mend.told} />
+                  </p>
+                </div>
+              ))}
+            <Verdict fit={there.data} />
             {there.data.verdict === "scrap" ? (
               <CouldBecome fit={there.data} runId={run.id} />
             ) : null}

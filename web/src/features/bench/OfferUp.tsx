@@ -17,7 +17,7 @@ const VERDICTS = {
 /** What a bench's answer says of the fit, whichever of the two it is. */
 type Fit = Pick<BenchFit, "verdict" | "told">;
 
-export function BenchVerdict({ fit }: { fit: Fit }) {
+export function Verdict({ fit }: { fit: Fit }) {
   const { stands, word } = VERDICTS[fit.verdict];
   return (
     <div role="status" data-verdict={fit.verdict}>
@@ -54,7 +54,7 @@ export function OfferUp({ plan, runId, held, hold, anew, telling }: Props) {
     >
       <div className="mx-auto grid max-w-3xl gap-4 text-lg">
         <h2 className="text-2xl font-semibold">Offer it up</h2>
-        <BenchVerdict fit={plan} />
+        <Verdict fit={plan} />
         {plan.verdict === "scrap" ? <CouldBecome fit={plan} runId={runId} /> : null}
         <Legs plan={plan} held={held} hold={hold} />
         <p className="text-soft">

@@ -22,6 +22,12 @@ const KINDS: readonly { value: PlaceKind; label: string }[] = [
   { value: "pull-box", label: "pull box" },
 ];
 
+const FEEDING: readonly { value: NonNullable<Place["feeding"]>; label: string }[] = [
+  { value: "none", label: "nothing at its corner" },
+  { value: "sheave", label: "a sheave at its corner" },
+  { value: "person", label: "a second person who feeds" },
+];
+
 /** None, the same each time. */
 const NOTHING: readonly (readonly number[])[] = [];
 
@@ -129,7 +135,18 @@ function PlaceRow({ editing, place, at }: RowProps) {
             planned
           </Checkbox>
         </span>
-      ) : null}
+      ) : (
+        <span>
+          <span className="text-soft">, pulled past it with </span>
+          <Select
+            look="word"
+            label={`What leads a cable round the corner at ${place.name}`}
+            value={place.feeding ?? "none"}
+            options={FEEDING}
+            onChange={(feeding) => set({ feeding: feeding as NonNullable<Place["feeding"]> })}
+          />
+        </span>
+      )}
     </SiteRow>
   );
 }

@@ -12,6 +12,7 @@ import {
   setOpening,
   setStuds,
   setWall,
+  spaceFrom,
 } from "@/model/walls";
 import { Button } from "@/ui/Button";
 import { TakeOut } from "@/ui/TakeOut";
@@ -100,12 +101,13 @@ export function WallFrame() {
           value={wall.studs.depth ?? STUD[wall.units].depth}
           onType={(depth) => change(setStuds({ depth }))}
         />
-        <span className="text-soft">, the middle of the first at </span>
+        <span className="text-soft">, the middle of the first </span>
         <WallField
           path="studs.first"
-          label="Where the first stud is"
-          value={wall.studs.first ?? STUD[wall.units].first}
-          onType={(first) => change(setStuds({ first }))}
+          label="Where the middle of the first stud is"
+          value={wall.studs.first ?? ""}
+          placeholder="flush with the end"
+          onType={(first) => change(spaceFrom(first))}
         />
         <span className="text-soft">; or their middles one by one: </span>
         <WallField
@@ -214,7 +216,7 @@ export function WallFrame() {
 
 const USUAL = { in: 16, mm: 400 } as const;
 const STUD = {
-  in: { width: "1 1/2", depth: "3 1/2", first: "3/4", bottom: "1 1/2", top: 3 },
-  mm: { width: 38, depth: 89, first: 19, bottom: 38, top: 76 },
+  in: { width: "1 1/2", depth: "3 1/2", bottom: "1 1/2", top: 3 },
+  mm: { width: 38, depth: 89, bottom: 38, top: 76 },
 } as const;
 const HEAD = { in: 80, mm: 2040 } as const;
