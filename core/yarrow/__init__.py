@@ -407,7 +407,7 @@ def sitebox(
     Returns: the checks of the box, together.
     Raises: DocumentError.
     """
-    answer = site_box_document(document, [dict(run) for run in runs])
+    answer = site_box_document(document, runs)
     return plain(answer, _wording(document, country))
 
 

@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+from datetime import timedelta
 from functools import cache
 from typing import Any
 
+from axes.models import AccessAttempt, AccessLog
+from django.conf import settings
 from django.contrib.auth import HASH_SESSION_KEY, SESSION_KEY
 from django.contrib.auth.middleware import AuthenticationMiddleware
 from django.contrib.auth.models import AnonymousUser
@@ -82,6 +85,23 @@ class SessionStore(db.SessionStore):
         assert isinstance(row, MemberSession)  # by get_model_class
         row.member_id = data.get(SESSION_KEY)
         return row
+
+
+_RECORDS_KEPT = timedelta(days=90)
+_AT_ONCE = 1000
+"""Rows of a kind that a sign-in clears: it waits for no more."""
+
+
+def clear_ended() -> None:
+    """Sessions that have ended and records of sign-ins that nobody needs any more are put away, as
+    people sign in."""
+    now = timezone.now()
+    ended = MemberSession.objects.filter(expire_date__lt=now)
+    old = now - _RECORDS_KEPT
+    attempts = AccessAttempt.objects.filter(attempt_time__lt=now - settings.AXES_COOLOFF_TIME)
+    logs = AccessLog.objects.filter(attempt_time__lt=old)
+    for rows in (ended, attempts, logs):
+        rows.model._default_manager.filter(pk__in=rows.values("pk")[:_AT_ONCE]).delete()
 
 
 class CookieMiddleware(SessionMiddleware):

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from urllib.parse import unquote_plus
 
 from django.conf import settings
 from django.http import HttpRequest, HttpResponse, JsonResponse
@@ -33,6 +34,12 @@ class BodyLimit:
 
     def __call__(self, request: HttpRequest) -> HttpResponse:
         """Pass the request on, or refuse it."""
+        asked = request.path + unquote_plus(request.META.get("QUERY_STRING", ""))
+        if "\0" in asked:
+            message = "An address has no character without a place in a text."
+            return JsonResponse(
+                {"code": "unreadable", "message": message, "errors": []}, status=422
+            )
         declared = request.META.get("CONTENT_LENGTH") or "0"
         most = _most_bytes(request.path)
         if declared.isdecimal() and int(declared) <= most:

@@ -28,11 +28,14 @@ INSTALLED_APPS = [
 ]
 
 MIDDLEWARE = [
+    "config.proxies.FromProxy",
+    "config.methods.AnswersByMethod",
     "api.failures.NumberedFailures",
     "django.middleware.security.SecurityMiddleware",
     "config.policy.PagePolicy",
     "whitenoise.middleware.WhiteNoiseMiddleware",
     "config.limits.BodyLimit",
+    "config.deadline.WorkDeadline",
     "accounts.sessions.CookieMiddleware",
     "django.middleware.common.CommonMiddleware",
     "django.middleware.csrf.CsrfViewMiddleware",
@@ -93,8 +96,15 @@ SESSION_COOKIE_SAMESITE = "Lax"
 # The page takes the token from /api/session, so that no script needs to read a cookie.
 CSRF_COOKIE_HTTPONLY = True
 CSRF_COOKIE_SAMESITE = "Lax"
-# On a site that is reached by HTTPS, the start command says so.
+# On a site that is reached by HTTPS, the start command says so, and by which addresses.
 SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = os.environ.get("YARROW_HTTPS") == "1"
+CSRF_TRUSTED_ORIGINS = [each for each in os.environ.get("YARROW_ORIGINS", "").split(",") if each]
+"""Where the page comes from as a browser names it, with https, where a proxy ends TLS."""
+PROXIES = int(os.environ.get("YARROW_PROXIES", "0"))
+"""How many proxies of our own stand before this: so many of the last addresses that a request is
+said to have come from are theirs to say. 0: what a header says of it, anybody can write."""
+if PROXIES:
+    SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https")
 X_FRAME_OPTIONS = "DENY"
 SECURE_REFERRER_POLICY = "same-origin"
 CONTENT_SECURITY_POLICY = {
@@ -124,6 +134,15 @@ LARGEST_PICTURE = 12_000_000
 _GAUGE_HOST, _, _GAUGE_PORT = os.environ.get("YARROW_GAUGE", "127.0.0.1:8790").partition(":")
 GAUGE = (_GAUGE_HOST, int(_GAUGE_PORT))
 """Where a gauge at the bender speaks, if there is one."""
+
+WORK_S = (2.0, 20.0)
+"""Processor seconds that a request may take, and one of those that are long: ``LONG_WORK``."""
+LONG_WORK = ("archive", "/cuts", "/sheet", ".pdf", ".dxf", "/dxf", "picture", "schedule", "/stock")
+"""What of an address says so: whole jobs, cut lists, papers, drawings and pictures."""
+MOST_AT_ONCE = 8
+"""Requests of one session that a process works on at once."""
+LONGEST_ANSWER = 1_000_000
+"""Bytes of an answer, but for those of long work."""
 
 DATA_UPLOAD_MAX_MEMORY_SIZE = LARGEST_ARCHIVE
 

@@ -91,7 +91,7 @@ def read_path(text: str, units: Unit | None, into: Unit) -> ReadPath:
     units that are not told, numbers that are none.
     """
     document = read_drawing(text)
-    lines = list(drawn(document.modelspace()))
+    lines = drawn(document.modelspace())
     named = [line for line in lines if line.dxf.layer == "CENTRELINE_3D"]
     found = named or lines
     if not found:

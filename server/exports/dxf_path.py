@@ -5,11 +5,14 @@ from __future__ import annotations
 import math
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
-from itertools import pairwise
+from itertools import pairwise, product
 from typing import Any
 
 from ezdxf.entities.dxfentity import DXFEntity
-from ezdxf.math import OCS, Vec3
+from ezdxf.layouts.base import BaseLayout
+from ezdxf.math import OCS, Matrix44, Vec3
+from ezdxf.math.transformtools import NonUniformScalingError
+from ezdxf.sections.blocks import BlocksSection
 
 from yarrow.documents.errors import DocumentError
 
@@ -57,23 +60,71 @@ class DrawnPath:
     radii: tuple[float, ...]
 
 
-def drawn(entities: Iterable[DXFEntity], depth: int = 0) -> Iterator[DXFEntity]:
-    """What is drawn, also in blocks that are put in, at their scale and turn.
+def drawn(layout: BaseLayout) -> list[DXFEntity]:
+    """What is drawn, also in blocks that are put in, at their scale and turn. It is counted first:
+    a few blocks in one another can be more lines than there is room for.
 
-    Raises: DocumentError, where blocks lie too deep in one another, or what is drawn is too much.
+    Args:
+        layout: of a drawing.
+
+    Raises:
+        DocumentError, where blocks lie too deep in one another, are not there, or have no size, or
+        what is drawn is too much.
     """
+    assert layout.doc is not None
+    blocks = layout.doc.blocks
+    if _count(layout, blocks, {}, 0) > MOST_PIECES:
+        raise DocumentError("dxf", f"at most {MOST_PIECES} lines")
+    return list(_put_in(layout, blocks, None))
+
+
+def _count(
+    entities: Iterable[DXFEntity], blocks: BlocksSection, known: dict[str, int], depth: int
+) -> int:
+    """How many lines are drawn. Args: known, of blocks that are counted already, by their names."""
+    if depth > MOST_NESTED:
+        raise DocumentError("dxf", f"blocks at most {MOST_NESTED} deep in one another")
     count = 0
     for entity in entities:
-        if entity.dxftype() == "INSERT":
-            if depth == MOST_NESTED:
-                raise DocumentError("dxf", f"blocks at most {MOST_NESTED} deep in one another")
-            insert: Any = entity
-            yield from drawn(insert.virtual_entities(), depth + 1)
-        elif entity.dxftype() in DRAWN:
+        if entity.dxftype() in DRAWN:
             count += 1
-            if count > MOST_PIECES:
-                raise DocumentError("dxf", f"at most {MOST_PIECES} lines")
-            yield entity
+        elif entity.dxftype() == "INSERT":
+            insert: Any = entity
+            name = insert.dxf.name
+            block = blocks.get(name)
+            if block is None:
+                raise DocumentError("dxf", f"blocks that are in it: {name[:40]} is not")
+            scales = (insert.dxf.xscale, insert.dxf.yscale, insert.dxf.zscale)
+            if not all(math.isfinite(scale) and scale for scale in scales):
+                raise DocumentError("dxf", f"blocks of some size: {name[:40]} has none")
+            if name not in known:
+                known[name] = _count(block, blocks, known, depth + 1)
+            count += known[name] * max(insert.mcount, 1)
+    return count
+
+
+def _put_in(
+    entities: Iterable[DXFEntity], blocks: BlocksSection, by: Matrix44 | None
+) -> Iterator[DXFEntity]:
+    """The lines of a block, where it is put in ``by``; None: they lie where they are drawn."""
+    for entity in entities:
+        if entity.dxftype() == "INSERT":
+            insert: Any = entity
+            for single in insert.multi_insert() if insert.mcount > 1 else (insert,):
+                here = single.matrix44()
+                yield from _put_in(
+                    blocks[single.dxf.name], blocks, here if by is None else here * by
+                )
+        elif entity.dxftype() in DRAWN:
+            if by is None:
+                yield entity
+                continue
+            copy: Any = entity.copy()
+            try:
+                yield copy.transform(by)
+            except NonUniformScalingError:
+                expected = "blocks put in at one scale: another makes no arc of an arc"
+                raise DocumentError("dxf", expected) from None
 
 
 def pieces_of(entity: DXFEntity) -> list[DrawnPiece]:
@@ -106,24 +157,74 @@ def pieces_of(entity: DXFEntity) -> list[DrawnPiece]:
 
 
 def joined(groups: Sequence[Sequence[DrawnPiece]]) -> list[list[DrawnPiece]]:
-    """Groups of pieces that join end to end as one each, whichever way they were drawn."""
+    """Groups of pieces that join end to end as one each, whichever way they were drawn: from the
+    first one on, the next at its end, and then those before its start.
+
+    Args:
+        groups: of pieces in order, in the drawing's unit.
+    """
     left = [list(group) for group in groups if group]
     size = max((piece.start.magnitude for group in left for piece in group), default=1.0)
-    close = max(size * _JOIN, 1e-9)
+    ends = _Ends(left, max(size * _JOIN, 1e-9))
     found: list[list[DrawnPiece]] = []
-    while left:
-        chain = left.pop(0)
-        grows = True
-        while grows:
-            grows = False
-            for other in left:
-                grown = _grown(chain, other, close)
-                if grown:
-                    chain, grows = grown, True
-                    left.remove(other)
-                    break
-        found.append(chain)
+    for number, group in enumerate(left):
+        if not ends.take(number):
+            continue
+        chain = group
+        while (then := ends.after(chain)) is not None:
+            chain = [*chain, *then]
+        back = _turned_round(chain)
+        while (then := ends.after(back)) is not None:
+            back = [*back, *then]
+        found.append(_turned_round(back))
     return found
+
+
+def _turned_round(chain: Sequence[DrawnPiece]) -> list[DrawnPiece]:
+    return [piece.turned_round() for piece in reversed(chain)]
+
+
+class _Ends:
+    """The groups of pieces that are left, found by where they begin or end."""
+
+    def __init__(self, groups: Sequence[list[DrawnPiece]], close: float) -> None:
+        self._groups, self._close = groups, close
+        self._left = set(range(len(groups)))
+        self._at: dict[tuple[int, int, int], list[tuple[int, bool]]] = {}
+        for number, group in enumerate(groups):
+            for place, back in ((group[0].start, False), (group[-1].end, True)):
+                self._at.setdefault(self._cell(place), []).append((number, back))
+
+    def _cell(self, place: Vec3) -> tuple[int, int, int]:
+        wide = self._close * 2
+        return (math.floor(place.x / wide), math.floor(place.y / wide), math.floor(place.z / wide))
+
+    def take(self, number: int) -> bool:
+        """Whether a group is left; it is taken then."""
+        if number not in self._left:
+            return False
+        self._left.remove(number)
+        return True
+
+    def after(self, chain: Sequence[DrawnPiece]) -> list[DrawnPiece] | None:
+        """The group that goes on from a chain's end, taken, in the chain's direction; None where
+        none does."""
+        end, arrives = chain[-1].end, chain[-1].arrives
+        x, y, z = self._cell(end)
+        for cell in product((x - 1, x, x + 1), (y - 1, y, y + 1), (z - 1, z, z + 1)):
+            for number, back in self._at.get(cell, ()):
+                if number not in self._left:
+                    continue
+                group = self._groups[number]
+                first = group[-1].turned_round() if back else group[0]
+                # The same line drawn twice does not go on from itself.
+                if (
+                    first.start.distance(end) <= self._close
+                    and _degrees(arrives, first.leaves) < _STEEPEST
+                ):
+                    self.take(number)
+                    return _turned_round(group) if back else group
+        return None
 
 
 def path_of(chain: Sequence[DrawnPiece]) -> DrawnPath:
@@ -186,19 +287,6 @@ def _arc(start: Vec3, end: Vec3, sweep: float, ocs: OCS) -> DrawnPiece:
     arrives = ahead * math.cos(half) + left * math.sin(half)
     radius = chord.magnitude / (2 * abs(math.sin(half)))
     return DrawnPiece(start, end, leaves, arrives, radius, abs(sweep))
-
-
-def _grown(
-    chain: list[DrawnPiece], other: list[DrawnPiece], close: float
-) -> list[DrawnPiece] | None:
-    back = [piece.turned_round() for piece in reversed(other)]
-    for way in (other, back):
-        for one, then in ((chain, way), (way, chain)):
-            meet = one[-1].end.distance(then[0].start) <= close
-            # The same line drawn twice does not go on from itself.
-            if meet and _degrees(one[-1].arrives, then[0].leaves) < _STEEPEST:
-                return [*one, *then]
-    return None
 
 
 def _degrees(one: Vec3, other: Vec3) -> float:

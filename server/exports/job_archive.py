@@ -20,6 +20,9 @@ MANIFEST = "manifest.json"
 MOST_RUNS = 1000
 """As many as a job may have."""
 
+_MOST_OF = {"walls": 200, "sites": 20, "pictures": 20, "benders": 200, "stock": 1}
+"""As many as there may be of what is not as many as runs: told before any of them is read."""
+
 MOST_ENTRY_BYTES = 100_000
 """Unpacked: twice what a document that is kept here may take, and more than a manifest does. One
 entry at a time is in memory, so that how many there are costs none."""
@@ -127,7 +130,10 @@ class _Zipped:
 
     def __iter__(self) -> Iterator[dict[str, Any]]:
         for name in self.names:
-            yield _json(self.packed, name)
+            document = _json(self.packed, name)
+            if not isinstance(document, dict):
+                raise DocumentError(name, "a document, as an object")
+            yield document
 
 
 def unpack(data: bytes) -> Archive:
@@ -198,6 +204,9 @@ def _archive(packed: zipfile.ZipFile, names: Sequence[str]) -> Archive:
         if not isinstance(files, list) or sorted(map(str, files)) != there:
             expected = f"the names of the {room} that are in the archive, each once"
             raise DocumentError(f"{MANIFEST}.{room}", expected)
+        most = _MOST_OF.get(room, MOST_RUNS)
+        if len(files) > most:
+            raise DocumentError(f"{MANIFEST}.{room}", f"at most {most} of them")
         listed[room] = files
     name, place, units = (manifest.get(field, "") for field in ("name", "place", "units"))
     if not isinstance(name, str) or not 1 <= len(name.strip()) <= 120 or not name.isprintable():

@@ -77,7 +77,7 @@ def read_site_dxf(text: str) -> dict[str, Any]:
         sites = [beside["site"] for _, beside in found if "site" in beside]
         site = sites[0] if sites else {}
     else:
-        features, site = list(_trenches(list(drawn(model)), scale)), {"name": "From a drawing"}
+        features, site = list(_trenches(drawn(model), scale)), {"name": "From a drawing"}
     return yarrow.site_from_geojson(
         {"type": "FeatureCollection", "coordinates": "metres", "site": site, "features": features}
     )

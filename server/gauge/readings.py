@@ -12,8 +12,9 @@ from typing import Literal
 EVERY_S = 0.05
 """Twenty readings a second are shown; of a gauge that floods, the last of each."""
 
-_SOONEST_S = 0.8 * EVERY_S
-"""A gauge of twenty a second is not quite regular: none of its readings is passed over."""
+_EARLY_S = 0.2 * EVERY_S
+"""A gauge of twenty a second is not quite regular: none of its readings is passed over, and of one
+that floods no more are shown."""
 
 SILENT_AFTER_S = 2.0
 _LONGEST = 64
@@ -64,7 +65,7 @@ def readings(address: tuple[str, int], seconds: float) -> Iterator[GaugeReading]
     with gauge:
         gauge.settimeout(EVERY_S)
         rest, sent_at = b"", time.monotonic()
-        newest = None
+        newest, due_at = None, sent_at
         end = sent_at + seconds
         while (now := time.monotonic()) < end:
             try:
@@ -80,9 +81,10 @@ def readings(address: tuple[str, int], seconds: float) -> Iterator[GaugeReading]
             rest = rest[-_LONGEST:]
             found = [each for each in map(reading_of, lines[-20:]) if each]
             newest = found[-1] if found else newest
-            if newest and now - sent_at >= _SOONEST_S:
+            if newest and now >= due_at - _EARLY_S:
                 yield newest
                 sent_at, newest = now, None
+                due_at = max(due_at + EVERY_S, now)
             elif now - sent_at > SILENT_AFTER_S:
                 yield SILENT
                 sent_at = now

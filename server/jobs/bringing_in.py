@@ -11,11 +11,15 @@ from accounts.models import Member
 from benders.policy import benders_for
 from benders.services import add_bender
 from jobs.models import Job
+from jobs.redrawn import MOST_PIXELS
 from jobs.services import create_job, create_run, save_box
 from jobs.sites import create_site, lay_picture
 from jobs.stock import save_stock
 from jobs.walls import create_wall
 from yarrow.documents.errors import DocumentError
+
+MOST_PIXELS_OF_FILE = 2 * MOST_PIXELS
+"""Of all pictures of a job's file: what Yarrow kept itself is less than a tenth of that."""
 
 
 def bring_in_job(
@@ -63,16 +67,22 @@ def bring_in_job(
         there = []
         for number, document in enumerate(sites):
             try:
-                there.append(create_site(member, job.id, document))
+                there.append(create_site(member, job.id, document, from_file=True))
             except DocumentError as refusal:
                 path = f"site {number + 1}, {refusal.path}"
                 raise DocumentError(path, refusal.expected) from None
+        laid: set[int] = set()
+        pixels = MOST_PIXELS_OF_FILE
         for number, picture in enumerate(pictures):
             try:
                 of = picture.get("of")
+                if of in laid:
+                    raise DocumentError("of", "each site once")
                 if not isinstance(of, int) or not 1 <= of <= len(there):
                     raise DocumentError("of", f"one of {len(there)} sites, counted from 1")
-                lay_picture(member, there[of - 1], picture)
+                laid.add(of)
+                most = min(pixels, MOST_PIXELS)
+                pixels -= lay_picture(member, there[of - 1], picture, most)
             except DocumentError as refusal:
                 path = f"picture {number + 1}, {refusal.path}"
                 raise DocumentError(path, refusal.expected) from None

@@ -26,28 +26,35 @@ _FORMATS = ("PNG", "JPEG")
 
 @dataclass(frozen=True, slots=True)
 class Redrawn:
-    """A JPEG of what a picture shows, its size in pixels, and the key that it is known by."""
+    """A JPEG of what a picture shows, its size in pixels, and the key that it is known by; how many
+    ``pixels`` the picture had that it was drawn from."""
 
     data: bytes
     width: int
     height: int
     key: str
+    pixels: int
 
 
-def redrawn(data: bytes) -> Redrawn:
-    """A picture drawn anew, turned as its camera said, without place, time or name.
+def redrawn(data: bytes, most_pixels: int = MOST_PIXELS) -> Redrawn:
+    """A picture drawn anew, turned as its camera said, without place, time, name or comment.
 
+    Args: most_pixels, that it may have.
     Raises: DocumentError, where it is no PNG or JPEG, can't be read, or is too large.
     """
     try:
         with warnings.catch_warnings():
             warnings.simplefilter("error", Image.DecompressionBombWarning)
             with Image.open(io.BytesIO(data), formats=_FORMATS) as found:
-                if found.width * found.height > MOST_PIXELS:
-                    raise DocumentError("picture", f"at most {MOST_PIXELS // 1_000_000} megapixels")
+                pixels = found.width * found.height
+                if pixels > most_pixels:
+                    raise DocumentError("picture", f"at most {most_pixels // 1_000_000} megapixels")
+                # A JPEG is read no larger than it is kept.
+                found.draft("RGB", (LONGEST_SIDE, LONGEST_SIDE))
                 whole = ImageOps.exif_transpose(found).convert("RGB")
+                whole.info.clear()
     except (Image.DecompressionBombError, Image.DecompressionBombWarning):
-        most = MOST_PIXELS // 1_000_000
+        most = most_pixels // 1_000_000
         raise DocumentError("picture", f"at most {most} megapixels") from None
     except (UnidentifiedImageError, OSError, SyntaxError, ValueError):
         raise DocumentError("picture", "a PNG or JPEG picture that can be read") from None
@@ -59,4 +66,5 @@ def redrawn(data: bytes) -> Redrawn:
         drawn = out.getvalue()
         if len(drawn) <= MOST_BYTES:
             break
-    return Redrawn(drawn, whole.width, whole.height, hashlib.sha256(drawn).hexdigest())
+    key = hashlib.sha256(drawn).hexdigest()
+    return Redrawn(drawn, whole.width, whole.height, key, pixels)

@@ -91,9 +91,12 @@ def move_run(member: Member, run_id: int, job_id: int) -> Run:
     job = jobs_for(member).get(id=job_id)
     if job != run.job:
         check_room(job.runs, "runs", MOST_RUNS)
-        # What a wall made it from stays behind: from here on it is a run like any other.
+        # What a wall made it from stays behind: from here on it is a run like any other. In a copy
+        # of its own job a run has its key already.
+        if job.runs.filter(key=run.key).exists():
+            run.key = new_key()
         run.job, run.wall = job, None
-        run.save(update_fields=["job", "wall"])
+        run.save(update_fields=["job", "wall", "key"])
     return run
 
 
@@ -243,6 +246,8 @@ def take_schedule(member: Member, job_id: int, rows: Sequence[ScheduleRow]) -> i
     for run in job.runs.select_for_update().filter(removed_at=None):
         runs.setdefault(box_key(run.name), []).append(run)
     refusals = []
+    # A run that is named often is written once, as it is named last.
+    documents: dict[int, tuple[Run, dict[str, Any], ScheduleRow]] = {}
     for row in rows:
         named = runs.get(box_key(row.cells["name"]), [])
         try:
@@ -250,7 +255,13 @@ def take_schedule(member: Member, job_id: int, rows: Sequence[ScheduleRow]) -> i
                 expected = "one run of this job" if named else "a run of this job"
                 raise DocumentError("name", expected)
             run = named[0]
-            write_run(run, member, {**run.document, "wires": by_rules(job, wires_of_row(row))})
+            wires = by_rules(job, wires_of_row(row))
+            documents[run.id] = run, {**run.document, "wires": wires}, row
+        except DocumentError as refusal:
+            refusals.append(placed_in_row(refusal, row))
+    for run, document, row in () if refusals else documents.values():
+        try:
+            write_run(run, member, document)
         except DocumentError as refusal:
             refusals.append(placed_in_row(refusal, row))
     if refusals:

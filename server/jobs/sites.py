@@ -5,16 +5,18 @@ from __future__ import annotations
 import base64
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
+from datetime import UTC, datetime, timedelta
 from typing import Any
 
 from django.db import transaction
 from django.db.models import QuerySet
+from django.utils import timezone
 
 import yarrow
 from accounts.models import Member
 from jobs.models import JobSite, SitePicture
 from jobs.policy import all_sites_for, jobs_for, sites_for
-from jobs.redrawn import redrawn
+from jobs.redrawn import Redrawn, redrawn
 from jobs.room import check_room
 from versions import services as versions
 from versions.changes import Changes
@@ -26,14 +28,38 @@ UNNAMED = "Unnamed ducts"
 
 
 @transaction.atomic
-def create_site(member: Member, job_id: int, document: dict[str, Any]) -> JobSite:
-    """New ducts of a job.
+def create_site(
+    member: Member, job_id: int, document: dict[str, Any], *, from_file: bool = False
+) -> JobSite:
+    """New ducts of a job. What was ticked in them is ticked by who makes them, now; out of a job's
+    file, by whom that says, and that it is out of a file.
 
     Raises: Job.DoesNotExist; DocumentError, also where there are too many.
     """
     job = jobs_for(member).select_for_update().get(id=job_id)
     check_room(job.sites, "sites of ducts", MOST_SITES)
-    return SITES.write(JobSite(job=job), member, document)
+    row = JobSite(job=job, document={})
+    if from_file:
+        document = _ticked_in_a_file(document)
+    else:
+        SITES.check(row, member, document)
+    return SITES.write(row, member, document)
+
+
+_FROM_FILE = ", out of a file"
+
+
+def _ticked_in_a_file(document: dict[str, Any]) -> dict[str, Any]:
+    ticks = document.get("ticks")
+    if not isinstance(ticks, list):
+        return document
+    said = [
+        {**tick, "by": f"{str(tick.get('by', ''))[:120].removesuffix(_FROM_FILE)}{_FROM_FILE}"}
+        if isinstance(tick, dict)
+        else tick
+        for tick in ticks
+    ]
+    return {**document, "ticks": said}
 
 
 class SiteChanges(Changes[JobSite]):
@@ -52,9 +78,14 @@ class SiteChanges(Changes[JobSite]):
         known = [_ticked(tick) for tick in row.document.get("ticks", [])]
         ticks = document.get("ticks", [])
         for number, tick in enumerate(ticks if isinstance(ticks, list) else []):
-            own = isinstance(tick, dict) and tick.get("by") == member.shown_name
-            if isinstance(tick, dict) and not own and _ticked(tick) not in known:
+            if not isinstance(tick, dict) or _ticked(tick) in known:
+                continue
+            if tick.get("by") != member.shown_name:
                 raise DocumentError(f"ticks[{number}].by", "your own name")
+            if not _is_now(tick.get("at")):
+                raise DocumentError(
+                    f"ticks[{number}].at", "now: a tick is of the day that it is set"
+                )
 
     def write(
         self,
@@ -73,19 +104,40 @@ class SiteChanges(Changes[JobSite]):
 SITES = SiteChanges()
 
 
+_A_DAY = timedelta(days=1)
+
+
+def _is_now(at: object) -> bool:
+    """Whether a time is within a day of now, whatever zone its clock is in."""
+    try:
+        said = datetime.fromisoformat(str(at))
+    except ValueError:
+        return False
+    return abs((said if said.tzinfo else said.replace(tzinfo=UTC)) - timezone.now()) <= _A_DAY
+
+
 def _ticked(tick: dict[str, Any]) -> tuple[object, ...]:
     return tick.get("stretch"), tick.get("item"), tick.get("by"), tick.get("at")
 
 
-@transaction.atomic
 def add_picture(member: Member, site_id: int, data: bytes) -> SitePicture:
     """A picture to lie under a site's plan: drawn anew, so that nothing comes along but what is
     seen. The same picture twice is one; the oldest goes where there are too many.
 
     Raises: JobSite.DoesNotExist; DocumentError, where it is no picture or too large.
     """
+    # Drawn before anybody waits for the site.
+    sites_for(member).get(id=site_id)
+    return keep_picture(member, site_id, redrawn(data))
+
+
+@transaction.atomic
+def keep_picture(member: Member, site_id: int, picture: Redrawn) -> SitePicture:
+    """A picture that was drawn anew, under a site's plan.
+
+    Raises: JobSite.DoesNotExist.
+    """
     site = sites_for(member).select_for_update(of=("self",)).get(id=site_id)
-    picture = redrawn(data)
     kept, _ = SitePicture.objects.get_or_create(
         site=site,
         key=picture.key,
@@ -124,15 +176,23 @@ def pictures_under(sites: QuerySet[JobSite]) -> PicturesUnderSites:
     )
 
 
-def lay_picture(member: Member, site: JobSite, picture: dict[str, Any]) -> None:
+def lay_picture(member: Member, site: JobSite, picture: dict[str, Any], most_pixels: int) -> int:
     """A picture out of a job's file, under a site that came in with it: drawn anew it has another
-    key. Raises: DocumentError."""
+    key.
+
+    Returns: how many pixels it had, of so many that it may.
+    Raises: DocumentError.
+    """
     try:
         data = base64.b64decode(str(picture.get("jpeg", "")), validate=True)
     except ValueError:
         raise DocumentError("jpeg", "a picture in base 64") from None
     plan = site.document.get("plan")
-    if isinstance(plan, dict):
-        kept = add_picture(member, site.id, data)
+    if not isinstance(plan, dict):
+        return 0
+    drawn = redrawn(data, most_pixels)
+    with transaction.atomic():
+        kept = keep_picture(member, site.id, drawn)
         document = {**site.document, "plan": {**plan, "picture": kept.key}}
         SITES.save(member, site.id, document, site.version)
+    return drawn.pixels

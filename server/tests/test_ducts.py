@@ -5,6 +5,7 @@ from __future__ import annotations
 import io
 from typing import Any
 
+from django.utils import timezone
 from ezdxf.filemanagement import new
 from PIL import Image
 
@@ -26,7 +27,7 @@ GROUNDS: dict[str, Any] = {
     "trenches": [{"name": "Walk", "line": [[0, 0], [260, 0]], "surface": "paved"}],
     "cables": [{"from": "Kiosk", "to": "Pump house", "kind": "fibre", "diameter": "11.5"}],
 }
-TICK = {"stretch": "PH–P1", "item": "rope", "by": "Wren Hallow", "at": "2026-11-26T09:00:00Z"}
+TICK = {"stretch": "PH–P1", "item": "rope", "by": "Wren Hallow", "at": timezone.now().isoformat()}
 
 
 class Ducts(CrewTest):
@@ -58,6 +59,17 @@ class Ducts(CrewTest):
     def test_what_was_seen_is_seen_by_who_saves_it(self) -> None:
         name = self.wren.shown_name
         own = {**GROUNDS, "ticks": [{**TICK, "by": name}]}
+        long_ago = {**TICK, "by": name, "at": "2020-01-02T09:00:00Z"}
+        for ticks, path in (
+            ([long_ago], "ticks[0].at"),
+            ([{**TICK, "by": "Somebody"}], "ticks[0].by"),
+        ):
+            said = {**GROUNDS, "ticks": ticks}
+            sites = f"/api/jobs/{self.job.id}/sites"
+            for refused in (self.save(said), self.send("post", sites, said)):
+                self.assertEqual(
+                    (refused.status_code, refused.json()["errors"][0]["path"]), (422, path)
+                )
         self.assertEqual(self.save(own).status_code, 200)
         forged = {**GROUNDS, "ticks": [*own["ticks"], {**TICK, "item": "caps", "by": "Somebody"}]}
         refused = self.save(forged, 2)
@@ -74,7 +86,7 @@ class Ducts(CrewTest):
         exif = Image.Exif()
         exif[0x010F] = "A camera"
         exif.get_ifd(0x8825)[1] = "N"
-        sent = a_picture((3000, 1500), "JPEG", exif=exif)
+        sent = a_picture((3000, 1500), "JPEG", exif=exif, comment=b"<script>at the lock</script>")
         path = f"/api/sites/{self.site.id}/picture"
         kept = self.send("post", path, sent)
         self.assertEqual(kept.status_code, 201)
@@ -82,6 +94,7 @@ class Ducts(CrewTest):
         answer = self.client.get(f"/api/sites/{self.site.id}/pictures/{kept.json()['key']}")
         with Image.open(io.BytesIO(answer.content)) as shown:
             self.assertEqual((shown.format, dict(shown.getexif())), ("JPEG", {}))
+            self.assertNotIn("comment", shown.info)
         self.assertEqual(self.send("post", path, sent).json(), kept.json())
         self.assertEqual(SitePicture.objects.count(), 1)
 

@@ -57,7 +57,10 @@ class Changes(ABC, Generic[Row]):
         Raises: DoesNotExist; DocumentError; VersionConflict, where it has moved on: nothing
         changes.
         """
-        row: Row = versions.locked(self._there(member), row_id, base_version, document)
+        row: Row = versions.locked(self._there(member), row_id)
+        if versions.is_saved_already(row, member, document, base_version):
+            return row
+        versions.check_version(row, base_version, document)
         self.check(row, member, document)
         return self.write(row, member, document)
 
@@ -67,7 +70,8 @@ class Changes(ABC, Generic[Row]):
 
         Raises: as save; also DoesNotExist where there is no such version.
         """
-        row: Row = versions.locked(self._there(member), row_id, base_version)
+        row: Row = versions.locked(self._there(member), row_id)
+        versions.check_version(row, base_version, {})
         revision = row.revisions.get(version=version)
         return self.write(row, member, revision.document, restored_from=version)
 

@@ -27,17 +27,22 @@ class VersionConflict(Exception):
         self.yours = yours
 
 
-def locked(
-    rows: QuerySet[Any], row_id: int, base_version: int, yours: dict[str, Any] | None = None
-) -> Any:
+def locked(rows: QuerySet[Any], row_id: int) -> Any:
     """A row that nobody else can change until the transaction ends.
 
-    Args: rows, those that the member may change; base_version, what the change was made from.
-    Raises: DoesNotExist; VersionConflict, where the document has moved on.
+    Args: rows, those that the member may change.
+    Raises: DoesNotExist.
     """
-    row = rows.select_for_update(of=("self",)).get(id=row_id)
-    check_version(row, base_version, yours or {})
-    return row
+    return rows.select_for_update(of=("self",)).get(id=row_id)
+
+
+def is_saved_already(
+    row: VersionedDocument, member: Member, document: dict[str, Any], base_version: int
+) -> bool:
+    """Whether a save is one whose answer was lost: the same member saved the same document from the
+    same version, and nobody has saved since."""
+    next_one = row.version == base_version + 1 and row.updated_by_id == member.pk
+    return next_one and row.document == document
 
 
 def check_version(row: VersionedDocument, base_version: int, yours: dict[str, Any]) -> None:

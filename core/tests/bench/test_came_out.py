@@ -124,6 +124,13 @@ class CameOut(unittest.TestCase):
         self.assertEqual((done["mend"], done["by"], done["verdict"]), ([], "mend", "fits"))
         self.assertEqual(len(done["learnt"]), 1)
 
+    def test_a_straight_piece_has_a_bench_too(self) -> None:
+        answer = self.bench(run(end(60)))
+        self.assertEqual((answer["verdict"], answer["by"], answer["bends"]), ("fits", "none", []))
+        self.assertEqual(answer["cut_length"], 60)
+        with self.assertRaises(DocumentError):
+            self.bench(run(end(60)), {"bend": 0})
+
     def test_a_mark_is_known_no_worse_after_a_reading(self) -> None:
         known = {"take_up": 0.1, "radius": 0.2, "together": 0.5}
         own = {"kind": "hand", "take_up": 5, "radius": 4.471, "known_to": known}

@@ -13,6 +13,7 @@ from yarrow.benders.known_to import KnownTo
 from yarrow.benders.learning.calibration import Calibration
 from yarrow.catalog.tables import Conduit
 from yarrow.documents.converting import convert_document
+from yarrow.documents.errors import DocumentError
 from yarrow.documents.own_bender import OwnBender, read_own_bender
 from yarrow.documents.run_file import read_conduit, read_step, read_tape, read_unit
 from yarrow.documents.schema import reader
@@ -128,10 +129,15 @@ def with_bends(document: dict[str, Any], bends: Sequence[dict[str, Any]]) -> dic
     Raises:
         DocumentError, where none could have been made so.
     """
+    bender_numbers(document)
     own: dict[str, Any] = document["bender"]
     tests = list(own.get("tests", ()))
     places = {each["of"]: at for at, each in enumerate(tests) if "of" in each}
-    for bend in bends:
+    if isinstance(bends, str) or not isinstance(bends, Sequence):
+        raise DocumentError("bends", "a list of bends")
+    for number, bend in enumerate(bends):
+        if not isinstance(bend, dict):
+            raise DocumentError(f"bends[{number}]", "a bend, as an object")
         at = places.get(bend.get("of", ""))
         if at is not None:
             kept = {name: tests[at][name] for name in _OF_THE_PIECE if name in tests[at]}

@@ -322,7 +322,8 @@ def _doubt(
         return f"{place} degrees and where, or at {place} {unit}"
     if form.main == "rise" and found.get("rise") == first and unit == "in":
         leans = not {"angle", "width"} & set(fields_of(form))
-        few = is_usual_angle(first) and (leans or as_degrees(first) >= _NO_RISE)
+        degrees = as_degrees(first) or 0
+        few = is_usual_angle(first) and (leans or degrees >= _NO_RISE)
         if few and (leans or angled):
             return f"its rise in {unit}: {first} {unit}, or {first} degrees and a rise"
     return ""

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from typing import Any
 
 from yarrow.catalog.wiring import WireSize, box_allowances
@@ -29,7 +29,7 @@ def read_site_box(document: object) -> dict[str, Any]:
 
 
 def site_box_document(
-    document: object, runs: Sequence[dict[str, Any]], keys: Sequence[str] = ()
+    document: object, runs: Sequence[Mapping[str, Any]], keys: Sequence[str] = ()
 ) -> SiteBoxResult:
     """A box with every run of its job that names it.
 
@@ -41,6 +41,11 @@ def site_box_document(
     """
     unit = read_unit(document)
     shape = read_site_box(document)
+    if isinstance(runs, str | Mapping) or not isinstance(runs, Sequence):
+        raise DocumentError("runs", "a list of runs")
+    for at, run in enumerate(runs):
+        if not isinstance(run, Mapping):
+            raise DocumentError(f"runs[{at}]", "a run, as an object")
     contents = shape.get("contents")
     keyed = tuple(zip(runs, keys or [""] * len(runs), strict=True))
     meetings = tuple(_meetings(shape["name"], keyed, shape["entries"], unit))
@@ -68,9 +73,11 @@ def site_box_document(
     return check_site_box(box)
 
 
-def ends_named(run: dict[str, Any]) -> Iterator[tuple[str, str]]:
+def ends_named(run: Mapping[str, Any]) -> Iterator[tuple[str, str]]:
     """Which boxes a run's document names: (start or end, name)."""
     walk = run.get("walk") or [{}]
+    if not isinstance(walk, list):
+        return
     for end, place in (("start", run.get("start") or {}), ("end", walk[-1])):
         if isinstance(place, dict) and isinstance(place.get("box"), str) and place["box"].strip():
             yield end, place["box"].strip()
@@ -96,7 +103,7 @@ def _through(shape: dict[str, Any], at: int) -> Through:
 
 def _meetings(
     name: str,
-    runs: Sequence[tuple[dict[str, Any], str]],
+    runs: Sequence[tuple[Mapping[str, Any], str]],
     entries: Sequence[dict[str, Any]],
     unit: Unit,
 ) -> Iterator[Meeting]:

@@ -118,6 +118,9 @@ def _middles(studs: Mapping[str, Any], length: float) -> tuple[float, ...]:
     middles = tuple(float(each.value) for each in studs["at"]) or _spaced(studs, length)
     if list(middles) != sorted(set(middles)) or middles[-1] > length:
         raise DocumentError("studs.at", "the middles of studs in order, within the wall")
+    width = float(studs["width"].value)
+    if any(after - before < width - 1e-6 for before, after in pairwise(middles)):
+        raise DocumentError("studs.at", f"studs at least as far apart as one is wide, {width:g}")
     return middles
 
 

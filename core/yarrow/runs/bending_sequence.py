@@ -163,7 +163,8 @@ def as_it_came_out(plan: BuildablePlan, pipe: StraightPipe) -> OrderHandling:
     """
     run, own = plan.resolution.run, plan.placed.order
     piece = piece_to_bend(plan.placed, pipe, cut_text(pipe.cut_length, run.round_to, run.unit))
-    order = as_given(piece, [(each.bend, each.placing.hook) for each in own.bends])
+    given = [(each.bend, each.placing.hook) for each in own.bends]
+    order = as_given(piece, given) if given else own
     planned = pipe.bends == plan.placed.pipe.bends
     return _handling(order, (order,), piece, plan, planned=planned)
 

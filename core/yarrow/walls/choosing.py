@@ -191,8 +191,8 @@ class _WaySearch:
                     for (place, number), each in self.first.items()
                     if place == end.place and each.edge == first.edge and number != feed.number
                 }
-                for other in others.values():
-                    yield replace(other, feed=feed.number), _OTHER
+                for another in others.values():
+                    yield replace(another, feed=feed.number), _OTHER
             return
         for edge in self._edges(feed, end, box):
             side = _SIDE if edge in ("left", "right") else 0.0

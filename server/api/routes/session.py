@@ -11,6 +11,7 @@ from ninja import Router
 from ninja.errors import HttpError
 from ninja.utils import check_csrf
 
+from accounts.sessions import clear_ended
 from api.limits import PASSWORD_CHANGES, SIGN_INS
 from api.problems import REFUSALS, StaleToken
 from api.request import MemberRequest
@@ -43,6 +44,7 @@ def sign_in(request: HttpRequest, body: SignIn) -> Session:
         # Where the door has just closed, django-axes answers instead: config/limits.py.
         raise HttpError(403, "That name and password do not go together.")
     login(request, member)
+    clear_ended()
     return _session(request)
 
 

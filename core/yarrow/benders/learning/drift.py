@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from collections import Counter
+from collections import defaultdict
 from collections.abc import Callable, Collection, Sequence
 from dataclasses import dataclass, replace
 from functools import partial
@@ -239,14 +239,14 @@ def _widened(found: Fitted, taken: _History, histories: Sequence[_History]) -> F
     best = max(each.evidence for each in histories)
     fine = taken.error / _FINE
     # Most say nearly the same: together they are one.
-    alike: Counter[tuple[int, int]] = Counter()
+    alike: dict[tuple[int, int], float] = defaultdict(float)
     for each in histories:
         alike[round((each.now - taken.now) / fine), round(each.error / fine)] += math.exp(
             each.evidence - best
         )
     likely = [
-        (weight, now * fine, max(error, 1) * fine)
-        for (now, error), weight in alike.items()
+        (weight, now * fine, max(wide, 1) * fine)
+        for (now, wide), weight in alike.items()
         if weight > _NEVER
     ]
     whole = math.fsum(weight for weight, _, _ in likely)

@@ -172,7 +172,7 @@ def angle_equations(
         scale: Equation | None = None
         if bend.commanded is not None:
             share = _share_of_90(bend, known.kept_at(bend.commanded - known.offset, usual))
-            factors = (1.0, share, share * share, 0.0)
+            factors: tuple[float, ...] = (1.0, share, share * share, 0.0)
             error = math.hypot(STOPPED, read)
             scale = Equation(number, "angle", factors, bend.commanded - bend_to, error)
             yield scale
