@@ -13,7 +13,18 @@ from typing import Any
 from hypothesis import given, settings
 
 from core.tests.bend_simulation.test_orders import RATCHET, piece_of
-from core.tests.builders import box_offset, end, kick, offset, run, saddle3, saddle4, text_of, turn
+from core.tests.builders import (
+    box_offset,
+    end,
+    kick,
+    metric,
+    offset,
+    run,
+    saddle3,
+    saddle4,
+    text_of,
+    turn,
+)
 from core.tests.following import played
 from core.tests.properties.strategies import makeable_runs
 from yarrow import plan_values
@@ -170,7 +181,7 @@ class BruteForce:
         groups = worked_together(piece.roles, piece.lines)
         found = []
         for sequence in itertools.permutations(groups):
-            inner = (inner_orders(piece.roles, group) for group in sequence)
+            inner = (inner_orders(piece.bender, piece.roles, group) for group in sequence)
             for chosen in itertools.product(*inner):
                 found.append(self.of([bend for group in chosen for bend in group]))
         return min(found)
@@ -223,7 +234,71 @@ class AgainstAllOrders(unittest.TestCase):
             if cost.no_room:
                 continue
             found = (cost.no_room, cost.blocked, cost.low, cost.away, cost.elsewhere, cost.flips)
-            self.assertEqual(found, BruteForce(piece).least(), document)
+            # Of several saddles the far outers may be made on the way back: better than one by one.
+            self.assertLessEqual(found, BruteForce(piece).least(), document)
+
+
+MACHINES: dict[str, dict[str, Any]] = {
+    "powered": {"conduit": {"type": "rmc", "size": "1"}, "bender": "powered-2"},
+    "mechanical": {"conduit": {"type": "rmc", "size": "1-1/2"}, "bender": "mechanical-2"},
+    "ratchet": RATCHET,
+}
+
+
+class Machines(unittest.TestCase):
+    """A machine goes along the pipe: no centre comes first there."""
+
+    def test_a_saddle_has_no_flip_and_no_blocks(self) -> None:
+        saddles = (
+            ("powered", run(saddle3(40, 2), end(100), **MACHINES["powered"])),
+            ("mechanical", run(saddle4(50, 9, 3), end(110), **MACHINES["mechanical"])),
+        )
+        for kind, document in saddles:
+            with self.subTest(kind):
+                order, _ = first(document)
+                self.assertEqual((order.flips, order.blocks), (0, 0))
+                if kind == "powered":
+                    self.assertEqual([each.bend for each in order.bends], [0, 1, 2])
+
+    def test_blocks_or_a_flip_only_where_no_order_does_without(self) -> None:
+        for kind, more in MACHINES.items():
+            for document in random_pieces(20, 6):
+                document = {**document, **more}
+                plan = plan_values(document)
+                if not plan.steps or len(plan.bends) > 4 or plan.cut_length > 120:
+                    continue
+                piece = piece_of(document)
+                cost, every = best_order(piece).cost, BruteForce(piece)
+                least = min(
+                    every.of(list(order))
+                    for order in itertools.permutations(range(len(plan.bends)))
+                )
+                found = (
+                    cost.no_room,
+                    cost.blocked,
+                    cost.low,
+                    cost.away,
+                    cost.elsewhere,
+                    cost.flips,
+                )
+                with self.subTest(kind, walk=document["walk"]):
+                    self.assertLessEqual(found, least)
+
+    def test_two_saddles_by_hand_take_one_flip(self) -> None:
+        order, _ = first(run(saddle3(30, "1 3/4"), saddle3(66, "1 3/4"), end(110)))
+        self.assertEqual(order.flips, 1)
+
+    def test_what_a_pipe_gives_is_no_block_and_warm_plastic_meets_no_floor(self) -> None:
+        crossover = metric(
+            saddle3(600, 40),
+            end(1400),
+            conduit={"type": "steel", "size": "20"},
+            bender="bench-steel-20",
+        )
+        self.assertEqual(first(crossover)[0].blocks, 0)
+        stub = {"conduit": {"type": "pvc40", "size": "1"}, "bender": "heat-form-us"}
+        for walk in ((turn(40), end(34)), (offset(50, 8), turn(60, "out"), end(40))):
+            self.assertEqual(first(run(*walk, **stub))[0].blocks, 0)
 
 
 class NeverContradicts(unittest.TestCase):

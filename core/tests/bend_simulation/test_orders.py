@@ -192,7 +192,9 @@ class Places(unittest.TestCase):
     def test_on_blocks_that_are_high_enough_nothing_is_met(self) -> None:
         # On the floor the stub of 18 wants 18 less one diameter of height, 17 5/16.
         self.assertEqual(self.blocks(place="floor"), "17 5/16")
-        self.assertEqual(self.blocks(place="blocks", height="17 1/4"), "1/16")
+        self.assertEqual(self.blocks(place="blocks", height="17"), "5/16")
+        # A sixteenth is what a scrap under the tool takes.
+        self.assertEqual(self.blocks(place="blocks", height="17 1/4"), "")
         self.assertEqual(self.blocks(place="blocks", height="17 5/16"), "")
 
     def test_in_the_air_what_pointed_at_the_floor_points_up(self) -> None:

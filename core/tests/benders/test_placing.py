@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from dataclasses import replace
 
 from hypothesis import given
 from hypothesis import strategies as st
@@ -28,7 +29,9 @@ class Together(unittest.TestCase):
         roles = [Role.NEAR, Role.FAR, *SADDLE, Role.TURN, *(Role.NEAR, Role.FAR) * 2]
         lines = [0, 0, 1, 1, 1, 2, 3, 3, 3, 3]
         self.assertEqual(worked_together(roles, lines), ((0, 1), (2, 3, 4), (5,), (6, 7, 8, 9)))
-        self.assertEqual(inner_orders(roles, (2, 3, 4)), ((3, 2, 4), (3, 4, 2)))
+        self.assertEqual(inner_orders(BENDER, roles, (2, 3, 4)), ((3, 2, 4), (3, 4, 2)))
+        machine = replace(BENDER, kind="powered")
+        self.assertEqual(inner_orders(machine, roles, (2, 3, 4)), ((2, 3, 4), (4, 3, 2)))
 
     @given(st.lists(st.sampled_from([Role.TURN, Role.KICK, Role.NEAR, Role.FAR]), max_size=9))
     def test_every_bend_is_in_one_group(self, roles: list[Role]) -> None:

@@ -538,6 +538,7 @@ FIGURES: dict[str, str] = {
     "limits.least_to_thread.millimetres": "150",
     "limits.highest_blocks.inches": "24",
     "limits.highest_blocks.millimetres": "600",
+    "stances.give_mm": "6",
     "stances.places.floor.height_mm": "0",
     "stances.places.blocks.height_mm": "100",
     "stances.places.edge.height_mm": "0",

@@ -12,7 +12,7 @@ from yarrow.bend_simulation.moving import Moving, moving
 from yarrow.bend_simulation.reach import Reached, hanging, lying, pushed_down, swept
 from yarrow.bend_simulation.solids import Bar, Top, bars, top
 from yarrow.benders.bender import Bender, Hook
-from yarrow.catalog.stances import Stance
+from yarrow.catalog.stances import Stance, stance_give_mm
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.rounded_polyline import Segment
 from yarrow.measure.units import Unit, convert_length
@@ -58,7 +58,8 @@ def find_collisions(
     Args: pipe, made, index and hook as for half_bent; stance, where the bender is worked; unit, of
     the pipe's lengths.
     """
-    if not made and not stance.in_air:
+    if bender.traits.warms or (not made and not stance.in_air):
+        # Warm plastic is laid into its form on a bench.
         return ()
     moves = moving(pipe, made, index, hook)
     floor = _in_the_air if stance.in_air else _on_the_floor
@@ -68,7 +69,8 @@ def find_collisions(
         found.append(_on_table(moves, table, bender.diameter / 2, _LYING * bender.diameter))
     tool = bars(bender, stance, unit)
     found += [_on_bar(moves, tool[what], what, bender.diameter) for what in TOOL if what in tool]
-    return tuple(collision for collision in found if collision)
+    give = convert_length(stance_give_mm(), "mm", unit)
+    return tuple(each for each in found if each and (each.what in TOOL or each.by > give))
 
 
 def _on_the_floor(moves: Moving, bender: Bender, stance: Stance, unit: Unit) -> Collision | None:

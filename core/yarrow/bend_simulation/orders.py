@@ -3,7 +3,8 @@ orders)."""
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import replace
 
 from yarrow.bend_simulation.order import Order
 from yarrow.bend_simulation.piece import Piece
@@ -22,8 +23,17 @@ def best_order(piece: Piece, hooks: Mapping[int, Hook] | None = None) -> Order:
     search = Search(piece, hooks or {})
     found = search.best_from_one_end()
     if search.may_be_bettered(found):
-        found = min((found, *search.from_anywhere(found.cost)), key=lambda each: each.cost)
+        found = min((found, *_other_ways(search, found)), key=lambda each: each.cost)
     return found
+
+
+def _other_ways(search: Search, found: Order) -> Iterator[Order]:
+    """Orders that are bound to neither end."""
+    yield from search.from_anywhere(found.cost)
+    yield from search.bend_by_bend(found.cost)
+    one_side = search.with_saddles_from_one_side()
+    if one_side is not None and one_side.cost < found.cost:
+        yield replace(one_side, name="from both ends")
 
 
 def orders(piece: Piece) -> tuple[Order, ...]:
@@ -38,7 +48,7 @@ def orders(piece: Piece) -> tuple[Order, ...]:
     found = [search.best(name) for name in search.ends()]
     best = min(found, key=lambda each: each.cost)
     if search.may_be_bettered(best):
-        found += search.from_anywhere(best.cost)
+        found += _other_ways(search, best)
     return tuple(sorted(found, key=lambda each: each.cost))
 
 

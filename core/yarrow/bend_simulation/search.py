@@ -24,6 +24,7 @@ from yarrow.benders.bender import Hook
 from yarrow.benders.habits import habitual_hook, inner_orders, worked_together
 from yarrow.benders.placing import Beside, Placing, place
 from yarrow.catalog.stances import Place, Stance
+from yarrow.role import Role
 
 _MOST_IN_ANY_ORDER = 6
 """Groups of bends that are tried in any order, where none from one end is as good as can be."""
@@ -114,18 +115,19 @@ class Search:
 
     def may_be_bettered(self, found: Order) -> bool:
         """Whether an order that is bound to neither end may work where this does not, or take fewer
-        flips. A saddle takes one, where its bends are not made on a pipe that lies.
+        flips. Saddles by hand take one, where their bends are not made on a pipe that lies.
 
         Args:
             found: the best from either end.
         """
         stances, bends = self.piece.stances, self.piece.pipe.bends
-        flips = sum(
+        by_hand = self.piece.bender.traits.centre_first
+        flips = by_hand and any(
             len(group) > 2
             and not any(stances.of(bend, bends[bend].angle)[0].pipe_lies for bend in group)
             for group in self.groups
         )
-        return found.cost.works_at > Cost(flips=flips).works_at
+        return found.cost.works_at > Cost(flips=int(flips)).works_at
 
     def ends(self) -> tuple[OrderName, ...]:
         """The ends that one can begin at: one bend alone has no other."""
@@ -181,6 +183,40 @@ class Search:
             yield self._best("from both ends", following, better_than.weight)
         except NoneBetter:
             return
+
+    def bend_by_bend(self, better_than: Cost) -> Iterator[Order]:
+        """The best order of bends one by one, whatever belongs together, where there is a better
+        one: on a machine, where nothing has to be made first, of a piece of few bends.
+
+        Args:
+            better_than: what it has to cost less than.
+        """
+        bends = len(self.piece.pipe.bends)
+        if self.piece.bender.traits.centre_first or bends > _MOST_IN_ANY_ORDER:
+            return
+        if len(self.groups) == bends:
+            return
+        single = Search(self.piece, self.hooks)
+        single.groups = tuple((bend,) for bend in range(bends))
+        yield from single.from_anywhere(better_than)
+
+    def with_saddles_from_one_side(self) -> Order | None:
+        """Several saddles by hand: their centres and near outers along the pipe, and the far outers
+        on the way back, so that the pipe is turned end for end once; None where there are not
+        several, or nothing is turned end for end."""
+        saddles = [group for group in self.groups if self.piece.roles[group[0]] is Role.OUTER_NEAR]
+        if len(saddles) < 2 or not self.piece.bender.traits.centre_first:
+            return None
+        there: list[int] = []
+        back: list[int] = []
+        for group in self.groups:
+            if group in saddles:
+                near, centre, far = group
+                there += [centre, near]
+                back.append(far)
+            else:
+                there += group
+        return Search(self.piece, self.hooks).as_given([*there, *reversed(back)])
 
     def as_given(self, sequence: Sequence[int]) -> Order:
         """The order of that sequence."""
@@ -350,7 +386,7 @@ class Search:
         self, number: int, before: _Way | None, made: Made, backward: int
     ) -> Iterator[_Way]:
         """The cheapest ways through a group's bends, for every hook and stance of the last."""
-        for sequence in inner_orders(self.piece.roles, self.groups[number]):
+        for sequence in inner_orders(self.piece.bender, self.piece.roles, self.groups[number]):
             ways: list[_Way | None] = [before]
             now = made
             for place_in_group, bend in enumerate(sequence):

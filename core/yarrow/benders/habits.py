@@ -46,21 +46,27 @@ def worked_together(roles: Sequence[Role], lines: Sequence[int]) -> tuple[tuple[
     return tuple(found)
 
 
-def inner_orders(roles: Sequence[Role], group: tuple[int, ...]) -> tuple[tuple[int, ...], ...]:
-    """The orders in which the bends of a group are made: a saddle's centre before its outers, a
-    wide one's two offsets one after the other, each from the side of what it goes over.
+def inner_orders(
+    bender: Bender, roles: Sequence[Role], group: tuple[int, ...]
+) -> tuple[tuple[int, ...], ...]:
+    """The orders in which the bends of a group are made: by hand a saddle's centre before its
+    outers, a wide one's two offsets one after the other, each from the side of what it goes over;
+    on a machine along the pipe, from either side.
 
     Args:
+        bender: that they are made on.
         roles: of each bend in order along the pipe.
         group: as worked_together has it.
     """
-    return _inner(group, roles[group[0]] is Role.OUTER_NEAR)
+    return _inner(group, roles[group[0]] is Role.OUTER_NEAR, bender.traits.centre_first)
 
 
 @cache
-def _inner(group: tuple[int, ...], saddle: bool) -> tuple[tuple[int, ...], ...]:
+def _inner(group: tuple[int, ...], saddle: bool, centre_first: bool) -> tuple[tuple[int, ...], ...]:
     if len(group) == 1:
         return (group,)
+    if not centre_first:
+        return group, group[::-1]
     if saddle:
         near, centre, far = group
         return (centre, near, far), (centre, far, near)
@@ -94,10 +100,10 @@ def habitual_hook(
     index: int,
     neighbours: Beside,
 ) -> HabitualHook:
-    """The end that the hook faces by habit. A saddle's bends have to be hooked toward what it goes
-    over, and a box offset's toward the box. Else what is bent lies ahead of the hook; but for a 90
-    on a bender with a back-of-bend mark: a short leg is hooked toward its end, and one that is long
-    or measured from a bend that is made, away from that.
+    """The end that the hook faces by habit. By hand a saddle's bends have to be hooked toward what
+    it goes over, on any tool a box offset's toward the box. Else what is bent lies ahead of the
+    hook; but for a 90 on a bender with a back-of-bend mark: a short leg is hooked toward its end,
+    and one that is long or measured from a bend that is made, away from that.
 
     Args:
         bender, pipe: for the room that a leg takes.
@@ -105,7 +111,9 @@ def habitual_hook(
         index: of the bend along the pipe.
         neighbours: the made bends next to it.
     """
-    bound = _toward_what_it_goes_over(roles, lines, index) or _at_a_box(bender, pipe, roles, index)
+    centred = bender.traits.centre_first
+    over = _toward_what_it_goes_over(roles, lines, index) if centred else None
+    bound = over or _at_a_box(bender, pipe, roles, index)
     if bound:
         return HabitualHook(bound, must=True)
     before, after = (neighbour is not None for neighbour in neighbours)

@@ -20,7 +20,8 @@ Way = Literal["mark", "bench", "chart"]
 class KindOfBender:
     """What follows from a kind: the way that its users are taught; what the edge is called where an
     arc begins; whether a shoe as long as the bend makes it in one go; whether one end of the pipe
-    ``goes_in_first``; whether plastic is warmed for it; how it is ``drawn`` from the side."""
+    ``goes_in_first``; whether plastic is warmed for it; whether a saddle's centre is bent first,
+    its outers hooked toward it (``centre_first``); how it is ``drawn`` from the side."""
 
     usual_way: Way
     drawn: Callable[[ToolNumbers], list[ToolShape]]
@@ -28,10 +29,12 @@ class KindOfBender:
     one_shot: bool = True
     goes_in_first: bool = False
     warms: bool = False
+    centre_first: bool = False
 
 
 BENDER_KINDS: dict[BenderKind, KindOfBender] = {
-    "hand": KindOfBender("mark", hand.draw),
+    # A machine goes along the pipe, a saddle too.
+    "hand": KindOfBender("mark", hand.draw, centre_first=True),
     "ratchet": KindOfBender("mark", ratchet.draw),
     "mechanical": KindOfBender("chart", mechanical.draw),
     "powered": KindOfBender("chart", powered.draw),

@@ -15,6 +15,11 @@ from yarrow.catalog.reading import toml
 Place = Literal["floor", "air", "stand", "bench", "blocks", "edge"]
 
 
+def stance_give_mm() -> float:
+    """What the pipe's own give, or a scrap of wood, takes of a floor or a bench that is met, mm."""
+    return float(toml("stances")["give_mm"])
+
+
 @dataclass(frozen=True, slots=True)
 class Table:
     """What a tool is bolted to or lies on, mm from the shoe: ``ahead`` of it and ``behind``, to
