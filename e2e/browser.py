@@ -164,6 +164,16 @@ class Browser:
 
     def press(self, name: str, role: str = "button, a, [role=menuitem], [role=option]") -> None:
         """Press the control of that name, which is its label or begins its text."""
+        self.until(lambda: self._pressed(name, role), f"a control {name!r}")
+
+    def press_past(self, question: str, name: str) -> None:
+        """Press a control, and the answer to what may be asked before it can be."""
+        self.until(
+            lambda: self._pressed(name) or (self._pressed(question) and False),
+            f"a control {name!r}",
+        )
+
+    def _pressed(self, name: str, role: str = "button") -> bool:
         look = """
         const called = one => one.getAttribute('aria-label') || text(one);
         const found = all(arguments[1]).find(
@@ -172,14 +182,10 @@ class Browser:
         found?.scrollIntoView({block: 'nearest'});
         return found
         """
-
-        def press() -> bool:
-            found: WebElement | None = self.ask(look, name, role)
-            if found is not None:
-                found.click()
-            return found is not None
-
-        self.until(press, f"a control {name!r}")
+        found: WebElement | None = self.ask(look, name, role)
+        if found is not None:
+            found.click()
+        return found is not None
 
     def field(self, path: str) -> WebElement:
         """A field of the walk by its path, also where a touch brings it in sight."""

@@ -115,7 +115,7 @@ class FramedWalls(PageTest):
         self.open_wall()
         browser.press("Outlet 1 to Outlet 2")
         browser.see_text("This run is made by the wall Framed office, gable wall")
-        browser.see_text("Piece 1 of 4")
+        browser.see_text("Piece 1 of 3")
         before = Run.objects.get(name="Outlet 1 to Outlet 2")
         browser.press(NAME)
         browser.see("[data-wall-box='Switch']")

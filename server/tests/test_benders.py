@@ -60,11 +60,20 @@ class Benders(CrewTest):
 
     def test_what_cannot_be_learnt_changes_nothing(self) -> None:
         path = f"/api/benders/{self.bender.id}/bends"
-        for wrong in ({"mark": 13, "stub": 9}, {"angle": 45}, {"stub": "long"}, {"angle": 400}):
+        for wrong in ({"stub": "long"}, {"angle": 400}):
             answer = self.send("post", path, {"bends": [wrong]})
             self.assertEqual(answer.status_code, 422, wrong)
         self.assertEqual(self.send("post", path, {"bends": []}).status_code, 422)
         self.assertEqual(self.send("get", "/api/benders").json()[0]["version"], 1)
+
+    def test_a_reading_that_cannot_be_is_kept_and_counts_for_nothing(self) -> None:
+        before = self.send("get", "/api/benders").json()[0]["numbers"]
+        path = f"/api/benders/{self.bender.id}/bends"
+        answer = self.send("post", path, {"bends": [{"mark": 13, "stub": 9}]})
+        self.assertEqual(answer.status_code, 200)
+        now = answer.json()["numbers"]
+        self.assertEqual(now["take_up"], before["take_up"])
+        self.assertEqual(now["tested"]["bends"][-1]["impossible"], "stub-under-mark")
 
     def test_another_crew_s_bender_learns_nothing(self) -> None:
         path = f"/api/benders/{self.bender.id}/bends"

@@ -85,7 +85,8 @@ class FramedOffice(unittest.TestCase):
         # From the knockout 2 1/2 left of the board's middle, 18 up to 80.
         begins, joint = 17.5 + 7.125 - 2.5, 40.75
         first = math.hypot(18, 0.25) + joint - begins - SQUARE - OPEN / 2
-        middle = 16 - OPEN
+        # Through two studs a piece: 32, and the 16 that are left.
+        middles = 32 - OPEN, 16 - OPEN
         # The outlet on the right of stud 7, whose face is at 97 1/2: its left knockout 7/8 off
         # that, where the bend wants its tangent. The drop is straight for what the bender holds and
         # a fifth of a radius, then leans to the holes' depth and aside until the two agree.
@@ -98,13 +99,13 @@ class FramedOffice(unittest.TestCase):
         kick = math.atan2(math.hypot(aside, 0.875), high)
         corner = 97.5 + 0.875 + aside
         last = corner - 88.75 + drop + HELD - saved(turn) - saved(kick) - OPEN / 2
-        self.cut("Board to Outlet 1", first, middle, middle, middle, last)
+        self.cut("Board to Outlet 1", first, *middles, last)
 
     def test_under_the_window(self) -> None:
         # The window from 115 1/2, 26 3/4 wide: two studs of 1 1/2 on either side; its bays there
         # 98 to 112 1/2, 115 1/2 to 128, 129 1/2 to 142 1/4, 145 1/4 to 160, with joints in the
-        # middle of the inner three.
-        joints = [121.75, 135.875, 152.625]
+        # middle of the first and the last of the inner three: a piece goes through two studs.
+        joints = [121.75, 152.625]
         high = 30 - 16 - HELD
         kick = math.atan2(0.875, high)
         drop = HELD + math.hypot(high, 0.875) - SQUARE - saved(kick)

@@ -285,7 +285,7 @@ class Machines(unittest.TestCase):
                     self.assertLessEqual(found, least)
 
     def test_two_saddles_by_hand_take_one_flip(self) -> None:
-        order, _ = first(run(saddle3(30, "1 3/4"), saddle3(66, "1 3/4"), end(110)))
+        order, _ = first(run(saddle3(26, "1 3/4"), saddle3(46, "1 3/4"), end(70)))
         self.assertEqual(order.flips, 1)
 
     def test_what_a_pipe_gives_is_no_block_and_warm_plastic_meets_no_floor(self) -> None:

@@ -212,11 +212,17 @@ class OwnBender(unittest.TestCase):
         # 93 commanded for 90 kept, the usual of thin wall, at 1 1/2 degrees a click.
         self.assertEqual(numbers["clicks_at_90"], 62)
 
-    def test_what_no_bender_made_is_refused(self) -> None:
-        bender = {**self.FILE["bender"], "tests": [{"mark": 9, "stick": 40, "stub": 8, "tail": 40}]}
-        done = yarrow("bender", "-", given={**self.FILE, "bender": bender})
+    def test_what_no_bender_made_is_shown_and_one_that_tells_nothing_is_refused(self) -> None:
+        wrong = {"mark": 9, "stick": 40, "stub": 8, "tail": 40}
+        own = {"take_up": 5, "radius": "4 1/2"}
+        bender = {**self.FILE["bender"], "tests": [wrong]}
+        alone = {name: value for name, value in bender.items() if name not in own}
+        done = yarrow("bender", "-", given={**self.FILE, "bender": alone})
         self.assertEqual(done.returncode, 2)
-        self.assertTrue(done.stderr.startswith("bender.tests[0]: expected a stub"))
+        self.assertTrue(done.stderr.startswith("bender.tests[0]: expected both legs"), done.stderr)
+        stamped = yarrow("bender", "-", given={**self.FILE, "bender": {**bender, **own}})
+        (off,) = json.loads(stamped.stdout)["tested"]["bends"]
+        self.assertEqual((off["left_out"], off["impossible"]), (True, "stub-under-mark"))
 
 
 class TypedLine(unittest.TestCase):

@@ -198,7 +198,10 @@ MUTANTS: tuple[Mutant, ...] = (
         _TOOLS,
     ),
     Mutant(
-        "runs/marking/working.py", "round(to * 2, 6) + 0.5) / 2", "round(to * 2, 6)) / 2", _TOOLS
+        "runs/marking/working.py",
+        "round(bend_to * 2, 6) + 0.5) / 2",
+        "round(bend_to * 2, 6)) / 2",
+        _TOOLS,
     ),
     Mutant("runs/marking/working.py", 'if mark.hook == "end":', 'if mark.hook == "start":', _TOOLS),
     Mutant(
@@ -351,7 +354,7 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant("site/stops.py", "turned + bend.degrees) > share", "turned) > share", _SITE),
     Mutant("site/stops.py", "+ place.floor * figures.storey_m", "", _SITE),
     Mutant(
-        "site/cuts.py", "ends = ordered[0], ordered[-1]", "ends = ordered[0], ordered[0]", _SITE
+        "site/cuts.py", "needs[stop].through <= covered", "needs[stop].through & covered", _SITE
     ),
     Mutant("site/cuts.py", "stops - {start, end}", "stops", _SITE),
     Mutant("site/graph.py", "used.remove((b, a, number))", "pass", _SITE),

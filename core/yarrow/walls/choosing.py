@@ -32,7 +32,7 @@ choice than the first."""
 _OPTIONS = 80
 """Ways of one feed that are looked at, at most."""
 
-_WORK = 4000
+_WORK = 1500
 """Pairs of ways that are held against each other in one wall, at most: then the best so far is
 taken."""
 

@@ -124,18 +124,24 @@ class Pipework:
         """
         if _clear(self.extent, other.extent, apart):
             return False
-        return any(
-            one.nearest(another) < apart - 1e-6
+        near = [
+            (rods, others)
             for here, rods in self.parts
             for there, others in other.parts
             if not _clear(here, there, apart)
+        ]
+        # Straights first: most that meet at all meet there.
+        near.sort(key=lambda pair: len(pair[0]) * len(pair[1]))
+        return any(
+            one.nearest(another) < apart - 1e-6
+            for rods, others in near
             for one in rods
             for another in others
         )
 
 
-_CHORDS = 8
-"""Of the arc in a corner: of a square one they lie within a two-hundredth of its radius."""
+_CHORDS = 6
+"""Of the arc in a corner: of a square one they lie within a hundredth of its radius."""
 
 
 def _extent(*points: Vector) -> Extent:

@@ -2,8 +2,17 @@
 // begin or end a feed.
 import { type KeyboardEvent, memo } from "react";
 import type { WallPlan } from "@/api/walls";
-import { faceAt, levelled, middleOf, nextFace, type PlacedOnWall, STEP } from "@/model/wallPlaces";
+import {
+  faceAt,
+  faceOf,
+  levelled,
+  middleOf,
+  nextFace,
+  type PlacedOnWall,
+  STEP,
+} from "@/model/wallPlaces";
 import { classes } from "@/ui/classes";
+import { useAsked } from "@/ui/useAsked";
 import { useDragged } from "@/ui/useDragged";
 
 type Props = {
@@ -24,6 +33,14 @@ export const WallBoxHandle = memo(function WallBoxHandle(props: Props) {
   const { box, at, read, scale, left, top, chosen, choose, move } = props;
   const wide = (box.ends - box.begins) * scale;
   const tall = (box.top - box.bottom) * scale;
+  const [now, ask] = useAsked<PlacedOnWall>(box, () => ({
+    ...faceOf(read(), box),
+    height: box.top,
+  }));
+  const put = (placed: PlacedOnWall) => {
+    ask(placed);
+    move(at, placed);
+  };
   const { off, handlers } = useDragged(
     ([across, down]) => {
       const plan = read();
@@ -33,7 +50,7 @@ export const WallBoxHandle = memo(function WallBoxHandle(props: Props) {
         box.top - down / scale,
         others.map((other) => other.top),
       );
-      move(at, { ...faceAt(plan, box, middleOf(box) + across / scale), height });
+      put({ ...faceAt(plan, box, middleOf(box) + across / scale), height });
     },
     () => choose(box.name),
   );
@@ -43,9 +60,9 @@ export const WallBoxHandle = memo(function WallBoxHandle(props: Props) {
     const up = { ArrowUp: step, ArrowDown: -step }[event.key];
     const way = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
     if (up) {
-      move(at, { ...nextFace(plan, box, 0), height: box.top + up });
+      put({ ...now(), height: now().height + up });
     } else if (way) {
-      move(at, { ...nextFace(plan, box, way), height: box.top });
+      put({ ...now(), ...nextFace(plan, now(), way) });
     } else if (event.key === "Enter" || event.key === " ") {
       choose(box.name);
     } else {

@@ -2,8 +2,9 @@
 import { type KeyboardEvent, memo } from "react";
 import type { WallPlan } from "@/api/walls";
 import { levelled, STEP } from "@/model/wallPlaces";
+import { useAsked } from "@/ui/useAsked";
 import { useDragged } from "@/ui/useDragged";
-import { WALL_MARGIN } from "./wallOnPaper";
+import { WALL_LEFT } from "./wallOnPaper";
 
 type Props = {
   line: WallPlan["lines"][number];
@@ -17,17 +18,22 @@ type Props = {
 
 export const WallLineHandle = memo(function WallLineHandle(props: Props) {
   const { line, at, read, scale, top, move } = props;
+  const [now, ask] = useAsked(line, () => line.height);
+  const put = (height: number) => {
+    ask(height);
+    move(at, height);
+  };
   const { off, handlers } = useDragged(([, down]) => {
     const plan = read();
     const others = plan.lines.filter(({ name }) => name !== line.name);
     const heights = others.map(({ height }) => height);
-    move(at, levelled(plan, line.height - down / scale, heights));
+    put(levelled(plan, line.height - down / scale, heights));
   });
   const key = (event: KeyboardEvent) => {
     const step = STEP[read().units];
     const up = { ArrowUp: step, ArrowDown: -step }[event.key];
     if (up) {
-      move(at, line.height + up);
+      put(now() + up);
       event.preventDefault();
     }
   };
@@ -40,12 +46,12 @@ export const WallLineHandle = memo(function WallLineHandle(props: Props) {
       aria-valuetext={line.height_text}
       aria-label={`Line of holes ${line.name}: arrows move it`}
       data-wall-line={line.name}
-      transform={`translate(${WALL_MARGIN - 6} ${top + off[1]})`}
+      transform={`translate(${WALL_LEFT - 6} ${top + off[1]})`}
       className="cursor-ns-resize touch-none"
       onKeyDown={key}
       {...handlers}
     >
-      <rect x={-24} y={-14} width={34} height={28} className="fill-transparent" />
+      <rect x={-44} y={-14} width={54} height={28} className="fill-transparent" />
       <path d="M0 -6 L10 0 L0 6 Z" className="fill-ink" />
       <text x={-3} y={4} textAnchor="end" className="fill-soft text-xs">
         {line.height_text}

@@ -1,6 +1,9 @@
 // Where a place of a framed wall lies in its drawing.
 
-export const WALL_MARGIN = 34;
+const MARGIN = 34;
+
+/** Left of the wall the heights of its lines of holes stand: ``73 1/2``, ``1828``. */
+export const WALL_LEFT = 54;
 
 export type OnPaper = {
   /** Pixels for a unit of the wall; 0 until it is known how wide the drawing is. */
@@ -11,11 +14,11 @@ export type OnPaper = {
 };
 
 export function onPaper(wall: { length: number; height: number }, width: number): OnPaper {
-  const scale = width > 0 ? (width - 2 * WALL_MARGIN) / wall.length : 0;
+  const scale = width > 0 ? (width - WALL_LEFT - MARGIN) / wall.length : 0;
   return {
     scale,
-    tall: wall.height * scale + 2 * WALL_MARGIN,
-    x: (along) => WALL_MARGIN + along * scale,
-    y: (up) => WALL_MARGIN + (wall.height - up) * scale,
+    tall: wall.height * scale + 2 * MARGIN,
+    x: (along) => WALL_LEFT + along * scale,
+    y: (up) => MARGIN + (wall.height - up) * scale,
   };
 }

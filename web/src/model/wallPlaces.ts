@@ -47,20 +47,32 @@ export function faceAt(plan: WallPlan, box: Span, middle: number): Omit<PlacedOn
   return placedAt(nearest);
 }
 
-/** The next face to the left (-1) or the right (1) of the one that a box stands against. */
-export function nextFace(
+/** The face that a box stands against. */
+export function faceOf(
   plan: WallPlan,
   box: Span & { readonly side: string },
+): Omit<PlacedOnWall, "height"> {
+  const own = box.side === "left" ? box.ends : box.begins;
+  const here = ({ at, side }: Face) => side === box.side && Math.abs(at - own) < 1e-6;
+  return placedAt(facesOf(plan).find(here) ?? { stud: 1, beside: "", side: "right" });
+}
+
+/** The next face to the left (-1) or the right (1) of one. */
+export function nextFace(
+  plan: WallPlan,
+  from: Omit<PlacedOnWall, "height">,
   way: number,
 ): Omit<PlacedOnWall, "height"> {
   const faces = facesOf(plan);
-  const own = box.side === "left" ? box.ends : box.begins;
-  const here = faces.findIndex(({ at, side }) => side === box.side && Math.abs(at - own) < 1e-6);
+  const here = faces.findIndex(
+    ({ stud, beside, side }) =>
+      side === from.side && beside === from.beside && (beside !== "" || stud === from.stud),
+  );
   const next = faces[Math.min(Math.max(here + way, 0), faces.length - 1)];
-  return placedAt(next ?? { at: 0, stud: 1, beside: "", side: "right" });
+  return next ? placedAt(next) : from;
 }
 
-function placedAt({ stud, beside, side }: Face): Omit<PlacedOnWall, "height"> {
+function placedAt({ stud, beside, side }: Omit<Face, "at">): Omit<PlacedOnWall, "height"> {
   return { stud, beside, side };
 }
 

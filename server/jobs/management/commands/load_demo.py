@@ -6,6 +6,7 @@ from typing import Any
 
 from django.core.management.base import BaseCommand
 from django.db import transaction
+from django.utils import timezone
 
 from accounts.models import Crew, Member
 from benders.services import add_bender, carried_by
@@ -74,7 +75,9 @@ class Command(BaseCommand):
 
 
 def _load_ducts(member: Member, job_id: int, document: dict[str, Any]) -> None:
-    """The ducts of a job, with the picture of its grounds underneath."""
+    """The ducts of a job, ticked today, with the picture of its grounds underneath."""
+    at = timezone.now().isoformat(timespec="seconds")
+    document = {**document, "ticks": [{**tick, "at": at} for tick in document["ticks"]]}
     site = create_site(member, job_id, document)
     picture = add_picture(member, site.id, picture_of_the_grounds())
     SITES.save(member, site.id, over_picture(document, picture.key, picture.height), 1)
