@@ -134,9 +134,9 @@ def _on_a_phone(browser: Browser, address: str) -> None:
     browser.press("Done. Next mark")
     browser.press("It came out different")
     browser.write("read.angle", "88")
-    browser.see_text("Bend 5 is 2° short")
+    browser.see_text("Bend 5 is 2° under")
     browser.press("Keep it, and go on")
-    browser.see_text("mark it anew")
+    browser.see_text("Bend it on")
     _save(browser, "phone-bench")
 
 
