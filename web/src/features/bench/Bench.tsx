@@ -45,14 +45,25 @@ export function Bench({ run, piece }: Props) {
   });
   const steps = plan?.order.steps ?? [];
   const step = steps[progress.at];
-  const bend = typeof step?.bend === "number" ? step.bend : null;
+  const mend = plan?.mend[0];
+  // While a bend waits to be mended, nothing can be said of the next one.
+  const bend = !mend && typeof step?.bend === "number" ? step.bend : null;
+  /** What was read of the bend that is to be mended, and what a person says of that. */
+  const mended = (of: { done: true } | { as_is: true }) => {
+    if (mend) {
+      bench.read(mend.bend, { ...progress.readings[String(mend.bend)], ...of });
+    }
+  };
+  const onward = () => (mend ? mended({ done: true }) : go(progress.at + 1));
+  const back = () =>
+    go(mend ? steps.findIndex((each) => each.bend === mend.bend) : progress.at - 1);
   const drafts = useRef<Drafts>(new Map());
   const [spokenAngle, setSpokenAngle] = useState<number | null>(null);
   const voice = useVoice((command) => {
     if (command.word === "next") {
-      go(progress.at + 1);
+      onward();
     } else if (command.word === "back") {
-      go(progress.at - 1);
+      back();
     } else if (command.word === "repeat") {
       aloud.repeat();
     } else if (command.word === "angle" && bend !== null) {
@@ -61,9 +72,12 @@ export function Bench({ run, piece }: Props) {
       setDifferent(true);
     }
   });
-  const aloud = useReadAloud(plan && step && !bench.old ? spoken(plan, step) : "");
+  const now = mend?.told ?? (plan && step ? spoken(plan, step) : "");
+  const aloud = useReadAloud(bench.old ? "" : now);
   usePageTitle(`${run.name}, bench`);
 
+  const moves = useRef({ onward, back });
+  moves.current = { onward, back };
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const typing = event.target instanceof HTMLElement && event.target.closest("input, dialog");
@@ -71,9 +85,9 @@ export function Bench({ run, piece }: Props) {
         return;
       }
       if (event.key === "ArrowRight" || event.key === "PageDown") {
-        go(progress.at + 1);
+        moves.current.onward();
       } else if (event.key === "ArrowLeft" || event.key === "PageUp") {
-        go(progress.at - 1);
+        moves.current.back();
       } else if (event.key === "r") {
         aloud.repeat();
       } else if (event.key === "d" && bend !== null) {
@@ -85,7 +99,7 @@ export function Bench({ run, piece }: Props) {
     };
     addEventListener("keydown", press);
     return () => removeEventListener("keydown", press);
-  }, [different, go, progress.at, bend, aloud.repeat]);
+  }, [different, bend, aloud.repeat]);
 
   if (!plan) {
     return bench.error ? (
@@ -95,13 +109,6 @@ export function Bench({ run, piece }: Props) {
     );
   }
   const next = steps[progress.at + 1];
-  const mend = plan.mend[0];
-  /** What was read of the bend that is to be mended, and what a person says of that. */
-  const mended = (of: { done: true } | { as_is: true }) => {
-    if (mend) {
-      bench.read(mend.bend, { ...progress.readings[String(mend.bend)], ...of });
-    }
-  };
   return (
     <div className="flex h-dvh flex-col bg-paper" data-bench data-current={!bench.old}>
       <header className="border-b border-line px-4 py-2 desk:px-7">
@@ -198,33 +205,27 @@ export function Bench({ run, piece }: Props) {
         />
       )}
       {mend ? (
-        <footer className="grid gap-2.5 border-t border-line px-4 py-3 desk:flex desk:px-7">
-          <Button
-            weight="main"
-            className="h-16 px-4 text-lg desk:flex-1"
-            onClick={() => mended({ done: true })}
-          >
+        <footer className="grid grid-cols-[auto_minmax(0,1fr)] gap-2.5 border-t border-line px-4 py-3 desk:flex desk:px-7">
+          <Button className="h-16 px-6 text-lg" onClick={back}>
+            Back
+          </Button>
+          <Button weight="main" className="h-16 px-4 text-lg desk:flex-1" onClick={onward}>
             Done: it is mended
           </Button>
-          <Button className="h-12 px-6 text-lg desk:h-16" onClick={() => mended({ as_is: true })}>
+          <Button
+            className="col-span-2 h-12 px-6 text-lg desk:h-16"
+            onClick={() => mended({ as_is: true })}
+          >
             Leave it so
           </Button>
         </footer>
       ) : (
         <footer className="grid grid-cols-[auto_minmax(0,1fr)] gap-2.5 border-t border-line px-4 py-3 desk:flex desk:px-7">
-          <Button
-            className="h-16 px-6 text-lg"
-            disabled={progress.at === 0}
-            onClick={() => go(progress.at - 1)}
-          >
+          <Button className="h-16 px-6 text-lg" disabled={progress.at === 0} onClick={back}>
             Back
           </Button>
           {step ? (
-            <Button
-              weight="main"
-              className="h-16 px-4 text-lg desk:flex-1"
-              onClick={() => go(progress.at + 1)}
-            >
+            <Button weight="main" className="h-16 px-4 text-lg desk:flex-1" onClick={onward}>
               {bend === null ? "Done" : "Bent"}
               {next ? `. ${typeof next.bend === "number" ? "Next mark" : "On"}` : ". Offer it up"}
             </Button>
