@@ -92,6 +92,28 @@ class Ducts(PageTest):
         browser.press("Undo")
         browser.gone("trenches[7].cover: expected")
 
+    def test_a_trench_begins_at_the_place_that_is_tapped_first(self) -> None:
+        browser = self.browser
+        self.open_ducts()
+        browser.press("Trench", "button")
+        middle = """
+            const {left, right, top, bottom} = all(arguments[0])[0].getBoundingClientRect();
+            return [(left + right) / 2, (top + bottom) / 2]
+        """
+        here, plan = (browser.ask(middle, at) for at in ("[data-stop=H1]", "[data-site-plan] svg"))
+        self.tap(round(here[0] - plan[0]), round(here[1] - plan[1]))
+        browser.until(lambda: browser.all("[data-drawn='1']"), "where it begins")
+        self.tap(300, 250)
+        browser.keys(Keys.ENTER)
+        line = browser.until(
+            lambda: (
+                len(self.kept().document["trenches"]) == 8
+                and self.kept().document["trenches"][7]["line"]
+            ),
+            "what was drawn",
+        )
+        self.assertEqual(line[0], self.kept().document["places"][6]["at"])
+
     def test_a_place_is_moved_by_keys_with_what_lies_on_it(self) -> None:
         browser = self.browser
         self.open_ducts()

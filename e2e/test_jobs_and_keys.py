@@ -16,7 +16,8 @@ class Jobs(PageTest):
         self.sign_in()
         browser.press("New job")
         fields = browser.until(lambda: browser.all("[role=dialog] input"), "the form")
-        fields[0].send_keys("Upper weir")
+        # The cursor is in the name as the form opens.
+        browser.keys("Upper weir")
         fields[1].send_keys("East bank")
         browser.press("Millimetres", "[role=radio]")
         browser.press("Make the job")

@@ -49,7 +49,12 @@ class SimulatedBender:
 
     def kept(self, angle: float) -> float:
         """What stays of an angle under load, degrees."""
-        return angle / (1 + (self.springs + self.drifts * self.bends) / 90)
+        return angle / self._share
+
+    @property
+    def _share(self) -> float:
+        """An angle under load, of what stays of it: it creeps with the bends that were made."""
+        return 1 + (self.springs + self.drifts * self.bends) / 90
 
     def press(self, doing: Doing) -> None:
         """A button is held, or let go."""
@@ -71,4 +76,4 @@ class SimulatedBender:
         self.pipe = max(self.pipe - SPRINGS_PER_S * seconds, min(self.pipe, rest))
         if self.doing == "unbending":
             # Without load the shoe comes away, and the pipe stays as it is.
-            self.ram = max(self.ram - UNBENDS_PER_S * seconds, self.pipe * (1 + self.springs / 90))
+            self.ram = max(self.ram - UNBENDS_PER_S * seconds, self.pipe * self._share)

@@ -38,6 +38,16 @@ class ABender(unittest.TestCase):
         bender.run(1.0)
         self.assertAlmostEqual(bender.pipe, before)
 
+    def test_after_many_bends_the_shoe_still_comes_away_from_the_pipe(self) -> None:
+        bender = SimulatedBender(3)
+        for _ in range(20):
+            bender.next_bend()
+        kept = self.bent_to(bender, 48)
+        bender.press("unbending")
+        for _ in range(60):
+            bender.run(0.05)
+        self.assertAlmostEqual(bender.pipe, kept)
+
     def test_it_stops_at_its_end_and_drifts_from_bend_to_bend(self) -> None:
         bender = SimulatedBender(3)
         bender.press("bending")

@@ -77,6 +77,10 @@ class ByHand(unittest.TestCase):
         (found,) = answer["findings"]
         self.assertEqual(found["text"], "It takes 3 sticks, 1 more than there are.")
 
+    def test_one_stick_is_not_called_sticks(self) -> None:
+        self.assertIn("1 stick, ", cut(stock(50, 40))["says"])
+        self.assertIn("2 sticks, ", cut(stock(100, 100))["says"])
+
     def test_millimetres_have_their_own_usual_kerf_and_least_offcut(self) -> None:
         answer = cut({**stock(1000, 1390), "units": "mm", "stick": 3000})
         self.assertEqual(answer["bars"][0]["left_text"], "607")

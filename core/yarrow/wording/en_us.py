@@ -245,13 +245,13 @@ EN_US = {
     "not-from-one-stick": (
         "{names:, } do not come out of one stick or offcut: they are cut as is best."
     ),
-    "sticks-run-out": "It takes {sticks} sticks, {more} more than there are.",
-    "cut-list/proven": "{sticks} sticks, and no fewer can do.",
+    "sticks-run-out": "It takes {sticks} stick{sticks!s}, {more} more than there are.",
+    "cut-list/proven": "{sticks} stick{sticks!s}, and no fewer can do.",
     "cut-list/within": (
-        "{sticks} sticks, at most {fewer} more than the least: {bound} can't be beaten."
+        "{sticks} stick{sticks!s}, at most {fewer} more than the least: {bound} can't be beaten."
     ),
     "cut-list/first-fit": (
-        "{sticks} sticks, longest first, each where the least is left; {bound} can't be beaten."
+        "{sticks} stick{sticks!s}, longest first, each where the least is left; {bound} can't be beaten."
     ),
     "pieces-are-exact": (
         "Pieces are marked exactly: a printed table has no marks for one that begins at a joint."
@@ -493,7 +493,7 @@ EN_US = {
     "work/off-loose-title": "Straps off",
     "work/strap-at": "leg {leg} at {at}",
     "work/straps": "Straps",
-    "work/straps-do": "{count} straps: {places:; }. Those that were left off go on now.",
+    "work/straps-do": "{count} strap{count!s}: {places:; }. Those that were left off go on now.",
     "work/straps-check": "None on a coupling, none in a bend; the pipe does not move.",
     "work/straps-caution": "Look for what runs in the wall before you drill.",
     "work/ream": "Ream",
@@ -853,7 +853,7 @@ EN_US = {
         "Pipes {one} and {other}, and {more} more pairs, would cut {cut} into each other along "
         "{at}: space them {cut} wider."
     ),
-    "built-bend-unknown": "Pipe {pipe} has {bends} bends: what is told of others is left out.",
+    "built-bend-unknown": "Pipe {pipe} has {bends} bend{bends!s}: what is told of others is left out.",
     "built-not-possible": (
         "Pipe {pipe} can't be as it is told to be built: its arcs would overlap. Measure its marks "
         "and angles again."
@@ -1042,7 +1042,7 @@ EN_US = {
     "step/bend-to": (
         "Bend {angle}, rather under than over: to {to}{clicks}; it springs back to {angle}{known}."
     ),
-    "step/clicks": ", about {clicks} clicks",
+    "step/clicks": ", about {clicks} click{clicks!s}",
     "step/springback-usual": " (usual for this pipe; measure yours)",
     "step/springback-measured": " (measured)",
     "step/bend-warm": (

@@ -26,6 +26,7 @@ export function Dialog({ title, description, open, onOpenChange, wide, children 
             "fixed top-1/2 left-1/2 z-50 max-h-[88vh] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg border border-line bg-paper p-5 shadow-lift",
             wide ? "w-[min(46rem,94vw)]" : "w-[min(34rem,94vw)]",
           )}
+          onOpenAutoFocus={toFirstField}
           {...(description ? {} : { "aria-describedby": undefined })}
         >
           <div className="mb-3 flex items-start justify-between gap-4">
@@ -46,4 +47,16 @@ export function Dialog({ title, description, open, onOpenChange, wide, children 
       </Radix.Portal>
     </Radix.Root>
   );
+}
+
+const FIELD = "input:not([type=file]):not([type=hidden]):not(:disabled), textarea";
+
+/** The cursor begins in the first field, so that Enter doesn't close what is to be filled in. */
+function toFirstField(event: Event) {
+  const content = event.currentTarget;
+  const field = content instanceof HTMLElement ? content.querySelector<HTMLElement>(FIELD) : null;
+  if (field) {
+    event.preventDefault();
+    field.focus();
+  }
 }

@@ -158,7 +158,14 @@ export function SiteDrawing(props: Props) {
               )
             : null}
           {plan?.stops.map((stop) => (
-            <StopMark key={stop.number} stop={stop} view={view} read={read} change={change} />
+            <StopMark
+              key={stop.number}
+              stop={stop}
+              view={view}
+              read={read}
+              change={change}
+              deaf={tool !== "look"}
+            />
           ))}
           {siteLabels(document, plan, view, width).map(
             ({ key, text, at: [x, y], anchor, named }) => (
@@ -332,10 +339,12 @@ type StopProps = {
   view: SiteView;
   read: () => SiteDocument;
   change: (next: SiteChange) => void;
+  deaf: boolean;
 };
 
 /** A pull point: one that a person set is filled and can be moved; one that Yarrow puts is open. */
-const StopMark = memo(function StopMark({ stop, view, read, change }: StopProps) {
+const StopMark = memo(function StopMark(props: StopProps) {
+  const { stop, view, read, change, deaf } = props;
   const at = pointOf(stop.at);
   const [x, y] = onScreen(view, at);
   const mark = (
@@ -376,6 +385,7 @@ const StopMark = memo(function StopMark({ stop, view, read, change }: StopProps)
       read={read}
       change={change}
       name={stop.name}
+      deaf={deaf}
     >
       {mark}
     </Movable>
@@ -400,9 +410,10 @@ function PointHandle(props: HandleProps) {
   );
 }
 
-/** A point of the plan that is dragged, or moved by the arrow keys: with everything that lies on it. */
-function Movable(props: HandleProps & { children: ReactNode; name?: string }) {
-  const { label, at, view, read, change, children, name } = props;
+/** A point of the plan that is dragged, or moved by the arrow keys: with everything that lies on it.
+ * A deaf one lets taps through: a trench that is drawn begins on what is there. */
+function Movable(props: HandleProps & { children: ReactNode; name?: string; deaf?: boolean }) {
+  const { label, at, view, read, change, children, name, deaf } = props;
   const { off, handlers } = useDragged(([across, down]) => {
     const to: PlanPoint = [at[0] + across / view.scale, at[1] - down / view.scale];
     change(movePoint(at, snapped(read(), to, REACH / view.scale, [], at).at));
@@ -420,11 +431,11 @@ function Movable(props: HandleProps & { children: ReactNode; name?: string }) {
     // biome-ignore lint/a11y/useSemanticElements: a part of a drawing can't be a button
     <g
       role="button"
-      tabIndex={0}
+      tabIndex={deaf ? -1 : 0}
       aria-label={label}
       data-stop={name}
       transform={`translate(${x + off[0]} ${y + off[1]})`}
-      className="cursor-move touch-none"
+      className={classes("touch-none", deaf ? "pointer-events-none" : "cursor-move")}
       onKeyDown={key}
       {...handlers}
       onPointerDown={(event) => {

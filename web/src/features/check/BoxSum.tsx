@@ -34,13 +34,15 @@ export function BoxSum({ answer, take }: { answer: BoxResult; take?: (box: strin
           </tr>
         </tbody>
       </table>
-      <p className="text-sm">
-        <span className="text-soft">Smallest standard box: </span>
-        {answer.smallest_name || "none is large enough"}
-        {answer.smallest_alike && answer.smallest_alike !== answer.smallest ? (
-          <span className="text-soft">; of this shape {answer.smallest_alike}</span>
-        ) : null}
-      </p>
+      {answer.smallest_name || !answer.passes ? (
+        <p className="text-sm">
+          <span className="text-soft">Smallest standard box: </span>
+          {answer.smallest_name || "none is large enough"}
+          {answer.smallest_alike && answer.smallest_alike !== answer.smallest ? (
+            <span className="text-soft">; of this shape {answer.smallest_alike}</span>
+          ) : null}
+        </p>
+      ) : null}
       {answer.to_pass.length > 0 ? (
         <div className="text-sm">
           <p className="font-semibold">What would make this one do</p>

@@ -15,7 +15,7 @@ export function DocumentsOfJob({ title, another, documents, at, add }: Props) {
     <section aria-label={title} className="mt-8">
       <div className="mb-2 flex items-center gap-3">
         <h2 className="text-lg font-bold">{title}</h2>
-        <Button className="text-sm" onClick={() => void add()}>
+        <Button className="px-3 text-sm" onClick={() => void add()}>
           {another}
         </Button>
       </div>
