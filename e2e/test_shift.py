@@ -80,6 +80,7 @@ class AShift(PageTest):
         browser.write("read.stub", str(Fraction(tape(stub, rng)).limit_denominator(32)))
         browser.press("Keep it, and go on")
         browser.gone("What you measured of it")
+        browser.see("[data-bench][data-current=true]")
         browser.press_past("Done: it is mended", "Done. Offer it up")
         browser.see_text("has learnt from 1 bend of this piece")
         browser.until(lambda: self.measured(name) == number + 1, "told")

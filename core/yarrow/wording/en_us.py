@@ -251,7 +251,8 @@ EN_US = {
         "{sticks} stick{sticks!s}, at most {fewer} more than the least: {bound} can't be beaten."
     ),
     "cut-list/first-fit": (
-        "{sticks} stick{sticks!s}, longest first, each where the least is left; {bound} can't be beaten."
+        "{sticks} stick{sticks!s}, longest first, each where the least is left; {bound} can't be "
+        "beaten."
     ),
     "pieces-are-exact": (
         "Pieces are marked exactly: a printed table has no marks for one that begins at a joint."
@@ -853,7 +854,9 @@ EN_US = {
         "Pipes {one} and {other}, and {more} more pairs, would cut {cut} into each other along "
         "{at}: space them {cut} wider."
     ),
-    "built-bend-unknown": "Pipe {pipe} has {bends} bend{bends!s}: what is told of others is left out.",
+    "built-bend-unknown": (
+        "Pipe {pipe} has {bends} bend{bends!s}: what is told of others is left out."
+    ),
     "built-not-possible": (
         "Pipe {pipe} can't be as it is told to be built: its arcs would overlap. Measure its marks "
         "and angles again."

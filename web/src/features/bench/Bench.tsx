@@ -50,7 +50,8 @@ export function Bench({ run, piece }: Props) {
   const bend = !mend && typeof step?.bend === "number" ? step.bend : null;
   /** What was read of the bend that is to be mended, and what a person says of that. */
   const mended = (of: { done: true } | { as_is: true }) => {
-    if (mend) {
+    // Told once: a second tap would be of what comes next.
+    if (mend && !bench.old) {
       bench.read(mend.bend, { ...progress.readings[String(mend.bend)], ...of });
     }
   };
@@ -205,22 +206,34 @@ export function Bench({ run, piece }: Props) {
         />
       )}
       {mend ? (
-        <footer className="grid grid-cols-[auto_minmax(0,1fr)] gap-2.5 border-t border-line px-4 py-3 desk:flex desk:px-7">
+        <footer
+          key="mend"
+          className="grid grid-cols-[auto_minmax(0,1fr)] gap-2.5 border-t border-line px-4 py-3 desk:flex desk:px-7"
+        >
           <Button className="h-16 px-6 text-lg" onClick={back}>
             Back
           </Button>
-          <Button weight="main" className="h-16 px-4 text-lg desk:flex-1" onClick={onward}>
+          <Button
+            weight="main"
+            className="h-16 px-4 text-lg desk:flex-1"
+            disabled={bench.old}
+            onClick={onward}
+          >
             Done: it is mended
           </Button>
           <Button
             className="col-span-2 h-12 px-6 text-lg desk:h-16"
+            disabled={bench.old}
             onClick={() => mended({ as_is: true })}
           >
             Leave it so
           </Button>
         </footer>
       ) : (
-        <footer className="grid grid-cols-[auto_minmax(0,1fr)] gap-2.5 border-t border-line px-4 py-3 desk:flex desk:px-7">
+        <footer
+          key="step"
+          className="grid grid-cols-[auto_minmax(0,1fr)] gap-2.5 border-t border-line px-4 py-3 desk:flex desk:px-7"
+        >
           <Button className="h-16 px-6 text-lg" disabled={progress.at === 0} onClick={back}>
             Back
           </Button>
