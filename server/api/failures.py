@@ -6,7 +6,9 @@ import logging
 import secrets
 from collections.abc import Callable
 
-from django.http import HttpRequest, HttpResponse, JsonResponse
+from django.http import HttpRequest, HttpResponse
+
+from config.problem_answers import problem_answer
 
 LOG = logging.getLogger("yarrow.failures")
 HEADER = "X-Request-Number"
@@ -37,8 +39,7 @@ def failed(request: HttpRequest, error: BaseException | None) -> HttpResponse:
     LOG.error("failure %s", number, extra=about, exc_info=error)
     message = f"Yarrow failed on this; what you typed is kept. Quote number {number}."
     if request.path.startswith("/api/"):
-        body = {"code": "failed", "message": message, "errors": []}
-        answer: HttpResponse = JsonResponse(body, status=500)
+        answer: HttpResponse = problem_answer(500, "failed", message)
     else:
         answer = HttpResponse(message, content_type="text/plain; charset=utf-8", status=500)
     answer[HEADER] = number

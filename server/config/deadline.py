@@ -14,7 +14,9 @@ from dataclasses import dataclass
 
 from django.conf import settings
 from django.db import connection
-from django.http import HttpRequest, HttpResponse, JsonResponse
+from django.http import HttpRequest, HttpResponse
+
+from config.problem_answers import problem_answer
 
 _LOOKS_EVERY_S = 0.05
 
@@ -99,7 +101,9 @@ class WorkDeadline:
         who = request.COOKIES.get(settings.SESSION_COOKIE_NAME) or request.META["REMOTE_ADDR"]
         with _counting:
             if _under_way[who] >= settings.MOST_AT_ONCE:
-                return _problem(429, "throttled", "Too much is under way at once. Wait a moment.")
+                return problem_answer(
+                    429, "throttled", "Too much is under way at once. Wait a moment."
+                )
             _under_way[who] += 1
         try:
             with _WATCH.over_after(settings.WORK_S[files]):
@@ -109,7 +113,7 @@ class WorkDeadline:
                 # Whatever was under way on it is over too.
                 with suppress(Exception):
                     connection.close()
-            return _problem(
+            return problem_answer(
                 413, "too-much-work", "This takes more work than one request may: make it smaller."
             )
         finally:
@@ -118,11 +122,7 @@ class WorkDeadline:
                 if not _under_way[who]:
                     del _under_way[who]
         if not files and not response.streaming and len(response.content) > settings.LONGEST_ANSWER:
-            return _problem(
+            return problem_answer(
                 413, "too-large", "The answer would be too long to send: make it smaller."
             )
         return response
-
-
-def _problem(status: int, code: str, message: str) -> HttpResponse:
-    return JsonResponse({"code": code, "message": message, "errors": []}, status=status)

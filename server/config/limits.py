@@ -6,7 +6,9 @@ from collections.abc import Callable
 from urllib.parse import unquote_plus
 
 from django.conf import settings
-from django.http import HttpRequest, HttpResponse, JsonResponse
+from django.http import HttpRequest, HttpResponse
+
+from config.problem_answers import problem_answer
 
 
 def locked_out(
@@ -14,7 +16,7 @@ def locked_out(
 ) -> HttpResponse:
     """What django-axes answers while the door is closed after too many wrong passwords."""
     message = "Too many wrong passwords. Wait five minutes and try again."
-    return JsonResponse({"code": "throttled", "message": message, "errors": []}, status=429)
+    return problem_answer(429, "throttled", message)
 
 
 def _most_bytes(path: str) -> int:
@@ -37,18 +39,9 @@ class BodyLimit:
         asked = request.path + unquote_plus(request.META.get("QUERY_STRING", ""))
         if "\0" in asked:
             message = "An address has no character without a place in a text."
-            return JsonResponse(
-                {"code": "unreadable", "message": message, "errors": []}, status=422
-            )
+            return problem_answer(422, "unreadable", message)
         declared = request.META.get("CONTENT_LENGTH") or "0"
         most = _most_bytes(request.path)
         if declared.isdecimal() and int(declared) <= most:
             return self.get_response(request)
-        return JsonResponse(
-            {
-                "code": "too-large",
-                "message": f"A request may carry at most {most:,} bytes.",
-                "errors": [],
-            },
-            status=413,
-        )
+        return problem_answer(413, "too-large", f"A request may carry at most {most:,} bytes.")

@@ -5,7 +5,9 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
-from django.http import HttpRequest, HttpResponse, JsonResponse
+from django.http import HttpRequest, HttpResponse
+
+from config.problem_answers import problem_answer
 
 _NOT_ALLOWED = 405
 
@@ -23,8 +25,8 @@ class AnswersByMethod:
         if answer.status_code == _NOT_ALLOWED and request.path.startswith("/api/"):
             allowed = answer.headers.get("Allow", "")
             message = f"Nothing is done by {request.method} here; {allowed or 'nothing'} is."
-            problem = {"code": "method-not-allowed", "message": message, "errors": []}
-            answer = JsonResponse(problem, status=_NOT_ALLOWED, headers={"Allow": allowed})
+            answer = problem_answer(_NOT_ALLOWED, "method-not-allowed", message)
+            answer.headers["Allow"] = allowed
         if request.method == "HEAD":
             answer.close()
             if answer.streaming:

@@ -4,7 +4,7 @@ that are left have to be so that it lies best."""
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from itertools import pairwise
 
@@ -143,22 +143,13 @@ def with_places_found(
         left: the bends that are still to be made, along the pipe from 0.
         held: as of hung_up.
     """
-    by = held or 0
 
     def moved(places: Sequence[float]) -> BentPiece:
         return _with_moves(piece, left, [(place, 0.0, 0.0) for place in places])
 
-    def errors(values: Sequence[float]) -> list[float]:
-        turn, along_leg, *places = values
-        tried = moved(places)
-        path = _hung_by(_folded(tried), hung, by, turn, along_leg)
-        kept = (_PLACE * place for place in places)
-        start = _at_start(path, hung, piece.diameter)
-        return [*_errors(path, hung, piece.diameter), start, _overlap(tried), *kept]
-
-    values = least_squares(errors, [0.0] * (2 + len(left)), _rounds(piece, len(left) + 2))
-    tried = moved(values[2:])
-    return _as_hung(tried, hung, _hung_by(_folded(tried), hung, by, *values[:2]))
+    hanging, places = _searched(moved, [_PLACE] * len(left), piece, hung, held)
+    tried = moved(places)
+    return _as_hung(tried, hung, _hung_by(_folded(tried), hung, held or 0, *hanging))
 
 
 def with_angles_found(
@@ -170,7 +161,6 @@ def with_angles_found(
     Args:
         piece, hung, left, held: as of with_places_found, lengths in one unit.
     """
-    by = held or 0
 
     def moved(moves: Sequence[float]) -> BentPiece:
         triples = [
@@ -179,22 +169,38 @@ def with_angles_found(
         ]
         return _with_moves(piece, left, triples)
 
+    _, moves = _searched(moved, [_PLACE, _TURN, _TURN] * len(left), piece, hung, held)
+    stepped = [
+        (place, _in_steps(angle), _in_steps(roll))
+        for place, angle, roll in zip(*[iter(moves)] * 3, strict=True)
+    ]
+    return with_places_found(_with_moves(piece, left, stepped), hung, left, held)
+
+
+def _searched(
+    moved: Callable[[Sequence[float]], BentPiece],
+    weights: Sequence[float],
+    piece: BentPiece,
+    hung: HungPiece,
+    held: int | None,
+) -> tuple[list[float], list[float]]:
+    """How a piece is turned about the leg that is held and pushed along it, and the moves of its
+    bends, so that its legs lie best.
+
+    Args: moved, the piece by its moves; weights, of each of these that it is none.
+    """
+
     def errors(values: Sequence[float]) -> list[float]:
         turn, along_leg, *moves = values
         tried = moved(moves)
-        path = _hung_by(_folded(tried), hung, by, turn, along_leg)
-        weights = (_PLACE, _TURN, _TURN) * len(left)
+        path = _hung_by(_folded(tried), hung, held or 0, turn, along_leg)
         kept = (weight * move for weight, move in zip(weights, moves, strict=True))
         start = _at_start(path, hung, piece.diameter)
         return [*_errors(path, hung, piece.diameter), start, _overlap(tried), *kept]
 
-    begin = [0.0] * (2 + 3 * len(left))
+    begin = [0.0] * (2 + len(weights))
     values = least_squares(errors, begin, _rounds(piece, len(begin)))
-    stepped = [
-        (place, _in_steps(angle), _in_steps(roll))
-        for place, angle, roll in zip(*[iter(values[2:])] * 3, strict=True)
-    ]
-    return with_places_found(_with_moves(piece, left, stepped), hung, left, held)
+    return values[:2], values[2:]
 
 
 def _rounds(piece: BentPiece, unknowns: int) -> int:

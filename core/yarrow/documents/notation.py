@@ -165,9 +165,7 @@ def _beginning(words: list[str], forms: Mapping[str, object]) -> tuple[str, list
             rest = rest[1:] if rest[0].lower() in _DEGREE_WORDS else rest
         else:
             degrees = []
-        if degrees and rest and rest[0].lower() in _SIDES:
-            return _TURN, [*degrees, *(word for word in rest if word.lower() != "turn")]
-        if degrees and (not rest or rest[0].lower() in (_TURN, "at")):
+        if degrees and (not rest or rest[0].lower() in (*_SIDES, _TURN, "at")):
             return _TURN, [*degrees, *(word for word in rest if word.lower() != "turn")]
     return _number_first(words, forms)
 

@@ -47,16 +47,22 @@ class ChosenWays:
     without: tuple[tuple[Feed, WallBox], ...]
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, eq=False)
 class _FeedOption:
     """A way that a feed may go: the knockouts at its ends (None: it goes out of the wall there), or
-    none where it has no hole to leave by; what it costs by itself."""
+    none where it has no hole to leave by; what it costs by itself. Known by itself and not by what
+    is in it: what two cost beside each other is remembered."""
 
     feed: Feed
     leaves: tuple[Leaving | None, Leaving | None]
     way: Route | None
     cost: float
     pipework: Pipework | None
+
+    @classmethod
+    def without_a_way(cls, feed: Feed) -> _FeedOption:
+        """Of a feed that has no hole to leave by."""
+        return cls(feed, (None, None), None, _NO_KNOCKOUT, None)
 
     @property
     def boxes(self) -> Iterator[tuple[int, Leaving]]:
@@ -106,7 +112,7 @@ class _WaySearch:
     first: Leavings = field(default_factory=dict)
     work: int = _WORK
     options: dict[int, list[_FeedOption]] = field(default_factory=dict)
-    pairs: dict[tuple[int, int], float] = field(default_factory=dict)
+    pairs: dict[tuple[_FeedOption, _FeedOption], float] = field(default_factory=dict)
 
     def __post_init__(self) -> None:
         self.feeds = tuple(feed for feed in self.wall.feeds if feed.start.place != feed.end.place)
@@ -121,7 +127,7 @@ class _WaySearch:
         for end, leaving in zip(feed.ends, leaves, strict=True):
             box = self.wall.box_of(end)
             if leaving and box and box.kind and not leaving.name:
-                return _FeedOption(feed, (None, None), None, _NO_KNOCKOUT, None)
+                return _FeedOption.without_a_way(feed)
         return self._option(feed, (leaves[0], leaves[1]), 0.0)
 
     def _option(
@@ -171,8 +177,7 @@ class _WaySearch:
                     rather_not = by_one + by_other + _LINE * line
                     found.append(self._option(on_line, (one, other), rather_not))
             found.sort(key=lambda option: option.cost)
-            none = _FeedOption(feed, (None, None), None, _NO_KNOCKOUT, None)
-            self.options[feed.number] = [*found[:_OPTIONS], none]
+            self.options[feed.number] = [*found[:_OPTIONS], _FeedOption.without_a_way(feed)]
         return self.options[feed.number]
 
     def _leaves(self, feed: Feed, end: FeedEnd) -> Iterator[tuple[Leaving | None, float]]:
@@ -215,11 +220,10 @@ class _WaySearch:
 
     def beside(self, one: _FeedOption, other: _FeedOption) -> float:
         """What two ways cost beside each other."""
-        key = (id(one), id(other))
-        if key not in self.pairs:
+        if (one, other) not in self.pairs:
             self.work -= 1
-            self.pairs[key] = self.pairs[key[::-1]] = self._beside(one, other)
-        return self.pairs[key]
+            self.pairs[one, other] = self.pairs[other, one] = self._beside(one, other)
+        return self.pairs[one, other]
 
     def _beside(self, one: _FeedOption, other: _FeedOption) -> float:
         if one.way is None or other.way is None:
@@ -270,7 +274,7 @@ class _WaySearch:
                     break
                 more = cost + option.cost
                 for before in (*chosen, *others):
-                    if self.work <= 0 and (id(option), id(before)) not in self.pairs:
+                    if self.work <= 0 and (option, before) not in self.pairs:
                         return
                     more += self.beside(option, before)
                     if more + least_left[at + 1] >= best_cost - 1e-9:

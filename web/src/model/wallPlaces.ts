@@ -7,7 +7,9 @@ type Side = "left" | "right";
 /** A box on a stud's face, or on the outside of an opening's frame; its height goes to its top. */
 export type PlacedOnWall = { stud: number; beside: string; side: Side; height: number };
 
-type Face = Omit<PlacedOnWall, "height"> & { readonly at: number };
+type PlacedOnFace = Omit<PlacedOnWall, "height">;
+
+type Face = PlacedOnFace & { readonly at: number };
 
 /** What a height is moved by, and dragged to: a step of the tape. */
 export const STEP = { in: 0.5, mm: 10 } as const;
@@ -39,7 +41,7 @@ function facesOf(plan: WallPlan): Face[] {
 }
 
 /** The face that a box whose middle is dragged to a place stands against. */
-export function faceAt(plan: WallPlan, box: Span, middle: number): Omit<PlacedOnWall, "height"> {
+export function faceAt(plan: WallPlan, box: Span, middle: number): PlacedOnFace {
   const half = (box.ends - box.begins) / 2;
   const off = ({ at, side }: Face) => Math.abs(middle - (side === "left" ? at - half : at + half));
   const faces = facesOf(plan);
@@ -48,21 +50,14 @@ export function faceAt(plan: WallPlan, box: Span, middle: number): Omit<PlacedOn
 }
 
 /** The face that a box stands against. */
-export function faceOf(
-  plan: WallPlan,
-  box: Span & { readonly side: string },
-): Omit<PlacedOnWall, "height"> {
+export function faceOf(plan: WallPlan, box: Span & { readonly side: string }): PlacedOnFace {
   const own = box.side === "left" ? box.ends : box.begins;
   const here = ({ at, side }: Face) => side === box.side && Math.abs(at - own) < 1e-6;
   return placedAt(facesOf(plan).find(here) ?? { stud: 1, beside: "", side: "right" });
 }
 
 /** The next face to the left (-1) or the right (1) of one. */
-export function nextFace(
-  plan: WallPlan,
-  from: Omit<PlacedOnWall, "height">,
-  way: number,
-): Omit<PlacedOnWall, "height"> {
+export function nextFace(plan: WallPlan, from: PlacedOnFace, way: number): PlacedOnFace {
   const faces = facesOf(plan);
   const here = faces.findIndex(
     ({ stud, beside, side }) =>
@@ -72,7 +67,7 @@ export function nextFace(
   return next ? placedAt(next) : from;
 }
 
-function placedAt({ stud, beside, side }: Omit<Face, "at">): Omit<PlacedOnWall, "height"> {
+function placedAt({ stud, beside, side }: PlacedOnFace): PlacedOnFace {
   return { stud, beside, side };
 }
 
