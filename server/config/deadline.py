@@ -16,7 +16,7 @@ from django.conf import settings
 from django.db import connection
 from django.http import HttpRequest, HttpResponse
 
-from config.problem_answers import problem_answer
+from api.problem_answers import problem_answer
 
 _LOOKS_EVERY_S = 0.05
 

@@ -8,7 +8,7 @@ from urllib.parse import unquote_plus
 from django.conf import settings
 from django.http import HttpRequest, HttpResponse
 
-from config.problem_answers import problem_answer
+from api.problem_answers import problem_answer
 
 
 def locked_out(

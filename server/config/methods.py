@@ -7,7 +7,7 @@ from collections.abc import Callable
 
 from django.http import HttpRequest, HttpResponse
 
-from config.problem_answers import problem_answer
+from api.problem_answers import problem_answer
 
 _NOT_ALLOWED = 405
 
