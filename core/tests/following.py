@@ -7,7 +7,6 @@ from collections.abc import Sequence
 
 from core.tests.builders import text_of
 from yarrow.benders.bender import Bender, Hook, Reference
-from yarrow.benders.placing import other_end
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.pipe import PipeBend
 from yarrow.measure.tape import read_length
@@ -18,6 +17,7 @@ _PLACE = re.compile(
     r"([A-Z][\w' -]+?) on ([\d/ ]+)"
     r"(?:, (?:hook|former) toward|: the bend begins there and runs toward) the (\w+) of"
 )
+_RUNS = re.compile(r"the bend runs from ([\d/ ]+) to ([\d/ ]+)\.")
 _BEND = re.compile(r"Bend ([\d.]+)°")
 _TURN = re.compile(r"Turn the pipe ([\d.]+)° (clockwise|anticlockwise)")
 _LINE = re.compile(r"The pencil line is (?:([\d.]+)° to|on) the (left|right)")
@@ -42,17 +42,23 @@ def played(steps: Sequence[Step], unit: Unit, bender: Bender) -> list[PipeBend]:
             assert abs((_line_clockwise(step) + upward + 180) % 360 - 180) < 0.02, text_of(step.do)
         in_air = _in_air(step, before=in_air)
         lined = lined or "pencil a line along the top" in text_of(step.do)
-        name, text, hook = _found(_PLACE, step).groups()
         angle = float(_found(_BEND, step)[1])
+        inside = upward + (180.0 if in_air else 0.0)
+        runs = _RUNS.search(text_of(step.do))
+        if runs:
+            ends = [float(read_length(each.strip(), unit).value) for each in runs.groups()]
+            made.append((min(ends), angle, inside))
+            continue
+        name, text, hook = _found(_PLACE, step).groups()
         position = float(read_length(text.strip(), unit).value)
         reference = next(
             r for r in _REFERENCES if bender.mark_name(r) == name[0].lower() + name[1:]
         )
         side: Hook = "start" if hook == "start" else "end"
-        if "runs toward" in text_of(step.do):
-            side = other_end(side)
         length = arc_length(bender.radius, angle)
-        inside = upward + (180.0 if in_air else 0.0)
+        if "begins there and runs toward" in text_of(step.do):
+            made.append((position - (length if side == "start" else 0.0), angle, inside))
+            continue
         made.append((bender.arc_start(position, length, side, reference), angle, inside))
     made.sort()
     before = made[0][2] if made else 0.0

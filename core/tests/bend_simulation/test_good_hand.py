@@ -49,6 +49,18 @@ def first(document: dict[str, Any]) -> tuple[Order, tuple[Mark, ...]]:
     return best_order(piece_of(document)), plan_values(document).marks
 
 
+def heat_form_with_a_front_mark() -> dict[str, Any]:
+    """A form of one's own, worked by a mark that lies 1/2 in before its arc."""
+    return {
+        "kind": "heat",
+        "name": "Form with a mark",
+        "radius": 6.5,
+        "take_up": 7.6575,
+        "hook": 1.5,
+        "heel": 1.5,
+    }
+
+
 def told(order: Order) -> list[tuple[int, str, str]]:
     return [(each.bend + 1, each.stance.place, each.placing.hook) for each in order.bends]
 
@@ -77,6 +89,13 @@ class Cases(unittest.TestCase):
         self.assertEqual((order.flips, order.turns, marks[0].text), (0, 1, "2"))
         printed = plan_values(run(box_offset("start", "7/16"), end(60), method="table"))
         self.assertEqual(printed.marks[0].text, "2")
+
+    def test_where_the_hook_has_no_room_at_the_box_the_arc_begins_at_the_margin(self) -> None:
+        # By hand: the hook of this ratchet takes 3 in, and faces away from a box 2 in off.
+        plan = plan_values(run(box_offset("start", 1), end(60), **RATCHET))
+        self.assertEqual((plan.marks[0].hook, plan.bends[0].arc_start), ("end", 2))
+        wide = plan_values(run({**box_offset("start", 1), "margin": 4}, end(60), **RATCHET))
+        self.assertEqual((wide.marks[0].hook, wide.marks[0].text), ("start", "4"))
 
     def test_a_saddle_is_made_from_its_centre_with_one_flip(self) -> None:
         order, marks = first(run(saddle3(53, "1 3/4"), end(100)))
@@ -316,7 +335,39 @@ class NeverContradicts(unittest.TestCase):
             self.assertEqual(bool(handling.findings), not first_order.works)
 
 
+class WhereItIsMade(unittest.TestCase):
+    def test_a_height_without_a_place_leaves_each_bend_where_a_good_hand_makes_it(self) -> None:
+        walk = (turn("17 1/4"), offset(40, "4 3/8", 30), end(80))
+        for said, heights in ((None, {0.0}), ({"height": 10}, {254.0})):
+            more = {"stance": said} if said else {}
+            order, _ = first(run(*walk, **more))
+            places = {bend: place for bend, place, _ in told(order)}
+            self.assertEqual(places, {1: "floor", 2: "air", 3: "air"})
+            on_floor = {e.stance.height_mm for e in order.bends if e.stance.place == "floor"}
+            self.assertEqual(on_floor, heights)
+
+    def test_a_pipe_longer_than_a_stick_is_drawn_where_its_steps_say(self) -> None:
+        handling = handle_run(read_run(run(turn(40, angle=60), end(100))))
+        (order,) = handling.orders
+        self.assertEqual((order.bends[0].place, order.bends[0].meets), ("air", ()))
+        self.assertIn("In the air", text_of(order.steps[1].do))
+
+
 class Followed(unittest.TestCase):
+    def test_warm_plastic_followed_by_the_words_alone(self) -> None:
+        forms = {"conduit": {"type": "pvc40", "size": "1"}, "bender": "heat-form-us"}
+        own = {**forms, "bender": heat_form_with_a_front_mark(), "way": "mark"}
+        for more in (forms, own):
+            for walk in (
+                (turn(40), end(34)),
+                (turn(40, "out"), turn(50, "left"), end(34)),
+                (offset(30, 8), saddle3(70, 3), turn(60, "out"), end(40)),
+            ):
+                document = run(*walk, **more)
+                self.assert_made(document)
+                words = " ".join(text_of(step.do) for step in plan_values(document).steps)
+                self.assertNotIn("hook", words)
+
     def test_the_steps_make_the_piece_and_never_its_mirror_image(self) -> None:
         for document in random_pieces(7, 60):
             self.assert_made(document)

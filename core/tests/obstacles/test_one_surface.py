@@ -76,6 +76,14 @@ class OneSurface(unittest.TestCase):
         boxed = planned(ledge(40, 4), box("end", "1 7/8"), end(100), stand_off=1)
         self.assertAlmostEqual(underside(boxed, 99.9, 1) + HALF, 4 + 1.875)
 
+    def test_a_leg_after_a_turn_out_is_measured_from_what_the_pipe_ran_along(self) -> None:
+        # By hand: the ledge's top is at 4, the end 30 over it; on the wall itself it is at 30.
+        plan = planned(ledge(40, 4), turn(80, "out"), end(30), stand_off=1)
+        self.assertAlmostEqual(underside(plan, plan.path[-1][0], 1) - HALF, 0, delta=40)
+        self.assertAlmostEqual(plan.path[-1][2] + HALF + 1, 34)
+        flat = planned(turn(80, "out"), end(30), stand_off=1)
+        self.assertAlmostEqual(flat.path[-1][2] + HALF + 1, 30)
+
     def test_what_spacers_carry_over_a_low_ledge_is_less_behind_it(self) -> None:
         plan = planned(ledge(40, "1/2"), ledge(80, 3), end(120), stand_off=1)
         self.assertAlmostEqual(underside(plan, 60, 1), 1)  # straight on, half an inch over it

@@ -92,6 +92,21 @@ class Stances:
         """
         return next((stance for stance in self.takes if stance.place == place), None)
 
+    def at_height(self, height_mm: float) -> Stances:
+        """The same at another height of the pipe over the floor; in the air, where the shoe is as
+        high as its handle is long, as it was.
+
+        Args:
+            height_mm: of the pipe.
+        """
+
+        def own(stance: Stance) -> Stance:
+            return stance if stance.in_air else stance.raised(height_mm)
+
+        usual = own(self.usual)
+        takes = tuple(usual if each.place == usual.place else each for each in self.takes)
+        return replace(self, usual=usual, small=own(self.small), takes=takes)
+
     def of(self, bend: int, angle: float) -> tuple[Stance, ...]:
         """Where a bend may be worked, as a hand does it by habit first; one where it was said.
 

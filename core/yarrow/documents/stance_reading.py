@@ -43,6 +43,8 @@ def read_stances(shape: Mapping[str, Any], kind: str, sums: list[EvaluatedSum]) 
             found = replace(found, picked=picked)
         elif "place" in stance:
             not_taken.append((f"{path}.place", stance["place"]))
+        elif "height" in stance:
+            found = found.at_height(_in_mm(stance["height"], f"{path}.height", sums))
     by_bend: list[tuple[int, Stance]] = []
     for number, stance in enumerate(shape.get("stances", [])):
         path = f"stances[{number}]"
@@ -57,11 +59,11 @@ def read_stances(shape: Mapping[str, Any], kind: str, sums: list[EvaluatedSum]) 
 def _picked(
     found: Stances, shape: Mapping[str, Any], path: str, sums: list[EvaluatedSum]
 ) -> Stance | None:
-    """The one stance that was said; None where none was, or the tool can't be worked there."""
+    """The one place that was said, of this piece or of the bender before; None where none was, or
+    the tool can't be worked there."""
+    stance = found.picked if "height" in shape else None
     if "place" in shape:
         stance = found.at(shape["place"])
-    else:
-        stance = (found.picked or found.usual) if "height" in shape else None
     if stance and "height" in shape:
         return stance.raised(_in_mm(shape["height"], f"{path}.height", sums))
     return stance

@@ -41,7 +41,7 @@ from yarrow.role import Role
 class BoxOffset(OnItsLeg):
     """A line of the walk at its start or its end: ``margin`` of straight pipe is left between the
     pipe's end and the mark of the bend that is nearer to it, so that the hook holds straight pipe
-    and does not spoil the end."""
+    and does not spoil the end; where that is too short for the hook, up to its arc."""
 
     where: Literal["start", "end"]
     rise: Fraction
@@ -95,12 +95,12 @@ class BoxOffset(OnItsLeg):
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """An offset whose first mark (at the end: last) is ``margin`` from the pipe's end, with the
-        hook toward that.
+        hook toward that; where the hook has to face away, its arc is.
 
         Source: docs/geometry.md, the named bends.
         """
         run = self._rise(leg, pipe) / math.tan(math.radians(self.angle))
-        reach = float(self.margin) + pipe.mark_to_arc + tangent_length(pipe.radius, self.angle)
+        reach = pipe.arc_from_end(float(self.margin)) + tangent_length(pipe.radius, self.angle)
         if self.where == "start" or pipe.end is None:
             near = pipe.begins + reach
         else:

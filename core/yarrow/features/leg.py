@@ -35,7 +35,8 @@ class Pipe:
     """What of the pipe decides where vertices lie, in the document's unit: diameter and centreline
     radius; where it begins on the first leg, and how the walk ends (None without one);
     ``stand_off``, by how much spacers or strut hold it off every surface; ``mark_to_arc``, how far
-    a bend's arc lies from its front mark, the hook toward the end that it is near."""
+    a bend's arc lies from its front mark, the hook toward the end that it is near, which takes
+    ``hook`` of straight before that mark; ``heel``, straight that it takes behind an arc."""
 
     diameter: float
     radius: float
@@ -43,14 +44,27 @@ class Pipe:
     end: PipeEnd | None = None
     stand_off: float = 0.0
     mark_to_arc: float = 0.0
+    hook: float = 0.0
+    heel: float = 0.0
 
-    def back_beyond_vertex(self, angle: float) -> float:
+    def arc_from_end(self, margin: float) -> float:
+        """How far from the pipe's end an arc begins beside a margin of straight pipe: the mark is
+        on the margin; where that is too short for the hook, which then faces away, the arc is, with
+        the heel's room at least.
+
+        Args: margin, that is left, in the document's unit. Source: docs/geometry.md, named bends.
+        """
+        return margin + self.mark_to_arc if margin >= self.hook else max(margin, self.heel)
+
+    def back_beyond_vertex(self, angle: float, off: float | None = None) -> float:
         """(D/2 + stand-off) tan(θ/2): how far the surface behind a bend, which its back is on where
         nothing holds it off, lies beyond its centreline vertex, on both legs.
 
-        Args: angle in degrees. Source: docs/geometry.md, where a tape is hooked.
+        Args: angle in degrees; off, what the pipe is off that surface, where that is not its
+        stand-off. Source: docs/geometry.md, where a tape is hooked.
         """
-        return (self.diameter / 2 + self.stand_off) * math.tan(math.radians(angle) / 2)
+        off = self.stand_off if off is None else off
+        return (self.diameter / 2 + off) * math.tan(math.radians(angle) / 2)
 
     def inside_short_of_vertex(self, angle: float) -> float:
         """(D/2) tan(θ/2): how far the inside of a bend lies short of its vertex, on both legs.

@@ -89,7 +89,9 @@ class Turn(OnItsLeg):
 
         Source: docs/geometry.md, where a tape is hooked.
         """
-        back = pipe.back_beyond_vertex(self.angle)
+        # Behind a turn out lies what the pipe ran along, which it may have stepped up on to.
+        off = leg.off_surface(pipe) if self.toward == "out" else pipe.stand_off
+        back = pipe.back_beyond_vertex(self.angle, off)
         inside = pipe.inside_short_of_vertex(self.angle)
         reached = leg.place(float(self.at), self.measured_from)
         place = reached - self._beyond_vertex(pipe)

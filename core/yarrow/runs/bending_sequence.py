@@ -118,7 +118,7 @@ def handle_run(survey: Survey) -> Handling:
     """The handling of a run's piece.
 
     The pipe is simulated as long as it is cut: a longer stick hangs over at its end. What is longer
-    than a stick is bent in parts, so no other order is looked for.
+    than a stick is bent in parts, so no other order is looked for, and nothing is met.
     Source: docs/geometry.md, the half-bent pipe.
     """
     return handle_plan(plan_run(survey))
@@ -148,8 +148,11 @@ def handle_plan(plan: Plan) -> Handling:
         return answered((), (too_many(bends, MOST_SIMULATED),))
     cut = cut_text(placed.pipe.cut_length, run.round_to, run.unit)
     piece = piece_to_bend(placed, placed.pipe, cut)
-    too_long = placed.pipe.cut_length > stick_of(run)
-    found = _with_own(() if too_long else _different(orders(piece)), piece, placed.order)
+    if placed.pipe.cut_length > stick_of(run):
+        # Bent in parts: what the whole of it would meet says nothing.
+        found: tuple[Order, ...] = (replace(placed.order, name="as marked"),)
+    else:
+        found = _with_own(_different(orders(piece)), piece, placed.order)
     handled = tuple(_handling(order, found, piece, plan) for order in found)
     return answered(handled, no_order(found[0], piece))
 
@@ -163,9 +166,8 @@ def as_it_came_out(plan: BuildablePlan, pipe: StraightPipe) -> OrderHandling:
     """
     run, own = plan.resolution.run, plan.placed.order
     piece = piece_to_bend(plan.placed, pipe, cut_text(pipe.cut_length, run.round_to, run.unit))
-    given = [(each.bend, each.placing.hook) for each in own.bends]
-    order = as_given(piece, given) if given else own
     planned = pipe.bends == plan.placed.pipe.bends
+    order = _simulated(own, piece, where_planned=planned) if own.bends else own
     return _handling(order, (order,), piece, plan, planned=planned)
 
 
@@ -182,7 +184,16 @@ def _with_own(found: tuple[Order, ...], piece: PieceToBend, own: Order) -> tuple
     plan that goes by habit or by a picked order has it not."""
     if any(_order_of(order) == _order_of(own) for order in found):
         return found
-    return (*found, as_given(piece, [(each.bend, each.placing.hook) for each in own.bends]))
+    return (*found, _simulated(own, piece, where_planned=True))
+
+
+def _simulated(own: Order, piece: PieceToBend, *, where_planned: bool) -> Order:
+    """The plan's own order with what it meets; each bend where it was planned to be made, if so,
+    else where that is best."""
+    if where_planned:
+        places = tuple((each.bend, each.stance) for each in own.bends)
+        piece = replace(piece, stances=replace(piece.stances, by_bend=places))
+    return as_given(piece, [(each.bend, each.placing.hook) for each in own.bends])
 
 
 def _order_of(order: Order) -> tuple[OrderedBend, ...]:

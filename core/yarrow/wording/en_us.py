@@ -165,7 +165,7 @@ EN_US = {
         "bender's take-up. It has to be {off} longer."
     ),
     "bends-too-close": (
-        "Between bends {one} and {other} there are {room} of straight; this shoe needs {need}: "
+        "Between bends {one} and {other} there are {room} of straight; this bender needs {need}: "
         "{advice}."
     ),
     "stub-too-short": (
@@ -179,6 +179,10 @@ EN_US = {
     "too-close-to-end/heel": (
         "Behind bend {bend} the pipe ends {more} too soon for the heel of this bender. Leave it "
         "{more} longer and cut it after bending."
+    ),
+    "too-close-to-end/form": (
+        "Behind bend {bend} the pipe ends {more} too soon for the form. Leave it {more} longer and "
+        "cut it after bending."
     ),
     "too-close-to-end/hook": (
         "Behind bend {bend} the pipe ends {more} too soon for the hook of this bender. Leave it "
@@ -1041,6 +1045,7 @@ EN_US = {
     "step/warm-mark": (
         "{name!c} on {mark}: the bend begins there and runs toward the {other} of the pipe."
     ),
+    "step/warm-mark/elsewhere": "{name!c} on {mark}: the bend runs from {begins} to {ends}.",
     "step/bend": "Bend {angle}, rather under than over.",
     "step/bend-to": (
         "Bend {angle}, rather under than over: to {to}{clicks}; it springs back to {angle}{known}."
@@ -1055,8 +1060,10 @@ EN_US = {
     "step/half-over": "Turn the pipe half over.",
     "step/turn-clockwise": "Turn the pipe {angle} clockwise, seen from its start: {top}.",
     "step/turn-anticlockwise": "Turn the pipe {angle} anticlockwise, seen from its start: {top}.",
-    "step/top-toward-you": "its top comes toward you, the hook on your right",
-    "step/top-away": "its top goes away from you, the hook on your right",
+    "step/top-toward-you/hook": "its top comes toward you, the hook on your right",
+    "step/top-toward-you/start": "its top comes toward you, its start on your left",
+    "step/top-away/hook": "its top goes away from you, the hook on your right",
+    "step/top-away/start": "its top goes away from you, its start on your left",
     "step/flip": "Carry the pipe round, end for end.",
     "step/bender-round": "Turn the bender round: the pipe stays where it lies.",
     "stance/floor": "On the floor, foot on the heel.",
@@ -1109,8 +1116,8 @@ EN_US = {
     "check/plumb": "The leg plumb when the last is level.",
     "check/rises": "With one leg level the other rises {rise} over {over} of its length.",
     "caution/marking": (
-        "Mark all the way round, so that no mark is lost in the shoe: in pencil where the pipe "
-        "stays in sight, since ink bleeds through paint."
+        "Mark all the way round, so that no mark is hidden as it is bent: in pencil where the "
+        "pipe stays in sight, since ink bleeds through paint."
     ),
     "caution/hand": "Gloves on; fingers away from shoe and roller.",
     "caution/ratchet": (
@@ -1134,9 +1141,9 @@ EN_US = {
     "candidate/too-long": "Takes {room}: {long} too long.",
     "candidate/begins-before": "Would begin {behind} before what comes before it has ended.",
     "candidate/runs-into-end": "Would run {beyond} into the end of this leg.",
-    "candidate/shoe-between": "The shoe needs {more} more between its bends.",
-    "candidate/leaves-before": "Leaves {left} before it; the shoe needs {needs}.",
-    "candidate/leaves-after": "Leaves {left} after it; the shoe needs {needs}.",
+    "candidate/shoe-between": "The bender needs {more} more between its bends.",
+    "candidate/leaves-before": "Leaves {left} before it; the bender needs {needs}.",
+    "candidate/leaves-after": "Leaves {left} after it; the bender needs {needs}.",
     "candidate/fewest-degrees": "The fewest degrees: this run is at its limit.",
     "candidate/over-both": "One over both: {bends} bends, {degrees} in all.",
     "candidate/usual": "The usual for this, and it fits.",

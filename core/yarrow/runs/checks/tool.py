@@ -78,7 +78,7 @@ def _out_of_proportion(run: ResolvedRun, words: LengthFormatter) -> list[Finding
 
     room, blocks = limits().room_height, limits().highest_blocks
     long = compared(FindingCode.HANDLE_TOO_LONG, run.stances.usual.handle_mm, room, "stance.handle")
-    places = [(run.stances.picked, "stance.height")]
+    places = [(run.stances.picked or run.stances.usual, "stance.height")]
     places += [
         (stance, f"stances[{number}].height")
         for number, (_, stance) in enumerate(run.stances.by_bend)
@@ -86,7 +86,7 @@ def _out_of_proportion(run: ResolvedRun, words: LengthFormatter) -> list[Finding
     high = (
         compared(FindingCode.BLOCKS_TOO_HIGH, stance.height_mm, blocks, path)
         for stance, path in places
-        if stance and stance.place in ("blocks", "floor")
+        if stance.place in ("blocks", "floor")
     )
     return [*long, *(finding for each in high for finding in each)]
 
@@ -225,6 +225,9 @@ def _near_start(placed: PlacedPipe, bend: int, has: float, need: float) -> Findi
 
 def _tight_after(placed: PlacedPipe, bend: int) -> Finding:
     words, placing = placed.words, placed.placings[bend]
+    variant = "heel" if placing.hook == "start" else "hook"
+    if placed.run.bender.traits.warms:
+        variant = "form"
     last = len(placed.run.walk) - 1
     short = placing.short_after
     if bend == len(placed.pipe.bends) - 1:
@@ -236,5 +239,5 @@ def _tight_after(placed: PlacedPipe, bend: int) -> Finding:
         placed.field(last),
         (bend,),
         placed.move(last, short),
-        variant="heel" if placing.hook == "start" else "hook",
+        variant=variant,
     )

@@ -59,7 +59,7 @@ def steps(
         mark, bend, row = marks[each.bend], piece.pipe.bends[each.bend], rows[each.bend]
         parts = [
             *_where(piece, each, before),
-            *((_turn(each),) if before else ()),
+            *((_turn(each, hooked=not piece.bender.traits.warms),) if before else ()),
             *_set_up(piece.bender, mark, bend, row, piece.words),
             *((_line(normalised(turned)),) if lined and before else ()),
             _bend(piece.bender, bend, row, first=before is None),
@@ -140,8 +140,11 @@ def _set_up(
     }
     if bender.traits.warms:
         warm = {"begins": row.warm_from, "ends": row.warm_to}
-        toward = {**at, "other": Phrase(f"pipe-end/{other_end(mark.hook)}")}
-        return Phrase("step/warm", warm), Phrase("step/warm-mark", toward)
+        if mark.reference == "former":
+            toward = {**at, "other": Phrase(f"pipe-end/{other_end(mark.hook)}")}
+            return Phrase("step/warm", warm), Phrase("step/warm-mark", toward)
+        arc = {**at, "begins": row.start_of_bend, "ends": row.end_of_bend}
+        return Phrase("step/warm", warm), Phrase("step/warm-mark/elsewhere", arc)
     deduct = _deduct(bender, mark, bend, words)
     if bender.follows_chart:
         chart: dict[str, Value] = {
@@ -188,18 +191,19 @@ def _bend(bender: Bender, bend: PipeBend, row: Working, *, first: bool) -> Phras
     return Phrase("step/bend-to", values)
 
 
-def _turn(each: Handled) -> Phrase:
+def _turn(each: Handled, *, hooked: bool) -> Phrase:
     """How the pipe is turned since the last bend: as seen from its start, and by who stands with
-    the hook on the right."""
+    the hook on the right; where nothing is hooked, with the pipe's start on the left."""
     if abs(each.turned) < SAME_PLANE:
         return Phrase("step/stays")
     if _opposite(each.turned):
         return Phrase("step/half-over")
     way = "clockwise" if each.turned > 0 else "anticlockwise"
-    comes = (each.turned > 0) == (each.placing.hook == "end")
+    comes = (each.turned > 0) == (not hooked or each.placing.hook == "end")
+    seen = "hook" if hooked else "start"
     values: dict[str, Value] = {
         "angle": angle(abs(each.turned)),
-        "top": Phrase(f"step/top-{'toward-you' if comes else 'away'}"),
+        "top": Phrase(f"step/top-{'toward-you' if comes else 'away'}/{seen}"),
     }
     return Phrase(f"step/turn-{way}", values)
 

@@ -85,6 +85,8 @@ def pipe_of(run: RunSetup, end: PipeEnd | None) -> Pipe:
         end,
         float(run.stand_off),
         run.bender.arc_behind_front,
+        run.bender.hook,
+        run.bender.heel,
     )
 
 
