@@ -153,6 +153,20 @@ class Closed(unittest.TestCase):
         self.assertEqual([piece.whole for piece in both.pieces], [True, False])
         self.assertIn("three-piece coupling", " ".join(EN_US.text(m.what) for m in both.materials))
 
+    def test_a_union_is_measured_by_its_own_ends_and_told(self) -> None:
+        # By hand: the start's thread, and what the union takes beyond its near end; the far end
+        # lies where it was measured, a union's half inch and two threads behind the near one.
+        for to, wanted in (("near", 100 + 2 * THREAD), ("far", 100 - 0.5)):
+            places = [{"at": 100, "to": to}]
+            both = made(end(200, fitting="hub"), joints={"places": places}, **HUB)
+            self.assertEqual(taken(both).by, "union")
+            self.assertAlmostEqual(both.pieces[0].plan.cut_length, wanted, places=3)
+            said = [EN_US.text(each.phrase) for each in both.findings]
+            self.assertTrue(any(f"its {to} end is where you measured" in text for text in said))
+        box_off = {"places": [{"at": 100, "to": "near"}], "ends": {"end": "comes-off"}}
+        ordinary = made(end(200, fitting="hub"), joints=box_off, **HUB)
+        self.assertEqual([str(each.code) for each in ordinary.findings], [])
+
     def test_yarrow_takes_what_works_for_the_least(self) -> None:
         both = made(end(200, fitting="hub"), **HUB)
         self.assertEqual((codes(both), taken(both).by), ([], "union"))

@@ -136,12 +136,22 @@ class Ticks(unittest.TestCase):
         )
         first = work(*walk, **more)
         self.assertEqual(asked(first)["Cut threads have zinc on"], 1)
-        self.assertEqual(asked(first)["Every joint has its turns"], 3)
+        self.assertEqual(asked(first)["Every threaded joint has its turns"], 3)
         done = [item["id"] for item in first["items"] if item["kind"] in ("zinc", "join")]
         after = asked(work(*walk, **more, done=done))
         self.assertEqual(after["Cut threads have zinc on"], 0)
-        self.assertEqual(after["Every joint has its turns"], 1)
+        self.assertEqual(after["Every threaded joint has its turns"], 1)
         self.assertEqual(after["It is labelled"], 1)
+
+    def test_thin_wall_and_plastic_have_neither_turns_nor_oil(self) -> None:
+        plastic = {"conduit": {"type": "pvc40", "size": "1"}, "bender": "heat-form-us"}
+        for more, joint in (({}, "in up to its stop"), (plastic, "glued up to its stop")):
+            found = work(end(200), **more)
+            points = [point["name"] for point in found["inspection"]]
+            self.assertTrue(any(joint in each for each in points), points)
+            self.assertFalse(any("turns" in each for each in points))
+            self.assertNotIn("oil", " ".join(item["do"] for item in found["items"]))
+        self.assertIn("oil", " ".join(item["do"] for item in work(end(200), **RIGID)["items"]))
 
     def test_every_item_has_an_id_of_its_own(self) -> None:
         found = work(end(500, fitting="hub"), **RIGID, **HUB)

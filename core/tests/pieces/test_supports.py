@@ -14,6 +14,7 @@ from yarrow import pieces_values
 from yarrow.catalog.supports import support_rule
 from yarrow.catalog.tables import conduits
 from yarrow.pieces.piece_plan import PiecesOfRun, Supports
+from yarrow.wording.wording import EN_GB
 
 
 def held(document: dict[str, Any]) -> Supports:
@@ -141,6 +142,23 @@ class Materials(unittest.TestCase):
                 ("material/zinc-and-oil", 1),
             ],
         )
+
+    def test_one_thing_is_on_one_line(self) -> None:
+        steel = {"conduit": {"type": "steel", "size": "20"}, "bender": "bench-steel-20"}
+        for start, finish, wanted in (
+            ("coupling", "coupling_middle", {"coupler, 20": 3}),
+            ("bush_coupling", "open", {"coupler, 20": 2, "bush, 20": 1}),
+            ("lock_rings", "open", {"coupler, 20": 1, "lock ring, 20": 2, "bush, 20": 1}),
+        ):
+            joints = {"ends": {"start": "comes-off"}, "places": [{"at": 2500}]}
+            document = metric(
+                end(5000, fitting=finish), start={"kind": start}, joints=joints, **steel
+            )
+            materials = pieces_values(document).materials
+            found = {EN_GB.text(each.what): each.count for each in materials}
+            sized = {what: number for what, number in found.items() if what.endswith(", 20")}
+            sized.pop("saddle with its screws, 20", None)
+            self.assertEqual(sized, wanted)
 
 
 if __name__ == "__main__":

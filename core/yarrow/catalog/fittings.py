@@ -18,12 +18,23 @@ from yarrow.measure.units import Unit, convert
 
 
 @dataclass(frozen=True, slots=True)
+class Brought:
+    """What is brought for a fitting: so many of a ``coupling`` of the catalogue ("usual": the
+    conduit's), or of something by its name in either country."""
+
+    coupling: str = ""
+    name: str = ""
+    name_uk: str = ""
+    count: int = 1
+
+
+@dataclass(frozen=True, slots=True)
 class Fitting:
     """A fitting of the catalogue. ``takes_in`` are the joints whose pipe goes beyond its face by
     their thread or socket; ``screwed_into``: threaded pipe is turned into it. ``coupling`` is what
     of the conduit's usual coupling the tape is held to (empty: there is none); ``beyond_mm`` is how
     far pipe goes beyond the face, up to an outside diameter. ``name_uk`` is empty where both
-    countries call it the same."""
+    countries call it the same; ``brings`` is what is brought for it, where that is not itself."""
 
     kind: str
     name: str
@@ -35,6 +46,7 @@ class Fitting:
     beyond_mm: tuple[tuple[float, float], ...] = ()
     source: str = ""
     name_uk: str = ""
+    brings: tuple[Brought, ...] = ()
 
     @property
     def british_name(self) -> str:
@@ -70,6 +82,7 @@ def fittings() -> dict[str, Fitting]:
             beyond_mm=tuple((float(most), float(mm)) for most, mm in row.get("beyond_mm", [])),
             source=row.get("source", ""),
             name_uk=row.get("name_uk", ""),
+            brings=tuple(Brought(**each) for each in row.get("brings", [])),
         )
         for kind, row in toml("fittings").items()
     }

@@ -95,6 +95,7 @@ class FindingCode(StrEnum):
     JOINT_IN_REACH = "joint-in-reach", "warning"
     JOINT_IN_HOLE = "joint-in-hole", "error"
     JOINTS_TOO_CLOSE = "joints-too-close", "error"
+    JOINT_CLOSES_THE_RUN = "joint-closes-the-run", "note"
     PIECE_TOO_LONG = "piece-too-long", "error"
     CANNOT_BE_TURNED = "cannot-be-turned", "warning"
     BOX_CANNOT_BE_TURNED = "box-cannot-be-turned", "warning"

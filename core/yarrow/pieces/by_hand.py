@@ -3,8 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 from itertools import pairwise
+from typing import NamedTuple
 
+from yarrow.catalog.couplings import Coupling
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
 from yarrow.pieces.places import JointRoom, RunToPart, TapedLeg, hidden, reach_of, taped_legs
@@ -12,16 +15,29 @@ from yarrow.runs.model.lines import labelled_line
 from yarrow.runs.model.run import JointPlace
 from yarrow.wording.phrase import Phrase, Value, count
 
+_SAME = 1e-6
+"""Lengths that come of rounding: one joint."""
+
+
+class ClosedBy(NamedTuple):
+    """The coupling that closes a run at a joint whose middle would be at ``middle`` with the run's
+    own."""
+
+    middle: float
+    coupling: Coupling
+
 
 def joints_by_hand(
-    parted: RunToPart, rooms: Sequence[JointRoom]
+    parted: RunToPart, rooms: Sequence[JointRoom], closed: ClosedBy | None = None
 ) -> tuple[tuple[float, ...], tuple[Finding, ...]]:
     """The middles of the joints that somebody put, on the run before it is bent, and what is wrong
-    with them; those that have no place on the pipe are left out.
+    with them; those that have no place on the pipe are left out. What closes the run at one of them
+    is measured by its own ends, and told.
 
     Args:
         parted: the run, with the places that were said.
         rooms: where a joint may be.
+        closed: by another coupling than its own, if it is.
     """
     places: list[float] = []
     findings: list[Finding] = []
@@ -34,13 +50,16 @@ def joints_by_hand(
             findings.append(Finding(FindingCode.JOINT_OFF_THE_RUN, values, path=f"{path}.leg"))
             continue
         leg = legs[each.leg]
-        middle = _middle(each, parted)
-        place = leg.place(middle)
-        if place is None:
-            findings.append(_no_straight(parted, rooms, leg, each, number))
+        own, joint = parted, leg.place(_middle(each, parted))
+        if closed and joint is not None and abs(joint - closed.middle) < _SAME:
+            parted_so = replace(parted, coupling=closed.coupling)
+            findings.append(_closes(parted, parted_so, each, number))
+            own, joint = parted_so, leg.place(_middle(each, parted_so))
+        if joint is None:
+            findings.append(_no_straight(own, rooms, leg, each, number))
             continue
-        places.append(place)
-        findings += _in_the_way(parted, rooms, leg, each, number, place)
+        places.append(joint)
+        findings += _in_the_way(own, rooms, leg, each, number, joint)
     order = sorted(places)
     apart = parted.coupling.length
     for before, after in pairwise(order):
@@ -49,6 +68,18 @@ def joints_by_hand(
             findings.append(Finding(FindingCode.JOINTS_TOO_CLOSE, needed, path="joints.places"))
             order.remove(after)
     return tuple(order), tuple(findings)
+
+
+def _closes(parted: RunToPart, closing: RunToPart, each: JointPlace, number: int) -> Finding:
+    """That another coupling is there, as the run is closed at this joint."""
+    values: dict[str, Value] = {
+        "joint": count(number + 1),
+        "coupling": closing.coupling.of.name,
+        "own": parted.coupling.of.name,
+        "length": parted.words.measured(closing.coupling.length),
+        "measured": Phrase(f"joint-to/{each.to}"),
+    }
+    return Finding(FindingCode.JOINT_CLOSES_THE_RUN, values, path=f"joints.places[{number}].to")
 
 
 def _middle(each: JointPlace, parted: RunToPart) -> float:

@@ -2,10 +2,26 @@
 
 from __future__ import annotations
 
-from yarrow.catalog.fittings import fittings
+from collections import Counter
+
+from yarrow.catalog.couplings import couplings, usual_coupling
+from yarrow.catalog.fittings import Brought, Fitting, fittings
+from yarrow.catalog.tables import Conduit
 from yarrow.pieces.piece_plan import Joint, Material, PieceOfRun, Supports
 from yarrow.pieces.places import RunToPart
 from yarrow.wording.phrase import Phrase, Value, by_country
+
+
+def _brought(fitting: Fitting, conduit: Conduit) -> Counter[tuple[str, str]]:
+    """What is brought for a fitting, by its names in either country."""
+    found: Counter[tuple[str, str]] = Counter()
+    for each in fitting.brings or (Brought(name=fitting.name, name_uk=fitting.name_uk),):
+        us, uk = each.name, each.name_uk or each.name
+        if each.coupling:
+            kind = usual_coupling(conduit) if each.coupling == "usual" else each.coupling
+            us = uk = couplings()[kind].name
+        found[us, uk] += each.count
+    return found
 
 
 def materials_of(
@@ -29,20 +45,17 @@ def materials_of(
         "conduit": run.conduit.name,
     }
     lines = [Material(Phrase("material/sticks", stick), len(pieces))]
-    couplings = [joint.coupling_name for joint in joints]
-    for coupling in dict.fromkeys(couplings):
-        name = {"what": coupling, "size": size}
-        lines.append(Material(Phrase("material/sized", name), couplings.count(coupling)))
+    names = Counter((joint.coupling_name, joint.coupling_name) for joint in joints)
     end = parted.layout.pipe.end
     own = (run.start.own, end.own if end else "")
-    names = [
-        (mine, mine) if mine else (fittings()[kind].name, fittings()[kind].british_name)
-        for kind, mine in zip(ends, own, strict=True)
-        if kind != "open" or mine
-    ]
-    for us, uk in dict.fromkeys(names):
+    for kind, mine in zip(ends, own, strict=True):
+        if mine:
+            names[mine, mine] += 1
+        elif kind != "open":
+            names += _brought(fittings()[kind], run.conduit)
+    for (us, uk), number in names.items():
         fitting: dict[str, Value] = {"what": by_country(us, uk), "size": size}
-        lines.append(Material(Phrase("material/sized", fitting), names.count((us, uk))))
+        lines.append(Material(Phrase("material/sized", fitting), number))
     lines.append(Material(Phrase("material/straps", {"size": size}), len(supports.straps)))
     if threads:
         lines.append(Material(Phrase("material/zinc-and-oil"), 1))

@@ -28,13 +28,25 @@ _TWO = frozenset({"step/join", "step/close", "step/lift", "step/away"})
 """Work that one holds for while the other does it."""
 
 _ASKED: tuple[tuple[str, tuple[str, ...]], ...] = (
-    ("turns", ("join", "close")),
-    ("reamed", ("ream",)),
-    ("zinc", ("zinc",)),
-    ("supports", ("straps",)),
-    ("label", ("label",)),
+    (
+        "turns",
+        (
+            "step/join-wind",
+            "step/into-fitting",
+            "step/close-box-off",
+            "step/close-wind-back",
+            "step/close-union",
+            "step/close-running-coupler",
+        ),
+    ),
+    ("stops", ("step/join-push", "step/close-threadless-coupling")),
+    ("glued", ("step/join-glue",)),
+    ("reamed", ("work/ream-do", "work/ream-do/oil")),
+    ("zinc", ("work/zinc-do",)),
+    ("supports", ("work/straps-do",)),
+    ("label", ("work/label-do",)),
 )
-"""What an inspector asks, and the kinds of items that answer it."""
+"""What an inspector asks, and by what is done the items that answer it."""
 
 
 def order_of_work(survey: Survey) -> OrderOfWork:
@@ -61,12 +73,18 @@ def order_of_work(survey: Survey) -> OrderOfWork:
 
 def _inspection(items: Sequence[WorkItem]) -> tuple[InspectionPoint, ...]:
     found = []
-    for name, kinds in _ASKED:
-        rests_on = [item for item in items if item.kind in kinds]
+    for name, done in _ASKED:
+        rests_on = [item for item in items if _first(item.do).key in done]
         if rests_on:
             waiting = sum(not item.done for item in rests_on)
             found.append(InspectionPoint(Phrase(f"inspect/{name}"), len(rests_on), waiting))
     return tuple(found)
+
+
+def _first(phrase: Phrase) -> Phrase:
+    """The first of sentences that are said in turn."""
+    parts = phrase.values.get("parts")
+    return parts[0] if isinstance(parts, tuple) and isinstance(parts[0], Phrase) else phrase
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,7 +141,9 @@ class _Work:
                 step = self._offered_up(step)
             yield self._step(piece.number, step)
             if step.title.key == "step/cut":
-                yield self._item(piece.number, "ream", Phrase("work/ream-do"))
+                threaded = self.run.conduit.joint == "threaded"
+                ream = Phrase("work/ream-do/oil" if threaded else "work/ream-do")
+                yield self._item(piece.number, "ream", ream)
         for step in piece.after:
             yield self._step(piece.number, step)
 

@@ -11,6 +11,7 @@ from yarrow.catalog.couplings import couplings, usual_coupling
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, errors_of, gravest_first
 from yarrow.measure.units import convert
+from yarrow.pieces.by_hand import ClosedBy, joints_by_hand
 from yarrow.pieces.getting_in.closings.closing import RunToClose
 from yarrow.pieces.getting_in.joining import Hanging
 from yarrow.pieces.getting_in.ways import (
@@ -127,24 +128,26 @@ def _part(plan: Plan, joints: Joints) -> PartedRun | tuple[Finding, ...]:
     printed = plan.resolution.run.method == "table"
     exact = (Finding(FindingCode.PIECES_ARE_EXACT, path="method"),) if printed else ()
     taken, troubles = parting.taken(joints, rooms, ways)
-    findings = (*exact, *troubles)
     if taken is None:
-        return (*findings, _no_room(parting.parted, rooms))
+        return (*exact, *troubles, _no_room(parting.parted, rooms))
     hung = Hung.of(parting, RunToClose(parting.parted, taken, joints.ends, rooms), joints)
+    findings = (*exact, *(troubles if hung.placed is None else hung.placed))
     return PartedRun(parting, rooms, ways, taken, hung, findings, plan.findings)
 
 
 @dataclass(frozen=True, slots=True)
 class Hung:
     """A parted run as it is got in: ``by`` which way (None: nothing has to be said of it, or there
-    is none), those that are ``shown``, what is wrong; its ``parting`` with what closes it, and the
-    ``middles`` of its joints then."""
+    is none), those that are ``shown``, what is wrong; its ``parting`` with what closes it, the
+    ``middles`` of its joints then, and what is found of those that somebody ``placed``, where
+    another coupling closes one of them."""
 
     parting: Parting
     middles: Middles
     by: WayToGetIn | None = None
     shown: tuple[WayToGetIn, ...] = ()
     findings: tuple[Finding, ...] = ()
+    placed: tuple[Finding, ...] | None = None
 
     @classmethod
     def of(cls, parting: Parting, run: RunToClose, joints: Joints) -> Hung:
@@ -163,9 +166,17 @@ class Hung:
         shown = of_each_kind(ways, by)
         if by is None:
             return cls(parting, run.middles, None, shown, findings)
-        middles = run.middles if joints.places else parting.moved_on(by, run.rooms)
+        placed = None
+        if not joints.places:
+            middles = parting.moved_on(by, run.rooms)
+        elif by.offer.coupling is None:
+            middles = run.middles
+        else:
+            conduit, unit = parting.parted.run.conduit, parting.parted.run.unit
+            closed = ClosedBy(run.middles[by.offer.at - 1], by.offer.coupling.on(conduit, unit))
+            middles, placed = joints_by_hand(parting.parted, run.rooms, closed)
         moved = replace(by, offer=replace(by.offer, middles=middles))
-        return cls(parting.closed(moved), middles, by, shown, findings)
+        return cls(parting.closed(moved), middles, by, shown, findings, placed)
 
 
 def _may_lie(parted: RunToPart, rooms: Sequence[JointRoom]) -> tuple[JointMayLie, ...]:

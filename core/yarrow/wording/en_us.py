@@ -282,6 +282,13 @@ EN_US = {
     ),
     "joint-in-hole": "The coupling of joint {joint} would be in the hole of {line}.",
     "joints-too-close": "Two joints lie closer than a coupling is long, {apart}.",
+    "joint-closes-the-run": (
+        "The run is closed at joint {joint}: a {coupling} is there in place of a {own}. It is "
+        "{length} long, and its {measured} is where you measured."
+    ),
+    "joint-to/near": "near end",
+    "joint-to/middle": "middle",
+    "joint-to/far": "far end",
     "piece-too-long": "Piece {piece} is {over} longer than a stick of {stick}. Put a joint in it.",
     "piece-cannot-be-bent": (
         "No order makes piece {piece} as it is. Put a joint between its bends, or let Yarrow say "
@@ -502,7 +509,8 @@ EN_US = {
     "work/straps-check": "None on a coupling, none in a bend; the pipe does not move.",
     "work/straps-caution": "Look for what runs in the wall before you drill.",
     "work/ream": "Ream",
-    "work/ream-do": "Ream every end that was cut, inside, and drain the oil.",
+    "work/ream-do": "Ream every end that was cut, inside.",
+    "work/ream-do/oil": "Ream every end that was cut, inside, and drain the oil.",
     "work/ream-check": "A finger finds no edge.",
     "work/ream-caution": "A burr cuts fingers as well as wire.",
     "work/zinc": "Zinc",
@@ -548,7 +556,9 @@ EN_US = {
     "takes-up/threadless-coupling": (
         "What is off comes out in how deep the pipe sits: no more than {open}, half of it a side."
     ),
-    "inspect/turns": "Every joint has its turns",
+    "inspect/turns": "Every threaded joint has its turns",
+    "inspect/stops": "Every joint is in up to its stop, and tight",
+    "inspect/glued": "Every joint is glued up to its stop",
     "inspect/reamed": "Every cut is reamed",
     "inspect/zinc": "Cut threads have zinc on",
     "inspect/supports": "Supports are where the rule wants them",

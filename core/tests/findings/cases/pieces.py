@@ -85,6 +85,25 @@ CASES: dict[str, Case] = {
         "",
         ("joints.places[0].at", "58 1/2"),
     ),
+    "joint-closes-the-run": Case(
+        lambda: (
+            pieces_values(
+                run(
+                    end(200, fitting="hub"),
+                    start={"kind": "hub"},
+                    joints={"places": [{"at": 100, "to": "near"}]},
+                    **RIGID,
+                )
+            ).findings
+        ),
+        "note",
+        "joints.places[0].to",
+        None,
+        (),
+        "1 1 9/16",
+        "",
+        None,
+    ),
     "cannot-be-turned": Case(
         lambda: pieces_values(run(turn(30), end(40), start={"kind": "hub"}, **RIGID)).findings,
         "warning",
