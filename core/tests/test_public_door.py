@@ -97,7 +97,8 @@ class PublicDoor(unittest.TestCase):
             | written
             | {
                 "can_be_made",
-                "stock_of_runs",
+                "stock_of_taken",
+                "taken_by_run",
                 "cut_of_job",
                 "materials_of_job",
                 "plan_in_pieces",

@@ -25,7 +25,12 @@ from yarrow.documents.converting import convert_document
 from yarrow.documents.errors import DocumentError, TableError
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.fittings_file import read_fittings
-from yarrow.documents.job_stock import StockOfConduit, stock_of_runs
+from yarrow.documents.job_stock import (
+    StockOfConduit,
+    TakenByRun,
+    stock_of_taken,
+    taken_by_run,
+)
 from yarrow.documents.notation import typed_line
 from yarrow.documents.quick_bend import quick_bend
 from yarrow.documents.run_file import read_run
@@ -77,6 +82,7 @@ __all__ = [
     "DocumentError",
     "StockOfConduit",
     "TableError",
+    "TakenByRun",
     "Written",
     "after_cutting",
     "bench",
@@ -123,7 +129,8 @@ __all__ = [
     "site_to_geojson",
     "site_values",
     "sitebox",
-    "stock_of_runs",
+    "stock_of_taken",
+    "taken_by_run",
     "wall",
     "wall_values",
     "wires",

@@ -11,6 +11,7 @@ from ninja import NinjaAPI, Schema
 from ninja.errors import AuthenticationError, HttpError, Throttled, ValidationError
 
 from api.failures import failed
+from jobs.taken import StillWorkingOut
 from versions.services import TooLong, VersionConflict
 from yarrow.documents.errors import DocumentError, TableError
 
@@ -99,6 +100,10 @@ def handle_problems(api: NinjaAPI) -> None:
     def too_long(request: HttpRequest, error: TooLong) -> HttpResponse:
         message = f"This is longer than one may be: {error.expected}."
         return answer(request, 413, "too-large", message)
+
+    @api.exception_handler(StillWorkingOut)
+    def working(request: HttpRequest, error: StillWorkingOut) -> HttpResponse:
+        return answer(request, 503, "still-working", str(error))
 
     @api.exception_handler(TableError)
     def unreadable_rows(request: HttpRequest, error: TableError) -> HttpResponse:

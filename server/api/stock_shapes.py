@@ -67,9 +67,11 @@ class JobCuts(Schema):
 
 
 class CutsOfJob(Schema):
-    """A job's cut lists, a conduit each; ``bent`` are the runs that were cut long since, ``spare``
-    is what lies there and no run takes."""
+    """A job's cut lists, a conduit each, once all of its ``runs`` are ``worked_out``; ``bent`` are
+    the runs that were cut long since, ``spare`` is what lies there and no run takes."""
 
+    runs: int
+    worked_out: int
     conduits: list[JobCuts]
     bent: int
     spare: list[MaterialOfJob]

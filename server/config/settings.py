@@ -66,6 +66,15 @@ DATABASES = {
         "CONN_HEALTH_CHECKS": True,
     }
 }
+CACHES = {
+    "default": {"BACKEND": "django.core.cache.backends.locmem.LocMemCache"},
+    # What runs take for a job's cut list, for all processes. See jobs/taken.py.
+    "worked_out": {
+        "BACKEND": "django.core.cache.backends.db.DatabaseCache",
+        "LOCATION": "worked_out",
+        "OPTIONS": {"MAX_ENTRIES": 100_000},
+    },
+}
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 
 AUTH_USER_MODEL = "accounts.Member"

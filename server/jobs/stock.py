@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Any
 
@@ -13,6 +12,7 @@ import yarrow
 from accounts.models import Member
 from jobs.models import Job, JobStock, Run
 from jobs.policy import jobs_for, stocks_for
+from jobs.taken import StillWorkingOut, taken_by_runs
 from versions import services as versions
 from versions.changes import Changes
 
@@ -73,10 +73,10 @@ def cut_now(
 ) -> JobStock:
     """The job's cut list was cut: offcuts that it took are gone, what is worth keeping is there.
 
-    Raises: as save_stock.
+    Raises: as save_stock; StillWorkingOut.
     """
     job = jobs_for(member).get(id=job_id)
-    lists, _ = cuts_of(job, document, seconds)
+    lists = cuts_of(job, document, seconds).complete()
     cut = [(each.of.type, each.of.size, each.cuts) for each in lists if each.cuts]
     return save_stock(member, job_id, yarrow.after_cutting(document, cut), base_version)
 
@@ -91,26 +91,40 @@ class CutOfConduit:
     materials: list[dict[str, Any]]
 
 
-def cuts_of(
-    job: Job, stock: dict[str, Any], seconds: float = 0.0
-) -> tuple[list[CutOfConduit], list[dict[str, Any]]]:
-    """What a job is cut from, conduit by conduit, and what lies there that no run takes.
+@dataclass(frozen=True, slots=True)
+class CutsOfRuns:
+    """What a job is cut from, conduit by conduit, and what lies there that no run takes; nothing
+    until all of its ``runs`` are ``worked_out``."""
+
+    runs: int
+    worked_out: int
+    lists: list[CutOfConduit]
+    spare: list[dict[str, Any]]
+
+    def complete(self) -> list[CutOfConduit]:
+        """The lists of all runs. Raises: StillWorkingOut."""
+        if self.worked_out < self.runs:
+            raise StillWorkingOut(self.worked_out, self.runs)
+        return self.lists
+
+
+def cuts_of(job: Job, stock: dict[str, Any], seconds: float = 0.0) -> CutsOfRuns:
+    """What those runs of a job are cut from that are not bent yet.
 
     Args: stock, ``yarrow.jobstock/1``; seconds, that looking for fewer sticks may take.
     Raises: DocumentError, with the place in the stock.
     """
-    taken = wanted(job)
-    held = yarrow.materials_of_job(taken, stock)
-    found = []
-    for each, materials in zip(taken, held["by_conduit"], strict=True):
+    rows = Run.objects.filter(job=job, removed_at=None).exclude(stage__in=CUT)
+    documents = list(rows.order_by("name", "id").values_list("document", flat=True))
+    by_run = taken_by_runs(job, documents)
+    if not by_run.complete:
+        return CutsOfRuns(len(documents), by_run.worked_out, [], [])
+    names = (str(document.get("name", "")) for document in documents)
+    wanted = yarrow.stock_of_taken(zip(names, by_run.taken, strict=True), job.unit)
+    held = yarrow.materials_of_job(wanted, stock)
+    lists = []
+    for each, materials in zip(wanted, held["by_conduit"], strict=True):
         there = bool(each.document["pieces"])
         cuts = yarrow.cut_of_job(each, stock, job.rulebook, seconds) if there else None
-        found.append(CutOfConduit(each, cuts, materials))
-    return found, held["spare"]
-
-
-def wanted(job: Job) -> Sequence[yarrow.StockOfConduit]:
-    """What the runs of a job take that are not bent yet, by conduit."""
-    runs = Run.objects.filter(job=job, removed_at=None).exclude(stage__in=CUT)
-    documents = list(runs.order_by("name", "id").values_list("document", flat=True))
-    return yarrow.stock_of_runs(documents, job.unit, job.wording)
+        lists.append(CutOfConduit(each, cuts, materials))
+    return CutsOfRuns(len(documents), len(documents), lists, held["spare"])

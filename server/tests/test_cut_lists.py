@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from typing import Any
+from unittest import mock
 
 from jobs.models import Job
 from jobs.services import create_job, create_run
@@ -113,6 +114,25 @@ class CutLists(CrewTest):
         answer = self.cuts(job, 422, document=in_hand(end="130"))
         self.assertEqual(answer["errors"][0]["path"], "end")
         self.assertEqual(self.cuts(job, 422, seconds=60)["code"], "unreadable")
+
+    def test_a_large_job_is_worked_out_in_several_requests_and_each_run_once(self) -> None:
+        job = self.job_of(*(straight(f"Drop {number}", 30 + number) for number in range(6)))
+        with mock.patch("jobs.taken.PLANNING_S", -1):
+            first = self.cuts(job)
+            self.assertEqual((first["runs"], first["worked_out"], first["conduits"]), (6, 0, []))
+            refused = self.client.get(f"/api/jobs/{job.id}/materials.csv")
+            self.assertEqual((refused.status_code, refused.json()["code"]), (503, "still-working"))
+        whole = self.cuts(job)
+        self.assertEqual((whole["worked_out"], whole["conduits"][0]["cuts"]["sticks"]), (6, 2))
+        with mock.patch("yarrow.taken_by_run", side_effect=AssertionError):
+            self.assertEqual(self.cuts(job), whole)
+
+    def test_a_thousand_pieces_of_one_conduit_have_a_list(self) -> None:
+        racks = {"rack": {"count": 8, "side": "left", "spacing": 2}}
+        job = self.job_of(*(straight(f"Bank {number}", 30, **racks) for number in range(60)))
+        (thin,) = self.cuts(job)["conduits"]
+        # 480 pipes of 30 in, three to a stick of 120 beside their cuts.
+        self.assertEqual(thin["cuts"]["sticks"], 160)
 
     def test_stock_is_kept_by_version_and_by_history(self) -> None:
         job = self.job_of(straight("Drop", 38))

@@ -87,7 +87,7 @@ class ByHand(unittest.TestCase):
         self.assertTrue(answer["bars"][0]["kept"])
 
     def test_absurd_counts_are_refused(self) -> None:
-        many = [{"length": 1, "count": 400}] * 6
+        many = [{"length": 1, "count": 400}] * 26
         with self.assertRaises(DocumentError) as caught:
             cut({**stock(1), "pieces": many})
         self.assertEqual(caught.exception.path, "pieces")

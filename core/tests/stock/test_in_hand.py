@@ -14,7 +14,8 @@ from yarrow import (
     cut_of_job,
     materials_of_job,
     read_stock,
-    stock_of_runs,
+    stock_of_taken,
+    taken_by_run,
 )
 
 EMT = {"type": "emt", "size": "1/2"}
@@ -80,7 +81,7 @@ class AfterCutting(unittest.TestCase):
             }
             for number, at in enumerate(ends, 1)
         ]
-        (found,) = stock_of_runs(runs, "in")
+        (found,) = stock_of_taken(((run["name"], taken_by_run(run, "in")) for run in runs), "in")
         return found
 
     def test_an_offcut_is_gone_and_what_is_left_lies_there(self) -> None:

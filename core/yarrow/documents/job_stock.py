@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from collections import Counter
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
-from typing import Any
+from typing import Any, TypedDict
 
 from yarrow.catalog.tables import Conduit, conduits
 from yarrow.documents.converting import convert_document
@@ -37,35 +37,60 @@ class StockOfConduit:
     materials: Counter[str] = field(default_factory=Counter)
 
 
-def stock_of_runs(
-    documents: Sequence[Document], unit: Unit, wording: Wording = EN_US
+class TakenByRun(TypedDict):
+    """What one run takes of its conduit: its ``pieces``, each what it is called after the run's
+    name and its cut as the tape reads, none where it can't be made yet; ``materials``, how many of
+    what by name."""
+
+    type: str
+    size: str
+    pieces: list[tuple[str, str]]
+    materials: dict[str, int]
+
+
+def taken_by_run(document: Document, unit: Unit, wording: Wording = EN_US) -> TakenByRun | None:
+    """What a run takes; None where it can't be read.
+
+    Args: document, the run; unit, of its job; wording, for what it takes.
+    """
+    try:
+        survey = read_run(convert_document(document, unit))
+    except DocumentError:
+        return None
+    conduit, rack = survey.setup.conduit, survey.rack
+    made = pieces_of(survey)
+    pieces = _rack_pieces(survey) if rack else _pieces(made)
+    pipes = rack.count if rack else 1
+    materials: Counter[str] = Counter()
+    for each in made.materials if pieces else ():
+        if each.what.key != "material/sticks":
+            # A rack's pipes are joined and held up as its first one is.
+            materials[wording.text(each.what)] += each.count * pipes
+    return TakenByRun(
+        type=conduit.type, size=conduit.size, pieces=pieces, materials=dict(materials)
+    )
+
+
+def stock_of_taken(
+    runs: Iterable[tuple[str, TakenByRun | None]], unit: Unit
 ) -> list[StockOfConduit]:
     """The pieces of a job's runs, a stock document for each conduit, in the order of the catalogue.
 
-    Args: documents, the runs; those that can't be read are left out; unit, of the job; wording, for
-    what they take.
+    Args: runs, the name of each and what it takes; those that can't be read are left out; unit, of
+    the job.
     """
     found: dict[tuple[str, str], StockOfConduit] = {}
-    for number, document in enumerate(documents):
-        name = str(document.get("name") or f"run {number + 1}")
-        try:
-            run = convert_document(document, unit)
-            survey = read_run(run)
-        except DocumentError:
+    for number, (said, taken) in enumerate(runs, 1):
+        if taken is None:
             continue
-        conduit, rack = survey.setup.conduit, survey.rack
-        of = found.setdefault((conduit.type, conduit.size), _empty(conduit, unit))
-        made = pieces_of(survey)
-        pieces = _rack_pieces(survey) if rack else _pieces(made)
-        if not pieces:
+        name, of_conduit = said or f"run {number}", (taken["type"], taken["size"])
+        if of_conduit not in found:
+            found[of_conduit] = _empty(conduits()[of_conduit], unit)
+        of = found[of_conduit]
+        if not taken["pieces"]:
             of.left_out.append(name)
-            continue
-        pipes = rack.count if rack else 1
-        for each in made.materials:
-            if each.what.key != "material/sticks":
-                # A rack's pipes are joined and held up as its first one is.
-                of.materials[wording.text(each.what)] += each.count * pipes
-        for label, length in pieces:
+        of.materials.update(taken["materials"])
+        for label, length in taken["pieces"]:
             of.document["pieces"].append({"name": f"{name}{label}", "length": length})
     for of in found.values():
         of.materials = Counter(dict(sorted(of.materials.items())))

@@ -11,7 +11,7 @@ from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.stock.cut_list import CutList, NamedBar, Stock, cut_list
 from yarrow.wording.lengths import LengthFormatter
 
-MOST_PIECES = 2000
+MOST_PIECES = 10_000
 """Pieces of a list, counts multiplied out: more than any job has, few enough to be answered."""
 
 

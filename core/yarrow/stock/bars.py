@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+from bisect import bisect_left, bisect_right, insort
 from collections.abc import Sequence
 from dataclasses import dataclass
+from itertools import accumulate
 
 
 @dataclass(frozen=True, slots=True)
@@ -120,21 +122,22 @@ def first_fit(
         kerf: what a cut takes.
     """
     open_bars: list[tuple[StockBar, list[PieceToCut]]] = []
+    free: list[tuple[int, int]] = []  # of every open bar, with its place, the least first
     in_hand = sorted(offcuts, key=lambda bar: bar.length)
     for piece in sorted(pieces, key=lambda each: -each.length):
-
-        def spare(bar: StockBar, on: Sequence[PieceToCut], piece: PieceToCut = piece) -> int:
-            return left_of(bar.length, [each.length for each in (*on, piece)], kerf)
-
-        fits = [(spare(bar, on), at) for at, (bar, on) in enumerate(open_bars)]
-        best = min((fit for fit in fits if fit[0] >= 0), default=None)
-        if best:
-            open_bars[best[1]][1].append(piece)
-            continue
-        offcut = next((bar for bar in in_hand if bar.length >= piece.length), None)
-        if offcut:
-            in_hand.remove(offcut)
-        open_bars.append((offcut or StockBar(stick), [piece]))
+        first = bisect_left(free, (piece.length, 0))
+        if first < len(free):
+            # A piece that ends where its bar ends takes no cut: all of those leave nothing.
+            level = bisect_right(free, (piece.length + kerf, len(open_bars)))
+            found = min(range(first, level), key=lambda at: free[at][1], default=first)
+            left, number = free.pop(found)
+            open_bars[number][1].append(piece)
+        else:
+            at = bisect_left(in_hand, piece.length, key=lambda bar: bar.length)
+            bar = in_hand.pop(at) if at < len(in_hand) else StockBar(stick)
+            left, number = bar.length, len(open_bars)
+            open_bars.append((bar, [piece]))
+        insort(free, (left - piece.length - kerf, number))
     return [CutBar(bar, tuple(on)) for bar, on in open_bars]
 
 
@@ -165,16 +168,17 @@ def fewest_sticks(
         Martello and Toth's bound L2 for bin packing.
     """
     room = stick + kerf
-    sizes = sorted((piece.length + kerf for piece in pieces), reverse=True)
+    sizes = sorted(piece.length + kerf for piece in pieces)
+    upto = [0, *accumulate(sizes)]
     in_hand = sum(bar.length + kerf for bar in offcuts)
-    by_length = -(-max(sum(sizes) - in_hand, 0) // room)
+    by_length = -(-max(upto[-1] - in_hand, 0) // room)
     best = 0
-    for least in {0, *(size for size in sizes if 2 * size <= room)}:
-        alone = [size for size in sizes if size > room - least]
-        half = [size for size in sizes if room - least >= size and 2 * size > room]
-        small = sum(size for size in sizes if least <= size and 2 * size <= room)
-        beside = len(half) * room - sum(half)
-        best = max(best, len(alone) + len(half) + max(0, -(-(small - beside) // room)))
+    half = bisect_right(sizes, room // 2)  # from here on no stick takes two
+    for least in {0, *sizes[:half]}:
+        alone = max(bisect_right(sizes, room - least), half)
+        small = upto[half] - upto[bisect_left(sizes, least, hi=half)]
+        beside = (alone - half) * room - (upto[alone] - upto[half])
+        best = max(best, len(sizes) - half + max(0, -(-(small - beside) // room)))
     return max(by_length, best - len(offcuts), 0)
 
 

@@ -131,7 +131,8 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
     every = [PieceToCut(number, _up(each.length)) for number, each in enumerate(stock.pieces)]
     too_long = without_offcut(every, offcuts, stick, kerf)
     findings = [_too_long(stock.pieces[piece.number], longest, words) for piece in too_long]
-    pieces = [piece for piece in every if piece not in too_long]
+    longer = {piece.number for piece in too_long}
+    pieces = [piece for piece in every if piece.number not in longer]
     joined = put_together(pieces, stock.together, longest, kerf)
     findings += [_not_together(stock, group) for group in joined.refused]
     bars, how, bound = _found(joined.pieces, offcuts, stick, kerf, seconds)

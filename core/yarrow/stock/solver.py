@@ -3,6 +3,7 @@ the prices of pieces call for. The one room that imports it; without it nothing 
 
 from __future__ import annotations
 
+import math
 import time
 from collections import Counter
 from collections.abc import Sequence
@@ -20,7 +21,13 @@ with suppress(ImportError):  # the extra yarrow[stock] may not be there
 MOST_PATTERNS = 4000
 """So many are listed one by one; beyond that they are found by price."""
 
+MOST_LENGTHS = 500
+"""Lengths that are looked for by price: of more, a round of prices alone takes seconds."""
+
 _EPS = 1e-6
+
+_LEAST_S = 0.05
+"""Seconds that a step of the search has, however late it is."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,7 +57,8 @@ def solve(
     known: Sequence[CutBar],
     seconds: float,
 ) -> SolvedBars | None:
-    """Bars with as few sticks as can be found in a time; None where nothing is.
+    """Bars with as few sticks as can be found in a time; None where nothing is, or where there are
+    too many lengths to look.
 
     Args:
         pieces, offcuts, stick, kerf: as for first_fit.
@@ -62,6 +70,8 @@ def solve(
     end = time.monotonic() + seconds
     counts = Counter(piece.length for piece in pieces)
     lengths = sorted(counts, reverse=True)
+    if len(lengths) > MOST_LENGTHS:
+        return None
     wanted = [counts[length] for length in lengths]
     in_hand = Counter(bar.length for bar in offcuts)
     kinds = [stick, *in_hand]
@@ -98,9 +108,9 @@ class _Patterns:
             stack: list[tuple[int, int, Pattern]] = [(0, length + self.kerf, ())]
             while stack:
                 at, room, cut = stack.pop()
-                if at == len(self.lengths):
+                if at == len(self.lengths) or room < self.lengths[-1] + self.kerf:
                     if any(cut):
-                        found.append((kind, cut))
+                        found.append((kind, (*cut, *[0] * (len(self.lengths) - at))))
                     if len(found) > MOST_PATTERNS:
                         return None
                     continue
@@ -127,7 +137,7 @@ class _Patterns:
     ) -> tuple[list[tuple[int, Pattern]], int]:
         """More patterns, as long as a price of the pieces says that one would save something; and
         the least number of sticks that the last prices allow."""
-        bound = 0.0
+        bound, known = 0.0, set(patterns)
         while time.monotonic() < end:
             solver, rows = self._master(patterns, integer=False)
             solver.run()
@@ -135,21 +145,29 @@ class _Patterns:
             total = solver.getInfo().objective_function_value
             worst, news = 1.0, []
             for kind in range(len(self.kinds)):
-                worth, cut = self._dearest(kind, duals)
+                dearest = self._dearest(kind, duals, end)
+                if dearest is None:
+                    return patterns, _least(bound)
+                worth, cut = dearest
                 if kind == 0:
                     worst = max(worst, worth)
-                if worth > (1.0 if kind == 0 else 0.0) + _EPS and (kind, cut) not in patterns:
+                if worth > (1.0 if kind == 0 else 0.0) + _EPS and (kind, cut) not in known:
+                    known.add((kind, cut))
                     news.append((kind, cut))
             bound = max(bound, total / worst if len(self.kinds) == 1 else 0.0)
             if not news:
                 bound = max(bound, total)
                 break
             patterns = [*patterns, *news]
-        return patterns, int(-(-(bound - _EPS) // 1)) if bound > 0 else 0
+        return patterns, _least(bound)
 
-    def _dearest(self, kind: int, duals: Sequence[float]) -> tuple[float, Pattern]:
-        """The pattern of a kind of bar that is worth most by prices."""
+    def _dearest(
+        self, kind: int, duals: Sequence[float], end: float
+    ) -> tuple[float, Pattern] | None:
+        """The pattern of a kind of bar that is worth most by prices; None where it is not found in
+        time."""
         solver = _quiet()
+        solver.setOptionValue("time_limit", max(end - time.monotonic(), _LEAST_S))
         names = []
         for at, wanted in enumerate(self.wanted):
             most = min(wanted, (self.kinds[kind] + self.kerf) // (self.lengths[at] + self.kerf))
@@ -159,6 +177,8 @@ class _Patterns:
         )
         solver.addConstr(used <= self.kinds[kind] + self.kerf)
         solver.run()
+        if solver.getModelStatus() != highspy.HighsModelStatus.kOptimal:
+            return None
         cut = tuple(round(value) for value in list(solver.getSolution().col_value)[: len(names)])
         return sum(n * price for n, price in zip(cut, duals, strict=True)), cut
 
@@ -199,6 +219,11 @@ class _Patterns:
             for _ in range(round(value))
         ]
         return chosen, solver.getModelStatus() == highspy.HighsModelStatus.kOptimal
+
+
+def _least(bound: float) -> int:
+    """So many sticks at the least, by a bound that is no whole number."""
+    return math.ceil(bound - _EPS) if bound > 0 else 0
 
 
 def _quiet() -> Any:

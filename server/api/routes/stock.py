@@ -12,7 +12,7 @@ from ninja import Path, Query, Router
 import yarrow
 from api.answers import answered
 from api.limits import FILES
-from api.problems import REFUSALS, ConflictProblem
+from api.problems import REFUSALS, ConflictProblem, Problem
 from api.request import MemberRequest
 from api.shapes import Id, Restore, RevisionSummary, Version, revision_page
 from api.stock_shapes import (
@@ -51,7 +51,7 @@ def save_stock(request: MemberRequest, job_id: Path[Id], body: JobStockSave) -> 
 
 @router.post(
     "/jobs/{job_id}/stock/cut",
-    response={200: JobStockDetail, 409: ConflictProblem, **REFUSALS},
+    response={200: JobStockDetail, 409: ConflictProblem, 503: Problem, **REFUSALS},
     throttle=[FILES],
     operation_id="cut_now",
 )
@@ -96,11 +96,11 @@ def restore_stock(
 )
 def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsRequest) -> HttpResponse:
     """What the job's runs are cut from, conduit by conduit: whole sticks, and what is in hand.
-    Nothing is saved."""
+    Nothing is saved. Of many runs some are worked out, and the rest where it is asked again."""
     job = jobs_for(request.user).get(id=job_id)
     stock = body.document or services.no_stock(job)
     yarrow.read_stock(stock)
-    lists, spare = services.cuts_of(job, stock, body.seconds)
+    found = services.cuts_of(job, stock, body.seconds)
     conduits = [
         {
             "type": each.of.type,
@@ -110,15 +110,23 @@ def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsRequest)
             "cuts": each.cuts,
             "materials": each.materials,
         }
-        for each in lists
+        for each in found.lists
     ]
     bent = runs_for(request.user).filter(job=job, stage__in=services.CUT).count()
-    return answered({"conduits": conduits, "bent": bent, "spare": spare})
+    return answered(
+        {
+            "runs": found.runs,
+            "worked_out": found.worked_out,
+            "conduits": conduits,
+            "bent": bent,
+            "spare": found.spare,
+        }
+    )
 
 
 @router.get(
     "/jobs/{job_id}/materials.csv",
-    response={200: str, **REFUSALS},
+    response={200: str, 503: Problem, **REFUSALS},
     throttle=[FILES],
     operation_id="get_job_materials",
     openapi_extra={"responses": {200: {"content": {"text/csv": {}}}}},
@@ -131,8 +139,7 @@ def get_job_materials(request: MemberRequest, job_id: Path[Id]) -> HttpResponse:
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
     table.writerow(["conduit", "what", "count", "in hand", "to get"])
-    lists, _ = services.cuts_of(job, stock)
-    for each in lists:
+    for each in services.cuts_of(job, stock).complete():
         name = each.of.name
         if each.cuts:
             sticks = each.cuts["sticks"]

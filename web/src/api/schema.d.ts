@@ -665,7 +665,7 @@ export interface paths {
         /**
          * Cut List Of Job
          * @description What the job's runs are cut from, conduit by conduit: whole sticks, and what is in hand.
-         *     Nothing is saved.
+         *     Nothing is saved. Of many runs some are worked out, and the rest where it is asked again.
          */
         post: operations["cut_list_of_job"];
         delete?: never;
@@ -3143,16 +3143,20 @@ export interface components {
         };
         /**
          * CutsOfJob
-         * @description A job's cut lists, a conduit each; ``bent`` are the runs that were cut long since, ``spare``
-         *     is what lies there and no run takes.
+         * @description A job's cut lists, a conduit each, once all of its ``runs`` are ``worked_out``; ``bent`` are
+         *     the runs that were cut long since, ``spare`` is what lies there and no run takes.
          */
         CutsOfJob: {
             /** Bent */
             bent: number;
             /** Conduits */
             conduits: components["schemas"]["JobCuts"][];
+            /** Runs */
+            runs: number;
             /** Spare */
             spare: components["schemas"]["MaterialOfJob"][];
+            /** Worked Out */
+            worked_out: number;
         };
         /**
          * CutsRequest
@@ -11014,6 +11018,15 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     list_removed: {
@@ -11901,6 +11914,15 @@ export interface operations {
             };
             /** @description Too Many Requests */
             429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };

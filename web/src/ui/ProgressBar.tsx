@@ -7,7 +7,8 @@ type Props = {
   far: { readonly done: number; readonly of: number } | null;
   /** What is counted: runs, rows. */
   what: string;
-  stop: () => void;
+  /** Left out where there is nothing to stop. */
+  stop?: () => void;
 };
 
 export function ProgressBar({ label, far, what, stop }: Props) {
@@ -32,9 +33,9 @@ export function ProgressBar({ label, far, what, stop }: Props) {
         </Radix.Indicator>
       </Radix.Root>
       <span className="text-sm text-soft tabular-nums">
-        {far ? `${far.done} of ${far.of} ${what}` : "Reading …"}
+        {far ? `${far.done} of ${far.of} ${what}` : "Begun …"}
       </span>
-      <Button onClick={stop}>Stop</Button>
+      {stop ? <Button onClick={stop}>Stop</Button> : null}
     </div>
   );
 }

@@ -14,6 +14,7 @@ import { cutWith } from "@/model/stock";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
+import { ProgressBar } from "@/ui/ProgressBar";
 import { SavingState } from "@/ui/SavingState";
 import { Select } from "@/ui/Select";
 import { TopBar } from "@/ui/TopBar";
@@ -44,10 +45,8 @@ type Props = { stock: JobStock; unsaved: LeftUnsaved };
 
 function Opened({ stock, unsaved }: Props) {
   const jobId = stock.job_id;
-  const { each, document, change, shown, looking, stop, pending, refusal, problems } = useStock(
-    stock,
-    unsaved.drafts,
-  );
+  const { each, document, change, shown, looking, stop, workingOut, pending, refusal, problems } =
+    useStock(stock, unsaved.drafts);
   const saved = useStore(each.store, (state) => state.baseVersion > 0);
   const [history, setHistory] = useState(false);
   const anything = shown?.conduits.some(({ cuts }) => cuts) ?? false;
@@ -116,7 +115,16 @@ function Opened({ stock, unsaved }: Props) {
             {refusal}
           </p>
         ) : null}
-        {pending ? <p className="py-6 text-soft">Working out every piece …</p> : null}
+        {(pending || workingOut) && !shown ? (
+          <div role="status" className="grid gap-2 py-6">
+            <p>Every run is planned once, to know its pieces.</p>
+            <ProgressBar
+              label="Runs that are planned"
+              far={workingOut && { done: workingOut.worked_out, of: workingOut.runs }}
+              what="runs"
+            />
+          </div>
+        ) : null}
         {shown?.conduits.length === 0 ? (
           <p className="py-6 text-soft">
             {shown.bent > 0 ? "Nothing left to cut." : "No runs yet, so nothing to cut."}

@@ -36,10 +36,12 @@ function useCuts(jobId: number, document: StockDocument) {
     retry: false,
     gcTime: 0,
     placeholderData: keepPreviousData,
+    // Of many runs the server works some out at a time, and keeps them.
+    refetchInterval: ({ state }) => (isComplete(state.data) ? false : 50),
   });
   // What was cut stays in sight while an offcut can't be read.
   const [last, setLast] = useState<CutsOfJob | undefined>();
-  if (first.data && first.data !== last) {
+  if (first.data && isComplete(first.data) && first.data !== last) {
     setLast(first.data);
   }
   const open = first.data?.conduits.some(({ cuts }) => cuts?.how === "first-fit") ?? false;
@@ -51,15 +53,21 @@ function useCuts(jobId: number, document: StockDocument) {
     gcTime: 0,
   });
   return {
-    shown: (stopped === document ? null : better.data) ?? first.data ?? last,
+    shown: (stopped === document ? null : better.data) ?? last,
     looking: better.isFetching && stopped !== document,
     stop: () => setStopped(document),
+    /** How many runs are worked out so far, of how many; null once all of them are. */
+    workingOut: first.data && !isComplete(first.data) ? first.data : null,
     pending: first.isPending,
     refusal: first.isError && !isUnreadable(first.error) ? first.error.message : "",
     problems: isUnreadable(first.error)
       ? new Map(first.error.problem.errors.map(({ path, expected }) => [path, expected]))
       : NO_PROBLEMS,
   };
+}
+
+function isComplete(cuts: CutsOfJob | undefined): boolean {
+  return !cuts || cuts.worked_out >= cuts.runs;
 }
 
 function isUnreadable(error: unknown): error is Refused {
