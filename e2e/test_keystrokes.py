@@ -93,6 +93,27 @@ class Keystrokes(PageTest):
         again.see_text("Saved", "[role=status]")
         self.assertEqual(self.at(run), "35 1/8")
 
+    def test_a_killed_browser_loses_no_reading_at_the_bench(self) -> None:
+        run = self.run_named("Bottling line drop")
+        killed = Browser()
+        self.addCleanup(killed.close)
+        self.enter(browser=killed)
+        self.go(f"/runs/{run.id}/bench", killed)
+        killed.press("Done. Next mark")
+        killed.press("It came out different")
+        killed.write("read.angle", "88")
+        killed.see_text("is 2° under")
+        killed.offline(True)
+        killed.press("Keep it, and go on")
+        killed.see_text("Your readings are kept here")
+        os.kill(killed.process(), signal.SIGKILL)
+
+        again = Browser(folder=killed.folder)
+        self.addCleanup(again.close)
+        self.enter(browser=again)
+        self.go(f"/runs/{run.id}/bench", again)
+        again.see_text("Bend it on")
+
     def test_a_lapsed_session_is_signed_in_again_in_place_and_saving_goes_on(self) -> None:
         browser = self.browser
         run = self.open_run(PRESS_HALL)

@@ -1,14 +1,17 @@
+import "fake-indexeddb/auto";
 import { beforeEach, expect, test, vi } from "vitest";
 import {
   asKept,
   begun,
   begunBefore,
+  benchHere,
   cameOut,
   fromKept,
-  keepProgress,
+  keepBench,
   progressOf,
   withReadings,
 } from "./bench";
+import { closeOnDevice, keepOnDevice } from "./onDevice";
 
 const STEPS = [{ bend: null }, { bend: 0 }, { bend: 2 }, { bend: 1 }];
 const kept = new Map<string, string>();
@@ -48,18 +51,38 @@ test("a reading that is taken back leaves none", () => {
   expect(withReadings(read, 0, {}).readings).toEqual({});
 });
 
-test("a piece is found where it was left, and begun anew by another version of the run", () => {
-  keepProgress(7, 1, { ...begun(3), at: 2 });
-  expect(progressOf(7, 1, 3).at).toBe(2);
-  expect(progressOf(7, 2, 3).at).toBe(0);
-  expect(progressOf(7, 1, 4).at).toBe(0);
-  expect(begunBefore(7, 1, 4)).toBe(true);
-  expect(begunBefore(7, 1, 3)).toBe(false);
+test("a piece is found where it was left, and begun anew by another version of the run", async () => {
+  await keepBench(7, 1, { progress: { ...begun(3), at: 2 } });
+  await keepBench(7, 1, { seen: 4 });
+  await closeOnDevice();
+  const here = await benchHere(7, 1);
+  expect([progressOf(here, 3).at, here.seen]).toEqual([2, 4]);
+  expect(progressOf(await benchHere(7, 2), 3).at).toBe(0);
+  expect(progressOf(here, 4).at).toBe(0);
+  expect([begunBefore(here, 4), begunBefore(here, 3)]).toEqual([true, false]);
 });
 
-test("what another program left there is not believed", () => {
-  kept.set("yarrow.bench.7.1", '{"shape":1,"value":{"version":3,"at":"two"}}');
-  expect(progressOf(7, 1, 3)).toEqual(begun(3));
+test("a piece that was kept the old way is gone on with", async () => {
+  kept.set("yarrow.bench.8.0", JSON.stringify({ shape: 1, value: { ...begun(3), at: 2 } }));
+  kept.set("yarrow.bench.8.0.seen", JSON.stringify({ shape: 1, value: 5 }));
+  const here = await benchHere(8, 0);
+  expect([progressOf(here, 3).at, here.seen]).toEqual([2, 5]);
+});
+
+test("what another program left there is not believed", async () => {
+  await keepOnDevice("bench", "7.1", { shape: 1, seen: 0, progress: { version: "3", at: {} } });
+  expect(progressOf(await benchHere(7, 1), 3)).toEqual(begun(3));
+  await keepOnDevice("bench", "7.1", { shape: 9, seen: 4, progress: { ...begun(3), at: 2 } });
+  expect(await benchHere(7, 1)).toEqual({ progress: null, seen: 0 });
+});
+
+test("where the device keeps nothing, the piece begins and it is known that it is not kept", async () => {
+  vi.spyOn(indexedDB, "open").mockImplementation(() => {
+    throw new Error("no store");
+  });
+  await closeOnDevice();
+  expect(await benchHere(9, 0)).toEqual({ progress: null, seen: 0 });
+  await expect(keepBench(9, 0, { progress: begun(3) })).rejects.toThrow("no store");
 });
 
 test("another device has it as it was left, with what waits ahead", () => {

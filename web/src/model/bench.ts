@@ -1,8 +1,9 @@
-// How far a piece has come at the bench, and what was read of its bends: kept on the device, so that
-// a reload, a pocket or a lost server takes nothing away.
+// How far a piece has come at the bench, and what was read of its bends: kept on the device's own disk,
+// so that a reload, a killed browser or a lost server takes nothing away.
 import type { Schemas } from "@/api/client";
 import type { MeasuredBend } from "./benders";
-import { isLike, readStored, writeStored } from "./stored";
+import { keepOnDevice, onDevice } from "./onDevice";
+import { isLike, readStored } from "./stored";
 
 export type CameOut = Schemas["BenchDocument"];
 export type Readings = Omit<NonNullable<CameOut["made"]>[number], "bend">;
@@ -30,34 +31,59 @@ export function begun(version: number): Progress {
 
 const AT_FIRST: Progress = { version: 0, at: 0, readings: {}, held: NO_LEG };
 
-const key = (runId: number, piece: number) => `yarrow.bench.${runId}.${piece}`;
+/** A piece as this device has it: where it was left, null where nobody was, and the version on the
+ * server that was seen last of it, 0 for none. */
+export type KeptHere = { readonly progress: Progress | null; readonly seen: number };
+
+const NEVER: KeptHere = { progress: null, seen: 0 };
+const key = (runId: number, piece: number) => `${runId}.${piece}`;
 const isProgress = isLike(AT_FIRST);
+const isVersion = (value: unknown): value is number => typeof value === "number";
+const known = new Map<string, KeptHere>();
+
+/** What this device has of a piece; nothing where its store can't be read. */
+export async function benchHere(runId: number, piece: number): Promise<KeptHere> {
+  const at = key(runId, piece);
+  const stored = await onDevice()
+    .then((store) => store.get("bench", at))
+    .catch(() => undefined);
+  const here = asKeptHere(stored) ?? asItWasKept(at);
+  known.set(at, here);
+  return here;
+}
+
+/** Keeps a part of what this device has of a piece: on its disk when this resolves. */
+export function keepBench(runId: number, piece: number, part: Partial<KeptHere>): Promise<void> {
+  const at = key(runId, piece);
+  const next = { ...(known.get(at) ?? NEVER), ...part };
+  known.set(at, next);
+  return keepOnDevice("bench", at, { shape: 1, ...next });
+}
+
+function asKeptHere(stored: unknown): KeptHere | null {
+  if (!isLike({ shape: 1, seen: 0 })(stored) || stored.shape !== 1) {
+    return null;
+  }
+  const { progress } = stored as { progress?: unknown };
+  return { progress: isProgress(progress) ? progress : null, seen: stored.seen };
+}
+
+/** As it was kept before it was kept with the drafts. */
+function asItWasKept(at: string): KeptHere {
+  return {
+    progress: readStored(`yarrow.bench.${at}`, isProgress),
+    seen: readStored(`yarrow.bench.${at}.seen`, isVersion) ?? 0,
+  };
+}
 
 /** Where a piece was left, of the version that the run has now. */
-export function progressOf(runId: number, piece: number, version: number): Progress {
-  const kept = readStored(key(runId, piece), isProgress);
-  return kept?.version === version ? kept : begun(version);
+export function progressOf({ progress }: KeptHere, version: number): Progress {
+  return progress?.version === version ? progress : begun(version);
 }
 
 /** Whether somebody has begun a piece by a version that the run no longer has. */
-export function begunBefore(runId: number, piece: number, version: number): boolean {
-  const kept = readStored(key(runId, piece), isProgress);
-  return kept !== null && kept.version !== version && kept.at > 0;
-}
-
-export function keepProgress(runId: number, piece: number, progress: Progress): void {
-  writeStored(key(runId, piece), progress);
-}
-
-const isVersion = (value: unknown): value is number => typeof value === "number";
-
-/** The version on the server that this device saw last of a piece; 0 where it has seen none. */
-export function seenVersion(runId: number, piece: number): number {
-  return readStored(`${key(runId, piece)}.seen`, isVersion) ?? 0;
-}
-
-export function keepSeen(runId: number, piece: number, version: number): void {
-  writeStored(`${key(runId, piece)}.seen`, version);
+export function begunBefore({ progress }: KeptHere, version: number): boolean {
+  return progress !== null && progress.version !== version && progress.at > 0;
 }
 
 type Step = { readonly bend?: number | null };

@@ -3,7 +3,8 @@ import { openDB } from "idb";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { emptyRun } from "./document";
 import type { Draft } from "./draft";
-import { allDrafts, closeDrafts, draftKey, draftsOf, dropDraft, keepDraft } from "./drafts";
+import { allDrafts, draftKey, draftsOf, dropDraft, keepDraft } from "./drafts";
+import { closeOnDevice } from "./onDevice";
 import { runProblem } from "./readDraft";
 
 const RUN = emptyRun("Test", "in", { type: "emt", size: "1/2" }, "hand-emt-1/2");
@@ -15,20 +16,20 @@ function draft(fields: Partial<Draft> = {}): Draft {
 }
 
 async function putRaw(key: string, value: unknown): Promise<void> {
-  const database = await openDB("yarrow", 1);
+  const database = await openDB("yarrow");
   await database.put("drafts", value, key);
   database.close();
 }
 
 beforeEach(async () => {
-  await closeDrafts();
+  await closeOnDevice();
   indexedDB.deleteDatabase("yarrow");
 });
 
 describe("drafts", () => {
   it("are there again when they are asked for, on the disk once kept", async () => {
     await keepDraft(draft());
-    await closeDrafts();
+    await closeOnDevice();
     expect(await draftsOf("wren", { kind: "run", id: "7" })).toEqual([draft()]);
   });
 

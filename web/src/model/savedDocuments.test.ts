@@ -1,7 +1,8 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, it } from "vitest";
 import { Refused } from "@/api/client";
-import { closeDrafts, draftsOf } from "./drafts";
+import { draftsOf } from "./drafts";
+import { closeOnDevice } from "./onDevice";
 import { keep, type OpenDocument, opened, save, saveAll, signedInAgain } from "./savedDocuments";
 import { createSavedStore, type DocumentStore } from "./savedStore";
 
@@ -45,7 +46,7 @@ const type = (each: Open, text: string) => each.store.getState().change(() => ({
 const state = (each: Open) => each.store.getState().saving.state;
 
 beforeEach(async () => {
-  await closeDrafts();
+  await closeOnDevice();
   indexedDB.deleteDatabase("yarrow");
 });
 

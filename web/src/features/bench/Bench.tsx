@@ -5,7 +5,7 @@ import { useEffect, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { BenchPlan, BenchRun } from "@/api/bench";
 import { forgetLists, putStage } from "@/api/queries";
-import { begunBefore } from "@/model/bench";
+import { begunBefore, type KeptHere } from "@/model/bench";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { LoadingScreen } from "@/ui/LoadingScreen";
@@ -20,13 +20,19 @@ import { useReadAloud } from "./useReadAloud";
 import { useTellBender } from "./useTellBender";
 import { useVoice } from "./useVoice";
 
-type Props = { run: BenchRun; piece: number };
+const ON_DISK = {
+  keeping: "The marks are as they were before.",
+  kept: "Your readings are kept here; the marks are as they were before.",
+  refused: "This device keeps nothing: leave the page open, or your readings are gone.",
+} as const;
 
-export function Bench({ run, piece }: Props) {
-  const bench = useBench({ run, piece });
+type Props = { run: BenchRun; piece: number; here: KeptHere };
+
+export function Bench({ run, piece, here }: Props) {
+  const bench = useBench({ run, piece, here });
   const [source, setSource] = useState<Source>("none");
   const [different, setDifferent] = useState(false);
-  const [fresh, setFresh] = useState(() => begunBefore(run.id, piece, run.version));
+  const [fresh, setFresh] = useState(() => begunBefore(here, run.version));
   const { plan, progress, go } = bench;
   const telling = useTellBender({ run, piece, progress, plan, old: bench.old });
   const queries = useQueryClient();
@@ -180,7 +186,7 @@ export function Bench({ run, piece }: Props) {
         ) : null}
         {bench.error ? (
           <p role="alert" className="flex items-center gap-3 pt-2 text-sm text-brick">
-            {bench.error.message} Your readings are kept here; the marks are as they were before.
+            {bench.error.message} {ON_DISK[bench.onDisk]}
             <Button onClick={bench.retry}>Try again</Button>
           </p>
         ) : null}

@@ -2,6 +2,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useParams, useSearchParams } from "react-router";
 import { keys, loadRun } from "@/api/queries";
+import { benchHere } from "@/model/bench";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { Bench } from "./Bench";
 
@@ -9,13 +10,23 @@ export default function BenchScreen() {
   const runId = Number(useParams().runId);
   const [query] = useSearchParams();
   const run = useQuery({ queryKey: keys.run(runId), queryFn: () => loadRun(runId) });
+  const wanted = Number(query.get("piece"));
+  const piece = run.data?.document.joints ? Math.max(wanted, 1) : 0;
+  const here = useQuery({
+    queryKey: ["bench-here", runId, piece, run.data?.version],
+    queryFn: () => benchHere(runId, piece),
+    enabled: run.isSuccess,
+    networkMode: "always",
+    gcTime: 0,
+    staleTime: Infinity,
+  });
   if (run.isError) {
     return <LoadingScreen what={run.error.message} retry={() => void run.refetch()} />;
   }
-  if (run.isPending) {
+  if (run.isPending || !here.data) {
     return <LoadingScreen what="Opening the bench" />;
   }
-  const wanted = Number(query.get("piece"));
-  const piece = run.data.document.joints ? Math.max(wanted, 1) : 0;
-  return <Bench key={`${run.data.version} ${piece}`} run={run.data} piece={piece} />;
+  return (
+    <Bench key={`${run.data.version} ${piece}`} run={run.data} piece={piece} here={here.data} />
+  );
 }

@@ -6,7 +6,8 @@ import {
   begun,
   type CameOut,
   cameOut,
-  keepProgress,
+  type KeptHere,
+  keepBench,
   type Progress,
   progressOf,
   type Readings,
@@ -16,6 +17,8 @@ import { useShared } from "@/state/useShared";
 import { useKeptAtBench } from "./useKeptAtBench";
 
 type OfPiece = { readonly run: BenchRun; readonly piece: number };
+
+type OnDisk = "keeping" | "kept" | "refused";
 
 /** An answer holds as long as what was asked; without a network it says so, and does not wait. */
 const ASKED_ONCE = { staleTime: Infinity, retry: false, networkMode: "always" } as const;
@@ -44,17 +47,22 @@ export function useBenchFit({ run, piece }: OfPiece, read: CameOut | null) {
   });
 }
 
-export function useBench(of: OfPiece) {
+export function useBench({ here, ...of }: OfPiece & { readonly here: KeptHere }) {
   const { run, piece } = of;
-  const [progress, setProgress] = useState(() => progressOf(run.id, piece, run.version));
+  const [progress, setProgress] = useState(() => progressOf(here, run.version));
+  const [onDisk, setOnDisk] = useState<OnDisk>("kept");
   const planned = useBenchPlan(of, NOTHING(run));
   const steps = planned.data?.order.steps ?? [];
   const now = useBenchPlan(of, planned.data ? cameOut(progress, steps, run.document.units) : null);
   const put = (next: Progress) => {
-    keepProgress(run.id, piece, next);
     setProgress(next);
+    setOnDisk("keeping");
+    void keepBench(run.id, piece, { progress: next }).then(
+      () => setOnDisk("kept"),
+      () => setOnDisk("refused"),
+    );
   };
-  const kept = useKeptAtBench({ run, piece, progress, steps });
+  const kept = useKeptAtBench({ run, piece, progress, steps, seenFirst: here.seen });
   const behind = (bend: number, readings: Readings): Progress => {
     const at = steps.findIndex((step) => step.bend === bend) + 1;
     return withReadings({ ...progress, at: Math.max(progress.at, at) }, bend, readings);
@@ -68,6 +76,8 @@ export function useBench(of: OfPiece) {
     retry: () => void (planned.isError ? planned.refetch() : now.refetch()),
     old: now.isPlaceholderData || now.isError,
     progress,
+    /** Whether what was read is on this device's disk. */
+    onDisk,
     go: (at: number) => put({ ...progress, at: Math.min(Math.max(at, 0), steps.length) }),
     /** Keeps what was read of a bend, and goes on behind its step. */
     read: (bend: number, readings: Readings) => put(behind(bend, readings)),

@@ -1,18 +1,11 @@
 // A piece at the bench is kept on the server too: another device finds it there, and is told where two
 // go on with one piece. Nothing waits for it; what could not be sent is sent again.
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { BenchRun } from "@/api/bench";
 import { type AtBench, loadAtBench, saveAtBench } from "@/api/bench";
 import { Refused, type Schemas } from "@/api/client";
-import {
-  asKept,
-  type CameOut,
-  fromKept,
-  keepSeen,
-  type Progress,
-  seenVersion,
-} from "@/model/bench";
+import { asKept, type CameOut, fromKept, keepBench, type Progress } from "@/model/bench";
 
 const PAUSE_MS = 400;
 const AGAIN_MS = 3000;
@@ -25,9 +18,11 @@ type Props = {
   piece: number;
   progress: Progress;
   steps: readonly { readonly bend?: number | null }[];
+  /** The version on the server that this device had seen before. */
+  seenFirst: number;
 };
 
-export function useKeptAtBench({ run, piece, progress, steps }: Props) {
+export function useKeptAtBench({ run, piece, progress, steps, seenFirst }: Props) {
   const queries = useQueryClient();
   const key = ["at-bench", run.id, piece];
   const kept = useQuery({
@@ -39,7 +34,12 @@ export function useKeptAtBench({ run, piece, progress, steps }: Props) {
     networkMode: "always",
   });
   // What this device has seen of it is its own to go on from.
-  const [seen, setSeen] = useState(() => seenVersion(run.id, piece));
+  const [seen, setSeen] = useState(seenFirst);
+  const see = (version: number) => {
+    setSeen(version);
+    // What is not kept of this is asked once more, after a reload.
+    void keepBench(run.id, piece, { seen: version }).catch(() => undefined);
+  };
   const version = kept.data?.version;
   const there = kept.data?.document ? fromKept(kept.data.document) : null;
   const elsewhere: Elsewhere | null =
@@ -51,14 +51,28 @@ export function useKeptAtBench({ run, piece, progress, steps }: Props) {
   const waits = begun && !elsewhere && version !== undefined && steps.length > 0;
   const same = there !== null && JSON.stringify(kept.data?.document) === document;
 
+  /** What the next save is made from: never what another device saved and nobody looked at. */
+  const newest = useRef(0);
+  if (version !== undefined && !elsewhere) {
+    newest.current = Math.max(newest.current, version);
+  }
+  const sending = useRef<Promise<unknown>>(Promise.resolve());
   const put = (detail: AtBench) => {
-    keepSeen(run.id, piece, detail.version);
-    setSeen(detail.version);
+    newest.current = detail.version;
+    see(detail.version);
     queries.setQueryData(key, detail);
   };
-  const send = async (text: string) => {
-    const sent = JSON.parse(text) as CameOut;
-    put({ ...(await saveAtBench(run.id, piece, sent, version ?? 0)), document: sent });
+  // One after the other, each from the version that the one before made: two of one device are no
+  // two devices.
+  const send = (text: string): Promise<void> => {
+    const next = sending.current
+      .catch(() => undefined)
+      .then(async () => {
+        const sent = JSON.parse(text) as CameOut;
+        put({ ...(await saveAtBench(run.id, piece, sent, newest.current)), document: sent });
+      });
+    sending.current = next;
+    return next;
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is sent is what these say
   useEffect(() => {
@@ -86,8 +100,7 @@ export function useKeptAtBench({ run, piece, progress, steps }: Props) {
     /** What the other device has is known here, and what is done here goes on from it. */
     settle: () => {
       if (version !== undefined) {
-        keepSeen(run.id, piece, version);
-        setSeen(version);
+        see(version);
       }
     },
     /** Keeps how it is now, at once. */

@@ -68,7 +68,10 @@ function Opened({ stock, unsaved }: Props) {
                   actions={[{ label: "History of the stock", run: () => setHistory(true) }]}
                 />
               ) : null}
-              <Button onClick={() => window.location.assign(`/api/jobs/${jobId}/materials.csv`)}>
+              <Button
+                disabled={!shown}
+                onClick={() => window.location.assign(`/api/jobs/${jobId}/materials.csv`)}
+              >
                 Materials as CSV
               </Button>
               <Button weight="main" onClick={() => window.print()}>
