@@ -125,6 +125,14 @@ class Browser:
             offline=gone, latency=0, downloadThroughput=-1, uploadThroughput=-1,
         )  # fmt: skip
 
+    def slow(self, milliseconds: int) -> None:
+        """Let every answer come so late to the tab in front."""
+        self.command("Network.enable")
+        self.command(
+            "Network.emulateNetworkConditions",
+            offline=False, latency=milliseconds, downloadThroughput=-1, uploadThroughput=-1,
+        )  # fmt: skip
+
     def until(self, true: Callable[[], Any], what: str) -> Any:
         """Wait for something that has to be seen. Returns what it was."""
 

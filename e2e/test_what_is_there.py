@@ -52,6 +52,25 @@ class WhatIsThere(PageTest):
         browser.keys("dragon 4")
         browser.see_text("Still to come: one of pipe")
 
+    def test_lines_are_taken_in_the_order_of_enter_however_late_the_answers_come(self) -> None:
+        browser = self.browser
+        self.open_run("Press hall feed, bay 2")
+        browser.slow(700)
+        self.addCleanup(browser.slow, 0)
+        browser.see("[data-typed-line]").click()
+        browser.keys("pipe 2 3/8 at 20", Keys.ENTER, "left 29 1/2", Keys.ENTER)
+        browser.keys("drgon 4", Keys.ENTER, "offset 3 30 at 12", Keys.ENTER)
+        browser.see_text("Waiting for that: offset 3 30 at 12", "[data-still-said]")
+        browser.see("[data-mend-said]").send_keys(Keys.CONTROL, "a")
+        browser.keys("duct 2 x 2 at 14", Keys.ENTER)
+        browser.until(lambda: browser.all("[data-still-said] *") == [], "all of it is taken")
+        browser.see_text("Saved", "[role=status]")
+        walk = self.run_named("Press hall feed, bay 2").document["walk"]
+        self.assertEqual(
+            [line["kind"] for line in walk[-5:]], ["round", "wall", "block", "offset", "end"]
+        )
+        self.assertEqual(browser.see("[data-typed-line]").get_attribute("value"), "")
+
     def test_two_fixed_ends_meet_by_what_floats(self) -> None:
         browser = self.browser
         self.open_run("Press 2, between two boxes that are up")

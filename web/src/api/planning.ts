@@ -25,11 +25,13 @@ export function convertRun(
   return unwrap(client.POST("/api/convert", { body: { document, to } }));
 }
 
+export type TypedLine = Schemas["TypedLineShape"];
+
 export function readTypedLine(
   text: string,
   units: Schemas["RunDocument"]["units"],
-  signal: AbortSignal,
-): Promise<Schemas["TypedLineShape"]> {
+  signal: AbortSignal | null = null,
+): Promise<TypedLine> {
   return unwrap(client.POST("/api/line", { body: { text, units }, signal }));
 }
 

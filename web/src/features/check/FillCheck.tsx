@@ -5,7 +5,7 @@ import { FillFindings } from "@/features/wires/FillFindings";
 import { FillPicture } from "@/features/wires/FillPicture";
 import { FillDetails, FillVerdict, fillHeadline } from "@/features/wires/FillVerdict";
 import { WireList } from "@/features/wires/WireList";
-import type { Fields, FillDocument } from "@/model/wires";
+import { addedConductors, type Fields, type FillDocument } from "@/model/wires";
 import { withoutEmpty } from "@/model/without";
 import { COUNTRY_OF } from "@/model/wording";
 import { problemAt, useCheck } from "@/state/useCheck";
@@ -42,6 +42,11 @@ export function FillCheck({ into }: { into: keyof typeof FIRST }) {
             colours={colours}
             problem={(path) => problemAt(problems, path)}
             onChange={change}
+            onAdd={(more) =>
+              setDocument((now) =>
+                withoutEmpty<FillDocument>({ ...now, ...addedConductors(now, more) }),
+              )
+            }
           />
           {into === "conduit" ? (
             <OfTheRun document={document} setDocument={setDocument} problems={problems} />

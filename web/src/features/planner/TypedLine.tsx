@@ -1,21 +1,35 @@
 // A line of the walk typed as it is said: `pipe 1 5/8 at 57 7/8`.
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { readTypedLine } from "@/api/planning";
+import { type TypedLine as ReadLine, readTypedLine } from "@/api/planning";
 import { SayLine } from "@/features/walk/SayLine";
 import { addLine, placeOf } from "@/model/commands";
-import { walkOf } from "@/model/document";
-import { usePlanner } from "@/state/PlannerContext";
+import { type Line, walkOf } from "@/model/document";
+import { usePlanner, usePlannerStore } from "@/state/PlannerContext";
+import { StillSaid } from "@/ui/StillSaid";
+import { useSaid } from "@/ui/useSaid";
 
 const EXAMPLE = { in: "pipe 1 5/8 at 57 7/8", mm: "pipe 42 at 1470" } as const;
 
 export function TypedLine() {
+  const store = usePlannerStore();
   const units = usePlanner((state) => state.history.present.units);
-  const walk = usePlanner((state) => walkOf(state.history.present));
-  const change = usePlanner((state) => state.change);
-  const select = usePlanner((state) => state.select);
-  const [text, setText] = useState("");
+  const queries = useQueryClient();
   const [open, setOpen] = useState(false);
+  const said = useSaid<Line>({
+    ask: async (text) => {
+      const known = queries.getQueryData<ReadLine>(["line", text, units]);
+      const { line, expected } = known ?? (await readTypedLine(text, units));
+      return line ? { taken: line } : { why: expected };
+    },
+    take: (line) => {
+      const { history, change, select } = store.getState();
+      const place = placeOf(line, walkOf(history.present));
+      change(addLine(line));
+      select(place);
+    },
+  });
+  const { text, setText } = said;
   const query = useQuery({
     queryKey: ["line", text, units],
     queryFn: ({ signal }) => readTypedLine(text, units, signal),
@@ -25,17 +39,14 @@ export function TypedLine() {
     placeholderData: (before) => before,
   });
   const read = query.data;
-  const line = text && !query.isPlaceholderData ? read?.line : undefined;
+  const isRead = Boolean(text) && query.isSuccess && !query.isPlaceholderData;
+  const line = isRead ? read?.line : undefined;
   const trouble = query.isError ? "There is no answer from the server." : (read?.expected ?? "");
-  const add = () => {
-    if (line) {
-      change(addLine(line));
-      select(placeOf(line, walk));
-      setText("");
-    }
-  };
+  // What is known to be no line stays where it can be mended.
+  const enter = () => (isRead && !line ? undefined : said.enter());
   return (
     <div className="px-4 pt-3">
+      <StillSaid {...said} />
       <SayLine
         label="Or type it as you say it"
         placeholder={EXAMPLE[units]}
@@ -43,7 +54,7 @@ export function TypedLine() {
         completions={open ? (read?.completions ?? []) : []}
         whole={Boolean(line)}
         onType={setText}
-        onEnter={add}
+        onEnter={enter}
         onOpen={setOpen}
       />
       <p role="status" className="mt-1 min-h-5 text-sm text-soft">
@@ -51,7 +62,7 @@ export function TypedLine() {
           <button
             type="button"
             onPointerDown={(event) => event.preventDefault()}
-            onClick={add}
+            onClick={said.enter}
             className="font-semibold text-accent underline underline-offset-3 pointer-coarse:min-h-11"
           >
             Add it to the walk

@@ -76,7 +76,8 @@ export default function QuickScreen() {
                     completions={saying && sentence.typed ? quick.completions : []}
                     whole={Boolean(sentence.typed && run)}
                     onType={(typed) => quick.change({ typed })}
-                    onEnter={() => undefined}
+                    // What is typed next is another sentence.
+                    onEnter={(field) => field.select()}
                     onOpen={setSaying}
                   />
                   <BentWith quick={quick} />

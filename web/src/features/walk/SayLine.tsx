@@ -17,7 +17,7 @@ type Props = {
   /** Whether what stands there is a whole line. */
   whole: boolean;
   onType: (text: string) => void;
-  onEnter: () => void;
+  onEnter: (field: HTMLInputElement) => void;
   onOpen?: (open: boolean) => void;
   className?: string;
 };
@@ -67,7 +67,7 @@ export function SayLine(props: Props) {
               onType(lit.text);
             } else if (event.key === "Enter" && !lit) {
               event.preventDefault();
-              onEnter();
+              onEnter(event.currentTarget);
             } else if (event.key === "Escape" && box.isOpen) {
               event.stopPropagation();
             }

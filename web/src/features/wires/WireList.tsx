@@ -4,7 +4,7 @@ import type { Country } from "@/api/planning";
 import type { Units } from "@/model/document";
 import {
   addedCircuit,
-  addedConductors,
+  type Conductor,
   type Part,
   USUAL_CABLE,
   USUAL_CIRCUIT,
@@ -34,11 +34,13 @@ type Props = {
   /** What can't be read, by path below this list. */
   problem: (path: string) => string | undefined;
   onChange: (fields: WireLists, burst?: string) => void;
+  /** More conductors, which may come after other changes. */
+  onAdd: (more: readonly Conductor[]) => void;
   onDone?: () => void;
 };
 
 export function WireList(props: Props) {
-  const { wires, country, units, parts, colours, problem, onChange, onDone } = props;
+  const { wires, country, units, parts, colours, problem, onChange, onAdd, onDone } = props;
   const [adding, setAdding] = useState(false);
   const conductors = wires.conductors ?? [];
   const circuits = wires.circuits ?? [];
@@ -73,7 +75,7 @@ export function WireList(props: Props) {
         ))}
       </ul>
       <div className="flex flex-wrap items-center gap-2 pt-1">
-        <SayWires units={units} onAdd={(more) => onChange(addedConductors(wires, more))} />
+        <SayWires units={units} onAdd={onAdd} />
         <Menu
           open={adding}
           onOpenChange={setAdding}
@@ -87,17 +89,17 @@ export function WireList(props: Props) {
           actions={[
             {
               label: "Conductors",
-              run: () => onChange(addedConductors(wires, [USUAL_CONDUCTOR[units]])),
+              run: () => onAdd([USUAL_CONDUCTOR[units]]),
             },
             {
               label: "A cable by its diameter",
               hint: "multi-conductor, fibre",
-              run: () => onChange(addedConductors(wires, [USUAL_CABLE[units]])),
+              run: () => onAdd([USUAL_CABLE[units]]),
             },
             {
               label: "An oval cable",
               hint: "counts by its larger side",
-              run: () => onChange(addedConductors(wires, [USUAL_OVAL[units]])),
+              run: () => onAdd([USUAL_OVAL[units]]),
             },
             {
               label: "A circuit",

@@ -4,7 +4,7 @@ import { useCatalogue } from "@/api/queries";
 import { partColours } from "@/drawing/colours";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { takeSize } from "@/model/conduit";
-import { setWires, startWires, type Wires } from "@/model/wires";
+import { addedConductors, setWires, startWires, type Wires } from "@/model/wires";
 import { useOfJob, usePlanner, usePlanState } from "@/state/PlannerContext";
 import { problemAt } from "@/state/useCheck";
 import { Button } from "@/ui/Button";
@@ -66,6 +66,11 @@ function Wired({ wires }: { wires: Wires }) {
               colours={colours}
               problem={(path) => problemAt(problems, `wires.${path}`)}
               onChange={(fields, burst) => change(setWires(fields), burst && `wires.${burst}`)}
+              onAdd={(more) =>
+                change((document) =>
+                  setWires(addedConductors(document.wires ?? {}, more))(document),
+                )
+              }
               onDone={settle}
             />
           </div>
