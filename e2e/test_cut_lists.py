@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from selenium.webdriver.common.keys import Keys
+
 from accounts.models import Member
 from e2e.case import PageTest
 from jobs.models import JobStock
@@ -25,11 +27,16 @@ class CutLists(PageTest):
         sticks = self.bars("RMC (rigid) 1/2")
         section = browser.see("section[aria-label='RMC (rigid) 1/2']")
         length, place = section.find_elements("css selector", "form input")
-        length.send_keys("tall")
-        section.find_element("css selector", "form button").click()
-        browser.see_text("Expected", "section[aria-label='RMC (rigid) 1/2']")
-        browser.press("Take out the offcut of tall")
-        browser.gone("Expected")
+        for wrong in ("tall", "-5"):
+            length.send_keys(Keys.CONTROL, "a")
+            length.send_keys(wrong)
+            section.find_element("css selector", "form button").click()
+            browser.see_text("Expected", "section[aria-label='RMC (rigid) 1/2'] [role=alert]")
+            # What can't be read is not added, and nothing waits for it.
+            self.assertEqual(
+                section.find_elements("css selector", "li button[aria-label*=out]"), []
+            )
+        length.send_keys(Keys.CONTROL, "a")
         length.send_keys("10' 0\"")
         place.send_keys("behind the kiosk")
         section.find_element("css selector", "form button").click()

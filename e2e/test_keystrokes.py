@@ -41,7 +41,7 @@ class Keystrokes(PageTest):
         browser.driver.switch_to.window(first)
         self.assertEqual(browser.value("walk[0].at"), "35")
         self.offline(False)
-        browser.see_text("in the meantime", "[role=dialog]")
+        browser.see_text("in another tab", "[role=dialog]")
         self.assertEqual(self.at(run), "34")
         browser.press("Keep mine as the next version")
         browser.see_text("Saved", "[role=status]")

@@ -109,7 +109,7 @@ class Mishaps(PageTest):
 
         other.write("walk[0].at", "38")
         other.see_text("Wren Hallow saved this run", "[role=dialog]")
-        other.press("Take theirs")
+        other.press("Take the saved one")
         other.until(lambda: other.value("walk[0].at") == "30", "theirs")
         other.press("Undo")
         other.until(lambda: other.value("walk[0].at") == "38", "mine is one step back")

@@ -264,7 +264,7 @@ class AtABox(PageTest):
         box.version += 1
         box.save()
         browser.press("A device in the middle", "button[role=checkbox], label")
-        browser.see_text("saved this box in the meantime", "[role=dialog]")
+        browser.see_text("You saved this box in another tab", "[role=dialog]")
         box.refresh_from_db()
         self.assertNotIn("device", box.document)
         browser.press("Keep mine as the next version")

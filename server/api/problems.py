@@ -157,9 +157,14 @@ def handle_problems(api: NinjaAPI) -> None:
     def conflict(request: HttpRequest, error: VersionConflict) -> HttpResponse:
         current = error.current
         who = current.updated_by.shown_name
+        # Two tabs of one person are no two people.
+        own = current.updated_by == request.user
+        message = f"{who} saved this {current.what} in the meantime."
+        if own:
+            message = f"You saved this {current.what} in another tab, or on another device."
         body = ConflictProblem(
             code="conflict",
-            message=f"{who} saved this {current.what} in the meantime.",
+            message=message,
             yours=error.yours,
             theirs=Theirs(
                 document=current.document,

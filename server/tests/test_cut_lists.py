@@ -144,7 +144,7 @@ class CutLists(CrewTest):
         self.assertEqual((saved.status_code, saved.json()["version"]), (200, 1))
         late = self.send("put", path, {"document": in_hand(), "base_version": 0})
         self.assertEqual((late.status_code, late.json()["code"]), (409, "conflict"))
-        self.assertIn("saved this stock in the meantime", late.json()["message"])
+        self.assertIn("You saved this stock in another tab", late.json()["message"])
         self.send("put", path, {"document": in_hand(), "base_version": 1})
         versions = [each["version"] for each in self.send("get", f"{path}/revisions").json()]
         self.assertEqual(versions, [2, 1])

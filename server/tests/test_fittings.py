@@ -23,7 +23,7 @@ class OwnFittings(CrewTest):
         self.assertEqual(self.save(0, HUB).json()["version"], 1)
         late = self.save(0)
         self.assertEqual(late.status_code, 409)
-        self.assertIn("saved this list of fittings in the meantime", late.json()["message"])
+        self.assertIn("You saved this list of fittings in another tab", late.json()["message"])
         self.save(1)
         back = self.send("post", "/api/fittings/revisions/1/restore", {"base_version": 2}).json()
         self.assertEqual((back["version"], back["document"]), (3, listed(HUB)))

@@ -39,7 +39,7 @@ class FramedWalls(CrewTest):
         self.assertEqual((saved["name"], saved["version"]), ("West wall", 2))
         late = self.send("put", path, {"document": WALL, "base_version": 1})
         self.assertEqual(late.status_code, 409)
-        self.assertIn("saved this wall in the meantime", late.json()["message"])
+        self.assertIn("You saved this wall in another tab", late.json()["message"])
         back = self.send("post", f"{path}/revisions/1/restore", {"base_version": 2}).json()
         self.assertEqual((back["version"], back["document"]), (3, wall["document"]))
         listed = self.send("get", f"/api/jobs/{self.job.id}/walls").json()

@@ -73,7 +73,7 @@ class SiteBoxes(CrewTest):
         self.save(0)
         late = self.save(0, device=True)
         self.assertEqual((late.status_code, late.json()["code"]), (409, "conflict"))
-        self.assertIn("saved this box in the meantime", late.json()["message"])
+        self.assertIn("You saved this box in another tab", late.json()["message"])
         self.assertNotIn("device", SiteBox.objects.get().document)
         # A version of a box that was forgotten meanwhile is not found.
         path = f"/api/jobs/{self.job.id}/box?name=Cellar%20junction"

@@ -43,7 +43,7 @@ export type CutsOfJob = Schemas["CutsOfJob"];
 export function cutsOfJob(
   jobId: number,
   request: CutsRequest,
-  signal: AbortSignal,
+  signal: AbortSignal | null = null,
 ): Promise<CutsOfJob> {
   return unwrap(
     client.POST("/api/jobs/{job_id}/cuts", {

@@ -14,6 +14,8 @@ export type Checked<T> = {
   /** What can't be read, by path. */
   readonly problems: ReadonlyMap<string, string>;
   readonly refusal: string;
+  /** Whether the document can be read, as it stands; null until that is known. */
+  readonly readable: boolean | null;
 };
 
 const NO_PROBLEMS: ReadonlyMap<string, string> = new Map();
@@ -42,6 +44,7 @@ export function useCheck<D, T>(
     current: query.data !== undefined,
     problems,
     refusal: error && problems.size === 0 ? error.message : "",
+    readable: query.isPending ? null : problems.size === 0,
   };
 }
 

@@ -48,13 +48,13 @@ function planQuery(document: RunDocument, country: Country) {
   });
 }
 
-/** The plan for all, and whether it is already that of the last key press; `inPieces`: it comes with
- * the run's pieces. */
+/** The plan for all, whether it is already that of the last key press, and whether that can be read
+ * (null until that is known); `inPieces`: it comes with the run's pieces. */
 export function usePlan(
   document: RunDocument,
   country: Country,
   inPieces = false,
-): { planned: PlanState; current: boolean } {
+): { planned: PlanState; current: boolean; readable: boolean | null } {
   const alone = useQuery({ ...planQuery(document, country), enabled: !inPieces });
   const parted = useQuery({ ...inPiecesQuery(document, country), enabled: inPieces });
   const query = inPieces ? parted : alone;
@@ -73,7 +73,8 @@ export function usePlan(
       refusal: about ? error.message : "",
     };
   }, [plan, error]);
-  return { planned, current: data !== undefined };
+  const readable = query.isPending ? null : planned.problems.size === 0;
+  return { planned, current: data !== undefined, readable };
 }
 
 function isOffline(error: unknown): boolean {

@@ -15,11 +15,11 @@ export function ConflictDialog<D>({ each }: { each: OpenDocument<D> }) {
   const { takeTheirs, keepMine } = each.store.getState();
   return (
     <Dialog
-      title="Changed by someone else"
+      title="Changed somewhere else"
       description={`${message} Nothing of either is lost: choose which one goes on.`}
       open
     >
-      <Differences mine={mine} theirs={theirs.document} names={["Yours", "Theirs"]} />
+      <Differences mine={mine} theirs={theirs.document} names={["Yours", "Saved"]} />
       <div className="flex flex-wrap justify-end gap-2">
         <Button
           onClick={() => {
@@ -27,7 +27,7 @@ export function ConflictDialog<D>({ each }: { each: OpenDocument<D> }) {
             void drop(each as OpenDocument);
           }}
         >
-          Take theirs
+          Take the saved one
         </Button>
         <Button weight="main" onClick={() => keepMine(theirs.version)}>
           Keep mine as the next version

@@ -36,7 +36,7 @@ function words(saving: Saving<unknown>): { text: string; colour: string } {
     case "signed-out":
       return { text: "Signed out; kept on this machine", colour: "text-amber" };
     case "conflict":
-      return { text: "Changed by someone else", colour: "text-brick" };
+      return { text: "Changed somewhere else", colour: "text-brick" };
     case "failed":
       return { text: saving.message, colour: "text-amber" };
     case "gone":

@@ -6,12 +6,14 @@ import { TRIED_AGAIN } from "@/model/saving";
 
 const PAUSE_MS = 700;
 const TRY_AGAIN_MS = 3000;
+const UNKNOWN_MS = 4000;
 
 type Options = {
   /** Whether it is saved after a pause; a form with a button of its own only keeps a draft. */
   readonly byItself?: boolean;
-  /** Whether it can be read: what can't be is kept as a draft and not sent. */
-  readonly readable?: boolean;
+  /** Whether it can be read: what can't be is kept as a draft and not sent; null while nobody knows
+   * yet, which is waited for, though not for ever. */
+  readonly readable?: boolean | null;
 };
 
 export function useSavedDocument<D>(
@@ -34,10 +36,17 @@ export function useSavedDocument<D>(
   }, [one, document, saving]);
 
   useEffect(() => {
-    if (!(byItself && readable && TRIED_AGAIN.includes(saving))) {
+    if (byItself && readable === false && TRIED_AGAIN.includes(saving)) {
+      each.store.getState().setSaving({ state: "unreadable", message: "" });
+    }
+  }, [each.store, saving, byItself, readable]);
+
+  useEffect(() => {
+    if (!(byItself && readable !== false && TRIED_AGAIN.includes(saving))) {
       return;
     }
-    const pause = saving === "waiting" ? PAUSE_MS : TRY_AGAIN_MS;
+    const answered = readable ? PAUSE_MS : UNKNOWN_MS;
+    const pause = saving === "waiting" ? answered : TRY_AGAIN_MS;
     let timer = setTimeout(attempt, pause);
     const now = () => {
       clearTimeout(timer);

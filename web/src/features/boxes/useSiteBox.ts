@@ -23,7 +23,7 @@ export function useSiteBox(box: JobBox, drafts: readonly Draft[]) {
   const checked = useCheck(`box ${box.job_id}`, document, async (next, signal) => {
     return (await checkSiteBox(box.job_id, next, signal)) as SiteBoxResult;
   });
-  useSavedDocument(each, { readable: checked.problems.size === 0 });
+  useSavedDocument(each, { readable: checked.readable });
   const change = (fields: Fields<SiteBoxDocument>) =>
     each.store
       .getState()

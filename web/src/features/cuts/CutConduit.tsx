@@ -1,6 +1,6 @@
 // One conduit of a job: its sticks to scale, what goes with them, and its offcuts in hand.
 import type { CutsOfJob } from "@/api/stock";
-import { asIsBest, isOf, putTogether, type StockDocument } from "@/model/stock";
+import { asIsBest, isOf, type Offcut, putTogether, type StockDocument } from "@/model/stock";
 import { Button } from "@/ui/Button";
 import { CutBars } from "./CutBars";
 import { Materials } from "./Materials";
@@ -11,9 +11,10 @@ type Props = {
   stock: StockDocument;
   problems: ReadonlyMap<string, string>;
   change: (next: (stock: StockDocument) => StockDocument) => void;
+  addOffcut: (offcut: Offcut) => Promise<string>;
 };
 
-export function CutConduit({ conduit, stock, problems, change }: Props) {
+export function CutConduit({ conduit, stock, problems, change, addOffcut }: Props) {
   const { name, type, size, cuts, left_out, materials } = conduit;
   const of = { type, size };
   const byHand = (stock.together ?? []).some(isOf(of));
@@ -52,7 +53,13 @@ export function CutConduit({ conduit, stock, problems, change }: Props) {
           change={change}
         />
       ) : null}
-      <Offcuts of={of} offcuts={stock.offcuts ?? []} problems={problems} change={change} />
+      <Offcuts
+        of={of}
+        offcuts={stock.offcuts ?? []}
+        problems={problems}
+        change={change}
+        add={addOffcut}
+      />
     </section>
   );
 }

@@ -45,8 +45,19 @@ type Props = { stock: JobStock; unsaved: LeftUnsaved };
 
 function Opened({ stock, unsaved }: Props) {
   const jobId = stock.job_id;
-  const { each, document, change, shown, looking, stop, workingOut, pending, refusal, problems } =
-    useStock(stock, unsaved.drafts);
+  const {
+    each,
+    document,
+    change,
+    addOffcut,
+    shown,
+    looking,
+    stop,
+    workingOut,
+    pending,
+    refusal,
+    problems,
+  } = useStock(stock, unsaved.drafts);
   const saved = useStore(each.store, (state) => state.baseVersion > 0);
   const [history, setHistory] = useState(false);
   const anything = shown?.conduits.some(({ cuts }) => cuts) ?? false;
@@ -146,6 +157,7 @@ function Opened({ stock, unsaved }: Props) {
             stock={document}
             problems={problems}
             change={change}
+            addOffcut={addOffcut}
           />
         ))}
         {shown && shown.spare.length > 0 ? (

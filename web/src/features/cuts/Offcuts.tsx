@@ -1,6 +1,6 @@
 // The offcuts of one conduit that are in hand: cut from before a new stick is.
 import { useState } from "react";
-import { addOffcut, isOf, type Offcut, removeOffcut, type StockDocument } from "@/model/stock";
+import { isOf, type Offcut, removeOffcut, type StockDocument } from "@/model/stock";
 import { Button, IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { Reading } from "@/ui/Reading";
@@ -12,11 +12,27 @@ type Props = {
   offcuts: readonly Offcut[];
   problems: ReadonlyMap<string, string>;
   change: (next: (stock: StockDocument) => StockDocument) => void;
+  /** Adds one; else says what was expected of its length. */
+  add: (offcut: Offcut) => Promise<string>;
 };
 
-export function Offcuts({ of, offcuts, problems, change }: Props) {
+export function Offcuts({ of, offcuts, problems, change, add }: Props) {
   const [length, setLength] = useState("");
   const [name, setName] = useState("");
+  const [wrong, setWrong] = useState("");
+  const submit = async () => {
+    if (!length.trim()) {
+      return;
+    }
+    const where = name.trim() ? { name: name.trim() } : {};
+    const expected = await add({ ...of, ...where, length: length.trim() });
+    setWrong(expected);
+    if (!expected) {
+      // What was typed since is the next one.
+      setLength((now) => (now === length ? "" : now));
+      setName((now) => (now === name ? "" : now));
+    }
+  };
   const own = offcuts.flatMap((offcut, at) => (isOf(of)(offcut) ? [{ offcut, at }] : []));
   return (
     <div className="mt-3 print:hidden">
@@ -50,19 +66,18 @@ export function Offcuts({ of, offcuts, problems, change }: Props) {
         className="flex flex-wrap items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (length.trim()) {
-            const where = name.trim() ? { name: name.trim() } : {};
-            change(addOffcut({ ...of, ...where, length: length.trim() }));
-            setLength("");
-            setName("");
-          }
+          void submit();
         }}
       >
         <TextField
           label="Its length"
           className="w-28"
           value={length}
-          onChange={(event) => setLength(event.target.value)}
+          {...(wrong ? { problem: `Expected ${wrong}` } : {})}
+          onChange={(event) => {
+            setLength(event.target.value);
+            setWrong("");
+          }}
         />
         <TextField
           label="Where it is"

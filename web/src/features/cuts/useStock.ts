@@ -1,11 +1,11 @@
 // A job's stock as it is changed: saved a moment after the last change, and what is cut from it.
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Refused } from "@/api/client";
 import { type CutsOfJob, cutsOfJob, type JobStock, saveStock } from "@/api/stock";
 import { type Opened, useOpened } from "@/features/documents/useOpened";
 import type { Draft } from "@/model/draft";
-import type { StockDocument } from "@/model/stock";
+import { type Offcut, type StockDocument, addOffcut as withOffcut } from "@/model/stock";
 import { useSavedDocument } from "@/ui/useSavedDocument";
 
 export type OpenStock = Opened<StockDocument>;
@@ -23,8 +23,27 @@ export function useStock(stock: JobStock, drafts: readonly Draft[]) {
     done: () => undefined,
   });
   const cuts = useCuts(jobId, document);
-  useSavedDocument(each, { readable: cuts.problems.size === 0 });
-  return { each, document, change: each.store.getState().change, ...cuts };
+  useSavedDocument(each, { readable: cuts.readable });
+  const { change } = each.store.getState();
+  const queries = useQueryClient();
+  /** Adds an offcut whose length can be read; else says what was expected of that. */
+  const addOffcut = async (offcut: Offcut): Promise<string> => {
+    const next = withOffcut(offcut)(each.store.getState().current());
+    try {
+      const cut = await cutsOfJob(jobId, { document: next, seconds: 0 });
+      queries.setQueryData(["cuts", jobId, next], cut);
+    } catch (error) {
+      const path = `offcuts[${(next.offcuts ?? []).length - 1}].length`;
+      const problem =
+        isUnreadable(error) && error.problem.errors.find((each) => each.path === path);
+      if (problem) {
+        return problem.expected;
+      }
+    }
+    change(withOffcut(offcut));
+    return "";
+  };
+  return { each, document, change, addOffcut, ...cuts };
 }
 
 /** What the job is cut from: an answer at once, then what was found in a few seconds more. */
@@ -59,6 +78,10 @@ function useCuts(jobId: number, document: StockDocument) {
     /** How many runs are worked out so far, of how many; null once all of them are. */
     workingOut: first.data && !isComplete(first.data) ? first.data : null,
     pending: first.isPending,
+    readable:
+      first.isPending || first.isPlaceholderData
+        ? null
+        : !(first.isError && isUnreadable(first.error)),
     refusal: first.isError && !isUnreadable(first.error) ? first.error.message : "",
     problems: isUnreadable(first.error)
       ? new Map(first.error.problem.errors.map(({ path, expected }) => [path, expected]))

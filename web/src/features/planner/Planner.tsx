@@ -30,13 +30,13 @@ export function Planner({ each, job }: Props) {
   const { store } = each;
   const document = useStore(store, (state) => state.history.present);
   const { pieces, wanted } = useWantedPieces(document, job.rules);
-  const { planned, current } = usePlan(document, job.rules, wanted);
+  const { planned, current, readable } = usePlan(document, job.rules, wanted);
   const [plans] = useState(() => createStore<PlanState>(() => planned));
   useLayoutEffect(() => plans.setState(planned, true), [plans, planned]);
   const [pane, setPane] = useState<Pane>("walk");
   const [help, setHelp] = useState(false);
   const [adding, setAdding] = useState(false);
-  useSavedDocument(each);
+  useSavedDocument(each, { readable });
   const showHelp = useCallback(() => setHelp(true), []);
   const add = useCallback(() => setAdding(true), []);
   useShortcuts(store, showHelp, add);

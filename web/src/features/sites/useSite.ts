@@ -26,7 +26,7 @@ export function useSite(site: JobSite, drafts: readonly Draft[]) {
     done: () => void queries.invalidateQueries({ queryKey: keys.sites(site.job_id) }),
   });
   const checked = useCheck<SiteDocument, SitePlan>(`site ${site.id}`, document, planSite);
-  useSavedDocument(each, { readable: checked.problems.size === 0 });
+  useSavedDocument(each, { readable: checked.readable });
   const { problems, answer: plan } = checked;
   const change = useCallback(
     (next: SiteChange) => each.store.getState().change(next, fieldTypedIn()),

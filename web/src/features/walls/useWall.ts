@@ -23,7 +23,7 @@ export function useWall(wall: JobWall, drafts: readonly Draft[]) {
     },
   });
   const checked = useCheck<WallDocument, WallPlan>(`wall ${wall.id}`, document, planWall);
-  useSavedDocument(each, { readable: checked.problems.size === 0 });
+  useSavedDocument(each, { readable: checked.readable });
   const { problems, answer: plan } = checked;
   const [checks] = useState(() => createStore<WallChecks>(() => ({ problems, plan })));
   useLayoutEffect(() => checks.setState({ problems, plan }, true), [checks, problems, plan]);
