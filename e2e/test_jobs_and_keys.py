@@ -94,6 +94,35 @@ class Keyboard(PageTest):
         browser.chord(Keys.ALT, Keys.BACK_SPACE)
         browser.until(lambda: len(browser.marks()) == 3, "three marks again")
 
+    def test_the_focus_stays_beside_what_was_taken_away(self) -> None:
+        browser = self.browser
+        self.open_run(PRESS_HALL)
+        browser.field("walk[0].rise").click()
+        browser.chord(Keys.ALT, Keys.BACKSPACE)
+        browser.gone("press plinth")
+        where = "return document.activeElement.closest('[data-path], li, main')?.tagName ?? 'none'"
+        browser.until(lambda: browser.ask(where) != "none", "the focus is in the walk")
+        browser.chord(Keys.CONTROL, "z")
+        browser.see_text("press plinth")
+
+    def test_what_is_made_is_named_first(self) -> None:
+        browser = self.browser
+        self.sign_in()
+        browser.press("Saltmarsh Cider Works")
+        for another, label, name in (
+            ("New run", "Name of the run", "Loft spur"),
+            ("New wall", "Name of the wall", "Tasting room"),
+            ("New ducts", "Name of the ducts", "Yard"),
+        ):
+            browser.press(another)
+            browser.see(f"input[aria-label='{label}']:focus")
+            browser.keys(name)
+            browser.see_text("Saved", "[role=status]")
+            self.assertEqual(browser.see(f"[aria-label='{label}']").get_attribute("value"), name)
+            self.go("/")
+            browser.press("Saltmarsh Cider Works")
+            browser.see_text(name)
+
     def test_escape_takes_a_field_back_to_what_it_was(self) -> None:
         browser = self.browser
         self.open_run(PRESS_HALL)

@@ -128,4 +128,6 @@ class Mishaps(PageTest):
     def test_another_crew_s_run_is_not_there(self) -> None:
         self.enter("tern")
         self.go(f"/runs/{self.run_named(PRESS_HALL).id}")
-        self.browser.see_text("There is nothing here that is yours to see.")
+        self.browser.see_text("it is another crew's, or it was removed")
+        self.browser.press("To the jobs")
+        self.browser.see_text("New job")

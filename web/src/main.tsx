@@ -2,6 +2,7 @@
 import "@/ui/nonce";
 import "./index.css";
 import { createRoot } from "react-dom/client";
+import { keepFocus } from "@/ui/keepFocus";
 import { followSystem } from "@/ui/theme";
 import { typeInFormOfItsOwn } from "@/ui/typingForm";
 import { App } from "./app/App";
@@ -9,6 +10,7 @@ import { fetchScreen } from "./app/screens";
 import { nameTab } from "./model/tab";
 
 followSystem();
+keepFocus();
 typeInFormOfItsOwn();
 const root = document.getElementById("root");
 if (root) {

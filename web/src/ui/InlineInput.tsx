@@ -1,6 +1,6 @@
 // A value typed where it stands in a sentence, as wide as it is. What is wrong with it is said to
 // assistive technology too.
-import { type InputHTMLAttributes, useId } from "react";
+import { type InputHTMLAttributes, type Ref, useId } from "react";
 import { classes } from "./classes";
 
 type Look = "number" | "text" | "boxed";
@@ -14,6 +14,7 @@ type Props = Omit<InputHTMLAttributes<HTMLInputElement>, "value" | "onChange"> &
   /** How grave what is found of it is, where it can be read. */
   level?: string | undefined;
   look?: Look;
+  ref?: Ref<HTMLInputElement>;
 };
 
 const UNDERLINED = "grows max-w-full rounded-t-sm border-b-[1.5px] bg-transparent px-0.5";

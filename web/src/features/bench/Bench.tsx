@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { BenchPlan, BenchRun } from "@/api/bench";
 import { forgetLists, putStage } from "@/api/queries";
+import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { begunBefore, type KeptHere } from "@/model/bench";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
@@ -110,7 +111,7 @@ export function Bench({ run, piece, here }: Props) {
 
   if (!plan) {
     return bench.error ? (
-      <LoadingScreen what={bench.error.message} retry={bench.retry} />
+      <CouldNotOpen error={bench.error} again={bench.retry} />
     ) : (
       <LoadingScreen what="Opening the bench" />
     );

@@ -2,6 +2,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useParams, useSearchParams } from "react-router";
 import { keys, loadRun } from "@/api/queries";
+import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { benchHere } from "@/model/bench";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { Bench } from "./Bench";
@@ -21,7 +22,7 @@ export default function BenchScreen() {
     staleTime: Infinity,
   });
   if (run.isError) {
-    return <LoadingScreen what={run.error.message} retry={() => void run.refetch()} />;
+    return <CouldNotOpen error={run.error} again={() => void run.refetch()} />;
   }
   if (run.isPending || !here.data) {
     return <LoadingScreen what="Opening the bench" />;

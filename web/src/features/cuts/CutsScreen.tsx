@@ -6,6 +6,7 @@ import { useStore } from "zustand";
 import { stockVersions } from "@/api/history";
 import { keys } from "@/api/queries";
 import { cutNow, type JobStock, loadStock } from "@/api/stock";
+import { AccountMenu } from "@/features/account/AccountMenu";
 import { type LeftUnsaved, Opening } from "@/features/documents/Opening";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { saveNow } from "@/model/savedDocuments";
@@ -88,6 +89,7 @@ function Opened({ stock, unsaved }: Props) {
               <Button weight="main" onClick={() => window.print()}>
                 Print
               </Button>
+              <AccountMenu />
             </>
           }
         >

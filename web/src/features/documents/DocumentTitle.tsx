@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import type { Saving } from "@/model/saving";
 import { InlineInput } from "@/ui/InlineInput";
 import { SavingState } from "@/ui/SavingState";
+import { useNamedFirst } from "@/ui/useNamedFirst";
 
 type Props = {
   job: { id: number; name: string };
@@ -15,6 +16,7 @@ type Props = {
 };
 
 export function DocumentTitle({ job, label, name, onName, saving, kept }: Props) {
+  const field = useNamedFirst();
   return (
     <>
       <Link to={`/jobs/${job.id}`} className="truncate text-soft hover:text-ink max-desk:hidden">
@@ -23,7 +25,14 @@ export function DocumentTitle({ job, label, name, onName, saving, kept }: Props)
       <span className="text-soft max-desk:hidden">/</span>
       <div className="flex min-w-0 flex-1 items-center gap-x-3">
         <h1 className="text-lg">
-          <InlineInput label={label} data-path="name" value={name} onType={onName} />
+          <InlineInput
+            ref={field}
+            label={label}
+            data-path="name"
+            maxLength={120}
+            value={name}
+            onType={onName}
+          />
         </h1>
         <SavingState saving={saving} kept={kept} />
       </div>

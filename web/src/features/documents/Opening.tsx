@@ -1,6 +1,7 @@
 // A saved document on its way to its screen: asked for once, with what was left of it unsaved.
 import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
+import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
 import type { Draft, Target } from "@/model/draft";
 import { LoadingScreen } from "@/ui/LoadingScreen";
@@ -17,12 +18,10 @@ type Props<T> = {
   what: string;
   queryKey: readonly unknown[];
   load: () => Promise<T>;
-  /** What else can be done where it can't be had; asked for again, where nothing is said. */
-  failed?: () => void;
   children: (loaded: T, unsaved: LeftUnsaved) => ReactNode;
 };
 
-export function Opening<T>({ of, what, queryKey, load, failed, children }: Props<T>) {
+export function Opening<T>({ of, what, queryKey, load, children }: Props<T>) {
   const query = useQuery({
     queryKey,
     queryFn: load,
@@ -32,8 +31,7 @@ export function Opening<T>({ of, what, queryKey, load, failed, children }: Props
   });
   const unsaved = useDraftsOf(of.kind, of.id);
   if (query.isError) {
-    const again = failed ?? (() => void query.refetch());
-    return <LoadingScreen what={query.error.message} retry={again} />;
+    return <CouldNotOpen error={query.error} again={() => void query.refetch()} />;
   }
   if (query.isPending || !unsaved) {
     return <LoadingScreen what={`Opening ${what}`} />;

@@ -5,6 +5,7 @@ import { Link, useLocation, useNavigate, useParams } from "react-router";
 import { bringBackRun } from "@/api/history";
 import { createRun, forgetLists, useJob } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
+import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { JobBoxes } from "@/features/boxes/JobBoxes";
 import { RemovedDialog } from "@/features/history/RemovedDialog";
 import { JobSites } from "@/features/sites/JobSites";
@@ -16,6 +17,7 @@ import { FileButton } from "@/ui/FileButton";
 import { Icon } from "@/ui/Icon";
 import { LoadingScreen } from "@/ui/LoadingScreen";
 import { TopBar } from "@/ui/TopBar";
+import { JUST_MADE } from "@/ui/useNamedFirst";
 import { DxfUnitsDialog } from "./DxfUnitsDialog";
 import { JobRules } from "./JobRules";
 import { JobSchedule } from "./JobSchedule";
@@ -36,12 +38,12 @@ export function JobScreen() {
     mutationFn: (document: RunDocument) => createRun(jobId, document),
     onSuccess: (run) => {
       forgetLists(queries);
-      void navigate(`/runs/${run.id}`);
+      void navigate(`/runs/${run.id}`, JUST_MADE);
     },
     onError: (error) => setProblem(error.message),
   });
   if (job.isError) {
-    return <LoadingScreen what={job.error.message} retry={() => void navigate("/")} />;
+    return <CouldNotOpen error={job.error} again={() => void job.refetch()} />;
   }
   if (job.isPending) {
     return <LoadingScreen what="Opening the job" />;

@@ -5,12 +5,12 @@ import { Link, useNavigate } from "react-router";
 import { client, unwrap } from "@/api/client";
 import { forgetLists, useJobs, useSession } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
+import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { LeftDrafts } from "@/features/drafts/LeftDrafts";
 import type { Units } from "@/model/document";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { Icon } from "@/ui/Icon";
-import { LoadingScreen } from "@/ui/LoadingScreen";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { TextField } from "@/ui/TextField";
 import { TopBar } from "@/ui/TopBar";
@@ -21,7 +21,7 @@ export function JobsScreen() {
   const crew = useSession().data?.member?.crew;
   const [adding, setAdding] = useState(false);
   if (jobs.isError) {
-    return <LoadingScreen what={jobs.error.message} retry={() => void jobs.refetch()} />;
+    return <CouldNotOpen error={jobs.error} again={() => void jobs.refetch()} />;
   }
   return (
     <div className="flex min-h-full flex-col">

@@ -9,6 +9,7 @@ import { Icon, type IconName } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
 import { Reading } from "@/ui/Reading";
 import { Select } from "@/ui/Select";
+import { JUST_MADE } from "@/ui/useNamedFirst";
 import { STAGE_WORDS, STAGES, type Stage } from "./stages";
 
 const WORST: Record<string, { icon: IconName; colour: string; text: string }> = {
@@ -30,7 +31,7 @@ export function RunRow({ run, jobId }: { run: Schemas["RunSummary"]; jobId: numb
   const duplicate = () =>
     act.mutate(async () => {
       const made = await unwrap(client.POST("/api/runs/{run_id}/duplicate", { params: path }));
-      await navigate(`/runs/${made.id}`);
+      await navigate(`/runs/${made.id}`, JUST_MADE);
     });
   const move = (to: number) =>
     act.mutate(() =>

@@ -16,6 +16,7 @@ import { Menu } from "@/ui/Menu";
 import { SavingState } from "@/ui/SavingState";
 import { TopBar } from "@/ui/TopBar";
 import { UndoButtons } from "@/ui/UndoButtons";
+import { JUST_MADE, useNamedFirst } from "@/ui/useNamedFirst";
 import { downloadRun } from "./downloadRun";
 
 type Props = {
@@ -33,6 +34,7 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
   const saving = usePlanner((state) => state.saving);
   const kept = usePlanner((state) => state.kept);
   const [history, setHistory] = useState(false);
+  const nameField = useNamedFirst();
   const queries = useQueryClient();
   const navigate = useNavigate();
 
@@ -40,7 +42,7 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
     const original = store.getState().history.present;
     const run = await createRun(job.id, { ...original, name: newName });
     forgetLists(queries);
-    await navigate(`/runs/${run.id}`);
+    await navigate(`/runs/${run.id}`, JUST_MADE);
   };
   const copy = () => asNew(`${name || "Run"}, copy`);
   /** What was removed meanwhile, or is no longer this crew's: what is here goes on as a new run. */
@@ -119,6 +121,7 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
       <h1 className="sr-only">{name}</h1>
       <div className="flex min-w-0 flex-1 items-center gap-x-3">
         <input
+          ref={nameField}
           aria-label="Name of the run"
           value={name}
           maxLength={120}

@@ -1,7 +1,7 @@
 // The planner: the walk, the shape, the marks and the stick of one run.
 import { useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
-import { useNavigate, useParams } from "react-router";
+import { useParams } from "react-router";
 import type { Schemas } from "@/api/client";
 import { forgetLists, keys, loadRun, saveRun } from "@/api/queries";
 import { type LeftUnsaved, Opening } from "@/features/documents/Opening";
@@ -18,14 +18,12 @@ import { Planner } from "./Planner";
 
 export default function PlannerScreen() {
   const runId = Number(useParams().runId);
-  const navigate = useNavigate();
   return (
     <Opening
       of={{ kind: "run", id: String(runId) }}
       what="the run"
       queryKey={keys.run(runId)}
       load={() => loadRun(runId)}
-      failed={() => void navigate("/")}
     >
       {(run, unsaved) => <Readable key={runId} run={run} unsaved={unsaved} />}
     </Opening>

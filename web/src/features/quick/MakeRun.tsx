@@ -6,6 +6,7 @@ import { createRun, forgetLists, useJobs } from "@/api/queries";
 import type { RunDocument } from "@/model/document";
 import { Button } from "@/ui/Button";
 import { Menu } from "@/ui/Menu";
+import { JUST_MADE } from "@/ui/useNamedFirst";
 
 export function MakeRun({ run }: { run: RunDocument | null }) {
   const jobs = useJobs().data ?? [];
@@ -17,7 +18,7 @@ export function MakeRun({ run }: { run: RunDocument | null }) {
       createRun(job, document),
     onSuccess: (made) => {
       forgetLists(queries);
-      void navigate(`/runs/${made.id}`);
+      void navigate(`/runs/${made.id}`, JUST_MADE);
     },
     onError: (error) => setProblem(error.message),
   });

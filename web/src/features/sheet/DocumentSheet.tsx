@@ -1,9 +1,10 @@
 // The sheets of a document that takes several pages, to print.
+
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
 import type { Target } from "@/model/draft";
-import { LoadingScreen } from "@/ui/LoadingScreen";
 import { type LargePaper, PaperSheet, Unsaved } from "./PaperSheet";
 import { type AskedPage, everyPage } from "./pages";
 
@@ -33,7 +34,7 @@ export function DocumentSheet<P extends LargePaper>({
   });
   const unsaved = useDraftsOf(of.kind, of.id);
   if (sheet.isError) {
-    return <LoadingScreen what={sheet.error.message} retry={() => void sheet.refetch()} />;
+    return <CouldNotOpen error={sheet.error} again={() => void sheet.refetch()} />;
   }
   return (
     <PaperSheet

@@ -1,5 +1,6 @@
 // A sheet on the page: the server's own drawing, on which paper, to print and to take along.
 import { type ReactNode, useEffect, useRef } from "react";
+import { AccountMenu } from "@/features/account/AccountMenu";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { SegmentedControl } from "@/ui/SegmentedControl";
@@ -45,6 +46,7 @@ export function PaperSheet<P extends LargePaper>(props: Props<P>) {
               <Button weight="main" onClick={() => window.print()}>
                 Print
               </Button>
+              <AccountMenu />
             </>
           }
         >

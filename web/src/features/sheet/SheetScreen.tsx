@@ -1,14 +1,15 @@
 // The sheet: the same drawing that the server puts into the PDF, shown and printed by the page.
+
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";
 import { client, unwrap } from "@/api/client";
 import { partRun } from "@/api/planning";
 import { keys, loadRun } from "@/api/queries";
+import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { useMemberName } from "@/features/drafts/useMemberName";
 import { PiecePager } from "@/features/pieces/PiecePager";
 import { draftsOf } from "@/model/drafts";
-import { LoadingScreen } from "@/ui/LoadingScreen";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { PAPERS, type Paper, PaperSheet, Unsaved } from "./PaperSheet";
 
@@ -53,7 +54,7 @@ export default function SheetScreen() {
   const has = run.data?.document;
   const whats = WHATS.filter(({ value }) => value === "run" || has?.[value]);
   if (sheet.isError) {
-    return <LoadingScreen what={sheet.error.message} retry={() => void sheet.refetch()} />;
+    return <CouldNotOpen error={sheet.error} again={() => void sheet.refetch()} />;
   }
   return (
     <PaperSheet

@@ -5,6 +5,7 @@ import { keys } from "@/api/queries";
 import { createSite, useSites } from "@/api/sites";
 import { DocumentsOfJob } from "@/features/documents/DocumentsOfJob";
 import { newSite } from "@/model/sites";
+import { JUST_MADE } from "@/ui/useNamedFirst";
 
 export function JobSites({ jobId, units }: { jobId: number; units: "in" | "mm" }) {
   const sites = useSites(jobId).data ?? [];
@@ -13,7 +14,7 @@ export function JobSites({ jobId, units }: { jobId: number; units: "in" | "mm" }
   const add = async () => {
     const site = await createSite(jobId, newSite(units));
     await queries.invalidateQueries({ queryKey: keys.sites(jobId) });
-    await navigate(`/sites/${site.id}`);
+    await navigate(`/sites/${site.id}`, JUST_MADE);
   };
   return (
     <DocumentsOfJob

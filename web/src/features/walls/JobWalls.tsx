@@ -5,6 +5,7 @@ import { keys } from "@/api/queries";
 import { createWall, useWalls } from "@/api/walls";
 import { DocumentsOfJob } from "@/features/documents/DocumentsOfJob";
 import { newWall } from "@/model/walls";
+import { JUST_MADE } from "@/ui/useNamedFirst";
 
 export function JobWalls({ jobId, units }: { jobId: number; units: "in" | "mm" }) {
   const walls = useWalls(jobId).data ?? [];
@@ -13,7 +14,7 @@ export function JobWalls({ jobId, units }: { jobId: number; units: "in" | "mm" }
   const add = async () => {
     const wall = await createWall(jobId, newWall(units));
     await queries.invalidateQueries({ queryKey: keys.walls(jobId) });
-    await navigate(`/walls/${wall.id}`);
+    await navigate(`/walls/${wall.id}`, JUST_MADE);
   };
   return (
     <DocumentsOfJob
