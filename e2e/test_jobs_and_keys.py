@@ -105,6 +105,16 @@ class Keyboard(PageTest):
         browser.chord(Keys.CONTROL, "z")
         browser.see_text("press plinth")
 
+    def test_the_shape_is_shown_as_it_was_after_a_reload(self) -> None:
+        browser = self.browser
+        self.open_run(PRESS_HALL)
+        browser.press("Wires", "[role=radio]")
+        browser.driver.refresh()
+        browser.see("[role=radio][aria-checked=true][data-state=on]")
+        browser.see_text("Wires", "[role=radio][data-state=on]")
+        self.open_run("Bottling line drop")
+        browser.see_text("Flat", "[role=radio][data-state=on]")
+
     def test_what_is_made_is_named_first(self) -> None:
         browser = self.browser
         self.sign_in()

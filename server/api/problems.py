@@ -112,7 +112,10 @@ def handle_problems(api: NinjaAPI) -> None:
     @api.exception_handler(ValidationError)
     def invalid(request: HttpRequest, error: ValidationError) -> HttpResponse:
         fields = [
-            {"path": _path(problem["loc"]), "expected": str(problem["msg"])}
+            {
+                "path": _path(problem["loc"]),
+                "expected": str(problem["msg"]).removeprefix("Value error, "),
+            }
             for problem in error.errors
         ]
         first = fields[0] if fields else {"path": "document", "expected": "a document"}

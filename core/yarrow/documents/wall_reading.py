@@ -230,7 +230,7 @@ def _feed(
     said = shape["line"].strip()
     line = said or (lines[0] if lines else "")
     if line not in lines:
-        expected = f"a line of holes: {', '.join(lines) or 'none is there'}"
+        expected = f"a line of holes: {', '.join(lines) or 'bore one first'}"
         raise DocumentError(f"{path}.line", expected)
     key = shape["key"] or f"{shape['from'].strip()} > {shape['to'].strip()}"
     return Feed(number, key, ends[0], ends[1], lines.index(line), shape["wires"], not said)

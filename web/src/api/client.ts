@@ -1,5 +1,6 @@
 // The only door to the server: typed by the contract, bounded in time, its refusals told apart.
 import createClient, { type Middleware } from "openapi-fetch";
+import { expectedInWords } from "./inWords";
 import type { components, paths } from "./schema";
 import { send } from "./token";
 
@@ -22,10 +23,16 @@ export class Refused extends Error {
   readonly problem: Problem;
 
   constructor(status: number, problem: Problem) {
-    super(problem.message);
+    super(sentence(problem));
     this.status = status;
     this.problem = problem;
   }
+}
+
+/** Of one field, its place in words; else as the server says it. */
+function sentence({ message, errors }: Problem): string {
+  const [only, ...others] = errors;
+  return only && others.length === 0 ? `${expectedInWords(only.path, only.expected)}.` : message;
 }
 
 export const UNREACHED: Problem = {

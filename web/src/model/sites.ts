@@ -253,6 +253,8 @@ function turnedBy(before: number, after: number): number {
 }
 
 /** To a hundredth of a metre. */
+export const M_A_FOOT = 0.3048;
+
 export function rounded(metres: number): number {
   return Math.round(metres * 100) / 100;
 }

@@ -3,9 +3,11 @@
 import { createStore } from "zustand/vanilla";
 import type { RunDocument } from "./document";
 import { type DocumentState, documentState } from "./savedStore";
+import { isLike, readStored, writeStored } from "./stored";
 
 /** The ways to show the shape. */
-export type Shown = "flat" | "space" | "both" | "rack" | "pieces" | "wires";
+const WAYS = ["flat", "space", "both", "rack", "pieces", "wires"] as const;
+export type Shown = (typeof WAYS)[number];
 
 export type PlannerState = DocumentState<RunDocument> & {
   readonly runId: number;
@@ -29,6 +31,16 @@ export type PlannerState = DocumentState<RunDocument> & {
   showWork(): void;
 };
 
+const SHOWN = "yarrow.shown";
+const isShown = isLike({ run: 0, shown: "" });
+
+/** How the shape of a run was shown, where it is the one that was looked at last. */
+function shownLast(runId: number): Shown {
+  const last = readStored(SHOWN, isShown);
+  const known = WAYS.find((way) => way === last?.shown);
+  return known && last?.run === runId ? known : "flat";
+}
+
 export type PlannerStore = ReturnType<typeof createPlannerStore>;
 
 export function createPlannerStore(
@@ -42,13 +54,16 @@ export function createPlannerStore(
     runId,
     selected: null,
     pointed: null,
-    shown: "flat",
+    shown: shownLast(runId),
     piece: 0,
     steps: null,
     work: false,
     select: (selected) => set((state) => (state.selected === selected ? state : { selected })),
     point: (pointed) => set({ pointed }),
-    show: (shown) => set({ shown, steps: null }),
+    show: (shown) => {
+      writeStored(SHOWN, { run: runId, shown });
+      set({ shown, steps: null });
+    },
     lookAtPiece: (piece) =>
       set(({ steps }) => ({ piece, pointed: null, steps: steps && { order: "", bend: null } })),
     showSteps: (steps) => set({ steps, work: false }),

@@ -20,9 +20,14 @@ type Props = {
   onChange: (value: string) => void;
   look?: keyof typeof LOOKS;
   className?: string;
+  /** Where it is in its document, for who is led to it. */
+  path?: string;
+  /** What was expected instead, where it can't be read. */
+  problem?: string | undefined;
 };
 
-export function Select({ label, value, options, onChange, look = "field", className }: Props) {
+export function Select(props: Props) {
+  const { label, value, options, onChange, look = "field", className, path, problem } = props;
   const chosen = options.find((option) => option.value === value);
   // Radix draws a closed list too, to know its items: a screen has dozens that nobody opens. It is
   // drawn once the control has been reached, so that a letter typed on it still chooses.
@@ -30,11 +35,15 @@ export function Select({ label, value, options, onChange, look = "field", classN
   return (
     <Radix.Root value={value} onValueChange={onChange} onOpenChange={() => setReached(true)}>
       <Radix.Trigger
-        aria-label={label}
+        aria-label={problem ? `${label}: expected ${problem}` : label}
+        aria-invalid={problem ? true : undefined}
+        title={problem ? `Expected ${problem}` : undefined}
+        data-path={path || undefined}
         onFocus={() => setReached(true)}
         className={classes(
           "inline-flex items-center whitespace-nowrap align-baseline",
           LOOKS[look],
+          problem && "border-brick bg-brick-soft",
           className,
         )}
       >

@@ -3,10 +3,12 @@ const WAIT_FRAMES = 10;
 
 export function focusField(path: string, frames = WAIT_FRAMES): void {
   requestAnimationFrame(() => {
-    const field = document.querySelector<HTMLInputElement>(`[data-path="${CSS.escape(path)}"]`);
+    const field = document.querySelector<HTMLElement>(`[data-path="${CSS.escape(path)}"]`);
     if (field) {
       field.focus();
-      field.select();
+      if (field instanceof HTMLInputElement) {
+        field.select();
+      }
     } else if (frames > 0) {
       focusField(path, frames - 1);
     }

@@ -1,4 +1,5 @@
 // What lies around a plan: its grid, the way to north, and how long a length is.
+import { M_A_FOOT } from "@/model/sites";
 import { barLength, onScreen, type SiteView } from "./siteView";
 
 type Props = {
@@ -9,7 +10,6 @@ type Props = {
   units: "in" | "mm";
 };
 
-const M_A_FOOT = 0.3048;
 /** Pixels from which there is room to say what is what. */
 const WITH_LEGEND = 640;
 

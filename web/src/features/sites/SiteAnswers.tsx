@@ -5,7 +5,7 @@ import { addPlace, pointOf, type SiteDocument, setSite } from "@/model/sites";
 import { Figures } from "@/ui/Figures";
 import { FindingRow, FixButton } from "@/ui/FindingRow";
 import { Select } from "@/ui/Select";
-import { SiteNumber } from "./SiteField";
+import { FarUnit, SiteFar, SiteNumber } from "./SiteField";
 import type { EditingSite } from "./useSite";
 
 type Props = {
@@ -154,20 +154,26 @@ function Rules({ plan, rules = {}, change }: Props) {
         }}
       />
       <p>
-        <SiteNumber
+        <SiteFar
           path="rules.most_straight_m"
-          label="Most between pull points when straight, m"
+          label="Most between pull points when straight"
           value={now.most_straight_m}
           onNumber={(most_straight_m) => set({ most_straight_m })}
         />
-        <span className="text-soft"> m when straight, </span>
-        <SiteNumber
+        <span className="text-soft">
+          {" "}
+          <FarUnit /> when straight,{" "}
+        </span>
+        <SiteFar
           path="rules.less_per_quarter_m"
-          label="Less for each quarter bend, m"
+          label="Less for each quarter bend"
           value={now.less_per_quarter_m}
           onNumber={(less_per_quarter_m) => set({ less_per_quarter_m })}
         />
-        <span className="text-soft"> m less for each 90°, never over </span>
+        <span className="text-soft">
+          {" "}
+          <FarUnit /> less for each 90°, never over{" "}
+        </span>
         <SiteNumber
           path="rules.most_degrees"
           label="Most degrees between pull points"

@@ -1,5 +1,6 @@
 // A value of a site where it is typed, with what is wrong with it; a row that can be taken out.
-import type { ReactNode } from "react";
+import { createContext, type ReactNode, useContext } from "react";
+import { M_A_FOOT, type SiteDocument } from "@/model/sites";
 import { InlineInput } from "@/ui/InlineInput";
 import { TakeOut } from "@/ui/TakeOut";
 import { useTyped } from "@/ui/useTyped";
@@ -51,6 +52,33 @@ export function SiteNumber({ path, label, value, onNumber }: NumberProps) {
   return <InlineInput data-path={path} label={label} value={text} onType={type} onBlur={forget} />;
 }
 
+/** What a site's lengths are in: its plan is in metres all the same. */
+export const SiteUnits = createContext<SiteDocument["units"]>("mm");
+
+function useFar() {
+  const inFeet = useContext(SiteUnits) === "in";
+  const metres = inFeet ? M_A_FOOT : 1;
+  return { unit: inFeet ? "ft" : "m", metres };
+}
+
+/** A distance on the plan, told as the site's distances are. */
+export function SiteFar({ label, value, onNumber, ...rest }: NumberProps) {
+  const { unit, metres } = useFar();
+  return (
+    <SiteNumber
+      {...rest}
+      label={`${label}, ${unit}`}
+      value={value / metres}
+      onNumber={(far) => onNumber(far * metres)}
+    />
+  );
+}
+
+/** `m` or `ft`, as the site's distances are told. */
+export function FarUnit() {
+  return useFar().unit;
+}
+
 type ListProps<T> = {
   path: string;
   label: string;
@@ -93,12 +121,14 @@ export function SiteNames(props: ListProps<string>) {
 
 /** Points, each as how far east and how far north it is: `22 30, 64 30`. */
 export function SitePoints(props: ListProps<readonly number[]>) {
+  const { unit, metres } = useFar();
   return (
     <SiteList
       {...props}
-      write={(point) => point.join(" ")}
+      label={`${props.label}, points in ${unit} between commas`}
+      write={(point) => point.map((far) => shown(far / metres)).join(" ")}
       read={(part) => {
-        const point = part.split(/\s+/).map(Number);
+        const point = part.split(/\s+/).map((far) => Number(far) * metres);
         return point.length === 2 && point.every(Number.isFinite) ? [point] : [];
       }}
     />

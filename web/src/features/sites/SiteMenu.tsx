@@ -17,6 +17,14 @@ type Props = {
   remove: () => void;
 };
 
+function asJson(name: string, text: string): Record<string, unknown> {
+  try {
+    return JSON.parse(text) as Record<string, unknown>;
+  } catch {
+    throw new Error(`${name} is neither a drawing (DXF) nor GeoJSON. Nothing of it was taken.`);
+  }
+}
+
 export function SiteMenu({ siteId, editing, trouble, history, remove }: Props) {
   const { change, document } = editing;
   const plan = useRef<HTMLInputElement>(null);
@@ -35,7 +43,7 @@ export function SiteMenu({ siteId, editing, trouble, history, remove }: Props) {
     const text = await file.text();
     const read = /\.dxf$/i.test(file.name)
       ? await readSiteDxf(text)
-      : await readGeoJson(JSON.parse(text) as Record<string, unknown>);
+      : await readGeoJson(asJson(file.name, text));
     change(() => read);
   };
   const lay = async (file: File) => {

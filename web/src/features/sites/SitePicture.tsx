@@ -1,7 +1,7 @@
 // The picture under a plan: two of its points, and how far apart they are.
 import { pointOf, type SiteDocument, setSite } from "@/model/sites";
 import { Button } from "@/ui/Button";
-import { SiteNumber } from "./SiteField";
+import { FarUnit, SiteFar, SiteNumber } from "./SiteField";
 import type { EditingSite } from "./useSite";
 
 type Laid = NonNullable<SiteDocument["plan"]>;
@@ -48,15 +48,21 @@ export function SitePicture({ editing, measure }: Props) {
             <span className="text-soft"> to </span>
             <Point plan={plan} corner="to" name="second point" set={set} />
             <span className="text-soft"> it is </span>
-            <SiteNumber
+            <SiteFar
               path="plan.apart"
-              label="How far the two points are apart, m"
+              label="How far the two points are apart"
               value={plan.apart}
               onNumber={(apart) => set({ apart })}
             />
-            <span className="text-soft"> m. The first lies at </span>
-            <Point plan={plan} corner="at" name="first point on the plan, m" set={set} />
-            <span className="text-soft"> m; it is turned </span>
+            <span className="text-soft">
+              {" "}
+              <FarUnit />. The first lies at{" "}
+            </span>
+            <Point plan={plan} corner="at" name="first point on the plan" far set={set} />
+            <span className="text-soft">
+              {" "}
+              <FarUnit />; it is turned{" "}
+            </span>
             <SiteNumber
               path="plan.turned"
               label="How far the picture is turned clockwise, degrees"
@@ -83,21 +89,24 @@ type PointProps = {
   plan: Laid;
   corner: Corner;
   name: string;
+  /** Whether it lies on the plan, and not in the picture. */
+  far?: boolean;
   set: (fields: Partial<Laid>) => void;
 };
 
-function Point({ plan, corner, name, set }: PointProps) {
+function Point({ plan, corner, name, far = false, set }: PointProps) {
   const [x, y] = pointOf(plan[corner] ?? [0, 0]);
+  const Field = far ? SiteFar : SiteNumber;
   return (
     <>
-      <SiteNumber
+      <Field
         path={`plan.${corner}[0]`}
         label={`Across, ${name}`}
         value={x}
         onNumber={(next) => set({ [corner]: [next, y] })}
       />
       <span className="text-soft">, </span>
-      <SiteNumber
+      <Field
         path={`plan.${corner}[1]`}
         label={`Down, ${name}`}
         value={y}

@@ -12,7 +12,7 @@ import { problemAt } from "@/state/useCheck";
 import { Button } from "@/ui/Button";
 import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
-import { SiteField, SiteNumber, SitePoints, SiteRow } from "./SiteField";
+import { FarUnit, SiteFar, SiteField, SiteNumber, SitePoints, SiteRow } from "./SiteField";
 import type { EditingSite } from "./useSite";
 
 const KINDS: readonly { value: PlaceKind; label: string }[] = [
@@ -84,20 +84,23 @@ function PlaceRow({ editing, place, at }: RowProps) {
         onChange={(kind) => set({ kind: kind as PlaceKind })}
       />
       <span className="text-soft">, at </span>
-      <SiteNumber
+      <SiteFar
         path={`${path}.at[0]`}
-        label={`How far east ${place.name} is, m`}
+        label={`How far east ${place.name} is`}
         value={point[0]}
         onNumber={(x) => change(movePoint(point, [x, point[1]]))}
       />
       <span className="text-soft"> east, </span>
-      <SiteNumber
+      <SiteFar
         path={`${path}.at[1]`}
-        label={`How far north ${place.name} is, m`}
+        label={`How far north ${place.name} is`}
         value={point[1]}
         onNumber={(y) => change(movePoint(point, [point[0], y]))}
       />
-      <span className="text-soft"> m north</span>
+      <span className="text-soft">
+        {" "}
+        <FarUnit /> north
+      </span>
       {place.kind === "building" ? (
         <span className="flex flex-wrap items-center gap-x-3">
           <span>
@@ -113,7 +116,7 @@ function PlaceRow({ editing, place, at }: RowProps) {
             <span className="text-soft">outline </span>
             <SitePoints
               path={`${path}.outline`}
-              label={`Outline of ${place.name}, points in metres between commas`}
+              label={`Outline of ${place.name}`}
               values={place.outline ?? NOTHING}
               placeholder="none"
               problem={problemAt(editing.problems, `${path}.outline`)}
@@ -124,7 +127,7 @@ function PlaceRow({ editing, place, at }: RowProps) {
             <span className="text-soft">further entries </span>
             <SitePoints
               path={`${path}.entries`}
-              label={`Further entries of ${place.name}, points in metres between commas`}
+              label={`Further entries of ${place.name}`}
               values={place.entries ?? NOTHING}
               placeholder="none"
               problem={problemAt(editing.problems, `${path}.entries`)}

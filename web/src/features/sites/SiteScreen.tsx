@@ -15,6 +15,7 @@ import { usePutAway } from "@/features/history/usePutAway";
 import { type OpenDocument, saveNow } from "@/model/savedDocuments";
 import { setSite } from "@/model/sites";
 import { Button } from "@/ui/Button";
+import { FieldProblems } from "@/ui/FieldProblems";
 import { Icon } from "@/ui/Icon";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { SegmentedControl } from "@/ui/SegmentedControl";
@@ -23,6 +24,7 @@ import { UndoButtons } from "@/ui/UndoButtons";
 import { DrawingTools } from "./DrawingTools";
 import { SiteAnswers } from "./SiteAnswers";
 import { SiteCables } from "./SiteCables";
+import { SiteUnits } from "./SiteField";
 import { SiteMenu } from "./SiteMenu";
 import { SitePicture } from "./SitePicture";
 import { SitePlaces } from "./SitePlaces";
@@ -78,118 +80,116 @@ function Opened({ site, unsaved }: Props) {
   const most = document.rules?.most_degrees ?? answer?.schools[0]?.most_degrees ?? 1;
   const nothing = document.places.length === 0 && document.trenches.length === 0;
   return (
-    <div className="flex h-full flex-col">
-      <TopBar
-        title={document.name ?? ""}
-        named
-        actions={
-          <>
-            <UndoButtons store={each.store} />
-            <Button weight="main" onClick={() => void openSheet()}>
-              <Icon name="sheet" />
-              <span className="max-desk:sr-only">Sheet</span>
-            </Button>
-            <SiteMenu
-              siteId={site.id}
-              editing={editing}
-              trouble={setTrouble}
-              history={() => setHistory(true)}
-              remove={() => void remove()}
-            />
-            <AccountMenu />
-          </>
-        }
-      >
-        <DocumentTitle
-          job={{ id: site.job_id, name: site.job_name }}
-          label="Name of the ducts"
-          name={document.name ?? ""}
-          onName={(name) => change(setSite({ name }))}
-          saving={saving}
-          kept={kept}
-        />
-      </TopBar>
-      <main
-        onBlur={each.store.getState().settle}
-        className="relative grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)_minmax(0,1fr)] overflow-hidden desk:grid-cols-[minmax(0,1fr)_24rem] desk:grid-rows-1"
-        data-site-plan
-        data-current={current}
-      >
-        <div className="relative min-h-0 min-w-0 border-line max-desk:border-b desk:border-r">
-          <SiteDrawing
-            siteId={site.id}
-            document={document}
-            plan={answer}
-            change={change}
-            tool={drawing.tool}
-            drawn={drawing.drawn}
-            put={drawing.put}
-            chosen={stretch?.number ?? null}
-            choose={choose}
-          />
-          <DrawingTools drawing={drawing} />
-          {nothing && drawing.tool === "look" ? (
-            <p className="absolute inset-x-0 top-1/2 px-8 text-center text-soft">
-              Begin with the buildings, then draw the trenches between them, and say which cables go
-              where.
-            </p>
-          ) : null}
-        </div>
-        <ScrollArea
-          label="Beside the plan"
-          className={`min-h-0 overflow-auto bg-paper p-4 desk:p-5 ${old ? "opacity-60" : ""}`}
+    <SiteUnits value={document.units}>
+      <div className="flex h-full flex-col">
+        <TopBar
+          title={document.name ?? ""}
+          named
+          actions={
+            <>
+              <UndoButtons store={each.store} />
+              <Button weight="main" onClick={() => void openSheet()}>
+                <Icon name="sheet" />
+                <span className="max-desk:sr-only">Sheet</span>
+              </Button>
+              <SiteMenu
+                siteId={site.id}
+                editing={editing}
+                trouble={setTrouble}
+                history={() => setHistory(true)}
+                remove={() => void remove()}
+              />
+              <AccountMenu />
+            </>
+          }
         >
-          <div className="pb-3">
-            <SegmentedControl
-              label="Beside the plan"
-              value={pane}
-              options={[
-                { value: "answers", label: "What it comes to" },
-                { value: "drawn", label: "What is drawn" },
-                ...(stretch ? [{ value: "stretch" as const, label: stretch.name }] : []),
-              ]}
-              onChange={setPane}
-            />
-          </div>
-          {[...problems].map(([path, expected]) => (
-            <p key={path} role="alert" className="pb-2 text-sm text-brick">
-              {path}: expected {expected}
-            </p>
-          ))}
-          {refusal || trouble ? (
-            <p role="alert" className="pb-2 text-sm text-brick">
-              {refusal || trouble}
-            </p>
-          ) : null}
-          {pane === "drawn" ? (
-            <div className="grid gap-5">
-              <SitePlaces editing={editing} />
-              <SiteTrenches editing={editing} />
-              <SiteCables editing={editing} />
-              <SitePicture editing={editing} measure={() => drawing.take("measure")} />
-            </div>
-          ) : pane === "stretch" && answer && stretch ? (
-            <StretchPane
+          <DocumentTitle
+            job={{ id: site.job_id, name: site.job_name }}
+            label="Name of the ducts"
+            name={document.name ?? ""}
+            onName={(name) => change(setSite({ name }))}
+            saving={saving}
+            kept={kept}
+          />
+        </TopBar>
+        <main
+          onBlur={each.store.getState().settle}
+          className="relative grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)_minmax(0,1fr)] overflow-hidden desk:grid-cols-[minmax(0,1fr)_24rem] desk:grid-rows-1"
+          data-site-plan
+          data-current={current}
+        >
+          <div className="relative min-h-0 min-w-0 border-line max-desk:border-b desk:border-r">
+            <SiteDrawing
+              siteId={site.id}
+              document={document}
               plan={answer}
-              stretch={stretch}
-              editing={editing}
-              most={most}
-              member={member}
+              change={change}
+              tool={drawing.tool}
+              drawn={drawing.drawn}
+              put={drawing.put}
+              chosen={stretch?.number ?? null}
+              choose={choose}
             />
-          ) : answer ? (
-            <SiteAnswers plan={answer} rules={document.rules} change={change} />
-          ) : (
-            <p className="text-soft">Planning the ducts …</p>
-          )}
-        </ScrollArea>
-      </main>
-      <DocumentDialogs
-        each={each}
-        versions={siteVersions(site.id)}
-        history={history}
-        showHistory={setHistory}
-        unsaved={unsaved}
-      />
-    </div>
+            <DrawingTools drawing={drawing} />
+            {nothing && drawing.tool === "look" ? (
+              <p className="absolute inset-x-0 top-1/2 px-8 text-center text-soft">
+                Begin with the buildings, then draw the trenches between them, and say which cables
+                go where.
+              </p>
+            ) : null}
+          </div>
+          <ScrollArea
+            label="Beside the plan"
+            className={`min-h-0 overflow-auto bg-paper p-4 desk:p-5 ${old ? "opacity-60" : ""}`}
+          >
+            <div className="pb-3">
+              <SegmentedControl
+                label="Beside the plan"
+                value={pane}
+                options={[
+                  { value: "answers", label: "What it comes to" },
+                  { value: "drawn", label: "What is drawn" },
+                  ...(stretch ? [{ value: "stretch" as const, label: stretch.name }] : []),
+                ]}
+                onChange={setPane}
+              />
+            </div>
+            <FieldProblems problems={problems} document={document} />
+            {refusal || trouble ? (
+              <p role="alert" className="pb-2 text-sm text-brick">
+                {refusal || trouble}
+              </p>
+            ) : null}
+            {pane === "drawn" ? (
+              <div className="grid gap-5">
+                <SitePlaces editing={editing} />
+                <SiteTrenches editing={editing} />
+                <SiteCables editing={editing} />
+                <SitePicture editing={editing} measure={() => drawing.take("measure")} />
+              </div>
+            ) : pane === "stretch" && answer && stretch ? (
+              <StretchPane
+                plan={answer}
+                stretch={stretch}
+                editing={editing}
+                most={most}
+                member={member}
+              />
+            ) : answer ? (
+              <SiteAnswers plan={answer} rules={document.rules} change={change} />
+            ) : (
+              <p className="text-soft">Planning the ducts …</p>
+            )}
+          </ScrollArea>
+        </main>
+        <DocumentDialogs
+          each={each}
+          versions={siteVersions(site.id)}
+          history={history}
+          showHistory={setHistory}
+          unsaved={unsaved}
+        />
+      </div>
+    </SiteUnits>
   );
 }

@@ -10,7 +10,7 @@ import {
   type Trench,
 } from "@/model/sites";
 import { Select } from "@/ui/Select";
-import { SiteField, SiteNumber, SiteRow } from "./SiteField";
+import { FarUnit, SiteFar, SiteField, SiteNumber, SiteRow } from "./SiteField";
 import type { EditingSite } from "./useSite";
 
 const SURFACES = [
@@ -123,16 +123,16 @@ function TrenchRow({ editing, trench, at }: RowProps) {
       <ol className="flex flex-wrap gap-x-3 text-sm" aria-label={`Legs of ${trench.name}`}>
         <li>
           <span className="text-soft">from </span>
-          <SiteNumber
+          <SiteFar
             path={`${path}.line[0][0]`}
-            label={`How far east ${trench.name} begins, m`}
+            label={`How far east ${trench.name} begins`}
             value={begins[0]}
             onNumber={(x) => change(movePoint(begins, [x, begins[1]]))}
           />
           <span className="text-soft">, </span>
-          <SiteNumber
+          <SiteFar
             path={`${path}.line[0][1]`}
-            label={`How far north ${trench.name} begins, m`}
+            label={`How far north ${trench.name} begins`}
             value={begins[1]}
             onNumber={(y) => change(movePoint(begins, [begins[0], y]))}
           />
@@ -151,13 +151,16 @@ function TrenchRow({ editing, trench, at }: RowProps) {
               onNumber={(value) => change(setLeg(at, leg, { turn: value }))}
             />
             <span className="text-soft">° for </span>
-            <SiteNumber
+            <SiteFar
               path={`${path}.legs[${leg}].length`}
-              label={`Length of leg ${leg + 1} of ${trench.name}, m`}
+              label={`Length of leg ${leg + 1} of ${trench.name}`}
               value={length}
               onNumber={(value) => change(setLeg(at, leg, { length: Math.max(value, 0.1) }))}
             />
-            <span className="text-soft"> m</span>
+            <span className="text-soft">
+              {" "}
+              <FarUnit />
+            </span>
           </li>
         ))}
       </ol>

@@ -55,6 +55,7 @@ const BoxRow = memo(function BoxRow({ box, at }: { box: WallBox; at: number }) {
       />
       <span className="text-soft">, a </span>
       <WallWord
+        path={`boxes[${at}].kind`}
         label={`Kind of ${box.name}`}
         value={box.kind ?? ""}
         options={[...kinds, { value: "", label: "box of its own size" }]}
@@ -70,6 +71,7 @@ const BoxRow = memo(function BoxRow({ box, at }: { box: WallBox; at: number }) {
       />
       <span className="text-soft"> of </span>
       <WallWord
+        path={`boxes[${at}].beside`}
         label={`What ${box.name} stands beside`}
         value={beside}
         options={[{ value: "", label: "stud" }, ...choices(openings)]}

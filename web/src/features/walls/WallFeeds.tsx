@@ -160,6 +160,7 @@ const FeedRow = memo(function FeedRow({ feed, at }: { feed: Feed; at: number }) 
   return (
     <li className="relative pr-9" data-feed-line={at}>
       <WallWord
+        path={`feeds[${at}].from`}
         label={`Feed ${at + 1} from`}
         value={feed.from}
         options={places}
@@ -168,6 +169,7 @@ const FeedRow = memo(function FeedRow({ feed, at }: { feed: Feed; at: number }) 
       <Knockout end="from" feed={feed} at={at} />
       <span className="text-soft"> to </span>
       <WallWord
+        path={`feeds[${at}].to`}
         label={`Feed ${at + 1} to`}
         value={feed.to}
         options={places}
@@ -178,6 +180,7 @@ const FeedRow = memo(function FeedRow({ feed, at }: { feed: Feed; at: number }) 
         <>
           <span className="text-soft"> by line </span>
           <WallWord
+            path={`feeds[${at}].line`}
             label={`Line of feed ${at + 1}`}
             value={feed.line || (lines[0] ?? "")}
             options={choices(lines)}
@@ -217,6 +220,7 @@ function Knockout({ end, feed, at }: { end: "from" | "to"; feed: Feed; at: numbe
     <span className="text-soft">
       {" ("}
       <WallWord
+        path={`feeds[${at}].${end}_knockout`}
         label={`Knockout of ${feed[end]}, feed ${at + 1}`}
         value={chosen}
         options={[

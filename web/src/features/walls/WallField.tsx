@@ -79,6 +79,8 @@ export function WallField({ path, label, value, onType, text, placeholder }: Fie
 }
 
 type WordProps<T extends string> = {
+  /** Of a word that may be one that can't be read: the box, the line that it names is gone. */
+  path?: string;
   label: string;
   value: T;
   options: readonly { readonly value: T; readonly label: string }[];
@@ -88,10 +90,14 @@ type WordProps<T extends string> = {
 /** What stands in a Select for the empty text, which it takes for no choice at all. */
 const EMPTY = "-";
 
-export function WallWord<T extends string>({ label, value, options, onChange }: WordProps<T>) {
+export function WallWord<T extends string>(props: WordProps<T>) {
+  const { path = "", label, value, options, onChange } = props;
+  const problem = useWallChecks(({ problems }) => problems.get(path));
   return (
     <Select
       look="word"
+      path={path}
+      problem={problem}
       label={label}
       value={value || EMPTY}
       options={options.map((option) => ({ ...option, value: option.value || EMPTY }))}

@@ -14,6 +14,7 @@ import { usePutAway } from "@/features/history/usePutAway";
 import { type OpenDocument, saveNow } from "@/model/savedDocuments";
 import { setWall } from "@/model/walls";
 import { Button, IconButton } from "@/ui/Button";
+import { FieldProblems } from "@/ui/FieldProblems";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
 import { ScrollArea } from "@/ui/ScrollArea";
@@ -97,11 +98,7 @@ function Opened({ wall, unsaved }: Props) {
       >
         <div className="relative border-r border-line bg-paper p-4 desk:overflow-auto desk:p-5">
           <WallFields editing={editing} />
-          {[...problems].map(([path, expected]) => (
-            <p key={path} role="alert" className="pt-2 text-sm text-brick">
-              {path}: expected {expected}
-            </p>
-          ))}
+          <FieldProblems problems={problems} document={document} />
           {refusal ? (
             <p role="alert" className="pt-2 text-sm text-brick">
               {refusal}

@@ -1,6 +1,7 @@
 // Wire as it is said, read by the core: `9 x 12 thhn, 1 x 12 bare` and Enter.
 import { useState } from "react";
 import { readWires } from "@/api/boxes";
+import { Refused } from "@/api/client";
 import type { Units } from "@/model/document";
 import type { Conductor } from "@/model/wires";
 import { StillSaid } from "@/ui/StillSaid";
@@ -17,7 +18,8 @@ export function SayWires({ units, onAdd }: Props) {
       readWires(text, units).then(
         ({ conductors }) => ({ taken: conductors }),
         (error: Error) => {
-          const why = error.message.replace(/^text: (expected )?/, "");
+          const [about] = error instanceof Refused ? error.problem.errors : [];
+          const why = about?.expected ?? error.message;
           setRefused({ text, why });
           return { why };
         },
