@@ -37,8 +37,10 @@ class Ducts(PageTest):
         self.open_ducts()
         browser.see_text("2 at branches, 2 on the way")
         # From the Towpath's branch to the visitors' building: 206 m, turning in and up.
-        browser.see_text("1 on the way, and 0 can't do it: 206 m with 180° would be left")
-        browser.see_text("One cut takes Workshop down")
+        browser.see_text("1 on the way: with 0, 206 m (180°) would be one pull")
+        browser.press("5 places that one cut takes down")
+        browser.see_text("Workshop is down")
+        browser.press("4 pull points that Yarrow puts")
         browser.press("Set P4 there")
         browser.until(lambda: len(self.kept().document["places"]) == 9, "a hand hole more")
         browser.see_text("2 at branches, 1 on the way")

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from exports.drawing import INK, SOFT, Drawing, lines_of
 from exports.page import MARGIN
 
-_SIZES = (3.2, 2.8, 2.5, 2.3)
+_SIZES = (3.4, 3.1, 2.9)
 """Sizes that the lists are set in: the largest that all of them go on
 the page in, or the least."""
 

@@ -99,7 +99,7 @@ def draw_findings(
     for number, (finding, text) in enumerate(placed):
         if y > bottom - 4 and number < len(placed) - 1:
             left = len(placed) - number
-            drawing.text(MARGIN + 2, y, f"and {left} more: see the run in Yarrow", _FINDING)
+            drawing.text(MARGIN + 2, y, f"and {left} more: see them in Yarrow", _FINDING)
             return
         drawing.line((MARGIN, y - 2.6), (MARGIN, y + 1), width=0.7, stroke=_COLOURS[finding.level])
         wide = drawing.width - 2 * MARGIN - 4

@@ -6,7 +6,19 @@ import math
 from collections.abc import Iterator, Sequence
 from itertools import pairwise
 
-from exports.drawing import ACCENT, BRICK, FAINT, INK, PIPE, SOFT, Drawing, Point, text_width
+from exports.drawing import (
+    ACCENT,
+    BRICK,
+    FAINT,
+    INK,
+    PIPE,
+    SOFT,
+    Anchor,
+    Drawing,
+    Point,
+    text_width,
+)
+from exports.labels import Label, around, beside_outline, draw_labels
 from exports.listed import ListedLine, draw_lists
 from exports.page import (
     ABOVE_FOOT,
@@ -22,7 +34,8 @@ from yarrow.site.site import DuctSite, PlanPoint
 from yarrow.site.site_plan import SitePlan, SiteStretch
 from yarrow.wording.wording import Wording
 
-_LABEL = 2.6
+_LABEL = 3.3
+_NAME = 3.7
 _LEAST_M = 40.0
 _BARS = (1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000)
 _M_A_FOOT = 0.3048
@@ -70,39 +83,67 @@ def _plan(drawing: Drawing, site: DuctSite, plan: SitePlan, top: float, bottom: 
         x = drawing.width / 2 + (point[0] - (left + right) / 2) * scale
         return x, (top + bottom) / 2 - (point[1] - (low + high) / 2) * scale
 
+    lines: list[tuple[Point, Point]] = []
     for place in site.places:
         if len(place.outline) > 2:
             corners = [at(point) for point in place.outline]
+            lines += pairwise([*corners, corners[0]])
             if place.planned:
                 drawing.line(*corners, corners[0], width=0.3, stroke=SOFT, dash=(1.6, 1.2))
             else:
                 drawing.shape(*corners, fill=PIPE, width=0.3)
     for way in plan.second_ways[:1]:
-        drawing.line(*(at(point) for point in way.line), stroke=ACCENT, width=0.4, dash=(2.0, 1.6))
+        points_of_way = [at(point) for point in way.line]
+        lines += pairwise(points_of_way)
+        drawing.line(*points_of_way, stroke=ACCENT, width=0.4, dash=(2.0, 1.6))
+    labels: list[Label] = []
     for stretch in plan.stretches:
         colour = INK if stretch.kept else BRICK
         width = min(0.7 + 0.2 * len(stretch.ducts), 2.0)
-        drawing.line(*(at(point) for point in stretch.line), width=width, stroke=colour)
-        _label_stretch(drawing, stretch, [at(point) for point in stretch.line])
+        points_of_stretch = [at(point) for point in stretch.line]
+        lines += pairwise(points_of_stretch)
+        drawing.line(*points_of_stretch, width=width, stroke=colour)
+        labels += _label_of(stretch, points_of_stretch)
+    names: list[Label] = []
     for stop in plan.stops:
         x, y = at(stop.at)
         fill = "#ffffff" if stop.place is None else FAINT
         drawing.rectangle(x - 1.1, y - 1.1, 2.2, 2.2, fill=fill, stroke=INK, line=0.35)
-        drawing.text(x + 1.8, y - 1.8, stop.name, _LABEL + 0.3, bold=True)
+        # Names choose their places before lengths do.
+        outline = site.places[stop.place].outline if stop.place is not None else ()
+        places = around((x, y), 2.0, _NAME)
+        if len(outline) > 2:
+            places = (*beside_outline([at(point) for point in outline], _NAME), *places)
+        names.append(Label(stop.name, _NAME, places, bold=True))
+        lines += _square((x, y))
+    room_of_plan = (MARGIN, top, drawing.width - MARGIN, bottom)
+    draw_labels(drawing, [*names, *labels], lines, room_of_plan)
     _north(drawing, plan.north, top)
     _scale_bar(drawing, scale, bottom, feet=plan.units == "in")
 
 
-def _label_stretch(drawing: Drawing, stretch: SiteStretch, points: Sequence[Point]) -> None:
-    """What a stretch is, beside its longest leg, where that is long enough."""
+def _square(at: Point) -> Iterator[tuple[Point, Point]]:
+    """The sides of a pull point's mark: no word stands on it."""
+    x, y = at
+    corners = [(x - 1.1, y - 1.1), (x + 1.1, y - 1.1), (x + 1.1, y + 1.1), (x - 1.1, y + 1.1)]
+    return pairwise([*corners, corners[0]])
+
+
+def _label_of(stretch: SiteStretch, points: Sequence[Point]) -> Iterator[Label]:
+    """What a stretch is, on either side of its longest leg, where that is long enough."""
     one, other = max(pairwise(points), key=lambda leg: math.dist(*leg))
     text = f"{stretch.ducts_text} · {stretch.length_text}"
-    x, y = (one[0] + other[0]) / 2, (one[1] + other[1]) / 2
-    if abs(other[1] - one[1]) > abs(other[0] - one[0]):
-        if math.dist(one, other) > 2 * _LABEL:
-            drawing.text(x + 1.8, y + 1, text, _LABEL)
-    elif math.dist(one, other) > text_width(text, _LABEL):
-        drawing.text(x, y + 1.8 + _LABEL, text, _LABEL, anchor="middle")
+    upright = abs(other[1] - one[1]) > abs(other[0] - one[0])
+    if math.dist(one, other) <= (2 * _LABEL if upright else text_width(text, _LABEL)):
+        return
+    places: list[tuple[Point, Anchor]] = []
+    for share in (0.5, 0.35, 0.65, 0.2, 0.8):
+        x, y = (a + (b - a) * share for a, b in zip(one, other, strict=True))
+        if upright:
+            places += (((x + 2, y + 1), "start"), ((x - 2, y + 1), "end"))
+        else:
+            places += (((x, y - 2), "middle"), ((x, y + 2 + _LABEL * 0.8), "middle"))
+    yield Label(text, _LABEL, tuple(places))
 
 
 def _north(drawing: Drawing, turned: float, top: float) -> None:

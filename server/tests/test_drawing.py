@@ -8,11 +8,13 @@ import unittest
 import xml.etree.ElementTree as ElementTree
 from itertools import pairwise
 from pathlib import Path
+from typing import Any
 
 from hypothesis import given
 from hypothesis import strategies as st
 
 from exports.drawing import Drawing, reading_width, text_width
+from exports.labels import Label, around, beside_outline, draw_labels
 from exports.layout import centreline, spread, views
 from exports.page import PAPERS, Heading
 from exports.pdf import sheet_pdf
@@ -28,6 +30,38 @@ SPREAD = Path(__file__).resolve().parents[2] / "contracts" / "golden" / "spread.
 
 def planned(**fields: object) -> WrittenPlan:
     return plan_values(changed(**fields))
+
+
+class WordsOnAPlan(unittest.TestCase):
+    ROOM = (0.0, 0.0, 100.0, 100.0)
+
+    def placed(self, *labels: Label, lines: tuple[Any, ...] = ()) -> list[Any]:
+        drawing = Drawing(100, 100, "test")
+        draw_labels(drawing, labels, lines, self.ROOM)
+        return drawing.items
+
+    def test_a_word_stands_where_no_line_runs_through_it(self) -> None:
+        label = Label("H1", 4, around((50.0, 50.0), 2, 4))
+        (free,) = self.placed(label)
+        self.assertEqual((free.x, free.y, free.anchor), (52, 48, "start"))
+        # A trench to the right of the point, and one upward: the first place free is to the left.
+        level, upright = ((50.0, 46.8), (100.0, 46.8)), ((53.0, 50.0), (53.0, 90.0))
+        (beside,) = self.placed(label, lines=(level, upright))
+        self.assertEqual((beside.x, beside.y, beside.anchor), (48, 48, "end"))
+
+    def test_words_keep_off_each_other_and_on_the_paper(self) -> None:
+        same = tuple(Label(name, 4, around((50.0, 50.0), 2, 4)) for name in ("H1", "H2", "H3"))
+        places = {(each.x, each.y, each.anchor) for each in self.placed(*same)}
+        self.assertEqual(len(places), 3)
+        (corner,) = self.placed(Label("Gate house", 4, around((98.0, 50.0), 2, 4)))
+        self.assertEqual(corner.anchor, "end")
+
+    def test_a_building_is_named_within_its_outline_where_that_is_wide_enough(self) -> None:
+        for wide, at in ((60.0, 50.0 + 4 * 0.35), (10.0, 40.0 - 4 * 0.35)):
+            outline = [(20.0, 40.0), (20.0 + wide, 40.0), (20.0 + wide, 60.0), (20.0, 60.0)]
+            lines = tuple(pairwise([*outline, outline[0]]))
+            (name,) = self.placed(Label("Workshop", 4, beside_outline(outline, 4)), lines=lines)
+            self.assertAlmostEqual(name.y, at)
 
 
 class Readings(unittest.TestCase):

@@ -191,6 +191,9 @@ class CameOut(unittest.TestCase):
         # Twist is read against bends that are made: of the first there are none.
         self.assertEqual(bends[0]["readings"], ["angle", "slid", "stub", "height"])
         self.assertEqual(bends[1]["readings"], ["angle", "slid", "height", "twist"])
+        # A 90 that turns back in the plane of a set has no height of it.
+        mixed = self.bench(run(offset(20, 4), turn(60, "left"), end(30)))["bends"]
+        self.assertEqual([("height" in bend["readings"]) for bend in mixed], [True, True, False])
         self.assertEqual(bends[2]["readings"], ["angle", "slid", "stub", "twist"])
 
     def test_back_to_back_of_two_that_turn_the_same_way(self) -> None:
@@ -313,7 +316,7 @@ class CameOut(unittest.TestCase):
         first, second, third = (each["checks"] for each in self.bench(self.SET)["before"])
         self.assertIn("EMT (thin wall) 1/2", first[0])
         self.assertIn("front mark is on 36 7/8, and the hook faces the start", first[1])
-        self.assertIn("Nobody and nothing", first[-1])
+        self.assertIn("Stand clear", first[-1])
         self.assertFalse(any("for EMT" in check for check in (*second, *third)))
         self.assertTrue(any("bends that are made lie" in check for check in second))
         ratchet = {**self.SET, "conduit": {"type": "rmc", "size": "3/4"}, "bender": "ratchet-1"}

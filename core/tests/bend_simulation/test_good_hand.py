@@ -124,7 +124,7 @@ class Cases(unittest.TestCase):
             self.assertTrue(order.works)
             if order.blocks:
                 steps = " ".join(text_of(step.do) for step in plan_values(document).steps)
-                self.assertIn("Put the bender up by", steps)
+                self.assertIn("Block the bender up", steps)
             else:
                 self.assertNotEqual(order.bends[0].bend, 0)
 

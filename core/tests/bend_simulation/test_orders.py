@@ -135,7 +135,7 @@ class Searched(unittest.TestCase):
         order = named(handled(document), "from the start")
         (met,) = (each for each in order.bends if each.meets)
         self.assertIn("under the floor", text_of(met.meets[0].text))
-        self.assertTrue(any("on blocks" in text for text in map(text_of, met.helps)))
+        self.assertTrue(any("Block the bender up" in text for text in map(text_of, met.helps)))
         self.assertIn(order.blocks_text, text_of(order.steps[met.step - 1].do))
 
     def test_what_hangs_from_one_end_and_not_from_the_other_is_begun_there(self) -> None:

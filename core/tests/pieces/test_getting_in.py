@@ -123,7 +123,7 @@ class Turned(unittest.TestCase):
                 found = made(*walk, stand_off=24, joints=near, **HUB)
                 self.assertEqual(codes(found), wanted)
                 if wanted:
-                    self.assertIn("meets the floor", told(taken(found)))
+                    self.assertIn("hits the floor", told(taken(found)))
         with self.assertRaises(DocumentError) as caught:
             made(*walk, joints={"near": [{"toward": "right", "off": -2}]}, **HUB)
         self.assertEqual(caught.exception.path, "joints.near[0].off")
@@ -195,7 +195,7 @@ class Closed(unittest.TestCase):
         both = {"ends": {"start": "comes-off", "end": "comes-off"}}
         free = made(*walk, joints=both, **HUB)
         self.assertEqual((codes(free), taken(free).by), ([], "box-off"))
-        self.assertIn("Put together off the wall, as one end is free: piece 1,", told(taken(free)))
+        self.assertIn("hang it as one: piece 1.", told(taken(free)))
         loose = made(turn(70), end(60), joints={"ends": {"start": "loose"}}, **HUB)
         self.assertEqual(codes(loose), [])
 

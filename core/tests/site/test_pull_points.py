@@ -35,7 +35,9 @@ class PullPoints(unittest.TestCase):
         self.assertEqual(answer["points"]["on_the_way"], 2)
         self.assertEqual([each["kept"] for each in answer["stretches"]], [True] * 3)
         # With one as far along as it can be, at 200, 230 would be left.
-        self.assertIn("2 on the way, and 1 can't do it: 230 m with 0°", answer["points"]["why"][0])
+        self.assertIn(
+            "2 on the way: with 1, 230 m (0°) would be one pull", answer["points"]["why"][0]
+        )
         self.assertEqual(yarrow.site(between_holes((0, 0), (400, 0)))["points"]["on_the_way"], 1)
         self.assertEqual(yarrow.site(between_holes((0, 0), (401, 0)))["points"]["on_the_way"], 2)
 
@@ -45,7 +47,7 @@ class PullPoints(unittest.TestCase):
         answer = yarrow.site(between_holes(*line))
         self.assertEqual(len(put(answer)), 1)
         self.assertTrue(all(each["kept"] for each in answer["stretches"]))
-        self.assertIn("120 m with 270° would be left, and 50 m", answer["points"]["why"][0])
+        self.assertIn("120 m (270°) would be one pull, and 50 m", answer["points"]["why"][0])
 
     def test_40_m_that_turn_292_degrees_want_one_however_short(self) -> None:
         line = turned([8, 8, 8, 8, 4, 4], [45, 45, 90, -90, 22.5])

@@ -21,20 +21,20 @@ EN_GB = {
     "order/more-away": "A crossover's bends hooked away from what it goes over.",
     # Saddles that hold it up
     "cannot-be-turned": (
-        "Piece {piece} sweeps {reach} while it is turned on, and meets {what}. Say so if an end "
-        "comes off or its saddles do, or take another way: {cure}."
+        "Piece {piece} swings {reach} as it is turned on, and hits {what}. Say so if an end comes "
+        "off or its saddles do, or take another way: {cure}."
     ),
     "getting-in/lifted": (
-        "sweeps {reach} and clears {what} with the saddles off over {over} and the pipe lifted "
+        "swings {reach} and clears {what} with the saddles off over {over} and the pipe lifted "
         "{lift}"
     ),
     "strap-too-far": (
-        "From one saddle to the next there are {apart}, as no place between is straight and free; "
-        "{most} are the most."
+        "It is {apart} from one saddle to the next, since nothing between is straight and free: "
+        "{most} is the most."
     ),
     "strap-too-far/first": (
-        "The saddle nearest an end is {apart} from it, as no place nearer is straight and free; "
-        "{most} are the most."
+        "The saddle nearest an end is {apart} from it, since nothing nearer is straight and free: "
+        "{most} is the most."
     ),
     "material/straps": "saddle with its screws, {size}",
     "step/lift-do": (

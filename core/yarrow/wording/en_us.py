@@ -165,7 +165,7 @@ EN_US = {
         "bender's take-up. It has to be {off} longer."
     ),
     "bends-too-close": (
-        "Between bends {one} and {other} there are {room} of straight; this bender needs {need}: "
+        "There is {room} of straight between bends {one} and {other}; this bender needs {need}: "
         "{advice}."
     ),
     "stub-too-short": (
@@ -266,9 +266,8 @@ EN_US = {
         "longer sticks, or check the unit."
     ),
     "no-room-for-a-joint": (
-        "No joints make this out of sticks of {stick}: between two places where a coupling can be "
-        "there are {between}. Longer sticks, a shorter reach of the bender, or a bend somewhere "
-        "else would."
+        "No joints make this out of sticks of {stick}: two places that take a coupling are "
+        "{between} apart. Take longer sticks, or move a bend."
     ),
     "joint-off-the-run": "The run has {legs} legs, and no leg {leg}.",
     "joint-off-the-run/beyond": "Joint {joint} lies beyond its leg. Read the tape again.",
@@ -299,8 +298,8 @@ EN_US = {
         "straight. Move the joint off the bend, or join it with another coupling."
     ),
     "cannot-be-turned": (
-        "Piece {piece} sweeps {reach} while it is turned on, and meets {what}. Say so if an end "
-        "comes off or its straps do, or take another way: {cure}."
+        "Piece {piece} swings {reach} as it is turned on, and hits {what}. Say so if an end comes "
+        "off or its straps do, or take another way: {cure}."
     ),
     "box-cannot-be-turned": (
         "The box can't be turned where it hangs: the pipe would have to come {lift} off the wall. "
@@ -311,8 +310,8 @@ EN_US = {
         "another way."
     ),
     "both-ends-held": (
-        "Both ends go into threads and are held: the last joint can't be turned. What would do: "
-        "{cure}."
+        "Both ends are threaded in and fixed, so the last joint can't be turned. What would do "
+        "it: {cure}."
     ),
     "getting-in/take-off": "take a box off its mounting and turn that",
     "getting-in/by/last-piece": "the last piece",
@@ -370,7 +369,10 @@ EN_US = {
     "before/in-former": "The {name} is on {mark}, and the former faces the {hook} of the pipe.",
     "before/made-bends-lie": "Sight along the pipe: the bends that are made lie as in the picture.",
     "before/handle-in-bend": "The handle stands in bend; it is out whenever no one holds it.",
-    "before/end-rises": "Nobody and nothing is where the pipe comes up: {high} over the floor.",
+    "before/end-rises": (
+        "Stand clear where the pipe swings up, {high} over the floor: nobody in its way, nothing "
+        "overhead."
+    ),
     "bench/leg-first": "the leg from the start",
     "bench/leg-between": "the leg between bends {one} and {other}",
     "bench/leg-last": "the leg after bend {bend}",
@@ -393,8 +395,8 @@ EN_US = {
         "level shows."
     ),
     "bench/too-far-to-open": "Bend {bend} is {by} over: too far to open without flattening it.",
-    "bench/no-room": "What is left does not go on: two bends would lie {by} within each other.",
-    "bench/leg-off": "It gives way here: {leg} comes to lie {by} off.",
+    "bench/no-room": "The rest does not fit on: two bends would overlap by {by}.",
+    "bench/leg-off": "What gives: {leg} ends up {by} off.",
     "bench/cut-off-at-start": "Cut {by} off at the start.",
     "bench/short-at-start": "It ends {by} short at the start.",
     "bench/cut-off-at-end": "The cut at the end comes {by} nearer.",
@@ -412,7 +414,7 @@ EN_US = {
     "wall/slid-in-beside": "from the bay beside {bay}, to the {way}",
     "wall/bent-in": "from its bend's own bay, when the straight ones are in",
     "wall/bent-alone": "from its bend's own bay",
-    "wall/plain-in": "as it is: through no stud",
+    "wall/plain-in": "straight in: it goes through no stud",
     "wall/connectors": "connectors",
     "wall/couplings": "couplings",
     "wall/straps": "one-hole straps, each within {first} of its box, on the stud's side",
@@ -429,14 +431,14 @@ EN_US = {
     "getting-in/piece": "Piece {piece} {how}.",
     "getting-in/the-box": "The box {how}.",
     "getting-in/box-away": "The box is turned while the pipe is off the wall.",
-    "getting-in/clears": "sweeps {reach} and meets nothing",
-    "getting-in/blocked": "sweeps {reach} and meets {what}",
+    "getting-in/clears": "swings {reach} and hits nothing",
+    "getting-in/blocked": "swings {reach} and hits {what}",
     "getting-in/away": (
-        "Put together off the wall, as one end is free: piece {pieces:, }, which would meet "
-        "something where it hangs."
+        "Make it up off the wall and hang it as one: piece {pieces:, piece }. Turned on where it "
+        "hangs, it would hit something."
     ),
     "getting-in/lifted": (
-        "sweeps {reach} and clears {what} with the straps off over {over} and the pipe lifted "
+        "swings {reach} and clears {what} with the straps off over {over} and the pipe lifted "
         "{lift}"
     ),
     "getting-in/surface": "the surface under leg {leg}",
@@ -446,12 +448,12 @@ EN_US = {
     "getting-in/own-pipe": "pipe that hangs already",
     "getting-in/start-fitting": "what the run starts from",
     "strap-too-far": (
-        "From one strap to the next there are {apart}, as no place between is straight and free; "
-        "{most} are the most."
+        "It is {apart} from one strap to the next, since nothing between is straight and free: "
+        "{most} is the most."
     ),
     "strap-too-far/first": (
-        "The strap nearest an end is {apart} from it, as no place nearer is straight and free; "
-        "{most} are the most."
+        "The strap nearest an end is {apart} from it, since nothing nearer is straight and free: "
+        "{most} is the most."
     ),
     "material/sticks": "{conduit}, sticks of {stick}",
     "material/sized": "{what}, {size}",
@@ -569,9 +571,7 @@ EN_US = {
         "{pitch}. Stop where it faces right."
     ),
     "step/away": "Off the wall",
-    "step/away-do": (
-        "Put it together off the wall: what it is turned on to is not fixed, and goes up with it."
-    ),
+    "step/away-do": "Make it up off the wall, on what it is turned on to, and hang both together.",
     "step/lift": "Lift",
     "step/lift-do": (
         "Leave the straps of the last {over} off and lift the end {lift} off the wall: it springs "
@@ -620,14 +620,14 @@ EN_US = {
     ),
     # Framed walls
     "studs-too-close": (
-        "Between studs {one} and {other} there are {apart}: a bit of {bit} does not go between "
-        "them. Read their middles again."
+        "Studs {one} and {other} are {apart} apart: a bit of {bit} does not go between them. Read "
+        "their middles again."
     ),
     "box-beyond-the-wall": (
         "{box} reaches {by} beyond a plate or the wall's end. Read its height again, and to which "
         "edge that goes."
     ),
-    "box-wider-than-its-bay": "{box} is wider than its bay: between the studs there are {room}.",
+    "box-wider-than-its-bay": "{box} is wider than its bay: there is {room} between the studs.",
     "no-knockout-left": (
         "{box} has no knockout left for the feed from {one} to {other}: it has no pipe, and counts "
         "nowhere. Take a larger box, or feed it from another."
@@ -720,12 +720,11 @@ EN_US = {
         "Trench {trench} touches nothing: no place and no other trench. Draw it on to one."
     ),
     "pull-point-wanted": (
-        "A pull point is wanted {at} on from {other}: Yarrow puts {point} there. Set it, and it "
-        "stays where it is."
+        "It wants a pull point {at} past {other}: {point} on the plan. Set it, and it stays put."
     ),
     "pull-point-wanted/branch": (
-        "Where trenches branch there is a pull point: Yarrow puts {point} there. Set it, and it "
-        "stays where it is."
+        "Where trenches branch it wants a pull point: {point} on the plan. Set it, and it stays "
+        "put."
     ),
     "stretch-over-its-limit": (
         "From {one} to {other} it is {length} with {degrees}, and {longest} is the most with so "
@@ -742,8 +741,8 @@ EN_US = {
     ),
     "place-not-reached": "No trench comes to {place}. Draw one to it, or move it on to one.",
     "one-cut-takes-down": (
-        "One cut takes {place} down: it has no way round {stretches:, }. A trench of {new} from "
-        "{one} to {other} would give it a second way."
+        "Dig through {stretches: or } and {place} is down. {new} of trench from {one} to {other} "
+        "would give it another way in."
     ),
     "cable-without-a-way": "There is no way through the trenches for {cable}. Join them up.",
     "no-second-way": (
@@ -755,8 +754,8 @@ EN_US = {
         "other places, or draw the trench that is missing."
     ),
     "one-cut-takes-down/no-trench": (
-        "One cut takes {place} down: it has no way round {stretches:, }. Its cables go to more "
-        "than one hub, and no one trench gives all of them a second way."
+        "Dig through {stretches: or } and {place} is down. Its cables go to more than one hub, "
+        "and no one trench gives all of them another way."
     ),
     "ducts-too-small-for-building": (
         "{ducts} lead to {place}. It is the habit to lay at least {large} of {large_size} or "
@@ -808,8 +807,8 @@ EN_US = {
     ),
     "site/points": "Pull points that Yarrow puts: {branches} at branches, {more} on the way.",
     "site/one-less": (
-        "{points} on the way, and {less} can't do it: {left} with {degrees} would be left, and "
-        "{longest} is the most."
+        "It takes {points} on the way: with {less}, {left} ({degrees}) would be one pull, "
+        "and {longest} is the most for that."
     ),
     "site/cannot-keep": (
         "No number of pull points keeps this way within its limit where they may stand: {left} "
@@ -1084,7 +1083,7 @@ EN_US = {
     "stance/bench": "At the bench, {height} high.",
     "stance/blocks": "On blocks, {height} high.",
     "stance/edge": "At an edge, so that what is ahead of the hook hangs over it.",
-    "stance/put-up": "Put the bender up by {by}, or what is bent meets what is under it.",
+    "stance/put-up": "Block the bender up {by}, or what is bent hits what is under it.",
     "step/pencil-line": "Before you take it out, pencil a line along the top.",
     "step/line-on-top": "The pencil line is on top.",
     "step/line-underneath": "The pencil line is underneath.",
@@ -1210,7 +1209,7 @@ EN_US = {
     ),
     "helps/more-straight": "Leave more straight between it and the bend beside it.",
     "helps/at-an-edge": "Bend it at an edge, with what is ahead of the hook hanging over it.",
-    "helps/blocks": "Put the bender up by {by}, on blocks.",
+    "helps/blocks": "Block the bender up {by}.",
     "helps/over-the-edge": (
         "Let that leg hang over the edge of the bench, or put the tool up by {by}."
     ),

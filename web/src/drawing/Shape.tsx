@@ -18,7 +18,7 @@ const PADDING = { left: 74, right: 104, top: 44, bottom: 22 };
 /** For the choice of what is shown, above the drawing. */
 const BAR = 40;
 /** For what the two lines mean, under the bar. */
-const LEGEND = 26;
+const LEGEND = 34;
 const MAIN_SHARE = 0.62;
 const THINNEST_PIPE = 5;
 
@@ -54,7 +54,7 @@ export const Shape = memo(function Shape({ views, both }: { views?: View[]; both
               <line y2="7" className="stroke-line" strokeWidth="1.4" />
             </pattern>
           </defs>
-          {both ? <Legend x={16} y={BAR + 14} /> : null}
+          {both ? <Legend x={16} y={BAR + 22} /> : null}
           {shown.map((view, index) => {
             const share = shown.length === 1 ? 1 : index === 0 ? MAIN_SHARE : 1 - MAIN_SHARE;
             const above = BAR + (both ? LEGEND : 0);

@@ -56,12 +56,16 @@ export function placeStuds(text: string): Change {
   };
 }
 
-export function addBox(): Change {
+/** A box more, on the next stud that has none; `studs`: those there are, where that is known. */
+export function addBox(studs: readonly number[] = []): Change {
   return (wall) => {
+    const taken = wall.boxes.map(({ stud }) => Number(stud));
+    const after = Math.max(1, ...taken);
+    const free = studs.filter((stud) => stud > 1 && !taken.includes(stud));
     const box = {
       name: unused("Box", wall.boxes),
       kind: wall.units === "in" ? "square" : "single",
-      stud: 2,
+      stud: free.find((stud) => stud > after) ?? free[0] ?? after + (studs.length > 0 ? 0 : 1),
       height: wall.units === "in" ? 16 : 400,
     };
     return { ...wall, boxes: [...wall.boxes, box] };

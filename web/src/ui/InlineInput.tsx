@@ -42,7 +42,7 @@ export function InlineInput(props: Props) {
         {...rest}
         className={classes(
           LOOKS[look],
-          "pointer-coarse:min-h-11",
+          "pointer-coarse:min-h-11 pointer-coarse:my-0.5 pointer-coarse:rounded-md pointer-coarse:border pointer-coarse:px-2",
           value === "" && "min-w-12",
           problem && value === ""
             ? "border-amber bg-amber-soft"

@@ -8,7 +8,7 @@ import { Icon } from "./Icon";
 export type Option = { readonly value: string; readonly label: string; readonly hint?: string };
 
 const LOOKS = {
-  word: "border-b-[1.5px] border-strong-line font-semibold hover:border-accent px-0.5 leading-snug pointer-coarse:min-h-11 pointer-coarse:rounded-md pointer-coarse:border pointer-coarse:px-2.5",
+  word: "border-b-[1.5px] border-strong-line font-semibold hover:border-accent px-0.5 leading-snug pointer-coarse:my-0.5 pointer-coarse:min-h-11 pointer-coarse:rounded-md pointer-coarse:border pointer-coarse:px-2",
   field:
     "border border-line rounded-md bg-paper px-2.5 min-h-9 pointer-coarse:min-h-11 hover:border-strong-line gap-1.5",
 } as const;

@@ -6,6 +6,7 @@ from abc import ABC, abstractmethod
 
 from yarrow.bench.readings.reading import BentPiece
 from yarrow.geometry.arcs import tangent_length
+from yarrow.geometry.pipe import PipeBend
 
 _NEARLY = 30.0
 """Degrees that two bends may be twisted and still be a set, or both turn the same way."""
@@ -17,6 +18,14 @@ class OfPair(ABC):
 
     turned: float
     none: str
+
+    def belongs(self, one: PipeBend, other: PipeBend) -> bool:
+        """Whether two bends that lie so have this between them.
+
+        Args:
+            one, other: beside each other.
+        """
+        return True
 
     def applies(self, piece: BentPiece, bend: int) -> bool:
         """To a bend beside one that lies so.
@@ -69,7 +78,8 @@ class OfPair(ABC):
         for other in (bend - 1, bend + 1):
             if 0 <= other < len(piece.bends):
                 rolled = piece.rolls[other] - piece.rolls[bend] - self.turned
-                if abs((rolled + 180) % 360 - 180) <= _NEARLY:
+                lies = abs((rolled + 180) % 360 - 180) <= _NEARLY
+                if lies and self.belongs(piece.bends[bend], piece.bends[other]):
                     return other
         return None
 

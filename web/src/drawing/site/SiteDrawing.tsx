@@ -201,6 +201,7 @@ export function SiteDrawing(props: Props) {
             height={height}
             north={document.north ?? 0}
             units={document.units}
+            secondWay={secondWays(plan, chosen).length > 0}
           />
         </svg>
       ) : null}

@@ -8,6 +8,8 @@ type Props = {
   height: number;
   north: number;
   units: "in" | "mm";
+  /** Whether a trench is shown that would give a second way. */
+  secondWay: boolean;
 };
 
 /** Pixels from which there is room to say what is what. */
@@ -38,7 +40,7 @@ function places(first: number, count: number, step: number): number[] {
   return Array.from({ length: count }, (_, at) => (first + at) * step);
 }
 
-export function NorthAndScale({ view, width, height, north, units }: Props) {
+export function NorthAndScale({ view, width, height, north, units, secondWay }: Props) {
   const foot = units === "in" ? M_A_FOOT : 1;
   const length = barLength(view.scale * foot);
   const long = length * foot * view.scale;
@@ -56,12 +58,14 @@ export function NorthAndScale({ view, width, height, north, units }: Props) {
           {length} {units === "in" ? "ft" : "m"}
         </text>
       </g>
-      {width > WITH_LEGEND ? <Legend left={long + 44} top={height - 20} /> : null}
+      {width > WITH_LEGEND ? (
+        <Legend left={long + 44} top={height - 20} secondWay={secondWay} />
+      ) : null}
     </g>
   );
 }
 
-function Legend({ left, top }: { left: number; top: number }) {
+function Legend({ left, top, secondWay }: { left: number; top: number; secondWay: boolean }) {
   return (
     <g transform={`translate(${left} ${top})`} className="text-xs">
       <line x2="26" strokeWidth="7" className="stroke-soft" />
@@ -82,6 +86,20 @@ function Legend({ left, top }: { left: number; top: number }) {
       <text x="151" y="4">
         put by Yarrow
       </text>
+      {secondWay ? (
+        <>
+          <line
+            x1="248"
+            x2="278"
+            strokeWidth="2"
+            strokeDasharray="7 6"
+            className="stroke-accent opacity-70"
+          />
+          <text x="285" y="4">
+            would give a second way
+          </text>
+        </>
+      ) : null}
     </g>
   );
 }

@@ -10,6 +10,7 @@ import { useSize } from "@/ui/useSize";
 import { BenchChecks } from "./BenchChecks";
 import { GaugePanel, type Source } from "./gauge/GaugePanel";
 import { LargeReading } from "./LargeReading";
+import { MarkStep } from "./MarkStep";
 import { Warming } from "./Warming";
 
 type Step = BenchPlan["order"]["steps"][number];
@@ -37,11 +38,15 @@ export function BenchStep({ plan, step, old, gauge, keepAngle }: Props) {
       {bend ? (
         <BendStep plan={plan} step={step} bend={bend} gauge={gauge} keepAngle={keepAngle} />
       ) : (
-        <div className="mx-auto grid max-w-3xl gap-4 pt-4 text-2xl desk:pt-10 desk:text-3xl">
+        <div className="mx-auto grid max-w-4xl gap-4 pt-4 text-2xl desk:pt-6 desk:text-3xl">
           <h2 className="text-lg text-soft">{step.title}</h2>
-          <p className="leading-snug font-semibold">
-            <Figures text={step.do} />
-          </p>
+          {step === plan.order.steps[0] && plan.order.marks.length > 0 ? (
+            <MarkStep plan={plan} />
+          ) : (
+            <p className="leading-snug font-semibold">
+              <Figures text={step.do} />
+            </p>
+          )}
           <Rows step={step} />
         </div>
       )}

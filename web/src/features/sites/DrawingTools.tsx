@@ -14,8 +14,8 @@ const TOOLS: readonly { value: SiteTool; label: string }[] = [
 const NEXT: Record<SiteTool, string> = {
   look: "",
   trench: "Tap point by point, along walks and verges.",
-  "hand-hole": "Tap where it is.",
-  building: "Tap where it is: where its ducts come in.",
+  "hand-hole": "Tap where it is, one after the other; Look when that was all.",
+  building: "Tap where the ducts come in, one after the other; Look when that was all.",
   measure: "Tap two points of the picture whose distance you know.",
 };
 

@@ -3,6 +3,7 @@ import { memo } from "react";
 import type { SitePlan } from "@/api/sites";
 import { addPlace, pointOf, type SiteDocument, setSite } from "@/model/sites";
 import { Figures } from "@/ui/Figures";
+import { FindingGroup } from "@/ui/FindingGroup";
 import { FindingRow, FixButton } from "@/ui/FindingRow";
 import { Select } from "@/ui/Select";
 import { FarUnit, SiteFar, SiteNumber } from "./SiteField";
@@ -15,6 +16,19 @@ type Props = {
   change: EditingSite["change"];
 };
 
+type Finding = SitePlan["findings"][number];
+
+/** What many of a site's findings say alike, by how many there are. */
+const TOGETHER: Readonly<Record<string, (count: number) => string>> = {
+  "pull-point-wanted": (count) => `${count} pull points that Yarrow puts`,
+  "one-cut-takes-down": (count) => `${count} places that one cut takes down`,
+  "ducts-too-small-for-building": (count) =>
+    `${count} buildings with fewer ducts than is the habit`,
+};
+
+/** So many alike are told as one. */
+const FROM = 3;
+
 export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Props) {
   const put = plan.stops.filter(({ place, kind }) => place === null && kind !== "loose-end");
   const fix = (point: unknown) => {
@@ -26,20 +40,39 @@ export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Pr
       />
     ) : null;
   };
+  const setAll = () =>
+    change((site) =>
+      put.reduce((now, stop) => addPlace("hand-hole", pointOf(stop.at), stop.name)(now), site),
+    );
+  const row = (finding: Finding, at: number, of: readonly Finding[]) => (
+    <FindingRow
+      key={`${finding.code} ${finding.path} ${finding.text}`}
+      // Of several with one source, the last says it.
+      finding={finding.source === of[at + 1]?.source ? { ...finding, source: "" } : finding}
+      fix={finding.code === "pull-point-wanted" ? fix(finding.values.point) : null}
+    />
+  );
+  const groups = Object.entries(TOGETHER).flatMap(([code, title]) => {
+    const alike = plan.findings.filter((finding) => finding.code === code);
+    return alike.length >= FROM ? [{ code, title: title(alike.length), alike }] : [];
+  });
+  const single = plan.findings.filter(({ code }) => !groups.some((group) => group.code === code));
   return (
     <div className="grid gap-5 text-sm">
       <div>
-        {plan.findings.map((finding, at) => (
-          <FindingRow
-            key={`${finding.code} ${finding.path} ${finding.text}`}
-            finding={
-              // Of several with one source, the last says it.
-              finding.source === plan.findings[at + 1]?.source
-                ? { ...finding, source: "" }
-                : finding
+        {single.map(row)}
+        {groups.map(({ code, title, alike }) => (
+          <FindingGroup
+            key={code}
+            title={title}
+            fix={
+              code === "pull-point-wanted" && put.length > 0 ? (
+                <FixButton label="Set them all there" onClick={setAll} />
+              ) : null
             }
-            fix={finding.code === "pull-point-wanted" ? fix(finding.values.point) : null}
-          />
+          >
+            {alike.map(row)}
+          </FindingGroup>
         ))}
       </div>
       <section>
@@ -58,7 +91,7 @@ export const SiteAnswers = memo(function SiteAnswers({ plan, rules, change }: Pr
             .map(({ number, name, dark }) => (
               <li key={number}>
                 <span className="font-semibold">{name}</span>
-                <span className="text-soft"> lost takes down {dark.join(", ")}</span>
+                <span className="text-soft"> lost: no way left to {dark.join(", ")}</span>
               </li>
             ))}
         </ul>

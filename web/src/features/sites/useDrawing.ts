@@ -65,8 +65,8 @@ export function useDrawing(change: (next: SiteChange) => void) {
           setDrawn([...drawn, at]);
         }
       } else if (tool !== "look") {
+        // One after the other, until something else is taken up.
         change(addPlace(tool, at));
-        setTool("look");
       }
     },
   };

@@ -11,13 +11,27 @@ type Props = { wallId: number; plan: WallPlan };
 export const WallAnswers = memo(function WallAnswers({ wallId, plan }: Props) {
   const made = useWallRuns(wallId).data ?? [];
   const runs = new Map(made.map(({ key, id }) => [key, id]));
+  const findings = (
+    <div className="grid gap-1 desk:col-span-2">
+      {plan.findings.map((finding) => (
+        <FindingRow key={`${finding.code} ${finding.text}`} finding={finding} fix={null} />
+      ))}
+    </div>
+  );
+  if (plan.feeds.length === 0) {
+    return (
+      <div className="grid gap-3 text-sm">
+        {findings}
+        <p className="max-w-prose text-soft">
+          What to mount, bore, cut and bring stands here once a box is fed: add two boxes, then tap
+          one and the one that it feeds.
+        </p>
+      </div>
+    );
+  }
   return (
     <div className="grid gap-5 text-sm desk:grid-cols-2">
-      <div className="grid gap-1 desk:col-span-2">
-        {plan.findings.map((finding) => (
-          <FindingRow key={`${finding.code} ${finding.text}`} finding={finding} fix={null} />
-        ))}
-      </div>
+      {findings}
       <section>
         <h2 className="pb-1 font-semibold text-soft">Boxes to mount</h2>
         <ol>
@@ -54,12 +68,14 @@ export const WallAnswers = memo(function WallAnswers({ wallId, plan }: Props) {
         </ul>
         <h2 className="pt-3 pb-1 font-semibold text-soft">What is needed</h2>
         <ul>
-          {plan.needed.map(({ what, count }) => (
-            <li key={what}>
-              <span className="font-semibold">{count}</span>{" "}
-              <span className="text-soft">{what}</span>
-            </li>
-          ))}
+          {plan.needed
+            .filter(({ count }) => count > 0)
+            .map(({ what, count }) => (
+              <li key={what}>
+                <span className="font-semibold">{count}</span>{" "}
+                <span className="text-soft">{what}</span>
+              </li>
+            ))}
         </ul>
         <h2 className="pt-3 pb-1 font-semibold text-soft">In this order</h2>
         <ol className="list-inside list-decimal">

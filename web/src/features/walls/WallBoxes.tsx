@@ -5,7 +5,14 @@ import { addBox, type BoxSize, removeBox, setBox, sizeBox, type WallBox } from "
 import { wholeNumber } from "@/model/wholeNumber";
 import { Button } from "@/ui/Button";
 import { TakeOut } from "@/ui/TakeOut";
-import { choices, useWallChange, useWallDocument, WallField, WallWord } from "./WallField";
+import {
+  choices,
+  useWallChange,
+  useWallChecks,
+  useWallDocument,
+  WallField,
+  WallWord,
+} from "./WallField";
 
 const SIDES = [
   { value: "left", label: "left" },
@@ -17,8 +24,12 @@ const EDGES = [
   { value: "bottom", label: "bottom" },
 ] as const;
 
+/** None, the same each time. */
+const NONE: readonly never[] = [];
+
 export function WallBoxes() {
   const boxes = useWallDocument((wall) => wall.boxes);
+  const studs = useWallChecks(({ plan }) => plan?.studs ?? NONE);
   const change = useWallChange();
   return (
     <section>
@@ -29,7 +40,11 @@ export function WallBoxes() {
           <BoxRow key={at} box={box} at={at} />
         ))}
       </ul>
-      <Button weight="quiet" className="px-0" onClick={() => change(addBox())}>
+      <Button
+        weight="quiet"
+        className="px-0"
+        onClick={() => change(addBox(studs.map(({ number }) => number)))}
+      >
         Add a box
       </Button>
     </section>

@@ -96,7 +96,7 @@ function Opened({ wall, unsaved }: Props) {
         onBlur={each.store.getState().settle}
         className="relative grid min-h-0 flex-1 overflow-auto desk:grid-cols-[22rem_minmax(0,1fr)]"
       >
-        <div className="relative border-r border-line bg-paper p-4 desk:overflow-auto desk:p-5">
+        <div className="relative border-line bg-paper p-4 max-desk:order-2 desk:overflow-auto desk:border-r desk:p-5">
           <WallFields editing={editing} />
           <FieldProblems problems={problems} document={document} />
           {refusal ? (
@@ -107,12 +107,21 @@ function Opened({ wall, unsaved }: Props) {
         </div>
         <ScrollArea
           label="The wall"
-          className={`grid min-w-0 content-start gap-4 p-4 desk:overflow-auto ${old ? "opacity-60" : ""}`}
+          className={`min-w-0 max-desk:contents desk:overflow-auto desk:p-4 ${old ? "opacity-60" : ""}`}
         >
           {answer ? (
-            <div data-wall-plan data-current={current} className="grid gap-4">
-              <WallElevation plan={answer} change={change} />
-              <WallAnswers wallId={wall.id} plan={answer} />
+            <div
+              data-wall-plan
+              data-current={current}
+              className="max-desk:contents desk:grid desk:content-start desk:gap-4"
+            >
+              {/* On a phone the drawing comes first and stays, then what is typed, then what it comes to. */}
+              <div className="max-desk:sticky max-desk:top-0 max-desk:z-10 max-desk:order-1 max-desk:border-b max-desk:border-line max-desk:bg-canvas max-desk:p-2">
+                <WallElevation plan={answer} change={change} />
+              </div>
+              <div className="max-desk:order-3 max-desk:p-4">
+                <WallAnswers wallId={wall.id} plan={answer} />
+              </div>
             </div>
           ) : (
             <p className="text-soft">Planning the wall …</p>
