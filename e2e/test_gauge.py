@@ -24,13 +24,18 @@ class AGaugeAtTheBench(PageTest):
     def test_the_angle_climbs_it_says_stop_and_what_stayed_is_kept(self) -> None:
         browser = self.browser
         bender = SimulatedBender(5, noise=0.05)
-        gauge = Gauge(bender)
+        gauge = Gauge(bender, "482913")
         with socket.create_server(("127.0.0.1", 0)) as server:
             for work in (gauge.run, lambda: gauge.accept(server)):
                 threading.Thread(target=work, daemon=True).start()
             with override_settings(GAUGE=server.getsockname()):
                 self.bend_step()
                 browser.press("Gauge", "[role=radio]")
+                browser.write("gauge.code", "482914")
+                browser.press("Pair it")
+                browser.see_text("not the code that the gauge shows")
+                browser.write("gauge.code", "482913")
+                browser.press("Pair it")
                 browser.see("[data-gauge=instrument] [data-live-angle]")
                 browser.press("Zero")
                 bender.press("bending")

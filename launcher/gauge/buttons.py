@@ -19,6 +19,7 @@ button { font: inherit; padding: .8rem 1.2rem; margin: .25rem .25rem .25rem 0 }
 <h1>Simulated powered bender</h1>
 <p>Hold <b>Bend</b> while it is to bend. What it springs back by is its own affair.</p>
 <output aria-live="off">0.0°</output>
+<p>Its code, to pair it at the bench: <b>CODE</b></p>
 <p><button data-hold="bending">Bend</button><button data-hold="unbending">Unbend</button>
 <button data-do="next">Next bend</button></p>
 <p><button data-do="silent">Stop talking</button><button data-do="talk">Talk again</button></p>
@@ -52,7 +53,9 @@ def buttons(gauge: Gauge, port: int) -> ThreadingHTTPServer:
                     body = json.dumps({"reading": gauge.bender.reading}).encode()
                 self._answer(200, "application/json", body)
             elif self.path == "/":
-                self._answer(200, "text/html; charset=utf-8", PAGE.encode())
+                self._answer(
+                    200, "text/html; charset=utf-8", PAGE.replace("CODE", gauge.code).encode()
+                )
             else:
                 self._answer(404, "text/plain", b"")
 

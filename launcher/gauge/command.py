@@ -22,7 +22,9 @@ def gauge(
     Raises: LauncherError, where a port is in use.
     """
     number = random.SystemRandom().randrange(10_000) if seed is None else seed
-    instrument = Gauge(SimulatedBender(number))
+    # Another one each time that it is switched on, as an instrument's is.
+    code = f"{random.SystemRandom().randrange(10**6):06}"
+    instrument = Gauge(SimulatedBender(number), code)
     try:
         server = socket.create_server(("127.0.0.1", lines_port))
         page = buttons(instrument, buttons_port)
@@ -32,6 +34,7 @@ def gauge(
         threading.Thread(target=work, daemon=True).start()
     write_line(
         f"The gauge speaks at 127.0.0.1:{server.getsockname()[1]} (seed {number}).\n"
+        f"Its code, to pair it at the bench: {code}\n"
         f"Its bender's buttons: http://127.0.0.1:{page.server_address[1]}/\nCtrl-C stops it."
     )
     try:

@@ -9,15 +9,17 @@ from contextlib import suppress
 
 from launcher.gauge.simulated_bender import SimulatedBender
 
-HELLO = b"YARROW-GAUGE/1 simulated powered bender\n"
+NAME = "simulated powered bender"
 EVERY_S = 0.05
 
 
 class Gauge:
     """A bender that runs in real time, and everyone who listens to its gauge."""
 
-    def __init__(self, bender: SimulatedBender) -> None:
+    def __init__(self, bender: SimulatedBender, code: str = "000000") -> None:
+        """Args: code, of six digits, that it shows to whoever stands at it."""
         self.bender = bender
+        self.code = code
         self.lock = threading.Lock()
         self.silent = False
         self._listeners: list[socket.socket] = []
@@ -47,7 +49,7 @@ class Gauge:
             listener, _ = server.accept()
             listener.settimeout(1.0)
             with suppress(OSError):
-                listener.sendall(HELLO)
+                listener.sendall(f"YARROW-GAUGE/1 {NAME} {self.code}\n".encode())
                 with self.lock:
                     self._listeners.append(listener)
 

@@ -7,7 +7,7 @@ import socket
 import threading
 import unittest
 
-from launcher.gauge.lines import HELLO, Gauge
+from launcher.gauge.lines import Gauge
 from launcher.gauge.simulated_bender import BENDS_PER_S, LARGEST, SimulatedBender
 
 
@@ -61,13 +61,14 @@ class ABender(unittest.TestCase):
 
 class ItsLines(unittest.TestCase):
     def test_a_listener_is_greeted_and_hears_readings(self) -> None:
-        gauge = Gauge(SimulatedBender(1))
+        gauge = Gauge(SimulatedBender(1), "482913")
         with socket.create_server(("127.0.0.1", 0)) as server:
             for work in (gauge.run, lambda: gauge.accept(server)):
                 threading.Thread(target=work, daemon=True).start()
             with socket.create_connection(server.getsockname(), timeout=5) as heard:
                 lines = heard.makefile("rb")
-                self.assertEqual(lines.readline(), HELLO)
+                hello = b"YARROW-GAUGE/1 simulated powered bender 482913\n"
+                self.assertEqual(lines.readline(), hello)
                 for _ in range(3):
                     self.assertRegex(lines.readline(), re.compile(rb"^A -?\d+\.\d\d [LF]\n$"))
 

@@ -49,5 +49,8 @@ PASSWORD_CHANGES = AtMost("password-changes", 6)
 FILES = AtMost("files", 60)
 """Whole jobs, tables and drawings, in and out: each may hold a thread for seconds."""
 
+GAUGE_CODES = AtMost("gauge-codes", 10)
+"""A code has six digits: nobody finds one by trying."""
+
 CHECKS = AtMost("checks", 1800)
 """Plans and checks: thirty a second are beyond what a key that is held down sends."""

@@ -43,3 +43,15 @@ class Session(Schema):
 def member_shape(member: Member) -> MemberShape:
     """A member as the page shows them."""
     return MemberShape(username=member.username, name=member.shown_name, crew=member.crew.name)
+
+
+class GaugeCode(Body):
+    """The code that a gauge shows."""
+
+    code: Annotated[str, StringConstraints(min_length=1, max_length=12)]
+
+
+class GaugePaired(Schema):
+    """Whether the gauge is this session's own now."""
+
+    paired: bool

@@ -23,6 +23,7 @@ INSTALLED_APPS = [
     "accounts",
     "jobs",
     "benders",
+    "gauge",
     "versions",
     "api",
 ]

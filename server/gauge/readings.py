@@ -6,6 +6,7 @@ import re
 import socket
 import time
 from collections.abc import Iterator
+from contextlib import suppress
 from dataclasses import dataclass
 from typing import Literal
 
@@ -22,13 +23,17 @@ _MOST_READ = 65_536
 _LINE = re.compile(rb"A (-?\d{1,3}(?:\.\d{1,4})?) ([LF])")
 _CAN_BE = (-30.0, 200.0)
 
-State = Literal["reading", "silent", "absent"]
+State = Literal["reading", "silent", "absent", "unpaired"]
+Address = tuple[str, int]
+
+_HELLO = re.compile(rb"YARROW-GAUGE/1 [^\r\n]{0,40}? ?(\d{6})\r?")
+_HELLO_WITHIN_S = 1.0
 
 
 @dataclass(frozen=True, slots=True)
 class GaugeReading:
     """What a gauge says: an ``angle`` in degrees, and whether the bender holds the pipe; or that it
-    says nothing, or is not there."""
+    says nothing, is not there, or is not paired with who asks."""
 
     state: State
     angle: float = 0.0
@@ -36,6 +41,7 @@ class GaugeReading:
 
 
 ABSENT, SILENT = GaugeReading("absent"), GaugeReading("silent")
+UNPAIRED = GaugeReading("unpaired")
 
 
 def reading_of(line: bytes) -> GaugeReading | None:
@@ -51,7 +57,25 @@ def reading_of(line: bytes) -> GaugeReading | None:
     return GaugeReading("reading", angle, found[2] == b"L") if low <= angle <= high else None
 
 
-def readings(address: tuple[str, int], seconds: float) -> Iterator[GaugeReading]:
+def shown_code(address: Address) -> str:
+    """The code that a gauge shows, as it says it with its name; empty where it says none.
+
+    Args: address, of its socket.
+    Raises: OSError, where there is none.
+    """
+    with socket.create_connection(address, timeout=_HELLO_WITHIN_S) as gauge:
+        said = b""
+        with suppress(TimeoutError):
+            while b"\n" not in said and len(said) <= _LONGEST:
+                more = gauge.recv(_LONGEST)
+                if not more:
+                    break
+                said += more
+    found = _HELLO.fullmatch(said.partition(b"\n")[0])
+    return found[1].decode() if found else ""
+
+
+def readings(address: Address, seconds: float) -> Iterator[GaugeReading]:
     """What a gauge says, for some seconds: at most twenty a second, and that it is silent as often
     as it is, so that whoever is gone is noticed.
 

@@ -2,13 +2,18 @@
 
 from __future__ import annotations
 
+import json
 import socket
 import threading
 import time
-from collections.abc import Callable
-from contextlib import suppress
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager, suppress
+from itertools import islice
 from unittest import TestCase, mock
 
+from django.test import Client
+
+from gauge.models import GaugePairing
 from gauge.readings import ABSENT, EVERY_S, SILENT, GaugeReading, reading_of, readings
 from server.tests.people import CrewTest
 
@@ -77,6 +82,79 @@ class AGauge(TestCase):
 
         told = heard(halves, 1.0)
         self.assertEqual(told[0], GaugeReading("reading", 45.5, loaded=False))
+
+
+@contextmanager
+def speaking(hello: bytes) -> Iterator[tuple[str, int]]:
+    """A gauge that says that to whoever comes, and then readings; its address."""
+    with socket.create_server(("127.0.0.1", 0)) as server:
+
+        def serve() -> None:
+            with suppress(OSError):
+                while True:
+                    one, _ = server.accept()
+                    threading.Thread(target=speak, args=(one,), daemon=True).start()
+
+        def speak(one: socket.socket) -> None:
+            with one, suppress(OSError):
+                one.sendall(hello)
+                while True:
+                    one.sendall(b"A 10.0 L\n")
+                    time.sleep(EVERY_S)
+
+        threading.Thread(target=serve, daemon=True).start()
+        yield server.getsockname()
+
+
+class Pairing(CrewTest):
+    HELLO = b"YARROW-GAUGE/1 on the powered bender 482913\n"
+
+    def pair(self, code: str, status: int, client: Client | None = None) -> None:
+        answer = self.send("post", "/api/gauge/pairing", {"code": code}, client)
+        self.assertEqual(answer.status_code, status, answer.content)
+
+    def states(self, client: Client | None = None) -> set[str]:
+        """What the stream says at first."""
+        events = self.send("get", "/api/gauge", None, client).streaming_content
+        said = [
+            event.decode().partition("data: ")[2]
+            for _, event in zip(range(6), events, strict=False)
+        ]
+        return {json.loads(data)["state"] for data in said if data}
+
+    def test_it_is_heard_by_who_typed_its_code_and_by_nobody_else(self) -> None:
+        with speaking(self.HELLO) as address, self.settings(GAUGE=address):
+            self.assertEqual(self.states(), {"unpaired"})
+            self.pair("111111", 403)
+            self.assertEqual(self.states(), {"unpaired"})
+            self.pair(" 482913 ", 200)
+            self.assertEqual(self.states(), {"reading"})
+            # Nobody but who stands at it knows the code: who types it next has it.
+            other = self.signed_in_as(self.tern)
+            self.assertEqual(self.states(other), {"unpaired"})
+            self.pair("482913", 200, other)
+            self.assertEqual(self.states(other), {"reading"})
+            self.assertEqual(self.states(), {"unpaired"})
+
+    def test_it_ends_with_the_session(self) -> None:
+        with (
+            speaking(self.HELLO) as address,
+            self.settings(GAUGE=address),
+            mock.patch("api.routes.gauge._LOOKS_EVERY_S", 0),
+        ):
+            self.pair("482913", 200)
+            events = self.send("get", "/api/gauge").streaming_content
+            self.assertIn(b"reading", [next(events) for _ in range(2)][-1])
+            self.client.logout()
+            self.assertIn(b"unpaired", b"".join(islice(events, 20)))
+            self.assertFalse(GaugePairing.objects.exists())
+
+    def test_one_that_shows_no_code_is_paired_with_nobody(self) -> None:
+        with speaking(b"YARROW-GAUGE/1 old one\n") as address, self.settings(GAUGE=address):
+            self.pair("000000", 403)
+            self.pair("", 422)
+        with self.settings(GAUGE=("127.0.0.1", 1)):
+            self.pair("482913", 404)
 
 
 class TheStream(CrewTest):

@@ -109,6 +109,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ),
     ("get", "/api/nothing"): (None, 200),
     ("get", "/api/gauge"): (None, 200),
+    ("post", "/api/gauge/pairing"): ({"code": "482913"}, 404),
     ("get", "/api/benders"): (None, 200),
     ("post", "/api/benders"): (BENDER, 201),
     ("get", "/api/benders/removed"): (None, 200),

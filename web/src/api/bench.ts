@@ -76,3 +76,8 @@ export function saveAtBench(
 export type BenchPlan = Awaited<ReturnType<typeof atBench>>;
 
 export type BenchFit = Awaited<ReturnType<typeof benchFit>>;
+
+/** The gauge at the bender is this session's own, by the code that it shows. */
+export async function pairGauge(code: string): Promise<void> {
+  await unwrap(client.POST("/api/gauge/pairing", { body: { code } }));
+}

@@ -425,11 +425,32 @@ export interface paths {
         };
         /**
          * Gauge Readings
-         * @description What the gauge says, as server-sent events, each a reading.
+         * @description What the gauge says, as server-sent events, each a reading; that it is not paired, to
+         *     everyone but the session that paired it.
          */
         get: operations["gauge_readings"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gauge/pairing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pair Gauge
+         * @description The gauge is this session's own from here on, by the code that it shows.
+         */
+        post: operations["pair_gauge"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3521,9 +3542,25 @@ export interface components {
             pipe: number;
         };
         /**
+         * GaugeCode
+         * @description The code that a gauge shows.
+         */
+        GaugeCode: {
+            /** Code */
+            code: string;
+        };
+        /**
+         * GaugePaired
+         * @description Whether the gauge is this session's own now.
+         */
+        GaugePaired: {
+            /** Paired */
+            paired: boolean;
+        };
+        /**
          * GaugeReading
          * @description What a gauge says: an ``angle`` in degrees, and whether the bender holds the pipe; or that it
-         *     says nothing, or is not there.
+         *     says nothing, is not there, or is not paired with who asks.
          */
         GaugeReading: {
             /**
@@ -3540,7 +3577,7 @@ export interface components {
              * State
              * @enum {string}
              */
-            state: "reading" | "silent" | "absent";
+            state: "reading" | "silent" | "absent" | "unpaired";
         };
         /**
          * Handling
@@ -9536,6 +9573,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GaugeReading"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pair_gauge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GaugeCode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugePaired"];
                 };
             };
             /** @description Bad Request */

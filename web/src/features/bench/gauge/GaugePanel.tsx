@@ -4,6 +4,7 @@ import type { BenchPlan } from "@/api/bench";
 import { Button } from "@/ui/Button";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { LivePipe } from "./LivePipe";
+import { PairGauge } from "./PairGauge";
 import { AT_REST_MS, halfDegrees, type Settling, settling } from "./settled";
 import { type Gauged, useInstrument } from "./useInstrument";
 import { usePhone } from "./usePhone";
@@ -18,13 +19,16 @@ type Props = {
   keep: (angle: number) => void;
 };
 
+type Quiet = Exclude<Gauged["state"], "reading">;
+
 /** Degrees before the stop at which a hand has to let go. */
 const LEAD = 0.5;
 /** Degrees under which nothing is bent yet. */
 const STRAIGHT = 3;
 
 export function GaugePanel({ source, setSource, plan, stop, keep }: Props) {
-  const instrument = useInstrument(source === "instrument");
+  const [paired, setPaired] = useState(0);
+  const instrument = useInstrument(source === "instrument", paired);
   const phone = usePhone(source === "phone");
   const [off, setOff] = useState(0);
   const reading = source === "phone" ? phone.reading : instrument;
@@ -43,7 +47,9 @@ export function GaugePanel({ source, setSource, plan, stop, keep }: Props) {
         ]}
         onChange={setSource}
       />
-      {source === "none" ? null : (
+      {source === "none" ? null : reading.state === "unpaired" ? (
+        <PairGauge done={() => setPaired(paired + 1)} />
+      ) : (
         <div className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-3 pt-2">
           <LivePipe
             angle={angle}
@@ -85,13 +91,18 @@ export function GaugePanel({ source, setSource, plan, stop, keep }: Props) {
   );
 }
 
-const SAYS: Readonly<Record<Source, Readonly<Record<"silent" | "absent", string>>>> = {
-  none: { silent: "", absent: "" },
+const SAYS: Readonly<Record<Source, Readonly<Record<Quiet, string>>>> = {
+  none: { silent: "", absent: "", unpaired: "" },
   instrument: {
     silent: "The gauge says nothing. Read by hand, and go on.",
     absent: "There is no gauge. Read by hand, and go on.",
+    unpaired: "",
   },
-  phone: { silent: "", absent: "This device does not tell how it lies. Read by hand." },
+  phone: {
+    silent: "",
+    absent: "This device does not tell how it lies. Read by hand.",
+    unpaired: "",
+  },
 };
 
 function degreesText(angle: number): string {
