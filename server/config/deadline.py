@@ -1,6 +1,6 @@
 """A most of work for a request: what takes more processor time than that is ended, and its thread
-is free again. Counted in processor time of the request's own thread, so that a machine that is busy
-ends nobody's work early."""
+is free again; so is what nobody waits for any more. Counted in processor time of the request's own
+thread, so that a machine that is busy ends nobody's work early."""
 
 from __future__ import annotations
 
@@ -27,11 +27,18 @@ class WorkOver(BaseException):
 
 @dataclass(slots=True)
 class _Watched:
-    """A request that is being answered: its thread's clock, and when on that it is over."""
+    """A request that is being answered: its thread's clock, when on that it is over, and whether
+    whoever asked has left."""
 
     clock: int
     over_at: float
+    left: Callable[[], bool]
     ended: bool = False
+
+    @property
+    def over(self) -> bool:
+        """Whether nothing more is to be done for it."""
+        return time.clock_gettime(self.clock) > self.over_at or self.left()
 
 
 class _Watch:
@@ -43,14 +50,16 @@ class _Watch:
         self._thread: threading.Thread | None = None
 
     @contextmanager
-    def over_after(self, seconds: float) -> Iterator[None]:
-        """Ends what is done within it after so much processor time of this thread.
+    def over_after(self, seconds: float, left: Callable[[], bool]) -> Iterator[None]:
+        """Ends what is done within it after so much processor time of this thread, or once nobody
+        waits for it any more.
 
+        Args: left, whether whoever asked has gone.
         Raises: WorkOver.
         """
         number = threading.get_ident()
         clock = time.pthread_getcpuclockid(number)
-        watched = _Watched(clock, time.clock_gettime(clock) + seconds)
+        watched = _Watched(clock, time.clock_gettime(clock) + seconds, left)
         with self._lock:
             self._watched[number] = watched
             # A process that was forked has none of the threads of its parent.
@@ -71,7 +80,7 @@ class _Watch:
             with self._lock:
                 for number, watched in self._watched.items():
                     # Told again until it ends: what was raised in a callback is lost.
-                    if time.clock_gettime(watched.clock) > watched.over_at:
+                    if watched.over:
                         watched.ended = True
                         _raise_in(number, WorkOver)
 
@@ -79,6 +88,11 @@ class _Watch:
 def _raise_in(thread: int, error: type[BaseException] | None) -> None:
     wanted = ctypes.py_object(error) if error else None
     ctypes.pythonapi.PyThreadState_SetAsyncExc(ctypes.c_ulong(thread), wanted)
+
+
+def _stays() -> bool:
+    """Where the server does not tell."""
+    return False
 
 
 _WATCH = _Watch()
@@ -106,7 +120,8 @@ class WorkDeadline:
                 )
             _under_way[who] += 1
         try:
-            with _WATCH.over_after(settings.WORK_S[files]):
+            left = request.META.get("waitress.client_disconnected", _stays)
+            with _WATCH.over_after(settings.WORK_S[files], left):
                 response = self.get_response(request)
         except WorkOver:
             if not connection.in_atomic_block:

@@ -90,6 +90,8 @@ def make_server(application: Any, listener: socket.socket) -> Server:
         max_request_header_size=32_768,
         cleanup_interval=2,
         channel_timeout=60,
+        # Read on while a request is worked at: so it is seen that whoever asked has left.
+        channel_request_lookahead=1,
         asyncore_use_poll=True,
         # config.proxies knows which of them count.
         clear_untrusted_proxy_headers=False,

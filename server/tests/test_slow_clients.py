@@ -5,6 +5,7 @@ from __future__ import annotations
 import http.client
 import socket
 import threading
+import time
 from typing import Any
 from unittest import TestCase, mock
 
@@ -15,6 +16,22 @@ def hello(environ: dict[str, Any], start_response: Any) -> list[bytes]:
     environ["wsgi.input"].read()
     start_response("200 OK", [("Content-Length", "5")])
     return [b"hello"]
+
+
+class Work:
+    """An application that works until whoever asked has left."""
+
+    def __init__(self) -> None:
+        self.begun, self.seen_to_leave = threading.Event(), threading.Event()
+
+    def __call__(self, environ: dict[str, Any], start_response: Any) -> list[bytes]:
+        self.begun.set()
+        until = time.monotonic() + 10
+        while time.monotonic() < until and not environ["waitress.client_disconnected"]():
+            time.sleep(0.01)
+        if time.monotonic() < until:
+            self.seen_to_leave.set()
+        return hello(environ, start_response)
 
 
 def closed(client: socket.socket, wait: float = 30.0) -> bool:
@@ -57,6 +74,16 @@ class SlowClients(TestCase):
         client.sendall(b"POST / HTTP/1.1\r\nHost: x\r\nContent-Length: 500000\r\n\r\n{")
         self.slow.append(client)
         return client
+
+    def test_one_that_leaves_while_its_request_is_worked_at_is_seen_to(self) -> None:
+        work = Work()
+        self.server.application = work
+        client = socket.create_connection(("127.0.0.1", self.port), timeout=30)
+        client.sendall(b"GET / HTTP/1.1\r\nHost: x\r\n\r\n")
+        self.assertTrue(work.begun.wait(10))
+        self.assertFalse(work.seen_to_leave.is_set())
+        client.close()
+        self.assertTrue(work.seen_to_leave.wait(10))
 
     def test_64_of_them_hold_no_thread(self) -> None:
         """Each held thread would leave one ping fewer: there are four of them."""

@@ -4,10 +4,12 @@ from __future__ import annotations
 
 import io
 import json
+import time
 from typing import Any
 from unittest import mock
 
 import ezdxf
+from django.conf import settings
 from django.test import override_settings
 
 from core.tests.builders import end, offset, run, turn
@@ -120,6 +122,15 @@ class WorstRequests(CrewTest):
             answer = self.send("post", "/api/plan", DOCUMENT)
         self.assertEqual((answer.status_code, answer.json()["code"]), (413, "too-much-work"))
         self.assertEqual(self.client.get("/api/session").status_code, 200)
+
+    def test_work_that_nobody_waits_for_any_more_is_ended(self) -> None:
+        gone = {"waitress.client_disconnected": lambda: True}
+        begun = time.process_time()
+        with mock.patch("yarrow.plan", endless):
+            self.client.post(
+                "/api/plan", json.dumps(DOCUMENT), content_type="application/json", **gone
+            )
+        self.assertLess(time.process_time() - begun, settings.WORK_S[0] / 2)
 
     def test_an_answer_is_no_longer_than_is_sent(self) -> None:
         with override_settings(LONGEST_ANSWER=100):
