@@ -1,6 +1,7 @@
 """The command line, ``yarrow COMMAND FILE``: documents in, answers out; ``--help`` lists them.
 
-Exit status: 0 a result; 3 a result with an error finding, still printed; 2 can't be read.
+Exit status: 0 a result; 3 a result with an error finding, still printed; 2 can't be read, or takes
+more work than it may (``yarrow --work 120 COMMAND FILE`` gives it more).
 """
 
 from __future__ import annotations
@@ -8,9 +9,13 @@ from __future__ import annotations
 import argparse
 import json
 import os
+import signal
 import sys
-from collections.abc import Callable
+import threading
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
 from pathlib import Path
+from types import FrameType
 from typing import Any
 
 import yarrow
@@ -21,6 +26,10 @@ CATALOGUED = ["conduit", "benders", "fittings", "conductors", "boxes", "trunking
 
 LARGEST_FILE = 16 * 1024 * 1024
 """Bytes: far beyond any run, well within memory."""
+
+
+_WORK_S = 60.0
+"""Processor seconds of a command: far more than any honest document takes."""
 
 
 def main(arguments: list[str] | None = None) -> int:
@@ -34,7 +43,12 @@ def main(arguments: list[str] | None = None) -> int:
         if hasattr(stream, "reconfigure"):
             stream.reconfigure(errors="backslashreplace")
     try:
-        return int(options.run(options))
+        with _no_more_than(options.work):
+            return int(options.run(options))
+    except _WorkOver:
+        told = f"This takes more than {options.work:g} s of work. Make it smaller, or say --work."
+        print(told, file=sys.stderr)
+        return 2
     except DocumentError as refusal:
         print(refusal, file=sys.stderr)
         return 2
@@ -43,9 +57,41 @@ def main(arguments: list[str] | None = None) -> int:
         return 0
 
 
+class _WorkOver(BaseException):
+    """A command has had all the work that it may have."""
+
+
+@contextmanager
+def _no_more_than(seconds: float) -> Iterator[None]:
+    """Ends what is done within it after so much processor time, where the system can tell.
+
+    Raises: _WorkOver.
+    """
+    if (
+        not hasattr(signal, "setitimer")
+        or threading.current_thread() is not threading.main_thread()
+    ):
+        yield
+        return
+
+    def over(_number: int, _frame: FrameType | None) -> None:
+        raise _WorkOver
+
+    before = signal.signal(signal.SIGPROF, over)
+    signal.setitimer(signal.ITIMER_PROF, seconds)
+    try:
+        yield
+    finally:
+        signal.setitimer(signal.ITIMER_PROF, 0)
+        signal.signal(signal.SIGPROF, before)
+
+
 def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(prog="yarrow", description=__doc__.splitlines()[0])
     parser.add_argument("--version", action="version", version=f"yarrow {yarrow.__version__}")
+    parser.add_argument(
+        "--work", type=float, default=_WORK_S, help="processor seconds that it may take"
+    )
     commands = parser.add_subparsers(required=True, metavar="COMMAND")
 
     plan = commands.add_parser("plan", help="plan a run; - reads standard input")

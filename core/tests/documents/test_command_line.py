@@ -126,6 +126,14 @@ class WrittenPlan(unittest.TestCase):
                 self.assertEqual(done.stderr.count("\n"), 1)
                 self.assertTrue(done.stderr.startswith(wanted), done.stderr)
 
+    def test_what_takes_more_work_than_it_may_is_ended_in_a_line(self) -> None:
+        sides = ("left", "out", "right", "in")
+        long = run(*(turn(24, sides[at % 4]) for at in range(120)), end(24))
+        ended = yarrow("--work", "0.2", "pieces", "-", given=long)
+        self.assertEqual((ended.returncode, ended.stdout), (2, ""))
+        self.assertIn("more than 0.2 s of work", ended.stderr)
+        self.assertEqual(ended.stderr.count("\n"), 1)
+
     def test_a_file_that_is_not_there(self) -> None:
         done = yarrow("plan", "/nowhere/run.json")
         self.assertEqual(done.returncode, 2)
