@@ -28,8 +28,9 @@ def save_fittings(member: Member, document: dict[str, Any], base_version: int) -
     """
     Crew.objects.select_for_update().get(id=member.crew_id)
     rows = CrewFittings.objects.filter(crew_id=member.crew_id)
-    row = versions.only(rows, base_version, document) or CrewFittings(crew_id=member.crew_id)
-    return FITTINGS.write(row, member, document)
+    there = versions.only(rows, member, document, base_version)
+    row: CrewFittings = there.row or CrewFittings(crew_id=member.crew_id)
+    return row if there.saved else FITTINGS.write(row, member, document)
 
 
 class FittingsChanges(Changes[CrewFittings]):

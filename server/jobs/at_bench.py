@@ -39,6 +39,8 @@ def save_at_bench(
     run = runs_for(member).select_for_update(of=("self",)).get(id=run_id)
     check_came_out(document)
     rows = at_bench_for(member).filter(run=run, piece=piece)
-    row = versions.only(rows, base_version, document) or PieceAtBench(run=run, piece=piece)
-    versions.write(row, member, document)
+    there = versions.only(rows, member, document, base_version)
+    row: PieceAtBench = there.row or PieceAtBench(run=run, piece=piece)
+    if not there.saved:
+        versions.write(row, member, document)
     return row

@@ -88,7 +88,7 @@ def bring_in_job(
                 raise DocumentError(path, refusal.expected) from None
         for number, document in enumerate(walls):
             try:
-                create_wall(member, job.id, document)
+                create_wall(member, job.id, document, with_its_runs=True)
             except DocumentError as refusal:
                 path = f"wall {number + 1}, {refusal.path}"
                 raise DocumentError(path, refusal.expected) from None

@@ -160,6 +160,8 @@ class JobWall(VersionedDocument):
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="walls")
     name = models.CharField(max_length=120)
+    came_with_its_runs = False
+    """Of one that is just being brought in with them, which no wall has yet."""
 
     class Meta:
         ordering = ("name", "id")

@@ -186,6 +186,8 @@ def save_box(member: Member, job_id: int, document: dict[str, Any], base_version
     if base_version and not there:
         raise SiteBox.DoesNotExist
     if box is not None and there:
+        if versions.is_saved_already(box, member, document, base_version):
+            return box
         versions.check_version(box, base_version, document)
     if not there:
         check_room(job.boxes, "boxes", MOST_BOXES)

@@ -35,8 +35,9 @@ def save_stock(
     """
     job = jobs_for(member).select_for_update().get(id=job_id)
     rows = JobStock.objects.filter(job=job)
-    stock = versions.only(rows, base_version, document) or JobStock(job=job)
-    return STOCKS.write(stock, member, document)
+    there = versions.only(rows, member, document, base_version)
+    stock: JobStock = there.row or JobStock(job=job)
+    return stock if there.saved else STOCKS.write(stock, member, document)
 
 
 class StockChanges(Changes[JobStock]):

@@ -20,7 +20,10 @@ def keyed(wall: JobWall, document: dict[str, Any]) -> dict[str, Any]:
     """
     before = (wall.document or {}).get("feeds", []) if wall.pk else []
     kept = {_joins(feed): feed.get("key") for feed in before}
-    runs = Run.objects.filter(job=wall.job).exclude(wall=None)
+    # Neither another wall's run nor one that somebody drew is taken over by its key.
+    runs = Run.objects.filter(job=wall.job)
+    if wall.came_with_its_runs:
+        runs = runs.exclude(wall=None)
     others = set((runs.exclude(wall=wall) if wall.pk else runs).values_list("key", flat=True))
     feeds = []
     for feed in document.get("feeds", []):

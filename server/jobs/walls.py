@@ -21,14 +21,19 @@ UNNAMED = "Unnamed wall"
 
 
 @transaction.atomic
-def create_wall(member: Member, job_id: int, document: dict[str, Any]) -> JobWall:
+def create_wall(
+    member: Member, job_id: int, document: dict[str, Any], *, with_its_runs: bool = False
+) -> JobWall:
     """A new wall of a job.
 
+    Args: with_its_runs, whether those that its feeds name by their keys came in with it.
     Raises: Job.DoesNotExist; DocumentError, also where there are too many.
     """
     job = jobs_for(member).select_for_update().get(id=job_id)
     check_room(job.walls, "walls", MOST_WALLS)
-    return WALLS.write(JobWall(job=job), member, document)
+    wall = JobWall(job=job)
+    wall.came_with_its_runs = with_its_runs
+    return WALLS.write(wall, member, document)
 
 
 class WallChanges(Changes[JobWall]):

@@ -201,6 +201,14 @@ class RunsOfAWall(CrewTest):
         self.send("post", f"{path}/bring-back")
         self.assertEqual(self.send("get", f"/api/runs/{run.id}").status_code, 200)
 
+    def test_a_run_that_somebody_drew_is_not_taken_over_by_its_key(self) -> None:
+        key, before = self.run_.key, self.run_.document
+        feed = {**WALL["feeds"][0], "key": key}
+        made = self.send("post", f"/api/jobs/{self.job.id}/walls", {**WALL, "feeds": [feed]})
+        self.assertNotEqual(made.json()["document"]["feeds"][0]["key"], key)
+        self.run_.refresh_from_db()
+        self.assertEqual((self.run_.document, self.run_.version, self.run_.wall), (before, 1, None))
+
     def test_a_copy_of_a_wall_has_runs_of_its_own(self) -> None:
         path, run = self.made()
         copy = self.send("get", path).json()["document"]

@@ -71,6 +71,7 @@ class SiteBoxes(CrewTest):
 
     def test_who_comes_second_is_told_and_nothing_changes(self) -> None:
         self.save(0)
+        self.assertEqual(self.save(0).json()["version"], 1)  # sent again: its answer was lost
         late = self.save(0, device=True)
         self.assertEqual((late.status_code, late.json()["code"]), (409, "conflict"))
         self.assertIn("You saved this box in another tab", late.json()["message"])

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import json
-from typing import Any
+from typing import Any, NamedTuple
 
 from django.db.models import QuerySet
 from django.utils import timezone
@@ -51,19 +51,30 @@ def check_version(row: VersionedDocument, base_version: int, yours: dict[str, An
         raise VersionConflict(row, yours)
 
 
-def only(rows: QuerySet[Any], base_version: int, yours: dict[str, Any]) -> Any:
-    """The one document of whoever has no more than one, to be written anew; None where nothing was
-    said in it yet, which is version 0. Who owns it has to be locked, so that no two are first.
+class Only(NamedTuple):
+    """The one document of whoever has no more than one: its ``row``, None where nothing was said in
+    it yet, which is version 0; ``saved``: a save whose answer was lost, and that went through."""
 
-    Args: rows, it or nothing; base_version, what the change was made from.
+    row: Any
+    saved: bool = False
+
+
+def only(rows: QuerySet[Any], member: Member, yours: dict[str, Any], base_version: int) -> Only:
+    """The one document of whoever has no more than one, to be written anew. Who owns it has to be
+    locked, so that no two are first.
+
+    Args: rows, it or nothing; yours, what is to be saved; base_version, what that was made from.
     Raises: DoesNotExist; VersionConflict, where the document has moved on.
     """
     row = rows.select_for_update(of=("self",)).first()
-    if row is not None:
-        check_version(row, base_version, yours)
-    elif base_version:
-        raise rows.model.DoesNotExist
-    return row
+    if row is None:
+        if base_version:
+            raise rows.model.DoesNotExist
+        return Only(None)
+    if is_saved_already(row, member, yours, base_version):
+        return Only(row, saved=True)
+    check_version(row, base_version, yours)
+    return Only(row)
 
 
 def write(

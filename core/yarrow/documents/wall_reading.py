@@ -15,6 +15,7 @@ from yarrow.measure.units import Unit, convert, convert_length
 from yarrow.walls.studs import Opening, Studs, framed
 from yarrow.walls.wall import Feed, FeedEnd, FramedWall, HoleLine, WallBox, WallCorner, WayOut
 
+_MOST_STUDS = 200
 _SIZES = ("width", "tall", "deep", "knockout")
 
 
@@ -130,8 +131,8 @@ def _spaced(studs: Mapping[str, Any], length: float) -> tuple[float, ...]:
     spacing, width = float(studs["spacing"].value), float(studs["width"].value)
     if spacing <= width:
         raise DocumentError("studs.spacing", "more than a stud is wide")
-    if length / spacing > 200:
-        raise DocumentError("studs.spacing", "at most 200 studs")
+    if length / spacing > _MOST_STUDS:
+        raise DocumentError("length", f"at most {_MOST_STUDS} studs long")
     if length <= 2 * width:
         raise DocumentError("length", "more than the two studs at its ends are wide")
     found, last = [], length - width / 2
