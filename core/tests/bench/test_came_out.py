@@ -196,6 +196,15 @@ class CameOut(unittest.TestCase):
         self.assertEqual([("height" in bend["readings"]) for bend in mixed], [True, True, False])
         self.assertEqual(bends[2]["readings"], ["angle", "slid", "stub", "twist"])
 
+    def test_of_very_many_bends_not_every_way_is_looked_at_and_that_is_said(self) -> None:
+        sides = ("left", "out", "right", "in")
+        said = "not every way to save it was looked at"
+        for bends, cut_short in ((3, False), (30, True)):
+            turns = (turn(24, sides[at % 4]) for at in range(bends))
+            made = ({"bend": bend, "angle": 87, "as_is": True} for bend in range(bends // 2 + 1))
+            answer = yarrow.bench_fit(run(*turns, end(24)), came_out(*made))
+            self.assertEqual(any(said in each for each in answer["told"]), cut_short)
+
     def test_back_to_back_of_two_that_turn_the_same_way(self) -> None:
         # Planned 24 from back to back: 24 1/4 puts the second one a quarter on.
         u = run(turn(12), turn(24), end(12))

@@ -262,6 +262,11 @@ class Network(unittest.TestCase):
         far = [trench(f"T{n}", (0, n), (20000, n)) for n in range(400)]
         with self.assertRaisesRegex(DocumentError, "rules.most_straight_m"):
             yarrow.site(site([], far, rules={"most_straight_m": 10}))
+        with self.assertRaisesRegex(DocumentError, "cables: expected at most 83 over"):
+            places = [hole("A", -9000, 0), hole("B", 9000, 0)]
+            long = trench("T", (-9000, 0), (9000, 0))
+            cables = [fibre("A", "B")] * 84
+            yarrow.site(site(places, [long], cables, rules={"most_straight_m": 50}))
         many = [trench(f"T{n}", *((n, float(x)) for x in range(200))) for n in range(16)]
         with self.assertRaisesRegex(DocumentError, "at most 3,000 points in all"):
             yarrow.site(site([], many))

@@ -232,6 +232,7 @@ def _so_far(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> 
     learnt: list[BendForBender] = []
     told: list[Phrase] = []
     mend: list[MendAtBench] = []
+    cut_short = False
     for each in made:
         bends.append(each.bend)
         if not each.readings:
@@ -261,6 +262,9 @@ def _so_far(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> 
         if not each.done:
             mend += [_mend_at_bench(run.bender, mending) for mending in done.mendings]
         told += _nothing_done(aimed, piece, each, opened, done.mendings)
+        cut_short = cut_short or done.cut_short
+    if cut_short:
+        told.append(Phrase("bench/not-all-looked-at"))
     legs = _legs(found, hung, step, words)
     straight = straight_left([found.bent.bends[bend] for bend in bends], planned.cut)
     read = any(each.readings for each in made)

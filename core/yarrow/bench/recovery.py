@@ -12,7 +12,7 @@ from functools import lru_cache
 from itertools import pairwise
 
 from yarrow.bench.readings.reading import BentPiece
-from yarrow.bench.refit import HungPiece, Refit, hung_up, with_angles_found, with_places_found
+from yarrow.bench.refit import HungPiece, Refit, Work, hung_up, with_angles_found, with_places_found
 from yarrow.bend_simulation.order import normalised
 from yarrow.geometry.arcs import arc_length, tangent_length
 from yarrow.geometry.vectors import angle_between, subtract
@@ -73,11 +73,13 @@ class Mending:
 @dataclass(frozen=True, slots=True)
 class Recovered:
     """A piece after a bend of it was read: what is to be mended first, the piece once that is done
-    and the bends that are left are where they have to be, and which way of the list that is."""
+    and the bends that are left are where they have to be, and which way of the list that is;
+    ``cut_short``: not everything was looked at."""
 
     mendings: tuple[Mending, ...]
     piece: Refit
     by: RecoveryWay
+    cut_short: bool = False
 
 
 def opened_at_most(conduit_type: str) -> float:
@@ -143,8 +145,10 @@ def recovered(
     mendings = () if as_is else tuple(mendings_of(aimed, piece, bend, opened, first=first))
     mended = _once_mended(aimed, piece, bend, mendings)
     left = [at for at in range(len(piece.bends)) if at not in made]
-    tried = list(_ways(aimed, mended, hung, made, left, held))
-    for by, found in tried:
+    work = Work.of_reading(len(piece.bends))
+    tried: list[Refit] = []
+    for by, found in _ways(aimed, mended, hung, made, left, held, work):
+        tried.append(found)
         if _holds(found, hung, step):
             done = RecoveryWay.MEND if mendings and by is RecoveryWay.NONE else by
             return Recovered(mendings, found, done)
@@ -163,16 +167,16 @@ def recovered(
             step=step,
         )
         by = RecoveryWay.MEND if again.by is RecoveryWay.NONE else again.by
-        return Recovered((*mendings, on), again.piece, by)
+        return Recovered((*mendings, on), again.piece, by, again.cut_short or work.cut_short)
     most = SCRAP * piece.diameter
-    least_off = min((found for _, found in tried), key=lambda found: _badness(found, hung))
+    least_off = min(tried, key=lambda found: _badness(found, hung))
     if not least_off.overlap and least_off.worst(hung) <= most:
-        return Recovered(mendings, least_off, RecoveryWay.GIVE)
+        return Recovered(mendings, least_off, RecoveryWay.GIVE, work.cut_short)
     if left:
-        other = with_angles_found(least_off.bent, hung, left, held)
+        other = with_angles_found(least_off.bent, hung, left, held, work)
         if not other.overlap and other.worst(hung) <= most:
-            return Recovered(mendings, other, RecoveryWay.ANGLES)
-    return Recovered(mendings, least_off, RecoveryWay.SCRAP)
+            return Recovered(mendings, other, RecoveryWay.ANGLES, work.cut_short)
+    return Recovered(mendings, least_off, RecoveryWay.SCRAP, work.cut_short)
 
 
 def _holds(found: Refit, hung: HungPiece, step: float) -> bool:
@@ -213,6 +217,7 @@ def _ways(
     made: Sequence[int],
     left: Sequence[int],
     held: int | None,
+    work: Work,
 ) -> Iterator[tuple[RecoveryWay, Refit]]:
     """The piece with the bends that are left as each way of the list has them, their angles and
     rolls as planned wherever it is not those that it is about: in the list's order."""
@@ -238,7 +243,7 @@ def _ways(
         laid = _laid_out(shape, made, left, legs)
         yield by, hung_up(laid, hung, held)
         if left:
-            yield by, with_places_found(laid, hung, left, held)
+            yield by, with_places_found(laid, hung, left, held, work)
 
 
 def _rolled_along(piece: BentPiece, left: Sequence[int], twist: float) -> BentPiece:

@@ -10,7 +10,7 @@ from itertools import pairwise
 
 from yarrow.bench.readings.reading import BentPiece
 from yarrow.bend_simulation.order import normalised
-from yarrow.geometry.least_squares import least_squares
+from yarrow.geometry.least_squares import ROUNDS, least_squares, least_squares_in
 from yarrow.geometry.pipe import PipeBend, StraightPipe, fold_anyhow, straights_beside
 from yarrow.geometry.vectors import Vector, along, cross, dot, length, scaled, subtract, unit
 
@@ -37,8 +37,41 @@ good hand recovers."""
 _STEP = 0.5
 """Degrees that a person can bend to."""
 
-_WORK = 40_000
-"""Bends folded in one search, at most: then the best so far is taken."""
+_WORK, _WORK_OF_ONE = 36_000, 12_000
+"""Bends folded for all readings of a piece, and for one of them, at most."""
+
+_SOLVED = 150
+"""Steps of an elimination that take as long as to fold one bend."""
+
+
+@dataclass(slots=True)
+class Work:
+    """What may still be worked for one reading, counted in bends that are folded: once that is
+    done, the best so far is taken, and ``cut_short`` says so."""
+
+    left: int
+    cut_short: bool = False
+
+    @classmethod
+    def of_reading(cls, bends: int) -> Work:
+        """For a reading of a piece, any of whose bends may be read.
+
+        Args: bends, of the piece.
+        """
+        return cls(min(_WORK_OF_ONE, _WORK // max(bends, 1)))
+
+    def rounds(self, bends: int, unknowns: int) -> int:
+        """How often a search may go round: each looks at every slope and solves for a step."""
+        return max(self.left, 0) // self._of_round(bends, unknowns)
+
+    def spent(self, rounds: int, bends: int, unknowns: int, most: int) -> None:
+        """Counts a search. Args: rounds, that it took, of at most so many."""
+        self.left -= rounds * self._of_round(bends, unknowns)
+        self.cut_short = self.cut_short or (rounds >= most and most < ROUNDS)
+
+    @staticmethod
+    def _of_round(bends: int, unknowns: int) -> int:
+        return (bends + 1) * (unknowns + 1) + unknowns**3 // _SOLVED
 
 
 @dataclass(frozen=True, slots=True)
@@ -132,7 +165,7 @@ def hung_up(piece: BentPiece, hung: HungPiece, held: int | None) -> Refit:
 
 
 def with_places_found(
-    piece: BentPiece, hung: HungPiece, left: Sequence[int], held: int | None
+    piece: BentPiece, hung: HungPiece, left: Sequence[int], held: int | None, work: Work
 ) -> Refit:
     """The same with the bends that are left moved along the pipe so that the legs come as near as
     they can all be; their angles and rolls stay.
@@ -142,24 +175,25 @@ def with_places_found(
         hung: where it was to hang.
         left: the bends that are still to be made, along the pipe from 0.
         held: as of hung_up.
+        work: that it may take.
     """
 
     def moved(places: Sequence[float]) -> BentPiece:
         return _with_moves(piece, left, [(place, 0.0, 0.0) for place in places])
 
-    hanging, places = _searched(moved, [_PLACE] * len(left), piece, hung, held)
+    hanging, places = _searched(moved, [_PLACE] * len(left), piece, hung, held, work)
     tried = moved(places)
     return _as_hung(tried, hung, _hung_by(_folded(tried), hung, held or 0, *hanging))
 
 
 def with_angles_found(
-    piece: BentPiece, hung: HungPiece, left: Sequence[int], held: int | None
+    piece: BentPiece, hung: HungPiece, left: Sequence[int], held: int | None, work: Work
 ) -> Refit:
     """The same with angles and rolls of the bends that are left too, within 3 degrees and in steps
     of half a degree: the last resort.
 
     Args:
-        piece, hung, left, held: as of with_places_found, lengths in one unit.
+        piece, hung, left, held, work: as of with_places_found, lengths in one unit.
     """
 
     def moved(moves: Sequence[float]) -> BentPiece:
@@ -169,12 +203,12 @@ def with_angles_found(
         ]
         return _with_moves(piece, left, triples)
 
-    _, moves = _searched(moved, [_PLACE, _TURN, _TURN] * len(left), piece, hung, held)
+    _, moves = _searched(moved, [_PLACE, _TURN, _TURN] * len(left), piece, hung, held, work)
     stepped = [
         (place, _in_steps(angle), _in_steps(roll))
         for place, angle, roll in zip(*[iter(moves)] * 3, strict=True)
     ]
-    return with_places_found(_with_moves(piece, left, stepped), hung, left, held)
+    return with_places_found(_with_moves(piece, left, stepped), hung, left, held, work)
 
 
 def _searched(
@@ -183,6 +217,7 @@ def _searched(
     piece: BentPiece,
     hung: HungPiece,
     held: int | None,
+    work: Work,
 ) -> tuple[list[float], list[float]]:
     """How a piece is turned about the leg that is held and pushed along it, and the moves of its
     bends, so that its legs lie best.
@@ -198,14 +233,11 @@ def _searched(
         start = _at_start(path, hung, piece.diameter)
         return [*_errors(path, hung, piece.diameter), start, _overlap(tried), *kept]
 
-    begin = [0.0] * (2 + len(weights))
-    values = least_squares(errors, begin, _rounds(piece, len(begin)))
+    bends, unknowns = len(piece.bends), 2 + len(weights)
+    most = work.rounds(bends, unknowns)
+    values, taken = least_squares_in(errors, [0.0] * unknowns, most)
+    work.spent(taken, bends, unknowns, most)
     return values[:2], values[2:]
-
-
-def _rounds(piece: BentPiece, unknowns: int) -> int:
-    """Rounds of a search that fold no more bends than its budget: each looks at every slope."""
-    return max(_WORK // ((len(piece.bends) + 1) * (unknowns + 1)), 2)
 
 
 def _within(turn: float) -> float:

@@ -29,6 +29,12 @@ from yarrow.site.written import written_site
 
 _MOST_POINTS = 3000
 
+_MOST_PULL_POINTS = 400
+"""Of a site: an answer tells of the stretches between all of them."""
+
+_MOST_PULLS = 30_000
+"""Pull points that cables pass, over all of them: more than a site of a hundred buildings has."""
+
 
 def site_document(document: object) -> SitePlan:
     """A site planned: pull points, ways, ducts, and what a cut takes down.
@@ -132,9 +138,13 @@ def _check_size(shape: Mapping[str, Any], most_straight_m: float) -> None:
     whole = sum(
         length_m([_read_point(each) for each in trench["line"]]) for trench in shape["trenches"]
     )
-    if whole / most_straight_m > _MOST_POINTS:
-        expected = f"trenches that want at most {_MOST_POINTS:,} pull points"
+    points = whole / most_straight_m
+    if points > _MOST_PULL_POINTS:
+        expected = f"trenches that want at most {_MOST_PULL_POINTS:,} pull points"
         raise DocumentError("rules.most_straight_m", expected)
+    if points * len(shape["cables"]) > _MOST_PULLS:
+        most = int(_MOST_PULLS / points)
+        raise DocumentError("cables", f"at most {most} over trenches of so many pull points")
 
 
 def _read_point(values: list[float]) -> PlanPoint:

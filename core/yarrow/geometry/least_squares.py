@@ -10,7 +10,9 @@ from operator import mul
 _STEP = 1e-6
 """By how much an unknown is moved to see the slope: all unknowns are near one in size."""
 
-_ROUNDS = 60
+ROUNDS = 60
+"""Of steps, at most: far more than anything takes that comes to an end."""
+
 _DAMPING = (1e-3, 1e12)
 
 _NOTHING = 1e-20
@@ -19,25 +21,39 @@ Errors = Callable[[Sequence[float]], Sequence[float] | None]
 """The errors at some values; None where those can't be."""
 
 
-def least_squares(errors: Errors, begin: Sequence[float], rounds: int = _ROUNDS) -> list[float]:
+def least_squares(errors: Errors, begin: Sequence[float]) -> list[float]:
     """Values near ``begin`` at which the sum of the errors' squares is least.
 
     Args:
         errors: as many at every values, at least one of each unknown.
         begin: values that can be, in whatever unit each has.
-        rounds: of steps, at most.
 
     Raises:
         ValueError, where ``begin`` can't be.
     Source:
         Levenberg (1944), Marquardt (1963).
     """
+    return least_squares_in(errors, begin, ROUNDS)[0]
+
+
+def least_squares_in(errors: Errors, begin: Sequence[float], most: int) -> tuple[list[float], int]:
+    """The same in so many rounds at the most, the best so far then; and how many it took.
+
+    Args:
+        errors, begin: as for least_squares, in whatever unit each has.
+        most: rounds, 0 for none.
+
+    Raises:
+        ValueError, as for least_squares.
+    """
+    taken = 0
     values = list(begin)
     found = errors(values)
     if found is None:
         raise ValueError("the values to begin with can't be")
     least, damping = _squares(found), _DAMPING[0]
-    for _ in range(min(rounds, _ROUNDS) if least > _NOTHING else 0):
+    while taken < min(most, ROUNDS) and least > _NOTHING:
+        taken += 1
         slopes = _slopes(errors, values, found)
         pulls = [sum(map(mul, slope, found)) for slope in slopes]
         square = _products(slopes)
@@ -59,7 +75,7 @@ def least_squares(errors: Errors, begin: Sequence[float], rounds: int = _ROUNDS)
             damping *= 10
         if before - least <= 1e-10 * before or least < _NOTHING:
             break
-    return values
+    return values, taken
 
 
 def solved(rows: Sequence[Sequence[float]], right: Sequence[float]) -> list[float]:

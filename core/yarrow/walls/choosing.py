@@ -32,6 +32,10 @@ choice than the first."""
 _OPTIONS = 80
 """Ways of one feed that are looked at, at most."""
 
+_ROUTES, _FEWEST_ROUTES = 3000, 8
+"""Ways of all feeds that are worked out, at most, and of one at the least: of very many feeds those
+that are wanted most."""
+
 _WORK = 1500
 """Pairs of ways that are held against each other in one wall, at most: then the best so far is
 taken."""
@@ -169,13 +173,18 @@ class _WaySearch:
         """All ways that a feed may go, the best by themselves first; last, none."""
         if feed.number not in self.options:
             lines = range(len(self.wall.lines)) if feed.any_line else (feed.line,)
-            found: list[_FeedOption] = []
+            wanted: list[tuple[float, Feed, tuple[Leaving | None, Leaving | None]]] = []
             for line in lines:
                 on_line = replace(feed, line=line)
                 ends = [list(self._leaves(on_line, end)) for end in feed.ends]
                 for (one, by_one), (other, by_other) in product(*ends):
-                    rather_not = by_one + by_other + _LINE * line
-                    found.append(self._option(on_line, (one, other), rather_not))
+                    wanted.append((by_one + by_other + _LINE * line, on_line, (one, other)))
+            wanted.sort(key=lambda each: each[0])
+            most = max(_ROUTES // len(self.feeds), _FEWEST_ROUTES)
+            found = [
+                self._option(on_line, leaves, rather_not)
+                for rather_not, on_line, leaves in wanted[:most]
+            ]
             found.sort(key=lambda option: option.cost)
             self.options[feed.number] = [*found[:_OPTIONS], _FeedOption.without_a_way(feed)]
         return self.options[feed.number]

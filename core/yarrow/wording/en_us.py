@@ -396,6 +396,9 @@ EN_US = {
     ),
     "bench/too-far-to-open": "Bend {bend} is {by} over: too far to open without flattening it.",
     "bench/no-room": "The rest does not fit on: two bends would overlap by {by}.",
+    "bench/not-all-looked-at": (
+        "This piece has so many bends that not every way to save it was looked at."
+    ),
     "bench/leg-off": "What gives: {leg} ends up {by} off.",
     "bench/cut-off-at-start": "Cut {by} off at the start.",
     "bench/short-at-start": "It ends {by} short at the start.",
