@@ -88,7 +88,7 @@ class PaperAndFiles(PageTest):
         with tempfile.TemporaryDirectory() as folder:
             for name, body, said in (
                 ("photo.json", "\x00\x01", "photo.json is not a run file"),
-                ("other.json", '{"format": "yarrow.run/1"}', "units: expected one of in, mm"),
+                ("other.json", '{"format": "yarrow.run/1"}', "Units: expected one of in, mm"),
             ):
                 file = Path(folder) / name
                 file.write_text(body)

@@ -233,7 +233,7 @@ class WithoutARun(PageTest):
         browser.until(lambda: len(browser.all("tbody tr")) == 60, "sixty rows")
         self.bring_in(f"{head}a,emt,1/2,60,1,9 x 12\nb,emt,5/8,60,1,9 x 12".encode())
         browser.see_text("Nothing of it was taken")
-        browser.see_text("line 3, column 3 (size)", "[role=alert]")
+        browser.see_text("Line 3, column 3 (size)", "[role=alert]")
         self.assertEqual(browser.complaints(), [])
 
     def test_a_schedule_gives_the_runs_of_a_job_their_wire_or_none(self) -> None:
@@ -246,7 +246,7 @@ class WithoutARun(PageTest):
         head = "name,type,size,wires\n"
         good = f'"{PRESS_HALL}",emt,1/2,4 x 12\n'
         self.bring_in(f"{head}{good}Nowhere,emt,1/2,4 x 12\n".encode(), label)
-        browser.see_text("line 3, column 1 (name)", "[role=alert]")
+        browser.see_text("Line 3, column 1 (name)", "[role=alert]")
         self.assertIn("circuits", self.run_named(PRESS_HALL).document["wires"])
         self.bring_in((head + good).encode(), label)
         browser.see_text("1 run has new wire")

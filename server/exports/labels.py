@@ -127,12 +127,12 @@ def draw_labels(
 
     for label in labels:
         places = label.places if tried <= _MOST_TRIED else label.places[:1]
-        at, anchor = min(places, key=lambda place: trouble(_box(label, *place)))
-        taken.append(_box(label, at, anchor))
+        at, anchor = min(places, key=lambda place: trouble(_covered_by(label, *place)))
+        taken.append(_covered_by(label, at, anchor))
         drawing.text(*at, label.text, label.size, bold=label.bold, anchor=anchor)
 
 
-def _box(label: Label, at: Point, anchor: Anchor) -> _Box:
+def _covered_by(label: Label, at: Point, anchor: Anchor) -> _Box:
     wide = text_width(label.text, label.size, label.bold)
     left = at[0] - {"start": 0.0, "middle": 0.5, "end": 1.0}[anchor] * wide
     return _Box(left - 0.4, at[1] - label.size * 0.8, left + wide + 0.4, at[1] + label.size * 0.25)

@@ -30,7 +30,7 @@ class Benders(CrewTest):
         self.assertEqual((first.status_code, first.json()["version"]), (200, 2))
         second = self.send("put", path, {"document": BENDER, "base_version": 1})
         self.assertEqual((second.status_code, second.json()["code"]), (409, "conflict"))
-        self.assertIn("wren", second.json()["message"])
+        self.assertIn("You saved this bender in another tab", second.json()["message"])
 
     def test_what_no_bender_made_is_refused_at_its_field(self) -> None:
         spoilt = {**BENDER["bender"]["tests"][0], "tail": "20"}

@@ -20,6 +20,9 @@ _FILL = ("worked", "fill", "findings", "catalog")
 _TOOLS = ("worked", "benders", "bend_simulation", "runs")
 _DOCUMENTS = ("documents", "worked", "fill")
 _SITE = ("site",)
+_PIECES = ("pieces", "findings")
+_STOCK = ("stock",)
+_BENCH = ("bench",)
 
 MUTANTS: tuple[Mutant, ...] = (
     # lengths, units, rounding
@@ -364,5 +367,31 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant("site/pulls.py", "rise = -1.0 if middle", "rise = 1.0 if middle", _SITE),
     Mutant("site/quantities.py", "2 * figures.end_m", "figures.end_m", _SITE),
     Mutant("site/checks.py", "figures.cable_diameters *", "10 *", _SITE),
+    # at the bender, the bench and the box: what came last
+    Mutant("features/turn.py", 'if self.toward == "out" else pipe', "if False else pipe", _BENDS),
+    Mutant("features/leg.py", "if margin >= self.hook else", "if margin <= self.hook else", _TOOLS),
+    Mutant("features/leg.py", "else max(margin, self.heel)", "else margin", _TOOLS),
+    Mutant(
+        "runs/instructions/steps.py",
+        "(not hooked or each.placing.hook",
+        "(hooked or each.placing.hook",
+        _TOOLS,
+    ),
+    Mutant(
+        "catalog/stances.py",
+        "return stance if stance.in_air else stance.raised(height_mm)",
+        "return stance.raised(height_mm)",
+        _TOOLS,
+    ),
+    Mutant("pieces/by_hand.py", "- closed.middle) < _SAME", "- closed.middle) > _SAME", _PIECES),
+    Mutant("pieces/materials.py", "found[us, uk] += each.count", "found[us, uk] += 1", _PIECES),
+    Mutant("pieces/planned_pieces.py", "if self.left <= 0:", "if False:", _PIECES),
+    Mutant("stock/bars.py", "(piece.length + kerf, len(open_bars))", "(piece.length, 0)", _STOCK),
+    Mutant("stock/bars.py", "half = bisect_right(sizes, room // 2)", "half = 0", _STOCK),
+    Mutant("stock/solver.py", "or room < self.lengths[-1] + self.kerf", "", _STOCK),
+    Mutant("bench/readings/height.py", "other.angle) < _STUB_FROM", "other.angle) < 180", _BENCH),
+    Mutant("bench/refit.py", "unknowns**3 // _SOLVED", "0", _BENCH),
+    Mutant("documents/site_file.py", "points * len(shape", "0 * len(shape", _SITE),
+    Mutant("walls/choosing.py", "wanted.sort(key=lambda each: each[0])", "pass", ("walls",)),
 )
-"""Eighty of them, of the kind that slipped through once."""
+"""Close on a hundred of them, of the kind that slipped through once."""

@@ -61,11 +61,18 @@ class Work:
         return cls(min(_WORK_OF_ONE, _WORK // max(bends, 1)))
 
     def rounds(self, bends: int, unknowns: int) -> int:
-        """How often a search may go round: each looks at every slope and solves for a step."""
+        """How often a search may go round: each looks at every slope and solves for a step.
+
+        Args: bends, of the piece; unknowns, that are looked for.
+        """
         return max(self.left, 0) // self._of_round(bends, unknowns)
 
     def spent(self, rounds: int, bends: int, unknowns: int, most: int) -> None:
-        """Counts a search. Args: rounds, that it took, of at most so many."""
+        """Counts a search.
+
+        Args: rounds, that it took; bends, of the piece; unknowns, that were looked for; most,
+        rounds that it might have taken.
+        """
         self.left -= rounds * self._of_round(bends, unknowns)
         self.cut_short = self.cut_short or (rounds >= most and most < ROUNDS)
 

@@ -88,6 +88,7 @@ class FindingCode(StrEnum):
     NOT_FROM_ONE_STICK = "not-from-one-stick", "warning"
     STICKS_RUN_OUT = "sticks-run-out", "error"
     PIECES_ARE_EXACT = "pieces-are-exact", "note"
+    PIECES_BY_HABIT = "pieces-by-habit", "note"
     TOO_MANY_PIECES = "too-many-pieces", "error"
     NO_ROOM_FOR_A_JOINT = "no-room-for-a-joint", "error"
     JOINT_OFF_THE_RUN = "joint-off-the-run", "error"

@@ -40,8 +40,33 @@ MOST_PIECES = 200
 MOST_MORE = 6
 """Joints more than the fewest that are tried where a piece can't be bent as it is parted."""
 
+_MOST_ORDERS = 400
+"""Of a run, so that it is answered within seconds."""
+
 Middles = tuple[float, ...]
 """The middles of a run's joints, in order, on the run before it is bent."""
+
+
+@dataclass(slots=True)
+class OrdersLookedFor:
+    """How much may still be looked for orders of the pieces' bends, counted in pieces of a line or
+    two: each line more takes four times as long. ``by_habit`` are the pieces beyond that."""
+
+    left: int = _MOST_ORDERS
+    by_habit: set[tuple[float, float]] = field(default_factory=set)
+
+    def looks_at(self, span: tuple[float, float], lines: int) -> bool:
+        """Whether one more piece's order is looked for; counts it.
+
+        Args:
+            span: the piece, between the middles of its joints in the run's unit.
+            lines: of the walk that its bends are of.
+        """
+        if self.left <= 0:
+            self.by_habit.add(span)
+            return False
+        self.left -= 4 ** min(max(lines - 2, 0), 4)
+        return True
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,6 +76,7 @@ class Parting:
     parted: RunToPart
     sticks: Sticks
     known: dict[tuple[float, float], Plan] = field(default_factory=dict)
+    work: OrdersLookedFor = field(default_factory=lambda: OrdersLookedFor())
 
     @classmethod
     def of(cls, plan: BuildablePlan, joints: Joints) -> Parting:
@@ -79,7 +105,8 @@ class Parting:
         if offer.coupling is None:
             return self
         closing = (offer.middles[offer.at - 1], offer.coupling.on(run.conduit, run.unit))
-        return replace(self, sticks=replace(self.sticks, closing=closing), known={})
+        sticks = replace(self.sticks, closing=closing)
+        return replace(self, sticks=sticks, known={}, work=OrdersLookedFor())
 
     def moved_on(self, way: WayToGetIn, rooms: Sequence[JointRoom]) -> Middles:
         """The joints moved on by what the coupling that closes the run opens more than the others,
@@ -189,7 +216,9 @@ class Parting:
     def _planned(self, begins: float, ends: float) -> Plan:
         inside = self._inside(begins, ends)
         owners = _whole_ones(self.parted.layout, self.parted.pipe, inside)
-        return _plan_of(self._run(inside), self.vertices(begins, ends), owners)
+        looked = self.work.looks_at((begins, ends), len({line for line, _ in owners}))
+        vertices = self.vertices(begins, ends)
+        return _plan_of(self._run(inside), vertices, owners, by_habit=not looked)
 
     def vertices(self, begins: float, ends: float) -> tuple[Vector, ...]:
         """The centreline of one piece where it lies on the run, with both ends.
@@ -395,6 +424,10 @@ class Parting:
             elif not self.can_be_bent(span):
                 found.append(Finding(FindingCode.PIECE_CANNOT_BE_BENT, piece, path="joints"))
             found += self._threads_too_long(number, span)
+        habitual = sum(span in self.work.by_habit for span in self.spans(middles))
+        if habitual:
+            unlooked: dict[str, Value] = {"pieces": count(habitual)}
+            found.append(Finding(FindingCode.PIECES_BY_HABIT, unlooked))
         return found
 
     def _threads_too_long(self, number: int, span: tuple[float, float]) -> list[Finding]:
@@ -421,11 +454,15 @@ class Parting:
 
 @lru_cache(maxsize=200)
 def _plan_of(
-    run: ResolvedRun, vertices: tuple[Vector, ...], owners: tuple[tuple[int, Role], ...]
+    run: ResolvedRun,
+    vertices: tuple[Vector, ...],
+    owners: tuple[tuple[int, Role], ...],
+    *,
+    by_habit: bool,
 ) -> Plan:
     """The plan of one piece. A key that is pressed changes one piece of a long run or two: those
     that stay as they were are not planned anew."""
-    return plan_path(run, vertices, owners)
+    return plan_path(run, vertices, owners, by_habit=by_habit)
 
 
 def _whole_ones(

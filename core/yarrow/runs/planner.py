@@ -94,18 +94,19 @@ def resolve_run(survey: Survey) -> Resolution:
     return Resolution(survey, closed.run, chosen.choices, closed.solved, findings, lengths)
 
 
-def plan_resolved(resolution: Resolution) -> Plan:
+def plan_resolved(resolution: Resolution, *, by_habit: bool = False) -> Plan:
     """The plan of a run that has bends to everything.
 
     Args:
         resolution: the run, and how it came by its bends.
+        by_habit: no order of its bends is looked for.
     Source:
         docs/geometry.md.
     """
     straight = straighten(resolution)
     if isinstance(straight, Disorder):
         return UnbuildablePlan(resolution, straight.layout, None, None, straight.findings)
-    placed = place(resolution, straight)
+    placed = place(resolution, straight, by_habit=by_habit)
     overlaps = arc_findings(placed)
     marked, other_method = mark(placed, apart=not overlaps)
     if resolution.run.method == "table" and marked and marked.path:
@@ -125,7 +126,11 @@ def plan_resolved(resolution: Resolution) -> Plan:
 
 
 def plan_path(
-    run: ResolvedRun, vertices: Sequence[Vector], owners: tuple[tuple[int, Role], ...]
+    run: ResolvedRun,
+    vertices: Sequence[Vector],
+    owners: tuple[tuple[int, Role], ...],
+    *,
+    by_habit: bool = False,
 ) -> Plan:
     """The plan of a pipe whose vertices are known.
 
@@ -133,11 +138,13 @@ def plan_path(
         run: for all but its walk.
         vertices: of the pipe, with both ends, in the run's unit.
         owners: the line and part of each corner.
+        by_habit: as for plan_resolved.
     """
     path = tuple((Fraction(x), Fraction(y), Fraction(z)) for x, y, z in vertices)
     laid = replace(run, path=path, corners=owners)
     lengths = LengthFormatter(run.unit, run.round_to)
-    return plan_resolved(Resolution(Survey(laid, ()), laid, (), (), (), lengths))
+    resolution = Resolution(Survey(laid, ()), laid, (), (), (), lengths)
+    return plan_resolved(resolution, by_habit=by_habit)
 
 
 def straighten(resolution: Resolution) -> StraightenedRun | Disorder:
@@ -170,20 +177,25 @@ def straighten(resolution: Resolution) -> StraightenedRun | Disorder:
         return Disorder(layout, (*findings, Finding(FindingCode(error.code), path=path)))
 
 
-def place(resolution: Resolution, straight: StraightenedRun) -> PlacedPipe:
+def place(
+    resolution: Resolution, straight: StraightenedRun, *, by_habit: bool = False
+) -> PlacedPipe:
     """The bender on each bend, in the order that the marks are made for, and the exact marks.
 
     Args:
         resolution: the run, and how it came by its bends.
         straight: its pipe before any bend.
+        by_habit: no order of its bends is looked for.
     """
     run, layout, pipe = resolution.run, straight.layout, straight.pipe
-    order = run_order(run, layout, pipe) if pipe.bends else NO_BENDS
+    order = run_order(run, layout, pipe, by_habit=by_habit) if pipe.bends else NO_BENDS
     marks = exact_marks(run, pipe, order.placings)
     return PlacedPipe(run, layout, pipe, order, order.placings, marks, resolution.lengths)
 
 
-def run_order(run: ResolvedRun, layout: Layout, pipe: StraightPipe) -> Order:
+def run_order(
+    run: ResolvedRun, layout: Layout, pipe: StraightPipe, *, by_habit: bool = False
+) -> Order:
     """The order that a run's marks are made for: the picked one, where it names every bend once and
     the marks are not printed ones; else as a good hand would. What can't be made in one piece, or
     is too much to simulate, goes by habit along the pipe.
@@ -192,6 +204,7 @@ def run_order(run: ResolvedRun, layout: Layout, pipe: StraightPipe) -> Order:
         run: for its method and what was picked.
         layout: its walk.
         pipe: straightened, with at least one bend.
+        by_habit: nothing is looked for.
     """
     piece = piece_of(run, layout, pipe)
     bends = len(pipe.bends)
@@ -199,7 +212,8 @@ def run_order(run: ResolvedRun, layout: Layout, pipe: StraightPipe) -> Order:
     if not picked_order_findings(run, bends):
         picked = [(each.bend, each.hook) for each in run.order]
     by_habit = (
-        bends > MOST_SIMULATED
+        by_habit
+        or bends > MOST_SIMULATED
         or Role.SEGMENT in piece.roles
         or min(pipe.straights) < 0
         or pipe.cut_length > stick_of(run)

@@ -261,6 +261,10 @@ EN_US = {
     "pieces-are-exact": (
         "Pieces are marked exactly: a printed table has no marks for one that begins at a joint."
     ),
+    "pieces-by-habit": (
+        "{pieces} piece{pieces!s} of so many bends are ordered by habit: what they meet on the way "
+        "was not looked at."
+    ),
     "too-many-pieces": (
         "Of sticks of {stick} this takes {pieces} pieces, and {most} are parted at the most. Take "
         "longer sticks, or check the unit."

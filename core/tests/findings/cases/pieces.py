@@ -15,6 +15,8 @@ from core.tests.findings.cases.case import RIGID, Case, Found
 from yarrow import pieces_values
 from yarrow.documents.stock_file import stock_document
 
+SIDES = ("left", "out", "right", "in")
+
 
 def pieces_(*walk: dict[str, Any], **joints: Any) -> Found:
     return lambda: pieces_values(run(*walk, joints=joints)).findings
@@ -28,6 +30,16 @@ CASES: dict[str, Case] = {
         None,
         (),
         "",
+        "",
+        None,
+    ),
+    "pieces-by-habit": Case(
+        pieces_(*(turn(24, SIDES[at % 4]) for at in range(60)), end(24)),
+        "note",
+        "",
+        None,
+        (),
+        "7",
         "",
         None,
     ),

@@ -126,6 +126,7 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
           value={name}
           maxLength={120}
           onChange={(event) => change(set("name", event.target.value), "name")}
+          onKeyDown={({ key, currentTarget }) => key === "Enter" && currentTarget.blur()}
           className="grows min-w-0 max-w-full truncate rounded desk:min-w-24 border border-transparent bg-transparent px-1 text-lg font-semibold hover:border-line"
         />
         <SavingState saving={saving} kept={kept} />

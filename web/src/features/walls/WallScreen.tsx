@@ -110,13 +110,13 @@ function Opened({ wall, unsaved }: Props) {
           className={`min-w-0 max-desk:contents desk:overflow-auto desk:p-4 ${old ? "opacity-60" : ""}`}
         >
           {answer ? (
-            <div
-              data-wall-plan
-              data-current={current}
-              className="max-desk:contents desk:grid desk:content-start desk:gap-4"
-            >
+            <div className="max-desk:contents desk:grid desk:content-start desk:gap-4">
               {/* On a phone the drawing comes first and stays, then what is typed, then what it comes to. */}
-              <div className="max-desk:sticky max-desk:top-0 max-desk:z-10 max-desk:order-1 max-desk:border-b max-desk:border-line max-desk:bg-canvas max-desk:p-2">
+              <div
+                data-wall-plan
+                data-current={current}
+                className="max-desk:sticky max-desk:top-0 max-desk:z-10 max-desk:order-1 max-desk:border-b max-desk:border-line max-desk:bg-canvas max-desk:p-2"
+              >
                 <WallElevation plan={answer} change={change} />
               </div>
               <div className="max-desk:order-3 max-desk:p-4">
