@@ -303,6 +303,12 @@ class Machines(unittest.TestCase):
                 with self.subTest(kind, walk=document["walk"]):
                     self.assertLessEqual(found, least)
 
+    def test_a_ratchet_s_stand_is_high_enough_for_the_usual_offsets(self) -> None:
+        # Legs of 60: on a stand of 500 mm every order of these wanted blocks.
+        for rise in (4, 6, 8, 10):
+            order, _ = first(run(offset(60, rise, 30), end(120), **RATCHET))
+            self.assertEqual(order.blocks, 0, rise)
+
     def test_two_saddles_by_hand_take_one_flip(self) -> None:
         order, _ = first(run(saddle3(26, "1 3/4"), saddle3(46, "1 3/4"), end(70)))
         self.assertEqual(order.flips, 1)

@@ -130,7 +130,7 @@ class Searched(unittest.TestCase):
         self.assertTrue(all(text_of(other.reason) != text_of(best.reason) for other in others))
 
     def test_a_stub_before_an_offset_on_a_stand_tells_the_height_that_helps(self) -> None:
-        # A stub of 40 on a stand of 500 mm: it hangs while the offset is made.
+        # A stub of 40 on a stand of 650 mm: it hangs while the offset is made.
         document = run(turn(40), offset(40, 4, 30, "right"), end(60), **RATCHET)
         order = named(handled(document), "from the start")
         (met,) = (each for each in order.bends if each.meets)

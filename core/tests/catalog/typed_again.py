@@ -558,7 +558,7 @@ FIGURES: dict[str, str] = {
     "stances.heat.takes": "['bench', 'stand', 'floor', 'edge']",
     "stances.hand.handle_mm": "965",
     "stances.hand.heel_mm": "45",
-    "stances.ratchet.height_mm.stand": "500",
+    "stances.ratchet.height_mm.stand": "650",
     "stances.ratchet.handle_mm": "900",
     "stances.ratchet.heel_mm": "30",
     "stances.mechanical.handle_mm": "1000",
