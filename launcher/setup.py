@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import os
 import re
 import shutil
 from collections.abc import Iterator
@@ -14,6 +15,8 @@ from launcher.node_env import ensure_packages, ensure_page, machine_has_node, no
 from launcher.paths import API_TYPES, STATE, WEB
 from launcher.processes import run
 from launcher.python_env import ensure_python
+
+_WITH_SERVERS = f"{os.environ.get('PATH', '')}:/usr/sbin"
 
 
 def set_up(*, for_tests: bool, build: bool = True) -> dict[str, str]:
@@ -73,6 +76,13 @@ def ensure_browser() -> None:
             ensure_debian(["chromium", "chromium-driver"])
         if shutil.which("pdftoppm") is None:
             ensure_debian(["poppler-utils"])
+
+
+def ensure_proxy() -> None:
+    """nginx, which a test puts before the server. Raises: LauncherError."""
+    if shutil.which("nginx", path=_WITH_SERVERS) is None:
+        with step("A proxy"):
+            ensure_debian(["nginx-light"])
 
 
 def _major_version(program: str) -> str | None:

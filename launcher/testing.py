@@ -12,7 +12,7 @@ from launcher.console import LauncherError, step, write_error, write_line
 from launcher.paths import API_TYPES, MANAGE, PYTHON, ROOT, VENV, WEB
 from launcher.postgres import cluster
 from launcher.processes import run
-from launcher.setup import ensure_browser, set_up
+from launcher.setup import ensure_browser, ensure_proxy, set_up
 
 _LABELS = ("core/tests", "server/tests", "launcher/tests", "e2e")
 _AT_ONCE = 2
@@ -35,6 +35,7 @@ def test(labels: list[str]) -> int:
     LauncherError."""
     node = set_up(for_tests=True)
     ensure_browser()
+    ensure_proxy()
     with cluster("test", durable=False) as environment:
         failed = [] if labels else _checks(node)
         at_once = ("--parallel", str(_AT_ONCE))
