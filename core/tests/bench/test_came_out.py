@@ -191,6 +191,9 @@ class CameOut(unittest.TestCase):
         # Twist is read against bends that are made: of the first there are none.
         self.assertEqual(bends[0]["readings"], ["angle", "slid", "stub", "height"])
         self.assertEqual(bends[1]["readings"], ["angle", "slid", "height", "twist"])
+        # Nor are two 90s a set.
+        parallel = self.bench(run(turn(30, "left"), turn(40, "right"), end(30)))["bends"]
+        self.assertFalse(any("height" in bend["readings"] for bend in parallel))
         # A 90 that turns back in the plane of a set has no height of it.
         mixed = self.bench(run(offset(20, 4), turn(60, "left"), end(30)))["bends"]
         self.assertEqual([("height" in bend["readings"]) for bend in mixed], [True, True, False])

@@ -386,12 +386,8 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant("pieces/by_hand.py", "- closed.middle) < _SAME", "- closed.middle) > _SAME", _PIECES),
     Mutant("pieces/materials.py", "found[us, uk] += each.count", "found[us, uk] += 1", _PIECES),
     Mutant("pieces/planned_pieces.py", "if self.left <= 0:", "if False:", _PIECES),
-    Mutant("stock/bars.py", "(piece.length + kerf, len(open_bars))", "(piece.length, 0)", _STOCK),
     Mutant("stock/bars.py", "half = bisect_right(sizes, room // 2)", "half = 0", _STOCK),
-    Mutant("stock/solver.py", "or room < self.lengths[-1] + self.kerf", "", _STOCK),
     Mutant("bench/readings/height.py", "other.angle) < _STUB_FROM", "other.angle) < 180", _BENCH),
-    Mutant("bench/refit.py", "unknowns**3 // _SOLVED", "0", _BENCH),
     Mutant("documents/site_file.py", "points * len(shape", "0 * len(shape", _SITE),
-    Mutant("walls/choosing.py", "wanted.sort(key=lambda each: each[0])", "pass", ("walls",)),
 )
 """Close on a hundred of them, of the kind that slipped through once."""

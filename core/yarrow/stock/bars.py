@@ -127,10 +127,7 @@ def first_fit(
     for piece in sorted(pieces, key=lambda each: -each.length):
         first = bisect_left(free, (piece.length, 0))
         if first < len(free):
-            # A piece that ends where its bar ends takes no cut: all of those leave nothing.
-            level = bisect_right(free, (piece.length + kerf, len(open_bars)))
-            found = min(range(first, level), key=lambda at: free[at][1], default=first)
-            left, number = free.pop(found)
+            left, number = free.pop(first)
             open_bars[number][1].append(piece)
         else:
             at = bisect_left(in_hand, piece.length, key=lambda bar: bar.length)
