@@ -387,7 +387,7 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant("pieces/materials.py", "found[us, uk] += each.count", "found[us, uk] += 1", _PIECES),
     Mutant("pieces/planned_pieces.py", "if self.left <= 0:", "if False:", _PIECES),
     Mutant("stock/bars.py", "half = bisect_right(sizes, room // 2)", "half = 0", _STOCK),
-    Mutant("bench/readings/height.py", "other.angle) < _STUB_FROM", "other.angle) < 180", _BENCH),
+    Mutant("bench/readings/height.py", "other.angle) < STUB_FROM", "other.angle) < 180", _BENCH),
     Mutant("documents/site_file.py", "points * len(shape", "0 * len(shape", _SITE),
 )
 """Close on a hundred of them, of the kind that slipped through once."""

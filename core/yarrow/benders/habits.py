@@ -12,7 +12,7 @@ from yarrow.benders.placing import Beside
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.role import SADDLE, Role
 
-_STUB_FROM = 80.0
+STUB_FROM = 80.0
 """Degrees from which a bend is handled as a 90: a stub, a long leg, or back to back."""
 
 _SET = (Role.NEAR, Role.FAR)
@@ -118,7 +118,7 @@ def habitual_hook(
         return HabitualHook(bound, must=True)
     before, after = (neighbour is not None for neighbour in neighbours)
     bend = pipe.bends[index]
-    if bend.angle >= _STUB_FROM:
+    if bend.angle >= STUB_FROM:
         back = bender.radius + bender.diameter / 2
         half = pipe.cut_length / 2
         if index == 0 and bend.arc_start + back <= half:

@@ -7,13 +7,11 @@ from dataclasses import dataclass
 
 from yarrow.bench.readings.pairs import OfPair
 from yarrow.bench.readings.reading import BentPiece
+from yarrow.benders.habits import STUB_FROM
 from yarrow.geometry.pipe import PipeBend
 
 _NEARLY_ALIKE = 15.0
 """Degrees that one bend of a set may have come out more than the other."""
-
-_STUB_FROM = 80.0
-"""Degrees from which a bend is a 90, and no part of a set."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -31,7 +29,7 @@ class Height(OfPair):
             one, other: beside each other.
         """
         alike = abs(one.angle - other.angle) <= _NEARLY_ALIKE
-        return alike and max(one.angle, other.angle) < _STUB_FROM
+        return alike and max(one.angle, other.angle) < STUB_FROM
 
     def apart(self, piece: BentPiece, bend: int, other: int, value: float) -> float:
         """Depth is sin θ of the way down the slope."""

@@ -10,6 +10,7 @@ from itertools import accumulate
 from yarrow.bend_simulation.order import SAME_PLANE, Handled, flipped, normalised
 from yarrow.bend_simulation.piece import Piece
 from yarrow.benders.bender import Bender
+from yarrow.benders.habits import STUB_FROM
 from yarrow.benders.placing import other_end
 from yarrow.catalog.limits import limits
 from yarrow.geometry.pipe import PipeBend
@@ -17,9 +18,6 @@ from yarrow.measure.units import convert_length
 from yarrow.runs.model.plan import Mark, Step, Working
 from yarrow.wording.lengths import LengthFormatter, angle, degrees
 from yarrow.wording.phrase import Phrase, Value, count, in_turn
-
-_STUB_FROM = 80.0
-"""Degrees from which a bend at the start is told as a stub."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -167,7 +165,7 @@ def _deduct(
 ) -> tuple[Phrase, ...]:
     """How a stub's mark comes of its height, where it is hooked toward its end."""
     at_start = mark.bend == 0 and mark.hook == "start"
-    if not at_start or mark.reference != "front" or bend.angle < _STUB_FROM:
+    if not at_start or mark.reference != "front" or bend.angle < STUB_FROM:
         return ()
     hung: dict[str, Value] = {
         "take_up": words.reading(bender.take_up),
