@@ -6,7 +6,6 @@ import json
 import tempfile
 from pathlib import Path
 
-from selenium.webdriver import ActionChains
 from selenium.webdriver.common.keys import Keys
 
 from e2e.browser import PHONE
@@ -30,7 +29,7 @@ class Ducts(PageTest):
     def tap(self, x: int, y: int) -> None:
         """Tap the plan, so far from its middle."""
         plan = self.browser.see("[data-site-plan] svg")
-        ActionChains(self.browser.driver).move_to_element_with_offset(plan, x, y).click().perform()
+        self.browser.tap_at(plan, x, y)
 
     def test_what_the_demo_comes_to_and_a_point_is_set(self) -> None:
         browser = self.browser

@@ -82,6 +82,30 @@ class FramedWalls(PageTest):
         browser.until(lambda: browser.value("lines[1].height") == "79.5", "half an inch lower")
         self.assertEqual(browser.complaints(), [])
 
+    def test_a_box_goes_where_the_wall_is_tapped(self) -> None:
+        browser = self.browser
+        self.open_wall()
+        count = len(self.kept().document["boxes"])
+        scale = float(browser.see("[data-wall-free]").get_attribute("height")) / 96
+        # From the wall's middle: 10 in over the outlets' tops, 3 in right of stud 6's right face.
+        studs = {each.text: each for each in browser.all("[data-wall-plan] text")}
+        middle = browser.see("[data-wall-free]").rect
+        stud = studs["6"].rect
+        across = stud["x"] + stud["width"] / 2 - (middle["x"] + middle["width"] / 2)
+        browser.tap_at(browser.see("[data-wall-free]"), across + 3 * scale, (48 - 27) * scale)
+        browser.see(f"[data-box='{count}']")
+        browser.see_text("Saved")
+        box = self.kept().document["boxes"][count]
+        self.assertEqual((box["stud"], box["side"], box["to"]), (6, "right", "top"))
+        self.assertAlmostEqual(float(box["height"]), 27, delta=0.5)
+        # Once a feed is begun, a tap beside the boxes lets go of it.
+        browser.see("[data-wall-box='Outlet 1']").send_keys(Keys.ENTER)
+        browser.see("[data-wall-box='Outlet 1'][aria-pressed=true]")
+        browser.tap_at(browser.see("[data-wall-free]"), 0, 0)
+        browser.see("[data-wall-box='Outlet 1'][aria-pressed=false]")
+        self.assertEqual(len(browser.all("[data-box]")), count + 1)
+        self.assertEqual(browser.complaints(), [])
+
     def test_an_opening_takes_studs_away_and_a_box_stands_beside_it(self) -> None:
         browser = self.browser
         self.open_wall()

@@ -153,10 +153,12 @@ class OutdoorDucts(unittest.TestCase):
         self.assertIn("too-many-degrees", [f.code for f in plan.findings])
 
     def test_a_duct_that_is_too_long_for_its_bends(self) -> None:
-        # 5,000 in of straight and 1,000 more round a corner: 152 m of 150.
+        # 5,000 in of straight and 1,000 more round a corner: 152 m, 500 ft, of 150, which are 492.
         long = planned(turn(5000), end(1000), wires={"duct": True})
         finding = next(f for f in long.findings if f.code == "duct-too-long")
-        self.assertIn("150 m", finding.text)
+        self.assertIn("492 ft between pull points; this is 500 ft", finding.text)
+        assert long.wires is not None
+        self.assertEqual((long.wires.length_text, long.wires.duct_text), ("500 ft", "492 ft"))
         self.assertTrue(finding.source)
         short = planned(turn(4900), end(1000), wires={"duct": True})
         self.assertNotIn("duct-too-long", [f.code for f in short.findings])

@@ -40,8 +40,8 @@ def zigzag(count: int) -> list[tuple[float, float, float]]:
 
 
 READ: dict[str, dict[str, Any]] = {
-    "things all at one place": run(*[round_thing(40, 2)] * 200, end(60)),
-    "things one after the other": run(*[round_thing(40 * n, 2) for n in range(1, 200)], end(9000)),
+    "things all at one place": run(*[round_thing(40, 2)] * 100, end(60)),
+    "things one after the other": run(*[round_thing(40 * n, 2) for n in range(1, 101)], end(9000)),
     "blocks that overlap": run(*[block(40 + n, 30, 4) for n in range(60)], end(200)),
     "something as large as a house": run(round_thing(40, 900_000), end(60)),
     "something as small as dust": run(round_thing(40, "1/1000000"), end(60)),
@@ -78,7 +78,7 @@ READ: dict[str, dict[str, Any]] = {
 REFUSED: dict[str, tuple[dict[str, Any], str]] = {
     "an empty walk": ({**run(end(1)), "walk": []}, "walk"),
     "a walk of a thousand and one": (run(*[turn(40)] * 1000, end(40)), "walk"),
-    "too many things": (run(*[ledge(40, 2)] * 201, end(60)), "walk"),
+    "too many things": (run(*[ledge(40, 2)] * 101, end(60)), "walk"),
     "an obstacle of no height": (run(block(40, 2, 0), end(60)), "walk[0].height"),
     "an obstacle inside the wall": (run(round_thing(40, 2, height=-1), end(60)), "walk[0].height"),
     "a path of one point": (path_run((0, 0, 0)), "path"),
@@ -148,8 +148,8 @@ class Absurd(unittest.TestCase):
         for name, document in READ.items():
             with self.subTest(name), counted() as work:
                 plan = plan_values(document)
-                # 200 things at the most, each at its usual angles, alone and with the next.
-                self.assertLessEqual(work["candidates"], 200 * 16)
+                # 100 things at the most, each at its usual angles, alone and with the next.
+                self.assertLessEqual(work["candidates"], 100 * 16)
                 self.assertLessEqual(work["layouts"], 300)
                 for finding in plan.findings:
                     self.assertTrue(finding.text)

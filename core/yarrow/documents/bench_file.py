@@ -18,6 +18,7 @@ from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_unit
 from yarrow.documents.schema import reader
 from yarrow.runs.planned import BuildablePlan, Plan
+from yarrow.runs.planner import MOST_SIMULATED
 
 
 def check_came_out(document: object) -> None:
@@ -77,6 +78,8 @@ def _read_came_out(plan: Plan, document: object) -> _CameOut:
     if unit != plan.resolution.run.unit:
         raise DocumentError("units", f"the run's, {plan.resolution.run.unit}")
     bends = len(plan.placed.pipe.bends)
+    if bends > MOST_SIMULATED:
+        raise DocumentError("", f"a piece of at most {MOST_SIMULATED} bends: this one has {bends}")
     held = shape.get("held")
     if held is not None and held > bends:
         raise DocumentError("held", f"a leg of this piece, 0 to {bends}")

@@ -266,7 +266,7 @@ def _walk(
     return tuple(features), meet
 
 
-MOST_OBSTACLES = 200
+MOST_OBSTACLES = 100
 """Things that bends are chosen for: more than any pipe ever met, few enough to answer at once."""
 
 MOST_FIXED = 60

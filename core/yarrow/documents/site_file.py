@@ -29,10 +29,10 @@ from yarrow.site.written import written_site
 
 _MOST_POINTS = 3000
 
-_MOST_PULL_POINTS = 400
+_MOST_PULL_POINTS = 300
 """Of a site: an answer tells of the stretches between all of them."""
 
-_MOST_PULLS = 30_000
+_MOST_PULLS = 10_000
 """Pull points that cables pass, over all of them: more than a site of a hundred buildings has."""
 
 

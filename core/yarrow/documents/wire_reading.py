@@ -26,11 +26,12 @@ from yarrow.fill.area import as_holder
 from yarrow.fill.cable_factor import factor_holder
 from yarrow.fill.circuits import Circuit, circuit_kinds, conductors_of
 from yarrow.fill.conductor import Conductor, ConductorRole, Raceway
-from yarrow.fill.method import MethodName, trimmed
+from yarrow.fill.method import MethodName
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.obstacles.setting import exact
 from yarrow.runs.model.wires import PullSettings, Wires
+from yarrow.wording.figures import trimmed
 
 MOST_CONDUCTORS = 20_000
 """In one conduit, from all lines: far beyond any, and quick to refuse."""

@@ -8,9 +8,10 @@ from fractions import Fraction
 
 from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.wiring import StandardBox, WireSize, box_allowances, standard_boxes, wire_name
-from yarrow.fill.method import FillRule, trimmed, trimmed_down, trimmed_up
+from yarrow.fill.method import FillRule
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
+from yarrow.wording.figures import trimmed, trimmed_down, trimmed_up
 from yarrow.wording.phrase import Phrase, Quantity, Value, count
 
 

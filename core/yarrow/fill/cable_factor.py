@@ -9,9 +9,10 @@ from fractions import Fraction
 from yarrow.catalog.tables import TradeSize, conduits
 from yarrow.catalog.wiring import bores, factor_rule, uk_cables
 from yarrow.fill.conductor import Conductor, Raceway
-from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, PrintedRow, trimmed
+from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, PrintedRow
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
+from yarrow.wording.figures import trimmed
 from yarrow.wording.phrase import Phrase, Quantity, count
 
 

@@ -13,7 +13,7 @@ from yarrow.fill.area import as_holder
 from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.fill.counting import Load, additional_count, fits, max_count, used_by
 from yarrow.fill.findings import fill_findings, is_wider
-from yarrow.fill.method import FillMethod, has_limit, trimmed
+from yarrow.fill.method import FillMethod, has_limit
 from yarrow.fill.result import (
     AmpacityAdjustment,
     FillResult,
@@ -22,6 +22,7 @@ from yarrow.fill.result import (
     RacewaySummary,
     Smallest,
 )
+from yarrow.wording.figures import trimmed
 from yarrow.wording.phrase import Phrase, Quantity, Value, count
 
 

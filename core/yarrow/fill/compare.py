@@ -12,9 +12,10 @@ from yarrow.fill.area import Area
 from yarrow.fill.cable_factor import CableFactorFill, factor_holder
 from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.fill.counting import Load, fits, used_by
-from yarrow.fill.method import FillMethod, MethodName, MissingTableValue, has_limit, trimmed
+from yarrow.fill.method import FillMethod, MethodName, MissingTableValue, has_limit
 from yarrow.fill.result import OtherWay
 from yarrow.fill.weight import copper_mm2
+from yarrow.wording.figures import trimmed
 from yarrow.wording.phrase import Phrase
 
 

@@ -9,13 +9,14 @@ from itertools import combinations
 
 from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.tables import TradeSize
-from yarrow.fill.method import FillRule, trimmed, trimmed_up
+from yarrow.fill.method import FillRule
 from yarrow.fill.pull_boxes import OPPOSITE, BoxWall, Sides
 from yarrow.fill.rings import least_spacing, lock_ring, row_of_holes
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.rounding import USUAL_STEP, round_to
 from yarrow.measure.units import Unit, convert_length
+from yarrow.wording.figures import trimmed, trimmed_up
 from yarrow.wording.phrase import Phrase, Quantity, Value
 
 

@@ -7,10 +7,11 @@ from collections.abc import Sequence
 from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.reading import source_of
 from yarrow.fill.conductor import Conductor, Raceway
-from yarrow.fill.method import FillMethod, trimmed_down, trimmed_up
+from yarrow.fill.method import FillMethod
 from yarrow.fill.result import FillResult
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy, gravest_first
+from yarrow.wording.figures import trimmed_down, trimmed_up
 from yarrow.wording.phrase import Phrase, Quantity, Value
 
 PLACES = {"in^2": 4, "mm2": 0, "factor": 0}

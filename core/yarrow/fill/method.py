@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import math
 from dataclasses import dataclass
 from typing import Literal, Protocol
 
@@ -113,30 +112,6 @@ def has_limit(method: FillMethod, holder: Raceway, count: int) -> float:
             "a run short enough for the rule to leave a factor: part it with a draw-in box",
         )
     return limit
-
-
-def trimmed(value: float, places: int) -> str:
-    """A figure to so many places, without zeros that say nothing.
-
-    Args: value, in whichever unit, and the places to keep of it.
-    """
-    return f"{value:.{places}f}".rstrip("0").rstrip(".") if places else f"{value:.0f}"
-
-
-def trimmed_up(value: float, places: int) -> str:
-    """The same, never less than it is: for what must suffice.
-
-    Args: value, in whichever unit, and the places to keep of it.
-    """
-    return trimmed(math.ceil(round(value * 10**places, 6)) / 10**places, places)
-
-
-def trimmed_down(value: float, places: int) -> str:
-    """The same, never more than it is: for what there is, and what must not be passed.
-
-    Args: value, in whichever unit, and the places to keep of it.
-    """
-    return trimmed(math.floor(round(value * 10**places, 6)) / 10**places, places)
 
 
 def in_unit(unit: Unit) -> Amount:

@@ -13,12 +13,13 @@ from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import copper_kcmil, lock_rings, wire_name
 from yarrow.fill.boxes import Sized
 from yarrow.fill.conductor import Conductor
-from yarrow.fill.method import FillRule, trimmed, trimmed_up
+from yarrow.fill.method import FillRule
 from yarrow.fill.rings import lock_ring, ring_gap
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.tape import read_length
 from yarrow.measure.units import Unit, convert_length
+from yarrow.wording.figures import trimmed, trimmed_up
 from yarrow.wording.phrase import Phrase, Quantity, Value, count
 
 BoxWall = Literal["left", "right", "top", "bottom"]

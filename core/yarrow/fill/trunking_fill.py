@@ -10,10 +10,11 @@ from yarrow.catalog.reading import source_of
 from yarrow.catalog.tables import TradeSize
 from yarrow.catalog.wiring import trunkings
 from yarrow.fill.conductor import Conductor, Raceway
-from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, PrintedRow, trimmed
+from yarrow.fill.method import Amount, FillRule, MethodName, MissingTableValue, PrintedRow
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import MM_PER_INCH
+from yarrow.wording.figures import trimmed
 from yarrow.wording.phrase import Phrase, Quantity, Value
 
 

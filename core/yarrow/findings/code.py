@@ -59,6 +59,7 @@ class FindingCode(StrEnum):
     BLOCKS_TOO_HIGH = "blocks-too-high", "warning"
     ORDER_SET_ASIDE = "order-set-aside", "note"
     NO_ORDER = "no-order", "error"
+    TOO_MANY_BENDS = "too-many-bends", "error"
     TOO_MANY_BENDS_TO_HANDLE = "too-many-bends-to-handle", "error"
 
     # The finished run
@@ -100,6 +101,7 @@ class FindingCode(StrEnum):
     PIECE_TOO_LONG = "piece-too-long", "error"
     CANNOT_BE_TURNED = "cannot-be-turned", "warning"
     BOX_CANNOT_BE_TURNED = "box-cannot-be-turned", "warning"
+    GETTING_IN_NOT_LOOKED_AT = "getting-in-not-looked-at", "warning"
     CLOSING_NOT_OFFERED = "closing-not-offered", "warning"
     BOTH_ENDS_HELD = "both-ends-held", "warning"
     STRAP_TOO_FAR = "strap-too-far", "warning"

@@ -41,6 +41,9 @@ from yarrow.wording.phrase import Value, count
 
 FORMAT = "yarrow.pieces/1"
 
+MOST_BENDS_TURNED = 60
+"""Bends of a run whose pieces are tried for how they are turned in, each against all that hangs."""
+
 
 def pieces_of(survey: Survey) -> PiecesOfRun:
     """A run in pieces: by hand where its document says where, else by Yarrow; in one piece where a
@@ -158,8 +161,13 @@ class Hung:
             run: with its joints.
             said: of those, and of what it is to be closed by.
         """
+        bends = len(run.parted.pipe.bends)
         if not run.is_screwed:
             return cls(parting, run.middles)
+        if bends > MOST_BENDS_TURNED:
+            values = {"bends": count(bends), "most": count(MOST_BENDS_TURNED)}
+            unlooked = Finding(FindingCode.GETTING_IN_NOT_LOOKED_AT, values, path="joints")
+            return cls(parting, run.middles, findings=(unlooked,))
         ways = ways_in(run)
         by, findings = picked(ways, joints.closing)
         findings = (*findings, *troubles_in(by, ways, parting.parted.words))

@@ -274,11 +274,11 @@ def _handled_bends(
                     interference(collision, made, each.bend, piece) for collision in each.collisions
                 ),
                 helps=helps_of(each, made, order, found, piece),
-                before=replace(seen, angle=0.0).pipe(before),
-                after=seen.pipe(after),
-                bands=seen.bands(after),
+                before=_drawn(replace(seen, angle=0.0).pipe(before)),
+                after=_drawn(seen.pipe(after)),
+                bands=tuple(map(_drawn, seen.bands(after))),
                 tool=(*seen.tool(shapes), *((pencil,) if pencil and made else ())),
-                wall=on_wall(centreline(after), layout, pipe, each.bend, hook),
+                wall=_drawn(on_wall(centreline(after), layout, pipe, each.bend, hook)),
                 floor=-(bend.radius + high) if stance.in_air else -high - half,
                 drop=drop,
                 shoe=-bend.radius if stance.in_air else bend.radius,
@@ -287,6 +287,11 @@ def _handled_bends(
         )
         made.append(each.bend)
     return tuple(handled)
+
+
+def _drawn(points: Sequence[Vector]) -> tuple[Vector, ...]:
+    """As finely as a picture shows."""
+    return tuple((round(x, 2), round(y, 2), round(z, 2)) for x, y, z in points)
 
 
 def _ends_of(table: Top) -> tuple[Vector, ...]:

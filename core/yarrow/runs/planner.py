@@ -61,11 +61,15 @@ from yarrow.runs.planned import (
 )
 from yarrow.runs.selection.choosing import choose
 from yarrow.wording.lengths import LengthFormatter
-from yarrow.wording.phrase import Phrase
+from yarrow.wording.phrase import Phrase, count
 
 MOST_SIMULATED = 30
 """Bends of a piece whose handling is simulated: more than any stick takes, few enough to be
 answered within two seconds."""
+
+
+MOST_BENDS = 150
+"""Bends of one run: more than any has between its boxes, few enough to be answered at once."""
 
 
 def plan_run(survey: Survey) -> Plan:
@@ -171,10 +175,16 @@ def straighten(resolution: Resolution) -> StraightenedRun | Disorder:
     if disorder:
         return Disorder(layout, (*findings, *disorder))
     try:
-        return StraightenedRun(layout, develop(layout.vertices, layout.pipe.radius), findings)
+        pipe = develop(layout.vertices, layout.pipe.radius)
     except GeometryError as error:
         path = "walk" if layout.lines else f"path[{error.index}]"
         return Disorder(layout, (*findings, Finding(FindingCode(error.code), path=path)))
+    if len(pipe.bends) > MOST_BENDS:
+        values = {"bends": count(len(pipe.bends)), "most": count(MOST_BENDS)}
+        path = "walk" if layout.lines else "path"
+        too_many = Finding(FindingCode.TOO_MANY_BENDS, values, path=path)
+        return Disorder(layout, (*findings, too_many))
+    return StraightenedRun(layout, pipe, findings)
 
 
 def place(

@@ -12,7 +12,7 @@ from yarrow.site.ducts import takes
 from yarrow.site.planned import PlannedSite
 from yarrow.site.site import CableKind
 from yarrow.site.stretches import StopReason
-from yarrow.site.words import distance, size_text
+from yarrow.wording.distances import distance, size_text
 from yarrow.wording.lengths import angle
 from yarrow.wording.phrase import Phrase, Quantity, Value, count
 

@@ -14,7 +14,7 @@ from yarrow.site.routes import RoutedCable, stops_on
 from yarrow.site.section import TrenchSection
 from yarrow.site.site_plan import SiteQuantity
 from yarrow.site.stretches import StopReason
-from yarrow.site.words import distance_text, size_text
+from yarrow.wording.distances import distance_text, size_text
 from yarrow.wording.phrase import Phrase, Value
 
 _NEAREST = 22.5

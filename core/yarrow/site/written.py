@@ -5,7 +5,6 @@ from __future__ import annotations
 from collections.abc import Iterable, Sequence
 
 from yarrow.catalog.ducts import duct_figures, duct_sizes
-from yarrow.fill.method import trimmed
 from yarrow.findings.finding import gravest_first
 from yarrow.site.checks import cable_phrase, kind_phrase, site_findings, stretch_name
 from yarrow.site.ducts import LaidDuct
@@ -26,7 +25,8 @@ from yarrow.site.site_plan import (
     SiteStretch,
 )
 from yarrow.site.stretches import DuctStretch, StopReason
-from yarrow.site.words import distance, distance_text, size_text
+from yarrow.wording.distances import distance, distance_text, size_text
+from yarrow.wording.figures import trimmed
 from yarrow.wording.lengths import angle, degrees
 from yarrow.wording.phrase import Phrase, Value, count
 

@@ -100,7 +100,7 @@ EN_GB = {
         "box before it."
     ),
     "duct-too-long": (
-        "An outdoor duct that bends {degrees} may be {most} m between draw-in points; this is "
-        "{length} m. Put a draw-in box in."
+        "An outdoor duct that bends {degrees} may be {most} between draw-in points; this is "
+        "{length}. Put a draw-in box in."
     ),
 }

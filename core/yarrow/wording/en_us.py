@@ -229,6 +229,10 @@ EN_US = {
         "and {other}: both can be made"
     ),
     "no-order/more-straight": "Leave more straight beside it, or bend it shallower",
+    "too-many-bends": (
+        "A run of {bends} bends is more than is planned as one: {most} is the most. End it at a "
+        "pull point, and start the next one there."
+    ),
     "too-many-bends-to-handle": (
         "A piece of {bends} bends is more than can be handled: {most} is the most. Part it at a "
         "coupling."
@@ -260,6 +264,10 @@ EN_US = {
     ),
     "pieces-are-exact": (
         "Pieces are marked exactly: a printed table has no marks for one that begins at a joint."
+    ),
+    "getting-in-not-looked-at": (
+        "This run has {bends} bends: how its pieces are turned in is looked at for up to {most}. "
+        "End it at a pull point, and start the next one there."
     ),
     "pieces-by-habit": (
         "{pieces} piece{pieces!s} of so many bends are ordered by habit: what they meet on the way "
@@ -892,8 +900,8 @@ EN_US = {
     "wires/count": "{count} × {name}",
     "no-figure": "There is no figure for this: expected {expected}.",
     "duct-too-long": (
-        "An outdoor duct that bends {degrees} may be {most} m between pull points; this is "
-        "{length} m. Put a pull box in."
+        "An outdoor duct that bends {degrees} may be {most} between pull points; this is "
+        "{length}. Put a pull box in."
     ),
     "wires-not-checked": "{why}",
     "wires-do-not-fit": "The wires: {why}",

@@ -1,9 +1,10 @@
 // A framed wall from the front, drawn from its numbers: its frame, boxes, holes, pipes. Boxes and lines
-// of holes are dragged, or moved by the arrow keys; two boxes that are tapped are a feed.
-import { memo, useCallback, useRef, useState } from "react";
+// of holes are dragged, or moved by the arrow keys; two boxes that are tapped are a feed; a box is added
+// where the wall is tapped.
+import { type MouseEvent, memo, useCallback, useRef, useState } from "react";
 import type { WallPlan } from "@/api/walls";
-import type { PlacedOnWall } from "@/model/wallPlaces";
-import { addFeed, setBox, setLine, type WallDocument } from "@/model/walls";
+import { type PlacedOnWall, placedWhere } from "@/model/wallPlaces";
+import { addBoxAt, addFeed, setBox, setLine, type WallDocument } from "@/model/walls";
 import { classes } from "@/ui/classes";
 import { useSize } from "@/ui/useSize";
 import { WallBoxHandle } from "./WallBoxHandle";
@@ -44,10 +45,20 @@ export const WallElevation = memo(function WallElevation({ plan, change }: Props
     [change],
   );
   const paper = onPaper(plan, width);
+  const tapped = (event: MouseEvent<SVGRectElement>) => {
+    if (begun.current) {
+      choose(begun.current);
+      return;
+    }
+    const wall = event.currentTarget.getBoundingClientRect();
+    const along = (event.clientX - wall.left) / paper.scale;
+    const up = plan.height - (event.clientY - wall.top) / paper.scale;
+    change(addBoxAt(placedWhere(plan, along, up)));
+  };
   return (
     <div ref={frame} className="w-full">
       {paper.scale > 0 ? (
-        <svg width={width} height={paper.tall}>
+        <svg width={width} height={paper.tall} className="select-none">
           <title>The wall from the front</title>
           <WallFrameDrawing
             studs={plan.studs}
@@ -57,6 +68,17 @@ export const WallElevation = memo(function WallElevation({ plan, change }: Props
             length={plan.length}
             height={plan.height}
             width={width}
+          />
+          {/* By keys a box is added from the list. */}
+          {/* biome-ignore lint/a11y/noStaticElementInteractions: as said above */}
+          <rect
+            data-wall-free
+            x={paper.x(0)}
+            y={paper.y(plan.height)}
+            width={plan.length * paper.scale}
+            height={plan.height * paper.scale}
+            className="cursor-crosshair fill-transparent"
+            onClick={tapped}
           />
           {plan.holes.map((hole) => (
             <circle

@@ -49,6 +49,13 @@ export function faceAt(plan: WallPlan, box: Span, middle: number): PlacedOnFace 
   return placedAt(nearest);
 }
 
+/** Where a new box stands whose top is wanted at a place of the wall. */
+export function placedWhere(plan: WallPlan, along: number, up: number): PlacedOnWall {
+  const tops = plan.boxes.map(({ top }) => top);
+  const face = faceAt(plan, { begins: along, ends: along }, along);
+  return { ...face, height: levelled(plan, up, tops) };
+}
+
 /** The face that a box stands against. */
 export function faceOf(plan: WallPlan, box: Span & { readonly side: string }): PlacedOnFace {
   const own = box.side === "left" ? box.ends : box.begins;

@@ -1,5 +1,6 @@
 // What a person can change of a framed wall, as functions from document to document.
 import type { Schemas } from "@/api/client";
+import type { PlacedOnWall } from "./wallPlaces";
 
 export type WallDocument = Schemas["WallDocument"];
 export type WallBox = WallDocument["boxes"][number];
@@ -62,14 +63,23 @@ export function addBox(studs: readonly number[] = []): Change {
     const taken = wall.boxes.map(({ stud }) => Number(stud));
     const after = Math.max(1, ...taken);
     const free = studs.filter((stud) => stud > 1 && !taken.includes(stud));
-    const box = {
-      name: unused("Box", wall.boxes),
-      kind: wall.units === "in" ? "square" : "single",
-      stud: free.find((stud) => stud > after) ?? free[0] ?? after + (studs.length > 0 ? 0 : 1),
-      height: wall.units === "in" ? 16 : 400,
-    };
-    return { ...wall, boxes: [...wall.boxes, box] };
+    const stud = free.find((each) => each > after) ?? free[0] ?? after + (studs.length > 0 ? 0 : 1);
+    return withBox(wall, { stud, height: wall.units === "in" ? 16 : 400 });
   };
+}
+
+/** A box more, where the wall was tapped. */
+export function addBoxAt(placed: PlacedOnWall): Change {
+  return (wall) => withBox(wall, { ...placed, to: "top" });
+}
+
+function withBox(
+  wall: WallDocument,
+  placed: Pick<WallBox, "height"> & Partial<WallBox>,
+): WallDocument {
+  const kind = wall.units === "in" ? "square" : "single";
+  const box = { name: unused("Box", wall.boxes), kind, ...placed };
+  return { ...wall, boxes: [...wall.boxes, box] };
 }
 
 export function setBox(at: number, fields: Partial<WallBox>): Change {

@@ -93,6 +93,16 @@ CASES: dict[str, Case] = {
         "",
         None,
     ),
+    "too-many-bends": Case(
+        planned_(*[turn(60, SIDES) for SIDES in ["left", "out", "right", "in"] * 38], end(60)),
+        "error",
+        "walk",
+        None,
+        (),
+        "152 150",
+        "",
+        None,
+    ),
     "too-many-bends-to-handle": Case(
         handled(*[turn(60, SIDES) for SIDES in ["left", "out", "right", "in"] * 8], end(60)),
         "error",

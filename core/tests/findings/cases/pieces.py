@@ -18,8 +18,8 @@ from yarrow.documents.stock_file import stock_document
 SIDES = ("left", "out", "right", "in")
 
 
-def pieces_(*walk: dict[str, Any], **joints: Any) -> Found:
-    return lambda: pieces_values(run(*walk, joints=joints)).findings
+def pieces_(*walk: dict[str, Any], run_of: dict[str, Any] | None = None, **joints: Any) -> Found:
+    return lambda: pieces_values(run(*walk, joints=joints, **(run_of or {}))).findings
 
 
 CASES: dict[str, Case] = {
@@ -40,6 +40,20 @@ CASES: dict[str, Case] = {
         None,
         (),
         "7",
+        "",
+        None,
+    ),
+    "getting-in-not-looked-at": Case(
+        pieces_(
+            *(turn(24, SIDES[at % 4]) for at in range(61)),
+            end(24),
+            run_of=RIGID,
+        ),
+        "warning",
+        "joints",
+        None,
+        (),
+        "61 60",
         "",
         None,
     ),

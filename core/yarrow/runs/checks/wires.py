@@ -12,7 +12,7 @@ from yarrow.fill.cable_factor import CableFactorFill
 from yarrow.fill.check import check_fill
 from yarrow.fill.compare import beside
 from yarrow.fill.conductor import Raceway
-from yarrow.fill.method import FillMethod, MissingTableValue, trimmed_down, trimmed_up
+from yarrow.fill.method import FillMethod, MissingTableValue
 from yarrow.fill.pull import Pull, pull_both_ways, stretches
 from yarrow.fill.pull_boxes import is_large
 from yarrow.fill.pull_points import BendOnPipe, PullPoint, PullPoints
@@ -23,6 +23,8 @@ from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import MM_PER_INCH, Unit, convert, convert_length
 from yarrow.runs.model.wires import Break, PlannedPull, PlannedWires, Wires
+from yarrow.wording.distances import distance, distance_text
+from yarrow.wording.figures import trimmed_down, trimmed_up
 from yarrow.wording.lengths import LengthFormatter, angle
 from yarrow.wording.phrase import Phrase, Quantity, Value, count, in_turn
 
@@ -64,7 +66,12 @@ def plan_wires(
         breaks=tuple(_break(wires, point, words) for point in points.points),
         pull=_pull(wires, unit, pipe, vertices) if wires.conductors else None,
         duct_m=duct_metres(points.degrees) if wires.duct else None,
-        findings=(*findings, *(_duct_findings(length_m, points.degrees) if wires.duct else ())),
+        length_text=distance_text(float(length_m), unit),
+        duct_text=distance_text(duct_metres(points.degrees), unit) if wires.duct else "",
+        findings=(
+            *findings,
+            *(_duct_findings(length_m, points.degrees, unit) if wires.duct else ()),
+        ),
     )
 
 
@@ -77,14 +84,14 @@ def duct_metres(degrees_bent: float) -> float:
     return max(float(limits.metres - limits.less_per_quarter * degrees_bent / 90), 0.0)
 
 
-def _duct_findings(length_m: Fraction, degrees_bent: float) -> list[Finding]:
+def _duct_findings(length_m: Fraction, degrees_bent: float, unit: Unit) -> list[Finding]:
     most = duct_metres(degrees_bent)
     if length_m <= most:
         return []
     values: dict[str, Value] = {
         "degrees": angle(degrees_bent),
-        "most": Quantity(most, "m", f"{most:.0f}"),
-        "length": Quantity(float(length_m), "m", f"{float(length_m):.0f}"),
+        "most": distance(most, unit),
+        "length": distance(float(length_m), unit),
     }
     source = fill_limits().duct.source
     return [Finding(FindingCode.DUCT_TOO_LONG, values, path="wires.duct", source=source)]

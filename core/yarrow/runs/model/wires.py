@@ -73,7 +73,8 @@ class PlannedPull:
 class PlannedWires:
     """What a run says of its wire. ``fill`` is None where the rule set has no figure for it, which
     the findings tell; ``bends`` counts right angles (a double set counts as one); ``duct_m`` is how
-    long an outdoor duct with these bends may be between pull points (None: it is none)."""
+    long an outdoor duct with these bends may be between pull points (None: it is none), and the
+    texts tell both as the job's distances are told."""
 
     fill: FillResult | None
     bends: int
@@ -82,6 +83,8 @@ class PlannedWires:
     breaks: tuple[Break, ...]
     pull: PlannedPull | None
     duct_m: float | None
+    length_text: str
+    duct_text: str
     findings: tuple[Finding, ...]
 
     @property

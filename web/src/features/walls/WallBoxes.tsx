@@ -47,6 +47,7 @@ export function WallBoxes() {
       >
         Add a box
       </Button>
+      <span className="pl-2 text-sm text-soft">or tap the wall where it goes</span>
     </section>
   );
 }

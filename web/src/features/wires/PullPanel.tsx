@@ -31,9 +31,9 @@ export function PullPanel({ planned, wires }: { planned: Planned; wires: Wires }
       <p className="text-sm">
         {Math.round(points.degrees)}° of {Math.round(points.limit)}° between pull points
         {points.left > 0 ? `, ${Math.round(points.left)}° left.` : "."}
-        {planned.duct_m === null
-          ? ""
-          : ` ${planned.length_m.toFixed(1)} m of ${Math.round(planned.duct_m)} m for an outdoor duct.`}
+        {planned.duct_text
+          ? ` ${planned.length_text} of ${planned.duct_text} for an outdoor duct.`
+          : ""}
       </p>
       {breaks.map(({ text }) => (
         <p key={text} className="border-l-3 border-amber pl-2.5 text-sm">

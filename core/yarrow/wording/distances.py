@@ -1,9 +1,9 @@
-"""Distances on a site as they are read: metres, or feet where the site is told in inches."""
+"""Distances out of doors as they are read: metres, or feet where the job is told in inches."""
 
 from __future__ import annotations
 
-from yarrow.fill.method import trimmed
 from yarrow.measure.units import INCHES_PER_FOOT, Unit, convert_length
+from yarrow.wording.figures import trimmed
 from yarrow.wording.phrase import Quantity
 
 _FINE = 100.0
@@ -15,7 +15,7 @@ def distance_text(metres: float, unit: Unit) -> str:
 
     Args:
         metres: how far.
-        unit: of the site.
+        unit: of the job.
     """
     distance, name = metres, "m"
     if unit == "in":
@@ -28,7 +28,7 @@ def size_text(millimetres: float, unit: Unit) -> str:
 
     Args:
         millimetres: how much.
-        unit: of the site.
+        unit: of the job.
     """
     return f"{convert_length(millimetres, 'mm', unit):.0f} {unit}"
 
@@ -38,6 +38,6 @@ def distance(metres: float, unit: Unit) -> Quantity:
 
     Args:
         metres: how far.
-        unit: of the site.
+        unit: of the job.
     """
     return Quantity(metres, "m", distance_text(metres, unit))

@@ -1,0 +1,29 @@
+"""Figures in sentences: to so many places, and no zeros that say nothing."""
+
+from __future__ import annotations
+
+import math
+
+
+def trimmed(value: float, places: int) -> str:
+    """A figure to so many places, without zeros that say nothing.
+
+    Args: value, in whichever unit, and the places to keep of it.
+    """
+    return f"{value:.{places}f}".rstrip("0").rstrip(".") if places else f"{value:.0f}"
+
+
+def trimmed_up(value: float, places: int) -> str:
+    """The same, never less than it is: for what must suffice.
+
+    Args: value, in whichever unit, and the places to keep of it.
+    """
+    return trimmed(math.ceil(round(value * 10**places, 6)) / 10**places, places)
+
+
+def trimmed_down(value: float, places: int) -> str:
+    """The same, never more than it is: for what there is, and what must not be passed.
+
+    Args: value, in whichever unit, and the places to keep of it.
+    """
+    return trimmed(math.floor(round(value * 10**places, 6)) / 10**places, places)
