@@ -29,6 +29,7 @@ from benchmarks import (  # noqa: E402
     turning,
     walls,
     wires,
+    worst,
 )
 from benchmarks.row import Row  # noqa: E402
 from benchmarks.runs import TWELVE  # noqa: E402
@@ -47,6 +48,7 @@ def main() -> int:
     rows += walls.measure()
     rows += bench.measure()
     rows += ducts.measure()
+    rows += worst.measure()
     rows.append(page.script_size(ROOT / "web" / "dist"))
     port = free_port()
     gauge = ("127.0.0.1", free_port())

@@ -49,7 +49,7 @@ from yarrow.documents.stock_in_hand import (
     read_job_stock,
 )
 from yarrow.documents.wall_file import wall_document
-from yarrow.documents.wall_laying import lay_wall
+from yarrow.documents.wall_laying import read_framed_wall as _read_framed_wall
 from yarrow.documents.wall_runs import brought_up_to_date
 from yarrow.documents.wall_runs import runs_of_wall as runs_of_each_feed
 from yarrow.documents.wire_notation import read_wire_text
@@ -585,7 +585,7 @@ def read_framed_wall(document: object) -> None:
     Args: document, ``yarrow.wall/1``.
     Raises: DocumentError.
     """
-    lay_wall(document)
+    _read_framed_wall(document)
 
 
 def wall(document: Document, country: Country | None = None) -> Answer:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass, field
-from functools import cache
+from functools import cache, lru_cache
 from pathlib import Path
 from typing import Literal
 
@@ -170,19 +170,28 @@ def _reading_parts(text: str, size: float, bold: bool) -> list[tuple[str, float,
 
 def lines_of(text: str, size: float, width: float) -> list[str]:
     """A text broken into lines of a width."""
-    lines = [""]
+    lines: list[list[str]] = [[]]
+    gap, taken = text_width(" ", size), 0.0
     for word in text.split():
-        longer = f"{lines[-1]} {word}".strip()
-        if lines[-1] and text_width(longer, size) > width:
-            lines.append(word)
+        wide = text_width(word, size)
+        if lines[-1] and taken + gap + wide > width:
+            lines.append([word])
+            taken = wide
         else:
-            lines[-1] = longer
-    return lines
+            taken += gap + wide if lines[-1] else wide
+            lines[-1].append(word)
+    return [" ".join(words) for words in lines]
 
 
 def text_width(text: str, size: float, bold: bool = False) -> float:
     """The width of a text in the sheet's font."""
-    return float(pdfmetrics.stringWidth(text, font_name(bold), size))
+    return _width_of_one(text, bold) * size
+
+
+@lru_cache(maxsize=8192)
+def _width_of_one(text: str, bold: bool) -> float:
+    """At a size of 1: a sheet asks for the same words again and again."""
+    return float(pdfmetrics.stringWidth(text, font_name(bold), 1.0))
 
 
 @cache

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 
 from exports.drawing import Anchor, Drawing, Point, text_width
 
-_MOST_TRIED = 400_000
+_MOST_TRIED = 150_000
 """Places against lines: beyond that every word stands at its first place."""
 
 _OVER_WORD = 5

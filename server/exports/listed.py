@@ -57,8 +57,11 @@ def _size_of(line: ListedLine, size: float) -> float:
 
 
 def _fits(lines: Sequence[ListedLine], size: float, wide: float, tall: float) -> bool:
-    broken = sum(len(lines_of(line.text, _size_of(line, size), wide)) for line in lines)
-    titles = sum(line.title for line in lines)
     # A column may stay short by what a title and its first line take.
-    taken = broken * size * _LINE + titles * size + _COLUMNS * size * 2 * _LINE
-    return taken <= _COLUMNS * tall
+    left = _COLUMNS * (tall - size * 2 * _LINE)
+    for line in lines:
+        left -= len(lines_of(line.text, _size_of(line, size), wide)) * size * _LINE
+        left -= size * line.title
+        if left < 0:
+            return False
+    return True

@@ -11,7 +11,7 @@ from PIL import Image, ImageOps, UnidentifiedImageError
 
 from yarrow.documents.errors import DocumentError
 
-MOST_PIXELS = 40_000_000
+MOST_PIXELS = 36_000_000
 LONGEST_SIDE = 2400
 """Pixels: a plan is looked at, not measured, by its picture."""
 

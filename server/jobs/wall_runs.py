@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from typing import Any
 
 import yarrow
@@ -39,13 +40,13 @@ def _joins(feed: dict[str, Any]) -> tuple[str, str, str]:
     return feed.get("from", ""), feed.get("to", ""), feed.get("line", "")
 
 
-def follow_wall(wall: JobWall, member: Member) -> None:
+def follow_wall(wall: JobWall, member: Member, made: Mapping[str, dict[str, Any]]) -> None:
     """A run of the job for every feed of a wall: written where the wall changed it, with what was
     said of it beside that; put away where its feed is gone.
 
+    Args: made, the runs that its document makes, by their keys.
     Raises: DocumentError, where the job has no room for it.
     """
-    made = yarrow.runs_of_wall(wall.document)
     there = {run.key: run for run in wall.job.runs.select_for_update().filter(key__in=made)}
     for key, document in made.items():
         run = there.get(key)

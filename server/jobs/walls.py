@@ -57,8 +57,10 @@ class WallChanges(Changes[JobWall]):
         """With its runs. Raises: DocumentError."""
         yarrow.read_framed_wall(document)
         row.name = str(document.get("name", "")).strip() or UNNAMED
-        versions.write(row, member, keyed(row, document), restored_from)
-        follow_wall(row, member)
+        with_keys = keyed(row, document)
+        made = yarrow.runs_of_wall(with_keys)
+        versions.write(row, member, with_keys, restored_from)
+        follow_wall(row, member, made)
         return row
 
     def after_removing(self, row: JobWall) -> None:
@@ -67,7 +69,7 @@ class WallChanges(Changes[JobWall]):
 
     def after_bringing_back(self, row: JobWall, member: Member) -> None:
         """Its runs come back."""
-        follow_wall(row, member)
+        follow_wall(row, member, yarrow.runs_of_wall(row.document))
 
 
 WALLS = WallChanges()

@@ -12,9 +12,8 @@ import ezdxf
 from django.conf import settings
 from django.test import override_settings
 
-from core.tests.builders import end, offset, run, turn
-from core.tests.site.helpers import fibre, hole, site, trench
 from server.tests.people import DOCUMENT, CrewTest
+from server.tests.worst.families import FAMILIES, worst
 
 
 def endless(*_: Any, **__: Any) -> Any:
@@ -23,99 +22,71 @@ def endless(*_: Any, **__: Any) -> Any:
         count += 1
 
 
-def came_out(bends: int) -> dict[str, Any]:
-    made = [{"bend": bend, "angle": 87 - bend % 3, "as_is": True} for bend in range(bends)]
-    return {"format": "yarrow.bench/1", "units": "in", "made": made}
+# What they take is measured by the benchmark: here no machine is too slow.
+@override_settings(WORK_S=(60.0, 60.0))
+class _Answered(CrewTest):
+    """Every third of the list, so that they run beside each other."""
+
+    share: int
+
+    def answered(self) -> None:
+        for door, family, size in worst()[self.share :: 3]:
+            with self.subTest(door=door, family=family, size=size):
+                answer = self.send("post", f"/api/{door}", FAMILIES[door, family](size))
+                self.assertEqual(answer.status_code, 200, answer.content[:200])
+                self.assertLessEqual(len(answer.content), 1_000_000)
 
 
-SIDES = ("left", "out", "right", "in")
+class FirstThird(_Answered):
+    share = 0
+
+    def test_the_worst_that_is_accepted_is_answered_at_no_length(self) -> None:
+        self.assertGreaterEqual(len(worst()), 100)
+        self.assertEqual({door for door, *_ in worst()}, {door for door, _ in FAMILIES})
+        self.answered()
 
 
-def turns(count: int) -> dict[str, Any]:
-    return run(*(turn(24, SIDES[at % 4]) for at in range(count)), end(24))
+class SecondThird(_Answered):
+    share = 1
+
+    def test_the_worst_that_is_accepted_is_answered_at_no_length(self) -> None:
+        self.answered()
 
 
-def grid(side: int) -> dict[str, Any]:
-    lines = [
-        trench(
-            f"{way}{at}",
-            *([(at * 30, 0), (at * 30, 480)] if way else [(0, at * 30), (480, at * 30)]),
-        )
-        for way in (0, 1)
-        for at in range(side)
-    ]
-    return site([hole("A", 0, 0), hole("B", 480, 480)], lines, [fibre("A", "B")] * 100)
+class LastThird(_Answered):
+    share = 2
+
+    def test_the_worst_that_is_accepted_is_answered_at_no_length(self) -> None:
+        self.answered()
 
 
-def crowded_wall() -> dict[str, Any]:
-    boxes = [
-        {"name": f"B{at}", "stud": 3, "height": 10 + at * 0.8, "kind": "square"}
-        for at in range(100)
-    ]
-    feeds = [
-        {"from": f"B{at % 100}", "to": f"B{(at * 7 + 1) % 100}", "key": str(at)}
-        for at in range(199)
-        if at % 100 != (at * 7 + 1) % 100
-    ]
-    return {
-        "format": "yarrow.wall/1",
-        "units": "in",
-        "conduit": {"type": "emt", "size": "1/2"},
-        "bender": "hand-emt-1/2",
-        "length": 400,
-        "height": 140,
-        "studs": {},
-        "boxes": boxes,
-        "lines": [{"name": "a", "height": 110}, {"name": "b", "height": 120}],
-        "feeds": feeds,
-    }
-
-
-WORST: dict[str, tuple[str, Any]] = {
-    "bench of 30 turns, 15 read": (
-        "/api/bench",
-        {"document": turns(30), "came_out": came_out(15), "piece": None},
-    ),
-    "bench of 59 turns, all read": (
-        "/api/bench/fit",
-        {"document": turns(59), "came_out": came_out(59), "piece": None},
-    ),
-    "a trench of 20 km": (
-        "/api/site",
-        site(
-            [hole("A", -9000, 0), hole("B", 9000, 0)],
-            [trench("T", (-9000, 0), (9000, 0))],
-            [fibre("A", "B")] * 300,
-            rules={"most_straight_m": 10},
-        ),
-    ),
-    "a grid of trenches": ("/api/site", grid(17)),
-    "points close together": (
-        "/api/site",
-        site([], [trench("T", *((at * 0.01, (at % 2) * 0.01) for at in range(200)))] * 15),
-    ),
-    "pieces of 200 turns": ("/api/pieces", turns(200)),
-    "work of 200 turns": ("/api/work", turns(200)),
-    "orders of 200 turns": ("/api/handling", turns(200)),
-    "a plan of 1,000 offsets": (
-        "/api/plan",
-        run(*(offset(20 + 30 * at, 2) for at in range(999)), end(40000)),
-    ),
-    "a rack of many": ("/api/rack", {**turns(40), "rack": {"pipes": 30, "spacing": 3}}),
-    "a hundred boxes on one stud": ("/api/wall", crowded_wall()),
+OVER: dict[str, tuple[str, str, int, str]] = {
+    "a bench of 31 turns": ("bench", "turns, by hand, 50% made", 31, "at most 30 bends"),
+    "a bench of 31 turns, while typed": ("bench/fit", "turns, by hand, 50% made", 31, "30 bends"),
+    "a walk of 501 lines": ("plan", "offsets, by hand", 500, "walk"),
+    "101 things": ("plan", "blocks, by hand", 101, "at most 100 things"),
+    "pull points": ("site", "one trench, 1 cables", 31, "at most 300 pull points"),
+    "cables over pull points": ("site", "one trench, 75 cables", 20, "at most 50 over"),
+    "points": ("site", "close points", 16, "at most 3,000 points"),
 }
 
 
-class WorstRequests(CrewTest):
-    def test_every_one_is_answered_or_refused_in_words_and_at_no_length(self) -> None:
-        for name, (path, body) in WORST.items():
+class Refused(CrewTest):
+    def test_beyond_the_most_it_is_refused_in_words(self) -> None:
+        for name, (door, family, size, words) in OVER.items():
             with self.subTest(name):
-                answer = self.send("post", path, body)
-                self.assertIn(answer.status_code, (200, 413, 422))
-                self.assertLessEqual(len(answer.content), 1_000_000)
-                if answer.status_code != 200:
-                    self.assertTrue(answer.json()["message"])
+                answer = self.send("post", f"/api/{door}", FAMILIES[door, family](size))
+                self.assertEqual(answer.status_code, 422)
+                self.assertIn(words, f"{answer.json()}")
 
+    def test_a_run_of_too_many_bends_is_an_answer_that_says_so(self) -> None:
+        for door, size, code in (("plan", 76, "too-many-bends"), ("pieces", 76, "too-many-bends")):
+            body = FAMILIES[door, "offsets, by hand"](size)
+            found = self.send("post", f"/api/{door}", body).json()["findings"]
+            self.assertIn(code, [each["code"] for each in found])
+
+
+class WorstRequests(CrewTest):
     @override_settings(WORK_S=(0.2, 0.2))
     def test_work_without_an_end_is_ended_and_the_next_request_is_answered(self) -> None:
         with mock.patch("yarrow.plan", endless):

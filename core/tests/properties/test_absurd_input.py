@@ -47,7 +47,7 @@ READ: dict[str, dict[str, Any]] = {
     "something as small as dust": run(round_thing(40, "1/1000000"), end(60)),
     "something before the start": run(round_thing(-40, 2), ledge(-3, 2), end(60)),
     "a line past the end": run(offset(400, 4), turn(900), end(60)),
-    "a thousand turns": run(*[turn(40, SIDES[n % 4]) for n in range(999)], end(40)),
+    "five hundred lines": run(*[turn(40, SIDES[n % 4]) for n in range(499)], end(40)),
     "saddles on top of each other": run(*[saddle3(40, 3)] * 300, end(60)),
     "a hole behind its wall": run(hole(90, 2), wall(40), end(40)),
     "a kick with no leg": run(turn(40), kick(39, 500), end(40)),
@@ -77,7 +77,7 @@ READ: dict[str, dict[str, Any]] = {
 
 REFUSED: dict[str, tuple[dict[str, Any], str]] = {
     "an empty walk": ({**run(end(1)), "walk": []}, "walk"),
-    "a walk of a thousand and one": (run(*[turn(40)] * 1000, end(40)), "walk"),
+    "a walk of five hundred and one": (run(*[turn(40)] * 500, end(40)), "walk"),
     "too many things": (run(*[ledge(40, 2)] * 101, end(60)), "walk"),
     "an obstacle of no height": (run(block(40, 2, 0), end(60)), "walk[0].height"),
     "an obstacle inside the wall": (run(round_thing(40, 2, height=-1), end(60)), "walk[0].height"),
@@ -106,7 +106,7 @@ BLOCKED = run(*[turn((60, 20)[n % 2], ("left", "right")[n // 2 % 2]) for n in ra
 RACKS: dict[str, dict[str, Any]] = {
     "forty pipes of forty turns": racked(FORTY),
     "a degree a shot": racked(FORTY, corners="concentric", shot=1),
-    "a thousand turns": racked(READ["a thousand turns"], corners="concentric", shot=1),
+    "five hundred lines": racked(READ["five hundred lines"], corners="concentric", shot=1),
     "two thousand points": racked(READ["a path of two thousand points"]),
     "pipes a mile apart": racked(run(turn(40), end(40)), spacing=63_360),
     "pipes inside each other": racked(run(turn(40), end(40)), spacing="1/1000", between="air"),

@@ -20,7 +20,7 @@ from yarrow.bend_simulation.order import (
     tool_collides,
 )
 from yarrow.bend_simulation.piece import Piece
-from yarrow.benders.bender import Hook
+from yarrow.benders.bender import Bender, Hook
 from yarrow.benders.habits import habitual_hook, inner_orders, worked_together
 from yarrow.benders.placing import Beside, Placing, place
 from yarrow.catalog.stances import Place, Stance
@@ -46,6 +46,18 @@ _FLIP, _STANCE, _TURN, _BACKWARD = (
     Cost(**{item: 1}).weight for item in ("flips", "stances", "turns", "backward")
 )
 """What each costs once."""
+
+
+def may_be_made_apart(bender: Bender, bends: int, groups: int) -> bool:
+    """Whether an order is looked for in which bends that belong together are made apart: on a
+    machine, of a piece of few bends.
+
+    Args:
+        bender: that bends it.
+        bends: of the piece.
+        groups: of them that belong together.
+    """
+    return not bender.traits.centre_first and groups < bends <= _MOST_IN_ANY_ORDER
 
 
 @dataclass(frozen=True, slots=True)
@@ -192,9 +204,7 @@ class Search:
             better_than: what it has to cost less than.
         """
         bends = len(self.piece.pipe.bends)
-        if self.piece.bender.traits.centre_first or bends > _MOST_IN_ANY_ORDER:
-            return
-        if len(self.groups) == bends:
+        if not may_be_made_apart(self.piece.bender, bends, len(self.groups)):
             return
         single = Search(self.piece, self.hooks)
         single.groups = tuple((bend,) for bend in range(bends))

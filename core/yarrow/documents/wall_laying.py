@@ -19,6 +19,7 @@ from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.units import convert_length
 from yarrow.pieces.places import reach_of
 from yarrow.runs.layout.walk import pipe_of
+from yarrow.runs.model.run import RunSetup
 from yarrow.walls.checks import knockout_findings, wall_findings, without_a_knockout
 from yarrow.walls.choosing import chosen_ways
 from yarrow.walls.knockouts import Leavings
@@ -29,6 +30,10 @@ from yarrow.wording.lengths import LengthFormatter
 
 _KICK = 0.2
 """Tangent of half of a kick's angle that room is left for: a kick is gentler than 22 degrees."""
+
+
+Bent = str | dict[str, Any]
+"""A bender as a document says it: one of the catalogue by its name, or one's own numbers."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,8 +52,19 @@ class LaidWall:
     findings: tuple[Finding, ...]
 
 
-def lay_wall(document: object) -> LaidWall:
-    """A framed wall with the way of every feed.
+@dataclass(frozen=True, slots=True)
+class ReadWall:
+    """A wall as its document says it, before a feed has a way: its bender as it was said and as it
+    is, and what is drawn into its feeds by their numbers."""
+
+    wall: FramedWall
+    said_bender: Bent
+    setup: RunSetup
+    wires: Mapping[int, tuple[Conductor, ...]]
+
+
+def read_framed_wall(document: object) -> ReadWall:
+    """A framed wall as it is written, with all that it names looked up.
 
     Args: document, ``yarrow.wall/1``.
     Raises: DocumentError, as wall_document.
@@ -56,11 +72,22 @@ def lay_wall(document: object) -> LaidWall:
     shape = read_shape(document)
     bender = bender_of_wall(document)
     wall = read_wall(shape)
-    words = LengthFormatter(wall.unit, STEPS[wall.unit][USUAL_STEP[wall.unit]])
     setup = read_run(_run_of(wall, bender, "", _ANY, ())).setup
-    room = _bender_room(wall, setup.bender)
-    chosen = chosen_ways(wall, room, words)
     fed = [feed for feed in wall.feeds if feed.start.place != feed.end.place]
+    wires = {feed.number: _wires_of(wall, feed) for feed in fed if feed.wires.strip()}
+    return ReadWall(wall, bender, setup, wires)
+
+
+def lay_wall(document: object) -> LaidWall:
+    """A framed wall with the way of every feed.
+
+    Args: document, ``yarrow.wall/1``.
+    Raises: DocumentError, as wall_document.
+    """
+    read = read_framed_wall(document)
+    wall, setup = read.wall, read.setup
+    words = LengthFormatter(wall.unit, STEPS[wall.unit][USUAL_STEP[wall.unit]])
+    chosen = chosen_ways(wall, _bender_room(wall, setup.bender), words)
     found = (
         *wall_findings(wall, words),
         *knockout_findings(wall, chosen.knockouts, words),
@@ -69,18 +96,14 @@ def lay_wall(document: object) -> LaidWall:
     )
     return LaidWall(
         wall,
-        bender,
+        read.said_bender,
         -pipe_of(setup, None).begins,
         words,
-        {feed.number: _wires_of(wall, feed) for feed in fed if feed.wires.strip()},
+        read.wires,
         chosen.knockouts,
         chosen.routes,
         found,
     )
-
-
-Bent = str | dict[str, Any]
-"""A bender as a document says it: one of the catalogue by its name, or one's own numbers."""
 
 
 def bender_of_wall(document: object) -> Bent:

@@ -8,6 +8,7 @@ from fractions import Fraction
 from functools import lru_cache
 from itertools import pairwise
 
+from yarrow.bend_simulation.search import may_be_made_apart
 from yarrow.catalog.couplings import couplings
 from yarrow.catalog.fittings import fittings
 from yarrow.catalog.reading import toml
@@ -40,8 +41,11 @@ MOST_PIECES = 200
 MOST_MORE = 6
 """Joints more than the fewest that are tried where a piece can't be bent as it is parted."""
 
-_MOST_ORDERS = 400
+_MOST_ORDERS = 250
 """Of a run, so that it is answered within seconds."""
+
+_BEND_BY_BEND = 120
+"""What a piece takes of that whose bends of one line may be made apart."""
 
 Middles = tuple[float, ...]
 """The middles of a run's joints, in order, on the run before it is bent."""
@@ -55,17 +59,19 @@ class OrdersLookedFor:
     left: int = _MOST_ORDERS
     by_habit: set[tuple[float, float]] = field(default_factory=set)
 
-    def looks_at(self, span: tuple[float, float], lines: int) -> bool:
+    def looks_at(self, span: tuple[float, float], lines: int, *, bend_by_bend: bool) -> bool:
         """Whether one more piece's order is looked for; counts it.
 
         Args:
             span: the piece, between the middles of its joints in the run's unit.
             lines: of the walk that its bends are of.
+            bend_by_bend: whether bends of one line may be made apart, which takes longer.
         """
         if self.left <= 0:
             self.by_habit.add(span)
             return False
-        self.left -= 4 ** min(max(lines - 2, 0), 4)
+        each = 4 ** min(max(lines - 2, 0), 4)
+        self.left -= max(each, _BEND_BY_BEND) if bend_by_bend else each
         return True
 
 
@@ -216,7 +222,9 @@ class Parting:
     def _planned(self, begins: float, ends: float) -> Plan:
         inside = self._inside(begins, ends)
         owners = _whole_ones(self.parted.layout, self.parted.pipe, inside)
-        looked = self.work.looks_at((begins, ends), len({line for line, _ in owners}))
+        lines = len({line for line, _ in owners})
+        apart = may_be_made_apart(self.parted.run.bender, len(owners), lines)
+        looked = self.work.looks_at((begins, ends), lines, bend_by_bend=apart)
         vertices = self.vertices(begins, ends)
         return _plan_of(self._run(inside), vertices, owners, by_habit=not looked)
 

@@ -12,7 +12,7 @@ from yarrow.bend_simulation.orders import as_given, orders
 from yarrow.bend_simulation.picture import Seen, centreline, pencil_line, tool_shapes
 from yarrow.bend_simulation.solids import Top, top
 from yarrow.benders.bender import Hook
-from yarrow.benders.drawn.shapes import ToolShape
+from yarrow.benders.drawn.shapes import Point, ToolShape
 from yarrow.catalog.stances import Place
 from yarrow.findings.finding import Finding, errors_of, gravest_first
 from yarrow.geometry.pipe import StraightPipe
@@ -262,7 +262,9 @@ def _handled_bends(
         table = top(piece.bender, stance, unit)
         tail = after.tail.points(1)
         pencil = pencil_line((seen.place(tail[0]), seen.place(tail[-1])), line, hook, half)
-        shapes = tool_shapes(piece.bender, stance, each.placing.reference, unit)
+        tool = seen.tool(tool_shapes(piece.bender, stance, each.placing.reference, unit))
+        if pencil and made:
+            tool = (*tool, pencil)
         handled.append(
             BendHandling(
                 bend=each.bend,
@@ -277,7 +279,7 @@ def _handled_bends(
                 before=_drawn(replace(seen, angle=0.0).pipe(before)),
                 after=_drawn(seen.pipe(after)),
                 bands=tuple(map(_drawn, seen.bands(after))),
-                tool=(*seen.tool(shapes), *((pencil,) if pencil and made else ())),
+                tool=tuple(shape.moved(_as_fine) for shape in tool),
                 wall=_drawn(on_wall(centreline(after), layout, pipe, each.bend, hook)),
                 floor=-(bend.radius + high) if stance.in_air else -high - half,
                 drop=drop,
@@ -287,6 +289,10 @@ def _handled_bends(
         )
         made.append(each.bend)
     return tuple(handled)
+
+
+def _as_fine(point: Point) -> Point:
+    return round(point[0], 2), round(point[1], 2)
 
 
 def _drawn(points: Sequence[Vector]) -> tuple[Vector, ...]:

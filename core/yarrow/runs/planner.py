@@ -98,16 +98,19 @@ def resolve_run(survey: Survey) -> Resolution:
     return Resolution(survey, closed.run, chosen.choices, closed.solved, findings, lengths)
 
 
-def plan_resolved(resolution: Resolution, *, by_habit: bool = False) -> Plan:
+def plan_resolved(
+    resolution: Resolution, *, by_habit: bool = False, most_bends: int = MOST_BENDS
+) -> Plan:
     """The plan of a run that has bends to everything.
 
     Args:
         resolution: the run, and how it came by its bends.
         by_habit: no order of its bends is looked for.
+        most_bends: that it may have.
     Source:
         docs/geometry.md.
     """
-    straight = straighten(resolution)
+    straight = straighten(resolution, most_bends)
     if isinstance(straight, Disorder):
         return UnbuildablePlan(resolution, straight.layout, None, None, straight.findings)
     placed = place(resolution, straight, by_habit=by_habit)
@@ -148,14 +151,16 @@ def plan_path(
     laid = replace(run, path=path, corners=owners)
     lengths = LengthFormatter(run.unit, run.round_to)
     resolution = Resolution(Survey(laid, ()), laid, (), (), (), lengths)
-    return plan_resolved(resolution, by_habit=by_habit)
+    # Bends in shots are many, and their pipe's own most has been looked at.
+    return plan_resolved(resolution, by_habit=by_habit, most_bends=len(vertices))
 
 
-def straighten(resolution: Resolution) -> StraightenedRun | Disorder:
+def straighten(resolution: Resolution, most_bends: int = MOST_BENDS) -> StraightenedRun | Disorder:
     """A run's pipe before any bend, with what there is to say of the run as it was written.
 
     Args:
         resolution: the run, and how it came by its bends.
+        most_bends: that it may have.
     """
     run, lengths = resolution.run, resolution.lengths
     layout = lay_out(run)
@@ -179,8 +184,8 @@ def straighten(resolution: Resolution) -> StraightenedRun | Disorder:
     except GeometryError as error:
         path = "walk" if layout.lines else f"path[{error.index}]"
         return Disorder(layout, (*findings, Finding(FindingCode(error.code), path=path)))
-    if len(pipe.bends) > MOST_BENDS:
-        values = {"bends": count(len(pipe.bends)), "most": count(MOST_BENDS)}
+    if len(pipe.bends) > most_bends:
+        values = {"bends": count(len(pipe.bends)), "most": count(most_bends)}
         path = "walk" if layout.lines else "path"
         too_many = Finding(FindingCode.TOO_MANY_BENDS, values, path=path)
         return Disorder(layout, (*findings, too_many))

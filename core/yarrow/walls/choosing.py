@@ -32,9 +32,10 @@ choice than the first."""
 _OPTIONS = 80
 """Ways of one feed that are looked at, at most."""
 
-_ROUTES, _FEWEST_ROUTES = 3000, 8
-"""Ways of all feeds that are worked out, at most, and of one at the least: of very many feeds those
-that are wanted most."""
+_ROUTES, _OF_STUDS, _FEWEST_ROUTES = 2400, 40, 8
+"""Ways of all feeds that are worked out, at most, on a wall of so many studs (fewer on a longer
+one, whose ways go through more), and of one at the least: of very many feeds those that are wanted
+most."""
 
 _WORK = 1500
 """Pairs of ways that are held against each other in one wall, at most: then the best so far is
@@ -180,7 +181,8 @@ class _WaySearch:
                 for (one, by_one), (other, by_other) in product(*ends):
                     wanted.append((by_one + by_other + _LINE * line, on_line, (one, other)))
             wanted.sort(key=lambda each: each[0])
-            most = max(_ROUTES // len(self.feeds), _FEWEST_ROUTES)
+            share = _ROUTES * _OF_STUDS / max(len(self.wall.studs.each), _OF_STUDS)
+            most = max(int(share / len(self.feeds)), _FEWEST_ROUTES)
             found = [
                 self._option(on_line, leaves, rather_not)
                 for rather_not, on_line, leaves in wanted[:most]

@@ -300,11 +300,12 @@ def _joints(
             free.append(min(max((bay[0] + bay[1]) / 2, low), high))
     if not free:
         return ()
+    longest = each.longest + _HAIR
     taken = [free[0]]
-    while taken[-1] != free[-1]:
-        following = free[free.index(taken[-1]) + 1 :]
-        slid = [at for at in following if abs(at - taken[-1]) <= each.longest + _HAIR]
-        taken.append(slid[-1] if slid else following[0])
+    for at, following in pairwise([*free[1:], free[-1]]):
+        # The last that a piece reaches, and the next where it reaches none.
+        if at == free[-1] or abs(following - taken[-1]) > longest:
+            taken.append(at)
     return tuple(taken)
 
 

@@ -98,8 +98,10 @@ def stretch(wall: FramedWall, line: HoleLine, begins: float, ends: float) -> Bor
 
     def slid(bay: int, step: int) -> float:
         if step > 0:
-            return longest_slid(clear[bay:], thick[bay:], studs)
-        return longest_slid(clear[bay::-1], thick[:bay][::-1], studs)
+            far = bay + studs
+            return longest_slid(clear[bay : far + 1], thick[bay:far], studs)
+        far = max(bay - studs, 0)
+        return longest_slid(clear[far : bay + 1][::-1], thick[far:bay][::-1], studs)
 
     last = len(members)
     if not last:

@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
+import csv
 from collections.abc import Callable, Mapping
+from pathlib import Path
 from typing import Any, Final
 
 from core.tests.builders import (
@@ -152,7 +154,9 @@ def _wired(size: int) -> Body:
 
 
 def _rack(pipes: int, corners: str = "same") -> Sized:
-    return lambda size: run(*_turns(size), rack={"count": pipes, "spacing": 3, "corners": corners})
+    return lambda size: run(
+        *_turns(size), rack={"count": pipes, "side": "right", "spacing": 3, "corners": corners}
+    )
 
 
 def _grid(size: int) -> Body:
@@ -331,7 +335,7 @@ def _own_bender(size: int) -> Body:
 
 
 def _typed(word: str) -> Sized:
-    return lambda size: {"text": (word * size)[:400], "units": "in"}
+    return lambda size: {"text": (word * size)[:200], "units": "in"}
 
 
 def _families() -> dict[tuple[str, str], Sized]:
@@ -383,3 +387,11 @@ def _families() -> dict[tuple[str, str], Sized]:
 
 FAMILIES: Final[Mapping[tuple[str, str], Sized]] = _families()
 """By the door's address under ``/api/`` and the family's name: a body of a size."""
+
+_WORST: Final = Path(__file__).parent / "worst.tsv"
+
+
+def worst() -> list[tuple[str, str, int]]:
+    """Doors, families and sizes as the search found them, worst first."""
+    with _WORST.open(encoding="utf-8", newline="") as lines:
+        return [(row[0], row[1], int(row[2])) for row in csv.reader(lines, delimiter="\t")]

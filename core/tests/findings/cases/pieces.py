@@ -39,7 +39,7 @@ CASES: dict[str, Case] = {
         "",
         None,
         (),
-        "7",
+        "9",
         "",
         None,
     ),
