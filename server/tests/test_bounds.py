@@ -118,7 +118,7 @@ class OutAndIn(CrewTest):
         self.assertEqual(len(tern.get("/api/benders").json()), 1)
 
     def test_a_document_is_no_longer_than_goes_out_and_in(self) -> None:
-        line = {"kind": "round", "at": "1", "across": "1 5/8", "label": "x" * 60}
+        line = {"kind": "offset", "rise": "1 5/8", "toward": "left", "label": "x" * 60}
         walk = [{**line, "at": str(60 * n)} for n in range(1, 200)]
         run = changed(walk=[*walk, {"kind": "end", "at": "12100"}])
         self.assertGreater(len(json.dumps(run)), Run.most_bytes)

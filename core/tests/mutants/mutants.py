@@ -313,7 +313,7 @@ MUTANTS: tuple[Mutant, ...] = (
         _FILL,
     ),
     Mutant(
-        "fill/method.py",
+        "wording/figures.py",
         "math.ceil(round(value * 10**places, 6))",
         "math.floor(round(value * 10**places, 6))",
         _FILL,

@@ -258,7 +258,7 @@ class Refusals(unittest.TestCase):
         self.assertIn("walk[1].where", refused(run(wall(40), box("start", 2), end(80))))
 
     def test_more_than_any_pipe_ever_met(self) -> None:
-        self.assertIn("200", refused(run(*[round_thing(40, 1)] * 201, end(80))))
+        self.assertIn("100", refused(run(*[round_thing(40, 1)] * 101, end(80))))
 
     def test_something_inside_the_wall_is_asked_about(self) -> None:
         finding = found(planned(round_thing(50, 2, "in"), end(100)), "into-the-surface")
