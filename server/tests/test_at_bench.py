@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
+from jobs.models import Run
 from server.tests.people import DOCUMENT, CrewTest
 
 BENT = {
@@ -58,6 +59,12 @@ class AtTheBench(CrewTest):
             [each["name"] for each in self.send("get", f"{path}600").json()], ["Short"]
         )
         self.assertEqual(self.send("get", f"{path}400").json(), [])
+        # What is bent already is made.
+        stage = f"/api/runs/{Run.objects.get(name='Short').id}/stage"
+        for said, offered in (("ready", ["Short"]), ("bent", []), ("fitted", [])):
+            self.send("put", stage, {"stage": said})
+            found = self.send("get", f"{path}600").json()
+            self.assertEqual([each["name"] for each in found], offered, said)
         self.assertEqual(self.send("get", f"{path}-1").status_code, 422)
 
     def test_what_cannot_be_read_is_refused_and_changes_nothing(self) -> None:

@@ -10,10 +10,13 @@ from ezdxf.filemanagement import new
 from PIL import Image
 
 import yarrow
+from exports.drawing import Stroke, Text
 from exports.job_archive import Archive
+from exports.page import LARGE_PAPERS, Heading
+from exports.site_sheet import compose_site_sheet
 from jobs.models import JobSite, SitePicture
 from jobs.redrawn import MOST_BYTES, redrawn
-from jobs.sites import create_site
+from jobs.sites import MOST_PICTURES, create_site
 from server.tests.people import CrewTest, a_picture, packed
 
 GROUNDS: dict[str, Any] = {
@@ -98,6 +101,49 @@ class Ducts(CrewTest):
         self.assertEqual(self.send("post", path, sent).json(), kept.json())
         self.assertEqual(SitePicture.objects.count(), 1)
 
+    def test_a_picture_stands_upright_as_the_phone_showed_it(self) -> None:
+        turned = Image.Exif()
+        turned[0x0112] = 6  # held upright: its right side is up
+        path = f"/api/sites/{self.site.id}/picture"
+        kept = self.send("post", path, a_picture((400, 300), "JPEG", exif=turned)).json()
+        self.assertEqual((kept["width"], kept["height"]), (300, 400))
+
+    def test_of_many_pictures_the_one_that_lies_there_and_the_newest_are_kept(self) -> None:
+        path = f"/api/sites/{self.site.id}/picture"
+        kept = [self.send("post", path, a_picture((40 + n, 30))).json() for n in range(3)]
+        plan = {"picture": kept[0]["key"], "from": [0, 0], "to": [40, 0], "apart": 20}
+        self.assertEqual(self.save({**GROUNDS, "plan": plan}).status_code, 200)
+        for n in range(3, MOST_PICTURES + 2):
+            kept.append(self.send("post", path, a_picture((40 + n, 30))).json())
+        there = list(SitePicture.objects.order_by("id").values_list("key", flat=True))
+        self.assertEqual(len(there), MOST_PICTURES)
+        newest = [each["key"] for each in kept[1 - MOST_PICTURES :]]
+        self.assertEqual(there, [kept[0]["key"], *newest])
+
+    def test_the_scale_that_is_printed_is_that_of_the_plan(self) -> None:
+        site, plan = yarrow.site_values(GROUNDS)
+        heading = Heading("Works", "Grounds", "")
+        first = compose_site_sheet(site, plan, heading, LARGE_PAPERS["a4"])[0]
+        (printed,) = (
+            item.text
+            for item in first.items
+            if isinstance(item, Text) and "about 1 : " in item.text
+        )
+        long, _, scale = printed.partition(" m, about 1 : ")
+        # The pump house and the kiosk stand 260 m apart: the stretches between them, on paper.
+        way = sum(
+            abs(item.points[-1][0] - item.points[0][0])
+            for item in first.items
+            if isinstance(item, Stroke) and item.width >= 0.7 and not item.closed
+        )
+        self.assertAlmostEqual(float(scale), 260_000 / way, delta=1)
+        bar = [
+            abs(item.points[-1][0] - item.points[0][0])
+            for item in first.items
+            if isinstance(item, Stroke) and item.width == 0.3 and len(item.points) == 2
+        ]
+        self.assertTrue(any(abs(each - 1000 * int(long) / float(scale)) < 0.1 for each in bar))
+
     def test_what_is_no_picture_or_too_large_is_refused(self) -> None:
         path = f"/api/sites/{self.site.id}/picture"
         whole = a_picture()
@@ -142,6 +188,14 @@ class Ducts(CrewTest):
         read = self.send("post", "/api/site/dxf", {"dxf": stream.getvalue()}).json()
         lines = sorted(trench["line"] for trench in read["trenches"])
         self.assertEqual(lines, [[[0, 0], [5, 0]], [[0, 9], [4, 9], [4, 12]]])
+        # The same in inches: 200 are 5.08 m.
+        drawing = new("R2010")
+        drawing.header["$INSUNITS"] = 1
+        drawing.modelspace().add_line((0, 0), (200, 0))
+        stream = io.StringIO()
+        drawing.write(stream)
+        read = self.send("post", "/api/site/dxf", {"dxf": stream.getvalue()}).json()
+        self.assertEqual([trench["line"] for trench in read["trenches"]], [[[0, 0], [5.08, 0]]])
         empty = io.StringIO()
         new("R2010").write(empty)
         for text in ("", "0\nEOF", out[:300], empty.getvalue(), out.replace("YARROW", "OTHER")[:9]):

@@ -36,6 +36,15 @@ def met(
     return {strike.what: strike for strike in found}
 
 
+class Reach(unittest.TestCase):
+    def test_a_heel_is_measured_from_the_groove_that_the_pipe_lies_in(self) -> None:
+        # The groove's bottom is half a pipe beyond the centreline; 100 mm of heel below that.
+        bender = read_run(run(turn(40), end(30))).setup.bender
+        usual = stances("hand").usual
+        heel = bars(bender, replace(usual, heel_mm=100), "in")["heel"]
+        self.assertAlmostEqual(heel.far, RADIUS + DIAMETER / 2 + 100 / 25.4)
+
+
 class Handle(unittest.TestCase):
     """A U: the second 90 is in the pipe, its leg stands up ahead of the hook at the first."""
 

@@ -97,6 +97,13 @@ class Springback(unittest.TestCase):
         self.assertAlmostEqual(plan.working[0].bend_to, 92)
         self.assertIn("to 92°", text_of(plan.steps[1].do))
 
+    def test_a_scale_that_shows_too_much_is_read_so_much_further(self) -> None:
+        # A 90 is bent to 92, which that scale shows as 93.5; a clean 45 to 46, shown as 47.5.
+        knocked = own(springback=[{"commanded": 92, "kept": 90}], scale_offset=1.5)
+        for angle, shown in ((90, 93.5), (45, 47.5)):
+            plan = planned(turn(30, angle=angle), end(30), bender=knocked)
+            self.assertAlmostEqual(plan.working[0].bend_to, shown)
+
     def test_points_that_contradict_each_other_are_refused(self) -> None:
         for points in ([(88, 90)], [(93, 90), (92, 91)], [(93, 90), (94, 90)]):
             shapes = [{"commanded": a, "kept": b} for a, b in points]

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import unittest
 from dataclasses import replace
 
@@ -62,6 +63,17 @@ class Sides(unittest.TestCase):
         self.assertFalse(only.fits)
         self.assertAlmostEqual(only.room, 0.5)
         self.assertAlmostEqual(only.short_after, only.need - 0.5)
+
+    def test_the_hook_lies_over_a_bend_of_15_degrees_and_no_more(self) -> None:
+        # 2.4 of straight are wanted and 1.8 are there: within the hook's play of 0.08 x 0.7 a pipe
+        # that leaves the straight on a radius of 4 goes on for sqrt(2 x 4 x 0.056) = 0.67.
+        for degrees, fits in ((15, True), (16, False)):
+            first = math.radians(degrees)
+            ahead = 4 * math.tan(first / 2) + 1.8 + 4
+            x, y = 20 + ahead * math.cos(first), ahead * math.sin(first)
+            on = (x - 30 * math.sin(first), y + 30 * math.cos(first))
+            _, second = self.placed((0, 0), (20, 0), (x, y), on, hook="start")
+            self.assertEqual(second.fits, fits, degrees)
 
     def test_a_bend_that_is_not_made_yet_is_not_in_the_way(self) -> None:
         # 0.9 of straight between the arcs: the first is made while all behind it is straight, the

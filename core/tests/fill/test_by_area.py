@@ -47,6 +47,11 @@ class WorkedByHand(unittest.TestCase):
         self.assertEqual(long.most, (9,))
         self.assertIn("24 in", finding_in(long, "not-a-nipple").text)
         self.assertEqual(by_area(wire(9, "12"), nipple=True).heat.percent, 100)
+        # 24 in are 609.6 mm, of conduit in inches and of one in millimetres.
+        for conduit in ({"kind": "emt"}, {"kind": "steel", "size": "20"}):
+            for length, longer in ((609, False), (610, True)):
+                checked = by_area(wire(1, "12"), nipple=True, units="mm", length=length, **conduit)
+                self.assertEqual("not-a-nipple" in codes_in(checked), longer, conduit)
 
     def test_an_oval_counts_by_its_larger_side(self) -> None:
         oval = by_area({"count": 1, "width": "0.43", "height": 0.2}, size="3/4")

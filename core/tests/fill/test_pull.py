@@ -37,6 +37,17 @@ class Equations(unittest.TestCase):
         bend = Stretch(0, 0.1, 0, degrees=90, radius=0.5, bend=0)
         self.assertAlmostEqual(tension_after(75, bend, 1.5, 0.5), 164.5 + 0.075, delta=0.05)
 
+    def test_the_easier_end_is_by_the_greatest_tension_and_not_by_the_last(self) -> None:
+        # 100 m level, a quarter turn, 10 m down; 1 N a metre at 0.35. From the start 35 N, times
+        # e^(0.35 pi/2) = 60.7 behind the bend, and 50.7 at the end. From the end 10 N up, 17.3
+        # behind the bend, and 52.3 at the end: more at last, but never 60.7.
+        turn = Stretch(100, 100, 0, degrees=90, radius=1, bend=0)
+        down = [Stretch(0, 100, 0), turn, Stretch(100, 110, -1)]
+        pull = pull_both_ways(down, 1.0, 0.35, None, 1e9)
+        self.assertAlmostEqual(pull.ways[0].tension, 50.65, delta=0.01)
+        self.assertAlmostEqual(pull.ways[1].tension, 52.33, delta=0.01)
+        self.assertEqual(pull.easier.feed, "end")
+
     def test_the_steep_end_is_the_one_to_feed_in_at(self) -> None:
         # Bends near the start: fed in there, they multiply little.
         run = (

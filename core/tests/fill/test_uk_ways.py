@@ -177,6 +177,9 @@ class FromCircuits(unittest.TestCase):
         self.assertEqual(lit.count, 5)
         # Line, neutral, and one of the two travellers at a time.
         self.assertEqual(lit.heat.carrying, 3)
+        # Of three travellers two.
+        odd = by_area(size="2", circuits=[self.circuit("lighting", travellers=3)])
+        self.assertEqual((odd.count, odd.heat.carrying), (6, 4))
 
     def test_listed_conductors_come_first_then_circuits(self) -> None:
         both = by_area(wire(2, "10"), size="2", circuits=[self.circuit("radial")])

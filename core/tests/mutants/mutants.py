@@ -23,6 +23,7 @@ _SITE = ("site",)
 _PIECES = ("pieces", "findings")
 _STOCK = ("stock",)
 _BENCH = ("bench",)
+_WALLS = ("walls",)
 
 MUTANTS: tuple[Mutant, ...] = (
     # lengths, units, rounding
@@ -389,5 +390,72 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant("stock/bars.py", "half = bisect_right(sizes, room // 2)", "half = 0", _STOCK),
     Mutant("bench/readings/height.py", "other.angle) < STUB_FROM", "other.angle) < 180", _BENCH),
     Mutant("documents/site_file.py", "points * len(shape", "0 * len(shape", _SITE),
+    # what a stranger put in: each had no test that noticed it
+    Mutant("benders/bender.py", "+ self.scale_offset", "+ 2 * self.scale_offset", ("benders",)),
+    Mutant("benders/placing.py", "> _MILD + _SAME", ">= _MILD", ("benders",)),
+    Mutant("walls/studs.py", "low >= self.head + self.header", "low >= self.head", _WALLS),
+    Mutant(
+        "documents/wall_laying.py",
+        "subtract(first, way.folded[1])",
+        "subtract(way.folded[1], first)",
+        _WALLS,
+    ),
+    Mutant(
+        "documents/wall_laying.py",
+        "subtract(last, way.folded[-2])",
+        "subtract(way.folded[-2], last)",
+        _WALLS,
+    ),
+    Mutant(
+        "walls/sliding.py", "far = max(bay - studs, 0)", "far = max(bay - studs + 1, 0)", _WALLS
+    ),
+    Mutant(
+        "site/planned.py",
+        "max(names, key=lambda size: duct_sizes()[size].inside_mm)",
+        "max(names)",
+        _SITE,
+    ),
+    Mutant(
+        "site/pulls.py",
+        "one.rises[1 if came_forth else 0]",
+        "one.rises[0 if came_forth else 1]",
+        _SITE,
+    ),
+    Mutant("site/quantities.py", "figures.duct_m) - 1, 0)", "figures.duct_m), 0)", _SITE),
+    Mutant("fill/circuits.py", "-(-circuit.travellers // 2)", "(circuit.travellers // 2)", _FILL),
+    Mutant("fill/area.py", '(1 if self.unit == "in" else float(MM_PER_INCH))', "1", _FILL),
+    Mutant("fill/pull.py", "round(way.most_tension, 9)", "round(way.tension, 9)", _FILL),
+    Mutant(
+        "features/turn.py",
+        "return -pipe.inside_short_of_vertex",
+        "return pipe.inside_short_of_vertex",
+        _BENDS,
+    ),
+    Mutant(
+        "features/end.py",
+        "Following(face, self.lay(leg, pipe).begins)",
+        "Following(face, face)",
+        _BENDS,
+    ),
+    Mutant(
+        "obstacles/ledge.py",
+        "rise >= first.height + first.clearance",
+        "rise >= first.height",
+        _BENDS,
+    ),
+    Mutant(
+        "bend_simulation/solids.py",
+        "groove = bender.radius + bender.diameter / 2",
+        "groove = bender.radius",
+        _TOOLS,
+    ),
+    Mutant("documents/job_stock.py", "each.count * pipes", "each.count", _STOCK),
+    Mutant(
+        "runs/planner.py",
+        "if len(pipe.bends) > most_bends",
+        "if len(pipe.bends) >= most_bends",
+        ("findings",),
+    ),
+    Mutant("pieces/pieces.py", "bends > MOST_BENDS_TURNED", "bends >= MOST_BENDS_TURNED", _PIECES),
 )
 """Close on a hundred of them, of the kind that slipped through once."""

@@ -175,6 +175,14 @@ class Together(unittest.TestCase):
         self.assertEqual(len(plan.bends), 2)
         self.assertAlmostEqual(plan.path[-1][2], 3.5)
 
+    def test_a_ledge_under_the_air_over_the_first_thing_is_no_way_over_both(self) -> None:
+        # 2 and an inch of air over it are 3: on a ledge of 2 1/2 the pipe would come too near.
+        low, high = (
+            planned(round_thing(40, 2, clearance=1), ledge(46, height), end(120))
+            for height in ("2 1/2", 3)
+        )
+        self.assertEqual([choice(plan, 1).together_with for plan in (low, high)], [None, 0])
+
     def test_a_person_can_have_one_each(self) -> None:
         plan = planned(
             round_thing(40, 2, pick="saddle3 45"), round_thing(56, 2, pick="saddle3 45"), end(110)
@@ -256,6 +264,15 @@ class Refusals(unittest.TestCase):
         self.assertIn("walk[0].height", refused(run(block(40, 3, -1), end(80))))
         self.assertIn("walk[0].clearance", refused(run(block(40, 3, 2, clearance=-1), end(80))))
         self.assertIn("walk[1].where", refused(run(wall(40), box("start", 2), end(80))))
+
+    def test_what_an_end_s_allowance_takes_is_no_room_for_bends(self) -> None:
+        def left(beyond: int) -> float:
+            room = taken(planned(round_thing(40, 2), end(70, allowance=beyond)), 0).after
+            assert room is not None
+            return room
+
+        self.assertAlmostEqual(left(-2), left(0) - 2)
+        self.assertAlmostEqual(left(1), left(0) + 1)
 
     def test_more_than_any_pipe_ever_met(self) -> None:
         self.assertIn("100", refused(run(*[round_thing(40, 1)] * 101, end(80))))

@@ -72,6 +72,20 @@ def _on_arc(start: Vector, vertex: Vector, stop: Vector, radius: float, part: fl
     return _toward(centre, _between(start, stop, part), radius)
 
 
+class MeasuredTo(unittest.TestCase):
+    def test_a_90_to_its_inside_is_one_to_its_back_a_diameter_further_on(self) -> None:
+        inside = planned(turn(40, of="inside"), end(60))
+        back = planned(turn(40 + DIAMETER, of="back"), end(60))
+        self.assertEqual(inside.path, back.path)
+        # The inside's face is at 40: half a pipe behind it runs the centreline of the next leg.
+        self.assertAlmostEqual(inside.path[1][0], 40 + DIAMETER / 2)
+
+    def test_a_60_to_its_inside(self) -> None:
+        # The inside faces meet half a diameter times the tangent of 30 short of the vertex.
+        plan = planned(turn(40, of="inside", angle=60), end(60))
+        self.assertAlmostEqual(plan.path[1][0], 40 + DIAMETER / 2 * math.tan(math.radians(30)))
+
+
 class Saddles(unittest.TestCase):
     @settings(deadline=None)
     @given(st.floats(0.5, 5), st.floats(0, 1), st.sampled_from([30, 45, 60, 90]), st.floats(40, 60))

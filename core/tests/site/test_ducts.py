@@ -182,6 +182,27 @@ class Pulling(unittest.TestCase):
             tension *= quarter**2
         self.assertAlmostEqual(answer["cables"][0]["tension_n"], tension / quarter**2, places=6)
 
+    def test_a_building_on_the_way_is_gone_up_into_and_down_again(self) -> None:
+        # From a hand hole 50 m level, up 450 mm at the building, half a turn, down, 50 m level.
+        places = [hole("A", 0, 0), building("M", 50, 0), hole("B", 100, 0)]
+        lines = [trench("T", (0, 0), (50, 0)), trench("U", (50, 0), (100, 0))]
+        cable = fibre("A", "B", mass=0.3)
+        weight, quarter = 0.3 * 9.81, math.exp(0.35 * math.pi / 2)
+        level = weight * 0.35 * 50
+        up = (level * quarter + weight * 0.45) * quarter**2
+        tension = (up - weight * 0.45) * quarter + level
+        answer = yarrow.site(site(places, lines, [cable]))
+        self.assertAlmostEqual(answer["cables"][0]["tension_n"], tension, places=6)
+
+    def test_a_duct_keeps_the_largest_size_on_its_way_and_is_joined_every_6_m(self) -> None:
+        lines = [trench("T", (0, 0), (50, 0), duct="50"), trench("U", (50, 0), (100, 0))]
+        answer = yarrow.site(site(PLACES, lines, [fibre("A", "B")]))
+        ducts = answer["stretches"][0]["ducts"]
+        self.assertEqual([duct["size"] for duct in ducts], ["100", "100"])
+        # 100 m are 17 lengths of 6 m, with 16 couplings between them, in each of two.
+        amounts = {each["what"]: each["amount"] for each in answer["quantities"]}
+        self.assertEqual(amounts["couplings 100"], 2 * 16)
+
     def test_a_cable_that_presses_too_hard_on_a_bend_is_told(self) -> None:
         # 2,600 N are borne; over a radius of 200 mm that is up to 13,000 N a metre.
         ends = [hole("A", 0, 0), hole("B", 60, 60)]

@@ -84,6 +84,22 @@ class AfterCutting(unittest.TestCase):
         (found,) = stock_of_taken(((run["name"], taken_by_run(run, "in")) for run in runs), "in")
         return found
 
+    def test_a_rack_takes_for_each_of_its_pipes(self) -> None:
+        run = {
+            "format": "yarrow.run/1",
+            "units": "in",
+            "conduit": EMT,
+            "bender": "hand-emt-1/2",
+            "walk": [{"kind": "end", "at": 150}],
+        }
+        one = taken_by_run(run, "in")
+        three = taken_by_run({**run, "rack": {"count": 3, "side": "right", "spacing": 3}}, "in")
+        assert one is not None
+        assert three is not None
+        self.assertTrue(one["materials"])
+        thrice = {what: 3 * count for what, count in one["materials"].items()}
+        self.assertEqual(three["materials"], thrice)
+
     def test_an_offcut_is_gone_and_what_is_left_lies_there(self) -> None:
         stock = in_hand(offcut(40, name="by the door"), offcut(30, count=2), offcut(8))
         answer = cut_of_job(self.wanted(39, 85), stock)

@@ -102,6 +102,15 @@ class Worked(unittest.TestCase):
         cut = yarrow.pieces(only["run"])["pieces"][0]["plan"]["cut_length"]
         self.assertAlmostEqual(cut, 24 + 56.75 - 34.625 - OPEN / 2 - 5 * (2 - math.pi / 2))
 
+    def test_a_connector_takes_the_pipe_in_beyond_the_box_s_face_at_both_ends(self) -> None:
+        # Plastic goes 0.65 into its socket: both first bends are that much further from the end.
+        plastic = {"conduit": {"type": "pvc40", "size": "1/2"}, "bender": "heat-form-us"}
+        (only,) = yarrow.wall(wall(feed("A", "B"), **plastic))["feeds"]
+        faces, pipe = only["path"], only["run"]["path"]
+        for end, inner in ((0, 1), (-1, -2)):
+            straight = abs(faces[inner][2] - faces[end][2])
+            self.assertAlmostEqual(abs(pipe[inner][2] - pipe[end][2]), straight + 0.65)
+
     def test_both_ends_of_boxes_that_are_alike_are_alike(self) -> None:
         boxes = [box("A", 3), box("B", 6, side="left")]
         (only,) = yarrow.wall(wall(feed("A", "B"), boxes=boxes))["feeds"]
@@ -387,6 +396,15 @@ class Openings(unittest.TestCase):
         # The frame's inner studs end under the header: only its outer ones are bored.
         beside = [hole["along"] for hole in high["holes"] if hole["stud"] == 0]
         self.assertEqual(beside, [57.75, 82.25])
+
+    def test_a_line_through_a_door_s_header_is_told(self) -> None:
+        # Clear up to 66, and 6 of header over that.
+        door = {"name": "Door", "begins": 60, "width": 20, "head": 66, "header": 6}
+        boxes = [box("A", 3), box("C", 9, height=48)]
+        for height, told in ((70, True), ("71 7/8", True), (73, False)):
+            lines = {"lines": [{"name": "low", "height": height}], "height": 120}
+            answer = yarrow.wall(wall(feed("A", "C"), openings=[door], boxes=boxes, **lines))
+            self.assertEqual("through-an-opening" in codes(answer), told, height)
 
     def test_a_box_beside_a_frame(self) -> None:
         door = {"name": "Door", "begins": 60, "width": 32}

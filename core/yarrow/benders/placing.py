@@ -115,7 +115,7 @@ def place(
 def _hook_over(bender: Bender, mild: PipeBend) -> float:
     """How far the hook may lie over a mild bend beside it, as at a box: until that has left the
     straight by the hook's play, x² / 2R."""
-    if mild.angle > _MILD:
+    if mild.angle > _MILD + _SAME:
         return 0.0
     within_play = math.sqrt(2 * mild.radius * _HOOK_PLAY * bender.diameter)
     return min(within_play, mild.arc_end - mild.arc_start)

@@ -96,9 +96,9 @@ class Pulls:
         sweeps that meet in it."""
         (came, came_forth), (goes, goes_forth) = before, after
         one, other = self._stretches[came], self._stretches[goes]
-        rises = one.rises[1 if came_forth else 0] or other.rises[0 if goes_forth else 1]
         degrees = _UP_AND_DOWN
-        if not rises:
+        # Both come to the same place: into a building either goes up.
+        if not one.rises[1 if came_forth else 0]:
             arriving = one.line if came_forth else one.line[::-1]
             leaving = other.line if goes_forth else other.line[::-1]
             if min(len(arriving), len(leaving)) < 2:
