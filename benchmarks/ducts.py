@@ -44,7 +44,7 @@ def measure() -> list[Row]:
     ]
     for size in _SIZES:
         grown = grounds(size, size * _BUILDINGS // _STRETCHES)
-        number = len(yarrow.site(grown)["stretches"])
+        number = len(planned_site(read_site(grown)).parted.stretches)
         rows.append(Row(f"… of {number} stretches", f"{_taken(grown, _planned):.0f} ms"))
     return rows
 

@@ -31,7 +31,7 @@ from exports.page import (
     findings_height,
 )
 from yarrow.site.site import DuctSite, PlanPoint
-from yarrow.site.site_plan import SitePlan, SiteStretch
+from yarrow.site.site_plan import SiteCable, SitePlan, SiteStretch
 from yarrow.wording.wording import Wording
 
 _LABEL = 3.3
@@ -185,7 +185,9 @@ def _schedule_lines(plan: SitePlan, wording: Wording) -> Iterator[ListedLine]:
         for lies in stretch.lies:
             yield ListedLine(wording.text(lies), beside=True)
         for duct in stretch.ducts:
-            inside = "; ".join(wording.text(cable) for cable in duct.cables)
+            inside = "; ".join(
+                _cables(plan.cables[of], count, wording) for of, count in duct.cables
+            )
             yield ListedLine(f"{duct.label}: {inside or wording.text(duct.kind)}")
         yield ListedLine(wording.text(stretch.cut), beside=True)
         by_item = {seen.item: f"{seen.by}, {seen.at[:10]}" for seen in stretch.seen}
@@ -200,11 +202,14 @@ def _schedule_lines(plan: SitePlan, wording: Wording) -> Iterator[ListedLine]:
         yield ListedLine(wording.text(way.told))
     yield ListedLine("Cables", title=True)
     for cable in plan.cables:
-        yield ListedLine(
-            f"{cable.count} {wording.text(cable.kind)}, {cable.name}: {cable.length_text}"
-        )
+        yield ListedLine(f"{_cables(cable, cable.count, wording)}: {cable.length_text}")
         if cable.pull:
             yield ListedLine(wording.text(cable.pull), beside=True)
     yield ListedLine("What it takes", title=True)
     for each in plan.quantities:
         yield ListedLine(f"{wording.text(each.what)}: {each.text}")
+
+
+def _cables(cable: SiteCable, count: int, wording: Wording) -> str:
+    """So many of a need's cables: ``12 fibre, Hall – Kiosk``."""
+    return f"{count} {wording.text(cable.kind)}, {cable.name}"

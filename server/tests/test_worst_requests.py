@@ -65,8 +65,9 @@ OVER: dict[str, tuple[str, str, int, str]] = {
     "a bench of 31 turns, while typed": ("bench/fit", "turns, by hand, 50% made", 31, "30 bends"),
     "a walk of 501 lines": ("plan", "offsets, by hand", 500, "walk"),
     "101 things": ("plan", "blocks, by hand", 101, "at most 100 things"),
-    "pull points": ("site", "one trench, 1 cables", 31, "at most 300 pull points"),
-    "cables over pull points": ("site", "one trench, 75 cables", 20, "at most 50 over"),
+    "pull points": ("site", "one trench, 1 cables", 41, "at most 400 pull points"),
+    "cables over pull points": ("site", "one trench, 300 cables", 20, "at most 150 over"),
+    "ducts and cables of a site": ("site", "one trench, 75 cables", 39, "part the site in two"),
     "points": ("site", "close points", 16, "at most 3,000 points"),
 }
 

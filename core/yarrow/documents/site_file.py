@@ -12,7 +12,7 @@ from yarrow.documents.schema import reader
 from yarrow.measure.units import Unit, convert_length
 from yarrow.site.graph import is_installed
 from yarrow.site.network import TooDense, length_m
-from yarrow.site.planned import planned_site
+from yarrow.site.planned import PlannedSite, planned_site
 from yarrow.site.site import (
     CableKind,
     CableNeed,
@@ -29,11 +29,18 @@ from yarrow.site.written import written_site
 
 _MOST_POINTS = 3000
 
-_MOST_PULL_POINTS = 300
+_MOST_PULL_POINTS = 400
 """Of a site: an answer tells of the stretches between all of them."""
 
-_MOST_PULLS = 10_000
+_MOST_PULLS = 30_000
 """Pull points that cables pass, over all of them: more than a site of a hundred buildings has."""
+
+_MOST_TOLD = 32_000
+"""Of stretches, each of which is told at some length, their ducts and the cables that pass in them:
+an answer of a megabyte. A site of a hundred buildings has two thirds of it."""
+
+_OF_A_STRETCH, _OF_A_DUCT = 30, 8
+"""What each takes of that; a cable that passes takes one."""
 
 
 def site_document(document: object) -> SitePlan:
@@ -64,9 +71,18 @@ def plan_of_site(site: DuctSite) -> SitePlan:
     if not is_installed():
         raise DocumentError("", "the extra yarrow[site], which looks for ways")
     try:
-        return written_site(planned_site(site))
+        planned = planned_site(site)
     except TooDense:
         raise DocumentError("trenches", "trenches that lie on one another less often") from None
+    if _told_of(planned) > _MOST_TOLD:
+        raise DocumentError("trenches", "fewer stretches, ducts and cables: part the site in two")
+    return written_site(planned)
+
+
+def _told_of(planned: PlannedSite) -> int:
+    ducts = sum(len(laid) for laid in planned.ducts)
+    passing = sum(len(way) for cable in planned.cables for way in cable.ways)
+    return len(planned.ducts) * _OF_A_STRETCH + ducts * _OF_A_DUCT + passing
 
 
 def read_site(document: object) -> DuctSite:

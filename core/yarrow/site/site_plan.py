@@ -29,15 +29,16 @@ class SiteStop:
 
 @dataclass(frozen=True, slots=True)
 class SiteDuct:
-    """A duct of a stretch: what its label says, what it is for, what lies in it and how full it is
-    of what its rule allows; which inner ducts are drawn into it."""
+    """A duct of a stretch: what its label says, what it is for, how full it is of what its rule
+    allows; which inner ducts are drawn into it. ``cables`` lie in it: of which of the site's, and
+    how many."""
 
     number: int
     size: str
     label: str
     kind: Phrase
     power: bool
-    cables: tuple[Phrase, ...]
+    cables: tuple[tuple[int, int], ...]
     used: float
     used_text: str
     inner_text: str

@@ -6,7 +6,7 @@ from collections.abc import Iterable, Sequence
 
 from yarrow.catalog.ducts import duct_figures, duct_sizes
 from yarrow.findings.finding import gravest_first
-from yarrow.site.checks import cable_phrase, kind_phrase, site_findings, stretch_name
+from yarrow.site.checks import kind_phrase, site_findings, stretch_name
 from yarrow.site.ducts import LaidDuct
 from yarrow.site.planned import PlannedSite
 from yarrow.site.quantities import cable_metres, quantities_of
@@ -161,7 +161,7 @@ def _site_stretch(
             for trench, metres in stretch.trenches
         ),
         ducts=tuple(
-            _site_duct(planned, name, duct, at, len(laid), planned.inner[number])
+            _site_duct(name, duct, at, len(laid), planned.inner[number])
             for at, duct in enumerate(laid, 1)
         ),
         ducts_text=f"{len(laid)} × {planned.sizes[number]}",
@@ -182,16 +182,14 @@ def _cut_phrase(planned: PlannedSite, dark: Sequence[int]) -> Phrase:
     return Phrase("site/cut/some" if len(dark) > 1 else "site/cut/one", {"places": names})
 
 
-def _site_duct(
-    planned: PlannedSite, name: str, duct: LaidDuct, at: int, of: int, inner: str
-) -> SiteDuct:
+def _site_duct(name: str, duct: LaidDuct, at: int, of: int, inner: str) -> SiteDuct:
     return SiteDuct(
         number=at,
         size=duct.size,
         label=f"{name} · {at} of {of} · {duct.size}",
         kind=kind_phrase(duct.kind) if duct.kind else Phrase("site/kind/spare"),
         power=duct.power,
-        cables=tuple(cable_phrase(planned, each.need, each.count) for each in duct.cables),
+        cables=tuple((each.need, each.count) for each in duct.cables),
         used=duct.used,
         used_text=f"{trimmed(duct.used * 100, 0)} %" if duct.cables else "",
         inner_text=f"{duct.inner} × {inner}" if duct.inner else "",

@@ -6333,12 +6333,16 @@ export interface components {
         };
         /**
          * SiteDuct
-         * @description A duct of a stretch: what its label says, what it is for, what lies in it and how full it is
-         *     of what its rule allows; which inner ducts are drawn into it.
+         * @description A duct of a stretch: what its label says, what it is for, how full it is of what its rule
+         *     allows; which inner ducts are drawn into it. ``cables`` lie in it: of which of the site's, and
+         *     how many.
          */
         SiteDuct: {
             /** Cables */
-            cables: string[];
+            cables: [
+                number,
+                number
+            ][];
             /** Inner Text */
             inner_text: string;
             /** Kind */

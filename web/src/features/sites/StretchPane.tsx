@@ -2,6 +2,7 @@
 // ticked before it is filled in.
 import type { SitePlan, SiteStretch } from "@/api/sites";
 import { SectionDrawing } from "@/drawing/site/SectionDrawing";
+import { cablesOf } from "@/model/cablesOf";
 import { setTick } from "@/model/sites";
 import { Checkbox } from "@/ui/Checkbox";
 import { classes } from "@/ui/classes";
@@ -63,7 +64,7 @@ export function StretchPane({ plan, stretch, editing, most, member }: Props) {
                 ) : null}
                 {duct.cables.length > 0 ? (
                   <>
-                    {duct.cables.join("; ")}
+                    {cablesOf(plan, duct).join("; ")}
                     <span className="text-soft">, {duct.used_text} of what goes in</span>
                   </>
                 ) : (
