@@ -97,7 +97,7 @@ def on_the_page(
     """A reading that is typed, from its keys to what becomes of the piece; and how many readings of
     a gauge that speaks twenty times a second are drawn."""
     bender = SimulatedBender(1)
-    instrument = Gauge(bender)
+    instrument = Gauge(bender, "482913")
     browser = Browser()
     server = socket.create_server(gauge)
     for work in (instrument.run, lambda: instrument.accept(server)):
@@ -108,7 +108,9 @@ def on_the_page(
         browser.see("[data-bench][data-current=true]")
         browser.press("Done. Next mark")
         browser.press("Gauge", "[role=radio]")
-        browser.see("[data-live-angle]")
+        browser.write("gauge.code", instrument.code)
+        browser.press("Pair it")
+        browser.see("[data-gauge=instrument] [data-live-angle]")
         bender.press("bending")
         shown = browser.driver.execute_async_script(_COUNT, _WATCHED_S)
         bender.press("nothing")

@@ -20,7 +20,7 @@ from yarrow.site.planned import planned_site
 _LIMIT_MS = 300
 _BUILDINGS = 60
 _STRETCHES = 400
-_SIZES = (50, 200, 800)
+_SIZES = (50, 100, 200)
 _PAGE_MS = 100
 _PRESSES = 60
 _WARM_UP = 10
