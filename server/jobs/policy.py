@@ -34,7 +34,8 @@ def removed_runs_for(member: Member) -> QuerySet[Run]:
 
 def all_runs_for(member: Member) -> QuerySet[Run]:
     """The runs of a member's crew, also those that were removed."""
-    return Run.objects.filter(job__crew_id=member.crew_id)
+    runs = Run.objects.filter(job__crew_id=member.crew_id)
+    return runs.select_related("updated_by", "job", "wall")
 
 
 def boxes_for(member: Member) -> QuerySet[SiteBox]:

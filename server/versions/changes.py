@@ -24,6 +24,10 @@ class Changes(ABC, Generic[Row]):
     def every(self, member: Member) -> QuerySet[Row]:
         """Those that a member may see, removed or not."""
 
+    def there(self, member: Member) -> QuerySet[Row]:
+        """Those of them that were not removed."""
+        return self.every(member).filter(removed_at=None)
+
     def removed(self, member: Member) -> QuerySet[Row]:
         """Those that a member may bring back."""
         return self.every(member).exclude(removed_at=None)
@@ -57,7 +61,7 @@ class Changes(ABC, Generic[Row]):
         Raises: DoesNotExist; DocumentError; VersionConflict, where it has moved on: nothing
         changes.
         """
-        row: Row = versions.locked(self._there(member), row_id)
+        row: Row = versions.locked(self.there(member), row_id)
         if versions.is_saved_already(row, member, document, base_version):
             return row
         versions.check_version(row, base_version, document)
@@ -70,7 +74,7 @@ class Changes(ABC, Generic[Row]):
 
         Raises: as save; also DoesNotExist where there is no such version.
         """
-        row: Row = versions.locked(self._there(member), row_id)
+        row: Row = versions.locked(self.there(member), row_id)
         versions.check_version(row, base_version, {})
         revision = row.revisions.get(version=version)
         return self.write(row, member, revision.document, restored_from=version)
@@ -78,7 +82,7 @@ class Changes(ABC, Generic[Row]):
     @transaction.atomic
     def remove(self, member: Member, row_id: int) -> None:
         """Put it away. Its revisions stay. Raises: DoesNotExist."""
-        row = self._there(member).select_for_update(of=("self",)).get(id=row_id)
+        row = self.there(member).select_for_update(of=("self",)).get(id=row_id)
         versions.remove(row)
         self.after_removing(row)
 
@@ -90,6 +94,3 @@ class Changes(ABC, Generic[Row]):
         versions.bring_back(row)
         self.after_bringing_back(row, member)
         return row
-
-    def _there(self, member: Member) -> QuerySet[Row]:
-        return self.every(member).filter(removed_at=None)

@@ -13,7 +13,8 @@ from api.box_shapes import JobBoxDetail, JobBoxSave, JobBoxSummary
 from api.documents import SiteBoxDocument
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
-from api.shapes import Id, Nothing, Restore, RevisionSummary, Version, revision_page
+from api.saved import SavedKind, add_history, add_put_away
+from api.shapes import Id
 from jobs import services
 from jobs.models import Job, SiteBox
 from jobs.policy import boxes_for, jobs_for
@@ -69,59 +70,6 @@ def save_box(request: MemberRequest, job_id: Path[Id], body: JobBoxSave) -> JobB
     return _box_detail(box.job, box.name, box)
 
 
-@router.delete("/jobs/{job_id}/box", response={200: Nothing, **REFUSALS}, operation_id="remove_box")
-def remove_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -> Nothing:
-    """Forget what is told of a box; runs go on naming it."""
-    services.BOXES.remove(request.user, services.box_id(request.user, job_id, name))
-    return Nothing()
-
-
-@router.post(
-    "/jobs/{job_id}/box/bring-back",
-    response={200: JobBoxDetail, **REFUSALS},
-    operation_id="bring_back_box",
-)
-def bring_back_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -> JobBoxDetail:
-    """Bring back what was told of a box."""
-    box = services.BOXES.bring_back(request.user, services.box_id(request.user, job_id, name))
-    return _box_detail(box.job, box.name, box)
-
-
-@router.get(
-    "/jobs/{job_id}/box/revisions",
-    response={200: list[RevisionSummary], **REFUSALS},
-    operation_id="list_box_revisions",
-)
-def list_revisions(
-    request: MemberRequest,
-    job_id: Path[Id],
-    name: Query[BoxName],
-    before: Query[Version | None] = None,
-) -> list[RevisionSummary]:
-    """A page of a box's history, newest first: the newest, or those before a version."""
-    box = boxes_for(request.user).get(job_id=job_id, key=box_key(name))
-    return revision_page(box.revisions.all(), before)
-
-
-@router.post(
-    "/jobs/{job_id}/box/revisions/{version}/restore",
-    response={200: JobBoxDetail, 409: ConflictProblem, **REFUSALS},
-    operation_id="restore_box",
-)
-def restore_box(
-    request: MemberRequest,
-    job_id: Path[Id],
-    version: Path[Version],
-    name: Query[BoxName],
-    body: Restore,
-) -> JobBoxDetail:
-    """Bring an earlier revision of a box back, as the next version."""
-    box = services.BOXES.restore(
-        request.user, services.box_id(request.user, job_id, name), version, body.base_version
-    )
-    return _box_detail(box.job, box.name, box)
-
-
 @router.post(
     "/jobs/{job_id}/box/check",
     response={200: SiteBoxResult, **REFUSALS},
@@ -166,3 +114,17 @@ def _box_summary(
         told=box is not None,
         passes=result.passes,
     )
+
+
+_KIND = SavedKind(
+    "box",
+    "a box",
+    "/jobs/{job_id}/box",
+    {"job_id": Path[Id], "name": Query[BoxName]},
+    services.box_id,
+    services.BOXES,
+    JobBoxDetail,
+    lambda box: _box_detail(box.job, box.name, box),
+)
+add_put_away(router, _KIND)
+add_history(router, _KIND)

@@ -28,7 +28,8 @@ from api.run_shapes import (
     run_detail,
     run_summary,
 )
-from api.shapes import Id, Nothing, Restore, RevisionSummary, Version, revision_page
+from api.saved import SavedKind, add_saved_routes, by_number
+from api.shapes import Id, Version
 from exports.drawing import Drawing
 from exports.dxf import plan_dxf
 from exports.page import PAPERS
@@ -49,22 +50,6 @@ router = Router(tags=["runs"])
 StraightMm = Annotated[float, Field(ge=0, le=100_000)]
 PieceNumber = Annotated[int, Field(ge=0, le=200)]
 What = Literal["run", "rack", "wires"]
-
-
-@router.get("/runs/{run_id}", response={200: RunDetail, **REFUSALS}, operation_id="get_run")
-def get_run(request: MemberRequest, run_id: Path[Id]) -> RunDetail:
-    """A run with its document."""
-    return run_detail(_run_of(request, run_id))
-
-
-@router.put(
-    "/runs/{run_id}",
-    response={200: RunDetail, 409: ConflictProblem, **REFUSALS},
-    operation_id="save_run",
-)
-def save_run(request: MemberRequest, run_id: Path[Id], body: RunSave) -> RunDetail:
-    """Save the next version; 409 with both documents where someone else was faster."""
-    return run_detail(services.RUNS.save(request.user, run_id, body.document, body.base_version))
 
 
 @router.get(
@@ -128,36 +113,6 @@ def set_stage(request: MemberRequest, run_id: Path[Id], body: StageBody) -> RunD
     return run_detail(services.set_stage(request.user, run_id, body.stage))
 
 
-@router.delete("/runs/{run_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_run")
-def remove_run(request: MemberRequest, run_id: Path[Id]) -> Nothing:
-    """Put a run away; it can be brought back."""
-    services.RUNS.remove(request.user, run_id)
-    return Nothing()
-
-
-@router.post(
-    "/runs/{run_id}/bring-back",
-    response={200: RunDetail, **REFUSALS},
-    operation_id="bring_back_run",
-)
-def bring_back_run(request: MemberRequest, run_id: Path[Id]) -> RunDetail:
-    """Bring back a run that was put away."""
-    return run_detail(services.RUNS.bring_back(request.user, run_id))
-
-
-@router.get(
-    "/runs/{run_id}/revisions",
-    response={200: list[RevisionSummary], **REFUSALS},
-    operation_id="list_revisions",
-)
-def list_revisions(
-    request: MemberRequest, run_id: Path[Id], before: Query[Version | None] = None
-) -> list[RevisionSummary]:
-    """A page of a run's history, newest first: the newest, or those before a version."""
-    run = runs_for(request.user).get(id=run_id)
-    return revision_page(revisions_for(request.user).filter(run=run), before)
-
-
 @router.get(
     "/runs/{run_id}/revisions/{version}",
     response={200: RevisionDetail, **REFUSALS},
@@ -170,18 +125,6 @@ def get_revision(
     revisions: Any = revisions_for(request.user).select_related("saved_by")
     revision: Revision = revisions.get(run_id=run_id, version=version)
     return revision_detail(revision)
-
-
-@router.post(
-    "/runs/{run_id}/revisions/{version}/restore",
-    response={200: RunDetail, 409: ConflictProblem, **REFUSALS},
-    operation_id="restore_revision",
-)
-def restore_revision(
-    request: MemberRequest, run_id: Path[Id], version: Path[Version], body: Restore
-) -> RunDetail:
-    """Bring an earlier revision back, as the next version."""
-    return run_detail(services.RUNS.restore(request.user, run_id, version, body.base_version))
 
 
 @router.get(
@@ -276,7 +219,7 @@ def get_drawing_dxf(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
 
 
 def _run_of(request: MemberRequest, run_id: int) -> Run:
-    found: Run = runs_for(request.user).select_related("updated_by", "job", "wall").get(id=run_id)
+    found: Run = runs_for(request.user).get(id=run_id)
     return found
 
 
@@ -326,3 +269,18 @@ def _shown(run: Run, piece: int) -> ShownPiece:
     shown = pieces[number - 1]
     steps = (*shown.before, *shown.plan.steps, *shown.after)
     return ShownPiece(replace(shown.plan, steps=steps), number, len(pieces))
+
+
+add_saved_routes(
+    router,
+    SavedKind(
+        "run",
+        "a run",
+        "/runs/{run_id}",
+        *by_number("run"),
+        services.RUNS,
+        RunDetail,
+        run_detail,
+        RunSave,
+    ),
+)

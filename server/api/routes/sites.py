@@ -13,9 +13,10 @@ import yarrow
 from api.documents import DuctsDocument
 from api.limits import FILES
 from api.papers import LargePaper, as_file, file_name, heading_of, one_page
-from api.problems import REFUSALS, ConflictProblem
+from api.problems import REFUSALS
 from api.request import MemberRequest
-from api.shapes import Body, Id, Nothing, Restore, RevisionSummary, Version, revision_page
+from api.saved import SavedKind, add_saved_routes, by_number
+from api.shapes import Body, Id, Version
 from exports.drawing import Drawing
 from exports.page import LARGE_PAPERS
 from exports.pdf import sheet_pdf
@@ -83,65 +84,6 @@ def create_site(
 ) -> tuple[int, SiteDetail]:
     """New ducts between buildings."""
     return 201, _site_detail(services.create_site(request.user, job_id, document))
-
-
-@router.get("/sites/{site_id}", response={200: SiteDetail, **REFUSALS}, operation_id="get_site")
-def get_site(request: MemberRequest, site_id: Path[Id]) -> SiteDetail:
-    """A site as it stands."""
-    return _site_detail(sites_for(request.user).get(id=site_id))
-
-
-@router.put(
-    "/sites/{site_id}",
-    response={200: SiteDetail, 409: ConflictProblem, **REFUSALS},
-    operation_id="save_site",
-)
-def save_site(request: MemberRequest, site_id: Path[Id], body: SiteSave) -> SiteDetail:
-    """Another version of a site."""
-    return _site_detail(
-        services.SITES.save(request.user, site_id, body.document, body.base_version)
-    )
-
-
-@router.delete("/sites/{site_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_site")
-def remove_site(request: MemberRequest, site_id: Path[Id]) -> Nothing:
-    """Put a site away; it can be brought back."""
-    services.SITES.remove(request.user, site_id)
-    return Nothing()
-
-
-@router.post(
-    "/sites/{site_id}/bring-back",
-    response={200: SiteDetail, **REFUSALS},
-    operation_id="bring_back_site",
-)
-def bring_back_site(request: MemberRequest, site_id: Path[Id]) -> SiteDetail:
-    """Bring back a site that was put away."""
-    return _site_detail(services.SITES.bring_back(request.user, site_id))
-
-
-@router.get(
-    "/sites/{site_id}/revisions",
-    response={200: list[RevisionSummary], **REFUSALS},
-    operation_id="list_site_revisions",
-)
-def list_revisions(
-    request: MemberRequest, site_id: Path[Id], before: Query[Version | None] = None
-) -> list[RevisionSummary]:
-    """A page of a site's history, newest first: the newest, or those before a version."""
-    return revision_page(sites_for(request.user).get(id=site_id).revisions.all(), before)
-
-
-@router.post(
-    "/sites/{site_id}/revisions/{version}/restore",
-    response={200: SiteDetail, 409: ConflictProblem, **REFUSALS},
-    operation_id="restore_site",
-)
-def restore_site(
-    request: MemberRequest, site_id: Path[Id], version: Path[Version], body: Restore
-) -> SiteDetail:
-    """Bring an earlier revision of a site back, as the next version."""
-    return _site_detail(services.SITES.restore(request.user, site_id, version, body.base_version))
 
 
 @router.post(
@@ -274,3 +216,18 @@ def _site_detail(site: JobSite) -> SiteDetail:
         job_name=site.job.name,
         document=site.document,
     )
+
+
+add_saved_routes(
+    router,
+    SavedKind(
+        "site",
+        "a site",
+        "/sites/{site_id}",
+        *by_number("site"),
+        services.SITES,
+        SiteDetail,
+        _site_detail,
+        SiteSave,
+    ),
+)

@@ -7,14 +7,15 @@ import io
 
 from django.http import HttpResponse
 from django.utils.text import slugify
-from ninja import Path, Query, Router
+from ninja import Path, Router
 
 import yarrow
 from api.answers import answered
 from api.limits import FILES
 from api.problems import REFUSALS, ConflictProblem, Problem
 from api.request import MemberRequest
-from api.shapes import Id, Restore, RevisionSummary, Version, revision_page
+from api.saved import SavedKind, add_history
+from api.shapes import Id
 from api.stock_shapes import (
     CutNow,
     CutsOfJob,
@@ -58,33 +59,6 @@ def save_stock(request: MemberRequest, job_id: Path[Id], body: JobStockSave) -> 
 def cut_now(request: MemberRequest, job_id: Path[Id], body: CutNow) -> JobStockDetail:
     """The cut list was cut: offcuts that it took are gone, what is worth keeping lies there."""
     stock = services.cut_now(request.user, job_id, body.document, body.base_version, body.seconds)
-    return stock_detail(stock.job, stock)
-
-
-@router.get(
-    "/jobs/{job_id}/stock/revisions",
-    response={200: list[RevisionSummary], **REFUSALS},
-    operation_id="list_stock_revisions",
-)
-def list_revisions(
-    request: MemberRequest, job_id: Path[Id], before: Query[Version | None] = None
-) -> list[RevisionSummary]:
-    """A page of a stock's history, newest first: the newest, or those before a version."""
-    return revision_page(stocks_for(request.user).get(job_id=job_id).revisions.all(), before)
-
-
-@router.post(
-    "/jobs/{job_id}/stock/revisions/{version}/restore",
-    response={200: JobStockDetail, 409: ConflictProblem, **REFUSALS},
-    operation_id="restore_stock",
-)
-def restore_stock(
-    request: MemberRequest, job_id: Path[Id], version: Path[Version], body: Restore
-) -> JobStockDetail:
-    """Bring an earlier revision of a stock back, as the next version."""
-    stock = services.STOCKS.restore(
-        request.user, services.stock_id(request.user, job_id), version, body.base_version
-    )
     return stock_detail(stock.job, stock)
 
 
@@ -152,3 +126,18 @@ def get_job_materials(request: MemberRequest, job_id: Path[Id]) -> HttpResponse:
     answer = HttpResponse(out.getvalue(), content_type="text/csv")
     answer["Content-Disposition"] = f'attachment; filename="{slugify(job.name)}-materials.csv"'
     return answer
+
+
+add_history(
+    router,
+    SavedKind(
+        "stock",
+        "a stock",
+        "/jobs/{job_id}/stock",
+        {"job_id": Path[Id]},
+        services.stock_id,
+        services.STOCKS,
+        JobStockDetail,
+        lambda stock: stock_detail(stock.job, stock),
+    ),
+)

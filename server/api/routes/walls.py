@@ -9,9 +9,10 @@ from ninja import Path, Query, Router, Schema
 import yarrow
 from api.documents import WallDocument
 from api.papers import Paper, as_file, file_name, heading_of, one_page
-from api.problems import REFUSALS, ConflictProblem
+from api.problems import REFUSALS
 from api.request import MemberRequest
-from api.shapes import Body, Id, Nothing, Restore, RevisionSummary, Version, revision_page
+from api.saved import SavedKind, add_saved_routes, by_number
+from api.shapes import Body, Id, Version
 from exports.drawing import Drawing
 from exports.page import PAPERS
 from exports.pdf import sheet_pdf
@@ -73,24 +74,6 @@ def create_wall(
     return 201, _wall_detail(services.create_wall(request.user, job_id, document))
 
 
-@router.get("/walls/{wall_id}", response={200: WallDetail, **REFUSALS}, operation_id="get_wall")
-def get_wall(request: MemberRequest, wall_id: Path[Id]) -> WallDetail:
-    """A wall as it stands."""
-    return _wall_detail(walls_for(request.user).get(id=wall_id))
-
-
-@router.put(
-    "/walls/{wall_id}",
-    response={200: WallDetail, 409: ConflictProblem, **REFUSALS},
-    operation_id="save_wall",
-)
-def save_wall(request: MemberRequest, wall_id: Path[Id], body: WallSave) -> WallDetail:
-    """Another version of a wall."""
-    return _wall_detail(
-        services.WALLS.save(request.user, wall_id, body.document, body.base_version)
-    )
-
-
 @router.get(
     "/walls/{wall_id}/runs",
     response={200: list[WallRun], **REFUSALS},
@@ -140,47 +123,6 @@ def _wall_sheet(wall: JobWall, paper: Paper) -> tuple[Drawing, ...]:
     return compose_wall_sheet(plan, heading_of(wall), PAPERS[paper])
 
 
-@router.delete("/walls/{wall_id}", response={200: Nothing, **REFUSALS}, operation_id="remove_wall")
-def remove_wall(request: MemberRequest, wall_id: Path[Id]) -> Nothing:
-    """Put a wall away; it can be brought back."""
-    services.WALLS.remove(request.user, wall_id)
-    return Nothing()
-
-
-@router.post(
-    "/walls/{wall_id}/bring-back",
-    response={200: WallDetail, **REFUSALS},
-    operation_id="bring_back_wall",
-)
-def bring_back_wall(request: MemberRequest, wall_id: Path[Id]) -> WallDetail:
-    """Bring back a wall that was put away."""
-    return _wall_detail(services.WALLS.bring_back(request.user, wall_id))
-
-
-@router.get(
-    "/walls/{wall_id}/revisions",
-    response={200: list[RevisionSummary], **REFUSALS},
-    operation_id="list_wall_revisions",
-)
-def list_revisions(
-    request: MemberRequest, wall_id: Path[Id], before: Query[Version | None] = None
-) -> list[RevisionSummary]:
-    """A page of a wall's history, newest first: the newest, or those before a version."""
-    return revision_page(walls_for(request.user).get(id=wall_id).revisions.all(), before)
-
-
-@router.post(
-    "/walls/{wall_id}/revisions/{version}/restore",
-    response={200: WallDetail, 409: ConflictProblem, **REFUSALS},
-    operation_id="restore_wall",
-)
-def restore_wall(
-    request: MemberRequest, wall_id: Path[Id], version: Path[Version], body: Restore
-) -> WallDetail:
-    """Bring an earlier revision of a wall back, as the next version."""
-    return _wall_detail(services.WALLS.restore(request.user, wall_id, version, body.base_version))
-
-
 def _wall_detail(wall: JobWall) -> WallDetail:
     return WallDetail(
         id=wall.id,
@@ -190,3 +132,18 @@ def _wall_detail(wall: JobWall) -> WallDetail:
         job_name=wall.job.name,
         document=wall.document,
     )
+
+
+add_saved_routes(
+    router,
+    SavedKind(
+        "wall",
+        "a wall",
+        "/walls/{wall_id}",
+        *by_number("wall"),
+        services.WALLS,
+        WallDetail,
+        _wall_detail,
+        WallSave,
+    ),
+)
