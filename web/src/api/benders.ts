@@ -65,7 +65,3 @@ export function keepBender(
     }),
   );
 }
-
-export function removeBender(id: number): Promise<unknown> {
-  return unwrap(client.DELETE("/api/benders/{bender_id}", { params: { path: { bender_id: id } } }));
-}

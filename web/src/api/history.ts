@@ -14,134 +14,64 @@ export type Versions<Detail> = {
 /** Rows of a page: a full one may have another behind it. */
 export const PAGE = 100;
 
-export function runVersions(id: number): Versions<Schemas["RunDetail"]> {
+/** The kinds of saved documents, by where one of them is and the answer that has its document. */
+const ADDRESS = {
+  run: "/api/runs/{run_id}",
+  box: "/api/jobs/{job_id}/box",
+  wall: "/api/walls/{wall_id}",
+  site: "/api/sites/{site_id}",
+  stock: "/api/jobs/{job_id}/stock",
+  fittings: "/api/fittings",
+  bender: "/api/benders/{bender_id}",
+} as const;
+
+type Saved = keyof typeof ADDRESS;
+
+type Details = {
+  run: Schemas["RunDetail"];
+  box: Schemas["JobBoxDetail"];
+  wall: Schemas["WallDetail"];
+  site: Schemas["SiteDetail"];
+  stock: Schemas["JobStockDetail"];
+  fittings: Schemas["FittingsDetail"];
+  bender: Schemas["BenderDetail"];
+};
+
+type Named = { readonly path?: Record<string, number>; readonly query?: Record<string, string> };
+
+/** Which one of a kind: by its number, of a box by its job and its name. */
+function named(kind: Saved, id: number, name = ""): Named {
+  const parameter = /\{(\w+)\}/.exec(ADDRESS[kind])?.[1];
   return {
-    key: keys.revisions("run", id),
-    list: (before) =>
-      unwrap(
-        client.GET("/api/runs/{run_id}/revisions", {
-          params: { path: { run_id: id }, query: { before: before ?? null } },
-        }),
-      ),
-    restore: (version, baseVersion) =>
-      unwrap(
-        client.POST("/api/runs/{run_id}/revisions/{version}/restore", {
-          params: { path: { run_id: id, version } },
-          body: { base_version: baseVersion },
-        }),
-      ),
+    ...(parameter ? { path: { [parameter]: id } } : {}),
+    ...(name ? { query: { name } } : {}),
   };
 }
 
-export function boxVersions(jobId: number, name: string): Versions<Schemas["JobBoxDetail"]> {
+/** The versions of a document; `name` is a box's, whose `id` is its job's. */
+export function versionsOf<Kind extends Saved>(
+  kind: Kind,
+  id: number,
+  name = "",
+): Versions<Details[Kind]> {
+  const { path, query } = named(kind, id, name);
+  // Every kind has the same routes at its own address: one of them stands for all in the types.
+  const at = ADDRESS[kind] as typeof ADDRESS.wall;
   return {
-    key: keys.revisions("box", `${jobId} ${name}`),
+    key: keys.revisions(kind, name ? `${id} ${name}` : id),
     list: (before) =>
       unwrap(
-        client.GET("/api/jobs/{job_id}/box/revisions", {
-          params: { path: { job_id: jobId }, query: { name, before: before ?? null } },
+        client.GET(`${at}/revisions`, {
+          params: { path: path as never, query: { ...query, before: before ?? null } },
         }),
       ),
     restore: async (version, baseVersion) =>
       (await unwrap(
-        client.POST("/api/jobs/{job_id}/box/revisions/{version}/restore", {
-          params: { path: { job_id: jobId, version }, query: { name } },
+        client.POST(`${at}/revisions/{version}/restore`, {
+          params: { path: { ...path, version } as never, query } as never,
           body: { base_version: baseVersion },
         }),
-      )) as Schemas["JobBoxDetail"],
-  };
-}
-
-export function wallVersions(id: number): Versions<Schemas["WallDetail"]> {
-  return {
-    key: keys.revisions("wall", id),
-    list: (before) =>
-      unwrap(
-        client.GET("/api/walls/{wall_id}/revisions", {
-          params: { path: { wall_id: id }, query: { before: before ?? null } },
-        }),
-      ),
-    restore: (version, baseVersion) =>
-      unwrap(
-        client.POST("/api/walls/{wall_id}/revisions/{version}/restore", {
-          params: { path: { wall_id: id, version } },
-          body: { base_version: baseVersion },
-        }),
-      ),
-  };
-}
-
-export function siteVersions(id: number): Versions<Schemas["SiteDetail"]> {
-  return {
-    key: keys.revisions("site", id),
-    list: (before) =>
-      unwrap(
-        client.GET("/api/sites/{site_id}/revisions", {
-          params: { path: { site_id: id }, query: { before: before ?? null } },
-        }),
-      ),
-    restore: (version, baseVersion) =>
-      unwrap(
-        client.POST("/api/sites/{site_id}/revisions/{version}/restore", {
-          params: { path: { site_id: id, version } },
-          body: { base_version: baseVersion },
-        }),
-      ),
-  };
-}
-
-export function stockVersions(jobId: number): Versions<Schemas["JobStockDetail"]> {
-  return {
-    key: keys.revisions("stock", jobId),
-    list: (before) =>
-      unwrap(
-        client.GET("/api/jobs/{job_id}/stock/revisions", {
-          params: { path: { job_id: jobId }, query: { before: before ?? null } },
-        }),
-      ),
-    restore: (version, baseVersion) =>
-      unwrap(
-        client.POST("/api/jobs/{job_id}/stock/revisions/{version}/restore", {
-          params: { path: { job_id: jobId, version } },
-          body: { base_version: baseVersion },
-        }),
-      ),
-  };
-}
-
-export function fittingsVersions(): Versions<Schemas["FittingsDetail"]> {
-  return {
-    key: keys.revisions("fittings", "own"),
-    list: (before) =>
-      unwrap(
-        client.GET("/api/fittings/revisions", { params: { query: { before: before ?? null } } }),
-      ),
-    restore: (version, baseVersion) =>
-      unwrap(
-        client.POST("/api/fittings/revisions/{version}/restore", {
-          params: { path: { version } },
-          body: { base_version: baseVersion },
-        }),
-      ),
-  };
-}
-
-export function benderVersions(id: number): Versions<Schemas["BenderDetail"]> {
-  return {
-    key: keys.revisions("bender", id),
-    list: (before) =>
-      unwrap(
-        client.GET("/api/benders/{bender_id}/revisions", {
-          params: { path: { bender_id: id }, query: { before: before ?? null } },
-        }),
-      ),
-    restore: (version, baseVersion) =>
-      unwrap(
-        client.POST("/api/benders/{bender_id}/revisions/{version}/restore", {
-          params: { path: { bender_id: id, version } },
-          body: { base_version: baseVersion },
-        }),
-      ),
+      )) as unknown as Details[Kind],
   };
 }
 
@@ -155,42 +85,13 @@ export function loadRemovedBenders(): Promise<RemovedThing[]> {
   return unwrap(client.GET("/api/benders/removed"));
 }
 
-export async function bringBackRun(id: number): Promise<void> {
-  await unwrap(client.POST("/api/runs/{run_id}/bring-back", { params: { path: { run_id: id } } }));
+/** It is put away; it can be brought back. `name` is a box's, whose `id` is its job's. */
+export async function putAway(kind: Saved, id: number, name = ""): Promise<void> {
+  const at = ADDRESS[kind] as typeof ADDRESS.wall;
+  await unwrap(client.DELETE(at, { params: named(kind, id, name) as never }));
 }
 
-export async function bringBackBox(jobId: number, name: string): Promise<void> {
-  const params = { path: { job_id: jobId }, query: { name } };
-  await unwrap(client.POST("/api/jobs/{job_id}/box/bring-back", { params }));
-}
-
-export async function bringBackWall(id: number): Promise<void> {
-  const params = { path: { wall_id: id } };
-  await unwrap(client.POST("/api/walls/{wall_id}/bring-back", { params }));
-}
-
-/** A wall is put away; it can be brought back. */
-export async function removeWall(id: number): Promise<void> {
-  await unwrap(client.DELETE("/api/walls/{wall_id}", { params: { path: { wall_id: id } } }));
-}
-
-export async function bringBackSite(id: number): Promise<void> {
-  const params = { path: { site_id: id } };
-  await unwrap(client.POST("/api/sites/{site_id}/bring-back", { params }));
-}
-
-/** Ducts are put away; they can be brought back. */
-export async function removeSite(id: number): Promise<void> {
-  await unwrap(client.DELETE("/api/sites/{site_id}", { params: { path: { site_id: id } } }));
-}
-
-export async function bringBackBender(id: number): Promise<void> {
-  const params = { path: { bender_id: id } };
-  await unwrap(client.POST("/api/benders/{bender_id}/bring-back", { params }));
-}
-
-/** What is told of a box is put away; runs go on naming it. */
-export async function removeBox(jobId: number, name: string): Promise<void> {
-  const params = { path: { job_id: jobId }, query: { name } };
-  await unwrap(client.DELETE("/api/jobs/{job_id}/box", { params }));
+export async function bringBack(kind: Saved, id: number, name = ""): Promise<void> {
+  const at = ADDRESS[kind] as typeof ADDRESS.wall;
+  await unwrap(client.POST(`${at}/bring-back`, { params: named(kind, id, name) as never }));
 }

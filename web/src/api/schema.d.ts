@@ -78,13 +78,13 @@ export interface paths {
         get?: never;
         /**
          * Save Bender
-         * @description Other numbers for a bender.
+         * @description Another version of a bender; 409 with both where someone else was faster.
          */
         put: operations["save_bender"];
         post?: never;
         /**
          * Remove Bender
-         * @description Remove a bender; runs keep the numbers that they were planned with.
+         * @description Put a bender away; it can be brought back.
          */
         delete: operations["remove_bender"];
         options?: never;
@@ -122,8 +122,8 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Bring Back
-         * @description Bring back a bender that was taken out.
+         * Bring Back Bender
+         * @description Bring back a bender that was put away.
          */
         post: operations["bring_back_bender"];
         delete?: never;
@@ -140,8 +140,8 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * List Revisions
-         * @description A page of a bender's history, newest first: the newest, or those before a version.
+         * List Bender Revisions
+         * @description A page of the history of a bender, newest first: the newest, or those before a version.
          */
         get: operations["list_bender_revisions"];
         put?: never;
@@ -364,8 +364,8 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * List Revisions
-         * @description A page of the list's history, newest first: the newest, or those before a version.
+         * List Fittings Revisions
+         * @description A page of the history of the list, newest first: the newest, or those before a version.
          */
         get: operations["list_fittings_revisions"];
         put?: never;
@@ -387,7 +387,7 @@ export interface paths {
         put?: never;
         /**
          * Restore Fittings
-         * @description Bring an earlier list back, as the next version.
+         * @description Bring an earlier revision of the list back, as the next version.
          */
         post: operations["restore_fittings"];
         delete?: never;
@@ -566,7 +566,7 @@ export interface paths {
         post?: never;
         /**
          * Remove Box
-         * @description Forget what is told of a box; runs go on naming it.
+         * @description Put a box away; it can be brought back.
          */
         delete: operations["remove_box"];
         options?: never;
@@ -585,7 +585,7 @@ export interface paths {
         put?: never;
         /**
          * Bring Back Box
-         * @description Bring back what was told of a box.
+         * @description Bring back a box that was put away.
          */
         post: operations["bring_back_box"];
         delete?: never;
@@ -622,8 +622,8 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * List Revisions
-         * @description A page of a box's history, newest first: the newest, or those before a version.
+         * List Box Revisions
+         * @description A page of the history of a box, newest first: the newest, or those before a version.
          */
         get: operations["list_box_revisions"];
         put?: never;
@@ -878,8 +878,8 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * List Revisions
-         * @description A page of a stock's history, newest first: the newest, or those before a version.
+         * List Stock Revisions
+         * @description A page of the history of a stock, newest first: the newest, or those before a version.
          */
         get: operations["list_stock_revisions"];
         put?: never;
@@ -1164,12 +1164,12 @@ export interface paths {
         };
         /**
          * Get Run
-         * @description A run with its document.
+         * @description A run as it stands.
          */
         get: operations["get_run"];
         /**
          * Save Run
-         * @description Save the next version; 409 with both documents where someone else was faster.
+         * @description Another version of a run; 409 with both where someone else was faster.
          */
         put: operations["save_run"];
         post?: never;
@@ -1355,10 +1355,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * List Revisions
-         * @description A page of a run's history, newest first: the newest, or those before a version.
+         * List Run Revisions
+         * @description A page of the history of a run, newest first: the newest, or those before a version.
          */
-        get: operations["list_revisions"];
+        get: operations["list_run_revisions"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1397,10 +1397,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Restore Revision
-         * @description Bring an earlier revision back, as the next version.
+         * Restore Run
+         * @description Bring an earlier revision of a run back, as the next version.
          */
-        post: operations["restore_revision"];
+        post: operations["restore_run"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1632,7 +1632,7 @@ export interface paths {
         get: operations["get_site"];
         /**
          * Save Site
-         * @description Another version of a site.
+         * @description Another version of a site; 409 with both where someone else was faster.
          */
         put: operations["save_site"];
         post?: never;
@@ -1775,8 +1775,8 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * List Revisions
-         * @description A page of a site's history, newest first: the newest, or those before a version.
+         * List Site Revisions
+         * @description A page of the history of a site, newest first: the newest, or those before a version.
          */
         get: operations["list_site_revisions"];
         put?: never;
@@ -1882,7 +1882,7 @@ export interface paths {
         get: operations["get_wall"];
         /**
          * Save Wall
-         * @description Another version of a wall.
+         * @description Another version of a wall; 409 with both where someone else was faster.
          */
         put: operations["save_wall"];
         post?: never;
@@ -1924,8 +1924,8 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * List Revisions
-         * @description A page of a wall's history, newest first: the newest, or those before a version.
+         * List Wall Revisions
+         * @description A page of the history of a wall, newest first: the newest, or those before a version.
          */
         get: operations["list_wall_revisions"];
         put?: never;
@@ -14443,7 +14443,7 @@ export interface operations {
             };
         };
     };
-    list_revisions: {
+    list_run_revisions: {
         parameters: {
             query?: {
                 before?: number | null;
@@ -14616,7 +14616,7 @@ export interface operations {
             };
         };
     };
-    restore_revision: {
+    restore_run: {
         parameters: {
             query?: never;
             header?: never;

@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import type { FormEvent, ReactNode } from "react";
 import { useStore } from "zustand";
 import { benderNumbers } from "@/api/benders";
-import { benderVersions } from "@/api/history";
+import { versionsOf } from "@/api/history";
 import { keys } from "@/api/queries";
 import { DraftsDialog } from "@/features/drafts/DraftsDialog";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
@@ -197,7 +197,7 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
           <h3 className="font-semibold">Every version that was saved</h3>
           <VersionList
             each={each}
-            versions={benderVersions(opened.kept.id)}
+            versions={versionsOf("bender", opened.kept.id)}
             taken={({ document, version }) => ({
               document: formOf(document as unknown as BenderDocument),
               version,

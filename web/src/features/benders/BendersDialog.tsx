@@ -1,8 +1,8 @@
 // The crew's own benders: what is there, and the way to another.
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { removeBender, useBenders } from "@/api/benders";
-import { bringBackBender, loadRemovedBenders } from "@/api/history";
+import { useBenders } from "@/api/benders";
+import { bringBack, loadRemovedBenders, putAway } from "@/api/history";
 import { keys } from "@/api/queries";
 import { RemovedList } from "@/features/history/RemovedList";
 import { BENDER_KIND } from "@/kinds/words";
@@ -57,7 +57,7 @@ export function BendersDialog({ open, onOpenChange, conduit, units, use }: Props
     onOpenChange(false);
   };
   const remove = async (id: number) => {
-    await removeBender(id);
+    await putAway("bender", id);
     await queries.invalidateQueries({ queryKey: keys.benders });
   };
 
@@ -149,7 +149,7 @@ export function BendersDialog({ open, onOpenChange, conduit, units, use }: Props
         title="Taken out"
         things={takenOut.data ?? []}
         bringBack={async ({ id }) => {
-          await bringBackBender(id);
+          await bringBack("bender", id);
           await queries.invalidateQueries({ queryKey: keys.benders });
         }}
       />

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { useStore } from "zustand";
 import { type JobBox, loadBox } from "@/api/boxes";
-import { boxVersions, removeBox } from "@/api/history";
+import { putAway, versionsOf } from "@/api/history";
 import { keys } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { type LeftUnsaved, Opening } from "@/features/documents/Opening";
@@ -47,7 +47,7 @@ function Opened({ box, unsaved }: Props) {
   const saved = useStore(each.store, (state) => state.baseVersion > 0);
   const [history, setHistory] = useState(false);
   const forget = usePutAway(each as OpenDocument, box.job_id, () =>
-    removeBox(box.job_id, box.name),
+    putAway("box", box.job_id, box.name),
   );
   return (
     <div className="flex h-full flex-col">
@@ -109,7 +109,7 @@ function Opened({ box, unsaved }: Props) {
       </main>
       <DocumentDialogs
         each={each}
-        versions={boxVersions(box.job_id, box.name)}
+        versions={versionsOf("box", box.job_id, box.name)}
         history={history}
         showHistory={setHistory}
         unsaved={unsaved}

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { useStore } from "zustand";
-import { stockVersions } from "@/api/history";
+import { versionsOf } from "@/api/history";
 import { keys } from "@/api/queries";
 import { cutNow, type JobStock, loadStock } from "@/api/stock";
 import { AccountMenu } from "@/features/account/AccountMenu";
@@ -176,7 +176,7 @@ function Opened({ stock, unsaved }: Props) {
       </main>
       <DocumentDialogs
         each={each}
-        versions={stockVersions(jobId)}
+        versions={versionsOf("stock", jobId)}
         history={history}
         showHistory={setHistory}
         unsaved={unsaved}

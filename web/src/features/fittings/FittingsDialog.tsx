@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { useStore } from "zustand";
 import { type Fittings, loadFittings, saveFittings } from "@/api/benders";
-import { fittingsVersions } from "@/api/history";
+import { versionsOf } from "@/api/history";
 import { keys, useCatalogue } from "@/api/queries";
 import { useMemberName } from "@/features/drafts/useMemberName";
 import { addFitting, type FittingsDocument, removeFitting, setFitting } from "@/model/fittings";
@@ -116,7 +116,7 @@ function Opened({ list }: { list: Fittings }) {
           Add a fitting
         </Button>
         <SavingState saving={saving} kept={kept} />
-        {saved ? <FittingsHistory each={each} versions={fittingsVersions()} /> : null}
+        {saved ? <FittingsHistory each={each} versions={versionsOf("fittings", 0)} /> : null}
       </div>
       <p className="pt-3 text-xs text-soft">
         A photograph of each has its place in the list, and can't be put there yet.

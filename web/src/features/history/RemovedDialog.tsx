@@ -1,13 +1,7 @@
 // The runs, boxes, walls and ducts that were removed from a job: a window that is asked for.
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import {
-  bringBackBox,
-  bringBackRun,
-  bringBackSite,
-  bringBackWall,
-  loadRemoved,
-} from "@/api/history";
+import { bringBack, loadRemoved } from "@/api/history";
 import { forgetLists, keys } from "@/api/queries";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
@@ -41,21 +35,25 @@ export function RemovedDialog({ jobId }: { jobId: number }) {
         {removed.isSuccess && [runs, boxes, walls, sites].every((each) => each.length === 0) ? (
           <p className="text-soft">Nothing was removed from this job.</p>
         ) : null}
-        <RemovedList title="Runs" things={runs} bringBack={({ id }) => there(bringBackRun(id))} />
+        <RemovedList
+          title="Runs"
+          things={runs}
+          bringBack={({ id }) => there(bringBack("run", id))}
+        />
         <RemovedList
           title="Boxes"
           things={boxes}
-          bringBack={({ name }) => there(bringBackBox(jobId, name))}
+          bringBack={({ name }) => there(bringBack("box", jobId, name))}
         />
         <RemovedList
           title="Walls"
           things={walls}
-          bringBack={({ id }) => there(bringBackWall(id))}
+          bringBack={({ id }) => there(bringBack("wall", id))}
         />
         <RemovedList
           title="Ducts"
           things={sites}
-          bringBack={({ id }) => there(bringBackSite(id))}
+          bringBack={({ id }) => there(bringBack("site", id))}
         />
       </Dialog>
     </>

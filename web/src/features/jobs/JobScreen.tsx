@@ -2,7 +2,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useLocation, useNavigate, useParams } from "react-router";
-import { bringBackRun } from "@/api/history";
+import { bringBack } from "@/api/history";
 import { createRun, forgetLists, useJob } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { CouldNotOpen } from "@/features/account/CouldNotOpen";
@@ -144,8 +144,8 @@ function Removed() {
   if (!removed) {
     return null;
   }
-  const bringBack = async () => {
-    await bringBackRun(removed.id);
+  const bringItBack = async () => {
+    await bringBack("run", removed.id);
     forgetLists(queries);
     await navigate(`/runs/${removed.id}`);
   };
@@ -155,7 +155,7 @@ function Removed() {
       className="mb-4 flex items-center gap-4 border-l-3 border-strong-line bg-paper px-3 py-2"
     >
       {removed.name} was removed.
-      <Button onClick={() => void bringBack()}>Restore</Button>
+      <Button onClick={() => void bringItBack()}>Restore</Button>
     </p>
   );
 }

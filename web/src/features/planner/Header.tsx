@@ -3,7 +3,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { memo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { client, Refused, unwrap } from "@/api/client";
-import { runVersions } from "@/api/history";
+import { versionsOf } from "@/api/history";
 import { createRun, forgetLists } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { HistoryDialog } from "@/features/history/HistoryDialog";
@@ -136,7 +136,7 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
       </div>
       <HistoryDialog
         each={each}
-        versions={runVersions(runId)}
+        versions={versionsOf("run", runId)}
         taken={(run) => run}
         open={history}
         onOpenChange={setHistory}

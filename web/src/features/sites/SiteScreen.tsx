@@ -3,7 +3,7 @@
 import { useCallback, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { useStore } from "zustand";
-import { removeSite, siteVersions } from "@/api/history";
+import { putAway, versionsOf } from "@/api/history";
 import { keys, useSession } from "@/api/queries";
 import { type JobSite, loadSite } from "@/api/sites";
 import { SiteDrawing } from "@/drawing/site/SiteDrawing";
@@ -65,7 +65,7 @@ function Opened({ site, unsaved }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [pane, setPane] = useState<Pane>("answers");
   const drawing = useDrawing(change);
-  const remove = usePutAway(each as OpenDocument, site.job_id, () => removeSite(site.id));
+  const remove = usePutAway(each as OpenDocument, site.job_id, () => putAway("site", site.id));
   const navigate = useNavigate();
   const openSheet = async () => {
     // The sheet is of what is saved: what was drawn last has to be on it.
@@ -184,7 +184,7 @@ function Opened({ site, unsaved }: Props) {
         </main>
         <DocumentDialogs
           each={each}
-          versions={siteVersions(site.id)}
+          versions={versionsOf("site", site.id)}
           history={history}
           showHistory={setHistory}
           unsaved={unsaved}

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { useStore } from "zustand";
-import { removeWall, wallVersions } from "@/api/history";
+import { putAway, versionsOf } from "@/api/history";
 import { keys } from "@/api/queries";
 import { type JobWall, loadWall } from "@/api/walls";
 import { WallElevation } from "@/drawing/WallElevation";
@@ -55,7 +55,7 @@ function Opened({ wall, unsaved }: Props) {
     await saveNow(each as OpenDocument);
     await navigate(`/walls/${wall.id}/sheet`);
   };
-  const remove = usePutAway(each as OpenDocument, wall.job_id, () => removeWall(wall.id));
+  const remove = usePutAway(each as OpenDocument, wall.job_id, () => putAway("wall", wall.id));
   return (
     <div className="flex h-full flex-col">
       <TopBar
@@ -130,7 +130,7 @@ function Opened({ wall, unsaved }: Props) {
       </main>
       <DocumentDialogs
         each={each}
-        versions={wallVersions(wall.id)}
+        versions={versionsOf("wall", wall.id)}
         history={history}
         showHistory={setHistory}
         unsaved={unsaved}
