@@ -1,5 +1,6 @@
 // What a person can change of ducts between buildings, as functions from document to document.
 import type { Schemas } from "@/api/client";
+import { followed, type Reference } from "./references";
 
 export type SiteDocument = Schemas["SiteDocument"];
 export type Place = SiteDocument["places"][number];
@@ -117,35 +118,25 @@ function fresh(kind: PlaceKind, site: SiteDocument): string {
   return `${word}${between}${number}`;
 }
 
+/** What of a site names a place of it. */
+const REFERENCES: readonly Reference<"places" | "cables">[] = [
+  { in: "cables", by: "from", to: ["places"], gone: "goes" },
+  { in: "cables", by: "to", to: ["places"], gone: "goes" },
+  { in: "cables", by: "via", to: ["places"], gone: "names nothing" },
+];
+
 export function setPlace(at: number, fields: Partial<Place>): SiteChange {
   return (site) => {
-    const before = site.places[at]?.name;
-    const places = replaced(site.places, at, fields);
-    const name = fields.name;
-    if (name === undefined || before === undefined) {
-      return { ...site, places };
-    }
-    const called = (each: string) => (each === before ? name : each);
-    const cables = (site.cables ?? []).map((cable) => ({
-      ...cable,
-      from: called(cable.from),
-      to: called(cable.to),
-      ...(cable.via ? { via: cable.via.map(called) } : {}),
-    }));
-    return { ...site, places, cables };
+    const next = { ...site, places: replaced(site.places, at, fields) };
+    return followed(next, REFERENCES, "places", site.places[at]?.name, fields.name);
   };
 }
 
 /** A place is taken out, with the cables that begin or end there. */
 export function removePlace(at: number): SiteChange {
   return (site) => {
-    const gone = site.places[at]?.name;
-    const cables = (site.cables ?? [])
-      .filter(({ from, to }) => from !== gone && to !== gone)
-      .map((cable) =>
-        cable.via ? { ...cable, via: cable.via.filter((name) => name !== gone) } : cable,
-      );
-    return { ...site, places: site.places.toSpliced(at, 1), cables };
+    const next = { ...site, places: site.places.toSpliced(at, 1) };
+    return followed(next, REFERENCES, "places", site.places[at]?.name, null);
   };
 }
 

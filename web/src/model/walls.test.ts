@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import {
   addBox,
   addFeed,
+  addLine,
   addOpening,
   addWayOut,
   newWall,
@@ -9,6 +10,7 @@ import {
   placeWayOut,
   removeBox,
   removeFeed,
+  removeLine,
   removeOpening,
   removeWayOut,
   setBox,
@@ -34,6 +36,12 @@ describe("a framed wall", () => {
   it("keeps its feeds to a box and a line that are called another name", () => {
     expect(setBox(0, { name: "Panel" })(fed).feeds?.[0]?.from).toBe("Panel");
     expect(setLine(0, { name: "upper" })(fed).feeds?.[0]?.line).toBe("upper");
+  });
+
+  it("lets a feed go along any line once its own is taken out", () => {
+    const two = setLine(1, { name: "B" })(addLine()(setFeed(0, { line: "B" })(fed)));
+    expect(removeLine(1)(two).feeds?.[0]?.line).toBe("");
+    expect(removeLine(0)(two).feeds?.[0]?.line).toBe("B");
   });
 
   it("keeps a box beside an opening that is called otherwise, and gives it a stud when that goes", () => {

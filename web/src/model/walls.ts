@@ -1,5 +1,6 @@
 // What a person can change of a framed wall, as functions from document to document.
 import type { Schemas } from "@/api/client";
+import { followed, type Reference } from "./references";
 import type { PlacedOnWall } from "./wallPlaces";
 
 export type WallDocument = Schemas["WallDocument"];
@@ -82,24 +83,36 @@ function withBox(
   return { ...wall, boxes: [...wall.boxes, box] };
 }
 
-export function setBox(at: number, fields: Partial<WallBox>): Change {
+type Named = "boxes" | "ways_out" | "lines" | "openings";
+
+/** What of a wall names something else of it. A feed whose line is gone goes along any. */
+const REFERENCES: readonly Reference<Named | "feeds">[] = [
+  { in: "feeds", by: "from", to: ["boxes", "ways_out"], gone: "goes" },
+  { in: "feeds", by: "to", to: ["boxes", "ways_out"], gone: "goes" },
+  { in: "feeds", by: "line", to: ["lines"], gone: "names nothing" },
+  { in: "boxes", by: "beside", to: ["openings"], gone: "names nothing" },
+];
+
+/** An entry of a list with other fields; what names it follows. */
+function changed(list: Named, at: number, fields: { readonly name?: string }): Change {
   return (wall) => {
-    const boxes = replaced(wall.boxes, at, fields);
-    return { ...wall, boxes, feeds: renamed(wall, wall.boxes[at]?.name, fields.name) };
+    const all: readonly { readonly name: string }[] = wall[list] ?? [];
+    const next = { ...wall, [list]: replaced(all, at, fields) };
+    return followed(next, REFERENCES, list, all[at]?.name, fields.name);
   };
 }
 
-/** The feeds of a wall where what some of them go to is called otherwise. */
-function renamed(wall: WallDocument, before: string | undefined, name: string | undefined): Feed[] {
-  const feeds = wall.feeds ?? [];
-  if (name === undefined || before === undefined) {
-    return feeds;
-  }
-  return feeds.map((feed) => ({
-    ...feed,
-    from: feed.from === before ? name : feed.from,
-    to: feed.to === before ? name : feed.to,
-  }));
+/** A list without an entry; what names it follows. */
+function without(list: Named, at: number): Change {
+  return (wall) => {
+    const all: readonly { readonly name: string }[] = wall[list] ?? [];
+    const next = { ...wall, [list]: all.toSpliced(at, 1) };
+    return followed(next, REFERENCES, list, all[at]?.name, null);
+  };
+}
+
+export function setBox(at: number, fields: Partial<WallBox>): Change {
+  return changed("boxes", at, fields);
 }
 
 function replaced<T>(all: readonly T[], at: number, fields: Partial<T>): T[] {
@@ -120,25 +133,11 @@ export function addOpening(): Change {
 }
 
 export function setOpening(at: number, fields: Partial<Opening>): Change {
-  return (wall) => {
-    const openings = wall.openings ?? [];
-    const before = openings[at]?.name;
-    // A box beside its frame goes with it.
-    const boxes = wall.boxes.map((box) =>
-      fields.name !== undefined && before && box.beside === before
-        ? { ...box, beside: fields.name }
-        : box,
-    );
-    return { ...wall, boxes, openings: replaced(openings, at, fields) };
-  };
+  return changed("openings", at, fields);
 }
 
 export function removeOpening(at: number): Change {
-  return (wall) => {
-    const gone = wall.openings?.[at]?.name;
-    const boxes = wall.boxes.map((box) => (box.beside === gone ? { ...box, beside: "" } : box));
-    return { ...wall, boxes, openings: (wall.openings ?? []).toSpliced(at, 1) };
-  };
+  return without("openings", at);
 }
 
 export function addCorner(): Change {
@@ -164,11 +163,7 @@ export function addWayOut(): Change {
 }
 
 export function setWayOut(at: number, fields: Partial<WayOut>): Change {
-  return (wall) => {
-    const outs = wall.ways_out ?? [];
-    const feeds = renamed(wall, outs[at]?.name, fields.name);
-    return { ...wall, ways_out: replaced(outs, at, fields), feeds };
-  };
+  return changed("ways_out", at, fields);
 }
 
 /** Where it goes up along the wall; empty: straight over its box. */
@@ -202,21 +197,11 @@ export function sizeBox(at: number, size: BoxSize, text: string): Change {
 }
 
 export function removeWayOut(at: number): Change {
-  return (wall) => {
-    const feeds = feedsWithout(wall, wall.ways_out?.[at]?.name);
-    return { ...wall, ways_out: (wall.ways_out ?? []).toSpliced(at, 1), feeds };
-  };
-}
-
-function feedsWithout(wall: WallDocument, gone: string | undefined): Feed[] {
-  return (wall.feeds ?? []).filter(({ from, to }) => from !== gone && to !== gone);
+  return without("ways_out", at);
 }
 
 export function removeBox(at: number): Change {
-  return (wall) => {
-    const feeds = feedsWithout(wall, wall.boxes[at]?.name);
-    return { ...wall, boxes: wall.boxes.toSpliced(at, 1), feeds };
-  };
+  return without("boxes", at);
 }
 
 export function addLine(): Change {
@@ -227,20 +212,11 @@ export function addLine(): Change {
 }
 
 export function setLine(at: number, fields: Partial<HoleLine>): Change {
-  return (wall) => {
-    const before = wall.lines[at];
-    const lines = replaced(wall.lines, at, fields);
-    const feeds = (wall.feeds ?? []).map((feed) =>
-      fields.name !== undefined && before && feed.line === before.name
-        ? { ...feed, line: fields.name }
-        : feed,
-    );
-    return { ...wall, lines, feeds };
-  };
+  return changed("lines", at, fields);
 }
 
 export function removeLine(at: number): Change {
-  return (wall) => ({ ...wall, lines: wall.lines.toSpliced(at, 1) });
+  return without("lines", at);
 }
 
 export function addFeed(from: string, to: string): Change {
