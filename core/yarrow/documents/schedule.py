@@ -250,7 +250,9 @@ def _check_columns(columns: Sequence[str], line: int) -> None:
 def _read_row(line: int, columns: Sequence[str], cells: Sequence[str], unit: Unit) -> ScheduleRow:
     if len(cells) > len(columns):
         raise DocumentError(f"line {line}, column {len(columns) + 1}", "no more cells than columns")
-    given = {column: cell.strip() for column, cell in zip(columns, cells, strict=False)}
+    # A row may end before its last columns.
+    filled = zip(columns[: len(cells)], cells, strict=True)
+    given = {column: cell.strip() for column, cell in filled}
     row = {column: as_it_was(cell) for column, cell in given.items()}
     for column, cell in given.items():
         place = _cell_place(line, columns, column)

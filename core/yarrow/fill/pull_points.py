@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from itertools import pairwise
 
 from yarrow.catalog.limits import fill_limits
 
@@ -56,7 +57,7 @@ def pull_points(bends: Sequence[BendOnPipe], most_degrees: float | None = None) 
     total = sum(bend.degrees for bend in bends)
     breaks = _even_breaks([bend.degrees for bend in bends], limit)
     points = []
-    for last, bend in zip([0, *breaks], breaks, strict=False):
+    for last, bend in pairwise([0, *breaks]):
         begins, ends = bends[bend - 1].end, bends[bend].start
         before = sum(each.degrees for each in bends[last:bend])
         points.append(PullPoint(bend, (begins + ends) / 2, begins, ends, before))

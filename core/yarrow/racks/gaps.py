@@ -62,7 +62,7 @@ def _legs_off(one: RackPipe, other: RackPipe) -> float:
     """The most by which the middle of any leg lies nearer or further than planned, once the marks
     are rounded; legs within a bend in shots are no legs."""
     worst = 0.0
-    legs = list(zip(_leg_ends(one), _leg_ends(other), strict=False))
+    legs = list(zip(_leg_ends(one), _leg_ends(other), strict=True))
     if not (one.comes_out_as and other.comes_out_as):
         return worst
     for (a, b), (c, d) in legs:

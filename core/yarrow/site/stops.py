@@ -129,9 +129,9 @@ def _rising(rise: float, floor: int, foot: float, at: PlanPoint, top: float) -> 
 
 
 def _turns(line: Sequence[PlanPoint]) -> Iterator[DuctBend]:
-    along = accumulate(math.dist(*segment) for segment in pairwise(line))
     segments = list(pairwise(line))
-    for (one, other), far in zip(pairwise(segments), along, strict=False):
+    far_of = accumulate(math.dist(*segment) for segment in segments[:-1])
+    for (one, other), far in zip(pairwise(segments), far_of, strict=True):
         turn = turn_between(one, other)
         if turn > duct_figures().least_shown_degrees:
             yield DuctBend(far, turn, other[0])

@@ -215,7 +215,7 @@ class _Patterns:
             return None
         chosen = [
             pattern
-            for pattern, value in zip(patterns, values, strict=False)
+            for pattern, value in zip(patterns, values[: len(patterns)], strict=True)
             for _ in range(round(value))
         ]
         return chosen, solver.getModelStatus() == highspy.HighsModelStatus.kOptimal

@@ -17,7 +17,6 @@ def arcs_to_draw(vertices: Sequence[Vector], radius: float) -> tuple[ArcToDraw, 
         radius: of every arc, in the unit of the vertices.
     """
     corners = (
-        round_corner(before, vertex, after, radius)
-        for before, vertex, after in zip(vertices, vertices[1:], vertices[2:], strict=False)
+        round_corner(*vertices[at - 1 : at + 2], radius) for at in range(1, len(vertices) - 1)
     )
     return tuple(ArcToDraw(each.begins, each.middle, each.ends) for each in corners if each)
