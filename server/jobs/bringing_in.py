@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Iterator, Sequence
+from contextlib import contextmanager
 from typing import Any
 
 from django.db import transaction
@@ -10,7 +11,7 @@ from django.db import transaction
 from accounts.models import Member
 from benders.policy import benders_for
 from benders.services import add_bender
-from jobs.models import Job
+from jobs.models import Job, JobSite
 from jobs.redrawn import MOST_PIXELS
 from jobs.services import create_job, create_run, save_box
 from jobs.sites import create_site, lay_picture
@@ -49,58 +50,54 @@ def bring_in_job(
         job = create_job(member, name=name, place=place, units=units, rules=rules)
         yield job
         for number, document in enumerate(runs):
-            try:
+            with _named("run", number):
                 create_run(member, job.id, _of_no_crew(document), keys[number] if keys else "")
-            except DocumentError as refusal:
-                raise DocumentError(f"run {number + 1}, {refusal.path}", refusal.expected) from None
             yield job
         for number, document in enumerate(boxes):
-            try:
+            with _named("box", number):
                 save_box(member, job.id, document, 0)
-            except DocumentError as refusal:
-                raise DocumentError(f"box {number + 1}, {refusal.path}", refusal.expected) from None
         for document in stock:
-            try:
+            with _named("stock"):
                 save_stock(member, job.id, document, 0)
-            except DocumentError as refusal:
-                raise DocumentError(f"stock, {refusal.path}", refusal.expected) from None
         there = []
         for number, document in enumerate(sites):
-            try:
+            with _named("site", number):
                 there.append(create_site(member, job.id, document, from_file=True))
-            except DocumentError as refusal:
-                path = f"site {number + 1}, {refusal.path}"
-                raise DocumentError(path, refusal.expected) from None
-        laid: set[int] = set()
-        pixels = MOST_PIXELS_OF_FILE
-        for number, picture in enumerate(pictures):
-            try:
-                of = picture.get("of")
-                if of in laid:
-                    raise DocumentError("of", "each site once")
-                if not isinstance(of, int) or not 1 <= of <= len(there):
-                    raise DocumentError("of", f"one of {len(there)} sites, counted from 1")
-                laid.add(of)
-                most = min(pixels, MOST_PIXELS)
-                pixels -= lay_picture(member, there[of - 1], picture, most)
-            except DocumentError as refusal:
-                path = f"picture {number + 1}, {refusal.path}"
-                raise DocumentError(path, refusal.expected) from None
+        _lay_pictures(member, there, pictures)
         for number, document in enumerate(walls):
-            try:
+            with _named("wall", number):
                 create_wall(member, job.id, document, with_its_runs=True)
-            except DocumentError as refusal:
-                path = f"wall {number + 1}, {refusal.path}"
-                raise DocumentError(path, refusal.expected) from None
         known = list(benders_for(member).values_list("document", flat=True))
         for number, document in enumerate(benders):
-            try:
+            with _named("bender", number):
                 if document not in known:
                     add_bender(member, document)
-            except DocumentError as refusal:
-                raise DocumentError(
-                    f"bender {number + 1}, {refusal.path}", refusal.expected
-                ) from None
+
+
+def _lay_pictures(
+    member: Member, sites: Sequence[JobSite], pictures: Iterable[dict[str, Any]]
+) -> None:
+    laid: set[int] = set()
+    pixels = MOST_PIXELS_OF_FILE
+    for number, picture in enumerate(pictures):
+        with _named("picture", number):
+            of = picture.get("of")
+            if of in laid:
+                raise DocumentError("of", "each site once")
+            if not isinstance(of, int) or not 1 <= of <= len(sites):
+                raise DocumentError("of", f"one of {len(sites)} sites, counted from 1")
+            laid.add(of)
+            pixels -= lay_picture(member, sites[of - 1], picture, min(pixels, MOST_PIXELS))
+
+
+@contextmanager
+def _named(what: str, number: int | None = None) -> Iterator[None]:
+    """A refusal within it says of which document it is, counted from 1."""
+    try:
+        yield
+    except DocumentError as refusal:
+        of = what if number is None else f"{what} {number + 1}"
+        raise DocumentError(f"{of}, {refusal.path}", refusal.expected) from None
 
 
 def _of_no_crew(document: dict[str, Any]) -> dict[str, Any]:
