@@ -29,9 +29,7 @@ from api.routes import (
     stock,
     walls,
 )
-from yarrow import __version__
-from yarrow.documents.json_text import read_json
-from yarrow.documents.schema import schema
+from yarrow import __version__, read_json, schema
 
 
 class StrictParser(Parser):

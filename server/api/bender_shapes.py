@@ -12,7 +12,7 @@ from api.documents import BenderDocument, MeasuredBend, OwnBender
 from api.shapes import Body, Version
 from benders.models import CrewBender
 from benders.services import carried_by
-from yarrow.documents.bender_file import BenderNumbers, bender_numbers
+from yarrow import BenderNumbers, bender_numbers
 
 
 class BenderSave(Body):

@@ -6,7 +6,7 @@ from ninja import Schema
 
 from api.documents import SiteBoxDocument
 from api.shapes import Body, VersionOrNone
-from yarrow.fill.site_box import SiteBoxResult
+from yarrow import SiteBoxResult
 
 
 class JobBoxSave(Body):

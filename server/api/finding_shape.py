@@ -10,9 +10,7 @@ from typing import Any
 from pydantic import GetCoreSchemaHandler
 from pydantic_core import CoreSchema
 
-from yarrow.documents.written_finding import WrittenFinding
-from yarrow.findings.finding import Finding
-from yarrow.wording.phrase import Phrase
+from yarrow import Finding, Phrase, WrittenFinding
 
 
 def _as_written(_source: Any, handler: GetCoreSchemaHandler) -> CoreSchema:

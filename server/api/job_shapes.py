@@ -13,8 +13,7 @@ from pydantic import BeforeValidator, Field, StringConstraints
 from api.run_shapes import RunSummary, run_summary
 from api.shapes import PRINTABLE, Body, Name, Place, RemovedSummary, Rules, Units, plain_number
 from jobs.models import STAGES, Job, Run, Stage
-from yarrow.measure.rounding import USUAL_STEP, cut_text
-from yarrow.measure.units import convert_length
+from yarrow import USUAL_STEP, convert_length, cut_text
 
 Search = Annotated[str, StringConstraints(max_length=120, pattern=PRINTABLE)]
 RowsSkipped = Annotated[int, BeforeValidator(plain_number), Field(ge=0, le=1_000_000)]

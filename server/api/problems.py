@@ -13,7 +13,7 @@ from ninja.errors import AuthenticationError, HttpError, Throttled, ValidationEr
 from api.failures import failed
 from jobs.taken import StillWorkingOut
 from versions.services import TooLong, VersionConflict
-from yarrow.documents.errors import DocumentError, TableError
+from yarrow import DocumentError, TableError
 
 
 class FieldProblem(Schema):

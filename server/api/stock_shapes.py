@@ -10,7 +10,7 @@ from pydantic import WithJsonSchema
 from api.shapes import Body, VersionOrNone
 from jobs.models import Job, JobStock
 from jobs.stock import no_stock
-from yarrow.stock.cut_list import CutList
+from yarrow import CutList
 
 JobStockDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "jobstock"})]
 

@@ -6,8 +6,7 @@ from django.db import models
 
 from accounts.models import Crew
 from versions.models import DocumentRevision, VersionedDocument
-from yarrow import read_own_fittings
-from yarrow.documents.bender_file import bender_numbers
+from yarrow import bender_numbers, read_own_fittings
 
 
 class CrewBender(VersionedDocument):

@@ -14,9 +14,7 @@ from benders.models import CrewBender
 from benders.policy import all_benders_for, benders_for
 from versions import services as versions
 from versions.changes import Changes
-from yarrow.documents.bender_file import bender_numbers, carried_bender
-from yarrow.documents.errors import DocumentError
-from yarrow.measure.units import Unit
+from yarrow import DocumentError, Unit, bender_numbers, carried_bender
 
 MOST_BENDERS = 200
 

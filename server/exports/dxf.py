@@ -13,10 +13,7 @@ from ezdxf.lldxf.const import DXFError
 
 from exports.dxf_path import drawn, joined, path_of, pieces_of
 from exports.layout import centreline
-from yarrow.documents.errors import DocumentError
-from yarrow.geometry.vectors import along
-from yarrow.measure.units import Unit, convert_length
-from yarrow.runs.model.plan import WrittenPlan
+from yarrow import DocumentError, Unit, WrittenPlan, along, convert_length
 
 MOST_POINTS = 2000
 _UNITS: dict[Unit, int] = {"in": 1, "mm": 4}

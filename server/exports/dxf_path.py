@@ -14,7 +14,7 @@ from ezdxf.math import OCS, Matrix44, Vec3
 from ezdxf.math.transformtools import NonUniformScalingError
 from ezdxf.sections.blocks import BlocksSection
 
-from yarrow.documents.errors import DocumentError
+from yarrow import DocumentError
 
 MOST_PIECES = 4000
 """Straights and arcs that are looked at: far beyond any run, and quick to join."""

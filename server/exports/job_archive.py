@@ -12,8 +12,7 @@ from dataclasses import dataclass
 from itertools import chain
 from typing import Any, Protocol
 
-from yarrow.documents.errors import DocumentError
-from yarrow.documents.json_text import read_json
+from yarrow import DocumentError, read_json
 
 FORMAT = "yarrow.job/1"
 MANIFEST = "manifest.json"

@@ -5,9 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 
 from exports.drawing import Point
-from yarrow.geometry.rounded_polyline import arc_between
-from yarrow.geometry.vectors import Vector
-from yarrow.runs.model.plan import ArcToDraw, WrittenPlan
+from yarrow import ArcToDraw, Vector, WrittenPlan, arc_between
 
 Room = tuple[float, float, float, float]
 """Left, top, right and bottom, in millimetres."""

@@ -4,8 +4,7 @@ from __future__ import annotations
 
 from exports.drawing import AMBER, FAINT, SOFT, Drawing
 from exports.layout import Room
-from yarrow.runs.model.plan import WrittenPlan
-from yarrow.wording.lengths import degrees
+from yarrow import WrittenPlan, degrees
 
 _COLUMNS = (
     ("", 0.0),

@@ -6,8 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from exports.drawing import AMBER, BRICK, SOFT, Drawing, lines_of, text_width
-from yarrow.findings.finding import Finding
-from yarrow.wording.wording import EN_US, Wording
+from yarrow import EN_US, Finding, Wording
 
 PAPERS = {"a4": (210.0, 297.0), "letter": (215.9, 279.4)}
 """Width and height in millimetres."""

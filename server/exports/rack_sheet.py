@@ -13,10 +13,7 @@ from exports.page import (
     draw_heading,
     findings_height,
 )
-from yarrow.geometry.frame import Side
-from yarrow.racks.rack_plan import RackPipe, RackPlan
-from yarrow.runs.model.plan import Mark, WrittenPlan
-from yarrow.wording.lengths import degrees
+from yarrow import Mark, RackPipe, RackPlan, Side, WrittenPlan, degrees
 
 _CORNERS = {"same": "on one shoe", "concentric": "about one centre"}
 _COLUMNS = (0.0, 9.0, 44.0, 58.0)

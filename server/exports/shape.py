@@ -7,8 +7,7 @@ from collections.abc import Callable
 
 from exports.drawing import BAND, FAINT, INK, PIPE, SOFT, Anchor, Drawing, Point, reading_width
 from exports.layout import Room, View, centreline, fitted, views
-from yarrow.geometry.vectors import Vector, along
-from yarrow.runs.model.plan import SiteObject, WrittenPlan
+from yarrow import SiteObject, Vector, WrittenPlan, along
 
 
 def draw_shape(drawing: Drawing, plan: WrittenPlan, within: Room) -> None:

@@ -19,10 +19,7 @@ from exports.shape import draw_shape
 from exports.stick import stick
 from exports.strip import LEAST_STRIP, bend_by_bend, strip_height
 from exports.wires_sheet import wires_note
-from yarrow.runs.bending_sequence import OrderHandling
-from yarrow.runs.model.plan import Step, WrittenPlan
-from yarrow.wording.phrase import in_turn
-from yarrow.wording.wording import Wording
+from yarrow import OrderHandling, Step, Wording, WrittenPlan, in_turn
 
 _LEAST_SHAPE = 42.0
 _GOOD_SHAPE = 58.0

@@ -13,9 +13,7 @@ from ezdxf.filemanagement import new
 import yarrow
 from exports.dxf import SCALES, drawing_bytes, read_drawing
 from exports.dxf_path import drawn, joined, path_of, pieces_of
-from yarrow.documents.errors import DocumentError
-from yarrow.measure.units import convert_length
-from yarrow.site.site_plan import SitePlan
+from yarrow import DocumentError, SitePlan, convert_length
 
 _APP = "YARROW"
 _METRES = 6

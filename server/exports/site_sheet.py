@@ -30,9 +30,7 @@ from exports.page import (
     draw_heading,
     findings_height,
 )
-from yarrow.site.site import DuctSite, PlanPoint
-from yarrow.site.site_plan import SiteCable, SitePlan, SiteStretch
-from yarrow.wording.wording import Wording
+from yarrow import DuctSite, PlanPoint, SiteCable, SitePlan, SiteStretch, Wording
 
 _LABEL = 3.3
 _NAME = 3.7

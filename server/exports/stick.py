@@ -5,7 +5,7 @@ from __future__ import annotations
 from exports.drawing import BAND, INK, PIPE, SOFT, Drawing, reading_width
 from exports.layout import spread
 from exports.page import MARGIN, PAPERS
-from yarrow.runs.model.plan import WrittenPlan
+from yarrow import WrittenPlan
 
 
 def compose_stick(plan: WrittenPlan, name: str) -> Drawing:

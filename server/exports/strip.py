@@ -7,7 +7,7 @@ from collections.abc import Sequence
 
 from exports.drawing import AMBER, FAINT, INK, PIPE, SOFT, Anchor, Drawing, Point
 from exports.layout import Room, beside_the_bender, fitted, from_the_front
-from yarrow.runs.bending_sequence import BendHandling, OrderHandling
+from yarrow import BendHandling, OrderHandling
 
 _MOST = 14
 """Bends beyond which the pictures would be too small to tell anything."""

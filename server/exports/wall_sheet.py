@@ -15,8 +15,7 @@ from exports.page import (
     draw_heading,
     findings_height,
 )
-from yarrow.walls.wall_plan import PlannedFeed, WallPlan
-from yarrow.wording.wording import Wording
+from yarrow import PlannedFeed, WallPlan, Wording
 
 _MOST_TALL = 95.0
 

@@ -12,14 +12,21 @@ from exports.page import (
     draw_heading,
     findings_height,
 )
-from yarrow.fill.result import FillResult, Part
-from yarrow.findings.code import FindingCode
-from yarrow.findings.finding import Finding
-from yarrow.runs.model.plan import WrittenPlan
-from yarrow.runs.model.wires import PlannedPull, PlannedWires
-from yarrow.wording.lengths import degrees
-from yarrow.wording.phrase import Phrase, Quantity, Value, count
-from yarrow.wording.wording import Wording
+from yarrow import (
+    FillResult,
+    Finding,
+    FindingCode,
+    Part,
+    Phrase,
+    PlannedPull,
+    PlannedWires,
+    Quantity,
+    Value,
+    Wording,
+    WrittenPlan,
+    count,
+    degrees,
+)
 
 _TEXT = 3.3
 _ROW = 5.6

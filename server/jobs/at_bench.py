@@ -10,7 +10,7 @@ from accounts.models import Member
 from jobs.models import STAGES, PieceAtBench, Run
 from jobs.policy import at_bench_for, runs_for
 from versions import services as versions
-from yarrow.documents.bench_file import check_came_out
+from yarrow import check_came_out
 
 MOST_OFFERED = 6
 

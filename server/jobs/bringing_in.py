@@ -17,7 +17,7 @@ from jobs.services import create_job, create_run, save_box
 from jobs.sites import create_site, lay_picture
 from jobs.stock import save_stock
 from jobs.walls import create_wall
-from yarrow.documents.errors import DocumentError
+from yarrow import DocumentError
 
 MOST_PIXELS_OF_FILE = 2 * MOST_PIXELS
 """Of all pictures of a job's file: what Yarrow kept itself is less than a tenth of that."""

@@ -10,12 +10,18 @@ from django.db.models import Q
 
 from accounts.models import Crew
 from versions.models import DocumentRevision, VersionedDocument
-from yarrow import read_ducts, read_framed_wall, read_stock
-from yarrow.documents.bench_file import check_came_out
-from yarrow.documents.run_file import read_run
-from yarrow.documents.site_box_file import read_site_box
-from yarrow.measure.units import Unit
-from yarrow.wording.wording import Country, Wording, wording_of
+from yarrow import (
+    Country,
+    Unit,
+    Wording,
+    check_came_out,
+    read_ducts,
+    read_framed_wall,
+    read_run,
+    read_site_box,
+    read_stock,
+    wording_of,
+)
 
 
 class Job(models.Model):

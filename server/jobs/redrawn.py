@@ -9,7 +9,7 @@ from dataclasses import dataclass
 
 from PIL import Image, ImageOps, UnidentifiedImageError
 
-from yarrow.documents.errors import DocumentError
+from yarrow import DocumentError
 
 MOST_PIXELS = 36_000_000
 LONGEST_SIDE = 2400

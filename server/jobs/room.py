@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
-from yarrow.documents.errors import DocumentError
+from yarrow import DocumentError
 
 
 def check_room(rows: Any, what: str, most: int) -> None:

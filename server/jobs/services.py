@@ -16,17 +16,20 @@ from jobs.policy import all_boxes_for, all_runs_for, jobs_for, runs_for
 from jobs.room import check_room
 from versions import services as versions
 from versions.changes import Changes
-from yarrow.documents.errors import DocumentError, TableError
-from yarrow.documents.schedule import (
+from yarrow import (
     MOST_TOLD,
+    DocumentError,
     ScheduleRow,
+    TableError,
+    WrittenPlan,
+    box_key,
+    convert_length,
+    ends_named,
     placed_in_row,
+    plain,
+    site_box_document,
     wires_of_row,
 )
-from yarrow.documents.site_box_file import box_key, ends_named, site_box_document
-from yarrow.documents.writing import plain
-from yarrow.measure.units import convert_length
-from yarrow.runs.model.plan import WrittenPlan
 
 UNNAMED = "Unnamed run"
 

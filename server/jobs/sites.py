@@ -20,7 +20,7 @@ from jobs.redrawn import Redrawn, redrawn
 from jobs.room import check_room
 from versions import services as versions
 from versions.changes import Changes
-from yarrow.documents.errors import DocumentError
+from yarrow import DocumentError
 
 MOST_SITES = 20
 MOST_PICTURES = 10

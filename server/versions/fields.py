@@ -7,7 +7,7 @@ from typing import Any
 
 from django.db import models
 
-from yarrow.documents.upgrading import upgrade
+from yarrow import upgrade
 
 
 class DocumentField(models.JSONField):

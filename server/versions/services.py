@@ -10,7 +10,7 @@ from django.utils import timezone
 
 from accounts.models import Member
 from versions.models import VersionedDocument
-from yarrow.documents.errors import DocumentError
+from yarrow import DocumentError
 
 
 class TooLong(DocumentError):

@@ -20,7 +20,7 @@ from api.shapes import (
 )
 from benders import services
 from benders.policy import benders_for, removed_benders_for
-from yarrow.documents.bender_file import BenderNumbers
+from yarrow import BenderNumbers
 
 router = Router(tags=["benders"])
 

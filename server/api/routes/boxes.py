@@ -18,8 +18,7 @@ from api.shapes import Id
 from jobs import services
 from jobs.models import Job, SiteBox
 from jobs.policy import boxes_for, jobs_for
-from yarrow.documents.site_box_file import box_key, ends_named, site_box_document
-from yarrow.fill.site_box import SiteBoxResult
+from yarrow import SiteBoxResult, box_key, ends_named, site_box_document
 
 router = Router(tags=["boxes"])
 

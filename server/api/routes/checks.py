@@ -17,18 +17,18 @@ from api.limits import CHECKS, FILES
 from api.planning_shapes import TypedText, WireText
 from api.problems import REFUSALS, unreadable_table
 from api.request import MemberRequest
-from yarrow.documents.errors import TableError
-from yarrow.documents.schedule import (
+from yarrow import (
+    BoxResult,
     CheckedRow,
+    EntriesResult,
+    FillResult,
+    PullBoxResult,
     ScheduleRow,
+    TableError,
     check_schedule,
     read_schedule,
     schedule_csv,
 )
-from yarrow.fill.boxes import BoxResult
-from yarrow.fill.entries import EntriesResult
-from yarrow.fill.pull_boxes import PullBoxResult
-from yarrow.fill.result import FillResult
 
 router = Router(tags=["checks"], throttle=CHECKS)
 

@@ -47,8 +47,7 @@ from jobs.policy import (
 )
 from jobs.sites import pictures_under
 from versions.stored import StoredDocuments
-from yarrow.documents.errors import DocumentError
-from yarrow.documents.schedule import read_schedule, run_csv_row, run_row, runs_csv_head
+from yarrow import DocumentError, read_schedule, run_csv_row, run_row, runs_csv_head
 
 router = Router(tags=["jobs"])
 

@@ -25,18 +25,22 @@ from api.problems import REFUSALS
 from api.request import MemberRequest
 from api.shapes import Nothing
 from exports.dxf import read_path
-from yarrow.bench.at_bench import BenchFit, BenchPlan
-from yarrow.documents.bends_file import FoldedPipe
-from yarrow.documents.catalogue import Catalogue
-from yarrow.pieces.piece_plan import PiecesOfRun, PlanInPieces
-from yarrow.pieces.work_plan import OrderOfWork
-from yarrow.racks.rack_plan import RackPlan
-from yarrow.runs.bending_sequence import Handling
-from yarrow.runs.model.plan import WrittenPlan
-from yarrow.runs.recalibrated import Recalibrated
-from yarrow.site.site_plan import SitePlan
-from yarrow.walls.wall_plan import WallPlan
-from yarrow.wording.wording import Country
+from yarrow import (
+    BenchFit,
+    BenchPlan,
+    Catalogue,
+    Country,
+    FoldedPipe,
+    Handling,
+    OrderOfWork,
+    PiecesOfRun,
+    PlanInPieces,
+    RackPlan,
+    Recalibrated,
+    SitePlan,
+    WallPlan,
+    WrittenPlan,
+)
 
 router = Router(tags=["planning"], throttle=CHECKS)
 

@@ -42,8 +42,7 @@ from exports.wires_sheet import compose_wires_sheet
 from jobs import at_bench, services
 from jobs.models import Revision, Run
 from jobs.policy import at_bench_for, revisions_for, runs_for
-from yarrow.documents.writing import bend_table_csv
-from yarrow.runs.model.plan import WrittenPlan
+from yarrow import WrittenPlan, bend_table_csv
 
 router = Router(tags=["runs"])
 

@@ -17,7 +17,7 @@ from api.problems import REFUSALS, StaleToken
 from api.request import MemberRequest
 from api.session_shapes import PasswordChange, Session, SignIn, member_shape
 from api.shapes import Nothing
-from yarrow.documents.errors import DocumentError
+from yarrow import DocumentError
 
 router = Router(tags=["session"])
 

@@ -3,7 +3,7 @@ from django.db import migrations, models
 
 import yarrow
 from jobs.services import shape_of
-from yarrow.measure.units import convert_length
+from yarrow import convert_length
 
 
 def fill(apps, schema_editor):

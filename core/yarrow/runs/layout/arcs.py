@@ -17,6 +17,7 @@ def arcs_to_draw(vertices: Sequence[Vector], radius: float) -> tuple[ArcToDraw, 
         radius: of every arc, in the unit of the vertices.
     """
     corners = (
-        round_corner(vertices[at - 1], vertices[at], vertices[at + 1], radius) for at in range(1, len(vertices) - 1)
+        round_corner(vertices[at - 1], vertices[at], vertices[at + 1], radius)
+        for at in range(1, len(vertices) - 1)
     )
     return tuple(ArcToDraw(each.begins, each.middle, each.ends) for each in corners if each)

@@ -9,7 +9,7 @@ from django.apps import apps
 from django.core.management.base import BaseCommand, CommandError
 
 from versions.models import VersionedDocument
-from yarrow.documents.errors import DocumentError
+from yarrow import DocumentError
 
 _AT_A_TIME = 100
 
