@@ -25,7 +25,7 @@ class JobStockSave(Body):
 class CutNow(JobStockSave):
     """The stock that the cut list was made with, and how long looking for fewer sticks may take."""
 
-    seconds: float = Field(0, ge=0, le=4)
+    seconds: float = Field(0, ge=0, le=1)
 
 
 class JobStockDetail(Schema):
@@ -42,7 +42,7 @@ class CutsRequest(Body):
     first answer."""
 
     document: JobStockDocument | None = None
-    seconds: float = Field(0, ge=0, le=4)
+    seconds: float = Field(0, ge=0, le=1)
 
 
 class MaterialOfJob(Schema):

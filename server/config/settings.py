@@ -147,8 +147,8 @@ GAUGE = (_GAUGE_HOST, int(_GAUGE_PORT))
 
 WORK_S = (2.0, 20.0)
 """Processor seconds that a request may take, and one of those that are long: ``LONG_WORK``."""
-LONG_WORK = ("archive", "/cuts", "picture", "schedule", "/stock")
-"""What of an address says so: what goes by whole jobs, and pictures."""
+LONG_WORK = ("archive", "picture", "schedule")
+"""What of an address says so: a whole job's file, tables of many runs, pictures."""
 MOST_AT_ONCE = 8
 """Requests of one session that a process works on at once."""
 LONGEST_ANSWER = 1_000_000

@@ -112,7 +112,8 @@ class CutsOfRuns:
 def cuts_of(job: Job, stock: dict[str, Any], seconds: float = 0.0) -> CutsOfRuns:
     """What those runs of a job are cut from that are not bent yet.
 
-    Args: stock, ``yarrow.jobstock/1``; seconds, that looking for fewer sticks may take.
+    Args: stock, ``yarrow.jobstock/1``; seconds, that looking for fewer sticks may take, for all
+    conduits together.
     Raises: DocumentError, with the place in the stock.
     """
     rows = Run.objects.filter(job=job, removed_at=None).exclude(stage__in=CUT)
@@ -124,8 +125,9 @@ def cuts_of(job: Job, stock: dict[str, Any], seconds: float = 0.0) -> CutsOfRuns
     wanted = yarrow.stock_of_taken(zip(names, by_run.taken, strict=True), job.unit)
     held = yarrow.materials_of_job(wanted, stock)
     lists = []
+    to_cut = sum(bool(each.document["pieces"]) for each in wanted)
     for each, materials in zip(wanted, held["by_conduit"], strict=True):
         there = bool(each.document["pieces"])
-        cuts = yarrow.cut_of_job(each, stock, job.rulebook, seconds) if there else None
+        cuts = yarrow.cut_of_job(each, stock, job.rulebook, seconds / to_cut) if there else None
         lists.append(CutOfConduit(each, cuts, materials))
     return CutsOfRuns(len(documents), len(documents), lists, held["spare"])

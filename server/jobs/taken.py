@@ -17,7 +17,7 @@ from django.core.cache import caches
 import yarrow
 from jobs.models import Job
 
-PLANNING_S = 2.0
+PLANNING_S = 0.8
 """Processor seconds that one request works runs out for."""
 
 _KEPT_S = 90 * 24 * 3600

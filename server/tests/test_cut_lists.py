@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any
 from unittest import mock
 
+import yarrow
 from jobs.models import Job
 from jobs.services import create_job, create_run
 from server.tests.people import CrewTest
@@ -37,6 +38,14 @@ class CutLists(CrewTest):
         answer = self.send("post", f"/api/jobs/{job.id}/cuts", body)
         self.assertEqual(answer.status_code, status, answer.content)
         return answer.json()
+
+    def test_the_time_for_looking_is_that_of_all_conduits_together(self) -> None:
+        other = straight("Wide", 30, conduit={"type": "emt", "size": "1"}, bender="hand-emt-1")
+        job = self.job_of(straight("Short", 20), other)
+        with mock.patch("yarrow.cut_of_job", wraps=yarrow.cut_of_job) as cut:
+            self.cuts(job, document=in_hand(), seconds=1)
+        self.assertEqual([call.args[3] for call in cut.call_args_list], [0.5, 0.5])
+        self.cuts(job, 422, document=in_hand(), seconds=1.1)
 
     def test_runs_pieces_and_racks_are_cut_together(self) -> None:
         job = self.job_of(

@@ -11,7 +11,7 @@ import { useSavedDocument } from "@/ui/useSavedDocument";
 export type OpenStock = Opened<StockDocument>;
 
 /** How long looking for fewer sticks than the first answer has may take. */
-export const LOOK_S = 4;
+export const LOOK_S = 1;
 
 const NO_PROBLEMS: ReadonlyMap<string, string> = new Map();
 
@@ -46,7 +46,7 @@ export function useStock(stock: JobStock, drafts: readonly Draft[]) {
   return { each, document, change, addOffcut, ...cuts };
 }
 
-/** What the job is cut from: an answer at once, then what was found in a few seconds more. */
+/** What the job is cut from: an answer at once, then what was found in a second more. */
 function useCuts(jobId: number, document: StockDocument) {
   const [stopped, setStopped] = useState<StockDocument | null>(null);
   const first = useQuery({
