@@ -11,12 +11,13 @@ from django.db import transaction
 from accounts.models import Member
 from benders.policy import benders_for
 from benders.services import add_bender
-from jobs.models import Job, JobSite
+from jobs.models import Job, JobSite, Run
 from jobs.redrawn import MOST_PIXELS
-from jobs.services import create_job, create_run, save_box
+from jobs.services import create_job, new_run, save_box
 from jobs.sites import create_site, lay_picture
 from jobs.stock import save_stock
 from jobs.walls import create_wall
+from versions import services as versions
 from yarrow import DocumentError
 
 MOST_PIXELS_OF_FILE = 2 * MOST_PIXELS
@@ -49,10 +50,13 @@ def bring_in_job(
     with transaction.atomic():
         job = create_job(member, name=name, place=place, units=units, rules=rules)
         yield job
+        made: list[Run] = []
         for number, document in enumerate(runs):
+            key = keys[number] if keys else ""
             with _named("run", number):
-                create_run(member, job.id, _of_no_crew(document), keys[number] if keys else "")
+                made.append(new_run(member, job, _of_no_crew(document), key))
             yield job
+        versions.write_new(made, member)
         for number, document in enumerate(boxes):
             with _named("box", number):
                 save_box(member, job.id, document, 0)

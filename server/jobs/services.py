@@ -118,6 +118,25 @@ def write_run(
     run: Run, member: Member, document: dict[str, Any], restored_from: int | None = None
 ) -> Run:
     """A document as a run's next version, with what lists tell of it. Raises: DocumentError."""
+    _tell(run, document)
+    versions.write(run, member, document, restored_from)
+    return run
+
+
+def new_run(member: Member, job: Job, document: dict[str, Any], key: str = "") -> Run:
+    """A run of a job that is not written yet: with others, by ``versions.write_new``.
+
+    Args: key, which run of the job it is, where an archive says so.
+    Raises: DocumentError.
+    """
+    run = Run(job=job, key=key or new_key())
+    _tell(run, document)
+    versions.new(run, member, document)
+    return run
+
+
+def _tell(run: Run, document: dict[str, Any]) -> None:
+    """What lists tell of a run, by its plan. Raises: DocumentError."""
     plan = yarrow.plan_values(document)
     run.name = plan.name.strip() or UNNAMED
     run.conduit = plan.conduit.name
@@ -126,8 +145,6 @@ def write_run(
     run.worst_finding = _worst(plan)
     run.cut_length_mm = convert_length(plan.cut_length, plan.units, "mm")
     run.shape = shape_of(plan)
-    versions.write(run, member, document, restored_from)
-    return run
 
 
 class RunChanges(Changes[Run]):

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+from collections.abc import Sequence
 from typing import Any, NamedTuple
 
 from django.db.models import QuerySet
@@ -89,14 +90,41 @@ def write(
 
     Raises: TooLong, where it is longer than one may be.
     """
-    if len(json.dumps(document, ensure_ascii=False).encode()) > row.most_bytes:
-        raise TooLong("document", f"at most {row.most_bytes:,} bytes: part it in two")
-    row.version = row.version + 1 if row.pk else 1
-    row.document, row.updated_by, row.removed_at = document, member, None
+    _set(row, member, document)
     row.save()
     row.revisions.create(
         version=row.version, document=document, saved_by=member, restored_from=restored_from
     )
+
+
+def write_new(rows: Sequence[VersionedDocument], member: Member) -> None:
+    """New rows of one kind with their first revisions, all at once. Each was made by ``new``."""
+    if not rows:
+        return
+    kind = type(rows[0])
+    kind._default_manager.bulk_create(rows)
+    of = kind.revisions.rel
+    of.related_model.objects.bulk_create(
+        of.related_model(
+            **{of.field.name: row}, version=row.version, document=row.document, saved_by=member
+        )
+        for row in rows
+    )
+
+
+def new(row: VersionedDocument, member: Member, document: dict[str, Any]) -> None:
+    """A row that is not there yet, with its document, to be written with others of its kind.
+
+    Raises: TooLong, where it is longer than one may be.
+    """
+    _set(row, member, document)
+
+
+def _set(row: VersionedDocument, member: Member, document: dict[str, Any]) -> None:
+    if len(json.dumps(document, ensure_ascii=False).encode()) > row.most_bytes:
+        raise TooLong("document", f"at most {row.most_bytes:,} bytes: part it in two")
+    row.version = row.version + 1 if row.pk else 1
+    row.document, row.updated_by, row.removed_at = document, member, None
 
 
 def remove(row: VersionedDocument) -> None:
