@@ -24,7 +24,7 @@ def could_become(member: Member, run_id: int, straight_mm: float) -> list[Run]:
     run = runs_for(member).get(id=run_id)
     others = runs_for(member).filter(job=run.job_id, conduit=run.conduit).exclude(id=run.id)
     fit = others.filter(stage__in=STAGES[:2], cut_length_mm__gt=0, cut_length_mm__lte=straight_mm)
-    return list(fit.select_related("updated_by", "wall").order_by("-cut_length_mm")[:MOST_OFFERED])
+    return list(fit.order_by("-cut_length_mm")[:MOST_OFFERED])
 
 
 @transaction.atomic

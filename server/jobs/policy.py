@@ -35,7 +35,7 @@ def removed_runs_for(member: Member) -> QuerySet[Run]:
 def all_runs_for(member: Member) -> QuerySet[Run]:
     """The runs of a member's crew, also those that were removed."""
     runs = Run.objects.filter(job__crew_id=member.crew_id)
-    return runs.select_related("updated_by", "job", "wall")
+    return runs.select_related("updated_by", "job", "wall").defer("wall__document")
 
 
 def boxes_for(member: Member) -> QuerySet[SiteBox]:

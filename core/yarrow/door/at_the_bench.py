@@ -3,12 +3,9 @@
 from __future__ import annotations
 
 from yarrow.documents.bench_file import bench_document, bench_fit_document
-from yarrow.documents.run_file import read_run
 from yarrow.documents.writing import plain
-from yarrow.door.runs import piece_of
+from yarrow.door.runs import run_or_piece
 from yarrow.door.shared import Answer, Document, wording_for
-from yarrow.runs.planned import Plan
-from yarrow.runs.planner import plan_run
 from yarrow.wording.wording import Country
 
 
@@ -27,7 +24,7 @@ def bench(
     Raises: DocumentError.
     Source: docs/geometry.md, at the bench.
     """
-    answer = bench_document(_run_or_piece(run, piece), came_out)
+    answer = bench_document(run_or_piece(run, piece), came_out)
     return plain(answer, wording_for(run, country))
 
 
@@ -44,10 +41,5 @@ def bench_fit(
     Returns: ``yarrow.bench-fit/1``: how each leg will lie, the verdict, what to do about it.
     Raises: DocumentError.
     """
-    answer = bench_fit_document(_run_or_piece(run, piece), came_out)
+    answer = bench_fit_document(run_or_piece(run, piece), came_out)
     return plain(answer, wording_for(run, country))
-
-
-def _run_or_piece(run: Document, piece: int | None) -> Plan:
-    survey = read_run(run)
-    return plan_run(survey) if piece is None else piece_of(survey, piece)

@@ -18,9 +18,8 @@ from yarrow.pieces.piece_plan import PiecesOfRun, PlanInPieces
 from yarrow.pieces.pieces import piece_plans, pieces_of, pieces_of_plan
 from yarrow.racks.rack import plan_rack
 from yarrow.racks.rack_plan import RackPlan
-from yarrow.runs.bending_sequence import Handling, handle_plan, handle_run
+from yarrow.runs.bending_sequence import Handling, handle_plan
 from yarrow.runs.model.plan import WrittenPlan
-from yarrow.runs.model.run import Survey
 from yarrow.runs.planned import Plan
 from yarrow.runs.planner import plan_run
 from yarrow.runs.recalibrated import recalibrated as marks_moved
@@ -86,22 +85,18 @@ def handling_values(document: Document, piece: int | None = None) -> Handling:
     Args: document, a run; piece, as for handle.
     Raises: DocumentError.
     """
+    return handle_plan(run_or_piece(document, piece))
+
+
+def run_or_piece(document: Document, piece: int | None) -> Plan:
+    """The plan of a run as one, or of one of its pieces.
+
+    Args: document, a run; piece, counted from 1 (None: the run as one).
+    Raises: DocumentError, also where there is no such piece.
+    """
     survey = read_run(document)
     if piece is None:
-        return handle_run(survey)
-    return handle_plan(piece_of(survey, piece))
-
-
-def piece_of(survey: Survey, piece: int) -> Plan:
-    """The plan of one of a run's pieces.
-
-    Args:
-        survey: the run as it was read.
-        piece: counted from 1.
-
-    Raises:
-        DocumentError, where there is no such piece.
-    """
+        return plan_run(survey)
     plans, _ = piece_plans(survey)
     if not 1 <= piece <= len(plans):
         raise DocumentError("piece", f"a piece of this run, 1 to {len(plans)}")

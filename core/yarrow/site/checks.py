@@ -235,18 +235,17 @@ def stretch_name(planned: PlannedSite, number: int) -> str:
     return f"{one.code or '…'}–{other.code or '…'}"
 
 
-def cable_phrase(planned: PlannedSite, number: int, many: int | None = None) -> Phrase:
+def cable_phrase(planned: PlannedSite, number: int) -> Phrase:
     """A need's cables: how many of which kind, from where to where.
 
     Args:
         planned: the site.
         number: of the need.
-        many: of its cables; None, all of them.
     """
     need, places = planned.site.cables[number], planned.site.places
     values: dict[str, Value] = {
         "kind": kind_phrase(need.kind),
-        "count": count(need.count if many is None else many),
+        "count": count(need.count),
         "one": places[need.start].name,
         "other": places[need.end].name,
     }

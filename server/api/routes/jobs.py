@@ -293,4 +293,4 @@ def _job_detail(request: MemberRequest, job: Job) -> JobDetail:
 def _runs(request: MemberRequest, job: Job) -> QuerySet[Run]:
     """As lists show them."""
     runs: QuerySet[Run] = runs_for(request.user).filter(job=job)
-    return runs.select_related("updated_by", "wall").defer("document", "wall__document")
+    return runs.defer("document")

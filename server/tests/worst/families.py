@@ -11,6 +11,7 @@ from core.tests.builders import (
     block,
     box_offset,
     end,
+    framed_wall,
     hole,
     kick,
     ledge,
@@ -142,8 +143,7 @@ def _came_out(document: Body, bends: int) -> Body:
 
 def _at_bench(walk: str, set_up: str, bends_a_line: int, share: float) -> Sized:
     def body(size: int) -> Body:
-        document = run(*WALKS[walk](size), **SET_UPS[set_up])
-        return _came_out(document, max(1, int(size * bends_a_line * share)))
+        return _came_out(_walked(walk, set_up)(size), max(1, int(size * bends_a_line * share)))
 
     return body
 
@@ -227,19 +227,9 @@ def _wall(boxes: list[Body], pairs: list[tuple[int, int]], **more: Any) -> Body:
         for key, (one, other) in enumerate(pairs)
         if one != other
     ]
-    return {
-        "format": "yarrow.wall/1",
-        "units": "in",
-        "conduit": {"type": "emt", "size": "1/2"},
-        "bender": "hand-emt-1/2",
-        "length": 2000,
-        "height": 140,
-        "studs": {},
-        "boxes": boxes,
-        "lines": [{"name": "a", "height": 110}, {"name": "b", "height": 120}],
-        "feeds": feeds,
-        **more,
-    }
+    lines = [{"name": "a", "height": 110}, {"name": "b", "height": 120}]
+    size = {"length": 2000, "height": 140, "studs": {}}
+    return framed_wall(**{**size, "boxes": boxes, "lines": lines, "feeds": feeds, **more})
 
 
 def _one_stud(size: int) -> Body:
