@@ -69,17 +69,17 @@ def main() -> int:
 def _through_the_server(port: int, gauge: tuple[str, int]) -> list[Row]:
     from jobs.demo import PASSWORD
     from jobs.models import Run
-    from jobs.services import create_run
-    from jobs.sites import create_site
-    from jobs.walls import create_wall
+    from jobs.runs import RUNS
+    from jobs.sites import SITES
+    from jobs.walls import WALLS
 
     run = Run.objects.get(name="Bottling line drop")
-    twelve = create_run(run.updated_by, run.job_id, TWELVE)
-    parted = create_run(run.updated_by, run.job_id, joined.RUN)
-    threaded = create_run(run.updated_by, run.job_id, joined.THREADED)
-    six = create_run(run.updated_by, run.job_id, bench.six_bends())
-    site = create_site(run.updated_by, run.job_id, ducts.grounds(ducts.ON_THE_PAGE, 8))
-    wall = create_wall(run.updated_by, run.job_id, walls.WALL)
+    twelve = RUNS.create(run.updated_by, run.job_id, TWELVE)
+    parted = RUNS.create(run.updated_by, run.job_id, joined.RUN)
+    threaded = RUNS.create(run.updated_by, run.job_id, joined.THREADED)
+    six = RUNS.create(run.updated_by, run.job_id, bench.six_bends())
+    site = SITES.create(run.updated_by, run.job_id, ducts.grounds(ducts.ON_THE_PAGE, 8))
+    wall = WALLS.create(run.updated_by, run.job_id, walls.WALL)
     address = f"http://127.0.0.1:{port}"
     client = server.Client(port, "wren", PASSWORD)
     return [

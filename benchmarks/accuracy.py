@@ -6,8 +6,8 @@ import random
 import statistics
 from dataclasses import dataclass
 
+import yarrow
 from benchmarks.runs import random_run
-from yarrow import plan_values
 
 RUNS = 2000
 _SEED = 23
@@ -49,7 +49,7 @@ def measure() -> list[Accuracy]:
         beyond: dict[str, int] = {}
         planned = 0
         while planned < RUNS:
-            plan = plan_values(random_run(rng, units, conduit, bender, scale))
+            plan = yarrow.plan.values(random_run(rng, units, conduit, bender, scale))
             if not plan.can_be_made or plan.beside is None or not plan.beside.path:
                 continue
             planned += 1

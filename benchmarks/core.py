@@ -5,10 +5,10 @@ from __future__ import annotations
 from itertools import count
 from typing import Any
 
+import yarrow
 from benchmarks.row import Row, at_most, within
 from benchmarks.runs import TWELVE
 from benchmarks.unit import InUnits, in_units
-from yarrow import plan_values
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
@@ -172,6 +172,6 @@ def _planning(document: dict[str, Any], times: int) -> InUnits:
 
     def press() -> object:
         walk = [first, {**second, "at": place + next(keys) / 10_000}, *rest]
-        return plan_values({**document, "walk": walk})
+        return yarrow.plan.values({**document, "walk": walk})
 
     return in_units(press, times)

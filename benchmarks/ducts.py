@@ -15,7 +15,7 @@ from benchmarks.row import Row, at_most
 from benchmarks.unit import in_units
 from e2e.browser import Browser
 from yarrow.documents.site_file import read_site
-from yarrow.site.planned import planned_site
+from yarrow.site.plan_site import planned_site
 
 _LIMIT_MS = 300
 _BUILDINGS = 60

@@ -16,8 +16,8 @@ from yarrow.pieces.getting_in.ways import ways_in
 from yarrow.pieces.pieces import pieces_of
 from yarrow.pieces.places import allowed
 from yarrow.pieces.planned_pieces import Parting
-from yarrow.runs.planned import BuildablePlan
 from yarrow.runs.planner import plan_resolved, resolve_run
+from yarrow.runs.stages import BuildablePlan
 
 RUN: dict[str, Any] = {
     **run_of(0),

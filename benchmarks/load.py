@@ -163,12 +163,13 @@ def _moved_in(number: int, document: dict[str, Any]) -> tuple[int, int, str]:
     from django.test import Client
 
     from accounts.models import Crew, Member
-    from jobs.services import create_job, create_run
+    from jobs.runs import RUNS
+    from jobs.services import create_job
 
     crew, _ = Crew.objects.get_or_create(name=f"Crew at work {number % 10}")
     member = Member.objects.create(username=f"person-{number}-{time.time_ns()}", crew=crew)
     job = create_job(member, name=f"Job {number}", place="", units="in")
-    run = create_run(member, job.id, document)
+    run = RUNS.create(member, job.id, document)
     client = Client()
     client.force_login(member, "django.contrib.auth.backends.ModelBackend")
     return job.id, run.id, f"sessionid={client.cookies['sessionid'].value}"

@@ -7,7 +7,8 @@ from selenium.webdriver.common.keys import Keys
 from accounts.models import Member
 from e2e.case import PageTest
 from jobs.models import JobStock
-from jobs.services import create_job, create_run
+from jobs.runs import RUNS
+from jobs.services import create_job
 
 
 class CutLists(PageTest):
@@ -59,7 +60,7 @@ class CutLists(PageTest):
         job = create_job(wren, name="Short ends", place="", units="in", rules="us")
         for name, at in (("Long", 85), ("Middle", 70), ("Short", 48), ("Stub", 30)):
             walk = [{"kind": "end", "at": at}]
-            create_run(wren, job.id, {**THIN, "name": name, "walk": walk})
+            RUNS.create(wren, job.id, {**THIN, "name": name, "walk": walk})
         self.enter()
         self.go(f"/jobs/{job.id}/cuts")
         browser.see_text("2 sticks, and no fewer can do")

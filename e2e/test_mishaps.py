@@ -6,7 +6,7 @@ from selenium.webdriver.common.keys import Keys
 
 from e2e.browser import Browser
 from e2e.case import PageTest
-from jobs.models import Revision, Run
+from jobs.models import Run
 
 PRESS_HALL = "Press hall feed, bay 2"
 MARKS = ("25 9/16", "34 1/4", "72 11/16")
@@ -104,7 +104,7 @@ class Mishaps(PageTest):
         self.assertEqual(row, "line 1, at 30 36")
         browser.press("Keep mine as the next version")
         browser.see_text("Saved", "[role=status]")
-        kept = Revision.objects.filter(run=run).order_by("version")
+        kept = run.revisions.order_by("version")
         self.assertEqual([r.document["walk"][0]["at"] for r in kept], ["33", "36", "30"])
 
         other.write("walk[0].at", "38")

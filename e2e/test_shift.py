@@ -9,7 +9,7 @@ from fractions import Fraction
 import yarrow
 from accounts.models import Member
 from benders.models import CrewBender
-from benders.services import add_bender, carried_by
+from benders.services import BENDERS, carried_by
 from core.tests.bench.shift import (
     STOPS,
     STUB,
@@ -23,7 +23,7 @@ from core.tests.bench.shift import (
 )
 from e2e.case import PageTest
 from jobs.models import Job, Run
-from jobs.services import create_run
+from jobs.runs import RUNS
 from yarrow.measure.tape import read_length
 
 EDGE = 5
@@ -41,10 +41,10 @@ class AShift(PageTest):
         rng = random.Random(2026)
         member, job = Member.objects.get(username="wren"), Job.objects.get(name__startswith="Salt")
         for name in TRULY:
-            kept = add_bender(member, crews(name))
+            kept = BENDERS.create(member, member.crew_id, crews(name))
             document = piece_of(kept.document, STUB_UP)
             carried = carried_by(kept, "in")
-            create_run(member, job.id, {**document, "name": name, "bender": carried})
+            RUNS.create(member, job.id, {**document, "name": name, "bender": carried})
         out: list[float] = []
         made = dict.fromkeys(TRULY, 0)
         for name in TURNS:

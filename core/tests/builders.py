@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
-from yarrow import plan_values
+import yarrow
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
 from yarrow.findings.finding import Finding
@@ -89,7 +89,7 @@ def metric(*walk: dict[str, Any], **more: Any) -> dict[str, Any]:
 
 
 def planned(*walk: dict[str, Any], **more: Any) -> WrittenPlan:
-    return plan_values(run(*walk, **more))
+    return yarrow.plan.values(run(*walk, **more))
 
 
 def found(plan: WrittenPlan, code: str) -> Finding:

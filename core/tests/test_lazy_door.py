@@ -53,7 +53,17 @@ class Lazily(unittest.TestCase):
             if isinstance(node, ast.ImportFrom)
             for alias in node.names
         }
-        self.assertEqual({*names, "__version__"}, set(yarrow.__all__))
+        verbs = {
+            node.target.id: ast.unparse(node.annotation)
+            for node in stub.body
+            if isinstance(node, ast.AnnAssign) and isinstance(node.target, ast.Name)
+        }
+        listed = {"__version__", "__all__", *yarrow.VERBS}
+        self.assertEqual(set(verbs), listed)
+        self.assertEqual({*names, *listed}, {*yarrow.__all__, "__all__"})
+        for name, verb in yarrow.VERBS.items():
+            self.assertEqual(verbs[name], f"Verb[{verb.result}]")
+            self.assertIs(getattr(yarrow, name), verb)
         for name, module in names.items():
             assert module is not None
             self.assertIs(getattr(yarrow, name), getattr(import_module(module), name), name)

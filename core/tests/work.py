@@ -35,7 +35,7 @@ def counted() -> Iterator[Counter[str]]:
     up."""
     found: Counter[str] = Counter()
 
-    def noted(name: str, function: Callable[..., Any]) -> Callable[..., Any]:
+    def record_sum(name: str, function: Callable[..., Any]) -> Callable[..., Any]:
         @functools.wraps(function)
         def call(*args: Any, **kwargs: Any) -> Any:
             found[name] += 1
@@ -47,5 +47,5 @@ def counted() -> Iterator[Counter[str]]:
         for name, places in _PLACES.items():
             for owner, attribute in places:
                 original = getattr(owner, attribute)
-                stack.enter_context(mock.patch.object(owner, attribute, noted(name, original)))
+                stack.enter_context(mock.patch.object(owner, attribute, record_sum(name, original)))
         yield found

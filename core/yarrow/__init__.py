@@ -2,6 +2,8 @@
 
     >>> import yarrow
     >>> yarrow.plan(document)["cut_length_text"]
+    >>> yarrow.plan.values(document).cut_length
+    >>> yarrow.plan.written(document, "csv").text
 
 A document is a mapping in one of the open formats (docs/run-file.md); its lengths are as they were
 read off a tape (``"18 3/8"``), or numbers, in the document's own ``units``. An answer is plain
@@ -21,39 +23,38 @@ from typing import Any, Final
 __version__ = "0.1.0"
 
 _ROOMS: Final = {
-    "door.answers": "can_be_made",
-    "door.at_the_bench": "bench bench_fit",
-    "door.benders": "bender learn read_own_fittings",
-    "door.checks": "box entries fill pullbox schedule sitebox wires",
-    "door.cutting": "cut cut_of_job materials_of_job read_stock",
-    "door.ducts": "read_ducts site site_as_csv site_from_geojson site_to_geojson site_values",
-    "door.framed_walls": "read_framed_wall run_of_wall runs_of_wall wall wall_values",
-    "door.reference": "catalog schema",
-    "door.runs": (
-        "convert fold handle handling_values pieces pieces_as_text pieces_values plan plan_as "
-        "plan_in_pieces plan_values rack rack_as_csv rack_values recalibrated work "
-        "work_as_text Written"
+    "door.verbs": (
+        "VERBS bench bench_fit bender box cut entries fill fold handle pieces plan plan_in_pieces "
+        "pullbox rack site sitebox wall work"
     ),
+    "door.answers": "can_be_made",
+    "door.benders": "learn",
+    "door.checks": "schedule wires",
+    "door.cutting": "cut_of_job materials_of_job",
+    "door.ducts": "site_from_geojson site_to_geojson",
+    "door.framed_walls": "merge_wall_run runs_of_wall",
+    "door.reference": "catalog schema",
+    "door.runs": "convert recalibrated",
     "door.shared": "Answer Document Units",
     "door.typed": "line quick",
+    "door.verb": "Verb Written",
     "bench.at_bench": "BenchFit BenchPlan",
-    "documents.bench_file": "check_came_out",
-    "documents.bender_file": "bender_numbers BenderNumbers carried_bender",
+    "documents.bender_file": "BenderNumbers carried_bender",
     "documents.bends_file": "FoldedPipe",
     "documents.catalogue": "Catalogue",
     "documents.errors": "DocumentError TableError",
     "documents.job_stock": "stock_of_taken StockOfConduit taken_by_run TakenByRun",
     "documents.json_text": "read_json",
-    "documents.run_file": "read_run",
+    "documents.registry": "FORMATS Format read",
     "documents.schedule": (
         "check_schedule CheckedRow MOST_TOLD placed_in_row read_schedule run_csv_row run_row "
         "runs_csv_head schedule_csv ScheduleRow wires_of_row"
     ),
     "documents.schema": "SCHEMAS",
-    "documents.site_box_file": "box_key ends_named read_site_box site_box_document",
+    "documents.site_box_file": "box_key ends_named",
     "documents.stock_in_hand": "after_cutting",
     "documents.upgrading": "upgrade",
-    "documents.writing": "bend_table_csv plain",
+    "documents.writing": "plain",
     "documents.written_finding": "WrittenFinding",
     "fill.boxes": "BoxResult",
     "fill.entries": "EntriesResult",
@@ -94,9 +95,13 @@ def __getattr__(name: str) -> Any:
     """A name of the door, from its room."""
     if name not in _HOME:
         raise AttributeError(f"module {__name__!r} has no attribute {name!r}")
-    found = getattr(import_module(f"{__name__}.{_HOME[name]}"), name)
-    globals()[name] = found
+    room = import_module(f"{__name__}.{_HOME[name]}")
+    globals()[name] = found = room.VERBS[name] if _is_verb(name) else getattr(room, name)
     return found
+
+
+def _is_verb(name: str) -> bool:
+    return _HOME[name] == "door.verbs" and name.islower()
 
 
 def __dir__() -> list[str]:

@@ -2,9 +2,7 @@
 
 from yarrow.bench.at_bench import BenchFit as BenchFit
 from yarrow.bench.at_bench import BenchPlan as BenchPlan
-from yarrow.documents.bench_file import check_came_out as check_came_out
 from yarrow.documents.bender_file import BenderNumbers as BenderNumbers
-from yarrow.documents.bender_file import bender_numbers as bender_numbers
 from yarrow.documents.bender_file import carried_bender as carried_bender
 from yarrow.documents.bends_file import FoldedPipe as FoldedPipe
 from yarrow.documents.catalogue import Catalogue as Catalogue
@@ -15,9 +13,11 @@ from yarrow.documents.job_stock import TakenByRun as TakenByRun
 from yarrow.documents.job_stock import stock_of_taken as stock_of_taken
 from yarrow.documents.job_stock import taken_by_run as taken_by_run
 from yarrow.documents.json_text import read_json as read_json
-from yarrow.documents.run_file import read_run as read_run
-from yarrow.documents.schedule import MOST_TOLD as MOST_TOLD
+from yarrow.documents.registry import FORMATS as FORMATS
+from yarrow.documents.registry import Format as Format
+from yarrow.documents.registry import read as read
 from yarrow.documents.schedule import CheckedRow as CheckedRow
+from yarrow.documents.schedule import MOST_TOLD as MOST_TOLD
 from yarrow.documents.schedule import ScheduleRow as ScheduleRow
 from yarrow.documents.schedule import check_schedule as check_schedule
 from yarrow.documents.schedule import placed_in_row as placed_in_row
@@ -30,66 +30,32 @@ from yarrow.documents.schedule import wires_of_row as wires_of_row
 from yarrow.documents.schema import SCHEMAS as SCHEMAS
 from yarrow.documents.site_box_file import box_key as box_key
 from yarrow.documents.site_box_file import ends_named as ends_named
-from yarrow.documents.site_box_file import read_site_box as read_site_box
-from yarrow.documents.site_box_file import site_box_document as site_box_document
 from yarrow.documents.stock_in_hand import after_cutting as after_cutting
 from yarrow.documents.upgrading import upgrade as upgrade
-from yarrow.documents.writing import bend_table_csv as bend_table_csv
 from yarrow.documents.writing import plain as plain
 from yarrow.documents.written_finding import WrittenFinding as WrittenFinding
 from yarrow.door.answers import can_be_made as can_be_made
-from yarrow.door.at_the_bench import bench as bench
-from yarrow.door.at_the_bench import bench_fit as bench_fit
-from yarrow.door.benders import bender as bender
 from yarrow.door.benders import learn as learn
-from yarrow.door.benders import read_own_fittings as read_own_fittings
-from yarrow.door.checks import box as box
-from yarrow.door.checks import entries as entries
-from yarrow.door.checks import fill as fill
-from yarrow.door.checks import pullbox as pullbox
 from yarrow.door.checks import schedule as schedule
-from yarrow.door.checks import sitebox as sitebox
 from yarrow.door.checks import wires as wires
-from yarrow.door.cutting import cut as cut
 from yarrow.door.cutting import cut_of_job as cut_of_job
 from yarrow.door.cutting import materials_of_job as materials_of_job
-from yarrow.door.cutting import read_stock as read_stock
-from yarrow.door.ducts import read_ducts as read_ducts
-from yarrow.door.ducts import site as site
-from yarrow.door.ducts import site_as_csv as site_as_csv
 from yarrow.door.ducts import site_from_geojson as site_from_geojson
 from yarrow.door.ducts import site_to_geojson as site_to_geojson
-from yarrow.door.ducts import site_values as site_values
-from yarrow.door.framed_walls import read_framed_wall as read_framed_wall
-from yarrow.door.framed_walls import run_of_wall as run_of_wall
+from yarrow.door.framed_walls import merge_wall_run as merge_wall_run
 from yarrow.door.framed_walls import runs_of_wall as runs_of_wall
-from yarrow.door.framed_walls import wall as wall
-from yarrow.door.framed_walls import wall_values as wall_values
 from yarrow.door.reference import catalog as catalog
 from yarrow.door.reference import schema as schema
-from yarrow.door.runs import Written as Written
 from yarrow.door.runs import convert as convert
-from yarrow.door.runs import fold as fold
-from yarrow.door.runs import handle as handle
-from yarrow.door.runs import handling_values as handling_values
-from yarrow.door.runs import pieces as pieces
-from yarrow.door.runs import pieces_as_text as pieces_as_text
-from yarrow.door.runs import pieces_values as pieces_values
-from yarrow.door.runs import plan as plan
-from yarrow.door.runs import plan_as as plan_as
-from yarrow.door.runs import plan_in_pieces as plan_in_pieces
-from yarrow.door.runs import plan_values as plan_values
-from yarrow.door.runs import rack as rack
-from yarrow.door.runs import rack_as_csv as rack_as_csv
-from yarrow.door.runs import rack_values as rack_values
 from yarrow.door.runs import recalibrated as recalibrated
-from yarrow.door.runs import work as work
-from yarrow.door.runs import work_as_text as work_as_text
 from yarrow.door.shared import Answer as Answer
 from yarrow.door.shared import Document as Document
 from yarrow.door.shared import Units as Units
 from yarrow.door.typed import line as line
 from yarrow.door.typed import quick as quick
+from yarrow.door.verb import Verb as Verb
+from yarrow.door.verb import Written as Written
+from yarrow.door.verbs import VERBS as VERBS
 from yarrow.fill.boxes import BoxResult as BoxResult
 from yarrow.fill.entries import EntriesResult as EntriesResult
 from yarrow.fill.pull_boxes import PullBoxResult as PullBoxResult
@@ -136,9 +102,29 @@ from yarrow.wording.phrase import Quantity as Quantity
 from yarrow.wording.phrase import Value as Value
 from yarrow.wording.phrase import count as count
 from yarrow.wording.phrase import in_turn as in_turn
-from yarrow.wording.wording import EN_US as EN_US
 from yarrow.wording.wording import Country as Country
+from yarrow.wording.wording import EN_US as EN_US
 from yarrow.wording.wording import Wording as Wording
 from yarrow.wording.wording import wording_of as wording_of
 
 __version__: str
+__all__: list[str]
+
+bench: Verb[BenchPlan]
+bench_fit: Verb[BenchFit]
+bender: Verb[BenderNumbers]
+box: Verb[BoxResult]
+cut: Verb[CutList]
+entries: Verb[EntriesResult]
+fill: Verb[FillResult]
+fold: Verb[FoldedPipe]
+handle: Verb[Handling]
+pieces: Verb[PiecesOfRun]
+plan: Verb[WrittenPlan]
+plan_in_pieces: Verb[PlanInPieces]
+pullbox: Verb[PullBoxResult]
+rack: Verb[RackPlan]
+site: Verb[SitePlan]
+sitebox: Verb[SiteBoxResult]
+wall: Verb[WallPlan]
+work: Verb[OrderOfWork]

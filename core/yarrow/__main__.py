@@ -12,15 +12,14 @@ import os
 import signal
 import sys
 import threading
-from collections.abc import Callable, Iterator
+from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
 from types import FrameType
 from typing import Any
 
 import yarrow
-from yarrow import DocumentError, TableError
-from yarrow.documents.json_text import read_json
+from yarrow import DocumentError, TableError, read_json
 
 CATALOGUED = ["conduit", "benders", "fittings", "conductors", "boxes", "trunking"]
 
@@ -94,53 +93,8 @@ def _parser() -> argparse.ArgumentParser:
     )
     commands = parser.add_subparsers(required=True, metavar="COMMAND")
 
-    plan = commands.add_parser("plan", help="plan a run; - reads standard input")
-    plan.add_argument("file")
-    plan.add_argument("--format", choices=["json", "text", "csv", "bends"], default="json")
-    plan.set_defaults(run=_plan_command)
-
-    handle = commands.add_parser("handle", help="the orders a run's piece can be bent in")
-    handle.add_argument("file")
-    handle.add_argument("--piece", type=int, help="of which of its pieces, counted from 1")
-    handle.set_defaults(run=_handle)
-
-    bench = commands.add_parser(
-        "bench", help="a piece whose bends came out different: what is left"
-    )
-    bench.add_argument("file", help="the run")
-    bench.add_argument("came_out", help="what was read of its bends (yarrow.bench/1)")
-    bench.add_argument("--piece", type=int, help="of which of its pieces, counted from 1")
-    bench.set_defaults(run=_bench)
-
-    pieces = commands.add_parser("pieces", help="a run in sticks: every piece, joints, ways")
-    pieces.add_argument("file")
-    pieces.add_argument("--format", choices=["json", "text"], default="json")
-    pieces.set_defaults(run=_pieces_command)
-
-    rack = commands.add_parser("rack", help="a run's rack: the marks of every pipe, the gaps")
-    rack.add_argument("file")
-    rack.add_argument("--format", choices=["json", "csv"], default="json")
-    rack.set_defaults(run=_rack_command)
-
-    work = commands.add_parser("work", help="the order of work of a run, ticked off by its done")
-    work.add_argument("file")
-    work.add_argument("--format", choices=["json", "text"], default="json")
-    work.set_defaults(run=_work_command)
-
-    cut = commands.add_parser("cut", help="what is cut from what: pieces on sticks and offcuts")
-    cut.add_argument("file")
-    cut.add_argument("--seconds", type=float, default=4.0, help="for looking for fewer sticks")
-    cut.set_defaults(run=_cut)
-
-    for name, (_, help_) in CHECKS.items():
-        check = commands.add_parser(name, help=help_)
-        check.add_argument("file")
-        check.set_defaults(run=_check_command, check=name)
-
-    site_box = commands.add_parser("sitebox", help="a box of a job, with the runs that meet there")
-    site_box.add_argument("file")
-    site_box.add_argument("runs", nargs="*", metavar="RUN")
-    site_box.set_defaults(run=_site_box)
+    for verb in yarrow.VERBS.values():
+        _add_verb(commands, verb)
 
     schedule = commands.add_parser("schedule", help="a CSV schedule with its answers")
     schedule.add_argument("file")
@@ -191,75 +145,34 @@ def _written(answer: yarrow.Written) -> int:
     return 0 if answer.can_be_made else 3
 
 
-def _plan_command(options: argparse.Namespace) -> int:
+def _add_verb(commands: Any, verb: yarrow.Verb[Any]) -> None:
+    """A command that asks one thing of a document, and of what that takes beside it."""
+    command = commands.add_parser(verb.name.replace("_", "-"), help=verb.words)
+    command.add_argument("file", help=f"yarrow.{verb.takes}/1; - reads standard input")
+    for beside in verb.beside:
+        more = {"nargs": "*"} if beside.many else {}
+        command.add_argument(beside.name, help=beside.words, **more)
+    for option in verb.options:
+        named = f"--{option.name.replace('_', '-')}"
+        command.add_argument(named, type=option.kind, default=option.usual, help=option.words)
+    if verb.forms:
+        command.add_argument("--format", choices=["json", *verb.forms], default="json")
+    command.set_defaults(run=_ask, verb=verb, format="json")
+
+
+def _ask(options: argparse.Namespace) -> int:
+    verb: yarrow.Verb[Any] = options.verb
     document = _document(options.file)
-    if options.format == "json":
-        return _print_answer(yarrow.plan(document))
-    return _written(yarrow.plan_as(document, options.format))
+    if options.format != "json":
+        return _written(verb.written(document, options.format))
+    beside = [_read_beside(getattr(options, each.name)) for each in verb.beside]
+    told = {option.name: getattr(options, option.name) for option in verb.options}
+    return _print_answer(verb(document, *beside, **told))
 
 
-def _handle(options: argparse.Namespace) -> int:
-    handling = yarrow.handle(_document(options.file), piece=options.piece)
-    _print_answer(handling)
-    return 3 if handling["findings"] else 0
-
-
-def _bench(options: argparse.Namespace) -> int:
-    answer = yarrow.bench(_document(options.file), _document(options.came_out), piece=options.piece)
-    _print_answer(answer)
-    return 3 if answer["verdict"] == "scrap" else 0
-
-
-def _pieces_command(options: argparse.Namespace) -> int:
-    document = _document(options.file)
-    if options.format == "json":
-        return _print_answer(yarrow.pieces(document))
-    return _written(yarrow.pieces_as_text(document))
-
-
-def _work_command(options: argparse.Namespace) -> int:
-    document = _document(options.file)
-    if options.format == "json":
-        return _print_answer(yarrow.work(document))
-    return _written(yarrow.work_as_text(document))
-
-
-def _rack_command(options: argparse.Namespace) -> int:
-    document = _document(options.file)
-    if options.format == "json":
-        return _print_answer(yarrow.rack(document))
-    return _written(yarrow.rack_as_csv(document))
-
-
-def _cut(options: argparse.Namespace) -> int:
-    return _print_answer(yarrow.cut(_document(options.file), seconds=options.seconds))
-
-
-CHECKS: dict[str, tuple[Callable[[dict[str, Any]], dict[str, Any]], str]] = {
-    "fold": (yarrow.fold, "straight pipe and bends to their shape"),
-    "fill": (yarrow.fill, "whether conductors go into a conduit or trunking"),
-    "wall": (yarrow.wall, "a framed wall: boxes, holes, a run for every feed"),
-    "site": (yarrow.site, "ducts between buildings: pull points, ways, ducts, cuts"),
-    "box": (yarrow.box, "whether a box is large enough for what is in it"),
-    "pullbox": (yarrow.pullbox, "the least box for large wire"),
-    "entries": (yarrow.entries, "whether the holes in a box's walls go together"),
-    "bender": (yarrow.bender, "a crew's own bender: its worked numbers"),
-}
-"""What takes one document and gives one answer, by its command."""
-
-
-def _check_command(options: argparse.Namespace) -> int:
-    return _print_answer(CHECKS[options.check][0](_document(options.file)))
-
-
-def _site_box(options: argparse.Namespace) -> int:
-    runs = []
-    for name in options.runs:
-        run = _document(name)
-        if not isinstance(run, dict):
-            raise DocumentError(name, "a run's document")
-        runs.append(run)
-    return _print_answer(yarrow.sitebox(_document(options.file), runs))
+def _read_beside(names: str | list[str]) -> Any:
+    """A document, or several, by their files. Raises: DocumentError."""
+    return _document(names) if isinstance(names, str) else [_document(name) for name in names]
 
 
 def _schedule(options: argparse.Namespace) -> int:
@@ -310,7 +223,7 @@ def _quick(options: argparse.Namespace) -> int:
     )
     if found["run"] is None:
         raise DocumentError("said", found["expected"])
-    return _written(yarrow.plan_as(found["run"], "text"))
+    return _written(yarrow.plan.written(found["run"], "text"))
 
 
 def _catalog(options: argparse.Namespace) -> int:

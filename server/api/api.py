@@ -7,7 +7,7 @@ from typing import Any
 from urllib.parse import unquote
 
 from django.http import HttpRequest, HttpResponse
-from ninja import NinjaAPI
+from ninja import NinjaAPI, Router
 from ninja.parser import Parser
 from ninja.renderers import BaseRenderer
 from ninja.responses import NinjaJSONEncoder
@@ -16,6 +16,7 @@ from ninja.security import SessionAuth
 from api.answers import strict_json
 from api.problems import handle_problems
 from api.routes import (
+    at_bench,
     benders,
     boxes,
     checks,
@@ -27,9 +28,12 @@ from api.routes import (
     session,
     sites,
     stock,
+    verbs,
     walls,
 )
-from yarrow import __version__, read_json, schema
+from api.saved import add_routes, routes_in_a_job
+from versions.kinds import SavedKind, every_kind
+from yarrow import FORMATS, __version__, read_json, schema
 
 
 class StrictParser(Parser):
@@ -79,11 +83,8 @@ class YarrowAPI(NinjaAPI):
         return _placed(plain, "")
 
 
-_DOCUMENTS = (
-    *("run", "bench", "box", "pullbox", "entries", "sitebox"),
-    *("jobstock", "fittings", "wall", "site"),
-)
-"""The formats that something here is asked with."""
+_DOCUMENTS = tuple(dict.fromkeys(row.schema for row in FORMATS.values()))
+"""The schemas of all that something can be asked with."""
 
 
 def _placed(node: Any, title: str) -> Any:
@@ -113,7 +114,12 @@ _READERS_OWN = (
 """Of a core schema, what is not for a client: it has to send nothing where there is a default."""
 
 
-def _build() -> YarrowAPI:
+def new_api(namespace: str) -> YarrowAPI:
+    """An API without routes.
+
+    Args:
+        namespace: of its addresses.
+    """
     built = YarrowAPI(
         title="Yarrow",
         version=__version__,
@@ -123,13 +129,37 @@ def _build() -> YarrowAPI:
         renderer=StrictRenderer(),
         docs_url=None,
         openapi_url="openapi.json",
-        urls_namespace="api",
+        urls_namespace=namespace,
     )
     handle_problems(built)
+    return built
+
+
+def add_plain_kind(to: YarrowAPI, kind: SavedKind[Any]) -> None:
+    """The routes of a kind that needs none of its own.
+
+    Args:
+        to: that they are added to.
+        kind: of saved documents that a job has.
+    """
+    router = Router(tags=[kind.many])
+    add_routes(router, routes_in_a_job(router, kind))
+    to.add_router("", router)
+
+
+def _build() -> YarrowAPI:
+    built = new_api("api")
     # Addresses are tried in turn: what every key asks for comes first.
-    first = (planning, checks, runs, session, jobs, boxes, stock, walls, sites, benders)
-    for part in (*first, fittings, gauge):
+    for part in (verbs, planning, checks, session, jobs, walls, sites, gauge):
         built.add_router("", part.router)
+    own = (runs, boxes, stock, at_bench, benders, fittings)
+    for part in own:
+        add_routes(part.router, part.SAVED)
+        built.add_router("", part.router)
+    with_their_own = [part.SAVED.kind for part in own]
+    for kind in every_kind():
+        if kind not in with_their_own:
+            add_plain_kind(built, kind)
     return built
 
 

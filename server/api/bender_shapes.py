@@ -8,11 +8,12 @@ from typing import Annotated
 from ninja import Schema
 from pydantic import Field
 
+import yarrow
 from api.documents import BenderDocument, MeasuredBend, OwnBender
 from api.shapes import Body, Version
 from benders.models import CrewBender
 from benders.services import carried_by
-from yarrow import BenderNumbers, bender_numbers
+from yarrow import BenderNumbers
 
 
 class BenderSave(Body):
@@ -57,7 +58,7 @@ def bender_detail(bender: CrewBender) -> BenderDetail:
         updated_at=bender.updated_at,
         updated_by=bender.updated_by.shown_name,
         document=bender.document,
-        numbers=bender_numbers(bender.document),
+        numbers=yarrow.bender.values(bender.document),
         carried=CarriedBender(
             inches=carried_by(bender, "in"), millimetres=carried_by(bender, "mm")
         ),

@@ -6,6 +6,16 @@ from typing import Annotated, Any
 
 from pydantic import WithJsonSchema
 
+from yarrow import FORMATS
+
+
+def document_of(of: str) -> Any:
+    """A document of a format, by its name, as the contract has it."""
+    row = FORMATS[of]
+    where = {"x-document": row.schema, **({"x-part": row.part} if row.part else {})}
+    return Annotated[dict[str, Any], WithJsonSchema(where)]
+
+
 RunDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run"})]
 """A ``yarrow.run/1`` document. The core reads it; its schema stands in the contract."""
 WallDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "wall"})]

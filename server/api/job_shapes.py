@@ -73,13 +73,8 @@ class JobDetail(Schema):
     runs: list[RunSummary]
 
 
-class RemovedFromJob(Schema):
-    """What was removed from a job."""
-
-    runs: list[RemovedSummary]
-    boxes: list[RemovedSummary]
-    walls: list[RemovedSummary]
-    sites: list[RemovedSummary]
+RemovedFromJob = dict[str, list[RemovedSummary]]
+"""What was removed from a job, by the kinds' names for many of them."""
 
 
 def job_detail(job: Job, runs: Iterable[Run], run_count: int) -> JobDetail:

@@ -33,7 +33,7 @@ def one_page(pages: Sequence[Drawing], page: int) -> HttpResponse:
 
 def file_name(of: Run | JobWall | JobSite) -> str:
     """What a file of a run, a wall or a site is called, without its ending."""
-    return slugify(of.name) or f"{of.what}-{of.pk}"
+    return slugify(of.name) or f"{of._meta.model_name}-{of.pk}"
 
 
 def heading_of(of: Run | JobWall | JobSite) -> Heading:

@@ -162,9 +162,9 @@ def handle_problems(api: NinjaAPI) -> None:
         who = current.updated_by.shown_name
         # Two tabs of one person are no two people.
         own = current.updated_by == request.user
-        message = f"{who} saved this {current.what} in the meantime."
+        message = f"{who} saved this {error.called} in the meantime."
         if own:
-            message = f"You saved this {current.what} in another tab, or on another device."
+            message = f"You saved this {error.called} in another tab, or on another device."
         body = ConflictProblem(
             code="conflict",
             message=message,

@@ -10,8 +10,8 @@ from ninja import Schema
 from api.documents import CameOutDocument, RunDocument
 from api.shapes import Body, RevisionSummary, Rules, Version, VersionOrNone, revision_fields
 from jobs.models import PieceAtBench, Run, Stage
-from jobs.services import problem_of
-from versions.models import DocumentRevision
+from jobs.runs import problem_of
+from versions.models import Revision
 
 
 class RunSave(Body):
@@ -100,7 +100,7 @@ def run_detail(run: Run) -> RunDetail:
     )
 
 
-def revision_detail(revision: DocumentRevision) -> RevisionDetail:
+def revision_detail(revision: Revision) -> RevisionDetail:
     """A revision with its document."""
     return RevisionDetail(**revision_fields(revision), document=revision.document)
 

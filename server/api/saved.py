@@ -1,47 +1,61 @@
 """The routes that every kind of document which is saved by version has: open and save, put away and
-bring back, history and an earlier version again."""
+bring back, history and an earlier version again; of those that a job has, list and create too."""
 
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
-from inspect import Parameter, Signature
 from typing import Any
 
+from ninja import Body as Given
 from ninja import Path as InPath
 from ninja import Query, Router, Schema
+from pydantic import create_model
 
 from accounts.models import Member
+from api.documents import document_of
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
-from api.shapes import Id, Nothing, Restore, RevisionSummary, Version, revision_page
-from versions.changes import Changes
+from api.shapes import (
+    Body,
+    Id,
+    NamedDetail,
+    NamedSummary,
+    Nothing,
+    Restore,
+    RevisionSummary,
+    Version,
+    revision_page,
+)
+from api.signatures import with_parameters
+from jobs.policy import jobs_for
+from versions.kinds import SavedKind
 
 Parameters = Mapping[str, Any]
 """What stands in an address or behind it, by its name, as its annotation."""
 
-
 _OLDER: Any = Query[Version | None]  # type: ignore[misc]
+
+OPEN, SAVE, PUT_AWAY, HISTORY = "open", "save", "put away", "history"
 
 
 @dataclass(frozen=True, slots=True)
-class SavedKind:
+class SavedRoutes:
     """A kind of saved documents, as its routes know it.
 
-    ``one`` is what its operations are called by (``wall``), ``called`` what a person calls it (``a
-    wall``); ``at`` is the address of one, ``parameters`` what names it there, and ``row_id`` its
-    number by those. ``detail_of`` makes the answer that has the document.
+    ``at`` is the address of one, ``parameters`` what names it there, and ``row_id`` its number by
+    those. ``detail_of`` makes the answer that has the document, ``save`` is what is sent; ``has``
+    are the routes that it goes by as all do, where it has none of its own for that.
     """
 
-    one: str
-    called: str
+    kind: SavedKind[Any]
     at: str
     parameters: Parameters
     row_id: Callable[..., int]
-    changes: Changes[Any]
     detail: type[Schema]
     detail_of: Callable[[Any], Any]
     save: type[Schema] | None = None
+    has: tuple[str, ...] = (OPEN, SAVE, PUT_AWAY, HISTORY)
 
 
 def by_number(one: str) -> tuple[Parameters, Callable[..., int]]:
@@ -58,153 +72,145 @@ def by_number(one: str) -> tuple[Parameters, Callable[..., int]]:
     return {name: InPath[Id]}, row_id
 
 
-def add_open(router: Router, kind: SavedKind) -> None:
-    """The document as it stands.
-
-    Args:
-        router: that it is added to.
-        kind: of documents.
-    """
-
-    def get(request: MemberRequest, **values: Any) -> Any:
-        return kind.detail_of(_row(request.user, kind, values))
-
-    words = f"{kind.called} as it stands."
-    _add(router, kind, "GET", "", f"get_{kind.one}", _detail(kind), get, words)
-
-
-def add_save(router: Router, kind: SavedKind) -> None:
-    """Another version of the document.
-
-    Args:
-        router: that it is added to.
-        kind: of documents, with the shape of what is saved.
-    """
-
-    def save(request: MemberRequest, *, body: Any, **values: Any) -> Any:
-        row_id = kind.row_id(request.user, **values)
-        return kind.detail_of(
-            kind.changes.save(request.user, row_id, body.document, body.base_version)
-        )
-
-    words = f"Another version of {kind.called}; 409 with both where someone else was faster."
-    answers = {**_detail(kind), 409: ConflictProblem}
-    _add(router, kind, "PUT", "", f"save_{kind.one}", answers, save, words, {"body": kind.save})
-
-
-def add_put_away(router: Router, kind: SavedKind) -> None:
-    """Put away, and brought back.
+def add_routes(router: Router, routes: SavedRoutes) -> None:
+    """The routes of a kind that go as all kinds' do.
 
     Args:
         router: that they are added to.
+        routes: of that kind.
+    """
+    adders = {OPEN: _open, SAVE: _save, PUT_AWAY: _put_away, HISTORY: _history}
+    for each in routes.has:
+        adders[each](router, routes)
+
+
+def routes_in_a_job(router: Router, kind: SavedKind[Any]) -> SavedRoutes:
+    """The routes of a kind that a job has some of, each with a name: all that there are to it.
+
+    Args:
+        router: that listing and creating are added to.
         kind: of documents.
     """
+    shown = kind.one.capitalize()
+    document = document_of(kind.format)
+    summary = create_model(f"{shown}Summary", __base__=NamedSummary)
+    detail = create_model(f"{shown}Detail", __base__=NamedDetail, document=(document, ...))
+    save = create_model(
+        f"{shown}Save", __base__=Body, document=(document, ...), base_version=(Version, ...)
+    )
+    routes = SavedRoutes(
+        kind, f"/{kind.many}/{{{kind.one}_id}}", *by_number(kind.one), detail, _named, save
+    )
 
+    def listed(request: MemberRequest, *, job_id: int) -> Any:
+        job = jobs_for(request.user).get(id=job_id)
+        return list(kind.there(request.user).filter(job=job).defer("document"))
+
+    def create(request: MemberRequest, *, job_id: int, document: Any) -> tuple[int, Any]:
+        return 201, _named(kind.create(request.user, job_id, document))
+
+    of_job = {"job_id": InPath[Id]}
+    at = f"/jobs/{{job_id}}/{kind.many}"
+    listing = {200: list[summary], **REFUSALS}  # type: ignore[valid-type]
+    _add(router, at, "GET", f"list_{kind.many}", listing, listed, "Those of a job.", of_job)
+    made = {201: detail, **REFUSALS}
+    body: Any = Given[document]  # type: ignore[misc, valid-type]  # one of each kind
+    takes = {**of_job, "document": body}
+    _add(router, at, "POST", f"create_{kind.one}", made, create, "A new one.", takes)
+    return routes
+
+
+def _named(row: Any) -> dict[str, Any]:
+    return {
+        "id": row.id,
+        "name": row.name,
+        "version": row.version,
+        "job_id": row.job_id,
+        "job_name": row.job.name,
+        "document": row.document,
+    }
+
+
+def _open(router: Router, routes: SavedRoutes) -> None:
+    def get(request: MemberRequest, **values: Any) -> Any:
+        return routes.detail_of(_row(request.user, routes, values))
+
+    words, operation = f"A {routes.kind.called} as it stands.", f"get_{routes.kind.one}"
+    _add(router, routes.at, "GET", operation, _detail(routes), get, words, routes.parameters)
+
+
+def _save(router: Router, routes: SavedRoutes) -> None:
+    def save(request: MemberRequest, *, body: Any, **values: Any) -> Any:
+        row_id = routes.row_id(request.user, **values)
+        return routes.detail_of(
+            routes.kind.save(request.user, row_id, body.document, body.base_version)
+        )
+
+    words = f"Another version of a {routes.kind.called}; 409 with both where someone was faster."
+    answers = {**_detail(routes), 409: ConflictProblem}
+    takes = {**routes.parameters, "body": routes.save}
+    _add(router, routes.at, "PUT", f"save_{routes.kind.one}", answers, save, words, takes)
+
+
+def _put_away(router: Router, routes: SavedRoutes) -> None:
     def remove(request: MemberRequest, **values: Any) -> Nothing:
-        kind.changes.remove(request.user, kind.row_id(request.user, **values))
+        routes.kind.remove(request.user, routes.row_id(request.user, **values))
         return Nothing()
 
     def bring_back(request: MemberRequest, **values: Any) -> Any:
-        row_id = kind.row_id(request.user, **values)
-        return kind.detail_of(kind.changes.bring_back(request.user, row_id))
+        row_id = routes.row_id(request.user, **values)
+        return routes.detail_of(routes.kind.bring_back(request.user, row_id))
 
+    one, called, takes = routes.kind.one, routes.kind.called, routes.parameters
     gone = {200: Nothing, **REFUSALS}
-    words = f"Put {kind.called} away; it can be brought back."
-    _add(router, kind, "DELETE", "", f"remove_{kind.one}", gone, remove, words)
-    words, operation = f"Bring back {kind.called} that was put away.", f"bring_back_{kind.one}"
-    _add(router, kind, "POST", "/bring-back", operation, _detail(kind), bring_back, words)
+    words = f"Put a {called} away; it can be brought back."
+    _add(router, routes.at, "DELETE", f"remove_{one}", gone, remove, words, takes)
+    at, words = f"{routes.at}/bring-back", f"Bring back a {called} that was put away."
+    _add(router, at, "POST", f"bring_back_{one}", _detail(routes), bring_back, words, takes)
 
 
-def add_history(router: Router, kind: SavedKind) -> None:
-    """Its revisions, and one of them again.
-
-    Args:
-        router: that they are added to.
-        kind: of documents.
-    """
-
-    def revisions(request: MemberRequest, *, before: int | None, **values: Any) -> Any:
-        return revision_page(_row(request.user, kind, values).revisions.all(), before)
+def _history(router: Router, routes: SavedRoutes) -> None:
+    def revisions(request: MemberRequest, *, before: int | None = None, **values: Any) -> Any:
+        return revision_page(_row(request.user, routes, values).revisions.all(), before)
 
     def restore(request: MemberRequest, *, version: int, body: Restore, **values: Any) -> Any:
-        row_id = kind.row_id(request.user, **values)
-        return kind.detail_of(
-            kind.changes.restore(request.user, row_id, version, body.base_version)
+        row_id = routes.row_id(request.user, **values)
+        return routes.detail_of(
+            routes.kind.restore(request.user, row_id, version, body.base_version)
         )
 
-    _add(
-        router,
-        kind,
-        "GET",
-        "/revisions",
-        f"list_{kind.one}_revisions",
-        {200: list[RevisionSummary], **REFUSALS},
-        revisions,
-        f"A page of the history of {kind.called}, newest first: the newest, or those before a"
-        " version.",
-        {"before": _OLDER},
-        {"before": None},
-    )
-    _add(
-        router,
-        kind,
-        "POST",
-        "/revisions/{version}/restore",
-        f"restore_{kind.one}",
-        {**_detail(kind), 409: ConflictProblem},
-        restore,
-        f"Bring an earlier revision of {kind.called} back, as the next version.",
-        {"version": InPath[Version], "body": Restore},
-    )
+    one, called, at = routes.kind.one, routes.kind.called, f"{routes.at}/revisions"
+    words = f"A page of a {called}'s history, newest first: the newest, or those before a version."
+    page = {200: list[RevisionSummary], **REFUSALS}
+    takes = {**routes.parameters, "before": _OLDER}
+    _add(router, at, "GET", f"list_{one}_revisions", page, revisions, words, takes)
+    answers = {**_detail(routes), 409: ConflictProblem}
+    words = f"Bring an earlier revision of a {called} back, as the next version."
+    takes = {**routes.parameters, "version": InPath[Version], "body": Restore}
+    at = f"{at}/{{version}}/restore"
+    _add(router, at, "POST", f"restore_{one}", answers, restore, words, takes)
 
 
-def add_saved_routes(router: Router, kind: SavedKind) -> None:
-    """All of them.
-
-    Args:
-        router: that they are added to.
-        kind: of documents.
-    """
-    add_open(router, kind)
-    add_save(router, kind)
-    add_put_away(router, kind)
-    add_history(router, kind)
+def _detail(routes: SavedRoutes) -> dict[int, Any]:
+    return {200: routes.detail, **REFUSALS}
 
 
-def _detail(kind: SavedKind) -> dict[int, Any]:
-    return {200: kind.detail, **REFUSALS}
-
-
-def _row(member: Member, kind: SavedKind, values: dict[str, Any]) -> Any:
-    return kind.changes.there(member).get(id=kind.row_id(member, **values))
+def _row(member: Member, routes: SavedRoutes, values: dict[str, Any]) -> Any:
+    return routes.kind.there(member).get(id=routes.row_id(member, **values))
 
 
 def _add(
     router: Router,
-    kind: SavedKind,
+    at: str,
     method: str,
-    behind: str,
     operation: str,
     response: dict[int, Any],
     view: Callable[..., Any],
     words: str,
-    more: Parameters | None = None,
-    defaults: Parameters | None = None,
+    takes: Parameters,
 ) -> None:
     """A route of a kind: its function has the parameters that the kind's address wants."""
-    wanted = {"request": MemberRequest, **kind.parameters, **(more or {})}
-    view.__signature__ = Signature(  # type: ignore[attr-defined]
-        [
-            Parameter(
-                name,
-                Parameter.KEYWORD_ONLY if name != "request" else Parameter.POSITIONAL_OR_KEYWORD,
-                annotation=annotation,
-                default=(defaults or {}).get(name, Parameter.empty),
-            )
-            for name, annotation in wanted.items()
-        ]
-    )
-    view.__name__, view.__doc__ = operation, words[:1].upper() + words[1:]
-    router.add_api_operation(
-        f"{kind.at}{behind}", [method], view, response=response, operation_id=operation
-    )
+    usual = {name: None for name, annotation in takes.items() if annotation is _OLDER}
+    with_parameters(view, takes, usual)
+    view.__name__, view.__doc__ = operation, words
+    router.add_api_operation(at, [method], view, response=response, operation_id=operation)

@@ -10,7 +10,7 @@ from django.db.models import QuerySet
 from ninja import Schema
 from pydantic import BeforeValidator, ConfigDict, Field, StringConstraints
 
-from versions.models import DocumentRevision, VersionedDocument
+from versions.models import Revision, VersionedDocument
 
 PRINTABLE = r"^[^\x00-\x1f\x7f-\x9f\u061c\u200b-\u200f\u2028-\u202e\u2060-\u206f\ufeff]*$"
 """No control code, and nothing that turns the direction of what stands beside it."""
@@ -78,6 +78,21 @@ class RemovedSummary(Schema):
     removed_at: datetime
 
 
+class NamedSummary(Schema):
+    """Something of a job as a list shows it."""
+
+    id: int
+    name: str
+
+
+class NamedDetail(NamedSummary):
+    """Something of a job, at a version; with its document."""
+
+    version: int
+    job_id: int
+    job_name: str
+
+
 class Nothing(Schema):
     """An empty answer."""
 
@@ -88,7 +103,7 @@ def removed_summary(row: VersionedDocument) -> RemovedSummary:
     return RemovedSummary(id=row.pk, name=str(row), version=row.version, removed_at=row.removed_at)
 
 
-def revision_summary(revision: DocumentRevision) -> RevisionSummary:
+def revision_summary(revision: Revision) -> RevisionSummary:
     """A revision as the history shows it."""
     return RevisionSummary(**revision_fields(revision))
 
@@ -100,7 +115,7 @@ def revision_page(revisions: QuerySet[Any], before: int | None) -> list[Revision
     return [revision_summary(revision) for revision in newest[:MOST_LISTED]]
 
 
-def revision_fields(revision: DocumentRevision) -> dict[str, Any]:
+def revision_fields(revision: Revision) -> dict[str, Any]:
     """What every revision tells beside its document."""
     return {
         "version": revision.version,

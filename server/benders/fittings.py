@@ -4,53 +4,51 @@ from __future__ import annotations
 
 from typing import Any
 
-from django.db import transaction
-from django.db.models import QuerySet
-
-import yarrow
-from accounts.models import Crew, Member
+from accounts.models import Member
 from benders.models import CrewFittings
-from benders.policy import fittings_for
-from versions import services as versions
-from versions.changes import Changes
+from benders.of_crew import OfCrew
+from versions.folders import Arrival, Documents, KindFolder
+from versions.stored import StoredDocuments
+
+
+class FittingsFolder(KindFolder):
+    """The crew's own fittings in a job's file: one list, or none."""
+
+    def out(self, member: Member, job: Any) -> Documents:
+        """The crew's list, where it has measured one."""
+        return StoredDocuments(FITTINGS.there(member))
+
+    def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> CrewFittings:
+        """What the crew has not got of it, by their names. Raises: DocumentError."""
+        FITTINGS.check_document(document)
+        crew_id = arrival.member.crew_id
+        row = FITTINGS.there(arrival.member).first()
+        if row is None:
+            return FITTINGS.put(arrival.member, crew_id, document, 0)
+        there = row.document.get("fittings", [])
+        names = {fitting["name"] for fitting in there}
+        new = [each for each in document.get("fittings", []) if each["name"] not in names]
+        if not new:
+            return row
+        both = {**row.document, "fittings": [*there, *new]}
+        return FITTINGS.put(arrival.member, crew_id, both, row.version)
+
+
+class Fittings(OfCrew[CrewFittings]):
+    """Crews' own fittings; a crew has one list, which is never removed."""
+
+    one, many, called = "fittings", "fittings", "list of fittings"
+    model = CrewFittings
+    format = "fittings"
+    most_bytes = 24_000
+
+    def __init__(self) -> None:
+        self.folders = (FittingsFolder(self),)
+
+
+FITTINGS = Fittings()
 
 
 def no_fittings() -> dict[str, Any]:
     """The list of a crew that has measured none yet."""
     return {"format": "yarrow.fittings/1"}
-
-
-@transaction.atomic
-def save_fittings(member: Member, document: dict[str, Any], base_version: int) -> CrewFittings:
-    """Save a crew's own fittings; version 0 is a list that nothing was in yet.
-
-    Raises: DocumentError; VersionConflict, where it has been saved since.
-    """
-    Crew.objects.select_for_update().get(id=member.crew_id)
-    rows = CrewFittings.objects.filter(crew_id=member.crew_id)
-    there = versions.only(rows, member, document, base_version)
-    row: CrewFittings = there.row or CrewFittings(crew_id=member.crew_id)
-    return row if there.saved else FITTINGS.write(row, member, document)
-
-
-class FittingsChanges(Changes[CrewFittings]):
-    """Changes to crews' own fittings; a list is never removed."""
-
-    def every(self, member: Member) -> QuerySet[CrewFittings]:
-        """The crew's one."""
-        return fittings_for(member)
-
-    def write(
-        self,
-        row: CrewFittings,
-        member: Member,
-        document: dict[str, Any],
-        restored_from: int | None = None,
-    ) -> CrewFittings:
-        """Raises: DocumentError."""
-        yarrow.read_own_fittings(document)
-        versions.write(row, member, document, restored_from)
-        return row
-
-
-FITTINGS = FittingsChanges()

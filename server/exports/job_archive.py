@@ -10,82 +10,39 @@ import zlib
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from itertools import chain
-from typing import Any, Protocol
+from typing import Any
 
+from versions.folders import MOST_ENTRY_BYTES, Archive, Folder
 from yarrow import DocumentError, read_json
 
 FORMAT = "yarrow.job/1"
 MANIFEST = "manifest.json"
-MOST_RUNS = 1000
-"""As many as a job may have."""
-
-_MOST_OF = {"walls": 200, "sites": 20, "pictures": 20, "benders": 200, "stock": 1}
-"""As many as there may be of what is not as many as runs: told before any of them is read."""
-
-MOST_ENTRY_BYTES = 100_000
-"""Unpacked: twice what a document that is kept here may take, and more than a manifest does. One
-entry at a time is in memory, so that how many there are costs none."""
-
-MOST_PICTURE_BYTES = 900_000
-"""Of an entry with a picture: it is told in base 64."""
-
-_ROOMS = ("runs", "boxes", "benders", "stock", "walls", "sites", "pictures")
-_OPTIONAL = _ROOMS[1:]
+FIRST = "runs"
+"""The folder that every job's file names, also where nothing is in it."""
 
 _DATE = (2026, 1, 1, 0, 0, 0)
 """The same for every entry, so that the same job gives the same bytes."""
 
 
-class Documents(Protocol):
-    """Some documents, of which no more is asked than how many there are and each in turn."""
-
-    def __len__(self) -> int: ...
-
-    def __iter__(self) -> Iterator[dict[str, Any]]: ...
-
-
-@dataclass(frozen=True, slots=True)
-class Archive:
-    """What an archive holds: the job's name, place and unit, its run documents in order, what is
-    told of its boxes, the crew's own benders, what is in hand there (one document or none), its
-    framed walls and ducts, the pictures under those (``of`` which, counted from 1, and the
-    ``jpeg``, in base 64), and by what key the boxes know each run. Documents may be fetched only
-    when they are asked for."""
-
-    name: str
-    place: str
-    units: str
-    runs: Documents
-    boxes: Documents = ()
-    benders: Documents = ()
-    rules: str | None = None
-    keys: tuple[str, ...] = ()
-    stock: Documents = ()
-    walls: Documents = ()
-    sites: Documents = ()
-    pictures: Documents = ()
-
-
 def pack(job: Archive) -> Iterator[bytes]:
     """The zip, a file at a time: ``manifest.json`` with the job and the names of its files, then
     ``runs/0001.json`` …"""
-    rooms: dict[str, Documents] = {room: getattr(job, room) for room in _ROOMS}
     names = {
-        room: [f"{room}/{number + 1:04}.json" for number in range(len(documents))]
-        for room, documents in rooms.items()
+        folder: [f"{folder}/{number + 1:04}.json" for number in range(len(documents))]
+        for folder, documents in job.documents.items()
     }
     manifest = {
         "format": FORMAT,
         "name": job.name,
         "place": job.place,
         "units": job.units,
-        "runs": names["runs"],
-        **{room: names[room] for room in _OPTIONAL if names[room]},
+        FIRST: names.get(FIRST, []),
+        **{folder: files for folder, files in names.items() if files},
         **({"rules": job.rules} if job.rules else {}),
         **({"run_keys": list(job.keys)} if job.keys else {}),
     }
-    files = (MANIFEST, *(name for room in _ROOMS for name in names[room]))
-    documents = chain([manifest], *(rooms[room] for room in _ROOMS))
+    files = (MANIFEST, *chain.from_iterable(names.values()))
+    documents = chain([manifest], *job.documents.values())
     written = _Written()
     with zipfile.ZipFile(written, "w", zipfile.ZIP_DEFLATED) as packed:
         for name, document in zip(files, documents, strict=True):
@@ -135,10 +92,11 @@ class _Zipped:
             yield document
 
 
-def unpack(data: bytes) -> Archive:
+def unpack(data: bytes, folders: Sequence[Folder]) -> Archive:
     """What a zip holds. Nothing is written anywhere: every entry is looked at, within bounds, and
     the documents are read as they are asked for.
 
+    Args: folders, that a job's file has.
     Raises: DocumentError: not a zip, a name outside of the folders that an archive has, more
     than an entry may hold, a manifest that does not name what is there; and, when documents are
     asked for, one that is not JSON.
@@ -146,35 +104,37 @@ def unpack(data: bytes) -> Archive:
     try:
         packed = zipfile.ZipFile(io.BytesIO(data))
         infos = packed.infolist()
-        _check_names(infos)
+        _check_names(infos, folders)
+        most_bytes = {folder.name: folder.most_bytes for folder in folders}
         for info in infos:
-            _read_text(packed, info)
+            folder = info.filename.rpartition("/")[0]
+            _read_text(packed, info, most_bytes.get(folder, MOST_ENTRY_BYTES))
     except DocumentError:
         raise
     except (zipfile.BadZipFile, EOFError, OSError, RuntimeError, ValueError, zlib.error):
         raise DocumentError("archive", "a zip file that is whole") from None
-    return _archive(packed, [info.filename for info in infos])
+    return _archive(packed, [info.filename for info in infos], folders)
 
 
-def _check_names(infos: Sequence[zipfile.ZipInfo]) -> None:
+def _check_names(infos: Sequence[zipfile.ZipInfo], folders: Sequence[Folder]) -> None:
     names = [info.filename for info in infos]
-    if len(names) > len(_ROOMS) * MOST_RUNS + 1:
-        raise DocumentError("archive", f"at most {MOST_RUNS} runs")
+    most = sum(folder.most for folder in folders)
+    if len(names) > most + 1:
+        raise DocumentError("archive", f"at most {most} documents")
     if len(set(names)) != len(names):
         raise DocumentError("archive", "every file once")
+    known = {folder.name for folder in folders}
     for name in names:
-        room, _, file = name.rpartition("/")
+        folder, _, file = name.rpartition("/")
         plain = file.removesuffix(".json")
-        known = room in _ROOMS and file == f"{plain}.json" and plain.isalnum()
-        if name != MANIFEST and not known:
+        expected = folder in known and file == f"{plain}.json" and plain.isalnum()
+        if name != MANIFEST and not expected:
             shown = name if len(name) <= 60 and name.isprintable() else "…"
-            folders = ", ".join(f"{room}/….json" for room in _ROOMS)
-            raise DocumentError("archive", f"{MANIFEST}, {folders} alone, not {shown}")
+            listed = ", ".join(f"{each.name}/….json" for each in folders)
+            raise DocumentError("archive", f"{MANIFEST}, {listed} alone, not {shown}")
 
 
-def _read_text(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> bytes:
-    picture = info.filename.startswith("pictures/")
-    most = MOST_PICTURE_BYTES if picture else MOST_ENTRY_BYTES
+def _read_text(packed: zipfile.ZipFile, info: zipfile.ZipInfo, most: int) -> bytes:
     if info.file_size > most:
         raise DocumentError(info.filename, f"at most {most:,} bytes")
     # A header may lie about the size: no more than was declared is unpacked.
@@ -187,26 +147,19 @@ def _read_text(packed: zipfile.ZipFile, info: zipfile.ZipInfo) -> bytes:
 
 def _json(packed: zipfile.ZipFile, name: str) -> Any:
     try:
-        return read_json(_read_text(packed, packed.getinfo(name)))
+        info = packed.getinfo(name)
+        return read_json(_read_text(packed, info, info.file_size))
     except DocumentError as refusal:
         raise DocumentError(name, refusal.expected) from None
 
 
-def _archive(packed: zipfile.ZipFile, names: Sequence[str]) -> Archive:
+def _archive(packed: zipfile.ZipFile, names: Sequence[str], folders: Sequence[Folder]) -> Archive:
     manifest = _json(packed, MANIFEST) if MANIFEST in names else None
     if not isinstance(manifest, dict) or manifest.get("format") != FORMAT:
         raise DocumentError(MANIFEST, f"an object of format {FORMAT}")
-    listed: dict[str, list[str]] = {}
-    for room in _ROOMS:
-        files = manifest.get(room, [] if room in _OPTIONAL else None)
-        there = sorted(name for name in names if name.startswith(f"{room}/"))
-        if not isinstance(files, list) or sorted(map(str, files)) != there:
-            expected = f"the names of the {room} that are in the archive, each once"
-            raise DocumentError(f"{MANIFEST}.{room}", expected)
-        most = _MOST_OF.get(room, MOST_RUNS)
-        if len(files) > most:
-            raise DocumentError(f"{MANIFEST}.{room}", f"at most {most} of them")
-        listed[room] = files
+    documents = {
+        folder.name: _Zipped(packed, _files_of(folder, manifest, names)) for folder in folders
+    }
     name, place, units = (manifest.get(field, "") for field in ("name", "place", "units"))
     if not isinstance(name, str) or not 1 <= len(name.strip()) <= 120 or not name.isprintable():
         raise DocumentError(f"{MANIFEST}.name", "a name of 1 to 120 letters")
@@ -217,11 +170,20 @@ def _archive(packed: zipfile.ZipFile, names: Sequence[str]) -> Archive:
     rules = manifest.get("rules")
     if rules not in (None, "us", "uk"):
         raise DocumentError(f"{MANIFEST}.rules", "us or uk")
-    keys = _keys(manifest.get("run_keys", []), len(listed["runs"]))
-    if len(listed["stock"]) > 1:
-        raise DocumentError(f"{MANIFEST}.stock", "one file, or none")
-    rooms = {room: _Zipped(packed, tuple(files)) for room, files in listed.items()}
-    return Archive(name, place, units, rules=rules, keys=keys, **rooms)
+    keys = _keys(manifest.get("run_keys", []), len(documents[FIRST]))
+    return Archive(name, place, units, documents, rules, keys)
+
+
+def _files_of(folder: Folder, manifest: dict[str, Any], names: Sequence[str]) -> tuple[str, ...]:
+    """The files of a folder, as the manifest has them."""
+    files = manifest.get(folder.name, None if folder.name == FIRST else [])
+    there = sorted(name for name in names if name.startswith(f"{folder.name}/"))
+    if not isinstance(files, list) or sorted(map(str, files)) != there:
+        expected = f"the names of the {folder.name} that are in the archive, each once"
+        raise DocumentError(f"{MANIFEST}.{folder.name}", expected)
+    if len(files) > folder.most:
+        raise DocumentError(f"{MANIFEST}.{folder.name}", f"at most {folder.most} of them")
+    return tuple(files)
 
 
 def _keys(keys: Any, runs: int) -> tuple[str, ...]:

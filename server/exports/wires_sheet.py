@@ -66,7 +66,7 @@ def compose_wires_sheet(plan: WrittenPlan, heading: Heading, paper: tuple[float,
         findings = (*wires.findings, *fill.findings, *(wires.pull.findings if wires.pull else ()))
         y = _verdict(drawing, fill, heading.wording, y)
         y = _conductors(drawing, fill, heading.wording, y + 4)
-        y = _else(drawing, fill, heading.wording, y + 5)
+        y = _remaining_notes(drawing, fill, heading.wording, y + 5)
         y = _pull(drawing, wires, y + 4, heading.wording)
         top = max(foot - findings_height(findings, width, heading.wording), y)
         draw_findings(drawing, findings, top + 3, foot, heading.wording)
@@ -121,7 +121,7 @@ def _conductors(drawing: Drawing, fill: FillResult, wording: Wording, y: float) 
     return y
 
 
-def _else(drawing: Drawing, fill: FillResult, wording: Wording, y: float) -> float:
+def _remaining_notes(drawing: Drawing, fill: FillResult, wording: Wording, y: float) -> float:
     """The smallest that passes, and the other country's way."""
     wide = drawing.width - 2 * MARGIN
     sizes = [f"{each.name} {(each.size or 'none').replace('-', ' ')}" for each in fill.by_type]

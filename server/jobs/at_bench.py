@@ -4,15 +4,65 @@ from __future__ import annotations
 
 from typing import Any
 
-from django.db import transaction
-
 from accounts.models import Member
 from jobs.models import STAGES, PieceAtBench, Run
-from jobs.policy import at_bench_for, runs_for
-from versions import services as versions
-from yarrow import check_came_out
+from jobs.runs import RUNS
+from versions.folders import Arrival, Documents, Folder
+from versions.kinds import SavedKind
+from yarrow import DocumentError
 
 MOST_OFFERED = 6
+
+
+class BenchFolder(Folder):
+    """The pieces at the bench of a job's file: ``run``, of which of its runs, counted from 1;
+    ``piece``; and what ``came_out``, as the document has it."""
+
+    name, one, most = "bench", "piece at the bench", 2000
+
+    def out(self, member: Member, job: Any) -> Documents:
+        """Those of the job's runs, in their order."""
+        runs = RUNS.there(member).filter(job=job).order_by("id").values_list("id", flat=True)
+        number = {run_id: number for number, run_id in enumerate(runs, 1)}
+        rows = AT_BENCH.there(member).filter(run__in=number).order_by("run_id", "piece")
+        return [
+            {"run": number[row.run_id], "piece": row.piece, "came_out": row.document}
+            for row in rows[: self.most]
+        ]
+
+    def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> PieceAtBench:
+        """Of a run that has come in. Raises: DocumentError."""
+        runs = arrival.rows["runs"]
+        of, piece, came_out = (document.get(name) for name in ("run", "piece", "came_out"))
+        if not isinstance(of, int) or not 1 <= of <= len(runs):
+            raise DocumentError("run", f"one of {len(runs)} runs, counted from 1")
+        if not isinstance(piece, int) or not 0 <= piece <= MOST_PIECES:
+            raise DocumentError("piece", f"a whole number, 0 to {MOST_PIECES}")
+        if not isinstance(came_out, dict):
+            raise DocumentError("came_out", "what came out, as an object")
+        return AT_BENCH.put(arrival.member, runs[of - 1].id, came_out, 0, piece=piece)
+
+
+MOST_PIECES = 200
+
+
+class BenchKind(SavedKind[PieceAtBench]):
+    """Pieces at the bench; each belongs to its run."""
+
+    one, many, called = "at_bench", "bench", "piece"
+    model = PieceAtBench
+    format = "bench"
+    owner, crew = "run", "run__job__crew_id"
+    beside = ("updated_by", "run")
+    most_bytes = 16_000
+    folders = (BenchFolder(),)
+
+    def owner_for(self, member: Member, owner_id: int) -> Run:
+        """Its run, locked. Raises: Run.DoesNotExist."""
+        return RUNS.there(member).select_for_update(of=("self",)).get(id=owner_id)
+
+
+AT_BENCH = BenchKind()
 
 
 def could_become(member: Member, run_id: int, straight_mm: float) -> list[Run]:
@@ -21,26 +71,7 @@ def could_become(member: Member, run_id: int, straight_mm: float) -> list[Run]:
 
     Raises: Run.DoesNotExist.
     """
-    run = runs_for(member).get(id=run_id)
-    others = runs_for(member).filter(job=run.job_id, conduit=run.conduit).exclude(id=run.id)
+    run = RUNS.there(member).get(id=run_id)
+    others = RUNS.there(member).filter(job=run.job_id, conduit=run.conduit).exclude(id=run.id)
     fit = others.filter(stage__in=STAGES[:2], cut_length_mm__gt=0, cut_length_mm__lte=straight_mm)
     return list(fit.order_by("-cut_length_mm")[:MOST_OFFERED])
-
-
-@transaction.atomic
-def save_at_bench(
-    member: Member, run_id: int, piece: int, document: dict[str, Any], base_version: int
-) -> PieceAtBench:
-    """Keep how far a piece is; version 0 is one that was not begun yet.
-
-    Raises: Run.DoesNotExist; PieceAtBench.DoesNotExist; DocumentError; VersionConflict, where
-    another device has gone on with it: nothing changes.
-    """
-    run = runs_for(member).select_for_update(of=("self",)).get(id=run_id)
-    check_came_out(document)
-    rows = at_bench_for(member).filter(run=run, piece=piece)
-    there = versions.only(rows, member, document, base_version)
-    row: PieceAtBench = there.row or PieceAtBench(run=run, piece=piece)
-    if not there.saved:
-        versions.write(row, member, document)
-    return row

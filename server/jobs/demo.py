@@ -76,7 +76,7 @@ def _offset(at: str, rise: str, toward: str, label: str, **more: Any) -> dict[st
     }
 
 
-def _met(kind: str, at: str, **more: Any) -> dict[str, Any]:
+def _obstacle(kind: str, at: str, **more: Any) -> dict[str, Any]:
     """Something that is there, without its bends."""
     return {
         "kind": kind,
@@ -176,18 +176,18 @@ SALTMARSH = {
             _EMT,
             _box("office board"),
             {"kind": "box", "where": "start", "knockout": "1 1/8", "label": "knockout"},
-            _met("round", "31 7/8", across="1 5/8", clearance="3/8", label="water pipe"),
-            _met("wall", "63 1/4", toward="left", label="gable wall"),
-            _met("hole", "21 3/8", depth="1 1/8", toward="out", label="bored plate"),
+            _obstacle("round", "31 7/8", across="1 5/8", clearance="3/8", label="water pipe"),
+            _obstacle("wall", "63 1/4", toward="left", label="gable wall"),
+            _obstacle("hole", "21 3/8", depth="1 1/8", toward="out", label="bored plate"),
             _end("33 5/8", "top plate", "open"),
         ),
         _demo_run(
             "Weighbridge, on strut",
             {**_EMT_34, "stand_off": "13/16"},
             _box("kiosk board"),
-            _met("round", "36 3/4", across="2 3/8", label="air line"),
-            _met("round", "46 1/8", across="1 7/8", label="water line"),
-            _met("ledge", "82 1/2", height="3 1/8", label="ramp kerb"),
+            _obstacle("round", "36 3/4", across="2 3/8", label="air line"),
+            _obstacle("round", "46 1/8", across="1 7/8", label="water line"),
+            _obstacle("ledge", "82 1/2", height="3 1/8", label="ramp kerb"),
             _end("108 3/4", "cell housing"),
         ),
         _demo_run(
@@ -428,8 +428,8 @@ HARROW_LOCK = {
             "Wet well stair, plastic",
             _PLASTIC_20,
             _box("stair box"),
-            _met("block", "743", width="158", height="64", label="pipe bracket"),
-            _met("wall", "1586", toward="left", label="landing"),
+            _obstacle("block", "743", width="158", height="64", label="pipe bracket"),
+            _obstacle("wall", "1586", toward="left", label="landing"),
             _end("812", "bulkhead"),
         ),
         _demo_run(

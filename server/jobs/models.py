@@ -9,19 +9,8 @@ from django.db import models
 from django.db.models import Q
 
 from accounts.models import Crew
-from versions.models import DocumentRevision, VersionedDocument
-from yarrow import (
-    Country,
-    Unit,
-    Wording,
-    check_came_out,
-    read_ducts,
-    read_framed_wall,
-    read_run,
-    read_site_box,
-    read_stock,
-    wording_of,
-)
+from versions.models import VersionedDocument
+from yarrow import Country, Unit, Wording, wording_of
 
 
 class Job(models.Model):
@@ -78,10 +67,6 @@ class Run(VersionedDocument):
     of a small drawing of it, y up; ``stage`` is how far it is. ``wall`` is the framed wall that
     makes it, if one does, by its key."""
 
-    what = "run"
-    most_bytes = 24_000
-    check_document = staticmethod(read_run)
-
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="runs")
     key = models.CharField(max_length=40, default=new_key, editable=False)
     name = models.CharField(max_length=120)
@@ -111,10 +96,6 @@ class SiteBox(VersionedDocument):
     """What is told of a box of a job; the runs that meet there name it. ``key`` is its name as it
     is compared; its document is a ``yarrow.sitebox/1``."""
 
-    what = "box"
-    most_bytes = 6_000
-    check_document = staticmethod(read_site_box)
-
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="boxes")
     name = models.CharField(max_length=80)
     key = models.CharField(max_length=160)
@@ -129,27 +110,9 @@ class SiteBox(VersionedDocument):
         return self.name
 
 
-class BoxRevision(DocumentRevision):
-    """A box as it was saved once."""
-
-    box = models.ForeignKey(SiteBox, on_delete=models.CASCADE, related_name="revisions")
-
-    class Meta(DocumentRevision.Meta):
-        constraints = (
-            models.UniqueConstraint(fields=["box", "version"], name="one_box_revision_a_version"),
-        )
-
-    def __str__(self) -> str:
-        return f"{self.box} v{self.version}"
-
-
 class JobStock(VersionedDocument):
     """What is in hand on a job: its document is a ``yarrow.jobstock/1``. A job has one, from the
     first time that something of it is said."""
-
-    what = "stock"
-    most_bytes = 24_000
-    check_document = staticmethod(read_stock)
 
     job = models.OneToOneField(Job, on_delete=models.CASCADE, related_name="stock")
 
@@ -159,10 +122,6 @@ class JobStock(VersionedDocument):
 
 class JobWall(VersionedDocument):
     """A framed wall of a job; its document is a ``yarrow.wall/1``."""
-
-    what = "wall"
-    most_bytes = 60_000
-    check_document = staticmethod(read_framed_wall)
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="walls")
     name = models.CharField(max_length=120)
@@ -179,10 +138,6 @@ class JobWall(VersionedDocument):
 class JobSite(VersionedDocument):
     """Ducts between the buildings of a job; its document is a ``yarrow.site/1``."""
 
-    what = "site"
-    most_bytes = 90_000
-    check_document = staticmethod(read_ducts)
-
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="sites")
     name = models.CharField(max_length=120)
 
@@ -191,20 +146,6 @@ class JobSite(VersionedDocument):
 
     def __str__(self) -> str:
         return self.name
-
-
-class SiteRevision(DocumentRevision):
-    """Ducts between buildings as they were saved once."""
-
-    site = models.ForeignKey(JobSite, on_delete=models.CASCADE, related_name="revisions")
-
-    class Meta(DocumentRevision.Meta):
-        constraints = (
-            models.UniqueConstraint(fields=["site", "version"], name="one_site_revision_a_version"),
-        )
-
-    def __str__(self) -> str:
-        return f"{self.site} v{self.version}"
 
 
 class SitePicture(models.Model):
@@ -224,43 +165,9 @@ class SitePicture(models.Model):
         return f"{self.site}: {self.key}"
 
 
-class WallRevision(DocumentRevision):
-    """A framed wall as it was saved once."""
-
-    wall = models.ForeignKey(JobWall, on_delete=models.CASCADE, related_name="revisions")
-
-    class Meta(DocumentRevision.Meta):
-        constraints = (
-            models.UniqueConstraint(fields=["wall", "version"], name="one_wall_revision_a_version"),
-        )
-
-    def __str__(self) -> str:
-        return f"{self.wall} v{self.version}"
-
-
-class StockRevision(DocumentRevision):
-    """A job's stock as it was saved once."""
-
-    stock = models.ForeignKey(JobStock, on_delete=models.CASCADE, related_name="revisions")
-
-    class Meta(DocumentRevision.Meta):
-        constraints = (
-            models.UniqueConstraint(
-                fields=["stock", "version"], name="one_stock_revision_a_version"
-            ),
-        )
-
-    def __str__(self) -> str:
-        return f"{self.stock} v{self.version}"
-
-
 class PieceAtBench(VersionedDocument):
     """How far a piece of a run is at the bench, and what came out; as built, once it was offered
     up. ``piece`` is counted from 1, 0 is a run of one; its document is a ``yarrow.bench/1``."""
-
-    what = "piece"
-    most_bytes = 16_000
-    check_document = staticmethod(check_came_out)
 
     run = models.ForeignKey(Run, on_delete=models.CASCADE, related_name="at_bench")
     piece = models.PositiveSmallIntegerField()
@@ -272,33 +179,3 @@ class PieceAtBench(VersionedDocument):
 
     def __str__(self) -> str:
         return f"{self.run}, piece {self.piece}"
-
-
-class BenchRevision(DocumentRevision):
-    """A piece at the bench as it was saved once."""
-
-    at_bench = models.ForeignKey(PieceAtBench, on_delete=models.CASCADE, related_name="revisions")
-
-    class Meta(DocumentRevision.Meta):
-        constraints = (
-            models.UniqueConstraint(
-                fields=["at_bench", "version"], name="one_bench_revision_a_version"
-            ),
-        )
-
-    def __str__(self) -> str:
-        return f"{self.at_bench} v{self.version}"
-
-
-class Revision(DocumentRevision):
-    """A run as it was saved once."""
-
-    run = models.ForeignKey(Run, on_delete=models.CASCADE, related_name="revisions")
-
-    class Meta(DocumentRevision.Meta):
-        constraints = (
-            models.UniqueConstraint(fields=["run", "version"], name="one_revision_a_version"),
-        )
-
-    def __str__(self) -> str:
-        return f"{self.run} v{self.version}"

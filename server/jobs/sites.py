@@ -12,38 +12,16 @@ from django.db import transaction
 from django.db.models import QuerySet
 from django.utils import timezone
 
-import yarrow
 from accounts.models import Member
 from jobs.models import JobSite, SitePicture
-from jobs.policy import all_sites_for, jobs_for, sites_for
-from jobs.redrawn import Redrawn, redrawn
-from jobs.room import check_room
-from versions import services as versions
-from versions.changes import Changes
+from jobs.policy import NamedInJob
+from jobs.redrawn import MOST_PIXELS, Redrawn, redrawn
+from versions.folders import Arrival, Documents, Folder, KindFolder
 from yarrow import DocumentError
 
-MOST_SITES = 20
 MOST_PICTURES = 10
-UNNAMED = "Unnamed ducts"
-
-
-@transaction.atomic
-def create_site(
-    member: Member, job_id: int, document: dict[str, Any], *, from_file: bool = False
-) -> JobSite:
-    """New ducts of a job. What was ticked in them is ticked by who makes them, now; out of a job's
-    file, by whom that says, and that it is out of a file.
-
-    Raises: Job.DoesNotExist; DocumentError, also where there are too many.
-    """
-    job = jobs_for(member).select_for_update().get(id=job_id)
-    check_room(job.sites, "sites of ducts", MOST_SITES)
-    row = JobSite(job=job, document={})
-    if from_file:
-        document = _ticked_in_a_file(document)
-    else:
-        SITES.check(row, member, document)
-    return SITES.write(row, member, document)
+MOST_PIXELS_OF_FILE = 2 * MOST_PIXELS
+"""Of all pictures of a job's file: what Yarrow kept itself is less than a tenth of that."""
 
 
 _FROM_FILE = ", out of a file"
@@ -62,16 +40,52 @@ def _ticked_in_a_file(document: dict[str, Any]) -> dict[str, Any]:
     return {**document, "ticks": said}
 
 
-class SiteChanges(Changes[JobSite]):
-    """Changes to ducts between buildings."""
+class SitesFolder(KindFolder):
+    """The ducts of a job's file: what was ticked in them is ticked by whom that says."""
 
-    def every(self, member: Member) -> QuerySet[JobSite]:
-        """Those of the crew's jobs."""
-        return all_sites_for(member)
+    def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> JobSite:
+        """New ducts of the job. Raises: DocumentError."""
+        SITES.check_room(arrival.job)
+        row = JobSite(job=arrival.job, document={})
+        return SITES.write(row, arrival.member, _ticked_in_a_file(document))
 
-    def check_room(self, row: JobSite) -> None:
-        """In its job. Raises: DocumentError."""
-        check_room(row.job.sites, "sites of ducts", MOST_SITES)
+
+class PicturesFolder(Folder):
+    """The pictures under the ducts of a job's file: ``of`` which, counted from 1, and the ``jpeg``
+    in base 64."""
+
+    name, one, most = "pictures", "picture", 20
+    most_bytes = 900_000
+
+    def out(self, member: Member, job: Any) -> Documents:
+        """Those that lie under the plans of the job."""
+        return pictures_under(SITES.there(member).filter(job=job))
+
+    def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> int:
+        """Drawn anew. Returns: of which site it is. Raises: DocumentError."""
+        sites, laid = arrival.rows["sites"], arrival.rows[self.name]
+        of = document.get("of")
+        if of in laid:
+            raise DocumentError("of", "each site once")
+        if not isinstance(of, int) or not 1 <= of <= len(sites):
+            raise DocumentError("of", f"one of {len(sites)} sites, counted from 1")
+        left = MOST_PIXELS_OF_FILE - arrival.spent.get(self.name, 0)
+        pixels = lay_picture(arrival.member, sites[of - 1], document, min(left, MOST_PIXELS))
+        arrival.spent[self.name] = MOST_PIXELS_OF_FILE - left + pixels
+        return of
+
+
+class Sites(NamedInJob[JobSite]):
+    """Ducts between buildings."""
+
+    one, many, called = "site", "sites", "site"
+    model = JobSite
+    format = "site"
+    most = 20
+    most_bytes = 90_000
+
+    def __init__(self) -> None:
+        self.folders = (SitesFolder(self), PicturesFolder())
 
     def check(self, row: JobSite, member: Member, document: dict[str, Any]) -> None:
         """What is newly seen is seen by who saves it. Raises: DocumentError."""
@@ -87,21 +101,8 @@ class SiteChanges(Changes[JobSite]):
                     f"ticks[{number}].at", "now: a tick is of the day that it is set"
                 )
 
-    def write(
-        self,
-        row: JobSite,
-        member: Member,
-        document: dict[str, Any],
-        restored_from: int | None = None,
-    ) -> JobSite:
-        """Raises: DocumentError."""
-        yarrow.read_ducts(document)
-        row.name = str(document.get("name", "")).strip() or UNNAMED
-        versions.write(row, member, document, restored_from)
-        return row
 
-
-SITES = SiteChanges()
+SITES = Sites()
 
 
 _A_DAY = timedelta(days=1)
@@ -127,7 +128,7 @@ def add_picture(member: Member, site_id: int, data: bytes) -> SitePicture:
     Raises: JobSite.DoesNotExist; DocumentError, where it is no picture or too large.
     """
     # Drawn before anybody waits for the site.
-    sites_for(member).get(id=site_id)
+    SITES.there(member).get(id=site_id)
     return keep_picture(member, site_id, redrawn(data))
 
 
@@ -137,7 +138,7 @@ def keep_picture(member: Member, site_id: int, picture: Redrawn) -> SitePicture:
 
     Raises: JobSite.DoesNotExist.
     """
-    site = sites_for(member).select_for_update(of=("self",)).get(id=site_id)
+    site = SITES.there(member).select_for_update(of=("self",)).get(id=site_id)
     kept, _ = SitePicture.objects.get_or_create(
         site=site,
         key=picture.key,

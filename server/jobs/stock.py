@@ -6,15 +6,13 @@ from dataclasses import dataclass
 from typing import Any
 
 from django.db import transaction
-from django.db.models import QuerySet
 
 import yarrow
 from accounts.models import Member
 from jobs.models import Job, JobStock, Run
-from jobs.policy import jobs_for, stocks_for
+from jobs.policy import OfJob, jobs_for
 from jobs.taken import StillWorkingOut, taken_by_runs
-from versions import services as versions
-from versions.changes import Changes
+from versions.folders import Arrival, KindFolder
 
 CUT: tuple[str, ...] = ("bent", "fitted")
 """Stages at which a run's pieces were cut long since."""
@@ -25,47 +23,32 @@ def no_stock(job: Job) -> dict[str, Any]:
     return {"format": "yarrow.jobstock/1", "units": job.units}
 
 
-@transaction.atomic
-def save_stock(
-    member: Member, job_id: int, document: dict[str, Any], base_version: int
-) -> JobStock:
-    """Save what is in hand on a job; version 0 is a stock that nothing was said of yet.
+class StockFolder(KindFolder):
+    """The stock of a job's file: one document, or none."""
 
-    Raises: Job.DoesNotExist; DocumentError; VersionConflict, where it has been saved since.
-    """
-    job = jobs_for(member).select_for_update().get(id=job_id)
-    rows = JobStock.objects.filter(job=job)
-    there = versions.only(rows, member, document, base_version)
-    stock: JobStock = there.row or JobStock(job=job)
-    return stock if there.saved else STOCKS.write(stock, member, document)
+    def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> JobStock:
+        """The job's. Raises: DocumentError."""
+        return STOCKS.put(arrival.member, arrival.job.id, document, 0)
 
 
-class StockChanges(Changes[JobStock]):
-    """Changes to what is in hand on jobs; a stock is never removed."""
+class Stocks(OfJob[JobStock]):
+    """What is in hand on jobs; a job has one, which is never removed."""
 
-    def every(self, member: Member) -> QuerySet[JobStock]:
-        """Those of the crew's jobs."""
-        return stocks_for(member)
+    one, many, called = "stock", "stock", "stock"
+    model = JobStock
+    format = "jobstock"
+    most_bytes = 24_000
 
-    def write(
-        self,
-        row: JobStock,
-        member: Member,
-        document: dict[str, Any],
-        restored_from: int | None = None,
-    ) -> JobStock:
-        """Raises: DocumentError."""
-        yarrow.read_stock(document)
-        versions.write(row, member, document, restored_from)
-        return row
+    def __init__(self) -> None:
+        self.folders = (StockFolder(self),)
 
 
-STOCKS = StockChanges()
+STOCKS = Stocks()
 
 
 def stock_id(member: Member, job_id: int) -> int:
     """Which stock is a job's. Raises: JobStock.DoesNotExist."""
-    return stocks_for(member).get(job_id=job_id).id
+    return STOCKS.there(member).get(job_id=job_id).id
 
 
 @transaction.atomic
@@ -74,12 +57,12 @@ def cut_now(
 ) -> JobStock:
     """The job's cut list was cut: offcuts that it took are gone, what is worth keeping is there.
 
-    Raises: as save_stock; StillWorkingOut.
+    Raises: Job.DoesNotExist; DocumentError; VersionConflict; StillWorkingOut.
     """
     job = jobs_for(member).get(id=job_id)
     lists = cuts_of(job, document, seconds).complete()
     cut = [(each.of.type, each.of.size, each.cuts) for each in lists if each.cuts]
-    return save_stock(member, job_id, yarrow.after_cutting(document, cut), base_version)
+    return STOCKS.put(member, job_id, yarrow.after_cutting(document, cut), base_version)
 
 
 @dataclass(frozen=True, slots=True)

@@ -8,12 +8,11 @@ from typing import Any
 import yarrow
 from accounts.models import Member
 from jobs.models import JobWall, Run, new_key
-from jobs.room import check_room
-from jobs.services import MOST_RUNS, write_run
+from jobs.runs import RUNS
 from versions import services as versions
 
 
-def keyed(wall: JobWall, document: dict[str, Any]) -> dict[str, Any]:
+def assign_feed_keys(wall: JobWall, document: dict[str, Any]) -> dict[str, Any]:
     """A wall's document in which every feed has a key of its own, which its run goes by: what it
     had before, for what it joins, where it says none.
 
@@ -40,7 +39,7 @@ def _joins(feed: dict[str, Any]) -> tuple[str, str, str]:
     return feed.get("from", ""), feed.get("to", ""), feed.get("line", "")
 
 
-def follow_wall(wall: JobWall, member: Member, made: Mapping[str, dict[str, Any]]) -> None:
+def sync_wall_runs(wall: JobWall, member: Member, made: Mapping[str, dict[str, Any]]) -> None:
     """A run of the job for every feed of a wall: written where the wall changed it, with what was
     said of it beside that; put away where its feed is gone.
 
@@ -51,20 +50,20 @@ def follow_wall(wall: JobWall, member: Member, made: Mapping[str, dict[str, Any]
     for key, document in made.items():
         run = there.get(key)
         if run is None:
-            check_room(wall.job.runs, "runs", MOST_RUNS)
-            write_run(Run(job=wall.job, key=key, wall=wall), member, document)
+            RUNS.check_room(wall.job)
+            RUNS.write(Run(job=wall.job, key=key, wall=wall), member, document)
             continue
-        wanted = yarrow.run_of_wall(run.document, document)
+        wanted = yarrow.merge_wall_run(run.document, document)
         run.wall = wall
         if run.removed_at or wanted != run.document:
-            write_run(run, member, wanted)
+            RUNS.write(run, member, wanted)
         else:
             run.save(update_fields=["wall"])
     for run in wall.runs.filter(removed_at=None).exclude(key__in=made):
         versions.remove(run)
 
 
-def leave_wall(wall: JobWall) -> None:
+def remove_wall_runs(wall: JobWall) -> None:
     """A wall that is put away takes its runs with it."""
     for run in wall.runs.filter(removed_at=None):
         versions.remove(run)

@@ -12,10 +12,12 @@ from PIL import Image
 
 from accounts.models import Crew, Member
 from benders.models import CrewBender
-from benders.services import add_bender
-from exports.job_archive import Archive, pack
+from benders.services import BENDERS
+from exports.job_archive import pack
 from jobs.models import Job, Run
-from jobs.services import create_job, create_run
+from jobs.runs import RUNS
+from jobs.services import create_job
+from versions.folders import Archive
 
 PASSWORD = "kestrel-over-marsh"
 DOCUMENT: dict[str, Any] = {
@@ -55,6 +57,11 @@ def packed(archive: Archive) -> bytes:
     return b"".join(pack(archive))
 
 
+def archive(*runs: dict[str, Any], units: str = "in", **folders: Any) -> Archive:
+    """What a job's file holds: its runs, and what else is in its folders."""
+    return Archive("Mill", "", units, {"runs": runs, **folders})
+
+
 class People:
     """Heron crew's wren and rook, Osprey crew's tern, and a job and a run of each crew."""
 
@@ -76,11 +83,11 @@ class People:
         cls.rook = Member.objects.create_user("rook", password=PASSWORD, crew=heron)
         cls.tern = Member.objects.create_user("tern", password=PASSWORD, crew=osprey)
         cls.job = create_job(cls.wren, name="Saltmarsh", place="", units="in")
-        cls.run_ = create_run(cls.wren, cls.job.id, DOCUMENT)
+        cls.run_ = RUNS.create(cls.wren, cls.job.id, DOCUMENT)
         cls.their_job = create_job(cls.tern, name="Reedbank", place="", units="in")
-        cls.their_run = create_run(cls.tern, cls.their_job.id, DOCUMENT)
-        cls.bender = add_bender(cls.wren, BENDER)
-        cls.their_bender = add_bender(cls.tern, BENDER)
+        cls.their_run = RUNS.create(cls.tern, cls.their_job.id, DOCUMENT)
+        cls.bender = BENDERS.create(cls.wren, heron.id, BENDER)
+        cls.their_bender = BENDERS.create(cls.tern, osprey.id, BENDER)
 
 
 def a_picture(size: tuple[int, int] = (40, 30), kind: str = "PNG", **more: Any) -> bytes:

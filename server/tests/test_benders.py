@@ -7,7 +7,7 @@ from server.tests.people import BENDER, DOCUMENT, CrewTest, changed
 
 class Benders(CrewTest):
     def test_a_test_90_is_worked_out_before_it_is_kept(self) -> None:
-        numbers = self.send("post", "/api/benders/numbers", BENDER).json()
+        numbers = self.send("post", "/api/bender", BENDER).json()
         self.assertAlmostEqual(numbers["radius"], 4.471, places=3)
         self.assertEqual((numbers["take_up_text"], numbers["gain_text"]), ("5", "2 5/8"))
         self.assertEqual(numbers["tested"]["tests"], 1)

@@ -15,15 +15,17 @@ from unittest import mock
 import ezdxf
 from django.conf import settings
 
-from benders.models import CrewBender
-from benders.services import MOST_BENDERS
+from benders.services import BENDERS
 from exports.dxf import read_path
-from exports.job_archive import MOST_ENTRY_BYTES, Archive, unpack
+from exports.job_archive import unpack
+from jobs.boxes import BOXES
 from jobs.bringing_in import bring_in_job
-from jobs.models import JobWall, Run, SiteBox, new_key
-from jobs.services import MOST_BOXES, MOST_RUNS
-from jobs.walls import MOST_WALLS
+from jobs.models import new_key
+from jobs.runs import RUNS
+from jobs.walls import WALLS
 from server.tests.people import BENDER, DOCUMENT, CrewTest, changed, packed
+from versions.folders import MOST_ENTRY_BYTES, Archive
+from versions.kinds import every_folder
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.json_text import DEEPEST, MOST_ITEMS, read_json
 from yarrow.documents.schedule import TableError, read_schedule
@@ -61,7 +63,7 @@ class Bounds(CrewTest):
         lists = b"[" + b"[]," * 330_000 + b"[]]"
         bomb = zipped({"manifest.json": manifest(*names), **dict.fromkeys(names, lists)})
         self.assertLess(len(bomb), 200_000)
-        self.assertIn("bytes", self.cheap(lambda: unpack(bomb)))
+        self.assertIn("bytes", self.cheap(lambda: unpack(bomb, every_folder())))
 
     def test_many_entries_that_are_large_together_are_in_memory_one_at_a_time(self) -> None:
         names = [f"runs/{n:04}.json" for n in range(1, 1001)]
@@ -69,8 +71,7 @@ class Bounds(CrewTest):
         many = zipped({"manifest.json": manifest(*names), **dict.fromkeys(names, run)})
 
         def bring_in() -> None:
-            runs = unpack(many).runs
-            list(bring_in_job(self.wren, name="Bomb", place="", units="in", runs=runs))
+            list(bring_in_job(self.wren, unpack(many, every_folder())))
 
         self.assertIn("run 1", self.cheap(bring_in))
 
@@ -106,9 +107,9 @@ class OutAndIn(CrewTest):
         box = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
         self.send("put", f"{job}/box", {"document": box, "base_version": 0})
         out = self.client.get(f"{job}/archive").getvalue()
-        archive = unpack(out)
-        self.assertEqual(list(archive.benders), [BENDER])
-        self.assertEqual([run.get("rack") for run in archive.runs], [None, rack])
+        archive = unpack(out, every_folder())
+        self.assertEqual(list(archive.documents["benders"]), [BENDER])
+        self.assertEqual([run.get("rack") for run in archive.documents["runs"]], [None, rack])
         tern = self.signed_in_as(self.their_bender.updated_by)
         in_ = tern.post("/api/jobs/archive", out, content_type="application/zip")
         self.assertEqual(in_.status_code, 201)
@@ -121,7 +122,7 @@ class OutAndIn(CrewTest):
         line = {"kind": "offset", "rise": "1 5/8", "toward": "left", "label": "x" * 60}
         walk = [{**line, "at": str(60 * n)} for n in range(1, 200)]
         run = changed(walk=[*walk, {"kind": "end", "at": "12100"}])
-        self.assertGreater(len(json.dumps(run)), Run.most_bytes)
+        self.assertGreater(len(json.dumps(run)), RUNS.most_bytes)
         answer = self.send("post", f"/api/jobs/{self.job.id}/runs", run)
         self.assertEqual((answer.status_code, answer.json()["code"]), (413, "too-large"))
         self.assertIn("at most 24,000 bytes", answer.json()["message"])
@@ -132,40 +133,34 @@ class OutAndIn(CrewTest):
     def test_the_largest_job_that_there_can_be_goes_out_and_in(self) -> None:
         """Every document as long as it may be, and none that could be packed to much less."""
         chance = Random(7)
-        rooms: tuple[tuple[str, Any, int], ...] = (
-            ("runs", Run, MOST_RUNS),
-            ("boxes", SiteBox, MOST_BOXES),
-            ("walls", JobWall, MOST_WALLS),
-            ("benders", CrewBender, MOST_BENDERS),
-        )
         documents: dict[str, Any] = {}
-        for room, kind, count in rooms:
+        for kind in (RUNS, BOXES, WALLS, BENDERS):
             text = (kind.most_bytes - 20) // 4 * 3
-            documents[room] = [
-                {"name": b64encode(chance.randbytes(text)).decode()} for _ in range(count)
+            documents[kind.many] = [
+                {"name": b64encode(chance.randbytes(text)).decode()} for _ in range(kind.most)
             ]
-        keys = tuple(new_key() for _ in range(MOST_RUNS))
-        out = packed(Archive("Works", "", "in", **documents, keys=keys))
+        keys = tuple(new_key() for _ in range(RUNS.most))
+        out = packed(Archive("Works", "", "in", documents, keys=keys))
         self.assertLess(len(out), settings.LARGEST_ARCHIVE)
-        again = unpack(out)
-        for room, sent in documents.items():
-            self.assertEqual(list(getattr(again, room)), sent)
+        again = unpack(out, every_folder())
+        for folder, sent in documents.items():
+            self.assertEqual(list(again.documents[folder]), sent)
         self.assertEqual(again.keys, keys)
 
     def test_a_full_job_takes_no_more_not_even_back(self) -> None:
         gone = self.send("post", f"/api/jobs/{self.job.id}/runs", DOCUMENT).json()["id"]
         self.client.delete(f"/api/runs/{gone}")
-        with mock.patch("jobs.services.MOST_RUNS", 1):
+        with mock.patch.object(RUNS, "most", 1):
             new = self.send("post", f"/api/jobs/{self.job.id}/runs", DOCUMENT)
             back = self.send("post", f"/api/runs/{gone}/bring-back")
         for answer in (new, back):
             self.assertEqual(answer.status_code, 422)
             self.assertIn("at most 1 runs", answer.json()["message"])
         box = {"format": "yarrow.sitebox/1", "name": "Panel", "units": "in"}
-        with mock.patch("jobs.services.MOST_BOXES", 0):
+        with mock.patch.object(BOXES, "most", 0):
             told = {"document": box, "base_version": 0}
             answer = self.send("put", f"/api/jobs/{self.job.id}/box", told)
         self.assertIn("at most 0 boxes", answer.json()["message"])
-        with mock.patch("benders.services.MOST_BENDERS", 1):
+        with mock.patch.object(BENDERS, "most", 1):
             answer = self.send("post", "/api/benders", BENDER)
         self.assertIn("at most 1 benders", answer.json()["message"])

@@ -7,15 +7,15 @@ import io
 import json
 from typing import Any
 
+import yarrow
 from exports.page import PAPERS, Heading
 from exports.sheet import compose_sheet
 from exports.wires_sheet import compose_wires_sheet
 from jobs.demo import JOBS
-from jobs.models import Revision, Run
+from jobs.models import Run
 from server.tests.people import CrewTest, changed
 from server.tests.test_racks_and_pictures import taken, words
 from server.tests.test_walls import FILL
-from yarrow import plan_values
 
 HEAD = "name,type,size,wires"
 HEADING = Heading("Mill", "Run", "version 1")
@@ -93,7 +93,7 @@ class Schedules(CrewTest):
         self.assertEqual(answer.status_code, 422)
         self.assertEqual(answer.json()["errors"][0]["path"], "line 3, column 1 (name)")
         self.assertEqual(Run.objects.get(id=self.run_.id).version, 1)
-        self.assertEqual(Revision.objects.filter(run=self.run_).count(), 1)
+        self.assertEqual(self.run_.revisions.count(), 1)
 
     def test_two_runs_of_a_name_are_not_guessed_between(self) -> None:
         self.send("post", f"/api/jobs/{self.job.id}/runs", changed())
@@ -149,7 +149,7 @@ class OnPaper(CrewTest):
         ]
         self.assertGreater(len(wired), 8)
         for document in wired:
-            plan = plan_values(document)
+            plan = yarrow.plan.values(document)
             assert plan.wires is not None
             assert plan.wires.fill is not None
             share = f"{plan.wires.fill.share:.0%}"
@@ -167,7 +167,7 @@ class OnPaper(CrewTest):
                     self.assertIn("Wires:", own)
 
     def test_a_run_without_wire_says_so(self) -> None:
-        plan = plan_values(changed())
+        plan = yarrow.plan.values(changed())
         sheet = compose_wires_sheet(plan, HEADING, PAPERS["a4"])
         self.assertIn("Nothing is told", words(sheet))
         path = f"/api/runs/{self.run_.id}/sheet.pdf?of=wires"

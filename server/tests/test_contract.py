@@ -53,14 +53,14 @@ class Answers(CrewTest):
         text = {"text": "4 x 12 thhn", "units": "in"}
         asked: list[tuple[str, dict[str, Any]]] = [
             *(("plan", each) for each in (*DEMO, run(offset(10, "1"), end(40)))),
-            *(("handling", each) for each in (DOCUMENT, wired)),
+            *(("handle", each) for each in (DOCUMENT, wired)),
             *(("rack", each) for each in (bank, DOCUMENT)),
             ("fold", BENDS),
             ("convert", {"document": DOCUMENT, "to": "mm"}),
             ("pieces", DOCUMENT),
             ("work", {**DOCUMENT, "done": ["0-measure-00000000"]}),
             ("pieces", {**DOCUMENT, "joints": {"stick": 60}}),
-            ("handling?piece=1", {**DOCUMENT, "joints": {}}),
+            ("handle?piece=1", {**DOCUMENT, "joints": {}}),
             ("line", {"text": "offset 4 at 30", "units": "in"}),
             ("line", {"text": "of", "units": "in"}),
             ("wires", text),
@@ -68,7 +68,7 @@ class Answers(CrewTest):
             ("box", BOX),
             ("pullbox", PULL_BOX),
             ("entries", HOLES),
-            ("benders/numbers", BENDER),
+            ("bender", BENDER),
         ]
         for path, body in asked:
             with self.subTest(path=path):

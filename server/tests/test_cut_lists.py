@@ -7,7 +7,8 @@ from unittest import mock
 
 import yarrow
 from jobs.models import Job
-from jobs.services import create_job, create_run
+from jobs.runs import RUNS
+from jobs.services import create_job
 from server.tests.people import CrewTest
 
 
@@ -31,7 +32,7 @@ class CutLists(CrewTest):
     def job_of(self, *documents: dict[str, Any]) -> Job:
         job = create_job(self.wren, name="Loft", place="", units="in", rules="us")
         for document in documents:
-            create_run(self.wren, job.id, document)
+            RUNS.create(self.wren, job.id, document)
         return job
 
     def cuts(self, job: Job, status: int = 200, **body: Any) -> Any:

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from unittest import TestCase
 
+import yarrow
 from core.tests.documents.test_converting import other, pipe
 from jobs.demo import JOBS
-from yarrow import plan_values
 from yarrow.documents.bender_file import bender_numbers
 from yarrow.documents.site_box_file import site_box_document
 
@@ -18,7 +18,7 @@ class DemoConverted(TestCase):
         for job in (job for jobs in JOBS.values() for job in jobs):
             for run in job["runs"]:
                 with self.subTest(run["name"]):
-                    one, two = (plan_values(each) for each in (run, other(run)))
+                    one, two = (yarrow.plan.values(each) for each in (run, other(run)))
                     for before, after in zip(pipe(one), pipe(two), strict=True):
                         self.assertAlmostEqual(before, after, delta=1e-9 * max(abs(before), 1))
             for box in job["boxes"]:

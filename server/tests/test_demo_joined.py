@@ -6,8 +6,8 @@ import math
 import unittest
 from typing import Any
 
+import yarrow
 from jobs.demo import JOBS
-from yarrow import pieces_values
 from yarrow.pieces.piece_plan import PiecesOfRun
 
 
@@ -15,7 +15,7 @@ def demo(name: str) -> PiecesOfRun:
     documents: dict[str, Any] = {
         run["name"]: run for crew in JOBS.values() for job in crew for run in job["runs"]
     }
-    return pieces_values(documents[name])
+    return yarrow.pieces.values(documents[name])
 
 
 def set_adds(rise: float, degrees: float, radius: float) -> float:

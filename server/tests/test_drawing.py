@@ -13,6 +13,7 @@ from typing import Any
 from hypothesis import given
 from hypothesis import strategies as st
 
+import yarrow
 from exports.drawing import Drawing, reading_width, text_width
 from exports.labels import Label, around, beside_outline, draw_labels
 from exports.layout import centreline, spread, views
@@ -21,7 +22,6 @@ from exports.pdf import sheet_pdf
 from exports.sheet import compose_sheet
 from exports.svg import drawing_svg
 from server.tests.people import DOCUMENT, changed
-from yarrow import plan_values
 from yarrow.runs.model.plan import WrittenPlan
 from yarrow.wording.wording import EN_GB, EN_US
 
@@ -29,7 +29,7 @@ SPREAD = Path(__file__).resolve().parents[2] / "contracts" / "golden" / "spread.
 
 
 def planned(**fields: object) -> WrittenPlan:
-    return plan_values(changed(**fields))
+    return yarrow.plan.values(changed(**fields))
 
 
 class WordsOnAPlan(unittest.TestCase):

@@ -11,13 +11,12 @@ from PIL import Image
 
 import yarrow
 from exports.drawing import Stroke, Text
-from exports.job_archive import Archive
 from exports.page import LARGE_PAPERS, Heading
 from exports.site_sheet import compose_site_sheet
 from jobs.models import JobSite, SitePicture
 from jobs.redrawn import MOST_BYTES, redrawn
-from jobs.sites import MOST_PICTURES, create_site
-from server.tests.people import CrewTest, a_picture, packed
+from jobs.sites import MOST_PICTURES, SITES
+from server.tests.people import CrewTest, a_picture, archive, packed
 
 GROUNDS: dict[str, Any] = {
     "format": "yarrow.site/1",
@@ -39,7 +38,7 @@ class Ducts(CrewTest):
     @classmethod
     def setUpTestData(cls) -> None:
         super().setUpTestData()
-        cls.site = create_site(cls.wren, cls.job.id, GROUNDS)
+        cls.site = SITES.create(cls.wren, cls.job.id, GROUNDS)
 
     def save(self, document: dict[str, Any], base: int = 1) -> Any:
         body = {"document": document, "base_version": base}
@@ -121,7 +120,7 @@ class Ducts(CrewTest):
         self.assertEqual(there, [kept[0]["key"], *newest])
 
     def test_the_scale_that_is_printed_is_that_of_the_plan(self) -> None:
-        site, plan = yarrow.site_values(GROUNDS)
+        site, plan = yarrow.read(GROUNDS, "site"), yarrow.site.values(GROUNDS)
         heading = Heading("Works", "Grounds", "")
         first = compose_site_sheet(site, plan, heading, LARGE_PAPERS["a4"])[0]
         (printed,) = (
@@ -249,10 +248,8 @@ class Ducts(CrewTest):
         with Image.open(io.BytesIO(shown.content)) as picture:
             self.assertEqual(picture.size, (90, 60))
         for broken in ({"of": 9, "jpeg": ""}, {"of": 1, "jpeg": "?"}, {"of": 1, "jpeg": "AAAA"}):
-            archive = Archive(
-                "J", "", "mm", sites=({**GROUNDS, "plan": laid},), runs=(), pictures=(broken,)
-            )
-            refused = self.send("post", "/api/jobs/archive", packed(archive))
+            sent = archive(units="mm", sites=[{**GROUNDS, "plan": laid}], pictures=[broken])
+            refused = self.send("post", "/api/jobs/archive", packed(sent))
             self.assertEqual(refused.status_code, 422)
             self.assertIn("picture 1", refused.json()["errors"][0]["path"])
 
@@ -264,5 +261,6 @@ class Ducts(CrewTest):
 
     def test_the_answer_is_the_core_s(self) -> None:
         self.assertEqual(
-            self.send("post", "/api/site?country=uk", GROUNDS).json(), yarrow.site(GROUNDS, "uk")
+            self.send("post", "/api/site?country=uk", GROUNDS).json(),
+            yarrow.site(GROUNDS, country="uk"),
         )

@@ -10,9 +10,9 @@ from typing import Any
 
 import ezdxf
 
+import yarrow
 from exports.dxf import plan_dxf
 from server.tests.people import DOCUMENT, CrewTest
-from yarrow import plan_values
 
 
 def drawing(*lines: list[tuple[float, float, float]], units: int = 4) -> str:
@@ -40,25 +40,25 @@ class Dxf(CrewTest):
         self.assertIn(expected, error["expected"])
 
     def test_a_run_goes_out_and_comes_in_again_as_the_same_pipe(self) -> None:
-        plan = plan_values(DOCUMENT)
+        plan = yarrow.plan.values(DOCUMENT)
         answer = self.send("get", f"/api/runs/{self.run_.id}/drawing.dxf")
         path = self.read(answer.content.decode(), into="in").json()["path"]
         as_path = {**DOCUMENT, "path": path}
-        again = plan_values({k: v for k, v in as_path.items() if k not in ("walk", "start")})
+        again = yarrow.plan.values({k: v for k, v in as_path.items() if k not in ("walk", "start")})
         self.assertAlmostEqual(again.cut_length, plan.cut_length, places=4)
         for one, other in zip(again.bends, plan.bends, strict=True):
             self.assertAlmostEqual(one.arc_start, other.arc_start, places=4)
             self.assertAlmostEqual(one.angle, other.angle, places=4)
 
     def test_elevation_and_plan_are_drawn_with_their_arcs(self) -> None:
-        document = ezdxf.read(io.StringIO(plan_dxf(plan_values(DOCUMENT)).decode()))
+        document = ezdxf.read(io.StringIO(plan_dxf(yarrow.plan.values(DOCUMENT)).decode()))
         self.assertEqual(document.header["$INSUNITS"], 1)
         (elevation,) = document.modelspace().query('LWPOLYLINE[layer=="ELEVATION"]')
         points = [(x, y) for x, y, *_ in elevation.get_points()]
         self.assertEqual(points[0], (0.0, 0.0))
         length = sum(math.dist(a, b) for a, b in itertools.pairwise(points))
         # Chords fall short of arcs by less than this.
-        self.assertAlmostEqual(length, plan_values(DOCUMENT).cut_length, delta=0.05)
+        self.assertAlmostEqual(length, yarrow.plan.values(DOCUMENT).cut_length, delta=0.05)
 
     def test_units_are_those_of_the_file_and_asked_for_where_it_has_none(self) -> None:
         self.assertEqual(self.read(drawing(CORNER)).json()["path"][1], [600, 0, 0])
@@ -85,4 +85,4 @@ class Dxf(CrewTest):
             math.radians(float(row["angle"])) * float(row["radius"]) for row in rows if row["angle"]
         )
         straights = sum(float(row["straight"]) for row in rows)
-        self.assertAlmostEqual(straights + arcs, plan_values(DOCUMENT).cut_length, places=2)
+        self.assertAlmostEqual(straights + arcs, yarrow.plan.values(DOCUMENT).cut_length, places=2)

@@ -17,7 +17,7 @@ LOGGED = JsonFormatter(_DATA["format"], rename_fields=_DATA["rename_fields"])
 class Failures(CrewTest):
     def test_a_failure_is_a_problem_with_a_number_and_the_log_has_it(self) -> None:
         with (
-            mock.patch("yarrow.plan", side_effect=ZeroDivisionError("boom")),
+            mock.patch("yarrow.door.runs.plan", side_effect=ZeroDivisionError("boom")),
             self.assertLogs("yarrow.failures", "ERROR") as log,
         ):
             answer = self.send("post", "/api/plan", DOCUMENT)

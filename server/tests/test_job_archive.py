@@ -7,10 +7,10 @@ import json
 import zipfile
 from typing import Any
 
-from exports.job_archive import FORMAT, Archive
+from exports.job_archive import FORMAT
 from jobs.bringing_in import bring_in_job
 from jobs.models import Job, Run
-from server.tests.people import DOCUMENT, CrewTest, changed, packed
+from server.tests.people import DOCUMENT, CrewTest, archive, changed, packed
 
 
 def zipped(files: dict[str, Any]) -> bytes:
@@ -42,11 +42,7 @@ class JobArchive(CrewTest):
 
     def test_a_run_that_comes_in_has_nobody_s_bender_by_its_number(self) -> None:
         own = {"kind": "hand", "take_up": 5, "radius": 4.471, "kept": "3"}
-        made = bring_in_job(
-            self.tern, name="Mill", place="", units="in", rules="us", runs=[changed(bender=own)]
-        )
-        for _ in made:
-            pass
+        list(bring_in_job(self.tern, archive(changed(bender=own))))
         bender = Run.objects.get(job__name="Mill").document["bender"]
         self.assertEqual(bender, {"kind": "hand", "take_up": 5, "radius": 4.471})
 
@@ -65,7 +61,7 @@ class JobArchive(CrewTest):
         self.assertEqual((Job.objects.count(), Run.objects.count()), before)
 
     def test_what_is_no_archive_is_refused_in_words(self) -> None:
-        good = packed(Archive("Mill", "", "in", (DOCUMENT,)))
+        good = packed(archive(DOCUMENT))
         self.refused(b"not a zip", "archive", "a zip file")
         self.refused(good[: len(good) // 2], "archive", "a zip file")
         self.refused(zipped({}), "manifest.json", FORMAT)
@@ -92,7 +88,7 @@ class JobArchive(CrewTest):
         self.refused(bomb, "runs/1.json", "bytes")
 
     def test_one_run_that_can_t_be_read_leaves_nothing_behind(self) -> None:
-        bad = packed(Archive("Mill", "", "in", (DOCUMENT, {**DOCUMENT, "units": "ft"})))
+        bad = packed(archive(DOCUMENT, {**DOCUMENT, "units": "ft"}))
         self.refused(bad, "run 2, units", "in, mm")
 
     def told(self, data: bytes) -> list[dict[str, Any]]:
@@ -102,7 +98,7 @@ class JobArchive(CrewTest):
         return [json.loads(line) for line in lines]
 
     def test_progress_is_told_up_to_the_job_that_came_of_it(self) -> None:
-        many = packed(Archive("Mill", "", "in", (DOCUMENT,) * 25))
+        many = packed(archive(*[DOCUMENT] * 25))
         *steps, last = self.told(many)
         self.assertEqual(steps, [{"done": done, "of": 25} for done in (0, 10, 20, 25)])
         self.assertEqual(Run.objects.filter(job_id=last["job"]).count(), 25)
@@ -110,14 +106,14 @@ class JobArchive(CrewTest):
     def test_a_run_that_can_t_be_read_is_the_last_that_is_told_and_nothing_is_kept(self) -> None:
         before = (Job.objects.count(), Run.objects.count())
         runs = (*[DOCUMENT] * 14, {**DOCUMENT, "units": "ft"})
-        *_, last = self.told(packed(Archive("Mill", "", "in", runs)))
+        *_, last = self.told(packed(archive(*runs)))
         (error,) = last["problem"]["errors"]
         self.assertEqual(error["path"], "run 15, units")
         self.assertEqual((Job.objects.count(), Run.objects.count()), before)
 
     def test_who_stops_listening_half_way_stops_it_and_nothing_is_kept(self) -> None:
         before = (Job.objects.count(), Run.objects.count())
-        half = bring_in_job(self.wren, name="Mill", place="", units="in", runs=[DOCUMENT] * 5)
+        half = bring_in_job(self.wren, archive(*[DOCUMENT] * 5))
         for _ in range(3):
             next(half)
         half.close()

@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from jobs.models import Run
-from jobs.services import create_job, create_run
+from jobs.runs import RUNS
+from jobs.services import create_job
 from server.tests.people import CrewTest, changed
 
 LONGER = [
@@ -16,7 +17,7 @@ class PlaceOfWork(CrewTest):
     def setUp(self) -> None:
         super().setUp()
         self.path = f"/api/jobs/{self.job.id}"
-        self.long = create_run(self.wren, self.job.id, changed(name="Cellar main", walk=LONGER))
+        self.long = RUNS.create(self.wren, self.job.id, changed(name="Cellar main", walk=LONGER))
 
     def names(self, query: str = "") -> list[str]:
         answer = self.send("get", f"{self.path}/runs{query}")

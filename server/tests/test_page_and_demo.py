@@ -9,11 +9,11 @@ from django.core.management import call_command
 from django.template import TemplateDoesNotExist
 from django.test import TestCase
 
+import yarrow
 from accounts.models import Crew, Member
 from benders.models import CrewBender
 from jobs.models import Job, Run
 from server.tests.people import CrewTest
-from yarrow import plan_values
 
 
 class Page(CrewTest):
@@ -74,7 +74,7 @@ class Demo(TestCase):
         self.assertEqual(Job.objects.count(), 3)
         for run in Run.objects.all():
             with self.subTest(run=run.name):
-                plan = plan_values(run.document)
+                plan = yarrow.plan.values(run.document)
                 self.assertTrue(plan.can_be_made)
                 grave = [finding.code for finding in plan.findings if finding.level != "note"]
                 # One of them shows what it looks like when the wire does not go in.
@@ -116,7 +116,7 @@ class Demo(TestCase):
         kinds = {line["kind"] for run in Run.objects.all() for line in run.document.get("walk", ())}
         self.assertLessEqual({"round", "block", "ledge", "wall", "hole", "box"}, kinds)
         self.assertLessEqual({"saddle3", "saddle4", "kick", "box_offset"}, kinds)
-        plans = [plan_values(run.document) for run in Run.objects.all()]
+        plans = [yarrow.plan.values(run.document) for run in Run.objects.all()]
         self.assertTrue(
             any(choice.together_with is not None for p in plans for choice in p.choices)
         )

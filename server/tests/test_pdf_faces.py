@@ -10,12 +10,12 @@ from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 from unittest import TestCase
 
+import yarrow
 from exports.drawing import Drawing, Text
 from exports.page import PAPERS, Heading
 from exports.pdf import sheet_pdf
 from exports.sheet import compose_sheet
 from server.tests.people import DOCUMENT, changed
-from yarrow import handling_values, plan_values
 
 WORDS = "Mark all the way round the pipe 27 11/16"
 
@@ -46,9 +46,9 @@ def faces(pdf: bytes) -> set[str]:
 
 def sheet(name: str) -> Drawing:
     document = changed(name=name)
-    order = next(order for order in handling_values(document).orders if order.taken)
+    order = next(order for order in yarrow.handle.values(document).orders if order.taken)
     heading = Heading("Saltmarsh", name, "Version 3")
-    return compose_sheet(plan_values(document), order, heading, PAPERS["a4"])
+    return compose_sheet(yarrow.plan.values(document), order, heading, PAPERS["a4"])
 
 
 class Faces(TestCase):

@@ -10,6 +10,7 @@ from typing import Any
 
 from pypdf import PdfReader
 
+import yarrow
 from core.tests.builders import text_of
 from exports.drawing import Drawing, Stroke
 from exports.page import PAPERS, Heading
@@ -18,7 +19,6 @@ from exports.sheet import compose_sheet
 from exports.strip import strip_height
 from jobs.demo import JOBS
 from server.tests.people import DOCUMENT, CrewTest, changed
-from yarrow import handling_values, plan_values, rack_values
 from yarrow.measure.tape import read_length
 from yarrow.runs.bending_sequence import OrderHandling
 
@@ -27,7 +27,7 @@ DEMO = [run for crew in JOBS.values() for job in crew for run in job["runs"]]
 
 
 def taken(document: dict[str, Any]) -> OrderHandling:
-    return next(order for order in handling_values(document).orders if order.taken)
+    return next(order for order in yarrow.handle.values(document).orders if order.taken)
 
 
 def words(drawing: Drawing) -> str:
@@ -37,7 +37,7 @@ def words(drawing: Drawing) -> str:
 class OnEverySheet(unittest.TestCase):
     def test_every_demo_run_fits_on_both_papers_with_its_bends_in_pictures(self) -> None:
         for document in DEMO:
-            plan, order = plan_values(document), taken(document)
+            plan, order = yarrow.plan.values(document), taken(document)
             for paper, (width, height) in PAPERS.items():
                 with self.subTest(run=document["name"], paper=paper):
                     sheet = compose_sheet(plan, order, HEADING, (width, height))
@@ -57,7 +57,9 @@ class OnEverySheet(unittest.TestCase):
 
     def test_nothing_is_set_below_the_cautions_but_what_is_signed(self) -> None:
         for document in DEMO:
-            sheet = compose_sheet(plan_values(document), taken(document), HEADING, PAPERS["letter"])
+            sheet = compose_sheet(
+                yarrow.plan.values(document), taken(document), HEADING, PAPERS["letter"]
+            )
             foot = next(item.y for item in sheet.items if "Gloves" in getattr(item, "text", ""))
             below = [getattr(i, "text", "") for i in sheet.items if getattr(i, "y", 0.0) > foot]
             self.assertLessEqual(len(below), 4, document["name"])
@@ -65,7 +67,7 @@ class OnEverySheet(unittest.TestCase):
     def test_what_the_half_bent_pipe_meets_stands_under_its_picture(self) -> None:
         order = [{"bend": bend, "hook": "end"} for bend in (0, 1, 2)]
         document = changed() | {"stance": {"place": "floor"}, "order": order}
-        sheet = compose_sheet(plan_values(document), taken(document), HEADING, PAPERS["a4"])
+        sheet = compose_sheet(yarrow.plan.values(document), taken(document), HEADING, PAPERS["a4"])
         self.assertIn("12 1/8 under the floor", words(sheet))
 
     def test_pictures_that_would_be_too_small_are_left_out(self) -> None:
@@ -77,12 +79,12 @@ class OnEverySheet(unittest.TestCase):
 
 class OfARack(unittest.TestCase):
     def sheet(self, document: dict[str, Any], paper: str = "a4") -> Drawing:
-        plan, rack = plan_values(document), rack_values(document)
+        plan, rack = yarrow.plan.values(document), yarrow.rack.values(document)
         return compose_rack_sheet(plan, rack, HEADING, PAPERS[paper])
 
     def test_every_mark_of_every_pipe_is_on_it(self) -> None:
         for document in (run for run in DEMO if "rack" in run):
-            plan = rack_values(document)
+            plan = yarrow.rack.values(document)
             for paper in PAPERS:
                 sheet = self.sheet(document, paper)
                 OnEverySheet().inside(sheet)
@@ -108,7 +110,7 @@ class OfARack(unittest.TestCase):
 
     def test_a_bank_of_five_in_the_demo_keeps_its_spacing_within_rounding(self) -> None:
         document = next(run for run in DEMO if run.get("rack", {}).get("count") == 5)
-        plan = rack_values(document)
+        plan = yarrow.rack.values(document)
         spacing = float(read_length(document["rack"]["spacing"], "in").value)
         half = 1 / 32
         self.assertEqual(len(plan.gaps), 4)
@@ -186,7 +188,7 @@ class ThroughTheServer(CrewTest):
             self.assertEqual(answer.json()["errors"][0]["path"], path)
 
     def test_an_order_that_was_picked_is_the_one_on_the_sheet(self) -> None:
-        orders = self.send("post", "/api/handling", changed()).json()["orders"]
+        orders = self.send("post", "/api/handle", changed()).json()["orders"]
         other = next(order for order in orders if not order["taken"])
         run = self.made(order=other["value"])
         svg = self.client.get(f"/api/runs/{run}/sheet.svg").content.decode()

@@ -7,8 +7,8 @@ import threading
 from django.db import connection
 from django.test import TransactionTestCase
 
-from jobs.models import Revision, Run
-from jobs.services import RUNS
+from jobs.models import Run
+from jobs.runs import RUNS
 from server.tests.people import DOCUMENT, CrewTest, People, changed
 from versions.services import VersionConflict
 
@@ -43,7 +43,7 @@ class Saving(CrewTest):
         self.assertEqual(body["yours"]["name"], "Wren's")
         self.assertEqual(body["theirs"]["document"]["name"], "Rook's")
         self.assertEqual(body["theirs"]["version"], 2)
-        self.assertEqual(Revision.objects.filter(run=self.run_).count(), 2)
+        self.assertEqual(self.run_.revisions.count(), 2)
 
     def test_an_earlier_revision_comes_back_as_a_new_version(self) -> None:
         self.save(1, name="Second")
@@ -52,7 +52,7 @@ class Saving(CrewTest):
         self.assertEqual(stale.status_code, 409)
         answer = self.send("post", path, {"base_version": 2})
         self.assertEqual((answer.json()["version"], answer.json()["document"]), (3, DOCUMENT))
-        newest = Revision.objects.get(run=self.run_, version=3)
+        newest = self.run_.revisions.get(version=3)
         self.assertEqual(newest.restored_from, 1)
 
     def test_a_document_that_can_t_be_read_is_refused_by_path_and_not_saved(self) -> None:

@@ -5,16 +5,16 @@ from __future__ import annotations
 import math
 from unittest import TestCase
 
+import yarrow
 from core.tests.following import played
 from jobs.demo import JOBS
-from yarrow import handling_values, plan_values
 from yarrow.bench.at_bench import MadeBend, at_bench
 from yarrow.documents.run_file import read_run
 from yarrow.geometry.pipe import PipeBend, fold
 from yarrow.measure.tape import read_length
 from yarrow.runs.model.plan import WrittenPlan
-from yarrow.runs.planned import BuildablePlan
 from yarrow.runs.planner import plan_run
+from yarrow.runs.stages import BuildablePlan
 
 
 class Played(TestCase):
@@ -27,7 +27,7 @@ class Played(TestCase):
 
     def play(self, document: dict[str, object]) -> None:
         survey = read_run(document)
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         bends = played(plan.steps, plan.units, survey.setup.bender)
         self.assertEqual(len(bends), len(plan.bends))
         cut = float(read_length(plan.cut_length_text, plan.units).value)
@@ -42,8 +42,8 @@ class Played(TestCase):
             for document in (run for job in crew for run in job["runs"]):
                 with self.subTest(run=document["name"]):
                     survey = read_run(document)
-                    plan = plan_values(document)
-                    orders = handling_values(document).orders
+                    plan = yarrow.plan.values(document)
+                    orders = yarrow.handle.values(document).orders
                     self.assertGreaterEqual(len(orders), 1)
                     for order in orders:
                         self.near(plan, played(order.steps, plan.units, survey.setup.bender))

@@ -6,18 +6,17 @@ from typing import Any
 
 from django.test import Client
 
+import yarrow
 from api.api import api
 from exports.dxf import plan_dxf
-from exports.job_archive import Archive
 from exports.site_dxf import site_dxf
 from jobs.models import JobSite, JobWall, SitePicture
-from jobs.sites import add_picture, create_site
-from jobs.walls import create_wall
-from server.tests.people import BENDER, DOCUMENT, CrewTest, a_picture, packed
-from yarrow import plan_values, site_values
+from jobs.sites import SITES, add_picture
+from jobs.walls import WALLS
+from server.tests.people import BENDER, DOCUMENT, CrewTest, a_picture, archive, packed
 
-ARCHIVE = packed(Archive("Saltmarsh", "", "in", (DOCUMENT,)))
-DXF = plan_dxf(plan_values(DOCUMENT)).decode()
+ARCHIVE = packed(archive(DOCUMENT))
+DXF = plan_dxf(yarrow.plan.values(DOCUMENT)).decode()
 
 FILL = {
     "format": "yarrow.fill/1",
@@ -49,7 +48,7 @@ FRAMED = {
     "lines": [],
 }
 DUCTS = {"format": "yarrow.site/1", "units": "mm", "places": [], "trenches": []}
-SITE_DXF = site_dxf(DUCTS, site_values(DUCTS)[1]).decode()
+SITE_DXF = site_dxf(DUCTS, yarrow.site.values(DUCTS)).decode()
 FITTINGS = {"format": "yarrow.fittings/1"}
 STOCK = {"format": "yarrow.jobstock/1", "units": "in"}
 CAME_OUT = {"format": "yarrow.bench/1", "units": "in", "made": [{"bend": 0, "angle": 89}]}
@@ -82,7 +81,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("put", "/api/fittings"): ({"document": FITTINGS, "base_version": 0}, 200),
     ("get", "/api/fittings/revisions"): (None, 200),
     ("post", "/api/fittings/revisions/{version}/restore"): ({"base_version": 1}, 200),
-    ("post", "/api/handling"): (DOCUMENT, 200),
+    ("post", "/api/handle"): (DOCUMENT, 200),
     ("post", "/api/convert"): ({"document": DOCUMENT, "to": "mm"}, 200),
     ("post", "/api/dxf"): ({"dxf": DXF, "into": "in"}, 200),
     ("post", "/api/fill"): (FILL, 200),
@@ -113,7 +112,7 @@ FOR_ANY_MEMBER: dict[tuple[str, str], Any] = {
     ("get", "/api/benders"): (None, 200),
     ("post", "/api/benders"): (BENDER, 201),
     ("get", "/api/benders/removed"): (None, 200),
-    ("post", "/api/benders/numbers"): (BENDER, 200),
+    ("post", "/api/bender"): (BENDER, 200),
     ("put", "/api/session/password"): (
         {"current": "kestrel-over-marsh", "new": "sedge-warbler-9"},
         200,
@@ -191,6 +190,11 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("delete", "/api/runs/{run_id}"): (None, 200),
     ("get", "/api/runs/{run_id}/could-become?straight_mm=900"): (None, 200),
     ("get", "/api/runs/{run_id}/bench/{piece}"): (None, 200),
+    ("get", "/api/runs/{run_id}/bench/{piece}/revisions"): (None, 200),
+    ("post", "/api/runs/{run_id}/bench/{piece}/revisions/{version}/restore"): (
+        {"base_version": 1},
+        200,
+    ),
     ("put", "/api/runs/{run_id}/bench/{piece}"): (
         {"document": CAME_OUT, "base_version": 0},
         200,
@@ -214,10 +218,10 @@ class Walls(CrewTest):
     @classmethod
     def setUpTestData(cls) -> None:
         super().setUpTestData()
-        cls.wall = create_wall(cls.wren, cls.job.id, FRAMED)
-        cls.their_wall = create_wall(cls.tern, cls.their_job.id, FRAMED)
-        cls.site = create_site(cls.wren, cls.job.id, DUCTS)
-        cls.their_site = create_site(cls.tern, cls.their_job.id, DUCTS)
+        cls.wall = WALLS.create(cls.wren, cls.job.id, FRAMED)
+        cls.their_wall = WALLS.create(cls.tern, cls.their_job.id, FRAMED)
+        cls.site = SITES.create(cls.wren, cls.job.id, DUCTS)
+        cls.their_site = SITES.create(cls.tern, cls.their_job.id, DUCTS)
         cls.picture = add_picture(cls.wren, cls.site.id, PICTURE)
 
     def address(self, path: str, job_id: int, run_id: int, bender_id: int) -> str:
@@ -253,8 +257,10 @@ class Walls(CrewTest):
                 self.assertEqual(self.send(method, address, body).status_code, status)
 
     def fresh_run(self) -> int:
-        made = self.send("post", f"/api/jobs/{self.job.id}/runs", DOCUMENT)
-        return int(made.json()["id"])
+        made = self.send("post", f"/api/jobs/{self.job.id}/runs", DOCUMENT).json()["id"]
+        begun = {"document": CAME_OUT, "base_version": 0}
+        self.send("put", f"/api/runs/{made}/bench/0", begun)
+        return int(made)
 
     def fresh_bender(self) -> int:
         return int(self.send("post", "/api/benders", BENDER).json()["id"])

@@ -23,7 +23,7 @@ class Words(CrewTest):
 
     def test_a_country_that_is_none_is_refused(self) -> None:
         self.assertEqual(self.send("post", "/api/plan?country=fr", FIVE_TURNS).status_code, 422)
-        self.assertEqual(self.send("post", "/api/handling?country=fr", FIVE_TURNS).status_code, 422)
+        self.assertEqual(self.send("post", "/api/handle?country=fr", FIVE_TURNS).status_code, 422)
 
 
 class Rules(CrewTest):

@@ -89,7 +89,7 @@ class Refused(CrewTest):
 class WorstRequests(CrewTest):
     @override_settings(WORK_S=(0.2, 0.2))
     def test_work_without_an_end_is_ended_and_the_next_request_is_answered(self) -> None:
-        with mock.patch("yarrow.plan", endless):
+        with mock.patch("yarrow.door.runs.plan", endless):
             answer = self.send("post", "/api/plan", DOCUMENT)
         self.assertEqual((answer.status_code, answer.json()["code"]), (413, "too-much-work"))
         self.assertEqual(self.client.get("/api/session").status_code, 200)
@@ -105,7 +105,7 @@ class WorstRequests(CrewTest):
             working.set()
             endless()
 
-        with mock.patch("yarrow.plan", left_alone):
+        with mock.patch("yarrow.door.runs.plan", left_alone):
             answer = self.client.post(
                 "/api/plan", json.dumps(DOCUMENT), content_type="application/json", **gone
             )

@@ -1,43 +1,24 @@
-"""What every document that is saved by version has, and every revision of one."""
+"""What every document that is saved by version has, and the revisions of all of them."""
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from typing import Any, ClassVar
+from typing import ClassVar
 
+from django.contrib.contenttypes.fields import GenericForeignKey, GenericRelation
+from django.contrib.contenttypes.models import ContentType
 from django.db import models
 
 from accounts.models import Member
 from versions.fields import DocumentField
 
 
-class VersionedDocument(models.Model):
-    """A document and its name. ``version`` counts its revisions, the newest of which stands here
-    too; ``removed_at`` is when it was put away, None while it is there."""
+class Revision(models.Model):
+    """A document ``of`` some kind as it was saved once. Never changed; it goes when its document's
+    row does."""
 
-    document = DocumentField()
-    version = models.PositiveIntegerField(default=1)
-    updated_at = models.DateTimeField(auto_now=True)
-    updated_by = models.ForeignKey(Member, on_delete=models.PROTECT, related_name="+")
-    removed_at = models.DateTimeField(null=True, blank=True)
-
-    revisions: Any
-    what: ClassVar[str] = "document"
-    """What a person calls one."""
-
-    most_bytes: ClassVar[int]
-    """Of one, as JSON: what is kept goes out in a job's file, and that has to come in again."""
-
-    check_document: Callable[[object], object]
-    """Reads a document as this kind's are; raises DocumentError, where it can't be read."""
-
-    class Meta:
-        abstract = True
-
-
-class DocumentRevision(models.Model):
-    """A document as it was saved once. Never changed and never deleted."""
-
+    kind = models.ForeignKey(ContentType, on_delete=models.PROTECT, related_name="+")
+    row_id = models.PositiveBigIntegerField()
+    of = GenericForeignKey("kind", "row_id")
     version = models.PositiveIntegerField()
     document = DocumentField()
     saved_by = models.ForeignKey(Member, on_delete=models.PROTECT, related_name="+")
@@ -45,5 +26,27 @@ class DocumentRevision(models.Model):
     restored_from = models.PositiveIntegerField(null=True, blank=True)
 
     class Meta:
-        abstract = True
         ordering = ("-version",)
+        constraints: ClassVar = [
+            models.UniqueConstraint(
+                fields=["kind", "row_id", "version"], name="one_revision_of_a_document_a_version"
+            )
+        ]
+
+    def __str__(self) -> str:
+        return f"{self.kind.model} {self.row_id} v{self.version}"
+
+
+class VersionedDocument(models.Model):
+    """A document and what stands beside it. ``version`` counts its revisions, the newest of which
+    stands here too; ``removed_at`` is when it was put away, None while it is there."""
+
+    document = DocumentField()
+    version = models.PositiveIntegerField(default=1)
+    updated_at = models.DateTimeField(auto_now=True)
+    updated_by = models.ForeignKey(Member, on_delete=models.PROTECT, related_name="+")
+    removed_at = models.DateTimeField(null=True, blank=True)
+    revisions = GenericRelation(Revision, content_type_field="kind", object_id_field="row_id")
+
+    class Meta:
+        abstract = True

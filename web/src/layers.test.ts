@@ -53,10 +53,10 @@ describe("folders", () => {
   });
 
   it.each([
-    ["model", ["api"]],
-    ["geometry", ["api", "model"]],
-    ["kinds", ["api", "model"]],
-    ["state", ["api", "model"]],
+    ["model", ["api", "documents"]],
+    ["geometry", ["api", "documents", "model"]],
+    ["kinds", ["api", "documents", "model"]],
+    ["state", ["api", "documents", "model"]],
   ])("%s needs nothing that is drawn", (folder, allowed) => {
     expect([...needs(folder, all)].toSorted()).toEqual(allowed);
   });

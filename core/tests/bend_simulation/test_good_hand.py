@@ -12,6 +12,7 @@ from typing import Any
 
 from hypothesis import given, settings
 
+import yarrow
 from core.tests.bend_simulation.test_orders import RATCHET, piece_of
 from core.tests.builders import (
     box_offset,
@@ -27,7 +28,6 @@ from core.tests.builders import (
 )
 from core.tests.following import played
 from core.tests.properties.strategies import makeable_runs
-from yarrow import plan_values
 from yarrow.bend_simulation.collisions import find_collisions
 from yarrow.bend_simulation.order import Order
 from yarrow.bend_simulation.orders import best_order
@@ -35,7 +35,7 @@ from yarrow.bend_simulation.piece import Piece
 from yarrow.bend_simulation.search import HOOKS
 from yarrow.benders.bender import Hook
 from yarrow.benders.habits import habitual_hook, inner_orders, worked_together
-from yarrow.benders.placing import beside, place
+from yarrow.benders.placing import made_neighbours, place
 from yarrow.documents.run_file import read_run
 from yarrow.geometry.pipe import fold
 from yarrow.runs.bending_sequence import handle_run
@@ -46,7 +46,7 @@ def first(document: dict[str, Any]) -> tuple[Order, tuple[Mark, ...]]:
     """The plan's own order, which is the first of the handling, and its marks."""
     handling = handle_run(read_run(document))
     assert handling.orders[0].taken, "another order costs less than the plan's own"
-    return best_order(piece_of(document)), plan_values(document).marks
+    return best_order(piece_of(document)), yarrow.plan.values(document).marks
 
 
 def heat_form_with_a_front_mark() -> dict[str, Any]:
@@ -87,14 +87,14 @@ class Cases(unittest.TestCase):
         order, marks = first(run(box_offset("start", "7/16"), end(60)))
         self.assertEqual(told(order), [(1, "air", "start"), (2, "air", "start")])
         self.assertEqual((order.flips, order.turns, marks[0].text), (0, 1, "2"))
-        printed = plan_values(run(box_offset("start", "7/16"), end(60), method="table"))
+        printed = yarrow.plan.values(run(box_offset("start", "7/16"), end(60), method="table"))
         self.assertEqual(printed.marks[0].text, "2")
 
     def test_where_the_hook_has_no_room_at_the_box_the_arc_begins_at_the_margin(self) -> None:
         # By hand: the hook of this ratchet takes 3 in, and faces away from a box 2 in off.
-        plan = plan_values(run(box_offset("start", 1), end(60), **RATCHET))
+        plan = yarrow.plan.values(run(box_offset("start", 1), end(60), **RATCHET))
         self.assertEqual((plan.marks[0].hook, plan.bends[0].arc_start), ("end", 2))
-        wide = plan_values(run({**box_offset("start", 1), "margin": 4}, end(60), **RATCHET))
+        wide = yarrow.plan.values(run({**box_offset("start", 1), "margin": 4}, end(60), **RATCHET))
         self.assertEqual((wide.marks[0].hook, wide.marks[0].text), ("start", "4"))
 
     def test_a_saddle_is_made_from_its_centre_with_one_flip(self) -> None:
@@ -123,7 +123,7 @@ class Cases(unittest.TestCase):
             order, _ = first(document)
             self.assertTrue(order.works)
             if order.blocks:
-                steps = " ".join(text_of(step.do) for step in plan_values(document).steps)
+                steps = " ".join(text_of(step.do) for step in yarrow.plan.values(document).steps)
                 self.assertIn("Block the bender up", steps)
             else:
                 self.assertNotEqual(order.bends[0].bend, 0)
@@ -181,7 +181,7 @@ def random_pieces(seed: int, count: int) -> Iterator[dict[str, Any]]:
                 walk += [kick(at, rng.uniform(1, 3), "out"), turn(at + 14, "left")]
                 at, bends = 0.0, bends + 2
         document = run(*walk, end(at + rng.uniform(8, 40)))
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         if bends and plan.steps and plan.cut_length <= 120:
             made += 1
             yield document
@@ -224,7 +224,7 @@ class BruteForce:
     def bend(self, made: frozenset[int], bend: int, hook: Hook) -> tuple[tuple[int, ...], bool]:
         """No room, the tool met, blocks, hooked away, made elsewhere; and whether the pipe lies."""
         if (made, bend, hook) not in self.made:
-            piece, near = self.piece, beside(made, bend)
+            piece, near = self.piece, made_neighbours(made, bend)
             placing = place(piece.bender, piece.pipe, piece.roles, bend, hook, near)
             habit = habitual_hook(piece.bender, piece.pipe, piece.roles, piece.lines, bend, near)
             costs = []
@@ -283,7 +283,7 @@ class Machines(unittest.TestCase):
         for kind, more in MACHINES.items():
             for document in random_pieces(20, 6):
                 document = {**document, **more}
-                plan = plan_values(document)
+                plan = yarrow.plan.values(document)
                 if not plan.steps or len(plan.bends) > 4 or plan.cut_length > 120:
                     continue
                 piece = piece_of(document)
@@ -371,7 +371,7 @@ class Followed(unittest.TestCase):
             ):
                 document = run(*walk, **more)
                 self.assert_made(document)
-                words = " ".join(text_of(step.do) for step in plan_values(document).steps)
+                words = " ".join(text_of(step.do) for step in yarrow.plan.values(document).steps)
                 self.assertNotIn("hook", words)
 
     def test_the_steps_make_the_piece_and_never_its_mirror_image(self) -> None:
@@ -384,7 +384,7 @@ class Followed(unittest.TestCase):
         self.assert_made(document)
 
     def assert_made(self, document: dict[str, Any]) -> None:
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         if not plan.steps or not plan.bends or len(plan.bends) > 30:
             return
         bends = played(plan.steps, plan.units, read_run(document).setup.bender)

@@ -10,6 +10,7 @@ from typing import Any
 
 from hypothesis import given, settings
 
+import yarrow
 from core.tests.bend_simulation.half_bent_cases import developed
 from core.tests.bend_simulation.test_half_bent import STUB_AND_OFFSET
 from core.tests.builders import (
@@ -27,7 +28,6 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.properties.strategies import makeable_runs
-from yarrow import plan_values
 from yarrow.bend_simulation.collisions import Collision
 from yarrow.bend_simulation.orders import as_given, orders
 from yarrow.bend_simulation.piece import Piece
@@ -38,8 +38,8 @@ from yarrow.runs import planner
 from yarrow.runs.bending_sequence import Handling, OrderHandling, handle_run
 from yarrow.runs.instructions.advice import interference
 from yarrow.runs.instructions.steps import PieceToBend
-from yarrow.runs.planned import StraightenedRun
 from yarrow.runs.planner import resolve_run, straighten
+from yarrow.runs.stages import StraightenedRun
 
 RATCHET: dict[str, Any] = {"conduit": {"type": "rmc", "size": "1"}, "bender": "ratchet-1"}
 
@@ -99,7 +99,7 @@ class Searched(unittest.TestCase):
     def test_the_last_bend_made_leaves_the_planned_pipe_on_the_wall(
         self, document: dict[str, Any]
     ) -> None:
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         for order in handled(document).orders:
             tips = {order.bends[-1].wall[0], order.bends[-1].wall[-1]}
             for tip, end_point in zip(
@@ -220,7 +220,7 @@ class Places(unittest.TestCase):
 
     def test_a_place_that_the_tool_can_t_take_is_said_and_set_aside(self) -> None:
         document = run(turn(18), end(60), stance={"place": "air"}, **RATCHET)
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         (finding,) = (f for f in plan.findings if f.code == "stance-not-of-this-tool")
         self.assertIn("can't be worked in the air", finding.text)
         self.assertIn("on a stand", finding.text)
@@ -283,7 +283,7 @@ class Picked(unittest.TestCase):
         for order in handled(document).orders:
             value = [{"bend": each.bend, "hook": each.hook} for each in order.value]
             picked = {**document, "order": value}
-            plan = plan_values(picked)
+            plan = yarrow.plan.values(picked)
             self.assertEqual(plan.marks, order.marks)
             self.assertEqual(
                 [text_of(step.do) for step in plan.steps],
@@ -294,18 +294,18 @@ class Picked(unittest.TestCase):
 
     def test_an_order_for_other_bends_is_said_and_the_usual_is_taken(self) -> None:
         document = run(turn(18), turn(40), end(20))
-        plan = plan_values({**document, "order": [{"bend": 0, "hook": "end"}]})
+        plan = yarrow.plan.values({**document, "order": [{"bend": 0, "hook": "end"}]})
         self.assertIn("order-not-of-these-bends", codes(plan))
-        self.assertEqual(plan.marks, plan_values(document).marks)
+        self.assertEqual(plan.marks, yarrow.plan.values(document).marks)
 
     def test_printed_marks_keep_the_usual_order_and_say_so(self) -> None:
         order = [{"bend": n, "hook": "end"} for n in (1, 0)]
-        plan = plan_values(run(offset(40, 4), end(80), order=order, method="table"))
+        plan = yarrow.plan.values(run(offset(40, 4), end(80), order=order, method="table"))
         self.assertIn("order-set-aside", codes(plan))
 
     def test_the_steps_of_printed_marks_tell_the_printed_marks(self) -> None:
         document = run(offset(40, 4, 45), turn(70), end(30), method="table")
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         taken = named_taken(handled(document))
         self.assertEqual((taken.marks, taken.steps), (plan.marks, plan.steps))
         exact = named_taken(handled({**document, "method": "exact"}))
@@ -322,7 +322,7 @@ class Picked(unittest.TestCase):
 
 class Told(unittest.TestCase):
     def steps(self, *walk: dict[str, Any]) -> dict[int, str]:
-        plan = plan_values(run(*walk))
+        plan = yarrow.plan.values(run(*walk))
         return {
             step.bend: f"{text_of(step.do)} {text_of(step.check)}"
             for step in plan.steps
@@ -359,7 +359,7 @@ class Told(unittest.TestCase):
         self.assertIn("No more than 1/8 in closer at one end over 24 in", second)
 
     def test_springback_and_the_edge_of_a_line_are_told(self) -> None:
-        plan = plan_values(run(turn(30), kick("9 1/2", 1), end(30)))
+        plan = yarrow.plan.values(run(turn(30), kick("9 1/2", 1), end(30)))
         self.assertIn(
             "The edge of a line toward the start is the figure", text_of(plan.steps[0].check)
         )

@@ -6,8 +6,8 @@ import math
 import unittest
 from itertools import pairwise
 
+import yarrow
 from core.tests.builders import DIAMETER, RADIUS, end, run, turn
-from yarrow import handling_values
 from yarrow.benders.drawn.shapes import Point, ToolNumbers, ToolShape, mark_on_shoe
 from yarrow.benders.kinds import BENDER_KINDS
 from yarrow.runs.bending_sequence import BendHandling
@@ -68,7 +68,7 @@ class InItsPlace(unittest.TestCase):
 
     def bend(self, place: str) -> BendHandling:
         document = run(turn(20), end(60), stance={"place": place})
-        return handling_values(document).orders[0].bends[0]
+        return yarrow.handle.values(document).orders[0].bends[0]
 
     def test_the_mark_stays_on_the_pipe_as_it_is_bent(self) -> None:
         for place in ("floor", "air"):

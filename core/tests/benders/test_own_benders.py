@@ -9,6 +9,7 @@ from typing import Any
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+import yarrow
 from core.tests.builders import (
     RADIUS,
     codes,
@@ -26,7 +27,6 @@ from core.tests.builders import (
 )
 from core.tests.properties.strategies import makeable_runs
 from yarrow import bender as bender_answer
-from yarrow import plan_values
 from yarrow.benders.bender import Bender
 from yarrow.benders.learning.calibration import calibrate
 from yarrow.benders.learning.measured_bend import MeasuredBend
@@ -140,7 +140,7 @@ class Ways(unittest.TestCase):
         """Every mark, put on its own reference, begins the arc at the same place."""
         method = "table" if table else "exact"
         plans = {
-            way: plan_values({**document, "way": way, "method": method})
+            way: yarrow.plan.values({**document, "way": way, "method": method})
             for way in ("mark", "bench", "chart")
         }
         starts = {way: arc_starts(document, plan) for way, plan in plans.items()}
@@ -157,7 +157,7 @@ class Ways(unittest.TestCase):
         self.assertIn("hang the take-up of 5 over the end and mark the whole 18 3/8", do["mark"][1])
         self.assertIn("the bend runs from 13 9/16 to 20 9/16", do["chart"][1])
         self.assertIn("tart-of-bend mark on 13 9/16", do["bench"][1])
-        square = plan_values(metric(turn(640), end(400))).steps[1]
+        square = yarrow.plan.values(metric(turn(640), end(400))).steps[1]
         self.assertIn("Stand an offcut in the former with a square", text_of(square.do))
         depth = planned(*walk, way="bench").working[2].depth
         self.assertEqual(depth, "4")
@@ -165,7 +165,7 @@ class Ways(unittest.TestCase):
 
     def test_the_chart_s_lengths_add_up_to_the_pipe(self) -> None:
         document = metric(turn(400), turn(640), offset(900, 80, 30, "out"), end(1500), way="chart")
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         whole = sum(int(r.between) + int(r.developed) for r in plan.working)
         last = plan.bends[-1]
         self.assertAlmostEqual(whole, last.arc_end, delta=len(plan.bends))
@@ -181,7 +181,7 @@ class AmpacityAdjustment(unittest.TestCase):
         walk = [turn(500), offset(600, 60, 30, "out"), end(1200, fitting="connector")]
         start = {"kind": "connector"}
         document = metric(*walk, conduit=plastic, bender="heat-form-metric", start=start)
-        return plan_values(document)
+        return yarrow.plan.values(document)
 
     def test_where_to_warm_from_and_to(self) -> None:
         plan = self.plan()
@@ -203,7 +203,7 @@ class AmpacityAdjustment(unittest.TestCase):
     def test_the_form_needs_straight_pipe_at_the_end(self) -> None:
         plastic = {"type": "plastic", "size": "20"}
         document = metric(turn(100), end(400), conduit=plastic, bender="heat-form-metric")
-        self.assertIn("stub-too-short", codes(plan_values(document)))
+        self.assertIn("stub-too-short", codes(yarrow.plan.values(document)))
 
 
 class Catalogue(unittest.TestCase):

@@ -12,7 +12,7 @@ from hypothesis import strategies as st
 from core.tests.builders import end, planned, saddle3, saddle4, text_of, turn
 from yarrow.benders.bender import Bender, Hook
 from yarrow.benders.habits import inner_orders, worked_together
-from yarrow.benders.placing import Placing, beside, place
+from yarrow.benders.placing import Placing, made_neighbours, place
 from yarrow.geometry.pipe import develop
 from yarrow.role import SADDLE, Role
 from yarrow.runs.model.plan import WrittenPlan
@@ -46,7 +46,7 @@ class Sides(unittest.TestCase):
         pipe = develop(vertices, BENDER.radius)
         roles = (Role.TURN,) * len(pipe.bends)
         return [
-            place(BENDER, pipe, roles, bend, hook, beside(range(bend), bend))
+            place(BENDER, pipe, roles, bend, hook, made_neighbours(range(bend), bend))
             for bend in range(len(pipe.bends))
         ]
 

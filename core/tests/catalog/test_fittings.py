@@ -5,8 +5,8 @@ from __future__ import annotations
 import unittest
 from fractions import Fraction
 
+import yarrow
 from core.tests.builders import end, metric, run, turn
-from yarrow import plan_values
 from yarrow.catalog.fittings import allowance, fittings
 from yarrow.catalog.tables import conduits
 
@@ -48,17 +48,19 @@ class Ends(unittest.TestCase):
                 self.assertTrue(each.source, each.kind)
 
     def test_a_run_is_cut_so(self) -> None:
-        plain = plan_values(metric(turn(500), end(600), bender="bench-steel-20")).cut_length
+        plain = yarrow.plan.values(metric(turn(500), end(600), bender="bench-steel-20")).cut_length
         bush = metric(turn(500), end(600, fitting="bush_coupling"), bender="bench-steel-20")
-        self.assertAlmostEqual(plan_values(bush).cut_length, plain - 15, places=6)
+        self.assertAlmostEqual(yarrow.plan.values(bush).cut_length, plain - 15, places=6)
         said = metric(
             turn(500), end(600, fitting="bush_coupling", allowance=-20), bender="bench-steel-20"
         )
-        self.assertAlmostEqual(plan_values(said).cut_length, plain - 20, places=6)
+        self.assertAlmostEqual(yarrow.plan.values(said).cut_length, plain - 20, places=6)
         rigid = {"conduit": {"type": "rmc", "size": "3/4"}, "bender": "ratchet-1"}
-        half = plan_values(run(turn(20), end(30, fitting="coupling_middle"), **rigid)).cut_length
+        half = yarrow.plan.values(
+            run(turn(20), end(30, fitting="coupling_middle"), **rigid)
+        ).cut_length
         self.assertAlmostEqual(
-            half, plan_values(run(turn(20), end(30), **rigid)).cut_length - 0.0625, places=4
+            half, yarrow.plan.values(run(turn(20), end(30), **rigid)).cut_length - 0.0625, places=4
         )
 
 

@@ -17,7 +17,6 @@ import yarrow
 from core.tests.builders import end, run, turn
 from core.tests.fill.test_absurd_checks import BOX, FILL, HOLES, METRIC, PULL_BOX
 from core.tests.properties.strategies import json_junk
-from yarrow import plan_values
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.fill_file import fill_document
@@ -152,4 +151,4 @@ class Plans(unittest.TestCase):
         nothing.pop("walk")
         nothing["path"] = [[0, 0, 0], [10, 0, 0], [0, 0, 0]]
         nothing["wires"] = {"typed": "3 x 12"}
-        self.assertIsNone(plan_values(nothing).wires)
+        self.assertIsNone(yarrow.plan.values(nothing).wires)

@@ -10,9 +10,9 @@ from typing import Any
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+import yarrow
 from core.tests.builders import block, box, end, offset, round_thing, run, turn
 from core.tests.properties.strategies import makeable_runs
-from yarrow import plan_values
 from yarrow.documents.bender_file import bender_numbers
 from yarrow.documents.bends_file import fold_document
 from yarrow.documents.box_files import entries_document, pull_box_document
@@ -49,7 +49,7 @@ def pipe(plan: WrittenPlan) -> Iterator[float]:
 
 class ConvertedRuns(unittest.TestCase):
     def assert_same_pipe(self, document: dict[str, Any]) -> None:
-        one, two = (plan_values(each) for each in (document, other(document)))
+        one, two = (yarrow.plan.values(each) for each in (document, other(document)))
         self.assertEqual([m.reference for m in one.marks], [m.reference for m in two.marks])
         self.assertEqual([m.hook for m in one.marks], [m.hook for m in two.marks])
         for before, after in zip(pipe(one), pipe(two), strict=True):
@@ -114,8 +114,8 @@ class ConvertedRuns(unittest.TestCase):
 
     def test_the_mark_of_an_own_bender_stays_where_it_was(self) -> None:
         document = run(turn("18 3/8"), end(60), bender=OWN)
-        mark = plan_values(document).marks[0]
-        converted = plan_values(other(document))
+        mark = yarrow.plan.values(document).marks[0]
+        converted = yarrow.plan.values(other(document))
         self.assertEqual(converted.marks[0].text, "340")  # 18 3/8 - 5, 13 3/8 in, is 339.7 mm
         self.assertAlmostEqual(converted.marks[0].position, mark.position * 25.4)
 
@@ -141,7 +141,7 @@ class ConvertedRuns(unittest.TestCase):
         wires = {"typed": "9 x 12, 1 x 0.43 in, 2 x 2.5 mm2", "pull": pull}
         document = run(turn(30), end(60), conduit={"type": "emt", "size": "2"}, wires=wires)
         converted = other(document)
-        one, two = (plan_values(each).wires for each in (document, converted))
+        one, two = (yarrow.plan.values(each).wires for each in (document, converted))
         assert one is not None
         assert two is not None
         # 0.62 lb/ft is 0.92266 kg/m, 900 lbf 4003.4 N, 500 lbf/ft 7296.95 N/m: by hand.

@@ -29,7 +29,7 @@ class QuickBends(unittest.TestCase):
     def marks(self, text: str, **of: Any) -> list[tuple[str, str, str]]:
         run = quick(text, **of)["run"]
         self.assertIsNotNone(run, text)
-        plan = yarrow.plan_values(run)
+        plan = yarrow.plan.values(run)
         self.assertTrue(plan.can_be_made, text)
         self.assertLess(plan.cut_length, plan.conduit.stick + 1e-6, text)
         return [(mark.text, mark.reference, mark.hook) for mark in plan.marks]
@@ -92,7 +92,7 @@ class QuickBends(unittest.TestCase):
 
     def test_it_is_the_planner_s_engine(self) -> None:
         run = quick("offset 4 3/8 30 at 47")["run"]
-        plan = yarrow.plan_values(run)
+        plan = yarrow.plan.values(run)
         # 8.695 apart (the handbook of every bender rounds it to 8 3/4).
         apart = plan.marks[1].position - plan.marks[0].position
         self.assertAlmostEqual(apart, 8.695, delta=0.001)

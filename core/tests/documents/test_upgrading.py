@@ -9,7 +9,7 @@ from pathlib import Path
 from typing import Any
 from unittest import mock
 
-from yarrow import plan_values
+import yarrow
 from yarrow.documents import upgrading
 from yarrow.documents.bender_file import bender_numbers
 from yarrow.documents.bends_file import fold_document
@@ -24,7 +24,7 @@ from yarrow.documents.site_box_file import site_box_document
 SAMPLES = Path(__file__).parent / "samples"
 
 READS: dict[str, tuple[Callable[[Any], object], tuple[str, str]]] = {
-    "run": (lambda document: plan_values(document), ("run", "")),
+    "run": (lambda document: yarrow.plan.values(document), ("run", "")),
     "bender": (bender_numbers, ("run", "bender_file")),
     "fill": (fill_document, ("run", "fill_file")),
     "bends": (fold_document, ("bends", "")),
@@ -64,7 +64,7 @@ class EveryVersion(unittest.TestCase):
                     read(document)
 
     def test_a_run_of_the_first_days_is_read(self) -> None:
-        self.assertEqual(plan_values(sample("run-1-first")).findings, ())
+        self.assertEqual(yarrow.plan.values(sample("run-1-first")).findings, ())
 
     def test_a_newer_one_is_refused_as_newer(self) -> None:
         for name, (read, _) in READS.items():

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.features.feature import Move, OnItsLeg
+from yarrow.features.feature import LegFeature, Move
 from yarrow.features.in_document import (
     AT,
     CARRIED,
@@ -19,13 +19,13 @@ from yarrow.features.in_document import (
 )
 from yarrow.features.leg import Datum, Laid, Leg, MultiplierTable, Pipe, ReadBack, RuleMarks
 from yarrow.features.offset import Offset
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector
 
 
 @dataclass(frozen=True, slots=True)
-class Dogleg(OnItsLeg):
+class Dogleg(LegFeature):
     """``at`` is the middle of the step."""
 
     at: Fraction
@@ -71,10 +71,10 @@ class Dogleg(OnItsLeg):
         """An offset's marks."""
         return self._step().by_rule(leg, pipe, base, rule)
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far along the leg, and its rise."""
         return self._step().dimensions(spot)
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """Not known."""
         return None

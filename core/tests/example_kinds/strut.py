@@ -18,7 +18,7 @@ from yarrow.features.in_document import (
     TypedForm,
 )
 from yarrow.features.leg import Datum
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.crossing import CrossedObstacle, CrossingProfile
 
@@ -46,7 +46,7 @@ class Strut(CrossedObstacle):
         about="Strut channel to go over.",
     )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far along the leg its near face is, how wide it is, and how high it stands."""
         place = spot.place(self.at, self.measured_from)
         return (
@@ -55,7 +55,7 @@ class Strut(CrossedObstacle):
             spot.height(self.across, self.toward, place),
         )
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """A square block from its near face."""
         begins = spot.leg.place(float(self.at), self.measured_from)
         return spot.standing(

@@ -10,10 +10,10 @@ from typing import Any
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+import yarrow
 from core.tests.builders import end, run, turn
 from core.tests.fill.helpers import by_area
 from core.tests.properties.strategies import makeable_runs
-from yarrow import plan_values
 from yarrow.catalog.wiring import uk_cables, us_wires
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.fill_file import fill_document
@@ -257,7 +257,7 @@ class Schedules(unittest.TestCase):
         closer = {**last, "at": str(float(last["at"]) / shorter)}
         document = {**document, "method": method, "wires": asked}
         document = {**document, "walk": [*document["walk"][:-1], closer]}
-        planned, row = plan_values(document), run_row(document)
+        planned, row = yarrow.plan.values(document), run_row(document)
         told = (planned.name, planned.conduit.type, planned.conduit.size, planned.cut_length_text)
         self.assertEqual((row.name, row.type, row.size, row.length), told)
         self.assertEqual(row.bends, planned.wires.bends if planned.wires else 0)

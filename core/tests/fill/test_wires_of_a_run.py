@@ -5,6 +5,7 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
+import yarrow
 from core.tests.builders import (
     end,
     metric,
@@ -17,7 +18,6 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.fill.helpers import core, wire
-from yarrow import plan_values
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
 from yarrow.runs.checks.wires import duct_metres
@@ -32,7 +32,7 @@ def wired(*walk: dict[str, Any], conductors: list[dict[str, Any]], **wires: Any)
 
 
 def steel(*walk: dict[str, Any], conductors: list[dict[str, Any]], **wires: Any) -> WrittenPlan:
-    return plan_values({**metric(*walk), "wires": {"conductors": conductors, **wires}})
+    return yarrow.plan.values({**metric(*walk), "wires": {"conductors": conductors, **wires}})
 
 
 def pull_of(wires: PlannedWires) -> PlannedPull:

@@ -175,7 +175,7 @@ MUTANTS: tuple[Mutant, ...] = (
         _TOOLS,
     ),
     Mutant("benders/learning/equations.py", "share = shared /", "share = 0.0 * shared /", _TOOLS),
-    Mutant("benders/learning/fitting.py", "FAR = 4.0", "FAR = 40.0", _TOOLS),
+    Mutant("benders/learning/least_squares.py", "FAR = 4.0", "FAR = 40.0", _TOOLS),
     Mutant(
         "benders/learning/drift.py",
         "return 1.0 if bend < step else 0.0",
@@ -188,9 +188,9 @@ MUTANTS: tuple[Mutant, ...] = (
         "angles.values[1] if commanded else None",
         _TOOLS,
     ),
-    Mutant("runs/marking/known_to.py", "by_radius / hair", "0 * by_radius / hair", _TOOLS),
+    Mutant("runs/marking/doubt_of_marks.py", "by_radius / hair", "0 * by_radius / hair", _TOOLS),
     Mutant(
-        "bench/for_the_bender.py",
+        "bench/calibration_reading.py",
         'at if placing.hook == "start" else stick - at',
         "at",
         ("bench",),
@@ -410,7 +410,7 @@ MUTANTS: tuple[Mutant, ...] = (
         "walls/sliding.py", "far = max(bay - studs, 0)", "far = max(bay - studs + 1, 0)", _WALLS
     ),
     Mutant(
-        "site/planned.py",
+        "site/plan_site.py",
         "max(names, key=lambda size: duct_sizes()[size].inside_mm)",
         "max(names)",
         _SITE,

@@ -10,6 +10,7 @@ from itertools import pairwise
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+import yarrow
 from core.tests.builders import (
     RADIUS,
     block,
@@ -26,7 +27,6 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.walking import walked
-from yarrow import plan_values
 from yarrow.features.leg import FIRST_LEG, Pipe
 from yarrow.obstacles.crossing import CrossingProfile
 from yarrow.obstacles.free_offset import FreeOffset
@@ -115,7 +115,7 @@ class Within(unittest.TestCase):
 
 class InMillimetres(unittest.TestCase):
     def plan(self, *walk: dict[str, object], **more: object) -> WrittenPlan:
-        return plan_values(metric(*walk, **more))
+        return yarrow.plan.values(metric(*walk, **more))
 
     def test_the_same_habits_by_the_same_sizes(self) -> None:
         self.assertEqual(taken(self.plan(ledge(900, 112), end(2000)), 0).id, "offset 30")

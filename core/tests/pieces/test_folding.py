@@ -15,8 +15,8 @@ from yarrow.geometry.pipe import develop, fold
 from yarrow.geometry.vectors import along, length, subtract
 from yarrow.pieces.places import allowed, reach_of
 from yarrow.pieces.planned_pieces import Parting
-from yarrow.runs.planned import BuildablePlan
 from yarrow.runs.planner import plan_resolved, resolve_run
+from yarrow.runs.stages import BuildablePlan
 
 PARTINGS = 10_000
 OF_A_RUN = 25

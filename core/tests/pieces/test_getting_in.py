@@ -7,8 +7,9 @@ import random
 import unittest
 from typing import Any
 
+import yarrow
 from core.tests.builders import end, metric, offset, run, saddle4, turn
-from yarrow import DocumentError, pieces_as_text, pieces_values
+from yarrow import DocumentError
 from yarrow.pieces.piece_plan import PiecesOfRun, WayIn
 from yarrow.wording.wording import EN_US
 
@@ -20,7 +21,7 @@ STEEL: dict[str, Any] = {"conduit": {"type": "steel", "size": "20"}, "bender": "
 
 
 def made(*walk: dict[str, Any], **more: Any) -> PiecesOfRun:
-    return pieces_values(run(*walk, **{**RIGID, **more}))
+    return yarrow.pieces.values(run(*walk, **{**RIGID, **more}))
 
 
 def codes(answer: PiecesOfRun) -> list[str]:
@@ -42,7 +43,7 @@ def joins(answer: PiecesOfRun) -> str:
 
 class Quiet(unittest.TestCase):
     def test_thin_wall_is_pushed_in_and_nothing_is_said(self) -> None:
-        thin = pieces_values(run(turn(70), end(110, fitting="connector")))
+        thin = yarrow.pieces.values(run(turn(70), end(110, fitting="connector")))
         self.assertEqual((codes(thin), thin.ways_in), ([], ()))
 
     def test_a_straight_piece_turns_in_its_own_length(self) -> None:
@@ -200,7 +201,7 @@ class Closed(unittest.TestCase):
         self.assertEqual(codes(loose), [])
 
     def test_a_running_coupler_closes_a_metric_run(self) -> None:
-        both = pieces_values(metric(end(5000, fitting="hub"), **HUB, **STEEL))
+        both = yarrow.pieces.values(metric(end(5000, fitting="hub"), **HUB, **STEEL))
         self.assertEqual((codes(both), taken(both).by), ([], "running-coupler"))
         # Coupler 30, ring 4 and two turns of 1.5 on the one end; the box wants 12 on the other.
         self.assertIn("37", [thread for piece in both.pieces for thread in piece.threads])
@@ -222,7 +223,7 @@ class Closed(unittest.TestCase):
                 made(end(200, fitting="hub"), joints=joints, **HUB)
 
     def test_it_is_read_at_the_bench(self) -> None:
-        text = pieces_as_text(run(end(200, fitting="hub"), **RIGID, **HUB)).text
+        text = yarrow.pieces.written(run(end(200, fitting="hub"), **RIGID, **HUB), "text").text
         self.assertIn("Closed by a three-piece coupling at joint 1 (taken)", text)
 
 
@@ -238,7 +239,7 @@ class Hung(unittest.TestCase):
                 **RIGID,
                 **HUB,
             )
-            found = pieces_values(document)
+            found = yarrow.pieces.values(document)
             with self.subTest(number):
                 open_ = {
                     "threaded-coupling": 0.125,

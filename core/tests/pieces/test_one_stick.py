@@ -5,8 +5,8 @@ from __future__ import annotations
 import math
 import unittest
 
+import yarrow
 from core.tests.builders import RADIUS, end, found, metric, offset, planned, run, turn
-from yarrow import plan_values
 
 
 def set_adds(rise: float, degrees: float) -> float:
@@ -37,7 +37,7 @@ class OneStick(unittest.TestCase):
             run(turn(80), end(80)),
             metric(offset(900, 100, 45), end(3900), bender="bench-steel-20"),
         ):
-            finding = found(plan_values(document), "longer-than-stick")
+            finding = found(yarrow.plan.values(document), "longer-than-stick")
             self.assertIsNone(finding.remedy)
             self.assertIn("sticks", finding.text)
 

@@ -159,7 +159,7 @@ class Ticks(unittest.TestCase):
         self.assertEqual(len(set(ids)), len(ids))
 
     def test_a_list_to_tick_with_a_pencil(self) -> None:
-        text = yarrow.work_as_text(run(turn(30), end(40))).text
+        text = yarrow.work.written(run(turn(30), end(40)), "text").text
         self.assertIn("[ ] Piece 1, Bend 1:", text)
         self.assertIn("It is labelled: 1 of 1 open", text)
 

@@ -6,8 +6,8 @@ import itertools
 import random
 import unittest
 
+import yarrow
 from benchmarks.runs import random_run
-from yarrow import pieces_values
 from yarrow.catalog.couplings import couplings, usual_coupling
 from yarrow.catalog.tables import conduits
 from yarrow.documents.run_file import read_run
@@ -32,7 +32,7 @@ class Joined(unittest.TestCase):
             opened = coupling.on(conduits()[conduit["type"], conduit["size"]], units).open
             for number in range(12):
                 document = random_run(rng, units, conduit, bender, scale)
-                made = pieces_values({**document, "joints": {}})
+                made = yarrow.pieces.values({**document, "joints": {}})
                 if not made.pieces:
                     continue
                 with self.subTest(units=units, conduit=conduit["type"], number=number):

@@ -5,8 +5,9 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
+import yarrow
 from core.tests.builders import end, hole, metric, offset, run, saddle3, turn
-from yarrow import DocumentError, handling_values, pieces_as_text, pieces_values, plan_values
+from yarrow import DocumentError
 from yarrow.pieces.piece_plan import PiecesOfRun
 
 TAKES = 0.75
@@ -20,7 +21,7 @@ THREADS_APART = 0.125
 
 
 def parted(*walk: dict[str, Any], **more: Any) -> PiecesOfRun:
-    return pieces_values(run(*walk, **more))
+    return yarrow.pieces.values(run(*walk, **more))
 
 
 def joined_at(*places: dict[str, Any], **more: Any) -> dict[str, Any]:
@@ -86,7 +87,7 @@ class Cut(unittest.TestCase):
         self.assertEqual([len(piece.threads) for piece in open_ended.pieces], [0, 0])
 
     def test_a_running_coupler_s_long_thread_holds_coupler_ring_and_two_turns(self) -> None:
-        made = pieces_values(
+        made = yarrow.pieces.values(
             metric(
                 end(2000),
                 conduit={"type": "steel", "size": "20"},
@@ -157,7 +158,7 @@ class Parted(unittest.TestCase):
             stances=[{"bend": 1, "place": "air"}],
             **joined_at({"leg": 2, "at": 30}),
         )
-        handling = handling_values(document, 2)
+        handling = yarrow.handle.values(document, 2)
         taken = next(order for order in handling.orders if order.taken)
         self.assertEqual([(each.bend, each.hook) for each in taken.bends], [(0, "start")])
         self.assertEqual([each.place for each in taken.bends], ["air"])
@@ -165,7 +166,7 @@ class Parted(unittest.TestCase):
     def test_no_such_piece_is_refused(self) -> None:
         for piece in (0, 3, -1):
             with self.subTest(piece), self.assertRaises(DocumentError) as caught:
-                handling_values(run(turn(70), end(40), **joined_at({"at": 35})), piece)
+                yarrow.handle.values(run(turn(70), end(40), **joined_at({"at": 35})), piece)
             self.assertEqual(caught.exception.path, "piece")
 
     def test_a_coupling_that_does_not_go_on_is_refused(self) -> None:
@@ -175,7 +176,7 @@ class Parted(unittest.TestCase):
         self.assertIn("set-screw-coupling", caught.exception.expected)
 
     def test_the_text_names_joints_pieces_and_ways(self) -> None:
-        text = pieces_as_text(run(saddle3(40, 2), end(200))).text
+        text = yarrow.pieces.written(run(saddle3(40, 2), end(200)), "text").text
         for words in (
             "set-screw coupling, sticks of 120",
             "Joint 1: set-screw coupling, leg 1",
@@ -186,9 +187,10 @@ class Parted(unittest.TestCase):
 
     def test_the_whole_run_says_nothing_of_sticks_once_it_is_parted(self) -> None:
         long = run(turn(80), end(80))
-        self.assertIn("longer-than-stick", {f.code for f in plan_values(long).findings})
+        self.assertIn("longer-than-stick", {f.code for f in yarrow.plan.values(long).findings})
         self.assertNotIn(
-            "longer-than-stick", {f.code for f in plan_values({**long, "joints": {}}).findings}
+            "longer-than-stick",
+            {f.code for f in yarrow.plan.values({**long, "joints": {}}).findings},
         )
 
     def test_no_joint_is_put_into_a_hole(self) -> None:

@@ -7,10 +7,10 @@ import unittest
 from itertools import pairwise
 from typing import Any
 
+import yarrow
 from benchmarks.runs import random_run
 from core.tests.builders import end, metric, run, turn
 from core.tests.pieces.test_parting import KINDS
-from yarrow import pieces_values
 from yarrow.catalog.supports import support_rule
 from yarrow.catalog.tables import conduits
 from yarrow.pieces.piece_plan import PiecesOfRun, Supports
@@ -18,7 +18,7 @@ from yarrow.wording.wording import EN_GB
 
 
 def held(document: dict[str, Any]) -> Supports:
-    found = pieces_values(document).supports
+    found = yarrow.pieces.values(document).supports
     assert found is not None
     return found
 
@@ -95,7 +95,7 @@ class Straps(unittest.TestCase):
         for units, conduit, bender, scale in KINDS:
             rule = support_rule(conduits()[conduit["type"], conduit["size"]], units)
             for number in range(25):
-                made = pieces_values(random_run(rng, units, conduit, bender, scale))
+                made = yarrow.pieces.values(random_run(rng, units, conduit, bender, scale))
                 if made.supports is None:
                     continue
                 with self.subTest(units=units, conduit=conduit["type"], number=number):
@@ -122,7 +122,7 @@ class Straps(unittest.TestCase):
 
 class Materials(unittest.TestCase):
     def test_what_a_run_takes(self) -> None:
-        made = pieces_values(
+        made = yarrow.pieces.values(
             run(
                 turn(70),
                 end(110, fitting="hub"),
@@ -154,7 +154,7 @@ class Materials(unittest.TestCase):
             document = metric(
                 end(5000, fitting=finish), start={"kind": start}, joints=joints, **steel
             )
-            materials = pieces_values(document).materials
+            materials = yarrow.pieces.values(document).materials
             found = {EN_GB.text(each.what): each.count for each in materials}
             sized = {what: number for what, number in found.items() if what.endswith(", 20")}
             sized.pop("saddle with its screws, 20", None)

@@ -5,6 +5,7 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
+import yarrow
 from core.tests.builders import (
     block,
     box,
@@ -20,7 +21,6 @@ from core.tests.builders import (
     wall,
 )
 from core.tests.work import counted
-from yarrow import plan_values
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_run
 from yarrow.racks.rack import plan_rack
@@ -147,7 +147,7 @@ class Absurd(unittest.TestCase):
     def test_what_can_be_read_is_planned_with_little_work(self) -> None:
         for name, document in READ.items():
             with self.subTest(name), counted() as work:
-                plan = plan_values(document)
+                plan = yarrow.plan.values(document)
                 # 100 things at the most, each at its usual angles, alone and with the next.
                 self.assertLessEqual(work["candidates"], 100 * 16)
                 self.assertLessEqual(work["layouts"], 300)

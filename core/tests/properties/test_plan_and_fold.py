@@ -8,9 +8,9 @@ from typing import Any
 
 from hypothesis import given, settings
 
+import yarrow
 from core.tests.properties.strategies import makeable_runs
 from core.tests.walking import walked_length
-from yarrow import plan_values
 from yarrow.geometry.pipe import PipeBend, develop, fold
 from yarrow.geometry.vectors import Vector
 from yarrow.runs.model.plan import WrittenPlan
@@ -27,7 +27,7 @@ class PlanAndFold(unittest.TestCase):
     @settings(deadline=None)
     @given(makeable_runs())
     def test_a_plan_folds_back_onto_its_own_path(self, document: dict[str, Any]) -> None:
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         self.assertTrue(plan.can_be_made, plan.findings)
         for made, meant in zip(folded(plan), plan.path, strict=True):
             self.assertLess(math.dist(made, meant), MILLIONTH)
@@ -35,7 +35,7 @@ class PlanAndFold(unittest.TestCase):
     @settings(deadline=None)
     @given(makeable_runs())
     def test_rounded_marks_cost_no_more_than_rounding(self, document: dict[str, Any]) -> None:
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         # Each mark may be half a division out, and each moves what comes after it.
         half = (1 / 16 if plan.units == "in" else 1.0) / 2
         allowed = half * (2 * len(plan.marks) + 1) + MILLIONTH
@@ -47,7 +47,7 @@ class PlanAndFold(unittest.TestCase):
     def test_walking_along_the_pipe_step_by_step_gives_the_closed_form(
         self, document: dict[str, Any]
     ) -> None:
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         walked = walked_length(plan)
         # Chords of small steps fall short of the arc by less than this.
         self.assertAlmostEqual(walked, plan.cut_length, delta=plan.cut_length * 1e-4)
@@ -55,7 +55,7 @@ class PlanAndFold(unittest.TestCase):
     @settings(deadline=None)
     @given(makeable_runs())
     def test_legs_and_totals_add_up_to_the_cut(self, document: dict[str, Any]) -> None:
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         legs = sum(math.dist(a, b) for a, b in zip(plan.path, plan.path[1:], strict=False))
         saved = sum(
             2 * b.radius * math.tan(math.radians(b.angle) / 2) - (b.arc_end - b.arc_start)
@@ -76,7 +76,7 @@ class PlanAndFold(unittest.TestCase):
                 for line in document["walk"]
             ],
         }
-        one, other = (plan_values(d) for d in (document, twin))
+        one, other = (yarrow.plan.values(d) for d in (document, twin))
         for bend, mirrored in zip(one.bends, other.bends, strict=True):
             self.assertAlmostEqual(math.cos(math.radians(bend.roll + mirrored.roll)), 1, places=6)
         self.assertEqual([m.text for m in one.marks], [m.text for m in other.marks])
@@ -84,9 +84,9 @@ class PlanAndFold(unittest.TestCase):
     @settings(deadline=None)
     @given(makeable_runs())
     def test_path_runs_give_the_same_pipe_as_the_walk(self, document: dict[str, Any]) -> None:
-        walk = plan_values(document)
+        walk = yarrow.plan.values(document)
         twin = {key: value for key, value in document.items() if key not in ("walk", "start")}
-        path = plan_values({**twin, "path": [list(point) for point in walk.path]})
+        path = yarrow.plan.values({**twin, "path": [list(point) for point in walk.path]})
         for one, other in zip(path.bends, walk.bends, strict=True):
             self.assertAlmostEqual(one.arc_start, other.arc_start, places=6)
             self.assertAlmostEqual(one.angle, other.angle, places=6)

@@ -10,9 +10,9 @@ from typing import Any
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+import yarrow
 from core.tests.builders import end, offset, run, turn
 from core.tests.properties.strategies import json_junk
-from yarrow import plan_values
 from yarrow.documents.bends_file import fold_document
 from yarrow.documents.errors import DocumentError
 from yarrow.runs.model.plan import WrittenPlan
@@ -22,7 +22,7 @@ GOOD = run(offset("33", "4 3/8"), turn("71 5/8"), end("34 1/8"), start={"kind": 
 
 def answer(document: object) -> WrittenPlan | DocumentError:
     try:
-        return plan_values(document)
+        return yarrow.plan.values(document)
     except DocumentError as refusal:
         return refusal
 

@@ -5,8 +5,8 @@ from __future__ import annotations
 import math
 import unittest
 
+import yarrow
 from core.tests.builders import end, metric, offset, planned, saddle3, text_of, turn
-from yarrow import plan_values
 from yarrow.benders.catalogued import radius_from_gain
 from yarrow.catalog.tables import rules_of_thumb
 
@@ -93,7 +93,7 @@ class HalfInchHandBender(unittest.TestCase):
         centres = metric(
             turn(300), turn(640, "right", of="centre", **{"from": "centre"}), end(300), **steel
         )
-        by_back, by_centre = (plan_values(document) for document in (backs, centres))
+        by_back, by_centre = (yarrow.plan.values(document) for document in (backs, centres))
         for one, other in zip(by_back.bends, by_centre.bends, strict=True):
             self.assertAlmostEqual(one.arc_start, other.arc_start, places=9)
         first, second = by_back.path[1], by_back.path[2]

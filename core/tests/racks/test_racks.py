@@ -13,7 +13,7 @@ from hypothesis import strategies as st
 from core.tests.builders import DIAMETER, RADIUS, end, metric, offset, refused, run, saddle3, turn
 from core.tests.properties.strategies import makeable_runs
 from yarrow.documents.run_file import read_run
-from yarrow.geometry.parallel import beside, carried, chamfered
+from yarrow.geometry.parallel import carried, chamfered, offset_polyline
 from yarrow.geometry.pipe import PipeBend, fold
 from yarrow.geometry.rounded_polyline import rounded
 from yarrow.geometry.vectors import Vector, dot, length, subtract
@@ -299,10 +299,10 @@ def worst_leg(one: RackPipe, other: RackPipe) -> float:
 class Geometry(unittest.TestCase):
     def test_a_polyline_beside_another_by_hand(self) -> None:
         path: tuple[Vector, ...] = ((0, 0, 0), (10, 0, 0), (10, 10, 0))
-        left = beside(path, carried(path, (0, 1, 0)), 2)
+        left = offset_polyline(path, carried(path, (0, 1, 0)), 2)
         for got, wanted in zip(left, ((0, 2, 0), (8, 2, 0), (8, 10, 0)), strict=True):
             self.assertLess(math.dist(got, wanted), 1e-12)
-        out = beside(path, carried(path, (0, 0, 1)), 2)
+        out = offset_polyline(path, carried(path, (0, 0, 1)), 2)
         for got, wanted in zip(out, ((0, 0, 2), (10, 0, 2), (10, 10, 2)), strict=True):
             self.assertLess(math.dist(got, wanted), 1e-12)
 

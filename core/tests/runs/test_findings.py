@@ -7,6 +7,7 @@ import re
 import unittest
 from typing import Any
 
+import yarrow
 from core.tests.builders import (
     RADIUS,
     codes,
@@ -19,7 +20,6 @@ from core.tests.builders import (
     text_of,
     turn,
 )
-from yarrow import plan_values
 from yarrow.runs.model.plan import WrittenPlan
 
 
@@ -33,12 +33,12 @@ def mended(document: dict[str, Any], plan: WrittenPlan, code: str) -> WrittenPla
         again["walk"][int(match[1])][match[2]] = remedy.value
     else:
         again[remedy.path] = remedy.value
-    return plan_values(again)
+    return yarrow.plan.values(again)
 
 
 class WhatCantBeMade(unittest.TestCase):
     def check(self, document: dict[str, Any], code: str, feature: int | None) -> WrittenPlan:
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         finding = found(plan, code)
         self.assertEqual((finding.level, finding.feature), ("error", feature))
         self.assertEqual(plan.steps, ())
@@ -97,7 +97,7 @@ class WhatCantBeMade(unittest.TestCase):
         back = {**run(), "path": [[0, 0, 0], [30, 0, 0], [10, 0, 0]]}
         for document, code in ((twice, "repeated-point"), (back, "folds-back")):
             del document["walk"]
-            plan = plan_values(document)
+            plan = yarrow.plan.values(document)
             self.assertEqual(found(plan, code).level, "error")
 
 
@@ -106,7 +106,7 @@ class WhatToLookOutFor(unittest.TestCase):
         # 1 3/4 at 45°: straight between = 1.75/sin 45 − 2 T = 2.475 − 3.704 < 0; at 30° it is
         # 3.5 − 2.396 = 1.104 and passes; at 1 5/8 it is 3.25 − 2.396 = 0.854, under the heel's 1.
         document = run(offset(40, "1 5/8"), end(80))
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         finding = found(plan, "bends-too-close")
         self.assertEqual((finding.level, finding.bends), ("warning", (0, 1)))
         self.assertIn("13/16 in of straight", finding.text)
@@ -124,7 +124,7 @@ class WhatToLookOutFor(unittest.TestCase):
 
     def test_a_stub_under_the_bender_s_least(self) -> None:
         document = run(turn("5 1/2"), end("11 1/2"))
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         # Take-up 5 and hook 2: 7.
         self.assertIn("7 in", found(plan, "stub-too-short").text)
         self.assertNotIn("stub-too-short", codes(mended(document, plan, "stub-too-short")))
@@ -135,7 +135,7 @@ class WhatToLookOutFor(unittest.TestCase):
         self.assertIn("table 2", finding.source)
         self.assertIn("4 in", finding.text)
         steel = metric(turn(400), end(400), bender={"kind": "bench", "radius": 59, "take_up": 69})
-        self.assertIn("60 mm", found(plan_values(steel), "radius-under-code").text)
+        self.assertIn("60 mm", found(yarrow.plan.values(steel), "radius-under-code").text)
 
     def test_more_than_four_quarter_bends(self) -> None:
         four = [turn(30, side) for side in ("left", "left", "left", "left")]

@@ -5,6 +5,7 @@ from __future__ import annotations
 import unittest
 from fractions import Fraction
 
+import yarrow
 from core.tests.builders import (
     DIAMETER,
     block,
@@ -20,7 +21,6 @@ from core.tests.builders import (
     saddle4,
     turn,
 )
-from yarrow import plan_values
 from yarrow.documents.catalogue import catalogue
 from yarrow.documents.writing import plan_text
 from yarrow.wording.lengths import LengthFormatter, degrees
@@ -107,14 +107,14 @@ class Site(unittest.TestCase):
 
     def test_boxes_stand_at_the_ends_that_have_one(self) -> None:
         document = run(end(60, fitting="coupling"), start={"kind": "connector", "label": "panel"})
-        box, coupling = plan_values(document).things
+        box, coupling = yarrow.plan.values(document).things
         self.assertEqual((box.kind, box.label, box.ahead), ("box", "panel", (-1, 0, 0)))
         self.assertEqual((coupling.kind, coupling.at), ("coupling", (60, 0, 0)))
 
 
 class Writing(unittest.TestCase):
     def test_a_metric_plan_reads_in_whole_millimetres(self) -> None:
-        text = plan_text(plan_values(metric(turn(618), end(437), name="Stair")))
+        text = plan_text(yarrow.plan.values(metric(turn(618), end(437), name="Stair")))
         self.assertIn("millimetres", text)
         self.assertIn("square at the back", text)
         self.assertRegex(text, r"Cut   \d+ mm")

@@ -7,6 +7,7 @@ import re
 import unittest
 from typing import Any
 
+import yarrow
 from core.tests.builders import (
     codes,
     end,
@@ -21,7 +22,6 @@ from core.tests.builders import (
 )
 from core.tests.fill.helpers import wire
 from core.tests.properties.strategies import SIDES
-from yarrow import plan_values
 from yarrow.documents.box_files import box_document
 from yarrow.documents.fill_file import fill_document
 from yarrow.documents.run_file import read_run
@@ -118,7 +118,7 @@ class Floor(unittest.TestCase):
         for order in handle_run(read_run(document)).orders:
             made: set[int] = set()
             for each in order.bends:
-                plan = plan_values(document)
+                plan = yarrow.plan.values(document)
                 arcs = {n: plan.bends[n] for n in made | {each.bend}}
                 for meeting in each.meets:
                     text = text_of(meeting.text)
@@ -148,7 +148,7 @@ class NoFactorLeft(unittest.TestCase):
         wires = {"conductors": [wire(3, "12")]}
         rack = {"count": 2, "side": "right", "spacing": 3}
         document = run(*self.TURNS, end(60), wires=wires, rack=rack)
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         assert plan.wires
         assert plan.wires.fill
         beside = plan.wires.fill.beside
@@ -166,7 +166,7 @@ class NoFactorLeft(unittest.TestCase):
         self.assertIsNone(beside.passes)
         walk = [turn(2000, SIDES[n % 4]) for n in range(11)]
         wires = {"conductors": [{"count": 3, "csa": 2.5}]}
-        plan = plan_values(metric(*walk, end(2000), wires=wires))
+        plan = yarrow.plan.values(metric(*walk, end(2000), wires=wires))
         self.assertIn("wires-not-checked", codes(plan))
         self.assertFalse([f for f in plan.findings if " of 0" in f.text])
 

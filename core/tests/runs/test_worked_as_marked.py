@@ -7,9 +7,9 @@ from typing import Any
 
 from hypothesis import given, settings
 
+import yarrow
 from core.tests.builders import end, kick, metric, offset, planned, saddle3, text_of, turn
 from core.tests.properties.strategies import makeable_runs
-from yarrow import plan_values
 from yarrow.measure.tape import read_length
 from yarrow.runs.model.plan import WrittenPlan
 
@@ -43,7 +43,7 @@ class PrintedMarks(unittest.TestCase):
     def test_plastic_is_warmed_where_the_printed_mark_puts_the_form(self) -> None:
         plastic = {"conduit": {"type": "plastic", "size": "20"}, "bender": "heat-form-metric"}
         document = metric(offset(600, 110, 45), end(1200), method="table", **plastic)
-        plan = plan_values(document)
+        plan = yarrow.plan.values(document)
         for mark, row in zip(plan.marks, plan.working, strict=True):
             beyond = -10 if mark.hook == "start" else 10
             edge = row.warm_from if mark.hook == "start" else row.warm_to
@@ -53,7 +53,7 @@ class PrintedMarks(unittest.TestCase):
     @given(makeable_runs())
     def test_by_either_method_the_figures_of_a_row_are_one_pipe(self, run: dict[str, Any]) -> None:
         for method in ("exact", "table"):
-            plan = plan_values({**run, "method": method, "way": "chart"})
+            plan = yarrow.plan.values({**run, "method": method, "way": "chart"})
             if not plan.steps:
                 continue
             self.assert_one_pipe(plan)

@@ -13,7 +13,7 @@ from yarrow import (
     cut,
     cut_of_job,
     materials_of_job,
-    read_stock,
+    read,
     stock_of_taken,
     taken_by_run,
 )
@@ -113,7 +113,7 @@ class AfterCutting(unittest.TestCase):
                 {**EMT, "name": "left of Run 2", "length": "34 15/16"},
             ],
         )
-        read_stock(after)
+        read(after, "jobstock")
 
     def test_one_of_several_alike_is_used(self) -> None:
         stock = in_hand(offcut(30, count=2))
@@ -168,7 +168,7 @@ class Refused(unittest.TestCase):
             (in_hand(together=[{**EMT, "names": ["one"]}]), "together[0].names"),
         ):
             with self.subTest(path), self.assertRaises(DocumentError) as caught:
-                read_stock(stock)
+                read(stock, "jobstock")
             self.assertEqual(caught.exception.path, path)
 
 

@@ -6,6 +6,7 @@ import math
 import unittest
 from typing import Any
 
+import yarrow
 from core.tests.builders import (
     DIAMETER,
     RADIUS,
@@ -19,10 +20,9 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.fill.helpers import core, wire
-from yarrow import plan_values
 from yarrow.bend_simulation.cost import Cost
 from yarrow.bend_simulation.solids import bars
-from yarrow.benders.placing import Beside, place
+from yarrow.benders.placing import MadeNeighbours, place
 from yarrow.catalog.tables import benders, conduits
 from yarrow.documents.box_files import box_document, pull_box_document
 from yarrow.documents.notation import typed_line
@@ -36,7 +36,7 @@ from yarrow.runs.planner import resolve_run
 
 
 def pull_of(document: dict[str, Any]) -> PlannedPull:
-    wires = plan_values(document).wires
+    wires = yarrow.plan.values(document).wires
     assert wires is not None
     assert wires.pull is not None
     return wires.pull
@@ -142,18 +142,18 @@ class Tools(unittest.TestCase):
         survey = read_run(run(turn(20), end(20)))
         bender = survey.setup.bender
         pipe = develop(lay_out(resolve_run(survey).run).vertices, bender.radius)
-        placing = place(bender, pipe, (Role.TURN,), 0, "start", Beside())
+        placing = place(bender, pipe, (Role.TURN,), 0, "start", MadeNeighbours())
         self.assertTrue(placing.fits)
         ahead = bender.arc_behind_front + bender.hook
         for stub, short in ((ahead + 0.01, False), (ahead - 0.01, True)):
             at = stub + RADIUS + DIAMETER / 2
             document = run(turn(at), end(60), order=[{"bend": 0, "hook": "start"}])
-            codes = [f.code for f in plan_values(document).findings]
+            codes = [f.code for f in yarrow.plan.values(document).findings]
             self.assertEqual("stub-too-short" in codes, short, stub)
         for tail, short in ((bender.heel + 0.01, False), (bender.heel - 0.01, True)):
             at = tail + RADIUS + DIAMETER / 2
             document = run(turn(40), end(at), order=[{"bend": 0, "hook": "start"}])
-            codes = [f.code for f in plan_values(document).findings]
+            codes = [f.code for f in yarrow.plan.values(document).findings]
             self.assertEqual("too-close-to-end" in codes, short, tail)
 
     def test_costs_weigh_as_they_sort(self) -> None:

@@ -9,8 +9,8 @@ from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.bench.before_bending import BeforeBending, before_bending
-from yarrow.bench.for_the_bender import BendForBender, for_the_bender
-from yarrow.bench.likely import taken_as
+from yarrow.bench.calibration_reading import BendForBender, calibration_reading
+from yarrow.bench.plausible_angle import plausible_angle
 from yarrow.bench.readings.reading import BentPiece
 from yarrow.bench.readings.registry import in_order, that_apply
 from yarrow.bench.recovery import (
@@ -31,7 +31,7 @@ from yarrow.measure.units import convert_length
 from yarrow.runs.bending_sequence import OrderHandling, as_it_came_out
 from yarrow.runs.marking.working import on_the_scale
 from yarrow.runs.model.plan import WrittenPlan
-from yarrow.runs.planned import BuildablePlan
+from yarrow.runs.stages import BuildablePlan
 from yarrow.runs.written_plan import write_plan
 from yarrow.wording.lengths import LengthFormatter, degrees
 from yarrow.wording.phrase import Phrase, Value, count
@@ -239,13 +239,15 @@ def _so_far(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> 
             continue
         aimed = found.bent
         placing = plan.placed.placings[each.bend]
-        of_the_bender = for_the_bender(run, aimed, planned.cut, placing, each.bend, each.readings)
+        of_the_bender = calibration_reading(
+            run, aimed, planned.cut, placing, each.bend, each.readings
+        )
         # A bend that was bent on or opened is no longer what the bender made of it.
         learnt += [of_the_bender] if of_the_bender and not each.mended else []
         readings = dict(each.readings)
         if "angle" in readings and not each.mended:
             wanted = aimed.bends[each.bend].angle
-            readings["angle"] = taken_as(run.bender, wanted, readings["angle"])
+            readings["angle"] = plausible_angle(run.bender, wanted, readings["angle"])
             told += _believed(each, readings["angle"])
         piece = _with_readings(aimed, readings, each.bend)
         done = recovered(

@@ -9,7 +9,7 @@ from heapq import heappop, heappush
 from typing import Literal
 
 from yarrow.bend_simulation.moving import Moving, moving
-from yarrow.bend_simulation.reach import Reached, hanging, lying, pushed_down, swept
+from yarrow.bend_simulation.reach import FloorPenetration, hanging, lying, pushed_down, swept
 from yarrow.bend_simulation.solids import Bar, Top, bars, top
 from yarrow.benders.bender import Bender, Hook
 from yarrow.catalog.stances import Stance, stance_give_mm
@@ -97,7 +97,9 @@ def _in_the_air(moves: Moving, bender: Bender, stance: Stance, unit: Unit) -> Co
     )
 
 
-def _floor(still: Reached | None, moved: Reached | None, lies: float) -> Collision | None:
+def _floor(
+    still: FloorPenetration | None, moved: FloorPenetration | None, lies: float
+) -> Collision | None:
     """The worse of two ways to reach a floor, where it is more than lying on it."""
     worst = max(filter(None, (still, moved)), key=lambda each: each.under, default=None)
     if worst is None or worst.under <= lies:

@@ -19,7 +19,7 @@ _SHOWN_MARKS: tuple[Reference, ...] = ("front", "back", "centre")
 
 
 @dataclass(frozen=True, slots=True)
-class Seen:
+class BenderView:
     """How a moment of a bend is seen: the tool's stance, the bend's radius and what it is bent to,
     degrees. On the floor the tail lies and the tool has rolled along it; in the air the hook's side
     stays level, and all is turned over about the pipe."""

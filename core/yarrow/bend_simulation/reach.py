@@ -20,7 +20,7 @@ _HAIR = 1e-9
 
 
 @dataclass(frozen=True, slots=True)
-class Reached:
+class FloorPenetration:
     """The furthest that a pipe comes toward a floor: ``under`` it (below zero: how far it stays
     off), the place on the straight pipe, and the moment, radians into the bend."""
 
@@ -29,7 +29,7 @@ class Reached:
     moment: float
 
 
-def lying(pieces: Iterable[Segment], half: float, floor: float) -> Reached | None:
+def lying(pieces: Iterable[Segment], half: float, floor: float) -> FloorPenetration | None:
     """How far what lies still comes under a floor; None where there is nothing.
 
     Args:
@@ -38,12 +38,12 @@ def lying(pieces: Iterable[Segment], half: float, floor: float) -> Reached | Non
         floor: its height in that frame.
     """
     found = [(floor - piece.lowest(half), piece.at) for piece in pieces]
-    return Reached(*max(found), 0.0) if found else None
+    return FloorPenetration(*max(found), 0.0) if found else None
 
 
 def swept(
     pieces: Iterable[Segment], half: float, floor: float, radius: float, turn: float
-) -> Reached | None:
+) -> FloorPenetration | None:
     """How far what is swept up comes under a floor at any moment of a bend: a point at (x, z) is at
     the height R + x sin φ + (z − R) cos φ, whose least value is known.
 
@@ -53,7 +53,7 @@ def swept(
         radius: of the bend, in the same unit.
         turn: how far it is bent, radians.
     """
-    worst: Reached | None = None
+    worst: FloorPenetration | None = None
     for piece in pieces:
         for (x, _, z), way in _edges(piece):
             up = z - radius
@@ -63,13 +63,13 @@ def swept(
                 continue
             under = floor - height + half * _level(way, moment)
             if worst is None or under > worst.under:
-                worst = Reached(under, piece.at, moment)
+                worst = FloorPenetration(under, piece.at, moment)
     return worst
 
 
 def pushed_down(
     pieces: Iterable[Segment], half: float, floor: float, radius: float, turn: float
-) -> Reached | None:
+) -> FloorPenetration | None:
     """How far what lies behind the shoe comes under a floor in the air, where it is drawn over the
     shoe and goes round with it: a point u behind and z toward the floor is at
     (u − Rφ) sin φ + (z − R) cos φ beyond the shoe's centre.
@@ -78,7 +78,7 @@ def pushed_down(
         pieces, half, radius, turn: as for swept.
         floor: how far it lies beyond the shoe's centre.
     """
-    worst: Reached | None = None
+    worst: FloorPenetration | None = None
     for piece in pieces:
         for (x, _, z), way in _edges(piece):
             moment = _deepest_moment(-x, z, radius, turn)
@@ -87,11 +87,13 @@ def pushed_down(
                 continue
             under = deep - floor + half * _level(way, -moment)
             if worst is None or under > worst.under:
-                worst = Reached(under, piece.at, moment)
+                worst = FloorPenetration(under, piece.at, moment)
     return worst
 
 
-def hanging(pieces: Iterable[Segment], half: float, floor: float, radius: float) -> Reached | None:
+def hanging(
+    pieces: Iterable[Segment], half: float, floor: float, radius: float
+) -> FloorPenetration | None:
     """How far what is hooked comes under a floor in the air: there it lies still.
 
     Args:
@@ -99,7 +101,7 @@ def hanging(pieces: Iterable[Segment], half: float, floor: float, radius: float)
         floor: how far it lies beyond the shoe's centre.
     """
     found = [(piece.highest(half) - radius - floor, piece.at) for piece in pieces]
-    return Reached(*max(found), 0.0) if found else None
+    return FloorPenetration(*max(found), 0.0) if found else None
 
 
 def _edges(piece: Segment) -> Iterator[tuple[Vector, Vector | None]]:

@@ -22,7 +22,7 @@ from yarrow.bend_simulation.order import (
 from yarrow.bend_simulation.piece import Piece
 from yarrow.benders.bender import Bender, Hook
 from yarrow.benders.habits import habitual_hook, inner_orders, worked_together
-from yarrow.benders.placing import Beside, Placing, place
+from yarrow.benders.placing import MadeNeighbours, Placing, place
 from yarrow.catalog.stances import Place, Stance
 from yarrow.role import Role
 
@@ -455,10 +455,10 @@ def _members(made: Made) -> tuple[int, ...]:
     return tuple(bend for bend in range(made.bit_length()) if made >> bend & 1)
 
 
-def _made_beside(made: Made, bend: int) -> Beside:
+def _made_beside(made: Made, bend: int) -> MadeNeighbours:
     """The made bends next to one, found by their bits."""
     below, above = made & ((1 << bend) - 1), made >> (bend + 1)
-    return Beside(
+    return MadeNeighbours(
         below.bit_length() - 1 if below else None,
         bend + (above & -above).bit_length() if above else None,
     )

@@ -6,7 +6,7 @@ import math
 from dataclasses import dataclass
 from typing import Literal
 
-from yarrow.benders.kinds import BENDER_KINDS, BenderKind, KindOfBender, Way
+from yarrow.benders.kinds import BENDER_KINDS, BenderKind, KindOfBender, PartingOption
 from yarrow.benders.known_to import KnownTo
 from yarrow.benders.springback import UNMEASURED, Springback
 from yarrow.geometry.arcs import gain
@@ -46,7 +46,7 @@ class Bender:
     hook: float
     heel: float
     diameter: float
-    way: Way = "mark"
+    way: PartingOption = "mark"
     springback: Springback = UNMEASURED
     degrees_per_click: float | None = None
     scale_offset: float = 0.0
@@ -87,7 +87,11 @@ class Bender:
     @property
     def back_reference(self) -> Reference:
         """What the back of a 90 sits on; a chart tells that too by where the hook goes."""
-        by_way: dict[Way, Reference] = {"mark": "back", "bench": "square", "chart": "front"}
+        by_way: dict[PartingOption, Reference] = {
+            "mark": "back",
+            "bench": "square",
+            "chart": "front",
+        }
         return by_way[self.way]
 
     @property

@@ -8,7 +8,7 @@ from functools import cache
 from typing import Literal, NamedTuple
 
 from yarrow.benders.bender import Bender, Hook
-from yarrow.benders.placing import Beside
+from yarrow.benders.placing import MadeNeighbours
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.role import SADDLE, Role
 
@@ -98,7 +98,7 @@ def habitual_hook(
     roles: Sequence[Role],
     lines: Sequence[int],
     index: int,
-    neighbours: Beside,
+    neighbours: MadeNeighbours,
 ) -> HabitualHook:
     """The end that the hook faces by habit. By hand a saddle's bends have to be hooked toward what
     it goes over, on any tool a box offset's toward the box. Else what is bent lies ahead of the

@@ -58,19 +58,19 @@ def other_end(side: Hook) -> Hook:
     return "end" if side == "start" else "start"
 
 
-class Beside(NamedTuple):
+class MadeNeighbours(NamedTuple):
     """The made bends next to one, toward the start and toward the end; None where there is none."""
 
     before: int | None = None
     after: int | None = None
 
 
-def beside(made: Collection[int], index: int) -> Beside:
+def made_neighbours(made: Collection[int], index: int) -> MadeNeighbours:
     """The made bends next to one.
 
     Args: made, those that are in the pipe; index, of the bend along the pipe.
     """
-    return Beside(
+    return MadeNeighbours(
         max((n for n in made if n < index), default=None),
         min((n for n in made if n > index), default=None),
     )
@@ -82,7 +82,7 @@ def place(
     roles: Sequence[Role],
     index: int,
     hook: Hook,
-    neighbours: Beside,
+    neighbours: MadeNeighbours,
 ) -> Placing:
     """The bender on one bend, with the hook toward an end, while others are in the pipe already.
 

@@ -17,8 +17,8 @@ from yarrow.bench.readings.registry import READING_NAMES, in_order
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run_file import read_unit
 from yarrow.documents.schema import reader
-from yarrow.runs.planned import BuildablePlan, Plan
 from yarrow.runs.planner import MOST_SIMULATED
+from yarrow.runs.stages import BuildablePlan, Plan
 
 
 def check_came_out(document: object) -> None:

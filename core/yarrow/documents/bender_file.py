@@ -8,7 +8,7 @@ from fractions import Fraction
 from typing import Any, get_args
 
 from yarrow.benders.bender import Bender, Reference
-from yarrow.benders.kinds import BenderKind, Way
+from yarrow.benders.kinds import BenderKind, PartingOption
 from yarrow.benders.known_to import KnownTo
 from yarrow.benders.learning.calibration import Calibration
 from yarrow.catalog.tables import Conduit
@@ -40,7 +40,7 @@ class BenderNumbers:
     units: Unit
     conduit_name: str
     kind: BenderKind
-    way: Way
+    way: PartingOption
     radius: float
     radius_text: str
     take_up: float

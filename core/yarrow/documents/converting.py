@@ -9,25 +9,14 @@ from fractions import Fraction
 from typing import Any
 
 from yarrow.documents.errors import DocumentError
+from yarrow.documents.registry import format_of
 from yarrow.documents.run_file import read_unit
-from yarrow.documents.schema import newest_format, reader, resolved, schema, usual_values
+from yarrow.documents.schema import reader, resolved, schema, usual_values
 from yarrow.documents.upgrading import upgrade
 from yarrow.documents.wire_notation import wires_in_other_unit
 from yarrow.measure.rounding import USUAL_STEP
 from yarrow.measure.tape import LengthSyntaxError, in_other_unit
 from yarrow.measure.units import MM_PER_INCH, Unit, convert
-
-FORMATS: dict[str, tuple[str, str]] = {
-    "yarrow.run": ("run", ""),
-    "yarrow.bender": ("run", "bender_file"),
-    "yarrow.fill": ("run", "fill_file"),
-    "yarrow.bends": ("bends", ""),
-    "yarrow.pullbox": ("pullbox", ""),
-    "yarrow.entries": ("entries", ""),
-    "yarrow.sitebox": ("sitebox", ""),
-    "yarrow.stock": ("stock", ""),
-}
-"""Every format that has a unit, with the schema and the part of it that it is read by."""
 
 _KG_PER_LB = Fraction("0.45359237")
 _NEWTONS_PER_LBF = _KG_PER_LB * Fraction("9.80665")
@@ -60,30 +49,22 @@ def convert_document(document: object, to: Unit, *, half_typed: bool = False) ->
     """
     unit = read_unit(document)
     found: dict[str, Any] = upgrade(document)
-    name, part = _schema_of(found)
-    read = reader(name, part)
+    of = format_of(found, lambda row: row.has_units)
+    read = reader(of.schema, of.part)
     if not half_typed:
         read(found, "", unit)
     if unit == to:
         return dict(found)
-    root = schema(name)
-    node = root["$defs"][part] if part else root
+    root = schema(of.schema)
+    node = root["$defs"][of.part] if of.part else root
     converted = _Converting(unit, root).object(node, found)
     converted["units"] = to
-    if part == "bender_file" and "round_to" not in found:
+    if of.name == "bender" and "round_to" not in found:
         # How well its bends were measured goes by the tape that they were measured with.
         converted["round_to"] = f"{USUAL_STEP[unit]} {unit}"
     if not half_typed:
         read(converted, "", to)  # a length may be too long for the other unit
     return converted
-
-
-def _schema_of(document: dict[str, Any]) -> tuple[str, str]:
-    name = str(document.get("format")).partition("/")[0]
-    if name not in FORMATS:
-        known = (newest_format(*each) or "" for each in FORMATS.values())
-        raise DocumentError("format", f"one of {', '.join(known)}")
-    return FORMATS[name]
 
 
 @dataclass(frozen=True, slots=True)

@@ -13,7 +13,7 @@ from yarrow.documents.wire_reading import read_conductors, read_holder, usual_me
 from yarrow.fill.area import Area
 from yarrow.fill.cable_factor import CableFactorFill
 from yarrow.fill.check import check_fill
-from yarrow.fill.compare import beside
+from yarrow.fill.compare import compare_methods
 from yarrow.fill.conductor import Raceway
 from yarrow.fill.method import FillMethod, MethodName, MissingTableValue
 from yarrow.fill.result import FillResult
@@ -38,7 +38,7 @@ def fill_document(document: object) -> FillResult:
     length_m = convert(length.value, length.unit, "mm") / 1000 if length else None
     try:
         method = _way(name, shape, holder, length_m)
-        other = beside(method, holder, conductors, length_m, shape["bends"])
+        other = compare_methods(method, holder, conductors, length_m, shape["bends"])
         return check_fill(method, holder, conductors, shape["spare"], choose, other)
     except MissingTableValue as missing:
         raise DocumentError(missing.field, missing.expected) from None

@@ -7,7 +7,7 @@ from typing import Any
 from yarrow.catalog.couplings import couplings, usual_coupling
 from yarrow.catalog.tables import Conduit
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.worked_sums import noted
+from yarrow.documents.worked_sums import record_sum
 from yarrow.measure.units import Unit, convert
 from yarrow.runs.model.run import Closing, EvaluatedSum, JointPlace, Joints, StandsNear
 
@@ -28,14 +28,14 @@ def read_joints(
             "joints.coupling", f"one that goes on {conduit.name}: {', '.join(taken)}"
         )
     stick = (
-        noted(shape["stick"], "joints.stick", sums)
+        record_sum(shape["stick"], "joints.stick", sums)
         if "stick" in shape
         else convert(conduit.stick, conduit.unit, unit)
     )
     places = tuple(
         JointPlace(
             each["leg"] - 1,
-            noted(each["at"], f"joints.places[{number}].at", sums),
+            record_sum(each["at"], f"joints.places[{number}].at", sums),
             each["from"],
             each["to"],
         )
@@ -53,7 +53,9 @@ def read_joints(
         tuple(leg - 1 for leg in shape.get("upright", ())),
         tuple(
             StandsNear(
-                each["what"], each["toward"], noted(each["off"], f"joints.near[{at}].off", sums)
+                each["what"],
+                each["toward"],
+                record_sum(each["off"], f"joints.near[{at}].off", sums),
             )
             for at, each in enumerate(shape.get("near", ()))
         ),

@@ -9,7 +9,7 @@ from typing import Any, cast
 
 from yarrow.benders.bender import Bender
 from yarrow.benders.catalogued import catalogued, fit_for
-from yarrow.benders.kinds import Way
+from yarrow.benders.kinds import PartingOption
 from yarrow.catalog.fittings import allowance, fittings
 from yarrow.catalog.limits import limits
 from yarrow.catalog.tables import Conduit, benders, conduits
@@ -19,7 +19,7 @@ from yarrow.documents.own_bender import read_own_bender
 from yarrow.documents.schema import reader
 from yarrow.documents.stance_reading import read_stances
 from yarrow.documents.wire_reading import most_degrees, read_wires, trade_size
-from yarrow.documents.worked_sums import noted
+from yarrow.documents.worked_sums import record_sum
 from yarrow.features.feature import Feature
 from yarrow.features.offset import Offset
 from yarrow.features.registry import KINDS
@@ -74,7 +74,7 @@ def read_run(document: object) -> Survey:
         shape["bender"], conduit, unit, read_step(shape.get("round_to"), unit)
     )
     if "way" in shape:
-        bender = replace(bender, way=cast(Way, shape["way"]))
+        bender = replace(bender, way=cast(PartingOption, shape["way"]))
     sums: list[EvaluatedSum] = []
     own_allowances: list[str] = []
     features, meet = _walk(shape, conduit, unit, sums, own_allowances)
@@ -87,7 +87,7 @@ def read_run(document: object) -> Survey:
         bender=bender,
         bender_fits=fits,
         method=shape["method"],
-        stand_off=noted(shape["stand_off"], "stand_off", sums),
+        stand_off=record_sum(shape["stand_off"], "stand_off", sums),
         start=_start(shape.get("start"), conduit, unit, sums, own_allowances),
         path=_path(shape, sums),
         worked=tuple(sums),
@@ -143,7 +143,7 @@ def _read_rack(
     return Rack(
         count=shape["count"],
         side=shape["side"],
-        spacing=float(noted(shape["spacing"], "rack.spacing", sums)),
+        spacing=float(record_sum(shape["spacing"], "rack.spacing", sums)),
         between=shape["between"],
         corners=shape["corners"],
         shot=shape.get("shot", limits().shot.degrees),
@@ -258,7 +258,7 @@ def _walk(
             beyond = _allowance(fields, fields["fitting"], path, conduit, unit, sums, own)
             fields["allowance"] = beyond
             if "meet" in fields:
-                x, y, z = (noted(each, f"{path}.meet", sums) for each in fields.pop("meet"))
+                x, y, z = (record_sum(each, f"{path}.meet", sums) for each in fields.pop("meet"))
                 meet = (float(x), float(y), float(z))
         # The fields of a schema's line and of its dataclass are the same by design and by a test.
         features.append(_line_type(kind, fields)(**_exact_fields(fields, path, sums)))
@@ -325,7 +325,7 @@ def _allowance(
     own: list[str],
 ) -> Fraction:
     if "allowance" in shape:
-        return noted(shape["allowance"], f"{path}.allowance", sums)
+        return record_sum(shape["allowance"], f"{path}.allowance", sums)
     beyond = allowance(fittings()[fitting], conduit, unit)
     if beyond:
         own.append(path)
@@ -335,14 +335,14 @@ def _allowance(
 def _path(shape: dict[str, Any], sums: list[EvaluatedSum]) -> Points:
     points = []
     for number, point in enumerate(shape.get("path", [])):
-        x, y, z = (noted(item, f"path[{number}]", sums) for item in point)
+        x, y, z = (record_sum(item, f"path[{number}]", sums) for item in point)
         points.append((x, y, z))
     return tuple(points)
 
 
 def _exact_fields(fields: dict[str, Any], path: str, sums: list[EvaluatedSum]) -> dict[str, Any]:
     return {
-        _NAMES.get(key, key): noted(value, f"{path}.{key}", sums)
+        _NAMES.get(key, key): record_sum(value, f"{path}.{key}", sums)
         if isinstance(value, Reading)
         else (tuple(value) if isinstance(value, list) else value)
         for key, value in fields.items()

@@ -12,7 +12,7 @@ from yarrow.documents.schema import reader
 from yarrow.measure.units import Unit, convert_length
 from yarrow.site.graph import is_installed
 from yarrow.site.network import TooDense, length_m
-from yarrow.site.planned import PlannedSite, planned_site
+from yarrow.site.plan_site import PlannedSite, planned_site
 from yarrow.site.site import (
     CableKind,
     CableNeed,

@@ -8,7 +8,7 @@ from dataclasses import dataclass, replace
 from typing import Any
 
 from yarrow.catalog.stances import Place, Stance, Stances, stances
-from yarrow.documents.worked_sums import noted
+from yarrow.documents.worked_sums import record_sum
 from yarrow.measure.tape import Reading
 from yarrow.measure.units import convert
 from yarrow.runs.model.run import EvaluatedSum
@@ -70,4 +70,4 @@ def _picked(
 
 
 def _in_mm(reading: Reading, path: str, sums: list[EvaluatedSum]) -> float:
-    return float(convert(noted(reading, path, sums), reading.unit, "mm"))
+    return float(convert(record_sum(reading, path, sums), reading.unit, "mm"))

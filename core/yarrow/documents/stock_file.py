@@ -15,7 +15,7 @@ MOST_PIECES = 10_000
 """Pieces of a list, counts multiplied out: more than any job has, few enough to be answered."""
 
 
-def stock_document(document: object, seconds: float) -> CutList:
+def stock_document(document: object, seconds: float = 4.0) -> CutList:
     """The cut list of a stock document.
 
     Args: document, ``yarrow.stock/1``; seconds, the time in seconds that looking

@@ -54,7 +54,7 @@ def read_job_stock(document: object) -> dict[str, Any]:
     return shape
 
 
-def held_against(wanted: Sequence[Mapping[str, int]], stock: Document) -> MaterialsOfJob:
+def allocate_stock(wanted: Sequence[Mapping[str, int]], stock: Document) -> MaterialsOfJob:
     """What is wanted held against what is in hand; what two conduits both take (a strap fits thin
     wall and rigid) goes to the first, and is in hand once.
 

@@ -13,7 +13,7 @@ from yarrow.findings.finding import Finding, gravest_first
 from yarrow.pieces.pieces import piece_plans
 from yarrow.runs.written_plan import write_plan
 from yarrow.walls.lists import holes_of, needed, order_of_work, plate_holes_of, to_bore
-from yarrow.walls.pieces_in import goes_in
+from yarrow.walls.pieces_in import insertion_order
 from yarrow.walls.routes import Route
 from yarrow.walls.volume import volume_of
 from yarrow.walls.wall import Feed, FeedEnd, WallBox
@@ -90,7 +90,9 @@ def _planned(laid: LaidWall, way: Route) -> PlannedFeed:
     made, findings = _pieces_of(json.dumps({**run, "name": ""}))
     pieces = tuple(
         WallPiece(number, each.cut_text, each.marks, each.bends, turn.turn, turn.how)
-        for number, (each, turn) in enumerate(zip(made, goes_in(way, len(made)), strict=True), 1)
+        for number, (each, turn) in enumerate(
+            zip(made, insertion_order(way, len(made)), strict=True), 1
+        )
     )
     kicks = [degrees(each.kick) for each in way.approaches if each.kick]
     slid = min((each.longest for each in way.stretches if each.members), default=None)

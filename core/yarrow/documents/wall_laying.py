@@ -22,7 +22,7 @@ from yarrow.runs.layout.walk import pipe_of
 from yarrow.runs.model.run import RunSetup
 from yarrow.walls.checks import knockout_findings, wall_findings, without_a_knockout
 from yarrow.walls.choosing import chosen_ways
-from yarrow.walls.knockouts import Leavings
+from yarrow.walls.knockouts import KnockoutExits
 from yarrow.walls.route_checks import route_findings
 from yarrow.walls.routes import BenderRoom, Route
 from yarrow.walls.wall import Feed, FramedWall
@@ -47,7 +47,7 @@ class LaidWall:
     taken_in: float
     words: LengthFormatter
     wires: Mapping[int, tuple[Conductor, ...]]
-    knockouts: Leavings
+    knockouts: KnockoutExits
     routes: tuple[Route, ...]
     findings: tuple[Finding, ...]
 

@@ -22,7 +22,7 @@ def runs_of_wall(document: object) -> dict[str, dict[str, Any]]:
     return {way.feed.key: run_of_route(laid, way) for way in laid.routes}
 
 
-def brought_up_to_date(run: Mapping[str, Any], made: Mapping[str, Any]) -> dict[str, Any]:
+def merge_generated_run(run: Mapping[str, Any], made: Mapping[str, Any]) -> dict[str, Any]:
     """A wall's run as somebody worked on it, with what the wall now says: its way, its joints, its
     conduit, its bender and what is drawn in. What was said of it beside that stays.
 

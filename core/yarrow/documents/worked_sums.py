@@ -8,7 +8,7 @@ from yarrow.measure.tape import Reading
 from yarrow.runs.model.run import EvaluatedSum
 
 
-def noted(reading: Reading, path: str, worked: list[EvaluatedSum]) -> Fraction:
+def record_sum(reading: Reading, path: str, worked: list[EvaluatedSum]) -> Fraction:
     """A reading's value; a sum is added to those that were worked out.
 
     Args: reading, of a field; path, of the field; worked, the sums so far.

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import csv
 import io
-from collections.abc import Callable, Mapping
+from collections.abc import Callable
 from dataclasses import fields, is_dataclass
 from functools import cache
 from operator import attrgetter
@@ -16,6 +16,7 @@ from yarrow.pieces.piece_plan import PiecesOfRun
 from yarrow.pieces.work_plan import OrderOfWork
 from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.model.plan import Mark, WrittenPlan
+from yarrow.site.site_plan import SitePlan
 from yarrow.wording.lengths import degrees
 from yarrow.wording.phrase import Phrase
 from yarrow.wording.wording import EN_US, Wording
@@ -179,7 +180,7 @@ def work_text(found: OrderOfWork, wording: Wording = EN_US) -> str:
     return "\n".join(lines) + "\n"
 
 
-def bend_table_csv(plan: WrittenPlan) -> str:
+def bend_table_csv(plan: WrittenPlan, _: Wording = EN_US) -> str:
     """The bare piece, as a table: for each bend the straight before it, its roll from the bend
     before, its angle and radius; the last row is the straight after the last bend."""
     out = io.StringIO()
@@ -203,21 +204,18 @@ def bend_table_csv(plan: WrittenPlan) -> str:
     return out.getvalue()
 
 
-def site_csv(answer: Mapping[str, Any]) -> str:
-    """What a site takes as a table: what, how much, its unit, and as it is read.
-
-    Args: answer, ``yarrow.site-plan/1``.
-    """
+def site_csv(plan: SitePlan, wording: Wording = EN_US) -> str:
+    """What a site takes as a table: what, how much, its unit, and as it is read."""
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
     table.writerow(["what", "amount", "unit", "as read"])
-    for each in answer["quantities"]:
+    for each in (plain(quantity, wording) for quantity in plan.quantities):
         amount = round(each["amount"], 2)
         table.writerow([each["what"], f"{amount:g}", each["unit"], each["text"]])
     return out.getvalue()
 
 
-def rack_csv(plan: RackPlan) -> str:
+def rack_csv(plan: RackPlan, _: Wording = EN_US) -> str:
     """A rack's marks as a table: one row a bend of every pipe, with the cut at its end. ``moved``
     is from the same mark of the pipe before, as a plain number: a spreadsheet takes ``+5/8`` for a
     sum."""
@@ -261,7 +259,7 @@ def rack_csv(plan: RackPlan) -> str:
     return out.getvalue()
 
 
-def marks_csv(plan: WrittenPlan) -> str:
+def marks_csv(plan: WrittenPlan, _: Wording = EN_US) -> str:
     """The marks as a table: one row a bend."""
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")

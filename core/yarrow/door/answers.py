@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from yarrow.door.shared import Answer
 
+HANDLING = "yarrow.handling/1"
+
 
 def can_be_made(answer: Answer) -> bool:
     """Whether nothing in an answer is an error.
@@ -12,5 +14,8 @@ def can_be_made(answer: Answer) -> bool:
     """
     parts = [answer, *answer.get("pipes", ())]
     found = [finding for part in parts for finding in part.get("findings", ())]
+    if answer.get("format") == HANDLING:
+        return not found  # none of its orders works
     # No box at hand passes nothing and fails nothing: None.
-    return answer.get("passes") is not False and all(each["level"] != "error" for each in found)
+    fits = answer.get("passes") is not False and answer.get("verdict") != "scrap"
+    return fits and all(finding["level"] != "error" for finding in found)

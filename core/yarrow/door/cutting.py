@@ -7,31 +7,10 @@ from collections.abc import Sequence
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.job_stock import StockOfConduit
 from yarrow.documents.stock_file import stock_document
-from yarrow.documents.stock_in_hand import cut_from, held_against, place_in_stock, read_job_stock
+from yarrow.documents.stock_in_hand import allocate_stock, cut_from, place_in_stock
 from yarrow.documents.writing import plain
 from yarrow.door.shared import Answer, Document, wording_for
 from yarrow.wording.wording import Country
-
-
-def cut(document: Document, country: Country | None = None, seconds: float = 4.0) -> Answer:
-    """What is cut from what: pieces on whole sticks and offcuts, as few sticks as are found.
-
-    Args: document, ``yarrow.stock/1``; seconds, that looking for fewer than by first fit may take
-    (with the extra ``yarrow[stock]``; 0: none).
-    Returns: ``yarrow.cut-list/1``, lengths in the document's units.
-    Raises: DocumentError.
-    Source: docs/geometry.md, stock.
-    """
-    return plain(stock_document(document, seconds), wording_for(document, country))
-
-
-def read_stock(document: object) -> None:
-    """Whether a job's stock can be read.
-
-    Args: document, ``yarrow.jobstock/1``.
-    Raises: DocumentError.
-    """
-    read_job_stock(document)
 
 
 def cut_of_job(
@@ -48,7 +27,8 @@ def cut_of_job(
     """
     of = (wanted.type, wanted.size)
     try:
-        return cut(cut_from(wanted.document, stock, *of), country, seconds)
+        document = cut_from(wanted.document, stock, *of)
+        return plain(stock_document(document, seconds), wording_for(document, country))
     except DocumentError as refusal:
         raise DocumentError(place_in_stock(refusal.path, stock, *of), refusal.expected) from None
 
@@ -60,4 +40,4 @@ def materials_of_job(wanted: Sequence[StockOfConduit], stock: Document) -> Answe
     Returns: ``by_conduit``, a list for each, in which a thing has ``what``, ``count``, ``in_hand``
     and ``to_get``; ``spare``, what lies there and no run takes.
     """
-    return plain(held_against([each.materials for each in wanted], stock))
+    return plain(allocate_stock([each.materials for each in wanted], stock))

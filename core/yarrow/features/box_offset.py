@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar, Literal
 
-from yarrow.features.feature import Move, OnItsLeg
+from yarrow.features.feature import LegFeature, Move
 from yarrow.features.in_document import (
     LABEL,
     RISE,
@@ -30,7 +30,7 @@ from yarrow.features.leg import (
     RiseFrom,
     RuleMarks,
 )
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
@@ -38,7 +38,7 @@ from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
-class BoxOffset(OnItsLeg):
+class BoxOffset(LegFeature):
     """A line of the walk at its start or its end: ``margin`` of straight pipe is left between the
     pipe's end and the mark of the bend that is nearer to it, so that the hook holds straight pipe
     and does not spoil the end; where that is too short for the hook, up to its arc."""
@@ -116,11 +116,11 @@ class BoxOffset(OnItsLeg):
             reached=leg.point(near + run),
         )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """Its rise; its margin is not read off a wall."""
         return (spot.rise(self.rise, self.toward, self.rise_from),)
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """Its box is drawn by the run, at both ends alike."""
         return None
 

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.features.feature import Move, OnItsLeg
+from yarrow.features.feature import LegFeature, Move
 from yarrow.features.in_document import AT, FROM, LABEL, Field, InDocument, TypedForm
 from yarrow.features.leg import (
     Corner,
@@ -20,13 +20,13 @@ from yarrow.features.leg import (
     ReadBack,
     RuleMarks,
 )
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.vectors import Vector, along, dot, length, subtract
 from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
-class End(OnItsLeg):
+class End(LegFeature):
     """The last line of a walk; ``allowance`` is resolved: pipe beyond the face (< 0: short).
     ``own`` is what the crew calls its own fitting there."""
 
@@ -113,11 +113,11 @@ class End(OnItsLeg):
             reached=passes,
         )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far it is along the leg."""
         return (spot.measured(self.at, self.measured_from, spot.reached),)
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """Its fitting is drawn by the run, at both ends alike."""
         return None
 

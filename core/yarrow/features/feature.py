@@ -115,7 +115,7 @@ class Feature(OnSite, Protocol):
         """What is to be said of this line by itself."""
 
 
-class OnItsLeg:
+class LegFeature:
     """What bends have in common after which the leg and the run go on: chosen by naming it."""
 
     __slots__ = ()

@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.features.feature import Move, OnItsLeg
+from yarrow.features.feature import LegFeature, Move
 from yarrow.features.in_document import (
     AT,
     CARRIED,
@@ -31,14 +31,14 @@ from yarrow.features.leg import (
     RiseFrom,
     RuleMarks,
 )
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
 from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
-class Kick(OnItsLeg):
+class Kick(LegFeature):
     """A line of the walk: from ``at`` on the pipe leans over, by ``rise`` at the next turn or end.
 
     Its angle is not given: it follows from the two places. The turn after it still faces its
@@ -94,14 +94,14 @@ class Kick(OnItsLeg):
             reached=leg.point(place),
         )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far along the leg, and its rise."""
         return (
             spot.measured(self.at, self.measured_from, spot.reached),
             spot.rise(self.rise, self.toward, self.rise_from),
         )
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """What it leans over to was not measured."""
         return None
 

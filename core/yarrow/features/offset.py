@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar, Literal
 
-from yarrow.features.feature import Move, OnItsLeg
+from yarrow.features.feature import LegFeature, Move
 from yarrow.features.in_document import (
     AT,
     CARRIED,
@@ -33,7 +33,7 @@ from yarrow.features.leg import (
     RuleMark,
     RuleMarks,
 )
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
@@ -43,7 +43,7 @@ Hold = Literal["full", "begin", "centre"]
 
 
 @dataclass(frozen=True, slots=True)
-class Offset(OnItsLeg):
+class Offset(LegFeature):
     """A line of the walk. Lengths exact, in the document's unit; angle in degrees.
 
     ``of`` says what ``at`` is measured to: where the pipe is fully displaced and straight again
@@ -137,14 +137,14 @@ class Offset(OnItsLeg):
             reached=leg.point(place),
         )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far along the leg, and its rise."""
         return (
             spot.measured(self.at, self.measured_from, spot.reached),
             spot.rise(self.rise, self.toward, self.rise_from),
         )
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """A ledge from where it must be cleared to the next line; unknown where it is not full."""
         if self.of != "full":
             return None

@@ -52,10 +52,10 @@ class OnSite(Hashable, Protocol):
     def toward(self) -> Side | None:
         """The side that the pipe goes to; None where it goes to none."""
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """Its own numbers, as dimension lines."""
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """What the pipe passes there; None where nothing stands there, or it is not known."""
 
     def ends_leg(self, leg: Leg, pipe: Pipe) -> Following | None:
@@ -63,7 +63,7 @@ class OnSite(Hashable, Protocol):
 
 
 @dataclass(frozen=True, slots=True)
-class Spot:
+class LegPosition:
     """Where a line of the walk came to lie, in the document's unit: its leg, the pipe, the ``line``
     of bends that it was laid as, the place its number leads to, and how far along the leg the next
     line begins."""

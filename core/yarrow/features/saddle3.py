@@ -8,7 +8,7 @@ from fractions import Fraction
 from typing import ClassVar
 
 from yarrow.features.clearing import lift_over_round
-from yarrow.features.feature import Context, Move, OnItsLeg
+from yarrow.features.feature import Context, LegFeature, Move
 from yarrow.features.in_document import (
     AT,
     CARRIED,
@@ -35,7 +35,7 @@ from yarrow.features.leg import (
     RuleMark,
     RuleMarks,
 )
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
 from yarrow.geometry.frame import Side
@@ -47,7 +47,7 @@ _HAIR = 1e-6
 
 
 @dataclass(frozen=True, slots=True)
-class Saddle3(OnItsLeg):
+class Saddle3(LegFeature):
     """A line of the walk: what stands in the way is ``rise`` high, with ``clearance`` of air above.
 
     ``at`` is the middle of it; ``angle`` the centre bend's, in degrees.
@@ -116,14 +116,14 @@ class Saddle3(OnItsLeg):
             reached=leg.point(place),
         )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far along the leg, and its rise."""
         return (
             spot.measured(self.at, self.measured_from, spot.reached),
             spot.rise(self.rise, self.toward, self.rise_from),
         )
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """Something round, as wide as it is high."""
         width = float(self.rise)
         return spot.passed_over(

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.features.feature import Move, OnItsLeg
+from yarrow.features.feature import LegFeature, Move
 from yarrow.features.in_document import (
     AT,
     CARRIED,
@@ -35,7 +35,7 @@ from yarrow.features.leg import (
     RuleMark,
     RuleMarks,
 )
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
@@ -43,7 +43,7 @@ from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
-class Saddle4(OnItsLeg):
+class Saddle4(LegFeature):
     """A line of the walk: ``at`` is the near face of something ``width`` wide and ``rise`` high."""
 
     at: Fraction
@@ -109,7 +109,7 @@ class Saddle4(OnItsLeg):
             reached=leg.point(place),
         )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far along the leg, how wide, and its rise."""
         return (
             spot.measured(self.at, self.measured_from, spot.reached),
@@ -117,7 +117,7 @@ class Saddle4(OnItsLeg):
             spot.rise(self.rise, self.toward, self.rise_from),
         )
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """A block of its width."""
         width = float(self.width)
         return spot.passed_over(

@@ -6,15 +6,15 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.features.feature import Move, OnItsLeg
+from yarrow.features.feature import LegFeature, Move
 from yarrow.features.in_document import InDocument
 from yarrow.features.leg import Datum, Laid, Leg, MultiplierTable, Pipe, ReadBack, RuleMarks
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.vectors import Vector
 
 
 @dataclass(frozen=True, slots=True)
-class Straight(OnItsLeg):
+class Straight(LegFeature):
     """No bend at all, at a place where something was measured; ``step`` is by how much the surface
     stands higher from there on."""
 
@@ -43,11 +43,11 @@ class Straight(OnItsLeg):
         hooked = leg.point(leg.datum(self.measured_from))
         return Laid((), place, place, leg.lowered(float(self.step)), hooked, leg.point(place))
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far it is along the leg."""
         return (spot.measured(self.at, self.measured_from, spot.reached),)
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """It passes nothing."""
         return None
 

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
 
-from yarrow.features.feature import Move, OnItsLeg
+from yarrow.features.feature import LegFeature, Move
 from yarrow.features.in_document import (
     AT,
     FROM,
@@ -29,7 +29,7 @@ from yarrow.features.leg import (
     ReadBack,
     RuleMarks,
 )
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import Vector, dot, subtract
@@ -37,7 +37,7 @@ from yarrow.role import Role
 
 
 @dataclass(frozen=True, slots=True)
-class Turn(OnItsLeg):
+class Turn(LegFeature):
     """A line of the walk; ``of`` is what ``at`` goes to: the turn's back, centre or inside."""
 
     at: Fraction
@@ -113,11 +113,11 @@ class Turn(OnItsLeg):
             reached=leg.point(reached),
         )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far it is along the leg."""
         return (spot.measured(self.at, self.measured_from, spot.reached),)
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """What it turns along was not measured."""
         return None
 

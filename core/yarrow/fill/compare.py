@@ -19,7 +19,7 @@ from yarrow.wording.figures import trimmed
 from yarrow.wording.phrase import Phrase
 
 
-def beside(
+def compare_methods(
     method: FillMethod,
     holder: Raceway,
     conductors: Sequence[Conductor],

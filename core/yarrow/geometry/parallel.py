@@ -47,7 +47,9 @@ def carried(vertices: Sequence[Vector], way: Vector) -> Sideways:
     return Sideways(tuple(ways), tuple(outward))
 
 
-def beside(vertices: Sequence[Vector], side: Sideways, distance: float) -> tuple[Vector, ...]:
+def offset_polyline(
+    vertices: Sequence[Vector], side: Sideways, distance: float
+) -> tuple[Vector, ...]:
     """The polyline at a distance to one side: legs parallel, corners where its legs meet, so that a
     corner moves by the distance × tan(θ/2) along each leg where the side lies in its plane.
 

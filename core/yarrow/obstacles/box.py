@@ -10,7 +10,7 @@ from yarrow.features.box_offset import BoxOffset
 from yarrow.features.feature import Feature
 from yarrow.features.in_document import LABEL, PICK, WHERE, Field, InDocument, TypedForm, margin_of
 from yarrow.features.leg import Datum, Following, Leg, Pipe
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.features.straight import Straight
 from yarrow.obstacles.obstacle import StandsAlone
 from yarrow.obstacles.setting import Section, Setting, exact
@@ -56,11 +56,11 @@ class Box(StandsAlone):
         "lies on.",
     )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """Neither its knockout nor its margin is read off along the walk."""
         return ()
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """Drawn by the run, at both ends alike."""
         return None
 

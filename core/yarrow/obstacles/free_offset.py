@@ -12,7 +12,7 @@ from yarrow.features.feature import Feature
 from yarrow.features.in_document import InDocument
 from yarrow.features.leg import Datum, Following, Leg, Pipe, RiseFrom
 from yarrow.features.offset import Hold, Offset
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.arcs import tangent_length
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.obstacle import StandsAlone
@@ -59,11 +59,11 @@ class FreeOffset(StandsAlone):
         """An angle that a person picks makes it a plain offset."""
         return ""
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """Those of the offset that it became."""
         return spot.line.dimensions(spot)
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """That of the offset that it became."""
         return spot.line.site_object(spot)
 

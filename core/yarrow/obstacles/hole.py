@@ -22,7 +22,7 @@ from yarrow.features.in_document import (
 from yarrow.features.kick import KickThrough
 from yarrow.features.leg import Datum, Following, Leg, Pipe
 from yarrow.features.offset import Offset
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.frame import Side
 from yarrow.geometry.vectors import along
 from yarrow.obstacles.obstacle import StandsAlone
@@ -68,7 +68,7 @@ class Hole(StandsAlone):
         "pipe.",
     )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far along the leg its face is, and how far off the line its middle."""
         place = spot.place(self.at, self.measured_from)
         return (
@@ -76,7 +76,7 @@ class Hole(StandsAlone):
             spot.across("depth", self.depth, self.toward, place),
         )
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """The plate that it is bored in, as wide as the pipe."""
         frame, side = spot.leg.frame, spot.leg.frame.toward(self.toward)
         middle = along(spot.place(self.at, self.measured_from), side, float(self.depth))

@@ -20,7 +20,7 @@ from yarrow.features.in_document import (
 )
 from yarrow.features.leg import Datum, Following, Leg, Pipe
 from yarrow.features.offset import OffsetOnto
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.features.straight import Straight
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.at_usual_angles import AtUsualAngles
@@ -64,7 +64,7 @@ class Ledge(AtUsualAngles):
         about="The surface steps up at a place, and the pipe stays up.",
     )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far along the leg its face is, and its step."""
         place = spot.place(self.at, self.measured_from)
         return (
@@ -72,7 +72,7 @@ class Ledge(AtUsualAngles):
             spot.height(self.height, self.toward, place),
         )
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """From its face to the next line."""
         begins = spot.leg.place(float(self.at), self.measured_from)
         extent = spot.up_to_next(begins)

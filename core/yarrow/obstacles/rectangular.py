@@ -18,7 +18,7 @@ from yarrow.features.in_document import (
     TypedForm,
 )
 from yarrow.features.leg import Datum
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.crossing import CrossedObstacle, CrossingProfile
 
@@ -61,7 +61,7 @@ class RectangularObstacle(CrossedObstacle):
         about="Something square to go over and come down behind, with its near face at a place.",
     )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far along the leg its near face is, how wide it is, and how high it stands."""
         place = spot.place(self.at, self.measured_from)
         return (
@@ -70,7 +70,7 @@ class RectangularObstacle(CrossedObstacle):
             spot.height(self.height, self.toward, place),
         )
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """A block from its near face."""
         begins = spot.leg.place(float(self.at), self.measured_from)
         width = float(self.width)

@@ -18,7 +18,7 @@ from yarrow.features.in_document import (
     TypedForm,
 )
 from yarrow.features.leg import Datum
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.crossing import CrossedObstacle, CrossingProfile
 
@@ -65,7 +65,7 @@ class RoundObstacle(CrossedObstacle):
         about="Something round to go over, with its middle at a place.",
     )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far along the leg its middle is, and how high it stands."""
         place = spot.place(self.at, self.measured_from)
         return (
@@ -73,7 +73,7 @@ class RoundObstacle(CrossedObstacle):
             spot.height(self.height, self.toward, place),
         )
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """A round thing about its middle."""
         across = float(self.across)
         begins = spot.leg.place(float(self.at), self.measured_from) - across / 2

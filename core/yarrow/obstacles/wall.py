@@ -18,7 +18,7 @@ from yarrow.features.in_document import (
     angle_of,
 )
 from yarrow.features.leg import Datum, Following, Leg, Pipe
-from yarrow.features.on_site import MeasuredSpan, ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, MeasuredSpan, ObjectShape
 from yarrow.features.turn import Turn
 from yarrow.geometry.frame import Side
 from yarrow.obstacles.obstacle import StandsAlone
@@ -59,12 +59,12 @@ class Wall(StandsAlone):
         about="A wall to turn at; its face is at a place.",
     )
 
-    def dimensions(self, spot: Spot) -> tuple[MeasuredSpan, ...]:
+    def dimensions(self, spot: LegPosition) -> tuple[MeasuredSpan, ...]:
         """How far along the leg its face is."""
         place = spot.place(self.at, self.measured_from)
         return (spot.measured(self.at, self.measured_from, place),)
 
-    def site_object(self, spot: Spot) -> ObjectShape | None:
+    def site_object(self, spot: LegPosition) -> ObjectShape | None:
         """Not drawn: the turn lies along it."""
         return None
 

@@ -53,7 +53,7 @@ class PieceOfRun:
 
 
 @dataclass(frozen=True, slots=True)
-class Way:
+class PartingOption:
     """One way to part a run, and its price: ``waste`` is what is left of the sticks, ``minutes``
     the work by working figures. ``value`` are the places that take it: what the tape reads to the
     middle of each joint, with its leg; none where it is what Yarrow does by itself."""
@@ -174,7 +174,7 @@ class PiecesOfRun:
     pieces: tuple[PieceOfRun, ...]
     joints: tuple[Joint, ...]
     rooms: tuple[JointMayLie, ...]
-    ways: tuple[Way, ...]
+    ways: tuple[PartingOption, ...]
     ways_in: tuple[WayIn, ...]
     supports: Supports | None
     materials: tuple[Material, ...]

@@ -35,8 +35,8 @@ from yarrow.pieces.places import JointRoom, RunToPart, allowed, on_leg, taped_le
 from yarrow.pieces.planned_pieces import MOST_PIECES, Middles, Parting
 from yarrow.pieces.supports import supports_of
 from yarrow.runs.model.run import Joints, ResolvedRun, Survey
-from yarrow.runs.planned import BuildablePlan, Plan, Resolution
 from yarrow.runs.planner import plan_run
+from yarrow.runs.stages import BuildablePlan, Plan, Resolution
 from yarrow.wording.phrase import Value, count
 
 FORMAT = "yarrow.pieces/1"

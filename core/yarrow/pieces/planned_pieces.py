@@ -22,7 +22,7 @@ from yarrow.measure.units import convert
 from yarrow.pieces.by_hand import joints_by_hand
 from yarrow.pieces.getting_in.ways import MOST_COMPARED, WayToGetIn
 from yarrow.pieces.parting import Sticks, fewest
-from yarrow.pieces.piece_plan import Joint, PieceOfRun, PlaceOfJoint, Way
+from yarrow.pieces.piece_plan import Joint, PartingOption, PieceOfRun, PlaceOfJoint
 from yarrow.pieces.places import JointRoom, RunToPart, on_leg, taped_legs
 from yarrow.pieces.threads import PieceEnds, after_bending, before_bending
 from yarrow.role import Role
@@ -30,8 +30,8 @@ from yarrow.runs.layout.site import things
 from yarrow.runs.layout.walk import Layout
 from yarrow.runs.model.plan import Step
 from yarrow.runs.model.run import Joints, OrderedBend, ResolvedRun
-from yarrow.runs.planned import BuildablePlan, Plan
 from yarrow.runs.planner import plan_path
+from yarrow.runs.stages import BuildablePlan, Plan
 from yarrow.runs.written_plan import write_plan
 from yarrow.wording.phrase import Phrase, Value, count
 
@@ -374,7 +374,7 @@ class Parting:
             )
         return tuple(found)
 
-    def way(self, middles: Middles, taken: bool) -> Way:
+    def way(self, middles: Middles, taken: bool) -> PartingOption:
         """A way to part the run, with its price.
 
         Args:
@@ -393,7 +393,7 @@ class Parting:
         times = toml("work-times")
         done = {"cut": cuts, "ream": cuts, "thread": threads, "joint": len(middles)}
         done |= {"turn": turns, "flip": flips}
-        return Way(
+        return PartingOption(
             name=Phrase("way/one-piece")
             if not middles
             else Phrase("way/pieces", {"pieces": count(len(spans))}),

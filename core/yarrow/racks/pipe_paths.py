@@ -12,7 +12,7 @@ from yarrow.findings.finding import Finding
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.frame import Frame
-from yarrow.geometry.parallel import Sideways, beside, carried
+from yarrow.geometry.parallel import Sideways, carried, offset_polyline
 from yarrow.geometry.pipe import PipeBend, develop, fold
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import convert
@@ -20,8 +20,8 @@ from yarrow.role import Role
 from yarrow.runs.layout.walk import Layout
 from yarrow.runs.model.lines import labelled_line
 from yarrow.runs.model.run import Built, OtherPipe, Rack, ResolvedRun
-from yarrow.runs.planned import UnbuildablePlan
 from yarrow.runs.planner import plan_path
+from yarrow.runs.stages import UnbuildablePlan
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Value, count
 
@@ -81,10 +81,10 @@ def _beside(
     base: Sequence[Vector], aside: Sideways, step: float, up: Vector, raised: float
 ) -> tuple[Vector, ...]:
     """Beside the pipe before, and as much higher as a thicker pipe's middle lies off a surface."""
-    vertices = beside(base, aside, step)
+    vertices = offset_polyline(base, aside, step)
     if abs(raised) < _HAIR:
         return vertices
-    return beside(vertices, carried(vertices, up), raised)
+    return offset_polyline(vertices, carried(vertices, up), raised)
 
 
 def _like(setup: ResolvedRun, rack: Rack, number: int) -> ResolvedRun:

@@ -9,7 +9,7 @@ from itertools import accumulate
 from yarrow.bend_simulation.half_bent import half_bent
 from yarrow.bend_simulation.order import Order
 from yarrow.bend_simulation.orders import as_given, orders
-from yarrow.bend_simulation.picture import Seen, centreline, pencil_line, tool_shapes
+from yarrow.bend_simulation.picture import BenderView, centreline, pencil_line, tool_shapes
 from yarrow.bend_simulation.solids import Top, top
 from yarrow.benders.bender import Hook
 from yarrow.benders.drawn.shapes import Point, ToolShape
@@ -35,8 +35,8 @@ from yarrow.runs.marking.marks import exact_marks
 from yarrow.runs.marking.working import working
 from yarrow.runs.model.plan import Mark, Step, Working
 from yarrow.runs.model.run import OrderedBend, Survey
-from yarrow.runs.planned import BuildablePlan, Plan, UnbuildablePlan
 from yarrow.runs.planner import MOST_SIMULATED, piece_to_bend, plan_run
+from yarrow.runs.stages import BuildablePlan, Plan, UnbuildablePlan
 from yarrow.wording.phrase import Phrase
 
 
@@ -254,7 +254,7 @@ def _handled_bends(
         bend = pipe.bends[each.bend]
         before = half_bent(pipe, made, each.bend, 0.0, hook)
         after = half_bent(pipe, made, each.bend, bend.angle, hook)
-        seen = Seen(stance, bend.radius, bend.angle)
+        seen = BenderView(stance, bend.radius, bend.angle)
         high, drop = (
             convert_length(value, "mm", unit) for value in (stance.height_mm, stance.drop_mm)
         )

@@ -51,7 +51,8 @@ from yarrow.runs.marking.working import working
 from yarrow.runs.model.plan import Mark, MarkedPipe, Working
 from yarrow.runs.model.run import MarkingMethod, ResolvedRun, Survey
 from yarrow.runs.model.wires import PlannedWires
-from yarrow.runs.planned import (
+from yarrow.runs.selection.choosing import choose
+from yarrow.runs.stages import (
     BuildablePlan,
     Disorder,
     Plan,
@@ -59,7 +60,6 @@ from yarrow.runs.planned import (
     StraightenedRun,
     UnbuildablePlan,
 )
-from yarrow.runs.selection.choosing import choose
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, count
 

@@ -20,7 +20,7 @@ from yarrow.runs.model.plan import (
     WrittenPlan,
 )
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.runs.planned import BuildablePlan, Plan
+from yarrow.runs.stages import BuildablePlan, Plan
 
 
 def write_plan(plan: Plan) -> WrittenPlan:

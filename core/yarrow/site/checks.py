@@ -9,7 +9,7 @@ from yarrow.catalog.ducts import duct_figures, duct_sizes
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.site.ducts import takes
-from yarrow.site.planned import PlannedSite
+from yarrow.site.plan_site import PlannedSite
 from yarrow.site.site import CableKind
 from yarrow.site.stretches import StopReason
 from yarrow.wording.distances import distance, size_text

@@ -14,7 +14,7 @@ networkx: Any = None
 with suppress(ImportError):  # the extra yarrow[site] may not be there
     networkx = import_module("networkx")
 
-Way = tuple[int, ...]
+PartingOption = tuple[int, ...]
 """Stretches by their numbers, one after the other."""
 
 _OUTWEIGHS = 1e5
@@ -43,7 +43,9 @@ class Joins(Protocol):
         """Both of them."""
 
 
-def walked(way: Way, joins: Sequence[Joins], start: int) -> Iterator[tuple[int, int, int]]:
+def walked(
+    way: PartingOption, joins: Sequence[Joins], start: int
+) -> Iterator[tuple[int, int, int]]:
     """A way, stretch by stretch: the stop that each leads from, the one that it leads to, and its
     number.
 
@@ -90,7 +92,7 @@ class SiteGraph:
 
     def way(
         self, stops: Sequence[int], *, fewest_bends: bool = False, without: Collection[int] = ()
-    ) -> Way | None:
+    ) -> PartingOption | None:
         """The best way from the first of some stops through the others to the last.
 
         Args:
@@ -115,7 +117,7 @@ class SiteGraph:
 
     def ways_to(
         self, hub: int, stops: Collection[int], *, fewest_bends: bool = False
-    ) -> dict[int, Way]:
+    ) -> dict[int, PartingOption]:
         """The best way from each of some stops to one, of those that have a way.
 
         Args:
@@ -133,7 +135,7 @@ class SiteGraph:
             if stop in paths
         }
 
-    def two_apart(self, start: int, end: int) -> tuple[Way, Way] | None:
+    def two_apart(self, start: int, end: int) -> tuple[PartingOption, PartingOption] | None:
         """The two ways that share no stretch and are shortest together.
 
         Args:
@@ -174,7 +176,7 @@ class SiteGraph:
         shorter, longer = sorted(ways, key=self._long)
         return shorter, longer
 
-    def _taken(self, used: set[tuple[int, int, int]], start: int, end: int) -> Way:
+    def _taken(self, used: set[tuple[int, int, int]], start: int, end: int) -> PartingOption:
         """A way along some arcs, which are used up."""
         found, at = [], start
         while at != end:
@@ -184,10 +186,10 @@ class SiteGraph:
             found.append(arc[2])
         return tuple(found)
 
-    def _long(self, way: Way) -> float:
+    def _long(self, way: PartingOption) -> float:
         return sum(self._edges[number].length for number in way)
 
-    def hang_on(self, hub: int) -> dict[int, Way]:
+    def hang_on(self, hub: int) -> dict[int, PartingOption]:
         """The stretches that every way from one stop to each that can be reached from it goes
         through, from that one on.
 
@@ -203,7 +205,7 @@ class SiteGraph:
                 arcs.add_edge(("stop", stop), ("stretch", number))
                 arcs.add_edge(("stretch", number), ("stop", stop))
         above = networkx.immediate_dominators(arcs, ("stop", hub))
-        found: dict[int, Way] = {hub: ()}
+        found: dict[int, PartingOption] = {hub: ()}
         for kind, stop in above:
             if kind == "stop" and stop != hub:
                 through, node = [], ("stop", stop)

@@ -9,7 +9,7 @@ from collections.abc import Iterator
 from yarrow.catalog.ducts import duct_figures
 from yarrow.measure.units import Unit
 from yarrow.site.checks import kind_phrase
-from yarrow.site.planned import PlannedSite
+from yarrow.site.plan_site import PlannedSite
 from yarrow.site.routes import RoutedCable, stops_on
 from yarrow.site.section import TrenchSection
 from yarrow.site.site_plan import SiteQuantity

@@ -6,7 +6,7 @@ from collections import defaultdict
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
-from yarrow.site.graph import SiteGraph, Way, walked
+from yarrow.site.graph import PartingOption, SiteGraph, walked
 from yarrow.site.pulls import CablePull, Pulls
 from yarrow.site.site import CableNeed, DuctSite
 from yarrow.site.stretches import DuctStretch
@@ -19,12 +19,12 @@ class RoutedCable:
     is its stop's too."""
 
     need: CableNeed
-    way: Way | None
-    second: Way | None
+    way: PartingOption | None
+    second: PartingOption | None
     pull: CablePull | None
 
     @property
-    def ways(self) -> tuple[Way, ...]:
+    def ways(self) -> tuple[PartingOption, ...]:
         """One, two, or none."""
         return tuple(way for way in (self.way, self.second) if way)
 
@@ -58,7 +58,7 @@ def routed(
     return tuple(found)
 
 
-def _plain_ways(site: DuctSite, graph: SiteGraph) -> dict[int, Way]:
+def _plain_ways(site: DuctSite, graph: SiteGraph) -> dict[int, PartingOption]:
     """The ways of those that nothing else is asked of, all of a hub's at once."""
     by_hub: dict[tuple[int, bool], list[int]] = defaultdict(list)
     for number, need in enumerate(site.cables):
@@ -73,7 +73,7 @@ def _plain_ways(site: DuctSite, graph: SiteGraph) -> dict[int, Way]:
     return found
 
 
-def stops_on(way: Way, stretches: Sequence[DuctStretch], start: int) -> Iterator[int]:
+def stops_on(way: PartingOption, stretches: Sequence[DuctStretch], start: int) -> Iterator[int]:
     """The stops of a way, its ends too.
 
     Args:

@@ -8,7 +8,7 @@ from yarrow.catalog.ducts import duct_figures, duct_sizes
 from yarrow.findings.finding import gravest_first
 from yarrow.site.checks import kind_phrase, site_findings, stretch_name
 from yarrow.site.ducts import LaidDuct
-from yarrow.site.planned import PlannedSite
+from yarrow.site.plan_site import PlannedSite
 from yarrow.site.quantities import cable_metres, quantities_of
 from yarrow.site.routes import RoutedCable, stops_on
 from yarrow.site.section import TrenchSection, section_of

@@ -9,7 +9,7 @@ from yarrow.catalog.reading import toml
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import convert_length
-from yarrow.walls.knockouts import Leaving, Leavings, too_close
+from yarrow.walls.knockouts import KnockoutExit, KnockoutExits, too_close
 from yarrow.walls.wall import Feed, FramedWall, WallBox
 from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Value, count
@@ -140,7 +140,7 @@ def _feeds(wall: FramedWall) -> list[Finding]:
 
 
 def knockout_findings(
-    wall: FramedWall, knockouts: Leavings, words: LengthFormatter
+    wall: FramedWall, knockouts: KnockoutExits, words: LengthFormatter
 ) -> list[Finding]:
     """Knockouts whose lock rings meet, and those that a device hides.
 
@@ -150,7 +150,7 @@ def knockout_findings(
         words: how it tells its lengths.
     """
     found = []
-    left_by: dict[int, list[Leaving]] = {}
+    left_by: dict[int, list[KnockoutExit]] = {}
     for (number, _), each in knockouts.items():
         left_by.setdefault(number, []).append(each)
     for number, here in sorted(left_by.items()):
@@ -170,7 +170,7 @@ def knockout_findings(
     return found
 
 
-def findings_of_leaving(box: WallBox, leaving: Leaving) -> Iterator[Finding]:
+def findings_of_leaving(box: WallBox, leaving: KnockoutExit) -> Iterator[Finding]:
     """What is wrong with a knockout by itself: a device's screws, the stud that the box is on.
 
     Args:

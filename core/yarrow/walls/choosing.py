@@ -10,7 +10,7 @@ from itertools import combinations, product
 from yarrow.findings.code import Level
 from yarrow.findings.finding import Finding
 from yarrow.walls.checks import findings_of_leaving
-from yarrow.walls.knockouts import Leaving, Leavings, leavings, leavings_of_edge
+from yarrow.walls.knockouts import KnockoutExit, KnockoutExits, leavings, leavings_of_edge
 from yarrow.walls.route_checks import Pipework, findings_of_route
 from yarrow.walls.routes import BenderRoom, Route, route
 from yarrow.walls.wall import Edge, Feed, FeedEnd, FramedWall, WallBox
@@ -47,7 +47,7 @@ class ChosenWays:
     """The ways of a wall's feeds with the knockouts that they leave by, and the feeds that have no
     knockout left at a box."""
 
-    knockouts: Leavings
+    knockouts: KnockoutExits
     routes: tuple[Route, ...]
     without: tuple[tuple[Feed, WallBox], ...]
 
@@ -59,7 +59,7 @@ class _FeedOption:
     is in it: what two cost beside each other is remembered."""
 
     feed: Feed
-    leaves: tuple[Leaving | None, Leaving | None]
+    leaves: tuple[KnockoutExit | None, KnockoutExit | None]
     way: Route | None
     cost: float
     pipework: Pipework | None
@@ -70,7 +70,7 @@ class _FeedOption:
         return cls(feed, (None, None), None, _NO_KNOCKOUT, None)
 
     @property
-    def boxes(self) -> Iterator[tuple[int, Leaving]]:
+    def boxes(self) -> Iterator[tuple[int, KnockoutExit]]:
         """Its knockouts, by the number of the box."""
         for end, leaving in zip(self.feed.ends, self.leaves, strict=True):
             if leaving is not None:
@@ -114,7 +114,7 @@ class _WaySearch:
     room: BenderRoom
     words: LengthFormatter
     feeds: tuple[Feed, ...] = ()
-    first: Leavings = field(default_factory=dict)
+    first: KnockoutExits = field(default_factory=dict)
     work: int = _WORK
     options: dict[int, list[_FeedOption]] = field(default_factory=dict)
     pairs: dict[tuple[_FeedOption, _FeedOption], float] = field(default_factory=dict)
@@ -136,7 +136,7 @@ class _WaySearch:
         return self._option(feed, (leaves[0], leaves[1]), 0.0)
 
     def _option(
-        self, feed: Feed, leaves: tuple[Leaving | None, Leaving | None], rather_not: float
+        self, feed: Feed, leaves: tuple[KnockoutExit | None, KnockoutExit | None], rather_not: float
     ) -> _FeedOption:
         there = {
             (end.place, feed.number): leaving
@@ -174,7 +174,7 @@ class _WaySearch:
         """All ways that a feed may go, the best by themselves first; last, none."""
         if feed.number not in self.options:
             lines = range(len(self.wall.lines)) if feed.any_line else (feed.line,)
-            wanted: list[tuple[float, Feed, tuple[Leaving | None, Leaving | None]]] = []
+            wanted: list[tuple[float, Feed, tuple[KnockoutExit | None, KnockoutExit | None]]] = []
             for line in lines:
                 on_line = replace(feed, line=line)
                 ends = [list(self._leaves(on_line, end)) for end in feed.ends]
@@ -191,7 +191,7 @@ class _WaySearch:
             self.options[feed.number] = [*found[:_OPTIONS], _FeedOption.without_a_way(feed)]
         return self.options[feed.number]
 
-    def _leaves(self, feed: Feed, end: FeedEnd) -> Iterator[tuple[Leaving | None, float]]:
+    def _leaves(self, feed: Feed, end: FeedEnd) -> Iterator[tuple[KnockoutExit | None, float]]:
         """The knockouts that a feed may leave a box by, and how little each is wanted."""
         box = self.wall.box_of(end)
         if box is None:
@@ -319,7 +319,7 @@ class _WaySearch:
         routes = tuple(option.way for option in options if option.way is not None)
         return ChosenWays(knockouts, routes, without)
 
-    def _full_box(self, feed: Feed, knockouts: Leavings) -> WallBox:
+    def _full_box(self, feed: Feed, knockouts: KnockoutExits) -> WallBox:
         """Of a feed without a way, the box that has the fewest knockouts left."""
         boxes = [
             end.place

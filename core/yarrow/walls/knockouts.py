@@ -20,7 +20,7 @@ _AWAY: dict[Edge, Vector] = {
 
 
 @dataclass(frozen=True, slots=True)
-class Leaving:
+class KnockoutExit:
     """A knockout that a feed leaves its box by: the box's edge, what it is called, how far it is
     from the middle of that edge (to the right, or upward), where it is, the way out of it."""
 
@@ -49,11 +49,11 @@ class _Wanted:
     order: float
 
 
-Leavings = Mapping[tuple[int, int], Leaving]
+KnockoutExits = Mapping[tuple[int, int], KnockoutExit]
 """By the number of the box and that of the feed."""
 
 
-def leavings(wall: FramedWall) -> Leavings:
+def leavings(wall: FramedWall) -> KnockoutExits:
     """The knockouts that every feed leaves its boxes by: those that were named, then as near the
     middle of an edge as lock rings allow, in the order that the pipes go off in.
 
@@ -75,18 +75,18 @@ def leavings(wall: FramedWall) -> Leavings:
 
 def _on_edge(
     wall: FramedWall, box: WallBox, edge: Edge, wanted: Sequence[_Wanted]
-) -> Iterator[Leaving]:
+) -> Iterator[KnockoutExit]:
     free = sorted((each for each in wanted if each.off is None), key=lambda each: each.order)
     taken = {each.off for each in wanted if each.off is not None}
     places = _spread(wall, box, edge, len(free), taken)
     for each, (name, off) in zip(free, places, strict=True):
-        yield Leaving(each.feed, edge, name, off, _at(box, edge, off))
+        yield KnockoutExit(each.feed, edge, name, off, _at(box, edge, off))
     for each in wanted:
         if each.off is not None:
-            yield Leaving(each.feed, edge, each.name, each.off, _at(box, edge, each.off))
+            yield KnockoutExit(each.feed, edge, each.name, each.off, _at(box, edge, each.off))
 
 
-def leavings_of_edge(box: WallBox, edge: Edge, feed: int) -> Iterator[Leaving]:
+def leavings_of_edge(box: WallBox, edge: Edge, feed: int) -> Iterator[KnockoutExit]:
     """The knockouts in an edge of a box of a kind, for a feed.
 
     Args:
@@ -95,10 +95,10 @@ def leavings_of_edge(box: WallBox, edge: Edge, feed: int) -> Iterator[Leaving]:
         feed: its number.
     """
     for name, off in _of_edge(box, edge):
-        yield Leaving(feed, edge, f"{edge} {name}", off, _at(box, edge, off))
+        yield KnockoutExit(feed, edge, f"{edge} {name}", off, _at(box, edge, off))
 
 
-def too_close(wall: FramedWall, box: WallBox, found: Sequence[Leaving]) -> float | None:
+def too_close(wall: FramedWall, box: WallBox, found: Sequence[KnockoutExit]) -> float | None:
     """How much room each pipe has on an edge of a box where their lock rings meet; None where they
     do not.
 

@@ -19,7 +19,7 @@ class GoesIn:
     how: Phrase
 
 
-def goes_in(way: Route, pieces: int) -> tuple[GoesIn, ...]:
+def insertion_order(way: Route, pieces: int) -> tuple[GoesIn, ...]:
     """How each piece of a feed goes in, in the order of the pieces: straight ones first, on each
     side of the bay that they are slid from those furthest off, then the bent ones.
 

@@ -10,7 +10,7 @@ from itertools import pairwise
 
 from yarrow.catalog.reading import toml
 from yarrow.geometry.vectors import Vector
-from yarrow.walls.knockouts import Leaving, Leavings
+from yarrow.walls.knockouts import KnockoutExit, KnockoutExits
 from yarrow.walls.sliding import BoredStretch, stretch
 from yarrow.walls.studs import BoredThrough
 from yarrow.walls.wall import Feed, FeedEnd, FramedWall, HoleLine, WallCorner, WayOut
@@ -121,7 +121,7 @@ class Route:
         return tuple(member for each in self.stretches for member in each.members)
 
 
-def route(wall: FramedWall, feed: Feed, knockouts: Leavings, room: BenderRoom) -> Route:
+def route(wall: FramedWall, feed: Feed, knockouts: KnockoutExits, room: BenderRoom) -> Route:
     """The way of one feed.
 
     Args:
@@ -177,7 +177,9 @@ def route(wall: FramedWall, feed: Feed, knockouts: Leavings, room: BenderRoom) -
     )
 
 
-def _straight_out(wall: FramedWall, feed: Feed, knockouts: Leavings, room: BenderRoom) -> Route:
+def _straight_out(
+    wall: FramedWall, feed: Feed, knockouts: KnockoutExits, room: BenderRoom
+) -> Route:
     """From a box straight through a plate, which is bored right over its knockout."""
     from_box = wall.box_of(feed.start) is not None
     boxed, other = feed.ends if from_box else feed.ends[::-1]
@@ -201,7 +203,7 @@ def _further(line: HoleLine, corner: WallCorner) -> float:
 
 
 def _approaches(
-    wall: FramedWall, feed: Feed, line: HoleLine, knockouts: Leavings, room: BenderRoom
+    wall: FramedWall, feed: Feed, line: HoleLine, knockouts: KnockoutExits, room: BenderRoom
 ) -> tuple[Approach, Approach]:
     """Both ends' ways to the line, each leaning aside as far as the stud beside it asks."""
     places = [_begins_at(wall, feed, end, knockouts) for end in feed.ends]
@@ -218,13 +220,13 @@ def _approaches(
     return found[0], found[1]
 
 
-def _begins_at(wall: FramedWall, feed: Feed, end: FeedEnd, knockouts: Leavings) -> float:
+def _begins_at(wall: FramedWall, feed: Feed, end: FeedEnd, knockouts: KnockoutExits) -> float:
     out = wall.way_out_of(end)
     return out.along or 0.0 if out else knockouts[end.place, feed.number].at[0]
 
 
 def _from_knockout(
-    wall: FramedWall, found: Leaving, toward: float, line: HoleLine, room: BenderRoom
+    wall: FramedWall, found: KnockoutExit, toward: float, line: HoleLine, room: BenderRoom
 ) -> Approach:
     """Out of a knockout, up or down, straight as far as the bender wants, then leaning to the
     holes' depth; and aside, where the bend on the line would lie in the stud beside the box.

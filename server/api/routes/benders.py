@@ -2,16 +2,13 @@
 
 from __future__ import annotations
 
-from django.http import HttpResponse
 from ninja import Body, Path, Router
 
-import yarrow
-from api.answers import answered
 from api.bender_shapes import BenderDetail, BenderSave, BendsMeasured, bender_detail
 from api.documents import BenderDocument
 from api.problems import REFUSALS
 from api.request import MemberRequest
-from api.saved import SavedKind, add_history, add_put_away, add_save, by_number
+from api.saved import HISTORY, PUT_AWAY, SAVE, SavedRoutes, by_number
 from api.shapes import (
     MOST_LISTED,
     Id,
@@ -19,8 +16,7 @@ from api.shapes import (
     removed_summary,
 )
 from benders import services
-from benders.policy import benders_for, removed_benders_for
-from yarrow import BenderNumbers
+from benders.services import BENDERS
 
 router = Router(tags=["benders"])
 
@@ -28,21 +24,13 @@ router = Router(tags=["benders"])
 @router.get("/benders", response={200: list[BenderDetail], **REFUSALS}, operation_id="list_benders")
 def list_benders(request: MemberRequest) -> list[BenderDetail]:
     """The crew's own benders, by name."""
-    return [bender_detail(bender) for bender in benders_for(request.user)]
+    return [bender_detail(bender) for bender in BENDERS.there(request.user)]
 
 
 @router.post("/benders", response={201: BenderDetail, **REFUSALS}, operation_id="add_bender")
 def add_bender(request: MemberRequest, document: Body[BenderDocument]) -> tuple[int, BenderDetail]:
     """Keep a bender."""
-    return 201, bender_detail(services.add_bender(request.user, document))
-
-
-@router.post(
-    "/benders/numbers", response={200: BenderNumbers, **REFUSALS}, operation_id="bender_numbers"
-)
-def numbers(request: MemberRequest, document: Body[BenderDocument]) -> HttpResponse:
-    """What a bender's numbers or test bends come to; nothing is saved."""
-    return answered(yarrow.bender(document))
+    return 201, bender_detail(BENDERS.create(request.user, request.user.crew_id, document))
 
 
 @router.get(
@@ -52,7 +40,7 @@ def numbers(request: MemberRequest, document: Body[BenderDocument]) -> HttpRespo
 )
 def list_removed(request: MemberRequest) -> list[RemovedSummary]:
     """The benders that were removed."""
-    return [removed_summary(bender) for bender in removed_benders_for(request.user)[:MOST_LISTED]]
+    return [removed_summary(bender) for bender in BENDERS.removed(request.user)[:MOST_LISTED]]
 
 
 @router.post(
@@ -65,16 +53,12 @@ def learn(request: MemberRequest, bender_id: Path[Id], body: BendsMeasured) -> B
     return bender_detail(services.learn_bender(request.user, bender_id, body.bends))
 
 
-_KIND = SavedKind(
-    "bender",
-    "a bender",
+SAVED = SavedRoutes(
+    BENDERS,
     "/benders/{bender_id}",
     *by_number("bender"),
-    services.BENDERS,
     BenderDetail,
     bender_detail,
     BenderSave,
+    (SAVE, PUT_AWAY, HISTORY),
 )
-add_save(router, _KIND)
-add_put_away(router, _KIND)
-add_history(router, _KIND)

@@ -8,17 +8,19 @@ from django.http import HttpResponse
 from ninja import Body, Path, Query, Router
 from pydantic import StringConstraints
 
+import yarrow
 from api.answers import answered
 from api.box_shapes import JobBoxDetail, JobBoxSave, JobBoxSummary
 from api.documents import SiteBoxDocument
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
-from api.saved import SavedKind, add_history, add_put_away
+from api.saved import HISTORY, PUT_AWAY, SavedRoutes
 from api.shapes import Id
-from jobs import services
+from jobs import boxes as services
+from jobs.boxes import BOXES
 from jobs.models import Job, SiteBox
-from jobs.policy import boxes_for, jobs_for
-from yarrow import SiteBoxResult, box_key, ends_named, site_box_document
+from jobs.policy import jobs_for
+from yarrow import SiteBoxResult, box_key, ends_named
 
 router = Router(tags=["boxes"])
 
@@ -33,7 +35,7 @@ BoxName = Annotated[str, StringConstraints(min_length=1, max_length=80)]
 def list_boxes(request: MemberRequest, job_id: Path[Id]) -> list[JobBoxSummary]:
     """Every box that a run names or that something is told of, by name."""
     job = jobs_for(request.user).get(id=job_id)
-    saved = {box.key: box for box in boxes_for(request.user).filter(job=job)}
+    saved = {box.key: box for box in BOXES.there(request.user).filter(job=job)}
     names = {key: box.name for key, box in saved.items()}
     by_box = services.runs_by_box(job)
     for at_box in by_box.values():
@@ -54,7 +56,7 @@ def get_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -> J
     """A box by its name, with every run that meets there; one not told of yet is empty."""
     job = jobs_for(request.user).get(id=job_id)
     return _box_detail(
-        job, name, boxes_for(request.user).filter(job=job, key=box_key(name)).first()
+        job, name, BOXES.there(request.user).filter(job=job, key=box_key(name)).first()
     )
 
 
@@ -65,7 +67,7 @@ def get_box(request: MemberRequest, job_id: Path[Id], name: Query[BoxName]) -> J
 )
 def save_box(request: MemberRequest, job_id: Path[Id], body: JobBoxSave) -> JobBoxDetail:
     """What is told of a box, whole, and the version that it was made from (0: a new one)."""
-    box = services.save_box(request.user, job_id, body.document, body.base_version)
+    box = services.put_box(request.user, job_id, body.document, body.base_version)
     return _box_detail(box.job, box.name, box)
 
 
@@ -106,7 +108,7 @@ def _box_detail(job: Job, name: str, box: SiteBox | None) -> JobBoxDetail:
 def _box_summary(
     job: Job, at_box: services.RunsAtBox, name: str, box: SiteBox | None
 ) -> JobBoxSummary:
-    result = site_box_document(_box_document(job, name, box), at_box.runs, at_box.keys)
+    result = yarrow.sitebox.values(_box_document(job, name, box), at_box.runs, at_box.keys)
     return JobBoxSummary(
         name=box.name if box else name,
         runs=[at_box.run for at_box in result.met],
@@ -115,15 +117,12 @@ def _box_summary(
     )
 
 
-_KIND = SavedKind(
-    "box",
-    "a box",
+SAVED = SavedRoutes(
+    BOXES,
     "/jobs/{job_id}/box",
     {"job_id": Path[Id], "name": Query[BoxName]},
     services.box_id,
-    services.BOXES,
     JobBoxDetail,
     lambda box: _box_detail(box.job, box.name, box),
+    has=(PUT_AWAY, HISTORY),
 )
-add_put_away(router, _KIND)
-add_history(router, _KIND)

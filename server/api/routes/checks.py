@@ -1,4 +1,4 @@
-"""Whether the wire goes in: checks without a job, and schedules of them."""
+"""Wire as it is typed, and schedules of it."""
 
 from __future__ import annotations
 
@@ -8,21 +8,16 @@ from dataclasses import asdict
 from typing import Literal
 
 from django.http import HttpResponse, StreamingHttpResponse
-from ninja import Body, Query, Router
+from ninja import Query, Router
 
 import yarrow
 from api.answers import answered
-from api.documents import BoxDocument, EntriesDocument, FillDocument, PullBoxDocument
 from api.limits import CHECKS, FILES
 from api.planning_shapes import TypedText, WireText
 from api.problems import REFUSALS, unreadable_table
 from api.request import MemberRequest
 from yarrow import (
-    BoxResult,
     CheckedRow,
-    EntriesResult,
-    FillResult,
-    PullBoxResult,
     ScheduleRow,
     TableError,
     check_schedule,
@@ -31,30 +26,6 @@ from yarrow import (
 )
 
 router = Router(tags=["checks"], throttle=CHECKS)
-
-
-@router.post("/fill", response={200: FillResult, **REFUSALS}, operation_id="check_fill")
-def check_fill(request: MemberRequest, document: Body[FillDocument]) -> HttpResponse:
-    """Whether conductors go into a conduit or trunking."""
-    return answered(yarrow.fill(document))
-
-
-@router.post("/box", response={200: BoxResult, **REFUSALS}, operation_id="check_box")
-def check_box(request: MemberRequest, document: Body[BoxDocument]) -> HttpResponse:
-    """Whether a box is large enough for what is in it."""
-    return answered(yarrow.box(document))
-
-
-@router.post("/pullbox", response={200: PullBoxResult, **REFUSALS}, operation_id="check_pull_box")
-def check_pull_box(request: MemberRequest, document: Body[PullBoxDocument]) -> HttpResponse:
-    """The least box for large wire."""
-    return answered(yarrow.pullbox(document))
-
-
-@router.post("/entries", response={200: EntriesResult, **REFUSALS}, operation_id="check_entries")
-def check_entries(request: MemberRequest, document: Body[EntriesDocument]) -> HttpResponse:
-    """Whether the holes in a box's walls go together."""
-    return answered(yarrow.entries(document))
 
 
 @router.post("/wires", response={200: WireText, **REFUSALS}, operation_id="read_wires")

@@ -9,11 +9,10 @@ from pydantic import WithJsonSchema
 
 from api.problems import REFUSALS, ConflictProblem
 from api.request import MemberRequest
-from api.saved import SavedKind, add_history
+from api.saved import HISTORY, SavedRoutes
 from api.shapes import Body, VersionOrNone
-from benders import fittings as services
+from benders.fittings import FITTINGS, no_fittings
 from benders.models import CrewFittings
-from benders.policy import fittings_for
 
 router = Router(tags=["fittings"])
 
@@ -37,7 +36,7 @@ class FittingsDetail(Schema):
 @router.get("/fittings", response={200: FittingsDetail, **REFUSALS}, operation_id="get_fittings")
 def get_fittings(request: MemberRequest) -> FittingsDetail:
     """The crew's own fittings; none yet is an empty list."""
-    return _fittings_detail(fittings_for(request.user).first())
+    return _fittings_detail(FITTINGS.there(request.user).first())
 
 
 @router.put(
@@ -47,26 +46,23 @@ def get_fittings(request: MemberRequest) -> FittingsDetail:
 )
 def save_fittings(request: MemberRequest, body: FittingsSave) -> FittingsDetail:
     """Another list."""
-    return _fittings_detail(services.save_fittings(request.user, body.document, body.base_version))
+    member = request.user
+    return _fittings_detail(FITTINGS.put(member, member.crew_id, body.document, body.base_version))
 
 
 def _fittings_detail(row: CrewFittings | None) -> FittingsDetail:
     return FittingsDetail(
         version=row.version if row else 0,
-        document=row.document if row else services.no_fittings(),
+        document=row.document if row else no_fittings(),
     )
 
 
-add_history(
-    router,
-    SavedKind(
-        "fittings",
-        "the list",
-        "/fittings",
-        {},
-        lambda member: fittings_for(member).get().pk,
-        services.FITTINGS,
-        FittingsDetail,
-        _fittings_detail,
-    ),
+SAVED = SavedRoutes(
+    FITTINGS,
+    "/fittings",
+    {},
+    lambda member: FITTINGS.there(member).get().pk,
+    FittingsDetail,
+    _fittings_detail,
+    has=(HISTORY,),
 )

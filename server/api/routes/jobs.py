@@ -29,24 +29,14 @@ from api.problems import REFUSALS, unreadable
 from api.request import MemberRequest
 from api.run_shapes import RunDetail, RunSummary, run_detail, run_summary
 from api.shapes import MOST_LISTED, Id, removed_summary
-from benders.policy import benders_for
-from exports.job_archive import Archive, pack, unpack
-from jobs import bringing_in, services
+from exports.job_archive import pack, unpack
+from jobs import services
+from jobs.bringing_in import bring_in_job as bring_in_job_of
 from jobs.models import STAGES, Job, Run, Stage
-from jobs.policy import (
-    boxes_for,
-    jobs_for,
-    removed_boxes_for,
-    removed_runs_for,
-    removed_sites_for,
-    removed_walls_for,
-    runs_for,
-    sites_for,
-    stocks_for,
-    walls_for,
-)
-from jobs.sites import pictures_under
-from versions.stored import StoredDocuments
+from jobs.policy import jobs_for
+from jobs.runs import RUNS
+from versions.folders import Archive
+from versions.kinds import every_folder, every_kind
 from yarrow import DocumentError, read_schedule, run_csv_row, run_row, runs_csv_head
 
 router = Router(tags=["jobs"])
@@ -74,7 +64,7 @@ def create_job(request: MemberRequest, body: JobBody) -> tuple[int, JobDetail]:
 )
 def bring_in_job(request: MemberRequest) -> tuple[int, JobDetail]:
     """A whole job from its archive, or nothing of it."""
-    *_, job = _brought_in(request.user, unpack(request.body))
+    *_, job = bring_in_job_of(request.user, unpack(request.body, every_folder()))
     return 201, _job_detail(request, job)
 
 
@@ -91,34 +81,16 @@ def bring_in_job(request: MemberRequest) -> tuple[int, JobDetail]:
 def bring_in_job_with_progress(request: MemberRequest) -> StreamingHttpResponse:
     """The same, telling on a line each how far it is: ``{"done", "of"}`` …, then ``{"job"}`` with
     its id, or ``{"problem"}``. A client that goes away stops it, and nothing is kept."""
-    archive = unpack(request.body)
+    archive = unpack(request.body, every_folder())
     lines = _import_progress(request.user, archive)
     return StreamingHttpResponse(lines, content_type="application/x-ndjson")
 
 
-def _brought_in(member: Any, archive: Archive) -> Iterator[Job]:
-    return bringing_in.bring_in_job(
-        member,
-        name=archive.name,
-        place=archive.place,
-        units=archive.units,
-        runs=archive.runs,
-        keys=archive.keys,
-        boxes=archive.boxes,
-        benders=archive.benders,
-        rules=archive.rules,
-        stock=archive.stock,
-        walls=archive.walls,
-        sites=archive.sites,
-        pictures=archive.pictures,
-    )
-
-
 def _import_progress(member: Any, archive: Archive) -> Iterator[str]:
-    of = len(archive.runs)
+    of = sum(len(documents) for documents in archive.documents.values())
     job_id = 0
     try:
-        for done, job in enumerate(_brought_in(member, archive)):
+        for done, job in enumerate(bring_in_job_of(member, archive)):
             job_id = job.id
             if done % _TOLD_EVERY == 0 or done == of:
                 yield json.dumps({"done": done, "of": of}) + "\n"
@@ -141,21 +113,14 @@ _TOLD_EVERY = 10
 def get_job_archive(request: MemberRequest, job_id: Path[Id]) -> StreamingHttpResponse:
     """The whole job as one file: its runs and a manifest in a zip, told a file at a time."""
     job = jobs_for(request.user).get(id=job_id)
-    runs = runs_for(request.user).filter(job=job)
-    keys = dict(runs.order_by("id").values_list("id", "key"))
+    runs = RUNS.there(request.user).filter(job=job).order_by("id")
     archive = Archive(
         job.name,
         job.place,
         job.units,
-        StoredDocuments(runs, tuple(keys)),
-        StoredDocuments(boxes_for(request.user).filter(job=job)),
-        StoredDocuments(benders_for(request.user)),
+        {folder.name: folder.out(request.user, job) for folder in every_folder()},
         job.rules,
-        tuple(keys.values()),
-        StoredDocuments(stocks_for(request.user).filter(job=job)),
-        StoredDocuments(walls_for(request.user).filter(job=job)),
-        StoredDocuments(sites_for(request.user).filter(job=job)),
-        pictures_under(sites_for(request.user).filter(job=job)),
+        tuple(runs.values_list("key", flat=True)),
     )
     headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.zip"'}
     return StreamingHttpResponse(pack(archive), content_type="application/zip", headers=headers)
@@ -172,7 +137,7 @@ def get_job_schedule(request: MemberRequest, job_id: Path[Id]) -> StreamingHttpR
     """The job's runs with their wire as a schedule, which comes in again as it is; without those
     that can't be read. It is told row by row, as they are planned."""
     job = jobs_for(request.user).get(id=job_id)
-    documents = runs_for(request.user).filter(job=job).values_list("document", flat=True)
+    documents = RUNS.there(request.user).filter(job=job).values_list("document", flat=True)
     headers = {"Content-Disposition": f'attachment; filename="{slugify(job.name) or "job"}.csv"'}
     return StreamingHttpResponse(
         _table(documents.iterator(chunk_size=100)),
@@ -201,18 +166,16 @@ def take_schedule(request: MemberRequest, job_id: Path[Id]) -> Taken:
     operation_id="list_removed",
 )
 def list_removed(request: MemberRequest, job_id: Path[Id]) -> RemovedFromJob:
-    """The runs, boxes, walls and ducts of a job that were removed, newest first."""
+    """What was removed of a job, kind by kind, the newest first."""
     job = jobs_for(request.user).get(id=job_id)
-    runs = removed_runs_for(request.user).filter(job=job).order_by("-removed_at")
-    boxes = removed_boxes_for(request.user).filter(job=job).order_by("-removed_at")
-    walls = removed_walls_for(request.user).filter(job=job).order_by("-removed_at")
-    sites = removed_sites_for(request.user).filter(job=job).order_by("-removed_at")
-    return RemovedFromJob(
-        runs=[removed_summary(run) for run in runs.defer("document")[:MOST_LISTED]],
-        boxes=[removed_summary(box) for box in boxes.defer("document")[:MOST_LISTED]],
-        walls=[removed_summary(wall) for wall in walls.defer("document")[:MOST_LISTED]],
-        sites=[removed_summary(site) for site in sites.defer("document")[:MOST_LISTED]],
-    )
+    return {
+        kind.many: [
+            removed_summary(row)
+            for row in kind.removed(request.user).filter(job=job).defer("document")[:MOST_LISTED]
+        ]
+        for kind in every_kind()
+        if kind.owner == "job" and kind.most
+    }
 
 
 @router.get("/jobs/{job_id}", response={200: JobDetail, **REFUSALS}, operation_id="get_job")
@@ -273,7 +236,7 @@ def create_run(
     request: MemberRequest, job_id: Path[Id], document: Body[RunDocument]
 ) -> tuple[int, RunDetail]:
     """A new run from its document: a fresh one, a copy, or a file that was imported."""
-    return 201, run_detail(services.create_run(request.user, job_id, document))
+    return 201, run_detail(RUNS.create(request.user, job_id, document))
 
 
 def _table(documents: Iterable[dict[str, Any]]) -> Iterator[bytes]:
@@ -292,5 +255,5 @@ def _job_detail(request: MemberRequest, job: Job) -> JobDetail:
 
 def _runs(request: MemberRequest, job: Job) -> QuerySet[Run]:
     """As lists show them."""
-    runs: QuerySet[Run] = runs_for(request.user).filter(job=job)
+    runs: QuerySet[Run] = RUNS.there(request.user).filter(job=job)
     return runs.defer("document")

@@ -1,15 +1,13 @@
-"""Planning without saving, folding, and the catalogue."""
+"""What is asked without saving that is no verb of one document; and the catalogue."""
 
 from __future__ import annotations
-
-from typing import Any
 
 from django.http import HttpResponse
 from ninja import Body, Router
 
 import yarrow
 from api.answers import answered
-from api.documents import DuctsDocument, QuickDocument, RunDocument, WallDocument
+from api.documents import QuickDocument, RunDocument
 from api.limits import CHECKS, FILES
 from api.planning_shapes import (
     AtBench,
@@ -25,50 +23,15 @@ from api.problems import REFUSALS
 from api.request import MemberRequest
 from api.shapes import Nothing
 from exports.dxf import read_path
-from yarrow import (
-    BenchFit,
-    BenchPlan,
-    Catalogue,
-    Country,
-    FoldedPipe,
-    Handling,
-    OrderOfWork,
-    PiecesOfRun,
-    PlanInPieces,
-    RackPlan,
-    Recalibrated,
-    SitePlan,
-    WallPlan,
-    WrittenPlan,
-)
+from yarrow import BenchFit, BenchPlan, Catalogue, Country, Recalibrated
 
 router = Router(tags=["planning"], throttle=CHECKS)
-
-
-@router.post("/plan", response={200: WrittenPlan, **REFUSALS}, operation_id="plan")
-def plan(
-    request: MemberRequest, document: Body[RunDocument], country: Country | None = None
-) -> HttpResponse:
-    """The plan of a run document, in the words of a country; nothing is saved."""
-    return answered(yarrow.plan(document, country))
-
-
-@router.post("/handling", response={200: Handling, **REFUSALS}, operation_id="handle")
-def handle(
-    request: MemberRequest,
-    document: Body[RunDocument],
-    country: Country | None = None,
-    piece: int | None = None,
-) -> HttpResponse:
-    """The orders that a run's piece, or one of its pieces counted from 1, can be bent in, and what
-    it meets; nothing is saved."""
-    return answered(yarrow.handle(document, country, piece))
 
 
 @router.post("/bench", response={200: BenchPlan, **REFUSALS}, operation_id="at_bench")
 def at_bench(request: MemberRequest, body: AtBench, country: Country | None = None) -> HttpResponse:
     """What is left to do at the bench after what came out of a piece's bends; nothing is saved."""
-    return answered(yarrow.bench(body.document, body.came_out, country, body.piece))
+    return answered(yarrow.bench(body.document, body.came_out, country=country, piece=body.piece))
 
 
 @router.post("/bench/fit", response={200: BenchFit, **REFUSALS}, operation_id="bench_fit")
@@ -76,65 +39,15 @@ def bench_fit(
     request: MemberRequest, body: AtBench, country: Country | None = None
 ) -> HttpResponse:
     """What a reading that is still being typed makes of a piece; nothing is saved."""
-    return answered(yarrow.bench_fit(body.document, body.came_out, country, body.piece))
-
-
-@router.post("/site", response={200: SitePlan, **REFUSALS}, operation_id="site")
-def site(
-    request: MemberRequest, document: Body[DuctsDocument], country: Country | None = None
-) -> HttpResponse:
-    """Ducts between buildings, planned; nothing is saved."""
-    return answered(yarrow.site(document, country))
+    return answered(
+        yarrow.bench_fit(body.document, body.came_out, country=country, piece=body.piece)
+    )
 
 
 @router.post("/recalibrated", response={200: Recalibrated, **REFUSALS}, operation_id="recalibrated")
 def recalibrated(request: MemberRequest, body: KnownBetter) -> HttpResponse:
     """What a run's bender that is known better by now changes in it; nothing is saved."""
     return answered(yarrow.recalibrated(body.document, body.bender))
-
-
-@router.post("/pieces", response={200: PiecesOfRun, **REFUSALS}, operation_id="pieces")
-def pieces(
-    request: MemberRequest, document: Body[RunDocument], country: Country | None = None
-) -> HttpResponse:
-    """A run parted into sticks, with what other ways to part it cost; nothing is saved."""
-    return answered(yarrow.pieces(document, country))
-
-
-@router.post(
-    "/plan-in-pieces",
-    response={200: PlanInPieces, **REFUSALS},
-    operation_id="plan_in_pieces",
-)
-def plan_in_pieces(
-    request: MemberRequest, document: Body[RunDocument], country: Country | None = None
-) -> HttpResponse:
-    """The plan of a run as one, and its pieces; nothing is saved."""
-    return answered(yarrow.plan_in_pieces(document, country))
-
-
-@router.post("/work", response={200: OrderOfWork, **REFUSALS}, operation_id="work")
-def work(
-    request: MemberRequest, document: Body[RunDocument], country: Country | None = None
-) -> HttpResponse:
-    """The order of work of a run, ticked off by its ``done``; nothing is saved."""
-    return answered(yarrow.work(document, country))
-
-
-@router.post("/wall", response={200: WallPlan, **REFUSALS}, operation_id="wall")
-def wall(
-    request: MemberRequest, document: Body[WallDocument], country: Country | None = None
-) -> HttpResponse:
-    """A framed wall with its runs, holes and lists; nothing is saved."""
-    return answered(yarrow.wall(document, country))
-
-
-@router.post("/rack", response={200: RackPlan, **REFUSALS}, operation_id="rack")
-def rack(
-    request: MemberRequest, document: Body[RunDocument], country: Country | None = None
-) -> HttpResponse:
-    """Every pipe of a run's rack, and the gaps between them; nothing is saved."""
-    return answered(yarrow.rack(document, country))
 
 
 @router.post("/line", response={200: TypedLineShape, **REFUSALS}, operation_id="read_line")
@@ -162,12 +75,6 @@ def read_dxf(request: MemberRequest, body: DxfText) -> PathShape:
     """The one line of a DXF as the vertices of a run's path; nothing is saved."""
     found = read_path(body.dxf, body.units, body.into)
     return PathShape(path=found.path, radii=found.radii)
-
-
-@router.post("/fold", response={200: FoldedPipe, **REFUSALS}, operation_id="fold")
-def fold(request: MemberRequest, document: Body[dict[str, Any]]) -> HttpResponse:
-    """The shape of straight pipe with bends (``yarrow.bends/1``)."""
-    return answered(yarrow.fold(document))
 
 
 @router.get("/catalogue", response={200: Catalogue, **REFUSALS}, operation_id="get_catalogue")

@@ -4,31 +4,25 @@ from __future__ import annotations
 
 import json
 from dataclasses import dataclass, replace
-from typing import Annotated, Any, Literal
+from typing import Literal
 
 from django.http import HttpResponse
 from ninja import Path, Query, Router
-from pydantic import Field
 
 import yarrow
 from api.documents import RunDocument
 from api.papers import Paper, as_file, file_name, heading_of
-from api.problems import REFUSALS, ConflictProblem
+from api.problems import REFUSALS
 from api.request import MemberRequest
 from api.run_shapes import (
-    AtBenchDetail,
-    AtBenchSave,
     RevisionDetail,
     RunDetail,
     RunSave,
-    RunSummary,
     StageBody,
-    at_bench_detail,
     revision_detail,
     run_detail,
-    run_summary,
 )
-from api.saved import SavedKind, add_saved_routes, by_number
+from api.saved import SavedRoutes, by_number
 from api.shapes import Id, Version
 from exports.drawing import Drawing
 from exports.dxf import plan_dxf
@@ -39,55 +33,14 @@ from exports.sheet import compose_sheet
 from exports.stick import compose_stick
 from exports.svg import drawing_svg
 from exports.wires_sheet import compose_wires_sheet
-from jobs import at_bench, services
-from jobs.models import Revision, Run
-from jobs.policy import at_bench_for, revisions_for, runs_for
-from yarrow import WrittenPlan, bend_table_csv
+from jobs import runs as services
+from jobs.models import Run
+from jobs.runs import RUNS
+from yarrow import WrittenPlan
 
 router = Router(tags=["runs"])
 
-StraightMm = Annotated[float, Field(ge=0, le=100_000)]
-PieceNumber = Annotated[int, Field(ge=0, le=200)]
 What = Literal["run", "rack", "wires"]
-
-
-@router.get(
-    "/runs/{run_id}/bench/{piece}",
-    response={200: AtBenchDetail, **REFUSALS},
-    operation_id="get_at_bench",
-)
-def get_at_bench(
-    request: MemberRequest, run_id: Path[Id], piece: Path[PieceNumber]
-) -> AtBenchDetail:
-    """How far a piece is at the bench; 0 is a run of one piece."""
-    run = runs_for(request.user).get(id=run_id)
-    return at_bench_detail(at_bench_for(request.user).filter(run=run, piece=piece).first())
-
-
-@router.get(
-    "/runs/{run_id}/could-become",
-    response={200: list[RunSummary], **REFUSALS},
-    operation_id="could_become",
-)
-def could_become(
-    request: MemberRequest, run_id: Path[Id], straight_mm: Query[StraightMm]
-) -> list[RunSummary]:
-    """What of the same job and conduit is still to be bent and cut no longer than a straight."""
-    found = at_bench.could_become(request.user, run_id, straight_mm)
-    return [run_summary(run) for run in found]
-
-
-@router.put(
-    "/runs/{run_id}/bench/{piece}",
-    response={200: AtBenchDetail, 409: ConflictProblem, **REFUSALS},
-    operation_id="save_at_bench",
-)
-def save_at_bench(
-    request: MemberRequest, run_id: Path[Id], piece: Path[PieceNumber], body: AtBenchSave
-) -> AtBenchDetail:
-    """Keep how far a piece is; 409 where another device has gone on with it."""
-    row = at_bench.save_at_bench(request.user, run_id, piece, body.document, body.base_version)
-    return at_bench_detail(row)
 
 
 @router.post(
@@ -121,9 +74,8 @@ def get_revision(
     request: MemberRequest, run_id: Path[Id], version: Path[Version]
 ) -> RevisionDetail:
     """A run as it was."""
-    revisions: Any = revisions_for(request.user).select_related("saved_by")
-    revision: Revision = revisions.get(run_id=run_id, version=version)
-    return revision_detail(revision)
+    run = RUNS.there(request.user).get(id=run_id)
+    return revision_detail(run.revisions.select_related("saved_by").get(version=version))
 
 
 @router.get(
@@ -200,7 +152,7 @@ def get_bend_table(request: MemberRequest, run_id: Path[Id], piece: Query[int] =
     """Straight, roll and angle of every bend; of a run that is parted, of one of its pieces."""
     run = _run_of(request, run_id)
     shown = _shown(run, piece)
-    table = bend_table_csv(shown.plan)
+    table = yarrow.plan.text(shown.plan, "bends")
     return as_file(table.encode(), "text/csv", f"{file_name(run)}{shown.file_part}-bends.csv")
 
 
@@ -213,25 +165,25 @@ def get_bend_table(request: MemberRequest, run_id: Path[Id], piece: Query[int] =
 def get_drawing_dxf(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
     """Elevation, plan and 3D centreline as DXF."""
     run = _run_of(request, run_id)
-    drawing = plan_dxf(yarrow.plan_values(run.document))
+    drawing = plan_dxf(yarrow.plan.values(run.document))
     return as_file(drawing, "image/vnd.dxf", f"{file_name(run)}.dxf")
 
 
 def _run_of(request: MemberRequest, run_id: int) -> Run:
-    found: Run = runs_for(request.user).get(id=run_id)
+    found: Run = RUNS.there(request.user).get(id=run_id)
     return found
 
 
 def _sheet(run: Run, paper: Paper, what: What, piece: int) -> Drawing:
     heading = heading_of(run)
     if what == "wires":
-        return compose_wires_sheet(yarrow.plan_values(run.document), heading, PAPERS[paper])
+        return compose_wires_sheet(yarrow.plan.values(run.document), heading, PAPERS[paper])
     if what == "rack":
-        plan = yarrow.plan_values(run.document)
-        return compose_rack_sheet(plan, yarrow.rack_values(run.document), heading, PAPERS[paper])
+        plan = yarrow.plan.values(run.document)
+        return compose_rack_sheet(plan, yarrow.rack.values(run.document), heading, PAPERS[paper])
     shown = _shown(run, piece)
     plan, heading = shown.plan, replace(heading, run=shown.title(run.name))
-    handled = yarrow.handling_values(run.document, shown.number or None)
+    handled = yarrow.handle.values(run.document, shown.number or None)
     order = next((each for each in handled.orders if each.taken), None)
     hooks = {bend.bend: bend.hook for bend in order.bends} if order else {}
     # A printed mark may ask for the hook the other way round: then no picture is better than one.
@@ -261,25 +213,13 @@ class ShownPiece:
 
 def _shown(run: Run, piece: int) -> ShownPiece:
     """One of a run's pieces, the nearest that there is; the run where it is not parted."""
-    pieces = yarrow.pieces_values(run.document).pieces if "joints" in run.document else ()
+    pieces = yarrow.pieces.values(run.document).pieces if "joints" in run.document else ()
     if not pieces:
-        return ShownPiece(yarrow.plan_values(run.document))
+        return ShownPiece(yarrow.plan.values(run.document))
     number = min(max(piece, 1), len(pieces))
     shown = pieces[number - 1]
     steps = (*shown.before, *shown.plan.steps, *shown.after)
     return ShownPiece(replace(shown.plan, steps=steps), number, len(pieces))
 
 
-add_saved_routes(
-    router,
-    SavedKind(
-        "run",
-        "a run",
-        "/runs/{run_id}",
-        *by_number("run"),
-        services.RUNS,
-        RunDetail,
-        run_detail,
-        RunSave,
-    ),
-)
+SAVED = SavedRoutes(RUNS, "/runs/{run_id}", *by_number("run"), RunDetail, run_detail, RunSave)

@@ -1,4 +1,5 @@
-"""A job's ducts between buildings, saved by version, with what goes out of them and comes in."""
+"""What a job's ducts between buildings have beside what all saved documents have: pictures, what
+goes out of them, and what comes in."""
 
 from __future__ import annotations
 
@@ -15,8 +16,7 @@ from api.limits import FILES
 from api.papers import LargePaper, as_file, file_name, heading_of, one_page
 from api.problems import REFUSALS
 from api.request import MemberRequest
-from api.saved import SavedKind, add_saved_routes, by_number
-from api.shapes import Body, Id, Version
+from api.shapes import Body, Id
 from exports.drawing import Drawing
 from exports.page import LARGE_PAPERS
 from exports.pdf import sheet_pdf
@@ -24,38 +24,15 @@ from exports.site_dxf import read_site_dxf, site_dxf
 from exports.site_sheet import compose_site_sheet
 from jobs import sites as services
 from jobs.models import JobSite, SitePicture
-from jobs.policy import jobs_for, sites_for
+from jobs.sites import SITES
 
 router = Router(tags=["sites"])
-
-
-class SiteSave(Body):
-    """A whole site, and the version that it was made from."""
-
-    document: DuctsDocument
-    base_version: Version
 
 
 class SiteDxf(Body):
     """A DXF drawing as text."""
 
     dxf: Annotated[str, StringConstraints(max_length=900_000)]
-
-
-class SiteSummary(Schema):
-    """A site of ducts as a list shows it."""
-
-    id: int
-    name: str
-
-
-class SiteDetail(SiteSummary):
-    """Ducts between the buildings of a job, at a version."""
-
-    version: int
-    job_id: int
-    job_name: str
-    document: DuctsDocument
 
 
 class PictureKept(Schema):
@@ -65,25 +42,6 @@ class PictureKept(Schema):
     key: str
     width: int
     height: int
-
-
-@router.get(
-    "/jobs/{job_id}/sites", response={200: list[SiteSummary], **REFUSALS}, operation_id="list_sites"
-)
-def list_sites(request: MemberRequest, job_id: Path[Id]) -> list[JobSite]:
-    """The ducts between buildings of a job, by name."""
-    job = jobs_for(request.user).get(id=job_id)
-    return list(sites_for(request.user).filter(job=job).defer("document"))
-
-
-@router.post(
-    "/jobs/{job_id}/sites", response={201: SiteDetail, **REFUSALS}, operation_id="create_site"
-)
-def create_site(
-    request: MemberRequest, job_id: Path[Id], document: Given[DuctsDocument]
-) -> tuple[int, SiteDetail]:
-    """New ducts between buildings."""
-    return 201, _site_detail(services.create_site(request.user, job_id, document))
 
 
 @router.post(
@@ -107,7 +65,7 @@ def add_picture(request: MemberRequest, site_id: Path[Id]) -> tuple[int, SitePic
 )
 def get_picture(request: MemberRequest, site_id: Path[Id], key: Path[str]) -> HttpResponse:
     """A picture as it was drawn anew."""
-    picture = sites_for(request.user).get(id=site_id).pictures.get(key=key)
+    picture = SITES.there(request.user).get(id=site_id).pictures.get(key=key)
     answer = HttpResponse(bytes(picture.data), content_type="image/jpeg")
     answer["Cache-Control"] = "private, max-age=31536000, immutable"
     return answer
@@ -120,7 +78,7 @@ def get_picture(request: MemberRequest, site_id: Path[Id], key: Path[str]) -> Ht
 )
 def get_geojson(request: MemberRequest, site_id: Path[Id]) -> dict[str, Any]:
     """The site as GeoJSON in local metres, which comes in again without loss."""
-    return yarrow.site_to_geojson(sites_for(request.user).get(id=site_id).document)
+    return yarrow.site_to_geojson(SITES.there(request.user).get(id=site_id).document)
 
 
 @router.post(
@@ -141,8 +99,8 @@ def read_geojson(request: MemberRequest, collection: Given[dict[str, Any]]) -> d
 )
 def get_dxf(request: MemberRequest, site_id: Path[Id]) -> HttpResponse:
     """The site as DXF in metres, which comes in again without loss."""
-    site = sites_for(request.user).get(id=site_id)
-    _, plan = yarrow.site_values(site.document)
+    site = SITES.there(request.user).get(id=site_id)
+    plan = yarrow.site.values(site.document)
     return as_file(site_dxf(site.document, plan), "image/vnd.dxf", f"{file_name(site)}.dxf")
 
 
@@ -165,8 +123,8 @@ def read_dxf(request: MemberRequest, body: SiteDxf) -> dict[str, Any]:
 )
 def get_quantities(request: MemberRequest, site_id: Path[Id]) -> HttpResponse:
     """What the site takes: trench, ducts, bends, ropes, pull points, cable."""
-    site = sites_for(request.user).get(id=site_id)
-    text = yarrow.site_as_csv(site.document, site.job.rulebook)
+    site = SITES.there(request.user).get(id=site_id)
+    text = yarrow.site.written(site.document, "csv", site.job.rulebook).text
     return as_file(text.encode(), "text/csv; charset=utf-8", f"{file_name(site)}.csv")
 
 
@@ -184,7 +142,7 @@ def get_sheet_svg(
 ) -> HttpResponse:
     """A page of the sheets of a site, counted from 1: the plan, then the schedule; how many there
     are stands in ``X-Pages``. Beyond the last, that."""
-    return one_page(_site_sheet(sites_for(request.user).get(id=site_id), paper), page)
+    return one_page(_site_sheet(SITES.there(request.user).get(id=site_id), paper), page)
 
 
 @router.get(
@@ -197,37 +155,11 @@ def get_sheet_pdf(
     request: MemberRequest, site_id: Path[Id], paper: Query[LargePaper] = "a4"
 ) -> HttpResponse:
     """The same sheets as a PDF, all of their pages."""
-    site = sites_for(request.user).get(id=site_id)
+    site = SITES.there(request.user).get(id=site_id)
     sheet = sheet_pdf(*_site_sheet(site, paper))
     return as_file(sheet, "application/pdf", f"{file_name(site)}.pdf")
 
 
 def _site_sheet(site: JobSite, paper: LargePaper) -> tuple[Drawing, ...]:
-    site_read, plan = yarrow.site_values(site.document)
+    site_read, plan = yarrow.read(site.document, "site"), yarrow.site.values(site.document)
     return compose_site_sheet(site_read, plan, heading_of(site), LARGE_PAPERS[paper])
-
-
-def _site_detail(site: JobSite) -> SiteDetail:
-    return SiteDetail(
-        id=site.id,
-        name=site.name,
-        version=site.version,
-        job_id=site.job_id,
-        job_name=site.job.name,
-        document=site.document,
-    )
-
-
-add_saved_routes(
-    router,
-    SavedKind(
-        "site",
-        "a site",
-        "/sites/{site_id}",
-        *by_number("site"),
-        services.SITES,
-        SiteDetail,
-        _site_detail,
-        SiteSave,
-    ),
-)

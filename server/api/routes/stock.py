@@ -14,7 +14,7 @@ from api.answers import answered
 from api.limits import FILES
 from api.problems import REFUSALS, ConflictProblem, Problem
 from api.request import MemberRequest
-from api.saved import SavedKind, add_history
+from api.saved import HISTORY, SavedRoutes
 from api.shapes import Id
 from api.stock_shapes import (
     CutNow,
@@ -25,7 +25,9 @@ from api.stock_shapes import (
     stock_detail,
 )
 from jobs import stock as services
-from jobs.policy import jobs_for, runs_for, stocks_for
+from jobs.policy import jobs_for
+from jobs.runs import RUNS
+from jobs.stock import STOCKS
 
 router = Router(tags=["stock"])
 
@@ -36,7 +38,7 @@ router = Router(tags=["stock"])
 def get_stock(request: MemberRequest, job_id: Path[Id]) -> JobStockDetail:
     """What is in hand on a job; one that nothing was said of yet is empty."""
     job = jobs_for(request.user).get(id=job_id)
-    return stock_detail(job, stocks_for(request.user).filter(job=job).first())
+    return stock_detail(job, STOCKS.there(request.user).filter(job=job).first())
 
 
 @router.put(
@@ -46,7 +48,7 @@ def get_stock(request: MemberRequest, job_id: Path[Id]) -> JobStockDetail:
 )
 def save_stock(request: MemberRequest, job_id: Path[Id], body: JobStockSave) -> JobStockDetail:
     """What is in hand, whole, and the version that it was made from (0: nothing was said yet)."""
-    stock = services.save_stock(request.user, job_id, body.document, body.base_version)
+    stock = STOCKS.put(request.user, job_id, body.document, body.base_version)
     return stock_detail(stock.job, stock)
 
 
@@ -73,7 +75,7 @@ def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsRequest)
     Nothing is saved. Of many runs some are worked out, and the rest where it is asked again."""
     job = jobs_for(request.user).get(id=job_id)
     stock = body.document or services.no_stock(job)
-    yarrow.read_stock(stock)
+    yarrow.read(stock, "jobstock")
     found = services.cuts_of(job, stock, body.seconds)
     conduits = [
         {
@@ -86,7 +88,7 @@ def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsRequest)
         }
         for each in found.lists
     ]
-    bent = runs_for(request.user).filter(job=job, stage__in=services.CUT).count()
+    bent = RUNS.there(request.user).filter(job=job, stage__in=services.CUT).count()
     return answered(
         {
             "runs": found.runs,
@@ -109,7 +111,7 @@ def get_job_materials(request: MemberRequest, job_id: Path[Id]) -> HttpResponse:
     """What the job takes against what is in hand, a row a kind: sticks by its cut list, the
     offcuts that it is cut from, and all that goes with them; and what is to be got."""
     job = jobs_for(request.user).get(id=job_id)
-    stock = stock_detail(job, stocks_for(request.user).filter(job=job).first()).document
+    stock = stock_detail(job, STOCKS.there(request.user).filter(job=job).first()).document
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
     table.writerow(["conduit", "what", "count", "in hand", "to get"])
@@ -128,16 +130,12 @@ def get_job_materials(request: MemberRequest, job_id: Path[Id]) -> HttpResponse:
     return answer
 
 
-add_history(
-    router,
-    SavedKind(
-        "stock",
-        "a stock",
-        "/jobs/{job_id}/stock",
-        {"job_id": Path[Id]},
-        services.stock_id,
-        services.STOCKS,
-        JobStockDetail,
-        lambda stock: stock_detail(stock.job, stock),
-    ),
+SAVED = SavedRoutes(
+    STOCKS,
+    "/jobs/{job_id}/stock",
+    {"job_id": Path[Id]},
+    services.stock_id,
+    JobStockDetail,
+    lambda stock: stock_detail(stock.job, stock),
+    has=(HISTORY,),
 )

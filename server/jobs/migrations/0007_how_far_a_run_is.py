@@ -2,7 +2,7 @@ from django.conf import settings
 from django.db import migrations, models
 
 import yarrow
-from jobs.services import shape_of
+from jobs.runs import shape_of
 from yarrow import convert_length
 
 
@@ -11,7 +11,7 @@ def fill(apps, schema_editor):
     until they are mended."""
     for run in apps.get_model("jobs", "Run").objects.iterator(chunk_size=100):
         try:
-            plan = yarrow.plan_values(run.document)
+            plan = yarrow.plan.values(run.document)
         except yarrow.DocumentError:
             continue
         run.cut_length_mm = convert_length(plan.cut_length, plan.units, "mm")

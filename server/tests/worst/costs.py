@@ -31,23 +31,14 @@ def _ended(*_: Any) -> None:
 
 
 _VERBS: Final[dict[str, Callable[[Any], Any]]] = {
-    "plan": lambda body: yarrow.plan(body, None),
-    "handling": lambda body: yarrow.handle(body, None, None),
-    "pieces": lambda body: yarrow.pieces(body, None),
-    "plan-in-pieces": lambda body: yarrow.plan_in_pieces(body, None),
-    "work": lambda body: yarrow.work(body, None),
-    "rack": lambda body: yarrow.rack(body, None),
-    "wall": lambda body: yarrow.wall(body, None),
-    "site": lambda body: yarrow.site(body, None),
-    "bench": lambda body: yarrow.bench(body["document"], body["came_out"], None, None),
-    "bench/fit": lambda body: yarrow.bench_fit(body["document"], body["came_out"], None, None),
+    **{
+        verb.name.replace("_", "-"): verb
+        for verb in yarrow.VERBS.values()
+        if verb.asked_by_everyone and not verb.beside
+    },
+    "bench": lambda body: yarrow.bench(body["document"], body["came_out"]),
+    "bench/fit": lambda body: yarrow.bench_fit(body["document"], body["came_out"]),
     "convert": lambda body: yarrow.convert(body["document"], body["to"], half_typed=True),
-    "fold": yarrow.fold,
-    "fill": yarrow.fill,
-    "pullbox": yarrow.pullbox,
-    "entries": yarrow.entries,
-    "box": yarrow.box,
-    "benders/numbers": yarrow.bender,
     "line": lambda body: yarrow.line(body["text"], body["units"]),
     "wires": lambda body: yarrow.wires(body["text"], body["units"]),
 }

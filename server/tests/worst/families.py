@@ -329,7 +329,7 @@ def _typed(word: str) -> Sized:
 
 
 def _families() -> dict[tuple[str, str], Sized]:
-    of_runs = ("plan", "handling", "pieces", "plan-in-pieces", "work")
+    of_runs = ("plan", "handle", "pieces", "plan-in-pieces", "work")
     found: dict[tuple[str, str], Sized] = {}
     for walk in WALKS:
         for set_up in SET_UPS:
@@ -367,7 +367,7 @@ def _families() -> dict[tuple[str, str], Sized]:
     found["pullbox", "pulls"] = _pull_box
     found["entries", "entries"] = _entries
     found["box", "conductors"] = _box
-    found["benders/numbers", "tests"] = _own_bender
+    found["bender", "tests"] = _own_bender
     for word in ("offset 6 45 ", "3 ", "3/4 ", "' ", "saddle "):
         found["line", f"{word!r} over and over"] = _typed(word)
     for insulation in ("9 x 12 thhn, ", "12 ", "x "):

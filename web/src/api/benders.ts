@@ -34,7 +34,7 @@ export function benderNumbers(
   document: BenderDocument,
   signal: AbortSignal,
 ): Promise<Schemas["BenderNumbers"]> {
-  return unwrap(client.POST("/api/benders/numbers", { body: document, signal }));
+  return unwrap(client.POST("/api/bender", { body: document, signal }));
 }
 
 /** More bends that were measured on a bender; sent again, they are kept once. */

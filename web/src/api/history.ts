@@ -1,5 +1,7 @@
 // Every version of what is saved, and what was removed: listed, and brought back, for each kind.
+import { DOCUMENTS, type Kind } from "@/documents/registry";
 import { client, type Schemas, unwrap } from "./client";
+import type { Details } from "./documents";
 import { keys } from "./queries";
 
 export type Version = Schemas["RevisionSummary"];
@@ -14,34 +16,11 @@ export type Versions<Detail> = {
 /** Rows of a page: a full one may have another behind it. */
 export const PAGE = 100;
 
-/** The kinds of saved documents, by where one of them is and the answer that has its document. */
-const ADDRESS = {
-  run: "/api/runs/{run_id}",
-  box: "/api/jobs/{job_id}/box",
-  wall: "/api/walls/{wall_id}",
-  site: "/api/sites/{site_id}",
-  stock: "/api/jobs/{job_id}/stock",
-  fittings: "/api/fittings",
-  bender: "/api/benders/{bender_id}",
-} as const;
-
-type Saved = keyof typeof ADDRESS;
-
-type Details = {
-  run: Schemas["RunDetail"];
-  box: Schemas["JobBoxDetail"];
-  wall: Schemas["WallDetail"];
-  site: Schemas["SiteDetail"];
-  stock: Schemas["JobStockDetail"];
-  fittings: Schemas["FittingsDetail"];
-  bender: Schemas["BenderDetail"];
-};
-
 type Named = { readonly path?: Record<string, number>; readonly query?: Record<string, string> };
 
 /** Which one of a kind: by its number, of a box by its job and its name. */
-function named(kind: Saved, id: number, name = ""): Named {
-  const parameter = /\{(\w+)\}/.exec(ADDRESS[kind])?.[1];
+function named(kind: Kind, id: number, name = ""): Named {
+  const parameter = /\{(\w+)\}/.exec(DOCUMENTS[kind].at)?.[1];
   return {
     ...(parameter ? { path: { [parameter]: id } } : {}),
     ...(name ? { query: { name } } : {}),
@@ -49,14 +28,10 @@ function named(kind: Saved, id: number, name = ""): Named {
 }
 
 /** The versions of a document; `name` is a box's, whose `id` is its job's. */
-export function versionsOf<Kind extends Saved>(
-  kind: Kind,
-  id: number,
-  name = "",
-): Versions<Details[Kind]> {
+export function versionsOf<K extends Kind>(kind: K, id: number, name = ""): Versions<Details[K]> {
   const { path, query } = named(kind, id, name);
   // Every kind has the same routes at its own address: one of them stands for all in the types.
-  const at = ADDRESS[kind] as typeof ADDRESS.wall;
+  const at = DOCUMENTS[kind].at as typeof DOCUMENTS.wall.at;
   return {
     key: keys.revisions(kind, name ? `${id} ${name}` : id),
     list: (before) =>
@@ -71,13 +46,13 @@ export function versionsOf<Kind extends Saved>(
           params: { path: { ...path, version } as never, query } as never,
           body: { base_version: baseVersion },
         }),
-      )) as unknown as Details[Kind],
+      )) as unknown as Details[K],
   };
 }
 
 export type RemovedThing = Schemas["RemovedSummary"];
 
-export function loadRemoved(jobId: number): Promise<Schemas["RemovedFromJob"]> {
+export function loadRemoved(jobId: number): Promise<Readonly<Record<string, RemovedThing[]>>> {
   return unwrap(client.GET("/api/jobs/{job_id}/removed", { params: { path: { job_id: jobId } } }));
 }
 
@@ -86,12 +61,12 @@ export function loadRemovedBenders(): Promise<RemovedThing[]> {
 }
 
 /** It is put away; it can be brought back. `name` is a box's, whose `id` is its job's. */
-export async function putAway(kind: Saved, id: number, name = ""): Promise<void> {
-  const at = ADDRESS[kind] as typeof ADDRESS.wall;
+export async function putAway(kind: Kind, id: number, name = ""): Promise<void> {
+  const at = DOCUMENTS[kind].at as typeof DOCUMENTS.wall.at;
   await unwrap(client.DELETE(at, { params: named(kind, id, name) as never }));
 }
 
-export async function bringBack(kind: Saved, id: number, name = ""): Promise<void> {
-  const at = ADDRESS[kind] as typeof ADDRESS.wall;
+export async function bringBack(kind: Kind, id: number, name = ""): Promise<void> {
+  const at = DOCUMENTS[kind].at as typeof DOCUMENTS.wall.at;
   await unwrap(client.POST(`${at}/bring-back`, { params: named(kind, id, name) as never }));
 }

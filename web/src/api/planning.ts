@@ -51,7 +51,7 @@ export function handleRun(
   signal: AbortSignal,
 ) {
   return unwrap(
-    client.POST("/api/handling", { params: { query: { country, piece } }, body: document, signal }),
+    client.POST("/api/handle", { params: { query: { country, piece } }, body: document, signal }),
   );
 }
 

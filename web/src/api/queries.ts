@@ -18,10 +18,8 @@ export const keys = {
   box: (jobId: number, name: string) => ["job", jobId, "box", name],
   fittings: ["fittings"],
   fittingsOpened: ["fittings", "opened"],
-  sites: (jobId: number) => ["job", jobId, "sites"],
-  site: (siteId: number) => ["site", siteId],
-  walls: (jobId: number) => ["job", jobId, "walls"],
-  wall: (wallId: number) => ["wall", wallId],
+  documents: (kind: string, jobId: number) => ["job", jobId, kind],
+  document: (kind: string, id: number) => [kind, id],
   wallRuns: (wallId: number) => ["wall", wallId, "runs"],
   stock: (jobId: number) => ["job", jobId, "stock"],
 } as const;

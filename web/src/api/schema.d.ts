@@ -44,6 +44,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bender": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bender
+         * @description A bender of one's own: its numbers, worked from its test bends. Nothing is saved.
+         */
+        post: operations["bender"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/benders": {
         parameters: {
             query?: never;
@@ -78,7 +98,7 @@ export interface paths {
         get?: never;
         /**
          * Save Bender
-         * @description Another version of a bender; 409 with both where someone else was faster.
+         * @description Another version of a bender; 409 with both where someone was faster.
          */
         put: operations["save_bender"];
         post?: never;
@@ -141,7 +161,7 @@ export interface paths {
         };
         /**
          * List Bender Revisions
-         * @description A page of the history of a bender, newest first: the newest, or those before a version.
+         * @description A page of a bender's history, newest first: the newest, or those before a version.
          */
         get: operations["list_bender_revisions"];
         put?: never;
@@ -166,26 +186,6 @@ export interface paths {
          * @description Bring an earlier revision of a bender back, as the next version.
          */
         post: operations["restore_bender"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/benders/numbers": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Numbers
-         * @description What a bender's numbers or test bends come to; nothing is saved.
-         */
-        post: operations["bender_numbers"];
         delete?: never;
         options?: never;
         head?: never;
@@ -222,10 +222,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Check Box
-         * @description Whether a box is large enough for what is in it.
+         * Box
+         * @description Whether a box is large enough for what is in it. Nothing is saved.
          */
-        post: operations["check_box"];
+        post: operations["box"];
         delete?: never;
         options?: never;
         head?: never;
@@ -302,10 +302,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Check Entries
-         * @description Whether the holes in a box's walls go together.
+         * Entries
+         * @description Whether the holes in a box's walls go together. Nothing is saved.
          */
-        post: operations["check_entries"];
+        post: operations["entries"];
         delete?: never;
         options?: never;
         head?: never;
@@ -322,10 +322,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Check Fill
-         * @description Whether conductors go into a conduit or trunking.
+         * Fill
+         * @description Whether conductors go into a conduit or trunking. Nothing is saved.
          */
-        post: operations["check_fill"];
+        post: operations["fill"];
         delete?: never;
         options?: never;
         head?: never;
@@ -365,7 +365,7 @@ export interface paths {
         };
         /**
          * List Fittings Revisions
-         * @description A page of the history of the list, newest first: the newest, or those before a version.
+         * @description A page of a list of fittings's history, newest first: the newest, or those before a version.
          */
         get: operations["list_fittings_revisions"];
         put?: never;
@@ -387,7 +387,7 @@ export interface paths {
         put?: never;
         /**
          * Restore Fittings
-         * @description Bring an earlier revision of the list back, as the next version.
+         * @description Bring an earlier revision of a list of fittings back, as the next version.
          */
         post: operations["restore_fittings"];
         delete?: never;
@@ -407,7 +407,7 @@ export interface paths {
         put?: never;
         /**
          * Fold
-         * @description The shape of straight pipe with bends (``yarrow.bends/1``).
+         * @description The shape that straight pipe comes to with bends at given places. Nothing is saved.
          */
         post: operations["fold"];
         delete?: never;
@@ -457,7 +457,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/handling": {
+    "/api/handle": {
         parameters: {
             query?: never;
             header?: never;
@@ -468,8 +468,7 @@ export interface paths {
         put?: never;
         /**
          * Handle
-         * @description The orders that a run's piece, or one of its pieces counted from 1, can be bent in, and what
-         *     it meets; nothing is saved.
+         * @description The orders that a run's piece can be bent in, what each costs and what it meets. Nothing is saved.
          */
         post: operations["handle"];
         delete?: never;
@@ -623,7 +622,7 @@ export interface paths {
         };
         /**
          * List Box Revisions
-         * @description A page of the history of a box, newest first: the newest, or those before a version.
+         * @description A page of a box's history, newest first: the newest, or those before a version.
          */
         get: operations["list_box_revisions"];
         put?: never;
@@ -725,7 +724,7 @@ export interface paths {
         };
         /**
          * List Removed
-         * @description The runs, boxes, walls and ducts of a job that were removed, newest first.
+         * @description What was removed of a job, kind by kind, the newest first.
          */
         get: operations["list_removed"];
         put?: never;
@@ -811,13 +810,13 @@ export interface paths {
         };
         /**
          * List Sites
-         * @description The ducts between buildings of a job, by name.
+         * @description Those of a job.
          */
         get: operations["list_sites"];
         put?: never;
         /**
          * Create Site
-         * @description New ducts between buildings.
+         * @description A new one.
          */
         post: operations["create_site"];
         delete?: never;
@@ -879,7 +878,7 @@ export interface paths {
         };
         /**
          * List Stock Revisions
-         * @description A page of the history of a stock, newest first: the newest, or those before a version.
+         * @description A page of a stock's history, newest first: the newest, or those before a version.
          */
         get: operations["list_stock_revisions"];
         put?: never;
@@ -919,13 +918,13 @@ export interface paths {
         };
         /**
          * List Walls
-         * @description The framed walls of a job, by name.
+         * @description Those of a job.
          */
         get: operations["list_walls"];
         put?: never;
         /**
          * Create Wall
-         * @description A new wall.
+         * @description A new one.
          */
         post: operations["create_wall"];
         delete?: never;
@@ -1026,7 +1025,7 @@ export interface paths {
         put?: never;
         /**
          * Pieces
-         * @description A run parted into sticks, with what other ways to part it cost; nothing is saved.
+         * @description A run in sticks: every piece's marks and steps, joints, ways to part it. Nothing is saved.
          */
         post: operations["pieces"];
         delete?: never;
@@ -1046,7 +1045,7 @@ export interface paths {
         put?: never;
         /**
          * Plan
-         * @description The plan of a run document, in the words of a country; nothing is saved.
+         * @description Where and how to bend a run: cut length, marks, steps, findings. Nothing is saved.
          */
         post: operations["plan"];
         delete?: never;
@@ -1066,7 +1065,7 @@ export interface paths {
         put?: never;
         /**
          * Plan In Pieces
-         * @description The plan of a run as one, and its pieces; nothing is saved.
+         * @description A run's plan as one and its pieces, planned once for both. Nothing is saved.
          */
         post: operations["plan_in_pieces"];
         delete?: never;
@@ -1085,10 +1084,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Check Pull Box
-         * @description The least box for large wire.
+         * Pullbox
+         * @description The least box for large wire. Nothing is saved.
          */
-        post: operations["check_pull_box"];
+        post: operations["pullbox"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1126,7 +1125,7 @@ export interface paths {
         put?: never;
         /**
          * Rack
-         * @description Every pipe of a run's rack, and the gaps between them; nothing is saved.
+         * @description A run's rack: the marks of every pipe, the gaps between them. Nothing is saved.
          */
         post: operations["rack"];
         delete?: never;
@@ -1169,7 +1168,7 @@ export interface paths {
         get: operations["get_run"];
         /**
          * Save Run
-         * @description Another version of a run; 409 with both where someone else was faster.
+         * @description Another version of a run; 409 with both where someone was faster.
          */
         put: operations["save_run"];
         post?: never;
@@ -1201,6 +1200,46 @@ export interface paths {
          */
         put: operations["save_at_bench"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run_id}/bench/{piece}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List At Bench Revisions
+         * @description A page of a piece's history, newest first: the newest, or those before a version.
+         */
+        get: operations["list_at_bench_revisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run_id}/bench/{piece}/revisions/{version}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore At Bench
+         * @description Bring an earlier revision of a piece back, as the next version.
+         */
+        post: operations["restore_at_bench"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1356,7 +1395,7 @@ export interface paths {
         };
         /**
          * List Run Revisions
-         * @description A page of the history of a run, newest first: the newest, or those before a version.
+         * @description A page of a run's history, newest first: the newest, or those before a version.
          */
         get: operations["list_run_revisions"];
         put?: never;
@@ -1569,7 +1608,7 @@ export interface paths {
         put?: never;
         /**
          * Site
-         * @description Ducts between buildings, planned; nothing is saved.
+         * @description Ducts between buildings: pull points, ways, ducts, cuts. Nothing is saved.
          */
         post: operations["site"];
         delete?: never;
@@ -1632,7 +1671,7 @@ export interface paths {
         get: operations["get_site"];
         /**
          * Save Site
-         * @description Another version of a site; 409 with both where someone else was faster.
+         * @description Another version of a site; 409 with both where someone was faster.
          */
         put: operations["save_site"];
         post?: never;
@@ -1776,7 +1815,7 @@ export interface paths {
         };
         /**
          * List Site Revisions
-         * @description A page of the history of a site, newest first: the newest, or those before a version.
+         * @description A page of a site's history, newest first: the newest, or those before a version.
          */
         get: operations["list_site_revisions"];
         put?: never;
@@ -1859,7 +1898,7 @@ export interface paths {
         put?: never;
         /**
          * Wall
-         * @description A framed wall with its runs, holes and lists; nothing is saved.
+         * @description A framed wall: boxes, holes, a run for every feed. Nothing is saved.
          */
         post: operations["wall"];
         delete?: never;
@@ -1882,7 +1921,7 @@ export interface paths {
         get: operations["get_wall"];
         /**
          * Save Wall
-         * @description Another version of a wall; 409 with both where someone else was faster.
+         * @description Another version of a wall; 409 with both where someone was faster.
          */
         put: operations["save_wall"];
         post?: never;
@@ -1925,7 +1964,7 @@ export interface paths {
         };
         /**
          * List Wall Revisions
-         * @description A page of the history of a wall, newest first: the newest, or those before a version.
+         * @description A page of a wall's history, newest first: the newest, or those before a version.
          */
         get: operations["list_wall_revisions"];
         put?: never;
@@ -2048,7 +2087,7 @@ export interface paths {
         put?: never;
         /**
          * Work
-         * @description The order of work of a run, ticked off by its ``done``; nothing is saved.
+         * @description The order of work of a run, ticked off by its done. Nothing is saved.
          */
         post: operations["work"];
         delete?: never;
@@ -2544,6 +2583,31 @@ export interface components {
             /** Stub */
             stub: number | null;
         };
+        /**
+         * Bends
+         * @description A straight pipe and the bends to make in it: what fold takes. The pipe starts at the origin along +x; its first bend turns toward first_toward, +z where that is not said.
+         */
+        BendsDocument: {
+            bends: components["schemas"]["BendsDocument_bend"][];
+            cut_length: components["schemas"]["BendsDocument_size"];
+            /** @enum {string} */
+            first_toward?: "out" | "in" | "left" | "right";
+            /** @constant */
+            format: "yarrow.bends/1";
+            radius: components["schemas"]["BendsDocument_size"];
+            /** @enum {string} */
+            units: "in" | "mm";
+        };
+        BendsDocument_bend: {
+            angle: number;
+            arc_start: components["schemas"]["BendsDocument_length"];
+            radius?: components["schemas"]["BendsDocument_size"];
+            roll?: number;
+        };
+        /** Format: length */
+        BendsDocument_length: string | number;
+        /** Format: length */
+        BendsDocument_size: string | number;
         /**
          * BendsMeasured
          * @description Bends that were measured on a bender, lengths with their unit.
@@ -4352,6 +4416,40 @@ export interface components {
             total: number;
         };
         /**
+         * PartingOption
+         * @description One way to part a run, and its price: ``waste`` is what is left of the sticks, ``minutes``
+         *     the work by working figures. ``value`` are the places that take it: what the tape reads to the
+         *     middle of each joint, with its leg; none where it is what Yarrow does by itself.
+         */
+        PartingOption: {
+            /** Cuts */
+            cuts: number;
+            /** Flips */
+            flips: number;
+            /** Joints */
+            joints: number;
+            /** Minutes */
+            minutes: number;
+            /** Name */
+            name: string;
+            /** Pieces */
+            pieces: number;
+            /** Taken */
+            taken: boolean;
+            /** Threads */
+            threads: number;
+            /** Turns */
+            turns: number;
+            /** Value */
+            value: components["schemas"]["PlaceOfJoint"][];
+            /** Waste */
+            waste: number;
+            /** Waste Text */
+            waste_text: string;
+            /** Works */
+            works: boolean;
+        };
+        /**
          * PasswordChange
          * @description The password that is, and the one that is to be.
          */
@@ -4465,7 +4563,7 @@ export interface components {
              */
             units: "in" | "mm";
             /** Ways */
-            ways: components["schemas"]["Way"][];
+            ways: components["schemas"]["PartingOption"][];
             /** Ways In */
             ways_in: components["schemas"]["WayIn"][];
         };
@@ -5173,20 +5271,6 @@ export interface components {
          * @enum {string}
          */
         RecoveryWay: "none" | "mend" | "move" | "match" | "turn" | "give" | "angles" | "scrap";
-        /**
-         * RemovedFromJob
-         * @description What was removed from a job.
-         */
-        RemovedFromJob: {
-            /** Boxes */
-            boxes: components["schemas"]["RemovedSummary"][];
-            /** Runs */
-            runs: components["schemas"]["RemovedSummary"][];
-            /** Sites */
-            sites: components["schemas"]["RemovedSummary"][];
-            /** Walls */
-            walls: components["schemas"]["RemovedSummary"][];
-        };
         /**
          * RemovedSummary
          * @description Something that was removed and can be brought back; ``id`` is its number, of a box its name
@@ -6178,10 +6262,7 @@ export interface components {
             /** Name */
             name: string;
         };
-        /**
-         * SiteDetail
-         * @description Ducts between the buildings of a job, at a version.
-         */
+        /** SiteDetail */
         SiteDetail: {
             document: components["schemas"]["SiteDocument"];
             /** Id */
@@ -6463,10 +6544,7 @@ export interface components {
             /** What */
             what: string;
         };
-        /**
-         * SiteSave
-         * @description A whole site, and the version that it was made from.
-         */
+        /** SiteSave */
         SiteSave: {
             /** Base Version */
             base_version: number;
@@ -6604,10 +6682,7 @@ export interface components {
             /** Uses */
             uses: string;
         };
-        /**
-         * SiteSummary
-         * @description A site of ducts as a list shows it.
-         */
+        /** SiteSummary */
         SiteSummary: {
             /** Id */
             id: number;
@@ -6705,6 +6780,40 @@ export interface components {
             /** Title */
             title: string;
         };
+        /**
+         * Stock
+         * @description Pieces to cut, and the sticks and offcuts to cut them from.
+         */
+        StockDocument: {
+            /** @description What is lost at an end of every stick. */
+            end?: components["schemas"]["StockDocument_not_negative"];
+            /** @constant */
+            format: "yarrow.stock/1";
+            /** @description From how long an offcut is worth keeping. */
+            keep?: components["schemas"]["StockDocument_size"];
+            /** @description What each cut takes. */
+            kerf?: components["schemas"]["StockDocument_not_negative"];
+            name?: string;
+            offcuts?: components["schemas"]["StockDocument_bar"][];
+            pieces: components["schemas"]["StockDocument_bar"][];
+            /** @description How long a whole stick is. */
+            stick: components["schemas"]["StockDocument_size"];
+            /** @description How many there are; left out, as many as it takes. */
+            sticks?: number;
+            /** @description Names of pieces that are cut from one stick, as somebody wants it. */
+            together?: string[][];
+            /** @enum {string} */
+            units: "in" | "mm";
+        };
+        StockDocument_bar: {
+            count?: number;
+            length: components["schemas"]["StockDocument_size"];
+            name?: string;
+        };
+        /** Format: length */
+        StockDocument_not_negative: string | number;
+        /** Format: length */
+        StockDocument_size: string | number;
         /**
          * Strap
          * @description A strap: its ``place`` on the run before it is bent, the leg, counted from 1, with what the
@@ -6919,10 +7028,7 @@ export interface components {
              */
             units: "in" | "mm";
         };
-        /**
-         * WallDetail
-         * @description A wall of a job, at a version.
-         */
+        /** WallDetail */
         WallDetail: {
             document: components["schemas"]["WallDocument"];
             /** Id */
@@ -7230,19 +7336,13 @@ export interface components {
             /** Version */
             version: number;
         };
-        /**
-         * WallSave
-         * @description A whole wall, and the version that it was made from.
-         */
+        /** WallSave */
         WallSave: {
             /** Base Version */
             base_version: number;
             document: components["schemas"]["WallDocument"];
         };
-        /**
-         * WallSummary
-         * @description A wall as a list shows it.
-         */
+        /** WallSummary */
         WallSummary: {
             /** Id */
             id: number;
@@ -7275,40 +7375,6 @@ export interface components {
             seconds: number;
             /** Too Little */
             too_little: string;
-        };
-        /**
-         * Way
-         * @description One way to part a run, and its price: ``waste`` is what is left of the sticks, ``minutes``
-         *     the work by working figures. ``value`` are the places that take it: what the tape reads to the
-         *     middle of each joint, with its leg; none where it is what Yarrow does by itself.
-         */
-        Way: {
-            /** Cuts */
-            cuts: number;
-            /** Flips */
-            flips: number;
-            /** Joints */
-            joints: number;
-            /** Minutes */
-            minutes: number;
-            /** Name */
-            name: string;
-            /** Pieces */
-            pieces: number;
-            /** Taken */
-            taken: boolean;
-            /** Threads */
-            threads: number;
-            /** Turns */
-            turns: number;
-            /** Value */
-            value: components["schemas"]["PlaceOfJoint"][];
-            /** Waste */
-            waste: number;
-            /** Waste Text */
-            waste_text: string;
-            /** Works */
-            works: boolean;
         };
         /**
          * WayIn
@@ -7647,6 +7713,95 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchFit"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bender: {
+        parameters: {
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunDocument_bender_file"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenderNumbers"];
                 };
             };
             /** @description Bad Request */
@@ -8427,93 +8582,6 @@ export interface operations {
             };
         };
     };
-    bender_numbers: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RunDocument_bender_file"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BenderNumbers"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     list_removed_benders: {
         parameters: {
             query?: never;
@@ -8597,9 +8665,11 @@ export interface operations {
             };
         };
     };
-    check_box: {
+    box: {
         parameters: {
-            query?: never;
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -8941,9 +9011,11 @@ export interface operations {
             };
         };
     };
-    check_entries: {
+    entries: {
         parameters: {
-            query?: never;
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -9028,9 +9100,11 @@ export interface operations {
             };
         };
     };
-    check_fill: {
+    fill: {
         parameters: {
-            query?: never;
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -9479,16 +9553,16 @@ export interface operations {
     };
     fold: {
         parameters: {
-            query?: never;
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": {
-                    [key: string]: unknown;
-                };
+                "application/json": components["schemas"]["BendsDocument"];
             };
         };
         responses: {
@@ -11179,7 +11253,9 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RemovedFromJob"];
+                    "application/json": {
+                        [key: string]: components["schemas"]["RemovedSummary"][];
+                    };
                 };
             };
             /** @description Bad Request */
@@ -13037,9 +13113,11 @@ export interface operations {
             };
         };
     };
-    check_pull_box: {
+    pullbox: {
         parameters: {
-            query?: never;
+            query?: {
+                country?: ("us" | "uk") | null;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -13754,6 +13832,194 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["AtBenchSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AtBenchDetail"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConflictProblem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_at_bench_revisions: {
+        parameters: {
+            query?: {
+                before?: number | null;
+            };
+            header?: never;
+            path: {
+                piece: number;
+                run_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionSummary"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restore_at_bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece: number;
+                run_id: number;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Restore"];
             };
         };
         responses: {

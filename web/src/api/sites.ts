@@ -1,43 +1,11 @@
-// A job's ducts between buildings: read, saved, planned, and what goes out and comes in.
-import { useQuery } from "@tanstack/react-query";
+// Ducts between buildings: planned, and what comes in.
 import { client, type Schemas, unwrap } from "./client";
-import { keys } from "./queries";
 import { send } from "./token";
 
 export type JobSite = Schemas["SiteDetail"];
 export type SitePlan = Schemas["SitePlan"];
 export type SiteStretch = SitePlan["stretches"][number];
 export type SiteStop = SitePlan["stops"][number];
-
-export function useSites(jobId: number) {
-  return useQuery({
-    queryKey: keys.sites(jobId),
-    queryFn: () =>
-      unwrap(client.GET("/api/jobs/{job_id}/sites", { params: { path: { job_id: jobId } } })),
-  });
-}
-
-export function createSite(jobId: number, document: JobSite["document"]): Promise<JobSite> {
-  const params = { path: { job_id: jobId } };
-  return unwrap(client.POST("/api/jobs/{job_id}/sites", { params, body: document }));
-}
-
-export function loadSite(siteId: number): Promise<JobSite> {
-  return unwrap(client.GET("/api/sites/{site_id}", { params: { path: { site_id: siteId } } }));
-}
-
-export function saveSite(
-  siteId: number,
-  document: JobSite["document"],
-  baseVersion: number,
-): Promise<JobSite> {
-  return unwrap(
-    client.PUT("/api/sites/{site_id}", {
-      params: { path: { site_id: siteId } },
-      body: { document, base_version: baseVersion },
-    }),
-  );
-}
 
 /** Ducts planned as they stand; nothing is saved. */
 export async function planSite(

@@ -2,6 +2,7 @@
 // anything is drawn, so that no word of waiting comes between, which React would leave standing.
 import { type ComponentType, lazy, useState } from "react";
 import { matchPath } from "react-router";
+import { DOCUMENTS, IN_JOB, type InJob, KINDS, type Kind, kindOf } from "@/documents/registry";
 
 type Loaded = { default: ComponentType };
 
@@ -20,31 +21,37 @@ function inItsOwnFile(load: () => Promise<Loaded>) {
   };
 }
 
-const planner = inItsOwnFile(() => import("@/features/planner/PlannerScreen"));
-const sheet = inItsOwnFile(() => import("@/features/sheet/SheetScreen"));
-const bench = inItsOwnFile(() => import("@/features/bench/BenchScreen"));
-const box = inItsOwnFile(() => import("@/features/boxes/BoxScreen"));
-const wall = inItsOwnFile(() => import("@/features/walls/WallScreen"));
-const wallSheet = inItsOwnFile(() => import("@/features/sheet/WallSheetScreen"));
-const site = inItsOwnFile(() => import("@/features/sites/SiteScreen"));
-const siteSheet = inItsOwnFile(() => import("@/features/sheet/SiteSheetScreen"));
-const cuts = inItsOwnFile(() => import("@/features/cuts/CutsScreen"));
-const quick = inItsOwnFile(() => import("@/features/quick/QuickScreen"));
-const check = inItsOwnFile(() => import("@/features/check/CheckScreen"));
+/** The screens of the kinds of documents; null, where one is shown in a window over another. */
+const OF_KIND: Record<Kind, (() => Promise<Loaded>) | null> = {
+  run: () => import("@/features/planner/PlannerScreen"),
+  box: () => import("@/features/boxes/BoxScreen"),
+  wall: () => import("@/features/walls/WallScreen"),
+  site: () => import("@/features/sites/SiteScreen"),
+  stock: () => import("@/features/cuts/CutsScreen"),
+  bender: null,
+  fittings: null,
+};
+
+/** The sheet of a kind of documents, in the file that all of them share. */
+async function sheetOf(kind: InJob): Promise<Loaded> {
+  const { DocumentSheet } = await import("@/features/sheet/DocumentSheet");
+  return { default: () => <DocumentSheet kind={kind} /> };
+}
+
+const of = (path: string, load: () => Promise<Loaded>) => ({ path, ...inItsOwnFile(load) });
 
 /** Their addresses, as the router has them. */
 export const SCREENS = [
-  { path: "/runs/:runId", ...planner },
-  { path: "/runs/:runId/sheet", ...sheet },
-  { path: "/runs/:runId/bench", ...bench },
-  { path: "/jobs/:jobId/box", ...box },
-  { path: "/jobs/:jobId/cuts", ...cuts },
-  { path: "/walls/:wallId", ...wall },
-  { path: "/walls/:wallId/sheet", ...wallSheet },
-  { path: "/sites/:siteId", ...site },
-  { path: "/sites/:siteId/sheet", ...siteSheet },
-  { path: "/quick", ...quick },
-  { path: "/check/:what?", ...check },
+  ...KINDS.flatMap((kind) => {
+    const { path } = kindOf(kind);
+    const load = OF_KIND[kind];
+    return path && load ? [of(path, load)] : [];
+  }),
+  ...IN_JOB.map((kind) => of(`${DOCUMENTS[kind].path}/sheet`, () => sheetOf(kind))),
+  of("/runs/:runId/sheet", () => import("@/features/sheet/SheetScreen")),
+  of("/runs/:runId/bench", () => import("@/features/bench/BenchScreen")),
+  of("/quick", () => import("@/features/quick/QuickScreen")),
+  of("/check/:what?", () => import("@/features/check/CheckScreen")),
 ];
 
 /** Fetches what an address shows. One that can't be fetched now is tried again when it is drawn. */

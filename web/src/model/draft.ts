@@ -1,8 +1,9 @@
 // A document as someone left it unsaved.
+import type { Kind } from "@/documents/registry";
 
 /** What a draft is of: its kind, and which one of it. */
 export type Target = {
-  readonly kind: "run" | "box" | "bender" | "stock" | "fittings" | "wall" | "site";
+  readonly kind: Kind;
   readonly id: string;
   /** What a person calls it, and where it is, for the list of drafts. */
   readonly title: string;
@@ -20,3 +21,9 @@ export type Draft = Target & {
 
 /** Something in the store that can't be read: why, and all of it as text. */
 export type BrokenDraft = { readonly key: string; readonly why: string; readonly text: string };
+
+/** What was left unsaved of a document, and the tabs that are open. */
+export type LeftUnsaved = {
+  readonly drafts: readonly Draft[];
+  readonly tabs: ReadonlySet<string>;
+};

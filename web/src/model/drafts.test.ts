@@ -5,7 +5,7 @@ import { emptyRun } from "./document";
 import type { Draft } from "./draft";
 import { allDrafts, draftKey, draftsOf, dropDraft, keepDraft } from "./drafts";
 import { closeOnDevice } from "./onDevice";
-import { runProblem } from "./readDraft";
+import { runProblem } from "./runProblem";
 
 const RUN = emptyRun("Test", "in", { type: "emt", size: "1/2" }, "hand-emt-1/2");
 

@@ -1,6 +1,6 @@
 // Drafts as they were kept before each tab had its own: brought over once, for whoever signs in.
 import { keepDraft } from "./drafts";
-import { runProblem } from "./readDraft";
+import { runProblem } from "./runProblem";
 
 const OLD = /^yarrow\.draft\.(\d+)$/;
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
+import yarrow
 from core.tests.builders import (
     end,
     offset,
@@ -11,7 +12,6 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.findings.cases.case import Case, Found, metric_, planned_
-from yarrow import plan_values
 from yarrow.documents.run_file import read_run
 from yarrow.runs.bending_sequence import handle_run
 
@@ -19,7 +19,7 @@ from yarrow.runs.bending_sequence import handle_run
 def path_(*points: tuple[int, int, int], **more: Any) -> Found:
     document = {key: value for key, value in run(**more).items() if key != "walk"}
     document["path"] = [list(point) for point in points]
-    return lambda: plan_values(document).findings
+    return lambda: yarrow.plan.values(document).findings
 
 
 def handled(*walk: dict[str, Any], **more: Any) -> Found:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from typing import Any
 
+import yarrow
 from core.tests.builders import (
     end,
     metric,
@@ -12,7 +13,6 @@ from core.tests.builders import (
 )
 from core.tests.fill.helpers import core, wire
 from core.tests.findings.cases.case import Case, Found
-from yarrow import plan_values
 from yarrow.documents.box_files import box_document, entries_document, pull_box_document
 from yarrow.documents.site_box_file import site_box_document
 from yarrow.findings.finding import Finding
@@ -20,7 +20,7 @@ from yarrow.findings.finding import Finding
 
 def wires(*walk: dict[str, Any], **more: Any) -> Found:
     def found() -> Sequence[Finding]:
-        planned = plan_values(metric(*walk, **more)).wires
+        planned = yarrow.plan.values(metric(*walk, **more)).wires
         assert planned is not None
         return planned.findings
 

@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from typing import Any, NamedTuple
 
+import yarrow
 from core.tests.builders import metric, run
-from yarrow import plan_values
 from yarrow.findings.finding import Finding
 
 Found = Callable[[], Sequence[Finding]]
@@ -29,8 +29,8 @@ class Case(NamedTuple):
 
 
 def planned_(*walk: dict[str, Any], **more: Any) -> Found:
-    return lambda: plan_values(run(*walk, **more)).findings
+    return lambda: yarrow.plan.values(run(*walk, **more)).findings
 
 
 def metric_(*walk: dict[str, Any], **more: Any) -> Found:
-    return lambda: plan_values(metric(*walk, **more)).findings
+    return lambda: yarrow.plan.values(metric(*walk, **more)).findings

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
+import yarrow
 from core.tests.builders import (
     end,
     hole,
@@ -12,19 +13,18 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.findings.cases.case import RIGID, Case, Found
-from yarrow import pieces_values
 from yarrow.documents.stock_file import stock_document
 
 SIDES = ("left", "out", "right", "in")
 
 
 def pieces_(*walk: dict[str, Any], run_of: dict[str, Any] | None = None, **joints: Any) -> Found:
-    return lambda: pieces_values(run(*walk, joints=joints, **(run_of or {}))).findings
+    return lambda: yarrow.pieces.values(run(*walk, joints=joints, **(run_of or {}))).findings
 
 
 CASES: dict[str, Case] = {
     "pieces-are-exact": Case(
-        lambda: pieces_values(run(end(90), method="table")).findings,
+        lambda: yarrow.pieces.values(run(end(90), method="table")).findings,
         "note",
         "method",
         None,
@@ -113,7 +113,7 @@ CASES: dict[str, Case] = {
     ),
     "joint-closes-the-run": Case(
         lambda: (
-            pieces_values(
+            yarrow.pieces.values(
                 run(
                     end(200, fitting="hub"),
                     start={"kind": "hub"},
@@ -131,7 +131,9 @@ CASES: dict[str, Case] = {
         None,
     ),
     "cannot-be-turned": Case(
-        lambda: pieces_values(run(turn(30), end(40), start={"kind": "hub"}, **RIGID)).findings,
+        lambda: (
+            yarrow.pieces.values(run(turn(30), end(40), start={"kind": "hub"}, **RIGID)).findings
+        ),
         "warning",
         "joints.ends",
         None,
@@ -142,7 +144,7 @@ CASES: dict[str, Case] = {
     ),
     "thread-longer-than-leg": Case(
         lambda: (
-            pieces_values(
+            yarrow.pieces.values(
                 metric(
                     turn(400),
                     end(900),
@@ -162,7 +164,7 @@ CASES: dict[str, Case] = {
     ),
     "box-cannot-be-turned": Case(
         lambda: (
-            pieces_values(
+            yarrow.pieces.values(
                 run(
                     end(40, fitting="hub"),
                     start={"kind": "hub"},
@@ -181,7 +183,7 @@ CASES: dict[str, Case] = {
     ),
     "closing-not-offered": Case(
         lambda: (
-            pieces_values(
+            yarrow.pieces.values(
                 run(
                     end(150, fitting="hub"),
                     start={"kind": "hub"},
@@ -199,7 +201,11 @@ CASES: dict[str, Case] = {
         None,
     ),
     "both-ends-held": Case(
-        lambda: pieces_values(run(end(90, fitting="hub"), start={"kind": "hub"}, **RIGID)).findings,
+        lambda: (
+            yarrow.pieces.values(
+                run(end(90, fitting="hub"), start={"kind": "hub"}, **RIGID)
+            ).findings
+        ),
         "warning",
         "joints.ends",
         None,
@@ -210,7 +216,7 @@ CASES: dict[str, Case] = {
     ),
     "strap-too-far": Case(
         lambda: (
-            pieces_values(
+            yarrow.pieces.values(
                 run(
                     turn(41),
                     end(80),

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from typing import Any
 
+import yarrow
 from core.tests.builders import (
     metric,
     run,
@@ -12,7 +13,6 @@ from core.tests.builders import (
 from core.tests.findings.cases.case import Case, Found
 from core.tests.site.helpers import between_holes, building, fibre, site, trench
 from core.tests.site.helpers import hole as hand_hole
-from yarrow import plan_values
 from yarrow.documents.site_file import site_document
 from yarrow.findings.finding import Finding
 
@@ -30,7 +30,7 @@ SWEEPS = (
 
 def pulled(*walk: dict[str, Any], **more: Any) -> Found:
     def found() -> Sequence[Finding]:
-        planned = plan_values(run(*walk, **more)).wires
+        planned = yarrow.plan.values(run(*walk, **more)).wires
         assert planned is not None
         assert planned.pull is not None
         return planned.pull.findings
@@ -40,7 +40,7 @@ def pulled(*walk: dict[str, Any], **more: Any) -> Found:
 
 def wires(*walk: dict[str, Any], **more: Any) -> Found:
     def found() -> Sequence[Finding]:
-        planned = plan_values(metric(*walk, **more)).wires
+        planned = yarrow.plan.values(metric(*walk, **more)).wires
         assert planned is not None
         return planned.findings
 

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from typing import Any
 from unittest import mock
 
+import yarrow
 from core.tests.builders import (
     end,
     hole,
@@ -17,7 +18,6 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.findings.cases.case import POWERED, Case, Found, planned_
-from yarrow import plan_values
 from yarrow.findings.finding import Finding
 from yarrow.obstacles.outline import Air
 
@@ -25,7 +25,7 @@ from yarrow.obstacles.outline import Air
 def path_(*points: tuple[int, int, int], **more: Any) -> Found:
     document = {key: value for key, value in run(**more).items() if key != "walk"}
     document["path"] = [list(point) for point in points]
-    return lambda: plan_values(document).findings
+    return lambda: yarrow.plan.values(document).findings
 
 
 def touching() -> Found:

@@ -5,12 +5,12 @@ from __future__ import annotations
 from collections.abc import Sequence
 from typing import Any
 
+import yarrow
 from core.tests.builders import (
     framed_wall,
     metric,
 )
 from core.tests.findings.cases.case import Case, Found
-from yarrow import plan_values
 from yarrow.documents.wall_file import wall_document
 from yarrow.findings.finding import Finding
 
@@ -21,7 +21,7 @@ def framed(**more: Any) -> Found:
 
 def wires(*walk: dict[str, Any], **more: Any) -> Found:
     def found() -> Sequence[Finding]:
-        planned = plan_values(metric(*walk, **more)).wires
+        planned = yarrow.plan.values(metric(*walk, **more)).wires
         assert planned is not None
         return planned.findings
 

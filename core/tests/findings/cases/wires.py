@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from typing import Any
 
+import yarrow
 from core.tests.builders import (
     end,
     metric,
@@ -13,13 +14,12 @@ from core.tests.builders import (
 )
 from core.tests.fill.helpers import cable, core, wire
 from core.tests.findings.cases.case import Case, Found, metric_, planned_
-from yarrow import plan_values
 from yarrow.findings.finding import Finding
 
 
 def pulled(*walk: dict[str, Any], **more: Any) -> Found:
     def found() -> Sequence[Finding]:
-        planned = plan_values(run(*walk, **more)).wires
+        planned = yarrow.plan.values(run(*walk, **more)).wires
         assert planned is not None
         assert planned.pull is not None
         return planned.pull.findings
@@ -29,7 +29,7 @@ def pulled(*walk: dict[str, Any], **more: Any) -> Found:
 
 def wires(*walk: dict[str, Any], **more: Any) -> Found:
     def found() -> Sequence[Finding]:
-        planned = plan_values(metric(*walk, **more)).wires
+        planned = yarrow.plan.values(metric(*walk, **more)).wires
         assert planned is not None
         return planned.findings
 

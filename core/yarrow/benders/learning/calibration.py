@@ -19,8 +19,8 @@ from yarrow.benders.learning.equations import (
     length_equations,
     lengths_read,
 )
-from yarrow.benders.learning.fitting import Believed, Fitted, estimated_values, fitted
-from yarrow.benders.learning.likely import ANGLE_READING, likely_angle
+from yarrow.benders.learning.least_squares import Fitted, Prior, estimated_values, fitted
+from yarrow.benders.learning.likely_angle import ANGLE_READING, likely_angle
 from yarrow.benders.learning.measured_bend import SQUARE, MeasuredBend
 from yarrow.benders.learning.next_test import GAIN_OF_RADIUS, NextTest, next_test
 from yarrow.benders.springback import UNMEASURED, Springback
@@ -38,11 +38,11 @@ _RADIUS_STAMPED = 0.15
 _DIAMETERS = 5.0
 """A radius to begin with where none is stamped, in diameters of the conduit."""
 
-_BELIEVED_OF_ANGLES = (Believed(0.0, 1.0), Believed(0.0, 3.0), Believed(0.0, 1.5))
+_BELIEVED_OF_ANGLES = (Prior(0.0, 1.0), Prior(0.0, 3.0), Prior(0.0, 1.5))
 """Degrees: a scale that is off at nothing, springback that is not the usual at a 90, its curve.
 Working figures, for as long as few bends tell."""
 
-_A_CLICK = Believed(1.5, 1.0)
+_A_CLICK = Prior(1.5, 1.0)
 """Degrees of a click, until bends tell. Source: trade, ratchets."""
 
 
@@ -171,14 +171,14 @@ def calibrate(
     without = why.keys() | {n for n, bend in enumerate(bends) if bend.use == "left-out"}
     certain = frozenset(n for n, bend in enumerate(bends) if bend.use == "put-back")
     believed = (
-        Believed(label.take_up or 0.0, None if label.take_up is None else diameter),
-        Believed(
+        Prior(label.take_up or 0.0, None if label.take_up is None else diameter),
+        Prior(
             label.radius or 0.0,
             None if label.radius is None else _RADIUS_STAMPED * label.radius,
         ),
     )
     click = label.degrees_per_click
-    of_click = _A_CLICK if click is None else Believed(click, 0.2 * click)
+    of_click = _A_CLICK if click is None else Prior(click, 0.2 * click)
     of_angles = (*_BELIEVED_OF_ANGLES, of_click)
     turns = _settled_turns(bends, usual, of_angles, without)
     angles, angle_drift = followed(turns, of_angles, without, certain)
@@ -248,7 +248,7 @@ def _likely_angles(
 def _settled_turns(
     bends: Sequence[MeasuredBend],
     usual: Springback,
-    believed: Sequence[Believed],
+    believed: Sequence[Prior],
     without: Collection[int],
 ) -> list[Equation]:
     """What settings tell, at what they themselves make of an angle."""

@@ -11,7 +11,7 @@ from itertools import accumulate, pairwise
 from statistics import median
 
 from yarrow.benders.learning.equations import Equation, Group
-from yarrow.benders.learning.fitting import FAR, Believed, Fitted, fitted
+from yarrow.benders.learning.least_squares import FAR, Fitted, Prior, fitted
 
 _FEWEST = 10
 """Bends among which a change is looked for: fewer tell chance from change badly."""
@@ -62,7 +62,7 @@ class Drift:
 
 def followed(
     equations: Sequence[Equation],
-    believed: Sequence[Believed],
+    believed: Sequence[Prior],
     without: Collection[int],
     certain: Collection[int],
 ) -> tuple[Fitted, Drift | None]:
@@ -88,7 +88,7 @@ def followed(
     )
     if against < 1 or likeliest.explains < _CLEAR:
         return _widened(still, unchanged, (unchanged, *changes)), None
-    more = (*believed, Believed(0.0, None))
+    more = (*believed, Prior(0.0, None))
     found = fitted(_moving(equations, likeliest.left), more, without, certain)
     drift = Drift(counted[0].group, -found.values[-1], likeliest.bends, likeliest.creeps)
     return _widened(found, likeliest, (unchanged, *changes)), drift

@@ -8,7 +8,7 @@ from dataclasses import dataclass, replace
 from statistics import median
 from typing import Literal
 
-from yarrow.benders.learning.likely import ANGLE_READING, STOPPED
+from yarrow.benders.learning.likely_angle import ANGLE_READING, STOPPED
 from yarrow.benders.learning.measured_bend import MeasuredBend
 from yarrow.benders.springback import Springback
 

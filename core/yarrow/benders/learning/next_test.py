@@ -17,7 +17,7 @@ from yarrow.benders.learning.equations import (
     angles_read,
     length_equations,
 )
-from yarrow.benders.learning.fitting import Fitted
+from yarrow.benders.learning.least_squares import Fitted
 from yarrow.benders.learning.measured_bend import MeasuredBend
 from yarrow.benders.springback import UNMEASURED
 from yarrow.geometry.arcs import gain

@@ -9,7 +9,7 @@ from dataclasses import dataclass, field
 
 from yarrow.catalog.elastic import end_lifts, least_elastic_radius, lifted_over
 from yarrow.geometry.errors import GeometryError
-from yarrow.geometry.parallel import beside, carried
+from yarrow.geometry.parallel import carried, offset_polyline
 from yarrow.geometry.rounded_polyline import Segment, StraightSegment, rounded
 from yarrow.geometry.straights import StraightPart, straight_at
 from yarrow.geometry.sweeping import Rod, Sweep, TurnAxis, rods_of
@@ -276,7 +276,7 @@ def _neighbours(parted: RunToPart, radii: Mapping[int, float]) -> tuple[Rod, ...
     found: list[Rod] = []
     for number in range(1, rack.count):
         try:
-            line = beside(vertices, side, number * apart)
+            line = offset_polyline(vertices, side, number * apart)
         except GeometryError:
             continue
         inner = range(1, len(line) - 1)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from yarrow.features.feature import Feature
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
-from yarrow.runs.checks.fitting import rise_needed, shallower
+from yarrow.runs.checks.end_fittings import rise_needed, shallower
 from yarrow.runs.checks.placed_pipe import PlacedPipe
 from yarrow.runs.model.lines import line_phrase
 from yarrow.wording.lengths import angle

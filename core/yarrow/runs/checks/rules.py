@@ -14,7 +14,7 @@ from yarrow.findings.finding import Finding, Remedy
 from yarrow.geometry.errors import GeometryError
 from yarrow.geometry.pipe import develop
 from yarrow.measure.units import convert, convert_length
-from yarrow.runs.checks.fitting import usual_gentler
+from yarrow.runs.checks.end_fittings import usual_gentler
 from yarrow.runs.checks.placed_pipe import PlacedPipe
 from yarrow.runs.checks.wires import bends_on, pull_point_phrase
 from yarrow.runs.layout.walk import Layout, lay_out

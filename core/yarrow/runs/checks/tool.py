@@ -14,7 +14,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
 from yarrow.measure.units import convert, convert_length
 from yarrow.role import Role
-from yarrow.runs.checks.fitting import shallower
+from yarrow.runs.checks.end_fittings import shallower
 from yarrow.runs.checks.placed_pipe import PlacedPipe
 from yarrow.runs.model.lines import line_phrase
 from yarrow.runs.model.run import ResolvedRun

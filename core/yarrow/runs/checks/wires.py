@@ -10,7 +10,7 @@ from yarrow.catalog.limits import fill_limits
 from yarrow.fill.area import Area
 from yarrow.fill.cable_factor import CableFactorFill
 from yarrow.fill.check import check_fill
-from yarrow.fill.compare import beside
+from yarrow.fill.compare import compare_methods
 from yarrow.fill.conductor import Raceway
 from yarrow.fill.method import FillMethod, MissingTableValue
 from yarrow.fill.pull import Pull, pull_both_ways, stretches
@@ -51,9 +51,14 @@ def plan_wires(
     if wires.conductors and length_m > 0:
         try:
             method = _fill_method_of(wires, length_m, length_mm, bends)
-            other = beside(method, wires.holder, wires.conductors, length_m, bends)
+            other = compare_methods(method, wires.holder, wires.conductors, length_m, bends)
             fill = check_fill(
-                method, wires.holder, wires.conductors, wires.spare, choose=False, beside=other
+                method,
+                wires.holder,
+                wires.conductors,
+                wires.spare,
+                choose=False,
+                beside=other,
             )
         except MissingTableValue as missing:
             values = {"expected": missing.expected}

@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from yarrow.catalog.fittings import fittings
 from yarrow.features.feature import Feature
 from yarrow.features.leg import FIRST_LEG
-from yarrow.features.on_site import ObjectShape, Spot
+from yarrow.features.on_site import LegPosition, ObjectShape
 from yarrow.geometry.vectors import Vector, scaled
 from yarrow.measure.units import convert_length
 from yarrow.obstacles.obstacle import Obstacle
@@ -28,10 +28,10 @@ def site_dimensions(
     )
 
 
-def _spot_of(layout: Layout, feature: int) -> Spot:
+def _spot_of(layout: Layout, feature: int) -> LegPosition:
     item = layout.lines[feature]
     following = layout.lines[feature + 1].laid.begins if feature + 1 < len(layout.lines) else 0.0
-    return Spot(item.leg, layout.pipe, item.line, item.laid.reached, following)
+    return LegPosition(item.leg, layout.pipe, item.line, item.laid.reached, following)
 
 
 def things(

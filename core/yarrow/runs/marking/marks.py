@@ -10,7 +10,7 @@ from yarrow.benders.placing import Placing
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.pipe import PipeBend, StraightPipe, straights_beside
 from yarrow.measure.rounding import round_to
-from yarrow.runs.marking.known_to import known_to
+from yarrow.runs.marking.doubt_of_marks import known_to
 from yarrow.runs.marking.printed_rule import RuleWork
 from yarrow.runs.model.plan import Mark
 from yarrow.runs.model.run import ResolvedRun

@@ -9,13 +9,15 @@ from django.db import transaction
 from django.utils import timezone
 
 from accounts.models import Crew, Member
-from benders.services import add_bender, carried_by
+from benders.services import BENDERS, carried_by
+from jobs.boxes import put_box
 from jobs.demo import JOBS, MEMBERS, PASSWORD
 from jobs.demo_site import over_picture, picture_of_the_grounds
-from jobs.services import create_job, create_run, save_box
-from jobs.sites import SITES, add_picture, create_site
-from jobs.stock import save_stock
-from jobs.walls import create_wall
+from jobs.runs import RUNS
+from jobs.services import create_job
+from jobs.sites import SITES, add_picture
+from jobs.stock import STOCKS
+from jobs.walls import WALLS
 
 
 class Command(BaseCommand):
@@ -50,18 +52,19 @@ class Command(BaseCommand):
                 members[0], name=site["name"], place=site["place"], units=site["units"]
             )
             for document in site["runs"]:
-                create_run(members[0], job.id, document)
+                RUNS.create(members[0], job.id, document)
             for document in site["boxes"]:
-                save_box(members[0], job.id, document, 0)
+                put_box(members[0], job.id, document, 0)
             for wall in site.get("walls", ()):
-                create_wall(members[0], job.id, wall)
+                WALLS.create(members[0], job.id, wall)
             if "ducts" in site:
                 _load_ducts(members[0], job.id, site["ducts"])
             if "stock" in site:
-                save_stock(members[0], job.id, site["stock"], 0)
+                STOCKS.put(members[0], job.id, site["stock"], 0)
             for bender in site["benders"]:
-                kept = add_bender(
+                kept = BENDERS.create(
                     members[0],
+                    crew.id,
                     {
                         "format": "yarrow.bender/1",
                         "units": site["units"],
@@ -71,14 +74,14 @@ class Command(BaseCommand):
                 )
                 for document in site["runs_with_bender"]:
                     carried = carried_by(kept, site["units"])
-                    create_run(members[0], job.id, {**document, "bender": carried})
+                    RUNS.create(members[0], job.id, {**document, "bender": carried})
 
 
 def _load_ducts(member: Member, job_id: int, document: dict[str, Any]) -> None:
     """The ducts of a job, ticked today, with the picture of its grounds underneath."""
     at = timezone.now().isoformat(timespec="seconds")
     document = {**document, "ticks": [{**tick, "at": at} for tick in document["ticks"]]}
-    site = create_site(member, job_id, document)
+    site = SITES.create(member, job_id, document)
     picture = add_picture(member, site.id, picture_of_the_grounds())
     SITES.save(member, site.id, over_picture(document, picture.key, picture.height), 1)
 

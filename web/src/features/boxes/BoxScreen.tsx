@@ -6,9 +6,10 @@ import { type JobBox, loadBox } from "@/api/boxes";
 import { putAway, versionsOf } from "@/api/history";
 import { keys } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
-import { type LeftUnsaved, Opening } from "@/features/documents/Opening";
+import { DocumentLoader } from "@/features/documents/DocumentLoader";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
-import { usePutAway } from "@/features/history/usePutAway";
+import { useRemoveDocument } from "@/features/history/useRemoveDocument";
+import type { LeftUnsaved } from "@/model/draft";
 import type { OpenDocument } from "@/model/savedDocuments";
 import { IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
@@ -24,14 +25,13 @@ export default function BoxScreen() {
   const jobId = Number(useParams().jobId);
   const name = useSearchParams()[0].get("name") ?? "";
   return (
-    <Opening
+    <DocumentLoader
       of={{ kind: "box", id: boxId({ job_id: jobId, name }) }}
-      what="the box"
       queryKey={keys.box(jobId, name)}
       load={() => loadBox(jobId, name)}
     >
       {(box, unsaved) => <Opened key={name} box={box} unsaved={unsaved} />}
-    </Opening>
+    </DocumentLoader>
   );
 }
 
@@ -46,7 +46,7 @@ function Opened({ box, unsaved }: Props) {
   const kept = useStore(each.store, (state) => state.kept);
   const saved = useStore(each.store, (state) => state.baseVersion > 0);
   const [history, setHistory] = useState(false);
-  const forget = usePutAway(each as OpenDocument, box.job_id, () =>
+  const forget = useRemoveDocument(each as OpenDocument, box.job_id, () =>
     putAway("box", box.job_id, box.name),
   );
   return (

@@ -7,8 +7,9 @@ import { versionsOf } from "@/api/history";
 import { keys } from "@/api/queries";
 import { cutNow, type JobStock, loadStock } from "@/api/stock";
 import { AccountMenu } from "@/features/account/AccountMenu";
-import { type LeftUnsaved, Opening } from "@/features/documents/Opening";
+import { DocumentLoader } from "@/features/documents/DocumentLoader";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
+import type { LeftUnsaved } from "@/model/draft";
 import { saveNow } from "@/model/savedDocuments";
 import { outcome } from "@/model/saving";
 import { cutWith } from "@/model/stock";
@@ -31,14 +32,13 @@ const SAWS = [
 export default function CutsScreen() {
   const jobId = Number(useParams().jobId);
   return (
-    <Opening
+    <DocumentLoader
       of={{ kind: "stock", id: String(jobId) }}
-      what="the cut list"
       queryKey={keys.stock(jobId)}
       load={() => loadStock(jobId)}
     >
       {(stock, unsaved) => <Opened stock={stock} unsaved={unsaved} />}
-    </Opening>
+    </DocumentLoader>
   );
 }
 

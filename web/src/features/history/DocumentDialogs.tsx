@@ -1,8 +1,8 @@
 // What is asked about a document that is open: someone else's version, its history, what was left unsaved.
 
 import type { Versions } from "@/api/history";
-import type { LeftUnsaved } from "@/features/documents/Opening";
 import { DraftsDialog } from "@/features/drafts/DraftsDialog";
+import type { LeftUnsaved } from "@/model/draft";
 import type { OpenDocument } from "@/model/savedDocuments";
 import type { Theirs } from "@/model/saving";
 import { tabName } from "@/model/tab";

@@ -1,8 +1,9 @@
-// The runs, boxes, walls and ducts that were removed from a job: a window that is asked for.
+// What was removed from a job, kind by kind: a window that is asked for.
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { bringBack, loadRemoved } from "@/api/history";
+import { bringBack, loadRemoved, type RemovedThing } from "@/api/history";
 import { forgetLists, keys } from "@/api/queries";
+import { DOCUMENTS, KINDS, type Kind } from "@/documents/registry";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { RemovedList } from "./RemovedList";
@@ -15,7 +16,10 @@ export function RemovedDialog({ jobId }: { jobId: number }) {
     queryFn: () => loadRemoved(jobId),
     enabled: open,
   });
-  const { runs = [], boxes = [], walls = [], sites = [] } = removed.data ?? {};
+  const lists = KINDS.flatMap((kind) => {
+    const at = DOCUMENTS[kind].removed;
+    return at ? [{ kind, title: at.title, things: removed.data?.[at.list] ?? [] }] : [];
+  });
   const there = async (broughtBack: Promise<void>) => {
     await broughtBack;
     forgetLists(queries);
@@ -32,30 +36,23 @@ export function RemovedDialog({ jobId }: { jobId: number }) {
         onOpenChange={setOpen}
       >
         {removed.isError ? <p role="alert">{removed.error.message}</p> : null}
-        {removed.isSuccess && [runs, boxes, walls, sites].every((each) => each.length === 0) ? (
+        {removed.isSuccess && lists.every(({ things }) => things.length === 0) ? (
           <p className="text-soft">Nothing was removed from this job.</p>
         ) : null}
-        <RemovedList
-          title="Runs"
-          things={runs}
-          bringBack={({ id }) => there(bringBack("run", id))}
-        />
-        <RemovedList
-          title="Boxes"
-          things={boxes}
-          bringBack={({ name }) => there(bringBack("box", jobId, name))}
-        />
-        <RemovedList
-          title="Walls"
-          things={walls}
-          bringBack={({ id }) => there(bringBack("wall", id))}
-        />
-        <RemovedList
-          title="Ducts"
-          things={sites}
-          bringBack={({ id }) => there(bringBack("site", id))}
-        />
+        {lists.map(({ kind, title, things }) => (
+          <RemovedList
+            key={kind}
+            title={title}
+            things={things}
+            bringBack={(thing) => there(bringBack(kind, ...namedInJob(kind, jobId, thing)))}
+          />
+        ))}
       </Dialog>
     </>
   );
+}
+
+/** A box is known by its job and its name, all else by a number. */
+function namedInJob(kind: Kind, jobId: number, { id, name }: RemovedThing): [number, string] {
+  return DOCUMENTS[kind].at.includes("{job_id}") ? [jobId, name] : [id, ""];
 }

@@ -4,12 +4,12 @@ import { useState } from "react";
 import { Link, useLocation, useNavigate, useParams } from "react-router";
 import { bringBack } from "@/api/history";
 import { createRun, forgetLists, useJob } from "@/api/queries";
+import { IN_JOB } from "@/documents/registry";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { JobBoxes } from "@/features/boxes/JobBoxes";
+import { DocumentsOfJob } from "@/features/documents/DocumentsOfJob";
 import { RemovedDialog } from "@/features/history/RemovedDialog";
-import { JobSites } from "@/features/sites/JobSites";
-import { JobWalls } from "@/features/walls/JobWalls";
 import { emptyRun, type RunDocument } from "@/model/document";
 import { lastHabit } from "@/model/remembered";
 import { Button, ButtonLink } from "@/ui/Button";
@@ -126,8 +126,9 @@ export function JobScreen() {
           <Runs job={job.data} />
         )}
         <JobBoxes jobId={jobId} />
-        <JobWalls jobId={jobId} units={units} />
-        <JobSites jobId={jobId} units={units} />
+        {IN_JOB.map((kind) => (
+          <DocumentsOfJob key={kind} kind={kind} jobId={jobId} units={units} />
+        ))}
         <JobSchedule jobId={jobId} />
         <RemovedDialog jobId={jobId} />
       </main>

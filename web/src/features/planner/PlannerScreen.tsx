@@ -4,12 +4,13 @@ import { useMemo } from "react";
 import { useParams } from "react-router";
 import type { Schemas } from "@/api/client";
 import { forgetLists, keys, loadRun, saveRun } from "@/api/queries";
-import { type LeftUnsaved, Opening } from "@/features/documents/Opening";
+import { DocumentLoader } from "@/features/documents/DocumentLoader";
 import { DraftsDialog } from "@/features/drafts/DraftsDialog";
 import { useMemberName } from "@/features/drafts/useMemberName";
 import type { RunDocument } from "@/model/document";
-import { runProblem } from "@/model/readDraft";
+import type { LeftUnsaved } from "@/model/draft";
 import { rememberHabit } from "@/model/remembered";
+import { runProblem } from "@/model/runProblem";
 import type { OpenDocument } from "@/model/savedDocuments";
 import { createPlannerStore, type PlannerStore } from "@/model/store";
 import { tabName } from "@/model/tab";
@@ -19,14 +20,13 @@ import { Planner } from "./Planner";
 export default function PlannerScreen() {
   const runId = Number(useParams().runId);
   return (
-    <Opening
+    <DocumentLoader
       of={{ kind: "run", id: String(runId) }}
-      what="the run"
       queryKey={keys.run(runId)}
       load={() => loadRun(runId)}
     >
       {(run, unsaved) => <Readable key={runId} run={run} unsaved={unsaved} />}
-    </Opening>
+    </DocumentLoader>
   );
 }
 

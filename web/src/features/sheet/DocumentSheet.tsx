@@ -1,48 +1,36 @@
 // The sheets of a document that takes several pages, to print.
-
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { useParams } from "react-router";
+import { sheetPage } from "@/api/documents";
+import type { LargePaper } from "@/documents/papers";
+import { DOCUMENTS, type InJob } from "@/documents/registry";
 import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { useDraftsOf } from "@/features/drafts/useDraftsOf";
-import type { Target } from "@/model/draft";
-import { type LargePaper, PaperSheet, Unsaved } from "./PaperSheet";
-import { type AskedPage, everyPage } from "./pages";
+import { PaperSheet, Unsaved } from "./PaperSheet";
+import { everyPage } from "./pages";
 
-type Props<P extends LargePaper> = {
-  of: Pick<Target, "kind" | "id">;
-  papers: readonly { value: P; label: string }[];
-  first: P;
-  ask: (paper: P, page: number) => Promise<AskedPage>;
-  href: (format: string) => string;
-  back: { to: string; label: string };
-};
-
-export function DocumentSheet<P extends LargePaper>({
-  of,
-  papers,
-  first,
-  ask,
-  href,
-  back,
-}: Props<P>) {
-  const [paper, setPaper] = useState<P>(first);
+export function DocumentSheet({ kind }: { kind: InJob }) {
+  const id = Number(useParams().id);
+  const { at, inJob, path } = DOCUMENTS[kind];
+  const [paper, setPaper] = useState<LargePaper>(inJob.firstPaper);
   const sheet = useQuery({
-    queryKey: ["sheet", of.kind, of.id, paper],
-    queryFn: () => everyPage((page) => ask(paper, page)),
+    queryKey: ["sheet", kind, id, paper],
+    queryFn: () => everyPage((page) => sheetPage(kind, id, paper, page)),
     gcTime: 0,
     placeholderData: (before) => before,
   });
-  const unsaved = useDraftsOf(of.kind, of.id);
+  const unsaved = useDraftsOf(kind, String(id));
   if (sheet.isError) {
     return <CouldNotOpen error={sheet.error} again={() => void sheet.refetch()} />;
   }
   return (
     <PaperSheet
       paper={paper}
-      papers={papers}
+      papers={inJob.papers}
       setPaper={setPaper}
-      href={(format) => `${href(format)}?paper=${paper}`}
-      back={back}
+      href={(format) => `${at.replace(/\{\w+\}/, String(id))}/sheet.${format}?paper=${paper}`}
+      back={{ to: path.replace(":id", String(id)), label: inJob.backLabel }}
       pages={sheet.data}
     >
       {unsaved?.drafts.length ? <Unsaved /> : null}

@@ -1,20 +1,11 @@
 // A sheet on the page: the server's own drawing, on which paper, to print and to take along.
 import { type ReactNode, useEffect, useRef } from "react";
+import type { LargePaper } from "@/documents/papers";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { TopBar } from "@/ui/TopBar";
-
-export const PAPERS = [
-  { value: "a4", label: "A4" },
-  { value: "letter", label: "Letter" },
-] as const;
-export type Paper = (typeof PAPERS)[number]["value"];
-
-/** With one that a whole site goes on. */
-export const LARGE_PAPERS = [...PAPERS, { value: "a3", label: "A3" }] as const;
-export type LargePaper = (typeof LARGE_PAPERS)[number]["value"];
 
 type Props<P extends LargePaper> = {
   paper: P;

@@ -6,12 +6,13 @@ import { useParams } from "react-router";
 import { client, unwrap } from "@/api/client";
 import { partRun } from "@/api/planning";
 import { keys, loadRun } from "@/api/queries";
+import { PAPERS, type Paper } from "@/documents/papers";
 import { CouldNotOpen } from "@/features/account/CouldNotOpen";
 import { useMemberName } from "@/features/drafts/useMemberName";
 import { PiecePager } from "@/features/pieces/PiecePager";
 import { draftsOf } from "@/model/drafts";
 import { SegmentedControl } from "@/ui/SegmentedControl";
-import { PAPERS, type Paper, PaperSheet, Unsaved } from "./PaperSheet";
+import { PaperSheet, Unsaved } from "./PaperSheet";
 
 const WHATS = [
   { value: "run", label: "This pipe" },

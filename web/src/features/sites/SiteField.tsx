@@ -2,7 +2,7 @@
 import { createContext, type ReactNode, useContext } from "react";
 import { M_A_FOOT, type SiteDocument } from "@/model/sites";
 import { InlineInput } from "@/ui/InlineInput";
-import { TakeOut } from "@/ui/TakeOut";
+import { RemoveButton } from "@/ui/RemoveButton";
 import { useTyped } from "@/ui/useTyped";
 import type { EditingSite } from "./useSite";
 
@@ -153,7 +153,7 @@ export function SiteRow({
   return (
     <li className="relative pr-9" data-row={mark}>
       {children}
-      <TakeOut label={out} run={onOut} />
+      <RemoveButton label={out} run={onOut} />
     </li>
   );
 }

@@ -5,7 +5,7 @@ import { layUnder, setSite } from "@/model/sites";
 import { IconButton } from "@/ui/Button";
 import { FileField } from "@/ui/FileField";
 import { Icon } from "@/ui/Icon";
-import { Menu } from "@/ui/Menu";
+import { type Action, Menu } from "@/ui/Menu";
 import type { EditingSite } from "./useSite";
 
 type Props = {
@@ -13,8 +13,8 @@ type Props = {
   editing: EditingSite;
   /** What went wrong with a file; empty, nothing did. */
   trouble: (text: string) => void;
-  history: () => void;
-  remove: () => void;
+  /** What every document has at the end of its menu. */
+  last: readonly Action[];
 };
 
 function asJson(name: string, text: string): Record<string, unknown> {
@@ -25,7 +25,7 @@ function asJson(name: string, text: string): Record<string, unknown> {
   }
 }
 
-export function SiteMenu({ siteId, editing, trouble, history, remove }: Props) {
+export function SiteMenu({ siteId, editing, trouble, last }: Props) {
   const { change, document } = editing;
   const plan = useRef<HTMLInputElement>(null);
   const drawing = useRef<HTMLInputElement>(null);
@@ -79,8 +79,7 @@ export function SiteMenu({ siteId, editing, trouble, history, remove }: Props) {
             hint: "PNG or JPEG",
             run: () => picture.current?.click(),
           },
-          { label: "History", run: history },
-          { label: "Remove these ducts", run: remove },
+          ...last,
         ]}
       />
       <FileField

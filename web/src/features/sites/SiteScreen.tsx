@@ -1,26 +1,20 @@
 // Ducts between buildings: the plan that fills the window, and beside it what is drawn, what it comes
 // to, and the stretch under the finger.
 import { useCallback, useState } from "react";
-import { useNavigate, useParams } from "react-router";
-import { useStore } from "zustand";
-import { putAway, versionsOf } from "@/api/history";
+import { useParams } from "react-router";
+import { loadDocument } from "@/api/documents";
+import { versionsOf } from "@/api/history";
 import { keys, useSession } from "@/api/queries";
-import { type JobSite, loadSite } from "@/api/sites";
+import type { JobSite } from "@/api/sites";
 import { SiteDrawing } from "@/drawing/site/SiteDrawing";
-import { AccountMenu } from "@/features/account/AccountMenu";
-import { DocumentTitle } from "@/features/documents/DocumentTitle";
-import { type LeftUnsaved, Opening } from "@/features/documents/Opening";
+import { DocumentBar } from "@/features/documents/DocumentBar";
+import { DocumentLoader } from "@/features/documents/DocumentLoader";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
-import { usePutAway } from "@/features/history/usePutAway";
-import { type OpenDocument, saveNow } from "@/model/savedDocuments";
+import type { LeftUnsaved } from "@/model/draft";
 import { setSite } from "@/model/sites";
-import { Button } from "@/ui/Button";
 import { FieldProblems } from "@/ui/FieldProblems";
-import { Icon } from "@/ui/Icon";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { SegmentedControl } from "@/ui/SegmentedControl";
-import { TopBar } from "@/ui/TopBar";
-import { UndoButtons } from "@/ui/UndoButtons";
 import { DrawingTools } from "./DrawingTools";
 import { SiteAnswers } from "./SiteAnswers";
 import { SiteCables } from "./SiteCables";
@@ -36,16 +30,15 @@ import { useSite } from "./useSite";
 type Pane = "answers" | "drawn" | "stretch";
 
 export default function SiteScreen() {
-  const siteId = Number(useParams().siteId);
+  const siteId = Number(useParams().id);
   return (
-    <Opening
+    <DocumentLoader
       of={{ kind: "site", id: String(siteId) }}
-      what="the ducts"
-      queryKey={keys.site(siteId)}
-      load={() => loadSite(siteId)}
+      queryKey={keys.document("site", siteId)}
+      load={() => loadDocument("site", siteId)}
     >
       {(site, unsaved) => <Opened site={site} unsaved={unsaved} />}
-    </Opening>
+    </DocumentLoader>
   );
 }
 
@@ -58,20 +51,11 @@ function Opened({ site, unsaved }: Props) {
   );
   const { change } = editing;
   const member = useSession().data?.member?.name ?? "";
-  const saving = useStore(each.store, (state) => state.saving);
-  const kept = useStore(each.store, (state) => state.kept);
   const [history, setHistory] = useState(false);
   const [trouble, setTrouble] = useState("");
   const [chosen, setChosen] = useState<string | null>(null);
   const [pane, setPane] = useState<Pane>("answers");
   const drawing = useDrawing(change);
-  const remove = usePutAway(each as OpenDocument, site.job_id, () => putAway("site", site.id));
-  const navigate = useNavigate();
-  const openSheet = async () => {
-    // The sheet is of what is saved: what was drawn last has to be on it.
-    await saveNow(each as OpenDocument);
-    await navigate(`/sites/${site.id}/sheet`);
-  };
   const choose = useCallback((name: string | null) => {
     setChosen(name);
     setPane(name === null ? "answers" : "stretch");
@@ -82,36 +66,17 @@ function Opened({ site, unsaved }: Props) {
   return (
     <SiteUnits value={document.units}>
       <div className="flex h-full flex-col">
-        <TopBar
-          title={document.name ?? ""}
-          named
-          actions={
-            <>
-              <UndoButtons store={each.store} />
-              <Button weight="main" onClick={() => void openSheet()}>
-                <Icon name="sheet" />
-                <span className="max-desk:sr-only">Sheet</span>
-              </Button>
-              <SiteMenu
-                siteId={site.id}
-                editing={editing}
-                trouble={setTrouble}
-                history={() => setHistory(true)}
-                remove={() => void remove()}
-              />
-              <AccountMenu />
-            </>
-          }
-        >
-          <DocumentTitle
-            job={{ id: site.job_id, name: site.job_name }}
-            label="Name of the ducts"
-            name={document.name ?? ""}
-            onName={(name) => change(setSite({ name }))}
-            saving={saving}
-            kept={kept}
-          />
-        </TopBar>
+        <DocumentBar
+          kind="site"
+          loaded={site}
+          each={each}
+          name={document.name ?? ""}
+          onName={(name) => change(setSite({ name }))}
+          showHistory={() => setHistory(true)}
+          menu={(last) => (
+            <SiteMenu siteId={site.id} editing={editing} trouble={setTrouble} last={last} />
+          )}
+        />
         <main
           onBlur={each.store.getState().settle}
           className="relative grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)_minmax(0,1fr)] overflow-hidden desk:grid-cols-[minmax(0,1fr)_24rem] desk:grid-rows-1"

@@ -4,7 +4,7 @@ import { useCatalogue } from "@/api/queries";
 import { addBox, type BoxSize, removeBox, setBox, sizeBox, type WallBox } from "@/model/walls";
 import { wholeNumber } from "@/model/wholeNumber";
 import { Button } from "@/ui/Button";
-import { TakeOut } from "@/ui/TakeOut";
+import { RemoveButton } from "@/ui/RemoveButton";
 import {
   choices,
   useWallChange,
@@ -122,7 +122,7 @@ const BoxRow = memo(function BoxRow({ box, at }: { box: WallBox; at: number }) {
         value={box.proud ?? PROUD[units]}
         onType={(proud) => set({ proud })}
       />
-      <TakeOut label={`Take out ${box.name}`} run={() => change(removeBox(at))} />
+      <RemoveButton label={`Take out ${box.name}`} run={() => change(removeBox(at))} />
     </li>
   );
 });

@@ -15,7 +15,7 @@ import {
   type WallDocument,
 } from "@/model/walls";
 import { Button } from "@/ui/Button";
-import { TakeOut } from "@/ui/TakeOut";
+import { RemoveButton } from "@/ui/RemoveButton";
 import {
   choices,
   useWallChange,
@@ -70,7 +70,7 @@ export function WallLines() {
               onType={(setback) => change(setLine(at, { setback }))}
             />
             <span className="text-soft"> behind the face</span>
-            <TakeOut label={`Take out line ${line.name}`} run={() => change(removeLine(at))} />
+            <RemoveButton label={`Take out line ${line.name}`} run={() => change(removeLine(at))} />
           </li>
         ))}
         {(wall.ways_out ?? []).map((out, at) => (
@@ -97,7 +97,7 @@ export function WallLines() {
               placeholder="its box"
               onType={(place) => change(placeWayOut(at, place))}
             />
-            <TakeOut label={`Take out ${out.name}`} run={() => change(removeWayOut(at))} />
+            <RemoveButton label={`Take out ${out.name}`} run={() => change(removeWayOut(at))} />
           </li>
         ))}
       </ul>
@@ -197,7 +197,7 @@ const FeedRow = memo(function FeedRow({ feed, at }: { feed: Feed; at: number }) 
         placeholder="2 x 12 thhn"
         onType={(wires) => set({ wires })}
       />
-      <TakeOut label={`Take out feed ${at + 1}`} run={() => change(removeFeed(at))} />
+      <RemoveButton label={`Take out feed ${at + 1}`} run={() => change(removeFeed(at))} />
     </li>
   );
 });

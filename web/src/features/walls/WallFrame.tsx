@@ -15,7 +15,7 @@ import {
   spaceFrom,
 } from "@/model/walls";
 import { Button } from "@/ui/Button";
-import { TakeOut } from "@/ui/TakeOut";
+import { RemoveButton } from "@/ui/RemoveButton";
 import { useWallChange, useWallDocument, WallField, WallWord } from "./WallField";
 
 const CARRIES = [
@@ -177,7 +177,10 @@ export function WallFrame() {
                 value={opening.head ?? HEAD[wall.units]}
                 onType={(head) => change(setOpening(at, { head }))}
               />
-              <TakeOut label={`Take out ${opening.name}`} run={() => change(removeOpening(at))} />
+              <RemoveButton
+                label={`Take out ${opening.name}`}
+                run={() => change(removeOpening(at))}
+              />
             </li>
           ))}
           {(wall.corners ?? []).map((corner, at) => (
@@ -197,7 +200,10 @@ export function WallFrame() {
                 options={TURNS}
                 onChange={(turns) => change(setCorner(at, { turns }))}
               />
-              <TakeOut label={`Take out corner ${at + 1}`} run={() => change(removeCorner(at))} />
+              <RemoveButton
+                label={`Take out corner ${at + 1}`}
+                run={() => change(removeCorner(at))}
+              />
             </li>
           ))}
         </ul>

@@ -1,40 +1,35 @@
 // A framed wall of a job: the elevation, the same as a list, and what it comes to.
 import { useState } from "react";
-import { useNavigate, useParams } from "react-router";
-import { useStore } from "zustand";
-import { putAway, versionsOf } from "@/api/history";
+import { useParams } from "react-router";
+import { loadDocument } from "@/api/documents";
+import { versionsOf } from "@/api/history";
 import { keys } from "@/api/queries";
-import { type JobWall, loadWall } from "@/api/walls";
+import type { JobWall } from "@/api/walls";
 import { WallElevation } from "@/drawing/WallElevation";
-import { AccountMenu } from "@/features/account/AccountMenu";
-import { DocumentTitle } from "@/features/documents/DocumentTitle";
-import { type LeftUnsaved, Opening } from "@/features/documents/Opening";
+import { DocumentBar } from "@/features/documents/DocumentBar";
+import { DocumentLoader } from "@/features/documents/DocumentLoader";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
-import { usePutAway } from "@/features/history/usePutAway";
-import { type OpenDocument, saveNow } from "@/model/savedDocuments";
+import type { LeftUnsaved } from "@/model/draft";
 import { setWall } from "@/model/walls";
-import { Button, IconButton } from "@/ui/Button";
+import { IconButton } from "@/ui/Button";
 import { FieldProblems } from "@/ui/FieldProblems";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
 import { ScrollArea } from "@/ui/ScrollArea";
-import { TopBar } from "@/ui/TopBar";
-import { UndoButtons } from "@/ui/UndoButtons";
 import { useWall } from "./useWall";
 import { WallAnswers } from "./WallAnswers";
 import { WallFields } from "./WallFields";
 
 export default function WallScreen() {
-  const wallId = Number(useParams().wallId);
+  const wallId = Number(useParams().id);
   return (
-    <Opening
+    <DocumentLoader
       of={{ kind: "wall", id: String(wallId) }}
-      what="the wall"
-      queryKey={keys.wall(wallId)}
-      load={() => loadWall(wallId)}
+      queryKey={keys.document("wall", wallId)}
+      load={() => loadDocument("wall", wallId)}
     >
       {(wall, unsaved) => <Opened wall={wall} unsaved={unsaved} />}
-    </Opening>
+    </DocumentLoader>
   );
 }
 
@@ -46,52 +41,27 @@ function Opened({ wall, unsaved }: Props) {
     unsaved.drafts,
   );
   const { change } = editing;
-  const saving = useStore(each.store, (state) => state.saving);
-  const kept = useStore(each.store, (state) => state.kept);
   const [history, setHistory] = useState(false);
-  const navigate = useNavigate();
-  const openSheet = async () => {
-    // The sheet is of what is saved: what was typed last has to be on it.
-    await saveNow(each as OpenDocument);
-    await navigate(`/walls/${wall.id}/sheet`);
-  };
-  const remove = usePutAway(each as OpenDocument, wall.job_id, () => putAway("wall", wall.id));
   return (
     <div className="flex h-full flex-col">
-      <TopBar
-        title={document.name ?? ""}
-        named
-        actions={
-          <>
-            <UndoButtons store={each.store} />
-            <Button weight="main" onClick={() => void openSheet()}>
-              <Icon name="sheet" />
-              <span className="max-desk:sr-only">Sheet</span>
-            </Button>
-            <Menu
-              trigger={
-                <IconButton label="More">
-                  <Icon name="more" />
-                </IconButton>
-              }
-              actions={[
-                { label: "History", run: () => setHistory(true) },
-                { label: "Remove this wall", run: () => void remove() },
-              ]}
-            />
-            <AccountMenu />
-          </>
-        }
-      >
-        <DocumentTitle
-          job={{ id: wall.job_id, name: wall.job_name }}
-          label="Name of the wall"
-          name={document.name ?? ""}
-          onName={(name) => change(setWall({ name }))}
-          saving={saving}
-          kept={kept}
-        />
-      </TopBar>
+      <DocumentBar
+        kind="wall"
+        loaded={wall}
+        each={each}
+        name={document.name ?? ""}
+        onName={(name) => change(setWall({ name }))}
+        showHistory={() => setHistory(true)}
+        menu={(last) => (
+          <Menu
+            trigger={
+              <IconButton label="More">
+                <Icon name="more" />
+              </IconButton>
+            }
+            actions={last}
+          />
+        )}
+      />
       <main
         onBlur={each.store.getState().settle}
         className="relative grid min-h-0 flex-1 overflow-auto desk:grid-cols-[22rem_minmax(0,1fr)]"

@@ -30,7 +30,7 @@ class BendForBender:
     clicks: int | None
 
 
-def for_the_bender(
+def calibration_reading(
     run: ResolvedRun,
     aimed: BentPiece,
     stick: float,

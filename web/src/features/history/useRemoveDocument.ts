@@ -5,7 +5,7 @@ import { forgetLists } from "@/api/queries";
 import { drop, type OpenDocument } from "@/model/savedDocuments";
 import { outcome } from "@/model/saving";
 
-export function usePutAway(each: OpenDocument, jobId: number, remove: () => Promise<void>) {
+export function useRemoveDocument(each: OpenDocument, jobId: number, remove: () => Promise<void>) {
   const queries = useQueryClient();
   const navigate = useNavigate();
   return async () => {

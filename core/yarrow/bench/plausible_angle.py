@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 from yarrow.benders.bender import Bender
-from yarrow.benders.learning.likely import likely_angle
+from yarrow.benders.learning.likely_angle import likely_angle
 
 
-def taken_as(bender: Bender, aimed: float, read: float) -> float:
+def plausible_angle(bender: Bender, aimed: float, read: float) -> float:
     """The angle that a bend most likely has, degrees; of a bender that nobody measured, what was
     read.
 

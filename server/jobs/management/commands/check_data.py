@@ -5,10 +5,9 @@ from __future__ import annotations
 from collections.abc import Iterator
 from typing import Any
 
-from django.apps import apps
 from django.core.management.base import BaseCommand, CommandError
 
-from versions.models import VersionedDocument
+from versions.kinds import SavedKind, every_kind
 from yarrow import DocumentError
 
 _AT_A_TIME = 100
@@ -23,13 +22,11 @@ class Command(BaseCommand):
         """Check all there is. Raises: CommandError, where something can't be read."""
         read = 0
         broken = 0
-        for model in apps.get_models():
-            if not issubclass(model, VersionedDocument):
-                continue
-            for place, document in _documents(model):
+        for kind in every_kind():
+            for place, document in _documents(kind):
                 read += 1
                 try:
-                    model.check_document(document)
+                    kind.check_document(document)
                 except DocumentError as refusal:
                     broken += 1
                     self.stdout.write(f"{place}: {refusal}")
@@ -38,11 +35,11 @@ class Command(BaseCommand):
         self.stdout.write(f"All {read} documents can be read.")
 
 
-def _documents(model: type[VersionedDocument]) -> Iterator[tuple[str, Any]]:
+def _documents(kind: SavedKind[Any]) -> Iterator[tuple[str, Any]]:
     """Every document of a kind with where it stands: the newest of each, then its revisions."""
-    rows = model._default_manager.order_by("pk").iterator(chunk_size=_AT_A_TIME)
+    rows = kind.model._default_manager.order_by("pk").iterator(chunk_size=_AT_A_TIME)
     for row in rows:
-        place = f"{row.what} {row.pk}, {str(row)!r}"
+        place = f"{kind.called} {row.pk}, {str(row)!r}"
         yield place, row.document
         for version, document in row.revisions.values_list("version", "document"):
             yield f"{place}, version {version}", document

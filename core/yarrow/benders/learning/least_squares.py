@@ -42,7 +42,7 @@ _UNKNOWN = 1e9
 
 
 @dataclass(frozen=True, slots=True)
-class Believed:
+class Prior:
     """What is believed of an unknown before any bend: a value, give or take (None: by anything)."""
 
     value: float
@@ -90,7 +90,7 @@ class Fitted:
 
 def fitted(
     equations: Sequence[Equation],
-    believed: Sequence[Believed],
+    believed: Sequence[Prior],
     without: Collection[int] = (),
     certain: Collection[int] = (),
 ) -> Fitted:
@@ -113,9 +113,7 @@ def fitted(
         left_out |= wrong
 
 
-def estimated_values(
-    equations: Sequence[Equation], believed: Sequence[Believed]
-) -> tuple[float, ...]:
+def estimated_values(equations: Sequence[Equation], believed: Sequence[Prior]) -> tuple[float, ...]:
     """The unknowns where the sum of the errors' squares is least, nothing left out.
 
     Args:
@@ -126,7 +124,7 @@ def estimated_values(
 
 
 def _once(
-    equations: Sequence[Equation], believed: Sequence[Believed], certain: Collection[int]
+    equations: Sequence[Equation], believed: Sequence[Prior], certain: Collection[int]
 ) -> tuple[Fitted, set[int]]:
     """What all of them tell, and the bends that are too far from the others: the worst, and what is
     nearly as bad."""
@@ -242,7 +240,7 @@ def largest_share(freedom: float) -> float:
 
 
 def _estimated(
-    equations: Sequence[Equation], believed: Sequence[Believed], scales: Mapping[Group, float]
+    equations: Sequence[Equation], believed: Sequence[Prior], scales: Mapping[Group, float]
 ) -> tuple[tuple[float, ...], tuple[tuple[float, ...], ...]]:
     """The values, and how they vary together."""
     size = len(believed)

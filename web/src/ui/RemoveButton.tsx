@@ -2,7 +2,7 @@
 import { IconButton } from "./Button";
 import { Icon } from "./Icon";
 
-export function TakeOut({ label, run }: { label: string; run: () => void }) {
+export function RemoveButton({ label, run }: { label: string; run: () => void }) {
   return (
     <span className="absolute top-0 right-0">
       <IconButton label={label} onClick={run}>

@@ -1,0 +1,100 @@
+"""The open formats, a row each: what a document of it is read by, and whether it has a unit."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from importlib import import_module
+from typing import Any, Final
+
+from yarrow.documents.errors import DocumentError
+from yarrow.documents.run_file import read_unit
+from yarrow.documents.schema import newest_format, reader
+
+
+@dataclass(frozen=True, slots=True)
+class Format:
+    """A format that documents come in.
+
+    Args:
+        name: without ``yarrow.`` and its version.
+        schema: the file among ``schemas`` that describes it, and the ``part`` of that, where it is
+            one of its definitions.
+        read_by: the room of ``documents`` and its function that reads one wholly, with all that it
+            names looked up; empty, where its schema says all.
+        has_units: whether its lengths are in a unit of its own, so that it can be converted.
+    """
+
+    name: str
+    schema: str
+    part: str = ""
+    read_by: str = ""
+    has_units: bool = True
+
+    @property
+    def newest(self) -> str:
+        """The format and version that is written today: ``yarrow.wall/1``."""
+        return newest_format(self.schema, self.part) or f"yarrow.{self.name}/1"
+
+    def read(self, document: object) -> Any:
+        """A document as it is read. Raises: DocumentError."""
+        if self.read_by:
+            room, _, function = self.read_by.partition(":")
+            read: Callable[[object], Any] = getattr(
+                import_module(f"yarrow.documents.{room}"), function
+            )
+            return read(document)
+        return reader(self.schema, self.part)(document, "", read_unit(document))
+
+
+FORMATS: Final = {
+    row.name: row
+    for row in (
+        Format("run", "run", read_by="run_file:read_run"),
+        Format("quick", "run", "quick_file", has_units=False),
+        Format("wall", "wall", read_by="wall_laying:read_framed_wall", has_units=False),
+        Format("site", "site", read_by="site_file:read_site", has_units=False),
+        Format("sitebox", "sitebox", read_by="site_box_file:read_site_box"),
+        Format("box", "box", read_by="box_files:read_box", has_units=False),
+        Format("pullbox", "pullbox"),
+        Format("entries", "entries"),
+        Format("fill", "run", "fill_file"),
+        Format("bends", "bends"),
+        Format("bender", "run", "bender_file", "bender_file:bender_numbers"),
+        Format("fittings", "fittings", read_by="fittings_file:read_fittings", has_units=False),
+        Format("bench", "bench", has_units=False),
+        Format("stock", "stock"),
+        Format("jobstock", "jobstock", read_by="stock_in_hand:read_job_stock", has_units=False),
+    )
+}
+
+
+def read(document: object, of: str) -> Any:
+    """A document as it is read, with all that it names looked up.
+
+    Args:
+        document: of that format.
+        of: the format's name: one of ``FORMATS``.
+
+    Returns:
+        What planning it begins with: frozen values.
+
+    Raises:
+        DocumentError; KeyError, for a name that is none.
+    """
+    return FORMATS[of].read(document)
+
+
+def format_of(document: object, wanted: Callable[[Format], bool]) -> Format:
+    """The format that a document says it is of, among those that are wanted.
+
+    Raises:
+        DocumentError.
+    """
+    said = document.get("format") if isinstance(document, dict) else None
+    name = str(said).partition("/")[0].removeprefix("yarrow.")
+    row = FORMATS.get(name)
+    if row is None or not wanted(row) or not str(said).startswith("yarrow."):
+        known = ", ".join(each.newest for each in FORMATS.values() if wanted(each))
+        raise DocumentError("format", f"one of {known}")
+    return row
