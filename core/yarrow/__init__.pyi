@@ -16,8 +16,8 @@ from yarrow.documents.json_text import read_json as read_json
 from yarrow.documents.registry import FORMATS as FORMATS
 from yarrow.documents.registry import Format as Format
 from yarrow.documents.registry import read as read
-from yarrow.documents.schedule import CheckedRow as CheckedRow
 from yarrow.documents.schedule import MOST_TOLD as MOST_TOLD
+from yarrow.documents.schedule import CheckedRow as CheckedRow
 from yarrow.documents.schedule import ScheduleRow as ScheduleRow
 from yarrow.documents.schedule import check_schedule as check_schedule
 from yarrow.documents.schedule import placed_in_row as placed_in_row
@@ -102,8 +102,8 @@ from yarrow.wording.phrase import Quantity as Quantity
 from yarrow.wording.phrase import Value as Value
 from yarrow.wording.phrase import count as count
 from yarrow.wording.phrase import in_turn as in_turn
-from yarrow.wording.wording import Country as Country
 from yarrow.wording.wording import EN_US as EN_US
+from yarrow.wording.wording import Country as Country
 from yarrow.wording.wording import Wording as Wording
 from yarrow.wording.wording import wording_of as wording_of
 
