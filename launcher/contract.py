@@ -10,15 +10,28 @@ from launcher.testing import WITHOUT_DATABASE, api_types
 
 CORE = {"PYTHONPATH": str(ROOT / "core")}
 
+_NAMED = """
+import dataclasses, json, yarrow
+named = {name: yarrow.references(name) for name in yarrow.FORMATS}
+found = {name: [*map(dataclasses.asdict, rows)] for name, rows in named.items() if rows}
+print(json.dumps(found, indent=2))
+"""
+
 
 def contract() -> int:
-    """Write contracts/openapi.json, web/src/api/schema.d.ts, docs/findings.md. Raises:
+    """Write contracts/openapi.json, web/src/api/schema.d.ts, what of documents names what, and
+    docs/findings.md. Raises:
     LauncherError."""
     node = set_up(for_tests=True, build=False)
     with step("The contract"):
         CONTRACT.write_text(run([PYTHON, MANAGE, "contract"], environment=WITHOUT_DATABASE))
     with step("The page's types"):
         (WEB / "src" / "api" / "schema.d.ts").write_text(api_types(node))
+    with step("What of documents names what"):
+        names = run([PYTHON, "-c", _NAMED], cwd=ROOT, environment=CORE)
+        path = WEB / "src" / "documents" / "references.json"
+        path.write_text(names)
+        run(["npx", "biome", "format", "--write", path], cwd=WEB, environment=node)
     with step("The list of findings"):
         run([PYTHON, "-m", "core.tests.findings.listing"], cwd=ROOT, environment=CORE)
     return 0

@@ -45,6 +45,7 @@ _ROOMS: Final = {
     "documents.errors": "DocumentError TableError",
     "documents.job_stock": "stock_of_taken StockOfConduit taken_by_run TakenByRun",
     "documents.json_text": "read_json",
+    "documents.references": "Reference follow references",
     "documents.registry": "FORMATS Format read",
     "documents.schedule": (
         "check_schedule CheckedRow MOST_TOLD placed_in_row read_schedule run_csv_row run_row "

@@ -13,6 +13,9 @@ from yarrow.documents.job_stock import TakenByRun as TakenByRun
 from yarrow.documents.job_stock import stock_of_taken as stock_of_taken
 from yarrow.documents.job_stock import taken_by_run as taken_by_run
 from yarrow.documents.json_text import read_json as read_json
+from yarrow.documents.references import Reference as Reference
+from yarrow.documents.references import follow as follow
+from yarrow.documents.references import references as references
 from yarrow.documents.registry import FORMATS as FORMATS
 from yarrow.documents.registry import Format as Format
 from yarrow.documents.registry import read as read

@@ -109,7 +109,7 @@ def _placed(node: Any, title: str) -> Any:
 
 _READERS_OWN = (
     *("$schema", "$id", "default", "discriminator"),
-    *("x-above", "x-least", "x-quantity", "x-usual"),
+    *("x-above", "x-gone", "x-least", "x-names", "x-quantity", "x-usual"),
 )
 """Of a core schema, what is not for a client: it has to send nothing where there is a default."""
 

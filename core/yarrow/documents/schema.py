@@ -35,7 +35,10 @@ SCHEMAS = tuple(sorted(path.name.partition(".")[0] for path in _HERE.glob("*.sch
 ReadValue = Callable[[Any, str, Unit], Any]
 """Reads a value at a path in a document of that unit; raises DocumentError."""
 
-_MARGINAL = {"$schema", "$id", "$defs", "title", "description", "examples", "default"}
+_MARGINAL = {
+    *("$schema", "$id", "$defs", "title", "description", "examples", "default"),
+    *("x-names", "x-gone"),
+}
 _KNOWN = {
     "object": {"type", "properties", "required", "additionalProperties"},
     "array": {"type", "items", "minItems", "maxItems"},

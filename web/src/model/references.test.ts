@@ -4,9 +4,9 @@ import { followed, type Reference } from "./references";
 type List = "rooms" | "doors";
 
 const OF: readonly Reference<List>[] = [
-  { in: "doors", by: "from", to: ["rooms"], gone: "goes" },
-  { in: "doors", by: "beside", to: ["rooms", "doors"], gone: "names nothing" },
-  { in: "doors", by: "through", to: ["rooms"], gone: "names nothing" },
+  { inside: "doors", by: "from", to: ["rooms"], gone: "goes" },
+  { inside: "doors", by: "beside", to: ["rooms", "doors"], gone: "names nothing" },
+  { inside: "doors", by: "through", to: ["rooms"], gone: "names nothing" },
 ];
 
 const plan = {

@@ -3,7 +3,7 @@
 
 /** Entries of a list that name one of another list by a field, or several. */
 export type Reference<List extends string> = {
-  readonly in: List;
+  readonly inside: List;
   readonly by: string;
   readonly to: readonly List[];
   /** What becomes of an entry once what it names is taken out: it goes too, or names nothing. */
@@ -32,10 +32,11 @@ export function followed<
   }
   const lists: Partial<Record<List, Entry[]>> = {};
   for (const reference of references.filter(({ to }) => to.includes(list))) {
-    const entries = lists[reference.in] ?? (document[reference.in] as readonly Entry[] | undefined);
+    const entries =
+      lists[reference.inside] ?? (document[reference.inside] as readonly Entry[] | undefined);
     const next = entries?.flatMap((entry) => follow(entry, reference, before, after));
     if (next) {
-      lists[reference.in] = next;
+      lists[reference.inside] = next;
     }
   }
   return { ...document, ...lists };

@@ -1,5 +1,6 @@
 // What a person can change of ducts between buildings, as functions from document to document.
 import type { Schemas } from "@/api/client";
+import DECLARED from "@/documents/references.json";
 import { followed, type Reference } from "./references";
 
 export type SiteDocument = Schemas["SiteDocument"];
@@ -119,11 +120,7 @@ function fresh(kind: PlaceKind, site: SiteDocument): string {
 }
 
 /** What of a site names a place of it. */
-const REFERENCES: readonly Reference<"places" | "cables">[] = [
-  { in: "cables", by: "from", to: ["places"], gone: "goes" },
-  { in: "cables", by: "to", to: ["places"], gone: "goes" },
-  { in: "cables", by: "via", to: ["places"], gone: "names nothing" },
-];
+const REFERENCES = DECLARED.site as readonly Reference<"places" | "cables">[];
 
 export function setPlace(at: number, fields: Partial<Place>): SiteChange {
   return (site) => {

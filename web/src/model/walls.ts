@@ -1,5 +1,6 @@
 // What a person can change of a framed wall, as functions from document to document.
 import type { Schemas } from "@/api/client";
+import DECLARED from "@/documents/references.json";
 import { followed, type Reference } from "./references";
 import type { PlacedOnWall } from "./wallPlaces";
 
@@ -86,12 +87,7 @@ function withBox(
 type Named = "boxes" | "ways_out" | "lines" | "openings";
 
 /** What of a wall names something else of it. A feed whose line is gone goes along any. */
-const REFERENCES: readonly Reference<Named | "feeds">[] = [
-  { in: "feeds", by: "from", to: ["boxes", "ways_out"], gone: "goes" },
-  { in: "feeds", by: "to", to: ["boxes", "ways_out"], gone: "goes" },
-  { in: "feeds", by: "line", to: ["lines"], gone: "names nothing" },
-  { in: "boxes", by: "beside", to: ["openings"], gone: "names nothing" },
-];
+const REFERENCES = DECLARED.wall as readonly Reference<Named | "feeds">[];
 
 /** An entry of a list with other fields; what names it follows. */
 function changed(list: Named, at: number, fields: { readonly name?: string }): Change {
