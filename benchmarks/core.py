@@ -9,9 +9,9 @@ import yarrow
 from benchmarks.row import Row, at_most, within
 from benchmarks.runs import TWELVE
 from benchmarks.unit import InUnits, in_units
-from yarrow.documents.box_files import box_document, entries_document, pull_box_document
-from yarrow.documents.fill_file import fill_document
-from yarrow.documents.run_file import read_run
+from yarrow.documents.boxes.reading import box_document, entries_document, pull_box_document
+from yarrow.documents.fill.reading import fill_document
+from yarrow.documents.run.reading import read_run
 from yarrow.measure.tape import read_length
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.bending_sequence import handle_run

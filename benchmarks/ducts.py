@@ -14,7 +14,7 @@ from benchmarks.page import MORE_THAN, WATCH, late, sign_in
 from benchmarks.row import Row, at_most
 from benchmarks.unit import in_units
 from e2e.browser import Browser
-from yarrow.documents.site_file import read_site
+from yarrow.documents.site.reading import read_site
 from yarrow.site.plan_site import planned_site
 
 _LIMIT_MS = 300

@@ -10,7 +10,7 @@ from benchmarks.core import run_of
 from benchmarks.row import Row, at_most
 from benchmarks.unit import in_units
 from yarrow import cut
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.pieces.getting_in.closings.closing import RunToClose
 from yarrow.pieces.getting_in.ways import ways_in
 from yarrow.pieces.pieces import pieces_of

@@ -64,7 +64,7 @@ def _models() -> list[type[Model]]:
     """What the demo data is kept in."""
     return [
         model
-        for app in ("accounts", "crib", "jobs")
+        for app in ("accounts", "versions", "crib", "jobs")
         for model in apps.get_app_config(app).get_models(include_auto_created=True)
     ]
 

@@ -185,7 +185,7 @@ class WithoutARun(PageTest):
         browser.see_text("30.3 in³ there", "[data-verdict]")
         self.go("/check/pullbox")
         browser.see_text("At least 18 by 12 in", "[data-verdict]")
-        self.assertEqual(len(browser.all("[data-raceway]")), 2)
+        browser.until(lambda: len(browser.all("[data-raceway]")) == 2, "two raceways")
         self.go("/check/holes")
         browser.see_text("behind a device's screws", "[data-finding=at-the-screws]")
         self.assertEqual(browser.complaints(), [])

@@ -6,7 +6,7 @@ from typing import Any
 
 import yarrow
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.findings.finding import Finding
 from yarrow.runs.model.plan import CandidateView, Choice, WrittenPlan
 from yarrow.wording.wording import EN_US

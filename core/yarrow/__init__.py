@@ -39,21 +39,21 @@ _ROOMS: Final = {
     "door.typed": "line quick",
     "door.verb": "Verb Written",
     "bench.at_bench": "BenchFit BenchPlan",
-    "documents.bender_file": "BenderNumbers carried_bender",
-    "documents.bends_file": "FoldedPipe",
+    "documents.bender.reading": "BenderNumbers carried_bender",
+    "documents.bends.reading": "FoldedPipe",
     "documents.catalogue": "Catalogue",
     "documents.errors": "DocumentError TableError",
-    "documents.job_stock": "stock_of_taken StockOfConduit taken_by_run TakenByRun",
+    "documents.jobstock.taken": "stock_of_taken StockOfConduit taken_by_run TakenByRun",
     "documents.json_text": "read_json",
     "documents.references": "Reference follow references",
     "documents.registry": "FORMATS Format read",
-    "documents.schedule": (
+    "documents.fill.schedule": (
         "check_schedule CheckedRow MOST_TOLD placed_in_row read_schedule run_csv_row run_row "
         "runs_csv_head schedule_csv ScheduleRow wires_of_row"
     ),
     "documents.schema": "SCHEMAS",
-    "documents.site_box_file": "box_key ends_named",
-    "documents.stock_in_hand": "after_cutting",
+    "documents.boxes.sitebox": "box_key ends_named",
+    "documents.jobstock.in_hand": "after_cutting",
     "documents.upgrading": "upgrade",
     "documents.writing": "plain",
     "documents.written_finding": "WrittenFinding",

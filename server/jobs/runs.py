@@ -34,7 +34,7 @@ class RunsFolder(KindFolder):
     def take_all(self, arrival: Arrival, documents: Iterable[dict[str, Any]]) -> Iterator[None]:
         """All of them, written together. Raises: DocumentError, with which one it is."""
         yield from super().take_all(arrival, documents)
-        write_new(arrival.rows[self.name], arrival.member)
+        write_new(arrival.rows[self.name])
 
 
 def _of_no_crew(document: dict[str, Any]) -> dict[str, Any]:

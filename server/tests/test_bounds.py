@@ -27,8 +27,8 @@ from server.tests.people import BENDER, DOCUMENT, CrewTest, changed, packed
 from versions.folders import MOST_ENTRY_BYTES, Archive
 from versions.kinds import every_folder
 from yarrow.documents.errors import DocumentError
+from yarrow.documents.fill.schedule import TableError, read_schedule
 from yarrow.documents.json_text import DEEPEST, MOST_ITEMS, read_json
-from yarrow.documents.schedule import TableError, read_schedule
 
 MEGABYTE = 1024 * 1024
 

@@ -7,8 +7,8 @@ from unittest import TestCase
 import yarrow
 from core.tests.documents.test_converting import other, pipe
 from jobs.demo import JOBS
-from yarrow.documents.bender_file import bender_numbers
-from yarrow.documents.site_box_file import site_box_document
+from yarrow.documents.bender.reading import bender_numbers
+from yarrow.documents.boxes.sitebox import site_box_document
 
 EMT = {"type": "emt", "size": "1/2"}
 

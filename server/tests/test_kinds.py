@@ -9,7 +9,6 @@ from types import MappingProxyType, ModuleType
 from typing import Any, NamedTuple
 from unittest import mock
 
-from django.contrib.contenttypes.models import ContentType
 from django.core.exceptions import ObjectDoesNotExist
 from django.core.management import CommandError, call_command
 from django.db import connection
@@ -27,6 +26,7 @@ from versions import kinds
 from versions.apps import every_model_has_its_kind
 from versions.folders import Archive
 from versions.kinds import SavedKind, every_folder, every_kind
+from versions.models import Revision
 from versions.services import VersionConflict
 from yarrow import FORMATS, DocumentError, box_key
 
@@ -102,9 +102,6 @@ class EveryKind(CrewTest):
 
     def setUp(self) -> None:
         super().setUp()
-        # What is known of a type of rows that was made within a test is gone with that.
-        ContentType.objects.clear_cache()
-        self.addCleanup(ContentType.objects.clear_cache)
         for known in (
             mock.patch.dict(FORMATS, {"snags": FORMAT}),
             mock.patch.object(kinds, "_KINDS", [*every_kind(), EXAMPLE]),
@@ -244,6 +241,16 @@ class EveryKind(CrewTest):
             removed = self.send("get", f"/api/jobs/{self.job.id}/removed").json()
             self.assertEqual([each["name"] for each in removed["snag_lists"]], ["Roof"])
             self.assertEqual(self.send("post", f"{one}/bring-back").json()["version"], 2)
+
+    def test_revisions_go_with_the_job_that_is_deleted(self) -> None:
+        for kind in every_kind():
+            self.made(kind, self.wren)
+        of_crew = [kind.model._meta.label_lower for kind in every_kind() if kind.owner == "crew"]
+        self.their_run.delete()
+        SnagList.objects.all().delete()
+        self.job.delete()
+        self.assertEqual(Revision.objects.exclude(kind__in=of_crew).count(), 0)
+        self.assertGreater(Revision.objects.count(), 0)
 
     def test_a_model_without_a_kind_is_an_error_before_anything_starts(self) -> None:
         self.assertEqual(every_model_has_its_kind(), [])

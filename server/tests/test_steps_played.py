@@ -9,7 +9,7 @@ import yarrow
 from core.tests.following import played
 from jobs.demo import JOBS
 from yarrow.bench.at_bench import MadeBend, at_bench
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.geometry.pipe import PipeBend, fold
 from yarrow.measure.tape import read_length
 from yarrow.runs.model.plan import WrittenPlan

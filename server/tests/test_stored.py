@@ -10,7 +10,6 @@ import zipfile
 from pathlib import Path
 from typing import Any
 
-from django.contrib.contenttypes.models import ContentType
 from django.core.management import call_command
 from django.db import connection
 from django.db.migrations.executor import MigrationExecutor
@@ -32,14 +31,14 @@ TABLES = (
     *("crib_crewbender", "crib_crewfittings"),
 )
 REVISIONS = {
-    "jobs_revision": ("jobs", "run", "run_id"),
-    "jobs_boxrevision": ("jobs", "sitebox", "box_id"),
-    "jobs_stockrevision": ("jobs", "jobstock", "stock_id"),
-    "jobs_wallrevision": ("jobs", "jobwall", "wall_id"),
-    "jobs_siterevision": ("jobs", "jobsite", "site_id"),
-    "jobs_benchrevision": ("jobs", "pieceatbench", "at_bench_id"),
-    "crib_benderrevision": ("crib", "crewbender", "bender_id"),
-    "crib_fittingsrevision": ("crib", "crewfittings", "fittings_id"),
+    "jobs_revision": ("jobs.run", "run_id"),
+    "jobs_boxrevision": ("jobs.sitebox", "box_id"),
+    "jobs_stockrevision": ("jobs.jobstock", "stock_id"),
+    "jobs_wallrevision": ("jobs.jobwall", "wall_id"),
+    "jobs_siterevision": ("jobs.jobsite", "site_id"),
+    "jobs_benchrevision": ("jobs.pieceatbench", "at_bench_id"),
+    "crib_benderrevision": ("crib.crewbender", "bender_id"),
+    "crib_fittingsrevision": ("crib.crewfittings", "fittings_id"),
 }
 
 
@@ -75,10 +74,8 @@ class InPlace(TransactionTestCase):
                 put_in(table, stored[table]["columns"], stored[table]["rows"])
         finally:
             migrate(newest)
-        ContentType.objects.clear_cache()
         found = 0
-        for table, (app, model, column) in REVISIONS.items():
-            kind = ContentType.objects.get(app_label=app, model=model)
+        for table, (kind, column) in REVISIONS.items():
             for row in stored[table]["rows"]:
                 was = dict(zip(stored[table]["columns"], row, strict=True))
                 now = Revision.objects.get(kind=kind, row_id=was[column], version=was["version"])

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from django.apps import AppConfig, apps
 from django.core.checks import Error, register
+from django.db.models.signals import post_delete
 from django.utils.module_loading import autodiscover_modules
 
 
@@ -16,6 +17,15 @@ class VersionsConfig(AppConfig):
         """Load them, and check that none was forgotten."""
         autodiscover_modules("kinds")
         register(every_model_has_its_kind)
+        post_delete.connect(revisions_go_with_their_row)
+
+
+def revisions_go_with_their_row(instance: object, **_: object) -> None:
+    """A row that is deleted with what it belongs to takes its revisions along."""
+    from versions.models import VersionedDocument
+
+    if isinstance(instance, VersionedDocument):
+        instance.revisions.delete()
 
 
 def every_model_has_its_kind(**_: object) -> list[Error]:

@@ -110,9 +110,7 @@ class SavedKind(ABC, Generic[Row]):
         document = self.complete(row, document)
         versions.set_next(row, member, document, self.most_bytes)
         row.save()
-        row.revisions.create(
-            version=row.version, document=document, saved_by=member, restored_from=restored_from
-        )
+        row.revision(restored_from).save()
         self.after_writing(row, member)
         return row
 

@@ -4,8 +4,6 @@ from __future__ import annotations
 
 from typing import ClassVar
 
-from django.contrib.contenttypes.fields import GenericForeignKey, GenericRelation
-from django.contrib.contenttypes.models import ContentType
 from django.db import models
 
 from accounts.models import Member
@@ -13,12 +11,11 @@ from versions.fields import DocumentField
 
 
 class Revision(models.Model):
-    """A document ``of`` some kind as it was saved once. Never changed; it goes when its document's
-    row does."""
+    """A document as it was saved once: ``kind`` is the label of its model, ``row_id`` which of its
+    rows. Never changed; it goes when that row does."""
 
-    kind = models.ForeignKey(ContentType, on_delete=models.PROTECT, related_name="+")
+    kind = models.CharField(max_length=60)
     row_id = models.PositiveBigIntegerField()
-    of = GenericForeignKey("kind", "row_id")
     version = models.PositiveIntegerField()
     document = DocumentField()
     saved_by = models.ForeignKey(Member, on_delete=models.PROTECT, related_name="+")
@@ -34,7 +31,7 @@ class Revision(models.Model):
         ]
 
     def __str__(self) -> str:
-        return f"{self.kind.model} {self.row_id} v{self.version}"
+        return f"{self.kind} {self.row_id} v{self.version}"
 
 
 class VersionedDocument(models.Model):
@@ -46,7 +43,26 @@ class VersionedDocument(models.Model):
     updated_at = models.DateTimeField(auto_now=True)
     updated_by = models.ForeignKey(Member, on_delete=models.PROTECT, related_name="+")
     removed_at = models.DateTimeField(null=True, blank=True)
-    revisions = GenericRelation(Revision, content_type_field="kind", object_id_field="row_id")
 
     class Meta:
         abstract = True
+
+    @property
+    def revisions(self) -> models.QuerySet[Revision]:
+        """Every document that it had, the newest first."""
+        return Revision.objects.filter(kind=self._meta.label_lower, row_id=self.pk)
+
+    def revision(self, restored_from: int | None = None) -> Revision:
+        """The row as it stands, to be kept as a revision of it.
+
+        Args:
+            restored_from: the version that it was once.
+        """
+        return Revision(
+            kind=self._meta.label_lower,
+            row_id=self.pk,
+            version=self.version,
+            document=self.document,
+            saved_by=self.updated_by,
+            restored_from=restored_from,
+        )

@@ -65,16 +65,13 @@ def set_next(
     row.document, row.updated_by, row.removed_at = document, member, None
 
 
-def write_new(rows: Sequence[VersionedDocument], member: Member) -> None:
+def write_new(rows: Sequence[VersionedDocument]) -> None:
     """New rows of one kind with their first revisions, all at once. Each was made by its kind's
     ``unwritten``."""
     if not rows:
         return
     type(rows[0])._default_manager.bulk_create(rows)
-    Revision.objects.bulk_create(
-        Revision(of=row, version=row.version, document=row.document, saved_by=member)
-        for row in rows
-    )
+    Revision.objects.bulk_create(row.revision() for row in rows)
 
 
 def remove(row: VersionedDocument) -> None:

@@ -10,7 +10,7 @@ from typing import Any
 import yarrow
 from core.tests.builders import DIAMETER
 from yarrow.benders.bender import Bender
-from yarrow.documents.bender_file import carried_bender
+from yarrow.documents.bender.reading import carried_bender
 
 TAPE, ANGLE = 1 / 32, 0.5
 """What a reading is off by, one standard deviation: inches, degrees."""

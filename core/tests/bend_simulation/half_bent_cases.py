@@ -7,7 +7,7 @@ from typing import Any
 
 from core.tests.builders import end, offset, run, turn
 from yarrow.benders.bender import Hook
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.geometry.pipe import StraightPipe, develop
 from yarrow.runs.layout.walk import lay_out
 from yarrow.runs.model.run import ResolvedRun

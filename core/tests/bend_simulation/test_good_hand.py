@@ -36,7 +36,7 @@ from yarrow.bend_simulation.search import HOOKS
 from yarrow.benders.bender import Hook
 from yarrow.benders.habits import habitual_hook, inner_orders, worked_together
 from yarrow.benders.placing import made_neighbours, place
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.geometry.pipe import fold
 from yarrow.runs.bending_sequence import handle_run
 from yarrow.runs.model.plan import Mark

@@ -32,7 +32,7 @@ from yarrow.bend_simulation.collisions import Collision
 from yarrow.bend_simulation.orders import as_given, orders
 from yarrow.bend_simulation.piece import Piece
 from yarrow.bend_simulation.search import HOOKS
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.geometry.arcs import arc_length
 from yarrow.runs import planner
 from yarrow.runs.bending_sequence import Handling, OrderHandling, handle_run

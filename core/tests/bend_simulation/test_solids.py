@@ -16,7 +16,7 @@ from yarrow.bend_simulation.moving import moving
 from yarrow.bend_simulation.solids import bars
 from yarrow.benders.bender import Hook
 from yarrow.catalog.stances import Stance, stances
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.geometry.vectors import Vector
 from yarrow.runs.bending_sequence import handle_run
 from yarrow.wording.phrase import Phrase, Quantity

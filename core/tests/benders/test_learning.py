@@ -14,7 +14,7 @@ from yarrow import bender, learn
 from yarrow.benders.learning.calibration import Calibration, Stamped, calibrate
 from yarrow.benders.learning.measured_bend import MeasuredBend
 from yarrow.benders.springback import springback
-from yarrow.documents.bender_file import carried_bender
+from yarrow.documents.bender.reading import carried_bender
 from yarrow.documents.errors import DocumentError
 
 DIAMETER, MARK = 0.706, 1 / 32

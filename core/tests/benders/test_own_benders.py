@@ -32,7 +32,7 @@ from yarrow.benders.learning.calibration import calibrate
 from yarrow.benders.learning.measured_bend import MeasuredBend
 from yarrow.benders.springback import springback
 from yarrow.catalog.tables import benders, conduits
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.geometry.arcs import arc_length
 from yarrow.geometry.errors import GeometryError
 from yarrow.runs.model.plan import WrittenPlan

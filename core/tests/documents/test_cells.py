@@ -9,7 +9,7 @@ import unittest
 from hypothesis import example, given
 from hypothesis import strategies as st
 
-from yarrow.documents.schedule import (
+from yarrow.documents.fill.schedule import (
     RunRow,
     TableError,
     as_it_was,

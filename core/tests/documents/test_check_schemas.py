@@ -17,11 +17,11 @@ import yarrow
 from core.tests.builders import end, run, turn
 from core.tests.fill.test_absurd_checks import BOX, FILL, HOLES, METRIC, PULL_BOX
 from core.tests.properties.strategies import json_junk
-from yarrow.documents.box_files import box_document, entries_document, pull_box_document
+from yarrow.documents.boxes.reading import box_document, entries_document, pull_box_document
+from yarrow.documents.boxes.sitebox import site_box_document
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.fill_file import fill_document
+from yarrow.documents.fill.reading import fill_document
 from yarrow.documents.schema import schema
-from yarrow.documents.site_box_file import site_box_document
 from yarrow.documents.writing import plain
 
 SITE_BOX: dict[str, Any] = {

@@ -13,14 +13,14 @@ from hypothesis import strategies as st
 import yarrow
 from core.tests.builders import block, box, end, offset, round_thing, run, turn
 from core.tests.properties.strategies import makeable_runs
-from yarrow.documents.bender_file import bender_numbers
-from yarrow.documents.bends_file import fold_document
-from yarrow.documents.box_files import entries_document, pull_box_document
+from yarrow.documents.bender.reading import bender_numbers
+from yarrow.documents.bends.reading import fold_document
+from yarrow.documents.boxes.reading import entries_document, pull_box_document
 from yarrow.documents.converting import convert_document
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.fill_file import fill_document
-from yarrow.documents.run_file import read_run
-from yarrow.documents.wire_notation import read_wire_text
+from yarrow.documents.fill.reading import fill_document
+from yarrow.documents.run.reading import read_run
+from yarrow.documents.run.wire_notation import read_wire_text
 from yarrow.measure.tape import in_other_unit, read_length
 from yarrow.measure.units import Unit, other_unit
 from yarrow.racks.rack import plan_rack

@@ -9,8 +9,8 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from core.tests.builders import end, run
-from yarrow.documents.notation import typed_line
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.notation import typed_line
+from yarrow.documents.run.reading import read_run
 
 SAID: dict[str, dict[str, Any]] = {
     "pipe 1 5/8 at 57 7/8": {"kind": "round", "across": "1 5/8", "at": "57 7/8", "toward": "out"},

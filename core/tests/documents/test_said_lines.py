@@ -8,7 +8,7 @@ import unittest
 from pathlib import Path
 from typing import Any
 
-from yarrow.documents.notation import typed_line
+from yarrow.documents.run.notation import typed_line
 from yarrow.measure.units import Unit
 
 SAID = Path(__file__).with_name("said_lines.tsv")

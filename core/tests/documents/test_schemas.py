@@ -16,7 +16,7 @@ from core.tests.builders import end as end_line
 from core.tests.builders import metric, offset, run, turn
 from core.tests.properties.strategies import json_junk, makeable_runs
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.documents.schema import _compile, schema
 from yarrow.features.registry import KINDS
 from yarrow.obstacles.registry import OBSTACLES

@@ -11,15 +11,15 @@ from unittest import mock
 
 import yarrow
 from yarrow.documents import upgrading
-from yarrow.documents.bender_file import bender_numbers
-from yarrow.documents.bends_file import fold_document
-from yarrow.documents.box_files import box_document, entries_document, pull_box_document
+from yarrow.documents.bender.reading import bender_numbers
+from yarrow.documents.bends.reading import fold_document
+from yarrow.documents.boxes.reading import box_document, entries_document, pull_box_document
+from yarrow.documents.boxes.sitebox import site_box_document
 from yarrow.documents.converting import convert_document
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.fill_file import fill_document
-from yarrow.documents.run_file import read_run
+from yarrow.documents.fill.reading import fill_document
+from yarrow.documents.run.reading import read_run
 from yarrow.documents.schema import newest_format
-from yarrow.documents.site_box_file import site_box_document
 
 SAMPLES = Path(__file__).parent / "samples"
 

@@ -10,8 +10,8 @@ import yarrow
 from core.tests.builders import end, run, turn
 from yarrow.catalog.fittings import Fitting, fittings
 from yarrow.catalog.tables import benders
+from yarrow.documents.run.wires import us_wire
 from yarrow.documents.schema import reader, schema
-from yarrow.documents.wire_reading import us_wire
 from yarrow.fill.area import Area
 from yarrow.fill.check import check_fill, holder_of
 from yarrow.fill.conductor import Raceway

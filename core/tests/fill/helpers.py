@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from typing import Any
 
-from yarrow.documents.box_files import box_document
-from yarrow.documents.fill_file import fill_document
+from yarrow.documents.boxes.reading import box_document
+from yarrow.documents.fill.reading import fill_document
 from yarrow.fill.boxes import BoxResult
 from yarrow.fill.result import FillResult
 from yarrow.findings.finding import Finding

@@ -8,9 +8,9 @@ from typing import Any
 
 from core.tests.fill.helpers import cable, core, wire
 from core.tests.work import counted
-from yarrow.documents.box_files import box_document, entries_document, pull_box_document
+from yarrow.documents.boxes.reading import box_document, entries_document, pull_box_document
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.fill_file import fill_document
+from yarrow.documents.fill.reading import fill_document
 
 FILL: dict[str, Any] = {
     "format": "yarrow.fill/1",

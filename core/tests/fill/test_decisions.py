@@ -9,8 +9,8 @@ from core.tests.builders import codes, end, found, planned, run, turn
 from core.tests.fill.helpers import by_area, codes_in, finding_in, wire
 from yarrow.benders.catalogued import radius_from_gain
 from yarrow.catalog.wiring import us_wires
-from yarrow.documents.box_files import pull_box_document
-from yarrow.documents.run_file import read_run
+from yarrow.documents.boxes.reading import pull_box_document
+from yarrow.documents.run.reading import read_run
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.model.plan import WrittenPlan
 

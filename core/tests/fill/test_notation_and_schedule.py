@@ -16,9 +16,8 @@ from core.tests.fill.helpers import by_area
 from core.tests.properties.strategies import makeable_runs
 from yarrow.catalog.wiring import uk_cables, us_wires
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.fill_file import fill_document
-from yarrow.documents.run_file import read_run
-from yarrow.documents.schedule import (
+from yarrow.documents.fill.reading import fill_document
+from yarrow.documents.fill.schedule import (
     TableError,
     check_schedule,
     read_schedule,
@@ -27,7 +26,8 @@ from yarrow.documents.schedule import (
     schedule_csv,
     wires_of_row,
 )
-from yarrow.documents.wire_notation import read_wire_text, wire_text
+from yarrow.documents.run.reading import read_run
+from yarrow.documents.run.wire_notation import read_wire_text, wire_text
 from yarrow.measure.units import Unit
 
 HEAD = "name,type,size,length,bends,wires"

@@ -12,7 +12,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from core.tests.fill.helpers import codes_in, finding_in
-from yarrow.documents.box_files import entries_document, pull_box_document
+from yarrow.documents.boxes.reading import entries_document, pull_box_document
 from yarrow.fill.entries import EntriesResult
 from yarrow.fill.pull_boxes import OPPOSITE, Placed, PullBoxResult
 from yarrow.fill.rings import least_spacing, row_of_holes

@@ -8,9 +8,9 @@ from typing import Any
 from core.tests.builders import end, run, turn
 from core.tests.fill.helpers import codes_in, finding_in, wire
 from core.tests.fill.test_pull_boxes import entry, holes, pull_box
-from yarrow.documents.box_files import entries_document
+from yarrow.documents.boxes.reading import entries_document
+from yarrow.documents.boxes.sitebox import box_key, ends_named, site_box_document
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.site_box_file import box_key, ends_named, site_box_document
 from yarrow.fill.site_box import SiteBoxResult
 from yarrow.wording.wording import EN_GB, EN_US
 

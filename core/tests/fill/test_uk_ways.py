@@ -16,7 +16,7 @@ from core.tests.fill.helpers import (
     wire,
 )
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.fill_file import fill_document
+from yarrow.documents.fill.reading import fill_document
 
 
 class Factors(unittest.TestCase):

@@ -19,7 +19,7 @@ from core.tests.builders import (
 )
 from core.tests.fill.helpers import core, wire
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.runs.checks.wires import duct_metres
 from yarrow.runs.model.plan import WrittenPlan
 from yarrow.runs.model.wires import PlannedPull, PlannedWires

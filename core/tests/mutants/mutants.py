@@ -327,7 +327,7 @@ MUTANTS: tuple[Mutant, ...] = (
         _FILL,
     ),
     # documents and tables
-    Mutant("documents/notation.py", '"deep": "depth"', '"deep": "height"', _DOCUMENTS),
+    Mutant("documents/run/notation.py", '"deep": "depth"', '"deep": "height"', _DOCUMENTS),
     Mutant(
         "documents/converting.py",
         '"mass-per-length": _KG_PER_LB / _METRES_PER_FOOT',
@@ -335,7 +335,7 @@ MUTANTS: tuple[Mutant, ...] = (
         _DOCUMENTS,
     ),
     Mutant(
-        "documents/run_file.py",
+        "documents/run/reading.py",
         "if reading is None or _is_step(reading, other_unit(unit)):",
         "if reading is None:",
         _DOCUMENTS,
@@ -389,19 +389,19 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant("pieces/planned_pieces.py", "if self.left <= 0:", "if False:", _PIECES),
     Mutant("stock/bars.py", "half = bisect_right(sizes, room // 2)", "half = 0", _STOCK),
     Mutant("bench/readings/height.py", "other.angle) < STUB_FROM", "other.angle) < 180", _BENCH),
-    Mutant("documents/site_file.py", "points * len(shape", "0 * len(shape", _SITE),
+    Mutant("documents/site/reading.py", "points * len(shape", "0 * len(shape", _SITE),
     # what a stranger put in: each had no test that noticed it
     Mutant("benders/bender.py", "+ self.scale_offset", "+ 2 * self.scale_offset", ("benders",)),
     Mutant("benders/placing.py", "> _MILD + _SAME", ">= _MILD", ("benders",)),
     Mutant("walls/studs.py", "low >= self.head + self.header", "low >= self.head", _WALLS),
     Mutant(
-        "documents/wall_laying.py",
+        "documents/wall/laying.py",
         "subtract(first, way.folded[1])",
         "subtract(way.folded[1], first)",
         _WALLS,
     ),
     Mutant(
-        "documents/wall_laying.py",
+        "documents/wall/laying.py",
         "subtract(last, way.folded[-2])",
         "subtract(way.folded[-2], last)",
         _WALLS,
@@ -449,7 +449,7 @@ MUTANTS: tuple[Mutant, ...] = (
         "groove = bender.radius",
         _TOOLS,
     ),
-    Mutant("documents/job_stock.py", "each.count * pipes", "each.count", _STOCK),
+    Mutant("documents/jobstock/taken.py", "each.count * pipes", "each.count", _STOCK),
     Mutant(
         "runs/planner.py",
         "if len(pipe.bends) > most_bends",

@@ -10,7 +10,7 @@ from itertools import pairwise
 
 from benchmarks.runs import random_run
 from core.tests.pieces.test_parting import KINDS
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.geometry.pipe import develop, fold
 from yarrow.geometry.vectors import along, length, subtract
 from yarrow.pieces.places import allowed, reach_of

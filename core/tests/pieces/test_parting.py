@@ -10,7 +10,7 @@ import yarrow
 from benchmarks.runs import random_run
 from yarrow.catalog.couplings import couplings, usual_coupling
 from yarrow.catalog.tables import conduits
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.geometry.pipe import PipeBend, fold
 from yarrow.geometry.vectors import along, length, subtract
 from yarrow.pieces.parting import Sticks, fewest

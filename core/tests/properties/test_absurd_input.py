@@ -22,7 +22,7 @@ from core.tests.builders import (
 )
 from core.tests.work import counted
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.bending_sequence import handle_run
 

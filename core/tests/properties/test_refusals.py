@@ -13,7 +13,7 @@ from hypothesis import strategies as st
 import yarrow
 from core.tests.builders import end, offset, run, turn
 from core.tests.properties.strategies import json_junk
-from yarrow.documents.bends_file import fold_document
+from yarrow.documents.bends.reading import fold_document
 from yarrow.documents.errors import DocumentError
 from yarrow.runs.model.plan import WrittenPlan
 

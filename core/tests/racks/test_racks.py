@@ -12,7 +12,7 @@ from hypothesis import strategies as st
 
 from core.tests.builders import DIAMETER, RADIUS, end, metric, offset, refused, run, saddle3, turn
 from core.tests.properties.strategies import makeable_runs
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.geometry.parallel import carried, chamfered, offset_polyline
 from yarrow.geometry.pipe import PipeBend, fold
 from yarrow.geometry.rounded_polyline import rounded

@@ -22,9 +22,9 @@ from core.tests.builders import (
 )
 from core.tests.fill.helpers import wire
 from core.tests.properties.strategies import SIDES
-from yarrow.documents.box_files import box_document
-from yarrow.documents.fill_file import fill_document
-from yarrow.documents.run_file import read_run
+from yarrow.documents.boxes.reading import box_document
+from yarrow.documents.fill.reading import fill_document
+from yarrow.documents.run.reading import read_run
 from yarrow.measure.tape import read_length
 from yarrow.racks.rack import plan_rack
 from yarrow.runs.bending_sequence import handle_run

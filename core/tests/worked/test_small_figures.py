@@ -24,9 +24,9 @@ from yarrow.bend_simulation.cost import Cost
 from yarrow.bend_simulation.solids import bars
 from yarrow.benders.placing import MadeNeighbours, place
 from yarrow.catalog.tables import benders, conduits
-from yarrow.documents.box_files import box_document, pull_box_document
-from yarrow.documents.notation import typed_line
-from yarrow.documents.run_file import read_run
+from yarrow.documents.boxes.reading import box_document, pull_box_document
+from yarrow.documents.run.notation import typed_line
+from yarrow.documents.run.reading import read_run
 from yarrow.geometry.arcs import gain
 from yarrow.geometry.pipe import develop
 from yarrow.role import Role

@@ -22,7 +22,7 @@ from yarrow.catalog.wiring import (
     uk_cables,
     us_wires,
 )
-from yarrow.documents.bender_file import MarkName, mark_names
+from yarrow.documents.bender.reading import MarkName, mark_names
 from yarrow.fill.circuits import circuit_kinds
 from yarrow.measure.units import Unit
 

@@ -10,10 +10,10 @@ from typing import Any
 
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.registry import format_of
-from yarrow.documents.run_file import read_unit
+from yarrow.documents.run.reading import read_unit
+from yarrow.documents.run.wire_notation import wires_in_other_unit
 from yarrow.documents.schema import reader, resolved, schema, usual_values
 from yarrow.documents.upgrading import upgrade
-from yarrow.documents.wire_notation import wires_in_other_unit
 from yarrow.measure.rounding import USUAL_STEP
 from yarrow.measure.tape import LengthSyntaxError, in_other_unit
 from yarrow.measure.units import MM_PER_INCH, Unit, convert

@@ -8,7 +8,7 @@ from importlib import import_module
 from typing import Any, Final
 
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run_file import read_unit
+from yarrow.documents.run.reading import read_unit
 from yarrow.documents.schema import newest_format, reader
 
 
@@ -50,21 +50,21 @@ class Format:
 FORMATS: Final = {
     row.name: row
     for row in (
-        Format("run", "run", read_by="run_file:read_run"),
+        Format("run", "run", read_by="run.reading:read_run"),
         Format("quick", "run", "quick_file", has_units=False),
-        Format("wall", "wall", read_by="wall_laying:read_framed_wall", has_units=False),
-        Format("site", "site", read_by="site_file:read_site", has_units=False),
-        Format("sitebox", "sitebox", read_by="site_box_file:read_site_box"),
-        Format("box", "box", read_by="box_files:read_box", has_units=False),
+        Format("wall", "wall", read_by="wall.reading:read_framed_wall", has_units=False),
+        Format("site", "site", read_by="site.reading:read_site", has_units=False),
+        Format("sitebox", "sitebox", read_by="boxes.sitebox:read_site_box"),
+        Format("box", "box", read_by="boxes.reading:read_box", has_units=False),
         Format("pullbox", "pullbox"),
         Format("entries", "entries"),
         Format("fill", "run", "fill_file"),
         Format("bends", "bends"),
-        Format("bender", "run", "bender_file", "bender_file:bender_numbers"),
-        Format("fittings", "fittings", read_by="fittings_file:read_fittings", has_units=False),
+        Format("bender", "run", "bender_file", "bender.reading:bender_numbers"),
+        Format("fittings", "fittings", read_by="fittings.reading:read_fittings", has_units=False),
         Format("bench", "bench", has_units=False),
         Format("stock", "stock"),
-        Format("jobstock", "jobstock", read_by="stock_in_hand:read_job_stock", has_units=False),
+        Format("jobstock", "jobstock", read_by="jobstock.in_hand:read_job_stock", has_units=False),
     )
 }
 

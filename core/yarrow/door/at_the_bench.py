@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from yarrow.bench.at_bench import BenchFit, BenchPlan
-from yarrow.documents.bench_file import bench_document, bench_fit_document
+from yarrow.documents.bench.reading import bench_document, bench_fit_document
 from yarrow.door.runs import run_or_piece
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from yarrow.documents.bender_file import with_bends
+from yarrow.documents.bender.reading import with_bends
 from yarrow.door.shared import Answer
 
 

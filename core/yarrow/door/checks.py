@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from yarrow.documents.schedule import check_schedule, read_schedule, schedule_csv
-from yarrow.documents.wire_notation import read_wire_text
+from yarrow.documents.fill.schedule import check_schedule, read_schedule, schedule_csv
+from yarrow.documents.run.wire_notation import read_wire_text
 from yarrow.documents.writing import plain
 from yarrow.door.shared import Answer, Units
 

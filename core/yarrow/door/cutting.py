@@ -5,9 +5,9 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.job_stock import StockOfConduit
-from yarrow.documents.stock_file import stock_document
-from yarrow.documents.stock_in_hand import allocate_stock, cut_from, place_in_stock
+from yarrow.documents.jobstock.in_hand import allocate_stock, cut_from, place_in_stock
+from yarrow.documents.jobstock.taken import StockOfConduit
+from yarrow.documents.stock.reading import stock_document
 from yarrow.documents.writing import plain
 from yarrow.door.shared import Answer, Document, wording_for
 from yarrow.wording.wording import Country

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from yarrow.documents.site_geojson import geojson_of, site_of_geojson
+from yarrow.documents.site.geojson import geojson_of, site_of_geojson
 from yarrow.door.shared import Answer, Document
 
 

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from yarrow.documents.wall_runs import merge_generated_run
-from yarrow.documents.wall_runs import runs_of_wall as runs_of_each_feed
+from yarrow.documents.wall.runs import merge_generated_run
+from yarrow.documents.wall.runs import runs_of_wall as runs_of_each_feed
 from yarrow.door.shared import Answer, Document
 
 

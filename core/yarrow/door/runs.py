@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from yarrow.documents.converting import convert_document
 from yarrow.documents.errors import DocumentError
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.documents.writing import plain
 from yarrow.door.shared import Answer, Document, Units
 from yarrow.pieces import order_of_work as working

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from yarrow.documents.notation import typed_line
-from yarrow.documents.quick_bend import quick_bend
+from yarrow.documents.run.notation import typed_line
+from yarrow.documents.run.quick_bend import quick_bend
 from yarrow.documents.writing import plain
 from yarrow.door.shared import Answer, Document, Units
 

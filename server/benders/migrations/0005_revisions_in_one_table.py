@@ -10,8 +10,8 @@ class Migration(migrations.Migration):
     ]
 
     operations = [
-        move_revisions("crib", "crewbender", "crib_benderrevision", "bender_id"),
-        move_revisions("crib", "crewfittings", "crib_fittingsrevision", "fittings_id"),
+        move_revisions("crib.crewbender", "crib_benderrevision", "bender_id"),
+        move_revisions("crib.crewfittings", "crib_fittingsrevision", "fittings_id"),
         migrations.DeleteModel(name="BenderRevision"),
         migrations.DeleteModel(name="FittingsRevision"),
     ]

@@ -20,7 +20,7 @@ class Migration(migrations.Migration):
 
     operations = [
         *(
-            move_revisions("jobs", model, f"jobs_{revision.lower()}", column)
+            move_revisions(f"jobs.{model}", f"jobs_{revision.lower()}", column)
             for model, revision, column in KINDS
         ),
         *(migrations.DeleteModel(name=revision) for _, revision, _ in KINDS),

@@ -7,7 +7,6 @@ class Migration(migrations.Migration):
     initial = True
 
     dependencies = [
-        ("contenttypes", "0002_remove_content_type_name"),
         migrations.swappable_dependency(settings.AUTH_USER_MODEL),
     ]
 
@@ -21,19 +20,12 @@ class Migration(migrations.Migration):
                         auto_created=True, primary_key=True, serialize=False, verbose_name="ID"
                     ),
                 ),
+                ("kind", models.CharField(max_length=60)),
                 ("row_id", models.PositiveBigIntegerField()),
                 ("version", models.PositiveIntegerField()),
                 ("document", models.JSONField()),
                 ("saved_at", models.DateTimeField(auto_now_add=True)),
                 ("restored_from", models.PositiveIntegerField(blank=True, null=True)),
-                (
-                    "kind",
-                    models.ForeignKey(
-                        on_delete=django.db.models.deletion.PROTECT,
-                        related_name="+",
-                        to="contenttypes.contenttype",
-                    ),
-                ),
                 (
                     "saved_by",
                     models.ForeignKey(

@@ -12,7 +12,7 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.findings.cases.case import Case, Found, metric_, planned_
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.runs.bending_sequence import handle_run
 
 

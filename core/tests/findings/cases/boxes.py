@@ -13,8 +13,8 @@ from core.tests.builders import (
 )
 from core.tests.fill.helpers import core, wire
 from core.tests.findings.cases.case import Case, Found
-from yarrow.documents.box_files import box_document, entries_document, pull_box_document
-from yarrow.documents.site_box_file import site_box_document
+from yarrow.documents.boxes.reading import box_document, entries_document, pull_box_document
+from yarrow.documents.boxes.sitebox import site_box_document
 from yarrow.findings.finding import Finding
 
 

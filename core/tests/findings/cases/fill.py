@@ -6,7 +6,7 @@ from typing import Any
 
 from core.tests.fill.helpers import cable, core, wire
 from core.tests.findings.cases.case import Case, Found
-from yarrow.documents.fill_file import fill_document
+from yarrow.documents.fill.reading import fill_document
 
 
 def fill_check(document: dict[str, Any]) -> Found:

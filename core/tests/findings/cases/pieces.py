@@ -13,7 +13,7 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.findings.cases.case import RIGID, Case, Found
-from yarrow.documents.stock_file import stock_document
+from yarrow.documents.stock.reading import stock_document
 
 SIDES = ("left", "out", "right", "in")
 

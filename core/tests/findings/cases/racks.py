@@ -11,7 +11,7 @@ from core.tests.builders import (
     turn,
 )
 from core.tests.findings.cases.case import Case, Found
-from yarrow.documents.run_file import read_run
+from yarrow.documents.run.reading import read_run
 from yarrow.racks.rack import plan_rack
 
 RACK: dict[str, Any] = {"count": 2, "side": "right", "spacing": 3}

@@ -13,7 +13,7 @@ from core.tests.builders import (
 from core.tests.findings.cases.case import Case, Found
 from core.tests.site.helpers import between_holes, building, fibre, site, trench
 from core.tests.site.helpers import hole as hand_hole
-from yarrow.documents.site_file import site_document
+from yarrow.documents.site.reading import site_document
 from yarrow.findings.finding import Finding
 
 PAIR = [hand_hole("A", 0, 0), hand_hole("B", 100, 0)]

@@ -11,7 +11,7 @@ from core.tests.builders import (
     metric,
 )
 from core.tests.findings.cases.case import Case, Found
-from yarrow.documents.wall_file import wall_document
+from yarrow.documents.wall.runs import plan_wall_document as wall_document
 from yarrow.findings.finding import Finding
 
 

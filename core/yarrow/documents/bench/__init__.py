@@ -1,0 +1,1 @@
+"""``yarrow.bench/1``: what came out at the bench."""

@@ -1,0 +1,1 @@
+"""``yarrow.bender/1``: a bender of one's own."""

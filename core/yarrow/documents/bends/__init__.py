@@ -1,0 +1,1 @@
+"""``yarrow.bends/1``: straight pipe and bends."""

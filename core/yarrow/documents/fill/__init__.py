@@ -1,0 +1,1 @@
+"""``yarrow.fill/1``, and schedules of it."""

@@ -1,0 +1,1 @@
+"""``yarrow.fittings/1``: a crew's own fittings."""

@@ -1,0 +1,1 @@
+"""``yarrow.jobstock/1``: what is in hand on a job, and what its runs take."""

@@ -1,0 +1,146 @@
+"""A job's own stock: offcuts, fittings and the like that lie there, what is to be got beside them,
+and how it changes when a cut list is cut."""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from typing import Any
+
+from yarrow.catalog.tables import conduits
+from yarrow.documents.errors import DocumentError
+from yarrow.documents.run.reading import read_unit
+from yarrow.documents.schema import reader
+
+Document = Mapping[str, Any]
+Answer = Mapping[str, Any]
+
+_SAW = ("kerf", "end", "keep")
+
+
+@dataclass(frozen=True, slots=True)
+class MaterialInHand:
+    """Something that runs take besides sticks, as the list of materials names it: how many are
+    wanted, how many of those in hand go to them, and how many are still to be got."""
+
+    what: str
+    count: int
+    in_hand: int
+    to_get: int
+
+
+@dataclass(frozen=True, slots=True)
+class MaterialsOfJob:
+    """What a job takes besides sticks, a list for each conduit, and what lies there unwanted
+    (``count`` and ``to_get`` are 0)."""
+
+    by_conduit: tuple[tuple[MaterialInHand, ...], ...]
+    spare: tuple[MaterialInHand, ...]
+
+
+def read_job_stock(document: object) -> dict[str, Any]:
+    """What a job's stock says, every field checked.
+
+    Args: document, ``yarrow.jobstock/1``.
+    Raises: DocumentError; also for an offcut of a conduit that is not in the catalogue.
+    """
+    unit = read_unit(document)
+    shape: dict[str, Any] = reader("jobstock")(document, "", unit)
+    for field in ("offcuts", "together"):
+        for number, each in enumerate(shape[field]):
+            if (each["type"], each["size"]) not in conduits():
+                raise DocumentError(f"{field}[{number}].size", "a conduit of the catalogue")
+    return shape
+
+
+def allocate_stock(wanted: Sequence[Mapping[str, int]], stock: Document) -> MaterialsOfJob:
+    """What is wanted held against what is in hand; what two conduits both take (a strap fits thin
+    wall and rigid) goes to the first, and is in hand once.
+
+    Args: wanted, how many of what, by conduit; stock, ``yarrow.jobstock/1``.
+    """
+    free: Counter[str] = Counter()
+    for each in stock.get("things", ()):
+        free[each["what"]] += each["count"]
+
+    def held(what: str, count: int) -> MaterialInHand:
+        taken = min(count, free[what])
+        free[what] -= taken
+        return MaterialInHand(what, count, taken, count - taken)
+
+    by_conduit = tuple(
+        tuple(held(what, count) for what, count in materials.items()) for materials in wanted
+    )
+    spare = tuple(MaterialInHand(what, 0, left, 0) for what, left in sorted(free.items()) if left)
+    return MaterialsOfJob(by_conduit, spare)
+
+
+def cut_from(wanted: Document, stock: Document, type: str, size: str) -> dict[str, Any]:
+    """The stock document of one conduit of a job: what is wanted of it, with what is in hand.
+
+    Args: wanted, ``yarrow.stock/1`` as the runs make it; stock, ``yarrow.jobstock/1``; type and
+    size, of the conduit.
+    """
+    saw = {field: stock[field] for field in _SAW if field in stock}
+    hand = [
+        {field: value for field, value in each.items() if field not in ("type", "size")}
+        for each in stock.get("offcuts", ())
+        if (each["type"], each["size"]) == (type, size)
+    ]
+    together = [
+        each["names"]
+        for each in stock.get("together", ())
+        if (each["type"], each["size"]) == (type, size)
+    ]
+    return {**wanted, **saw, "offcuts": hand, "together": together}
+
+
+def place_in_stock(path: str, stock: Document, type: str, size: str) -> str:
+    """Where in a job's stock a field of one conduit's stock document is.
+
+    Args: path, of that document; stock, ``yarrow.jobstock/1``; type and size, of the conduit.
+    """
+    field, bracket, rest = path.partition("[")
+    if not bracket or field not in ("offcuts", "together"):
+        return path
+    number, _, rest = rest.partition("]")
+    own = [
+        at
+        for at, each in enumerate(stock.get(field, ()))
+        if (each["type"], each["size"]) == (type, size)
+    ]
+    return f"{field}[{own[int(number)]}]{rest}"
+
+
+def after_cutting(stock: Document, cut: Sequence[tuple[str, str, Answer]]) -> dict[str, Any]:
+    """A job's stock once its cut lists were cut: offcuts that were cut from are gone, what is left
+    and worth keeping lies there by the name of the last piece that was cut off it, and what
+    somebody put together is done.
+
+    Args: stock, ``yarrow.jobstock/1``; cut, the cut lists (``yarrow.cut-list/1``), each with its
+    conduit's type and size.
+    """
+    offcuts = [dict(each) for each in stock.get("offcuts", ())]
+    done = {(type, size) for type, size, _ in cut}
+    fresh: list[dict[str, Any]] = []
+    for type, size, answer in cut:
+        own = [each for each in offcuts if (each["type"], each["size"]) == (type, size)]
+        lying = [each for each in own for _ in range(each.get("count", 1))]
+        for bar in answer["bars"]:
+            if bar["offcut"] is not None:
+                used = lying[bar["offcut"]]
+                used["count"] = used.get("count", 1) - 1
+            if bar["kept"]:
+                last = bar["cuts"][-1]["name"] if bar["cuts"] else ""
+                name = f"left of {last}"[:120] if last else ""
+                left = bar["left_text"]
+                fresh.append({"type": type, "size": size, "name": name, "length": left})
+    kept = [each for each in offcuts if each.get("count", 1) > 0]
+    for each in kept:
+        if each.get("count") == 1:
+            del each["count"]
+    others = [
+        each for each in stock.get("together", ()) if (each["type"], each["size"]) not in done
+    ]
+    return {**stock, "offcuts": [*kept, *fresh], "together": others}

@@ -1,0 +1,1 @@
+"""``yarrow.site/1``: ducts between buildings."""

@@ -1,0 +1,1 @@
+"""``yarrow.stock/1``: what is cut from what."""

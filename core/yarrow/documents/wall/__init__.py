@@ -1,0 +1,1 @@
+"""``yarrow.wall/1``: framed walls."""
