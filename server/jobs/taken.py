@@ -79,6 +79,6 @@ def _rules() -> str:
     """The core as it is installed: its code and its figures."""
     digest = hashlib.blake2s()
     for path in sorted(Path(yarrow.__file__).parent.rglob("*")):
-        if path.suffix in (".py", ".toml", ".csv", ".json"):
+        if path.suffix in (".py", ".toml", ".csv", ".json", ".po"):
             digest.update(path.read_bytes())
     return digest.hexdigest()

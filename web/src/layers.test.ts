@@ -53,10 +53,10 @@ describe("folders", () => {
   });
 
   it.each([
-    ["model", ["api", "documents"]],
-    ["geometry", ["api", "documents", "model"]],
-    ["kinds", ["api", "documents", "model"]],
-    ["state", ["api", "documents", "model"]],
+    ["model", ["api", "documents", "words"]],
+    ["geometry", ["api", "documents", "model", "words"]],
+    ["kinds", ["api", "documents", "model", "words"]],
+    ["state", ["api", "documents", "model", "words"]],
   ])("%s needs nothing that is drawn", (folder, allowed) => {
     expect([...needs(folder, all)].toSorted()).toEqual(allowed);
   });

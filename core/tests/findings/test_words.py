@@ -10,12 +10,24 @@ from functools import cache
 from pathlib import Path
 from string import Formatter
 
+import polib
+
 import yarrow
+from yarrow.catalog.fittings import fittings
 from yarrow.documents.written_finding import written
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
-from yarrow.wording.phrase import Phrase, Quantity, by_country, count
-from yarrow.wording.wording import EN_GB, EN_US, Wording, wording_of
+from yarrow.wording import catalogue
+from yarrow.wording.catalogue import languages, read_catalogue
+from yarrow.wording.phrase import Phrase, Quantity, Term, count
+from yarrow.wording.wording import (
+    EN_GB,
+    EN_US,
+    LANGUAGES,
+    Wording,
+    in_each_language,
+    wording_of,
+)
 
 _SERVER = Path(yarrow.__file__).parents[2] / "server"
 
@@ -64,7 +76,8 @@ def _texts(node: ast.AST) -> Iterator[str]:
 
 def _named() -> list[str]:
     """What the code names, as patterns of keys."""
-    texts = [text for call in _calls("Phrase") if call.args for text in _texts(call.args[0])]
+    named = [call for of in ("Phrase", "Term") for call in _calls(of) if call.args]
+    texts = [text for call in named for text in _texts(call.args[0])]
     # A finding's own, by its code and variant, would let any key pass: those are listed below.
     found = [text for text in texts if not text.startswith("[a-z-]+/[")]
     keywords = [keyword for call in _calls("Finding") for keyword in call.keywords]
@@ -81,7 +94,7 @@ class Words(unittest.TestCase):
     def test_what_the_code_names_has_words(self) -> None:
         for pattern in _named():
             with self.subTest(pattern):
-                self.assertTrue(any(re.fullmatch(pattern, key) for key in EN_US.templates))
+                self.assertTrue(any(re.fullmatch(pattern, key) for key in EN_GB.templates))
         with_words = {key.partition("/")[0] for key in EN_US.templates}
         self.assertEqual(set(FindingCode) - with_words, set())
 
@@ -90,12 +103,25 @@ class Words(unittest.TestCase):
         left = [key for key in EN_US.templates if not any(p.fullmatch(key) for p in patterns)]
         self.assertEqual(left, [])
 
-    def test_both_countries_say_the_same_with_the_same_figures(self) -> None:
-        self.assertEqual(set(EN_GB.templates), set(EN_US.templates))
-        for key, text in EN_US.templates.items():
-            with self.subTest(key):
-                if key != "by-country":
-                    self.assertEqual(_places(EN_GB.templates[key]), _places(text))
+    def test_each_language_says_the_same_with_the_same_figures(self) -> None:
+        for language in languages():
+            for key, text in read_catalogue(language).items():
+                with self.subTest(language=language, key=key):
+                    if key in EN_US.templates:
+                        self.assertEqual(_places(text), _places(EN_US.templates[key]))
+                    else:
+                        self.assertIn(key, _terms())
+
+    def test_no_language_is_without_a_sentence(self) -> None:
+        self.assertEqual(set(LANGUAGES), set(languages()))
+        for language in LANGUAGES:
+            self.assertLessEqual(set(EN_US.templates), set(Wording(language).templates))
+
+    def test_catalogues_are_what_gettext_s_own_tools_read(self) -> None:
+        for language in languages():
+            path = Path(catalogue.__file__).parent / "catalogues" / f"{language}.po"
+            entries = {entry.msgid: entry.msgstr for entry in polib.pofile(str(path))}
+            self.assertEqual(read_catalogue(language), entries)
 
     def test_neither_country_reads_the_other_s_words(self) -> None:
         """The pairs of the trade: none of one side's stands in any sentence of the other."""
@@ -117,8 +143,10 @@ class Words(unittest.TestCase):
                 self.assertEqual(_with(british, EN_US), [])
 
     def test_a_name_is_the_country_s_own(self) -> None:
-        body = Phrase("material/sized", {"what": by_country("body", "fitting"), "size": "20"})
-        self.assertEqual((EN_US.text(body), EN_GB.text(body)), ("body, 20", "fitting, 20"))
+        gland = Term("fitting/connector", "box connector")
+        sized = Phrase("material/sized", {"what": gland, "size": "20"})
+        self.assertEqual((EN_US.text(sized), EN_GB.text(sized)), ("box connector, 20", "gland, 20"))
+        self.assertEqual(in_each_language(gland), {"en-US": "box connector", "en-GB": "gland"})
 
     def test_one_is_not_said_as_several(self) -> None:
         lines = [Phrase("box-line/ends", {"count": count(number)}) for number in (0, 1, 2)]
@@ -135,6 +163,14 @@ class Words(unittest.TestCase):
         told = [wording_of(*asked) for asked in ((None, "mm"), (None, "in"), ("us", "mm"))]
         self.assertEqual(told, [EN_GB, EN_US, EN_US])
         self.assertIs(wording_of("uk", "in"), EN_GB)
+
+
+def _terms() -> set[str]:
+    """The names that a language may have a word of its own for."""
+    brought = (each for fitting in fittings().values() for each in fitting.brings if each.name)
+    return {
+        term.key for term in (*(f.term for f in fittings().values()), *(b.term for b in brought))
+    }
 
 
 def _with(pattern: str, wording: Wording) -> list[str]:

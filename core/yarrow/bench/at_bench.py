@@ -177,7 +177,7 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
             was read of was made as it had to be by then.
         held: the leg that is to hold before the others, counted from 0.
     Source:
-        docs/geometry.md, at the bench.
+        docs/pieces-and-walls.md, at the bench.
     """
     run, words = plan.resolution.run, plan.placed.words
     bent = _so_far(plan, made, held)

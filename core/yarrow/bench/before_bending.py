@@ -33,7 +33,7 @@ def before_bending(
         order: of the bends, with their marks.
         words: how the job tells its lengths.
     Source:
-        docs/geometry.md, at the bench.
+        docs/pieces-and-walls.md, at the bench.
     """
     steps = []
     for at, bend in enumerate(order.bends):

@@ -48,7 +48,7 @@ def calibration_reading(
         bend: along the pipe, from 0.
         readings: of it, by the names of their kinds.
     Source:
-        docs/geometry.md, learning a bender.
+        docs/at-the-bender.md, learning a bender.
     """
     angle, stub = readings.get("angle"), readings.get("stub")
     lies = stub is not None and "slid" not in readings and placing.reference in _ON_THE_TOOL

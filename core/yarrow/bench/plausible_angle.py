@@ -15,7 +15,7 @@ def plausible_angle(bender: Bender, aimed: float, read: float) -> float:
         aimed: the angle that was to stay, degrees.
         read: the angle that was read, degrees.
     Source:
-        docs/geometry.md, at the bench.
+        docs/pieces-and-walls.md, at the bench.
     """
     known = bender.known_to.springback if bender.known_to else None
     return read if known is None else likely_angle(read, aimed, known)

@@ -139,7 +139,7 @@ def recovered(
         held: the leg that is to hold, counted from 0.
         step: of the tape: what is off by no more, holds.
     Source:
-        docs/geometry.md, at the bench.
+        docs/pieces-and-walls.md, at the bench.
     """
     bend, first = made[-1], len(made) == 1
     mendings = () if as_is else tuple(mendings_of(aimed, piece, bend, opened, first=first))

@@ -47,7 +47,7 @@ def half_bent(
 
     Args: pipe, before any bend; made, the bends that are in it already; index, the one that is
     being made; angle_so_far, how far it is by now, degrees; hook, the end that the hook faces.
-    Source: docs/geometry.md, the half-bent pipe.
+    Source: docs/at-the-bender.md, the half-bent pipe.
     """
     rolls = pipe.rolls_from_start
     bend = pipe.bends[index]

@@ -2,7 +2,7 @@
 
 On a floor what lies ahead of the hook is swept up about the shoe's centre; in the air the tool is
 the other way up, what is hooked stays where it is, and what lies behind the shoe is pushed down
-and drawn over it. Source: docs/geometry.md, the half-bent pipe.
+and drawn over it. Source: docs/at-the-bender.md, the half-bent pipe.
 """
 
 from __future__ import annotations

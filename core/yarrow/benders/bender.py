@@ -35,7 +35,7 @@ class Bender:
     arc; ``diameter`` D of the conduit; ``way``, how it is worked with; ``degrees_per_click`` None
     where it has no clicks; ``scale_offset``, what its scale shows too much, degrees; ``known_to``,
     how well its numbers are known, None where nobody said; ``renamed``, what its marks are called
-    on this one. Source of the model: docs/geometry.md, the bender.
+    on this one. Source of the model: docs/at-the-bender.md, the bender.
     """
 
     id: str
@@ -126,7 +126,7 @@ class Bender:
         """How far a reference lies from the front mark toward the heel. The centre notch is that of
         a 45: for another centre angle it does not serve.
 
-        Source: docs/geometry.md, other marks on the same shoe.
+        Source: docs/at-the-bender.md, other marks on the same shoe.
         """
         if reference == "front":
             return 0.0

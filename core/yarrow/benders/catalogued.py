@@ -17,7 +17,7 @@ def radius_from_gain(gain: float, diameter: float) -> float:
     """R = (G − D) / (2 − π/2), from a test 90.
 
     Args: gain G = stub + tail − straight length, and diameter D, in one unit.
-    Source: docs/geometry.md, a test 90 calibrates it.
+    Source: docs/at-the-bender.md, a test 90 calibrates it.
     """
     return (gain - diameter) / (2 - math.pi / 2)
 

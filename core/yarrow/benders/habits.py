@@ -1,5 +1,5 @@
 """What a good hand does without thinking: which bends belong together, in which order they are made
-and which end the hook faces. Source: docs/geometry.md, orders."""
+and which end the hook faces. Source: docs/at-the-bender.md, orders."""
 
 from __future__ import annotations
 

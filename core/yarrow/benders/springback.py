@@ -21,7 +21,7 @@ class Springback:
 
         Straight lines between the points, from no bend at all to the first, and on in proportion
         from the last, so that one point means in proportion. Without a point: the angle itself.
-        Source: docs/geometry.md, springback.
+        Source: docs/at-the-bender.md, springback.
         """
         before = (0.0, 0.0)
         for commanded, kept in self.points:

@@ -15,17 +15,22 @@ from yarrow.catalog.couplings import couplings, usual_coupling
 from yarrow.catalog.reading import toml
 from yarrow.catalog.tables import Conduit
 from yarrow.measure.units import Unit, convert
+from yarrow.wording.phrase import Term
 
 
 @dataclass(frozen=True, slots=True)
 class Brought:
     """What is brought for a fitting: so many of a ``coupling`` of the catalogue ("usual": the
-    conduit's), or of something by its name in either country."""
+    conduit's), or of something by its name."""
 
     coupling: str = ""
     name: str = ""
-    name_uk: str = ""
     count: int = 1
+
+    @property
+    def term(self) -> Term:
+        """Its name, for sentences."""
+        return Term(f"brought/{self.name}", self.name)
 
 
 @dataclass(frozen=True, slots=True)
@@ -33,8 +38,8 @@ class Fitting:
     """A fitting of the catalogue. ``takes_in`` are the joints whose pipe goes beyond its face by
     their thread or socket; ``screwed_into``: threaded pipe is turned into it. ``coupling`` is what
     of the conduit's usual coupling the tape is held to (empty: there is none); ``beyond_mm`` is how
-    far pipe goes beyond the face, up to an outside diameter. ``name_uk`` is empty where both
-    countries call it the same; ``brings`` is what is brought for it, where that is not itself."""
+    far pipe goes beyond the face, up to an outside diameter; ``brings`` is what is brought for it,
+    where that is not itself."""
 
     kind: str
     name: str
@@ -45,13 +50,12 @@ class Fitting:
     coupling: Literal["", "middle", "face"] = ""
     beyond_mm: tuple[tuple[float, float], ...] = ()
     source: str = ""
-    name_uk: str = ""
     brings: tuple[Brought, ...] = ()
 
     @property
-    def british_name(self) -> str:
-        """What it is called in the United Kingdom."""
-        return self.name_uk or self.name
+    def term(self) -> Term:
+        """Its name, for sentences and lists."""
+        return Term(f"fitting/{self.kind}", self.name)
 
     @property
     def takes_thread(self) -> bool:
@@ -81,7 +85,6 @@ def fittings() -> dict[str, Fitting]:
             coupling=row.get("coupling", ""),
             beyond_mm=tuple((float(most), float(mm)) for most, mm in row.get("beyond_mm", [])),
             source=row.get("source", ""),
-            name_uk=row.get("name_uk", ""),
             brings=tuple(Brought(**each) for each in row.get("brings", [])),
         )
         for kind, row in toml("fittings").items()

@@ -1,6 +1,6 @@
 """Where benders are worked: floor, air, stand, bench, blocks, an edge, and who takes which.
 
-Source: catalog/stances.toml, docs/geometry.md (orders).
+Source: catalog/stances.toml, docs/at-the-bender.md (orders).
 """
 
 from __future__ import annotations

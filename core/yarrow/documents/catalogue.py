@@ -25,6 +25,7 @@ from yarrow.catalog.wiring import (
 from yarrow.documents.bender.reading import MarkName, mark_names
 from yarrow.fill.circuits import circuit_kinds
 from yarrow.measure.units import Unit
+from yarrow.wording.wording import in_each_language
 
 
 @dataclass(frozen=True, slots=True)
@@ -73,11 +74,10 @@ class CataloguedBender:
 
 @dataclass(frozen=True, slots=True)
 class CataloguedFitting:
-    """What a run can start from or end at, by its names in the US and the UK."""
+    """What a run can start from or end at, by its name in each language."""
 
     kind: str
-    name: str
-    name_uk: str
+    names: dict[str, str]
 
 
 @dataclass(frozen=True, slots=True)
@@ -198,7 +198,8 @@ def catalogue() -> Catalogue:
         ),
         benders=tuple(_catalogued_bender(entry) for entry in benders().values()),
         fittings=tuple(
-            CataloguedFitting(f.kind, f.name, f.british_name) for f in fittings().values()
+            CataloguedFitting(kind, in_each_language(fitting.term))
+            for kind, fitting in fittings().items()
         ),
         conductors=tuple(_catalogued_conductors()),
         boxes=tuple(

@@ -23,7 +23,7 @@ def bench(run: object, came_out: object, piece: int | None = None) -> BenchPlan:
         DocumentError.
 
     Source:
-        docs/geometry.md, at the bench.
+        docs/pieces-and-walls.md, at the bench.
     """
     return bench_document(run_or_piece(run, piece), came_out)
 

@@ -12,7 +12,8 @@ from yarrow.door.shared import Answer
 def catalog() -> Answer:
     """All that a document can name: conduits, benders, fittings, conductors, boxes, trunking.
 
-    Returns: each list with the source of its figures; lengths in the unit that each names.
+    Returns:
+        Each list with the source of its figures; lengths in the unit that each names.
     """
     return plain(catalogue())
 

@@ -53,7 +53,7 @@ def handle(document: object, piece: int | None = None) -> Handling:
         DocumentError, also where there is no such piece.
 
     Source:
-        docs/geometry.md, the half-bent pipe.
+        docs/at-the-bender.md, the half-bent pipe.
     """
     return handle_plan(run_or_piece(document, piece))
 
@@ -94,7 +94,7 @@ def pieces(document: object) -> PiecesOfRun:
         DocumentError.
 
     Source:
-        docs/geometry.md, pieces.
+        docs/pieces-and-walls.md, pieces.
     """
     return pieces_of(read_run(document))
 

@@ -29,7 +29,7 @@ def carried(vertices: Sequence[Vector], way: Vector) -> Sideways:
     """A way sideways, carried along: it keeps its angle to the plane of each corner.
 
     Args: vertices, of the polyline, with both ends; way, a unit vector square to the first leg.
-    Source: docs/geometry.md, racks.
+    Source: docs/pieces-and-walls.md, racks.
     """
     directions = _directions(vertices)
     ways, outward = [way], []

@@ -270,7 +270,7 @@ class Sweep:
             apart: how far a centreline has to stay off, beside what arcs lie off their rods.
             near: as close as is looked, a length.
         Source:
-            docs/geometry.md, getting it in.
+            docs/pieces-and-walls.md, getting it in.
         """
         beside = solid.roughly_beside(self.axis)
         if self.all_of_it.apart(beside) >= apart + solid.off:

@@ -5,22 +5,24 @@ from __future__ import annotations
 from collections import Counter
 
 from yarrow.catalog.couplings import couplings, usual_coupling
-from yarrow.catalog.fittings import Brought, Fitting, fittings
+from yarrow.catalog.fittings import Fitting, fittings
 from yarrow.catalog.tables import Conduit
 from yarrow.pieces.piece_plan import Joint, Material, PieceOfRun, Supports
 from yarrow.pieces.places import RunToPart
-from yarrow.wording.phrase import Phrase, Value, by_country
+from yarrow.wording.phrase import Phrase, Term, Value
 
 
-def _brought(fitting: Fitting, conduit: Conduit) -> Counter[tuple[str, str]]:
-    """What is brought for a fitting, by its names in either country."""
-    found: Counter[tuple[str, str]] = Counter()
-    for each in fitting.brings or (Brought(name=fitting.name, name_uk=fitting.name_uk),):
-        us, uk = each.name, each.name_uk or each.name
-        if each.coupling:
-            kind = usual_coupling(conduit) if each.coupling == "usual" else each.coupling
-            us = uk = couplings()[kind].name
-        found[us, uk] += each.count
+def _brought(fitting: Fitting, conduit: Conduit) -> Counter[Term | str]:
+    """What is brought for a fitting, by its names."""
+    found: Counter[Term | str] = Counter()
+    if not fitting.brings:
+        found[fitting.term] += 1
+    for brought in fitting.brings:
+        name: Term | str = brought.term
+        if brought.coupling:
+            usual = brought.coupling == "usual"
+            name = couplings()[usual_coupling(conduit) if usual else brought.coupling].name
+        found[name] += brought.count
     return found
 
 
@@ -45,16 +47,16 @@ def materials_of(
         "conduit": run.conduit.name,
     }
     lines = [Material(Phrase("material/sticks", stick), len(pieces))]
-    names = Counter((joint.coupling_name, joint.coupling_name) for joint in joints)
+    names: Counter[Term | str] = Counter(joint.coupling_name for joint in joints)
     end = parted.layout.pipe.end
     own = (run.start.own, end.own if end else "")
     for kind, mine in zip(ends, own, strict=True):
         if mine:
-            names[mine, mine] += 1
+            names[mine] += 1
         elif kind != "open":
             names += _brought(fittings()[kind], run.conduit)
-    for (us, uk), number in names.items():
-        fitting: dict[str, Value] = {"what": by_country(us, uk), "size": size}
+    for name, number in names.items():
+        fitting: dict[str, Value] = {"what": name, "size": size}
         lines.append(Material(Phrase("material/sized", fitting), number))
     lines.append(Material(Phrase("material/straps", {"size": size}), len(supports.straps)))
     if threads:

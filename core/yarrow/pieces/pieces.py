@@ -52,7 +52,7 @@ def pieces_of(survey: Survey) -> PiecesOfRun:
     Args:
         survey: the run as it was read.
     Source:
-        docs/geometry.md, pieces.
+        docs/pieces-and-walls.md, pieces.
     """
     return pieces_of_plan(plan_run(survey))
 

@@ -35,7 +35,7 @@ def recalibrated(was: WrittenPlan, now: WrittenPlan) -> Recalibrated:
         was: with the bender as it was known.
         now: with the same one as it is known now.
     Source:
-        docs/geometry.md, learning a bender.
+        docs/at-the-bender.md, learning a bender.
     """
     before = {mark.bend: mark.text for mark in was.working_marks}
     moved = tuple(

@@ -122,7 +122,7 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
         words: how the job tells its lengths.
         seconds: that looking for fewer may take; 0: first fit alone.
     Source:
-        docs/geometry.md, stock.
+        docs/pieces-and-walls.md, stock.
     """
     stick = _down(stock.stick - stock.end)
     kerf = _up(stock.kerf)

@@ -86,7 +86,7 @@ def chosen_ways(wall: FramedWall, room: BenderRoom, words: LengthFormatter) -> C
         room: that the bender leaves, in the wall's unit.
         words: how it tells its lengths.
     Source:
-        docs/geometry.md, framed walls.
+        docs/pieces-and-walls.md, framed walls.
     """
     search = _WaySearch(wall, room, words)
     taken = {feed.number: search.at_first(feed) for feed in search.feeds}

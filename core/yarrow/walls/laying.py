@@ -73,7 +73,7 @@ def lay_wall(told: WallToLay) -> LaidWall:
         told: the wall as it was read.
 
     Source:
-        docs/geometry.md, framed walls.
+        docs/pieces-and-walls.md, framed walls.
     """
     wall = told.wall
     words = LengthFormatter(wall.unit, STEPS[wall.unit][USUAL_STEP[wall.unit]])

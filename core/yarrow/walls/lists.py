@@ -135,6 +135,6 @@ def needed(
 def order_of_work() -> tuple[Phrase, ...]:
     """What is done when, on any wall.
 
-    Source: docs/geometry.md, framed walls; the habit of crews who rough in.
+    Source: docs/pieces-and-walls.md, framed walls; the habit of crews who rough in.
     """
     return tuple(Phrase(f"wall/order-{each}") for each in ORDER)

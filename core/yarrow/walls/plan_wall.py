@@ -43,7 +43,7 @@ def plan_wall(laid: LaidWall, runs: Sequence[Mapping[str, Any]]) -> WallPlan:
         ``yarrow.wall-plan/1``, lengths in the wall's unit.
 
     Source:
-        docs/geometry.md, framed walls.
+        docs/pieces-and-walls.md, framed walls.
     """
     wall, words, routes = laid.wall, laid.words, laid.routes
     holes, in_plates = holes_of(wall, routes, words), plate_holes_of(routes, words)

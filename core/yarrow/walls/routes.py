@@ -130,7 +130,7 @@ def route(wall: FramedWall, feed: Feed, knockouts: KnockoutExits, room: BenderRo
         knockouts: that its feeds leave boxes by.
         room: that the bender leaves, in the wall's unit.
     Source:
-        docs/geometry.md, framed walls.
+        docs/pieces-and-walls.md, framed walls.
     """
     if wall.goes_straight(feed):
         return _straight_out(wall, feed, knockouts, room)
@@ -315,7 +315,7 @@ def _fold(wall: FramedWall, point: Vector) -> Vector:
     """A point of the wall laid flat as it lies round the wall's corners; one that is at a corner
     lies where the two walls' lines of holes meet.
 
-    Source: docs/geometry.md, framed walls.
+    Source: docs/pieces-and-walls.md, framed walls.
     """
     x, y, z = point
     origin, ahead, begins = (0.0, 0.0), (1.0, 0.0), 0.0

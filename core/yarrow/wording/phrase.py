@@ -24,16 +24,17 @@ class Phrase:
     values: Mapping[str, Value] = field(default_factory=dict)
 
 
-Value = Quantity | Phrase | str | tuple["Value", ...]
-"""What stands in a sentence: a figure, a phrase, a name as it was given, or several of these."""
+@dataclass(frozen=True, slots=True)
+class Term:
+    """A name that some languages have a word of their own for, by its key; ``usual`` in all that
+    have none."""
+
+    key: str
+    usual: str
 
 
-def by_country(us: str, uk: str) -> Phrase:
-    """A name that each country has its own word for.
-
-    Args: us, in the United States; uk, in the United Kingdom.
-    """
-    return Phrase("by-country", {"us": us, "uk": uk})
+Value = Quantity | Phrase | Term | str | tuple["Value", ...]
+"""What stands in a sentence: a figure, a phrase, a name, or several of these."""
 
 
 def in_turn(*parts: Phrase) -> Phrase:

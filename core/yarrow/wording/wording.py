@@ -3,12 +3,15 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
+from functools import cached_property
 from string import Formatter
-from typing import Literal
+from typing import Final, Literal
 
-from yarrow.wording.en_gb import EN_GB as _EN_GB
-from yarrow.wording.en_us import EN_US as _EN_US
-from yarrow.wording.phrase import Phrase, Quantity, Value
+from yarrow.wording.catalogue import read_catalogue
+from yarrow.wording.phrase import Phrase, Quantity, Term, Value
+
+LANGUAGES: Final = {"en-US": (), "en-GB": ("en-US",)}
+"""Each language, with those whose words it has where its own catalogue says none, nearest first."""
 
 
 class Wording:
@@ -16,13 +19,27 @@ class Wording:
     ``{name!f}`` its first sentence without the stop, ``{count!s}`` the s of so many unless it is
     one, ``{names:, }`` several, with that between.
 
-    A figure may go unsaid: it is there for who reads the answer as data.
+    A figure may go unsaid: it is there for who reads the answer as data. A language's catalogue is
+    read when its first sentence is asked for.
+
+    Args:
+        language: one of ``LANGUAGES``.
     """
 
-    def __init__(self, language: str, templates: Mapping[str, str]) -> None:
+    def __init__(self, language: str) -> None:
         self.language = language
-        self.templates = templates
-        self._parts = {key: tuple(Formatter().parse(text)) for key, text in templates.items()}
+
+    @cached_property
+    def templates(self) -> Mapping[str, str]:
+        """Every sentence by its key."""
+        found: dict[str, str] = {}
+        for language in (*reversed(LANGUAGES[self.language]), self.language):
+            found |= read_catalogue(language)
+        return found
+
+    @cached_property
+    def _parts(self) -> dict[str, tuple[tuple[str, str | None, str | None, str | None], ...]]:
+        return {key: tuple(Formatter().parse(text)) for key, text in self.templates.items()}
 
     def text(self, value: Value) -> str:
         """A phrase, or what stands in one, in these words. Raises: KeyError, for a key that has
@@ -34,6 +51,8 @@ class Wording:
             return value
         if isinstance(value, Quantity):
             return value.text
+        if isinstance(value, Term):
+            return self.templates.get(value.key, value.usual)
         if isinstance(value, tuple):
             return between.join(self._worded(each, " ") for each in value)
         return "".join(
@@ -57,11 +76,20 @@ class Wording:
 
 Country = Literal["us", "uk"]
 
-EN_US = Wording("en-US", _EN_US)
-EN_GB = Wording("en-GB", {**_EN_US, **_EN_GB})
+EN_US = Wording("en-US")
+EN_GB = Wording("en-GB")
 
 
 def wording_of(country: Country | None, units: object) -> Wording:
     """A country's words; where none is named, those of the country whose units they are."""
     british = country == "uk" if country else units == "mm"
     return EN_GB if british else EN_US
+
+
+def in_each_language(value: Value) -> dict[str, str]:
+    """What is said of something in each language there is, by that.
+
+    Args:
+        value: a phrase, or what stands in one.
+    """
+    return {language: Wording(language).text(value) for language in LANGUAGES}

@@ -3026,15 +3026,15 @@ export interface components {
         };
         /**
          * CataloguedFitting
-         * @description What a run can start from or end at, by its names in the US and the UK.
+         * @description What a run can start from or end at, by its name in each language.
          */
         CataloguedFitting: {
             /** Kind */
             kind: string;
-            /** Name */
-            name: string;
-            /** Name Uk */
-            name_uk: string;
+            /** Names */
+            names: {
+                [key: string]: string;
+            };
         };
         /**
          * CataloguedRaceway

@@ -1,5 +1,5 @@
 // A box whose knockout stands off the wall.
-import { TRADE } from "@/model/wording";
+import { term } from "@/model/wording";
 import type { KindSpec } from "./kindSpec";
 import { MARGIN } from "./parts";
 
@@ -19,5 +19,5 @@ export const box: KindSpec<"box"> = {
     { length: "knockout", label: "Knockout off the wall" },
     " off the wall",
   ],
-  quiet: [[MARGIN, " of straight for the ", TRADE.connector]],
+  quiet: [[MARGIN, " of straight for the ", term("connector")]],
 };

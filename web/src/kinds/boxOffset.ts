@@ -1,10 +1,10 @@
 // The small offset at a box, by its bends.
-import { TRADE } from "@/model/wording";
+import { term } from "@/model/wording";
 import type { KindSpec } from "./kindSpec";
 import { MARGIN, RISE } from "./parts";
 
 export const boxOffset: KindSpec<"box_offset"> = {
-  label: { us: "Box offset", uk: "Box set" },
+  label: term("box-offset/title"),
   group: "bends",
   first: "rise",
   newLine: { kind: "box_offset", where: "start", rise: "", toward: "in", angle: 10 },
@@ -12,5 +12,5 @@ export const boxOffset: KindSpec<"box_offset"> = {
   floats: ["rise"],
   name: "Knockout off the wall",
   sentence: ["Step ", { side: "left" }, " by ", RISE, " at the ", { value: "where" }, " box"],
-  quiet: [[TRADE.boxOffset, " at ", { angle: 10 }, ", ", MARGIN, " of straight"]],
+  quiet: [[term("box-offset"), " at ", { angle: 10 }, ", ", MARGIN, " of straight"]],
 };

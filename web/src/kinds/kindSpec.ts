@@ -1,12 +1,12 @@
 // What the page has to know of a kind of walk line: its words, its fields, and where it is offered.
 import type { Line, LineKind, LineOf, Toward } from "@/model/document";
-import type { CountryWords } from "@/model/wording";
+import type { Words } from "@/model/wording";
 import type { FIELD } from "./words";
 
 /** A part of a line's sentence: words, or a field of the line where it stands in them. */
 export type Part<Field extends string = string> =
-  | CountryWords
-  | { length: Field; label: CountryWords; placeholder?: string }
+  | Words
+  | { length: Field; label: Words; placeholder?: string }
   | { word: Field; label: string; words: Record<string, string>; usual: string }
   | { fitting: Field; label: string }
   | { value: Field }
@@ -22,9 +22,9 @@ type FieldOf<K extends LineKind> = Extract<keyof LineOf<K>, string>;
 
 type Spec<L extends Line, Field extends string> = {
   /** What it is called in the menu, and where ways to bend are compared. */
-  label: CountryWords;
+  label: Words;
   /** The same where there is little room. */
-  short?: CountryWords;
+  short?: Words;
   /** Where it is offered: as something that is there, as a bend by name, or not at all. */
   group: "there" | "bends" | "none";
   /** In the menu, what it may be. */

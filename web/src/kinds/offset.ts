@@ -1,11 +1,11 @@
 // A step aside: what is in the way, held fully over, from its face or about its middle.
-import { TRADE } from "@/model/wording";
+import { term } from "@/model/wording";
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM, RISE } from "./parts";
 import { HOLD } from "./words";
 
 export const offset: KindSpec<"offset"> = {
-  label: { us: "Offset", uk: "Set" },
+  label: term("offset/title"),
   group: "bends",
   first: "rise",
   newLine: { kind: "offset", at: "", of: "full", rise: "", toward: "left", angle: 30 },
@@ -24,5 +24,5 @@ export const offset: KindSpec<"offset"> = {
     " ",
     AT,
   ],
-  quiet: [[TRADE.offset, FROM]],
+  quiet: [[term("offset"), FROM]],
 };

@@ -1,4 +1,5 @@
 // Parts that sentences of several kinds have.
+import { term } from "@/model/wording";
 
 export const AT = { length: "at", label: "At" } as const;
 export const RISE = { length: "rise", label: "Rise" } as const;
@@ -7,6 +8,6 @@ export const AIR = { length: "clearance", label: "Air over it", placeholder: "us
 export const NO_AIR = { ...AIR, placeholder: "no" } as const;
 export const MARGIN = {
   length: "margin",
-  label: { us: "Straight left for the connector", uk: "Straight left for the gland or bush" },
+  label: term("connector/straight"),
   placeholder: "usual",
 } as const;

@@ -1,8 +1,9 @@
 // Over something round, with three bends.
+import { term } from "@/model/wording";
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM, NO_AIR, RISE } from "./parts";
 
-const LABEL = { us: "3-bend saddle", uk: "3-bend crossover" };
+const LABEL = term("saddle/three-bends");
 
 export const saddle3: KindSpec<"saddle3"> = {
   label: LABEL,

@@ -1,8 +1,9 @@
 // Over something wide, with four bends.
+import { term } from "@/model/wording";
 import type { KindSpec } from "./kindSpec";
 import { AT, FROM, NO_AIR, RISE } from "./parts";
 
-const LABEL = { us: "4-bend saddle", uk: "4-bend crossover" };
+const LABEL = term("saddle/four-bends");
 
 export const saddle4: KindSpec<"saddle4"> = {
   label: LABEL,

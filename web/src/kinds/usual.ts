@@ -1,6 +1,6 @@
 // What of a line is as it usually is: that need not be in sight.
 import type { Line } from "@/model/document";
-import type { CountryWords } from "@/model/wording";
+import type { Words } from "@/model/wording";
 import type { OwnPart, Part } from "./kindSpec";
 
 /** Whether all that a row of a sentence says is as it usually is. */
@@ -9,11 +9,11 @@ export function rowIsUsual(parts: readonly Part[], line: Line): boolean {
 }
 
 /** Whether a part is words alone, and no field. */
-export function isWords(part: Part): part is CountryWords {
-  return typeof part === "string" || "us" in part;
+export function isWords(part: Part): part is Words {
+  return typeof part === "string" || "term" in part;
 }
 
-function isUsual(part: Exclude<Part, CountryWords>, line: Line): boolean {
+function isUsual(part: Exclude<Part, Words>, line: Line): boolean {
   const fields: Record<string, unknown> = line;
   const is = (field: string, usual?: unknown) =>
     fields[field] === undefined || fields[field] === "" || fields[field] === usual;

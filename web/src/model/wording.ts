@@ -1,32 +1,37 @@
-// Trade words that are other words in another country: what a thing is called where the job is.
+// Trade words that are other words in another language: what a thing is called where the job is.
 import type { Country } from "@/api/planning";
+import EN_GB from "@/words/en-GB.json";
+import EN_US from "@/words/en-US.json";
 import type { Units } from "./document";
 
-/** A word for both countries, or each country's own. */
-export type CountryWords = string | Readonly<Record<Country, string>>;
+/** What a word is known by in every language's catalogue. */
+export type TermKey = keyof typeof EN_US;
 
-export function wordFor(words: CountryWords, country: Country): string {
-  return typeof words === "string" ? words : words[country];
-}
+/** Words that are the same in every language, or a term of the catalogues. */
+export type Words = string | { readonly term: TermKey };
+
+export type Language = "en-US" | "en-GB";
+
+const CATALOGUES: Record<Language, Record<TermKey, string>> = { "en-US": EN_US, "en-GB": EN_GB };
+
+/** What is spoken where whose rules hold. */
+export const LANGUAGE_OF = { us: "en-US", uk: "en-GB" } as const satisfies Record<
+  Country,
+  Language
+>;
 
 /** Whose words those are who measure so, where no job says it. */
 export const COUNTRY_OF = { in: "us", mm: "uk" } as const satisfies Record<Units, Country>;
 
-/** A fitting of the catalogue, as it is called in a country. */
-export function fittingName(names: { name: string; name_uk: string }, country: Country): string {
-  return country === "uk" ? names.name_uk : names.name;
+export function term(key: TermKey): Words {
+  return { term: key };
 }
 
-/** The words of the trade that several screens say. */
-export const TRADE = {
-  boxOffset: { us: "box offset", uk: "box set" },
-  conduitBody: { us: "conduit body", uk: "inspection fitting" },
-  connector: { us: "connector", uk: "gland or bush" },
-  earth: { us: "ground", uk: "earth" },
-  offset: { us: "offset", uk: "set" },
-  raceway: { us: "raceway", uk: "conduit" },
-  ringsAndBushes: { us: "Locknuts and bushings", uk: "Lock rings and bushes" },
-  saddle: { us: "saddle", uk: "crossover" },
-  strap: { us: "strap", uk: "saddle" },
-  stub: { us: "stub", uk: "upstand" },
-} as const satisfies Record<string, CountryWords>;
+export function wordFor(words: Words, country: Country): string {
+  return typeof words === "string" ? words : CATALOGUES[LANGUAGE_OF[country]][words.term];
+}
+
+/** A thing of the catalogue, as it is called in a country. */
+export function nameIn(names: Readonly<Record<string, string>>, country: Country): string {
+  return names[LANGUAGE_OF[country]] ?? "";
+}

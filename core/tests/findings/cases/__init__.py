@@ -19,8 +19,8 @@ from core.tests.findings.cases import (
 )
 from core.tests.findings.cases.case import Case
 
-_SUBJECTS = (walk, bending, wires, pieces, racks, fill, boxes, walls, site)
+SUBJECTS = (walk, bending, wires, pieces, racks, fill, boxes, walls, site)
 
 CASES: dict[str, Case] = {
-    code: case for subject in _SUBJECTS for code, case in subject.CASES.items()
+    code: case for subject in SUBJECTS for code, case in subject.CASES.items()
 }

@@ -163,7 +163,7 @@ def calibrate(
         GeometryError("radius-untold", 0), where neither label nor any bend that counts tells
         take-up and radius.
     Source:
-        docs/geometry.md, learning a bender.
+        docs/at-the-bender.md, learning a bender.
     """
     label = stamped or Stamped()
     tape = Tape(diameter, mark)

@@ -74,7 +74,7 @@ def followed(
         equations: in the order that the bends were made.
         believed, without, certain: as for fitted.
     Source:
-        docs/geometry.md, learning a bender.
+        docs/at-the-bender.md, learning a bender.
     """
     still = fitted(equations, believed, without, certain)
     counted = [each for each in equations if each.bend not in without and each.factors[0]]

@@ -77,7 +77,7 @@ def lengths_read(
         tape: that they were read with.
         radius: about, in its unit; what an angle that is off makes of a length.
     Source:
-        docs/geometry.md, learning a bender.
+        docs/at-the-bender.md, learning a bender.
     """
     for number, (bend, angle) in enumerate(zip(bends, angles, strict=True)):
         yield from _of_a_bend(number, bend, angle, tape, radius)
@@ -92,7 +92,7 @@ def length_equations(
     Args:
         bends, angles, tape, radius: as for lengths_read, in the tape's unit.
     Source:
-        docs/geometry.md, learning a bender.
+        docs/at-the-bender.md, learning a bender.
     """
     for number, (bend, angle) in enumerate(zip(bends, angles, strict=True)):
         equations = list(_of_a_bend(number, bend, angle, tape, radius))
@@ -164,7 +164,7 @@ def angle_equations(
         One a setting that was kept. Where a bend has both, the second is without the share of the
         angle's error that it has in common with the first.
     Source:
-        docs/geometry.md, learning a bender.
+        docs/at-the-bender.md, learning a bender.
     """
     for number, bend in enumerate(bends):
         read = 0.0 if bend.angle is None else ANGLE_READING

@@ -102,7 +102,7 @@ def fitted(
         without: bends that do not count.
         certain: bends that count however far they are away.
     Source:
-        docs/geometry.md, learning a bender.
+        docs/at-the-bender.md, learning a bender.
     """
     left_out = set(without)
     while True:

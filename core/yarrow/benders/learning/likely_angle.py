@@ -25,7 +25,7 @@ def likely_angle(read: float, expected: float, known_to: float) -> float:
         expected: what the bender makes where it is stopped so, degrees.
         known_to: within what of the truth that is in 19 of 20 cases, but for where it was stopped.
     Source:
-        docs/geometry.md, learning a bender.
+        docs/at-the-bender.md, learning a bender.
     """
     of_bender = (known_to / _OF_HALF) ** 2 + STOPPED**2
     whole = of_bender + ANGLE_READING**2

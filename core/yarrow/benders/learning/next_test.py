@@ -64,7 +64,7 @@ def next_test(lengths: Fitted, angles: Fitted, tape: Tape) -> NextTest:
         angles: what is known of the scale and of springback.
         tape: that would be read with.
     Source:
-        docs/geometry.md, learning a bender.
+        docs/at-the-bender.md, learning a bender.
     """
     leg = math.radians(1.0) * _LEG_DIAMETERS * tape.diameter
     wanted: tuple[tuple[Number, Fitted, tuple[float, ...], float], ...] = (

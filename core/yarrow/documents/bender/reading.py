@@ -78,7 +78,7 @@ def carried_bender(document: object, to: Unit) -> dict[str, Any]:
     Raises:
         DocumentError.
     Source:
-        docs/run-file.md.
+        docs/other-files.md.
     """
     converted = convert_document(document, to)
     own: dict[str, Any] = {
@@ -178,7 +178,7 @@ def bender_numbers(document: object) -> BenderNumbers:
     """The numbers of a bender document.
 
     Raises: DocumentError; also where a test bend is one that no bender could have made.
-    Source: docs/run-file.md.
+    Source: docs/other-files.md.
     """
     unit = read_unit(document)
     conduit, step, read = _own_bender_of(document, unit)

@@ -30,7 +30,7 @@ def fold_document(document: object) -> FoldedPipe:
 
     Args: document, ``yarrow.bends/1``.
     Raises: DocumentError; also where an arc begins before the last one ends, which no pipe can do.
-    Source: docs/run-file.md.
+    Source: docs/other-files.md.
     """
     unit = read_unit(document)
     shape = reader("bends")(document, "", unit)

@@ -22,7 +22,7 @@ def box_document(document: object) -> BoxResult:
 
     Args: document, ``yarrow.box/1``.
     Raises: DocumentError.
-    Source: docs/run-file.md.
+    Source: docs/other-files.md.
     """
     return check_box(read_box(document))
 
@@ -103,7 +103,7 @@ def pull_box_document(document: object) -> PullBoxResult:
 
     Args: document, ``yarrow.pullbox/1``.
     Raises: DocumentError.
-    Source: docs/run-file.md.
+    Source: docs/other-files.md.
     """
     unit = read_unit(document)
     shape = reader("pullbox")(document, "", unit)
@@ -146,7 +146,7 @@ def entries_document(document: object) -> EntriesResult:
 
     Args: document, ``yarrow.entries/1``.
     Raises: DocumentError.
-    Source: docs/run-file.md.
+    Source: docs/other-files.md.
     """
     unit = read_unit(document)
     shape = reader("entries")(document, "", unit)

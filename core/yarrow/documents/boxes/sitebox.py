@@ -22,7 +22,7 @@ def read_site_box(document: object) -> dict[str, Any]:
 
     Args: document, ``yarrow.sitebox/1``.
     Raises: DocumentError.
-    Source: docs/run-file.md.
+    Source: docs/other-files.md.
     """
     shape: dict[str, Any] = reader("sitebox")(document, "", read_unit(document))
     return shape
@@ -37,7 +37,7 @@ def site_box_document(
     its job each is, whatever it is called, where something keeps that: what is told of its hole
     goes by it.
     Raises: DocumentError, of the box's document or of a run that can't be read.
-    Source: docs/run-file.md.
+    Source: docs/other-files.md.
     """
     unit = read_unit(document)
     shape = read_site_box(document)

@@ -25,7 +25,7 @@ def fill_document(document: object) -> FillResult:
     """Whether the conductors of a document go in.
 
     Raises: DocumentError, with the field's path and what was expected.
-    Source: docs/run-file.md.
+    Source: docs/other-files.md.
     """
     unit = read_unit(document)
     shape = reader("run", "fill_file")(document, "", unit)

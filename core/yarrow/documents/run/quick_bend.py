@@ -34,7 +34,7 @@ def quick_bend(document: object) -> QuickBend:
 
     Args: document, ``yarrow.quick/1``.
     Raises: DocumentError.
-    Source: docs/run-file.md, quick bends.
+    Source: docs/command-line.md, quick bends.
     """
     unit = read_unit(document)
     shape = reader("run", "quick_file")(document, "", unit)

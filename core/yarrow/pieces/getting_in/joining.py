@@ -14,7 +14,7 @@ from yarrow.pieces.getting_in.ways import TurnOfPiece, WayToGetIn
 from yarrow.pieces.piece_plan import Joint
 from yarrow.pieces.places import RunToPart
 from yarrow.runs.model.plan import Step
-from yarrow.wording.phrase import Phrase, Value, by_country, count, in_turn
+from yarrow.wording.phrase import Phrase, Value, count, in_turn
 
 
 def hanging_order(pieces: int, at: int) -> tuple[int, ...]:
@@ -95,7 +95,7 @@ class Hanging:
             return
         values: dict[str, Value] = {
             "piece": count(number),
-            "fitting": by_country(fitting.name, fitting.british_name),
+            "fitting": fitting.term,
         }
         yield self._wound(Phrase("step/into-fitting", values), turn, Phrase("check/in-fitting"))
 

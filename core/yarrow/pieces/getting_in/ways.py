@@ -58,7 +58,7 @@ def ways_in(run: RunToClose) -> tuple[WayToGetIn, ...]:
     Args:
         run: with its joints.
     Source:
-        docs/geometry.md, getting it in.
+        docs/pieces-and-walls.md, getting it in.
     """
     hung = HungRun.of(run.parted)
     offers = [offer for kind in CLOSINGS.values() for offer in kind.offers(run)]

@@ -21,7 +21,7 @@ from yarrow.runs.layout.walk import Layout, lay_out
 from yarrow.runs.model.lines import line_phrase, placed_at
 from yarrow.runs.model.run import ResolvedRun
 from yarrow.wording.lengths import LengthFormatter, angle
-from yarrow.wording.phrase import Phrase, Value, by_country, count
+from yarrow.wording.phrase import Phrase, Value, count
 
 
 def kind_findings(placed: PlacedPipe) -> list[Finding]:
@@ -217,7 +217,7 @@ def _allowed_for(run: ResolvedRun, words: LengthFormatter, place: str, kind: str
         return Finding(code, {"added": words.measured(by)}, feature, path, source=source)
     return Finding(
         FindingCode.FITTING_ALLOWED_FOR,
-        {"fitting": by_country(fitting.name, fitting.british_name), "by": words.measured(abs(by))},
+        {"fitting": fitting.term, "by": words.measured(abs(by))},
         feature,
         path,
         source=fitting.source,

@@ -27,7 +27,7 @@ def known_to(
         pipe: its own.
         placings: the bender on each of its bends.
     Source:
-        docs/geometry.md, learning a bender.
+        docs/at-the-bender.md, learning a bender.
     """
     bender = run.bender
     hair = _HAIR * bender.diameter

@@ -26,7 +26,7 @@ def working(
     """A row a bend, in order along the pipe.
 
     Args: pipe, as the marks make it, exact or printed; sequence, the bends as they are made.
-    Source: docs/geometry.md, three ways of working.
+    Source: docs/at-the-bender.md, three ways of working.
     """
     bender, warm = run.bender, run.bender.traits.warms
     beyond = warmed_beyond(run.unit)

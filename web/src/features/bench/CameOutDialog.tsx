@@ -4,7 +4,7 @@ import { type FormEvent, useState } from "react";
 import type { BenchPlan, BenchRun } from "@/api/bench";
 import { Refused } from "@/api/client";
 import type { CameOut, Readings } from "@/model/bench";
-import { TRADE, wordFor } from "@/model/wording";
+import { term, wordFor } from "@/model/wording";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { Figures } from "@/ui/Figures";
@@ -88,8 +88,8 @@ export function CameOutDialog(props: Props) {
       keepIt();
     }
   };
-  const stub = wordFor(TRADE.stub, run.job_rules);
-  const offset = wordFor(TRADE.offset, run.job_rules);
+  const stub = wordFor(term("stub"), run.job_rules);
+  const offset = wordFor(term("offset"), run.job_rules);
   return (
     <Dialog
       title={`Bend ${bend + 1} came out different`}

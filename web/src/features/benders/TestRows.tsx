@@ -1,7 +1,7 @@
 // The tests of a bender as they are typed: both legs, and what stayed of what it was bent to.
 import { type BenderForm as Form, NO_TEST, type TestRow, TYPED } from "@/model/benders";
 import type { Units } from "@/model/document";
-import { COUNTRY_OF, type CountryWords, TRADE, wordFor } from "@/model/wording";
+import { COUNTRY_OF, term, type Words, wordFor } from "@/model/wording";
 import { classes } from "@/ui/classes";
 import { TextField } from "@/ui/TextField";
 import { sentence } from "@/ui/Verdict";
@@ -11,16 +11,16 @@ type Props = { form: Form; put: (fields: Partial<Form>) => void; units: Units };
 const READ = {
   mark: "Mark at",
   stick: "Stick",
-  stub: { us: "Stub", uk: "Upstand" },
+  stub: term("stub/title"),
   tail: "Tail",
   angle: "Stayed °",
   commanded: "Bent to °",
   clicks: "Clicks",
-} as const satisfies Record<(typeof TYPED)[number], CountryWords>;
+} as const satisfies Record<(typeof TYPED)[number], Words>;
 
 export function TestRows({ form, put, units }: Props) {
   const country = COUNTRY_OF[units];
-  const stub = wordFor(TRADE.stub, country);
+  const stub = wordFor(term("stub"), country);
   const fields = TYPED.filter((name) => name !== "clicks" || form.kind === "ratchet");
   const typed = form.tests.flatMap((test, at) => (test.of ? [] : [{ test, at }]));
   const putTest = (at: number, read: Partial<TestRow>) =>

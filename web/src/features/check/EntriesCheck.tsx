@@ -7,7 +7,7 @@ import { FillFindings } from "@/features/wires/FillFindings";
 import { asText } from "@/model/document";
 import type { Fields } from "@/model/wires";
 import { withoutEmpty } from "@/model/without";
-import { COUNTRY_OF, TRADE, wordFor } from "@/model/wording";
+import { COUNTRY_OF, term, wordFor } from "@/model/wording";
 import { useCheck } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
 import { InlineInput } from "@/ui/InlineInput";
@@ -129,8 +129,8 @@ export function EntriesAnswer({ answer }: { answer: EntriesResult }) {
         rule={answer.rule}
       >
         <span className="text-soft">
-          {wordFor(TRADE.ringsAndBushes, COUNTRY_OF[answer.units])} to scale; from middle to middle
-          along a wall.
+          {wordFor(term("rings-and-bushes"), COUNTRY_OF[answer.units])} to scale; from middle to
+          middle along a wall.
         </span>
       </Verdict>
       <div className="grid gap-6 xl:grid-cols-[minmax(22rem,1fr)_minmax(18rem,0.8fr)]">

@@ -9,7 +9,7 @@ import { useMemberName } from "@/features/drafts/useMemberName";
 import { addFitting, type FittingsDocument, removeFitting, setFitting } from "@/model/fittings";
 import type { OpenDocument } from "@/model/savedDocuments";
 import { createSavedStore, type DocumentStore } from "@/model/savedStore";
-import { COUNTRY_OF, fittingName } from "@/model/wording";
+import { COUNTRY_OF, nameIn } from "@/model/wording";
 import { usePlanner } from "@/state/PlannerContext";
 import { Button, IconButton } from "@/ui/Button";
 import { ConflictDialog } from "@/ui/ConflictDialog";
@@ -94,9 +94,9 @@ function Opened({ list }: { list: Fittings }) {
                 look="word"
                 label={`What ${fitting.name || "it"} is like`}
                 value={fitting.like}
-                options={kinds.map(({ kind, ...names }) => ({
+                options={kinds.map(({ kind, names }) => ({
                   value: kind,
-                  label: fittingName(names, COUNTRY_OF[fitting.units]),
+                  label: nameIn(names, COUNTRY_OF[fitting.units]),
                 }))}
                 onChange={(like) => change(setFitting(at, { like }))}
               />

@@ -5,14 +5,14 @@ import { WordField } from "@/features/walk/fields";
 import { legsOf } from "@/kinds/legs";
 import { walkOf } from "@/model/document";
 import { setUpright } from "@/model/joints";
-import { TRADE, wordFor } from "@/model/wording";
+import { term, wordFor } from "@/model/wording";
 import { useOfJob, usePlanner } from "@/state/PlannerContext";
 import { Figures } from "@/ui/Figures";
 import { Reading } from "@/ui/Reading";
 
 export const HeldUp = memo(function HeldUp({ made }: { made: PiecesOfRun }) {
   const { supports, materials } = made;
-  const strap = wordFor(TRADE.strap, useOfJob().rules);
+  const strap = wordFor(term("strap"), useOfJob().rules);
   if (!supports) {
     return null;
   }

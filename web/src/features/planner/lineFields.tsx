@@ -6,7 +6,7 @@ import { DATUM, TOWARD } from "@/kinds/words";
 import { setLine } from "@/model/commands";
 import type { FittingKind, Line, Toward } from "@/model/document";
 import { inRun } from "@/model/fittings";
-import { fittingName } from "@/model/wording";
+import { nameIn } from "@/model/wording";
 import { useOfJob, usePlanner } from "@/state/PlannerContext";
 
 export type OfLine = { line: Line; index: number };
@@ -115,11 +115,11 @@ export function FittingField({
   onChange: (choice: FittingChoice) => void;
 }) {
   const units = usePlanner((state) => state.history.present.units);
-  const fittings = useCatalogue().data?.fittings ?? [{ kind: value, name: "…", name_uk: "…" }];
+  const fittings = useCatalogue().data?.fittings ?? [{ kind: value, names: {} }];
   const { rules } = useOfJob();
   const mine = useFittings().data?.document.fittings ?? [];
   const words = Object.fromEntries([
-    ...fittings.map(({ kind, ...names }) => [kind, fittingName(names, rules)]),
+    ...fittings.map(({ kind, names }) => [kind, nameIn(names, rules) || "…"]),
     ...mine.map(({ name }) => [`${OWN}${name}`, name]),
     ...(own ? [[`${OWN}${own}`, own]] : []),
   ]);

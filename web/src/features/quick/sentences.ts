@@ -1,11 +1,11 @@
 // The bends that are made by themselves, each as a sentence whose numbers are blanks; what is said
 // is what the core reads, and what is left out is as it usually is.
 import type { Country } from "@/api/planning";
-import { type CountryWords, TRADE, wordFor } from "@/model/wording";
+import { term, type Words, wordFor } from "@/model/wording";
 
 export type Blank = {
   readonly field: string;
-  readonly label: CountryWords;
+  readonly label: Words;
   /** What stands in the sentence before it. */
   readonly before: string;
   readonly after?: string;
@@ -14,7 +14,7 @@ export type Blank = {
 };
 
 export type QuickKind = {
-  readonly word: CountryWords;
+  readonly word: Words;
   readonly blanks: readonly Blank[];
   readonly say: (values: Values, country: Country) => string;
 };
@@ -30,16 +30,16 @@ const ANGLE = { field: "angle", label: "Angle", before: "at", after: "°", usual
 
 export const QUICK_KINDS = {
   stub: {
-    word: { us: "Stub", uk: "Upstand" },
+    word: term("stub/title"),
     blanks: [
       {
         field: "at",
-        label: { us: "Height of the stub", uk: "Height of the upstand" },
+        label: term("stub/height"),
         before: "",
         after: "high",
       },
     ],
-    say: (values, country) => `${wordFor(TRADE.stub, country)} ${of(values, "at")}`,
+    say: (values, country) => `${wordFor(term("stub"), country)} ${of(values, "at")}`,
   },
   leg: {
     word: "Long leg",
@@ -47,28 +47,28 @@ export const QUICK_KINDS = {
     say: (values) => `turn ${of(values, "at")}`,
   },
   offset: {
-    word: { us: "Offset", uk: "Set" },
+    word: term("offset/title"),
     blanks: [
       RISE,
       ANGLE,
       { field: "at", label: "Where it is fully over", before: "fully over by", usual: "anywhere" },
     ],
     say: (values, country) =>
-      `${wordFor(TRADE.offset, country)} ${of(values, "rise")}${given("by", values.angle)}${given("at", values.at)}`,
+      `${wordFor(term("offset"), country)} ${of(values, "rise")}${given("by", values.angle)}${given("at", values.at)}`,
   },
   box: {
-    word: { us: "Box offset", uk: "Box set" },
+    word: term("box-offset/title"),
     blanks: [{ ...RISE, label: "Knockout off the wall" }],
-    say: (values, country) => `${wordFor(TRADE.boxOffset, country)} ${of(values, "rise")}`,
+    say: (values, country) => `${wordFor(term("box-offset"), country)} ${of(values, "rise")}`,
   },
   saddle: {
-    word: { us: "Saddle", uk: "Crossover" },
+    word: term("saddle/title"),
     blanks: [
       { field: "rise", label: "Height of what is in the way", before: "over" },
       { field: "at", label: "Its middle", before: "at", usual: "anywhere" },
     ],
     say: (values, country) =>
-      `${wordFor(TRADE.saddle, country)} ${of(values, "rise")}${given("at", values.at)}`,
+      `${wordFor(term("saddle"), country)} ${of(values, "rise")}${given("at", values.at)}`,
   },
   kick: {
     word: "Kick",
@@ -81,10 +81,10 @@ export const QUICK_KINDS = {
     say: (values) => `back to back ${of(values, "at")}`,
   },
   within: {
-    word: { us: "Offset into a length", uk: "Set into a length" },
+    word: term("offset/within"),
     blanks: [RISE, { field: "within", label: "The length that there is", before: "within" }],
     say: (values, country) =>
-      `${wordFor(TRADE.offset, country)} ${of(values, "rise")}${given("within", values.within)}`,
+      `${wordFor(term("offset"), country)} ${of(values, "rise")}${given("within", values.within)}`,
   },
 } as const satisfies Record<string, QuickKind>;
 

@@ -2,7 +2,7 @@
 import type { Country } from "@/api/planning";
 import { useCatalogue } from "@/api/queries";
 import { type Circuit, sizeName } from "@/model/wires";
-import { TRADE, wordFor } from "@/model/wording";
+import { term, wordFor } from "@/model/wording";
 import { IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { Select } from "@/ui/Select";
@@ -23,7 +23,7 @@ type Props = {
 };
 
 export function CircuitRow({ country, circuit, problem, onChange, onRemove }: Props) {
-  const earth = wordFor(TRADE.earth, country);
+  const earth = wordFor(term("earth"), country);
   const catalogue = useCatalogue().data;
   const known = catalogue?.conductors ?? [];
   const kinds = catalogue?.circuits ?? [];
