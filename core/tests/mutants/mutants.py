@@ -395,13 +395,13 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant("benders/placing.py", "> _MILD + _SAME", ">= _MILD", ("benders",)),
     Mutant("walls/studs.py", "low >= self.head + self.header", "low >= self.head", _WALLS),
     Mutant(
-        "documents/wall/laying.py",
+        "walls/laying.py",
         "subtract(first, way.folded[1])",
         "subtract(way.folded[1], first)",
         _WALLS,
     ),
     Mutant(
-        "documents/wall/laying.py",
+        "walls/laying.py",
         "subtract(last, way.folded[-2])",
         "subtract(way.folded[-2], last)",
         _WALLS,

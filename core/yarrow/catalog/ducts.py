@@ -1,6 +1,6 @@
 """Ducts in the ground as values: their sizes, how far they are pulled through, how they lie.
 
-Source: catalog/ducts.toml.
+Source: catalog/ducts.toml; how far they are pulled through, catalog/fill.toml.
 """
 
 from __future__ import annotations
@@ -9,6 +9,7 @@ from dataclasses import dataclass
 from functools import cache
 from typing import Any
 
+from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.reading import toml
 
 
@@ -58,13 +59,14 @@ class DuctFigures:
 def duct_figures() -> DuctFigures:
     """The figures of the catalogue."""
     table: dict[str, Any] = toml("ducts")
-    pulling, bends, building = table["pulling"], table["bends"], table["building"]
+    bends, building = table["bends"], table["building"]
+    pulling, wiring = fill_limits().duct, fill_limits().pull_points
     apart, needed, amounts = table["apart"], table["to_building"], table["quantities"]
     return DuctFigures(
-        most_straight_m=pulling["most_straight_m"],
-        less_per_quarter_m=pulling["less_per_quarter_m"],
-        most_degrees=pulling["most_degrees"],
-        wiring_degrees=table["wiring"]["most_degrees"],
+        most_straight_m=pulling.metres,
+        less_per_quarter_m=pulling.less_per_quarter,
+        most_degrees=pulling.most_degrees,
+        wiring_degrees=wiring.most_degrees,
         radius_per_outside=bends["radius_per_outside"],
         cable_diameters=bends["cable_diameters"],
         least_shown_degrees=bends["least_shown_degrees"],
@@ -85,7 +87,11 @@ def duct_figures() -> DuctFigures:
         duct_m=amounts["duct_m"],
         slack_m=amounts["slack_m"],
         end_m=amounts["end_m"],
-        sources={name: part["source"] for name, part in table.items() if "source" in part},
+        sources={
+            **{name: part["source"] for name, part in table.items() if "source" in part},
+            "pulling": pulling.source,
+            "wiring": wiring.source,
+        },
     )
 
 

@@ -44,7 +44,7 @@ CASES: dict[str, Case] = {
         None,
         (),
         "0 200 230",
-        "Habit of the trade for o",
+        "The habit of crews who lay",
         None,
     ),
     "no-figure": Case(
