@@ -385,7 +385,7 @@ MUTANTS: tuple[Mutant, ...] = (
         _TOOLS,
     ),
     Mutant("pieces/by_hand.py", "- closed.middle) < _SAME", "- closed.middle) > _SAME", _PIECES),
-    Mutant("pieces/materials.py", "found[us, uk] += each.count", "found[us, uk] += 1", _PIECES),
+    Mutant("pieces/materials.py", "found[name] += brought.count", "found[us, uk] += 1", _PIECES),
     Mutant("pieces/planned_pieces.py", "if self.left <= 0:", "if False:", _PIECES),
     Mutant("stock/bars.py", "half = bisect_right(sizes, room // 2)", "half = 0", _STOCK),
     Mutant("bench/readings/height.py", "other.angle) < STUB_FROM", "other.angle) < 180", _BENCH),

@@ -53,7 +53,8 @@ def find_collisions(
     """The worst collision on each thing round the bender while one bend is made; none where nothing
     is met.
 
-    What is said to be clear is so between the moments too (docs/at-the-bender.md, the half-bent pipe).
+    What is said to be clear is so between the moments too (docs/at-the-bender.md, the half-bent
+    pipe).
 
     Args: pipe, made, index and hook as for half_bent; stance, where the bender is worked; unit, of
     the pipe's lengths.
