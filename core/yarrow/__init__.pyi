@@ -102,6 +102,8 @@ from yarrow.walls.wall_plan import WallPlan as WallPlan
 from yarrow.wording.lengths import degrees as degrees
 from yarrow.wording.phrase import Phrase as Phrase
 from yarrow.wording.phrase import Quantity as Quantity
+from yarrow.wording.phrase import Shown as Shown
+from yarrow.wording.phrase import TapeReading as TapeReading
 from yarrow.wording.phrase import Value as Value
 from yarrow.wording.phrase import count as count
 from yarrow.wording.phrase import in_turn as in_turn

@@ -10,6 +10,8 @@ from typing import Literal
 from reportlab.pdfbase import pdfmetrics
 from reportlab.pdfbase.ttfonts import TTFont
 
+from yarrow import Shown
+
 Anchor = Literal["start", "middle", "end"]
 Point = tuple[float, float]
 
@@ -97,7 +99,7 @@ class Drawing:
         self,
         x: float,
         y: float,
-        text: str,
+        text: Shown,
         size: float,
         *,
         bold: bool = False,
@@ -105,7 +107,7 @@ class Drawing:
         colour: str = INK,
     ) -> None:
         """A line of text on its baseline."""
-        self.items.append(Text(x, y, text, size, bold, anchor, colour))
+        self.items.append(Text(x, y, str(text), size, bold, anchor, colour))
 
     def paragraph(
         self, x: float, y: float, width: float, text: str, size: float, *, colour: str = INK
@@ -120,7 +122,7 @@ class Drawing:
         self,
         x: float,
         y: float,
-        text: str,
+        shown: Shown,
         size: float,
         *,
         anchor: Anchor = "start",
@@ -128,6 +130,7 @@ class Drawing:
         colour: str = INK,
     ) -> None:
         """A length as on a tape: ``39 9/16`` with a built fraction."""
+        text = str(shown)
         x -= {"start": 0.0, "middle": 0.5, "end": 1.0}[anchor] * reading_width(text, size, bold)
         for part, scale, lift, advance in _reading_parts(text, size, bold):
             self.text(x, y - lift, part, size * scale, bold=bold, colour=colour)

@@ -179,5 +179,5 @@ def _entry(pipe: RackPipe, at: int, mark: Mark) -> list[_Words]:
                 f"radius {shots.radius_text}"
             )
             return [[(mark.text, True), (text, False)]]
-    moved = pipe.moved[at] if pipe.moved else ""
+    moved = str(pipe.moved[at]) if pipe.moved else ""
     return [[(mark.text, True), *([(moved, False)] if moved not in ("", "0") else [])]]

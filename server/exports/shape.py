@@ -81,13 +81,13 @@ def _draw_view(drawing: Drawing, plan: WrittenPlan, view: View, title: str, room
         if abs(end[0] - begin[0]) > max(abs(end[1] - begin[1]), 4):
             y = floor + row * _DIMENSION_ROW
             row += 1
-            _dimension(drawing, (begin[0], y), (end[0], y), dimension.text)
+            _dimension(drawing, (begin[0], y), (end[0], y), str(dimension.text))
         elif abs(end[1] - begin[1]) > _SHORTEST_UPRIGHT:
             x = max(begin[0], end[0]) + 2
             if dimension.field == "at":
                 x += 4 + beside * _BESIDE
                 beside += 1
-            _dimension(drawing, (x, begin[1]), (x, end[1]), dimension.text)
+            _dimension(drawing, (x, begin[1]), (x, end[1]), str(dimension.text))
 
 
 _SHORTEST_UPRIGHT = 2.5

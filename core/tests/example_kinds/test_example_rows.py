@@ -28,7 +28,7 @@ class AFitting(unittest.TestCase):
             rigid = {"conduit": {"type": "rmc", "size": "1"}, "bender": "ratchet-1"}
             plan = yarrow.plan(run(turn(30), end(30, fitting="gland"), **rigid))
             coupled = yarrow.plan(run(turn(30), end(30, fitting="coupling"), **rigid))
-            known = [each["name"] for each in yarrow.catalog()["fittings"]]
+            known = [each["names"]["en-US"] for each in yarrow.catalog()["fittings"]]
         self.assertEqual(plan["cut_length"], coupled["cut_length"])
         self.assertIn("thread-added", [each["code"] for each in plan["findings"]])
         self.assertAlmostEqual(plan["things"][-1]["along"], 150 / 25.4, places=3)

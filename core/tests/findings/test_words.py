@@ -14,7 +14,7 @@ import polib
 
 import yarrow
 from yarrow.catalog.fittings import fittings
-from yarrow.documents.written_finding import written
+from yarrow.documents.written_finding import WrittenQuantity, written
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
 from yarrow.wording import catalogue
@@ -222,7 +222,8 @@ class Sentences(unittest.TestCase):
         still = Phrase("printed-marks-can-be-made")
         mark = Finding(FindingCode.MARK_OFF_PIPE, values, variant="end", still=still)
         answer = written(mark, EN_GB)
-        self.assertEqual((answer.level, answer.values), ("warning", values))
+        figures = {"mark": WrittenQuantity(2, "", "2"), "off": WrittenQuantity(0.5, "in", "1/2 in")}
+        self.assertEqual((answer.level, answer.values), ("warning", figures))
         self.assertTrue(answer.text.startswith("Mark 2 would lie 1/2 in off the end of the pipe"))
 
     def test_a_remedy_says_what_it_does(self) -> None:

@@ -131,7 +131,7 @@ class InMillimetres(unittest.TestCase):
 
     def test_readings_are_whole(self) -> None:
         for candidate in choice(self.plan(round_thing(900, 50), end(2000)), 0).candidates:
-            self.assertRegex(candidate.room_text, r"^\d+$")
+            self.assertRegex(str(candidate.room_text), r"^\d+$")
 
 
 class AfterATurnAndAKick(unittest.TestCase):

@@ -204,7 +204,7 @@ class Closed(unittest.TestCase):
         both = yarrow.pieces.values(metric(end(5000, fitting="hub"), **HUB, **STEEL))
         self.assertEqual((codes(both), taken(both).by), ([], "running-coupler"))
         # Coupler 30, ring 4 and two turns of 1.5 on the one end; the box wants 12 on the other.
-        self.assertIn("37", [thread for piece in both.pieces for thread in piece.threads])
+        self.assertIn("37", [str(thread) for piece in both.pieces for thread in piece.threads])
         self.assertIn("wind the coupler back", joins(both))
 
     def test_a_running_coupler_is_not_offered_where_the_code_forbids_it(self) -> None:

@@ -25,7 +25,7 @@ class Meeting(unittest.TestCase):
             turn(40, loose=["at"]), end(30, loose=["at"], meet=["52 1/2 - 0.353", 31, 0])
         )
         self.assertEqual(
-            [(s.feature, s.field, s.became_text) for s in plan.solved],
+            [(s.feature, s.field, str(s.became_text)) for s in plan.solved],
             [(0, "at", "52 1/2"), (1, "at", "31 3/8")],
         )
         self.assertIn("said: 40", found(plan, "free-dimension").text)

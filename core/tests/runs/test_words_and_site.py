@@ -31,19 +31,19 @@ METRIC = LengthFormatter("mm", Fraction(1))
 
 class Sentences(unittest.TestCase):
     def test_lengths_are_told_as_on_the_tape(self) -> None:
-        self.assertEqual(INCHES.length(4.375), "4 3/8 in")
-        self.assertEqual(METRIC.length(617.6), "618 mm")
-        self.assertEqual(INCHES.reading(0.03), "0")
+        self.assertEqual(str(INCHES.length(4.375)), "4 3/8 in")
+        self.assertEqual(str(METRIC.length(617.6)), "618 mm")
+        self.assertEqual(str(INCHES.reading(0.03)), "0")
 
     def test_what_is_needed_is_rounded_up_and_a_mark_stays_itself(self) -> None:
-        self.assertEqual(INCHES.at_least(2.01), "2 1/16 in")
-        self.assertEqual(INCHES.at_least(2.0), "2 in")
-        self.assertEqual(METRIC.at_least(59.2), "60 mm")
+        self.assertEqual(INCHES.needed(2.01).text, "2 1/16 in")
+        self.assertEqual(INCHES.needed(2.0).text, "2 in")
+        self.assertEqual(METRIC.needed(59.2).text, "60 mm")
 
     def test_differences_carry_their_sign(self) -> None:
-        self.assertEqual(INCHES.off(0.19), "+3/16")
-        self.assertEqual(INCHES.off(-0.19), "−3/16")
-        self.assertEqual(INCHES.off(0.02), "0")
+        self.assertEqual(str(INCHES.off(0.19)), "+3/16")
+        self.assertEqual(str(INCHES.off(-0.19)), "−3/16")
+        self.assertEqual(str(INCHES.off(0.02)), "0")
 
     def test_angles(self) -> None:
         self.assertEqual([degrees(a) for a in (30.0, 22.5, 3.205)], ["30°", "22.5°", "3.21°"])
@@ -54,9 +54,9 @@ class Site(unittest.TestCase):
         plan = planned(offset(33, "4 3/8"), turn("71 5/8"), end("34 1/8"))
         by_name = {(d.feature, d.field): d for d in plan.site}
         at = by_name[0, "at"]
-        self.assertEqual((at.text, at.start, at.end), ("33", (0, 0, 0), (33, 0, 0)))
+        self.assertEqual((str(at.text), at.start, at.end), ("33", (0, 0, 0), (33, 0, 0)))
         rise = by_name[0, "rise"]
-        self.assertEqual((rise.text, rise.end), ("4 3/8", (33, 4.375, 0)))
+        self.assertEqual((str(rise.text), rise.end), ("4 3/8", (33, 4.375, 0)))
         # The leg up is measured from the back of the turn, half a pipe below its centre line.
         last = by_name[2, "at"]
         self.assertAlmostEqual(last.start[1], 4.375 - DIAMETER / 2)
@@ -100,7 +100,7 @@ class Site(unittest.TestCase):
 
     def test_numbers_of_what_was_met_are_dimensions(self) -> None:
         plan = planned(round_thing(40, 2), block(90, 9, 3), end(150))
-        texts = {(d.feature, d.field): d.text for d in plan.site}
+        texts = {(d.feature, d.field): str(d.text) for d in plan.site}
         self.assertEqual(texts[0, "at"], "40")
         self.assertEqual(texts[0, "height"], "2")
         self.assertEqual((texts[1, "width"], texts[1, "height"]), ("9", "3"))

@@ -73,7 +73,8 @@ class AtRandom(unittest.TestCase):
         survey = read_run(feed.run)
         (way,) = laid.routes
         self.assertEqual(
-            replace(survey, setup=replace(survey.setup, name="")), survey_of_feed(laid, way)
+            replace(survey, setup=replace(survey.setup, name="")),
+            survey_of_feed(laid, way, feed.run["path"]),
         )
 
     def holds(self, laid: LaidWall) -> None:

@@ -34,7 +34,7 @@ from yarrow.runs.model.plan import WrittenPlan
 from yarrow.runs.stages import BuildablePlan
 from yarrow.runs.written_plan import write_plan
 from yarrow.wording.lengths import LengthFormatter, degrees
-from yarrow.wording.phrase import Phrase, Value, count
+from yarrow.wording.phrase import Phrase, Shown, Value, count
 
 FORMAT = "yarrow.bench-plan/1"
 FIT_FORMAT = "yarrow.bench-fit/1"
@@ -63,7 +63,7 @@ class LegAsBent:
     leg: int
     name: Phrase
     off: float
-    off_text: str
+    off_text: Shown
     matters: bool
     holds: bool
 
@@ -112,7 +112,7 @@ class BenchFit:
     told: tuple[Phrase, ...]
     learnt: tuple[BendForBender, ...]
     straight_left_mm: float
-    straight_left_text: str
+    straight_left_text: Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -142,7 +142,7 @@ class BenchPlan:
     told: tuple[Phrase, ...]
     learnt: tuple[BendForBender, ...]
     straight_left_mm: float
-    straight_left_text: str
+    straight_left_text: Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -179,7 +179,7 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
     Source:
         docs/pieces-and-walls.md, at the bench.
     """
-    run, words = plan.resolution.run, plan.placed.words
+    run = plan.resolution.run
     bent = _so_far(plan, made, held)
     pipe = bent.found.pipe(plan.placed.pipe) if bent.read else plan.placed.pipe
     order = as_it_came_out(plan, pipe)
@@ -208,8 +208,8 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
         ),
         path=bent.found.path,
         order=order,
-        before=before_bending(run, order, words),
-        warming=warm_bends(run, order, pipe, words),
+        before=before_bending(run, order),
+        warming=warm_bends(run, order, pipe),
         legs=fit.legs,
         verdict=fit.verdict,
         mend=fit.mend,
@@ -416,7 +416,7 @@ def _fit_sentences(
                 Phrase("bench/leg-off", {"leg": leg.name, "by": words.measured(leg.off)})
             )
     for end, over in (("start", found.over_start), ("end", planned.cut - found.bent.cut)):
-        if words.off(over) != "0":
+        if not words.off(over).is_zero:
             way = "cut-off" if over > 0 else "short"
             sentences.append(Phrase(f"bench/{way}-at-{end}", {"by": words.measured(abs(over))}))
     return sentences

@@ -22,9 +22,7 @@ class BeforeBending:
     checks: tuple[Phrase, ...]
 
 
-def before_bending(
-    run: ResolvedRun, order: OrderHandling, words: LengthFormatter
-) -> tuple[BeforeBending, ...]:
+def before_bending(run: ResolvedRun, order: OrderHandling) -> tuple[BeforeBending, ...]:
     """The checks before each bend, in the order that they are made: those that change nothing for
     the rest of the piece stand before its first.
 
@@ -35,18 +33,20 @@ def before_bending(
     Source:
         docs/pieces-and-walls.md, at the bench.
     """
+    words = run.lengths
     steps = []
     for at, bend in enumerate(order.bends):
         checks = (
-            *(_of_the_tool(run, words) if at == 0 else ()),
+            *(_of_the_tool(run) if at == 0 else ()),
             *_of_the_bend(run.bender, order, bend, words, first=at == 0),
         )
         steps.append(BeforeBending(bend.bend, checks))
     return tuple(steps)
 
 
-def _of_the_tool(run: ResolvedRun, words: LengthFormatter) -> Iterator[Phrase]:
+def _of_the_tool(run: ResolvedRun) -> Iterator[Phrase]:
     """The shoe or the form, and how a larger machine is set up. Source: catalog/setups.toml."""
+    words = run.lengths
     bender, setups = run.bender, toml("setups")
     which = "form" if bender.traits.warms else "shoe"
     yield Phrase(f"before/{which}", {"conduit": run.conduit.name})

@@ -13,7 +13,6 @@ from yarrow.runs.bending_sequence import OrderHandling
 from yarrow.runs.marking.working import warmed_beyond
 from yarrow.runs.model.plan import Working
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Value, count
 
 _USUAL_MM = 20.0
@@ -40,9 +39,7 @@ class WarmBend:
     stages: tuple[WarmingStage, ...]
 
 
-def warm_bends(
-    run: ResolvedRun, order: OrderHandling, pipe: StraightPipe, words: LengthFormatter
-) -> tuple[WarmBend, ...]:
+def warm_bends(run: ResolvedRun, order: OrderHandling, pipe: StraightPipe) -> tuple[WarmBend, ...]:
     """Every bend's stages, in the order that they are made; none where nothing is warmed.
 
     Args:
@@ -56,14 +53,12 @@ def warm_bends(
     if not run.bender.traits.warms:
         return ()
     return tuple(
-        WarmBend(row.bend, tuple(_stages(run, row, pipe.bends[row.bend], words)))
-        for row in order.working
+        WarmBend(row.bend, tuple(_stages(run, row, pipe.bends[row.bend]))) for row in order.working
     )
 
 
-def _stages(
-    run: ResolvedRun, work: Working, bend: PipeBend, words: LengthFormatter
-) -> Iterator[WarmingStage]:
+def _stages(run: ResolvedRun, work: Working, bend: PipeBend) -> Iterator[WarmingStage]:
+    words = run.lengths
     times = toml("heat")
     diameter_mm = float(convert(run.conduit.diameter, run.conduit.unit, "mm"))
     warmed = bend.arc_end - bend.arc_start + 2 * warmed_beyond(run.unit)

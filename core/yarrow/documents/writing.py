@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import csv
 import io
-from collections.abc import Callable
+from collections.abc import Callable, Iterable
 from dataclasses import fields, is_dataclass
 from functools import cache
 from operator import attrgetter
@@ -18,7 +18,7 @@ from yarrow.racks.rack_plan import RackPlan
 from yarrow.runs.model.plan import Mark, WrittenPlan
 from yarrow.site.site_plan import SitePlan
 from yarrow.wording.lengths import degrees
-from yarrow.wording.phrase import Phrase
+from yarrow.wording.phrase import Phrase, TapeReading
 from yarrow.wording.wording import EN_US, Wording
 
 _UNITS = {"in": "inches", "mm": "millimetres"}
@@ -33,29 +33,41 @@ def plain(answer: Any, wording: Wording = EN_US) -> dict[str, Any]:
     kind: type = type(answer)
     names, values_of = _fields_of(kind)
     return {
-        name: value if type(value) in _AS_IT_IS else _plain_value(value, wording)
+        name: value if type(value) in _AS_IT_IS else _written_value(value, wording)
         for name, value in zip(names, values_of(answer), strict=True)
     }
 
 
-def _plain_value(value: Any, wording: Wording) -> Any:
-    kind = type(value)
-    if kind in _AS_IT_IS:
-        return value
-    if kind is tuple or kind is list:
-        return [each if type(each) in _AS_IT_IS else _plain_value(each, wording) for each in value]
-    if kind is dict:
-        return {key: _plain_value(each, wording) for key, each in value.items()}
-    if kind is Phrase:
-        return wording.text(value)
-    if kind is Finding:
-        return plain(written(value, wording), wording)
-    if is_dataclass(kind):
-        return plain(value, wording)
-    return value
-
+_Writer = Callable[[Any, Wording], Any]
 
 _AS_IT_IS = frozenset({str, int, float, bool, type(None)})
+
+
+@cache
+def _writer_of(kind: type) -> _Writer:
+    """What makes JSON of a value, by its type: found once a type."""
+    if kind is TapeReading:
+        return lambda value, _: str(value)
+    if kind is Phrase:
+        return lambda value, wording: wording.text(value)
+    if kind is Finding:
+        return lambda value, wording: plain(written(value, wording), wording)
+    if kind is dict:
+        return lambda value, wording: dict(zip(value, _each(value.values(), wording), strict=True))
+    if kind is tuple or kind is list:
+        return _each
+    return plain if is_dataclass(kind) else lambda value, _: value
+
+
+def _each(values: Iterable[Any], wording: Wording) -> list[Any]:
+    return [
+        value if type(value) in _AS_IT_IS else _written_value(value, wording) for value in values
+    ]
+
+
+def _written_value(value: Any, wording: Wording) -> Any:
+    kind: type = type(value)
+    return _writer_of(kind)(value, wording)
 
 
 @cache

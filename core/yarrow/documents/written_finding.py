@@ -9,8 +9,18 @@ from yarrow.findings.finding import Finding
 from yarrow.wording.phrase import Quantity, Value
 from yarrow.wording.wording import Wording
 
-Figure = Quantity | str
-"""A figure with its unit; what is no figure, as it is read."""
+
+@dataclass(frozen=True, slots=True)
+class WrittenQuantity:
+    """A figure with its unit, and as it is read."""
+
+    value: float
+    unit: str
+    text: str
+
+
+Figure = WrittenQuantity | str
+"""A figure; what is no figure, as it is read."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -61,4 +71,6 @@ def _figures(value: Value, wording: Wording) -> Figure | tuple[Figure, ...]:
 
 
 def _written_figure(value: Value, wording: Wording) -> Figure:
-    return value if isinstance(value, Quantity) else wording.text(value)
+    if isinstance(value, Quantity):
+        return WrittenQuantity(value.value, value.unit, value.text)
+    return wording.text(value)

@@ -177,7 +177,7 @@ class Saddle3(LegFeature):
             "air": air,
         }
         path = context.path("clearance")
-        remedy = Remedy(Phrase("ask-for-air", {"air": air}), path, air)
+        remedy = Remedy(Phrase("ask-for-air", {"air": air}), path, str(air))
         code = FindingCode.TOUCHES_SIDES
         return (Finding(code, values, context.feature, path, (), remedy),)
 

@@ -17,7 +17,7 @@ from yarrow.findings.finding import Finding, gravest_first, nothing_wrong
 from yarrow.measure.rounding import USUAL_STEP, round_to
 from yarrow.measure.units import Unit, convert_length
 from yarrow.wording.figures import trimmed, trimmed_up
-from yarrow.wording.phrase import Phrase, Quantity, Value
+from yarrow.wording.phrase import Phrase, Quantity, Shown, Value
 
 
 @dataclass(frozen=True, slots=True)
@@ -53,7 +53,7 @@ class PlacedEntry:
     id: str
     wall: BoxWall
     along: float
-    along_text: str
+    along_text: Shown
     deep: float
     size: str
     hole: float

@@ -43,6 +43,17 @@ def round_to(value: float, step: Fraction, unit: Unit, *, feet: bool = False) ->
     return Rounded(mark, text, mark - value)
 
 
+def mark_text(value: float, step: Fraction) -> str:
+    """The nearest mark on a tape divided in ``step``, as it is read; half-way goes up.
+
+    Args:
+        value: a length in the unit of ``step``.
+        step: more than 0.
+    """
+    size, under = step.as_integer_ratio()
+    return _mixed_text(math.floor(value * under / size + 0.5) * size, under)
+
+
 def cut_text(cut_length: float, step: Fraction, unit: Unit) -> str:
     """A cut length as it is read off a tape; nothing is cut shorter than nothing.
 

@@ -181,4 +181,4 @@ def _move(
         return None
     at = min(found)[1] + float(each.at) - middle
     text = parted.words.reading(at)
-    return Remedy(Phrase("move-to", {"place": text}), f"joints.places[{number}].at", text)
+    return Remedy(Phrase("move-to", {"place": text}), f"joints.places[{number}].at", str(text))

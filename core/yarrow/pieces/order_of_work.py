@@ -17,7 +17,7 @@ from yarrow.pieces.work_plan import InspectionPoint, OrderOfWork, WorkItem
 from yarrow.runs.model.plan import Step
 from yarrow.runs.model.run import EndState, Joints, RunSetup, Survey
 from yarrow.wording.lengths import LengthFormatter
-from yarrow.wording.phrase import Phrase, Quantity, Term, Value, count
+from yarrow.wording.phrase import Phrase, Quantity, TapeReading, Term, Value, count
 
 FORMAT = "yarrow.work/1"
 
@@ -203,6 +203,8 @@ def _as_read(value: Value) -> str:
         return value.text
     if isinstance(value, Term):
         return value.key
+    if isinstance(value, TapeReading):
+        return str(value)
     return value if isinstance(value, str) else ";".join(map(_as_read, value))
 
 

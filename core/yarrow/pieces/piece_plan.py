@@ -8,7 +8,7 @@ from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.runs.model.plan import Step, WrittenPlan
-from yarrow.wording.phrase import Phrase
+from yarrow.wording.phrase import Phrase, Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -22,14 +22,14 @@ class Joint:
     place: float
     leg: int
     at: float
-    at_text: str
+    at_text: Shown
     at_point: Vector
     ahead: Vector
     coupling: str
     coupling_name: str
     length: float
-    takes_text: str
-    open_text: str
+    takes_text: Shown
+    open_text: Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -44,8 +44,8 @@ class PieceOfRun:
     ends: float
     whole: bool
     spare: float
-    spare_text: str
-    threads: tuple[str, ...]
+    spare_text: Shown
+    threads: tuple[Shown, ...]
     works: bool
     before: tuple[Step, ...]
     after: tuple[Step, ...]
@@ -67,7 +67,7 @@ class PartingOption:
     flips: int
     works: bool
     waste: float
-    waste_text: str
+    waste_text: Shown
     minutes: int
     taken: bool
     value: tuple[PlaceOfJoint, ...]
@@ -79,9 +79,9 @@ class JointMayLie:
     from where to where, half way, and where that is in space."""
 
     leg: int
-    from_text: str
-    to_text: str
-    middle_text: str
+    from_text: Shown
+    to_text: Shown
+    middle_text: Shown
     middle_point: Vector
 
 
@@ -90,7 +90,7 @@ class PlaceOfJoint:
     """A joint's place as a run's document says it."""
 
     leg: int
-    at: str
+    at: Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -119,7 +119,7 @@ class Strap:
     number: int
     place: float
     leg: int
-    at_text: str
+    at_text: Shown
     at_point: Vector
     ahead: Vector
 
@@ -129,9 +129,9 @@ class Supports:
     """What holds a run up: the rule as the tape reads (``upright_text`` is empty where a leg that
     stands upright has no spacing of its own), ``law`` or habit, its source, the straps."""
 
-    first_text: str
-    spacing_text: str
-    upright_text: str
+    first_text: Shown
+    spacing_text: Shown
+    upright_text: Shown
     law: bool
     source: str
     straps: tuple[Strap, ...]
@@ -169,7 +169,7 @@ class PiecesOfRun:
     end_fittings: tuple[str, str]
     offered: tuple[CouplingOffered, ...]
     stick: float
-    stick_text: str
+    stick_text: Shown
     parted: str
     pieces: tuple[PieceOfRun, ...]
     joints: tuple[Joint, ...]

@@ -27,13 +27,13 @@ def gap_between(
     lines: Sequence[RackPipePath],
     radii: Sequence[Sequence[float]],
     setup: ResolvedRun,
-    words: LengthFormatter,
 ) -> Gap:
     """What is between two neighbours, along the corners as they are planned; the first of them as
     it was built, where that is told.
 
     Args: lines and radii, of every pipe in order; setup, the run that the rack is a copy of.
     """
+    words = setup.lengths
     line, next_line = lines[one.pipe], lines[other.pipe]
     base = line.real or line.vertices
     beside = rounded(next_line.vertices, radii[other.pipe])
@@ -111,7 +111,7 @@ def touching(gaps: Sequence[Gap], rack: Rack, words: LengthFormatter) -> list[Fi
                 "at": worst.at_text,
             },
             path="rack.spacing",
-            remedy=Remedy(Phrase("space-them", {"spacing": wider}), "rack.spacing", wider),
+            remedy=Remedy(Phrase("space-them", {"spacing": wider}), "rack.spacing", str(wider)),
             variant=("", "one-more", "more")[min(others, 2)],
         )
     ]

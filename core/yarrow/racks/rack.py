@@ -25,7 +25,7 @@ from yarrow.runs.model.run import OrderedBend, Rack, ResolvedRun, Survey
 from yarrow.runs.planner import plan_path, plan_resolved, resolve_run
 from yarrow.runs.written_plan import write_plan
 from yarrow.wording.lengths import LengthFormatter
-from yarrow.wording.phrase import count
+from yarrow.wording.phrase import Shown, count
 
 MOST_BENDS = 2000
 """Bends of all pipes together, shots included: far more than any rack has, few enough to be
@@ -68,7 +68,7 @@ def plan_rack(survey: Survey) -> RackPlan:
         findings += _pipe_errors(pipe)
         pipes.append(pipe)
     findings += [no_leg(line, words) for line in lines[len(laid) :]]
-    gaps = [gap_between(one, other, laid, bent, setup, words) for one, other in pairwise(pipes)]
+    gaps = [gap_between(one, other, laid, bent, setup) for one, other in pairwise(pipes)]
     findings += touching(gaps, rack, words)
     return _rack_plan(setup, rack, tuple(pipes), tuple(gaps), findings)
 
@@ -90,7 +90,7 @@ def _pipe(
         order = tuple(OrderedBend(each.bend, each.placing.hook) for each in bends)
     plan = write_plan(planned)
     made = plan.working_marks
-    moved: tuple[str, ...] = ()
+    moved: tuple[Shown, ...] = ()
     if before and len(before.marks) == len(made) and len(before.bends) == len(plan.bends):
         moved = tuple(
             words.off(mark.position - other.position)
@@ -112,17 +112,17 @@ def _pipe(
         marks=made,
         moved=moved,
         shots=tuple(segment_bend_of(plan, *each, words) for each in wide),
-        findings=gravest_first((*plan.findings, *_tight(run, wide, words))),
+        findings=gravest_first((*plan.findings, *_tight(run, wide))),
     )
     return rack_pipe, order
 
 
-def _tight(run: ResolvedRun, wide: Wide, words: LengthFormatter) -> list[Finding]:
+def _tight(run: ResolvedRun, wide: Wide) -> list[Finding]:
     """A warning for each radius of wide bends that is under the code's for bends in shots."""
     return [
         finding
         for radius in sorted({radius for _, radius, _ in wide})
-        for finding in shot_radius_findings(run, radius, words)
+        for finding in shot_radius_findings(run, radius)
     ]
 
 

@@ -10,6 +10,7 @@ from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.runs.model.plan import ArcToDraw, Mark, PlannedBend, PlannedBender, PlannedConduit
 from yarrow.runs.model.run import Between, Corners
+from yarrow.wording.phrase import Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -21,14 +22,14 @@ class SegmentBend:
     feature: int
     bend: int
     radius: float
-    radius_text: str
+    radius_text: Shown
     count: int
     degrees: float
     apart: float
-    apart_text: str
-    first_text: str
+    apart_text: Shown
+    first_text: Shown
     developed: float
-    developed_text: str
+    developed_text: Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -44,7 +45,7 @@ class RackPipe:
 
     pipe: int
     offset: float
-    offset_text: str
+    offset_text: Shown
     conduit: PlannedConduit
     bender: PlannedBender
     cut_length: float
@@ -55,7 +56,7 @@ class RackPipe:
     arcs: tuple[ArcToDraw, ...]
     bends: tuple[PlannedBend, ...]
     marks: tuple[Mark, ...]
-    moved: tuple[str, ...]
+    moved: tuple[Shown, ...]
     shots: tuple[SegmentBend, ...]
     findings: tuple[Finding, ...]
 
@@ -67,13 +68,13 @@ class Gap:
 
     pipe: int
     centres: float
-    centres_text: str
+    centres_text: Shown
     air: float
-    air_text: str
+    air_text: Shown
     at: Vector
-    at_text: str
+    at_text: Shown
     off: float
-    off_text: str
+    off_text: Shown
 
 
 @dataclass(frozen=True, slots=True)

@@ -37,7 +37,7 @@ from yarrow.runs.model.plan import Mark, Step, Working
 from yarrow.runs.model.run import OrderedBend, Survey
 from yarrow.runs.planner import MOST_SIMULATED, piece_to_bend, plan_run
 from yarrow.runs.stages import BuildablePlan, Plan, UnbuildablePlan
-from yarrow.wording.phrase import Phrase
+from yarrow.wording.phrase import Phrase, Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -89,7 +89,7 @@ class OrderHandling:
     turns: int
     flips: int
     changes: int
-    blocks_text: str
+    blocks_text: Shown
     bends: tuple[BendHandling, ...]
     marks: tuple[Mark, ...]
     working: tuple[Working, ...]
@@ -217,7 +217,7 @@ def _handling(
     else:
         marks = exact_marks(placed.run, piece.pipe, order.placings)
         sequence = [each.bend for each in order.bends]
-        rows = working(placed.run, piece.pipe, piece.roles, marks, sequence, words)
+        rows = working(placed.run, piece.pipe, piece.roles, marks, sequence)
         work = steps(piece, marks, rows, order.bends)
     return OrderHandling(
         name=order.name,

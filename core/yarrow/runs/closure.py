@@ -17,7 +17,7 @@ from yarrow.runs.model.lines import line_phrase
 from yarrow.runs.model.plan import Solved
 from yarrow.runs.model.run import ResolvedRun
 from yarrow.wording.lengths import LengthFormatter
-from yarrow.wording.phrase import Phrase, Value
+from yarrow.wording.phrase import Phrase, Shown, Value
 
 FLOATING = ("at", "rise", "width", "angle")
 """Numbers that a line may have loose."""
@@ -70,7 +70,7 @@ class _Number:
         return replace(run, walk=(*run.walk[: self.feature], moved, *run.walk[self.feature + 1 :]))
 
 
-def close_run(run: ResolvedRun, target: Vector, words: LengthFormatter) -> ClosureResult:
+def close_run(run: ResolvedRun, target: Vector) -> ClosureResult:
     """The least moves of the loose numbers that bring the end's face to where it is fixed.
 
     Newton's steps, each the least-squares one of the end's three coordinates by the loose numbers.
@@ -90,10 +90,8 @@ def close_run(run: ResolvedRun, target: Vector, words: LengthFormatter) -> Closu
     unreached = length(off) > _MET * max(length(target), 1.0)
     wrong = [number for number in loose if _impossible(number, solved)]
     if unreached or wrong:
-        return ClosureResult(
-            run, (), (_not_reached(run, loose, target, off, wrong, solved, words),)
-        )
-    moved = tuple(_solved(number, run, solved, words) for number in loose)
+        return ClosureResult(run, (), (_not_reached(run, loose, target, off, wrong, solved),))
+    moved = tuple(_solved(number, run, solved) for number in loose)
     notes = tuple(_note(solved, each) for each in moved if each.said_text != each.became_text)
     return ClosureResult(solved, moved, notes)
 
@@ -183,9 +181,9 @@ def _not_reached(
     off: Vector,
     wrong: Sequence[_Number],
     solved: ResolvedRun,
-    words: LengthFormatter,
 ) -> Finding:
     """By how much the ends do not meet, and which number would have to be loose for it."""
+    words = run.lengths
     values: dict[str, Value]
     if wrong:
         variant = "number"
@@ -216,7 +214,7 @@ def _missed(off: Vector, words: LengthFormatter) -> tuple[Phrase, ...]:
     parts = tuple(
         Phrase(f"too-far/{names[value < 0]}", {"far": words.measured(abs(value))})
         for value, names in zip(off, sides, strict=True)
-        if words.reading(abs(value)) != "0"
+        if not words.reading(value).is_zero
     )
     return parts or (Phrase("too-far/a-hair"),)
 
@@ -247,11 +245,10 @@ def _helper(run: ResolvedRun, loose: Sequence[_Number], target: Vector) -> _Numb
     return None
 
 
-def _solved(
-    number: _Number, run: ResolvedRun, solved: ResolvedRun, words: LengthFormatter
-) -> Solved:
+def _solved(number: _Number, run: ResolvedRun, solved: ResolvedRun) -> Solved:
+    words = run.lengths
     before, became = number.read(run), number.read(solved)
-    texts = [
+    texts: list[Shown] = [
         f"{value:.1f}°" if number.field == "angle" else words.reading(value)
         for value in (before, became)
     ]

@@ -93,7 +93,7 @@ def resolve_run(survey: Survey) -> Resolution:
     chosen = choose(survey, lengths)
     if survey.meet is None:
         return Resolution(survey, chosen.run, chosen.choices, (), chosen.findings, lengths)
-    closed = close_run(chosen.run, survey.meet, lengths)
+    closed = close_run(chosen.run, survey.meet)
     findings = (*chosen.findings, *closed.findings)
     return Resolution(survey, closed.run, chosen.choices, closed.solved, findings, lengths)
 
@@ -162,21 +162,21 @@ def straighten(resolution: Resolution, most_bends: int = MOST_BENDS) -> Straight
         resolution: the run, and how it came by its bends.
         most_bends: that it may have.
     """
-    run, lengths = resolution.run, resolution.lengths
+    run = resolution.run
     layout = lay_out(run)
-    held_off = stand_off_findings(run, layout, lengths)
+    held_off = stand_off_findings(run, layout)
     carried = errors_of(held_off)
     findings = (
         *resolution.findings,
         *bender_findings(run),
-        *stance_findings(run, lengths),
-        *radius_findings(run, lengths),
-        *slip_findings(run, lengths),
-        *allowance_findings(run, lengths),
+        *stance_findings(run),
+        *radius_findings(run),
+        *slip_findings(run),
+        *allowance_findings(run),
         *table_findings(run),
         *(finding for finding in held_off if finding.level != "error"),
     )
-    disorder = carried or order_findings(run, layout, lengths)
+    disorder = carried or order_findings(run, layout)
     if disorder:
         return Disorder(layout, (*findings, *disorder))
     try:
@@ -300,7 +300,7 @@ def _marked(
 ) -> MarkedPipe:
     run = placed.run
     cut = round_to(cut_length, run.round_to, run.unit, feet=True)
-    out = predict_as_bent(run, placed.layout, placed.pipe, marks, cut.value, placed.words)
+    out = predict_as_bent(run, placed.layout, placed.pipe, marks, cut.value)
     arcs = arcs_to_draw(out.path, run.bender.radius)
     return MarkedPipe(method, cut_length, cut.text, marks, out.dimensions, out.path, arcs)
 
@@ -314,7 +314,7 @@ def _at_the_bender(
         pipe = pipe_by_marks(placed.run.bender, pipe, marked.marks, marked.cut_length)
     piece = piece_to_bend(placed, pipe, marked.cut_length_text)
     sequence = [each.bend for each in placed.order.bends]
-    rows = working(placed.run, pipe, piece.roles, marked.marks, sequence, placed.words)
+    rows = working(placed.run, pipe, piece.roles, marked.marks, sequence)
     return rows, piece
 
 

@@ -8,7 +8,7 @@ from yarrow.findings.finding import Finding
 from yarrow.measure.units import Unit
 from yarrow.site.section import TrenchSection
 from yarrow.site.site import PlanPoint
-from yarrow.wording.phrase import Phrase
+from yarrow.wording.phrase import Phrase, Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -73,7 +73,7 @@ class SiteStretch:
     line: tuple[PlanPoint, ...]
     bends: tuple[PlanPoint, ...]
     length_m: float
-    length_text: str
+    length_text: Shown
     degrees: float
     degrees_text: str
     longest_m: float
@@ -106,7 +106,7 @@ class SiteCable:
     through: tuple[str, ...]
     second: tuple[int, ...]
     length_m: float
-    length_text: str
+    length_text: Shown
     pull: Phrase | None
     tension_n: float | None
     side_wall_n_m: float | None
@@ -119,7 +119,7 @@ class SiteSecondWay:
     ends: tuple[int, int]
     line: tuple[PlanPoint, PlanPoint]
     length_m: float
-    length_text: str
+    length_text: Shown
     frees: tuple[str, ...]
     told: Phrase
 

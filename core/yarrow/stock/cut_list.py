@@ -23,7 +23,7 @@ from yarrow.stock.bars import (
 )
 from yarrow.stock.solver import solve
 from yarrow.wording.lengths import LengthFormatter
-from yarrow.wording.phrase import Phrase, Value, count
+from yarrow.wording.phrase import Phrase, Shown, Value, count
 
 FORMAT = "yarrow.cut-list/1"
 
@@ -67,7 +67,7 @@ class Cut:
     name: str
     begins: float
     length: float
-    text: str
+    text: Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -79,10 +79,10 @@ class BarToCut:
     offcut: int | None
     name: str
     length: float
-    length_text: str
+    length_text: Shown
     cuts: tuple[Cut, ...]
     left: float
-    left_text: str
+    left_text: Shown
     kept: bool
 
 
@@ -103,9 +103,9 @@ class CutList:
     moved: int
     bars: tuple[BarToCut, ...]
     waste: float
-    waste_text: str
+    waste_text: Shown
     kept: float
-    kept_text: str
+    kept_text: Shown
     findings: tuple[Finding, ...]
 
     @property

@@ -11,11 +11,10 @@ from yarrow.findings.finding import Finding
 from yarrow.measure.units import convert_length
 from yarrow.walls.knockouts import KnockoutExit, KnockoutExits, too_close
 from yarrow.walls.wall import Feed, FramedWall, WallBox
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Value, count
 
 
-def wall_findings(wall: FramedWall, words: LengthFormatter) -> list[Finding]:
+def wall_findings(wall: FramedWall) -> list[Finding]:
     """What is wrong with its boxes, its holes and its feeds by themselves.
 
     Args:
@@ -23,15 +22,16 @@ def wall_findings(wall: FramedWall, words: LengthFormatter) -> list[Finding]:
         words: how it tells its lengths.
     """
     return [
-        *_studs(wall, words),
-        *_boxes(wall, words),
-        *_bits(wall, words),
+        *_studs(wall),
+        *_boxes(wall),
+        *_bits(wall),
         *_feeds(wall),
     ]
 
 
-def _studs(wall: FramedWall, words: LengthFormatter) -> list[Finding]:
+def _studs(wall: FramedWall) -> list[Finding]:
     """Studs so near to each other that no bit goes between them."""
+    words = wall.lengths
     bit = max((line.bit for line in wall.lines), default=0.0)
     spaced = [stud for stud in wall.studs.each if stud.number]
     found = []
@@ -48,7 +48,8 @@ def _studs(wall: FramedWall, words: LengthFormatter) -> list[Finding]:
     return found[:1]
 
 
-def _boxes(wall: FramedWall, words: LengthFormatter) -> list[Finding]:
+def _boxes(wall: FramedWall) -> list[Finding]:
+    words = wall.lengths
     found = []
     floor, ceiling = wall.upright
     for number, box in enumerate(wall.boxes):
@@ -79,8 +80,9 @@ def _has_wood_at(wall: FramedWall, box: WallBox, height: float) -> bool:
     return any(abs(box.face - wood) < 1e-6 for wood in wall.studs.bay(box.middle, height))
 
 
-def _bits(wall: FramedWall, words: LengthFormatter) -> list[Finding]:
+def _bits(wall: FramedWall) -> list[Finding]:
     """Bits, edges and how much of a stud may be bored away."""
+    words = wall.lengths
     rules, found = toml("framing"), []
     for number, line in enumerate(wall.lines):
         path = f"lines[{number}]"
@@ -139,9 +141,7 @@ def _feeds(wall: FramedWall) -> list[Finding]:
     return found
 
 
-def knockout_findings(
-    wall: FramedWall, knockouts: KnockoutExits, words: LengthFormatter
-) -> list[Finding]:
+def knockout_findings(wall: FramedWall, knockouts: KnockoutExits) -> list[Finding]:
     """Knockouts whose lock rings meet, and those that a device hides.
 
     Args:
@@ -149,6 +149,7 @@ def knockout_findings(
         knockouts: that its feeds leave boxes by.
         words: how it tells its lengths.
     """
+    words = wall.lengths
     found = []
     left_by: dict[int, list[KnockoutExit]] = {}
     for (number, _), each in knockouts.items():

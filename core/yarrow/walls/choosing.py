@@ -77,7 +77,7 @@ class _FeedOption:
                 yield end.place, leaving
 
 
-def chosen_ways(wall: FramedWall, room: BenderRoom, words: LengthFormatter) -> ChosenWays:
+def chosen_ways(wall: FramedWall, room: BenderRoom) -> ChosenWays:
     """The ways of all feeds: first as each would go by itself; where something is wrong then, those
     that are about it are chosen anew, together with the feeds of the same boxes.
 
@@ -88,6 +88,7 @@ def chosen_ways(wall: FramedWall, room: BenderRoom, words: LengthFormatter) -> C
     Source:
         docs/pieces-and-walls.md, framed walls.
     """
+    words = wall.lengths
     search = _WaySearch(wall, room, words)
     taken = {feed.number: search.at_first(feed) for feed in search.feeds}
     for _ in range(_ROUNDS):
@@ -144,7 +145,7 @@ class _WaySearch:
             if leaving is not None
         }
         way = route(self.wall, feed, there, self.room)
-        found = [*findings_of_route(self.wall, way, self.words)]
+        found = [*findings_of_route(self.wall, way)]
         for (place, _), leaving in there.items():
             found += findings_of_leaving(self.wall.boxes[place], leaving)
         return _FeedOption(feed, leaves, way, _counted(found) + rather_not, Pipework.of(way))

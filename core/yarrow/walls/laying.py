@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
@@ -16,7 +16,7 @@ from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.units import convert, convert_length
 from yarrow.pieces.places import reach_of
 from yarrow.runs.layout.walk import pipe_of
-from yarrow.runs.model.run import JointPlace, Joints, Points, RunSetup, Survey
+from yarrow.runs.model.run import JointPlace, Joints, RunSetup, Survey
 from yarrow.runs.model.wires import Wires
 from yarrow.walls.checks import knockout_findings, wall_findings, without_a_knockout
 from yarrow.walls.choosing import chosen_ways
@@ -36,11 +36,12 @@ PLACES = 6
 @dataclass(frozen=True, slots=True)
 class WallToLay:
     """A wall as it was told, before a feed has a way: the ``setup`` that all of its feeds' runs
-    have, from a connector on, and what is drawn into each feed that somebody said it of, by the
-    feed's number."""
+    have, from a connector on, and the text that it is ``known_by``; what is drawn into each feed
+    that somebody said it of, by the feed's number."""
 
     wall: FramedWall
     setup: RunSetup
+    known_by: str
     wires: Mapping[int, Wires]
 
     @property
@@ -77,12 +78,12 @@ def lay_wall(told: WallToLay) -> LaidWall:
     """
     wall = told.wall
     words = LengthFormatter(wall.unit, STEPS[wall.unit][USUAL_STEP[wall.unit]])
-    chosen = chosen_ways(wall, _bender_room(wall, told.setup.bender), words)
+    chosen = chosen_ways(wall, _bender_room(wall, told.setup.bender))
     found = (
-        *wall_findings(wall, words),
-        *knockout_findings(wall, chosen.knockouts, words),
+        *wall_findings(wall),
+        *knockout_findings(wall, chosen.knockouts),
         *without_a_knockout(wall, chosen.without),
-        *route_findings(wall, chosen.routes, words),
+        *route_findings(wall, chosen.routes),
     )
     return LaidWall(told, words, chosen.knockouts, chosen.routes, found)
 
@@ -102,12 +103,13 @@ def _bender_room(wall: FramedWall, bender: Bender) -> BenderRoom:
     )
 
 
-def survey_of_feed(laid: LaidWall, way: Route) -> Survey:
-    """A feed as a run of its own, by its corners as they lie from its first one; without a name.
+def survey_of_feed(laid: LaidWall, way: Route, path: Sequence[Vector]) -> Survey:
+    """A feed as a run of its own, without a name.
 
     Args:
         laid: its wall.
         way: its own.
+        path: the corners of its pipe, as path_of_feed answers them.
     """
     told, feed = laid.told, way.feed
     conduit = told.wall.conduit
@@ -119,7 +121,10 @@ def survey_of_feed(laid: LaidWall, way: Route) -> Survey:
         )
         joints = Joints(usual_coupling(conduit), stick, places)
     setup = replace(
-        told.setup, path=_points(laid, way), joints=joints, wires=told.wires.get(feed.number)
+        told.setup,
+        path=tuple((_exact(x), _exact(y), _exact(z)) for x, y, z in path),
+        joints=joints,
+        wires=told.wires.get(feed.number),
     )
     return Survey(setup, ())
 
@@ -133,7 +138,7 @@ def path_of_feed(laid: LaidWall, way: Route) -> tuple[Vector, ...]:
         way: its own.
     """
     first, *inner, last = way.folded
-    taken_in = -pipe_of(laid.told.setup.resolved(), None).begins
+    taken_in = -pipe_of(laid.told.setup, None).begins
     if laid.wall.box_of(way.feed.start):
         first = along(first, unit(subtract(first, way.folded[1])), taken_in)
     if laid.wall.box_of(way.feed.end):
@@ -142,10 +147,6 @@ def path_of_feed(laid: LaidWall, way: Route) -> tuple[Vector, ...]:
     return tuple((round(x, PLACES), round(y, PLACES), round(z, PLACES)) for x, y, z in corners)
 
 
-def _points(laid: LaidWall, way: Route) -> Points:
-    return tuple((_exact(x), _exact(y), _exact(z)) for x, y, z in path_of_feed(laid, way))
-
-
 def _exact(value: float) -> Fraction:
     """A length as it is written, to so many places."""
-    return Fraction(repr(round(value, PLACES)))
+    return Fraction(round(value * 10**PLACES), 10**PLACES)

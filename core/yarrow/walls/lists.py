@@ -18,9 +18,7 @@ ORDER = ("boxes", "connectors", "holes", "pipe", "straps")
 """All boxes first, then all connectors, all holes, and the pipe: so nothing is bored twice."""
 
 
-def holes_of(
-    wall: FramedWall, routes: Sequence[Route], words: LengthFormatter
-) -> tuple[BoredHole, ...]:
+def holes_of(wall: FramedWall, routes: Sequence[Route]) -> tuple[BoredHole, ...]:
     """The holes through studs, line by line from the left.
 
     Args:
@@ -28,6 +26,7 @@ def holes_of(
         routes: of its feeds.
         words: how it tells its lengths.
     """
+    words = wall.lengths
     through: dict[tuple[int, float], list[int]] = {}
     members = {}
     for way in routes:
@@ -76,7 +75,6 @@ def to_bore(
     wall: FramedWall,
     holes: Sequence[BoredHole],
     through_plates: Sequence[PlateHoleBored],
-    words: LengthFormatter,
 ) -> tuple[ToBore, ...]:
     """Holes that are bored alike, counted; a plate's with the bit of its feed's line.
 
@@ -85,6 +83,7 @@ def to_bore(
         holes, through_plates: all of them.
         words: how it tells its lengths.
     """
+    words = wall.lengths
     bored = Counter((each.bit_text, each.height_text, "") for each in holes)
     for each in through_plates:
         bit = wall.lines[wall.feeds[each.feed].line].bit
@@ -98,7 +97,6 @@ def needed(
     routes: Sequence[Route],
     holes: Sequence[BoredHole],
     findings: Sequence[Finding],
-    words: LengthFormatter,
 ) -> tuple[Needed, ...]:
     """Connectors, couplings, straps, and the steel plates that are asked for, or are habit.
 
@@ -110,6 +108,7 @@ def needed(
         findings: of the wall, which say where plates are asked for.
         words: how it tells its lengths.
     """
+    words = wall.lengths
     ends = sum(wall.box_of(end) is not None for way in routes for end in way.feed.ends)
     outs = sum(len(way.plate_holes) for way in routes)
     first = words.available(support_rule(wall.conduit, wall.unit).first)

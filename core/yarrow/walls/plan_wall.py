@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from functools import lru_cache
 from typing import Any
 
@@ -27,7 +27,7 @@ from yarrow.walls.wall_plan import (
     WallPlan,
 )
 from yarrow.wording.lengths import LengthFormatter, degrees
-from yarrow.wording.phrase import Phrase, Value, count
+from yarrow.wording.phrase import Phrase, Shown, Value, count
 
 FORMAT = "yarrow.wall-plan/1"
 
@@ -46,7 +46,7 @@ def plan_wall(laid: LaidWall, runs: Sequence[Mapping[str, Any]]) -> WallPlan:
         docs/pieces-and-walls.md, framed walls.
     """
     wall, words, routes = laid.wall, laid.words, laid.routes
-    holes, in_plates = holes_of(wall, routes, words), plate_holes_of(routes, words)
+    holes, in_plates = holes_of(wall, routes), plate_holes_of(routes, words)
     conductors = laid.told.conductors
     volumes = [volume_of(wall, number, conductors) for number in range(len(wall.boxes))]
     findings = [*laid.findings, *_too_full(wall, volumes)]
@@ -72,8 +72,8 @@ def plan_wall(laid: LaidWall, runs: Sequence[Mapping[str, Any]]) -> WallPlan:
         holes=holes,
         plate_holes=in_plates,
         feeds=feeds,
-        to_bore=to_bore(wall, holes, in_plates, words),
-        needed=needed(wall, feeds, routes, holes, findings, words),
+        to_bore=to_bore(wall, holes, in_plates),
+        needed=needed(wall, feeds, routes, holes, findings),
         order=order_of_work(),
         findings=gravest_first(findings),
     )
@@ -95,7 +95,10 @@ def _too_full(wall: FramedWall, volumes: Sequence[BoxResult | None]) -> list[Fin
 
 def _planned_feed(laid: LaidWall, way: Route, run: dict[str, Any]) -> PlannedFeed:
     wall, feed, words = laid.wall, way.feed, laid.words
-    made, findings = _pieces_of(survey_of_feed(laid, way))
+    survey = survey_of_feed(laid, way, run["path"])
+    setup = survey.setup
+    said = (laid.told.known_by, setup.path, setup.joints, feed.wires.strip())
+    made, findings = _pieces_of(_FeedToPlan(said, survey))
     turns = insertion_order(way, len(made))
     pieces = tuple(
         WallPiece(number, piece.cut_text, piece.marks, piece.bends, turn.turn, turn.how)
@@ -133,16 +136,24 @@ def _knockout(laid: LaidWall, feed: Feed, end: FeedEnd) -> str:
 class _Made:
     """A piece as it is made, whichever feed's it is."""
 
-    cut_text: str
+    cut_text: Shown
     marks: tuple[str, ...]
     bends: int
 
 
+@dataclass(frozen=True, slots=True)
+class _FeedToPlan:
+    """A feed's run, known by all that it is made from."""
+
+    said: tuple[object, ...]
+    survey: Survey = field(compare=False)
+
+
 @lru_cache(maxsize=1000)
-def _pieces_of(survey: Survey) -> tuple[tuple[_Made, ...], tuple[Finding, ...]]:
+def _pieces_of(feed: _FeedToPlan) -> tuple[tuple[_Made, ...], tuple[Finding, ...]]:
     """The pieces of a feed's run, and what is wrong with it. A feed that is as another, or as it
     was, is planned once: its run lies from its own knockout."""
-    plans, wrong = piece_plans(survey)
+    plans, wrong = piece_plans(feed.survey)
     made = tuple(
         _Made(
             plan.cut_length_text,

@@ -16,13 +16,10 @@ from yarrow.geometry.vectors import Vector
 from yarrow.walls.routes import Route
 from yarrow.walls.studs import BoredThrough
 from yarrow.walls.wall import Feed, FramedWall
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Value, count
 
 
-def route_findings(
-    wall: FramedWall, routes: Sequence[Route], words: LengthFormatter
-) -> list[Finding]:
+def route_findings(wall: FramedWall, routes: Sequence[Route]) -> list[Finding]:
     """What is wrong with the ways of its feeds: holes too near a box for the bend, bends in holes,
     openings in the way, and holes that two pipes want.
 
@@ -31,7 +28,7 @@ def route_findings(
         routes: of its feeds.
         words: how it tells its lengths.
     """
-    found = [each for way in routes for each in findings_of_route(wall, way, words)]
+    found = [each for way in routes for each in findings_of_route(wall, way)]
     found += _crossings(wall, routes)
     wanted = Counter((way.feed.line, member) for way in routes for member in way.members)
     for (at, member), pipes in wanted.items():
@@ -45,7 +42,7 @@ def route_findings(
     return found
 
 
-def findings_of_route(wall: FramedWall, way: Route, words: LengthFormatter) -> list[Finding]:
+def findings_of_route(wall: FramedWall, way: Route) -> list[Finding]:
     """What is wrong with the way of one feed by itself.
 
     Args:
@@ -54,10 +51,10 @@ def findings_of_route(wall: FramedWall, way: Route, words: LengthFormatter) -> l
         words: how it tells its lengths.
     """
     return [
-        *_rises(wall, way, words),
+        *_rises(wall, way),
         *_bent_or_blocked(wall, way),
-        *_sliding(wall, way, words),
-        *_plates(wall, way, words),
+        *_sliding(wall, way),
+        *_plates(wall, way),
     ]
 
 
@@ -174,7 +171,8 @@ def _names(wall: FramedWall, way: Route) -> dict[str, Value]:
     return {"one": wall.name_of(feed.start), "other": wall.name_of(feed.end)}
 
 
-def _rises(wall: FramedWall, way: Route, words: LengthFormatter) -> list[Finding]:
+def _rises(wall: FramedWall, way: Route) -> list[Finding]:
+    words = wall.lengths
     found = []
     # One that goes straight out of the wall has none.
     ends = way.feed.ends if way.approaches else ()
@@ -210,8 +208,9 @@ def _bent_or_blocked(wall: FramedWall, way: Route) -> list[Finding]:
     return found
 
 
-def _plates(wall: FramedWall, way: Route, words: LengthFormatter) -> list[Finding]:
+def _plates(wall: FramedWall, way: Route) -> list[Finding]:
     """Ways out of the wall that come down on a stud."""
+    words = wall.lengths
     found = []
     path = f"feeds[{way.feed.number}].to"
     for hole in way.plate_holes:
@@ -228,8 +227,9 @@ def _plates(wall: FramedWall, way: Route, words: LengthFormatter) -> list[Findin
     return found
 
 
-def _sliding(wall: FramedWall, way: Route, words: LengthFormatter) -> list[Finding]:
+def _sliding(wall: FramedWall, way: Route) -> list[Finding]:
     """Pieces that do not go into their holes from a bay."""
+    words = wall.lengths
     path = f"feeds[{way.feed.number}]"
     found = []
     for at, each in enumerate(way.stretches):

@@ -9,8 +9,10 @@ from typing import Literal
 
 from yarrow.catalog.tables import Conduit
 from yarrow.catalog.wall_boxes import WallBoxKind
+from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.units import Unit
 from yarrow.walls.studs import Opening, Studs
+from yarrow.wording.lengths import LengthFormatter
 
 HeightTo = Literal["top", "middle", "bottom"]
 BoxSide = Literal["left", "right"]
@@ -149,6 +151,11 @@ class FramedWall:
     ways_out: tuple[WayOut, ...]
     lines: tuple[HoleLine, ...]
     feeds: tuple[Feed, ...]
+
+    @property
+    def lengths(self) -> LengthFormatter:
+        """How its tape is read: in its unit, to the usual marks."""
+        return LengthFormatter(self.unit, STEPS[self.unit][USUAL_STEP[self.unit]])
 
     @property
     def upright(self) -> tuple[float, float]:

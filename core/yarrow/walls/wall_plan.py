@@ -9,7 +9,7 @@ from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
 from yarrow.walls.studs import Opening, Stud
-from yarrow.wording.phrase import Phrase
+from yarrow.wording.phrase import Phrase, Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -26,8 +26,8 @@ class PlacedBox:
     bottom: float
     top: float
     knockout: float
-    top_text: str
-    proud_text: str
+    top_text: Shown
+    proud_text: Shown
     on: Phrase
     knockouts: tuple[str, ...]
     volume_text: str
@@ -39,7 +39,7 @@ class PlacedLine:
 
     name: str
     height: float
-    height_text: str
+    height_text: Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,9 +51,9 @@ class BoredHole:
     line: str
     along: float
     height: float
-    height_text: str
+    height_text: Shown
     bit: float
-    bit_text: str
+    bit_text: Shown
     feeds: tuple[int, ...]
 
 
@@ -65,8 +65,8 @@ class PlateHoleBored:
     feed: int
     plate: str
     along: float
-    along_text: str
-    deep_text: str
+    along_text: Shown
+    deep_text: Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -75,7 +75,7 @@ class WallPiece:
     one it goes in as, and from where."""
 
     number: int
-    cut_text: str
+    cut_text: Shown
     marks: tuple[str, ...]
     bends: int
     turn: int
@@ -100,7 +100,7 @@ class PlannedFeed:
     kick_text: str
     studs: tuple[int, ...]
     joints: tuple[Vector, ...]
-    longest_slid: str
+    longest_slid: Shown
     run: dict[str, Any]
     pieces: tuple[WallPiece, ...]
     findings: tuple[Finding, ...]
@@ -110,8 +110,8 @@ class PlannedFeed:
 class ToBore:
     """Holes that are bored alike: with which bit, how high (or in which plate), how many."""
 
-    bit_text: str
-    height_text: str
+    bit_text: Shown
+    height_text: Shown
     plate: str
     count: int
 

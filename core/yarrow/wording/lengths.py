@@ -5,9 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
-from yarrow.measure.rounding import round_to
 from yarrow.measure.units import Unit
-from yarrow.wording.phrase import Quantity
+from yarrow.wording.phrase import Quantity, TapeReading
 
 
 @dataclass(frozen=True, slots=True)
@@ -17,37 +16,19 @@ class LengthFormatter:
     unit: Unit
     step: Fraction
 
-    def length(self, value: float) -> str:
+    def length(self, value: float) -> TapeReading:
         """To the nearest mark, with the unit.
 
         Args: value, in the job's unit.
         """
-        return self.suffixed(self.reading(value))
+        return TapeReading(value, self.unit, self.step, with_unit=True)
 
-    def suffixed(self, reading: str) -> str:
-        """A reading with the unit behind it."""
-        return reading + (" mm" if self.unit == "mm" else " in")
-
-    def reading(self, value: float) -> str:
+    def reading(self, value: float) -> TapeReading:
         """To the nearest mark, as it is written at the pipe: no unit.
 
         Args: value, in the job's unit.
         """
-        return round_to(value, self.step, self.unit).text
-
-    def at_least(self, value: float) -> str:
-        """To the next mark up, with the unit: for what is needed.
-
-        Args: value, in the job's unit.
-        """
-        return self.length(self.up(value))
-
-    def at_most(self, value: float) -> str:
-        """To the next mark down, with the unit: for what there is.
-
-        Args: value, in the job's unit.
-        """
-        return self.length(self.down(value))
+        return TapeReading(value, self.unit, self.step)
 
     def measured(self, value: float) -> Quantity:
         """A length in a sentence, to the nearest mark.
@@ -61,14 +42,14 @@ class LengthFormatter:
 
         Args: value, in the job's unit.
         """
-        return Quantity(value, self.unit, self.at_least(value))
+        return Quantity(value, self.unit, self.length(self.up(value)))
 
     def available(self, value: float) -> Quantity:
         """A length that is there, to the next mark down.
 
         Args: value, in the job's unit.
         """
-        return Quantity(value, self.unit, self.at_most(value))
+        return Quantity(value, self.unit, self.length(self.down(value)))
 
     def pitch(self, value: float) -> Quantity:
         """What a turn of a thread comes to: finer than the tape is.
@@ -92,13 +73,12 @@ class LengthFormatter:
         """
         return -self.up(-value)
 
-    def off(self, value: float) -> str:
+    def off(self, value: float) -> TapeReading:
         """A difference with its sign, or 0 where it is less than half a mark.
 
         Args: value, in the job's unit.
         """
-        text = self.reading(abs(value))
-        return text if text == "0" else f"{'+' if value > 0 else '−'}{text}"
+        return TapeReading(value, self.unit, self.step, signed=True)
 
 
 def degrees(value: float) -> str:

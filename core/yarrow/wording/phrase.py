@@ -4,16 +4,53 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field
+from fractions import Fraction
+
+from yarrow.measure.rounding import mark_text
+from yarrow.measure.units import Unit
+
+
+@dataclass(frozen=True, slots=True)
+class TapeReading:
+    """A length as a job's tape reads it: ``value`` in ``unit``, to the nearest mark of ``step``.
+    It is made into text when that is asked for: ``with_unit`` behind it, or ``signed``, as a
+    difference is, which is 0 where it is less than half a mark."""
+
+    value: float
+    unit: Unit
+    step: Fraction
+    with_unit: bool = False
+    signed: bool = False
+
+    def __str__(self) -> str:
+        text = mark_text(abs(self.value) if self.signed else self.value, self.step)
+        if self.signed and text != "0":
+            return f"{'+' if self.value > 0 else '−'}{text}"
+        return f"{text} {self.unit}" if self.with_unit else text
+
+    @property
+    def is_zero(self) -> bool:
+        """Whether the tape does not tell it from nothing."""
+        return mark_text(abs(self.value), self.step) == "0"
+
+
+Shown = TapeReading | str
+"""What is read of a figure: a length to the tape's marks, or text; empty where there is none."""
 
 
 @dataclass(frozen=True, slots=True)
 class Quantity:
-    """A figure in a sentence: its value, in ``unit`` (empty for a count), and as it is read: to the
-    tape's marks, rounded the safe way."""
+    """A figure in a sentence: its value, in ``unit`` (empty for a count), and what is ``shown`` of
+    it: to the tape's marks, rounded the safe way."""
 
     value: float
     unit: str
-    text: str
+    shown: Shown
+
+    @property
+    def text(self) -> str:
+        """As it is read."""
+        return str(self.shown)
 
 
 @dataclass(frozen=True, slots=True)
@@ -33,7 +70,7 @@ class Term:
     usual: str
 
 
-Value = Quantity | Phrase | Term | str | tuple["Value", ...]
+Value = Quantity | Phrase | Term | TapeReading | str | tuple["Value", ...]
 """What stands in a sentence: a figure, a phrase, a name, or several of these."""
 
 

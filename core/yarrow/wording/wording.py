@@ -8,7 +8,7 @@ from string import Formatter
 from typing import Final, Literal
 
 from yarrow.wording.catalogue import read_catalogue
-from yarrow.wording.phrase import Phrase, Quantity, Term, Value
+from yarrow.wording.phrase import Phrase, Quantity, TapeReading, Term, Value
 
 LANGUAGES: Final = {"en-US": (), "en-GB": ("en-US",)}
 """Each language, with those whose words it has where its own catalogue says none, nearest first."""
@@ -51,6 +51,8 @@ class Wording:
             return value
         if isinstance(value, Quantity):
             return value.text
+        if isinstance(value, TapeReading):
+            return str(value)
         if isinstance(value, Term):
             return self.templates.get(value.key, value.usual)
         if isinstance(value, tuple):

@@ -5083,19 +5083,6 @@ export interface components {
             source: string;
         };
         /**
-         * Quantity
-         * @description A figure in a sentence: its value, in ``unit`` (empty for a count), and as it is read: to the
-         *     tape's marks, rounded the safe way.
-         */
-        Quantity: {
-            /** Text */
-            text: string;
-            /** Unit */
-            unit: string;
-            /** Value */
-            value: number;
-        };
-        /**
          * QuickBendShape
          * @description A bend by itself as a run; ``run`` is null until nothing more is expected.
          */
@@ -7497,7 +7484,7 @@ export interface components {
             text: string;
             /** Values */
             values: {
-                [key: string]: components["schemas"]["Quantity"] | string | (components["schemas"]["Quantity"] | string)[];
+                [key: string]: components["schemas"]["WrittenQuantity"] | string | (components["schemas"]["WrittenQuantity"] | string)[];
             };
         };
         /**
@@ -7580,6 +7567,18 @@ export interface components {
             worked: components["schemas"]["EvaluatedSum"][];
             /** Working */
             working: components["schemas"]["Working"][];
+        };
+        /**
+         * WrittenQuantity
+         * @description A figure with its unit, and as it is read.
+         */
+        WrittenQuantity: {
+            /** Text */
+            text: string;
+            /** Unit */
+            unit: string;
+            /** Value */
+            value: number;
         };
         /**
          * WrittenRemedy

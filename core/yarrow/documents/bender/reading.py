@@ -19,6 +19,7 @@ from yarrow.documents.run.reading import read_conduit, read_step, read_tape, rea
 from yarrow.documents.schema import reader
 from yarrow.measure.rounding import round_to
 from yarrow.measure.units import Unit
+from yarrow.wording.phrase import Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,7 +43,7 @@ class BenderNumbers:
     kind: BenderKind
     way: PartingOption
     radius: float
-    radius_text: str
+    radius_text: Shown
     take_up: float
     take_up_text: str
     gain: float

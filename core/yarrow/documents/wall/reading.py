@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 from collections.abc import Mapping
 from dataclasses import dataclass
 from itertools import pairwise
@@ -51,7 +52,8 @@ def read_framed_wall(document: object) -> ReadWall:
     setup = setup_of_path(shape["bender"], wall.conduit, wall.unit, "connector")
     fed = [feed for feed in wall.feeds if feed.start.place != feed.end.place]
     wires = {feed.number: _wires_of(wall, feed) for feed in fed if feed.wires.strip()}
-    return ReadWall(WallToLay(wall, setup, wires), said)
+    known_by = json.dumps([said, shape["conduit"], wall.unit], default=str)
+    return ReadWall(WallToLay(wall, setup, known_by, wires), said)
 
 
 def _wires_of(wall: FramedWall, feed: Feed) -> Wires:

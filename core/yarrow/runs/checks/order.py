@@ -9,14 +9,14 @@ from yarrow.findings.finding import Finding
 from yarrow.runs.layout.walk import Layout
 from yarrow.runs.model.lines import line_phrase, move, place_field
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase
 
 _HAIR = 1e-9
 
 
-def order_findings(run: ResolvedRun, layout: Layout, words: LengthFormatter) -> list[Finding]:
+def order_findings(run: ResolvedRun, layout: Layout) -> list[Finding]:
     """An error for every line whose first corner does not come after the corner before it."""
+    words = run.lengths
     found = []
     reached, leg = -float(run.start.allowance), 0
     before: int | None = None
@@ -40,7 +40,7 @@ def order_findings(run: ResolvedRun, layout: Layout, words: LengthFormatter) -> 
                     },
                     feature,
                     place_field(run, feature),
-                    remedy=move(run, words, feature, behind + _room(layout)),
+                    remedy=move(run, feature, behind + _room(layout)),
                 )
             )
         reached = line.laid.ends if line.laid.after.number == leg else reached

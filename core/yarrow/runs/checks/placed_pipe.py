@@ -114,4 +114,4 @@ class PlacedPipe:
     def move(self, feature: int, by: float) -> Remedy | None:
         """The fix that moves a line further along by at least so much; None on a path run, and
         where no place is far enough."""
-        return move(self.run, self.words, feature, by)
+        return move(self.run, feature, by)

@@ -135,8 +135,9 @@ def _gentler(placed: PlacedPipe, stick: float) -> tuple[int, float] | None:
     return None
 
 
-def slip_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
+def slip_findings(run: ResolvedRun) -> list[Finding]:
     """A warning for every number that looks like a slip of the pen or the tape."""
+    words = run.lengths
     stick = stick_of(run)
     found = []
     for feature, line in enumerate(run.walk):
@@ -156,9 +157,10 @@ def slip_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
     return found
 
 
-def stand_off_findings(run: ResolvedRun, layout: Layout, words: LengthFormatter) -> list[Finding]:
+def stand_off_findings(run: ResolvedRun, layout: Layout) -> list[Finding]:
     """An error for a rise that spacers carry the pipe over already, and a note that they were taken
     into account, so that nobody takes their height off again."""
+    words = run.lengths
     if not run.stand_off:
         return []
     off = {"stand_off": words.measured(float(run.stand_off))}
@@ -194,18 +196,19 @@ def _slip(
     return Finding(FindingCode.SUSPECT_DIMENSION, values, feature, path, variant=variant)
 
 
-def allowance_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
+def allowance_findings(run: ResolvedRun) -> list[Finding]:
     """A note wherever the fitting says where the pipe ends, so that nobody adds it twice."""
     last = run.walk[-1].ends_run() if run.walk else None
     return [
-        _allowed_for(run, words, place, run.start.fitting)
+        _allowed_for(run, place, run.start.fitting)
         if place == "start"
-        else _allowed_for(run, words, place, last.fitting if last else "open")
+        else _allowed_for(run, place, last.fitting if last else "open")
         for place in run.own_allowances
     ]
 
 
-def _allowed_for(run: ResolvedRun, words: LengthFormatter, place: str, kind: str) -> Finding:
+def _allowed_for(run: ResolvedRun, place: str, kind: str) -> Finding:
+    words = run.lengths
     fitting, conduit = fittings()[kind], run.conduit
     feature = None if place == "start" else len(run.walk) - 1
     path = f"{place}.allowance"

@@ -18,7 +18,6 @@ from yarrow.runs.checks.end_fittings import shallower
 from yarrow.runs.checks.placed_pipe import PlacedPipe
 from yarrow.runs.model.lines import line_phrase
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Value, count
 
 _HAIR = 1e-6
@@ -45,7 +44,7 @@ def bender_findings(run: ResolvedRun) -> list[Finding]:
     return [Finding(FindingCode.BENDER_DOES_NOT_FIT, values, path="bender", remedy=remedy)]
 
 
-def stance_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
+def stance_findings(run: ResolvedRun) -> list[Finding]:
     """A warning for each place that was said and that the tool can't be worked at, for a handle
     that no room is high enough for, and for blocks that nobody stands a bender on."""
     takes = tuple(Phrase(f"at-place/{stance.place}") for stance in run.stances.takes)
@@ -64,10 +63,12 @@ def stance_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
         )
         for path, place in run.not_taken
     ]
-    return [*not_taken, *_out_of_proportion(run, words)]
+    return [*not_taken, *_out_of_proportion(run)]
 
 
-def _out_of_proportion(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
+def _out_of_proportion(run: ResolvedRun) -> list[Finding]:
+    words = run.lengths
+
     def compared(
         code: FindingCode, figure_mm: float, limit: ByUnit, path: str
     ) -> Iterator[Finding]:
@@ -91,25 +92,24 @@ def _out_of_proportion(run: ResolvedRun, words: LengthFormatter) -> list[Finding
     return [*long, *(finding for each in high for finding in each)]
 
 
-def radius_findings(run: ResolvedRun, words: LengthFormatter) -> list[Finding]:
+def radius_findings(run: ResolvedRun) -> list[Finding]:
     """A warning where this bender bends tighter than the code's table allows: by the column for
     one-shot and full-shoe benders, or by that for other bends where there is no shoe."""
     if run.bender.traits.one_shot:
-        return _under_code(run, run.bender.radius, run.conduit.least_radius, words)
-    return _under_code(run, run.bender.radius, other_least_radius(run.conduit), words)
+        return _under_code(run, run.bender.radius, run.conduit.least_radius)
+    return _under_code(run, run.bender.radius, other_least_radius(run.conduit))
 
 
-def shot_radius_findings(run: ResolvedRun, radius: float, words: LengthFormatter) -> list[Finding]:
+def shot_radius_findings(run: ResolvedRun, radius: float) -> list[Finding]:
     """The same for a wide bend that is made in many shots: that is no one-shot bend.
 
     Args: radius, of the wide bend, in the run's unit.
     """
-    return _under_code(run, radius, other_least_radius(run.conduit), words)
+    return _under_code(run, radius, other_least_radius(run.conduit))
 
 
-def _under_code(
-    run: ResolvedRun, radius: float, least: Fraction | None, words: LengthFormatter
-) -> list[Finding]:
+def _under_code(run: ResolvedRun, radius: float, least: Fraction | None) -> list[Finding]:
+    words = run.lengths
     if least is None:
         return []
     allowed = float(convert(least, run.conduit.unit, run.unit))

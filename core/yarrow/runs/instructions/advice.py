@@ -16,7 +16,7 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.measure.units import convert_length
 from yarrow.runs.instructions.steps import PieceToBend
-from yarrow.wording.phrase import Phrase, Quantity, Value, count
+from yarrow.wording.phrase import Phrase, Quantity, Shown, Value, count
 
 
 @dataclass(frozen=True, slots=True)
@@ -27,8 +27,8 @@ class Interference:
 
     what: InTheWay
     by: float
-    by_text: str
-    at_text: str
+    by_text: Shown
+    at_text: Shown
     swept: float
     text: Phrase
 

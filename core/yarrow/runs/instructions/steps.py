@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import accumulate
 
 from yarrow.bend_simulation.order import SAME_PLANE, Handled, flipped, normalised
@@ -17,14 +17,14 @@ from yarrow.geometry.pipe import PipeBend
 from yarrow.measure.units import convert_length
 from yarrow.runs.model.plan import Mark, Step, Working
 from yarrow.wording.lengths import LengthFormatter, angle, degrees
-from yarrow.wording.phrase import Phrase, Value, count, in_turn
+from yarrow.wording.phrase import Phrase, Shown, TapeReading, Value, count, in_turn
 
 
 @dataclass(frozen=True, slots=True)
 class PieceToBend(Piece):
     """A piece with its cut as the tape reads, and how the job tells its numbers."""
 
-    cut_text: str
+    cut_text: Shown
     words: LengthFormatter
 
 
@@ -228,8 +228,8 @@ def _how_to_check(piece: PieceToBend, each: Handled, made: set[int], row: Workin
     pipe, words, role = piece.pipe, piece.words, piece.roles[index]
     bend = pipe.bends[index]
     pair = index + role.partner in made if role.partner else False
-    if pair and row.depth:
-        depth = {"depth": words.suffixed(row.depth)}
+    if pair and isinstance(row.depth, TapeReading):
+        depth = {"depth": replace(row.depth, with_unit=True)}
         return in_turn(Phrase("check/parallel-gauged", depth), _parallel_within(words))
     if pair:
         return Phrase("check/in-one-line")

@@ -13,7 +13,6 @@ from yarrow.geometry.vectors import Vector, along, length, subtract
 from yarrow.runs.layout.walk import Layout, leg_origin
 from yarrow.runs.model.plan import DimensionAsBent, Mark
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import LengthFormatter
 
 
 @dataclass(frozen=True, slots=True)
@@ -31,13 +30,13 @@ def predict_as_bent(
     pipe: StraightPipe,
     marks: Sequence[Mark],
     cut_length: float,
-    words: LengthFormatter,
 ) -> Outcome:
     """Every number of the walk as it comes out when the rounded marks are followed to the letter.
 
     Args: pipe, for the angles and rolls of its bends; marks, one a bend, in order; cut_length, as
     rounded, in the run's unit.
     """
+    words = run.lengths
     bends = [
         PipeBend(_arc_start(run.bender, mark, bend), bend.angle, bend.roll, bend.radius)
         for mark, bend in zip(marks, pipe.bends, strict=True)

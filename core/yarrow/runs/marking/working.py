@@ -12,7 +12,8 @@ from yarrow.measure.units import Unit
 from yarrow.role import Role
 from yarrow.runs.model.plan import Mark, Working
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import LengthFormatter, degrees
+from yarrow.wording.lengths import degrees
+from yarrow.wording.phrase import Shown
 
 
 def working(
@@ -21,13 +22,13 @@ def working(
     roles: Sequence[Role],
     marks: Sequence[Mark],
     sequence: Sequence[int],
-    words: LengthFormatter,
 ) -> tuple[Working, ...]:
     """A row a bend, in order along the pipe.
 
     Args: pipe, as the marks make it, exact or printed; sequence, the bends as they are made.
     Source: docs/at-the-bender.md, three ways of working.
     """
+    words = run.lengths
     bender, warm = run.bender, run.bender.traits.warms
     beyond = warmed_beyond(run.unit)
     rows = []
@@ -38,7 +39,7 @@ def working(
             begins, ends = ends, begins
         # Two bends of a set are equal but for float noise, which must not tell them apart.
         to = bender.bend_to(bend.angle)
-        depth = ""
+        depth: Shown = ""
         if roles[index] in (Role.NEAR, Role.FAR):
             partner = index + roles[index].partner
             if sequence.index(partner) < sequence.index(index):

@@ -7,7 +7,6 @@ import math
 from yarrow.features.feature import Feature
 from yarrow.findings.finding import Remedy
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, count
 
 
@@ -28,17 +27,18 @@ def placed_at(line: Feature) -> float:
     return float(getattr(line, line.place_field))
 
 
-def move(run: ResolvedRun, words: LengthFormatter, feature: int, by: float) -> Remedy | None:
+def move(run: ResolvedRun, feature: int, by: float) -> Remedy | None:
     """The fix that sets a line's place further along, to the next mark of the tape.
 
     Args: feature, the line's number, from 0; by, at least so far along the leg, in the document's
     unit.
     """
+    words = run.lengths
     if not run.walk or feature in run.answers or math.isinf(by):
         return None
     path = place_field(run, feature)
     text = words.reading(words.up(placed_at(run.walk[feature]) + by))
-    return Remedy(Phrase("move-to", {"place": text}), path, text)
+    return Remedy(Phrase("move-to", {"place": text}), path, str(text))
 
 
 def line_phrase(run: ResolvedRun, feature: int) -> Phrase:

@@ -13,7 +13,7 @@ from yarrow.measure.units import Unit
 from yarrow.role import Role
 from yarrow.runs.model.run import EvaluatedSum, MarkingMethod
 from yarrow.runs.model.wires import PlannedWires
-from yarrow.wording.phrase import Phrase
+from yarrow.wording.phrase import Phrase, Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -49,7 +49,7 @@ class Mark:
     rounded: float
     moved: float
     known_to: float = 0.0
-    known_to_text: str = ""
+    known_to_text: Shown = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,14 +62,14 @@ class Working:
     site, and never less than the angle that has to stay."""
 
     bend: int
-    start_of_bend: str
-    end_of_bend: str
-    hook_at: str
-    between: str
-    developed: str
-    depth: str
-    warm_from: str
-    warm_to: str
+    start_of_bend: Shown
+    end_of_bend: Shown
+    hook_at: Shown
+    between: Shown
+    developed: Shown
+    depth: Shown
+    warm_from: Shown
+    warm_to: Shown
     bend_to: float
     bend_to_text: str
     clicks: int | None
@@ -106,8 +106,8 @@ class DimensionAsBent:
     asked: float
     comes_out: float
     off: float
-    asked_text: str
-    off_text: str
+    asked_text: Shown
+    off_text: Shown
     loose: bool
 
 
@@ -154,16 +154,16 @@ class CandidateView:
     bends: int
     degrees: float
     room: float
-    room_text: str
+    room_text: Shown
     before: float
-    before_text: str
+    before_text: Shown
     after: float | None
-    after_text: str
+    after_text: Shown
     pipe: float
-    pipe_text: str
+    pipe_text: Shown
     pull: float
     air: float | None
-    air_text: str
+    air_text: Shown
     lift: float
     fits: bool
     usual: bool
@@ -191,9 +191,9 @@ class Solved:
     feature: int
     field: str
     said: float
-    said_text: str
+    said_text: Shown
     became: float
-    became_text: str
+    became_text: Shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -202,7 +202,7 @@ class SiteDimension:
 
     feature: int
     field: str
-    text: str
+    text: Shown
     start: Vector
     end: Vector
 

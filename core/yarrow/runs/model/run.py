@@ -17,6 +17,7 @@ from yarrow.measure.units import Unit
 from yarrow.obstacles.obstacle import Obstacle
 from yarrow.role import Role
 from yarrow.runs.model.wires import Wires
+from yarrow.wording.lengths import LengthFormatter
 
 MarkingMethod = Literal["exact", "table"]
 
@@ -144,6 +145,11 @@ class RunSetup:
     most_degrees: float | None = None
     joints: Joints | None = None
     done: tuple[str, ...] = ()
+
+    @property
+    def lengths(self) -> LengthFormatter:
+        """How its tape is read: in its unit, to its marks."""
+        return LengthFormatter(self.unit, self.round_to)
 
     def resolved(
         self,

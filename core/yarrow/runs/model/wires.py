@@ -12,7 +12,7 @@ from yarrow.fill.pull_points import PullPoint, PullPoints
 from yarrow.fill.result import FillResult
 from yarrow.findings.finding import Finding
 from yarrow.geometry.vectors import Vector
-from yarrow.wording.phrase import Phrase
+from yarrow.wording.phrase import Phrase, Shown
 
 State = Literal["dry", "lubricated"]
 
@@ -83,7 +83,7 @@ class PlannedWires:
     breaks: tuple[Break, ...]
     pull: PlannedPull | None
     duct_m: float | None
-    length_text: str
+    length_text: Shown
     duct_text: str
     findings: tuple[Finding, ...]
 

@@ -336,8 +336,8 @@ def _choice_findings(taken: _Taken, words: LengthFormatter, *, risen: bool) -> l
         }
         found.append(Finding(FindingCode.OBSTACLE_CLASH, clash, feature, path))
     if best.too_shallow > 1e-6:
-        least = words.reading(words.up(float(obstacle.size()) + best.too_shallow))
-        hole: dict[str, Value] = {"angle": bent, "deep": words.suffixed(least)}
+        deep = words.length(words.up(float(obstacle.size()) + best.too_shallow))
+        hole: dict[str, Value] = {"angle": bent, "deep": deep}
         better = [each for each in taken.all if each.fits]
         other = _take(path, _best(better, thrifty=False).id) if better else None
         found.append(Finding(FindingCode.ARC_IN_HOLE, hole, feature, path, remedy=other))
@@ -350,9 +350,9 @@ def _choice_findings(taken: _Taken, words: LengthFormatter, *, risen: bool) -> l
         least = words.reading(words.up(best.room))
         room: dict[str, Value] = {
             "within": words.measured(float(obstacle.room_given)),
-            "least": words.suffixed(least),
+            "least": words.length(least.value),
         }
-        remedy = Remedy(Phrase("give-room", {"room": least}), path, least)
+        remedy = Remedy(Phrase("give-room", {"room": least}), path, str(least))
         found.append(Finding(FindingCode.DOES_NOT_FIT_WITHIN, room, feature, path, remedy=remedy))
     return found
 
