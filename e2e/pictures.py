@@ -59,6 +59,7 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     _save(browser, "cut-list")
     browser.driver.get(f"{address}/walls/{JobWall.objects.get().id}")
     browser.see("[data-wall-box]")
+    browser.see_text("EMT")
     _save(browser, "framed-wall")
     _open(browser, address, "Press hall feed, bay 2")
     browser.see("[data-cut]")

@@ -78,8 +78,9 @@ class Wording:
 
 Country = Literal["us", "uk"]
 
-EN_US = Wording("en-US")
-EN_GB = Wording("en-GB")
+WORDINGS: Final = {language: Wording(language) for language in LANGUAGES}
+
+EN_US, EN_GB = WORDINGS["en-US"], WORDINGS["en-GB"]
 
 
 def wording_of(country: Country | None, units: object) -> Wording:
@@ -94,4 +95,4 @@ def in_each_language(value: Value) -> dict[str, str]:
     Args:
         value: a phrase, or what stands in one.
     """
-    return {language: Wording(language).text(value) for language in LANGUAGES}
+    return {language: wording.text(value) for language, wording in WORDINGS.items()}
