@@ -81,6 +81,11 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.press("The next bend")
     browser.see("[data-step='3']")
     _save(browser, "steps")
+    _of_more_than_one_pipe(browser, address)
+    _of_the_tools(browser, address)
+
+
+def _of_more_than_one_pipe(browser: Browser, address: str) -> None:
     _open(browser, address, "Bottling feeds, a bank of five")
     browser.press("Rack", "[role=radio]")
     browser.see("[data-rack-mark]")
@@ -102,6 +107,9 @@ def _at_a_desk(browser: Browser, address: str) -> None:
     browser.see("[data-met]")
     browser.see("[data-hole]")
     _save(browser, "box")
+
+
+def _of_the_tools(browser: Browser, address: str) -> None:
     _open(browser, address, "Capper drop, own bender", "/bench")
     browser.press("Done. Next mark")
     browser.see_text("as well as this bender is known")

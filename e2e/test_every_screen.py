@@ -71,6 +71,13 @@ class EveryScreen(PageTest):
         self.browser.until(lambda: self.browser.ask("return !left.isConnected"), path)
 
     def tour(self) -> None:
+        self.tour_of_a_run()
+        self.tour_of_the_bench()
+        self.tour_of_racks_and_wires()
+        self.tour_of_checks()
+        self.tour_of_a_job()
+
+    def tour_of_a_run(self) -> None:
         browser = self.browser
         self.go("/")
         browser.see("form")
@@ -96,6 +103,9 @@ class EveryScreen(PageTest):
         browser.press("Shortcuts")
         browser.see("[role=dialog]")
         self.check("shortcuts")
+
+    def tour_of_the_bench(self) -> None:
+        browser = self.browser
         met = self.run_named("Framed office, as the tape met it")
         self.follow(f"/runs/{met.id}")
         browser.see("[data-stick-mark]")
@@ -130,6 +140,9 @@ class EveryScreen(PageTest):
         browser.see_text("3 of")
         browser.see("[data-bench][data-current=true]")
         self.check("the bench", "Framed office, as the tape met it, bench")
+
+    def tour_of_racks_and_wires(self) -> None:
+        browser = self.browser
         bank = self.run_named("Bottling feeds, a bank of five")
         self.follow(f"/runs/{bank.id}")
         browser.see("[data-stick-mark]")
@@ -141,6 +154,11 @@ class EveryScreen(PageTest):
         browser.press("Pipe 2 as built")
         browser.see("[role=dialog]")
         self.check("a pipe as it was built")
+        self.follow(f"/runs/{bank.id}/sheet")
+        browser.see("[data-sheet] svg")
+        browser.press("The rack", "[role=radio]")
+        browser.see_text("least air", "[data-sheet]")
+        self.check("sheet", "Sheet")
         wired = self.run_named("Cellar main, over the water pipe")
         self.follow(f"/runs/{wired.id}")
         browser.see("[data-stick-mark]")
@@ -150,6 +168,9 @@ class EveryScreen(PageTest):
         browser.see("[data-verdict=full]")
         browser.see("svg[data-packed]")
         self.check("the wires of a run")
+
+    def tour_of_checks(self) -> None:
+        browser = self.browser
         for what in ("conduit", "trunking", "box", "pullbox", "holes"):
             self.follow(f"/check/{what}")
             browser.see("[data-verdict]")
@@ -158,14 +179,13 @@ class EveryScreen(PageTest):
         browser.press("Try the example")
         browser.see("[data-schedule]")
         self.check("a schedule")
-        self.follow(f"/jobs/{run.job_id}/box?name=Press%20hall%20junction")
+
+    def tour_of_a_job(self) -> None:
+        browser = self.browser
+        job = self.run_named("Bottling line drop").job_id
+        self.follow(f"/jobs/{job}/box?name=Press%20hall%20junction")
         browser.see("[data-met]")
         self.check("a box of a job", "Press hall junction")
-        self.follow(f"/runs/{bank.id}/sheet")
-        browser.see("[data-sheet] svg")
-        browser.press("The rack", "[role=radio]")
-        browser.see_text("least air", "[data-sheet]")
-        self.check("sheet", "Sheet")
         self.follow(f"/walls/{JobWall.objects.get().id}")
         browser.see("[data-wall-plan][data-current=true]")
         self.check("a framed wall", "Framed office, gable wall")

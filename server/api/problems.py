@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from datetime import datetime
-from typing import Any
+from functools import partial
+from typing import Any, TypeVar
 
 from django.core.exceptions import ObjectDoesNotExist, RequestDataTooBig
 from django.http import HttpRequest, HttpResponse
@@ -79,104 +81,138 @@ def unreadable_table(error: TableError) -> dict[str, Any]:
     return {"code": "unreadable", "message": str(error.errors[0]), "errors": fields}
 
 
+Told = tuple[int, Problem | dict[str, Any]]
+"""How an error is answered: the status, and the body."""
+
+_TELLERS: dict[type[Exception], Callable[[HttpRequest, Any], Told | HttpResponse]] = {}
+"""By the error that is expected."""
+
+_Teller = TypeVar("_Teller", bound=Callable[[HttpRequest, Any], Told | HttpResponse])
+
+
 def handle_problems(api: NinjaAPI) -> None:
     """Teach an API to answer every expected error with a Problem."""
+    for error, teller in _TELLERS.items():
+        api.add_exception_handler(error, partial(_answered, api, teller))
 
-    def answer(
-        request: HttpRequest,
-        status: int,
-        code: str,
-        message: str,
-        errors: list[dict[str, str]] | None = None,
-    ) -> HttpResponse:
-        body = {"code": code, "message": message, "errors": errors or []}
-        return api.create_response(request, body, status=status)
 
-    @api.exception_handler(DocumentError)
-    def refused(request: HttpRequest, error: DocumentError) -> HttpResponse:
-        return api.create_response(request, unreadable(error), status=422)
+def _answered(
+    api: NinjaAPI,
+    teller: Callable[[HttpRequest, Any], Told | HttpResponse],
+    request: HttpRequest,
+    error: Exception,
+) -> HttpResponse:
+    told = teller(request, error)
+    if isinstance(told, HttpResponse):
+        return told
+    status, body = told
+    return api.create_response(request, body, status=status)
 
-    @api.exception_handler(TooLong)
-    def too_long(request: HttpRequest, error: TooLong) -> HttpResponse:
-        message = f"This is longer than one may be: {error.expected}."
-        return answer(request, 413, "too-large", message)
 
-    @api.exception_handler(StillWorkingOut)
-    def working(request: HttpRequest, error: StillWorkingOut) -> HttpResponse:
-        return answer(request, 503, "still-working", str(error))
+def _tells(error: type[Exception]) -> Callable[[_Teller], _Teller]:
+    def kept(teller: _Teller) -> _Teller:
+        _TELLERS[error] = teller
+        return teller
 
-    @api.exception_handler(TableError)
-    def unreadable_rows(request: HttpRequest, error: TableError) -> HttpResponse:
-        return api.create_response(request, unreadable_table(error), status=422)
+    return kept
 
-    @api.exception_handler(ValidationError)
-    def invalid(request: HttpRequest, error: ValidationError) -> HttpResponse:
-        fields = [
-            {
-                "path": _path(problem["loc"]),
-                "expected": str(problem["msg"]).removeprefix("Value error, "),
-            }
-            for problem in error.errors
-        ]
-        first = fields[0] if fields else {"path": "document", "expected": "a document"}
-        message = f"{first['path']}: {first['expected']}"
-        return answer(request, 422, "unreadable", message, fields)
 
-    @api.exception_handler(ObjectDoesNotExist)
-    def missing(request: HttpRequest, error: ObjectDoesNotExist) -> HttpResponse:
-        return answer(request, 404, "not-found", "There is nothing here that is yours to see.")
+@_tells(DocumentError)
+def _unreadable(request: HttpRequest, error: DocumentError) -> Told:
+    return 422, unreadable(error)
 
-    @api.exception_handler(AuthenticationError)
-    def stranger(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
-        return answer(request, 401, "signed-out", "Sign in first.")
 
-    @api.exception_handler(RequestDataTooBig)
-    def too_large(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
-        return answer(request, 413, "too-large", "This request carries too much.")
+@_tells(TableError)
+def _unreadable_rows(request: HttpRequest, error: TableError) -> Told:
+    return 422, unreadable_table(error)
 
-    @api.exception_handler(Throttled)
-    def throttled(request: HttpRequest, error: Throttled) -> HttpResponse:
-        wait = f" Wait {error.wait:.0f} seconds." if error.wait else " Wait a minute."
-        return answer(request, 429, "throttled", f"Too many tries.{wait}")
 
-    @api.exception_handler(HttpError)
-    def other(request: HttpRequest, error: HttpError) -> HttpResponse:
-        # Ninja turns what the parser raises into its own error; the cause says more.
-        if isinstance(error.__cause__, DocumentError):
-            return refused(request, error.__cause__)
-        if str(error) == _CSRF_FAILED:
-            return stale(request, StaleToken())
-        return answer(request, error.status_code, "refused", str(error))
+@_tells(TooLong)
+def _too_long(request: HttpRequest, error: TooLong) -> Told:
+    message = f"This is longer than one may be: {error.expected}."
+    return 413, Problem(code="too-large", message=message)
 
-    @api.exception_handler(StaleToken)
-    def stale(request: HttpRequest, error: StaleToken) -> HttpResponse:
-        return answer(request, 403, "stale-token", "The page is out of date. Load it again.")
 
-    @api.exception_handler(Exception)
-    def broken(request: HttpRequest, error: Exception) -> HttpResponse:
-        return failed(request, error)
+@_tells(StillWorkingOut)
+def _working(request: HttpRequest, error: StillWorkingOut) -> Told:
+    return 503, Problem(code="still-working", message=str(error))
 
-    @api.exception_handler(VersionConflict)
-    def conflict(request: HttpRequest, error: VersionConflict) -> HttpResponse:
-        current = error.current
-        who = current.updated_by.shown_name
-        # Two tabs of one person are no two people.
-        own = current.updated_by == request.user
-        message = f"{who} saved this {error.called} in the meantime."
-        if own:
-            message = f"You saved this {error.called} in another tab, or on another device."
-        body = ConflictProblem(
-            code="conflict",
-            message=message,
-            yours=error.yours,
-            theirs=Theirs(
-                document=current.document,
-                version=current.version,
-                updated_by=who,
-                updated_at=current.updated_at,
-            ),
+
+@_tells(ValidationError)
+def _invalid(request: HttpRequest, error: ValidationError) -> Told:
+    fields = tuple(
+        FieldProblem(
+            path=_path(problem["loc"]),
+            expected=str(problem["msg"]).removeprefix("Value error, "),
         )
-        return api.create_response(request, body, status=409)
+        for problem in error.errors
+    )
+    first = fields[0] if fields else FieldProblem(path="document", expected="a document")
+    message = f"{first.path}: {first.expected}"
+    return 422, Problem(code="unreadable", message=message, errors=fields)
+
+
+@_tells(ObjectDoesNotExist)
+def _missing(request: HttpRequest, error: ObjectDoesNotExist) -> Told:
+    return 404, Problem(code="not-found", message="There is nothing here that is yours to see.")
+
+
+@_tells(AuthenticationError)
+def _stranger(request: HttpRequest, error: AuthenticationError) -> Told:
+    return 401, Problem(code="signed-out", message="Sign in first.")
+
+
+@_tells(RequestDataTooBig)
+def _too_large(request: HttpRequest, error: RequestDataTooBig) -> Told:
+    return 413, Problem(code="too-large", message="This request carries too much.")
+
+
+@_tells(Throttled)
+def _throttled(request: HttpRequest, error: Throttled) -> Told:
+    wait = f" Wait {error.wait:.0f} seconds." if error.wait else " Wait a minute."
+    return 429, Problem(code="throttled", message=f"Too many tries.{wait}")
+
+
+@_tells(StaleToken)
+def _stale(request: HttpRequest, error: StaleToken) -> Told:
+    return 403, Problem(code="stale-token", message="The page is out of date. Load it again.")
+
+
+@_tells(HttpError)
+def _other(request: HttpRequest, error: HttpError) -> Told:
+    # Ninja turns what the parser raises into its own error; the cause says more.
+    if isinstance(error.__cause__, DocumentError):
+        return _unreadable(request, error.__cause__)
+    if str(error) == _CSRF_FAILED:
+        return _stale(request, StaleToken())
+    return error.status_code, Problem(code="refused", message=str(error))
+
+
+@_tells(Exception)
+def _broken(request: HttpRequest, error: Exception) -> HttpResponse:
+    return failed(request, error)
+
+
+@_tells(VersionConflict)
+def _conflict(request: HttpRequest, error: VersionConflict) -> Told:
+    current = error.current
+    who = current.updated_by.shown_name
+    # Two tabs of one person are no two people.
+    own = current.updated_by == request.user
+    message = f"{who} saved this {error.called} in the meantime."
+    if own:
+        message = f"You saved this {error.called} in another tab, or on another device."
+    return 409, ConflictProblem(
+        code="conflict",
+        message=message,
+        yours=error.yours,
+        theirs=Theirs(
+            document=current.document,
+            version=current.version,
+            updated_by=who,
+            updated_at=current.updated_at,
+        ),
+    )
 
 
 def _path(location: tuple[Any, ...]) -> str:

@@ -13,7 +13,7 @@ from yarrow.catalog.tables import benders
 from yarrow.documents.run.wires import us_wire
 from yarrow.documents.schema import reader, schema
 from yarrow.fill.area import Area
-from yarrow.fill.check import check_fill, holder_of
+from yarrow.fill.check import check_fill, raceway_of
 from yarrow.fill.conductor import Raceway
 from yarrow.fill.method import FillMethod, PrintedRow
 
@@ -50,10 +50,10 @@ class ABender(unittest.TestCase):
 class Halved(Area):
     """Half of what is allowed by area; nothing is said of heat."""
 
-    def limit(self, holder: Raceway, count: int) -> float:
-        return Area.limit(self, holder, count) / 2
+    def limit(self, raceway: Raceway, count: int) -> float:
+        return Area.limit(self, raceway, count) / 2
 
-    def rows(self, holder: Raceway) -> tuple[PrintedRow, ...]:
+    def rows(self, raceway: Raceway) -> tuple[PrintedRow, ...]:
         return (PrintedRow(1.0, 2.0),)
 
     def ampacity_percent(self, carrying: int) -> int | None:
@@ -64,8 +64,8 @@ class AWayOfFilling(unittest.TestCase):
     def test_counting_sizes_and_findings_are_common_to_all(self) -> None:
         way: FillMethod = Halved("in")
         wires = [us_wire({"insulation": "thhn", "size": "12"}, "conductors[0]", 5)]
-        half = check_fill(way, holder_of("emt", "1/2"), wires, 0.0)
-        whole = check_fill(Area("in"), holder_of("emt", "1/2"), wires, 0.0)
+        half = check_fill(way, raceway_of("emt", "1/2"), wires, 0.0)
+        whole = check_fill(Area("in"), raceway_of("emt", "1/2"), wires, 0.0)
         self.assertAlmostEqual(half.limit, whole.limit / 2)
         self.assertAlmostEqual(half.share, whole.share * 2)
         # 5 No. 12 take 0.0665 in² of 0.122; nine fit by area, four by half of it.

@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 from core.tests.fill.helpers import by_area, cable, codes_in, finding_in, wire
 from yarrow.catalog.wiring import us_wires
 from yarrow.fill.area import Area
-from yarrow.fill.check import holder_of
+from yarrow.fill.check import raceway_of
 from yarrow.fill.counting import Load, additional_count, fits, max_count
 from yarrow.wording.wording import EN_US
 
@@ -156,22 +156,22 @@ class AgainstCountingUpOneByOne(unittest.TestCase):
     @settings(deadline=None)
     @given(loads, trades, st.sampled_from([0, 10, 35]))
     def test_room_and_most(self, load: list[tuple[int, str]], trade: str, spare: float) -> None:
-        holder, method = holder_of("emt", trade), Area("in")
+        raceway, method = raceway_of("emt", trade), Area("in")
         listed = [Load(count, float(us_wires()["thhn", size].area)) for count, size in load]
         for index, (count, each) in enumerate((one.count, one.each) for one in listed):
             alone = max(
-                (n for n in range(1, 700) if fits(method, holder, [Load(n, each)], spare)),
+                (n for n in range(1, 700) if fits(method, raceway, [Load(n, each)], spare)),
                 default=0,
             )
-            self.assertEqual(max_count(method, holder, each, spare), alone)
-            room = additional_count(method, holder, listed, index, spare)
-            if not fits(method, holder, listed, spare):
+            self.assertEqual(max_count(method, raceway, each, spare), alone)
+            room = additional_count(method, raceway, listed, index, spare)
+            if not fits(method, raceway, listed, spare):
                 self.assertEqual(room, 0)
                 continue
 
             def with_more(more: int, at: int = index, own: int = count) -> bool:
                 grown = [*listed]
                 grown[at] = Load(own + more, listed[at].each)
-                return fits(method, holder, grown, spare)
+                return fits(method, raceway, grown, spare)
 
             self.assertEqual(room, max((n for n in range(700) if with_more(n)), default=0))

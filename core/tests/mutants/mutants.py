@@ -421,7 +421,7 @@ MUTANTS: tuple[Mutant, ...] = (
         "one.rises[0 if came_forth else 1]",
         _SITE,
     ),
-    Mutant("site/quantities.py", "figures.duct_m) - 1, 0)", "figures.duct_m), 0)", _SITE),
+    Mutant("site/quantities.py", "duct_m) - 1, 0)", "duct_m), 0)", _SITE),
     Mutant("fill/circuits.py", "-(-circuit.travellers // 2)", "(circuit.travellers // 2)", _FILL),
     Mutant("fill/area.py", '(1 if self.unit == "in" else float(MM_PER_INCH))', "1", _FILL),
     Mutant("fill/pull.py", "round(way.most_tension, 9)", "round(way.tension, 9)", _FILL),

@@ -7,7 +7,7 @@ import unittest
 
 from core.tests.fill.helpers import by_area, wire
 from yarrow.catalog.wiring import bores, us_wires
-from yarrow.fill.area import Area, as_holder
+from yarrow.fill.area import Area, as_raceway
 from yarrow.fill.counting import max_count
 
 SIZES = ("1/2", "3/4", "1", "1-1/4", "1-1/2", "2", "2-1/2", "3", "3-1/2", "4")
@@ -113,4 +113,4 @@ class EveryTable(unittest.TestCase):
                     two, one = 0.31 * inside / each + 0.2, 0.53 * inside / each + 0.2
                     expected = 2 if two + 1e-9 >= 2 else 1 if one + 1e-9 >= 1 else 0
                 with self.subTest(conduit=bore.name, wire=conductor.name):
-                    self.assertEqual(max_count(Area("in"), as_holder(bore), each), expected)
+                    self.assertEqual(max_count(Area("in"), as_raceway(bore), each), expected)

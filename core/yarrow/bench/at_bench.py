@@ -18,6 +18,7 @@ from yarrow.bench.recovery import (
     SCRAP,
     Mending,
     MendingWay,
+    Recovery,
     RecoveryWay,
     opened_at_most,
     recovered,
@@ -250,16 +251,8 @@ def _so_far(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> 
             readings["angle"] = plausible_angle(run.bender, wanted, readings["angle"])
             told += _believed(each, readings["angle"])
         piece = _with_readings(aimed, readings, each.bend)
-        done = recovered(
-            aimed,
-            piece,
-            hung,
-            tuple(bends),
-            as_is=each.as_is,
-            opened=opened,
-            held=held,
-            step=step,
-        )
+        after = Recovery(hung, opened, held, step)
+        done = recovered(aimed, piece, tuple(bends), after, as_is=each.as_is)
         found, by = done.piece, max(by, done.by, key=list(RecoveryWay).index)
         if not each.done:
             mend += [_mend_at_bench(run.bender, mending) for mending in done.mendings]
@@ -268,15 +261,16 @@ def _so_far(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> 
     if cut_short:
         told.append(Phrase("bench/not-all-looked-at"))
     legs = _legs(found, hung, step, words)
-    straight = straight_left([found.bent.bends[bend] for bend in bends], planned.cut)
     read = any(each.readings for each in made)
+    straight = straight_left([found.bent.bends[bend] for bend in bends], planned.cut)
+    sentences = _fit_sentences(found, planned, legs, words) if read else ()
     fit = BenchFit(
         format=FIT_FORMAT,
         legs=legs,
         verdict=_verdict(found, legs, by),
         mend=tuple(mend),
         by=by,
-        told=(*told, *(_fit_sentences(found, planned, legs, words) if read else ())),
+        told=(*told, *sentences),
         learnt=tuple(learnt),
         straight_left_mm=convert_length(straight, run.unit, "mm"),
         straight_left_text=words.length(words.down(straight)),

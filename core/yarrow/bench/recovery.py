@@ -114,17 +114,26 @@ def mendings_of(
         yield Mending(bend, twist, wanted, MendingWay.PRESS_FLAT)
 
 
+@dataclass(frozen=True, slots=True)
+class Recovery:
+    """What a piece that came out different is brought back to: how it was to be ``hung``, by how
+    many degrees a bend can be ``opened``, the leg that is ``held`` before the others, counted from
+    0 (None: none), and the ``step`` of the tape: what is off by no more, holds."""
+
+    hung: HungPiece
+    opened: float
+    held: int | None
+    step: float
+
+
 @lru_cache(maxsize=400)
 def recovered(
     aimed: BentPiece,
     piece: BentPiece,
-    hung: HungPiece,
     made: tuple[int, ...],
+    to: Recovery,
     *,
     as_is: bool,
-    opened: float,
-    held: int | None,
-    step: float,
 ) -> Recovered:
     """How a piece goes on after the last bend that was made was read. It is remembered: at the next
     reading the bends that were made before it are as they were.
@@ -132,40 +141,30 @@ def recovered(
     Args:
         aimed: as it was to be when that bend was made, lengths in one unit.
         piece: the same with that bend as it was read.
-        hung: where it was to hang.
         made: the bends that are made, in order, that one last.
+        to: what it is brought back to.
         as_is: nothing is done to it.
-        opened: degrees that it can be opened by.
-        held: the leg that is to hold, counted from 0.
-        step: of the tape: what is off by no more, holds.
+
     Source:
         docs/pieces-and-walls.md, at the bench.
     """
+    hung, held = to.hung, to.held
     bend, first = made[-1], len(made) == 1
-    mendings = () if as_is else tuple(mendings_of(aimed, piece, bend, opened, first=first))
+    mendings = () if as_is else tuple(mendings_of(aimed, piece, bend, to.opened, first=first))
     mended = _once_mended(aimed, piece, bend, mendings)
     left = [at for at in range(len(piece.bends)) if at not in made]
     work = Work.of_reading(len(piece.bends))
     tried: list[Refit] = []
     for by, found in _ways(aimed, mended, hung, made, left, held, work):
         tried.append(found)
-        if _holds(found, hung, step):
+        if _holds(found, hung, to.step):
             done = RecoveryWay.MEND if mendings and by is RecoveryWay.NONE else by
             return Recovered(mendings, found, done)
     under = aimed.bends[bend].angle - mended.bends[bend].angle
     if not as_is and under > SAME + _ALIKE:
         # Nothing else does: it goes on bending on the same mark as far as it has to.
         on = Mending(bend, under, aimed.bends[bend].angle, MendingWay.BEND_ON)
-        again = recovered(
-            aimed,
-            _once_mended(aimed, mended, bend, (on,)),
-            hung,
-            made,
-            as_is=True,
-            opened=opened,
-            held=held,
-            step=step,
-        )
+        again = recovered(aimed, _once_mended(aimed, mended, bend, (on,)), made, to, as_is=True)
         by = RecoveryWay.MEND if again.by is RecoveryWay.NONE else again.by
         return Recovered((*mendings, on), again.piece, by, again.cut_short or work.cut_short)
     most = SCRAP * piece.diameter

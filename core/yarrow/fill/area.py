@@ -65,17 +65,17 @@ class Area:
             )
         return area
 
-    def limit(self, holder: Raceway, count: int) -> float:
+    def limit(self, raceway: Raceway, count: int) -> float:
         """The share of its inside. Raises: MissingTableValue."""
-        inside = holder.cross_section
+        inside = raceway.cross_section
         if inside is None:
             raise MissingTableValue("conduit.size", "a conduit whose inside diameter is known")
         return inside * self.percent(count) / 100
 
-    def holders(self, like: Raceway) -> tuple[Raceway, ...]:
+    def raceways(self, like: Raceway) -> tuple[Raceway, ...]:
         """All sizes of its type."""
-        found = [as_holder(bore) for bore in bores().values() if bore.type == like.type]
-        return tuple(sorted(found, key=lambda holder: holder.cross_section or 0))
+        found = [as_raceway(bore) for bore in bores().values() if bore.type == like.type]
+        return tuple(sorted(found, key=lambda raceway: raceway.cross_section or 0))
 
     def rule(self, count: int) -> FillRule:
         """Table 1, or the note on nipples."""
@@ -93,12 +93,12 @@ class Area:
         percent = self.percent(count)
         return Quantity(percent, "%", f"{percent} %")
 
-    def types(self, holder: Raceway) -> tuple[str, ...]:
-        """All that are told of in the holder's unit."""
-        known = (bore.type for bore in bores().values() if bore.unit == holder.unit)
+    def types(self, raceway: Raceway) -> tuple[str, ...]:
+        """All that are told of in the raceway's unit."""
+        known = (bore.type for bore in bores().values() if bore.unit == raceway.unit)
         return tuple(dict.fromkeys(known))
 
-    def rows(self, holder: Raceway) -> tuple[PrintedRow, ...]:
+    def rows(self, raceway: Raceway) -> tuple[PrintedRow, ...]:
         """None."""
         return ()
 
@@ -111,7 +111,7 @@ class Area:
             return None
         return 100 if self.is_nipple else adjustment(carrying)
 
-    def findings(self, holder: Raceway) -> list[Finding]:
+    def findings(self, raceway: Raceway) -> list[Finding]:
         """A warning where a nipple is none, a note where the inside is not out of a standard."""
         found = []
         if self.nipple and not self.is_nipple:
@@ -124,19 +124,19 @@ class Area:
                     source=limits.cited,
                 )
             )
-        if holder.area is None:
+        if raceway.area is None:
             found.append(
                 Finding(
                     FindingCode.INSIDE_IS_A_WORKING_FIGURE,
-                    {"conduit": holder.name},
+                    {"conduit": raceway.name},
                     path="conduit.size",
-                    source=holder.source,
+                    source=raceway.source,
                 )
             )
         return found
 
 
-def as_holder(bore: Bore) -> Raceway:
+def as_raceway(bore: Bore) -> Raceway:
     """A conduit's inside as something to fill."""
     return Raceway(
         bore.type,

@@ -69,14 +69,14 @@ class CableFactorFill:
             )
         return float(factor)
 
-    def limit(self, holder: Raceway, count: int) -> float:
+    def limit(self, raceway: Raceway, count: int) -> float:
         """The conduit's factor. Raises: MissingTableValue."""
-        return self.at(holder, self.length_m)
+        return self.at(raceway, self.length_m)
 
-    def at(self, holder: Raceway, length_m: Fraction) -> float:
+    def at(self, raceway: Raceway, length_m: Fraction) -> float:
         """The conduit's factor over a length. Raises: MissingTableValue."""
         rule = factor_rule()
-        conduit = rule.conduits.get(holder.size) if holder.unit == "mm" else None
+        conduit = rule.conduits.get(raceway.size) if raceway.unit == "mm" else None
         if conduit is None:
             raise MissingTableValue("conduit.size", f"one of {', '.join(rule.conduits)}")
         if self.bends == 0 and length_m <= rule.short_m:
@@ -84,9 +84,9 @@ class CableFactorFill:
         printed = conduit.rises / (conduit.falls + length_m * 2**self.bends)
         return float(conduit.times * int(printed + Fraction(1, 2)))
 
-    def holders(self, like: Raceway) -> tuple[Raceway, ...]:
+    def raceways(self, like: Raceway) -> tuple[Raceway, ...]:
         """All sizes that have a factor."""
-        return tuple(factor_holder(like.type, size) for size in factor_rule().conduits)
+        return tuple(factor_raceway(like.type, size) for size in factor_rule().conduits)
 
     def rule(self, count: int) -> FillRule:
         """The table that the run is read in."""
@@ -103,7 +103,7 @@ class CableFactorFill:
             return Phrase("fill-rule/straight")
         return Phrase("fill-rule/bends", {"count": count(self.bends)})
 
-    def rows(self, holder: Raceway) -> tuple[PrintedRow, ...]:
+    def rows(self, raceway: Raceway) -> tuple[PrintedRow, ...]:
         """The printed rows that the length lies on or between; of a short straight run, none.
         Raises: MissingTableValue."""
         if self.is_short:
@@ -112,11 +112,11 @@ class CableFactorFill:
         before = [length for length in printed if length <= self.length_m][-1:]
         after = [length for length in printed if length >= self.length_m][:1]
         return tuple(
-            PrintedRow(float(length), self.at(holder, length))
+            PrintedRow(float(length), self.at(raceway, length))
             for length in sorted({*before, *after})
         )
 
-    def types(self, holder: Raceway) -> tuple[str, ...]:
+    def types(self, raceway: Raceway) -> tuple[str, ...]:
         """Factors are printed for one sort of conduit."""
         return ()
 
@@ -124,7 +124,7 @@ class CableFactorFill:
         """By circuits."""
         return None
 
-    def findings(self, holder: Raceway) -> list[Finding]:
+    def findings(self, raceway: Raceway) -> list[Finding]:
         """A warning beyond what is printed."""
         rule = factor_rule()
         if self.length_m <= rule.most_m and self.bends <= rule.most_bends:
@@ -142,7 +142,7 @@ class CableFactorFill:
         ]
 
 
-def factor_holder(kind: str, size: str) -> Raceway:
+def factor_raceway(kind: str, size: str) -> Raceway:
     """A metric conduit as something to draw into.
 
     Args: kind, of conduit; size, its trade size.

@@ -9,7 +9,7 @@ from fractions import Fraction
 from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.tables import conduits, other_least_radius
 from yarrow.catalog.wiring import adjustment_source, bores
-from yarrow.fill.area import as_holder
+from yarrow.fill.area import as_raceway
 from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.fill.counting import Load, additional_count, fits, max_count, used_by
 from yarrow.fill.findings import fill_findings, is_wider
@@ -28,30 +28,30 @@ from yarrow.wording.phrase import Phrase, Quantity, Value, count
 
 def check_fill(
     method: FillMethod,
-    holder: Raceway,
+    raceway: Raceway,
     conductors: Sequence[Conductor],
     spare: float = 0.0,
     choose: bool = False,
     beside: OtherWay | None = None,
 ) -> FillResult:
-    """Whether conductors go into a holder.
+    """Whether conductors go into a raceway.
 
-    Args: spare, percent of the limit to keep free; choose, take the smallest size of the holder's
+    Args: spare, percent of the limit to keep free; choose, take the smallest size of the raceway's
     type that passes (its own where none does: then the largest); beside, the same by another way.
-    Raises: MissingTableValue where the method has no figure for a conductor or the holder.
+    Raises: MissingTableValue where the method has no figure for a conductor or the raceway.
     Source: docs/fill.md.
     """
     loads = [Load(each.count, method.each(each)) for each in conductors]
-    fitting = _passing(method, method.holders(holder), conductors, loads, spare)
+    fitting = _passing(method, method.raceways(raceway), conductors, loads, spare)
     if choose:
-        holder = fitting or method.holders(holder)[-1]
+        raceway = fitting or method.raceways(raceway)[-1]
     used, count = used_by(loads), sum(load.count for load in loads)
-    limit = has_limit(method, holder, count)
-    passes = fits(method, holder, loads)
-    most = tuple(max_count(method, holder, load.each, spare) for load in loads)
-    room = tuple(additional_count(method, holder, loads, at, spare) for at in range(len(loads)))
+    limit = has_limit(method, raceway, count)
+    passes = fits(method, raceway, loads)
+    most = tuple(max_count(method, raceway, load.each, spare) for load in loads)
+    room = tuple(additional_count(method, raceway, loads, at, spare) for at in range(len(loads)))
     smallest = fitting.size if fitting else None
-    jam = _jam(holder, conductors)
+    jam = _jam(raceway, conductors)
     result = FillResult(
         format="yarrow.fill-result/1",
         method=method.name,
@@ -64,31 +64,31 @@ def check_fill(
         usable=limit * (1 - spare / 100),
         left=limit - used,
         rule=method.rule(count),
-        conduit=_held(holder),
+        conduit=_summary(raceway),
         count=count,
         conductors=tuple(
-            _fill_part(each, load, holder, m, r)
+            _fill_part(each, load, raceway, m, r)
             for each, load, m, r in zip(conductors, loads, most, room, strict=True)
         ),
         most=most,
         room=room,
         smallest=smallest,
-        next_size=_next_size(method, holder),
-        by_type=_smallest_by_type(method, holder, conductors, loads, spare),
+        next_size=_next_size(method, raceway),
+        by_type=_smallest_by_type(method, raceway, conductors, loads, spare),
         jam=jam,
-        rows=method.rows(holder),
+        rows=method.rows(raceway),
         beside=beside,
         heat=_heat(method, conductors),
         findings=(),
     )
-    kept = passes and fits(method, holder, loads, spare)
-    found = fill_findings(result, method, holder, conductors, kept)
-    return replace(result, passes=passes and _wide_enough(holder, conductors), findings=found)
+    kept = passes and fits(method, raceway, loads, spare)
+    found = fill_findings(result, method, raceway, conductors, kept)
+    return replace(result, passes=passes and _wide_enough(raceway, conductors), findings=found)
 
 
 def _passing(
     method: FillMethod,
-    holders: Sequence[Raceway],
+    raceways: Sequence[Raceway],
     conductors: Sequence[Conductor],
     loads: Sequence[Load],
     spare: float,
@@ -97,54 +97,54 @@ def _passing(
     return next(
         (
             each
-            for each in holders
+            for each in raceways
             if fits(method, each, loads, spare) and _wide_enough(each, conductors)
         ),
         None,
     )
 
 
-def _wide_enough(holder: Raceway, conductors: Sequence[Conductor]) -> bool:
-    return not any(is_wider(each, holder) for each in conductors)
+def _wide_enough(raceway: Raceway, conductors: Sequence[Conductor]) -> bool:
+    return not any(is_wider(each, raceway) for each in conductors)
 
 
-def _next_size(method: FillMethod, holder: Raceway) -> str | None:
-    sizes = [each.size for each in method.holders(holder)]
-    after = sizes[sizes.index(holder.size) + 1 :] if holder.size in sizes else []
+def _next_size(method: FillMethod, raceway: Raceway) -> str | None:
+    sizes = [each.size for each in method.raceways(raceway)]
+    after = sizes[sizes.index(raceway.size) + 1 :] if raceway.size in sizes else []
     return after[0] if after else None
 
 
 def _smallest_by_type(
     method: FillMethod,
-    holder: Raceway,
+    raceway: Raceway,
     conductors: Sequence[Conductor],
     loads: Sequence[Load],
     spare: float,
 ) -> tuple[Smallest, ...]:
-    """The smallest per material that shares the holder's unit."""
+    """The smallest per material that shares the raceway's unit."""
     found = []
-    for type_ in method.types(holder):
-        sizes = method.holders(replace(holder, type=type_))
+    for type_ in method.types(raceway):
+        sizes = method.raceways(replace(raceway, type=type_))
         passing = _passing(method, sizes, conductors, loads, spare)
         name = sizes[0].name.rsplit(" ", 1)[0]
         found.append(Smallest(type_, passing.size if passing else None, name))
     return tuple(found)
 
 
-def _held(holder: Raceway) -> RacewaySummary:
-    conduit = conduits().get((holder.type, holder.size))
+def _summary(raceway: Raceway) -> RacewaySummary:
+    conduit = conduits().get((raceway.type, raceway.size))
     one, other = (conduit.least_radius, other_least_radius(conduit)) if conduit else (None, None)
     return RacewaySummary(
-        type=holder.type,
-        size=holder.size,
-        name=holder.name,
-        units=holder.unit,
-        inside=_float_or_none(holder.inside),
-        width=_float_or_none(holder.width),
-        height=_float_or_none(holder.height),
+        type=raceway.type,
+        size=raceway.size,
+        name=raceway.name,
+        units=raceway.unit,
+        inside=_float_or_none(raceway.inside),
+        width=_float_or_none(raceway.width),
+        height=_float_or_none(raceway.height),
         least_radius=_float_or_none(one),
         least_radius_other=_float_or_none(other),
-        source=holder.source,
+        source=raceway.source,
     )
 
 
@@ -152,9 +152,9 @@ def _float_or_none(length: Fraction | None) -> float | None:
     return None if length is None else float(length)
 
 
-def _fill_part(conductor: Conductor, load: Load, holder: Raceway, most: int, room: int) -> Part:
+def _fill_part(conductor: Conductor, load: Load, raceway: Raceway, most: int, room: int) -> Part:
     height = conductor.height
-    scale = conductor.across(holder.unit)
+    scale = conductor.across(raceway.unit)
     oval = (
         float(height / conductor.diameter) * scale
         if height is not None and conductor.diameter and scale
@@ -176,17 +176,17 @@ def _fill_part(conductor: Conductor, load: Load, holder: Raceway, most: int, roo
     )
 
 
-def _jam(holder: Raceway, conductors: Sequence[Conductor]) -> float | None:
+def _jam(raceway: Raceway, conductors: Sequence[Conductor]) -> float | None:
     """The ratio that three alike jam by: of the widest, where there are three of them."""
-    widths = [(each.across(holder.unit), each.count) for each in conductors]
+    widths = [(each.across(raceway.unit), each.count) for each in conductors]
     known = [(width, count) for width, count in widths if width]
-    if holder.inside is None or not known:
+    if raceway.inside is None or not known:
         return None
     widest = max(width for width, _ in known)
     limits = fill_limits().jam
     if sum(count for width, count in known if width == widest) != limits.alike:
         return None
-    return limits.stretched * float(holder.inside) / widest
+    return limits.stretched * float(raceway.inside) / widest
 
 
 def _heat(method: FillMethod, conductors: Sequence[Conductor]) -> AmpacityAdjustment:
@@ -202,10 +202,10 @@ def _heat(method: FillMethod, conductors: Sequence[Conductor]) -> AmpacityAdjust
     return AmpacityAdjustment(carrying, percent, text, adjustment_source())
 
 
-def holder_of(kind: str, size: str) -> Raceway:
+def raceway_of(kind: str, size: str) -> Raceway:
     """A conduit of the catalogue by type and size, to be filled by area.
 
     Args: kind, of conduit; size, its trade size.
     Raises: KeyError.
     """
-    return as_holder(bores()[kind, size])
+    return as_raceway(bores()[kind, size])

@@ -9,7 +9,7 @@ from fractions import Fraction
 from yarrow.catalog.limits import fill_limits
 from yarrow.catalog.wiring import factor_rule, uk_cables
 from yarrow.fill.area import Area
-from yarrow.fill.cable_factor import CableFactorFill, factor_holder
+from yarrow.fill.cable_factor import CableFactorFill, factor_raceway
 from yarrow.fill.conductor import Conductor, Raceway
 from yarrow.fill.counting import Load, fits, used_by
 from yarrow.fill.method import FillMethod, MethodName, MissingTableValue, has_limit
@@ -21,7 +21,7 @@ from yarrow.wording.phrase import Phrase
 
 def compare_methods(
     method: FillMethod,
-    holder: Raceway,
+    raceway: Raceway,
     conductors: Sequence[Conductor],
     length_m: Fraction | None,
     bends: int,
@@ -38,9 +38,9 @@ def compare_methods(
         return None
     try:
         if method.name == "factor":
-            return _compared(Area(holder.unit), holder, conductors)
+            return _compared(Area(raceway.unit), raceway, conductors)
         other = CableFactorFill(length_m, bends)
-        return _compared(other, _metric(holder), [_as_cable(each) for each in conductors], holder)
+        return _compared(other, _metric(raceway), [_as_cable(each) for each in conductors], raceway)
     except MissingTableValue as missing:
         name: MethodName = "area" if method.name == "factor" else "factor"
         text = Phrase("other-way/no-figure", {"expected": missing.expected})
@@ -49,21 +49,21 @@ def compare_methods(
 
 def _compared(
     method: FillMethod,
-    holder: Raceway,
+    raceway: Raceway,
     conductors: Sequence[Conductor],
     stands_for: Raceway | None = None,
 ) -> OtherWay:
-    """What a way says; ``stands_for``, the raceway that the holder is read for."""
+    """What a way says; ``stands_for``, the raceway that this one is read for."""
     loads = [Load(each.count, method.each(each)) for each in conductors]
     count = sum(load.count for load in loads)
-    limit, used = has_limit(method, holder, count), used_by(loads)
+    limit, used = has_limit(method, raceway, count), used_by(loads)
     rule = method.rule(count)
     text = Phrase(f"other-way/{method.name}", {"rule": rule.text})
-    if stands_for is not None and stands_for.unit != holder.unit:
-        text = Phrase("other-way/read-as", {"way": text, "size": holder.size})
+    if stands_for is not None and stands_for.unit != raceway.unit:
+        text = Phrase("other-way/read-as", {"way": text, "size": raceway.size})
     return OtherWay(
         method.name,
-        fits(method, holder, loads),
+        fits(method, raceway, loads),
         used,
         limit,
         used / limit,
@@ -73,16 +73,16 @@ def _compared(
     )
 
 
-def _metric(holder: Raceway) -> Raceway:
+def _metric(raceway: Raceway) -> Raceway:
     """The metric conduit that stands for a US one; a metric one is its own."""
-    if holder.unit == "mm":
-        return factor_holder(holder.type, holder.size)
-    size = fill_limits().equivalent.conduit.get(holder.size)
+    if raceway.unit == "mm":
+        return factor_raceway(raceway.type, raceway.size)
+    size = fill_limits().equivalent.conduit.get(raceway.size)
     if size is None:
         raise MissingTableValue(
             "conduit.size", f"sizes to {max(factor_rule().conduits, key=int)} mm"
         )
-    return factor_holder("steel", size)
+    return factor_raceway("steel", size)
 
 
 def _as_cable(conductor: Conductor) -> Conductor:

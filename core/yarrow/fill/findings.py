@@ -17,17 +17,17 @@ from yarrow.wording.phrase import Phrase, Quantity, Value
 PLACES = {"in^2": 4, "mm2": 0, "factor": 0}
 
 
-def is_wider(conductor: Conductor, holder: Raceway) -> bool:
+def is_wider(conductor: Conductor, raceway: Raceway) -> bool:
     """Whether one is larger than what it has to go into."""
-    across = conductor.across(holder.unit)
-    inside = holder.inside if holder.inside is not None else holder.height
+    across = conductor.across(raceway.unit)
+    inside = raceway.inside if raceway.inside is not None else raceway.height
     return across is not None and inside is not None and across > float(inside)
 
 
 def fill_findings(
     result: FillResult,
     method: FillMethod,
-    holder: Raceway,
+    raceway: Raceway,
     conductors: Sequence[Conductor],
     kept: bool,
 ) -> tuple[Finding, ...]:
@@ -40,8 +40,8 @@ def fill_findings(
         source = source_of("cables-uk")
         found.append(Finding(FindingCode.FIGURE_TO_CHECK, path="conductors", source=source))
     for each in conductors:
-        if is_wider(each, holder):
-            wide = {"conductor": each.name, "raceway": holder.name}
+        if is_wider(each, raceway):
+            wide = {"conductor": each.name, "raceway": raceway.name}
             found.append(Finding(FindingCode.WIDER_THAN_INSIDE, wide, path=each.path))
     limit = f"{trimmed_down(result.limit, places)} {_square(result.amount)}"
     taken: dict[str, Value] = {
@@ -75,7 +75,7 @@ def fill_findings(
         }
         code = FindingCode.MAY_JAM
         found.append(Finding(code, ratios, path="conduit.size", source=jam.cited))
-    found += method.findings(holder)
+    found += method.findings(raceway)
     heat = {"heat": result.heat.text}
     found.append(Finding(FindingCode.HEAT_IS_SEPARATE, heat, source=result.heat.source))
     return gravest_first(found)

@@ -1,4 +1,4 @@
-"""What a way of checking says: what one conductor takes, what a holder allows, by which rule."""
+"""What a way of checking says: what one conductor takes, what a raceway allows, by which rule."""
 
 from __future__ import annotations
 
@@ -64,14 +64,14 @@ class FillMethod(Protocol):
     def each(self, conductor: Conductor) -> float:
         """What one takes. Raises: MissingTableValue."""
 
-    def limit(self, holder: Raceway, count: int) -> float:
-        """What a holder allows to so many conductors.
+    def limit(self, raceway: Raceway, count: int) -> float:
+        """What a raceway allows to so many conductors.
 
         Args: count, of conductors.
         Raises: MissingTableValue.
         """
 
-    def holders(self, like: Raceway) -> tuple[Raceway, ...]:
+    def raceways(self, like: Raceway) -> tuple[Raceway, ...]:
         """Those of the same type, the one that takes least first."""
 
     def rule(self, count: int) -> FillRule:
@@ -80,11 +80,11 @@ class FillMethod(Protocol):
         Args: count, of conductors.
         """
 
-    def types(self, holder: Raceway) -> tuple[str, ...]:
+    def types(self, raceway: Raceway) -> tuple[str, ...]:
         """The types of conduit among which there may be a smaller one; none where there is but one
-        sort of holder, or figures for one alone."""
+        sort of raceway, or figures for one alone."""
 
-    def rows(self, holder: Raceway) -> tuple[PrintedRow, ...]:
+    def rows(self, raceway: Raceway) -> tuple[PrintedRow, ...]:
         """The printed rows that an answer lies on or between; none where nothing is looked up."""
 
     def ampacity_percent(self, carrying: int) -> int | None:
@@ -94,18 +94,18 @@ class FillMethod(Protocol):
         Args: carrying, conductors that carry current.
         """
 
-    def findings(self, holder: Raceway) -> list[Finding]:
-        """What there is to say about the holder by this rule."""
+    def findings(self, raceway: Raceway) -> list[Finding]:
+        """What there is to say about the raceway by this rule."""
 
 
-def has_limit(method: FillMethod, holder: Raceway, count: int) -> float:
-    """What a method allows in a holder, above zero.
+def has_limit(method: FillMethod, raceway: Raceway, count: int) -> float:
+    """What a method allows in a raceway, above zero.
 
     Args: count, of conductors.
     Raises: MissingTableValue where the rule comes to nothing, so that there is nothing to compare
     with.
     """
-    limit = method.limit(holder, count)
+    limit = method.limit(raceway, count)
     if limit <= 0:
         raise MissingTableValue(
             "length",

@@ -30,9 +30,9 @@ class RacewaySummary:
 
 @dataclass(frozen=True, slots=True)
 class Part:
-    """Conductors that are alike: what one takes and all together, how many of it alone the holder
+    """Conductors that are alike: what one takes and all together, how many of it alone the raceway
     takes (``most``), how many more go in beside the rest (``room``); ``diameter`` and, of an oval,
-    ``height`` in the holder's unit. ``circuit`` is the circuit it came from."""
+    ``height`` in the raceway's unit. ``circuit`` is the circuit it came from."""
 
     name: str
     count: int

@@ -55,14 +55,14 @@ class TrunkingFill:
             )
         return area
 
-    def limit(self, holder: Raceway, count: int) -> float:
+    def limit(self, raceway: Raceway, count: int) -> float:
         """The printed factor, or the share of the inside."""
-        if holder.factor is not None:
-            return float(holder.factor)
-        square = 1 if holder.unit == "mm" else float(MM_PER_INCH) ** 2
-        return (holder.cross_section or 0) * square * float(fill_limits().trunking.percent) / 100
+        if raceway.factor is not None:
+            return float(raceway.factor)
+        square = 1 if raceway.unit == "mm" else float(MM_PER_INCH) ** 2
+        return (raceway.cross_section or 0) * square * float(fill_limits().trunking.percent) / 100
 
-    def holders(self, like: Raceway) -> tuple[Raceway, ...]:
+    def raceways(self, like: Raceway) -> tuple[Raceway, ...]:
         """The usual sizes, the least first; for an own size, that one alone."""
         if like.factor is None and like.width is not None:
             return (like,)
@@ -75,11 +75,11 @@ class TrunkingFill:
         text = Phrase("fill-rule/inside", {"share": share})
         return FillRule(text, limits.source, limits.edition)
 
-    def types(self, holder: Raceway) -> tuple[str, ...]:
+    def types(self, raceway: Raceway) -> tuple[str, ...]:
         """Trunking is all of one sort."""
         return ()
 
-    def rows(self, holder: Raceway) -> tuple[PrintedRow, ...]:
+    def rows(self, raceway: Raceway) -> tuple[PrintedRow, ...]:
         """None."""
         return ()
 
@@ -87,14 +87,14 @@ class TrunkingFill:
         """By circuits."""
         return None
 
-    def findings(self, holder: Raceway) -> list[Finding]:
+    def findings(self, raceway: Raceway) -> list[Finding]:
         """Whether the figure is the printed one."""
-        if holder.factor is None:
+        if raceway.factor is None:
             return []
-        nominal = (holder.cross_section or 0) * fill_limits().trunking.percent / 100
+        nominal = (raceway.cross_section or 0) * fill_limits().trunking.percent / 100
         values: dict[str, Value] = {
-            "trunking": holder.name,
-            "size": holder.size,
+            "trunking": raceway.name,
+            "size": raceway.size,
             "nominal": Quantity(nominal, "mm2", f"{trimmed(nominal, 0)} mm²"),
         }
         source = source_of("trunking-uk")

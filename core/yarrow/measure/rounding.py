@@ -35,7 +35,7 @@ def round_to(value: float, step: Fraction, unit: Unit, *, feet: bool = False) ->
     Returns: the mark, with ``moved`` = mark − value.
     """
     size, under = step.as_integer_ratio()
-    over = math.floor(value * under / size + 0.5) * size
+    over = _nearest_mark(value, size, under)
     mark = over / under
     text = _feet_text(over, under) if feet and unit == "in" else _mixed_text(over, under)
     if feet and unit == "mm":
@@ -51,7 +51,12 @@ def mark_text(value: float, step: Fraction) -> str:
         step: more than 0.
     """
     size, under = step.as_integer_ratio()
-    return _mixed_text(math.floor(value * under / size + 0.5) * size, under)
+    return _mixed_text(_nearest_mark(value, size, under), under)
+
+
+def _nearest_mark(value: float, size: int, under: int) -> int:
+    """How many parts, ``under`` of which are one, the nearest of the tape's marks is."""
+    return math.floor(value * under / size + 0.5) * size
 
 
 def cut_text(cut_length: float, step: Fraction, unit: Unit) -> str:

@@ -159,9 +159,9 @@ def _more_go_in(size: str, loads: tuple[Load, ...], each: float, most: int) -> i
     """How many more go into a duct, of so many at most. Two may fill it more than three do, by
     the rule, so that fewer than the most that go in may be too many. One stretch's ducts fill as
     the next one's do."""
-    holder = duct_as_holder(size)
-    more = min(additional_count(_BY_AREA, holder, [*loads, Load(0, each)], len(loads)), most)
-    while more and not fits(_BY_AREA, holder, _with(loads, each, more)):
+    raceway = duct_as_holder(size)
+    more = min(additional_count(_BY_AREA, raceway, [*loads, Load(0, each)], len(loads)), most)
+    while more and not fits(_BY_AREA, raceway, _with(loads, each, more)):
         more -= 1
     return more
 
@@ -177,10 +177,10 @@ def _with(loads: Sequence[Load], each: float, more: int) -> list[Load]:
 def _share_taken(size: str, loads: tuple[Load, ...]) -> float:
     """What cables take of what the rule allows. Alike ones are counted, and their last may lie a
     little over the area (docs/ducts.md): then it is all."""
-    holder = duct_as_holder(size)
-    limit = _BY_AREA.limit(holder, sum(load.count for load in loads))
+    raceway = duct_as_holder(size)
+    limit = _BY_AREA.limit(raceway, sum(load.count for load in loads))
     share = used_by(loads) / limit
-    return min(share, 1.0) if fits(_BY_AREA, holder, loads) else share
+    return min(share, 1.0) if fits(_BY_AREA, raceway, loads) else share
 
 
 def _cross_section(diameter_mm: float) -> float:

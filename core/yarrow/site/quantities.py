@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from collections import Counter, defaultdict
 from collections.abc import Iterator
+from dataclasses import dataclass
 
 from yarrow.catalog.ducts import duct_figures
 from yarrow.measure.units import Unit
@@ -40,63 +41,87 @@ def _quantities(
 ) -> Iterator[SiteQuantity]:
     site, figures = planned.site, duct_figures()
     unit, more = site.unit, 1 + figures.waste_percent / 100
-    dug: defaultdict[tuple[str, float], float] = defaultdict(float)
-    ducts: defaultdict[str, float] = defaultdict(float)
-    inner: defaultdict[str, float] = defaultdict(float)
-    couplings: Counter[str] = Counter()
-    bends: Counter[tuple[str, float]] = Counter()
-    tape = ropes = 0.0
-    for stretch, section in zip(planned.parted.stretches, sections, strict=True):
-        laid = planned.ducts[stretch.number]
-        for trench, metres in stretch.trenches:
-            dug[site.trenches[trench].surface, round(section.depth, -1)] += metres
-        tape += sum(metres for _, metres in stretch.trenches)
-        ropes += len(laid) * stretch.length
-        for duct in laid:
-            ducts[duct.size] += stretch.length
-            inner[planned.inner[stretch.number]] += duct.inner * stretch.length
-            couplings[duct.size] += max(math.ceil(stretch.length / figures.duct_m) - 1, 0)
-            for bend in stretch.bends:
-                bought = max(round(bend.degrees / _NEAREST), 1) * _NEAREST
-                bends[duct.size, bought] += 1
-    for (surface, deep), metres in sorted(dug.items()):
+    amounts = _amounts(planned, sections)
+    for (surface, deep), metres in sorted(amounts.dug.items()):
         values: dict[str, Value] = {
             "surface": Phrase(f"site/surface/{surface}"),
             "deep": size_text(deep, unit),
         }
         yield _measured_off(Phrase("site/amount/trench", values), metres, unit)
-    for size, metres in sorted(ducts.items(), key=lambda each: int(each[0])):
+    for size, metres in sorted(amounts.ducts.items(), key=lambda duct: int(duct[0])):
         yield _measured_off(Phrase("site/amount/duct", {"size": size}), metres * more, unit)
-        yield _so_many(Phrase("site/amount/couplings", {"size": size}), couplings[size])
-    for size, metres in sorted(inner.items()):
+        yield _so_many(Phrase("site/amount/couplings", {"size": size}), amounts.couplings[size])
+    for size, metres in sorted(amounts.inner.items()):
         if metres:
             phrase = Phrase("site/amount/inner", {"size": size})
             yield _measured_off(phrase, metres * more, unit)
-    for (size, degrees), number in sorted(bends.items()):
-        yield _so_many(
-            Phrase("site/amount/bends", {"size": size, "degrees": f"{degrees:g}°"}), number
-        )
-    yield _measured_off(Phrase("site/amount/rope"), ropes, unit)
-    yield _measured_off(Phrase("site/amount/tape"), tape, unit)
+    for (size, degrees), number in sorted(amounts.bends.items()):
+        bend: dict[str, Value] = {"size": size, "degrees": f"{degrees:g}°"}
+        yield _so_many(Phrase("site/amount/bends", bend), number)
+    yield _measured_off(Phrase("site/amount/rope"), amounts.ropes, unit)
+    yield _measured_off(Phrase("site/amount/tape"), amounts.tape, unit)
+    yield from _hand_holes(planned)
+    yield from _cables(planned)
+
+
+@dataclass(slots=True)
+class _Amounts:
+    """Of trenches by surface and depth, of ducts and inner ducts by size, all in metres; couplings
+    by size, bends by size and degrees."""
+
+    dug: defaultdict[tuple[str, float], float]
+    ducts: defaultdict[str, float]
+    inner: defaultdict[str, float]
+    couplings: Counter[str]
+    bends: Counter[tuple[str, float]]
+    tape: float = 0.0
+    ropes: float = 0.0
+
+
+def _amounts(planned: PlannedSite, sections: tuple[TrenchSection, ...]) -> _Amounts:
+    site, duct_m = planned.site, duct_figures().duct_m
+    found = _Amounts(
+        defaultdict(float), defaultdict(float), defaultdict(float), Counter(), Counter()
+    )
+    for stretch, section in zip(planned.parted.stretches, sections, strict=True):
+        laid = planned.ducts[stretch.number]
+        for trench, metres in stretch.trenches:
+            found.dug[site.trenches[trench].surface, round(section.depth, -1)] += metres
+        found.tape += sum(metres for _, metres in stretch.trenches)
+        found.ropes += len(laid) * stretch.length
+        for duct in laid:
+            found.ducts[duct.size] += stretch.length
+            found.inner[planned.inner[stretch.number]] += duct.inner * stretch.length
+            found.couplings[duct.size] += max(math.ceil(stretch.length / duct_m) - 1, 0)
+            for bend in stretch.bends:
+                bought = max(round(bend.degrees / _NEAREST), 1) * _NEAREST
+                found.bends[duct.size, bought] += 1
+    return found
+
+
+def _hand_holes(planned: PlannedSite) -> Iterator[SiteQuantity]:
+    places = planned.site.places
     points = Counter(
-        site.places[stop.place].kind.value if stop.place is not None else "hand-hole"
+        places[stop.place].kind.value if stop.place is not None else "hand-hole"
         for stop in planned.parted.stops
         if stop.reason is not StopReason.LOOSE_END
     )
     for kind, number in sorted(points.items()):
         yield _so_many(Phrase(f"site/amount/{kind}"), number)
+
+
+def _cables(planned: PlannedSite) -> Iterator[SiteQuantity]:
+    places, unit = planned.site.places, planned.site.unit
     for cable in planned.cables:
         metres = cable_metres(planned, cable)
         if metres:
-            places = site.places
-            values = {
+            values: dict[str, Value] = {
                 "kind": kind_phrase(cable.need.kind),
                 "one": places[cable.need.start].name,
                 "other": places[cable.need.end].name,
             }
-            yield _measured_off(
-                Phrase("site/amount/cable", values), metres * cable.need.count, unit
-            )
+            whole = metres * cable.need.count
+            yield _measured_off(Phrase("site/amount/cable", values), whole, unit)
 
 
 def cable_metres(planned: PlannedSite, cable: RoutedCable) -> float:

@@ -6,12 +6,14 @@ from collections.abc import Iterable, Sequence
 
 from yarrow.catalog.ducts import duct_figures, duct_sizes
 from yarrow.findings.finding import gravest_first
+from yarrow.measure.units import Unit
 from yarrow.site.checks import kind_phrase, site_findings, stretch_name
 from yarrow.site.ducts import LaidDuct
 from yarrow.site.plan_site import PlannedSite
 from yarrow.site.quantities import cable_metres, quantities_of
 from yarrow.site.routes import RoutedCable, stops_on
 from yarrow.site.section import TrenchSection, section_of
+from yarrow.site.site import Trench
 from yarrow.site.site_plan import (
     FewestPoints,
     PullSchool,
@@ -148,17 +150,7 @@ def _site_stretch(
         turns=Phrase("site/turns", turns),
         trenches=tuple(trench for trench, _ in stretch.trenches),
         lies=tuple(
-            Phrase(
-                "site/lies/owned" if site.trenches[trench].owner else "site/lies",
-                {
-                    "owner": site.trenches[trench].owner,
-                    "trench": site.trenches[trench].name,
-                    "length": distance(metres, unit),
-                    "surface": Phrase(f"site/surface/{site.trenches[trench].surface}"),
-                    "cover": size_text(site.trenches[trench].cover_mm, unit),
-                },
-            )
-            for trench, metres in stretch.trenches
+            _lies(site.trenches[trench], metres, unit) for trench, metres in stretch.trenches
         ),
         ducts=tuple(
             _site_duct(name, duct, at, len(laid), planned.inner[number])
@@ -173,6 +165,18 @@ def _site_stretch(
             SiteSeen(each.item, each.by, each.at) for each in site.seen if each.stretch == name
         ),
     )
+
+
+def _lies(trench: Trench, metres: float, unit: Unit) -> Phrase:
+    """Where so much of a stretch lies."""
+    values: dict[str, Value] = {
+        "owner": trench.owner,
+        "trench": trench.name,
+        "length": distance(metres, unit),
+        "surface": Phrase(f"site/surface/{trench.surface}"),
+        "cover": size_text(trench.cover_mm, unit),
+    }
+    return Phrase("site/lies/owned" if trench.owner else "site/lies", values)
 
 
 def _cut_phrase(planned: PlannedSite, dark: Sequence[int]) -> Phrase:

@@ -109,7 +109,7 @@ def survey_of_feed(laid: LaidWall, way: Route, path: Sequence[Vector]) -> Survey
     Args:
         laid: its wall.
         way: its own.
-        path: the corners of its pipe, as path_of_feed answers them.
+        path: the corners of its pipe, in the wall's unit, as path_of_feed answers them.
     """
     told, feed = laid.told, way.feed
     conduit = told.wall.conduit

@@ -6,6 +6,7 @@ export type JobSite = Schemas["SiteDetail"];
 export type SitePlan = Schemas["SitePlan"];
 export type SiteStretch = SitePlan["stretches"][number];
 export type SiteStop = SitePlan["stops"][number];
+export type SiteWay = SitePlan["second_ways"][number];
 
 /** Ducts planned as they stand; nothing is saved. */
 export async function planSite(

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Collection, Mapping, Sequence
 from dataclasses import dataclass
-from typing import Literal
+from typing import Literal, NamedTuple
 
 from yarrow.benders.known_to import KnownTo
 from yarrow.benders.learning.drift import Drift, followed
@@ -167,23 +167,15 @@ def calibrate(
     """
     label = stamped or Stamped()
     tape = Tape(diameter, mark)
-    why = _impossible_bends(bends, tape, label.radius or _DIAMETERS * diameter)
+    guess = label.radius or _DIAMETERS * diameter
+    why = _impossible_bends(bends, tape, guess)
     without = why.keys() | {n for n, bend in enumerate(bends) if bend.use == "left-out"}
     certain = frozenset(n for n, bend in enumerate(bends) if bend.use == "put-back")
-    believed = (
-        Prior(label.take_up or 0.0, None if label.take_up is None else diameter),
-        Prior(
-            label.radius or 0.0,
-            None if label.radius is None else _RADIUS_STAMPED * label.radius,
-        ),
-    )
-    click = label.degrees_per_click
-    of_click = _A_CLICK if click is None else Prior(click, 0.2 * click)
-    of_angles = (*_BELIEVED_OF_ANGLES, of_click)
+    believed, of_angles = _believed_of_lengths(label, diameter), _believed_of_angles(label)
     turns = _settled_turns(bends, usual, of_angles, without)
     angles, angle_drift = followed(turns, of_angles, without, certain)
     likely = _likely_angles(bends, turns, angles)
-    legs = list(length_equations(bends, likely, tape, label.radius or _DIAMETERS * diameter))
+    legs = list(length_equations(bends, likely, tape, guess))
     if not _are_known([each for each in legs if each.bend not in without], label):
         raise GeometryError("radius-untold", 0)
     if label.radius is None and any(bend.angle is not None for bend in bends):
@@ -193,17 +185,57 @@ def calibrate(
     lengths, length_drift = followed(legs, believed, angles.left_out, certain)
     if lengths.left_out - angles.left_out:
         angles, angle_drift = followed(turns, of_angles, lengths.left_out, certain)
+    read = list(lengths_read(bends, likely, tape, lengths.values[1]))
+    found = _Found(lengths, angles, length_drift or angle_drift)
+    beside = _all_beside(bends, why, [(read, lengths), (turns, angles)])
+    return _of_found(bends, found, tape, label, usual if turns else None, beside)
+
+
+class _Found(NamedTuple):
+    """What was found of a bender's lengths and of its angles, and how those moved."""
+
+    lengths: Fitted
+    angles: Fitted
+    drift: Drift | None
+
+
+def _believed_of_lengths(label: Stamped, diameter: float) -> tuple[Prior, Prior]:
+    take_up, radius = label.take_up, label.radius
+    return (
+        Prior(take_up or 0.0, None if take_up is None else diameter),
+        Prior(radius or 0.0, None if radius is None else _RADIUS_STAMPED * radius),
+    )
+
+
+def _believed_of_angles(label: Stamped) -> tuple[Prior, ...]:
+    click = label.degrees_per_click
+    return (*_BELIEVED_OF_ANGLES, _A_CLICK if click is None else Prior(click, 0.2 * click))
+
+
+def _of_found(
+    bends: Sequence[MeasuredBend],
+    found: _Found,
+    tape: Tape,
+    label: Stamped,
+    usual: Springback | None,
+    beside: tuple[BendOff, ...],
+) -> Calibration:
+    """The numbers of a bender, each with how well it is known.
+
+    Args: usual, springback of the material, where any bend told an angle.
+    """
+    lengths, angles = found.lengths, found.angles
     take_up, radius = lengths.values[:2]
-    take_up_width, radius_width = lengths.known_to((1.0, 0.0)), lengths.known_to((0.0, 1.0))
+    radius_width = lengths.known_to((0.0, 1.0))
     clicked = any(bend.clicks for bend in bends)
     commanded = any(bend.commanded is not None for bend in bends)
     return Calibration(
         tests=len(bends) - len(lengths.left_out),
         take_up=take_up,
-        gain=gain(radius, 90) + diameter,
+        gain=gain(radius, 90) + tape.diameter,
         radius=radius,
-        arc_behind_front=take_up - radius - diameter / 2,
-        take_up_known_to=take_up_width,
+        arc_behind_front=take_up - radius - tape.diameter / 2,
+        take_up_known_to=lengths.known_to((1.0, 0.0)),
         radius_known_to=radius_width,
         together=_correlation(lengths),
         effects=tuple(Effect(angle, gain(radius_width, angle)) for angle in SHOWN_ANGLES),
@@ -212,15 +244,11 @@ def calibrate(
         back_of_bend_known_to=lengths.known_to((1.0, -GAIN_OF_RADIUS)),
         scale_offset=angles.values[0] if commanded else None,
         scale_offset_known_to=angles.known_to((1.0, 0.0, 0.0)) if commanded else None,
-        bent_to=_bent_to(angles, usual) if turns else None,
-        degrees_per_click=angles.values[3] if clicked else click,
+        bent_to=_bent_to(angles, usual) if usual is not None else None,
+        degrees_per_click=angles.values[3] if clicked else label.degrees_per_click,
         degrees_per_click_known_to=angles.known_to((0.0, 0.0, 0.0, 1.0)) if clicked else None,
-        bends=_all_beside(
-            bends,
-            why,
-            [(list(lengths_read(bends, likely, tape, radius)), lengths), (turns, angles)],
-        ),
-        drift=length_drift or angle_drift,
+        bends=beside,
+        drift=found.drift,
         next=next_test(lengths, angles, tape),
     )
 

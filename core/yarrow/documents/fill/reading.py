@@ -33,13 +33,13 @@ def fill_document(document: object) -> FillResult:
     conductors = read_conductors(shape, "", name, unit)
     if not conductors:
         raise DocumentError("conductors", "at least one conductor, or a circuit")
-    holder, choose = _holder(shape, name)
+    raceway, choose = _holder(shape, name)
     length = shape.get("length")
     length_m = convert(length.value, length.unit, "mm") / 1000 if length else None
     try:
-        method = _way(name, shape, holder, length_m)
-        other = compare_methods(method, holder, conductors, length_m, shape["bends"])
-        return check_fill(method, holder, conductors, shape["spare"], choose, other)
+        method = _way(name, shape, raceway, length_m)
+        other = compare_methods(method, raceway, conductors, length_m, shape["bends"])
+        return check_fill(method, raceway, conductors, shape["spare"], choose, other)
     except MissingTableValue as missing:
         raise DocumentError(missing.field, missing.expected) from None
 
@@ -73,13 +73,13 @@ def _holder(shape: dict[str, Any], name: MethodName) -> tuple[Raceway, bool]:
 
 
 def _way(
-    name: MethodName, shape: dict[str, Any], holder: Raceway, length_m: Fraction | None
+    name: MethodName, shape: dict[str, Any], raceway: Raceway, length_m: Fraction | None
 ) -> FillMethod:
     if name == "space":
-        return TrunkingFill(printed=holder.factor is not None)
+        return TrunkingFill(printed=raceway.factor is not None)
     if name == "factor":
         if length_m is None:
             raise DocumentError("length", "the run's length: the factors go by it")
         return CableFactorFill(length_m, shape["bends"])
-    length = float(convert(length_m * 1000, "mm", holder.unit)) if length_m is not None else None
-    return Area(holder.unit, shape["nipple"], length)
+    length = float(convert(length_m * 1000, "mm", raceway.unit)) if length_m is not None else None
+    return Area(raceway.unit, shape["nipple"], length)

@@ -352,6 +352,13 @@ class _Said(NamedTuple):
     across: bool = False
 
 
+def _field_behind(word: str, form: TypedForm) -> str:
+    """The field that a word gives the number ahead of it; empty: none."""
+    field = _BEHIND.get(word, "")
+    rises = field == "height" and field not in fields_of(form) and form.main == "rise"
+    return "rise" if rises else field
+
+
 def _typed_values(form: TypedForm, words: list[str]) -> Iterator[_Said]:
     """Every number and side after the first word, in order."""
     pending: list[str] = []
@@ -372,9 +379,7 @@ def _typed_values(form: TypedForm, words: list[str]) -> Iterator[_Said]:
     fields = fields_of(form)
     for word in words:
         lower = word.lower()
-        behind = _BEHIND.get(lower, "")
-        if behind == "height" and behind not in fields and form.main == "rise":
-            behind = "rise"
+        behind = _field_behind(lower, form)
         if lower in _DEGREE_WORDS and pending:
             ahead = ""  # "at 30 degrees" is an angle
             yield from flush("angle")

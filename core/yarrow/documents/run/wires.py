@@ -22,8 +22,8 @@ from yarrow.catalog.wiring import (
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run.wire_notation import read_wire_text
 from yarrow.documents.schema import reader
-from yarrow.fill.area import as_holder
-from yarrow.fill.cable_factor import factor_holder
+from yarrow.fill.area import as_raceway
+from yarrow.fill.cable_factor import factor_raceway
 from yarrow.fill.circuits import Circuit, circuit_kinds, conductors_of
 from yarrow.fill.conductor import Conductor, ConductorRole, Raceway
 from yarrow.fill.method import MethodName
@@ -219,9 +219,9 @@ def read_holder(
             raise DocumentError(
                 f"{path}.type", f"metric conduit for factors: one of {', '.join(of)}"
             )
-        return factor_holder(kind, _known(size, list(factor_rule().conduits), path)), size is None
+        return factor_raceway(kind, _known(size, list(factor_rule().conduits), path)), size is None
     sizes = [of_size for of_type, of_size in bores() if of_type == kind]
-    return as_holder(bores()[kind, _known(size, sizes, path)]), size is None
+    return as_raceway(bores()[kind, _known(size, sizes, path)]), size is None
 
 
 def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
@@ -233,13 +233,13 @@ def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
     method: MethodName = shape.get("method") or usual_method(conduit.type)
     # The conduit's own fields are the run's; what is asked of factors for US pipe is the method's.
     try:
-        holder, _ = read_holder(conduit.type, conduit.size, method)
+        raceway, _ = read_holder(conduit.type, conduit.size, method)
     except DocumentError as refusal:
         raise DocumentError("wires.method", f"area: {refusal.expected}") from None
     pull = shape["pull"]
     return Wires(
         method=method,
-        holder=holder,
+        raceway=raceway,
         conductors=read_conductors(shape, "wires.", method, unit),
         spare=shape["spare"],
         nipple=shape["nipple"],

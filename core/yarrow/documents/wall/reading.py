@@ -126,29 +126,23 @@ def read_wall(shape: dict[str, Any]) -> FramedWall:
         openings=openings,
         corners=_wall_corners(shape["corners"], length),
         boxes=read_boxes,
-        ways_out=tuple(
-            WayOut(
-                name,
-                out["plate"],
-                float(out["at"].value) if "at" in out else None,
-                float(out["beyond"].value),
-            )
-            for name, out in zip(outs, shape["ways_out"], strict=True)
-        ),
-        lines=tuple(
-            HoleLine(
-                name,
-                float(line["height"].value),
-                float(line["setback"].value),
-                float(line["bit"].value),
-            )
-            for name, line in zip(lines, shape["lines"], strict=True)
-        ),
+        ways_out=tuple(map(_way_out, outs, shape["ways_out"])),
+        lines=tuple(map(_hole_line, lines, shape["lines"])),
         feeds=tuple(
             _feed(feed, number, (*boxes, *outs), read_boxes, lines)
             for number, feed in enumerate(shape["feeds"])
         ),
     )
+
+
+def _way_out(name: str, shape: Mapping[str, Any]) -> WayOut:
+    at = float(shape["at"].value) if "at" in shape else None
+    return WayOut(name, shape["plate"], at, float(shape["beyond"].value))
+
+
+def _hole_line(name: str, shape: Mapping[str, Any]) -> HoleLine:
+    height, setback, bit = (float(shape[field].value) for field in ("height", "setback", "bit"))
+    return HoleLine(name, height, setback, bit)
 
 
 def _names_of(shape: Mapping[str, Any], field: str, others: list[str] | None = None) -> list[str]:

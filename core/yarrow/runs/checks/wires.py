@@ -51,10 +51,10 @@ def plan_wires(
     if wires.conductors and length_m > 0:
         try:
             method = _fill_method_of(wires, length_m, length_mm, bends)
-            other = compare_methods(method, wires.holder, wires.conductors, length_m, bends)
+            other = compare_methods(method, wires.raceway, wires.conductors, length_m, bends)
             fill = check_fill(
                 method,
-                wires.holder,
+                wires.raceway,
                 wires.conductors,
                 wires.spare,
                 choose=False,
@@ -105,7 +105,9 @@ def _duct_findings(length_m: Fraction, degrees_bent: float, unit: Unit) -> list[
 def _fill_method_of(wires: Wires, length_m: Fraction, length_mm: float, bends: int) -> FillMethod:
     if wires.method == "factor":
         return CableFactorFill(length_m, bends)
-    return Area(wires.holder.unit, wires.nipple, convert_length(length_mm, "mm", wires.holder.unit))
+    return Area(
+        wires.raceway.unit, wires.nipple, convert_length(length_mm, "mm", wires.raceway.unit)
+    )
 
 
 def right_angles(pipe: StraightPipe, features: Sequence[int]) -> int:
@@ -153,7 +155,7 @@ def _break(wires: Wires, point: PullPoint, words: LengthFormatter) -> Break:
 
 def point_kind(wires: Wires) -> Phrase:
     """What breaks a run: by country, and by the largest wire in it."""
-    if wires.holder.unit == "mm":
+    if wires.raceway.unit == "mm":
         return Phrase("break/draw-in")
     if any(is_large(conductor) for conductor in wires.conductors):
         return Phrase("break/pull-box")
@@ -166,8 +168,8 @@ POUNDS_PER_KG = 2.2046226
 METRES_PER_FOOT = float(MM_PER_INCH) * 12 / 1000
 
 
-def _half_bore(holder: Raceway, unit: Unit) -> float:
-    return float(convert(holder.inside or Fraction(0), holder.unit, unit)) / 2
+def _half_bore(raceway: Raceway, unit: Unit) -> float:
+    return float(convert(raceway.inside or Fraction(0), raceway.unit, unit)) / 2
 
 
 def _pull(
@@ -201,7 +203,7 @@ def _pull(
         limit,
         pressed,
         per,
-        _half_bore(wires.holder, unit),
+        _half_bore(wires.raceway, unit),
     )
     force, pressure = ("lbf", "lbf/ft") if imperial else ("N", "N/m")
     easier = pull.easier

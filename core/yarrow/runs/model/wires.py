@@ -35,7 +35,7 @@ class Wires:
     """What is to be drawn into a run, and the rules for it."""
 
     method: MethodName
-    holder: Raceway
+    raceway: Raceway
     conductors: tuple[Conductor, ...]
     spare: float
     nipple: bool

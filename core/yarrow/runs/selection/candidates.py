@@ -6,6 +6,7 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import cache
+from typing import NamedTuple
 
 from yarrow.benders.bender import Bender
 from yarrow.catalog.limits import limits
@@ -166,23 +167,9 @@ def tried(
     laid = lay(line, leg, pipe)
     name = f"{kind} {angle:g}{' both' if together else ''}" if laid.corners else kind
     bent = _bent(laid, place) if laid.corners else None
-    following, turns = place.setting.following, laid.after.number != leg.number
-    if bent is None:
-        own_room, degrees, used, bends = 0.0, 0.0, 0.0, 0
-        first, last, after, needs = laid.begins, laid.ends, None, -math.inf
-    else:
-        around, straights = bent.pipe.bends, bent.pipe.straights
-        own_room = min(straights[1:-1], default=math.inf)
-        first = laid.begins - tangent_length(pipe.radius, around[0].angle)
-        # A single bend leans over: of its last tangent the leg has what lies along it.
-        lean = 1.0 if len(around) > 1 else math.cos(math.radians(around[0].angle))
-        last = laid.ends + tangent_length(pipe.radius, around[-1].angle) * lean
-        bends, degrees = len(around), sum(bend.angle for bend in around)
-        used = bent.pipe.cut_length - bent.straight_on
-        needs = place.bender.heel
-        after = None if following is None or turns else following.arc_begins - last
+    room = _room_of(laid, place, bent)
     air = None
-    if sections and bent and own_room >= -_HAIR:
+    if sections and bent and room.own >= -_HAIR:
         airs = [_air(bent, leg, pipe, section) for section in sections]
         air = min(airs, key=lambda each: each.least)
     return Candidate(
@@ -192,21 +179,57 @@ def tried(
         together=together,
         line=line,
         after_line=laid.after,
-        bends=bends,
-        degrees=degrees,
-        first_arc=first,
-        last_arc=last,
-        own_room=own_room,
+        bends=room.bends,
+        degrees=room.degrees,
+        first_arc=room.first,
+        last_arc=room.last,
+        own_room=room.own,
         too_shallow=laid.too_shallow,
-        shoe_short=max(_least_between(place.bender) - own_room, 0.0) if bends > 1 else 0.0,
+        shoe_short=max(_least_between(place.bender) - room.own, 0.0) if room.bends > 1 else 0.0,
         reached=place.reached,
-        after=after,
-        needs=needs,
-        pipe=used,
+        after=room.after,
+        needs=room.needs,
+        pipe=room.pipe,
         air=air,
         lift=lift,
         usual=usual,
         too_long=0.0,
+    )
+
+
+class _RoomOfBends(NamedTuple):
+    """What a line's bends take of their leg: the arcs' ``first`` and ``last`` places, their
+    ``own`` room between each other, what is left ``after`` them and what the bender ``needs``."""
+
+    bends: int
+    degrees: float
+    first: float
+    last: float
+    own: float
+    after: float | None
+    needs: float
+    pipe: float
+
+
+def _room_of(laid: Laid, place: Placement, bent: _Bent | None) -> _RoomOfBends:
+    if bent is None:
+        return _RoomOfBends(0, 0.0, laid.begins, laid.ends, 0.0, None, -math.inf, 0.0)
+    leg, radius = place.setting.leg, place.setting.pipe.radius
+    around, straights = bent.pipe.bends, bent.pipe.straights
+    first = laid.begins - tangent_length(radius, around[0].angle)
+    # A single bend leans over: of its last tangent the leg has what lies along it.
+    lean = 1.0 if len(around) > 1 else math.cos(math.radians(around[0].angle))
+    last = laid.ends + tangent_length(radius, around[-1].angle) * lean
+    following, turns = place.setting.following, laid.after.number != leg.number
+    return _RoomOfBends(
+        bends=len(around),
+        degrees=sum(bend.angle for bend in around),
+        first=first,
+        last=last,
+        own=min(straights[1:-1], default=math.inf),
+        after=None if following is None or turns else following.arc_begins - last,
+        needs=place.bender.heel,
+        pipe=bent.pipe.cut_length - bent.straight_on,
     )
 
 

@@ -1,6 +1,6 @@
 // How a plan lies on the screen: metres to pixels, moved and enlarged.
 import { useCallback, useRef, useState } from "react";
-import type { PlanPoint } from "@/model/sites";
+import { type PlanPoint, pointOf } from "@/model/sites";
 
 /** Pixels a metre, and the plan's corner on the screen. Up is north's side: y grows upward. */
 export type SiteView = { readonly scale: number; readonly left: number; readonly base: number };
@@ -12,10 +12,17 @@ const ASIDE = 0.86;
 const OVER = 80;
 const UNDER = 60;
 const LEAST_M = 40;
+/** As far as this, in pixels, a point is drawn to what is there. */
+export const REACH = 12;
 const SCALES = [0.05, 60] as const;
 
 export function onScreen({ scale, left, base }: SiteView, [x, y]: PlanPoint): PlanPoint {
   return [left + x * scale, base - y * scale];
+}
+
+/** A line of the plan as the points of an SVG polyline. */
+export function linePoints(view: SiteView, line: readonly (readonly number[])[]): string {
+  return line.map((point) => onScreen(view, pointOf(point)).join()).join(" ");
 }
 
 export function onPlan({ scale, left, base }: SiteView, [x, y]: PlanPoint): PlanPoint {

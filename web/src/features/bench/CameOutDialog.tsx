@@ -1,7 +1,7 @@
 // What was measured of the bend that was just made, and what becomes of the piece with it, before it
 // is kept.
 import { type FormEvent, useState } from "react";
-import type { BenchPlan, BenchRun } from "@/api/bench";
+import type { BenchFit, BenchPlan, BenchRun } from "@/api/bench";
 import { Refused } from "@/api/client";
 import type { CameOut, Readings } from "@/model/bench";
 import { term, wordFor } from "@/model/wording";
@@ -121,26 +121,7 @@ export function CameOutDialog(props: Props) {
           </Button>
         </div>
         {reading && there.data && !there.error ? (
-          <div
-            className={there.isPlaceholderData ? "opacity-60" : ""}
-            data-tried
-            data-current={!there.isPlaceholderData}
-          >
-            {there.data.mend
-              .filter((mend) => mend.bend === bend)
-              .map((mend) => (
-                <div key={mend.how} className="grid gap-1 pb-3">
-                  <MendLine mend={mend} />
-                  <p>
-                    <Figures text={mend.told} />
-                  </p>
-                </div>
-              ))}
-            <Verdict fit={there.data} />
-            {there.data.verdict === "scrap" ? (
-              <CouldBecome fit={there.data} runId={run.id} />
-            ) : null}
-          </div>
+          <Tried fit={there.data} old={there.isPlaceholderData} bend={bend} runId={run.id} />
         ) : null}
         {there.error && problems.length === 0 ? (
           <p role="alert" className="text-sm text-brick">
@@ -163,6 +144,28 @@ export function CameOutDialog(props: Props) {
         </div>
       </form>
     </Dialog>
+  );
+}
+
+type TriedProps = { fit: BenchFit; old: boolean; bend: number; runId: number };
+
+/** What becomes of the piece with what is being typed. */
+function Tried({ fit, old, bend, runId }: TriedProps) {
+  return (
+    <div className={old ? "opacity-60" : ""} data-tried data-current={!old}>
+      {fit.mend
+        .filter((mend) => mend.bend === bend)
+        .map((mend) => (
+          <div key={mend.how} className="grid gap-1 pb-3">
+            <MendLine mend={mend} />
+            <p>
+              <Figures text={mend.told} />
+            </p>
+          </div>
+        ))}
+      <Verdict fit={fit} />
+      {fit.verdict === "scrap" ? <CouldBecome fit={fit} runId={runId} /> : null}
+    </div>
   );
 }
 

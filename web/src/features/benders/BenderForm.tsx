@@ -136,52 +136,10 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
             onChange={(event) => put({ degrees_per_click: event.target.value })}
           />
         ) : null}
-        <div className="grid content-start gap-1">
-          <span className="text-sm font-medium">Usually worked</span>
-          <Select
-            label="Where it is usually worked"
-            value={form.place}
-            options={Object.entries(placeWords("as its kind is", PLACE_NAMES, form.place)).map(
-              ([value, label]) => ({ value, label }),
-            )}
-            onChange={(place) => put({ place: place as Form["place"] })}
-          />
-        </div>
+        <UsualPlace form={form} put={put} />
       </Row>
-      <Row>
-        {MARK_NAMES.map((mark) => (
-          <TextField
-            key={mark}
-            label={`${STAMPED[mark]} is stamped`}
-            value={form.marks[mark]}
-            maxLength={40}
-            onChange={(event) => put({ marks: { ...form.marks, [mark]: event.target.value } })}
-          />
-        ))}
-      </Row>
-      <Row>
-        <div className="grid content-start gap-1">
-          <span className="text-sm font-medium">Condition</span>
-          <Select
-            label="Condition"
-            value={form.condition}
-            options={Object.entries(CONDITION).map(([value, label]) => ({ value, label }))}
-            onChange={(condition) => put({ condition: condition as Form["condition"] })}
-          />
-        </div>
-        <TextField
-          label="To be checked by"
-          type="date"
-          value={form.check_due}
-          onChange={(event) => put({ check_due: event.target.value })}
-        />
-        <TextField
-          label="Notes"
-          value={form.notes}
-          maxLength={400}
-          onChange={(event) => put({ notes: event.target.value })}
-        />
-      </Row>
+      <Stamps form={form} put={put} />
+      <Condition form={form} put={put} />
       {saving.state === "saved" ? null : <SavingState saving={saving} kept={stored} />}
       <div className="flex gap-2">
         <Button type="submit" weight="main" disabled={!worked.data}>
@@ -216,6 +174,68 @@ export function BenderForm({ opened, conduit, units, close, use }: Props) {
         />
       ) : null}
     </form>
+  );
+}
+
+type PartProps = Pick<ReturnType<typeof useOpenBender>, "form" | "put">;
+
+function UsualPlace({ form, put }: PartProps) {
+  return (
+    <div className="grid content-start gap-1">
+      <span className="text-sm font-medium">Usually worked</span>
+      <Select
+        label="Where it is usually worked"
+        value={form.place}
+        options={Object.entries(placeWords("as its kind is", PLACE_NAMES, form.place)).map(
+          ([value, label]) => ({ value, label }),
+        )}
+        onChange={(place) => put({ place: place as Form["place"] })}
+      />
+    </div>
+  );
+}
+
+function Stamps({ form, put }: PartProps) {
+  return (
+    <Row>
+      {MARK_NAMES.map((mark) => (
+        <TextField
+          key={mark}
+          label={`${STAMPED[mark]} is stamped`}
+          value={form.marks[mark]}
+          maxLength={40}
+          onChange={(event) => put({ marks: { ...form.marks, [mark]: event.target.value } })}
+        />
+      ))}
+    </Row>
+  );
+}
+
+function Condition({ form, put }: PartProps) {
+  return (
+    <Row>
+      <div className="grid content-start gap-1">
+        <span className="text-sm font-medium">Condition</span>
+        <Select
+          label="Condition"
+          value={form.condition}
+          options={Object.entries(CONDITION).map(([value, label]) => ({ value, label }))}
+          onChange={(condition) => put({ condition: condition as Form["condition"] })}
+        />
+      </div>
+      <TextField
+        label="To be checked by"
+        type="date"
+        value={form.check_due}
+        onChange={(event) => put({ check_due: event.target.value })}
+      />
+      <TextField
+        label="Notes"
+        value={form.notes}
+        maxLength={400}
+        onChange={(event) => put({ notes: event.target.value })}
+      />
+    </Row>
   );
 }
 

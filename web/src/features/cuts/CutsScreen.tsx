@@ -1,26 +1,21 @@
 // A job's cut list and its stock: what every piece is cut from, conduit by conduit, and the
 // offcuts that lie there, before and after.
 import { useState } from "react";
-import { Link, useParams } from "react-router";
-import { useStore } from "zustand";
+import { useParams } from "react-router";
 import { versionsOf } from "@/api/history";
 import { keys } from "@/api/queries";
 import { cutNow, type JobStock, loadStock } from "@/api/stock";
-import { AccountMenu } from "@/features/account/AccountMenu";
 import { DocumentLoader } from "@/features/documents/DocumentLoader";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import type { LeftUnsaved } from "@/model/draft";
 import { saveNow } from "@/model/savedDocuments";
 import { outcome } from "@/model/saving";
 import { cutWith } from "@/model/stock";
-import { Button, IconButton } from "@/ui/Button";
-import { Icon } from "@/ui/Icon";
-import { Menu } from "@/ui/Menu";
+import { Button } from "@/ui/Button";
 import { ProgressBar } from "@/ui/ProgressBar";
-import { SavingState } from "@/ui/SavingState";
 import { Select } from "@/ui/Select";
-import { TopBar } from "@/ui/TopBar";
 import { CutConduit } from "./CutConduit";
+import { CutsBar } from "./CutsBar";
 import { Materials } from "./Materials";
 import { LOOK_S, type OpenStock, useStock } from "./useStock";
 
@@ -59,47 +54,11 @@ function Opened({ stock, unsaved }: Props) {
     refusal,
     problems,
   } = useStock(stock, unsaved.drafts);
-  const saved = useStore(each.store, (state) => state.baseVersion > 0);
   const [history, setHistory] = useState(false);
   const anything = shown?.conduits.some(({ cuts }) => cuts) ?? false;
   return (
     <div className="flex min-h-full flex-col print:block">
-      <div className="print:hidden">
-        <TopBar
-          title="Cut list"
-          named
-          actions={
-            <>
-              {saved ? (
-                <Menu
-                  trigger={
-                    <IconButton label="More">
-                      <Icon name="more" />
-                    </IconButton>
-                  }
-                  actions={[{ label: "History of the stock", run: () => setHistory(true) }]}
-                />
-              ) : null}
-              <Button
-                disabled={!shown}
-                onClick={() => window.location.assign(`/api/jobs/${jobId}/materials.csv`)}
-              >
-                Materials as CSV
-              </Button>
-              <Button weight="main" onClick={() => window.print()}>
-                Print
-              </Button>
-              <AccountMenu />
-            </>
-          }
-        >
-          <Link to={`/jobs/${jobId}`} className="truncate text-soft hover:text-ink max-desk:hidden">
-            {stock.job_name}
-          </Link>
-          <span className="text-soft max-desk:hidden">/</span>
-          <Heading each={each} />
-        </TopBar>
-      </div>
+      <CutsBar stock={stock} each={each} ready={Boolean(shown)} history={() => setHistory(true)} />
       <main className="mx-auto w-full max-w-4xl flex-1 p-4 desk:p-8">
         <p className="hidden text-soft print:block">{stock.job_name}</p>
         <div className="flex flex-wrap items-center gap-x-1.5 print:hidden">
@@ -181,17 +140,6 @@ function Opened({ stock, unsaved }: Props) {
         showHistory={setHistory}
         unsaved={unsaved}
       />
-    </div>
-  );
-}
-
-function Heading({ each }: { each: OpenStock }) {
-  const saving = useStore(each.store, (state) => state.saving);
-  const kept = useStore(each.store, (state) => state.kept);
-  return (
-    <div className="flex min-w-0 flex-1 items-center gap-x-3">
-      <h1 className="truncate px-1 text-lg font-semibold">Cut list</h1>
-      <SavingState saving={saving} kept={kept} />
     </div>
   );
 }

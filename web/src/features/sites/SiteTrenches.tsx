@@ -45,7 +45,6 @@ type RowProps = { editing: EditingSite; trench: Trench; at: number };
 function TrenchRow({ editing, trench, at }: RowProps) {
   const { document, change, plan } = editing;
   const path = `trenches[${at}]`;
-  const begins = pointOf(trench.line[0] ?? []);
   const sizes = plan?.duct_sizes ?? [document.duct ?? "100"];
   return (
     <SiteRow
@@ -120,50 +119,59 @@ function TrenchRow({ editing, trench, at }: RowProps) {
         placeholder="the site"
         onType={(owner) => change(setTrench(at, { owner }))}
       />
-      <ol className="flex flex-wrap gap-x-3 text-sm" aria-label={`Legs of ${trench.name}`}>
-        <li>
-          <span className="text-soft">from </span>
-          <SiteFar
-            path={`${path}.line[0][0]`}
-            label={`How far east ${trench.name} begins`}
-            value={begins[0]}
-            onNumber={(x) => change(movePoint(begins, [x, begins[1]]))}
-          />
-          <span className="text-soft">, </span>
-          <SiteFar
-            path={`${path}.line[0][1]`}
-            label={`How far north ${trench.name} begins`}
-            value={begins[1]}
-            onNumber={(y) => change(movePoint(begins, [begins[0], y]))}
-          />
-        </li>
-        {legsOf(trench.line).map(({ length, turn }, leg) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a leg is known by its place in its trench
-          <li key={leg}>
-            <SiteNumber
-              path={`${path}.legs[${leg}].turn`}
-              label={
-                leg === 0
-                  ? `Heading of leg 1 of ${trench.name}, degrees from east`
-                  : `Turn before leg ${leg + 1} of ${trench.name}, degrees to the left`
-              }
-              value={turn}
-              onNumber={(value) => change(setLeg(at, leg, { turn: value }))}
-            />
-            <span className="text-soft">° for </span>
-            <SiteFar
-              path={`${path}.legs[${leg}].length`}
-              label={`Length of leg ${leg + 1} of ${trench.name}`}
-              value={length}
-              onNumber={(value) => change(setLeg(at, leg, { length: Math.max(value, 0.1) }))}
-            />
-            <span className="text-soft">
-              {" "}
-              <FarUnit />
-            </span>
-          </li>
-        ))}
-      </ol>
+      <Legs editing={editing} trench={trench} at={at} />
     </SiteRow>
+  );
+}
+
+function Legs({ editing, trench, at }: RowProps) {
+  const { change } = editing;
+  const path = `trenches[${at}]`;
+  const begins = pointOf(trench.line[0] ?? []);
+  return (
+    <ol className="flex flex-wrap gap-x-3 text-sm" aria-label={`Legs of ${trench.name}`}>
+      <li>
+        <span className="text-soft">from </span>
+        <SiteFar
+          path={`${path}.line[0][0]`}
+          label={`How far east ${trench.name} begins`}
+          value={begins[0]}
+          onNumber={(x) => change(movePoint(begins, [x, begins[1]]))}
+        />
+        <span className="text-soft">, </span>
+        <SiteFar
+          path={`${path}.line[0][1]`}
+          label={`How far north ${trench.name} begins`}
+          value={begins[1]}
+          onNumber={(y) => change(movePoint(begins, [begins[0], y]))}
+        />
+      </li>
+      {legsOf(trench.line).map(({ length, turn }, leg) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a leg is known by its place in its trench
+        <li key={leg}>
+          <SiteNumber
+            path={`${path}.legs[${leg}].turn`}
+            label={
+              leg === 0
+                ? `Heading of leg 1 of ${trench.name}, degrees from east`
+                : `Turn before leg ${leg + 1} of ${trench.name}, degrees to the left`
+            }
+            value={turn}
+            onNumber={(value) => change(setLeg(at, leg, { turn: value }))}
+          />
+          <span className="text-soft">° for </span>
+          <SiteFar
+            path={`${path}.legs[${leg}].length`}
+            label={`Length of leg ${leg + 1} of ${trench.name}`}
+            value={length}
+            onNumber={(value) => change(setLeg(at, leg, { length: Math.max(value, 0.1) }))}
+          />
+          <span className="text-soft">
+            {" "}
+            <FarUnit />
+          </span>
+        </li>
+      ))}
+    </ol>
   );
 }

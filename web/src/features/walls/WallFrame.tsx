@@ -28,23 +28,32 @@ const TURNS = [
 ] as const;
 
 export function WallFrame() {
-  const middles = useWallDocument((wall) => wall.studs.at ?? []);
-  const change = useWallChange();
-  // As it is typed: what is half typed names no studs yet.
-  const [typed, setTyped] = useState(() => middles.join(", "));
-  const wall = useWallDocument(
-    ({ length, height, units, studs, openings, corners, conduit, bender, plates }) => ({
-      length,
-      height,
-      units,
-      studs,
-      openings,
-      corners,
-      conduit,
-      bender,
-      plates,
-    }),
+  return (
+    <>
+      <Size />
+      <Studs />
+      <section>
+        <h2 className="pb-1 font-semibold text-soft">Doors, windows, corners</h2>
+        <ul className="grid gap-1.5">
+          <Openings />
+          <Corners />
+        </ul>
+        <AddToWall />
+      </section>
+    </>
   );
+}
+
+function Size() {
+  const change = useWallChange();
+  const wall = useWallDocument(({ length, height, units, studs, conduit, bender }) => ({
+    length,
+    height,
+    units,
+    studs,
+    conduit,
+    bender,
+  }));
   const kept = useKeptBenders(wall.conduit, wall.units);
   return (
     <>
@@ -86,137 +95,152 @@ export function WallFrame() {
         />
         .
       </p>
-      <p>
-        <span className="text-soft">Studs </span>
-        <WallField
-          path="studs.width"
-          label="How wide a stud is"
-          value={wall.studs.width ?? STUD[wall.units].width}
-          onType={(width) => change(setStuds({ width }))}
-        />
-        <span className="text-soft"> by </span>
-        <WallField
-          path="studs.depth"
-          label="How deep a stud is"
-          value={wall.studs.depth ?? STUD[wall.units].depth}
-          onType={(depth) => change(setStuds({ depth }))}
-        />
-        <span className="text-soft">, the middle of the first </span>
-        <WallField
-          path="studs.first"
-          label="Where the middle of the first stud is"
-          value={wall.studs.first ?? ""}
-          placeholder="flush with the end"
-          onType={(first) => change(spaceFrom(first))}
-        />
-        <span className="text-soft">; or their middles one by one: </span>
-        <WallField
-          path="studs.at"
-          label="The middles of the studs, one by one"
-          value={typed}
-          text
-          placeholder="as they are spaced"
-          onType={(text) => {
-            setTyped(text);
-            change(placeStuds(text));
-          }}
-        />
-        <span className="text-soft">. Plates </span>
-        <WallField
-          path="plates.bottom"
-          label="How thick the bottom plate is"
-          value={wall.plates?.bottom ?? STUD[wall.units].bottom}
-          onType={(bottom) => change(setWall({ plates: { ...wall.plates, bottom } }))}
-        />
-        <span className="text-soft"> and </span>
-        <WallField
-          path="plates.top"
-          label="How thick the top plates are"
-          value={wall.plates?.top ?? STUD[wall.units].top}
-          onType={(top) => change(setWall({ plates: { ...wall.plates, top } }))}
-        />
-        .
-      </p>
-      <section>
-        <h2 className="pb-1 font-semibold text-soft">Doors, windows, corners</h2>
-        <ul className="grid gap-1.5">
-          {(wall.openings ?? []).map((opening, at) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: an opening is known by its place while its name is typed
-            <li key={at} className="relative pr-9" data-opening={at}>
-              <WallField
-                path={`openings[${at}].name`}
-                label={`Name of opening ${at + 1}`}
-                value={opening.name}
-                onType={(name) => change(setOpening(at, { name }))}
-              />
-              <span className="text-soft"> from </span>
-              <WallField
-                path={`openings[${at}].begins`}
-                label={`Where ${opening.name} begins`}
-                value={opening.begins}
-                onType={(begins) => change(setOpening(at, { begins }))}
-              />
-              <span className="text-soft">, </span>
-              <WallField
-                path={`openings[${at}].width`}
-                label={`Width of ${opening.name}`}
-                value={opening.width}
-                onType={(width) => change(setOpening(at, { width }))}
-              />
-              <span className="text-soft"> wide, sill at </span>
-              <WallField
-                path={`openings[${at}].sill`}
-                label={`Sill of ${opening.name}`}
-                value={opening.sill ?? 0}
-                onType={(sill) => change(setOpening(at, { sill }))}
-              />
-              <span className="text-soft">, head at </span>
-              <WallField
-                path={`openings[${at}].head`}
-                label={`Head of ${opening.name}`}
-                value={opening.head ?? HEAD[wall.units]}
-                onType={(head) => change(setOpening(at, { head }))}
-              />
-              <RemoveButton
-                label={`Take out ${opening.name}`}
-                run={() => change(removeOpening(at))}
-              />
-            </li>
-          ))}
-          {(wall.corners ?? []).map((corner, at) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: a corner has no name; its place is what it is
-            <li key={at} className="relative pr-9" data-corner={at}>
-              <span className="text-soft">A corner at </span>
-              <WallField
-                path={`corners[${at}].at`}
-                label={`Where corner ${at + 1} is`}
-                value={corner.at}
-                onType={(place) => change(setCorner(at, { at: place }))}
-              />
-              <span className="text-soft">, </span>
-              <WallWord
-                label={`Which way corner ${at + 1} turns`}
-                value={corner.turns ?? "inside"}
-                options={TURNS}
-                onChange={(turns) => change(setCorner(at, { turns }))}
-              />
-              <RemoveButton
-                label={`Take out corner ${at + 1}`}
-                run={() => change(removeCorner(at))}
-              />
-            </li>
-          ))}
-        </ul>
-        <div className="flex gap-4">
-          <Button weight="quiet" className="px-0" onClick={() => change(addOpening())}>
-            Add an opening
-          </Button>
-          <Button weight="quiet" className="px-0" onClick={() => change(addCorner())}>
-            Add a corner
-          </Button>
-        </div>
-      </section>
     </>
+  );
+}
+
+function Studs() {
+  const middles = useWallDocument((wall) => wall.studs.at ?? []);
+  const change = useWallChange();
+  // As it is typed: what is half typed names no studs yet.
+  const [typed, setTyped] = useState(() => middles.join(", "));
+  const wall = useWallDocument(({ units, studs, plates }) => ({ units, studs, plates }));
+  return (
+    <p>
+      <span className="text-soft">Studs </span>
+      <WallField
+        path="studs.width"
+        label="How wide a stud is"
+        value={wall.studs.width ?? STUD[wall.units].width}
+        onType={(width) => change(setStuds({ width }))}
+      />
+      <span className="text-soft"> by </span>
+      <WallField
+        path="studs.depth"
+        label="How deep a stud is"
+        value={wall.studs.depth ?? STUD[wall.units].depth}
+        onType={(depth) => change(setStuds({ depth }))}
+      />
+      <span className="text-soft">, the middle of the first </span>
+      <WallField
+        path="studs.first"
+        label="Where the middle of the first stud is"
+        value={wall.studs.first ?? ""}
+        placeholder="flush with the end"
+        onType={(first) => change(spaceFrom(first))}
+      />
+      <span className="text-soft">; or their middles one by one: </span>
+      <WallField
+        path="studs.at"
+        label="The middles of the studs, one by one"
+        value={typed}
+        text
+        placeholder="as they are spaced"
+        onType={(text) => {
+          setTyped(text);
+          change(placeStuds(text));
+        }}
+      />
+      <span className="text-soft">. Plates </span>
+      <WallField
+        path="plates.bottom"
+        label="How thick the bottom plate is"
+        value={wall.plates?.bottom ?? STUD[wall.units].bottom}
+        onType={(bottom) => change(setWall({ plates: { ...wall.plates, bottom } }))}
+      />
+      <span className="text-soft"> and </span>
+      <WallField
+        path="plates.top"
+        label="How thick the top plates are"
+        value={wall.plates?.top ?? STUD[wall.units].top}
+        onType={(top) => change(setWall({ plates: { ...wall.plates, top } }))}
+      />
+      .
+    </p>
+  );
+}
+
+function Openings() {
+  const change = useWallChange();
+  const wall = useWallDocument(({ units, openings }) => ({ units, openings }));
+  return (wall.openings ?? []).map((opening, at) => (
+    // biome-ignore lint/suspicious/noArrayIndexKey: an opening is known by its place while its name is typed
+    <li key={at} className="relative pr-9" data-opening={at}>
+      <WallField
+        path={`openings[${at}].name`}
+        label={`Name of opening ${at + 1}`}
+        value={opening.name}
+        onType={(name) => change(setOpening(at, { name }))}
+      />
+      <span className="text-soft"> from </span>
+      <WallField
+        path={`openings[${at}].begins`}
+        label={`Where ${opening.name} begins`}
+        value={opening.begins}
+        onType={(begins) => change(setOpening(at, { begins }))}
+      />
+      <span className="text-soft">, </span>
+      <WallField
+        path={`openings[${at}].width`}
+        label={`Width of ${opening.name}`}
+        value={opening.width}
+        onType={(width) => change(setOpening(at, { width }))}
+      />
+      <span className="text-soft"> wide, sill at </span>
+      <WallField
+        path={`openings[${at}].sill`}
+        label={`Sill of ${opening.name}`}
+        value={opening.sill ?? 0}
+        onType={(sill) => change(setOpening(at, { sill }))}
+      />
+      <span className="text-soft">, head at </span>
+      <WallField
+        path={`openings[${at}].head`}
+        label={`Head of ${opening.name}`}
+        value={opening.head ?? HEAD[wall.units]}
+        onType={(head) => change(setOpening(at, { head }))}
+      />
+      <RemoveButton label={`Take out ${opening.name}`} run={() => change(removeOpening(at))} />
+    </li>
+  ));
+}
+
+function Corners() {
+  const change = useWallChange();
+  const corners = useWallDocument((wall) => wall.corners);
+  return (corners ?? []).map((corner, at) => (
+    // biome-ignore lint/suspicious/noArrayIndexKey: a corner has no name; its place is what it is
+    <li key={at} className="relative pr-9" data-corner={at}>
+      <span className="text-soft">A corner at </span>
+      <WallField
+        path={`corners[${at}].at`}
+        label={`Where corner ${at + 1} is`}
+        value={corner.at}
+        onType={(place) => change(setCorner(at, { at: place }))}
+      />
+      <span className="text-soft">, </span>
+      <WallWord
+        label={`Which way corner ${at + 1} turns`}
+        value={corner.turns ?? "inside"}
+        options={TURNS}
+        onChange={(turns) => change(setCorner(at, { turns }))}
+      />
+      <RemoveButton label={`Take out corner ${at + 1}`} run={() => change(removeCorner(at))} />
+    </li>
+  ));
+}
+
+function AddToWall() {
+  const change = useWallChange();
+  return (
+    <div className="flex gap-4">
+      <Button weight="quiet" className="px-0" onClick={() => change(addOpening())}>
+        Add an opening
+      </Button>
+      <Button weight="quiet" className="px-0" onClick={() => change(addCorner())}>
+        Add a corner
+      </Button>
+    </div>
   );
 }
 
