@@ -130,7 +130,9 @@ class BoxOffset(LegFeature):
         """Rise: across the leg from vertex to vertex."""
         rise = dot(subtract(vertices[1], vertices[0]), leg.frame.toward(self.toward))
         return (
-            ReadBack("rise", float(self.rise), rise + float(self.rise) - self._rise(leg, pipe)),
+            ReadBack(
+                "rise", float(self.rise), leg.rise_reads(pipe, rise, self.toward, self.rise_from)
+            ),
         )
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:

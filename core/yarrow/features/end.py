@@ -131,7 +131,7 @@ class End(LegFeature):
     ) -> tuple[ReadBack, ...]:
         """At: along the leg to the face."""
         face = dot(subtract(vertices[0], origin), leg.frame.ahead)
-        return (ReadBack("at", float(self.at), face - leg.datum(self.measured_from)),)
+        return (ReadBack("at", float(self.at), leg.tape_reads(face, self.measured_from)),)
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """No bend."""

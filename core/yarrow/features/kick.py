@@ -114,8 +114,10 @@ class Kick(LegFeature):
         place = dot(subtract(kick, origin), leg.frame.ahead)
         rise = dot(subtract(following, kick), leg.frame.toward(self.toward))
         return (
-            ReadBack("at", float(self.at), place - leg.datum(self.measured_from)),
-            ReadBack("rise", float(self.rise), rise + float(self.rise) - self._rise(leg, pipe)),
+            ReadBack("at", float(self.at), leg.tape_reads(place, self.measured_from)),
+            ReadBack(
+                "rise", float(self.rise), leg.rise_reads(pipe, rise, self.toward, self.rise_from)
+            ),
         )
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
@@ -142,9 +144,8 @@ class KickThrough(Kick):
         ahead, side = leg.frame.ahead, leg.frame.toward(self.toward)
         slope = subtract(following, kick)
         angle = math.atan2(dot(slope, side), dot(slope, ahead))
-        beyond = leg.place(float(self.hole), self.measured_from) - dot(
-            subtract(kick, origin), ahead
-        )
+        read = leg.tape_reads(dot(subtract(kick, origin), ahead), self.measured_from)
+        beyond = float(self.hole) - read
         into_arc = beyond + pipe.radius * math.tan(angle / 2)
         passes = beyond * math.tan(angle)
         if into_arc < pipe.radius * math.sin(angle):

@@ -103,6 +103,28 @@ class Leg:
         """Where on the leg the tape is hooked: behind the origin for the back of the turn."""
         return {"back": -self.back, "centre": 0.0, "inside": self.inside}[measured_from]
 
+    def tape_reads(self, place: float, hooked: Datum) -> float:
+        """What a tape shows at a place of the leg; written apart from ``place``, so that a plan is
+        read back by other sums than it was laid out by.
+
+        Args: place, along the leg from its origin, in the document's unit; hooked, where the tape
+        is.
+        """
+        return {
+            "back": place + self.back,
+            "centre": place,
+            "inside": place - self.inside,
+        }[hooked]
+
+    def rise_reads(self, pipe: Pipe, moved: float, toward: Side, rise_from: RiseFrom) -> float:
+        """What is measured of a rise that moved the pipe; written apart from ``carried``.
+
+        Args: moved, the pipe's own way sideways, in the document's unit; toward, the side;
+        rise_from, what is measured from.
+        """
+        off = {"out": self.off_surface(pipe), "in": pipe.stand_off}.get(toward, 0.0)
+        return moved + off if rise_from == "surface" else moved
+
     def point(self, place: float) -> Vector:
         """The centreline point at a place along the leg."""
         return along(self.origin, self.frame.ahead, place)

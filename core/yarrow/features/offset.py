@@ -159,7 +159,6 @@ class Offset(LegFeature):
         """Rise: across the leg from vertex to vertex. At: along the leg, to what ``of`` holds."""
         near, far = vertices[:2]
         rise = dot(subtract(far, near), leg.frame.toward(self.toward))
-        taken_off = float(self.rise) - self._rise(leg, pipe)
         near_place, far_place = (dot(subtract(v, origin), leg.frame.ahead) for v in (near, far))
         tangent = tangent_length(pipe.radius, self.angle)
         held = {
@@ -168,8 +167,10 @@ class Offset(LegFeature):
             "centre": (near_place + far_place) / 2,
         }[self.of]
         return (
-            ReadBack("at", float(self.at), held - leg.datum(self.measured_from)),
-            ReadBack("rise", float(self.rise), rise + taken_off),
+            ReadBack("at", float(self.at), leg.tape_reads(held, self.measured_from)),
+            ReadBack(
+                "rise", float(self.rise), leg.rise_reads(pipe, rise, self.toward, self.rise_from)
+            ),
         )
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:

@@ -140,8 +140,12 @@ class Saddle3(LegFeature):
         height = dot(subtract(centre, near), leg.frame.toward(self.toward)) - cut
         place = dot(subtract(centre, origin), leg.frame.ahead)
         return (
-            ReadBack("at", float(self.at), place - leg.datum(self.measured_from)),
-            ReadBack("rise", float(self.rise), height + float(self.rise) - self._height(leg, pipe)),
+            ReadBack("at", float(self.at), leg.tape_reads(place, self.measured_from)),
+            ReadBack(
+                "rise",
+                float(self.rise),
+                leg.rise_reads(pipe, height - float(self.clearance), self.toward, self.rise_from),
+            ),
         )
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:

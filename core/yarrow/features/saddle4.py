@@ -133,9 +133,13 @@ class Saddle4(LegFeature):
         begins, ends = (dot(subtract(v, origin), leg.frame.ahead) for v in (near, far))
         height = dot(subtract(near, up), leg.frame.toward(self.toward))
         return (
-            ReadBack("at", float(self.at), begins + tangent - leg.datum(self.measured_from)),
+            ReadBack("at", float(self.at), leg.tape_reads(begins + tangent, self.measured_from)),
             ReadBack("width", float(self.width), ends - begins - 2 * tangent),
-            ReadBack("rise", float(self.rise), height + float(self.rise) - self._height(leg, pipe)),
+            ReadBack(
+                "rise",
+                float(self.rise),
+                leg.rise_reads(pipe, height - float(self.clearance), self.toward, self.rise_from),
+            ),
         )
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass
 from fractions import Fraction
 from typing import ClassVar
@@ -131,8 +132,11 @@ class Turn(LegFeature):
     ) -> tuple[ReadBack, ...]:
         """At: along the leg to the same surface that was measured to."""
         place = dot(subtract(vertices[0], origin), leg.frame.ahead)
-        reached = place + self._beyond_vertex(pipe)
-        return (ReadBack("at", float(self.at), reached - leg.datum(self.measured_from)),)
+        # Of two faces that lie so far off the centreline where they cross, by their two directions.
+        off = {"back": pipe.diameter / 2 + pipe.stand_off, "inside": -pipe.diameter / 2}
+        turn = math.radians(self.angle)
+        reached = place + off.get(self.of, 0.0) * (1 - math.cos(turn)) / math.sin(turn)
+        return (ReadBack("at", float(self.at), leg.tape_reads(reached, self.measured_from)),)
 
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """Nothing of its own: take-up and gain are the exact geometry."""
