@@ -117,7 +117,7 @@ class Fuzz(CrewTest):
     def test_any_request_gets_a_declared_answer(self) -> None:
         # The same requests each time: what fails here fails for whoever looks into it.
         @seed(2026)
-        @settings(deadline=None, suppress_health_check=list(HealthCheck))
+        @settings(suppress_health_check=list(HealthCheck))
         @given(st.data())
         def ask(data: Any) -> None:
             case = data.draw(operations, label="case")

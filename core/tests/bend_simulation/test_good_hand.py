@@ -378,7 +378,7 @@ class Followed(unittest.TestCase):
         for document in random_pieces(7, 60):
             self.assert_made(document)
 
-    @settings(deadline=None, max_examples=40)
+    @settings(max_examples=40)
     @given(makeable_runs())
     def test_so_do_those_of_any_run(self, document: dict[str, Any]) -> None:
         self.assert_made(document)

@@ -85,7 +85,7 @@ class ByHand(unittest.TestCase):
 
 
 class Simulated(unittest.TestCase):
-    @settings(deadline=None, max_examples=40)
+    @settings(max_examples=40)
     @given(makeable_runs())
     def test_the_bent_pipe_is_the_planned_one_wherever_it_lies(
         self, document: dict[str, Any]

@@ -79,7 +79,7 @@ class Stretches(unittest.TestCase):
 
 
 class Searched(unittest.TestCase):
-    @settings(deadline=None, max_examples=25)
+    @settings(max_examples=25)
     @given(makeable_runs())
     def test_every_order_makes_every_bend_once_and_gives_the_same_pipe(
         self, document: dict[str, Any]
@@ -94,7 +94,7 @@ class Searched(unittest.TestCase):
                 starts = planned.bender.arc_start(mark.position, length, mark.hook, mark.reference)
                 self.assertAlmostEqual(starts, bend.arc_start, places=6)
 
-    @settings(deadline=None, max_examples=25)
+    @settings(max_examples=25)
     @given(makeable_runs())
     def test_the_last_bend_made_leaves_the_planned_pipe_on_the_wall(
         self, document: dict[str, Any]

@@ -132,7 +132,7 @@ class Names(unittest.TestCase):
 
 
 class Ways(unittest.TestCase):
-    @settings(deadline=None, max_examples=60)
+    @settings(max_examples=60)
     @given(makeable_runs(), st.booleans())
     def test_three_ways_of_working_give_the_same_folded_pipe(
         self, document: dict[str, Any], table: bool

@@ -96,7 +96,7 @@ class BothReaders(unittest.TestCase):
                     jsonschema.validate(document, full(name))
                     read(document)
 
-    @settings(deadline=None, max_examples=150)
+    @settings(max_examples=150)
     @given(st.sampled_from(sorted(GOOD)), st.integers(0, 2**32), json_junk)
     def test_what_a_full_validator_refuses_we_refuse(
         self, name: str, seed: int, junk: object
@@ -107,7 +107,7 @@ class BothReaders(unittest.TestCase):
             with self.assertRaises(DocumentError):
                 read(document)
 
-    @settings(deadline=None, max_examples=150)
+    @settings(max_examples=150)
     @given(st.sampled_from(sorted(GOOD)), st.integers(0, 2**32), json_junk)
     def test_whatever_stands_there_it_is_an_answer_or_a_refusal(
         self, name: str, seed: int, junk: object

@@ -7,11 +7,11 @@ from collections.abc import Iterator
 from dataclasses import asdict
 from typing import Any
 
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 
 import yarrow
-from core.tests.builders import block, box, end, offset, round_thing, run, turn
+from core.tests.builders import block, box, box_offset, end, offset, round_thing, run, turn
 from core.tests.properties.strategies import makeable_runs
 from yarrow.documents.bender.reading import bender_numbers
 from yarrow.documents.bends.reading import fold_document
@@ -64,7 +64,18 @@ class ConvertedRuns(unittest.TestCase):
         # Worked sums are told as they were typed, in either spelling of their unit.
         return repr(survey).replace(" in ", " ")
 
-    @settings(deadline=None)
+    def test_a_set_just_as_close_to_its_box_is_hooked_toward_it_in_either_unit(self) -> None:
+        # 40 mm for the hook, and half as much again: what adds up to 60 is not beyond 60.
+        document = run(
+            box_offset("start", "16", "left", margin="60"),
+            end("1760"),
+            units="mm",
+            conduit={"type": "steel", "size": "20"},
+            bender="bench-steel-20",
+        )
+        for each in (document, other(document)):
+            self.assertEqual([m.hook for m in yarrow.plan.values(each).marks], ["start", "start"])
+
     @given(makeable_runs())
     def test_any_run_is_the_same_pipe_and_comes_back(self, document: dict[str, Any]) -> None:
         self.assert_same_pipe(document)

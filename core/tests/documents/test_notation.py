@@ -5,7 +5,7 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 
 from core.tests.builders import end, run
@@ -159,7 +159,6 @@ class TypedForm(unittest.TestCase):
                 for completion in typed_line(text[:length], "in").completions:
                     self.assertGreater(len(completion.text), len(text[:length].rstrip()))
 
-    @settings(deadline=None)
     @given(st.text(max_size=220))
     def test_anything_at_all_gets_an_answer(self, text: str) -> None:
         typed = typed_line(text, "mm")

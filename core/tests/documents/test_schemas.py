@@ -9,7 +9,7 @@ import unittest
 from typing import Any
 
 import jsonschema
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 
 from core.tests.builders import end as end_line
@@ -31,13 +31,11 @@ class AgainstAFullValidator(unittest.TestCase):
         for name in ("run", "bends", "plan"):
             jsonschema.Draft202012Validator.check_schema(schema(name))
 
-    @settings(deadline=None)
     @given(makeable_runs())
     def test_what_we_read_it_validates(self, document: dict[str, Any]) -> None:
         read_run(document)
         self.assertTrue(validates(document, "run"))
 
-    @settings(deadline=None)
     @given(st.integers(0, 2**32), json_junk)
     def test_what_it_refuses_we_refuse(self, seed: int, junk: object) -> None:
         document: Any = copy.deepcopy(run(offset(40, 4), turn(60), end_line(30)))

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 import unittest
 
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 
 from core.tests.fill.helpers import by_area, cable, codes_in, finding_in, wire
@@ -153,7 +153,6 @@ trades = st.sampled_from(["1/2", "3/4", "1", "1-1/4", "2"])
 
 
 class AgainstCountingUpOneByOne(unittest.TestCase):
-    @settings(deadline=None)
     @given(loads, trades, st.sampled_from([0, 10, 35]))
     def test_room_and_most(self, load: list[tuple[int, str]], trade: str, spare: float) -> None:
         raceway, method = raceway_of("emt", trade), Area("in")

@@ -247,7 +247,7 @@ class Schedules(unittest.TestCase):
         again = run(turn(40), end(60), name="Feed", wires=wires_of_row(read))
         self.assertEqual(run_row(again), row)
 
-    @settings(deadline=None, max_examples=60)
+    @settings(max_examples=60)
     @given(makeable_runs(), st.sampled_from(["exact", "table"]), st.sampled_from([1, 8]))
     def test_a_row_has_the_figures_of_the_plan(
         self, document: dict[str, Any], method: str, shorter: int

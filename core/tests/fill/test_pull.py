@@ -74,7 +74,7 @@ class Equations(unittest.TestCase):
         level = stretches(develop(vertices, 5), vertices, None)
         self.assertTrue(all(each.rise == 0 for each in level))
 
-    @settings(deadline=None, max_examples=40)
+    @settings(max_examples=40)
     @given(
         st.lists(st.floats(10, 120), min_size=2, max_size=5),
         st.floats(0.05, 0.8),
@@ -105,7 +105,6 @@ class PullPoints(unittest.TestCase):
         self.assertEqual((point.bend, point.degrees_before, found.degrees_after), (3, 270, 210))
         self.assertEqual((point.begins, point.at, point.ends), (52, 61, 70))
 
-    @settings(deadline=None)
     @given(st.lists(st.sampled_from([10, 22.5, 45, 60, 90, 120]), max_size=9))
     def test_as_few_as_can_be_and_the_fullest_stretch_as_empty(self, degrees: list[float]) -> None:
         found = pull_points(bends(*degrees), 270)

@@ -141,7 +141,7 @@ raceways = st.lists(st.tuples(walls, st.sampled_from(["1", "2", "3", "4"])), min
 
 
 class TheDrawing(unittest.TestCase):
-    @settings(deadline=None, max_examples=60)
+    @settings(max_examples=60)
     @given(raceways, st.data())
     def test_every_ring_is_within_its_wall_and_clear_of_its_neighbours(
         self, listed: list[tuple[str, str]], data: st.DataObject

@@ -24,7 +24,6 @@ in_conduit = st.sampled_from(["14", "12", "10", "8", "6"])
 
 
 class AnyBox(unittest.TestCase):
-    @settings(deadline=None)
     @given(
         st.lists(st.tuples(sizes, counts, counts, counts), max_size=4),
         st.tuples(sizes, counts),
@@ -87,7 +86,7 @@ class Drums(unittest.TestCase):
     depths = st.floats(0.6, 2.4)
     walls = st.sampled_from(["left", "right", "top", "bottom"])
 
-    @settings(deadline=None, max_examples=60)
+    @settings(max_examples=60)
     @given(walls, places, depths, walls, places, depths)
     def test_rings_that_are_said_to_clear_have_no_point_in_common(
         self, wall: str, at: float, deep: float, wall_2: str, at_2: float, deep_2: float
@@ -130,7 +129,7 @@ class Pulls(unittest.TestCase):
             before = way
         return points
 
-    @settings(deadline=None, max_examples=40)
+    @settings(max_examples=40)
     @given(legs, st.floats(0.05, 0.8))
     def test_what_goes_up_one_way_comes_down_the_other(
         self, ways: list[str], friction: float
@@ -151,7 +150,7 @@ class Pulls(unittest.TestCase):
         rise = points[-1][1] - points[0][1]
         self.assertAlmostEqual(lifted + arcs, rise, delta=3 * max(len(run), 1))
 
-    @settings(deadline=None, max_examples=30)
+    @settings(max_examples=30)
     @given(st.floats(-0.9, 0.9), st.floats(0.1, 0.7), st.floats(0, 50), st.floats(1, 200))
     def test_a_sloping_straight_walked_inch_by_inch(
         self, rise: float, friction: float, before: float, long: float
@@ -165,7 +164,7 @@ class Pulls(unittest.TestCase):
         # Where the cable runs by itself on the way the steps stop at 0 and may not come up again.
         self.assertAlmostEqual(whole, stepped, delta=1e-6 * max(before, long) + 1e-9)
 
-    @settings(deadline=None, max_examples=30)
+    @settings(max_examples=30)
     @given(st.floats(0.1, 5), st.floats(1.1, 3))
     def test_more_weight_or_friction_never_makes_it_easier(
         self, weight: float, times: float
@@ -180,7 +179,7 @@ class Pulls(unittest.TestCase):
 
 
 class Sizes(unittest.TestCase):
-    @settings(deadline=None, max_examples=60)
+    @settings(max_examples=60)
     @given(
         st.lists(
             st.tuples(st.integers(1, 12), in_conduit),
@@ -197,7 +196,7 @@ class Sizes(unittest.TestCase):
         smallest = by_area(*conductors, size="1/2").smallest
         self.assertEqual(smallest, passing[0] if passing else None)
 
-    @settings(deadline=None, max_examples=40)
+    @settings(max_examples=40)
     @given(st.integers(1, 40), st.integers(200, 12_000), st.integers(0, 5))
     def test_longer_runs_and_more_bends_never_take_more(
         self, count: int, length: int, bends: int
@@ -213,7 +212,7 @@ class Sizes(unittest.TestCase):
         if bends or length > 3000:
             self.assertLessEqual(taken[0], min(taken[1:]))
 
-    @settings(deadline=None, max_examples=40)
+    @settings(max_examples=40)
     @given(st.integers(1, 300))
     def test_the_smallest_trunking_by_trying_every_one(self, count: int) -> None:
         tried = [

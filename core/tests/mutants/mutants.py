@@ -457,5 +457,26 @@ MUTANTS: tuple[Mutant, ...] = (
         ("findings",),
     ),
     Mutant("pieces/pieces.py", "bends > MOST_BENDS_TURNED", "bends >= MOST_BENDS_TURNED", _PIECES),
+    # what is read back of a plan, and what is just as long
+    Mutant(
+        "features/leg.py",
+        "float(rise) - (self.off_surface(pipe)",
+        "float(rise) + (self.off_surface(pipe)",
+        ("worked",),
+    ),
+    Mutant(
+        "features/leg.py", '"back": place + self.back', '"back": place - self.back', ("properties",)
+    ),
+    Mutant("features/leg.py", '"inside": self.inside}', '"inside": -self.inside}', ("properties",)),
+    Mutant(
+        "features/leg.py", "moved + off if rise_from", "moved - off if rise_from", ("documents",)
+    ),
+    Mutant(
+        "features/turn.py",
+        "pipe.diameter / 2 + pipe.stand_off, ",
+        "pipe.diameter / 2 - pipe.stand_off, ",
+        ("documents",),
+    ),
+    Mutant("benders/habits.py", "arc_behind_front) + _HAIR", "arc_behind_front)", ("documents",)),
 )
 """Close on a hundred of them, of the kind that slipped through once."""

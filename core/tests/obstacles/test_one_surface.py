@@ -6,7 +6,7 @@ import unittest
 from itertools import pairwise
 from typing import Any, ClassVar
 
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 
 from core.tests.builders import (
@@ -122,7 +122,6 @@ class OneSurface(unittest.TestCase):
         on_ledge = planned(ledge(40, 4), rise, end(120), stand_off=1)
         self.assertNotIn("stand-off-carries", codes(on_ledge))
 
-    @settings(deadline=None)
     @given(stepped_walls())
     def test_the_underside_is_never_under_what_is_there_and_lies_where_it_may(
         self, wall: tuple[list[dict[str, Any]], list[tuple[float, float]], float]

@@ -7,7 +7,7 @@ import unittest
 from fractions import Fraction
 from itertools import pairwise
 
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 
 import yarrow
@@ -89,7 +89,6 @@ class Lift(unittest.TestCase):
 
 
 class Within(unittest.TestCase):
-    @settings(deadline=None)
     @given(st.integers(1, 300), st.integers(1, 100))
     def test_the_shortest_angle_is_the_shortest(self, rise: int, radius: int) -> None:
         pipe = Setting(FIRST_LEG, Pipe(0.7, radius / 10), None)
@@ -99,7 +98,6 @@ class Within(unittest.TestCase):
         for angle in (a / 4 for a in range(8, 361)):
             self.assertLessEqual(least, offset.length(angle, pipe) + 1e-9)
 
-    @settings(deadline=None)
     @given(st.integers(10, 100), st.integers(20, 400))
     def test_the_fitting_angle_fits_and_a_shallower_one_does_not(
         self, rise: int, within: int

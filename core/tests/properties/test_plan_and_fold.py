@@ -6,7 +6,7 @@ import math
 import unittest
 from typing import Any
 
-from hypothesis import given, settings
+from hypothesis import given
 
 import yarrow
 from core.tests.properties.strategies import makeable_runs
@@ -24,7 +24,6 @@ def folded(plan: WrittenPlan) -> tuple[Vector, ...]:
 
 
 class PlanAndFold(unittest.TestCase):
-    @settings(deadline=None)
     @given(makeable_runs())
     def test_a_plan_folds_back_onto_its_own_path(self, document: dict[str, Any]) -> None:
         plan = yarrow.plan.values(document)
@@ -32,7 +31,6 @@ class PlanAndFold(unittest.TestCase):
         for made, meant in zip(folded(plan), plan.path, strict=True):
             self.assertLess(math.dist(made, meant), MILLIONTH)
 
-    @settings(deadline=None)
     @given(makeable_runs())
     def test_rounded_marks_cost_no_more_than_rounding(self, document: dict[str, Any]) -> None:
         plan = yarrow.plan.values(document)
@@ -42,7 +40,6 @@ class PlanAndFold(unittest.TestCase):
         for dimension in plan.dimensions:
             self.assertLessEqual(abs(dimension.off), allowed, dimension)
 
-    @settings(deadline=None)
     @given(makeable_runs())
     def test_walking_along_the_pipe_step_by_step_gives_the_closed_form(
         self, document: dict[str, Any]
@@ -52,7 +49,6 @@ class PlanAndFold(unittest.TestCase):
         # Chords of small steps fall short of the arc by less than this.
         self.assertAlmostEqual(walked, plan.cut_length, delta=plan.cut_length * 1e-4)
 
-    @settings(deadline=None)
     @given(makeable_runs())
     def test_legs_and_totals_add_up_to_the_cut(self, document: dict[str, Any]) -> None:
         plan = yarrow.plan.values(document)
@@ -63,7 +59,6 @@ class PlanAndFold(unittest.TestCase):
         )
         self.assertAlmostEqual(legs - saved, plan.cut_length, places=6)
 
-    @settings(deadline=None)
     @given(makeable_runs())
     def test_a_mirrored_walk_mirrors_every_roll(self, document: dict[str, Any]) -> None:
         mirror = {"left": "right", "right": "left"}
@@ -81,7 +76,6 @@ class PlanAndFold(unittest.TestCase):
             self.assertAlmostEqual(math.cos(math.radians(bend.roll + mirrored.roll)), 1, places=6)
         self.assertEqual([m.text for m in one.marks], [m.text for m in other.marks])
 
-    @settings(deadline=None)
     @given(makeable_runs())
     def test_path_runs_give_the_same_pipe_as_the_walk(self, document: dict[str, Any]) -> None:
         walk = yarrow.plan.values(document)

@@ -7,7 +7,7 @@ import random
 import unittest
 from typing import Any
 
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 
 import yarrow
@@ -28,7 +28,6 @@ def answer(document: object) -> WrittenPlan | DocumentError:
 
 
 class Junk(unittest.TestCase):
-    @settings(deadline=None)
     @given(json_junk)
     def test_junk_is_refused_with_a_path(self, junk: object) -> None:
         refusal = answer(junk)
@@ -37,7 +36,6 @@ class Junk(unittest.TestCase):
         with self.assertRaises(DocumentError):
             fold_document(junk)
 
-    @settings(deadline=None)
     @given(st.integers(0, 2**32), json_junk)
     def test_a_good_run_with_one_value_spoilt_is_planned_or_refused(
         self, seed: int, junk: object
@@ -47,7 +45,6 @@ class Junk(unittest.TestCase):
         got = answer(document)
         self.assertIsInstance(got, WrittenPlan | DocumentError)
 
-    @settings(deadline=None)
     @given(
         st.lists(
             st.tuples(

@@ -73,7 +73,7 @@ class SameShoe(unittest.TestCase):
         self.assertEqual(len({pipe.cut_length_text for pipe in plan.pipes}), 1)
         self.assertEqual(tuple(map(str, plan.pipes[2].moved)), ("0",) * 5)
 
-    @settings(deadline=None, max_examples=25)
+    @settings(max_examples=25)
     @given(
         makeable_runs(),
         st.sampled_from(["left", "right", "out", "in"]),

@@ -6,7 +6,7 @@ import math
 import unittest
 from itertools import pairwise
 
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 
 from core.tests.builders import (
@@ -87,7 +87,6 @@ class MeasuredTo(unittest.TestCase):
 
 
 class Saddles(unittest.TestCase):
-    @settings(deadline=None)
     @given(st.floats(0.5, 5), st.floats(0, 1), st.sampled_from([30, 45, 60, 90]), st.floats(40, 60))
     def test_a_3_bend_passes_at_the_rise_and_the_air_and_no_higher(
         self, rise: float, air: float, angle: float, at: float
@@ -98,7 +97,6 @@ class Saddles(unittest.TestCase):
         over = lowest_over(plan, at - 0.01, at + 0.01)
         self.assertAlmostEqual(over, rise + air, delta=0.01)
 
-    @settings(deadline=None)
     @given(
         st.floats(0.5, 6), st.floats(0.5, 20), st.sampled_from([22.5, 30, 45]), st.floats(40, 60)
     )

@@ -21,6 +21,10 @@ _AT_A_BOX = 1.5
 """Of the straight that the hook takes: a set no further from the pipe's end is worked from that."""
 
 
+_HAIR = 1e-6
+"""What a sum of lengths may be off by: what is just as long is so in inches and in millimetres."""
+
+
 def worked_together(roles: Sequence[Role], lines: Sequence[int]) -> tuple[tuple[int, ...], ...]:
     """The bends that are made one after the other whatever the order: those of one line, and a
     saddle's three.
@@ -120,7 +124,7 @@ def habitual_hook(
     bend = pipe.bends[index]
     if bend.angle >= STUB_FROM:
         back = bender.radius + bender.diameter / 2
-        half = pipe.cut_length / 2
+        half = pipe.cut_length / 2 + _HAIR
         if index == 0 and bend.arc_start + back <= half:
             return HabitualHook("start")
         if not bender.follows_chart:
@@ -135,7 +139,7 @@ def habitual_hook(
 
 def _at_a_box(bender: Bender, pipe: StraightPipe, roles: Sequence[Role], index: int) -> Hook | None:
     """The hook of a set so close to the pipe's end that it is worked from there; else None."""
-    close = _AT_A_BOX * (bender.hook + bender.arc_behind_front)
+    close = _AT_A_BOX * (bender.hook + bender.arc_behind_front) + _HAIR
     role, last = roles[index], len(roles) - 1
     if role in _SET and index - (role is Role.FAR) == 0 and pipe.straights[0] <= close:
         return "start"
