@@ -19,3 +19,9 @@ it("stands a rectangle on a wall, inward or outward", () => {
   expect(standing(VIEW, "bottom", 5, 2, 0, 1)).toEqual({ x: 100, y: 280, width: 40, height: 20 });
   expect(standing(VIEW, "left", 5, 2, -1, 0)).toEqual({ x: 0, y: 180, width: 20, height: 40 });
 });
+
+it("goes inward from whichever wall", () => {
+  expect(onWall(VIEW, "left", 5, 1)).toEqual({ x: 40, y: 200 });
+  expect(onWall(VIEW, "top", 5, 1)).toEqual({ x: 120, y: 120 });
+  expect(onWall(VIEW, "bottom", 5, 1)).toEqual({ x: 120, y: 280 });
+});

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { GOLDEN } from "@/model/golden.test-data";
-import { layOutStick, stickPages } from "./stickLayout";
+import { widthOf } from "@/ui/reading";
+import { layOutStick, READING_SIZE, stickPages } from "./stickLayout";
 
 describe("the stick", () => {
   it("shows the whole pipe on one page where there is room", () => {
@@ -49,6 +50,18 @@ describe("the stick", () => {
       expect(label - (labels[index] ?? 0)).toBeGreaterThan(40);
     });
     expect(labels.at(-1)).toBeLessThan(420);
+  });
+
+  it("tells the cut at the pipe's end, with its label ending there", () => {
+    const page = stickPages(GOLDEN, 1280)[0];
+    if (!page) {
+      throw new Error("no page");
+    }
+    const { cut, left, right } = layOutStick(GOLDEN, page, 1280);
+    expect([left, right, cut?.x]).toEqual([20, 1260, 1260]);
+    // Half of the room between labels, 16, is beside it.
+    const ends = (cut?.label ?? 0) + widthOf(GOLDEN.cut_length_text, READING_SIZE) / 2;
+    expect(ends).toBeCloseTo(1252, 6);
   });
 
   it("has no marks and no cut on it where the run can't be made", () => {

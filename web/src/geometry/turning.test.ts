@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { stillToTurn } from "./turning";
 
 const UP = [5, 0, 1] as const;
-const AWAY = [5, 1, 0];
+const AWAY = [5, 1, 0] as const;
 const NEARER = [5, -1, 0];
 
 describe("what is still to turn", () => {
@@ -16,6 +16,10 @@ describe("what is still to turn", () => {
 
   it("leans the other way for a turn the other way", () => {
     expectPoint(stillToTurn([...UP], -90, "end"), NEARER);
+  });
+
+  it("goes on round: what leans away comes to hang down", () => {
+    expectPoint(stillToTurn([...AWAY], 90, "end"), [5, 0, -1]);
   });
 
   it("is in its place when nothing is left", () => {

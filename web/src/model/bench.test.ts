@@ -6,6 +6,7 @@ import {
   begunBefore,
   benchHere,
   cameOut,
+  elsewhereOf,
   fromKept,
   keepBench,
   progressOf,
@@ -91,4 +92,14 @@ test("another device has it as it was left, with what waits ahead", () => {
   const kept = asKept(ahead, STEPS, "in");
   expect(kept.made).toEqual([{ bend: 0 }, { bend: 2, angle: 88 }, { bend: 1, twist: 3 }]);
   expect(fromKept(kept)).toEqual(ahead);
+});
+
+test("another device is told of where it has the same run's piece in a version not seen here", () => {
+  const document = { ...asKept({ ...begun(4), at: 3 }, [], "in"), run_version: 4 };
+  const there = { document, version: 7, updated_by: "Rook Tansley" };
+  expect(elsewhereOf(there, 6, 4)).toMatchObject({ who: "Rook Tansley", progress: { at: 3 } });
+  expect(elsewhereOf(there, 7, 4)).toBeNull();
+  expect(elsewhereOf(there, 6, 5)).toBeNull();
+  expect(elsewhereOf({ ...there, document: null }, 6, 4)).toBeNull();
+  expect(elsewhereOf(undefined, 0, 4)).toBeNull();
 });

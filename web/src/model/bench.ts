@@ -150,6 +150,27 @@ export function fromKept(kept: CameOut): Progress {
   };
 }
 
+/** Another device: whose, and how far it is. */
+export type Elsewhere = { readonly who: string; readonly progress: Progress };
+
+/**
+ * What another device has of a piece and nobody has looked at here; null where there is none.
+ *
+ * Args: there, the piece as the server has it; seen, the version of it that this device saw last;
+ * runVersion, of the run that is bent here: a piece of another one is begun anew anyhow.
+ */
+export function elsewhereOf(
+  there: Pick<Schemas["AtBenchDetail"], "document" | "version" | "updated_by"> | undefined,
+  seen: number,
+  runVersion: number,
+): Elsewhere | null {
+  if (!there?.document || there.version === seen) {
+    return null;
+  }
+  const progress = fromKept(there.document);
+  return progress.version === runVersion ? { who: there.updated_by, progress } : null;
+}
+
 type BendForBender = Schemas["BendForBender"];
 
 /** What a piece's readings tell of its bender, as that keeps them: each bend of each piece once. */

@@ -1,5 +1,13 @@
 import { describe, expect, it } from "vitest";
-import { documentOf, EMPTY_FORM, formOf, isDue, NO_TEST } from "./benders";
+import {
+  documentOf,
+  EMPTY_FORM,
+  formOf,
+  isDue,
+  type KeptBender,
+  keptBenderOf,
+  NO_TEST,
+} from "./benders";
 
 const conduit = { type: "emt", size: "1/2" };
 const test = { mark: "13 3/8", stick: "40", stub: "18 3/8", tail: "24 1/4" };
@@ -71,5 +79,24 @@ describe("a bender of one's own", () => {
       conduit,
     );
     expect(formOf(kept).tests).toEqual([NO_TEST]);
+  });
+});
+
+describe("a bender that a run took along", () => {
+  const own = (kept: number, name: string) =>
+    ({ id: `own-${kept}`, name, own: { kept, name } }) as unknown as KeptBender;
+  const crew = [own(3, "The old half-inch"), own(4, "The new one")];
+  const of = (kept: number, name: string) => keptBenderOf(crew, own(kept, name).own)?.id;
+
+  it("is the crew's own of that number and that name", () => {
+    expect(of(4, "The new one")).toBe("own-4");
+    expect(of(4, "Another crew's")).toBeUndefined();
+    expect(of(5, "The new one")).toBeUndefined();
+  });
+
+  it("is none of theirs where it is bought, or was never kept", () => {
+    expect(keptBenderOf(crew, "hand-emt-1/2")).toBeUndefined();
+    const unkept: unknown = { ...own(3, "The old half-inch").own, kept: undefined };
+    expect(keptBenderOf(crew, unkept as KeptBender["own"])).toBeUndefined();
   });
 });

@@ -163,3 +163,20 @@ export function asForm(draft: BenderForm): BenderForm {
 export function asInRun(kept: Pick<Schemas["BenderDetail"], "carried">, units: Units): OwnBender {
   return units === "in" ? kept.carried.inches : kept.carried.millimetres;
 }
+
+/** One of the crew's own, as a run takes it along. */
+export type KeptBender = {
+  readonly id: string;
+  readonly name: string;
+  readonly own: Exclude<RunDocument["bender"], string>;
+};
+
+/** Which of the crew's own a run's bender is; by its name too, since a run may come from elsewhere. */
+export function keptBenderOf(
+  kept: readonly KeptBender[],
+  bender: RunDocument["bender"],
+): KeptBender | undefined {
+  return typeof bender === "string" || bender.kept === undefined
+    ? undefined
+    : kept.find(({ own }) => own.kept === bender.kept && own.name === bender.name);
+}

@@ -1,5 +1,7 @@
 import { expect, test } from "vitest";
-import { createSavedStore } from "./savedStore";
+import type { Draft } from "./draft";
+import { createSavedStore, openedStore } from "./savedStore";
+import { tabName } from "./tab";
 
 const opened = () => createSavedStore({ height: "16" }, 3, false);
 
@@ -32,4 +34,17 @@ test("where someone else's version is taken, mine can be undone to", () => {
   getState().undo();
   expect(getState().current().height).toBe("20");
   expect(getState().baseVersion).toBe(5);
+});
+
+test("what this tab left unsaved is gone on with; what another tab left is not", () => {
+  const saved = { document: { height: "16" }, version: 5 };
+  const left = { baseVersion: 4, document: { height: "2" } };
+  const own = openedStore(saved, [{ ...left, tab: tabName() } as Draft]).getState();
+  expect([own.current().height, own.baseVersion, own.saving.state]).toEqual(["2", 4, "waiting"]);
+  const other = openedStore(saved, [{ ...left, tab: "another" } as Draft]).getState();
+  expect([other.current().height, other.baseVersion, other.saving.state]).toEqual([
+    "16",
+    5,
+    "saved",
+  ]);
 });

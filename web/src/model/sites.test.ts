@@ -132,3 +132,14 @@ test("a point lands on a point, on a trench, at a right angle, or where it is", 
 test("a point that is moved does not land on itself", () => {
   expect(snapped(GROUNDS, [40.5, 0], 2, [], [40, 0])).toEqual({ at: [40.5, 0], on: "free" });
 });
+
+test("a new building is 12 m by 9 m, with its entry in the middle of its lower side", () => {
+  const { places } = addPlace("building", [10, 20])(newSite("mm"));
+  expect(places[0]?.at).toEqual([10, 20]);
+  expect(places[0]?.outline).toEqual([
+    [4, 20],
+    [16, 20],
+    [16, 29],
+    [4, 29],
+  ]);
+});

@@ -12,6 +12,14 @@ const theirs = {
 } as unknown as Schemas["RunDetail"];
 
 describe("the planner's store", () => {
+  it("has the line that was picked last, or none", () => {
+    const store = createPlannerStore(1, run, 2, false);
+    store.getState().select(2);
+    expect(store.getState().selected).toBe(2);
+    store.getState().select(null);
+    expect(store.getState().selected).toBeNull();
+  });
+
   it("waits to be saved after a change, and is saved when that very document was", () => {
     const store = createPlannerStore(1, run, 2, false);
     store.getState().change(set("name", "New"));

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { barLength, enlarged, onPlan, onScreen, whole } from "./siteView";
+import { barLength, enlarged, linePoints, onPlan, onScreen, whole } from "./siteView";
 
 test("what is enlarged stays where it is pointed at, and the way back is the way there", () => {
   const view = whole(
@@ -40,4 +40,27 @@ test("all of a plan is within the window, upward to the north", () => {
 
 test("a scale bar is a round length of at most 140 pixels", () => {
   expect([barLength(1), barLength(2.5), barLength(14)]).toEqual([100, 50, 10]);
+});
+
+test("a plan is as large as the window takes it, the room for tools and scale left free", () => {
+  const box = (wide: number, tall: number) => [[0, 0] as const, [wide, tall] as const];
+  // 800 × 0.86 over 200 m, and 600 − 80 − 60 over 400 m.
+  expect(whole(box(200, 100), { width: 800, height: 600 }).scale).toBeCloseTo(3.44);
+  expect(whole(box(40, 400), { width: 800, height: 600 }).scale).toBeCloseTo(1.15);
+  // In a low window a third of it, and not the 40 pixels that would be left.
+  expect(whole(box(40, 120), { width: 800, height: 180 }).scale).toBeCloseTo(0.5);
+  // A hut alone is seen with 40 m about it.
+  expect(whole(box(2, 2), { width: 400, height: 900 }).scale).toBeCloseTo(8.6);
+});
+
+test("a place of the screen is the place of the plan that is drawn there", () => {
+  const view = { scale: 4, left: 100, base: 500 };
+  expect(onScreen(view, [25, 50])).toEqual([200, 300]);
+  expect(onPlan(view, [200, 300])).toEqual([25, 50]);
+  expect(
+    linePoints(view, [
+      [0, 0],
+      [25, 50],
+    ]),
+  ).toBe("100,500 200,300");
 });

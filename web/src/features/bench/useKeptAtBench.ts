@@ -5,13 +5,10 @@ import { useEffect, useRef, useState } from "react";
 import type { BenchRun } from "@/api/bench";
 import { type AtBench, loadAtBench, saveAtBench } from "@/api/bench";
 import { Refused, type Schemas } from "@/api/client";
-import { asKept, type CameOut, fromKept, keepBench, type Progress } from "@/model/bench";
+import { asKept, type CameOut, elsewhereOf, keepBench, type Progress } from "@/model/bench";
 
 const PAUSE_MS = 400;
 const AGAIN_MS = 3000;
-
-/** Another device: whose, and how far it is. */
-export type Elsewhere = { readonly who: string; readonly progress: Progress };
 
 type Props = {
   run: BenchRun;
@@ -41,15 +38,11 @@ export function useKeptAtBench({ run, piece, progress, steps, seenFirst }: Props
     void keepBench(run.id, piece, { seen: version }).catch(() => undefined);
   };
   const version = kept.data?.version;
-  const there = kept.data?.document ? fromKept(kept.data.document) : null;
-  const elsewhere: Elsewhere | null =
-    kept.data && there && there.version === run.version && kept.data.version !== seen
-      ? { who: kept.data.updated_by, progress: there }
-      : null;
+  const elsewhere = elsewhereOf(kept.data, seen, run.version);
   const document = JSON.stringify(asKept(progress, steps, run.document.units));
   const begun = progress.at > 0 || Object.keys(progress.readings).length > 0;
   const waits = begun && !elsewhere && version !== undefined && steps.length > 0;
-  const same = there !== null && JSON.stringify(kept.data?.document) === document;
+  const same = JSON.stringify(kept.data?.document) === document;
 
   /** What the next save is made from: never what another device saved and nobody looked at. */
   const newest = useRef(0);

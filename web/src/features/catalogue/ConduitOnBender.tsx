@@ -1,6 +1,6 @@
 // A conduit of the catalogue and a bender that takes it, as words of a sentence.
 import { useCatalogue } from "@/api/queries";
-import type { KeptBender } from "@/features/benders/useKeptBenders";
+import type { KeptBender } from "@/model/benders";
 import { sameConduit, takes } from "@/model/conduit";
 import { sameDocument } from "@/model/sameDocument";
 import { Select } from "@/ui/Select";
