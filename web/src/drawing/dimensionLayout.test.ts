@@ -45,4 +45,12 @@ describe("dimension lines", () => {
     const length = (line: typeof along) => Math.abs((line?.to[0] ?? 0) - (line?.from[0] ?? 0));
     expect(length(along) / length(whole)).toBeCloseTo(33 / 71.625, 6);
   });
+
+  it("leave out what is too short to be read, once there is a scale", () => {
+    const texts = (of: typeof place | undefined) =>
+      layOutDimensions(GOLDEN, view, of).lines.map(({ text }) => text);
+    // At a pixel an inch 4 3/8 is less than six pixels.
+    expect(texts(([x, y]) => [x, y])).toEqual(["33", "71 5/8", "34 1/8"]);
+    expect(texts(undefined)).toContain("4 3/8");
+  });
 });

@@ -33,6 +33,14 @@ describe("a job's stock", () => {
     ]);
   });
 
+  it("leaves the other bars of a conduit as they were put together", () => {
+    const first = putTogether(emt, ["a", "b"])(empty);
+    expect(putTogether(emt, ["c", "d"])(first).together).toEqual([
+      { ...emt, names: ["a", "b"] },
+      { ...emt, names: ["c", "d"] },
+    ]);
+  });
+
   it("lets Yarrow cut a conduit again", () => {
     const both = putTogether(rigid, ["y", "z"])(putTogether(emt, ["a", "b"])(empty));
     expect(asIsBest(emt)(both).together).toEqual([{ ...rigid, names: ["y", "z"] }]);

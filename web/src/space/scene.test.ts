@@ -67,4 +67,14 @@ describe("the shape in space", () => {
     expect(under.size[0]).toBeGreaterThan(longest);
     expect(under.centre.y).toBeCloseTo(-GOLDEN.conduit.diameter / 2);
   });
+
+  it("lies on a surface that is five pipes wider on every side", () => {
+    // The run goes 71.272 along and 38.147 to the left; the pipe is 0.706 thick.
+    const { centre, size } = surface(GOLDEN);
+    expect(centre.x).toBeCloseTo(35.636);
+    expect(centre.y).toBeCloseTo(-0.353);
+    expect(centre.z).toBeCloseTo(-19.0735);
+    expect(size[0]).toBeCloseTo(78.332);
+    expect(size[1]).toBeCloseTo(45.207);
+  });
 });

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { barLength, enlarged, linePoints, onPlan, onScreen, whole } from "./siteView";
+import { barLength, dragged, enlarged, linePoints, onPlan, onScreen, whole } from "./siteView";
 
 test("what is enlarged stays where it is pointed at, and the way back is the way there", () => {
   const view = whole(
@@ -63,4 +63,13 @@ test("a place of the screen is the place of the plan that is drawn there", () =>
       [25, 50],
     ]),
   ).toBe("100,500 200,300");
+});
+
+test("one finger moves the plan with it, two enlarge it about the one that holds", () => {
+  const view = { scale: 4, left: 100, base: 500 };
+  expect(dragged(view, [10, 20], [40, 15])).toEqual({ scale: 4, left: 130, base: 495 });
+  // From 30 and 40 off to 60 and 80: twice as far, about 100, 500, which is the plan's corner.
+  const twice = { scale: 8, left: 100, base: 500 };
+  expect(dragged(view, [130, 460], [160, 420], [100, 500])).toEqual(twice);
+  expect(dragged(twice, [160, 420], [130, 460], [100, 500])).toEqual(view);
 });

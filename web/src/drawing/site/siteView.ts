@@ -53,6 +53,22 @@ export function enlarged(view: SiteView, by: number, [x, y]: PlanPoint): SiteVie
   return { scale, left: x - (x - view.left) * share, base: y - (y - view.base) * share };
 }
 
+/** A pointer went from one point of the screen to another: the plan with it, or, while another one
+ * holds, enlarged about that. */
+export function dragged(
+  view: SiteView,
+  before: PlanPoint,
+  now: PlanPoint,
+  other?: PlanPoint,
+): SiteView {
+  if (!other) {
+    return { ...view, left: view.left + now[0] - before[0], base: view.base + now[1] - before[1] };
+  }
+  const was = Math.hypot(before[0] - other[0], before[1] - other[1]);
+  const is = Math.hypot(now[0] - other[0], now[1] - other[1]);
+  return enlarged(view, is / Math.max(was, 1), other);
+}
+
 /** The view, as it is moved: all of the plan until somebody moves it. */
 export function useSiteView(points: readonly PlanPoint[], size: Size) {
   const [moved, setMoved] = useState<SiteView | null>(null);

@@ -2,7 +2,7 @@
 // move is a tap.
 import { type PointerEvent, useEffect, useRef, useState } from "react";
 import type { PlanPoint } from "@/model/sites";
-import { enlarged, type SiteView } from "./siteView";
+import { dragged, enlarged, type SiteView } from "./siteView";
 
 /** What is moved less than this, in pixels, was tapped. */
 const MOVED = 5;
@@ -49,21 +49,11 @@ export function usePointers(change: Change, tap: (at: PlanPoint) => void) {
       }
       const now = here(event);
       const other = [...down.current].find(([id]) => id !== event.pointerId)?.[1];
-      const by: PlanPoint = [now[0] - before[0], now[1] - before[1]];
-      travelled.current += Math.hypot(...by);
+      travelled.current += Math.hypot(now[0] - before[0], now[1] - before[1]);
       down.current.set(event.pointerId, now);
-      if (travelled.current < MOVED) {
-        return;
+      if (travelled.current >= MOVED) {
+        change((view) => dragged(view, before, now, other));
       }
-      change((view) => {
-        const moved = { ...view, left: view.left + by[0], base: view.base + by[1] };
-        if (!other) {
-          return moved;
-        }
-        const was = Math.hypot(before[0] - other[0], before[1] - other[1]);
-        const is = Math.hypot(now[0] - other[0], now[1] - other[1]);
-        return enlarged(view, is / Math.max(was, 1), other);
-      });
     },
     onPointerUp: (event: PointerEvent<SVGSVGElement>) => {
       const alone = down.current.size === 1;
