@@ -73,7 +73,7 @@ class AtTheBench(PageTest):
         self.assertEqual(browser.value("read.angle"), "88")
         browser.write("read.angle", "")
         browser.write("read.slid", "1/2")
-        browser.see_text("It comes to lie as planned", "[role=dialog]")
+        browser.see_text("It comes to lie as planned", "[role=dialog] [data-current=true]")
         browser.press("Keep it, and go on")
         browser.see_text("3 of 7")
         browser.see("[data-bench][data-current=true]")
