@@ -6,6 +6,8 @@ import ast
 import inspect
 import textwrap
 import unittest
+from collections.abc import Callable
+from typing import Any
 
 from yarrow.features.feature import Feature
 from yarrow.features.kick import KickThrough
@@ -15,9 +17,9 @@ from yarrow.features.straight import Straight
 OF_THE_PLACE = ("self", "leg", "pipe")
 
 
-def calls(function: object) -> set[tuple[str, str]]:
+def calls(function: Callable[..., Any]) -> set[tuple[str, str]]:
     """What a function calls of the feature, the leg and the pipe."""
-    tree = ast.parse(textwrap.dedent(inspect.getsource(function)))  # type: ignore[arg-type]
+    tree = ast.parse(textwrap.dedent(inspect.getsource(function)))
     return {
         (node.func.value.id, node.func.attr)
         for node in ast.walk(tree)

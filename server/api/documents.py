@@ -18,8 +18,6 @@ def document_of(of: str) -> Any:
 
 RunDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run"})]
 """A ``yarrow.run/1`` document. The core reads it; its schema stands in the contract."""
-WallDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "wall"})]
-"""A ``yarrow.wall/1`` document, likewise."""
 DuctsDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "site"})]
 """A ``yarrow.site/1`` document, likewise."""
 CameOutDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "bench"})]
@@ -32,17 +30,10 @@ BenderDocument = Annotated[
     dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "bender_file"})
 ]
 """A ``yarrow.bender/1`` document, which is part of the run's schema."""
-FillDocument = Annotated[
-    dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "fill_file"})
-]
-"""A ``yarrow.fill/1`` document, whose parts a run has too."""
 OwnBender = Annotated[dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "own_bender"})]
 MeasuredBend = Annotated[
     dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "test_bend"})
 ]
-BoxDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "box"})]
-PullBoxDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "pullbox"})]
-EntriesDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "entries"})]
 SiteBoxDocument = Annotated[dict[str, Any], WithJsonSchema({"x-document": "sitebox"})]
 ConductorShape = Annotated[
     dict[str, Any], WithJsonSchema({"x-document": "run", "x-part": "conductor"})

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from datetime import datetime
 from functools import partial
-from typing import Any, TypeVar
+from typing import Any
 
 from django.core.exceptions import ObjectDoesNotExist, RequestDataTooBig
 from django.http import HttpRequest, HttpResponse
@@ -84,28 +84,23 @@ def unreadable_table(error: TableError) -> dict[str, Any]:
 Told = tuple[int, Problem | dict[str, Any]]
 """How an error is answered: the status, and the body."""
 
-_TELLERS: dict[type[Exception], Callable[[HttpRequest, Any], Told | HttpResponse]] = {}
-"""By the error that is expected."""
+_Teller = Callable[[HttpRequest, Any], Told]
 
-_Teller = TypeVar("_Teller", bound=Callable[[HttpRequest, Any], Told | HttpResponse])
+_TELLERS: dict[type[Exception], _Teller] = {}
+"""By the error that is expected."""
 
 
 def handle_problems(api: NinjaAPI) -> None:
     """Teach an API to answer every expected error with a Problem."""
     for error, teller in _TELLERS.items():
         api.add_exception_handler(error, partial(_answered, api, teller))
+    api.exception_handler(Exception)(failed)
 
 
 def _answered(
-    api: NinjaAPI,
-    teller: Callable[[HttpRequest, Any], Told | HttpResponse],
-    request: HttpRequest,
-    error: Exception,
+    api: NinjaAPI, teller: _Teller, request: HttpRequest, error: Exception
 ) -> HttpResponse:
-    told = teller(request, error)
-    if isinstance(told, HttpResponse):
-        return told
-    status, body = told
+    status, body = teller(request, error)
     return api.create_response(request, body, status=status)
 
 
@@ -186,11 +181,6 @@ def _other(request: HttpRequest, error: HttpError) -> Told:
     if str(error) == _CSRF_FAILED:
         return _stale(request, StaleToken())
     return error.status_code, Problem(code="refused", message=str(error))
-
-
-@_tells(Exception)
-def _broken(request: HttpRequest, error: Exception) -> HttpResponse:
-    return failed(request, error)
 
 
 @_tells(VersionConflict)

@@ -41,9 +41,7 @@ class Fittings(OfCrew[CrewFittings]):
     model = CrewFittings
     format = "fittings"
     most_bytes = 24_000
-
-    def __init__(self) -> None:
-        self.folders = (FittingsFolder(self),)
+    folder = FittingsFolder
 
 
 FITTINGS = Fittings()

@@ -37,9 +37,7 @@ class Benders(OfCrew[CrewBender]):
     format = "bender"
     most = 200
     most_bytes = 64_000
-
-    def __init__(self) -> None:
-        self.folders = (BendersFolder(self),)
+    folder = BendersFolder
 
     def describe(self, row: CrewBender, document: dict[str, Any]) -> None:
         """Its name. Raises: DocumentError."""

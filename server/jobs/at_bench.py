@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import Any
 
 from accounts.models import Member
@@ -32,15 +33,13 @@ class BenchFolder(Folder):
 
     def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> PieceAtBench:
         """Of a run that has come in. Raises: DocumentError."""
-        runs = arrival.rows["runs"]
-        of, piece, came_out = (document.get(name) for name in ("run", "piece", "came_out"))
-        if not isinstance(of, int) or not 1 <= of <= len(runs):
-            raise DocumentError("run", f"one of {len(runs)} runs, counted from 1")
+        _, run = arrival.named("runs", document, "run")
+        piece, came_out = document.get("piece"), document.get("came_out")
         if not isinstance(piece, int) or not 0 <= piece <= MOST_PIECES:
             raise DocumentError("piece", f"a whole number, 0 to {MOST_PIECES}")
         if not isinstance(came_out, dict):
             raise DocumentError("came_out", "what came out, as an object")
-        return AT_BENCH.put(arrival.member, runs[of - 1].id, came_out, 0, piece=piece)
+        return AT_BENCH.put(arrival.member, run.id, came_out, 0, piece=piece)
 
 
 MOST_PIECES = 200
@@ -55,7 +54,11 @@ class BenchKind(SavedKind[PieceAtBench]):
     owner, crew = "run", "run__job__crew_id"
     beside = ("updated_by", "run")
     most_bytes = 16_000
-    folders = (BenchFolder(),)
+
+    @property
+    def folders(self) -> Sequence[Folder]:
+        """By the runs of the job, as the file counts them."""
+        return (BenchFolder(),)
 
     def owner_for(self, member: Member, owner_id: int) -> Run:
         """Its run, locked. Raises: Run.DoesNotExist."""

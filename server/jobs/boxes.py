@@ -30,9 +30,7 @@ class Boxes(OfJob[SiteBox]):
     format = "sitebox"
     most = 1000
     most_bytes = 6_000
-
-    def __init__(self) -> None:
-        self.folders = (BoxesFolder(self),)
+    folder = BoxesFolder
 
     def describe(self, row: SiteBox, document: dict[str, Any]) -> None:
         """By the runs that meet there. Raises: DocumentError, also where they can't bear it."""

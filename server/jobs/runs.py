@@ -55,9 +55,7 @@ class Runs(OfJob[Run]):
     most = 1000
     most_bytes = 24_000
     beside = ("updated_by", "job", "wall")
-
-    def __init__(self) -> None:
-        self.folders = (RunsFolder(self),)
+    folder = RunsFolder
 
     def every(self, member: Member) -> QuerySet[Run]:
         """Without the documents of the walls that make them."""

@@ -63,14 +63,11 @@ class PicturesFolder(Folder):
 
     def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> int:
         """Drawn anew. Returns: of which site it is. Raises: DocumentError."""
-        sites, laid = arrival.rows["sites"], arrival.rows[self.name]
-        of = document.get("of")
-        if of in laid:
+        of, site = arrival.named("sites", document, "of")
+        if of in arrival.rows[self.name]:
             raise DocumentError("of", "each site once")
-        if not isinstance(of, int) or not 1 <= of <= len(sites):
-            raise DocumentError("of", f"one of {len(sites)} sites, counted from 1")
         left = MOST_PIXELS_OF_FILE - arrival.spent.get(self.name, 0)
-        pixels = lay_picture(arrival.member, sites[of - 1], document, min(left, MOST_PIXELS))
+        pixels = lay_picture(arrival.member, site, document, min(left, MOST_PIXELS))
         arrival.spent[self.name] = MOST_PIXELS_OF_FILE - left + pixels
         return of
 
@@ -83,9 +80,12 @@ class Sites(NamedInJob[JobSite]):
     format = "site"
     most = 20
     most_bytes = 90_000
+    folder = SitesFolder
 
-    def __init__(self) -> None:
-        self.folders = (SitesFolder(self), PicturesFolder())
+    @property
+    def folders(self) -> Sequence[Folder]:
+        """With the pictures that lie under them."""
+        return (*super().folders, PicturesFolder())
 
     def check(self, row: JobSite, member: Member, document: dict[str, Any]) -> None:
         """What is newly seen is seen by who saves it. Raises: DocumentError."""

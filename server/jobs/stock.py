@@ -38,9 +38,7 @@ class Stocks(OfJob[JobStock]):
     model = JobStock
     format = "jobstock"
     most_bytes = 24_000
-
-    def __init__(self) -> None:
-        self.folders = (StockFolder(self),)
+    folder = StockFolder
 
 
 STOCKS = Stocks()

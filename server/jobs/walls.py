@@ -31,9 +31,7 @@ class Walls(NamedInJob[JobWall]):
     format = "wall"
     most = 200
     most_bytes = 60_000
-
-    def __init__(self) -> None:
-        self.folders = (WallsFolder(self),)
+    folder = WallsFolder
 
     def complete(self, row: JobWall, document: dict[str, Any]) -> dict[str, Any]:
         """Every feed has a key, which its run goes by."""

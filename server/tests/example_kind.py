@@ -8,7 +8,6 @@ from django.db import models
 
 from jobs.models import Job
 from jobs.policy import NamedInJob
-from versions.folders import KindFolder
 from versions.models import VersionedDocument
 from yarrow import DocumentError, Format
 
@@ -48,6 +47,3 @@ class SnagLists(NamedInJob[SnagList]):
     format = "snags"
     most = 5
     most_bytes = 2_000
-
-    def __init__(self) -> None:
-        self.folders = (KindFolder(self),)

@@ -50,6 +50,17 @@ class Arrival:
     rows: dict[str, list[Any]] = field(default_factory=dict)
     spent: dict[str, int] = field(default_factory=dict)
 
+    def named(self, folder: str, document: Mapping[str, Any], by: str) -> tuple[int, Any]:
+        """Which row of a folder that is in a document names, counted from 1, and that row.
+
+        Args: by, the field that has its number.
+        Raises: DocumentError, at that field.
+        """
+        rows, number = self.rows[folder], document.get(by)
+        if not isinstance(number, int) or not 1 <= number <= len(rows):
+            raise DocumentError(by, f"one of {len(rows)} {folder}, counted from 1")
+        return number, rows[number - 1]
+
 
 class Folder(ABC):
     """A folder of a job's file: its ``name``, what ``one`` of its documents is called, how many

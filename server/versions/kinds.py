@@ -13,7 +13,7 @@ from django.db.models import Model, QuerySet
 import yarrow
 from accounts.models import Member
 from versions import services as versions
-from versions.folders import Folder
+from versions.folders import Folder, KindFolder
 from versions.models import VersionedDocument
 from yarrow import DocumentError
 
@@ -29,7 +29,7 @@ class SavedKind(ABC, Generic[Row]):
     ``crew`` the way from a row to its crew, and ``beside`` what is fetched with one. ``most`` is
     how many there may be where it belongs (None: its owner has one), ``most_bytes`` how long one
     may be as JSON: what is kept goes out in a job's file, and that has to come in again.
-    ``folders`` are where it lies in such a file.
+    ``folder`` is how it lies in such a file.
     """
 
     one: ClassVar[str]
@@ -42,7 +42,12 @@ class SavedKind(ABC, Generic[Row]):
     beside: ClassVar[tuple[str, ...]] = ("updated_by",)
     most: ClassVar[int | None] = None
     most_bytes: ClassVar[int]
-    folders: Sequence[Folder]
+    folder: ClassVar[type[KindFolder]] = KindFolder
+
+    @property
+    def folders(self) -> Sequence[Folder]:
+        """Where it lies in a job's file: its own folder, and what lies beside that."""
+        return (self.folder(self),)
 
     def every(self, member: Member) -> QuerySet[Row]:
         """Those that a member may see, removed or not: their crew's."""

@@ -7,7 +7,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from yarrow.documents.registry import FORMATS
+from yarrow.documents.registry import FORMATS, format_name
 from yarrow.documents.schema import resolved, schema
 
 GOES = "goes"
@@ -61,8 +61,7 @@ def follow(document: Mapping[str, Any], named: str, before: str, after: str | No
         KeyError: for a document of no known format.
     """
     found = dict(document)
-    name = str(document["format"]).partition("/")[0].removeprefix("yarrow.")
-    for reference in references(name):
+    for reference in references(format_name(document["format"])):
         if named in reference.to and isinstance(found.get(reference.inside), list):
             found[reference.inside] = [
                 kept

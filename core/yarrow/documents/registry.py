@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass
-from importlib import import_module
 from typing import Any, Final
 
+from yarrow.by_name import function_named
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run.reading import read_unit
 from yarrow.documents.schema import newest_format, reader
@@ -39,11 +39,7 @@ class Format:
     def read(self, document: object) -> Any:
         """A document as it is read. Raises: DocumentError."""
         if self.read_by:
-            room, _, function = self.read_by.partition(":")
-            read: Callable[[object], Any] = getattr(
-                import_module(f"yarrow.documents.{room}"), function
-            )
-            return read(document)
+            return function_named(f"documents.{self.read_by}")(document)
         return reader(self.schema, self.part)(document, "", read_unit(document))
 
 
@@ -85,6 +81,15 @@ def read(document: object, of: str) -> Any:
     return FORMATS[of].read(document)
 
 
+def format_name(said: object) -> str:
+    """The name of a format, as a row has it: ``wall`` of ``yarrow.wall/1``.
+
+    Args:
+        said: what a document has as its ``format``.
+    """
+    return str(said).partition("/")[0].removeprefix("yarrow.")
+
+
 def format_of(document: object, wanted: Callable[[Format], bool]) -> Format:
     """The format that a document says it is of, among those that are wanted.
 
@@ -92,8 +97,7 @@ def format_of(document: object, wanted: Callable[[Format], bool]) -> Format:
         DocumentError.
     """
     said = document.get("format") if isinstance(document, dict) else None
-    name = str(said).partition("/")[0].removeprefix("yarrow.")
-    row = FORMATS.get(name)
+    row = FORMATS.get(format_name(said))
     if row is None or not wanted(row) or not str(said).startswith("yarrow."):
         known = ", ".join(each.newest for each in FORMATS.values() if wanted(each))
         raise DocumentError("format", f"one of {known}")

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field
-from importlib import import_module
 from typing import Any, Generic, NamedTuple, TypeVar
 
+from yarrow.by_name import function_named
 from yarrow.door.shared import Answer, wording_for
 from yarrow.wording.wording import EN_US, Country, Wording
 
@@ -84,7 +84,7 @@ class Verb(Generic[Values]):
             DocumentError.
         """
         values = self.values(document, *beside, **options)
-        plain = _function("documents.writing:plain")
+        plain = function_named("documents.writing:plain")
         answer: Answer = plain(values, wording_for(document, country))
         return answer
 
@@ -99,7 +99,7 @@ class Verb(Generic[Values]):
         Raises:
             DocumentError.
         """
-        found: Values = _function(self.room)(document, *beside, **options)
+        found: Values = function_named(self.room)(document, *beside, **options)
         return found
 
     def written(self, document: Any, form: str, country: Country | None = None) -> Written:
@@ -125,10 +125,5 @@ class Verb(Generic[Values]):
             form: one of its ``forms``.
             wording: of what is said in words.
         """
-        text: str = _function(self.forms[form])(values, wording)
+        text: str = function_named(self.forms[form])(values, wording)
         return text
-
-
-def _function(where: str) -> Any:
-    room, _, name = where.partition(":")
-    return getattr(import_module(f"yarrow.{room}"), name)

@@ -21,18 +21,6 @@ from yarrow.runs.planner import MOST_SIMULATED
 from yarrow.runs.stages import BuildablePlan, Plan
 
 
-def check_came_out(document: object) -> None:
-    """Reads what came out at the bench as far as it can be read without its run.
-
-    Args:
-        document: ``yarrow.bench/1``.
-
-    Raises:
-        DocumentError.
-    """
-    reader("bench")(document, "", read_unit(document))
-
-
 class _CameOut(NamedTuple):
     """What came out, of a piece that can be made; and the leg that is to hold."""
 

@@ -92,7 +92,6 @@ _WORDS = {
     "knockout": "how far off the wall",
     "at": "at, and where",
 }
-_INSERTS = {"width": " … wide", "height": " … high", "at": " at "}
 
 
 def typed_line(text: str, unit: Unit) -> TypedLine:

@@ -1,20 +1,18 @@
 // A box of a job as a whole: every run that meets there, its volume, its size, its holes.
 import { useState } from "react";
-import { Link, useParams, useSearchParams } from "react-router";
+import { useParams, useSearchParams } from "react-router";
 import { useStore } from "zustand";
 import { type JobBox, loadBox } from "@/api/boxes";
 import { putAway, versionsOf } from "@/api/history";
 import { keys } from "@/api/queries";
 import { AccountMenu } from "@/features/account/AccountMenu";
 import { DocumentLoader } from "@/features/documents/DocumentLoader";
+import { TitleInJob } from "@/features/documents/TitleInJob";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import { useRemoveDocument } from "@/features/history/useRemoveDocument";
 import type { LeftUnsaved } from "@/model/draft";
 import type { OpenDocument } from "@/model/savedDocuments";
-import { IconButton } from "@/ui/Button";
-import { Icon } from "@/ui/Icon";
-import { Menu } from "@/ui/Menu";
-import { SavingState } from "@/ui/SavingState";
+import { MoreMenu } from "@/ui/MoreMenu";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { TopBar } from "@/ui/TopBar";
 import { BoxAnswers } from "./BoxAnswers";
@@ -57,12 +55,7 @@ function Opened({ box, unsaved }: Props) {
         actions={
           <>
             {saved ? (
-              <Menu
-                trigger={
-                  <IconButton label="More">
-                    <Icon name="more" />
-                  </IconButton>
-                }
+              <MoreMenu
                 actions={[
                   { label: "History", run: () => setHistory(true) },
                   {
@@ -77,17 +70,9 @@ function Opened({ box, unsaved }: Props) {
           </>
         }
       >
-        <Link
-          to={`/jobs/${box.job_id}`}
-          className="truncate text-soft hover:text-ink max-desk:hidden"
-        >
-          {box.job_name}
-        </Link>
-        <span className="text-soft max-desk:hidden">/</span>
-        <div className="flex min-w-0 flex-1 items-center gap-x-3">
+        <TitleInJob job={{ id: box.job_id, name: box.job_name }} saving={saving} kept={kept}>
           <h1 className="truncate px-1 text-lg font-semibold">{box.name}</h1>
-          <SavingState saving={saving} kept={kept} />
-        </div>
+        </TitleInJob>
       </TopBar>
       <main className="relative grid min-h-0 flex-1 overflow-auto desk:grid-cols-[25rem_minmax(0,1fr)]">
         <div className="relative grid content-start gap-5 border-r border-line bg-paper p-4 desk:overflow-auto desk:p-5">

@@ -1,12 +1,10 @@
 // The bar over a cut list: whose it is, whether its stock is saved, and what it is taken along as.
-import { Link } from "react-router";
 import { useStore } from "zustand";
 import type { JobStock } from "@/api/stock";
 import { AccountMenu } from "@/features/account/AccountMenu";
-import { Button, IconButton } from "@/ui/Button";
-import { Icon } from "@/ui/Icon";
-import { Menu } from "@/ui/Menu";
-import { SavingState } from "@/ui/SavingState";
+import { TitleInJob } from "@/features/documents/TitleInJob";
+import { Button } from "@/ui/Button";
+import { MoreMenu } from "@/ui/MoreMenu";
 import { TopBar } from "@/ui/TopBar";
 import type { OpenStock } from "./useStock";
 
@@ -30,14 +28,7 @@ export function CutsBar({ stock, each, ready, history }: Props) {
         actions={
           <>
             {saved ? (
-              <Menu
-                trigger={
-                  <IconButton label="More">
-                    <Icon name="more" />
-                  </IconButton>
-                }
-                actions={[{ label: "History of the stock", run: history }]}
-              />
+              <MoreMenu actions={[{ label: "History of the stock", run: history }]} />
             ) : null}
             <Button
               disabled={!ready}
@@ -52,17 +43,9 @@ export function CutsBar({ stock, each, ready, history }: Props) {
           </>
         }
       >
-        <Link
-          to={`/jobs/${stock.job_id}`}
-          className="truncate text-soft hover:text-ink max-desk:hidden"
-        >
-          {stock.job_name}
-        </Link>
-        <span className="text-soft max-desk:hidden">/</span>
-        <div className="flex min-w-0 flex-1 items-center gap-x-3">
+        <TitleInJob job={{ id: stock.job_id, name: stock.job_name }} saving={saving} kept={kept}>
           <h1 className="truncate px-1 text-lg font-semibold">Cut list</h1>
-          <SavingState saving={saving} kept={kept} />
-        </div>
+        </TitleInJob>
       </TopBar>
     </div>
   );

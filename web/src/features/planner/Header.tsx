@@ -10,9 +10,9 @@ import { HistoryDialog } from "@/features/history/HistoryDialog";
 import { set } from "@/model/commands";
 import { drop, type OpenDocument, saveNow } from "@/model/savedDocuments";
 import { usePlanner, usePlannerStore } from "@/state/PlannerContext";
-import { Button, IconButton } from "@/ui/Button";
+import { Button } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
-import { Menu } from "@/ui/Menu";
+import { MoreMenu } from "@/ui/MoreMenu";
 import { SavingState } from "@/ui/SavingState";
 import { TopBar } from "@/ui/TopBar";
 import { UndoButtons } from "@/ui/UndoButtons";
@@ -88,12 +88,7 @@ export const Header = memo(function Header({ each, job, showShortcuts }: Props) 
             <Icon name="sheet" />
             <span className="max-desk:sr-only">Sheet</span>
           </Button>
-          <Menu
-            trigger={
-              <IconButton label="More">
-                <Icon name="more" />
-              </IconButton>
-            }
+          <MoreMenu
             actions={[
               { label: "History", run: () => setHistory(true) },
               {

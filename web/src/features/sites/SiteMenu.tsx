@@ -2,10 +2,9 @@
 import { useRef } from "react";
 import { addPicture, readGeoJson, readSiteDxf } from "@/api/sites";
 import { layUnder, setSite } from "@/model/sites";
-import { IconButton } from "@/ui/Button";
 import { FileField } from "@/ui/FileField";
-import { Icon } from "@/ui/Icon";
-import { type Action, Menu } from "@/ui/Menu";
+import type { Action } from "@/ui/Menu";
+import { MoreMenu } from "@/ui/MoreMenu";
 import type { EditingSite } from "./useSite";
 
 type Props = {
@@ -54,12 +53,7 @@ export function SiteMenu({ siteId, editing, trouble, last }: Props) {
   };
   return (
     <>
-      <Menu
-        trigger={
-          <IconButton label="More">
-            <Icon name="more" />
-          </IconButton>
-        }
+      <MoreMenu
         actions={[
           { label: "Amounts as a table", run: () => fetched("quantities.csv") },
           {

@@ -11,10 +11,8 @@ import { DocumentLoader } from "@/features/documents/DocumentLoader";
 import { DocumentDialogs } from "@/features/history/DocumentDialogs";
 import type { LeftUnsaved } from "@/model/draft";
 import { setWall } from "@/model/walls";
-import { IconButton } from "@/ui/Button";
 import { FieldProblems } from "@/ui/FieldProblems";
-import { Icon } from "@/ui/Icon";
-import { Menu } from "@/ui/Menu";
+import { MoreMenu } from "@/ui/MoreMenu";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { useWall } from "./useWall";
 import { WallAnswers } from "./WallAnswers";
@@ -51,16 +49,7 @@ function Opened({ wall, unsaved }: Props) {
         name={document.name ?? ""}
         onName={(name) => change(setWall({ name }))}
         showHistory={() => setHistory(true)}
-        menu={(last) => (
-          <Menu
-            trigger={
-              <IconButton label="More">
-                <Icon name="more" />
-              </IconButton>
-            }
-            actions={last}
-          />
-        )}
+        menu={(last) => <MoreMenu actions={last} />}
       />
       <main
         onBlur={each.store.getState().settle}

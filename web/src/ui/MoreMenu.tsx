@@ -1,0 +1,19 @@
+// What else can be done with what is open, behind three dots.
+import { IconButton } from "./Button";
+import { Icon } from "./Icon";
+import { type Action, Menu } from "./Menu";
+
+type Props = { actions: readonly Action[] };
+
+export function MoreMenu({ actions }: Props) {
+  return (
+    <Menu
+      trigger={
+        <IconButton label="More">
+          <Icon name="more" />
+        </IconButton>
+      }
+      actions={actions}
+    />
+  );
+}
