@@ -111,6 +111,7 @@ PARTS = {
     "schedule_csv",
     "upgrade",
     "wires_of_row",
+    "usual_rules",
     "wording_of",
 }
 """What a server is built on besides: reading, rows of a schedule, words."""

@@ -9,8 +9,8 @@ A document is a mapping in one of the open formats (docs/run-file.md); its lengt
 read off a tape (``"18 3/8"``), or numbers, in the document's own ``units``. An answer is plain
 JSON: dictionaries, lists, text and numbers, in the same units, with angles in degrees. What can't
 be made is an answer with a finding; only what can't be read is an error. Nothing here is stored.
-What is found is told in the words of a ``country``, ``us`` or ``uk``; where none is named, in those
-of the country whose units the document has.
+What is found is told in a ``language`` of ``LANGUAGES``; where none is named, in the one that is
+spoken where the document's units are usual.
 """
 
 from __future__ import annotations
@@ -39,6 +39,7 @@ _ROOMS: Final = {
     "door.typed": "line quick",
     "door.verb": "Verb Written",
     "bench.at_bench": "BenchFit BenchPlan",
+    "catalog.rulebooks": "RuleBook rulebooks Rules usual_rules wording_of",
     "documents.bender.reading": "BenderNumbers carried_bender",
     "documents.bends.reading": "FoldedPipe",
     "documents.catalogue": "Catalogue",
@@ -82,7 +83,7 @@ _ROOMS: Final = {
     "walls.wall_plan": "PlannedFeed WallPlan",
     "wording.lengths": "degrees",
     "wording.phrase": "count in_turn Phrase Quantity Shown TapeReading Value",
-    "wording.wording": "Country EN_US Wording wording_of",
+    "wording.wording": "EN_US Language LANGUAGES Wording",
 }
 """Where each name of the door is: a room is loaded when one of its names is first asked for. What a
 type checker sees of it stands in ``__init__.pyi``."""

@@ -2,6 +2,11 @@
 
 from yarrow.bench.at_bench import BenchFit as BenchFit
 from yarrow.bench.at_bench import BenchPlan as BenchPlan
+from yarrow.catalog.rulebooks import RuleBook as RuleBook
+from yarrow.catalog.rulebooks import Rules as Rules
+from yarrow.catalog.rulebooks import rulebooks as rulebooks
+from yarrow.catalog.rulebooks import usual_rules as usual_rules
+from yarrow.catalog.rulebooks import wording_of as wording_of
 from yarrow.documents.bender.reading import BenderNumbers as BenderNumbers
 from yarrow.documents.bender.reading import carried_bender as carried_bender
 from yarrow.documents.bends.reading import FoldedPipe as FoldedPipe
@@ -108,9 +113,9 @@ from yarrow.wording.phrase import Value as Value
 from yarrow.wording.phrase import count as count
 from yarrow.wording.phrase import in_turn as in_turn
 from yarrow.wording.wording import EN_US as EN_US
-from yarrow.wording.wording import Country as Country
+from yarrow.wording.wording import LANGUAGES as LANGUAGES
+from yarrow.wording.wording import Language as Language
 from yarrow.wording.wording import Wording as Wording
-from yarrow.wording.wording import wording_of as wording_of
 
 __version__: str
 __all__: list[str]

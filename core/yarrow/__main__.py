@@ -155,6 +155,9 @@ def _add_verb(commands: Any, verb: yarrow.Verb[Any]) -> None:
     for option in verb.options:
         named = f"--{option.name.replace('_', '-')}"
         command.add_argument(named, type=option.kind, default=option.usual, help=option.words)
+    command.add_argument(
+        "--language", choices=[*yarrow.LANGUAGES], help="left out: of where its units are usual"
+    )
     if verb.forms:
         command.add_argument("--format", choices=["json", *verb.forms], default="json")
     command.set_defaults(run=_ask, verb=verb, format="json")
@@ -164,10 +167,10 @@ def _ask(options: argparse.Namespace) -> int:
     verb: yarrow.Verb[Any] = options.verb
     document = _document(options.file)
     if options.format != "json":
-        return _written(verb.written(document, options.format))
+        return _written(verb.written(document, options.format, options.language))
     beside = [_read_beside(getattr(options, each.name)) for each in verb.beside]
     told = {option.name: getattr(options, option.name) for option in verb.options}
-    return _print_answer(verb(document, *beside, **told))
+    return _print_answer(verb(document, *beside, language=options.language, **told))
 
 
 def _read_beside(names: str | list[str]) -> Any:

@@ -11,9 +11,9 @@ from ninja import Schema
 from pydantic import BeforeValidator, Field, StringConstraints
 
 from api.run_shapes import RunSummary, run_summary
-from api.shapes import PRINTABLE, Body, Name, Place, RemovedSummary, Rules, Units, plain_number
+from api.shapes import PRINTABLE, Body, Name, Place, RemovedSummary, Units, plain_number
 from jobs.models import STAGES, Job, Run, Stage
-from yarrow import USUAL_STEP, convert_length, cut_text
+from yarrow import USUAL_STEP, Rules, convert_length, cut_text
 
 Search = Annotated[str, StringConstraints(max_length=120, pattern=PRINTABLE)]
 RowsSkipped = Annotated[int, BeforeValidator(plain_number), Field(ge=0, le=1_000_000)]
@@ -84,7 +84,7 @@ def job_detail(job: Job, runs: Iterable[Run], run_count: int) -> JobDetail:
         name=job.name,
         place=job.place,
         units=job.unit,
-        rules=job.rulebook,
+        rules=job.rule_set,
         run_count=run_count,
         totals=_totals(job),
         runs=[run_summary(run) for run in runs],

@@ -8,10 +8,11 @@ from typing import Any
 from ninja import Schema
 
 from api.documents import CameOutDocument, RunDocument
-from api.shapes import Body, RevisionSummary, Rules, Version, VersionOrNone, revision_fields
+from api.shapes import Body, RevisionSummary, Version, VersionOrNone, revision_fields
 from jobs.models import PieceAtBench, Run, Stage
 from jobs.runs import problem_of
 from versions.models import Revision
+from yarrow import Language, Rules
 
 
 class RunSave(Body):
@@ -67,6 +68,7 @@ class RunDetail(RunSummary):
     job_id: int
     job_name: str
     job_rules: Rules
+    job_language: Language
     document: RunDocument
     problem: str
 
@@ -94,7 +96,8 @@ def run_detail(run: Run) -> RunDetail:
         **_run_summary(run),
         job_id=run.job_id,
         job_name=run.job.name,
-        job_rules=run.job.rulebook,
+        job_rules=run.job.rule_set,
+        job_language=run.job.rulebook.language,
         document=run.document,
         problem=problem_of(run.document),
     )

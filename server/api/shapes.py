@@ -44,8 +44,6 @@ VersionOrNone = Annotated[int, Field(ge=0, le=2_000_000_000)]
 
 Units = Literal["in", "mm"]
 
-Rules = Literal["us", "uk"]
-
 
 class Body(Schema):
     """What comes in: unknown fields are refused."""

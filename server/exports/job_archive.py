@@ -13,7 +13,7 @@ from itertools import chain
 from typing import Any
 
 from versions.folders import MOST_ENTRY_BYTES, Archive, Folder
-from yarrow import DocumentError, read_json
+from yarrow import DocumentError, read_json, rulebooks
 
 FORMAT = "yarrow.job/1"
 MANIFEST = "manifest.json"
@@ -168,8 +168,8 @@ def _archive(packed: zipfile.ZipFile, names: Sequence[str], folders: Sequence[Fo
     if units not in ("in", "mm"):
         raise DocumentError(f"{MANIFEST}.units", "in or mm")
     rules = manifest.get("rules")
-    if rules not in (None, "us", "uk"):
-        raise DocumentError(f"{MANIFEST}.rules", "us or uk")
+    if rules not in (None, *rulebooks()):
+        raise DocumentError(f"{MANIFEST}.rules", " or ".join(rulebooks()))
     keys = _keys(manifest.get("run_keys", []), len(documents[FIRST]))
     return Archive(name, place, units, documents, rules, keys)
 

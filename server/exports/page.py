@@ -23,7 +23,7 @@ _COLOURS = {"error": BRICK, "warning": AMBER, "note": SOFT}
 
 @dataclass(frozen=True, slots=True)
 class Heading:
-    """Whose run this is, which version of it, and the words of the country that it is in."""
+    """Whose run this is, which version of it, and the words of its job."""
 
     job: str
     run: str

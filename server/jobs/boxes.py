@@ -84,7 +84,7 @@ def runs_by_box(job: Job) -> dict[str, RunsAtBox]:
 
 
 def check_box(job: Job, document: dict[str, Any]) -> dict[str, Any]:
-    """A box with all runs of its job that meet there, in the words of the job's country.
+    """A box with all runs of its job that meet there, in the job's own words.
 
     Returns: ``yarrow.sitebox-result/1``.
     Raises: DocumentError.
@@ -95,4 +95,4 @@ def check_box(job: Job, document: dict[str, Any]) -> dict[str, Any]:
 
 def box_answer(job: Job, document: dict[str, Any], at_box: RunsAtBox) -> dict[str, Any]:
     """The same where the runs that meet there are known."""
-    return yarrow.sitebox(document, at_box.runs, at_box.keys, country=job.rulebook)
+    return yarrow.sitebox(document, at_box.runs, at_box.keys, language=job.rulebook.language)

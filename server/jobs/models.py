@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import ClassVar, Literal
+from typing import ClassVar, Literal, cast
 from uuid import uuid4
 
 from django.db import models
@@ -10,7 +10,7 @@ from django.db.models import Q
 
 from accounts.models import Crew
 from versions.models import VersionedDocument
-from yarrow import Country, Unit, Wording, wording_of
+from yarrow import RuleBook, Rules, Unit, Wording, rulebooks, wording_of
 
 
 class Job(models.Model):
@@ -41,14 +41,19 @@ class Job(models.Model):
         return "mm" if self.units == "mm" else "in"
 
     @property
-    def rulebook(self) -> Country:
+    def rule_set(self) -> Rules:
+        """Whose rules hold there, by their short name: the table takes no other."""
+        return cast(Rules, self.rules)
+
+    @property
+    def rulebook(self) -> RuleBook:
         """Whose rules hold there."""
-        return "uk" if self.rules == "uk" else "us"
+        return rulebooks()[self.rule_set]
 
     @property
     def wording(self) -> Wording:
-        """The words of the country that it is in."""
-        return wording_of(self.rulebook, self.unit)
+        """The words that are spoken where its rules hold."""
+        return wording_of(self.rulebook.language, self.unit)
 
 
 Stage = Literal["draft", "ready", "bent", "fitted"]

@@ -18,11 +18,9 @@ from yarrow import (
     TableError,
     box_key,
     placed_in_row,
+    usual_rules,
     wires_of_row,
 )
-
-USUAL_RULES = {"in": "us", "mm": "uk"}
-"""The rule set of a job where nothing is said, by what it is measured in."""
 
 
 def create_job(
@@ -34,7 +32,7 @@ def create_job(
         name=name,
         place=place,
         units=units,
-        rules=rules or USUAL_RULES[units],
+        rules=rules or usual_rules(units),
     )
 
 
@@ -83,6 +81,10 @@ def take_schedule(member: Member, job_id: int, rows: Sequence[ScheduleRow]) -> i
 
 
 def by_rules(job: Job, wires: dict[str, Any]) -> dict[str, Any]:
-    """A run's wire checked by its job's rules: by area in the US, whatever the conduit; in the UK
-    as the conduit's own country does, since US pipe has no drawing-in factors."""
-    return {**wires, "method": "area"} if job.rules == "us" else wires
+    """A run's wire, checked as its job's rules say.
+
+    Args:
+        job: that the run is of.
+        wires: the ``wires`` of a run's document.
+    """
+    return {**wires, **job.rulebook.wires}

@@ -107,8 +107,9 @@ def cuts_of(job: Job, stock: dict[str, Any], seconds: float = 0.0) -> CutsOfRuns
     held = yarrow.materials_of_job(wanted, stock)
     lists = []
     to_cut = sum(bool(each.document["pieces"]) for each in wanted)
+    language = job.rulebook.language
     for each, materials in zip(wanted, held["by_conduit"], strict=True):
         there = bool(each.document["pieces"])
-        cuts = yarrow.cut_of_job(each, stock, job.rulebook, seconds / to_cut) if there else None
+        cuts = yarrow.cut_of_job(each, stock, language, seconds / to_cut) if there else None
         lists.append(CutOfConduit(each, cuts, materials))
     return CutsOfRuns(len(documents), len(documents), lists, held["spare"])

@@ -70,7 +70,7 @@ def taken_by_runs(job: Job, documents: Sequence[dict[str, Any]]) -> TakenByRuns:
 def _key(job: Job, document: dict[str, Any]) -> str:
     """By all that what is taken follows from: the document, the job's units and words, and the
     rules and figures themselves."""
-    of = json.dumps([_rules(), job.unit, job.rulebook, document], sort_keys=True)
+    of = json.dumps([_rules(), job.unit, job.rules, document], sort_keys=True)
     return hashlib.blake2s(of.encode()).hexdigest()
 
 

@@ -261,6 +261,6 @@ class Ducts(CrewTest):
 
     def test_the_answer_is_the_core_s(self) -> None:
         self.assertEqual(
-            self.send("post", "/api/site?country=uk", GROUNDS).json(),
-            yarrow.site(GROUNDS, country="uk"),
+            self.send("post", "/api/site?language=en-GB", GROUNDS).json(),
+            yarrow.site(GROUNDS, language="en-GB"),
         )

@@ -17,13 +17,15 @@ class Words(CrewTest):
         return str(next(each["text"] for each in findings if each["code"] == code))
 
     def test_an_inch_run_of_a_british_job_is_told_in_british_words(self) -> None:
-        self.assertIn("inspection fitting", self.text("/api/plan?country=uk", "too-many-degrees"))
-        for asked in ("/api/plan", "/api/plan?country=us"):
+        self.assertIn(
+            "inspection fitting", self.text("/api/plan?language=en-GB", "too-many-degrees")
+        )
+        for asked in ("/api/plan", "/api/plan?language=en-US"):
             self.assertIn("conduit body", self.text(asked, "too-many-degrees"))
 
-    def test_a_country_that_is_none_is_refused(self) -> None:
-        self.assertEqual(self.send("post", "/api/plan?country=fr", FIVE_TURNS).status_code, 422)
-        self.assertEqual(self.send("post", "/api/handle?country=fr", FIVE_TURNS).status_code, 422)
+    def test_a_language_that_is_none_is_refused(self) -> None:
+        self.assertEqual(self.send("post", "/api/plan?language=fr", FIVE_TURNS).status_code, 422)
+        self.assertEqual(self.send("post", "/api/handle?language=fr", FIVE_TURNS).status_code, 422)
 
 
 class Rules(CrewTest):

@@ -88,6 +88,17 @@ class WrittenPlan(unittest.TestCase):
             "saddle3 30, as picked", yarrow("plan", "-", "--format", "text", given=picked).stdout
         )
 
+    def test_findings_are_in_the_language_that_is_asked_for(self) -> None:
+        turned = run(*(turn(40, side) for side in ("left", "out", "left", "out", "left")), end(40))
+        told = [
+            yarrow("plan", "-", *asked, given=turned).stdout
+            for asked in ((), ("--language", "en-US"), ("--language", "en-GB"))
+        ]
+        self.assertEqual(told[0], told[1])
+        self.assertIn("conduit body", told[1])
+        self.assertIn("inspection fitting", told[2])
+        self.assertEqual(yarrow("plan", "-", "--language", "fr", given=GOOD).returncode, 2)
+
     def test_csv_has_a_row_a_mark(self) -> None:
         rows = list(
             csv.DictReader(io.StringIO(yarrow("plan", "-", "--format", "csv", given=GOOD).stdout))

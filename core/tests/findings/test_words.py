@@ -14,6 +14,7 @@ import polib
 
 import yarrow
 from yarrow.catalog.fittings import fittings
+from yarrow.catalog.rulebooks import wording_of
 from yarrow.documents.written_finding import WrittenQuantity, written
 from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding, Remedy
@@ -26,7 +27,6 @@ from yarrow.wording.wording import (
     LANGUAGES,
     Wording,
     in_each_language,
-    wording_of,
 )
 
 _SERVER = Path(yarrow.__file__).parents[2] / "server"
@@ -159,10 +159,10 @@ class Words(unittest.TestCase):
             ],
         )
 
-    def test_the_country_is_the_named_one_or_that_of_the_units(self) -> None:
-        told = [wording_of(*asked) for asked in ((None, "mm"), (None, "in"), ("us", "mm"))]
+    def test_the_language_is_the_named_one_or_that_of_the_units(self) -> None:
+        told = [wording_of(*asked) for asked in ((None, "mm"), (None, "in"), ("en-US", "mm"))]
         self.assertEqual(told, [EN_GB, EN_US, EN_US])
-        self.assertIs(wording_of("uk", "in"), EN_GB)
+        self.assertIs(wording_of("en-GB", "in"), EN_GB)
 
 
 def _terms() -> set[str]:

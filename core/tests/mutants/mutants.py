@@ -449,7 +449,7 @@ MUTANTS: tuple[Mutant, ...] = (
         "groove = bender.radius",
         _TOOLS,
     ),
-    Mutant("documents/jobstock/taken.py", "each.count * pipes", "each.count", _STOCK),
+    Mutant("stock/taken.py", "each.count * pipes", "each.count", _STOCK),
     Mutant(
         "runs/planner.py",
         "if len(pipe.bends) > most_bends",

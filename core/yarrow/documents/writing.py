@@ -26,7 +26,7 @@ _UNITS = {"in": "inches", "mm": "millimetres"}
 
 def plain(answer: Any, wording: Wording = EN_US) -> dict[str, Any]:
     """An answer as JSON has it: a dataclass as a dictionary of its fields, a tuple as a list, what
-    was found in the words of a country.
+    was found in a language's words.
 
     Four times as fast as ``dataclasses.asdict``, which copies what cannot change.
     """
@@ -115,7 +115,7 @@ def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
 def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
     """A run's pieces to read at the bench.
 
-    Args: made, the run in pieces; wording, of the job's country.
+    Args: made, the run in pieces; wording, of the job's language.
     """
     say = wording.text
     lines = [made.name or "Run", f"{made.coupling_name}, sticks of {made.stick_text}", ""]
@@ -170,7 +170,7 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
 def work_text(found: OrderOfWork, wording: Wording = EN_US) -> str:
     """The order of work as a list to tick with a pencil.
 
-    Args: found, the order; wording, of the job's country.
+    Args: found, the order; wording, of the job's language.
     """
     say = wording.text
     lines = [found.name or "Run", say(found.takes_up), ""]

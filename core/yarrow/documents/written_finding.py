@@ -49,7 +49,7 @@ class WrittenFinding:
 
 
 def written(finding: Finding, wording: Wording) -> WrittenFinding:
-    """A finding in the words of a country."""
+    """A finding in a language's words."""
     remedy = finding.remedy
     return WrittenFinding(
         finding.level,

@@ -5,7 +5,8 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import Any, Literal
 
-from yarrow.wording.wording import Country, Wording, wording_of
+from yarrow.catalog.rulebooks import wording_of
+from yarrow.wording.wording import Language, Wording
 
 Document = Mapping[str, Any]
 """One of the open formats, as JSON gives it."""
@@ -16,11 +17,11 @@ Answer = dict[str, Any]
 Units = Literal["in", "mm"]
 
 
-def wording_for(document: Document, country: Country | None) -> Wording:
+def wording_for(document: Document, language: Language | None) -> Wording:
     """The words that an answer is told in.
 
     Args:
         document: that is answered.
-        country: whose words are asked for; None: those of its units.
+        language: that is asked for; None: the one spoken where its units are usual.
     """
-    return wording_of(country, document.get("units"))
+    return wording_of(language, document.get("units"))

@@ -8,7 +8,7 @@ from typing import Any, Generic, NamedTuple, TypeVar
 
 from yarrow.by_name import function_named
 from yarrow.door.shared import Answer, wording_for
-from yarrow.wording.wording import EN_US, Country, Wording
+from yarrow.wording.wording import EN_US, Language, Wording
 
 Values = TypeVar("Values")
 
@@ -44,8 +44,8 @@ class Option:
 
 @dataclass(frozen=True, slots=True)
 class Verb(Generic[Values]):
-    """What is asked of the core. Called with a document it gives plain JSON, in the words of a
-    ``country`` (left out: of the country whose units the document has).
+    """What is asked of the core. Called with a document it gives plain JSON, in a ``language``
+    (left out: the one that is spoken where the document's units are usual).
 
     Args:
         name: that it is called by, at the door and on the command line.
@@ -70,14 +70,14 @@ class Verb(Generic[Values]):
     asked_by_everyone: bool = True
 
     def __call__(
-        self, document: Any, *beside: Any, country: Country | None = None, **options: Any
+        self, document: Any, *beside: Any, language: Language | None = None, **options: Any
     ) -> Answer:
         """The answer as JSON.
 
         Args:
             document: of the format that it takes.
             beside: what it takes beside that, in order.
-            country: whose words; left out, those of the country whose units the document has.
+            language: of its words; left out, the one spoken where the document's units are usual.
             options: what it can be told, by name.
 
         Raises:
@@ -85,7 +85,7 @@ class Verb(Generic[Values]):
         """
         values = self.values(document, *beside, **options)
         plain = function_named("documents.writing:plain")
-        answer: Answer = plain(values, wording_for(document, country))
+        answer: Answer = plain(values, wording_for(document, language))
         return answer
 
     def values(self, document: Any, *beside: Any, **options: Any) -> Values:
@@ -102,19 +102,19 @@ class Verb(Generic[Values]):
         found: Values = function_named(self.room)(document, *beside, **options)
         return found
 
-    def written(self, document: Any, form: str, country: Country | None = None) -> Written:
+    def written(self, document: Any, form: str, language: Language | None = None) -> Written:
         """The same answer as text.
 
         Args:
             document: of the format that it takes.
             form: one of its ``forms``.
-            country: whose words; left out, those of the country whose units the document has.
+            language: of its words; left out, the one spoken where the document's units are usual.
 
         Raises:
             DocumentError.
         """
         made: Any = self.values(document)
-        text = self.text(made, form, wording_for(document, country))
+        text = self.text(made, form, wording_for(document, language))
         return Written(text, getattr(made, "can_be_made", True))
 
     def text(self, values: Values, form: str, wording: Wording = EN_US) -> str:

@@ -63,6 +63,24 @@ class Alone:
     then: ByUnit | None = None
     before: ByUnit | None = None
 
+    def ends_at(self, reached: float, stick: float, unit: Unit) -> float:
+        """Where the pipe ends, along the leg that it ends on.
+
+        Args:
+            reached: where the line stands along the leg that leads to it.
+            stick: how long one is; both as the tape reads, in the unit.
+            unit: of these, and of what is answered.
+
+        Returns:
+            Behind a 90 the pipe goes on along another leg; else further along the same one.
+        """
+        if self.then is None:
+            return max(stick - reached, stick / _REST_AT_LEAST)
+        return self.then[unit] + (reached if self.place else 0.0)
+
+
+_REST_AT_LEAST = 5
+"""A stick goes on by no less than this part of itself behind a 90."""
 
 IN_THE_MIDDLE = Alone({"in": 48, "mm": 1200}, {"in": 36, "mm": 900})
 """Far enough from both ends of a stick to be handled."""

@@ -63,7 +63,7 @@ class Finding:
         return self.sentence(EN_US)
 
     def sentence(self, wording: Wording) -> str:
-        """What it says, in the words of a country."""
+        """What it says, in a language's words."""
         return wording.text(self.phrase)
 
 

@@ -1,1 +1,1 @@
-"""Words by code, a file a country; nothing but words lives here."""
+"""Words by code, a catalogue a language; nothing but words lives here."""

@@ -1,4 +1,4 @@
-"""One country's words: a phrase becomes a sentence."""
+"""One language's words: a phrase becomes a sentence."""
 
 from __future__ import annotations
 
@@ -10,7 +10,9 @@ from typing import Final, Literal
 from yarrow.wording.catalogue import read_catalogue
 from yarrow.wording.phrase import Phrase, Quantity, TapeReading, Term, Value
 
-LANGUAGES: Final = {"en-US": (), "en-GB": ("en-US",)}
+Language = Literal["en-US", "en-GB"]
+
+LANGUAGES: Final[Mapping[Language, tuple[Language, ...]]] = {"en-US": (), "en-GB": ("en-US",)}
 """Each language, with those whose words it has where its own catalogue says none, nearest first."""
 
 
@@ -26,7 +28,7 @@ class Wording:
         language: one of ``LANGUAGES``.
     """
 
-    def __init__(self, language: str) -> None:
+    def __init__(self, language: Language) -> None:
         self.language = language
 
     @cached_property
@@ -76,17 +78,11 @@ class Wording:
         return text
 
 
-Country = Literal["us", "uk"]
-
-WORDINGS: Final = {language: Wording(language) for language in LANGUAGES}
+WORDINGS: Final[Mapping[Language, Wording]] = {
+    language: Wording(language) for language in LANGUAGES
+}
 
 EN_US, EN_GB = WORDINGS["en-US"], WORDINGS["en-GB"]
-
-
-def wording_of(country: Country | None, units: object) -> Wording:
-    """A country's words; where none is named, those of the country whose units they are."""
-    british = country == "uk" if country else units == "mm"
-    return EN_GB if british else EN_US
 
 
 def in_each_language(value: Value) -> dict[str, str]:

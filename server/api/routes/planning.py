@@ -23,24 +23,26 @@ from api.problems import REFUSALS
 from api.request import MemberRequest
 from api.shapes import Nothing
 from exports.dxf import read_path
-from yarrow import BenchFit, BenchPlan, Catalogue, Country, Recalibrated
+from yarrow import BenchFit, BenchPlan, Catalogue, Language, Recalibrated
 
 router = Router(tags=["planning"], throttle=CHECKS)
 
 
 @router.post("/bench", response={200: BenchPlan, **REFUSALS}, operation_id="at_bench")
-def at_bench(request: MemberRequest, body: AtBench, country: Country | None = None) -> HttpResponse:
+def at_bench(
+    request: MemberRequest, body: AtBench, language: Language | None = None
+) -> HttpResponse:
     """What is left to do at the bench after what came out of a piece's bends; nothing is saved."""
-    return answered(yarrow.bench(body.document, body.came_out, country=country, piece=body.piece))
+    return answered(yarrow.bench(body.document, body.came_out, language=language, piece=body.piece))
 
 
 @router.post("/bench/fit", response={200: BenchFit, **REFUSALS}, operation_id="bench_fit")
 def bench_fit(
-    request: MemberRequest, body: AtBench, country: Country | None = None
+    request: MemberRequest, body: AtBench, language: Language | None = None
 ) -> HttpResponse:
     """What a reading that is still being typed makes of a piece; nothing is saved."""
     return answered(
-        yarrow.bench_fit(body.document, body.came_out, country=country, piece=body.piece)
+        yarrow.bench_fit(body.document, body.came_out, language=language, piece=body.piece)
     )
 
 

@@ -124,7 +124,7 @@ def read_dxf(request: MemberRequest, body: SiteDxf) -> dict[str, Any]:
 def get_quantities(request: MemberRequest, site_id: Path[Id]) -> HttpResponse:
     """What the site takes: trench, ducts, bends, ropes, pull points, cable."""
     site = SITES.there(request.user).get(id=site_id)
-    text = yarrow.site.written(site.document, "csv", site.job.rulebook).text
+    text = yarrow.site.written(site.document, "csv", site.job.rulebook.language).text
     return as_file(text.encode(), "text/csv; charset=utf-8", f"{file_name(site)}.csv")
 
 

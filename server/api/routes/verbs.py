@@ -15,19 +15,19 @@ from api.limits import CHECKS
 from api.problems import REFUSALS
 from api.request import MemberRequest
 from api.signatures import with_parameters
-from yarrow import VERBS, Country, Verb
+from yarrow import VERBS, Language, Verb
 
 router = Router(tags=["verbs"], throttle=CHECKS)
 
 
 def _ask_at(verb: Verb[Any]) -> None:
-    def ask(request: MemberRequest, *, document: Any, country: Any, **told: Any) -> HttpResponse:
-        return answered(verb(document, country=country, **told))
+    def ask(request: MemberRequest, *, document: Any, language: Any, **told: Any) -> HttpResponse:
+        return answered(verb(document, language=language, **told))
 
     document = document_of(verb.takes)
     body: Any = Body[document]  # type: ignore[misc, valid-type]  # one of each verb
-    takes: dict[str, Any] = {"document": body, "country": Country | None}
-    usual: dict[str, Any] = {"country": None}
+    takes: dict[str, Any] = {"document": body, "language": Language | None}
+    usual: dict[str, Any] = {"language": None}
     for option in verb.options:
         takes[option.name] = option.kind | None
         usual[option.name] = option.usual

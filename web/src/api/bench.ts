@@ -1,6 +1,6 @@
 // A piece at the bench: what came out of it, what is left, and how far it is on any device.
 import { client, type Schemas, unwrap } from "./client";
-import type { Country } from "./planning";
+import type { Language } from "./planning";
 
 /** The run whose piece it is. */
 export type BenchRun = Schemas["RunDetail"];
@@ -9,13 +9,13 @@ export type BenchRun = Schemas["RunDetail"];
 export function atBench(
   document: Schemas["RunDocument"],
   came_out: Schemas["BenchDocument"],
-  country: Country,
+  language: Language,
   piece: number | null,
   signal: AbortSignal,
 ) {
   return unwrap(
     client.POST("/api/bench", {
-      params: { query: { country } },
+      params: { query: { language } },
       body: { document, came_out, piece },
       signal,
     }),
@@ -26,13 +26,13 @@ export function atBench(
 export function benchFit(
   document: Schemas["RunDocument"],
   came_out: Schemas["BenchDocument"],
-  country: Country,
+  language: Language,
   piece: number | null,
   signal: AbortSignal,
 ) {
   return unwrap(
     client.POST("/api/bench/fit", {
-      params: { query: { country } },
+      params: { query: { language } },
       body: { document, came_out, piece },
       signal,
     }),

@@ -1,17 +1,23 @@
 // What the core makes of a run that is on the screen: nothing of it is saved.
 import { client, type Schemas, unwrap } from "./client";
+import type { paths } from "./schema";
 
-/** Whose words are used. */
-export type Country = Schemas["JobDetail"]["rules"];
+/** Whose code holds on a job. */
+export type Rules = Schemas["JobDetail"]["rules"];
 
-/** The plan of a document, unsaved, in the words of a country. */
+/** One that answers are told in. */
+export type Language = NonNullable<
+  NonNullable<paths["/api/plan"]["post"]["parameters"]["query"]>["language"]
+>;
+
+/** The plan of a document, unsaved, in the words of a language. */
 export async function planRun(
   document: Schemas["RunDocument"],
-  country: Country | null,
+  language: Language | null,
   signal: AbortSignal,
 ): Promise<Schemas["WrittenPlan"]> {
   const plan = await unwrap(
-    client.POST("/api/plan", { params: { query: { country } }, body: document, signal }),
+    client.POST("/api/plan", { params: { query: { language } }, body: document, signal }),
   );
   // The client's own types widen a point to a list of numbers; the contract has three.
   return plan as Schemas["WrittenPlan"];
@@ -46,12 +52,12 @@ export function quickBend(
 /** The orders of a run as one piece, or of its pieces' one, counted from 1. */
 export function handleRun(
   document: Schemas["RunDocument"],
-  country: Country,
+  language: Language,
   piece: number | null,
   signal: AbortSignal,
 ) {
   return unwrap(
-    client.POST("/api/handle", { params: { query: { country, piece } }, body: document, signal }),
+    client.POST("/api/handle", { params: { query: { language, piece } }, body: document, signal }),
   );
 }
 
@@ -59,10 +65,10 @@ export type PiecesOfRun = Schemas["PiecesOfRun"];
 
 export async function partRun(
   document: Schemas["RunDocument"],
-  country: Country,
+  language: Language,
   signal: AbortSignal,
 ): Promise<PiecesOfRun> {
-  const request = { params: { query: { country } }, body: document, signal };
+  const request = { params: { query: { language } }, body: document, signal };
   return (await unwrap(client.POST("/api/pieces", request))) as PiecesOfRun;
 }
 
@@ -71,10 +77,10 @@ export type PlanInPieces = { readonly plan: Schemas["WrittenPlan"]; readonly pie
 /** The plan of a run as one, and its pieces, in one answer. */
 export async function planInPieces(
   document: Schemas["RunDocument"],
-  country: Country,
+  language: Language,
   signal: AbortSignal,
 ): Promise<PlanInPieces> {
-  const request = { params: { query: { country } }, body: document, signal };
+  const request = { params: { query: { language } }, body: document, signal };
   return (await unwrap(client.POST("/api/plan-in-pieces", request))) as PlanInPieces;
 }
 
@@ -82,19 +88,23 @@ export type OrderOfWork = Schemas["OrderOfWork"];
 
 export async function orderOfWork(
   document: Schemas["RunDocument"],
-  country: Country,
+  language: Language,
   signal: AbortSignal,
 ): Promise<OrderOfWork> {
-  const request = { params: { query: { country } }, body: document, signal };
+  const request = { params: { query: { language } }, body: document, signal };
   return (await unwrap(client.POST("/api/work", request))) as OrderOfWork;
 }
 
 export async function planRack(
   document: Schemas["RunDocument"],
-  country: Country,
+  language: Language,
   signal: AbortSignal,
 ): Promise<RackPlan> {
-  const rack = client.POST("/api/rack", { params: { query: { country } }, body: document, signal });
+  const rack = client.POST("/api/rack", {
+    params: { query: { language } },
+    body: document,
+    signal,
+  });
   return (await unwrap(rack)) as RackPlan;
 }
 

@@ -5341,6 +5341,11 @@ export interface components {
             id: number;
             /** Job Id */
             job_id: number;
+            /**
+             * Job Language
+             * @enum {string}
+             */
+            job_language: "en-US" | "en-GB";
             /** Job Name */
             job_name: string;
             /**
@@ -7604,7 +7609,7 @@ export interface operations {
     at_bench: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -7693,7 +7698,7 @@ export interface operations {
     bench_fit: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -7782,7 +7787,7 @@ export interface operations {
     bender: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -8667,7 +8672,7 @@ export interface operations {
     box: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -9013,7 +9018,7 @@ export interface operations {
     entries: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -9102,7 +9107,7 @@ export interface operations {
     fill: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -9553,7 +9558,7 @@ export interface operations {
     fold: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -9812,7 +9817,7 @@ export interface operations {
     handle: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
                 piece?: number | null;
             };
             header?: never;
@@ -12848,7 +12853,7 @@ export interface operations {
     pieces: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -12937,7 +12942,7 @@ export interface operations {
     plan: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -13026,7 +13031,7 @@ export interface operations {
     plan_in_pieces: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -13115,7 +13120,7 @@ export interface operations {
     pullbox: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -13291,7 +13296,7 @@ export interface operations {
     rack: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -15770,7 +15775,7 @@ export interface operations {
     site: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -17186,7 +17191,7 @@ export interface operations {
     wall: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;
@@ -18163,7 +18168,7 @@ export interface operations {
     work: {
         parameters: {
             query?: {
-                country?: ("us" | "uk") | null;
+                language?: ("en-US" | "en-GB") | null;
             };
             header?: never;
             path?: never;

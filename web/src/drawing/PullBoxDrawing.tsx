@@ -1,6 +1,6 @@
 // A pull box to scale: raceways on its walls, what is pulled from which to which, and its sides.
 import type { Schemas } from "@/api/client";
-import { COUNTRY_OF, term, wordFor } from "@/model/wording";
+import { LANGUAGE_OF, term, wordFor } from "@/model/wording";
 import { BoxFrame } from "./BoxFrame";
 import { type BoxView, onWall, outside, standing } from "./boxWalls";
 
@@ -17,7 +17,7 @@ export function PullBoxDrawing({ answer }: { answer: Answer }) {
   const pulls = [...new Map(answer.pulls.map((pull) => [pull.ends.join("-"), pull])).values()];
   return (
     <BoxFrame
-      label={`A box ${drawn.width} by ${drawn.height} ${units} with ${answer.placed.length} ${wordFor(term("raceway"), COUNTRY_OF[units])}s`}
+      label={`A box ${drawn.width} by ${drawn.height} ${units} with ${answer.placed.length} ${wordFor(term("raceway"), LANGUAGE_OF[units])}s`}
       sides={drawn}
       margin={MARGIN}
     >

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Country } from "@/api/planning";
+import type { Language } from "@/api/planning";
 import type { LineKind } from "@/model/document";
 import { wordFor } from "@/model/wording";
 import type { Part } from "./kindSpec";
@@ -9,11 +9,11 @@ import { isWords } from "./usual";
 const all = Object.entries(KINDS).map(([kind, spec]) => ({ kind, ...spec }));
 
 /** A sentence to read, its fields as their names in brackets. */
-function read(parts: readonly Part[], country: Country = "us"): string {
+function read(parts: readonly Part[], language: Language = "en-US"): string {
   return parts
     .map((part) => {
       if (isWords(part)) {
-        return wordFor(part, country);
+        return wordFor(part, language);
       }
       if ("from" in part) {
         return ", from the turn";
@@ -41,14 +41,14 @@ describe("kinds", () => {
   it.each(all)("$kind makes a line of its own kind, and reads as a sentence", (spec) => {
     expect(spec.newLine.kind).toBe(spec.kind);
     for (const parts of [spec.sentence, ...spec.quiet]) {
-      for (const country of ["us", "uk"] as const) {
-        expect(read(parts, country)).not.toMatch(/ {2}|\w\[|\][\w[]| [.,]|^ | $/);
+      for (const language of ["en-US", "en-GB"] as const) {
+        expect(read(parts, language)).not.toMatch(/ {2}|\w\[|\][\w[]| [.,]|^ | $/);
       }
     }
   });
 
   it("reads as it is said", () => {
-    expect(read(KINDS.saddle3.quiet[0] ?? [], "uk")).toMatch(/^3-bend crossover at \[angle\], /);
+    expect(read(KINDS.saddle3.quiet[0] ?? [], "en-GB")).toMatch(/^3-bend crossover at \[angle\], /);
     expect(read(KINDS.offset.sentence)).toBe("Step [side] by [rise] [own], [of] [at]");
     expect(read(KINDS.saddle4.sentence)).toBe(
       "Over [rise] high, [width] wide, from [at], going [side]",
@@ -68,14 +68,14 @@ describe("kinds", () => {
   });
 
   it("names ways to bend, short where there is little room", () => {
-    expect(bendsName("saddle3", "wide", "us")).toBe("3-bend saddle");
-    expect(bendsName("saddle3", "narrow", "us")).toBe("3-bend");
-    expect(bendsName("straight", "narrow", "us")).toBe("Straight on");
+    expect(bendsName("saddle3", "wide", "en-US")).toBe("3-bend saddle");
+    expect(bendsName("saddle3", "narrow", "en-US")).toBe("3-bend");
+    expect(bendsName("straight", "narrow", "en-US")).toBe("Straight on");
   });
 
   it("names them as they are called where the job is", () => {
-    expect(bendsName("offset", "narrow", "uk")).toBe("Set");
-    expect(bendsName("saddle3", "wide", "uk")).toBe("3-bend crossover");
-    expect(bendsName("kick", "wide", "uk")).toBe("Kick");
+    expect(bendsName("offset", "narrow", "en-GB")).toBe("Set");
+    expect(bendsName("saddle3", "wide", "en-GB")).toBe("3-bend crossover");
+    expect(bendsName("kick", "wide", "en-GB")).toBe("Kick");
   });
 });

@@ -1,6 +1,6 @@
 // Every kind of walk line, in the order in which the menu offers them.
 
-import type { Country } from "@/api/planning";
+import type { Language } from "@/api/planning";
 import type { LineKind } from "@/model/document";
 import { wordFor } from "@/model/wording";
 import { block } from "./block";
@@ -37,10 +37,10 @@ const SPECS: { [K in LineKind]: KindSpec<K> } = {
 export const KINDS: Record<LineKind, AnySpec> = SPECS;
 
 /** What a way to bend is called: a kind of line's name, or that nothing is bent. */
-export function bendsName(kind: string, room: "wide" | "narrow", country: Country): string {
+export function bendsName(kind: string, room: "wide" | "narrow", language: Language): string {
   if (!(kind in KINDS)) {
     return kind === "straight" ? "Straight on" : kind;
   }
   const { label, short = label } = KINDS[kind as LineKind];
-  return wordFor(room === "narrow" ? short : label, country);
+  return wordFor(room === "narrow" ? short : label, language);
 }

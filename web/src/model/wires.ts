@@ -1,8 +1,10 @@
 // What is to be drawn in, as a list that a person edits: functions from list to list.
 import type { Schemas } from "@/api/client";
+import type { Rules } from "@/api/planning";
 import type { Change } from "./commands";
 import type { RunDocument, Units } from "./document";
 import { withoutEmpty } from "./without";
+import { RULEBOOKS } from "./wording";
 
 export type Conductor = Schemas["RunDocument_conductor"];
 export type Circuit = Schemas["RunDocument_circuit"];
@@ -78,9 +80,9 @@ export function setWires(fields: Fields<Wires>): Change {
   });
 }
 
-/** Nothing said yet, checked by the job's rules: by area in the US, whatever the conduit. */
-export function startWires(rules: "us" | "uk"): Change {
-  return setWires({ conductors: [], ...(rules === "us" ? { method: "area" } : {}) });
+/** Nothing said yet, checked by the job's rules. */
+export function startWires(rules: Rules): Change {
+  return setWires({ conductors: [], ...RULEBOOKS[rules].wires });
 }
 
 /** How the wire is pulled. */

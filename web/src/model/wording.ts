@@ -1,7 +1,8 @@
 // Trade words that are other words in another language: what a thing is called where the job is.
-import type { Country } from "@/api/planning";
+import type { Language, Rules } from "@/api/planning";
 import EN_GB from "@/words/en-GB.json";
 import EN_US from "@/words/en-US.json";
+import BOOKS from "@/words/rulebooks.json";
 import type { Units } from "./document";
 
 /** What a word is known by in every language's catalogue. */
@@ -10,28 +11,40 @@ export type TermKey = keyof typeof EN_US;
 /** Words that are the same in every language, or a term of the catalogues. */
 export type Words = string | { readonly term: TermKey };
 
-export type Language = "en-US" | "en-GB";
-
 const CATALOGUES: Record<Language, Record<TermKey, string>> = { "en-US": EN_US, "en-GB": EN_GB };
 
-/** What is spoken where whose rules hold. */
-export const LANGUAGE_OF = { us: "en-US", uk: "en-GB" } as const satisfies Record<
-  Country,
-  Language
->;
+interface RuleBook {
+  readonly code: string;
+  readonly where: string;
+  readonly units: Units;
+  readonly language: Language;
+  readonly wires: Readonly<Record<string, string>>;
+}
 
-/** Whose words those are who measure so, where no job says it. */
-export const COUNTRY_OF = { in: "us", mm: "uk" } as const satisfies Record<Units, Country>;
+/** Whose code holds on a job, as the core has it. */
+export const RULEBOOKS = BOOKS as Record<Rules, RuleBook>;
+
+/** Whose code holds where nothing says so: the one whose units those are. */
+export function usualRules(units: Units): Rules {
+  const names = Object.keys(RULEBOOKS) as Rules[];
+  return names.find((name) => RULEBOOKS[name].units === units) ?? "us";
+}
+
+/** What is spoken where those units are usual, where no job says it. */
+export const LANGUAGE_OF: Record<Units, Language> = {
+  in: RULEBOOKS[usualRules("in")].language,
+  mm: RULEBOOKS[usualRules("mm")].language,
+};
 
 export function term(key: TermKey): Words {
   return { term: key };
 }
 
-export function wordFor(words: Words, country: Country): string {
-  return typeof words === "string" ? words : CATALOGUES[LANGUAGE_OF[country]][words.term];
+export function wordFor(words: Words, language: Language): string {
+  return typeof words === "string" ? words : CATALOGUES[language][words.term];
 }
 
-/** A thing of the catalogue, as it is called in a country. */
-export function nameIn(names: Readonly<Record<string, string>>, country: Country): string {
-  return names[LANGUAGE_OF[country]] ?? "";
+/** A thing of the catalogue, as it is called in a language. */
+export function nameIn(names: Readonly<Record<string, string>>, language: Language): string {
+  return names[language] ?? "";
 }

@@ -2,6 +2,7 @@
 import { createContext, useContext } from "react";
 import { type StoreApi, useStore } from "zustand";
 import { useShallow } from "zustand/react/shallow";
+import type { Language, Rules } from "@/api/planning";
 import type { Plan, RunDocument } from "@/model/document";
 import type { PlannerState, PlannerStore } from "@/model/store";
 import type { PlanState } from "@/state/usePlan";
@@ -10,12 +11,19 @@ export const StoreContext = createContext<PlannerStore | null>(null);
 export type OfJob = {
   readonly id: number;
   readonly name: string;
-  readonly rules: "us" | "uk";
+  readonly rules: Rules;
+  readonly language: Language;
   /** The framed wall that makes the run, if one does. */
   readonly wall: { readonly id: number; readonly name: string } | null;
 };
 
-export const JobContext = createContext<OfJob>({ id: 0, name: "", rules: "us", wall: null });
+export const JobContext = createContext<OfJob>({
+  id: 0,
+  name: "",
+  rules: "us",
+  language: "en-US",
+  wall: null,
+});
 export const PlanContext = createContext<StoreApi<PlanState> | null>(null);
 
 export function usePlannerStore(): PlannerStore {

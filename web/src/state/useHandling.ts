@@ -18,13 +18,13 @@ type Handled = {
 
 export function useHandling(): Handled {
   const document = useDocument();
-  const { rules } = useOfJob();
+  const { language } = useOfJob();
   const wanted = usePlanner((state) => state.steps?.order);
   const number = usePlanner((state) => state.piece);
   const piece = document.joints ? Math.max(number, 1) : null;
   const query = useQuery({
-    queryKey: ["handling", rules, piece, JSON.stringify(document)],
-    queryFn: ({ signal }) => handleRun(document, rules, piece, signal),
+    queryKey: ["handling", language, piece, JSON.stringify(document)],
+    queryFn: ({ signal }) => handleRun(document, language, piece, signal),
     retry: false,
     staleTime: Infinity,
     placeholderData: (before) => before,

@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { createContext, useContext, useLayoutEffect, useState } from "react";
 import { type StoreApi, useStore } from "zustand";
 import { createStore } from "zustand/vanilla";
-import type { Country, PiecesOfRun } from "@/api/planning";
+import type { Language, PiecesOfRun } from "@/api/planning";
 import type { Plan, RunDocument } from "@/model/document";
 import { usePlanner, usePlanState } from "./PlannerContext";
 import { inPiecesQuery, type PlanState } from "./usePlan";
@@ -26,13 +26,13 @@ export const PiecesContext = createContext<StoreApi<PiecesState>>(NO_PIECES);
  * parted, or looked at so. */
 export function useWantedPieces(
   document: RunDocument,
-  rules: Country,
+  language: Language,
 ): { pieces: StoreApi<PiecesState>; wanted: boolean } {
   const [store] = useState(() => createStore<PiecesState>(() => NOTHING));
   const looking = useStore(store, (state) => state.looking > 0);
   const wanted = looking || document.joints !== undefined;
   const query = useQuery({
-    ...inPiecesQuery(document, rules),
+    ...inPiecesQuery(document, language),
     enabled: wanted,
     placeholderData: keepPreviousData,
   });

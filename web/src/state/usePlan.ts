@@ -3,7 +3,7 @@
 import { queryOptions, useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { Refused } from "@/api/client";
-import { type Country, planInPieces, planRun } from "@/api/planning";
+import { type Language, planInPieces, planRun } from "@/api/planning";
 import type { Plan, RunDocument } from "@/model/document";
 import { useShared } from "./useShared";
 
@@ -30,20 +30,20 @@ const ASKED = {
 } as const;
 
 /** What is asked for a run that is shown in pieces: its plan and those, in one answer. */
-export function inPiecesQuery(document: RunDocument, country: Country) {
+export function inPiecesQuery(document: RunDocument, language: Language) {
   return queryOptions({
     ...ASKED,
-    queryKey: ["plan in pieces", country, JSON.stringify(document)],
-    queryFn: ({ signal }) => planInPieces(document, country, signal),
+    queryKey: ["plan in pieces", language, JSON.stringify(document)],
+    queryFn: ({ signal }) => planInPieces(document, language, signal),
     refetchInterval: ({ state }) => (isOffline(state.error) ? ASK_AGAIN_MS : false),
   });
 }
 
-function planQuery(document: RunDocument, country: Country) {
+function planQuery(document: RunDocument, language: Language) {
   return queryOptions({
     ...ASKED,
-    queryKey: ["plan", country, JSON.stringify(document)],
-    queryFn: ({ signal }) => planRun(document, country, signal),
+    queryKey: ["plan", language, JSON.stringify(document)],
+    queryFn: ({ signal }) => planRun(document, language, signal),
     refetchInterval: ({ state }) => (isOffline(state.error) ? ASK_AGAIN_MS : false),
   });
 }
@@ -52,11 +52,11 @@ function planQuery(document: RunDocument, country: Country) {
  * (null until that is known); `inPieces`: it comes with the run's pieces. */
 export function usePlan(
   document: RunDocument,
-  country: Country,
+  language: Language,
   inPieces = false,
 ): { planned: PlanState; current: boolean; readable: boolean | null } {
-  const alone = useQuery({ ...planQuery(document, country), enabled: !inPieces });
-  const parted = useQuery({ ...inPiecesQuery(document, country), enabled: inPieces });
+  const alone = useQuery({ ...planQuery(document, language), enabled: !inPieces });
+  const parted = useQuery({ ...inPiecesQuery(document, language), enabled: inPieces });
   const query = inPieces ? parted : alone;
   const data = inPieces ? parted.data?.plan : alone.data;
   const plan: Plan | null = useShared(data);

@@ -5,10 +5,10 @@ import { useDocument, useOfJob } from "./PlannerContext";
 
 export function useWork(): { work: OrderOfWork | undefined; old: boolean } {
   const document = useDocument();
-  const { rules } = useOfJob();
+  const { language } = useOfJob();
   const query = useQuery({
-    queryKey: ["work", rules, JSON.stringify(document)],
-    queryFn: ({ signal }) => orderOfWork(document, rules, signal),
+    queryKey: ["work", language, JSON.stringify(document)],
+    queryFn: ({ signal }) => orderOfWork(document, language, signal),
     retry: false,
     staleTime: Infinity,
     placeholderData: keepPreviousData,

@@ -14,6 +14,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import asdict, dataclass
 from typing import Any
 
+from yarrow.catalog.rulebooks import wording_of
 from yarrow.documents.errors import DocumentError, TableError
 from yarrow.documents.fill.reading import fill_document
 from yarrow.documents.run.reading import read_run
@@ -21,7 +22,6 @@ from yarrow.documents.run.wire_notation import read_wire_text, wire_text
 from yarrow.fill.result import FillResult
 from yarrow.measure.units import Unit
 from yarrow.runs.planner import summarise
-from yarrow.wording.wording import wording_of
 
 NEEDED = ("name", "type", "size", "wires")
 COLUMNS = ("name", "type", "size", "length", "bends", "wires", "spare", "nipple")

@@ -5,7 +5,6 @@ from __future__ import annotations
 
 from collections import Counter
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
 from typing import Any
 
 from yarrow.catalog.tables import conduits
@@ -17,26 +16,6 @@ Document = Mapping[str, Any]
 Answer = Mapping[str, Any]
 
 _SAW = ("kerf", "end", "keep")
-
-
-@dataclass(frozen=True, slots=True)
-class MaterialInHand:
-    """Something that runs take besides sticks, as the list of materials names it: how many are
-    wanted, how many of those in hand go to them, and how many are still to be got."""
-
-    what: str
-    count: int
-    in_hand: int
-    to_get: int
-
-
-@dataclass(frozen=True, slots=True)
-class MaterialsOfJob:
-    """What a job takes besides sticks, a list for each conduit, and what lies there unwanted
-    (``count`` and ``to_get`` are 0)."""
-
-    by_conduit: tuple[tuple[MaterialInHand, ...], ...]
-    spare: tuple[MaterialInHand, ...]
 
 
 def read_job_stock(document: object) -> dict[str, Any]:
@@ -54,26 +33,16 @@ def read_job_stock(document: object) -> dict[str, Any]:
     return shape
 
 
-def allocate_stock(wanted: Sequence[Mapping[str, int]], stock: Document) -> MaterialsOfJob:
-    """What is wanted held against what is in hand; what two conduits both take (a strap fits thin
-    wall and rigid) goes to the first, and is in hand once.
+def things_in_hand(stock: Document) -> Counter[str]:
+    """What lies there besides offcuts: how many of what, by name.
 
-    Args: wanted, how many of what, by conduit; stock, ``yarrow.jobstock/1``.
+    Args:
+        stock: ``yarrow.jobstock/1``.
     """
-    free: Counter[str] = Counter()
+    found: Counter[str] = Counter()
     for each in stock.get("things", ()):
-        free[each["what"]] += each["count"]
-
-    def held(what: str, count: int) -> MaterialInHand:
-        taken = min(count, free[what])
-        free[what] -= taken
-        return MaterialInHand(what, count, taken, count - taken)
-
-    by_conduit = tuple(
-        tuple(held(what, count) for what, count in materials.items()) for materials in wanted
-    )
-    spare = tuple(MaterialInHand(what, 0, left, 0) for what, left in sorted(free.items()) if left)
-    return MaterialsOfJob(by_conduit, spare)
+        found[each["what"]] += each["count"]
+    return found
 
 
 def cut_from(wanted: Document, stock: Document, type: str, size: str) -> dict[str, Any]:

@@ -11,13 +11,9 @@ from yarrow.catalog.tables import Conduit, conduits
 from yarrow.documents.converting import convert_document
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run.reading import read_run
-from yarrow.findings.finding import errors_of
 from yarrow.measure.rounding import STEPS, USUAL_STEP, round_to
 from yarrow.measure.units import Unit, convert
-from yarrow.pieces.piece_plan import PiecesOfRun
-from yarrow.pieces.pieces import pieces_of
-from yarrow.racks.rack import plan_rack
-from yarrow.runs.model.run import Survey
+from yarrow.stock.taken import taken_by
 from yarrow.wording.wording import EN_US, Wording
 
 Document = Mapping[str, Any]
@@ -57,17 +53,12 @@ def taken_by_run(document: Document, unit: Unit, wording: Wording = EN_US) -> Ta
         survey = read_run(convert_document(document, unit))
     except DocumentError:
         return None
-    conduit, rack = survey.setup.conduit, survey.rack
-    made = pieces_of(survey)
-    pieces = _rack_pieces(survey) if rack else _pieces(made)
-    pipes = rack.count if rack else 1
-    materials: Counter[str] = Counter()
-    for each in made.materials if pieces else ():
-        if each.what.key != "material/sticks":
-            # A rack's pipes are joined and held up as its first one is.
-            materials[wording.text(each.what)] += each.count * pipes
+    taken = taken_by(survey, wording)
     return TakenByRun(
-        type=conduit.type, size=conduit.size, pieces=pieces, materials=dict(materials)
+        type=taken.conduit.type,
+        size=taken.conduit.size,
+        pieces=[(each.called, each.cut_length) for each in taken.pieces],
+        materials=dict(taken.materials),
     )
 
 
@@ -109,22 +100,3 @@ def _empty(conduit: Conduit, unit: Unit) -> StockOfConduit:
         "pieces": [],
     }
     return StockOfConduit(conduit.type, conduit.size, conduit.name, document)
-
-
-def _pieces(made: PiecesOfRun) -> list[tuple[str, str]]:
-    """Each piece's number, where there are several, and its cut as the tape reads."""
-    if errors_of(made.findings):
-        return []
-    several = len(made.pieces) > 1
-    return [
-        (f", piece {each.number}" if several else "", each.plan.cut_length_text)
-        for each in made.pieces
-    ]
-
-
-def _rack_pieces(survey: Survey) -> list[tuple[str, str]]:
-    """The pipes of a rack."""
-    plan = plan_rack(survey)
-    if errors_of(plan.findings):
-        return []
-    return [(f", pipe {each.pipe + 1}", each.cut_length_text) for each in plan.pipes]

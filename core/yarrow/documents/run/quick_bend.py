@@ -11,12 +11,9 @@ from yarrow.documents.errors import DocumentError
 from yarrow.documents.run.notation import Completion, read_typed_line
 from yarrow.documents.run.reading import read_conduit, read_unit
 from yarrow.documents.schema import reader
-from yarrow.features.in_document import Alone, ByUnit
+from yarrow.features.in_document import Alone
 from yarrow.measure.tape import LengthSyntaxError, read_length
 from yarrow.measure.units import Unit, convert
-
-_REST_AT_LEAST = 5
-"""A stick goes on by no less than this part of itself behind a 90."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,20 +57,12 @@ def _piece(line: dict[str, Any], alone: Alone, unit: Unit, stick: float) -> list
     """The line between what comes before it and where the pipe ends."""
     before = []
     if alone.before:
-        before.append({"kind": "turn", "at": _of(alone.before, unit), "toward": line["toward"]})
+        turn = {"kind": "turn", "at": alone.before[unit], "toward": line["toward"]}
+        before.append(turn)
     if alone.place and not line.get("at"):
-        line = {**line, "at": _of(alone.place, unit)}
+        line = {**line, "at": alone.place[unit]}
     reached = _length(line["at"], unit) if "at" in line else 0.0
-    if alone.then is None:
-        ends = max(stick - reached, stick / _REST_AT_LEAST)
-    else:
-        # Behind a 90 the pipe goes on along another leg; else it ends further along the same one.
-        ends = _of(alone.then, unit) + (reached if alone.place else 0.0)
-    return [*before, line, {"kind": "end", "at": ends}]
-
-
-def _of(by_unit: ByUnit, unit: Unit) -> float:
-    return by_unit[unit]
+    return [*before, line, {"kind": "end", "at": alone.ends_at(reached, stick, unit)}]
 
 
 def _length(value: Any, unit: Unit) -> float:

@@ -88,8 +88,8 @@ export function CameOutDialog(props: Props) {
       keepIt();
     }
   };
-  const stub = wordFor(term("stub"), run.job_rules);
-  const offset = wordFor(term("offset"), run.job_rules);
+  const stub = wordFor(term("stub"), run.job_language);
+  const offset = wordFor(term("offset"), run.job_language);
   return (
     <Dialog
       title={`Bend ${bend + 1} came out different`}

@@ -28,7 +28,7 @@ function useBenchPlan({ run, piece }: OfPiece, read: CameOut | null) {
   return useQuery({
     queryKey: ["bench", run.id, run.version, piece, JSON.stringify(read)],
     queryFn: ({ signal }) =>
-      atBench(run.document, read as CameOut, run.job_rules, piece || null, signal),
+      atBench(run.document, read as CameOut, run.job_language, piece || null, signal),
     enabled: read !== null,
     placeholderData: keepPreviousData,
     ...ASKED_ONCE,
@@ -40,7 +40,7 @@ export function useBenchFit({ run, piece }: OfPiece, read: CameOut | null) {
   return useQuery({
     queryKey: ["bench-fit", run.id, run.version, piece, JSON.stringify(read)],
     queryFn: ({ signal }) =>
-      benchFit(run.document, read as CameOut, run.job_rules, piece || null, signal),
+      benchFit(run.document, read as CameOut, run.job_language, piece || null, signal),
     enabled: read !== null,
     placeholderData: keepPreviousData,
     ...ASKED_ONCE,

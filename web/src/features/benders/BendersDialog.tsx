@@ -8,7 +8,7 @@ import { RemovedList } from "@/features/history/RemovedList";
 import { BENDER_KIND } from "@/kinds/words";
 import { asInRun, EMPTY_FORM, formOf, isDue, type OwnBender } from "@/model/benders";
 import type { RunDocument, Units } from "@/model/document";
-import { COUNTRY_OF, term, wordFor } from "@/model/wording";
+import { LANGUAGE_OF, term, wordFor } from "@/model/wording";
 import { usePlanState } from "@/state/PlannerContext";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
@@ -97,7 +97,7 @@ export function BendersDialog({ open, onOpenChange, conduit, units, use }: Props
             <Figure name="Take-up" value={figures.take_up} units={units} />
             <Figure name="Radius" value={figures.radius} units={units} />
             <Figure
-              name={`Least ${wordFor(term("stub"), COUNTRY_OF[units])}`}
+              name={`Least ${wordFor(term("stub"), LANGUAGE_OF[units])}`}
               value={figures.least_stub}
               units={units}
             />

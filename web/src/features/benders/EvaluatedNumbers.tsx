@@ -3,7 +3,7 @@ import type { UseQueryResult } from "@tanstack/react-query";
 import type { Schemas } from "@/api/client";
 import { Refused } from "@/api/client";
 import type { Units } from "@/model/document";
-import { COUNTRY_OF, term, wordFor } from "@/model/wording";
+import { LANGUAGE_OF, term, wordFor } from "@/model/wording";
 import { Reading } from "@/ui/Reading";
 
 const PLACES = { in: 3, mm: 1 } as const;
@@ -53,7 +53,10 @@ export function EvaluatedNumbers({
           text={back_of_bend_text}
           within={tested ? figure(tested.back_of_bend_known_to) : ""}
         />
-        <Figure name={`Least ${wordFor(term("stub"), COUNTRY_OF[units])}`} text={least_stub_text} />
+        <Figure
+          name={`Least ${wordFor(term("stub"), LANGUAGE_OF[units])}`}
+          text={least_stub_text}
+        />
       </dl>
       {tested ? <WhatIsKnown known={tested} units={units} /> : null}
     </div>

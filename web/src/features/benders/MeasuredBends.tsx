@@ -3,7 +3,7 @@
 import type { Schemas } from "@/api/client";
 import { type BenderForm as Form, isRead, type TestRow } from "@/model/benders";
 import type { Units } from "@/model/document";
-import { COUNTRY_OF, term, wordFor } from "@/model/wording";
+import { LANGUAGE_OF, term, wordFor } from "@/model/wording";
 import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { ScrollArea } from "@/ui/ScrollArea";
@@ -33,7 +33,7 @@ export function MeasuredBends({ form, put, bends, units }: Props) {
             <tr>
               <th className="py-1 pr-2 font-normal">bend</th>
               <th className="pr-2 text-right font-normal">
-                {wordFor(term("stub"), COUNTRY_OF[units])}, {units}
+                {wordFor(term("stub"), LANGUAGE_OF[units])}, {units}
               </th>
               <th className="pr-2 text-right font-normal">both legs, {units}</th>
               <th className="pr-2 text-right font-normal">angle, °</th>

@@ -1,7 +1,7 @@
 // The tests of a bender as they are typed: both legs, and what stayed of what it was bent to.
 import { type BenderForm as Form, NO_TEST, type TestRow, TYPED } from "@/model/benders";
 import type { Units } from "@/model/document";
-import { COUNTRY_OF, term, type Words, wordFor } from "@/model/wording";
+import { LANGUAGE_OF, term, type Words, wordFor } from "@/model/wording";
 import { classes } from "@/ui/classes";
 import { TextField } from "@/ui/TextField";
 import { sentence } from "@/ui/Verdict";
@@ -19,8 +19,8 @@ const READ = {
 } as const satisfies Record<(typeof TYPED)[number], Words>;
 
 export function TestRows({ form, put, units }: Props) {
-  const country = COUNTRY_OF[units];
-  const stub = wordFor(term("stub"), country);
+  const language = LANGUAGE_OF[units];
+  const stub = wordFor(term("stub"), language);
   const fields = TYPED.filter((name) => name !== "clicks" || form.kind === "ratchet");
   const typed = form.tests.flatMap((test, at) => (test.of ? [] : [{ test, at }]));
   const putTest = (at: number, read: Partial<TestRow>) =>
@@ -38,7 +38,7 @@ export function TestRows({ form, put, units }: Props) {
           {fields.map((name) => (
             <TextField
               key={name}
-              label={`${wordFor(READ[name], country)}${number > 0 ? `, ${number + 1}` : ""}`}
+              label={`${wordFor(READ[name], language)}${number > 0 ? `, ${number + 1}` : ""}`}
               value={test[name]}
               placeholder={name === "angle" ? "90" : ""}
               autoComplete="off"

@@ -7,7 +7,7 @@ import { FillFindings } from "@/features/wires/FillFindings";
 import { asText } from "@/model/document";
 import type { Fields } from "@/model/wires";
 import { withoutEmpty } from "@/model/without";
-import { COUNTRY_OF, term, wordFor } from "@/model/wording";
+import { LANGUAGE_OF, term, wordFor } from "@/model/wording";
 import { useCheck } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
 import { InlineInput } from "@/ui/InlineInput";
@@ -129,7 +129,7 @@ export function EntriesAnswer({ answer }: { answer: EntriesResult }) {
         rule={answer.rule}
       >
         <span className="text-soft">
-          {wordFor(term("rings-and-bushes"), COUNTRY_OF[answer.units])} to scale; from middle to
+          {wordFor(term("rings-and-bushes"), LANGUAGE_OF[answer.units])} to scale; from middle to
           middle along a wall.
         </span>
       </Verdict>

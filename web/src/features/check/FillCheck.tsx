@@ -7,7 +7,7 @@ import { FillDetails, FillVerdict, fillHeadline } from "@/features/wires/FillVer
 import { WireList } from "@/features/wires/WireList";
 import { addedConductors, type Fields, type FillDocument } from "@/model/wires";
 import { withoutEmpty } from "@/model/without";
-import { COUNTRY_OF } from "@/model/wording";
+import { LANGUAGE_OF } from "@/model/wording";
 import { problemAt, useCheck } from "@/state/useCheck";
 import { Headline } from "@/ui/Verdict";
 import { OfTheRun, WhichConduit } from "./ConduitFields";
@@ -35,7 +35,7 @@ export function FillCheck({ into }: { into: keyof typeof FIRST }) {
             <TrunkingFields document={document} change={change} problems={problems} />
           )}
           <WireList
-            country={COUNTRY_OF[document.units]}
+            language={LANGUAGE_OF[document.units]}
             wires={document}
             units={document.units}
             parts={answer?.conductors ?? []}

@@ -8,7 +8,7 @@ import { CountField } from "@/features/wires/CountField";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { type Fields, sizeName } from "@/model/wires";
 import { withoutEmpty } from "@/model/without";
-import { COUNTRY_OF, term, wordFor } from "@/model/wording";
+import { LANGUAGE_OF, term, wordFor } from "@/model/wording";
 import { useCheck } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
@@ -42,7 +42,7 @@ export default function PullBoxCheck() {
   const change = (fields: Fields<PullBoxDocument>) =>
     setDocument(withoutEmpty<PullBoxDocument>({ ...document, ...fields }));
   const { units, entries, pulls = [] } = document;
-  const raceway = wordFor(term("raceway"), COUNTRY_OF[units]);
+  const raceway = wordFor(term("raceway"), LANGUAGE_OF[units]);
   const ids = entries.map(({ id }) => ({ value: id, label: id }));
   const keep = (next: Entry[]) => {
     const known = new Set(next.map(({ id }) => id));
@@ -177,7 +177,7 @@ function Body({ document, change }: HaveProps) {
         checked={body !== undefined}
         onChange={(is) => change({ body: is ? { ...BODY } : undefined })}
       >
-        A marked {wordFor(term("conduit-body"), COUNTRY_OF[document.units])}
+        A marked {wordFor(term("conduit-body"), LANGUAGE_OF[document.units])}
       </Checkbox>
       {body
         ? (["marked", "conductors"] as const).map((part) => (

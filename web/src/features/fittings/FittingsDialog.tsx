@@ -9,7 +9,7 @@ import { useMemberName } from "@/features/drafts/useMemberName";
 import { addFitting, type FittingsDocument, removeFitting, setFitting } from "@/model/fittings";
 import type { OpenDocument } from "@/model/savedDocuments";
 import { createSavedStore, type DocumentStore } from "@/model/savedStore";
-import { COUNTRY_OF, nameIn } from "@/model/wording";
+import { LANGUAGE_OF, nameIn } from "@/model/wording";
 import { usePlanner } from "@/state/PlannerContext";
 import { Button, IconButton } from "@/ui/Button";
 import { ConflictDialog } from "@/ui/ConflictDialog";
@@ -96,7 +96,7 @@ function Opened({ list }: { list: Fittings }) {
                 value={fitting.like}
                 options={kinds.map(({ kind, names }) => ({
                   value: kind,
-                  label: nameIn(names, COUNTRY_OF[fitting.units]),
+                  label: nameIn(names, LANGUAGE_OF[fitting.units]),
                 }))}
                 onChange={(like) => change(setFitting(at, { like }))}
               />

@@ -2,15 +2,16 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { client, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/queries";
+import { RULEBOOKS } from "@/model/wording";
 import { Select } from "@/ui/Select";
 
 type Job = Schemas["JobDetail"];
 type Rules = Job["rules"];
 
-const RULES = [
-  { value: "us", label: "by NFPA 70 (US)" },
-  { value: "uk", label: "by BS 7671 (UK)" },
-];
+const RULES = Object.entries(RULEBOOKS).map(([value, { code, where }]) => ({
+  value,
+  label: `by ${code} (${where})`,
+}));
 
 export function JobRules({ job }: { job: Job }) {
   const queries = useQueryClient();

@@ -12,7 +12,7 @@ import { Reading } from "@/ui/Reading";
 
 export const HeldUp = memo(function HeldUp({ made }: { made: PiecesOfRun }) {
   const { supports, materials } = made;
-  const strap = wordFor(term("strap"), useOfJob().rules);
+  const strap = wordFor(term("strap"), useOfJob().language);
   if (!supports) {
     return null;
   }

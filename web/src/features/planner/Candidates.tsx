@@ -167,8 +167,8 @@ function Detail({ candidate }: { candidate: Candidate }) {
 
 /** What a way to bend is called where the job is. */
 function NameOf({ candidate, narrow = false }: { candidate: Candidate; narrow?: boolean }) {
-  const { rules } = useOfJob();
-  const kind = bendsName(candidate.kind, narrow ? "narrow" : "wide", rules);
+  const { language } = useOfJob();
+  const kind = bendsName(candidate.kind, narrow ? "narrow" : "wide", language);
   const both = candidate.together ? ", over both" : "";
   return candidate.bends > 0 ? `${kind} ${round(candidate.angle)}°${both}` : kind;
 }

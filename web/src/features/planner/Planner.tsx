@@ -29,8 +29,8 @@ type Props = { each: OpenDocument<RunDocument, PlannerStore>; job: OfJob };
 export function Planner({ each, job }: Props) {
   const { store } = each;
   const document = useStore(store, (state) => state.history.present);
-  const { pieces, wanted } = useWantedPieces(document, job.rules);
-  const { planned, current, readable } = usePlan(document, job.rules, wanted);
+  const { pieces, wanted } = useWantedPieces(document, job.language);
+  const { planned, current, readable } = usePlan(document, job.language, wanted);
   const [plans] = useState(() => createStore<PlanState>(() => planned));
   useLayoutEffect(() => plans.setState(planned, true), [plans, planned]);
   const [pane, setPane] = useState<Pane>("walk");

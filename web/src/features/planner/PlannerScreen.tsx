@@ -69,7 +69,13 @@ function Opened({ run, unsaved }: Props) {
     };
   }, [run, member, queries]);
   const job = useMemo(
-    () => ({ id: run.job_id, name: run.job_name, rules: run.job_rules, wall: run.wall }),
+    () => ({
+      id: run.job_id,
+      name: run.job_name,
+      rules: run.job_rules,
+      language: run.job_language,
+      wall: run.wall,
+    }),
     [run],
   );
   const others = drafts.filter((draft) => draft !== own);

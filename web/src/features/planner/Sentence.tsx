@@ -39,13 +39,13 @@ function Parts({ parts, ...of }: Props & { parts: readonly Part[] }) {
 }
 
 function OnePart({ part, ...of }: Props & { part: Part }) {
-  const { rules } = useOfJob();
+  const { language } = useOfJob();
   if (isWords(part)) {
-    return wordFor(part, rules);
+    return wordFor(part, language);
   }
   if ("length" in part) {
     const { length, label, ...rest } = part;
-    return <Length {...of} {...rest} label={wordFor(label, rules)} field={length} />;
+    return <Length {...of} {...rest} label={wordFor(label, language)} field={length} />;
   }
   if ("word" in part) {
     const { word, ...rest } = part;

@@ -20,7 +20,7 @@ type Props = { adding: boolean; setAdding: (open: boolean) => void };
 export const Walk = memo(function Walk({ adding, setAdding }: Props) {
   const walk = usePlanner((state) => walkOf(state.history.present));
   const points = usePlanner((state) => state.history.present.path?.length ?? 0);
-  const { wall, rules } = useOfJob();
+  const { wall, language } = useOfJob();
   const change = usePlanner((state) => state.change);
   const select = usePlanner((state) => state.select);
   const joints = usePlanner((state) => state.history.present.joints?.places?.length ?? 0);
@@ -35,7 +35,7 @@ export const Walk = memo(function Walk({ adding, setAdding }: Props) {
     Object.values(KINDS)
       .filter((kind) => kind.group === group)
       .map(({ label, hint, first, newLine }, at) => ({
-        label: wordFor(label, rules),
+        label: wordFor(label, language),
         ...(hint ? { hint } : {}),
         ...(at === 0 ? { group: title } : {}),
         run: () => add(newLine),

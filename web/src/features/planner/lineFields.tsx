@@ -116,10 +116,10 @@ export function FittingField({
 }) {
   const units = usePlanner((state) => state.history.present.units);
   const fittings = useCatalogue().data?.fittings ?? [{ kind: value, names: {} }];
-  const { rules } = useOfJob();
+  const { language } = useOfJob();
   const mine = useFittings().data?.document.fittings ?? [];
   const words = Object.fromEntries([
-    ...fittings.map(({ kind, names }) => [kind, nameIn(names, rules) || "…"]),
+    ...fittings.map(({ kind, names }) => [kind, nameIn(names, language) || "…"]),
     ...mine.map(({ name }) => [`${OWN}${name}`, name]),
     ...(own ? [[`${OWN}${own}`, own]] : []),
   ]);

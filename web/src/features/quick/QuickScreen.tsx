@@ -9,7 +9,7 @@ import { AccountMenu } from "@/features/account/AccountMenu";
 import { SayLine } from "@/features/walk/SayLine";
 import { emptyRun } from "@/model/document";
 import { createPlannerStore } from "@/model/store";
-import { COUNTRY_OF } from "@/model/wording";
+import { LANGUAGE_OF, usualRules } from "@/model/wording";
 import { JobContext, PlanContext, StoreContext } from "@/state/PlannerContext";
 import { type PlanState, usePlan } from "@/state/usePlan";
 import { TopBar } from "@/ui/TopBar";
@@ -24,7 +24,13 @@ const TYPED = { in: "offset 4 3/8 30 at 33", mm: "set 110 30 at 840" } as const;
 export default function QuickScreen() {
   const quick = useQuickBend();
   const { sentence, run, said } = quick;
-  const job = { id: 0, name: "", rules: COUNTRY_OF[sentence.units], wall: null };
+  const job = {
+    id: 0,
+    name: "",
+    rules: usualRules(sentence.units),
+    language: LANGUAGE_OF[sentence.units],
+    wall: null,
+  };
   const [store] = useState(() =>
     createPlannerStore(
       0,
@@ -39,7 +45,7 @@ export default function QuickScreen() {
     }
   }, [store, run]);
   const document = useStore(store, (state) => state.history.present);
-  const { planned, current } = usePlan(document, job.rules);
+  const { planned, current } = usePlan(document, job.language);
   const [plans] = useState(() => createStore<PlanState>(() => planned));
   useLayoutEffect(() => plans.setState(planned, true), [plans, planned]);
   const [saying, setSaying] = useState(false);

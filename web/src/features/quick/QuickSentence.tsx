@@ -1,5 +1,5 @@
 // The sentence: a word that is picked, and its numbers, typed where they stand.
-import { COUNTRY_OF, wordFor } from "@/model/wording";
+import { LANGUAGE_OF, wordFor } from "@/model/wording";
 import { InlineInput } from "@/ui/InlineInput";
 import { Select } from "@/ui/Select";
 import { QUICK_KINDS, QUICK_NAMES, type QuickName } from "./sentences";
@@ -7,7 +7,7 @@ import type { QuickBend } from "./useQuickBend";
 
 export function QuickSentence({ quick }: { quick: QuickBend }) {
   const { sentence, kind, change } = quick;
-  const country = COUNTRY_OF[sentence.units];
+  const language = LANGUAGE_OF[sentence.units];
   const type = (field: string, text: string) =>
     change({ values: { ...sentence.values, [field]: text }, typed: "" });
   return (
@@ -18,7 +18,7 @@ export function QuickSentence({ quick }: { quick: QuickBend }) {
         value={sentence.kind}
         options={QUICK_NAMES.map((value) => ({
           value,
-          label: wordFor(QUICK_KINDS[value].word, country),
+          label: wordFor(QUICK_KINDS[value].word, language),
         }))}
         onChange={(next) => change({ kind: next as QuickName, values: {}, typed: "" })}
       />
@@ -27,7 +27,7 @@ export function QuickSentence({ quick }: { quick: QuickBend }) {
           {before}
           <InlineInput
             data-quick={field}
-            label={wordFor(label, country)}
+            label={wordFor(label, language)}
             value={sentence.values[field] ?? ""}
             placeholder={usual}
             // The first number is what one came for.

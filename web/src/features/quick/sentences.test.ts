@@ -13,7 +13,7 @@ describe("a quick bend's sentence", () => {
     ["box", { rise: "7/16" }, "box offset 7/16"],
     ["kick", { rise: "1 1/8" }, "kick 1 1/8"],
   ] as const)("says %s", (name, values, said) => {
-    expect((QUICK_KINDS[name] as QuickKind).say(values, "us")).toBe(said);
+    expect((QUICK_KINDS[name] as QuickKind).say(values, "en-US")).toBe(said);
     expect(isWhole(QUICK_KINDS[name], values)).toBe(true);
   });
 
@@ -22,8 +22,8 @@ describe("a quick bend's sentence", () => {
     ["offset", { rise: "110", at: "840" }, "set 110 at 840"],
     ["saddle", { rise: "42" }, "crossover 42"],
     ["box", { rise: "11" }, "box set 11"],
-  ] as const)("says %s in the words of the other country", (name, values, said) => {
-    expect((QUICK_KINDS[name] as QuickKind).say(values, "uk")).toBe(said);
+  ] as const)("says %s in the words of the other language", (name, values, said) => {
+    expect((QUICK_KINDS[name] as QuickKind).say(values, "en-GB")).toBe(said);
   });
 
   it("is not whole without a number that has no usual one", () => {

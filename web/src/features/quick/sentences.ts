@@ -1,6 +1,6 @@
 // The bends that are made by themselves, each as a sentence whose numbers are blanks; what is said
 // is what the core reads, and what is left out is as it usually is.
-import type { Country } from "@/api/planning";
+import type { Language } from "@/api/planning";
 import { term, type Words, wordFor } from "@/model/wording";
 
 export type Blank = {
@@ -16,7 +16,7 @@ export type Blank = {
 export type QuickKind = {
   readonly word: Words;
   readonly blanks: readonly Blank[];
-  readonly say: (values: Values, country: Country) => string;
+  readonly say: (values: Values, language: Language) => string;
 };
 
 export type Values = Readonly<Record<string, string>>;
@@ -39,7 +39,7 @@ export const QUICK_KINDS = {
         after: "high",
       },
     ],
-    say: (values, country) => `${wordFor(term("stub"), country)} ${of(values, "at")}`,
+    say: (values, language) => `${wordFor(term("stub"), language)} ${of(values, "at")}`,
   },
   leg: {
     word: "Long leg",
@@ -53,13 +53,13 @@ export const QUICK_KINDS = {
       ANGLE,
       { field: "at", label: "Where it is fully over", before: "fully over by", usual: "anywhere" },
     ],
-    say: (values, country) =>
-      `${wordFor(term("offset"), country)} ${of(values, "rise")}${given("by", values.angle)}${given("at", values.at)}`,
+    say: (values, language) =>
+      `${wordFor(term("offset"), language)} ${of(values, "rise")}${given("by", values.angle)}${given("at", values.at)}`,
   },
   box: {
     word: term("box-offset/title"),
     blanks: [{ ...RISE, label: "Knockout off the wall" }],
-    say: (values, country) => `${wordFor(term("box-offset"), country)} ${of(values, "rise")}`,
+    say: (values, language) => `${wordFor(term("box-offset"), language)} ${of(values, "rise")}`,
   },
   saddle: {
     word: term("saddle/title"),
@@ -67,8 +67,8 @@ export const QUICK_KINDS = {
       { field: "rise", label: "Height of what is in the way", before: "over" },
       { field: "at", label: "Its middle", before: "at", usual: "anywhere" },
     ],
-    say: (values, country) =>
-      `${wordFor(term("saddle"), country)} ${of(values, "rise")}${given("at", values.at)}`,
+    say: (values, language) =>
+      `${wordFor(term("saddle"), language)} ${of(values, "rise")}${given("at", values.at)}`,
   },
   kick: {
     word: "Kick",
@@ -83,8 +83,8 @@ export const QUICK_KINDS = {
   within: {
     word: term("offset/within"),
     blanks: [RISE, { field: "within", label: "The length that there is", before: "within" }],
-    say: (values, country) =>
-      `${wordFor(term("offset"), country)} ${of(values, "rise")}${given("within", values.within)}`,
+    say: (values, language) =>
+      `${wordFor(term("offset"), language)} ${of(values, "rise")}${given("within", values.within)}`,
   },
 } as const satisfies Record<string, QuickKind>;
 

@@ -5,7 +5,7 @@ import { quickBend } from "@/api/planning";
 import type { RunDocument, Units } from "@/model/document";
 import { type Habit, lastHabit, rememberHabit } from "@/model/remembered";
 import { isLike, readStored, writeStored } from "@/model/stored";
-import { COUNTRY_OF } from "@/model/wording";
+import { LANGUAGE_OF } from "@/model/wording";
 import { isWhole, QUICK_KINDS, type QuickKind, type QuickName, type Values } from "./sentences";
 
 const KEY = "yarrow.quick";
@@ -27,7 +27,7 @@ export function useQuickBend() {
   });
   const [habit, setHabit] = useState<Habit>(() => lastHabit(sentence.units));
   const kind: QuickKind = QUICK_KINDS[sentence.kind];
-  const picked = () => kind.say(sentence.values, COUNTRY_OF[sentence.units]);
+  const picked = () => kind.say(sentence.values, LANGUAGE_OF[sentence.units]);
   const said = sentence.typed || (isWhole(kind, sentence.values) ? picked() : "");
   const query = useQuery({
     queryKey: ["quick", said, sentence.units, habit],

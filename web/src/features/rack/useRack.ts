@@ -5,10 +5,10 @@ import { useDocument, useOfJob } from "@/state/PlannerContext";
 
 export function useRack(): { plan: RackPlan | undefined; old: boolean } {
   const document = useDocument();
-  const { rules } = useOfJob();
+  const { language } = useOfJob();
   const query = useQuery({
-    queryKey: ["rack", rules, JSON.stringify(document)],
-    queryFn: ({ signal }) => planRack(document, rules, signal),
+    queryKey: ["rack", language, JSON.stringify(document)],
+    queryFn: ({ signal }) => planRack(document, language, signal),
     enabled: document.rack !== undefined,
     retry: false,
     staleTime: Infinity,

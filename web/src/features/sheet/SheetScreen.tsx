@@ -30,7 +30,7 @@ export default function SheetScreen() {
   const parted = useQuery({
     queryKey: ["pieces of", runId, run.data?.version],
     queryFn: ({ signal }) =>
-      run.data ? partRun(run.data.document, run.data.job_rules, signal) : null,
+      run.data ? partRun(run.data.document, run.data.job_language, signal) : null,
     enabled: run.data?.document.joints !== undefined,
   });
   const count = parted.data?.pieces.length ?? 0;

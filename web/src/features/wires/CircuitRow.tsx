@@ -1,5 +1,5 @@
 // So many circuits of a kind, in a sentence; the core makes conductors of them.
-import type { Country } from "@/api/planning";
+import type { Language } from "@/api/planning";
 import { useCatalogue } from "@/api/queries";
 import { type Circuit, sizeName } from "@/model/wires";
 import { term, wordFor } from "@/model/wording";
@@ -15,15 +15,15 @@ const YES_NO = (what: string) => [
 ];
 
 type Props = {
-  country: Country;
+  language: Language;
   circuit: Circuit;
   problem: string | undefined;
   onChange: (fields: Partial<Circuit>) => void;
   onRemove: () => void;
 };
 
-export function CircuitRow({ country, circuit, problem, onChange, onRemove }: Props) {
-  const earth = wordFor(term("earth"), country);
+export function CircuitRow({ language, circuit, problem, onChange, onRemove }: Props) {
+  const earth = wordFor(term("earth"), language);
   const catalogue = useCatalogue().data;
   const known = catalogue?.conductors ?? [];
   const kinds = catalogue?.circuits ?? [];

@@ -1,6 +1,6 @@
 // What goes in, line by line: conductors, cables and circuits, each with a count to drag.
 import { useState } from "react";
-import type { Country } from "@/api/planning";
+import type { Language } from "@/api/planning";
 import type { Units } from "@/model/document";
 import {
   addedCircuit,
@@ -26,7 +26,7 @@ import { SayWires } from "./SayWires";
 type Props = {
   wires: WireLists;
   /** Whose words are used. */
-  country: Country;
+  language: Language;
   units: Units;
   /** The answer's parts; those of the listed conductors come first. */
   parts: readonly Part[];
@@ -40,7 +40,7 @@ type Props = {
 };
 
 export function WireList(props: Props) {
-  const { wires, country, units, parts, colours, problem, onChange, onAdd, onDone } = props;
+  const { wires, language, units, parts, colours, problem, onChange, onAdd, onDone } = props;
   const [adding, setAdding] = useState(false);
   const conductors = wires.conductors ?? [];
   const circuits = wires.circuits ?? [];
@@ -64,7 +64,7 @@ export function WireList(props: Props) {
         ))}
         {circuits.map((circuit, at) => (
           <CircuitRow
-            country={country}
+            language={language}
             // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place alone
             key={`circuit-${at}`}
             circuit={circuit}

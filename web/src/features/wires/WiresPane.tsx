@@ -41,7 +41,7 @@ export default function WiresPane() {
 }
 
 function Wired({ wires }: { wires: Wires }) {
-  const { rules } = useOfJob();
+  const { language } = useOfJob();
   const { plan, problems, stale } = usePlanState((state) => state);
   const units = usePlanner((state) => state.history.present.units);
   const change = usePlanner((state) => state.change);
@@ -59,7 +59,7 @@ function Wired({ wires }: { wires: Wires }) {
           <div className="grid content-start gap-3">
             {fill ? <FillVerdict fill={fill} /> : null}
             <WireList
-              country={rules}
+              language={language}
               wires={wires}
               units={units}
               parts={fill?.conductors ?? []}

@@ -50,7 +50,7 @@ describe("by size", () => {
   });
 });
 
-it("phase colours are those of the country", () => {
+it("phase colours are those of the language", () => {
   expect(partColours(PARTS, "role", false)[3]).toContain("--us-earth");
   expect(partColours(PARTS, "role", true)[2]).toContain("--uk-neutral");
 });

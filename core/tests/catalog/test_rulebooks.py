@@ -1,0 +1,37 @@
+"""Whose code holds on a job: what is usual with it, and that the page is told the same."""
+
+from __future__ import annotations
+
+import json
+import unittest
+from dataclasses import asdict
+from pathlib import Path
+
+import yarrow
+
+PAGE = Path(__file__).parents[3] / "web" / "src" / "words" / "rulebooks.json"
+
+
+class Rulebooks(unittest.TestCase):
+    def test_inches_go_with_american_rules_and_millimetres_with_british_ones(self) -> None:
+        self.assertEqual(
+            [yarrow.usual_rules(unit) for unit in ("in", "mm", None)], ["us", "uk", "us"]
+        )
+
+    def test_each_speaks_a_language_that_has_words(self) -> None:
+        for name, book in yarrow.rulebooks().items():
+            with self.subTest(name):
+                self.assertIn(book.language, yarrow.LANGUAGES)
+                self.assertEqual(yarrow.wording_of(None, book.units).language, book.language)
+
+    def test_wire_is_checked_by_area_in_the_us_whatever_the_conduit(self) -> None:
+        wires = {name: dict(book.wires) for name, book in yarrow.rulebooks().items()}
+        self.assertEqual(wires, {"us": {"method": "area"}, "uk": {}})
+
+    def test_the_page_is_told_the_same(self) -> None:
+        books = {name: asdict(book) for name, book in yarrow.rulebooks().items()}
+        self.assertEqual(json.loads(PAGE.read_text()), books, "write it anew: ./yarrow contract")
+
+
+if __name__ == "__main__":
+    unittest.main()
