@@ -32,9 +32,13 @@ _WORK_S = 60.0
 
 
 def main(arguments: list[str] | None = None) -> int:
-    """Run one command. Returns the exit status.
+    """Run one command.
 
-    Args: arguments, as typed after the program's name; None: those of this process.
+    Args:
+        arguments: as typed after the program's name; None: those of this process.
+
+    Returns:
+        The exit status: 0, 2 or 3 as above.
     """
     options = _parser().parse_args(arguments)
     # A path's name or a label may hold letters that the terminal's encoding has not.

@@ -12,6 +12,9 @@ def function_named(where: str) -> Any:
     Args:
         where: its room and its name: ``documents.wall.reading:read_framed_wall``.
 
+    Returns:
+        The function itself.
+
     Raises:
         ImportError; AttributeError, where that room has none of that name.
     """

@@ -40,5 +40,9 @@ class MemberSession(AbstractBaseSession):
 
     @classmethod
     def get_session_store_class(cls) -> Any:
-        """The engine that keeps them, as the settings name it."""
+        """The engine that keeps them, as the settings name it.
+
+        Returns:
+            A class of sessions, as Django's ``SESSION_ENGINE`` has it.
+        """
         return import_module(settings.SESSION_ENGINE).SessionStore

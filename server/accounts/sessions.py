@@ -51,7 +51,11 @@ class SessionStore(db.SessionStore):
 
     def load(self) -> dict[str, Any]:
         """What the session holds, and its member. Every request asks this: the statement is always
-        the same, and is not composed anew each time."""
+        the same, and is not composed anew each time.
+
+        Returns:
+            What was kept in it; empty where there is no such session.
+        """
         row = self._row()
         if row is None:
             self._session_key = None
@@ -80,7 +84,11 @@ class SessionStore(db.SessionStore):
         return row
 
     def create_model_instance(self, data: dict[str, Any]) -> MemberSession:
-        """The session as a row."""
+        """The session as a row.
+
+        Args:
+            data: what is kept in it.
+        """
         row = super().create_model_instance(data)
         assert isinstance(row, MemberSession)  # by get_model_class
         row.member_id = data.get(SESSION_KEY)

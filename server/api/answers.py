@@ -12,13 +12,27 @@ from ninja.responses import NinjaJSONEncoder
 def answered(answer: dict[str, Any]) -> HttpResponse:
     """An answer of the core: its shape stands in the contract, and tests hold it to that.
 
-    Raises: ValueError, where a number in it is none.
+    Args:
+        answer: plain JSON, as a verb of the core gives it.
+
+    Raises:
+        ValueError, where a number in it is none.
     """
     return HttpResponse(strict_json(answer), content_type="application/json")
 
 
 def strict_json(answer: Any) -> bytes:
-    """JSON with no blank that need not be there. Raises: ValueError, for NaN and Infinity."""
+    """JSON with no blank that need not be there.
+
+    Args:
+        answer: plain JSON.
+
+    Returns:
+        UTF-8.
+
+    Raises:
+        ValueError, for NaN and Infinity.
+    """
     # An answer is a tree: it need not be looked through for circles.
     text = json.dumps(
         answer,

@@ -40,7 +40,14 @@ class StrictParser(Parser):
     """JSON as the standard has it: no NaN, no Infinity, no bottomless nesting."""
 
     def parse_body(self, request: HttpRequest) -> Any:
-        """The body's JSON. Raises: DocumentError."""
+        """The body's JSON.
+
+        Returns:
+            Plain JSON.
+
+        Raises:
+            DocumentError.
+        """
         return read_json(request.body)
 
 
@@ -50,7 +57,15 @@ class StrictRenderer(BaseRenderer):
     media_type = "application/json"
 
     def render(self, request: HttpRequest, data: Any, *, response_status: int) -> bytes:
-        """The answer's bytes."""
+        """The answer's bytes.
+
+        Args:
+            data: plain JSON, or what Ninja answers.
+            response_status: of HTTP.
+
+        Returns:
+            UTF-8.
+        """
         return strict_json(data)
 
 
@@ -59,7 +74,14 @@ class MemberAuth(SessionAuth):
     signed in meanwhile in another tab is not to change things, or see them, in that one's page."""
 
     def authenticate(self, request: HttpRequest, key: str | None) -> Any:
-        """The member; None where there is none."""
+        """The member; None where there is none.
+
+        Args:
+            key: of the session, from its cookie.
+
+        Returns:
+            An ``accounts.Member``.
+        """
         member = super().authenticate(request, key)
         meant = request.headers.get("X-Member")
         return member if meant is None or (member and unquote(meant) == member.username) else None
@@ -69,7 +91,11 @@ class YarrowAPI(NinjaAPI):
     """Ninja's API with the core's documents in its contract."""
 
     def get_openapi_schema(self, **options: Any) -> Any:
-        """The contract; where it says x-document, the core's own JSON Schema."""
+        """The contract; where it says x-document, the core's own JSON Schema.
+
+        Returns:
+            An OpenAPI document.
+        """
         contract = super().get_openapi_schema(**options)
         plain = json.loads(json.dumps(contract, cls=NinjaJSONEncoder))
         components = plain["components"]["schemas"]

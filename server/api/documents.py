@@ -10,7 +10,14 @@ from yarrow import FORMATS
 
 
 def document_of(of: str) -> Any:
-    """A document of a format, by its name, as the contract has it."""
+    """A document of a format, by its name, as the contract has it.
+
+    Args:
+        of: the format's name, without its version.
+
+    Returns:
+        A type of Pydantic's that takes any mapping.
+    """
     row = FORMATS[of]
     where = {"x-document": row.schema, **({"x-part": row.part} if row.part else {})}
     return Annotated[dict[str, Any], WithJsonSchema(where)]

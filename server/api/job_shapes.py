@@ -78,7 +78,11 @@ RemovedFromJob = dict[str, list[RemovedSummary]]
 
 
 def job_detail(job: Job, runs: Iterable[Run], run_count: int) -> JobDetail:
-    """A job with the first of its runs."""
+    """A job with the first of its runs.
+
+    Args:
+        run_count: how many runs it has.
+    """
     return JobDetail(
         id=job.id,
         name=job.name,

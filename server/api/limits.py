@@ -33,7 +33,11 @@ class AtMost(BaseThrottle):
             return True
 
     def wait(self) -> float:
-        """After so many seconds there are new tries, at the latest."""
+        """After so many seconds there are new tries, at the latest.
+
+        Returns:
+            Seconds.
+        """
         return float(self.seconds)
 
 

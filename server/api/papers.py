@@ -18,21 +18,35 @@ LargePaper = Literal["a4", "letter", "a3"]
 
 
 def as_file(body: bytes, kind: str, name: str) -> HttpResponse:
-    """An answer that is shown or kept under a name."""
+    """An answer that is shown or kept under a name.
+
+    Args:
+        body: its bytes.
+        kind: its media type.
+        name: that it is kept under.
+    """
     headers = {"Content-Disposition": f'inline; filename="{name}"'}
     return HttpResponse(body, content_type=kind, headers=headers)
 
 
 def one_page(pages: Sequence[Drawing], page: int) -> HttpResponse:
     """One of a sheet's pages, counted from 1, as the page shows and prints it; how many there are
-    stands in ``X-Pages``. Beyond the last, that."""
+    stands in ``X-Pages``. Beyond the last, that.
+
+    Args:
+        page: counted from 1.
+    """
     shown = pages[min(max(page, 1), len(pages)) - 1]
     headers = {"X-Pages": str(len(pages))}
     return HttpResponse(drawing_svg(shown), content_type="image/svg+xml", headers=headers)
 
 
 def file_name(of: Run | JobWall | JobSite) -> str:
-    """What a file of a run, a wall or a site is called, without its ending."""
+    """What a file of a run, a wall or a site is called, without its ending.
+
+    Returns:
+        Small letters, digits, dashes and underscores.
+    """
     return slugify(of.name) or f"{of._meta.model_name}-{of.pk}"
 
 

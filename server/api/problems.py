@@ -70,13 +70,21 @@ _CSRF_FAILED = "CSRF check Failed"
 
 
 def unreadable(error: DocumentError) -> dict[str, Any]:
-    """The problem of a document that can't be read."""
+    """The problem of a document that can't be read.
+
+    Returns:
+        As RFC 9457 has it, with ``path`` and ``expected``.
+    """
     field = {"path": error.path, "expected": error.expected}
     return {"code": "unreadable", "message": str(error), "errors": [field]}
 
 
 def unreadable_table(error: TableError) -> dict[str, Any]:
-    """The problem of a table that can't be read: every place that is wrong."""
+    """The problem of a table that can't be read: every place that is wrong.
+
+    Returns:
+        As RFC 9457 has it, with ``errors``.
+    """
     fields = [{"path": each.path, "expected": each.expected} for each in error.errors]
     return {"code": "unreadable", "message": str(error.errors[0]), "errors": fields}
 

@@ -63,6 +63,9 @@ def by_number(one: str) -> tuple[Parameters, Callable[..., int]]:
 
     Args:
         one: what it is called by.
+
+    Returns:
+        Each parameter's name with its type; and what takes their values to the number.
     """
     name = f"{one}_id"
 

@@ -26,7 +26,17 @@ Secret = Annotated[str, StringConstraints(min_length=1, max_length=200)]
 
 
 def plain_number(value: object) -> object:
-    """Digits alone: Python would take 1_0 for ten."""
+    """Digits alone: Python would take 1_0 for ten.
+
+    Args:
+        value: as it was sent.
+
+    Returns:
+        Itself, for Pydantic to read.
+
+    Raises:
+        ValueError, for other text.
+    """
     if isinstance(value, str) and not (value.isascii() and value.isdigit()):
         raise ValueError("a whole number")
     return value
@@ -107,14 +117,23 @@ def revision_summary(revision: Revision) -> RevisionSummary:
 
 
 def revision_page(revisions: QuerySet[Any], before: int | None) -> list[RevisionSummary]:
-    """A page of a history, newest first: the newest, or those before a version."""
+    """A page of a history, newest first: the newest, or those before a version.
+
+    Args:
+        revisions: of a row.
+        before: a version; None: from the newest on.
+    """
     older = revisions.filter(version__lt=before) if before else revisions
     newest = older.order_by("-version").select_related("saved_by").defer("document")
     return [revision_summary(revision) for revision in newest[:MOST_LISTED]]
 
 
 def revision_fields(revision: Revision) -> dict[str, Any]:
-    """What every revision tells beside its document."""
+    """What every revision tells beside its document.
+
+    Returns:
+        By the names of a revision's shape.
+    """
     return {
         "version": revision.version,
         "saved_at": revision.saved_at,

@@ -22,6 +22,9 @@ def with_parameters(
         view: takes the request, and all else by name.
         takes: each parameter's annotation.
         usual: what one is where nothing is sent.
+
+    Returns:
+        A function that takes a request and these.
     """
     first = Parameter("request", Parameter.POSITIONAL_OR_KEYWORD, annotation=MemberRequest)
     others = [

@@ -19,7 +19,11 @@ class FittingsFolder(KindFolder):
         return StoredDocuments(FITTINGS.there(member))
 
     def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> CrewFittings:
-        """What the crew has not got of it, by their names. Raises: DocumentError."""
+        """What the crew has not got of it, by their names.
+
+        Raises:
+            DocumentError.
+        """
         FITTINGS.check_document(document)
         crew_id = arrival.member.crew_id
         row = FITTINGS.there(arrival.member).first()
@@ -48,5 +52,9 @@ FITTINGS = Fittings()
 
 
 def no_fittings() -> dict[str, Any]:
-    """The list of a crew that has measured none yet."""
+    """The list of a crew that has measured none yet.
+
+    Returns:
+        ``yarrow.fittings/1``.
+    """
     return {"format": "yarrow.fittings/1"}

@@ -17,5 +17,9 @@ class OfCrew(SavedKind[Row]):
     owner, crew = "crew", "crew_id"
 
     def owner_for(self, member: Member, owner_id: int) -> Crew:
-        """The member's crew, locked. Raises: Crew.DoesNotExist."""
+        """The member's crew, locked.
+
+        Raises:
+            Crew.DoesNotExist.
+        """
         return Crew.objects.select_for_update().filter(id=member.crew_id).get(id=owner_id)

@@ -24,7 +24,11 @@ class BendersFolder(KindFolder):
         return StoredDocuments(BENDERS.there(member))
 
     def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> CrewBender:
-        """Where the crew has not got it. Raises: DocumentError."""
+        """Where the crew has not got it.
+
+        Raises:
+            DocumentError.
+        """
         known = BENDERS.there(arrival.member).filter(document=document).first()
         return known or BENDERS.create(arrival.member, arrival.member.crew_id, document)
 
@@ -40,7 +44,11 @@ class Benders(OfCrew[CrewBender]):
     folder = BendersFolder
 
     def describe(self, row: CrewBender, document: dict[str, Any]) -> None:
-        """Its name. Raises: DocumentError."""
+        """Its name.
+
+        Raises:
+            DocumentError.
+        """
         row.name = yarrow.bender.values(document).name
 
 
@@ -52,7 +60,12 @@ def learn_bender(member: Member, bender_id: int, bends: list[dict[str, Any]]) ->
     """More bends that were measured on a bender, of today by this member: no version is asked for,
     as they change nothing that somebody else wrote. Nothing new makes no new version.
 
-    Raises: CrewBender.DoesNotExist; DocumentError, where no bender could have made them.
+    Args:
+        bender_id: of the crew's.
+        bends: as the ``bends`` of ``yarrow.bender/1``.
+
+    Raises:
+        CrewBender.DoesNotExist; DocumentError, where no bender could have made them.
     """
     bender = BENDERS.there(member).select_for_update(of=("self",)).get(id=bender_id)
     day = timezone.localdate().isoformat()
@@ -64,5 +77,12 @@ def learn_bender(member: Member, bender_id: int, bends: list[dict[str, Any]]) ->
 
 
 def carried_by(bender: CrewBender, units: Unit) -> dict[str, Any]:
-    """A bender as a run carries it, with which one it is. Raises: DocumentError."""
+    """A bender as a run carries it, with which one it is.
+
+    Returns:
+        The ``bender`` of a ``yarrow.run/1``.
+
+    Raises:
+        DocumentError.
+    """
     return {**carried_bender(bender.document, units), "kept": str(bender.id)}

@@ -54,8 +54,11 @@ class _Watch:
         """Ends what is done within it after so much processor time of this thread, or once nobody
         waits for it any more.
 
-        Args: left, whether whoever asked has gone.
-        Raises: WorkOver.
+        Args:
+            left: whether whoever asked has gone.
+
+        Raises:
+            WorkOver.
         """
         number = threading.get_ident()
         clock = time.pthread_getcpuclockid(number)

@@ -14,7 +14,11 @@ from api.problem_answers import problem_answer
 def locked_out(
     request: HttpRequest, response: HttpResponse | None = None, credentials: object = None
 ) -> HttpResponse:
-    """What django-axes answers while the door is closed after too many wrong passwords."""
+    """What django-axes answers while the door is closed after too many wrong passwords.
+
+    Args:
+        credentials: what was tried; they are not told.
+    """
     message = "Too many wrong passwords. Wait five minutes and try again."
     return problem_answer(429, "throttled", message)
 

@@ -50,7 +50,14 @@ class Channel(HTTPChannel):
     began: float | None = None
 
     def received(self, data: bytes) -> Any:
-        """What waitress does with bytes, and when the first of a request came."""
+        """What waitress does with bytes, and when the first of a request came.
+
+        Args:
+            data: as they came.
+
+        Returns:
+            As waitress answers.
+        """
         if self.began is None:
             self.began = time.time()
         found = super().received(data)
@@ -65,7 +72,11 @@ class Server(TcpWSGIServer):
     channel_class = Channel
 
     def maintenance(self, now: float) -> None:
-        """Closes what is idle, and what has not come to its end in time."""
+        """Closes what is idle, and what has not come to its end in time.
+
+        Args:
+            now: seconds of the server's clock.
+        """
         super().maintenance(now)
         for channel in list(self.active_channels.values()):
             if channel.began is not None and now - channel.began > DEADLINE_S:
@@ -81,7 +92,11 @@ class Server(TcpWSGIServer):
 
 
 def make_server(application: Any, listener: socket.socket) -> Server:
-    """A server of an application on a socket that is bound already."""
+    """A server of an application on a socket that is bound already.
+
+    Args:
+        application: by WSGI.
+    """
     adjustments = Adjustments(
         sockets=[listener],
         threads=THREADS,
@@ -112,7 +127,11 @@ def make_server(application: Any, listener: socket.socket) -> Server:
 
 
 def main() -> int:
-    """Serve until a signal ends it. Returns the exit status."""
+    """Serve until a signal ends it.
+
+    Returns:
+        The exit status.
+    """
     parser = argparse.ArgumentParser(prog="config.serving")
     parser.add_argument("--port", type=int, required=True)
     parser.add_argument("--parent", type=int, help="process with whose end this ends")

@@ -31,7 +31,14 @@ class CountingRunner(DiscoverRunner):
     def suite_result(
         self, suite: unittest.TestSuite, result: unittest.TextTestResult[Any], **kwargs: Any
     ) -> int:
-        """Django's own result, after the count."""
+        """Django's own result, after the count.
+
+        Args:
+            result: of the run.
+
+        Returns:
+            How many failed; one more where none was run.
+        """
         failed = len(result.failures) + len(result.errors) + len(result.unexpectedSuccesses)
         skipped = len(result.skipped)
         passed = max(result.testsRun - failed - skipped, 0)
@@ -40,7 +47,14 @@ class CountingRunner(DiscoverRunner):
         return int(super().suite_result(suite, result, **kwargs)) + none_ran
 
     def run_tests(self, test_labels: list[str], **kwargs: Any) -> int:
-        """Run, tear down, and say the count last."""
+        """Run, tear down, and say the count last.
+
+        Args:
+            test_labels: which tests; none: all.
+
+        Returns:
+            As of suite_result.
+        """
         failures = int(super().run_tests(test_labels, **kwargs))
         print(self.closing_line, flush=True)
         return failures

@@ -73,11 +73,23 @@ class Drawing:
         stroke: str = INK,
         dash: tuple[float, ...] = (),
     ) -> None:
-        """A line through points."""
+        """A line through points.
+
+        Args:
+            width: of the stroke, millimetres.
+            stroke: its colour.
+            dash: lengths of strokes and gaps in turn, millimetres; none: unbroken.
+        """
         self.items.append(Stroke(points, width, stroke, dash=dash))
 
     def shape(self, *points: Point, fill: str = "", stroke: str = INK, width: float = 0.2) -> None:
-        """A closed outline."""
+        """A closed outline.
+
+        Args:
+            fill: its colour, empty for none.
+            stroke: likewise.
+            width: of the stroke, millimetres.
+        """
         self.items.append(Stroke(points, width, stroke, fill, closed=True))
 
     def rectangle(
@@ -91,7 +103,17 @@ class Drawing:
         stroke: str = INK,
         line: float = 0.2,
     ) -> None:
-        """A rectangle from its top left."""
+        """A rectangle from its top left.
+
+        Args:
+            x: of its left side, millimetres from the page's left.
+            y: of its top, millimetres from the page's top.
+            width: in millimetres.
+            height: in millimetres.
+            fill: its colour, empty for none.
+            stroke: likewise.
+            line: the stroke's width, millimetres.
+        """
         corners = ((x, y), (x + width, y), (x + width, y + height), (x, y + height))
         self.shape(*corners, fill=fill, stroke=stroke, width=line)
 
@@ -106,13 +128,33 @@ class Drawing:
         anchor: Anchor = "start",
         colour: str = INK,
     ) -> None:
-        """A line of text on its baseline."""
+        """A line of text on its baseline.
+
+        Args:
+            x: of its anchor, millimetres from the page's left.
+            y: of its baseline, millimetres from the page's top.
+            size: of the letters, millimetres.
+            bold: whether in the heavier face.
+            colour: of the letters.
+        """
         self.items.append(Text(x, y, str(text), size, bold, anchor, colour))
 
     def paragraph(
         self, x: float, y: float, width: float, text: str, size: float, *, colour: str = INK
     ) -> float:
-        """Text broken into lines of a width. Returns the baseline below the last line."""
+        """Text broken into lines of a width.
+
+        Args:
+            x: of its left side, millimetres from the page's left.
+            y: of its first baseline, millimetres from the page's top.
+            width: of the lines, millimetres.
+            text: that is broken at its spaces.
+            size: of the letters, millimetres.
+            colour: of the letters.
+
+        Returns:
+            The baseline below the last line, millimetres.
+        """
         for line in lines_of(text, size, width):
             self.text(x, y, line, size, colour=colour)
             y += size * 1.35
@@ -129,7 +171,15 @@ class Drawing:
         bold: bool = True,
         colour: str = INK,
     ) -> None:
-        """A length as on a tape: ``39 9/16`` with a built fraction."""
+        """A length as on a tape: ``39 9/16`` with a built fraction.
+
+        Args:
+            x: of its anchor, millimetres from the page's left.
+            y: of its baseline, millimetres from the page's top.
+            size: of the letters, millimetres.
+            bold: whether in the heavier face.
+            colour: of the letters.
+        """
         text = str(shown)
         x -= {"start": 0.0, "middle": 0.5, "end": 1.0}[anchor] * reading_width(text, size, bold)
         for part, scale, lift, advance in _reading_parts(text, size, bold):
@@ -142,7 +192,16 @@ _RAISED = 0.33
 
 
 def reading_width(text: str, size: float, bold: bool = True) -> float:
-    """How wide a reading will be."""
+    """How wide a reading will be.
+
+    Args:
+        text: as it is read off a tape.
+        size: of the letters, millimetres.
+        bold: whether in the heavier face.
+
+    Returns:
+        Millimetres.
+    """
     return sum(advance for *_, advance in _reading_parts(text, size, bold))
 
 
@@ -172,7 +231,16 @@ def _reading_parts(text: str, size: float, bold: bool) -> list[tuple[str, float,
 
 
 def lines_of(text: str, size: float, width: float) -> list[str]:
-    """A text broken into lines of a width."""
+    """A text broken into lines of a width.
+
+    Args:
+        text: that is broken at its spaces.
+        size: of the letters, millimetres.
+        width: of a line, millimetres.
+
+    Returns:
+        From the top down.
+    """
     lines: list[list[str]] = [[]]
     gap, taken = text_width(" ", size), 0.0
     for word in text.split():
@@ -187,7 +255,16 @@ def lines_of(text: str, size: float, width: float) -> list[str]:
 
 
 def text_width(text: str, size: float, bold: bool = False) -> float:
-    """The width of a text in the sheet's font."""
+    """The width of a text in the sheet's font.
+
+    Args:
+        text: in one line.
+        size: of the letters, millimetres.
+        bold: whether in the heavier face.
+
+    Returns:
+        Millimetres.
+    """
     return _width_of_one(text, bold) * size
 
 
@@ -199,7 +276,14 @@ def _width_of_one(text: str, bold: bool) -> float:
 
 @cache
 def font_name(bold: bool) -> str:
-    """The name of the sheet's font for PDF, registered on first use."""
+    """The name of the sheet's font for PDF, registered on first use.
+
+    Args:
+        bold: whether of the heavier face.
+
+    Returns:
+        As a PDF refers to it.
+    """
     weight = "bold" if bold else "regular"
     name = f"yarrow-{weight}"
     pdfmetrics.registerFont(TTFont(name, FONTS / f"atkinson-hyperlegible-next-{weight}.ttf"))

@@ -46,6 +46,9 @@ def plan_dxf(plan: WrittenPlan) -> bytes:
     """A plan as a DXF (R2010): layer ``CENTRELINE_3D`` with the vertices, as a 3D polyline that
     imports again; ``ELEVATION`` (ahead and left) and ``PLAN`` (ahead and out) with round corners,
     beside each other; ``SITE`` with what was met.
+
+    Returns:
+        A DXF file.
     """
     document = new("R2010")
     document.header["$INSUNITS"] = _UNITS[plan.units]
@@ -73,7 +76,11 @@ def plan_dxf(plan: WrittenPlan) -> bytes:
 
 
 def drawing_bytes(document: Drawing) -> bytes:
-    """A DXF drawing as a file."""
+    """A DXF drawing as a file.
+
+    Returns:
+        UTF-8.
+    """
     stream = io.StringIO()
     document.write(stream)
     return stream.getvalue().encode()
@@ -83,9 +90,14 @@ def read_path(text: str, units: Unit | None, into: Unit) -> ReadPath:
     """The one line of a DXF as centreline vertices: lines, arcs and polylines that join, also in
     blocks; an arc between two straights is one bend.
 
-    Args: units, what the file is drawn in where it does not say; into, the unit of the vertices.
-    Raises: DocumentError: not a DXF, no line, several, an arc that is no bend, too many points,
-    units that are not told, numbers that are none.
+    Args:
+        text: a DXF file's.
+        units: what the file is drawn in where it does not say.
+        into: the unit of the vertices.
+
+    Raises:
+        DocumentError: not a DXF, no line, several, an arc that is no bend, too many points, units
+        that are not told, numbers that are none.
     """
     document = read_drawing(text)
     lines = drawn(document.modelspace())
@@ -117,7 +129,14 @@ def read_path(text: str, units: Unit | None, into: Unit) -> ReadPath:
 
 
 def read_drawing(text: str) -> Drawing:
-    """A DXF drawing. Raises: DocumentError, where it is none, or has numbers that are none."""
+    """A DXF drawing.
+
+    Args:
+        text: a DXF file's.
+
+    Raises:
+        DocumentError, where it is none, or has numbers that are none.
+    """
     if _NO_NUMBER.search(text):
         raise DocumentError("dxf", "coordinates that are numbers")
     try:

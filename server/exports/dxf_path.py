@@ -128,7 +128,11 @@ def _put_in(
 
 
 def pieces_of(entity: DXFEntity) -> list[DrawnPiece]:
-    """The straights and arcs of one entity, in order. Raises: DocumentError."""
+    """The straights and arcs of one entity, in order.
+
+    Raises:
+        DocumentError.
+    """
     line: Any = entity
     if entity.dxftype() == "LINE":
         return _straight(Vec3(line.dxf.start), Vec3(line.dxf.end))
@@ -231,7 +235,8 @@ def path_of(chain: Sequence[DrawnPiece]) -> DrawnPath:
     """The vertices of joined pieces: an arc between two straights is one bend, whose vertex is
     where their tangents meet.
 
-    Raises: DocumentError, where an arc is no bend.
+    Raises:
+        DocumentError, where an arc is no bend.
     """
     vertices = [chain[0].start]
     radii: list[float] = []

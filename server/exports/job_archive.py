@@ -26,7 +26,11 @@ _DATE = (2026, 1, 1, 0, 0, 0)
 
 def pack(job: Archive) -> Iterator[bytes]:
     """The zip, a file at a time: ``manifest.json`` with the job and the names of its files, then
-    ``runs/0001.json`` …"""
+    ``runs/0001.json`` …
+
+    Returns:
+        The zip in parts, in order.
+    """
     names = {
         folder: [f"{folder}/{number + 1:04}.json" for number in range(len(documents))]
         for folder, documents in job.documents.items()
@@ -96,10 +100,14 @@ def unpack(data: bytes, folders: Sequence[Folder]) -> Archive:
     """What a zip holds. Nothing is written anywhere: every entry is looked at, within bounds, and
     the documents are read as they are asked for.
 
-    Args: folders, that a job's file has.
-    Raises: DocumentError: not a zip, a name outside of the folders that an archive has, more
-    than an entry may hold, a manifest that does not name what is there; and, when documents are
-    asked for, one that is not JSON.
+    Args:
+        data: the zip's bytes.
+        folders: that a job's file has.
+
+    Raises:
+        DocumentError: not a zip, a name outside of the folders that an archive has, more than an
+        entry may hold, a manifest that does not name what is there; and, when documents are asked
+        for, one that is not JSON.
     """
     try:
         packed = zipfile.ZipFile(io.BytesIO(data))

@@ -58,7 +58,9 @@ class _Box:
 def around(point: Point, off: float, size: float) -> tuple[tuple[Point, Anchor], ...]:
     """The places of a word beside a point: to its right, its left, over it and under it.
 
-    Args: off, how far from it; size, of the word.
+    Args:
+        off: how far from it, in millimetres.
+        size: of the word's letters, in millimetres.
     """
     x, y = point
     middle = size * 0.35
@@ -77,7 +79,8 @@ def around(point: Point, off: float, size: float) -> tuple[tuple[Point, Anchor],
 def beside_outline(outline: Sequence[Point], size: float) -> tuple[tuple[Point, Anchor], ...]:
     """The places of a word that names what has an outline: within it, over it, under it, beside it.
 
-    Args: size, of the word.
+    Args:
+        size: of the word's letters, in millimetres.
     """
     across, down = ([point[at] for point in outline] for at in (0, 1))
     left, right, top, bottom = min(across), max(across), min(down), max(down)
@@ -104,7 +107,9 @@ def draw_labels(
 ) -> None:
     """Each word where the least runs through it; those that come first choose first.
 
-    Args: lines, that no word should stand on; room, left, top, right and bottom of the drawing.
+    Args:
+        lines: that no word should stand on.
+        room: left, top, right and bottom of the drawing, in millimetres.
     """
     segments = tuple(lines)
     tried = sum(len(label.places) for label in labels) * len(segments)

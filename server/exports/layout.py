@@ -21,7 +21,16 @@ def spread(
     """Centres for labels, in order, as near as can be to where they belong, none overlapping.
 
     Neighbours that collide are joined into a block, which is placed where it moves them least
-    (pool adjacent violators). Args: wanted, ascending; widths; low and high, the room there is.
+    (pool adjacent violators).
+
+    Args:
+        wanted: where their middles belong, ascending.
+        widths: of the labels, in the same unit.
+        low: where the room begins.
+        high: where it ends.
+
+    Returns:
+        As many as are wanted, ascending.
     """
     blocks: list[tuple[float, float, list[int]]] = []  # sum of wanted first edges, width, labels
     for index, (centre, width) in enumerate(zip(wanted, widths, strict=True)):
@@ -51,7 +60,11 @@ def spread(
 
 
 def fitted(points: Sequence[Point], room: Room) -> tuple[Callable[[Point], Point], float]:
-    """Where points go so that they fill a room, at one scale and in its middle; and the scale."""
+    """Where points go so that they fill a room, at one scale and in its middle; and the scale.
+
+    Returns:
+        What takes a point to its place; and millimetres a unit.
+    """
     xs, ys = [x for x, _ in points], [y for _, y in points]
     left, top, right, bottom = room
     across = (right - left) / max(max(xs) - min(xs), 1e-6)
@@ -74,7 +87,12 @@ Piece = tuple[int | None, list[Vector]]
 def centreline(
     path: Sequence[Vector], arcs: Sequence[ArcToDraw], arc_steps: int = _ARC_STEPS
 ) -> list[Piece]:
-    """A pipe as pieces to draw, in order; without arcs its bare corners."""
+    """A pipe as pieces to draw, in order; without arcs its bare corners.
+
+    Args:
+        path: the pipe's corners, in the plan's frame.
+        arc_steps: that an arc is drawn in.
+    """
     pieces: list[Piece] = []
     here = [path[0]] if arcs else list(path[:-1])
     for number, arc in enumerate(arcs):
@@ -92,19 +110,31 @@ _SLANT = 0.35
 
 
 def from_the_front(point: Vector) -> Point:
-    """The wall: ahead to the right, left upward, out toward who looks."""
+    """The wall: ahead to the right, left upward, out toward who looks.
+
+    Args:
+        point: in the plan's frame.
+    """
     x, y, z = point
     return (x - z * _SLANT, -y + z * _SLANT)
 
 
 def beside_the_bender(point: Vector) -> Point:
-    """The bender: the hook to the right, up upward, what leans away up to the right."""
+    """The bender: the hook to the right, up upward, what leans away up to the right.
+
+    Args:
+        point: in the bender's frame.
+    """
     x, y, z = point
     return (x + y * _SLANT, -z - y * _SLANT)
 
 
 def views(plan: WrittenPlan) -> list[tuple[str, View]]:
-    """The views that show something: the wall from the front, then from above."""
+    """The views that show something: the wall from the front, then from above.
+
+    Returns:
+        Each with its name in words.
+    """
     across = max(abs(point[1]) for point in plan.path)
     out = max(abs(point[2]) for point in plan.path)
     if out < 1e-6:

@@ -30,7 +30,12 @@ class ListedLine:
 def draw_lists(
     drawing: Drawing, lines: Sequence[ListedLine], top: float, bottom: float
 ) -> Sequence[ListedLine]:
-    """The lists in columns, as large as they all go in. Returns those that go on to a page more."""
+    """The lists in columns, as large as they all go in. Returns those that go on to a page more.
+
+    Args:
+        top: millimetres from the page's top.
+        bottom: likewise.
+    """
     wide = (drawing.width - 2 * MARGIN - (_COLUMNS - 1) * _GAP) / _COLUMNS
     size = next((s for s in _SIZES if _fits(lines, s, wide, bottom - top)), _SIZES[-1])
     column, y = 0, top

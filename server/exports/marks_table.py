@@ -21,7 +21,11 @@ _SMALLEST = 2.2
 
 
 def marks_table(drawing: Drawing, plan: WrittenPlan, room: Room) -> float:
-    """The figures that are worked from, a row a bend. Returns where it ends."""
+    """The figures that are worked from, a row a bend.
+
+    Returns:
+        Millimetres from the page's top.
+    """
     left, top, right, _ = room
     marks = plan.working_marks
     if not marks:
@@ -57,7 +61,11 @@ _ROW = 4.0
 
 def comes_out(drawing: Drawing, plan: WrittenPlan, room: Room) -> float:
     """Where the pipe really ends up when the rounded marks are followed, number by number: in one
-    column, or in two where there are many. Returns where it ends."""
+    column, or in two where there are many.
+
+    Returns:
+        Millimetres from the page's top.
+    """
     left, top, right, bottom = room
     if not plan.dimensions:
         return top

@@ -32,10 +32,14 @@ class Heading:
 
 
 def draw_heading(drawing: Drawing, heading: Heading, facts: str, reading: tuple[str, str]) -> float:
-    """Whose sheet it is, and the one figure that stands over all. Returns where it ends.
+    """Whose sheet it is, and the one figure that stands over all.
 
-    Args: facts, what it is made of and with; reading, what the figure is and the figure itself
-    (empty: none).
+    Args:
+        facts: what it is made of and with.
+        reading: what the figure is and the figure itself (empty: none).
+
+    Returns:
+        Millimetres from the page's top.
     """
     right = drawing.width - MARGIN
     y = MARGIN + 6
@@ -65,7 +69,14 @@ _MOST_FINDINGS = 30.0
 
 
 def findings_height(findings: Sequence[Finding], width: float, wording: Wording) -> float:
-    """How much room findings are given on paper of a width."""
+    """How much room findings are given on paper of a width.
+
+    Args:
+        width: in millimetres.
+
+    Returns:
+        In millimetres.
+    """
     placed = _with_places(findings, wording)
     lines = sum(len(lines_of(text, _FINDING, width - 2 * MARGIN - 4)) for _, text in placed)
     tall = lines * _FINDING * 1.35 + len(placed) * 0.6
@@ -93,7 +104,12 @@ def _with_places(findings: Sequence[Finding], wording: Wording) -> list[tuple[Fi
 def draw_findings(
     drawing: Drawing, findings: Sequence[Finding], y: float, bottom: float, wording: Wording
 ) -> None:
-    """What there is to know, gravest first; what there is no room for is counted."""
+    """What there is to know, gravest first; what there is no room for is counted.
+
+    Args:
+        y: where they begin, millimetres from the page's top.
+        bottom: where they have to end, likewise.
+    """
     placed = _with_places(findings, wording)
     for number, (finding, text) in enumerate(placed):
         if y > bottom - 4 and number < len(placed) - 1:
@@ -119,7 +135,13 @@ DIGGING = (
 
 
 def draw_foot(drawing: Drawing, y: float, cautions: str = BENDING, by: str = "Bent by") -> None:
-    """The cautions, and the lines to sign on."""
+    """The cautions, and the lines to sign on.
+
+    Args:
+        y: where it begins, millimetres from the page's top.
+        cautions: what to mind.
+        by: whose signature there is room for.
+    """
     right = drawing.width - MARGIN
     drawing.line((MARGIN, y - 3), (right, y - 3), width=0.3)
     end = drawing.paragraph(MARGIN, y + 1, right - MARGIN, cautions, 2.6, colour=SOFT) - 1

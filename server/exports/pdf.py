@@ -17,6 +17,9 @@ def sheet_pdf(*pages: Drawing) -> bytes:
     """Drawings as a PDF, a page each; the same drawings give the same bytes.
 
     One at a time: the faces, which keep what each document takes of them, are shared by threads.
+
+    Returns:
+        A PDF file.
     """
     with _FACES:
         return _drawn(pages)

@@ -32,7 +32,9 @@ def compose_rack_sheet(
 ) -> Drawing:
     """The whole sheet: heading, the pipes drawn together, a row of marks for each, findings, foot.
 
-    Args: plan, of the run itself, which the rack is a copy of.
+    Args:
+        plan: of the run itself, which the rack is a copy of.
+        paper: its width and height in millimetres.
     """
     width, height = paper
     drawing = Drawing(width, height, f"{heading.run}, rack, {heading.job}")

@@ -39,7 +39,9 @@ def compose_sheet(
     """The whole sheet, from the top down: heading, stick, marks, shape, bend by bend, steps,
     findings, foot. What is below is measured first; the shape has the room that is left.
 
-    Args: order, the one that the marks are for, with its pictures; None where there is none.
+    Args:
+        order: the one that the marks are for, with its pictures; None where there is none.
+        paper: its width and height in millimetres.
     """
     width, height = paper
     left, right = MARGIN, width - MARGIN

@@ -29,7 +29,14 @@ _NAME_M = 2.0
 
 def site_dxf(document: dict[str, Any], plan: SitePlan) -> bytes:
     """A site as a DXF (R2010): ``PLACES`` and ``TRENCHES``, which come in again as they were;
-    ``OUTLINES``, ``DUCTS`` and ``NAMES`` for who looks at it."""
+    ``OUTLINES``, ``DUCTS`` and ``NAMES`` for who looks at it.
+
+    Args:
+        document: ``yarrow.site/1``.
+
+    Returns:
+        A DXF file.
+    """
     drawing = new("R2010")
     drawing.header["$INSUNITS"] = _METRES
     drawing.appids.add(_APP)
@@ -60,7 +67,14 @@ def site_dxf(document: dict[str, Any], plan: SitePlan) -> bytes:
 def read_site_dxf(text: str) -> dict[str, Any]:
     """A site's document out of a DXF: what Yarrow wrote, as it was; else each line as a trench.
 
-    Raises: DocumentError, where it can't be read, has no line, or does not say its unit.
+    Args:
+        text: a DXF file's.
+
+    Returns:
+        ``yarrow.site/1``.
+
+    Raises:
+        DocumentError, where it can't be read, has no line, or does not say its unit.
     """
     drawing = read_drawing(text)
     drawn_in = SCALES.get(drawing.header.get("$INSUNITS", 0))

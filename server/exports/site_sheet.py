@@ -42,7 +42,11 @@ _M_A_FOOT = 0.3048
 def compose_site_sheet(
     site: DuctSite, plan: SitePlan, heading: Heading, paper: tuple[float, float]
 ) -> tuple[Drawing, ...]:
-    """The plan on a page, and behind it as many pages of lists as they take."""
+    """The plan on a page, and behind it as many pages of lists as they take.
+
+    Args:
+        paper: its width and height in millimetres.
+    """
     metres = sum(each.length_m for each in plan.stretches)
     put = plan.points.branches + plan.points.on_the_way
     facts = f"{len(plan.stretches)} stretches · {put} pull points put by Yarrow"

@@ -9,7 +9,11 @@ from yarrow import WrittenPlan
 
 
 def compose_stick(plan: WrittenPlan, name: str) -> Drawing:
-    """The unbent pipe alone, as wide as a sheet; with no marks where the run can't be made."""
+    """The unbent pipe alone, as wide as a sheet; with no marks where the run can't be made.
+
+    Args:
+        name: of what it is a drawing of.
+    """
     drawing = Drawing(PAPERS["a4"][0], 42.0, f"{name}: the pipe with its marks")
     if plan.cut_length > 0:
         stick(drawing, plan, 4.0)
@@ -19,7 +23,14 @@ def compose_stick(plan: WrittenPlan, name: str) -> Drawing:
 
 
 def stick(drawing: Drawing, plan: WrittenPlan, top: float) -> float:
-    """The unbent pipe to scale, with marks, arcs and hooks; readings spread, none collide."""
+    """The unbent pipe to scale, with marks, arcs and hooks; readings spread, none collide.
+
+    Args:
+        top: millimetres from the page's top.
+
+    Returns:
+        Where it ends, likewise.
+    """
     left, right = MARGIN, drawing.width - MARGIN
     scale = (right - left) / plan.cut_length
     label_y, pipe_y, thick = top + 4, top + 14.5, 4.0

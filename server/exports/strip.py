@@ -23,7 +23,14 @@ _FLOOR_WITHIN = 0.5
 
 
 def strip_height(order: OrderHandling | None, room: float) -> float:
-    """How high the strip is to be, in the room that there is; 0 where it has none."""
+    """How high the strip is to be, in the room that there is; 0 where it has none.
+
+    Args:
+        room: in millimetres.
+
+    Returns:
+        In millimetres.
+    """
     if order is None or len(order.bends) > _MOST:
         return 0.0
     most = _TITLE + _FOOT + 2 * _PICTURE

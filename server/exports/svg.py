@@ -10,7 +10,11 @@ FAMILY = "Atkinson Hyperlegible Next Variable, Atkinson Hyperlegible Next, sans-
 
 
 def drawing_svg(drawing: Drawing) -> str:
-    """The drawing as one SVG document, a millimetre a unit."""
+    """The drawing as one SVG document, a millimetre a unit.
+
+    Returns:
+        An SVG document.
+    """
     body = "\n".join(_element(item) for item in drawing.items)
     return (
         f'<svg xmlns="http://www.w3.org/2000/svg" role="img" '

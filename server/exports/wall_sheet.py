@@ -24,7 +24,11 @@ def compose_wall_sheet(
     plan: WallPlan, heading: Heading, paper: tuple[float, float]
 ) -> tuple[Drawing, ...]:
     """The whole sheet: heading, the wall, the lists in columns, findings, foot; and as many pages
-    more as the lists take."""
+    more as the lists take.
+
+    Args:
+        paper: its width and height in millimetres.
+    """
     pieces = sum(len(feed.pieces) for feed in plan.feeds)
     facts = (
         f"{len(plan.boxes)} boxes · {len(plan.feeds)} feeds · "

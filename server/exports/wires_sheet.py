@@ -50,7 +50,11 @@ def wires_note(plan: WrittenPlan) -> tuple[Finding, ...]:
 
 
 def compose_wires_sheet(plan: WrittenPlan, heading: Heading, paper: tuple[float, float]) -> Drawing:
-    """The whole sheet; a run whose wire is not told of says so."""
+    """The whole sheet; a run whose wire is not told of says so.
+
+    Args:
+        paper: its width and height in millimetres.
+    """
     width, height = paper
     drawing = Drawing(width, height, f"{heading.run}, wires, {heading.job}")
     wires = plan.wires

@@ -9,7 +9,14 @@ from gauge.readings import Address, shown_code
 
 
 def paired_with(address: Address, session_key: str) -> str | None:
-    """The code that a session paired a gauge by; None where the gauge is not its own."""
+    """The code that a session paired a gauge by; None where the gauge is not its own.
+
+    Args:
+        session_key: of a member's session.
+
+    Returns:
+        As a person reads it off the gauge.
+    """
     pairing = GaugePairing.objects.filter(address=_name(address), session_id=session_key).first()
     return pairing.code if pairing else None
 
@@ -17,8 +24,12 @@ def paired_with(address: Address, session_key: str) -> str | None:
 def pair(address: Address, session_key: str, code: str) -> bool:
     """Pair a gauge to a session, whoever had it before; False where that is not its code.
 
-    Args: code, as a person read it off the gauge.
-    Raises: OSError, where there is no gauge.
+    Args:
+        session_key: of a member's session.
+        code: as a person read it off the gauge.
+
+    Raises:
+        OSError, where there is no gauge.
     """
     shown = shown_code(address)
     if not shown or not constant_time_compare(shown, code.strip()):

@@ -47,7 +47,8 @@ UNPAIRED = GaugeReading("unpaired")
 def reading_of(line: bytes) -> GaugeReading | None:
     """A line of the gauge's protocol; None where it is no reading, or one that can't be.
 
-    Args: line, without its end.
+    Args:
+        line: without its end.
     """
     found = _LINE.fullmatch(line.strip()) if len(line) <= _LONGEST else None
     if found is None:
@@ -60,8 +61,14 @@ def reading_of(line: bytes) -> GaugeReading | None:
 def shown_code(address: Address) -> str:
     """The code that a gauge shows, as it says it with its name; empty where it says none.
 
-    Args: address, of its socket.
-    Raises: OSError, where there is none.
+    Args:
+        address: of its socket.
+
+    Returns:
+        Six digits.
+
+    Raises:
+        OSError, where there is none.
     """
     with socket.create_connection(address, timeout=_HELLO_WITHIN_S) as gauge:
         said = b""
@@ -79,7 +86,9 @@ def readings(address: Address, seconds: float) -> Iterator[GaugeReading]:
     """What a gauge says, for some seconds: at most twenty a second, and that it is silent as often
     as it is, so that whoever is gone is noticed.
 
-    Args: address, of its socket; seconds, after which whoever listens asks again.
+    Args:
+        address: of its socket.
+        seconds: after which whoever listens asks again.
     """
     try:
         gauge = socket.create_connection(address, timeout=EVERY_S * 4)

@@ -32,7 +32,11 @@ class BenchFolder(Folder):
         ]
 
     def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> PieceAtBench:
-        """Of a run that has come in. Raises: DocumentError."""
+        """Of a run that has come in.
+
+        Raises:
+            DocumentError.
+        """
         _, run = arrival.named("runs", document, "run")
         piece, came_out = document.get("piece"), document.get("came_out")
         if not isinstance(piece, int) or not 0 <= piece <= MOST_PIECES:
@@ -61,7 +65,11 @@ class BenchKind(SavedKind[PieceAtBench]):
         return (BenchFolder(),)
 
     def owner_for(self, member: Member, owner_id: int) -> Run:
-        """Its run, locked. Raises: Run.DoesNotExist."""
+        """Its run, locked.
+
+        Raises:
+            Run.DoesNotExist.
+        """
         return RUNS.there(member).select_for_update(of=("self",)).get(id=owner_id)
 
 
@@ -72,7 +80,12 @@ def could_become(member: Member, run_id: int, straight_mm: float) -> list[Run]:
     """The runs of the same job and conduit that are still to be bent and are cut no longer than a
     straight that is left, the longest first: what scrap can become.
 
-    Raises: Run.DoesNotExist.
+    Args:
+        run_id: the run that was spoilt.
+        straight_mm: the longest straight that is left of it, millimetres.
+
+    Raises:
+        Run.DoesNotExist.
     """
     run = RUNS.there(member).get(id=run_id)
     others = RUNS.there(member).filter(job=run.job_id, conduit=run.conduit).exclude(id=run.id)

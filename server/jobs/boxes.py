@@ -18,7 +18,11 @@ class BoxesFolder(KindFolder):
     """The boxes of a job's file."""
 
     def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> SiteBox:
-        """By its name. Raises: DocumentError."""
+        """By its name.
+
+        Raises:
+            DocumentError.
+        """
         return put_box(arrival.member, arrival.job.id, document, 0)
 
 
@@ -33,7 +37,11 @@ class Boxes(OfJob[SiteBox]):
     folder = BoxesFolder
 
     def describe(self, row: SiteBox, document: dict[str, Any]) -> None:
-        """By the runs that meet there. Raises: DocumentError, also where they can't bear it."""
+        """By the runs that meet there.
+
+        Raises:
+            DocumentError, also where they can't bear it.
+        """
         check_box(row.job, document)
         row.name = document["name"].strip()
 
@@ -44,8 +52,14 @@ BOXES = Boxes()
 def put_box(member: Member, job_id: int, document: dict[str, Any], base_version: int) -> SiteBox:
     """Save what is told of a box, by the name in its document; version 0 is a box not told of yet.
 
-    Raises: Job.DoesNotExist; DocumentError, also where the runs that meet there can't bear it;
-    VersionConflict, where it has been saved since: nothing changes.
+    Args:
+        job_id: of the crew's.
+        document: ``yarrow.sitebox/1``.
+        base_version: the version that it was made from.
+
+    Raises:
+        Job.DoesNotExist; DocumentError, also where the runs that meet there can't bear it;
+        VersionConflict, where it has been saved since: nothing changes.
     """
     yarrow.read(document, "sitebox")
     key = box_key(document["name"])
@@ -53,7 +67,18 @@ def put_box(member: Member, job_id: int, document: dict[str, Any], base_version:
 
 
 def box_id(member: Member, job_id: int, name: str) -> int:
-    """Which box of a job is called so, removed or not. Raises: SiteBox.DoesNotExist."""
+    """Which box of a job is called so, removed or not.
+
+    Args:
+        job_id: of the crew's.
+        name: as it was typed.
+
+    Returns:
+        Of its row.
+
+    Raises:
+        SiteBox.DoesNotExist.
+    """
     return BOXES.every(member).get(job_id=job_id, key=box_key(name)).id
 
 
@@ -69,7 +94,11 @@ class RunsAtBox:
 def runs_by_box(job: Job) -> dict[str, RunsAtBox]:
     """The runs of a job that name each box, by its key, in the order that they were made; without
     those that were removed. A run that can't be read names none, so that it takes nothing else of
-    the job with it."""
+    the job with it.
+
+    Returns:
+        By the box's key.
+    """
     found: dict[str, RunsAtBox] = {}
     live = job.runs.filter(removed_at=None).order_by("id")
     for document, run_key, run_id in live.values_list("document", "key", "id"):
@@ -86,13 +115,26 @@ def runs_by_box(job: Job) -> dict[str, RunsAtBox]:
 def check_box(job: Job, document: dict[str, Any]) -> dict[str, Any]:
     """A box with all runs of its job that meet there, in the job's own words.
 
-    Returns: ``yarrow.sitebox-result/1``.
-    Raises: DocumentError.
+    Args:
+        document: ``yarrow.sitebox/1``.
+
+    Returns:
+        ``yarrow.sitebox-result/1``.
+
+    Raises:
+        DocumentError.
     """
     key = box_key(str(document.get("name", "")))
     return box_answer(job, document, runs_by_box(job).get(key, RunsAtBox()))
 
 
 def box_answer(job: Job, document: dict[str, Any], at_box: RunsAtBox) -> dict[str, Any]:
-    """The same where the runs that meet there are known."""
+    """The same where the runs that meet there are known.
+
+    Args:
+        document: ``yarrow.sitebox/1``.
+
+    Returns:
+        ``yarrow.sitebox-result/1``.
+    """
     return yarrow.sitebox(document, at_box.runs, at_box.keys, language=job.rulebook.language)

@@ -20,7 +20,8 @@ def bring_in_job(member: Member, archive: Archive) -> Iterator[Job]:
     It is one transaction: where the caller stops asking, or a document can't be read, nothing is
     kept.
 
-    Raises: DocumentError, with which document it is before the field, where one can't be read.
+    Raises:
+        DocumentError, with which document it is before the field, where one can't be read.
     """
     with transaction.atomic():
         job = create_job(

@@ -87,13 +87,20 @@ GROUNDS: dict[str, Any] = {
 
 
 def picture_of_the_grounds() -> bytes:
-    """The lock from above, as a PNG: the cut, its banks and walks."""
+    """The lock from above, as a PNG: the cut, its banks and walks.
+
+    Returns:
+        A PNG file.
+    """
     wide, tall = (side * _PIXELS for side in _METRES)
     picture = Image.new("RGB", (wide, tall), _GROUND)
     draw = ImageDraw.Draw(picture)
 
     def line(points: str, width: float, colour: str) -> None:
-        """Args: points, ``x y, x y`` in metres; width, likewise."""
+        """Args:
+        points: ``x y, x y`` in metres.
+        width: likewise.
+        """
         found = [tuple(map(float, point.split())) for point in points.split(",")]
         pixels = [(x * _PIXELS, tall - y * _PIXELS) for x, y in found]
         draw.line(pixels, colour, round(width * _PIXELS), joint="curve")
@@ -111,7 +118,13 @@ def picture_of_the_grounds() -> bytes:
 def over_picture(document: dict[str, Any], key: str, height: int) -> dict[str, Any]:
     """A site's document with the picture of the grounds underneath.
 
-    Args: key, of the picture; height, of it in pixels.
+    Args:
+        document: ``yarrow.site/1``.
+        key: of the picture.
+        height: of it in pixels.
+
+    Returns:
+        ``yarrow.site/1``.
     """
     laid = {"picture": key, "from": [0, height], "to": [0, 0], "apart": _METRES[1], "at": [0, 0]}
     return {**document, "plan": laid}

@@ -62,7 +62,11 @@ STAGES: tuple[Stage, ...] = ("draft", "ready", "bent", "fitted")
 
 
 def new_key() -> str:
-    """A key that no other run has."""
+    """A key that no other run has.
+
+    Returns:
+        32 hexadecimal digits.
+    """
     return uuid4().hex
 
 

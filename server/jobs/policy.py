@@ -27,7 +27,11 @@ class OfJob(SavedKind[Row]):
     beside: ClassVar[tuple[str, ...]] = ("updated_by", "job")
 
     def owner_for(self, member: Member, owner_id: int) -> Any:
-        """Their job, locked. Raises: Job.DoesNotExist."""
+        """Their job, locked.
+
+        Raises:
+            Job.DoesNotExist.
+        """
         return jobs_for(member).select_for_update().get(id=owner_id)
 
 
@@ -35,7 +39,11 @@ class NamedInJob(OfJob[Row]):
     """Those of them that lists tell by the name in their document."""
 
     def describe(self, row: Row, document: dict[str, Any]) -> None:
-        """Its name. Raises: DocumentError."""
+        """Its name.
+
+        Raises:
+            DocumentError.
+        """
         super().describe(row, document)
         name = str(document.get("name", "")).strip()
         row.name = name or f"Unnamed {self.called}"  # type: ignore[attr-defined]  # all have one

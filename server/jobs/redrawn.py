@@ -39,8 +39,12 @@ class Redrawn:
 def redrawn(data: bytes, most_pixels: int = MOST_PIXELS) -> Redrawn:
     """A picture drawn anew, turned as its camera said, without place, time, name or comment.
 
-    Args: most_pixels, that it may have.
-    Raises: DocumentError, where it is no PNG or JPEG, can't be read, or is too large.
+    Args:
+        data: the file's bytes.
+        most_pixels: that it may have.
+
+    Raises:
+        DocumentError, where it is no PNG or JPEG, can't be read, or is too large.
     """
     try:
         with warnings.catch_warnings():

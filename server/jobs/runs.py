@@ -26,13 +26,21 @@ class RunsFolder(KindFolder):
     """The runs of a job's file, by the keys that it knows them by."""
 
     def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> Run:
-        """A run to be written with the others. Raises: DocumentError."""
+        """A run to be written with the others.
+
+        Raises:
+            DocumentError.
+        """
         key = arrival.keys[number] if arrival.keys else new_key()
         row = Run(job=arrival.job, key=key)
         return RUNS.unwritten(row, arrival.member, _of_no_crew(document))
 
     def take_all(self, arrival: Arrival, documents: Iterable[dict[str, Any]]) -> Iterator[None]:
-        """All of them, written together. Raises: DocumentError, with which one it is."""
+        """All of them, written together.
+
+        Raises:
+            DocumentError, with which one it is.
+        """
         yield from super().take_all(arrival, documents)
         write_new(arrival.rows[self.name])
 
@@ -62,11 +70,19 @@ class Runs(OfJob[Run]):
         return super().every(member).defer("wall__document")
 
     def owner_for(self, member: Member, owner_id: int) -> Job:
-        """Their job; planning one keeps nobody from planning the next. Raises: Job.DoesNotExist."""
+        """Their job; planning one keeps nobody from planning the next.
+
+        Raises:
+            Job.DoesNotExist.
+        """
         return jobs_for(member).get(id=owner_id)
 
     def describe(self, row: Run, document: dict[str, Any]) -> None:
-        """What lists tell of a run, by its plan. Raises: DocumentError."""
+        """What lists tell of a run, by its plan.
+
+        Raises:
+            DocumentError.
+        """
         plan = yarrow.plan.values(document)
         row.name = plan.name.strip() or UNNAMED
         row.conduit = plan.conduit.name
@@ -82,8 +98,14 @@ RUNS = Runs()
 
 @transaction.atomic
 def duplicate_run(member: Member, run_id: int) -> Run:
-    """A copy of a run in its job, a draft with a history of its own. Raises: Run.DoesNotExist;
-    DocumentError, where the job is full."""
+    """A copy of a run in its job, a draft with a history of its own.
+
+    Args:
+        run_id: of the crew's.
+
+    Raises:
+        Run.DoesNotExist; DocumentError, where the job is full.
+    """
     run = RUNS.there(member).get(id=run_id)
     name = f"{run.name}, copy"[:LONGEST_NAME]
     return RUNS.create(member, run.job_id, {**run.document, "name": name})
@@ -91,8 +113,15 @@ def duplicate_run(member: Member, run_id: int) -> Run:
 
 @transaction.atomic
 def move_run(member: Member, run_id: int, job_id: int) -> Run:
-    """Put a run into another job of the crew, with its history. Raises: Run.DoesNotExist;
-    Job.DoesNotExist; DocumentError, where that job is full."""
+    """Put a run into another job of the crew, with its history.
+
+    Args:
+        run_id: of the crew's.
+        job_id: where it goes.
+
+    Raises:
+        Run.DoesNotExist; Job.DoesNotExist; DocumentError, where that job is full.
+    """
     run = RUNS.there(member).select_for_update(of=("self",)).get(id=run_id)
     job = jobs_for(member).get(id=job_id)
     if job != run.job:
@@ -107,7 +136,14 @@ def move_run(member: Member, run_id: int, job_id: int) -> Run:
 
 
 def set_stage(member: Member, run_id: int, stage: Stage) -> Run:
-    """Say how far a run is; that is no version of it. Raises: Run.DoesNotExist."""
+    """Say how far a run is; that is no version of it.
+
+    Args:
+        run_id: of the crew's.
+
+    Raises:
+        Run.DoesNotExist.
+    """
     run = RUNS.there(member).get(id=run_id)
     run.stage = stage
     run.save(update_fields=["stage"])
@@ -115,7 +151,14 @@ def set_stage(member: Member, run_id: int, stage: Stage) -> Run:
 
 
 def problem_of(document: object) -> str:
-    """Why a run's document can't be read; empty where it can."""
+    """Why a run's document can't be read; empty where it can.
+
+    Args:
+        document: as it is kept.
+
+    Returns:
+        Where, and what was expected, in one line.
+    """
     try:
         RUNS.check_document(document)
     except DocumentError as refusal:
@@ -124,7 +167,11 @@ def problem_of(document: object) -> str:
 
 
 def shape_of(plan: WrittenPlan) -> list[list[float]]:
-    """The pipe's corners seen along the axis that it goes least along: ahead to the right."""
+    """The pipe's corners seen along the axis that it goes least along: ahead to the right.
+
+    Returns:
+        Places of two numbers each, in the run's unit.
+    """
     points = (plan.comes_out_as or plan.path)[:MOST_CORNERS]
     extents = [max(axis) - min(axis) for axis in zip(*points, strict=True)]
     across, up = sorted(sorted(range(3), key=lambda axis: -extents[axis])[:2])

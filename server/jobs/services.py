@@ -26,7 +26,14 @@ from yarrow import (
 def create_job(
     member: Member, *, name: str, place: str, units: str, rules: str | None = None
 ) -> Job:
-    """A new job of the member's crew, by the rules that are usual with its units if not said."""
+    """A new job of the member's crew, by the rules that are usual with its units if not said.
+
+    Args:
+        name: that it is called by.
+        place: where it is.
+        units: ``in`` or ``mm``.
+        rules: one of ``rulebooks``; None: what is usual with the units.
+    """
     return Job.objects.create(
         crew_id=member.crew_id,
         name=name,
@@ -39,7 +46,17 @@ def create_job(
 def change_job(
     member: Member, job_id: int, *, name: str, place: str, rules: str | None = None
 ) -> Job:
-    """Give a job another name, place or rule set (None: as it is). Raises: Job.DoesNotExist."""
+    """Give a job another name, place or rule set (None: as it is).
+
+    Args:
+        job_id: of the crew's.
+        name: that it is called by from now on.
+        place: where it is.
+        rules: one of ``rulebooks``; None: as they are.
+
+    Raises:
+        Job.DoesNotExist.
+    """
     job = jobs_for(member).get(id=job_id)
     job.name, job.place, job.rules = name, place, rules or job.rules
     job.save(update_fields=["name", "place", "rules"])
@@ -50,7 +67,14 @@ def change_job(
 def take_schedule(member: Member, job_id: int, rows: Sequence[ScheduleRow]) -> int:
     """Give the runs that a schedule names the wire that it says, or none of them.
 
-    Returns: how many runs there were. Raises: Job.DoesNotExist; TableError, with line and column.
+    Args:
+        job_id: of the crew's.
+
+    Returns:
+        How many runs there were.
+
+    Raises:
+        Job.DoesNotExist; TableError, with line and column of each DocumentError.
     """
     job = jobs_for(member).get(id=job_id)
     runs: dict[str, list[Run]] = {}
@@ -86,5 +110,8 @@ def by_rules(job: Job, wires: dict[str, Any]) -> dict[str, Any]:
     Args:
         job: that the run is of.
         wires: the ``wires`` of a run's document.
+
+    Returns:
+        The same, with what the rules say.
     """
     return {**wires, **job.rulebook.wires}

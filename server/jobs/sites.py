@@ -44,7 +44,11 @@ class SitesFolder(KindFolder):
     """The ducts of a job's file: what was ticked in them is ticked by whom that says."""
 
     def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> JobSite:
-        """New ducts of the job. Raises: DocumentError."""
+        """New ducts of the job.
+
+        Raises:
+            DocumentError.
+        """
         SITES.check_room(arrival.job)
         row = JobSite(job=arrival.job, document={})
         return SITES.write(row, arrival.member, _ticked_in_a_file(document))
@@ -62,7 +66,14 @@ class PicturesFolder(Folder):
         return pictures_under(SITES.there(member).filter(job=job))
 
     def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> int:
-        """Drawn anew. Returns: of which site it is. Raises: DocumentError."""
+        """Drawn anew.
+
+        Returns:
+            Of which site it is.
+
+        Raises:
+            DocumentError.
+        """
         of, site = arrival.named("sites", document, "of")
         if of in arrival.rows[self.name]:
             raise DocumentError("of", "each site once")
@@ -88,7 +99,11 @@ class Sites(NamedInJob[JobSite]):
         return (*super().folders, PicturesFolder())
 
     def check(self, row: JobSite, member: Member, document: dict[str, Any]) -> None:
-        """What is newly seen is seen by who saves it. Raises: DocumentError."""
+        """What is newly seen is seen by who saves it.
+
+        Raises:
+            DocumentError.
+        """
         known = [_ticked(tick) for tick in row.document.get("ticks", [])]
         ticks = document.get("ticks", [])
         for number, tick in enumerate(ticks if isinstance(ticks, list) else []):
@@ -125,7 +140,12 @@ def add_picture(member: Member, site_id: int, data: bytes) -> SitePicture:
     """A picture to lie under a site's plan: drawn anew, so that nothing comes along but what is
     seen. The same picture twice is one; the oldest goes where there are too many.
 
-    Raises: JobSite.DoesNotExist; DocumentError, where it is no picture or too large.
+    Args:
+        site_id: of the crew's.
+        data: the file's bytes.
+
+    Raises:
+        JobSite.DoesNotExist; DocumentError, where it is no picture or too large.
     """
     # Drawn before anybody waits for the site.
     SITES.there(member).get(id=site_id)
@@ -136,7 +156,11 @@ def add_picture(member: Member, site_id: int, data: bytes) -> SitePicture:
 def keep_picture(member: Member, site_id: int, picture: Redrawn) -> SitePicture:
     """A picture that was drawn anew, under a site's plan.
 
-    Raises: JobSite.DoesNotExist.
+    Args:
+        site_id: of the crew's.
+
+    Raises:
+        JobSite.DoesNotExist.
     """
     site = SITES.there(member).select_for_update(of=("self",)).get(id=site_id)
     kept, _ = SitePicture.objects.get_or_create(
@@ -181,8 +205,15 @@ def lay_picture(member: Member, site: JobSite, picture: dict[str, Any], most_pix
     """A picture out of a job's file, under a site that came in with it: drawn anew it has another
     key.
 
-    Returns: how many pixels it had, of so many that it may.
-    Raises: DocumentError.
+    Args:
+        picture: as a job's file has it.
+        most_pixels: that it may have.
+
+    Returns:
+        How many pixels it had, of so many that it may.
+
+    Raises:
+        DocumentError.
     """
     try:
         data = base64.b64decode(str(picture.get("jpeg", "")), validate=True)

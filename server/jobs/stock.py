@@ -19,7 +19,11 @@ CUT: tuple[str, ...] = ("bent", "fitted")
 
 
 def no_stock(job: Job) -> dict[str, Any]:
-    """The stock of a job that nothing was said of yet."""
+    """The stock of a job that nothing was said of yet.
+
+    Returns:
+        ``yarrow.jobstock/1``.
+    """
     return {"format": "yarrow.jobstock/1", "units": job.units}
 
 
@@ -27,7 +31,11 @@ class StockFolder(KindFolder):
     """The stock of a job's file: one document, or none."""
 
     def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> JobStock:
-        """The job's. Raises: DocumentError."""
+        """The job's.
+
+        Raises:
+            DocumentError.
+        """
         return STOCKS.put(arrival.member, arrival.job.id, document, 0)
 
 
@@ -45,7 +53,17 @@ STOCKS = Stocks()
 
 
 def stock_id(member: Member, job_id: int) -> int:
-    """Which stock is a job's. Raises: JobStock.DoesNotExist."""
+    """Which stock is a job's.
+
+    Args:
+        job_id: of the crew's.
+
+    Returns:
+        Of its row.
+
+    Raises:
+        JobStock.DoesNotExist.
+    """
     return STOCKS.there(member).get(job_id=job_id).id
 
 
@@ -55,7 +73,14 @@ def cut_now(
 ) -> JobStock:
     """The job's cut list was cut: offcuts that it took are gone, what is worth keeping is there.
 
-    Raises: Job.DoesNotExist; DocumentError; VersionConflict; StillWorkingOut.
+    Args:
+        job_id: of the crew's.
+        document: the stock that it was cut from, ``yarrow.jobstock/1``.
+        base_version: the version that it was made from.
+        seconds: for looking for fewer sticks.
+
+    Raises:
+        Job.DoesNotExist; DocumentError; VersionConflict; StillWorkingOut.
     """
     job = jobs_for(member).get(id=job_id)
     lists = cuts_of(job, document, seconds).complete()
@@ -84,7 +109,11 @@ class CutsOfRuns:
     spare: list[dict[str, Any]]
 
     def complete(self) -> list[CutOfConduit]:
-        """The lists of all runs. Raises: StillWorkingOut."""
+        """The lists of all runs.
+
+        Raises:
+            StillWorkingOut.
+        """
         if self.worked_out < self.runs:
             raise StillWorkingOut(self.worked_out, self.runs)
         return self.lists
@@ -93,9 +122,12 @@ class CutsOfRuns:
 def cuts_of(job: Job, stock: dict[str, Any], seconds: float = 0.0) -> CutsOfRuns:
     """What those runs of a job are cut from that are not bent yet.
 
-    Args: stock, ``yarrow.jobstock/1``; seconds, that looking for fewer sticks may take, for all
-    conduits together.
-    Raises: DocumentError, with the place in the stock.
+    Args:
+        stock: ``yarrow.jobstock/1``.
+        seconds: that looking for fewer sticks may take, for all conduits together.
+
+    Raises:
+        DocumentError, with the place in the stock.
     """
     rows = Run.objects.filter(job=job, removed_at=None).exclude(stage__in=CUT)
     documents = list(rows.order_by("name", "id").values_list("document", flat=True))

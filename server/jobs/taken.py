@@ -51,7 +51,9 @@ class StillWorkingOut(Exception):
 def taken_by_runs(job: Job, documents: Sequence[dict[str, Any]]) -> TakenByRuns:
     """What runs take of their conduits, from what is kept and as far as there is time.
 
-    Args: job, for its units and words; documents, of its runs.
+    Args:
+        job: for its units and words.
+        documents: of its runs.
     """
     kept = caches["worked_out"]
     keys = [_key(job, document) for document in documents]

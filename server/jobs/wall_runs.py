@@ -16,7 +16,12 @@ def assign_feed_keys(wall: JobWall, document: dict[str, Any]) -> dict[str, Any]:
     """A wall's document in which every feed has a key of its own, which its run goes by: what it
     had before, for what it joins, where it says none.
 
-    Args: wall, as it was; document, its next.
+    Args:
+        wall: as it was.
+        document: its next.
+
+    Returns:
+        ``yarrow.wall/1``.
     """
     before = (wall.document or {}).get("feeds", []) if wall.pk else []
     kept = {_joins(feed): feed.get("key") for feed in before}
@@ -43,8 +48,11 @@ def sync_wall_runs(wall: JobWall, member: Member, made: Mapping[str, dict[str, A
     """A run of the job for every feed of a wall: written where the wall changed it, with what was
     said of it beside that; put away where its feed is gone.
 
-    Args: made, the runs that its document makes, by their keys.
-    Raises: DocumentError, where the job has no room for it.
+    Args:
+        made: the runs that its document makes, by their keys.
+
+    Raises:
+        DocumentError, where the job has no room for it.
     """
     there = {run.key: run for run in wall.job.runs.select_for_update().filter(key__in=made)}
     for key, document in made.items():

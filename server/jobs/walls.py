@@ -16,7 +16,11 @@ class WallsFolder(KindFolder):
     """The walls of a job's file, which come in after their runs."""
 
     def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> JobWall:
-        """With the runs that its feeds name by their keys. Raises: DocumentError."""
+        """With the runs that its feeds name by their keys.
+
+        Raises:
+            DocumentError.
+        """
         WALLS.check_room(arrival.job)
         wall = JobWall(job=arrival.job)
         wall.came_with_its_runs = True
@@ -38,7 +42,11 @@ class Walls(NamedInJob[JobWall]):
         return assign_feed_keys(row, document)
 
     def after_writing(self, row: JobWall, member: Member) -> None:
-        """Its runs follow. Raises: DocumentError."""
+        """Its runs follow.
+
+        Raises:
+            DocumentError.
+        """
         sync_wall_runs(row, member, yarrow.runs_of_wall(row.document))
 
     def after_removing(self, row: JobWall) -> None:
@@ -46,7 +54,11 @@ class Walls(NamedInJob[JobWall]):
         remove_wall_runs(row)
 
     def after_bringing_back(self, row: JobWall, member: Member) -> None:
-        """Its runs come back. Raises: DocumentError."""
+        """Its runs come back.
+
+        Raises:
+            DocumentError.
+        """
         self.after_writing(row, member)
 
 

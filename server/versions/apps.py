@@ -21,7 +21,11 @@ class VersionsConfig(AppConfig):
 
 
 def revisions_go_with_their_row(instance: object, **_: object) -> None:
-    """A row that is deleted with what it belongs to takes its revisions along."""
+    """A row that is deleted with what it belongs to takes its revisions along.
+
+    Args:
+        instance: the row, whatever it is.
+    """
     from versions.models import VersionedDocument
 
     if isinstance(instance, VersionedDocument):

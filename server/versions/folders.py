@@ -53,8 +53,16 @@ class Arrival:
     def named(self, folder: str, document: Mapping[str, Any], by: str) -> tuple[int, Any]:
         """Which row of a folder that is in a document names, counted from 1, and that row.
 
-        Args: by, the field that has its number.
-        Raises: DocumentError, at that field.
+        Args:
+            folder: its name.
+            document: that came in.
+            by: the field that has its number.
+
+        Returns:
+            The number, and the row as it was made.
+
+        Raises:
+            DocumentError, at that field.
         """
         rows, number = self.rows[folder], document.get(by)
         if not isinstance(number, int) or not 1 <= number <= len(rows):
@@ -73,18 +81,36 @@ class Folder(ABC):
 
     @abstractmethod
     def out(self, member: Member, job: Any) -> Documents:
-        """What of a job lies in it."""
+        """What of a job lies in it.
+
+        Args:
+            job: whose file it is.
+        """
 
     @abstractmethod
     def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> Any:
         """A document of it comes in; its row.
 
-        Args: number, in the folder, from 0.
-        Raises: DocumentError.
+        Args:
+            number: in the folder, from 0.
+            document: as the file has it.
+
+        Returns:
+            A row of the folder's kind.
+
+        Raises:
+            DocumentError.
         """
 
     def take_all(self, arrival: Arrival, documents: Iterable[dict[str, Any]]) -> Iterator[None]:
-        """All of them come in, told after each. Raises: DocumentError, with which one it is."""
+        """All of them come in, told after each.
+
+        Args:
+            documents: as the file has them, in order.
+
+        Raises:
+            DocumentError, with which one it is.
+        """
         rows = arrival.rows[self.name] = []
         for number, document in enumerate(documents):
             try:
@@ -107,5 +133,9 @@ class KindFolder(Folder):
         return StoredDocuments(self.kind.there(member).filter(job=job))
 
     def take(self, arrival: Arrival, number: int, document: dict[str, Any]) -> Any:
-        """A new one of the job. Raises: DocumentError."""
+        """A new one of the job.
+
+        Raises:
+            DocumentError.
+        """
         return self.kind.create(arrival.member, arrival.job.id, document)

@@ -66,36 +66,85 @@ class SavedKind(ABC, Generic[Row]):
     def owner_for(self, member: Member, owner_id: int) -> Any:
         """What a new one belongs to, locked, so that no two are first.
 
-        Raises: DoesNotExist, where it is not this member's.
+        Args:
+            owner_id: its row's.
+
+        Returns:
+            The owner's row.
+
+        Raises:
+            DoesNotExist, where it is not this member's.
         """
 
     def check_document(self, document: object) -> None:
-        """Whether a document can be read as this kind's are. Raises: DocumentError."""
+        """Whether a document can be read as this kind's are.
+
+        Args:
+            document: as it was sent.
+
+        Raises:
+            DocumentError.
+        """
         yarrow.read(document, self.format)
 
     def describe(self, row: Row, document: dict[str, Any]) -> None:
-        """Sets what lists tell of one beside its document. Raises: DocumentError, where that can't
-        be read."""
+        """Sets what lists tell of one beside its document.
+
+        Args:
+            document: that can be read.
+
+        Raises:
+            DocumentError, where that can't be read.
+        """
         self.check_document(document)
 
     def check(self, row: Row, member: Member, document: dict[str, Any]) -> None:
-        """Whether this member may save that. Raises: DocumentError."""
+        """Whether this member may save that.
+
+        Args:
+            document: as it was sent.
+
+        Raises:
+            DocumentError.
+        """
 
     def complete(self, row: Row, document: dict[str, Any]) -> dict[str, Any]:
-        """A document that can be read, with what it is kept with beside what was sent."""
+        """A document that can be read, with what it is kept with beside what was sent.
+
+        Args:
+            document: that can be read.
+
+        Returns:
+            Of the same format.
+        """
         return document
 
     def after_writing(self, row: Row, member: Member) -> None:
-        """What follows from a new version. Raises: DocumentError."""
+        """What follows from a new version.
+
+        Raises:
+            DocumentError.
+        """
 
     def after_removing(self, row: Row) -> None:
         """What goes with it."""
 
     def after_bringing_back(self, row: Row, member: Member) -> None:
-        """What comes with it. Raises: DocumentError."""
+        """What comes with it.
+
+        Raises:
+            DocumentError.
+        """
 
     def check_room(self, owner: Model) -> None:
-        """Raises: DocumentError, where what it belongs to has room for none more."""
+        """Refuses one more where there is no room for it.
+
+        Args:
+            owner: what it belongs to.
+
+        Raises:
+            DocumentError.
+        """
         if self.most is None:
             return
         there = self.model._default_manager.filter(**{self.owner: owner}, removed_at=None)
@@ -108,8 +157,12 @@ class SavedKind(ABC, Generic[Row]):
     ) -> Row:
         """A document as the row's next version (its first, where it is new), with its revision.
 
-        Args: restored_from, the version that it was once.
-        Raises: DocumentError; TooLong.
+        Args:
+            document: that was checked.
+            restored_from: the version that it was once.
+
+        Raises:
+            DocumentError; TooLong.
         """
         self.describe(row, document)
         document = self.complete(row, document)
@@ -123,7 +176,11 @@ class SavedKind(ABC, Generic[Row]):
         """A new row to be written with others of its kind, by ``versions.write_new``; nothing
         follows from it.
 
-        Raises: DocumentError; TooLong.
+        Args:
+            document: that was checked.
+
+        Raises:
+            DocumentError; TooLong.
         """
         self.describe(row, document)
         versions.set_next(row, member, document, self.most_bytes)
@@ -135,8 +192,12 @@ class SavedKind(ABC, Generic[Row]):
     ) -> Row:
         """A new one.
 
-        Args: owner_id, of what it belongs to; columns, what else its row is made with.
-        Raises: DoesNotExist; DocumentError, also where there is no room.
+        Args:
+            owner_id: of what it belongs to; columns, what else its row is made with.
+            document: as it was sent.
+
+        Raises:
+            DoesNotExist; DocumentError, also where there is no room.
         """
         owner = self.owner_for(member, owner_id)
         self.check_room(owner)
@@ -156,8 +217,13 @@ class SavedKind(ABC, Generic[Row]):
         """Save the one that is known by its owner and what else there is; version 0 is one that
         nothing was said of yet. A removed one that is told of again goes on from its last version.
 
-        Raises: DoesNotExist; DocumentError; VersionConflict, where it has moved on: nothing
-        changes.
+        Args:
+            owner_id: its row's.
+            document: as it was sent.
+            base_version: the version that it was made from.
+
+        Raises:
+            DoesNotExist; DocumentError; VersionConflict, where it has moved on: nothing changes.
         """
         owner = self.owner_for(member, owner_id)
         by = {self.owner: owner, **known_by}
@@ -179,9 +245,13 @@ class SavedKind(ABC, Generic[Row]):
     def save(self, member: Member, row_id: int, document: dict[str, Any], base_version: int) -> Row:
         """Save a document as its next version.
 
-        Args: base_version, the version that the document was made from.
-        Raises: DoesNotExist; DocumentError; VersionConflict, where it has moved on: nothing
-        changes.
+        Args:
+            row_id: of one that this member sees.
+            document: as it was sent.
+            base_version: the version that the document was made from.
+
+        Raises:
+            DoesNotExist; DocumentError; VersionConflict, where it has moved on: nothing changes.
         """
         row = self._locked(self.there(member), row_id)
         if versions.is_saved_already(row, member, document, base_version):
@@ -194,7 +264,13 @@ class SavedKind(ABC, Generic[Row]):
     def restore(self, member: Member, row_id: int, version: int, base_version: int) -> Row:
         """Bring an earlier revision back, as a new version.
 
-        Raises: as save; also DoesNotExist where there is no such version.
+        Args:
+            row_id: of one that this member sees.
+            version: that comes back.
+            base_version: the version that this was asked from.
+
+        Raises:
+            as save; also DoesNotExist where there is no such version.
         """
         row = self._locked(self.there(member), row_id)
         versions.check_version(self.called, row, base_version, {})
@@ -203,7 +279,14 @@ class SavedKind(ABC, Generic[Row]):
 
     @transaction.atomic
     def remove(self, member: Member, row_id: int) -> None:
-        """Put it away. Its revisions stay. Raises: DoesNotExist."""
+        """Put it away. Its revisions stay.
+
+        Args:
+            row_id: of one that this member sees.
+
+        Raises:
+            DoesNotExist.
+        """
         row = self._locked(self.there(member), row_id)
         versions.remove(row)
         self.after_removing(row)
@@ -212,7 +295,11 @@ class SavedKind(ABC, Generic[Row]):
     def bring_back(self, member: Member, row_id: int) -> Row:
         """Bring a removed one back; one that is there is where it was wanted.
 
-        Raises: DoesNotExist; DocumentError, where there is no room.
+        Args:
+            row_id: of one that this member saw.
+
+        Raises:
+            DoesNotExist; DocumentError, where there is no room.
         """
         row = self._locked(self.every(member), row_id)
         if row.removed_at is not None:
@@ -236,7 +323,11 @@ def register(*kinds: SavedKind[Any]) -> None:
 
 
 def every_kind() -> tuple[SavedKind[Any], ...]:
-    """All kinds there are, in the order that a job's file comes in by."""
+    """All kinds there are, in the order that a job's file comes in by.
+
+    Returns:
+        Each once.
+    """
     return tuple(_KINDS)
 
 

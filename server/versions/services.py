@@ -37,7 +37,12 @@ def is_saved_already(
     row: VersionedDocument, member: Member, document: dict[str, Any], base_version: int
 ) -> bool:
     """Whether a save is one whose answer was lost: the same member saved the same document from the
-    same version, and nobody has saved since."""
+    same version, and nobody has saved since.
+
+    Args:
+        document: as it was sent.
+        base_version: the version that it was made from.
+    """
     next_one = row.version == base_version + 1 and row.updated_by_id == member.pk
     return next_one and row.document == document
 
@@ -45,7 +50,16 @@ def is_saved_already(
 def check_version(
     called: str, row: VersionedDocument, base_version: int, yours: dict[str, Any]
 ) -> None:
-    """Raises: VersionConflict, where the row is at another version."""
+    """Refuses what was made from another version than the row is at.
+
+    Args:
+        called: what the row is, in a word.
+        base_version: the version that yours was made from.
+        yours: the document that was sent.
+
+    Raises:
+        VersionConflict.
+    """
     if row.version != base_version:
         raise VersionConflict(called, row, yours)
 
@@ -56,8 +70,12 @@ def set_next(
     """Sets a document as the row's next version, its first where it is new. A removed one is there
     again.
 
-    Args: most_bytes, that it may have as JSON.
-    Raises: TooLong.
+    Args:
+        document: that was checked.
+        most_bytes: that it may have as JSON.
+
+    Raises:
+        TooLong.
     """
     if len(json.dumps(document, ensure_ascii=False).encode()) > most_bytes:
         raise TooLong("document", f"at most {most_bytes:,} bytes: part it in two")

@@ -177,6 +177,7 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
         made: what is bent, in the order that it was, and what was read of it; a bend that nothing
             was read of was made as it had to be by then.
         held: the leg that is to hold before the others, counted from 0.
+
     Source:
         docs/pieces-and-walls.md, at the bench.
     """
@@ -320,6 +321,9 @@ def straight_left(made: Sequence[PipeBend], cut: float) -> float:
     Args:
         made: on the straight pipe, in its unit.
         cut: how long that is.
+
+    Returns:
+        In the same unit; the whole piece where no bend is made.
     """
     begins = min((bend.arc_start for bend in made), default=cut)
     ends = max((bend.arc_end for bend in made), default=0.0)

@@ -29,7 +29,7 @@ def before_bending(run: ResolvedRun, order: OrderHandling) -> tuple[BeforeBendin
     Args:
         run: for its bender and its conduit.
         order: of the bends, with their marks.
-        words: how the job tells its lengths.
+
     Source:
         docs/pieces-and-walls.md, at the bench.
     """

@@ -47,6 +47,7 @@ def calibration_reading(
         placing: of the bender on this bend.
         bend: along the pipe, from 0.
         readings: of it, by the names of their kinds.
+
     Source:
         docs/at-the-bender.md, learning a bender.
     """

@@ -14,6 +14,10 @@ def plausible_angle(bender: Bender, aimed: float, read: float) -> float:
         bender: that it was bent with.
         aimed: the angle that was to stay, degrees.
         read: the angle that was read, degrees.
+
+    Returns:
+        Degrees.
+
     Source:
         docs/pieces-and-walls.md, at the bench.
     """

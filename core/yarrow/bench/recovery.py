@@ -87,6 +87,9 @@ def opened_at_most(conduit_type: str) -> float:
 
     Args:
         conduit_type: of the catalogue.
+
+    Returns:
+        Degrees; the usual ones where its type has none of its own.
     """
     return _OPENED.get(conduit_type, _OPENED_AT_MOST)
 

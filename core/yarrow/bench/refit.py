@@ -56,22 +56,31 @@ class Work:
     def of_reading(cls, bends: int) -> Work:
         """For a reading of a piece, any of whose bends may be read.
 
-        Args: bends, of the piece.
+        Args:
+            bends: of the piece.
         """
         return cls(min(_WORK_OF_ONE, _WORK // max(bends, 1)))
 
     def rounds(self, bends: int, unknowns: int) -> int:
         """How often a search may go round: each looks at every slope and solves for a step.
 
-        Args: bends, of the piece; unknowns, that are looked for.
+        Args:
+            bends: of the piece.
+            unknowns: that are looked for.
+
+        Returns:
+            So many; 0 where nothing of the work is left.
         """
         return max(self.left, 0) // self._of_round(bends, unknowns)
 
     def spent(self, rounds: int, bends: int, unknowns: int, most: int) -> None:
         """Counts a search.
 
-        Args: rounds, that it took; bends, of the piece; unknowns, that were looked for; most,
-        rounds that it might have taken.
+        Args:
+            rounds: that it took.
+            bends: of the piece.
+            unknowns: that were looked for.
+            most: rounds that it might have taken.
         """
         self.left -= rounds * self._of_round(bends, unknowns)
         self.cut_short = self.cut_short or (rounds >= most and most < ROUNDS)
@@ -126,6 +135,9 @@ class Refit:
 
         Args:
             hung: where it was to hang.
+
+        Returns:
+            In the unit of the piece.
         """
         matter = (off for at, off in enumerate(self.off) if at not in hung.slopes)
         return max(matter, default=0.0)

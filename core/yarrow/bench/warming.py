@@ -46,7 +46,7 @@ def warm_bends(run: ResolvedRun, order: OrderHandling, pipe: StraightPipe) -> tu
         run: for its bender and its conduit.
         order: of the bends, with how each is worked.
         pipe: before it is bent.
-        words: how the job tells its lengths.
+
     Source:
         catalog/heat.toml.
     """

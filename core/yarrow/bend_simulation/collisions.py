@@ -56,8 +56,13 @@ def find_collisions(
     What is said to be clear is so between the moments too (docs/at-the-bender.md, the half-bent
     pipe).
 
-    Args: pipe, made, index and hook as for half_bent; stance, where the bender is worked; unit, of
-    the pipe's lengths.
+    Args:
+        pipe: as for half_bent.
+        made: as for half_bent.
+        index: as for half_bent.
+        hook: as for half_bent.
+        stance: where the bender is worked.
+        unit: of the pipe's lengths.
     """
     if bender.traits.warms or (not made and not stance.in_air):
         # Warm plastic is laid into its form on a bench.

@@ -45,9 +45,15 @@ def half_bent(
 
     The arc forms from the hook's end of it and grows toward the heel, whose side stays where it is.
 
-    Args: pipe, before any bend; made, the bends that are in it already; index, the one that is
-    being made; angle_so_far, how far it is by now, degrees; hook, the end that the hook faces.
-    Source: docs/at-the-bender.md, the half-bent pipe.
+    Args:
+        pipe: before any bend.
+        made: the bends that are in it already.
+        index: the one that is being made.
+        angle_so_far: how far it is by now, degrees.
+        hook: the end that the hook faces.
+
+    Source:
+        docs/at-the-bender.md, the half-bent pipe.
     """
     rolls = pipe.rolls_from_start
     bend = pipe.bends[index]

@@ -34,14 +34,19 @@ class Moving:
     def drawn(self, angle_so_far: float) -> float:
         """How far what lies behind the shoe has come toward it: the pipe that is in the arc.
 
-        Args: angle_so_far, degrees into the bend.
+        Args:
+            angle_so_far: degrees into the bend.
+
+        Returns:
+            In the bender's unit.
         """
         return self.radius * math.radians(angle_so_far)
 
     def behind_at(self, angle_so_far: float) -> list[Segment]:
         """The pieces behind the shoe at a moment of the bend.
 
-        Args: angle_so_far, degrees into the bend.
+        Args:
+            angle_so_far: degrees into the bend.
         """
         by: Vector = (self.drawn(angle_so_far), 0.0, 0.0)
         return [piece.moved(lambda place: add(place, by), _as_it_is) for piece in self.behind]
@@ -49,7 +54,8 @@ class Moving:
     def ahead_at(self, angle_so_far: float) -> list[Segment]:
         """The pieces ahead of the hook at a moment of the bend.
 
-        Args: angle_so_far, degrees into the bend.
+        Args:
+            angle_so_far: degrees into the bend.
         """
         turn = math.radians(angle_so_far)
         cos, sin, radius = math.cos(turn), math.sin(turn), self.radius
@@ -68,7 +74,11 @@ class Moving:
 def moving(pipe: StraightPipe, made: Collection[int], index: int, hook: Hook) -> Moving:
     """The pipe as it is put in for a bend.
 
-    Args: pipe, made, index and hook as for half_bent.
+    Args:
+        pipe: as for half_bent.
+        made: as for half_bent.
+        index: as for half_bent.
+        hook: as for half_bent.
     """
     rest = half_bent(pipe, made, index, 0.0, hook)
     bend = pipe.bends[index]

@@ -51,7 +51,7 @@ def tool_collides(collisions: Sequence[Collision]) -> bool:
     """Whether the tool itself is among what is met.
 
     Args:
-        met: while a bend is made.
+        collisions: while a bend is made.
     """
     return any(collision.what in TOOL for collision in collisions)
 
@@ -60,7 +60,10 @@ def put_up(collisions: Sequence[Collision]) -> float:
     """What has to be put under the bender so that nothing is met below: 0 where nothing is.
 
     Args:
-        met: while a bend is made.
+        collisions: while a bend is made.
+
+    Returns:
+        In the unit of the pipe.
     """
     return max(
         (collision.by for collision in collisions if collision.what in ("floor", "bench")),
@@ -145,6 +148,9 @@ def brought_up(rolled: float, last: Stance, stance: Stance) -> float:
         rolled: its plane, from that of the bend made last, degrees.
         last: where that was made.
         stance: where this is made.
+
+    Returns:
+        Degrees.
     """
     return normalised(-rolled + (180.0 if last.in_air != stance.in_air else 0.0))
 
@@ -152,7 +158,11 @@ def brought_up(rolled: float, last: Stance, stance: Stance) -> float:
 def normalised(roll: float) -> float:
     """A roll as it is told: above −180 and up to 180, and 0 where it is a hair off.
 
-    Args: roll, degrees.
+    Args:
+        roll: degrees.
+
+    Returns:
+        Degrees.
     """
     turned = 180.0 - (180.0 - roll) % 360.0
     return 0.0 if math.isclose(turned, 0.0, abs_tol=1e-9) else turned

@@ -33,6 +33,9 @@ class BenderView:
 
         Args:
             bent: in the bender's frame.
+
+        Returns:
+            Points in the bender's unit, the first to the right, the third up.
         """
         return tuple(map(self.place, centreline(bent)))
 
@@ -41,6 +44,9 @@ class BenderView:
 
         Args:
             bent: in the bender's frame.
+
+        Returns:
+            The points of each, as of pipe.
         """
         arcs = (piece for piece in bent.pieces if piece.bent)
         return tuple(tuple(map(self.place, arc.points(_ARC_POINTS))) for arc in arcs)
@@ -50,6 +56,9 @@ class BenderView:
 
         Args:
             point: the tail along -x, z up, the hook's side swept up.
+
+        Returns:
+            To the right, away, up, in the bender's unit.
         """
         if not self.stance.in_air:
             return point
@@ -133,5 +142,8 @@ def centreline(bent: HalfBent) -> tuple[Vector, ...]:
 
     Args:
         bent: in the bender's frame.
+
+    Returns:
+        In the bender's frame and unit, in order along the pipe.
     """
     return tuple(point for piece in bent.pieces for point in piece.points(_ARC_POINTS))

@@ -98,7 +98,7 @@ def hanging(
 
     Args:
         pieces, half, radius: as for swept.
-        floor: how far it lies beyond the shoe's centre.
+        floor: how far it lies beyond the shoe's centre, in the same unit.
     """
     found = [(piece.highest(half) - radius - floor, piece.at) for piece in pieces]
     return FloorPenetration(*max(found), 0.0) if found else None

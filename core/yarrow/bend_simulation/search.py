@@ -229,13 +229,22 @@ class Search:
         return Search(self.piece, self.hooks).as_given([*there, *reversed(back)])
 
     def as_given(self, sequence: Sequence[int]) -> Order:
-        """The order of that sequence."""
+        """The order of that sequence.
+
+        Args:
+            sequence: the bends in the order that they are made, by their numbers along the pipe
+                from 0.
+        """
         self.groups = tuple((bend,) for bend in sequence)
         return self._best("as marked", self._from("as marked"))
 
     def options(self, made: Made, bend: int) -> list[_Option]:
         """The ways to make a bend: each hook, in the usual stance; in another too where that meets
-        something."""
+        something.
+
+        Args:
+            bend: its number along the pipe, from 0.
+        """
         found = self.offered.get((made, bend))
         if found is None:
             found = []

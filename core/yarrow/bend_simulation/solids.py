@@ -37,7 +37,12 @@ class Bar:
         """The least distance of any piece's centreline from the bar's at a moment of the bend (no
         more than it, where that is far), and the place on the straight pipe.
 
-        Args: pieces, of the pipe in the bender's frame; angle_so_far, degrees into the bend.
+        Args:
+            pieces: of the pipe in the bender's frame.
+            angle_so_far: degrees into the bend.
+
+        Returns:
+            Both in the bender's unit.
         """
         lean = math.radians(self.leans + angle_so_far)
         way = (math.cos(lean), 0.0, math.sin(lean))
@@ -61,7 +66,11 @@ class Bar:
 
     def speed(self) -> float:
         """The most by which a distance from it changes while a bend goes on by a radian: its far
-        end's way round the shoe, and the pipe that is drawn in."""
+        end's way round the shoe, and the pipe that is drawn in.
+
+        Returns:
+            In the bender's unit, a radian.
+        """
         return self.far + self.radius
 
 
@@ -70,7 +79,11 @@ _WELL_OFF = 2.0
 
 
 def bars(bender: Bender, stance: Stance, unit: Unit) -> dict[str, Bar]:
-    """The handle and the heel of a bender, where it has them."""
+    """The handle and the heel of a bender, where it has them.
+
+    Returns:
+        By ``handle`` and ``heel``; empty of a bender that has neither.
+    """
     apart = bender.diameter / 2 + convert_length(_BAR_HALF_MM, "mm", unit)
     groove = bender.radius + bender.diameter / 2
     found = {}
@@ -97,7 +110,14 @@ class Top:
 
     def lowest(self, pieces: Collection[Segment], half: float) -> tuple[float, float]:
         """How far below the top a pipe of that half thickness reaches over it (below zero: how far
-        above it stays), and the place on the straight pipe."""
+        above it stays), and the place on the straight pipe.
+
+        Args:
+            half: half of the pipe's thickness, in the bender's unit.
+
+        Returns:
+            Both in the bender's unit.
+        """
         worst = (-math.inf, 0.0)
         for piece in pieces:
             points = piece.points(_ARC_STEPS)

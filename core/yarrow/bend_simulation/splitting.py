@@ -20,6 +20,9 @@ def splits(piece: Piece) -> tuple[int, float] | None:
 
     Args:
         piece: that can't be bent in one.
+
+    Returns:
+        The bend's number along the pipe, from 0, and a length in the piece's unit.
     """
     pipe = piece.pipe
     lasts = [group[-1] for group in worked_together(piece.roles, piece.lines)][:-1]

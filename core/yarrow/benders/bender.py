@@ -6,7 +6,7 @@ import math
 from dataclasses import dataclass
 from typing import Literal
 
-from yarrow.benders.kinds import BENDER_KINDS, BenderKind, KindOfBender, PartingOption
+from yarrow.benders.kinds import BENDER_KINDS, BenderKind, BendingMethod, KindOfBender
 from yarrow.benders.known_to import KnownTo
 from yarrow.benders.springback import UNMEASURED, Springback
 from yarrow.geometry.arcs import gain
@@ -46,7 +46,7 @@ class Bender:
     hook: float
     heel: float
     diameter: float
-    way: PartingOption = "mark"
+    way: BendingMethod = "mark"
     springback: Springback = UNMEASURED
     degrees_per_click: float | None = None
     scale_offset: float = 0.0
@@ -87,7 +87,7 @@ class Bender:
     @property
     def back_reference(self) -> Reference:
         """What the back of a 90 sits on; a chart tells that too by where the hook goes."""
-        by_way: dict[PartingOption, Reference] = {
+        by_way: dict[BendingMethod, Reference] = {
             "mark": "back",
             "bench": "square",
             "chart": "front",
@@ -100,7 +100,11 @@ class Bender:
         return "centre" if self.way == "mark" else self.front_reference
 
     def mark_name(self, reference: Reference) -> str:
-        """What a mark of this bender is called: as stamped on it, where the crew has said so."""
+        """What a mark of this bender is called: as stamped on it, where the crew has said so.
+
+        Returns:
+            As it is said in a sentence: ``arrow``.
+        """
         own = dict(self.renamed).get(reference)
         if own:
             return own
@@ -111,12 +115,23 @@ class Bender:
     def bend_to(self, angle: float) -> float:
         """What its scale has to show for an angle to be kept, degrees.
 
-        Args: angle, that is to stay.
+        Args:
+            angle: that is to stay.
+
+        Returns:
+            Degrees, with what springs back.
         """
         return self.springback.bend_to(round(angle, 6)) + self.scale_offset
 
     def clicks(self, angle: float) -> int | None:
-        """How many clicks bend to an angle that is to be kept; None where it has none."""
+        """How many clicks bend to an angle that is to be kept; None where it has none.
+
+        Args:
+            angle: that is to stay, degrees.
+
+        Returns:
+            Whole ones: from half of one on, it is one more.
+        """
         if self.degrees_per_click is None:
             return None
         bend_to = self.springback.bend_to(round(angle, 6))
@@ -126,7 +141,11 @@ class Bender:
         """How far a reference lies from the front mark toward the heel. The centre notch is that of
         a 45: for another centre angle it does not serve.
 
-        Source: docs/at-the-bender.md, other marks on the same shoe.
+        Returns:
+            In the bender's unit.
+
+        Source:
+            docs/at-the-bender.md, other marks on the same shoe.
         """
         if reference == "front":
             return 0.0
@@ -143,8 +162,14 @@ class Bender:
 
         The arc begins ``a`` behind the front mark and runs away from the end that the hook faces.
 
-        Args: arc_start and arc_end, places on the straight pipe in the bender's unit; hook, the end
-        that the hook faces; reference, the bender's mark that is put there.
+        Args:
+            arc_start: places on the straight pipe in the bender's unit.
+            arc_end: places on the straight pipe in the bender's unit.
+            hook: the end that the hook faces.
+            reference: the bender's mark that is put there.
+
+        Returns:
+            From the pipe's start, in the bender's unit.
         """
         behind = self.behind_front(reference) - self.arc_behind_front
         return arc_start + behind if hook == "start" else arc_end - behind
@@ -154,8 +179,14 @@ class Bender:
     ) -> float:
         """The way back: where the arc begins when a mark at ``position`` is put on a reference.
 
-        Args: position, of the mark, and arc_length, both in the bender's unit; hook and reference
-        as for mark_position.
+        Args:
+            position: of the mark, from the pipe's start, in the bender's unit.
+            arc_length: of the bend, in the bender's unit.
+            hook: as for mark_position.
+            reference: as for mark_position.
+
+        Returns:
+            From the pipe's start, in the bender's unit.
         """
         behind = self.behind_front(reference) - self.arc_behind_front
         return position - behind if hook == "start" else position + behind - arc_length

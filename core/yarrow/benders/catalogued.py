@@ -16,8 +16,15 @@ from yarrow.measure.units import Unit, convert
 def radius_from_gain(gain: float, diameter: float) -> float:
     """R = (G − D) / (2 − π/2), from a test 90.
 
-    Args: gain G = stub + tail − straight length, and diameter D, in one unit.
-    Source: docs/at-the-bender.md, a test 90 calibrates it.
+    Args:
+        gain: G = stub + tail − straight length, and diameter D, in one unit.
+        diameter: of the pipe, in the same unit.
+
+    Returns:
+        The centreline radius, in that unit.
+
+    Source:
+        docs/at-the-bender.md, a test 90 calibrates it.
     """
     return (gain - diameter) / (2 - math.pi / 2)
 

@@ -61,6 +61,9 @@ def inner_orders(
         bender: that they are made on.
         roles: of each bend in order along the pipe.
         group: as worked_together has it.
+
+    Returns:
+        Bends by their numbers along the pipe, as they are made.
     """
     return _inner(group, roles[group[0]] is Role.OUTER_NEAR, bender.traits.centre_first)
 

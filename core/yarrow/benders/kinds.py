@@ -12,7 +12,7 @@ from yarrow.benders.drawn.shapes import ToolNumbers, ToolShape
 
 BenderKind = Literal["hand", "ratchet", "mechanical", "powered", "bench", "heat"]
 
-PartingOption = Literal["mark", "bench", "chart"]
+BendingMethod = Literal["mark", "bench", "chart"]
 """How people work: marks and multipliers, a former and a square, or a chart of bend starts."""
 
 
@@ -23,7 +23,7 @@ class KindOfBender:
     ``goes_in_first``; whether plastic is warmed for it; whether a saddle's centre is bent first,
     its outers hooked toward it (``centre_first``); how it is ``drawn`` from the side."""
 
-    usual_way: PartingOption
+    usual_way: BendingMethod
     drawn: Callable[[ToolNumbers], list[ToolShape]]
     edge: str = "start-of-bend mark"
     one_shot: bool = True

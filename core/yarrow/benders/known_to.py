@@ -22,6 +22,9 @@ class KnownTo:
 
         Args:
             take_ups, radii: by how much the sum grows with one of each, in the same unit.
+
+        Returns:
+            Half of the interval of 19 in 20 cases, in that unit.
         """
         one, other = take_ups * self.take_up, radii * self.radius
         return math.sqrt(max(one * one + other * other + 2 * self.together * one * other, 0.0))

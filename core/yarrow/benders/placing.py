@@ -68,7 +68,9 @@ class MadeNeighbours(NamedTuple):
 def made_neighbours(made: Collection[int], index: int) -> MadeNeighbours:
     """The made bends next to one.
 
-    Args: made, those that are in the pipe; index, of the bend along the pipe.
+    Args:
+        made: those that are in the pipe.
+        index: of the bend along the pipe.
     """
     return MadeNeighbours(
         max((n for n in made if n < index), default=None),
@@ -86,8 +88,10 @@ def place(
 ) -> Placing:
     """The bender on one bend, with the hook toward an end, while others are in the pipe already.
 
-    Args: index, of the bend along the pipe; hook, the end that the hook faces; neighbours, the made
-    bends next to it.
+    Args:
+        index: of the bend along the pipe.
+        hook: the end that the hook faces.
+        neighbours: the made bends next to it.
     """
     role, (earlier, later) = roles[index], neighbours
     bend = pipe.bends[index]

@@ -21,7 +21,15 @@ class Springback:
 
         Straight lines between the points, from no bend at all to the first, and on in proportion
         from the last, so that one point means in proportion. Without a point: the angle itself.
-        Source: docs/at-the-bender.md, springback.
+
+        Args:
+            angle: that is to stay, degrees.
+
+        Returns:
+            Degrees.
+
+        Source:
+            docs/at-the-bender.md, springback.
         """
         before = (0.0, 0.0)
         for commanded, kept in self.points:
@@ -36,6 +44,9 @@ class Springback:
 
         Args:
             bent_to: degrees.
+
+        Returns:
+            Degrees.
         """
         before = (0.0, 0.0)
         for commanded, kept in self.points:
@@ -53,10 +64,13 @@ UNMEASURED = Springback()
 def springback(points: Sequence[tuple[float, float]], *, typical: bool) -> Springback:
     """Springback from points in any order.
 
-    Args: points, commanded and kept, in degrees; typical, whether they are the material's usual and
-    not measured.
-    Raises: ValueError where a point keeps nothing or more than it was bent to, or where two points
-    contradict each other (bent further, kept less).
+    Args:
+        points: commanded and kept, in degrees.
+        typical: whether they are the material's usual and not measured.
+
+    Raises:
+        ValueError where a point keeps nothing or more than it was bent to, or where two points
+        contradict each other (bent further, kept less).
     """
     ordered = tuple(sorted(points, key=lambda point: point[1]))
     reached = 0.0

@@ -83,7 +83,11 @@ class Coupling:
 
 @cache
 def couplings() -> dict[str, CouplingKind]:
-    """Every coupling by its kind."""
+    """Every coupling by its kind.
+
+    Returns:
+        In the order of ``couplings.toml``.
+    """
     return {
         kind: CouplingKind(
             kind=kind,
@@ -109,6 +113,9 @@ def usual_coupling(conduit: Conduit) -> str:
 
     Args:
         conduit: of the catalogue.
+
+    Returns:
+        The key of one of ``couplings``.
     """
     return next(
         kind

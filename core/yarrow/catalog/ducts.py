@@ -97,7 +97,11 @@ def duct_figures() -> DuctFigures:
 
 @cache
 def duct_sizes() -> dict[str, DuctSize]:
-    """Every duct by its size, the smallest first."""
+    """Every duct by its size, the smallest first.
+
+    Returns:
+        As ``ducts.toml`` has them.
+    """
     return {
         size: DuctSize(size, row["outside_mm"], row["inside_mm"], row["source"])
         for size, row in toml("ducts")["sizes"].items()

@@ -18,6 +18,9 @@ def least_elastic_radius(conduit: Conduit, unit: Unit) -> float:
     Args:
         conduit: of the catalogue.
         unit: of the radius.
+
+    Returns:
+        Of the centreline, in the unit.
     """
     materials = (each for each in toml("elastic").values() if isinstance(each, dict))
     row = next(each for each in materials if conduit.type in each["of"])
@@ -32,6 +35,9 @@ def end_lifts(free: float, radius: float) -> float:
     Args:
         free: the length from where it is held.
         radius: in the same unit.
+
+    Returns:
+        In the same unit.
     """
     return math.inf if radius <= 0 else free * free / (3 * radius)
 
@@ -42,5 +48,8 @@ def lifted_over(lift: float, radius: float) -> float:
     Args:
         lift: at the end.
         radius: in the same unit.
+
+    Returns:
+        In the same unit.
     """
     return math.sqrt(3 * radius * lift)

@@ -73,7 +73,11 @@ class Fitting:
 
 @cache
 def fittings() -> dict[str, Fitting]:
-    """Every fitting by kind."""
+    """Every fitting by kind.
+
+    Returns:
+        In the order of ``fittings.toml``.
+    """
     return {
         kind: Fitting(
             kind=kind,
@@ -99,6 +103,9 @@ def allowance(fitting: Fitting, conduit: Conduit, unit: Unit) -> Fraction:
         fitting: of the catalogue.
         conduit: that ends there.
         unit: of the answer.
+
+    Returns:
+        In the unit.
     """
     if fitting.takes(conduit):
         return convert(conduit.engaged, conduit.unit, unit)

@@ -41,7 +41,11 @@ class ByUnit(Cited):
     millimetres: float
 
     def of(self, unit: Unit) -> float:
-        """The length in a unit."""
+        """The length in a unit.
+
+        Returns:
+            In that unit, as people of it say it.
+        """
         return self.inches if unit == "in" else self.millimetres
 
 
@@ -271,13 +275,21 @@ class FillLimits:
 
 @cache
 def limits() -> BendingLimits:
-    """What is held to at the bender. Source: catalog/limits.toml, which names one for each."""
+    """What is held to at the bender.
+
+    Source:
+        catalog/limits.toml, which names one for each.
+    """
     return _read(BendingLimits, toml("limits"))
 
 
 @cache
 def fill_limits() -> FillLimits:
-    """What the checks are held to. Source: catalog/fill.toml, which names one for each."""
+    """What the checks are held to.
+
+    Source:
+        catalog/fill.toml, which names one for each.
+    """
     return _read(FillLimits, toml("fill"))
 
 

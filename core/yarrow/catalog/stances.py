@@ -16,7 +16,11 @@ Place = Literal["floor", "air", "stand", "bench", "blocks", "edge"]
 
 
 def stance_give_mm() -> float:
-    """What the pipe's own give, or a scrap of wood, takes of a floor or a bench that is met, mm."""
+    """What the pipe's own give, or a scrap of wood, takes of a floor or a bench that is met, mm.
+
+    Returns:
+        Millimetres.
+    """
     return float(toml("stances")["give_mm"])
 
 
@@ -62,7 +66,7 @@ class Stance:
         """The same at another height.
 
         Args:
-            height_mm: of the pipe over the floor; in the air, of the shoe's centre.
+            height_mm: of the pipe over the floor; in the air, of the shoe's centre, in millimetres.
         """
         return replace(self, height_mm=height_mm)
 
@@ -97,7 +101,7 @@ class Stances:
         high as its handle is long, as it was.
 
         Args:
-            height_mm: of the pipe.
+            height_mm: of the pipe, in millimetres.
         """
 
         def own(stance: Stance) -> Stance:
@@ -127,7 +131,7 @@ class Stances:
         """The same with another handle; in the air the shoe is as high as that is long.
 
         Args:
-            handle_mm: from the shoe's centre.
+            handle_mm: from the shoe's centre, in millimetres.
         """
 
         def own(stance: Stance) -> Stance:
@@ -140,7 +144,10 @@ class Stances:
 
 @cache
 def stances(kind: str) -> Stances:
-    """Where a kind of bender is worked. Raises: KeyError for a kind that there is not.
+    """Where a kind of bender is worked.
+
+    Raises:
+        KeyError for a kind that there is not.
 
     Args:
         kind: of the bender.

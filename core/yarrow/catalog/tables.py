@@ -77,7 +77,11 @@ class RuleOfThumb:
 
 @cache
 def conduits() -> dict[tuple[str, str], Conduit]:
-    """Every conduit by type and size."""
+    """Every conduit by type and size.
+
+    Returns:
+        In the order of the tables: by type, then by size.
+    """
     types = toml("conduit-types")
     found: dict[tuple[str, str], Conduit] = {}
     for table, unit in (("conduit-us", "in"), ("conduit-metric", "mm")):
@@ -120,7 +124,11 @@ def _pitches(region: str) -> dict[str, Fraction]:
 
 @cache
 def benders() -> dict[str, BenderEntry]:
-    """Every bender by id."""
+    """Every bender by id.
+
+    Returns:
+        In the order of ``benders.csv``.
+    """
     families = toml("benders")
     shoes: dict[str, list[dict[str, str]]] = {}
     for row in rows("benders"):
@@ -140,7 +148,11 @@ def benders() -> dict[str, BenderEntry]:
 
 @cache
 def rules_of_thumb(table: str = "rules-of-thumb") -> tuple[RuleOfThumb, ...]:
-    """The printed multipliers and shrinks by angle, of a table of them."""
+    """The printed multipliers and shrinks by angle, of a table of them.
+
+    Args:
+        table: its file's name, without its ending.
+    """
     return tuple(
         RuleOfThumb(
             float(row["angle"]), float(row["multiplier"]), float(Fraction(row["shrink_per_rise"]))
@@ -159,7 +171,14 @@ class UsualAngles:
 
 @cache
 def usual_angles(kind: str) -> UsualAngles:
-    """The angles of a kind of bends. Raises: KeyError for a kind that no one answers with."""
+    """The angles of a kind of bends.
+
+    Args:
+        kind: of bends, as documents have it: ``offset``.
+
+    Raises:
+        KeyError for a kind that no one answers with.
+    """
     row = toml("usual-angles")[kind]
     return UsualAngles(
         tuple(float(angle) for angle in row["angles"]),
@@ -169,7 +188,11 @@ def usual_angles(kind: str) -> UsualAngles:
 
 @cache
 def typical_springback() -> dict[str, tuple[float, float]]:
-    """By type of conduit: what a bend is commanded to, and what of it is typically kept."""
+    """By type of conduit: what a bend is commanded to, and what of it is typically kept.
+
+    Returns:
+        Both in degrees.
+    """
     return {
         row["type"]: (float(row["commanded"]), float(row["kept"])) for row in rows("springback")
     }
@@ -177,7 +200,11 @@ def typical_springback() -> dict[str, tuple[float, float]]:
 
 @cache
 def source_of_least_radius(unit: Unit) -> str:
-    """Where the least radius of a conduit measured in ``unit`` is written."""
+    """Where the least radius of a conduit measured in ``unit`` is written.
+
+    Returns:
+        To be read behind the figure.
+    """
     return source_of("least-radius-us") if unit == "in" else limits().metric_inside_radius.source
 
 
@@ -191,7 +218,11 @@ def _least_radius(size: str, diameter: Fraction, unit: str) -> Fraction | None:
 
 @cache
 def other_least_radius(conduit: Conduit) -> Fraction | None:
-    """The least centreline radius on a tool that is neither a one-shot nor a full-shoe bender."""
+    """The least centreline radius on a tool that is neither a one-shot nor a full-shoe bender.
+
+    Returns:
+        In the conduit's own unit; None where the table has none.
+    """
     if conduit.unit == "mm":
         return conduit.least_radius
     radii = {

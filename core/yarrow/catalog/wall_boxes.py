@@ -40,7 +40,11 @@ class WallBoxKind:
 
 @cache
 def wall_boxes() -> Mapping[str, WallBoxKind]:
-    """Every kind by its id."""
+    """Every kind by its id.
+
+    Returns:
+        In the order of ``wall-boxes.toml``.
+    """
     return {
         each: WallBoxKind(
             each,

@@ -122,7 +122,11 @@ class LockRing:
 
 @cache
 def insulations() -> dict[str, str]:
-    """By the word that a document uses, each insulation's name."""
+    """By the word that a document uses, each insulation's name.
+
+    Returns:
+        In the order of the tables.
+    """
     table = toml("conductors-us")["insulations"]
     return {word: about["name"] for word, about in table.items()}
 
@@ -131,7 +135,11 @@ def insulations() -> dict[str, str]:
 def insulation_called(word: str) -> str | None:
     """The insulation whose dimensions a name stands for (``thwn-2`` has those of ``thhn``).
 
-    Args: word, as typed, in any letter case.
+    Args:
+        word: as typed, in any letter case.
+
+    Returns:
+        The word that a document uses; None where no table has it.
     """
     word = word.strip().lower()
     for insulation, about in toml("conductors-us")["insulations"].items():
@@ -142,7 +150,11 @@ def insulation_called(word: str) -> str | None:
 
 @cache
 def us_wires() -> dict[tuple[str, str], UsWire]:
-    """Every conductor of the US tables by insulation and size."""
+    """Every conductor of the US tables by insulation and size.
+
+    Returns:
+        In the order of the tables.
+    """
     found: dict[tuple[str, str], UsWire] = {}
     for table in ("conductors-us", "conductors-bare-us"):
         for row in rows(table):
@@ -161,7 +173,11 @@ def us_wires() -> dict[tuple[str, str], UsWire]:
 
 @cache
 def copper_kcmil() -> dict[str, Fraction]:
-    """By US wire size, thousands of circular mils of metal."""
+    """By US wire size, the metal in a unit of thousands of circular mils.
+
+    Returns:
+        Of every size that has a table row.
+    """
     return {row["size"]: Fraction(row["kcmil"]) for row in rows("wire-sizes-us")}
 
 
@@ -169,15 +185,25 @@ def copper_kcmil() -> dict[str, Fraction]:
 def wire_name(size: str) -> str:
     """``12 AWG``, ``250 kcmil``.
 
-    Args: size, as the table writes it: ``12``, ``250``.
-    Raises: KeyError.
+    Args:
+        size: as the table writes it: ``12``, ``250``.
+
+    Returns:
+        As it is said.
+
+    Raises:
+        KeyError.
     """
     return {row["size"]: row["name"] for row in rows("wire-sizes-us")}[size]
 
 
 @cache
 def uk_cables() -> dict[tuple[Fraction, str], UkCable]:
-    """Every single-core cable of the UK tables by mm2 and build."""
+    """Every single-core cable of the UK tables by its square millimetres and its build.
+
+    Returns:
+        In the order of the tables.
+    """
     found = {}
     for row in rows("cables-uk"):
         csa = Fraction(row["csa_mm2"])
@@ -200,7 +226,11 @@ def _figure_or_none(figure: str) -> Fraction | None:
 
 @cache
 def bores() -> dict[tuple[str, str], Bore]:
-    """The inside of every conduit by type and size, ascending within a type."""
+    """The inside of every conduit by type and size, ascending within a type.
+
+    Returns:
+        In the order of the tables.
+    """
     found = {
         (row["type"], row["size"]): Bore(
             row["type"],
@@ -253,7 +283,11 @@ def factor_rule() -> FactorRule:
 
 @cache
 def trunkings() -> dict[str, Trunking]:
-    """The usual trunkings, the least factor first."""
+    """The usual trunkings, the least factor first.
+
+    Returns:
+        By the size as it is said: ``50x50``.
+    """
     found = [
         Trunking(
             TradeSize(row["size"]),
@@ -268,7 +302,11 @@ def trunkings() -> dict[str, Trunking]:
 
 @cache
 def standard_boxes() -> dict[str, StandardBox]:
-    """The US table of boxes by id, as printed."""
+    """The US table of boxes by id, as printed.
+
+    Returns:
+        In the order of the table.
+    """
     return {
         row["id"]: StandardBox(row["id"], row["description"], Fraction(row["volume_in3"]))
         for row in rows("boxes-us")
@@ -277,13 +315,21 @@ def standard_boxes() -> dict[str, StandardBox]:
 
 @cache
 def box_allowances() -> dict[str, Fraction]:
-    """By wire size, cubic inches for one allowance, the smallest wire first."""
+    """By wire size, cubic inches for one allowance, the smallest wire first.
+
+    Returns:
+        By the size as the table writes it.
+    """
     return {row["size"]: Fraction(row["volume_in3"]) for row in rows("box-allowances-us")}
 
 
 @cache
 def lock_rings() -> dict[str, tuple[LockRing, str]]:
-    """By trade size, the hole and lock ring, with the unit that they are told in."""
+    """By trade size, the hole and lock ring, with the unit that they are told in.
+
+    Returns:
+        In the order of the table.
+    """
     return {
         row["size"]: (
             LockRing(Fraction(row["hole"]), Fraction(row["ring"]), Fraction(row["reach"])),
@@ -295,7 +341,14 @@ def lock_rings() -> dict[str, tuple[LockRing, str]]:
 
 @cache
 def adjustment(carrying: int) -> int:
-    """Percent of ampacity left with so many current-carrying conductors together (100 to three)."""
+    """Percent of ampacity left with so many current-carrying conductors together (100 to three).
+
+    Args:
+        carrying: conductors that carry current.
+
+    Returns:
+        Percent, from 100 down.
+    """
     for row in rows("adjustment-us"):
         if int(row["from"]) <= carrying and (not row["to"] or carrying <= int(row["to"])):
             return int(row["percent"])
@@ -304,5 +357,9 @@ def adjustment(carrying: int) -> int:
 
 @cache
 def adjustment_source() -> str:
-    """Where the adjustment for count is printed."""
+    """Where the adjustment for count is printed.
+
+    Returns:
+        To be read behind the figure.
+    """
     return source_of("adjustment-us")

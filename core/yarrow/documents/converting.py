@@ -42,10 +42,16 @@ def convert_document(document: object, to: Unit, *, half_typed: bool = False) ->
     unit where that has an end (25.4), else text. What was left out and stands for another length
     in the other unit is written down. Converted twice, a document reads as it did.
 
-    Args: document, of any format that has units; to, "in" or "mm"; half_typed, whether what can't
-    be read yet stays as it was typed, instead of being refused.
-    Returns: a new document; a copy where it is in that unit already.
-    Raises: DocumentError, with the field's path and what was expected.
+    Args:
+        document: of any format that has units.
+        to: "in" or "mm".
+        half_typed: whether what can't be read yet stays as it was typed, instead of being refused.
+
+    Returns:
+        A new document; a copy where it is in that unit already.
+
+    Raises:
+        DocumentError, with the field's path and what was expected.
     """
     unit = read_unit(document)
     found: dict[str, Any] = upgrade(document)

@@ -20,8 +20,15 @@ DEEPEST = 24
 def read_json(data: bytes, *, exact: bool = False) -> Any:
     """The value of a JSON text in UTF-8.
 
-    Args: data, in UTF-8; exact, whether fractions are kept as they were written.
-    Raises: DocumentError: no JSON, NaN or Infinity, too many values, too deep.
+    Args:
+        data: in UTF-8.
+        exact: whether fractions are kept as they were written.
+
+    Returns:
+        Dictionaries, lists, text, numbers, True, False and None.
+
+    Raises:
+        DocumentError: no JSON, NaN or Infinity, too many values, too deep.
     """
     if items_of(data) > MOST_ITEMS:
         raise DocumentError("", f"at most {MOST_ITEMS:,} values")
@@ -37,7 +44,11 @@ def read_json(data: bytes, *, exact: bool = False) -> Any:
 def items_of(data: bytes) -> int:
     """No less than the number of values that a JSON text holds, counted without parsing it.
 
-    Args: data, in UTF-8.
+    Args:
+        data: in UTF-8.
+
+    Returns:
+        So many, 1 for a single value.
     """
     return 1 + data.count(b",") + data.count(b"[") + data.count(b"{")
 

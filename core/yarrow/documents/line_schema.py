@@ -12,7 +12,11 @@ from yarrow.obstacles.registry import OBSTACLES
 
 def line_definitions() -> dict[str, dict[str, Any]]:
     """The definitions of all kinds by name, ``line``, which is one of them, and the ``fitting``
-    that a run may begin and end in."""
+    that a run may begin and end in.
+
+    Returns:
+        By name, for the ``$defs`` of a JSON Schema.
+    """
     documents = [kind.document for kind in (*KINDS.values(), *OBSTACLES.values())]
     # An end comes last, as in a walk.
     documents.sort(key=lambda document: document.kind == "end")

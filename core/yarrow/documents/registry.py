@@ -37,7 +37,17 @@ class Format:
         return newest_format(self.schema, self.part) or f"yarrow.{self.name}/1"
 
     def read(self, document: object) -> Any:
-        """A document as it is read. Raises: DocumentError."""
+        """A document as it is read.
+
+        Args:
+            document: of this format.
+
+        Returns:
+            What planning it begins with: frozen values, or by field where its schema says all.
+
+        Raises:
+            DocumentError.
+        """
         if self.read_by:
             return function_named(f"documents.{self.read_by}")(document)
         return reader(self.schema, self.part)(document, "", read_unit(document))
@@ -86,12 +96,19 @@ def format_name(said: object) -> str:
 
     Args:
         said: what a document has as its ``format``.
+
+    Returns:
+        Empty where nothing was said.
     """
     return str(said).partition("/")[0].removeprefix("yarrow.")
 
 
 def format_of(document: object, wanted: Callable[[Format], bool]) -> Format:
     """The format that a document says it is of, among those that are wanted.
+
+    Args:
+        document: as JSON gives it.
+        wanted: which formats will do.
 
     Raises:
         DocumentError.

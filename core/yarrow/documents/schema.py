@@ -52,7 +52,14 @@ _KNOWN = {
 
 @cache
 def schema(name: str) -> dict[str, Any]:
-    """A shipped JSON Schema (draft 2020-12) by its format's name: ``run``, ``bends``, ``plan``."""
+    """A shipped JSON Schema (draft 2020-12) by its format's name: ``run``, ``bends``, ``plan``.
+
+    Args:
+        name: one of ``SCHEMAS``.
+
+    Returns:
+        The whole of it, with its ``$defs``.
+    """
     found: dict[str, Any] = json.loads((_HERE / f"{name}.schema.json").read_text("utf-8"))
     if name == "run":
         found["$defs"] |= line_definitions()
@@ -81,7 +88,9 @@ def reader(name: str, part: str = "") -> ReadValue:
 
     Raises (once, when compiling): ValueError for a keyword that it would not check.
 
-    Args: name, of the format; part, among its definitions (empty: the whole).
+    Args:
+        name: of the format.
+        part: among its definitions (empty: the whole).
     """
     document = schema(name)
     read = _compile({"$ref": f"#/$defs/{part}"} if part else document, document)
@@ -96,7 +105,15 @@ def reader(name: str, part: str = "") -> ReadValue:
 
 
 def newest_format(name: str, part: str = "") -> str | None:
-    """The format's name and version that a schema is of; None of a part without one."""
+    """The format's name and version that a schema is of; None of a part without one.
+
+    Args:
+        name: one of ``SCHEMAS``.
+        part: one of its definitions; empty, the whole.
+
+    Returns:
+        ``yarrow.run/1``.
+    """
     document = schema(name)
     properties = (document["$defs"][part] if part else document).get("properties", {})
     found: str | None = properties.get("format", {}).get("const")
@@ -285,7 +302,11 @@ def _length_reader(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
 def usual_values(node: dict[str, Any]) -> dict[Unit, Any] | None:
     """What stands for a property that is left out, by the document's unit; None where nothing.
 
-    Args: node, of the schema.
+    Args:
+        node: of the schema.
+
+    Returns:
+        By unit, as a document has it.
     """
     if "default" in node:
         return {"in": node["default"], "mm": node["default"]}
@@ -302,7 +323,12 @@ def _found_instead(value: object) -> str:
 def resolved(node: dict[str, Any], root: dict[str, Any]) -> dict[str, Any]:
     """A schema's node with what it refers to, its own keywords before those of the reference.
 
-    Args: node, of the schema; root, the whole of it.
+    Args:
+        node: of the schema.
+        root: the whole of it.
+
+    Returns:
+        A node without a reference.
     """
     if "$ref" not in node:
         return node

@@ -20,6 +20,12 @@ def upgrade(document: Any) -> Any:
 
     What no step knows, and what is so broken that a step fails on it, stays as it is, for the
     schema to refuse.
+
+    Args:
+        document: as JSON gives it, of whatever version.
+
+    Returns:
+        As JSON has it.
     """
     while isinstance(document, dict):
         step = STEPS.get(str(document.get("format")))
@@ -35,8 +41,12 @@ def upgrade(document: Any) -> Any:
 def refuse_newer(document: Any, newest: str | None) -> None:
     """Says of a document that a newer core wrote it, where it did.
 
-    Args: newest, the format and version that this core writes; None where there are none.
-    Raises: DocumentError.
+    Args:
+        document: as JSON gives it.
+        newest: the format and version that this core writes; None where there are none.
+
+    Raises:
+        DocumentError.
     """
     found = document.get("format") if isinstance(document, dict) and newest else None
     if _version(found, str(newest)) > _version(newest, str(newest)):

@@ -29,6 +29,12 @@ def plain(answer: Any, wording: Wording = EN_US) -> dict[str, Any]:
     was found in a language's words.
 
     Four times as fast as ``dataclasses.asdict``, which copies what cannot change.
+
+    Args:
+        answer: a dataclass of the core.
+
+    Returns:
+        Dictionaries, lists, text, numbers, True, False and None.
     """
     kind: type = type(answer)
     names, values_of = _fields_of(kind)
@@ -80,7 +86,11 @@ def _fields_of(kind: type) -> tuple[tuple[str, ...], Callable[[Any], tuple[Any, 
 
 
 def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
-    """A plan to read at the bench: cut, marks, steps, findings."""
+    """A plan to read at the bench: cut, marks, steps, findings.
+
+    Returns:
+        Lines of text.
+    """
     say = wording.text
     lines = [
         plan.name or "Run",
@@ -115,7 +125,12 @@ def plan_text(plan: WrittenPlan, wording: Wording = EN_US) -> str:
 def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
     """A run's pieces to read at the bench.
 
-    Args: made, the run in pieces; wording, of the job's language.
+    Args:
+        made: the run in pieces.
+        wording: of the job's language.
+
+    Returns:
+        Lines of text.
     """
     say = wording.text
     lines = [made.name or "Run", f"{made.coupling_name}, sticks of {made.stick_text}", ""]
@@ -170,7 +185,12 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
 def work_text(found: OrderOfWork, wording: Wording = EN_US) -> str:
     """The order of work as a list to tick with a pencil.
 
-    Args: found, the order; wording, of the job's language.
+    Args:
+        found: the order.
+        wording: of the job's language.
+
+    Returns:
+        Lines of text.
     """
     say = wording.text
     lines = [found.name or "Run", say(found.takes_up), ""]
@@ -194,7 +214,11 @@ def work_text(found: OrderOfWork, wording: Wording = EN_US) -> str:
 
 def bend_table_csv(plan: WrittenPlan, _: Wording = EN_US) -> str:
     """The bare piece, as a table: for each bend the straight before it, its roll from the bend
-    before, its angle and radius; the last row is the straight after the last bend."""
+    before, its angle and radius; the last row is the straight after the last bend.
+
+    Returns:
+        CSV with a head.
+    """
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
     table.writerow(["bend", "straight", "roll", "angle", "radius", "unit"])
@@ -217,7 +241,11 @@ def bend_table_csv(plan: WrittenPlan, _: Wording = EN_US) -> str:
 
 
 def site_csv(plan: SitePlan, wording: Wording = EN_US) -> str:
-    """What a site takes as a table: what, how much, its unit, and as it is read."""
+    """What a site takes as a table: what, how much, its unit, and as it is read.
+
+    Returns:
+        CSV with a head.
+    """
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
     table.writerow(["what", "amount", "unit", "as read"])
@@ -230,7 +258,11 @@ def site_csv(plan: SitePlan, wording: Wording = EN_US) -> str:
 def rack_csv(plan: RackPlan, _: Wording = EN_US) -> str:
     """A rack's marks as a table: one row a bend of every pipe, with the cut at its end. ``moved``
     is from the same mark of the pipe before, as a plain number: a spreadsheet takes ``+5/8`` for a
-    sum."""
+    sum.
+
+    Returns:
+        CSV with a head.
+    """
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
     table.writerow(
@@ -272,7 +304,11 @@ def rack_csv(plan: RackPlan, _: Wording = EN_US) -> str:
 
 
 def marks_csv(plan: WrittenPlan, _: Wording = EN_US) -> str:
-    """The marks as a table: one row a bend."""
+    """The marks as a table: one row a bend.
+
+    Returns:
+        CSV with a head.
+    """
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
     table.writerow(

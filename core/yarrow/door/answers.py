@@ -10,7 +10,8 @@ HANDLING = "yarrow.handling/1"
 def can_be_made(answer: Answer) -> bool:
     """Whether nothing in an answer is an error.
 
-    Args: answer, of any function here.
+    Args:
+        answer: of any function here.
     """
     parts = [answer, *answer.get("pipes", ())]
     found = [finding for part in parts for finding in part.get("findings", ())]

@@ -22,9 +22,16 @@ def cut_of_job(
 ) -> Answer:
     """The cut list of one conduit of a job, from what is in hand there.
 
-    Args: wanted, what its runs take; stock, ``yarrow.jobstock/1``; seconds, as for cut.
-    Returns: ``yarrow.cut-list/1``.
-    Raises: DocumentError, with the place in the job's stock.
+    Args:
+        wanted: what its runs take.
+        stock: ``yarrow.jobstock/1``.
+        seconds: as for cut.
+
+    Returns:
+        ``yarrow.cut-list/1``.
+
+    Raises:
+        DocumentError, with the place in the job's stock.
     """
     of = (wanted.type, wanted.size)
     try:
@@ -37,9 +44,13 @@ def cut_of_job(
 def materials_of_job(wanted: Sequence[StockOfConduit], stock: Document) -> Answer:
     """What a job takes besides sticks, held against what is in hand there.
 
-    Args: wanted, what its runs take; stock, ``yarrow.jobstock/1``.
-    Returns: ``by_conduit``, a list for each, in which a thing has ``what``, ``count``, ``in_hand``
-    and ``to_get``; ``spare``, what lies there and no run takes.
+    Args:
+        wanted: what its runs take.
+        stock: ``yarrow.jobstock/1``.
+
+    Returns:
+        ``by_conduit``, a list for each, in which a thing has ``what``, ``count``, ``in_hand`` and
+        ``to_get``; ``spare``, what lies there and no run takes.
     """
     wants = [each.materials for each in wanted]
     return plain(allocate_materials(wants, things_in_hand(stock)))

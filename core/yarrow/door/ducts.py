@@ -9,8 +9,14 @@ from yarrow.door.shared import Answer, Document
 def site_to_geojson(document: Document) -> Answer:
     """Ducts between buildings as GeoJSON in local metres.
 
-    Args: document, ``yarrow.site/1``.
-    Raises: DocumentError.
+    Args:
+        document: ``yarrow.site/1``.
+
+    Returns:
+        A FeatureCollection, in metres.
+
+    Raises:
+        DocumentError.
     """
     return geojson_of(document)
 
@@ -18,8 +24,13 @@ def site_to_geojson(document: Document) -> Answer:
 def site_from_geojson(collection: object) -> Answer:
     """A site's document out of GeoJSON in local metres.
 
-    Args: collection, a FeatureCollection.
-    Returns: ``yarrow.site/1``.
-    Raises: DocumentError.
+    Args:
+        collection: a FeatureCollection.
+
+    Returns:
+        ``yarrow.site/1``.
+
+    Raises:
+        DocumentError.
     """
     return site_of_geojson(collection)

@@ -21,8 +21,14 @@ def catalog() -> Answer:
 def schema(of: str) -> Answer:
     """The JSON Schema (draft 2020-12) of a format, as documents are read by it.
 
-    Args: of, the format's name without its version: one of ``SCHEMAS``.
-    Raises: KeyError, for a name that is none.
+    Args:
+        of: the format's name without its version: one of ``SCHEMAS``.
+
+    Returns:
+        The whole of it, with its ``$defs``.
+
+    Raises:
+        KeyError, for a name that is none.
     """
     if of not in SCHEMAS:
         raise KeyError(of)

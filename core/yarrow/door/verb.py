@@ -80,6 +80,9 @@ class Verb(Generic[Values]):
             language: of its words; left out, the one spoken where the document's units are usual.
             options: what it can be told, by name.
 
+        Returns:
+            Plain JSON, in the format that the verb answers in.
+
         Raises:
             DocumentError.
         """
@@ -124,6 +127,9 @@ class Verb(Generic[Values]):
             values: the answer, as ``values`` gives it.
             form: one of its ``forms``.
             wording: of what is said in words.
+
+        Returns:
+            With its last line's end.
         """
         text: str = function_named(self.forms[form])(values, wording)
         return text

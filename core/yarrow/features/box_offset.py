@@ -97,7 +97,8 @@ class BoxOffset(LegFeature):
         """An offset whose first mark (at the end: last) is ``margin`` from the pipe's end, with the
         hook toward that; where the hook has to face away, its arc is.
 
-        Source: docs/geometry.md, the named bends.
+        Source:
+            docs/geometry.md, the named bends.
         """
         run = self._rise(leg, pipe) / math.tan(math.radians(self.angle))
         reach = pipe.arc_from_end(float(self.margin)) + tangent_length(pipe.radius, self.angle)

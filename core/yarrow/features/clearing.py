@@ -19,6 +19,7 @@ def lift_over_round(pipe: Pipe, radius: float, air: float, angle: float) -> floa
 
     Returns:
         A length ≥ 0.
+
     Source:
         docs/geometry.md, air.
     """
@@ -39,6 +40,7 @@ def lift_over_block(pipe: Pipe, width: float, air: float, angle: float) -> float
 
     Returns:
         A length ≥ 0.
+
     Source:
         docs/geometry.md, air.
     """

@@ -45,7 +45,14 @@ class Context:
     lengths: LengthFormatter
 
     def path(self, field: str) -> str:
-        """Where a field of the line stands in the document."""
+        """Where a field of the line stands in the document.
+
+        Args:
+            field: its name in the line.
+
+        Returns:
+            ``walk[2].at``.
+        """
         return f"walk[{self.feature}].{field}"
 
 
@@ -107,7 +114,8 @@ class Feature(OnSite, Protocol):
         Args:
             leg: the one that it lies on.
             pipe: as it was laid.
-            base: what to add to a place on this leg to come to a position on the pipe.
+            base: what to add to a place on this leg to come to a position on the pipe, in the
+                document's unit.
             rule: the printed table.
         """
 

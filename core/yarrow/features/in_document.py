@@ -153,7 +153,8 @@ CARRIED = {"toward": "out"}
 def angle_of(usual: float) -> Field:
     """An angle, and what it usually is.
 
-    Args: usual, in degrees.
+    Args:
+        usual: in degrees.
     """
     return Field("angle", "angle", default=usual)
 
@@ -161,6 +162,7 @@ def angle_of(usual: float) -> Field:
 def margin_of(about: str) -> Field:
     """Straight pipe that is left at a box.
 
-    Args: about, what the schema says of it.
+    Args:
+        about: what the schema says of it.
     """
     return Field("margin", "size", usual={"in": 2, "mm": 50}, about=about)

@@ -82,7 +82,11 @@ class Kick(LegFeature):
         return Move(self.rise, self.toward, self.rise_from)
 
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
-        """One vertex on the line; what comes after it is displaced. Source: docs/geometry.md."""
+        """One vertex on the line; what comes after it is displaced.
+
+        Source:
+            docs/geometry.md.
+        """
         place = leg.place(float(self.at), self.measured_from)
         after = leg.stepped(pipe, self.toward, self._rise(leg, pipe), self.rise_from)
         return Laid(
@@ -156,7 +160,8 @@ class KickThrough(Kick):
         """As a kick. Less deep than R (1 − cos θ) the hole's face lies within the arc, where the
         pipe has not come over to the slope yet.
 
-        Source: docs/geometry.md, a hole by a kick.
+        Source:
+            docs/geometry.md, a hole by a kick.
         """
         angle = math.atan2(self.depth, self.hole - self.at)
         short = pipe.radius * (1 - math.cos(angle)) - float(self.depth)

@@ -52,7 +52,14 @@ class Pipe:
         on the margin; where that is too short for the hook, which then faces away, the arc is, with
         the heel's room at least.
 
-        Args: margin, that is left, in the document's unit. Source: docs/geometry.md, named bends.
+        Args:
+            margin: that is left, in the document's unit.
+
+        Returns:
+            In the document's unit.
+
+        Source:
+            docs/geometry.md, named bends.
         """
         return margin + self.mark_to_arc if margin >= self.hook else max(margin, self.heel)
 
@@ -60,8 +67,15 @@ class Pipe:
         """(D/2 + stand-off) tan(θ/2): how far the surface behind a bend, which its back is on where
         nothing holds it off, lies beyond its centreline vertex, on both legs.
 
-        Args: angle in degrees; off, what the pipe is off that surface, where that is not its
-        stand-off. Source: docs/geometry.md, where a tape is hooked.
+        Args:
+            angle: in degrees.
+            off: what the pipe is off that surface, where that is not its stand-off.
+
+        Returns:
+            In the document's unit.
+
+        Source:
+            docs/geometry.md, where a tape is hooked.
         """
         off = self.stand_off if off is None else off
         return (self.diameter / 2 + off) * math.tan(math.radians(angle) / 2)
@@ -69,7 +83,11 @@ class Pipe:
     def inside_short_of_vertex(self, angle: float) -> float:
         """(D/2) tan(θ/2): how far the inside of a bend lies short of its vertex, on both legs.
 
-        Args: angle, of the bend in degrees.
+        Args:
+            angle: of the bend in degrees.
+
+        Returns:
+            In the document's unit.
         """
         return self.diameter / 2 * math.tan(math.radians(angle) / 2)
 
@@ -94,21 +112,33 @@ class Leg:
     def place(self, at: float, measured_from: Datum) -> float:
         """How far along the leg from its origin a number lies that was measured from a datum.
 
-        Args: at, as it was measured, in the document's unit; measured_from, where the tape was
-        hooked.
+        Args:
+            at: as it was measured, in the document's unit.
+            measured_from: where the tape was hooked.
+
+        Returns:
+            In the document's unit.
         """
         return at + self.datum(measured_from)
 
     def datum(self, measured_from: Datum) -> float:
-        """Where on the leg the tape is hooked: behind the origin for the back of the turn."""
+        """Where on the leg the tape is hooked: behind the origin for the back of the turn.
+
+        Returns:
+            In the document's unit, below zero behind the origin.
+        """
         return {"back": -self.back, "centre": 0.0, "inside": self.inside}[measured_from]
 
     def tape_reads(self, place: float, hooked: Datum) -> float:
         """What a tape shows at a place of the leg; written apart from ``place``, so that a plan is
         read back by other sums than it was laid out by.
 
-        Args: place, along the leg from its origin, in the document's unit; hooked, where the tape
-        is.
+        Args:
+            place: along the leg from its origin, in the document's unit.
+            hooked: where the tape is.
+
+        Returns:
+            In the document's unit.
         """
         return {
             "back": place + self.back,
@@ -119,22 +149,42 @@ class Leg:
     def rise_reads(self, pipe: Pipe, moved: float, toward: Side, rise_from: RiseFrom) -> float:
         """What is measured of a rise that moved the pipe; written apart from ``carried``.
 
-        Args: moved, the pipe's own way sideways, in the document's unit; toward, the side;
-        rise_from, what is measured from.
+        Args:
+            moved: the pipe's own way sideways, in the document's unit.
+            toward: the side.
+            rise_from: what is measured from.
+
+        Returns:
+            In the document's unit.
         """
         off = {"out": self.off_surface(pipe), "in": pipe.stand_off}.get(toward, 0.0)
         return moved + off if rise_from == "surface" else moved
 
     def point(self, place: float) -> Vector:
-        """The centreline point at a place along the leg."""
+        """The centreline point at a place along the leg.
+
+        Args:
+            place: from the leg's origin, in the document's unit.
+
+        Returns:
+            In the plan's frame.
+        """
         return along(self.origin, self.frame.ahead, place)
 
     def off_surface(self, pipe: Pipe) -> float:
-        """How far the pipe's underside is off the surface under it here."""
+        """How far the pipe's underside is off the surface under it here.
+
+        Returns:
+            In the document's unit.
+        """
         return pipe.stand_off - self.nearer
 
     def rest_above_surface(self, pipe: Pipe, toward: Side) -> float:
-        """From the surface to the resting pipe's centreline, on the side that the pipe goes."""
+        """From the surface to the resting pipe's centreline, on the side that the pipe goes.
+
+        Returns:
+            In the document's unit.
+        """
         off = {"out": self.off_surface(pipe), "in": pipe.stand_off}
         return off.get(toward, 0.0) + pipe.diameter / 2
 
@@ -143,7 +193,14 @@ class Leg:
         what the rise was measured off. Coming in, it ends on its spacers again. Sideways nothing
         carries it.
 
-        Source: docs/geometry.md, stand-off.
+        Args:
+            rise: as it was measured, in the document's unit.
+
+        Returns:
+            In that unit.
+
+        Source:
+            docs/geometry.md, stand-off.
         """
         if rise_from == "pipe" or toward not in ("out", "in"):
             return float(rise)
@@ -152,7 +209,9 @@ class Leg:
     def displaced(self, side: Side, distance: float) -> Leg:
         """The same leg, moved sideways; what it runs along moves with it.
 
-        Args: side, and the distance to it, in the document's unit.
+        Args:
+            side: that it goes to.
+            distance: how far, in the document's unit.
         """
         origin = add(self.origin, scaled(self.frame.toward(side), distance))
         return replace(self, origin=origin, leans_from=None)
@@ -168,8 +227,11 @@ class Leg:
         stands out, and on spacers where it is further in; a rise that was measured from the pipe
         tells of no surface.
 
-        Args: side, and the distance to it, in the document's unit; rise_from, what that was
-        measured from; air, left over the new surface.
+        Args:
+            side: that it goes to.
+            distance: how far, in the document's unit.
+            rise_from: what that was measured from.
+            air: left over the new surface.
         """
         after = self.displaced(side, distance)
         if rise_from == "pipe" or side not in ("out", "in"):
@@ -180,7 +242,8 @@ class Leg:
         """The same leg over a surface that stands ``step`` higher, where the pipe goes straight
         on.
 
-        Args: step, a length in the document's unit.
+        Args:
+            step: a length in the document's unit.
         """
         return replace(self, nearer=self.nearer + step)
 
@@ -252,7 +315,21 @@ class MultiplierTable(Protocol):
     """Printed tables of multipliers and shrinks."""
 
     def offset(self, angle: float) -> tuple[float, float]:
-        """(multiplier, shrink per unit of rise) for an offset angle in degrees."""
+        """(multiplier, shrink per unit of rise) for an offset angle in degrees.
+
+        Args:
+            angle: in degrees.
+
+        Returns:
+            Two ratios.
+        """
 
     def saddle(self, angle: float) -> tuple[float, float]:
-        """(multiplier, shrink per unit of rise) for a 3-bend saddle's centre angle in degrees."""
+        """(multiplier, shrink per unit of rise) for a 3-bend saddle's centre angle in degrees.
+
+        Args:
+            angle: in degrees.
+
+        Returns:
+            Two ratios.
+        """

@@ -119,7 +119,8 @@ class Offset(LegFeature):
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """Vertices at u1 and u2 = u1 + h / tan θ, held where ``of`` says.
 
-        Source: docs/geometry.md, the named bends.
+        Source:
+            docs/geometry.md, the named bends.
         """
         place = leg.place(float(self.at), self.measured_from)
         rise, run = self._rise(leg, pipe), self._run(leg, pipe)
@@ -176,7 +177,8 @@ class Offset(LegFeature):
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """The far mark at the full place plus the shrink, the near one back by the multiplier.
 
-        Source: catalog/rules-of-thumb.csv; a printed rule knows no arcs.
+        Source:
+            catalog/rules-of-thumb.csv; a printed rule knows no arcs.
         """
         multiplier, shrink = rule.offset(self.angle)
         rise, run = self._rise(leg, pipe), self._run(leg, pipe)

@@ -77,22 +77,29 @@ class LegPosition:
     def place(self, at: Fraction, measured_from: Datum) -> Vector:
         """The centreline point that a number was measured to.
 
-        Args: at, as it was measured, in the document's unit.
+        Args:
+            at: as it was measured, in the document's unit.
+
+        Returns:
+            In the plan's frame.
         """
         return self.leg.point(self.leg.place(float(at), measured_from))
 
     def measured(self, at: Fraction, measured_from: Datum, reached: Vector) -> MeasuredSpan:
         """A number along the leg, from where the tape was hooked.
 
-        Args: at, as it was measured, in the document's unit; reached, the place that it was
-        measured to.
+        Args:
+            at: as it was measured, in the document's unit.
+            reached: the place that it was measured to.
         """
         return MeasuredSpan("at", float(at), self.leg.point(self.leg.datum(measured_from)), reached)
 
     def width(self, width: Fraction, reached: Vector) -> MeasuredSpan:
         """A width along the leg, from its near end.
 
-        Args: width, in the document's unit; reached, its near end.
+        Args:
+            width: in the document's unit.
+            reached: its near end.
         """
         ends = along(reached, self.leg.frame.ahead, float(width))
         return MeasuredSpan("width", float(width), reached, ends)
@@ -102,8 +109,11 @@ class LegPosition:
     ) -> MeasuredSpan:
         """A number across the leg, from ``below`` the centreline.
 
-        Args: field, the number's name; value, in the document's unit, toward a side; reached, the
-        place on the centreline; below, how far under that it begins.
+        Args:
+            field: the number's name.
+            value: in the document's unit, toward a side.
+            reached: the place on the centreline.
+            below: how far under that it begins.
         """
         side = self.leg.frame.toward(toward)
         low = along(reached, side, -below)
@@ -112,7 +122,9 @@ class LegPosition:
     def rise(self, rise: Fraction, toward: Side, rise_from: RiseFrom) -> MeasuredSpan:
         """A rise, from centreline to centreline, with what the spacers carry behind it.
 
-        Args: rise, in the document's unit, toward a side; rise_from, what it was measured from.
+        Args:
+            rise: in the document's unit, toward a side.
+            rise_from: what it was measured from.
         """
         carried = float(rise) - self.leg.carried(self.pipe, rise, toward, rise_from)
         return self.across("rise", rise, toward, self.reached, carried)
@@ -120,7 +132,9 @@ class LegPosition:
     def height(self, height: Fraction, toward: Side, reached: Vector) -> MeasuredSpan:
         """What stands on the surface is measured from it; the centreline runs above that.
 
-        Args: height, in the document's unit, toward a side; reached, the place on the centreline.
+        Args:
+            height: in the document's unit, toward a side.
+            reached: the place on the centreline.
         """
         rest = self.leg.rest_above_surface(self.pipe, toward)
         return self.across("height", height, toward, reached, rest)
@@ -136,9 +150,13 @@ class LegPosition:
     ) -> ObjectShape:
         """Something that stands on the surface, from ``begins`` along the leg.
 
-        Args: kind and label, as it is drawn and called; begins and extent, along the leg, and
-        height, off the surface: lengths in the document's unit; toward, the side that it stands out
-        to.
+        Args:
+            kind: as it is drawn and called.
+            label: as it is drawn and called.
+            begins: along the leg, in the document's unit.
+            extent: along the leg from there, in the document's unit.
+            height: off the surface, in the document's unit.
+            toward: the side that it stands out to.
         """
         frame, side = self.leg.frame, self.leg.frame.toward(toward)
         top = float(height) - self.leg.rest_above_surface(self.pipe, toward)
@@ -158,9 +176,14 @@ class LegPosition:
         """What bends step over, as their rise tells of it: half a pipe under where the centreline
         passes it, from ``begins`` after the place that their number leads to.
 
-        Args: kind and label, as it is drawn and called; begins and extent, along the leg, and rise,
-        lengths in the document's unit; toward, the side that is gone to; rise_from, what the rise
-        was measured from.
+        Args:
+            kind: as it is drawn and called.
+            label: as it is drawn and called.
+            begins: along the leg, in the document's unit.
+            extent: along the leg from there, in the document's unit.
+            rise: as it was measured, in the document's unit.
+            toward: the side that is gone to.
+            rise_from: what the rise was measured from.
         """
         frame, side = self.leg.frame, self.leg.frame.toward(toward)
         moved = self.leg.carried(self.pipe, rise, toward, rise_from)
@@ -176,6 +199,10 @@ class LegPosition:
     def up_to_next(self, begins: float) -> float:
         """From a place along the leg to the next line; at least as wide as the pipe.
 
-        Args: begins, a place along the leg, in the document's unit.
+        Args:
+            begins: a place along the leg, in the document's unit.
+
+        Returns:
+            In the document's unit.
         """
         return max(self.next_begins - begins, self.pipe.diameter)

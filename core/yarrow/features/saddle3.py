@@ -96,7 +96,9 @@ class Saddle3(LegFeature):
         """Vertices at 0, at h + R (1/cos θ − 1), at 0, with θ half the centre angle.
 
         The arc cuts the corner, so that its vertex stands higher than the pipe has to reach.
-        Source: docs/geometry.md, the named bends.
+
+        Source:
+            docs/geometry.md, the named bends.
         """
         place = leg.place(float(self.at), self.measured_from)
         half = math.radians(self.angle) / 2
@@ -151,7 +153,8 @@ class Saddle3(LegFeature):
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """Centre at the place plus the shrink, outers a multiple of the rise to either side.
 
-        Source: catalog/rules-of-thumb-saddle.csv. Both outers' hooks face the centre.
+        Source:
+            catalog/rules-of-thumb-saddle.csv. Both outers' hooks face the centre.
         """
         multiplier, shrink = rule.saddle(self.angle)
         height = self._height(leg, pipe)

@@ -88,7 +88,8 @@ class Saddle4(LegFeature):
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """Fully displaced over the whole width: vertices at − T − h/tan θ, at − T, and mirrored.
 
-        Source: docs/geometry.md, the named bends.
+        Source:
+            docs/geometry.md, the named bends.
         """
         place = leg.place(float(self.at), self.measured_from)
         height, run = self._height(leg, pipe), self._run(leg, pipe)
@@ -145,7 +146,8 @@ class Saddle4(LegFeature):
     def by_rule(self, leg: Leg, pipe: Pipe, base: float, rule: MultiplierTable) -> RuleMarks | None:
         """Two offsets by multiplier and shrink; the second is the first, mirrored.
 
-        Source: catalog/rules-of-thumb.csv.
+        Source:
+            catalog/rules-of-thumb.csv.
         """
         multiplier, shrink = rule.offset(self.angle)
         height = self._height(leg, pipe)

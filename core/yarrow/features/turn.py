@@ -88,7 +88,8 @@ class Turn(LegFeature):
     def lay(self, leg: Leg, pipe: Pipe) -> Laid:
         """One vertex, short of the surface at its back by (D/2 + stand-off) tan(θ/2).
 
-        Source: docs/geometry.md, where a tape is hooked.
+        Source:
+            docs/geometry.md, where a tape is hooked.
         """
         # Behind a turn out lies what the pipe ran along, which it may have stepped up on to.
         off = leg.off_surface(pipe) if self.toward == "out" else pipe.stand_off

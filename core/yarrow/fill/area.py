@@ -50,14 +50,22 @@ class Area:
     def percent(self, count: int) -> int:
         """The share for so many conductors.
 
-        Args: count, of conductors.
+        Args:
+            count: of conductors.
+
+        Returns:
+            Of the inside area.
         """
         if self.is_nipple:
             return fill_limits().nipple.percent
         return fill_limits().share.percent[min(max(count, 1), 3) - 1]
 
     def each(self, conductor: Conductor) -> float:
-        """Its cross-section. Raises: MissingTableValue."""
+        """Its cross-section.
+
+        Raises:
+            MissingTableValue.
+        """
         area = conductor.area_in(self.unit)
         if area is None:
             raise MissingTableValue(
@@ -66,7 +74,11 @@ class Area:
         return area
 
     def limit(self, raceway: Raceway, count: int) -> float:
-        """The share of its inside. Raises: MissingTableValue."""
+        """The share of its inside.
+
+        Raises:
+            MissingTableValue.
+        """
         inside = raceway.cross_section
         if inside is None:
             raise MissingTableValue("conduit.size", "a conduit whose inside diameter is known")
@@ -105,7 +117,8 @@ class Area:
     def ampacity_percent(self, carrying: int) -> int | None:
         """By their number; all of it in a nipple.
 
-        Source: NFPA 70 (2023), 310.15(C)(1).
+        Source:
+            NFPA 70 (2023), 310.15(C)(1).
         """
         if self.unit != "in":
             return None

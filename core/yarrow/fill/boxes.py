@@ -107,7 +107,8 @@ class BoxResult:
 def check_box(box: OutletBox) -> BoxResult:
     """The worked sum of a box against its volume.
 
-    Source: NFPA 70 (2023), 314.16(A) to (C).
+    Source:
+        NFPA 70 (2023), 314.16(A) to (C).
     """
     lines = _lines(box)
     needed = sum((line.volume for line in lines), Fraction(0))

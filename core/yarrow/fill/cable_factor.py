@@ -48,7 +48,11 @@ class CableFactorFill:
         return self.bends == 0 and self.length_m <= factor_rule().short_m
 
     def each(self, conductor: Conductor) -> float:
-        """Its factor, of the table that this run is read in. Raises: MissingTableValue."""
+        """Its factor, of the table that this run is read in.
+
+        Raises:
+            MissingTableValue.
+        """
         cable = uk_cables().get((conductor.csa, conductor.build)) if conductor.csa else None
         factor = (cable.short if self.is_short else cable.long) if cable else None
         if factor is None:
@@ -70,11 +74,19 @@ class CableFactorFill:
         return float(factor)
 
     def limit(self, raceway: Raceway, count: int) -> float:
-        """The conduit's factor. Raises: MissingTableValue."""
+        """The conduit's factor.
+
+        Raises:
+            MissingTableValue.
+        """
         return self.at(raceway, self.length_m)
 
     def at(self, raceway: Raceway, length_m: Fraction) -> float:
-        """The conduit's factor over a length. Raises: MissingTableValue."""
+        """The conduit's factor over a length.
+
+        Raises:
+            MissingTableValue.
+        """
         rule = factor_rule()
         conduit = rule.conduits.get(raceway.size) if raceway.unit == "mm" else None
         if conduit is None:
@@ -105,7 +117,10 @@ class CableFactorFill:
 
     def rows(self, raceway: Raceway) -> tuple[PrintedRow, ...]:
         """The printed rows that the length lies on or between; of a short straight run, none.
-        Raises: MissingTableValue."""
+
+        Raises:
+            MissingTableValue.
+        """
         if self.is_short:
             return ()
         printed = factor_rule().printed_m
@@ -145,8 +160,12 @@ class CableFactorFill:
 def factor_raceway(kind: str, size: str) -> Raceway:
     """A metric conduit as something to draw into.
 
-    Args: kind, of conduit; size, its trade size.
-    Raises: MissingTableValue.
+    Args:
+        kind: of conduit.
+        size: its trade size.
+
+    Raises:
+        MissingTableValue.
     """
     row = factor_rule().conduits.get(size)
     if row is None:

@@ -36,10 +36,17 @@ def check_fill(
 ) -> FillResult:
     """Whether conductors go into a raceway.
 
-    Args: spare, percent of the limit to keep free; choose, take the smallest size of the raceway's
-    type that passes (its own where none does: then the largest); beside, the same by another way.
-    Raises: MissingTableValue where the method has no figure for a conductor or the raceway.
-    Source: docs/fill.md.
+    Args:
+        spare: percent of the limit to keep free.
+        choose: take the smallest size of the raceway's type that passes (its own where none does:
+            then the largest).
+        beside: the same by another way.
+
+    Raises:
+        MissingTableValue where the method has no figure for a conductor or the raceway.
+
+    Source:
+        docs/fill.md.
     """
     loads = [Load(each.count, method.each(each)) for each in conductors]
     fitting = _passing(method, method.raceways(raceway), conductors, loads, spare)
@@ -205,7 +212,11 @@ def _heat(method: FillMethod, conductors: Sequence[Conductor]) -> AmpacityAdjust
 def raceway_of(kind: str, size: str) -> Raceway:
     """A conduit of the catalogue by type and size, to be filled by area.
 
-    Args: kind, of conduit; size, its trade size.
-    Raises: KeyError.
+    Args:
+        kind: of conduit.
+        size: its trade size.
+
+    Raises:
+        KeyError.
     """
     return as_raceway(bores()[kind, size])

@@ -37,16 +37,21 @@ class Circuit:
 
 @cache
 def circuit_kinds() -> dict[str, CircuitKind]:
-    """Every kind of circuit by the word that a document uses."""
+    """Every kind of circuit by the word that a document uses.
+
+    Returns:
+        In the order of ``circuits.toml``.
+    """
     return {word: CircuitKind(**about) for word, about in toml("circuits").items()}
 
 
 def conductors_of(circuits: Sequence[Circuit], one_earth: bool) -> tuple[Conductor, ...]:
     """The conductors of circuits, those of a circuit that are alike together.
 
-    Args: one_earth, all share one equipment ground, of the largest that any of them asks for
-    (NFPA 70 (2023), 250.122(C)); else each has its own.
-    Of two travellers one at a time carries current.
+    Args:
+        one_earth: all share one equipment ground, of the largest that any of them asks for (NFPA 70
+            (2023), 250.122(C)); else each has its own. Of two travellers one at a time carries
+            current.
     """
     found: list[Conductor] = []
     earths: list[Conductor] = []

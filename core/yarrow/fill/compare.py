@@ -31,8 +31,12 @@ def compare_methods(
     A US trade size is read as the metric conduit of about its bore, a US wire as the next larger
     metric cable: said in the answer.
 
-    Args: length_m, of the run in metres (None: not known), and its bends, counted as right angles.
-    Source: docs/fill.md.
+    Args:
+        length_m: of the run in metres (None: not known), and its bends, counted as right angles.
+        bends: of the run, counted as right angles.
+
+    Source:
+        docs/fill.md.
     """
     if method.name == "space" or length_m is None:
         return None

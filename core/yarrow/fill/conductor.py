@@ -43,14 +43,22 @@ class Conductor:
     circuit: int | None = None
 
     def area_in(self, unit: Unit) -> float | None:
-        """What one takes of a cross-section, in ``unit`` squared: as printed, else pi/4 d^2."""
+        """What one takes of a cross-section, in ``unit`` squared: as printed, else pi/4 d^2.
+
+        Returns:
+            None where nothing of it is known.
+        """
         if self.area is not None and self.unit == unit:
             return float(self.area)
         across = self.across(unit)
         return None if across is None else math.pi / 4 * across**2
 
     def across(self, unit: Unit) -> float | None:
-        """Its (larger) diameter in ``unit``."""
+        """Its (larger) diameter in ``unit``.
+
+        Returns:
+            None where nothing of it is known.
+        """
         return None if self.diameter is None else float(convert(self.diameter, self.unit, unit))
 
 

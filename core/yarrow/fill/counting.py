@@ -25,7 +25,11 @@ class Load:
 
 
 def used_by(loads: Sequence[Load]) -> float:
-    """What all take together."""
+    """What all take together.
+
+    Returns:
+        In what the method counts: an area, or factors.
+    """
     return sum(load.count * load.each for load in loads)
 
 
@@ -34,6 +38,9 @@ def fits(method: FillMethod, raceway: Raceway, loads: Sequence[Load], spare: flo
 
     Like conductors (all taking the same) may be counted: a count whose fraction is the method's
     ``rounds_up`` or more goes up to the next whole one.
+
+    Args:
+        spare: percent of the limit that is to stay free.
     """
     count = sum(load.count for load in loads)
     usable = method.limit(raceway, count) * (1 - spare / 100)
@@ -46,7 +53,12 @@ def fits(method: FillMethod, raceway: Raceway, loads: Sequence[Load], spare: flo
 def max_count(method: FillMethod, raceway: Raceway, each: float, spare: float = 0.0) -> int:
     """How many conductors that each take so much go in alone.
 
-    Args: each, what one takes; spare, percent to keep free.
+    Args:
+        each: what one takes.
+        spare: percent to keep free.
+
+    Returns:
+        0 where not one does.
     """
     return _largest_count(method, raceway, [], Load(0, each), spare)
 
@@ -56,7 +68,12 @@ def additional_count(
 ) -> int:
     """How many more of one kind go in with the rest in place: none where the rest does not.
 
-    Args: index, of the load that is added to; spare, percent to keep free.
+    Args:
+        index: of the load that is added to.
+        spare: percent to keep free.
+
+    Returns:
+        So many more.
     """
     if not fits(method, raceway, loads, spare):
         return 0

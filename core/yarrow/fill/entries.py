@@ -95,7 +95,8 @@ class EntriesResult:
 def check_entries(box: OpenBox) -> EntriesResult:
     """Every entry against its wall, the others, and the device.
 
-    Source: docs/fill.md, working figures of the catalogue.
+    Source:
+        docs/fill.md, working figures of the catalogue.
     """
     placed = _all_placed(box)
     found = [finding for at, entry in enumerate(placed) for finding in _over_edge(box, entry, at)]

@@ -32,7 +32,11 @@ def fill_findings(
     kept: bool,
 ) -> tuple[Finding, ...]:
     """What a check has to say beside its verdict: too large, too full, tight, likely to jam, and
-    that heat is a question of its own. ``kept``: the spare is left too."""
+    that heat is a question of its own. ``kept``: the spare is left too.
+
+    Args:
+        kept: whether the spare is left too.
+    """
     written = result.rule.written
     places = PLACES[result.amount]
     found = []

@@ -62,13 +62,26 @@ class FillMethod(Protocol):
         """From which fraction on a count of like conductors goes up."""
 
     def each(self, conductor: Conductor) -> float:
-        """What one takes. Raises: MissingTableValue."""
+        """What one takes.
+
+        Returns:
+            In the unit that the method counts in: an area, or a factor.
+
+        Raises:
+            MissingTableValue.
+        """
 
     def limit(self, raceway: Raceway, count: int) -> float:
         """What a raceway allows to so many conductors.
 
-        Args: count, of conductors.
-        Raises: MissingTableValue.
+        Args:
+            count: of conductors.
+
+        Returns:
+            In the unit that the method counts in.
+
+        Raises:
+            MissingTableValue.
         """
 
     def raceways(self, like: Raceway) -> tuple[Raceway, ...]:
@@ -77,12 +90,17 @@ class FillMethod(Protocol):
     def rule(self, count: int) -> FillRule:
         """The rule that sets the limit for so many conductors.
 
-        Args: count, of conductors.
+        Args:
+            count: of conductors.
         """
 
     def types(self, raceway: Raceway) -> tuple[str, ...]:
         """The types of conduit among which there may be a smaller one; none where there is but one
-        sort of raceway, or figures for one alone."""
+        sort of raceway, or figures for one alone.
+
+        Returns:
+            As the catalogue has them.
+        """
 
     def rows(self, raceway: Raceway) -> tuple[PrintedRow, ...]:
         """The printed rows that an answer lies on or between; none where nothing is looked up."""
@@ -91,7 +109,11 @@ class FillMethod(Protocol):
         """What is left of each one's ampacity where so many carry current; None where that is
         looked up by circuits.
 
-        Args: carrying, conductors that carry current.
+        Args:
+            carrying: conductors that carry current.
+
+        Returns:
+            Percent.
         """
 
     def findings(self, raceway: Raceway) -> list[Finding]:
@@ -101,9 +123,14 @@ class FillMethod(Protocol):
 def has_limit(method: FillMethod, raceway: Raceway, count: int) -> float:
     """What a method allows in a raceway, above zero.
 
-    Args: count, of conductors.
-    Raises: MissingTableValue where the rule comes to nothing, so that there is nothing to compare
-    with.
+    Args:
+        count: of conductors.
+
+    Returns:
+        In the unit that the method counts in.
+
+    Raises:
+        MissingTableValue where the rule comes to nothing, so that there is nothing to compare with.
     """
     limit = method.limit(raceway, count)
     if limit <= 0:

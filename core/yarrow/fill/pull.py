@@ -71,8 +71,9 @@ def stretches(
 ) -> tuple[Stretch, ...]:
     """The straights and bends of a run, with their slopes.
 
-    Args: vertices, its centreline with both ends; up, the unit vector against gravity in their
-    frame (None: the run is taken as level).
+    Args:
+        vertices: its centreline with both ends.
+        up: the unit vector against gravity in their frame (None: the run is taken as level).
     """
     corners = [0, *pipe.corners, len(vertices) - 1]
     ways = [
@@ -112,8 +113,16 @@ def tension_after(before: float, stretch: Stretch, weight: float, friction: floa
     A straight: T + w L (f cos s + sin s); a bend first multiplies by e^(f a), then its length
     counts as a straight along its chord. Where the cable would run by itself the tension is 0.
 
-    Args: before, the tension at its beginning; weight, force per length in the run's unit of
-    length; friction, f. Source: the usual equations of cable pulling; docs/fill.md.
+    Args:
+        before: the tension at its beginning.
+        weight: force per length in the run's unit of length.
+        friction: f.
+
+    Returns:
+        A force, as ``before``.
+
+    Source:
+        the usual equations of cable pulling; docs/fill.md.
     """
     at_bend = before * math.exp(friction * math.radians(stretch.degrees))
     level = math.sqrt(max(1 - stretch.rise**2, 0.0))
@@ -133,9 +142,14 @@ def pull_both_ways(
     """The pull fed in at the start and at the end; the easier end is the one whose tension is less,
     the one with less pressure where they are alike.
 
-    Args: run, from its start; weight, force a length; friction, its coefficient; tension_limit, a
-    force (None: none is known); side_wall_limit, force a unit of pressure, which is ``per``
-    lengths; half_bore, a length.
+    Args:
+        run: from its start.
+        weight: force a length.
+        friction: its coefficient.
+        tension_limit: a force (None: none is known).
+        side_wall_limit: force a unit of pressure, which is ``per`` lengths.
+        per: lengths that a unit of pressure is told by.
+        half_bore: a length.
     """
 
     def fed_in(feed: FeedEnd, stretches: Sequence[Stretch]) -> OneWay:

@@ -142,7 +142,14 @@ def is_large(conductor: Conductor) -> bool:
 def nominal(size: str, unit: Unit) -> float:
     """A trade size as the length that the rule multiplies: 1-1/4 is 1.25 in, 20 is 20 mm.
 
-    Raises: KeyError for a size that is not in the table.
+    Args:
+        size: as the table writes it.
+
+    Returns:
+        In the unit of its table.
+
+    Raises:
+        KeyError for a size that is not in the table.
     """
     _, of = lock_rings()[size]
     own_unit: Unit = "in" if of == "in" else "mm"
@@ -155,7 +162,9 @@ def check_pull_box(box: PullBox) -> PullBoxResult:
     A straight pull: 8 times its larger raceway, from wall to wall. An angle or U pull: from its
     wall to the opposite one 6 times the largest raceway of a row and the others of that row, the
     row that asks for most; between the two raceways 6 times the larger.
-    Source: NFPA 70 (2023), 314.28(A).
+
+    Source:
+        NFPA 70 (2023), 314.28(A).
     """
     limits = fill_limits().pull_box
     by_id = {raceway.id: raceway for raceway in box.raceways}

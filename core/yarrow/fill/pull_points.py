@@ -49,9 +49,12 @@ class PullPoints:
 def pull_points(bends: Sequence[BendOnPipe], most_degrees: float | None = None) -> PullPoints:
     """As few pull points as keep every stretch within the limit, parting the bends evenly.
 
-    Args: bends, in order along the pipe; most_degrees, between two points, in degrees (None: the
-    usual).
-    Source: docs/fill.md.
+    Args:
+        bends: in order along the pipe.
+        most_degrees: between two points, in degrees (None: the usual).
+
+    Source:
+        docs/fill.md.
     """
     limit = float(most_degrees if most_degrees is not None else USUAL_DEGREES)
     total = sum(bend.degrees for bend in bends)

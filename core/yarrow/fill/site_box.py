@@ -108,7 +108,9 @@ def check_site_box(box: BoxOnSite) -> SiteBoxResult:
 
     Every wire of a run ends in the box, but for what passes ``through``: each of those comes with
     two runs and counts once (twice with a loop). Wires of 4 AWG and up go by the pull box rule.
-    Source: docs/fill.md; NFPA 70 (2023), 314.16 and 314.28.
+
+    Source:
+        docs/fill.md; NFPA 70 (2023), 314.16 and 314.28.
     """
     findings: list[Finding] = []
     volume = _volume(box, findings)

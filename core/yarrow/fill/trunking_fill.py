@@ -44,8 +44,11 @@ class TrunkingFill:
         return None
 
     def each(self, conductor: Conductor) -> float:
-        """Its printed factor, or its cross-section, insulation included. Raises:
-        MissingTableValue."""
+        """Its printed factor, or its cross-section, insulation included.
+
+        Raises:
+            MissingTableValue.
+        """
         if self.printed and conductor.trunking is not None:
             return float(conductor.trunking)
         area = conductor.area_in("mm")
@@ -104,8 +107,11 @@ class TrunkingFill:
 def usual_trunking(size: str) -> Raceway:
     """A trunking of the table.
 
-    Args: size, by its name: ``50x50``.
-    Raises: KeyError.
+    Args:
+        size: by its name: ``50x50``.
+
+    Raises:
+        KeyError.
     """
     row = trunkings()[size]
     return Raceway(
@@ -124,7 +130,10 @@ def trunking_of(width: Fraction, height: Fraction, own: bool) -> Raceway:
     """Trunking by its sides in mm, either way round: a usual one, unless they are ``own`` sides,
     measured inside.
 
-    Args: width and height, inside, in millimetres; own, whether a person said them.
+    Args:
+        width: inside, in millimetres.
+        height: inside, in millimetres.
+        own: whether a person said them.
     """
     tall, low = max(width, height), min(width, height)
     name = f"{trimmed(float(tall), 1)}x{trimmed(float(low), 1)}"

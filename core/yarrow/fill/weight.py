@@ -14,7 +14,11 @@ MM2_PER_KCMIL = 0.506707
 
 
 def copper_mm2(conductor: Conductor) -> float | None:
-    """The metal of one conductor; None for a cable that is told by its diameter alone."""
+    """The metal of one conductor; None for a cable that is told by its diameter alone.
+
+    Returns:
+        Square millimetres.
+    """
     if conductor.csa is not None:
         return float(conductor.csa)
     if conductor.size is not None:
@@ -24,7 +28,11 @@ def copper_mm2(conductor: Conductor) -> float | None:
 
 def mass_of(conductors: Sequence[Conductor]) -> float:
     """kg a metre of all together: copper, and the rest of each cross-section as cover. Of a cable
-    told by its diameter the whole is taken as both together."""
+    told by its diameter the whole is taken as both together.
+
+    Returns:
+        Kilograms a metre.
+    """
     limits = fill_limits().mass
     total = 0.0
     for each in conductors:
@@ -41,7 +49,11 @@ def mass_of(conductors: Sequence[Conductor]) -> float:
 
 def tension_limit_of(conductors: Sequence[Conductor]) -> float | None:
     """lbf that the conductors may be pulled with together; None where a cable's copper is not
-    known."""
+    known.
+
+    Returns:
+        Pounds of force.
+    """
     metal = [(each.count, copper_mm2(each)) for each in conductors]
     if any(copper is None for _, copper in metal):
         return None

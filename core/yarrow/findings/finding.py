@@ -63,7 +63,11 @@ class Finding:
         return self.sentence(EN_US)
 
     def sentence(self, wording: Wording) -> str:
-        """What it says, in a language's words."""
+        """What it says, in a language's words.
+
+        Returns:
+            Whole sentences.
+        """
         return wording.text(self.phrase)
 
 

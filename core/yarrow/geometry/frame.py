@@ -29,7 +29,9 @@ class Frame:
     def turned(self, side: Side, angle: float) -> Frame:
         """The frame after a turn: carried along in the plane of the turn (parallel transport).
 
-        Args: side, toward which it turns; angle in degrees.
+        Args:
+            side: toward which it turns.
+            angle: in degrees.
         """
         if side in ("left", "right"):
             ahead, left = turned(self.ahead, self.left, angle if side == "left" else -angle)

@@ -28,8 +28,12 @@ def least_squares(errors: Errors, begin: Sequence[float]) -> list[float]:
         errors: as many at every values, at least one of each unknown.
         begin: values that can be, in whatever unit each has.
 
+    Returns:
+        As many as ``begin``, in the same units.
+
     Raises:
         ValueError, where ``begin`` can't be.
+
     Source:
         Levenberg (1944), Marquardt (1963).
     """
@@ -42,6 +46,9 @@ def least_squares_in(errors: Errors, begin: Sequence[float], most: int) -> tuple
     Args:
         errors, begin: as for least_squares, in whatever unit each has.
         most: rounds, 0 for none.
+
+    Returns:
+        As many as ``begin``, in the same units; and the rounds.
 
     Raises:
         ValueError, as for least_squares.
@@ -85,6 +92,9 @@ def solved(rows: Sequence[Sequence[float]], right: Sequence[float]) -> list[floa
     Args:
         rows: the equations' factors, a square of them, in whatever unit.
         right: what each comes to, likewise.
+
+    Returns:
+        One a column.
     """
     table = [[*row, value] for row, value in zip(rows, right, strict=True)]
     size = len(table)

@@ -28,8 +28,12 @@ class Sideways:
 def carried(vertices: Sequence[Vector], way: Vector) -> Sideways:
     """A way sideways, carried along: it keeps its angle to the plane of each corner.
 
-    Args: vertices, of the polyline, with both ends; way, a unit vector square to the first leg.
-    Source: docs/pieces-and-walls.md, racks.
+    Args:
+        vertices: of the polyline, with both ends.
+        way: a unit vector square to the first leg.
+
+    Source:
+        docs/pieces-and-walls.md, racks.
     """
     directions = _directions(vertices)
     ways, outward = [way], []
@@ -53,9 +57,16 @@ def offset_polyline(
     """The polyline at a distance to one side: legs parallel, corners where its legs meet, so that a
     corner moves by the distance × tan(θ/2) along each leg where the side lies in its plane.
 
-    Args: vertices, of the polyline, with both ends; side, the way sideways on every leg; distance,
-    a length.
-    Raises: GeometryError("leg-reversed", leg) where a leg would have no length left.
+    Args:
+        vertices: of the polyline, with both ends.
+        side: the way sideways on every leg.
+        distance: a length.
+
+    Returns:
+        As many as ``vertices``, in the same frame.
+
+    Raises:
+        GeometryError("leg-reversed", leg) where a leg would have no length left.
     """
     directions = _directions(vertices)
     found = [along(vertices[0], side.ways[0], distance)]
@@ -76,8 +87,13 @@ def chamfered(corner: Sequence[Vector], radius: float, count: int) -> tuple[Vect
     """A corner as ``count`` equal ones round an arc of a radius: their legs touch the arc, the
     first and the last on the corner's own legs. Spacing: 2 r tan(θ/2n).
 
-    Args: corner, the vertex between its neighbours; radius, of the arc, a length; count, of equal
-    corners, ≥ 1.
+    Args:
+        corner: the vertex between its neighbours.
+        radius: of the arc, a length.
+        count: of equal corners, ≥ 1.
+
+    Returns:
+        ``count`` vertices in order, without the neighbours.
     """
     before, vertex, after = corner
     bent = round_corner(before, vertex, after, radius)

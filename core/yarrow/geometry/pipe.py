@@ -90,7 +90,12 @@ def straights_beside(bends: Sequence[PipeBend], cut_length: float) -> tuple[floa
     """The parts of a pipe between its arcs and at its ends, one more than the bends; below zero
     where arcs overlap.
 
-    Args: bends, in order along the pipe; cut_length, in the same unit.
+    Args:
+        bends: in order along the pipe.
+        cut_length: in the same unit.
+
+    Returns:
+        In the same unit.
     """
     begins = (0.0, *(bend.arc_end for bend in bends))
     ends = (*(bend.arc_start for bend in bends), cut_length)
@@ -102,10 +107,18 @@ def develop(vertices: Sequence[Vector], radius: float) -> StraightPipe:
 
     Cut length = Σ straights + Σ arcs, with straight_i = |V_i V_i+1| − T(θ_i) − T(θ_i+1).
 
-    Args: vertices, at least two, with both ends; radius ≥ 0.
-    Returns: the straight pipe; straights below zero are left to the caller to judge.
-    Raises: GeometryError("repeated-point" | "folds-back", index of the vertex).
-    Source: docs/geometry.md.
+    Args:
+        vertices: at least two, with both ends.
+        radius: ≥ 0.
+
+    Returns:
+        The straight pipe; straights below zero are left to the caller to judge.
+
+    Raises:
+        GeometryError("repeated-point" | "folds-back", index of the vertex).
+
+    Source:
+        docs/geometry.md.
     """
     directions: list[Vector] = []
     lengths: list[float] = []
@@ -178,13 +191,22 @@ def fold(
 ) -> Folded:
     """Bend a straight pipe: the way back from develop().
 
-    Args: bends in order along the pipe; cut_length; start and ahead, where the pipe begins and in
-    which direction (unit); first_toward, the unit vector square to ahead from which the first
-    bend's roll is counted.
-    Returns: the vertices, with both ends, and the direction of the last leg.
-    Raises: GeometryError("arcs-overlap", bend) where an arc would begin before the last one ends,
-    or the last one beyond the end of the pipe (bend = number of bends).
-    Source: docs/geometry.md.
+    Args:
+        bends: in order along the pipe.
+        cut_length: in the same unit as their places.
+        start: where the pipe begins and in which direction (unit).
+        ahead: where the pipe begins and in which direction (unit).
+        first_toward: the unit vector square to ahead from which the first bend's roll is counted.
+
+    Returns:
+        The vertices, with both ends, and the direction of the last leg.
+
+    Raises:
+        GeometryError("arcs-overlap", bend) where an arc would begin before the last one ends, or
+        the last one beyond the end of the pipe (bend = number of bends).
+
+    Source:
+        docs/geometry.md.
     """
     end_of_last = 0.0
     for index, bend in enumerate(bends):
@@ -207,7 +229,12 @@ def fold_anyhow(
     """The same where arcs may overlap, which the caller judges: the straight between them is then
     gone back along.
 
-    Args: bends, cut_length, start, ahead and first_toward, as of fold: lengths in one unit.
+    Args:
+        bends: as of fold: lengths in one unit.
+        cut_length: as of fold: lengths in one unit.
+        start: as of fold: lengths in one unit.
+        ahead: as of fold: lengths in one unit.
+        first_toward: as of fold: lengths in one unit.
     """
     vertices = [start]
     direction, toward = ahead, first_toward

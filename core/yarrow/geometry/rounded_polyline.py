@@ -56,36 +56,66 @@ class StraightSegment:
     def points(self, arc_steps: int) -> list[Vector]:
         """Both ends, however many steps an arc takes.
 
-        Args: arc_steps, which an arc would take.
+        Args:
+            arc_steps: which an arc would take.
+
+        Returns:
+            Two places.
         """
         return [self.begins, self.ends]
 
     def nearest(self, place: Vector) -> Vector:
-        """The place on it that is nearest to another."""
+        """The place on it that is nearest to another.
+
+        Args:
+            place: in the frame of the segment.
+
+        Returns:
+            In the same frame.
+        """
         way = subtract(self.ends, self.begins)
         size = dot(way, way)
         share = dot(subtract(place, self.begins), way) / size if size else 0.0
         return along(self.begins, way, min(max(share, 0.0), 1.0))
 
     def at_least_off(self, place: Vector) -> float:
-        """No more than how far a place is from it, found fast."""
+        """No more than how far a place is from it, found fast.
+
+        Args:
+            place: in the frame of the segment.
+
+        Returns:
+            A length in its unit.
+        """
         return math.dist(place, self.nearest(place))
 
     def hull(self) -> Sequence[Vector]:
-        """Points whose hull holds it."""
+        """Points whose hull holds it.
+
+        Returns:
+            In the frame of the segment.
+        """
         return (self.begins, self.ends)
 
     def lowest(self, radius: float) -> float:
         """The least height of a pipe of that radius, cut square at both ends.
 
-        Args: radius, of the pipe.
+        Args:
+            radius: of the pipe.
+
+        Returns:
+            Along z, in the segment's unit.
         """
         return min(self.begins[2], self.ends[2]) - radius * self._level()
 
     def highest(self, radius: float) -> float:
         """The greatest height of a pipe of that radius, cut square at both ends.
 
-        Args: radius, of the pipe.
+        Args:
+            radius: of the pipe.
+
+        Returns:
+            Along z, in the segment's unit.
         """
         return max(self.begins[2], self.ends[2]) + radius * self._level()
 
@@ -137,7 +167,11 @@ class ArcSegment:
     def point(self, part: float) -> Vector:
         """The place at an angle into the arc, radians.
 
-        Args: part, from its beginning, radians.
+        Args:
+            part: from its beginning, radians.
+
+        Returns:
+            In the frame of the segment.
         """
         spoke = add(scaled(self.out, math.cos(part)), scaled(self.ahead, math.sin(part)))
         return along(self.middle, spoke, self.radius)
@@ -145,22 +179,44 @@ class ArcSegment:
     def points(self, arc_steps: int) -> list[Vector]:
         """Points along it, both ends included.
 
-        Args: arc_steps, one less than the points.
+        Args:
+            arc_steps: one less than the points.
+
+        Returns:
+            In the frame of the segment.
         """
         return [self.point(self.turn * n / arc_steps) for n in range(arc_steps + 1)]
 
     def nearest(self, place: Vector) -> Vector:
-        """The place on it that is nearest to another, which does not lie across its middle."""
+        """The place on it that is nearest to another, which does not lie across its middle.
+
+        Args:
+            place: in the frame of the segment.
+
+        Returns:
+            In the same frame.
+        """
         off = subtract(place, self.middle)
         part = math.atan2(dot(off, self.ahead), dot(off, self.out))
         return self.point(min(max(part, 0.0), self.turn))
 
     def at_least_off(self, place: Vector) -> float:
-        """No more than how far a place is from it, found fast."""
+        """No more than how far a place is from it, found fast.
+
+        Args:
+            place: in the frame of the segment.
+
+        Returns:
+            A length in its unit.
+        """
         return math.dist(self.middle, place) - self.radius
 
     def hull(self) -> Sequence[Vector]:
-        """Points whose hull holds it: its ends and where the tangents there meet."""
+        """Points whose hull holds it: its ends and where the tangents there meet.
+
+        Returns:
+            Three places in the frame of the segment.
+        """
         if self.turn >= _WIDE:
             return tuple(
                 along(along(self.middle, self.out, a * self.radius), self.ahead, b * self.radius)
@@ -174,7 +230,11 @@ class ArcSegment:
         """The least height of a pipe of that radius where the arc itself turns upward; its ends are
         those of the straights beside it.
 
-        Args: radius, of the pipe.
+        Args:
+            radius: of the pipe.
+
+        Returns:
+            Along z, in the segment's unit; infinite where it does not turn upward.
         """
         bottom = math.atan2(-self.ahead[2], -self.out[2]) % math.tau
         return self.point(bottom)[2] - radius if bottom < self.turn else math.inf
@@ -182,13 +242,17 @@ class ArcSegment:
     def highest(self, radius: float) -> float:
         """The greatest height of a pipe of that radius where the arc itself turns downward.
 
-        Args: radius, of the pipe.
+        Args:
+            radius: of the pipe.
+
+        Returns:
+            Along z, in the segment's unit; infinite below where it does not turn downward.
         """
         top = math.atan2(self.ahead[2], self.out[2]) % math.tau
         return self.point(top)[2] + radius if top < self.turn else -math.inf
 
     def moved(self, place: Motion, direction: Motion) -> ArcSegment:
-        """The same after a rigid motion. Args: as for a straight."""
+        """The same after a rigid motion, as of a straight."""
         out, ahead = direction(self.out), direction(self.ahead)
         return ArcSegment(place(self.middle), out, ahead, self.radius, self.turn, self.at)
 

@@ -36,6 +36,9 @@ class StraightPart:
             origin: where the tape is hooked.
             way: that it is laid along, a unit vector.
             at: what it reads.
+
+        Returns:
+            From the pipe's start, in its unit.
         """
         slope = dot(self.ahead, way)
         if slope <= _SQUARE:
@@ -48,6 +51,9 @@ class StraightPart:
 
         Args:
             point: in space.
+
+        Returns:
+            Both in the pipe's unit.
         """
         place = self.begins + dot(subtract(point, self.point), self.ahead)
         place = min(max(place, self.begins), self.ends)
@@ -59,7 +65,7 @@ def straight_at(straights: Sequence[StraightPart], place: float) -> StraightPart
 
     Args:
         straights: of a pipe.
-        place: from the straight pipe's start.
+        place: from the straight pipe's start, in its unit.
     """
     return min(straights, key=lambda each: max(each.begins - place, place - each.ends))
 
@@ -74,7 +80,7 @@ def straights_of(vertices: Sequence[Vector], pipe: StraightPipe) -> tuple[Straig
     """The straights of a pipe, one more than its bends, in order.
 
     Args:
-        vertices: with both ends, as the pipe was developed from them.
+        vertices: with both ends, in the frame that the pipe was developed from.
         pipe: that it was developed to.
     """
     found = []

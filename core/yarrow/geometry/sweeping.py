@@ -63,6 +63,9 @@ class Rod:
 
         Args:
             rod: anywhere.
+
+        Returns:
+            A length in their unit.
         """
         return _between_rods(rod, self)
 
@@ -121,7 +124,14 @@ class TurnAxis:
     way: Vector
 
     def off(self, point: Vector) -> float:
-        """How far a point is off the line."""
+        """How far a point is off the line.
+
+        Args:
+            point: in the line's frame.
+
+        Returns:
+            A length in its unit.
+        """
         return length(cross(subtract(point, self.origin), self.way))
 
     def turned(self, rod: Rod, angle: float) -> Rod:
@@ -154,7 +164,14 @@ class Block:
     off: ClassVar[float] = 0.0
 
     def distance(self, point: Vector) -> float:
-        """How far a point is from it; 0 within."""
+        """How far a point is from it; 0 within.
+
+        Args:
+            point: in the block's frame.
+
+        Returns:
+            A length in its unit.
+        """
         off = subtract(point, self.middle)
         (one, other, third), (a, b, c) = self.axes, self.half
         return math.hypot(
@@ -168,6 +185,9 @@ class Block:
 
         Args:
             rod: anywhere.
+
+        Returns:
+            A length in its unit.
         """
         off, way = subtract(rod.begins, self.middle), subtract(rod.ends, rod.begins)
         seen = [
@@ -269,6 +289,7 @@ class Sweep:
             solid: what stands there: a block, or a pipe's own rod.
             apart: how far a centreline has to stay off, beside what arcs lie off their rods.
             near: as close as is looked, a length.
+
         Source:
             docs/pieces-and-walls.md, getting it in.
         """

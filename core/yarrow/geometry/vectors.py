@@ -10,17 +10,42 @@ ORIGIN: Vector = (0.0, 0.0, 0.0)
 
 
 def add(a: Vector, b: Vector) -> Vector:
-    """a + b."""
+    """a + b.
+
+    Args:
+        a: any.
+        b: in the same unit.
+
+    Returns:
+        In that unit.
+    """
     return (a[0] + b[0], a[1] + b[1], a[2] + b[2])
 
 
 def subtract(a: Vector, b: Vector) -> Vector:
-    """a − b."""
+    """a − b.
+
+    Args:
+        a: any.
+        b: in the same unit.
+
+    Returns:
+        In that unit.
+    """
     return (a[0] - b[0], a[1] - b[1], a[2] - b[2])
 
 
 def along(start: Vector, direction: Vector, distance: float) -> Vector:
-    """start + distance · direction."""
+    """start + distance · direction.
+
+    Args:
+        start: a place.
+        direction: of length 1, for the distance to be one.
+        distance: in the unit of the place.
+
+    Returns:
+        A place in that unit.
+    """
     return (
         start[0] + distance * direction[0],
         start[1] + distance * direction[1],
@@ -29,40 +54,91 @@ def along(start: Vector, direction: Vector, distance: float) -> Vector:
 
 
 def dot(a: Vector, b: Vector) -> float:
-    """a · b."""
+    """a · b.
+
+    Args:
+        a: any.
+        b: likewise.
+
+    Returns:
+        In the product of their units.
+    """
     return a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
 
 
 def cross(a: Vector, b: Vector) -> Vector:
-    """a × b, right-handed."""
+    """a × b, right-handed.
+
+    Args:
+        a: any.
+        b: likewise.
+
+    Returns:
+        In the product of their units.
+    """
     return (a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0])
 
 
 def length(a: Vector) -> float:
-    """|a|, without overflow or underflow on the way."""
+    """|a|, without overflow or underflow on the way.
+
+    Args:
+        a: any.
+
+    Returns:
+        In its unit, never below zero.
+    """
     return math.hypot(*a)
 
 
 def scaled(a: Vector, factor: float) -> Vector:
-    """factor · a."""
+    """factor · a.
+
+    Args:
+        a: any.
+        factor: a ratio.
+
+    Returns:
+        In the unit of a.
+    """
     return (a[0] * factor, a[1] * factor, a[2] * factor)
 
 
 def unit(a: Vector) -> Vector:
-    """a at length 1 (as it is where it has none)."""
+    """a at length 1 (as it is where it has none).
+
+    Args:
+        a: any.
+
+    Returns:
+        A direction, without a unit.
+    """
     return scaled(a, 1 / (length(a) or 1.0))
 
 
 def angle_between(a: Vector, b: Vector) -> float:
-    """From one direction a to another, b: degrees from 0 to 180; lengths do not matter."""
+    """From one direction a to another, b: degrees from 0 to 180; lengths do not matter.
+
+    Args:
+        a: of any length but zero.
+        b: likewise.
+
+    Returns:
+        Degrees.
+    """
     return math.degrees(math.atan2(length(cross(a, b)), dot(a, b)))
 
 
 def turned(ahead: Vector, side: Vector, degrees: float) -> tuple[Vector, Vector]:
     """Both of a pair of perpendicular unit vectors, turned in their own plane from ahead to side.
 
-    Args: ahead and side, unit and perpendicular; degrees, positive from ahead toward side.
-    Returns: (new ahead, new side).
+    Args:
+        ahead: unit and perpendicular.
+        side: unit and perpendicular.
+        degrees: positive from ahead toward side.
+
+    Returns:
+        (new ahead, new side).
     """
     cos, sin = _cos_sin(degrees)
     return (

@@ -30,9 +30,14 @@ class Rounded:
 def round_to(value: float, step: Fraction, unit: Unit, *, feet: bool = False) -> Rounded:
     """The nearest mark on a tape divided in ``step``; half-way goes up.
 
-    Args: value, a length in ``unit``; step, > 0, in ``unit``; feet, whether inches are told in feet
-    and inches with their signs (a cut length) or in inches alone (a mark).
-    Returns: the mark, with ``moved`` = mark − value.
+    Args:
+        value: a length in ``unit``.
+        step: > 0, in ``unit``.
+        feet: whether inches are told in feet and inches with their signs (a cut length) or in
+            inches alone (a mark).
+
+    Returns:
+        The mark, with ``moved`` = mark − value.
     """
     size, under = step.as_integer_ratio()
     over = _nearest_mark(value, size, under)
@@ -49,6 +54,9 @@ def mark_text(value: float, step: Fraction) -> str:
     Args:
         value: a length in the unit of ``step``.
         step: more than 0.
+
+    Returns:
+        Without a unit: ``25 9/16``.
     """
     size, under = step.as_integer_ratio()
     return _mixed_text(_nearest_mark(value, size, under), under)
@@ -66,6 +74,9 @@ def cut_text(cut_length: float, step: Fraction, unit: Unit) -> str:
         cut_length: in ``unit``.
         step: the smallest mark of the tape, in ``unit``.
         unit: inches are told in feet and inches, millimetres with their sign.
+
+    Returns:
+        ``8' 8 3/16"`` or ``1530 mm``.
     """
     return round_to(max(cut_length, 0.0), step, unit, feet=True).text
 
@@ -73,7 +84,11 @@ def cut_text(cut_length: float, step: Fraction, unit: Unit) -> str:
 def exact_text(value: Fraction, unit: Unit) -> str:
     """A length as a tape would tell it if it can (``49 7/8``), else in decimals (``49.333``).
 
-    Args: value, a length in ``unit``. Millimetres are always told in decimals.
+    Args:
+        value: a length in ``unit``. Millimetres are always told in decimals.
+
+    Returns:
+        Without its unit.
     """
     if unit == "in" and value.denominator in (1, 2, 4, 8, 16, 32, 64):
         return _mixed_text(value.numerator, value.denominator)

@@ -88,10 +88,18 @@ def read_length(given: object, unit: Unit) -> Reading:
     added and subtracted (``52 3/4 - 2 7/8``) or repeated (``3 x 16``), and of a sum they may have
     names (``floor to hub 45 1/4 - strut 3 3/8``); the worked sum is kept.
 
-    Args: given, an int, float, Decimal or str; unit, the document's.
-    Returns: the reading, exact, in ``unit``.
-    Raises: LengthSyntaxError, with what was expected.
-    Source: the run file's contract, docs/run-file.md.
+    Args:
+        given: an int, float, Decimal or str.
+        unit: the document's.
+
+    Returns:
+        The reading, exact, in ``unit``.
+
+    Raises:
+        LengthSyntaxError, with what was expected.
+
+    Source:
+        the run file's contract, docs/run-file.md.
     """
     if isinstance(given, str):
         return _read_text(given, unit)
@@ -143,8 +151,15 @@ def in_other_unit(text: str, unit: Unit) -> str:
     ``52 3/4 - 2 7/8`` is ``52 3/4 in - 2 7/8 in`` in millimetres, and comes back as it was: what
     was read off a tape stays what was read.
 
-    Args: text, tape notation that read_length takes; unit, the one that it is read in.
-    Raises: LengthSyntaxError.
+    Args:
+        text: tape notation that read_length takes.
+        unit: the one that it is read in.
+
+    Returns:
+        Tape notation.
+
+    Raises:
+        LengthSyntaxError.
     """
     wanted = read_length(text, unit).value
     to = other_unit(unit)

@@ -24,8 +24,13 @@ def other_unit(unit: Unit) -> Unit:
 def convert(value: Fraction, unit: Unit, to: Unit) -> Fraction:
     """The same length in the other unit, exactly.
 
-    Args: value, a length in ``unit``; unit and to, "in" or "mm".
-    Returns: the length in ``to``.
+    Args:
+        value: a length in ``unit``.
+        unit: "in" or "mm".
+        to: "in" or "mm".
+
+    Returns:
+        The length in ``to``.
     """
     if unit == to:
         return value
@@ -35,7 +40,11 @@ def convert(value: Fraction, unit: Unit, to: Unit) -> Fraction:
 def convert_length(value: float, unit: Unit, to: Unit) -> float:
     """The same for a length that geometry has begun on.
 
-    Args: value, a length in ``unit``.
+    Args:
+        value: a length in ``unit``.
+
+    Returns:
+        In the other unit.
     """
     if unit == to:
         return value

@@ -38,7 +38,9 @@ class CrossingProfile:
     def line(self, kind: str, angle: float, setting: Setting) -> Feature | None:
         """The saddle of a kind, high enough that nothing is touched at its sides either.
 
-        Args: kind, of saddle, or ``straight``; angle, of its centre or its offsets, degrees.
+        Args:
+            kind: of saddle, or ``straight``.
+            angle: of its centre or its offsets, degrees.
         """
         if kind == "straight":
             return Straight(self.begins, self.measured_from, label=self.label)
@@ -150,7 +152,12 @@ class CrossedObstacle(AtUsualAngles, ABC):
     def lift(self, kind: str, angle: float, setting: Setting) -> float:
         """For its sides, where a 3-bend saddle goes over them.
 
-        Args: kind, of bends; angle, in degrees.
+        Args:
+            kind: of bends.
+            angle: in degrees.
+
+        Returns:
+            In the document's unit.
         """
         return self.profile().lift(angle, setting) if kind == "saddle3" else 0.0
 
@@ -159,23 +166,38 @@ class CrossedObstacle(AtUsualAngles, ABC):
     ) -> tuple[str, CrossingProfile] | None:
         """One 4-bend saddle over both.
 
-        Args: first, what stands before it; most_apart, how far both may reach together, a length.
+        Args:
+            first: what stands before it.
+            most_apart: how far both may reach together, a length.
+
+        Returns:
+            The kind of bends, and the hump in the document's unit.
         """
         return self.profile().joined_to(first, leg, most_apart)
 
     def kinds(self, setting: Setting) -> tuple[str, ...]:
-        """Saddles, the usual one for its shape first."""
+        """Saddles, the usual one for its shape first.
+
+        Returns:
+            As documents name them.
+        """
         return self.profile().kinds(setting)
 
     def answer(self, kind: str, angle: float, setting: Setting) -> Feature | None:
         """The saddle of that kind.
 
-        Args: kind, of bends; angle, in degrees.
+        Args:
+            kind: of bends.
+            angle: in degrees.
         """
         return self.profile().line(kind, angle, setting)
 
     def size(self) -> float:
-        """Its height and the clearance."""
+        """Its height and the clearance.
+
+        Returns:
+            In the document's unit.
+        """
         profile = self.profile()
         return float(profile.height + profile.clearance)
 

@@ -94,21 +94,34 @@ class FreeOffset(StandsAlone):
     def length(self, angle: float, setting: Setting) -> float:
         """h / tan θ + 2 T(θ), along the leg from arc to arc.
 
-        Args: angle, in degrees.
-        Source: docs/geometry.md.
+        Args:
+            angle: in degrees.
+
+        Returns:
+            In the document's unit.
+
+        Source:
+            docs/geometry.md.
         """
         rise = setting.leg.carried(setting.pipe, self.rise, self.toward, self.rise_from)
         run = 0.0 if angle == 90 else rise / math.tan(math.radians(angle))
         return run + 2 * tangent_length(setting.pipe.radius, angle)
 
     def too_long(self, angle: float, setting: Setting) -> bool:
-        """Whether it is longer at an angle than what it must fit into."""
+        """Whether it is longer at an angle than what it must fit into.
+
+        Args:
+            angle: in degrees.
+        """
         return self.within is not None and self.length(angle, setting) > self.within + _HAIR
 
     def fitting_angle(self, setting: Setting) -> float:
         """The shallowest angle that fits, or the angle of the shortest offset where none does.
 
         h / tan θ + 2 R tan(θ/2) falls to its least at one angle, and only rises from there.
+
+        Returns:
+            Degrees.
         """
         low, high = 1.0, self.shortest_angle(setting)
         for _ in range(_HALVINGS):
@@ -121,6 +134,9 @@ class FreeOffset(StandsAlone):
         """The angle, up to 90, at which the offset takes up the least of the leg.
 
         The length's slope −h / sin² θ + R / cos²(θ/2) is 0 where sin²(θ/2) = h / 4 R.
+
+        Returns:
+            Degrees.
         """
         rise = setting.leg.carried(setting.pipe, self.rise, self.toward, self.rise_from)
         share = max(rise, 0.0) / (4 * setting.pipe.radius)

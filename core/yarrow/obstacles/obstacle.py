@@ -35,20 +35,41 @@ class Obstacle(OnSite, Protocol):
         """Where the tape was hooked for that."""
 
     def kinds(self, setting: Setting) -> tuple[str, ...]:
-        """The kinds of bends that can answer it here, the usual one first."""
+        """The kinds of bends that can answer it here, the usual one first.
+
+        Returns:
+            As documents name them.
+        """
 
     def answer(self, kind: str, angle: float, setting: Setting) -> Feature | None:
-        """The line of bends of a kind, at an angle in degrees; None where that is no answer."""
+        """The line of bends of a kind, at an angle in degrees; None where that is no answer.
+
+        Args:
+            kind: one of ``kinds``.
+            angle: in degrees.
+        """
 
     def size(self) -> float:
-        """How far the pipe has to move for it: what a usual angle is told by."""
+        """How far the pipe has to move for it: what a usual angle is told by.
+
+        Returns:
+            In the document's unit.
+        """
 
     def section(self, setting: Setting) -> Section | None:
         """What must not be touched; None where the pipe is meant to lie on it or go through."""
 
     def lift(self, kind: str, angle: float, setting: Setting) -> float:
         """How much higher than its top and clearance bends of a kind have to go, at an angle in
-        degrees, so that its sides are cleared too."""
+        degrees, so that its sides are cleared too.
+
+        Args:
+            kind: one of ``kinds``.
+            angle: in degrees.
+
+        Returns:
+            In the document's unit.
+        """
 
     @property
     def leads_in(self) -> bool:
@@ -64,7 +85,11 @@ class Obstacle(OnSite, Protocol):
         """The length along the leg that its bends must fit into; None where nothing was said."""
 
     def further_angles(self, setting: Setting) -> tuple[tuple[str, float], ...]:
-        """Kinds and angles to try besides the usual ones."""
+        """Kinds and angles to try besides the usual ones.
+
+        Returns:
+            Angles in degrees.
+        """
 
     def crossing(self) -> CrossingProfile | None:
         """Itself as something to go over and come down behind; None where it is no such thing."""
@@ -75,8 +100,12 @@ class Obstacle(OnSite, Protocol):
         """How bends that go over something before it take it too: their kind, and the hump that
         both make; None where they do not go together.
 
-        Args: first, what stands before it; most_apart, a length, from where the first begins to
-        where this one does, or ends.
+        Args:
+            first: what stands before it.
+            most_apart: a length, from where the first begins to where this one does, or ends.
+
+        Returns:
+            The kind of bends, and the hump in the document's unit.
         """
 
 

@@ -25,7 +25,11 @@ class RoundOutline:
     radius: float
 
     def distance(self, line: RoundedPolyline) -> tuple[float, float]:
-        """The least distance of a centreline from it, and at which u."""
+        """The least distance of a centreline from it, and at which u.
+
+        Returns:
+            A length in the document's unit; u likewise, along the leg.
+        """
         distance, at = _nearest(line, self.u, self.v)
         return distance - self.radius, at
 
@@ -40,7 +44,11 @@ class BlockOutline:
 
     def distance(self, line: RoundedPolyline) -> tuple[float, float]:
         """The least distance of a centreline from its corners, or its least height over the top;
-        and at which u."""
+        and at which u.
+
+        Returns:
+            A length in the document's unit; u likewise, along the leg.
+        """
         corners = (_nearest(line, u, self.top) for u in (self.begins, self.ends))
         return min([*corners, *self._heights(line)])
 
@@ -90,6 +98,7 @@ def least_air(
         radius: of every arc.
         diameter: of the pipe.
         outline: what must not be touched.
+
     Source:
         docs/geometry.md, air over an obstacle.
     """

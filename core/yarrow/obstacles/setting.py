@@ -19,7 +19,11 @@ class Setting:
     following: Following | None
 
     def rest_above_surface(self, toward: Side) -> float:
-        """From the surface to the resting pipe's centreline, on the side that the pipe goes."""
+        """From the surface to the resting pipe's centreline, on the side that the pipe goes.
+
+        Returns:
+            In the document's unit.
+        """
         return self.leg.rest_above_surface(self.pipe, toward)
 
 
@@ -34,6 +38,10 @@ class Section:
 def exact(value: float) -> Fraction:
     """A place that geometry found, as a length: to far less than any tape or bender tells.
 
-    Args: value, a length in the document's unit.
+    Args:
+        value: a length in the document's unit.
+
+    Returns:
+        In that unit.
     """
     return Fraction(value).limit_denominator(10**9)

@@ -38,6 +38,9 @@ def joints_by_hand(
         parted: the run, with the places that were said.
         rooms: where a joint may be.
         closed: by another coupling than its own, if it is.
+
+    Returns:
+        Places from the run's start, in its unit, in order.
     """
     places: list[float] = []
     findings: list[Finding] = []

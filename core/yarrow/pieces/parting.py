@@ -44,6 +44,9 @@ class Sticks:
 
         Args:
             begins, ends: as for is_whole, lengths in the run's unit.
+
+        Returns:
+            From the run's start, in its unit.
         """
         return (
             begins + (self.coupling_at(begins).open / 2 if begins > 0 else 0.0),
@@ -71,6 +74,9 @@ class Sticks:
 
         Args:
             begins, ends: as for is_whole, lengths in the run's unit.
+
+        Returns:
+            In the run's unit.
         """
         begins, ends = self.cut_between(begins, ends)
         return ends - begins
@@ -80,6 +86,9 @@ class Sticks:
 
         Args:
             begins: the middle of the joint before it, or 0, in the run's unit.
+
+        Returns:
+            In the run's unit.
         """
         half = self.coupling.open / 2
         return begins + (half if begins > 0 else 0.0) + self.stick + half
@@ -97,6 +106,9 @@ def fewest(
         sticks: the run and what it is parted with.
         stretches: where a joint may be, in order.
         pieces: how many there are to be; 0: as few as can be.
+
+    Returns:
+        From the run's start, in its unit, in order.
     """
     if not pieces and sticks.takes(0.0, sticks.length):
         return ()

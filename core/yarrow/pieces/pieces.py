@@ -51,6 +51,7 @@ def pieces_of(survey: Survey) -> PiecesOfRun:
 
     Args:
         survey: the run as it was read.
+
     Source:
         docs/pieces-and-walls.md, pieces.
     """
@@ -159,7 +160,7 @@ class Hung:
         Args:
             parting: of the run.
             run: with its joints.
-            said: of those, and of what it is to be closed by.
+            joints: as they were said, and what it is to be closed by.
         """
         bends = len(run.parted.pipe.bends)
         if not run.is_screwed:

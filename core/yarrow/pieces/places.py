@@ -64,6 +64,9 @@ class TapedLeg:
 
         Args:
             point: of the pipe, in space.
+
+        Returns:
+            In the run's unit.
         """
         return dot(subtract(point, self.origin), self.ahead)
 
@@ -73,6 +76,9 @@ class TapedLeg:
 
         Args:
             at: from the origin.
+
+        Returns:
+            From the pipe's start, in the run's unit.
         """
         found = (each.level_with(self.origin, self.ahead, at) for each in self.straights)
         return next((place for place in found if place is not None), None)
@@ -122,6 +128,9 @@ def reach_of(bender: Bender) -> float:
 
     Args:
         bender: with its numbers for the conduit.
+
+    Returns:
+        In the bender's unit.
     """
     return max(bender.arc_behind_front + bender.hook, bender.heel, 0.0)
 
@@ -182,6 +191,10 @@ def hidden(parted: RunToPart) -> list[tuple[int | None, float, float]]:
 
     Args:
         parted: the run, and what it is parted with.
+
+    Returns:
+        The line's number on the walk (None: it is of none), and both ends of the stretch in the
+        run's unit.
     """
     found = []
     for thing in parted.things:

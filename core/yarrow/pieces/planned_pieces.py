@@ -90,7 +90,7 @@ class Parting:
 
         Args:
             plan: of the run as a whole.
-            said: its coupling and sticks.
+            joints: its coupling and sticks, as they were said.
         """
         run, layout, pipe = plan.resolution.run, plan.layout, plan.placed.pipe
         on_site = things(run, layout, plan.resolution.survey.features)
@@ -146,7 +146,7 @@ class Parting:
         None where no joints do.
 
         Args:
-            said: of the joints.
+            joints: as they were said.
             rooms: where one may be.
             ways: that were found, best first.
         """
@@ -206,6 +206,9 @@ class Parting:
 
         Args:
             middles: of the joints.
+
+        Returns:
+            Both ends from the run's start, in its unit.
         """
         return list(pairwise((0.0, *middles, self.sticks.length)))
 
@@ -233,6 +236,9 @@ class Parting:
 
         Args:
             begins, ends: the middles of the joints at its ends, or the run's own ends, in its unit.
+
+        Returns:
+            In the plan's frame.
         """
         layout, pipe = self.parted.layout, self.parted.pipe
         corners = (pipe.corners[bend] for bend in self._inside(begins, ends))

@@ -92,6 +92,9 @@ class StrapSpacing:
 
         Args:
             place: from the pipe's start, in the run's unit.
+
+        Returns:
+            In the run's unit.
         """
         stands = any(begins <= place <= ends for begins, ends in self.upright)
         return self.rule.upright if stands else self.rule.spacing

@@ -31,7 +31,10 @@ def gap_between(
     """What is between two neighbours, along the corners as they are planned; the first of them as
     it was built, where that is told.
 
-    Args: lines and radii, of every pipe in order; setup, the run that the rack is a copy of.
+    Args:
+        lines: the way of every pipe in order.
+        radii: of every pipe's corners in order, in the run's unit.
+        setup: the run that the rack is a copy of.
     """
     words = setup.lengths
     line, next_line = lines[one.pipe], lines[other.pipe]

@@ -110,7 +110,11 @@ def _spacing(rack: Rack, one: ResolvedRun, other: ResolvedRun) -> float:
 
 
 def outside(run: ResolvedRun) -> float:
-    """The outside diameter of a run's conduit, in the run's unit."""
+    """The outside diameter of a run's conduit, in the run's unit.
+
+    Returns:
+        In that unit.
+    """
     return float(convert(run.conduit.diameter, run.conduit.unit, run.unit))
 
 

@@ -39,7 +39,8 @@ def plan_rack(survey: Survey) -> RackPlan:
     where it says so; its vertices are the parallel polyline's, so that legs and slopes keep the
     spacing. What can't be made is a pipe with an error finding, and the rack says which.
 
-    Source: docs/pieces-and-walls.md, racks.
+    Source:
+        docs/pieces-and-walls.md, racks.
     """
     resolution = resolve_run(survey)
     rack = survey.rack or Rack(1, "left", 1.0, "centres", "same", 1.0, (), ())

@@ -22,7 +22,11 @@ def radii(line: RackPipePath, laid: Sequence[RackPipePath], rack: Rack) -> list[
     """The radius of each corner of a pipe: its shoe's; about one centre, wider by as much as it
     lies further out than the innermost, and nowhere tighter than any pipe's own shoe.
 
-    Args: laid, the lines of all pipes that have one.
+    Args:
+        laid: the lines of all pipes that have one.
+
+    Returns:
+        One a corner, in the run's unit.
     """
     own = line.run.bender.radius
     if rack.corners == "same":
@@ -44,7 +48,8 @@ Wide = list[tuple[int, float, int]]
 def bends_of(line: RackPipePath, radii: Sequence[float], rack: Rack) -> int:
     """How many bends a pipe takes, each shot counted.
 
-    Args: radii, of its corners, in the run's unit.
+    Args:
+        radii: of its corners, in the run's unit.
     """
     return sum(
         _count(line, radius, _angle(line.vertices[corner : corner + 3]), rack)
@@ -63,7 +68,11 @@ def in_segments(
 ) -> tuple[tuple[Vector, ...], tuple[tuple[int, Role], ...], Wide]:
     """A pipe's vertices with every corner that is wider than its shoe as many small ones.
 
-    Args: radii, of its corners, in the run's unit.
+    Args:
+        radii: of its corners, in the run's unit.
+
+    Returns:
+        The vertices, the part of each bend, and which corners are wide.
     """
     vertices: list[Vector] = [line.vertices[0]]
     owners: list[tuple[int, Role]] = []
@@ -93,9 +102,10 @@ def segment_bend_of(
 ) -> SegmentBend:
     """A wide bend's figures, as they are read off on the pipe.
 
-    Args: feature, the line of the walk that the bend is of; radius, of the whole, in the run's
-    unit; count, of its
-    segments.
+    Args:
+        feature: the line of the walk that the bend is of.
+        radius: of the whole, in the run's unit.
+        count: of its segments.
     """
     own = [
         n

@@ -119,7 +119,9 @@ def handle_run(survey: Survey) -> Handling:
 
     The pipe is simulated as long as it is cut: a longer stick hangs over at its end. What is longer
     than a stick is bent in parts, so no other order is looked for, and nothing is met.
-    Source: docs/at-the-bender.md, the half-bent pipe.
+
+    Source:
+        docs/at-the-bender.md, the half-bent pipe.
     """
     return handle_plan(plan_run(survey))
 

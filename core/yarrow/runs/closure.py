@@ -75,9 +75,14 @@ def close_run(run: ResolvedRun, target: Vector) -> ClosureResult:
 
     Newton's steps, each the least-squares one of the end's three coordinates by the loose numbers.
 
-    Args: target, ahead, left and out of the start's face, in the document's unit.
-    Returns: the run with its numbers moved; an error finding where they do not reach.
-    Source: docs/geometry.md, fixed ends.
+    Args:
+        target: ahead, left and out of the start's face, in the document's unit.
+
+    Returns:
+        The run with its numbers moved; an error finding where they do not reach.
+
+    Source:
+        docs/geometry.md, fixed ends.
     """
     loose = [
         _Number(feature, field)

@@ -77,6 +77,7 @@ def plan_run(survey: Survey) -> Plan:
 
     Args:
         survey: the run as it was read.
+
     Source:
         docs/geometry.md.
     """
@@ -107,6 +108,7 @@ def plan_resolved(
         resolution: the run, and how it came by its bends.
         by_habit: no order of its bends is looked for.
         most_bends: that it may have.
+
     Source:
         docs/geometry.md.
     """

@@ -34,6 +34,7 @@ def recalibrated(was: WrittenPlan, now: WrittenPlan) -> Recalibrated:
     Args:
         was: with the bender as it was known.
         now: with the same one as it is known now.
+
     Source:
         docs/at-the-bender.md, learning a bender.
     """

@@ -29,6 +29,7 @@ def write_plan(plan: Plan) -> WrittenPlan:
     Args:
         plan: that can be made or not; of one that can't, the marks only tell where the arcs would
             have to lie.
+
     Source:
         docs/run-file.md.
     """

@@ -230,6 +230,9 @@ def stretch_name(planned: PlannedSite, number: int) -> str:
     Args:
         planned: the site.
         number: of the stretch.
+
+    Returns:
+        ``P1 to P2``.
     """
     one, other = (planned.parted.stops[end] for end in planned.parted.stretches[number].ends)
     return f"{one.code or '…'}–{other.code or '…'}"

@@ -8,7 +8,7 @@ from collections import defaultdict
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from yarrow.site.graph import PartingOption, SiteGraph
+from yarrow.site.graph import SiteGraph, StretchSequence
 from yarrow.site.routes import RoutedCable, stops_on
 from yarrow.site.site import PlanPoint
 from yarrow.site.stretches import StretchesOfSite
@@ -95,7 +95,7 @@ def _in_order(found: Mapping[int, set[int]]) -> Places:
 
 
 def second_ways(
-    hang_on: Mapping[int, Mapping[int, PartingOption]],
+    hang_on: Mapping[int, Mapping[int, StretchSequence]],
     needs: Mapping[int, PlaceNeeds],
     at: Sequence[PlanPoint],
 ) -> tuple[SecondWay, ...]:

@@ -81,6 +81,7 @@ def laid_ducts(
         future: percent of the ducts in use that are laid besides.
         leads_to_building: whether any building hangs on it.
         inner: the trade size of ducts that are drawn into those for fibre; empty, none are.
+
     Source:
         Fill by area; catalog/ducts.toml.
     """

@@ -14,7 +14,7 @@ networkx: Any = None
 with suppress(ImportError):  # the extra yarrow[site] may not be there
     networkx = import_module("networkx")
 
-PartingOption = tuple[int, ...]
+StretchSequence = tuple[int, ...]
 """Stretches by their numbers, one after the other."""
 
 _OUTWEIGHS = 1e5
@@ -44,7 +44,7 @@ class Joins(Protocol):
 
 
 def walked(
-    way: PartingOption, joins: Sequence[Joins], start: int
+    way: StretchSequence, joins: Sequence[Joins], start: int
 ) -> Iterator[tuple[int, int, int]]:
     """A way, stretch by stretch: the stop that each leads from, the one that it leads to, and its
     number.
@@ -53,6 +53,9 @@ def walked(
         way: from a stop on.
         joins: the stretches, by their numbers.
         start: that stop.
+
+    Returns:
+        Stops and stretches by their numbers.
     """
     at = start
     for number in way:
@@ -92,7 +95,7 @@ class SiteGraph:
 
     def way(
         self, stops: Sequence[int], *, fewest_bends: bool = False, without: Collection[int] = ()
-    ) -> PartingOption | None:
+    ) -> StretchSequence | None:
         """The best way from the first of some stops through the others to the last.
 
         Args:
@@ -117,13 +120,16 @@ class SiteGraph:
 
     def ways_to(
         self, hub: int, stops: Collection[int], *, fewest_bends: bool = False
-    ) -> dict[int, PartingOption]:
+    ) -> dict[int, StretchSequence]:
         """The best way from each of some stops to one, of those that have a way.
 
         Args:
             hub: where they lead.
             stops: that they lead from.
             fewest_bends: as of way.
+
+        Returns:
+            By the stop that each leads from.
         """
         graph = self._best[fewest_bends]
         if hub not in graph:
@@ -135,7 +141,7 @@ class SiteGraph:
             if stop in paths
         }
 
-    def two_apart(self, start: int, end: int) -> tuple[PartingOption, PartingOption] | None:
+    def two_apart(self, start: int, end: int) -> tuple[StretchSequence, StretchSequence] | None:
         """The two ways that share no stretch and are shortest together.
 
         Args:
@@ -144,6 +150,7 @@ class SiteGraph:
 
         Returns:
             The shorter one first; None where every two share a stretch.
+
         Source:
             Bhandari (1994): a second shortest path, where the first may be gone back along for
             less.
@@ -176,7 +183,7 @@ class SiteGraph:
         shorter, longer = sorted(ways, key=self._long)
         return shorter, longer
 
-    def _taken(self, used: set[tuple[int, int, int]], start: int, end: int) -> PartingOption:
+    def _taken(self, used: set[tuple[int, int, int]], start: int, end: int) -> StretchSequence:
         """A way along some arcs, which are used up."""
         found, at = [], start
         while at != end:
@@ -186,15 +193,19 @@ class SiteGraph:
             found.append(arc[2])
         return tuple(found)
 
-    def _long(self, way: PartingOption) -> float:
+    def _long(self, way: StretchSequence) -> float:
         return sum(self._edges[number].length for number in way)
 
-    def hang_on(self, hub: int) -> dict[int, PartingOption]:
+    def hang_on(self, hub: int) -> dict[int, StretchSequence]:
         """The stretches that every way from one stop to each that can be reached from it goes
         through, from that one on.
 
         Args:
             hub: the one.
+
+        Returns:
+            The stretches' numbers, by the stop.
+
         Source:
             Dominators (Lengauer and Tarjan 1979) of the graph whose stretches are points too.
         """
@@ -205,7 +216,7 @@ class SiteGraph:
                 arcs.add_edge(("stop", stop), ("stretch", number))
                 arcs.add_edge(("stretch", number), ("stop", stop))
         above = networkx.immediate_dominators(arcs, ("stop", hub))
-        found: dict[int, PartingOption] = {hub: ()}
+        found: dict[int, StretchSequence] = {hub: ()}
         for kind, stop in above:
             if kind == "stop" and stop != hub:
                 through, node = [], ("stop", stop)

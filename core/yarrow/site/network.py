@@ -89,7 +89,11 @@ class _Nodes:
         self._near: dict[tuple[int, int], list[int]] = defaultdict(list)
 
     def at(self, point: PlanPoint) -> int | None:
-        """The node there. Args: point, in metres."""
+        """The node there.
+
+        Args:
+            point: in metres.
+        """
         x, y = round(point[0] / MEETS_M), round(point[1] / MEETS_M)
         for square in ((x + i, y + j) for i in (-1, 0, 1) for j in (-1, 0, 1)):
             for number in self._near.get(square, ()):
@@ -98,7 +102,11 @@ class _Nodes:
         return None
 
     def put(self, point: PlanPoint, place: int | None = None) -> int:
-        """The node there, a new one where there is none. Args: point, in metres."""
+        """The node there, a new one where there is none.
+
+        Args:
+            point: in metres.
+        """
         found = self.at(point)
         if found is None:
             found = len(self.points)
@@ -201,7 +209,8 @@ class _Squares:
     def lying_on(self, point: PlanPoint) -> Iterator[tuple[int, float]]:
         """The trenches that a point lies on, and how far along each, m.
 
-        Args: point, in metres.
+        Args:
+            point: in metres.
         """
         for trench, number in self.near.get((self._column(point[0]), self._column(point[1])), ()):
             line = self._lines[trench]
@@ -224,6 +233,9 @@ def length_m(line: Sequence[PlanPoint]) -> float:
 
     Args:
         line: points in metres.
+
+    Returns:
+        Metres.
     """
     return sum(math.dist(*segment) for segment in pairwise(line))
 

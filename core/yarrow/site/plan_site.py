@@ -38,6 +38,7 @@ def planned_site(site: DuctSite) -> PlannedSite:
 
     Args:
         site: as it was told.
+
     Source:
         docs/ducts.md.
     """

@@ -10,7 +10,7 @@ from itertools import pairwise
 from yarrow.catalog.ducts import duct_figures
 from yarrow.catalog.limits import limits
 from yarrow.fill.pull import Pull, Stretch, pull_both_ways
-from yarrow.site.graph import PartingOption, walked
+from yarrow.site.graph import StretchSequence, walked
 from yarrow.site.site import CableNeed
 from yarrow.site.stops import turn_between
 from yarrow.site.stretches import DuctStretch
@@ -53,14 +53,15 @@ class Pulls:
         self._eased = eased
         self._parts: dict[tuple[int, bool], tuple[Stretch, ...]] = {}
         self._pulled: dict[tuple[int, bool, float, float], Pull] = {}
-        self._known: dict[tuple[PartingOption, int, float, float], CablePull] = {}
+        self._known: dict[tuple[StretchSequence, int, float, float], CablePull] = {}
 
-    def of(self, need: CableNeed, way: PartingOption) -> CablePull:
+    def of(self, need: CableNeed, way: StretchSequence) -> CablePull:
         """A need's pulls along a way from its first end.
 
         Args:
             need: its cables.
             way: that they go, of at least one stretch.
+
         Source:
             docs/ducts.md; the equations of fill/pull.py.
         """
@@ -69,7 +70,7 @@ class Pulls:
             self._known[key] = self._along(need, way)
         return self._known[key]
 
-    def _along(self, need: CableNeed, way: PartingOption) -> CablePull:
+    def _along(self, need: CableNeed, way: StretchSequence) -> CablePull:
         together: list[Stretch] = []
         whole = 0.0
         hardest: tuple[int, Pull] | None = None

@@ -30,6 +30,7 @@ def quantities_of(
     Args:
         planned: the site.
         sections: of its stretches.
+
     Source:
         catalog/ducts.toml, quantities.
     """
@@ -131,6 +132,9 @@ def cable_metres(planned: PlannedSite, cable: RoutedCable) -> float:
     Args:
         planned: the site.
         cable: of it.
+
+    Returns:
+        Metres.
     """
     figures, found = duct_figures(), 0.0
     stretches = planned.parted.stretches

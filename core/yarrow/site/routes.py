@@ -6,7 +6,7 @@ from collections import defaultdict
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
-from yarrow.site.graph import PartingOption, SiteGraph, walked
+from yarrow.site.graph import SiteGraph, StretchSequence, walked
 from yarrow.site.pulls import CablePull, Pulls
 from yarrow.site.site import CableNeed, DuctSite
 from yarrow.site.stretches import DuctStretch
@@ -19,12 +19,12 @@ class RoutedCable:
     is its stop's too."""
 
     need: CableNeed
-    way: PartingOption | None
-    second: PartingOption | None
+    way: StretchSequence | None
+    second: StretchSequence | None
     pull: CablePull | None
 
     @property
-    def ways(self) -> tuple[PartingOption, ...]:
+    def ways(self) -> tuple[StretchSequence, ...]:
         """One, two, or none."""
         return tuple(way for way in (self.way, self.second) if way)
 
@@ -58,7 +58,7 @@ def routed(
     return tuple(found)
 
 
-def _plain_ways(site: DuctSite, graph: SiteGraph) -> dict[int, PartingOption]:
+def _plain_ways(site: DuctSite, graph: SiteGraph) -> dict[int, StretchSequence]:
     """The ways of those that nothing else is asked of, all of a hub's at once."""
     by_hub: dict[tuple[int, bool], list[int]] = defaultdict(list)
     for number, need in enumerate(site.cables):
@@ -73,13 +73,16 @@ def _plain_ways(site: DuctSite, graph: SiteGraph) -> dict[int, PartingOption]:
     return found
 
 
-def stops_on(way: PartingOption, stretches: Sequence[DuctStretch], start: int) -> Iterator[int]:
+def stops_on(way: StretchSequence, stretches: Sequence[DuctStretch], start: int) -> Iterator[int]:
     """The stops of a way, its ends too.
 
     Args:
         way: stretch by stretch.
         stretches: of the site.
         start: the stop that it begins at.
+
+    Returns:
+        By their numbers, in order.
     """
     yield start
     for _, beyond, _ in walked(way, stretches, start):

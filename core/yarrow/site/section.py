@@ -37,7 +37,8 @@ def section_of(ducts: Sequence[LaidDuct], cover_mm: float) -> TrenchSection:
 
     Args:
         ducts: of a stretch, power last.
-        cover_mm: from the surface to the uppermost.
+        cover_mm: from the surface to the uppermost, in millimetres.
+
     Source:
         catalog/ducts.toml.
     """

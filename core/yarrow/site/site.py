@@ -123,6 +123,9 @@ class PullRules:
         Args:
             length_m: metres.
             degrees: between its ends.
+
+        Returns:
+            A share of the limit.
         """
         longest = self.longest(degrees)
         if longest <= 0:

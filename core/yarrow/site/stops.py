@@ -46,6 +46,9 @@ class DuctWay:
         Args:
             begins: metres along it.
             ends: likewise.
+
+        Returns:
+            Degrees.
         """
         first, beyond = self._between(begins, ends)
         return self.turned[beyond] - self.turned[first]
@@ -143,6 +146,9 @@ def turn_between(one: tuple[PlanPoint, PlanPoint], other: tuple[PlanPoint, PlanP
     Args:
         one: both ends of the first, in the direction of travel.
         other: of the next.
+
+    Returns:
+        Degrees, 0 to 180.
     """
     ways = [math.atan2(ends[1] - begins[1], ends[0] - begins[0]) for begins, ends in (one, other)]
     return abs(math.degrees(math.remainder(ways[1] - ways[0], math.tau)))

@@ -37,6 +37,9 @@ class CutBar:
 
         Args:
             kerf: what a cut takes.
+
+        Returns:
+            In parts of the unit, as lengths here are.
         """
         return left_of(self.bar.length, [piece.length for piece in self.pieces], kerf)
 
@@ -49,6 +52,9 @@ def left_of(length: int, cut: Sequence[int], kerf: int) -> int:
         length: of the bar.
         cut: lengths of the pieces.
         kerf: what a cut takes.
+
+    Returns:
+        In the unit of the lengths.
     """
     used = sum(cut) + kerf * len(cut)
     return length - used if length >= used else min(length - used + kerf, 0)
@@ -106,7 +112,11 @@ def put_together(
 
 
 def sticks_in(bars: Sequence[CutBar]) -> int:
-    """How many whole sticks are cut."""
+    """How many whole sticks are cut.
+
+    Returns:
+        So many, offcuts not counted.
+    """
     return sum(1 for each in bars if each.bar.offcut is None)
 
 
@@ -156,11 +166,12 @@ def without_offcut(
 def fewest_sticks(
     pieces: Sequence[PieceToCut], offcuts: Sequence[StockBar], stick: int, kerf: int
 ) -> int:
-    """So many sticks it takes at the least: by what the pieces need in all, less what the offcuts
+    """How many sticks it takes at the least: by what the pieces need in all, less what the offcuts
     have; and by pieces that no stick takes two of, with what those that could go beside them need.
 
     Args:
         pieces, offcuts, stick, kerf: as for first_fit.
+
     Source:
         Martello and Toth's bound L2 for bin packing.
     """

@@ -121,6 +121,7 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
         stock: what there is, and what it is wanted for.
         words: how the job tells its lengths.
         seconds: that looking for fewer may take; 0: first fit alone.
+
     Source:
         docs/pieces-and-walls.md, stock.
     """

@@ -19,7 +19,6 @@ def wall_findings(wall: FramedWall) -> list[Finding]:
 
     Args:
         wall: as it was read.
-        words: how it tells its lengths.
     """
     return [
         *_studs(wall),
@@ -147,7 +146,6 @@ def knockout_findings(wall: FramedWall, knockouts: KnockoutExits) -> list[Findin
     Args:
         wall: as it was read.
         knockouts: that its feeds leave boxes by.
-        words: how it tells its lengths.
     """
     words = wall.lengths
     found = []

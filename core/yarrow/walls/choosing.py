@@ -84,7 +84,7 @@ def chosen_ways(wall: FramedWall, room: BenderRoom) -> ChosenWays:
     Args:
         wall: as it was read.
         room: that the bender leaves, in the wall's unit.
-        words: how it tells its lengths.
+
     Source:
         docs/pieces-and-walls.md, framed walls.
     """

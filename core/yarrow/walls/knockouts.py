@@ -106,6 +106,9 @@ def too_close(wall: FramedWall, box: WallBox, found: Sequence[KnockoutExit]) -> 
         wall: with its feeds.
         box: of it.
         found: the knockouts that pipes leave this box by.
+
+    Returns:
+        In the wall's unit.
     """
     gaps: list[float] = []
     for edge in _AWAY:

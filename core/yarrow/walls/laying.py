@@ -136,6 +136,9 @@ def path_of_feed(laid: LaidWall, way: Route) -> tuple[Vector, ...]:
     Args:
         laid: its wall.
         way: its own.
+
+    Returns:
+        Corners in the frame of a run, in the wall's unit.
     """
     first, *inner, last = way.folded
     taken_in = -pipe_of(laid.told.setup, None).begins

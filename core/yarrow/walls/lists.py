@@ -24,7 +24,6 @@ def holes_of(wall: FramedWall, routes: Sequence[Route]) -> tuple[BoredHole, ...]
     Args:
         wall: as it was read.
         routes: of its feeds.
-        words: how it tells its lengths.
     """
     words = wall.lengths
     through: dict[tuple[int, float], list[int]] = {}
@@ -56,7 +55,6 @@ def plate_holes_of(routes: Sequence[Route], words: LengthFormatter) -> tuple[Pla
 
     Args:
         routes: of the wall's feeds.
-        words: how it tells its lengths.
     """
     return tuple(
         PlateHoleBored(
@@ -81,7 +79,6 @@ def to_bore(
     Args:
         wall: as it was read.
         holes, through_plates: all of them.
-        words: how it tells its lengths.
     """
     words = wall.lengths
     bored = Counter((each.bit_text, each.height_text, "") for each in holes)
@@ -106,7 +103,6 @@ def needed(
         routes: of its feeds.
         holes: through studs.
         findings: of the wall, which say where plates are asked for.
-        words: how it tells its lengths.
     """
     words = wall.lengths
     ends = sum(wall.box_of(end) is not None for way in routes for end in way.feed.ends)
@@ -134,6 +130,7 @@ def needed(
 def order_of_work() -> tuple[Phrase, ...]:
     """What is done when, on any wall.
 
-    Source: docs/pieces-and-walls.md, framed walls; the habit of crews who rough in.
+    Source:
+        docs/pieces-and-walls.md, framed walls; the habit of crews who rough in.
     """
     return tuple(Phrase(f"wall/order-{each}") for each in ORDER)

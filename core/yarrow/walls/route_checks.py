@@ -26,7 +26,6 @@ def route_findings(wall: FramedWall, routes: Sequence[Route]) -> list[Finding]:
     Args:
         wall: as it was read.
         routes: of its feeds.
-        words: how it tells its lengths.
     """
     found = [each for way in routes for each in findings_of_route(wall, way)]
     found += _crossings(wall, routes)
@@ -48,7 +47,6 @@ def findings_of_route(wall: FramedWall, way: Route) -> list[Finding]:
     Args:
         wall: as it was read.
         way: of the feed.
-        words: how it tells its lengths.
     """
     return [
         *_rises(wall, way),

@@ -129,6 +129,7 @@ def route(wall: FramedWall, feed: Feed, knockouts: KnockoutExits, room: BenderRo
         feed: of it, from one place to another.
         knockouts: that its feeds leave boxes by.
         room: that the bender leaves, in the wall's unit.
+
     Source:
         docs/pieces-and-walls.md, framed walls.
     """

@@ -22,6 +22,7 @@ def studs_slid_through(diameter: float, line: HoleLine, unit: Unit) -> int:
         diameter: of the pipe, in the wall's unit.
         line: of holes.
         unit: the wall's.
+
     Source:
         The habit of crews, catalog/framing.toml.
     """
@@ -38,6 +39,9 @@ def longest_slid(clear: Sequence[float], thick: Sequence[float], studs: int) -> 
         clear: of the bays from that one on, from face to face, in the wall's unit.
         thick: what the holes go through.
         studs: that a piece is slid through, at most.
+
+    Returns:
+        In the wall's unit.
     """
     through = min(studs, len(thick))
     middle = (clear[0] + clear[through]) / 2

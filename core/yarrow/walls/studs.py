@@ -134,6 +134,9 @@ class Studs:
         Args:
             place: along the wall, in its unit.
             height: over the floor.
+
+        Returns:
+            Both faces along the wall, in its unit.
         """
         members = self.members(height)
         after = bisect_right(members, place, key=lambda member: member.begins)

@@ -184,6 +184,9 @@ class FramedWall:
 
         Args:
             end: of a feed of the wall.
+
+        Returns:
+            A box's name, or a way out's.
         """
         named = self.box_of(end) or self.way_out_of(end)
         assert named is not None

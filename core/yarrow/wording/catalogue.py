@@ -47,5 +47,9 @@ def _meant(escape: re.Match[str]) -> str:
 
 
 def languages() -> tuple[str, ...]:
-    """Every language that there is a catalogue of."""
+    """Every language that there is a catalogue of.
+
+    Returns:
+        Their tags, in alphabetical order.
+    """
     return tuple(sorted(path.stem for path in _HERE.glob("*.po")))

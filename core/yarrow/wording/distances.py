@@ -16,6 +16,9 @@ def distance_text(metres: float, unit: Unit) -> str:
     Args:
         metres: how far.
         unit: of the job.
+
+    Returns:
+        With its unit.
     """
     distance, name = metres, "m"
     if unit == "in":
@@ -29,6 +32,9 @@ def size_text(millimetres: float, unit: Unit) -> str:
     Args:
         millimetres: how much.
         unit: of the job.
+
+    Returns:
+        With its unit.
     """
     return f"{convert_length(millimetres, 'mm', unit):.0f} {unit}"
 

@@ -8,7 +8,12 @@ import math
 def trimmed(value: float, places: int) -> str:
     """A figure to so many places, without zeros that say nothing.
 
-    Args: value, in whichever unit, and the places to keep of it.
+    Args:
+        value: in whichever unit.
+        places: to keep of it behind the point.
+
+    Returns:
+        Without a unit.
     """
     return f"{value:.{places}f}".rstrip("0").rstrip(".") if places else f"{value:.0f}"
 
@@ -16,7 +21,12 @@ def trimmed(value: float, places: int) -> str:
 def trimmed_up(value: float, places: int) -> str:
     """The same, never less than it is: for what must suffice.
 
-    Args: value, in whichever unit, and the places to keep of it.
+    Args:
+        value: in whichever unit.
+        places: to keep of it behind the point.
+
+    Returns:
+        Without a unit.
     """
     return trimmed(math.ceil(round(value * 10**places, 6)) / 10**places, places)
 
@@ -24,6 +34,11 @@ def trimmed_up(value: float, places: int) -> str:
 def trimmed_down(value: float, places: int) -> str:
     """The same, never more than it is: for what there is, and what must not be passed.
 
-    Args: value, in whichever unit, and the places to keep of it.
+    Args:
+        value: in whichever unit.
+        places: to keep of it behind the point.
+
+    Returns:
+        Without a unit.
     """
     return trimmed(math.floor(round(value * 10**places, 6)) / 10**places, places)

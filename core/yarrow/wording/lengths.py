@@ -19,49 +19,59 @@ class LengthFormatter:
     def length(self, value: float) -> TapeReading:
         """To the nearest mark, with the unit.
 
-        Args: value, in the job's unit.
+        Args:
+            value: in the job's unit.
         """
         return TapeReading(value, self.unit, self.step, with_unit=True)
 
     def reading(self, value: float) -> TapeReading:
         """To the nearest mark, as it is written at the pipe: no unit.
 
-        Args: value, in the job's unit.
+        Args:
+            value: in the job's unit.
         """
         return TapeReading(value, self.unit, self.step)
 
     def measured(self, value: float) -> Quantity:
         """A length in a sentence, to the nearest mark.
 
-        Args: value, in the job's unit.
+        Args:
+            value: in the job's unit.
         """
         return Quantity(value, self.unit, self.length(value))
 
     def needed(self, value: float) -> Quantity:
         """A length that has to be there, to the next mark up.
 
-        Args: value, in the job's unit.
+        Args:
+            value: in the job's unit.
         """
         return Quantity(value, self.unit, self.length(self.up(value)))
 
     def available(self, value: float) -> Quantity:
         """A length that is there, to the next mark down.
 
-        Args: value, in the job's unit.
+        Args:
+            value: in the job's unit.
         """
         return Quantity(value, self.unit, self.length(self.down(value)))
 
     def pitch(self, value: float) -> Quantity:
         """What a turn of a thread comes to: finer than the tape is.
 
-        Args: value, in the job's unit.
+        Args:
+            value: in the job's unit.
         """
         return Quantity(value, self.unit, f"{value:.2g} {self.unit}")
 
     def up(self, value: float) -> float:
         """The next mark up (the mark itself where it is on one, to a millionth).
 
-        Args: value, in the job's unit.
+        Args:
+            value: in the job's unit.
+
+        Returns:
+            In the job's unit.
         """
         size = float(self.step)
         return -((-(value - 1e-6)) // size) * size
@@ -69,14 +79,19 @@ class LengthFormatter:
     def down(self, value: float) -> float:
         """The next mark down (the mark itself where it is on one): for what there is at least.
 
-        Args: value, in the job's unit.
+        Args:
+            value: in the job's unit.
+
+        Returns:
+            In the job's unit.
         """
         return -self.up(-value)
 
     def off(self, value: float) -> TapeReading:
         """A difference with its sign, or 0 where it is less than half a mark.
 
-        Args: value, in the job's unit.
+        Args:
+            value: in the job's unit.
         """
         return TapeReading(value, self.unit, self.step, signed=True)
 
@@ -84,7 +99,11 @@ class LengthFormatter:
 def degrees(value: float) -> str:
     """``30°``, ``22.5°``: at most two places, none that say nothing.
 
-    Args: value, an angle in degrees.
+    Args:
+        value: an angle in degrees.
+
+    Returns:
+        With its sign.
     """
     return f"{value:.2f}".rstrip("0").rstrip(".") + "°"
 
@@ -92,6 +111,7 @@ def degrees(value: float) -> str:
 def angle(value: float) -> Quantity:
     """An angle in a sentence.
 
-    Args: value, in degrees.
+    Args:
+        value: in degrees.
     """
     return Quantity(value, "°", degrees(value))

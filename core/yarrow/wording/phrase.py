@@ -80,5 +80,9 @@ def in_turn(*parts: Phrase) -> Phrase:
 
 
 def count(number: int) -> Quantity:
-    """A number of things."""
+    """A number of things.
+
+    Args:
+        number: of the things.
+    """
     return Quantity(number, "", str(number))

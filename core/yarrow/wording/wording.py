@@ -44,8 +44,14 @@ class Wording:
         return {key: tuple(Formatter().parse(text)) for key, text in self.templates.items()}
 
     def text(self, value: Value) -> str:
-        """A phrase, or what stands in one, in these words. Raises: KeyError, for a key that has
-        none."""
+        """A phrase, or what stands in one, in these words.
+
+        Returns:
+            To be read as it is.
+
+        Raises:
+            KeyError, for a key that has none.
+        """
         return self._worded(value, " ")
 
     def _worded(self, value: Value, between: str) -> str:
@@ -90,5 +96,8 @@ def in_each_language(value: Value) -> dict[str, str]:
 
     Args:
         value: a phrase, or what stands in one.
+
+    Returns:
+        By the language's tag.
     """
     return {language: wording.text(value) for language, wording in WORDINGS.items()}

@@ -202,7 +202,14 @@ class ShownPiece:
     count: int = 0
 
     def title(self, name: str) -> str:
-        """The run's name, with which piece of it this is."""
+        """The run's name, with which piece of it this is.
+
+        Args:
+            name: the run's.
+
+        Returns:
+            One line.
+        """
         return f"Piece {self.number} of {self.count}, {name}" if self.count > 1 else name
 
     @property

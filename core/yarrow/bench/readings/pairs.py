@@ -43,6 +43,9 @@ class OfPair(ABC):
             piece: with all its bends.
             bend: along the pipe, from 0.
             value: what was read, in the piece's unit.
+
+        Returns:
+            What was expected, in words; empty where the reading can be.
         """
         other = self._beside(piece, bend)
         if other is None:
@@ -71,6 +74,9 @@ class OfPair(ABC):
             piece: with all its bends.
             bend, other: along the pipe, from 0, one beside the other.
             value: what was read, in the piece's unit.
+
+        Returns:
+            In the piece's unit.
         """
 
     def _beside(self, piece: BentPiece, bend: int) -> int | None:

@@ -58,6 +58,9 @@ class ReadingKind(Protocol):
             piece: as it was before.
             bend: along the pipe, from 0.
             value: a number: degrees, or a length in the piece's unit.
+
+        Returns:
+            In words; empty where the reading can be.
         """
 
     def applied(self, piece: BentPiece, bend: int, value: Any) -> BentPiece:

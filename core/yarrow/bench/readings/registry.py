@@ -23,6 +23,9 @@ def in_order(readings: Mapping[str, float]) -> Iterator[tuple[ReadingKind, float
 
     Args:
         readings: by the names of their kinds: degrees, or lengths in the piece's unit.
+
+    Returns:
+        Kind and value, as ``readings`` has it, in the registry's order.
     """
     return ((kind, readings[kind.field]) for kind in READINGS if kind.field in readings)
 
@@ -33,5 +36,8 @@ def that_apply(piece: BentPiece, bend: int) -> tuple[str, ...]:
     Args:
         piece: with all its bends.
         bend: along the pipe, from 0.
+
+    Returns:
+        In the registry's order.
     """
     return tuple(kind.field for kind in READINGS if kind.applies(piece, bend))

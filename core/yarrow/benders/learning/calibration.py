@@ -162,6 +162,7 @@ def calibrate(
     Raises:
         GeometryError("radius-untold", 0), where neither label nor any bend that counts tells
         take-up and radius.
+
     Source:
         docs/at-the-bender.md, learning a bender.
     """

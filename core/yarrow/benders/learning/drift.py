@@ -73,6 +73,7 @@ def followed(
     Args:
         equations: in the order that the bends were made.
         believed, without, certain: as for fitted.
+
     Source:
         docs/at-the-bender.md, learning a bender.
     """

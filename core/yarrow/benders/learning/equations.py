@@ -76,6 +76,7 @@ def lengths_read(
         angles: theirs, degrees.
         tape: that they were read with.
         radius: about, in its unit; what an angle that is off makes of a length.
+
     Source:
         docs/at-the-bender.md, learning a bender.
     """
@@ -91,6 +92,7 @@ def length_equations(
 
     Args:
         bends, angles, tape, radius: as for lengths_read, in the tape's unit.
+
     Source:
         docs/at-the-bender.md, learning a bender.
     """
@@ -163,6 +165,7 @@ def angle_equations(
     Returns:
         One a setting that was kept. Where a bend has both, the second is without the share of the
         angle's error that it has in common with the first.
+
     Source:
         docs/at-the-bender.md, learning a bender.
     """
@@ -231,6 +234,9 @@ class AngleUnknowns:
         Args:
             bent_to: degrees, by a scale that is right.
             usual: springback that nobody measured.
+
+        Returns:
+            Degrees.
         """
         angle = usual.kept_of(bent_to)
         for _ in range(_TURNS_OF_SPRINGBACK):

@@ -66,6 +66,9 @@ class Fitted:
 
         Args:
             factors: one an unknown, in its own unit's inverse; the last ones may be left out.
+
+        Returns:
+            In the unit of the sum, for 19 of 20 cases.
         """
         spread = _product(factors, [_product(factors, row) for row in self.covariance])
         most = max(range(len(factors)), key=lambda at: abs(factors[at]))
@@ -76,6 +79,9 @@ class Fitted:
 
         Args:
             factors: one an unknown, in its own unit's inverse; the last ones may be left out.
+
+        Returns:
+            In the unit of the sum.
         """
         return _product(factors, self.values)
 
@@ -84,6 +90,9 @@ class Fitted:
 
         Args:
             equation: in the same unknowns.
+
+        Returns:
+            In the equation's unit; below zero where it is less.
         """
         return equation.value - _product(equation.factors, self.values)
 
@@ -101,6 +110,7 @@ def fitted(
         believed: of each unknown.
         without: bends that do not count.
         certain: bends that count however far they are away.
+
     Source:
         docs/at-the-bender.md, learning a bender.
     """
@@ -118,6 +128,9 @@ def estimated_values(equations: Sequence[Equation], believed: Sequence[Prior]) -
 
     Args:
         equations, believed: as for fitted.
+
+    Returns:
+        One an unknown, each in its own unit.
     """
     values, _ = _estimated(equations, believed, dict.fromkeys(_GROUPS, 1.0))
     return values
@@ -234,6 +247,9 @@ def largest_share(freedom: float) -> float:
 
     Args:
         freedom: its degrees, above 0.
+
+    Returns:
+        A ratio, above 1.
     """
     ninth = 2 / (9 * freedom)
     return (1 - ninth + 1.645 * math.sqrt(ninth)) ** 3

@@ -24,6 +24,10 @@ def likely_angle(read: float, expected: float, known_to: float) -> float:
         read: the angle that was read, degrees.
         expected: what the bender makes where it is stopped so, degrees.
         known_to: within what of the truth that is in 19 of 20 cases, but for where it was stopped.
+
+    Returns:
+        Degrees.
+
     Source:
         docs/at-the-bender.md, learning a bender.
     """

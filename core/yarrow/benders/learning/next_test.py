@@ -63,6 +63,7 @@ def next_test(lengths: Fitted, angles: Fitted, tape: Tape) -> NextTest:
         lengths: take-up and radius, as they are known.
         angles: what is known of the scale and of springback.
         tape: that would be read with.
+
     Source:
         docs/at-the-bender.md, learning a bender.
     """

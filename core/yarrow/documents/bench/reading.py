@@ -39,6 +39,7 @@ def bench_document(plan: Plan, document: object) -> BenchPlan:
     Raises:
         DocumentError; also for a piece that can't be made, another unit than the run's, a bend or a
         leg that is not there, and a reading that no bend could have.
+
     Source:
         docs/run-file.md.
     """

@@ -8,7 +8,7 @@ from fractions import Fraction
 from typing import Any, get_args
 
 from yarrow.benders.bender import Bender, Reference
-from yarrow.benders.kinds import BenderKind, PartingOption
+from yarrow.benders.kinds import BenderKind, BendingMethod
 from yarrow.benders.known_to import KnownTo
 from yarrow.benders.learning.calibration import Calibration
 from yarrow.catalog.tables import Conduit
@@ -41,7 +41,7 @@ class BenderNumbers:
     units: Unit
     conduit_name: str
     kind: BenderKind
-    way: PartingOption
+    way: BendingMethod
     radius: float
     radius_text: Shown
     take_up: float
@@ -76,8 +76,12 @@ def carried_bender(document: object, to: Unit) -> dict[str, Any]:
         document: ``yarrow.bender/1``.
         to: the run's unit.
 
+    Returns:
+        The ``bender`` of a ``yarrow.run/1``, lengths in that unit.
+
     Raises:
         DocumentError.
+
     Source:
         docs/other-files.md.
     """
@@ -178,8 +182,14 @@ def _own_bender_of(document: object, unit: Unit) -> tuple[Conduit, Fraction, Own
 def bender_numbers(document: object) -> BenderNumbers:
     """The numbers of a bender document.
 
-    Raises: DocumentError; also where a test bend is one that no bender could have made.
-    Source: docs/other-files.md.
+    Args:
+        document: ``yarrow.bender/1``.
+
+    Raises:
+        DocumentError; also where a test bend is one that no bender could have made.
+
+    Source:
+        docs/other-files.md.
     """
     unit = read_unit(document)
     conduit, step, read = _own_bender_of(document, unit)

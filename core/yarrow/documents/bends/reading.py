@@ -28,9 +28,14 @@ class FoldedPipe:
 def fold_document(document: object) -> FoldedPipe:
     """The shape of a straight pipe with its bends made.
 
-    Args: document, ``yarrow.bends/1``.
-    Raises: DocumentError; also where an arc begins before the last one ends, which no pipe can do.
-    Source: docs/other-files.md.
+    Args:
+        document: ``yarrow.bends/1``.
+
+    Raises:
+        DocumentError; also where an arc begins before the last one ends, which no pipe can do.
+
+    Source:
+        docs/other-files.md.
     """
     unit = read_unit(document)
     shape = reader("bends")(document, "", unit)

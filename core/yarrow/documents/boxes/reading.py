@@ -20,9 +20,14 @@ from yarrow.fill.pull_boxes import MarkedBody, PullBox, PullBoxResult, RacewayIn
 def box_document(document: object) -> BoxResult:
     """The worked sum of a box.
 
-    Args: document, ``yarrow.box/1``.
-    Raises: DocumentError.
-    Source: docs/other-files.md.
+    Args:
+        document: ``yarrow.box/1``.
+
+    Raises:
+        DocumentError.
+
+    Source:
+        docs/other-files.md.
     """
     return check_box(read_box(document))
 
@@ -30,8 +35,11 @@ def box_document(document: object) -> BoxResult:
 def read_box(document: object) -> OutletBox:
     """A box and what is in it.
 
-    Args: document, ``yarrow.box/1``.
-    Raises: DocumentError.
+    Args:
+        document: ``yarrow.box/1``.
+
+    Raises:
+        DocumentError.
     """
     if not isinstance(document, dict):
         raise DocumentError("", "a JSON object")
@@ -101,9 +109,14 @@ def _size(shape: dict[str, Any], path: str) -> WireSize:
 def pull_box_document(document: object) -> PullBoxResult:
     """The least pull box.
 
-    Args: document, ``yarrow.pullbox/1``.
-    Raises: DocumentError.
-    Source: docs/other-files.md.
+    Args:
+        document: ``yarrow.pullbox/1``.
+
+    Raises:
+        DocumentError.
+
+    Source:
+        docs/other-files.md.
     """
     unit = read_unit(document)
     shape = reader("pullbox")(document, "", unit)
@@ -144,9 +157,14 @@ def _body(shape: dict[str, Any]) -> MarkedBody:
 def entries_document(document: object) -> EntriesResult:
     """Whether the holes of a box go together.
 
-    Args: document, ``yarrow.entries/1``.
-    Raises: DocumentError.
-    Source: docs/other-files.md.
+    Args:
+        document: ``yarrow.entries/1``.
+
+    Raises:
+        DocumentError.
+
+    Source:
+        docs/other-files.md.
     """
     unit = read_unit(document)
     shape = reader("entries")(document, "", unit)

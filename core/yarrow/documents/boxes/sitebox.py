@@ -20,9 +20,17 @@ LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ"
 def read_site_box(document: object) -> dict[str, Any]:
     """What is told of a box, by its schema: all that can be checked without the runs there.
 
-    Args: document, ``yarrow.sitebox/1``.
-    Raises: DocumentError.
-    Source: docs/other-files.md.
+    Args:
+        document: ``yarrow.sitebox/1``.
+
+    Returns:
+        By field, lengths as readings.
+
+    Raises:
+        DocumentError.
+
+    Source:
+        docs/other-files.md.
     """
     shape: dict[str, Any] = reader("sitebox")(document, "", read_unit(document))
     return shape
@@ -33,11 +41,17 @@ def site_box_document(
 ) -> SiteBoxResult:
     """A box with every run of its job that names it.
 
-    Args: runs, run documents; those that do not meet the box are passed over; keys, which run of
-    its job each is, whatever it is called, where something keeps that: what is told of its hole
-    goes by it.
-    Raises: DocumentError, of the box's document or of a run that can't be read.
-    Source: docs/other-files.md.
+    Args:
+        document: ``yarrow.sitebox/1``.
+        runs: run documents; those that do not meet the box are passed over.
+        keys: which run of its job each is, whatever it is called, where something keeps that: what
+            is told of its hole goes by it.
+
+    Raises:
+        DocumentError, of the box's document or of a run that can't be read.
+
+    Source:
+        docs/other-files.md.
     """
     unit = read_unit(document)
     shape = read_site_box(document)
@@ -74,7 +88,14 @@ def site_box_document(
 
 
 def ends_named(run: Mapping[str, Any]) -> Iterator[tuple[str, str]]:
-    """Which boxes a run's document names: (start or end, name)."""
+    """Which boxes a run's document names: (start or end, name).
+
+    Args:
+        run: ``yarrow.run/1``.
+
+    Returns:
+        Both for a run that names both.
+    """
     walk = run.get("walk") or [{}]
     if not isinstance(walk, list):
         return
@@ -84,7 +105,14 @@ def ends_named(run: Mapping[str, Any]) -> Iterator[tuple[str, str]]:
 
 
 def box_key(name: str) -> str:
-    """A box's name as it is compared: letter case and spaces around do not matter."""
+    """A box's name as it is compared: letter case and spaces around do not matter.
+
+    Args:
+        name: as it was typed.
+
+    Returns:
+        The same for names that are the same.
+    """
     return name.strip().casefold()
 
 

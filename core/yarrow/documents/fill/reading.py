@@ -24,8 +24,14 @@ from yarrow.measure.units import convert
 def fill_document(document: object) -> FillResult:
     """Whether the conductors of a document go in.
 
-    Raises: DocumentError, with the field's path and what was expected.
-    Source: docs/other-files.md.
+    Args:
+        document: ``yarrow.fill/1``.
+
+    Raises:
+        DocumentError, with the field's path and what was expected.
+
+    Source:
+        docs/other-files.md.
     """
     unit = read_unit(document)
     shape = reader("run", "fill_file")(document, "", unit)

@@ -65,8 +65,12 @@ class CheckedRow:
 def read_schedule(data: bytes, unit: Unit) -> list[ScheduleRow]:
     """Every row of a table, parted by commas, semicolons or tabs.
 
-    Args: data, CSV in UTF-8; unit, of lengths that name none.
-    Raises: TableError, with line and column of everything that can't be read.
+    Args:
+        data: CSV in UTF-8.
+        unit: of lengths that name none.
+
+    Raises:
+        TableError, with line and column of everything that can't be read.
     """
     text = _decoded(data)
     filled = _filled_lines(text)
@@ -93,7 +97,8 @@ def read_schedule(data: bytes, unit: Unit) -> list[ScheduleRow]:
 def check_schedule(rows: Sequence[ScheduleRow]) -> Iterator[CheckedRow]:
     """Each row's answer, one after the other.
 
-    Raises: TableError, after the last row, with the cells of all that have none.
+    Raises:
+        TableError, after the last row, with the cells of all that have none.
     """
     refusals: list[DocumentError] = []
     for row in rows:
@@ -106,7 +111,11 @@ def check_schedule(rows: Sequence[ScheduleRow]) -> Iterator[CheckedRow]:
 
 
 def schedule_csv(rows: Sequence[ScheduleRow], checked: Sequence[CheckedRow]) -> str:
-    """The table with its answers, for a spreadsheet: no cell begins as a formula does."""
+    """The table with its answers, for a spreadsheet: no cell begins as a formula does.
+
+    Returns:
+        CSV with a head, a row a run.
+    """
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\r\n")
     writer.writerow([*COLUMNS, *ANSWER_COLUMNS])
@@ -139,7 +148,14 @@ class RunRow:
 
 
 def run_row(document: dict[str, Any]) -> RunRow:
-    """A run's document as a row, its wire as it is said. Raises: DocumentError."""
+    """A run's document as a row, its wire as it is said.
+
+    Args:
+        document: ``yarrow.run/1``.
+
+    Raises:
+        DocumentError.
+    """
     survey = read_run(document)
     run, piece, wires = survey.setup, summarise(survey), survey.setup.wires
     return RunRow(
@@ -155,17 +171,29 @@ def run_row(document: dict[str, Any]) -> RunRow:
 
 
 def runs_csv(rows: Sequence[RunRow]) -> str:
-    """Runs as a schedule that comes in again as it is."""
+    """Runs as a schedule that comes in again as it is.
+
+    Returns:
+        CSV with a head, a row a run.
+    """
     return runs_csv_head() + "".join(map(run_csv_row, rows))
 
 
 def runs_csv_head() -> str:
-    """The first line of a schedule of runs."""
+    """The first line of a schedule of runs.
+
+    Returns:
+        With its line's end.
+    """
     return _csv_line(COLUMNS)
 
 
 def run_csv_row(row: RunRow) -> str:
-    """One run as a line of a schedule."""
+    """One run as a line of a schedule.
+
+    Returns:
+        With its line's end.
+    """
     cells = {
         **asdict(row),
         "spare": f"{row.spare:g}" if row.spare else "",
@@ -181,7 +209,11 @@ def _csv_line(cells: Sequence[str]) -> str:
 
 
 def wires_of_row(row: ScheduleRow) -> dict[str, Any]:
-    """What a row says of a run's wire, as the run's document has it."""
+    """What a row says of a run's wire, as the run's document has it.
+
+    Returns:
+        The ``wires`` of a ``yarrow.run/1``.
+    """
     document = row.document
     return {
         "conductors": document["conductors"],
@@ -322,21 +354,36 @@ _PLAIN_NUMBER = re.compile(r"[+-]?\d+(\.\d+)?")
 
 
 def is_formula(cell: str) -> bool:
-    """Whether a spreadsheet would take a cell for something to work out; a number is none."""
+    """Whether a spreadsheet would take a cell for something to work out; a number is none.
+
+    Args:
+        cell: its text.
+    """
     bare = cell.lstrip(" ")
     return bare.startswith(_FORMULA_BEGINS) and not _PLAIN_NUMBER.fullmatch(bare.strip())
 
 
 def harmless(cell: str) -> str:
     """A cell for a spreadsheet: what it would work out has an apostrophe before it, and so has what
-    would lose one when it comes in again."""
+    would lose one when it comes in again.
+
+    Args:
+        cell: its text.
+
+    Returns:
+        The cell as it is written.
+    """
     return f"'{cell}" if is_formula(cell) or _is_escaped(cell) else cell
 
 
 def as_it_was(cell: str) -> str:
     """The way back from harmless().
 
-    Args: cell, as harmless() left it.
+    Args:
+        cell: as harmless() left it.
+
+    Returns:
+        The cell's text.
     """
     return cell[1:] if _is_escaped(cell) else cell
 

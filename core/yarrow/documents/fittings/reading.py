@@ -26,9 +26,12 @@ class OwnFitting:
 def read_fittings(document: object) -> tuple[OwnFitting, ...]:
     """A crew's own fittings, in order.
 
-    Args: document, ``yarrow.fittings/1``.
-    Raises: DocumentError; also for a name that stands twice or is empty, and for one that is like
-    no fitting of the catalogue.
+    Args:
+        document: ``yarrow.fittings/1``.
+
+    Raises:
+        DocumentError; also for a name that stands twice or is empty, and for one that is like no
+        fitting of the catalogue.
     """
     whole = reader("fittings")(document, "", "in")
     listed: list[Any] = dict(cast("dict[str, Any]", document)).get("fittings", [])

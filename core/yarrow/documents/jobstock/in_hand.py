@@ -21,8 +21,14 @@ _SAW = ("kerf", "end", "keep")
 def read_job_stock(document: object) -> dict[str, Any]:
     """What a job's stock says, every field checked.
 
-    Args: document, ``yarrow.jobstock/1``.
-    Raises: DocumentError; also for an offcut of a conduit that is not in the catalogue.
+    Args:
+        document: ``yarrow.jobstock/1``.
+
+    Returns:
+        By field, lengths as readings.
+
+    Raises:
+        DocumentError; also for an offcut of a conduit that is not in the catalogue.
     """
     unit = read_unit(document)
     shape: dict[str, Any] = reader("jobstock")(document, "", unit)
@@ -38,6 +44,9 @@ def things_in_hand(stock: Document) -> Counter[str]:
 
     Args:
         stock: ``yarrow.jobstock/1``.
+
+    Returns:
+        Counts above 0.
     """
     found: Counter[str] = Counter()
     for each in stock.get("things", ()):
@@ -48,8 +57,14 @@ def things_in_hand(stock: Document) -> Counter[str]:
 def cut_from(wanted: Document, stock: Document, type: str, size: str) -> dict[str, Any]:
     """The stock document of one conduit of a job: what is wanted of it, with what is in hand.
 
-    Args: wanted, ``yarrow.stock/1`` as the runs make it; stock, ``yarrow.jobstock/1``; type and
-    size, of the conduit.
+    Args:
+        wanted: ``yarrow.stock/1`` as the runs make it.
+        stock: ``yarrow.jobstock/1``.
+        type: of the conduit.
+        size: of the conduit.
+
+    Returns:
+        ``yarrow.stock/1``.
     """
     saw = {field: stock[field] for field in _SAW if field in stock}
     hand = [
@@ -68,7 +83,14 @@ def cut_from(wanted: Document, stock: Document, type: str, size: str) -> dict[st
 def place_in_stock(path: str, stock: Document, type: str, size: str) -> str:
     """Where in a job's stock a field of one conduit's stock document is.
 
-    Args: path, of that document; stock, ``yarrow.jobstock/1``; type and size, of the conduit.
+    Args:
+        path: of that document.
+        stock: ``yarrow.jobstock/1``.
+        type: of the conduit.
+        size: of the conduit.
+
+    Returns:
+        A path in that document; itself where it is of neither offcuts nor what goes together.
     """
     field, bracket, rest = path.partition("[")
     if not bracket or field not in ("offcuts", "together"):
@@ -87,8 +109,12 @@ def after_cutting(stock: Document, cut: Sequence[tuple[str, str, Answer]]) -> di
     and worth keeping lies there by the name of the last piece that was cut off it, and what
     somebody put together is done.
 
-    Args: stock, ``yarrow.jobstock/1``; cut, the cut lists (``yarrow.cut-list/1``), each with its
-    conduit's type and size.
+    Args:
+        stock: ``yarrow.jobstock/1``.
+        cut: the cut lists (``yarrow.cut-list/1``), each with its conduit's type and size.
+
+    Returns:
+        ``yarrow.jobstock/1``.
     """
     offcuts = [dict(each) for each in stock.get("offcuts", ())]
     done = {(type, size) for type, size, _ in cut}

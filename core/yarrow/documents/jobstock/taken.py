@@ -47,7 +47,10 @@ class TakenByRun(TypedDict):
 def taken_by_run(document: Document, unit: Unit, wording: Wording = EN_US) -> TakenByRun | None:
     """What a run takes; None where it can't be read.
 
-    Args: document, the run; unit, of its job; wording, for what it takes.
+    Args:
+        document: the run.
+        unit: of its job.
+        wording: for what it takes.
     """
     try:
         survey = read_run(convert_document(document, unit))
@@ -67,8 +70,9 @@ def stock_of_taken(
 ) -> list[StockOfConduit]:
     """The pieces of a job's runs, a stock document for each conduit, in the order of the catalogue.
 
-    Args: runs, the name of each and what it takes; those that can't be read are left out; unit, of
-    the job.
+    Args:
+        runs: the name of each and what it takes; those that can't be read are left out.
+        unit: of the job.
     """
     found: dict[tuple[str, str], StockOfConduit] = {}
     for number, (said, taken) in enumerate(runs, 1):

@@ -17,9 +17,14 @@ def read_joints(
 ) -> Joints:
     """How a run is parted.
 
-    Args: shape, as the schema's joints reads it; conduit and unit, of the run; sums, the sums so
-    far.
-    Raises: DocumentError, for a coupling that does not go on the conduit.
+    Args:
+        shape: as the schema's joints reads it.
+        conduit: of the run.
+        unit: of the run.
+        sums: the sums so far.
+
+    Raises:
+        DocumentError, for a coupling that does not go on the conduit.
     """
     kind = shape.get("coupling", usual_coupling(conduit))
     if not couplings()[kind].goes_on(conduit):

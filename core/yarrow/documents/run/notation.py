@@ -97,8 +97,12 @@ _WORDS = {
 def typed_line(text: str, unit: Unit) -> TypedLine:
     """Read a line as it is said.
 
-    Args: text, at most 200 characters; unit, of numbers that do not name their own.
-    Source: docs/run-file.md, typed lines.
+    Args:
+        text: at most 200 characters.
+        unit: of numbers that do not name their own.
+
+    Source:
+        docs/run-file.md, typed lines.
     """
     return read_typed_line(text, unit).typed
 
@@ -106,8 +110,10 @@ def typed_line(text: str, unit: Unit) -> TypedLine:
 def read_typed_line(text: str, unit: Unit, *, alone: bool = False) -> LineInItsForm:
     """Read a line as it is said, with how it was said.
 
-    Args: text and unit, as for typed_line; alone, whether it is a piece by itself, which need not
-    say where it is.
+    Args:
+        text: as for typed_line.
+        unit: as for typed_line.
+        alone: whether it is a piece by itself, which need not say where it is.
     """
     if len(text) > LONGEST:
         return LineInItsForm(TypedLine(None, f"at most {LONGEST} characters", ()))
@@ -331,6 +337,9 @@ def fields_of(form: TypedForm) -> tuple[str, ...]:
 
     Args:
         form: of a line.
+
+    Returns:
+        Names of fields, those that it must have first.
     """
     return (*form.needs, *form.also)
 

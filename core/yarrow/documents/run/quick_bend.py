@@ -29,9 +29,14 @@ class QuickBend:
 def quick_bend(document: object) -> QuickBend:
     """The run that a bend by itself is.
 
-    Args: document, ``yarrow.quick/1``.
-    Raises: DocumentError.
-    Source: docs/command-line.md, quick bends.
+    Args:
+        document: ``yarrow.quick/1``.
+
+    Raises:
+        DocumentError.
+
+    Source:
+        docs/command-line.md, quick bends.
     """
     unit = read_unit(document)
     shape = reader("run", "quick_file")(document, "", unit)

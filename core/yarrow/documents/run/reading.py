@@ -9,7 +9,7 @@ from typing import Any, cast
 
 from yarrow.benders.bender import Bender
 from yarrow.benders.catalogued import catalogued, fit_for
-from yarrow.benders.kinds import PartingOption
+from yarrow.benders.kinds import BendingMethod
 from yarrow.catalog.fittings import allowance, fittings
 from yarrow.catalog.limits import limits
 from yarrow.catalog.tables import Conduit, benders, conduits
@@ -50,7 +50,11 @@ _NAMES = {"from": "measured_from"}
 def read_unit(document: object) -> Unit:
     """The unit of a document, which every other reading needs first.
 
-    Raises: DocumentError.
+    Args:
+        document: as JSON gives it.
+
+    Raises:
+        DocumentError.
     """
     if not isinstance(document, dict):
         raise DocumentError("", "a JSON object")
@@ -63,9 +67,14 @@ def read_unit(document: object) -> Unit:
 def read_run(document: object) -> Survey:
     """What a run's document says was met, with every default filled in and every name looked up.
 
-    Args: document, as JSON gives it (numbers may be int, float or Decimal).
-    Raises: DocumentError, with the field's path and what was expected.
-    Source: docs/run-file.md.
+    Args:
+        document: as JSON gives it (numbers may be int, float or Decimal).
+
+    Raises:
+        DocumentError, with the field's path and what was expected.
+
+    Source:
+        docs/run-file.md.
     """
     unit = read_unit(document)
     shape = reader("run")(document, "", unit)
@@ -74,7 +83,7 @@ def read_run(document: object) -> Survey:
         shape["bender"], conduit, unit, read_step(shape.get("round_to"), unit)
     )
     if "way" in shape:
-        bender = replace(bender, way=cast(PartingOption, shape["way"]))
+        bender = replace(bender, way=cast(BendingMethod, shape["way"]))
     sums: list[EvaluatedSum] = []
     own_allowances: list[str] = []
     features, meet = _walk(shape, conduit, unit, sums, own_allowances)
@@ -155,8 +164,11 @@ def _read_rack(
 def read_conduit(shape: dict[str, Any]) -> Conduit:
     """A conduit of the catalogue.
 
-    Args: shape, as the schema's conduit reads it.
-    Raises: DocumentError.
+    Args:
+        shape: as the schema's conduit reads it.
+
+    Raises:
+        DocumentError.
     """
     kind, size = shape["type"], trade_size(shape["size"])
     known = conduits()
@@ -176,6 +188,9 @@ def read_bender(shape: Any, conduit: Conduit, unit: Unit, step: Fraction) -> tup
         conduit: that is bent.
         unit: of the document.
         step: of its tape, in that unit.
+
+    Returns:
+        The bender in the document's unit.
 
     Raises:
         DocumentError.
@@ -234,7 +249,11 @@ def read_step(reading: Reading | None, unit: Unit) -> Fraction:
     """The smallest mark of the tape in use; the usual one where a tape in the other unit is named,
     as a document that was converted does.
 
-    Raises: DocumentError.
+    Returns:
+        In the document's unit.
+
+    Raises:
+        DocumentError.
     """
     steps = STEPS[unit]
     if reading is None or _is_step(reading, other_unit(unit)):
@@ -251,6 +270,9 @@ def read_tape(reading: Reading | None, unit: Unit) -> Fraction:
     Args:
         reading: what is said of it; None: nothing.
         unit: of the document.
+
+    Returns:
+        In the document's unit.
 
     Raises:
         DocumentError.

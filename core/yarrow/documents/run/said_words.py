@@ -59,6 +59,9 @@ def as_degrees(text: str) -> Fraction | None:
 
     Args:
         text: as it was typed.
+
+    Returns:
+        Degrees.
     """
     match = re.fullmatch(r"(\d{1,3}(?:\.\d+)?)(?:[ -]([1-9]\d?)/([1-9]\d?))?", text.strip())
     if match is None:

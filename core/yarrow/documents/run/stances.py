@@ -27,7 +27,10 @@ def read_stances(shape: Mapping[str, Any], kind: str, sums: list[EvaluatedSum]) 
     """The stances of a run's bender: as its kind is worked, with what the crew says of its own,
     then of this piece, then of single bends.
 
-    Args: shape, of a run as the schema reads it; kind, of its bender; sums, the sums so far.
+    Args:
+        shape: of a run as the schema reads it.
+        kind: of its bender.
+        sums: the sums so far.
     """
     found = stances(kind)
     not_taken: list[tuple[str, Place]] = []

@@ -41,8 +41,16 @@ def read_wire_text(text: str, unit: Unit, path: str = "typed") -> list[dict[str,
     """Conductors in a document's shape from what was typed, items parted by commas, semicolons or
     plus signs; without a count there is one.
 
-    Args: text, as typed; unit, ``in`` for AWG, ``mm`` for mm²; path, of the text in its document.
-    Raises: DocumentError at ``path``, which names the item that can't be read.
+    Args:
+        text: as typed.
+        unit: ``in`` for AWG, ``mm`` for mm².
+        path: of the text in its document.
+
+    Returns:
+        The ``conductors`` of a document, in the order that they were said.
+
+    Raises:
+        DocumentError at ``path``, which names the item that can't be read.
     """
     return [_item(item, unit, path) for item in re.split(r"[,;+\n]", text.strip()) if item.strip()]
 
@@ -51,8 +59,16 @@ def wires_in_other_unit(text: str, unit: Unit, path: str = "typed") -> str:
     """The same wire, said so that a document in the other unit reads the same conductors from it:
     as it was typed where that does, else with what was left out (``12`` is ``12 thhn``).
 
-    Args: text, as typed; unit, of its document; path, of the text in it.
-    Raises: DocumentError at ``path``, which names the item that can't be read.
+    Args:
+        text: as typed.
+        unit: of its document.
+        path: of the text in it.
+
+    Returns:
+        To be typed as it is.
+
+    Raises:
+        DocumentError at ``path``, which names the item that can't be read.
     """
     wanted = read_wire_text(text, unit, path)
     try:
@@ -112,7 +128,11 @@ def _refused(item: str, unit: Unit, path: str) -> DocumentError:
 
 def wire_text(conductors: Sequence[Conductor]) -> str:
     """Conductors as they are said, so that read_wire_text reads the same from it; those that are
-    alike in everything together."""
+    alike in everything together.
+
+    Returns:
+        To be typed as it is.
+    """
     counts: dict[str, int] = {}
     for each in conductors:
         kind = _kind_text(each)

@@ -42,8 +42,12 @@ def read_conductors(
 ) -> tuple[Conductor, ...]:
     """What goes in, as listed, as typed and from circuits, in that order.
 
-    Args: shape, a part with ``conductors``, ``circuits`` and maybe ``one_earth``; base, its path.
-    Raises: DocumentError.
+    Args:
+        shape: a part with ``conductors``, ``circuits`` and maybe ``one_earth``.
+        base: its path.
+
+    Raises:
+        DocumentError.
     """
     listed = [
         _conductor(each, f"{base}conductors[{at}]") for at, each in enumerate(shape["conductors"])
@@ -95,9 +99,14 @@ def _in_its_role(shape: dict[str, Any], conductor: Conductor, role: ConductorRol
 def us_wire(shape: dict[str, Any], path: str, count: int, field: str = "size") -> Conductor:
     """A wire of the US tables.
 
-    Args: shape, as the schema's conductor reads it; path, of that in the document; count, how many;
-    field, that names the size.
-    Raises: DocumentError.
+    Args:
+        shape: as the schema's conductor reads it.
+        path: of that in the document.
+        count: how many.
+        field: that names the size.
+
+    Raises:
+        DocumentError.
     """
     for needed in ("insulation", field):
         if needed not in shape:
@@ -124,9 +133,14 @@ def us_wire(shape: dict[str, Any], path: str, count: int, field: str = "size") -
 def uk_cable(shape: dict[str, Any], path: str, count: int, field: str = "csa") -> Conductor:
     """A single-core cable of the UK tables.
 
-    Args: shape, as the schema's conductor reads it; path, of that in the document; count, how many;
-    field, that names the cross-section.
-    Raises: DocumentError.
+    Args:
+        shape: as the schema's conductor reads it.
+        path: of that in the document.
+        count: how many.
+        field: that names the cross-section.
+
+    Raises:
+        DocumentError.
     """
     csa = Fraction(str(shape[field]))
     cable = uk_cables().get((csa, shape["build"]))
@@ -205,9 +219,17 @@ def read_holder(
 ) -> tuple[Raceway, bool]:
     """A conduit to fill, and whether its size is to be chosen.
 
-    Args: kind, of conduit; size, its trade size (None: to be chosen); method, of filling; path, of
-    the conduit in the document.
-    Raises: DocumentError.
+    Args:
+        kind: of conduit.
+        size: its trade size (None: to be chosen).
+        method: of filling.
+        path: of the conduit in the document.
+
+    Returns:
+        The conduit; True where no size was said.
+
+    Raises:
+        DocumentError.
     """
     types = list(dict.fromkeys(conduit.type for conduit in conduits().values()))
     if kind not in types:
@@ -227,8 +249,13 @@ def read_holder(
 def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
     """What is to be drawn into a run of a conduit.
 
-    Args: shape, as the schema's wires reads it; conduit, of the run; unit, of the document.
-    Raises: DocumentError.
+    Args:
+        shape: as the schema's wires reads it.
+        conduit: of the run.
+        unit: of the document.
+
+    Raises:
+        DocumentError.
     """
     method: MethodName = shape.get("method") or usual_method(conduit.type)
     # The conduit's own fields are the run's; what is asked of factors for US pipe is the method's.
@@ -258,7 +285,11 @@ def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
 def most_degrees(shape: dict[str, Any]) -> float | None:
     """The limit between pull points that a run's wires ask for; None: the usual.
 
-    Args: shape, as the schema's wires reads it.
+    Args:
+        shape: as the schema's wires reads it.
+
+    Returns:
+        Degrees.
     """
     usual = fill_limits().duct.most_degrees if shape.get("duct") else None
     degrees: float | None = shape.get("most_degrees", usual)
@@ -280,7 +311,8 @@ UP: dict[str, Vector | None] = {
 def trade_size(written: str) -> TradeSize:
     """``1 1/4`` as the tables have it.
 
-    Args: written, as a person writes it.
+    Args:
+        written: as a person writes it.
     """
     return TradeSize(written.strip().replace(" ", "-"))
 
@@ -297,7 +329,8 @@ def _known(size: str | None, sizes: Sequence[str], path: str) -> TradeSize:
 def usual_method(kind: str) -> MethodName:
     """By area for US conduit, by factors for metric.
 
-    Args: kind, of conduit.
+    Args:
+        kind: of conduit.
     """
     unit = next((c.unit for c in conduits().values() if c.type == kind), "in")
     return "factor" if unit == "mm" else "area"

@@ -22,6 +22,9 @@ def geojson_of(document: Mapping[str, Any]) -> dict[str, Any]:
     Args:
         document: ``yarrow.site/1``.
 
+    Returns:
+        A FeatureCollection, in metres.
+
     Raises:
         DocumentError.
     """
@@ -53,6 +56,9 @@ def site_of_geojson(collection: object) -> dict[str, Any]:
 
     Args:
         collection: a FeatureCollection, in metres east and north of a corner of its own.
+
+    Returns:
+        ``yarrow.site/1``.
 
     Raises:
         DocumentError, where it can't be read, or is in degrees of longitude and latitude.

@@ -52,6 +52,7 @@ def site_document(document: object) -> SitePlan:
     Raises:
         DocumentError; also for a place or a duct that is not there, a cable from a place to itself,
         and where the extra that looks for ways is not installed.
+
     Source:
         docs/ducts.md.
     """

@@ -18,10 +18,15 @@ MOST_PIECES = 10_000
 def stock_document(document: object, seconds: float = 4.0) -> CutList:
     """The cut list of a stock document.
 
-    Args: document, ``yarrow.stock/1``; seconds, the time in seconds that looking
-    for fewer sticks may take.
-    Raises: DocumentError; also where a stick is all lost at its end.
-    Source: docs/other-files.md.
+    Args:
+        document: ``yarrow.stock/1``.
+        seconds: the time in seconds that looking for fewer sticks may take.
+
+    Raises:
+        DocumentError; also where a stick is all lost at its end.
+
+    Source:
+        docs/other-files.md.
     """
     unit = read_unit(document)
     shape = reader("stock")(document, "", unit)

@@ -68,8 +68,14 @@ def _wires_of(wall: FramedWall, feed: Feed) -> Wires:
 def read_shape(document: object) -> dict[str, Any]:
     """A wall as its schema reads it; what a box of a kind measures is filled in.
 
-    Args: document, ``yarrow.wall/1``.
-    Raises: DocumentError.
+    Args:
+        document: ``yarrow.wall/1``.
+
+    Returns:
+        By field, lengths as readings.
+
+    Raises:
+        DocumentError.
     """
     unit = read_unit(document)
     if isinstance(document, dict) and isinstance(document.get("boxes"), list):
@@ -89,9 +95,12 @@ def _of_kind(box: object, unit: Unit) -> object:
 def read_wall(shape: dict[str, Any]) -> FramedWall:
     """A wall, with its studs, boxes, lines and feeds by their numbers.
 
-    Args: shape, as read_shape answers it.
-    Raises: DocumentError, for a stud, an opening, a box, a knockout or a line that is not there, or
-        a name that is twice.
+    Args:
+        shape: as read_shape answers it.
+
+    Raises:
+        DocumentError, for a stud, an opening, a box, a knockout or a line that is not there, or a
+        name that is twice.
     """
     unit, length = shape["units"], float(shape["length"].value)
     plates = shape.get("plates") or reader("wall", "plates")({}, "plates", unit)

@@ -39,6 +39,9 @@ def runs_of_wall(document: object) -> dict[str, dict[str, Any]]:
     Args:
         document: ``yarrow.wall/1``.
 
+    Returns:
+        In the order of the wall's feeds.
+
     Raises:
         DocumentError.
     """
@@ -70,7 +73,12 @@ def merge_generated_run(run: Mapping[str, Any], made: Mapping[str, Any]) -> dict
     """A wall's run as somebody worked on it, with what the wall now says: its way, its joints, its
     conduit, its bender and what is drawn in. What was said of it beside that stays.
 
-    Args: run, as it is kept; made, as the wall makes it.
+    Args:
+        run: as it is kept.
+        made: as the wall makes it.
+
+    Returns:
+        ``yarrow.run/1``.
     """
     kept = {**run, **{field: made[field] for field in _OF_THE_WALL}}
     if run.get("path") != made["path"]:

@@ -54,6 +54,9 @@ class Surface:
 
         Args:
             point: anywhere, in the run's unit.
+
+        Returns:
+            In the run's unit; below zero, under it.
         """
         return dot(subtract(point, self.origin), self.frame.out) + self.rest
 
@@ -90,8 +93,9 @@ class Surface:
         """It as a solid.
 
         Args:
-            before, after: how far it goes on beyond its stretch of the leg; aside: to either side;
-                deep: under its top; all in the run's unit.
+            before, after: how far it goes on beyond its stretch of the leg.
+            aside: how far to either side of the leg.
+            deep: how far under its top; all in the run's unit.
         """
         low, high = self.begins - before, self.ends + after
         top = along(self.origin, self.frame.out, -self.rest)

@@ -24,6 +24,9 @@ def hanging_order(pieces: int, at: int) -> tuple[int, ...]:
     Args:
         pieces: how many it has.
         at: which connection closes it: 0 is its start, after the last joint comes its end.
+
+    Returns:
+        Their numbers along the run, from 1.
     """
     return (*range(1, at + 1), *range(pieces, at, -1))
 
@@ -47,7 +50,11 @@ class Hanging:
         return self.taken.offer.at if self.taken else self.pieces
 
     def steps(self) -> dict[int, tuple[Step, ...]]:
-        """What is done to join each piece, by its number; the steps are not numbered yet."""
+        """What is done to join each piece, by its number; the steps are not numbered yet.
+
+        Returns:
+            By the piece's number, in the order that they are done.
+        """
         return {number: tuple(self._of(number)) for number in range(1, self.pieces + 1)}
 
     def _of(self, number: int) -> Iterator[Step]:

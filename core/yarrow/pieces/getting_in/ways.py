@@ -57,6 +57,7 @@ def ways_in(run: RunToClose) -> tuple[WayToGetIn, ...]:
 
     Args:
         run: with its joints.
+
     Source:
         docs/pieces-and-walls.md, getting it in.
     """
@@ -78,7 +79,7 @@ def picked(
 
     Args:
         ways: cheapest first.
-        said: the pick, if any.
+        closing: somebody's pick, if any.
     """
     as_parted = [way for way in ways if not way.offer.split]
     best = next((way for way in as_parted if way.works or not way.offer.coupling), None)

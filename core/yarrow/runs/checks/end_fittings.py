@@ -22,7 +22,11 @@ _HALVINGS = 40
 
 
 def own_room(line: Feature, pipe: Pipe) -> float:
-    """The least straight between a line's own arcs; below zero where they overlap."""
+    """The least straight between a line's own arcs; below zero where they overlap.
+
+    Returns:
+        In the run's unit.
+    """
     laid = lay(line, FIRST_LEG, pipe)
     reach = _FAR * pipe.radius
     vertices = [
@@ -34,7 +38,14 @@ def own_room(line: Feature, pipe: Pipe) -> float:
 
 
 def steepest_angle(line: Feature, pipe: Pipe, straight: float) -> float | None:
-    """The steepest usual angle below the line's own that leaves so much straight; None without."""
+    """The steepest usual angle below the line's own that leaves so much straight; None without.
+
+    Args:
+        straight: that is wanted, in the run's unit.
+
+    Returns:
+        Degrees.
+    """
     own = line.own_angle or 0.0
     for angle in USUAL_ANGLES:
         if angle < own and own_room(changed(line, angle=angle), pipe) >= straight:
@@ -43,7 +54,14 @@ def steepest_angle(line: Feature, pipe: Pipe, straight: float) -> float | None:
 
 
 def least_rise(line: Feature, pipe: Pipe, straight: float) -> float:
-    """The least rise at which the line, at its own angle, leaves so much straight."""
+    """The least rise at which the line, at its own angle, leaves so much straight.
+
+    Args:
+        straight: that is wanted, in the run's unit.
+
+    Returns:
+        In that unit.
+    """
     low, high = 0.0, _FAR * pipe.radius
     for _ in range(_HALVINGS):
         middle = (low + high) / 2
@@ -57,8 +75,9 @@ def shallower(
 ) -> tuple[Phrase, Remedy | None]:
     """Advice, and its touch, for a line whose own arcs are too close for ``straight`` between.
 
-    Args: feature, the line's number, from 0; straight, the length that must be left between its
-    arcs.
+    Args:
+        feature: the line's number, from 0.
+        straight: the length that must be left between its arcs, in the run's unit.
     """
     line = run.walk[feature]
     angle = steepest_angle(line, pipe, straight)
@@ -76,7 +95,11 @@ def usual_gentler(line: Feature) -> tuple[float, ...]:
     """The usual angles that are gentler than a line's own, the steepest first; none for a line
     without one.
 
-    Args: line, of a walk.
+    Args:
+        line: of a walk.
+
+    Returns:
+        Degrees.
     """
     own = line.own_angle or 0.0
     return tuple(angle for angle in USUAL_ANGLES if angle < own)

@@ -40,17 +40,29 @@ class PlacedPipe:
     words: LengthFormatter
 
     def feature(self, bend: int) -> int:
-        """The line of the walk that a bend belongs to."""
+        """The line of the walk that a bend belongs to.
+
+        Args:
+            bend: its number along the pipe, from 0.
+
+        Returns:
+            The line's number on the walk, from 0.
+        """
         return self.layout.owners[self.pipe.corners[bend] - 1][0]
 
     def role(self, bend: int) -> Role:
-        """The part that a bend has in its line."""
+        """The part that a bend has in its line.
+
+        Args:
+            bend: its number along the pipe, from 0.
+        """
         return self.layout.owners[self.pipe.corners[bend] - 1][1]
 
     def field(self, feature: int) -> str:
         """The path of the field that says where a line is.
 
-        Args: feature, the line's number, from 0.
+        Args:
+            feature: the line's number, from 0.
         """
         return place_field(self.run, feature)
 
@@ -59,8 +71,13 @@ class PlacedPipe:
         long; infinite where no place is far enough. Beside a kick that is more than what the
         straight lacks: its slope, and with it its arc, changes with the place.
 
-        Args: feature, the line's number; straight, counted along the pipe from 0; wanted, a length,
-        longer than it is.
+        Args:
+            feature: the line's number.
+            straight: counted along the pipe from 0.
+            wanted: a length, longer than it is.
+
+        Returns:
+            In the run's unit.
         """
         short = wanted - self.pipe.straights[straight]
         kicks = any(
@@ -105,7 +122,9 @@ class PlacedPipe:
         """A sentence with how much ``more`` something has to be further on; where no place is far
         enough, what helps then.
 
-        Args: by, in the document's unit; key, of the sentence.
+        Args:
+            by: in the document's unit.
+            key: of the sentence.
         """
         if math.isinf(by):
             return Phrase("no-place-far-enough")

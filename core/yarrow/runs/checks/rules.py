@@ -62,7 +62,8 @@ def degree_findings(placed: PlacedPipe) -> list[Finding]:
 def picked_order_findings(run: ResolvedRun, bends: int) -> list[Finding]:
     """Why the sequence that a person picked is not the one that the marks are made for.
 
-    Args: bends, how many there are.
+    Args:
+        bends: how many there are.
     """
     if not run.order:
         return []
@@ -75,7 +76,11 @@ def picked_order_findings(run: ResolvedRun, bends: int) -> list[Finding]:
 
 
 def stick_of(run: ResolvedRun) -> float:
-    """The length of a stick of a run's conduit, in the run's unit."""
+    """The length of a stick of a run's conduit, in the run's unit.
+
+    Returns:
+        In that unit.
+    """
     if run.joints:
         return float(run.joints.stick)
     return float(convert(run.conduit.stick, run.conduit.unit, run.unit))

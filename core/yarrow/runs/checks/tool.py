@@ -103,7 +103,8 @@ def radius_findings(run: ResolvedRun) -> list[Finding]:
 def shot_radius_findings(run: ResolvedRun, radius: float) -> list[Finding]:
     """The same for a wide bend that is made in many shots: that is no one-shot bend.
 
-    Args: radius, of the wide bend, in the run's unit.
+    Args:
+        radius: of the wide bend, in the run's unit.
     """
     return _under_code(run, radius, other_least_radius(run.conduit))
 

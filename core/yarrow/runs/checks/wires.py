@@ -40,9 +40,17 @@ def plan_wires(
 ) -> PlannedWires:
     """The check of a run's wire by the run's own length and bends.
 
-    Args: wires, and unit, of the run; pipe and vertices, of its centreline; features, the line of
-    the walk of each bend; points, its bends between pull points; words, how lengths are written.
-    Source: docs/fill.md.
+    Args:
+        wires: of the run.
+        unit: of the run.
+        pipe: of its centreline.
+        vertices: of its centreline.
+        features: the line of the walk of each bend.
+        points: its bends between pull points.
+        words: how lengths are written.
+
+    Source:
+        docs/fill.md.
     """
     bends = right_angles(pipe, features)
     length_mm = convert_length(pipe.cut_length, unit, "mm")
@@ -83,7 +91,11 @@ def plan_wires(
 def duct_metres(degrees_bent: float) -> float:
     """How long an outdoor duct may be between pull points: less for every quarter turn.
 
-    Args: degrees_bent, between two points, in degrees.
+    Args:
+        degrees_bent: between two points, in degrees.
+
+    Returns:
+        Metres.
     """
     limits = fill_limits().duct
     return max(float(limits.metres - limits.less_per_quarter * degrees_bent / 90), 0.0)
@@ -111,12 +123,13 @@ def _fill_method_of(wires: Wires, length_m: Fraction, length_mm: float, bends: i
 
 
 def right_angles(pipe: StraightPipe, features: Sequence[int]) -> int:
-    """Bends as the drawing-in factors count them: a right angle, or a double set, is one.
+    """How many bends there are, as drawing-in factors count: a right angle, or a double set, is 1.
 
     What bends on one line of the walk counts as its quarter turns or half its bends, whichever is
     more: a set 1, a saddle 2, a turn past 90 degrees 2.
 
-    Args: features, the line of the walk of each bend.
+    Args:
+        features: the line of the walk of each bend.
     """
     found = 0
     for feature in dict.fromkeys(features):

@@ -242,7 +242,9 @@ def no_order(best: Order, piece: PieceToBend) -> tuple[Finding, ...]:
 def too_many(bends: int, most: int) -> Finding:
     """An error for a piece with more bends than are simulated.
 
-    Args: bends, that it has; most, that are simulated.
+    Args:
+        bends: that it has.
+        most: that are simulated.
     """
     values = {"bends": count(bends), "most": count(most)}
     return Finding(FindingCode.TOO_MANY_BENDS_TO_HANDLE, values)

@@ -17,10 +17,17 @@ def on_wall(
     """Points of the bender's frame, with a bend just made, in the frame of the plan: carried and
     turned as a whole, never mirrored, so that this bend comes where it belongs.
 
-    Args: points, in the bender's frame; bend, the one just made; hook, the end that it faced. In
-    the bender's frame the arc begins at the origin, the pipe behind it lies along −x, and the shoe
-    is above it.
-    Raises: ValueError: the line does not turn there.
+    Args:
+        points: in the bender's frame.
+        bend: the one just made.
+        hook: the end that it faced. In the bender's frame the arc begins at the origin, the pipe
+            behind it lies along −x, and the shoe is above it.
+
+    Returns:
+        As many points, in the frame of the plan.
+
+    Raises:
+        ValueError: the line does not turn there.
     """
     corner = pipe.corners[bend]
     before, at, after = (layout.vertices[corner + step] for step in (-1, 0, 1))

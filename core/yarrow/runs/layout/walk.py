@@ -38,7 +38,11 @@ class Layout:
         return tuple(self.owners[corner - 1][1] for corner in pipe.corners)
 
     def features_of(self, pipe: StraightPipe) -> tuple[int, ...]:
-        """The line of the walk that each bend of the straight pipe belongs to."""
+        """The line of the walk that each bend of the straight pipe belongs to.
+
+        Returns:
+            Numbers on the walk, from 0, in order along the pipe.
+        """
         return tuple(self.owners[corner - 1][0] for corner in pipe.corners)
 
 
@@ -93,8 +97,13 @@ def pipe_of(run: RunSetup, end: PipeEnd | None) -> Pipe:
 def leg_origin(layout: Layout, number: int, vertices: tuple[Vector, ...], lead: float) -> Vector:
     """Where a leg begins on a bent pipe: its turn, or the face ``lead`` after the pipe's start.
 
-    Args: number, of the leg; vertices of the bent pipe, in the same order as the layout's; lead,
-    the start's allowance.
+    Args:
+        number: of the leg.
+        vertices: of the bent pipe, in the same order as the layout's.
+        lead: the start's allowance.
+
+    Returns:
+        In the frame of the vertices.
     """
     if number == 0:
         x, y, z = vertices[0] if vertices else ORIGIN

@@ -33,8 +33,10 @@ def predict_as_bent(
 ) -> Outcome:
     """Every number of the walk as it comes out when the rounded marks are followed to the letter.
 
-    Args: pipe, for the angles and rolls of its bends; marks, one a bend, in order; cut_length, as
-    rounded, in the run's unit.
+    Args:
+        pipe: for the angles and rolls of its bends.
+        marks: one a bend, in order.
+        cut_length: as rounded, in the run's unit.
     """
     words = run.lengths
     bends = [

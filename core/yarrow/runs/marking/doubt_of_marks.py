@@ -26,6 +26,10 @@ def known_to(
         run: with its bender.
         pipe: its own.
         placings: the bender on each of its bends.
+
+    Returns:
+        One a mark, in order along the pipe.
+
     Source:
         docs/at-the-bender.md, learning a bender.
     """

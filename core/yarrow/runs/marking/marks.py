@@ -65,7 +65,10 @@ def pipe_by_marks(
 ) -> StraightPipe:
     """The straight pipe as unrounded marks make it: the same bends, where the marks put them.
 
-    Args: pipe, for its angles and rolls; marks, one a bend; cut_length, in the pipe's unit.
+    Args:
+        pipe: for its angles and rolls.
+        marks: one a bend.
+        cut_length: in the pipe's unit.
     """
     bends = tuple(
         replace(

@@ -16,7 +16,11 @@ class PrintedRule:
     """The catalogue's tables; for an angle without a row, what a card would say if it had one."""
 
     def offset(self, angle: float) -> tuple[float, float]:
-        """Multiplier and shrink; else 1/sin θ and tan(θ/2). Source: catalog/rules-of-thumb.csv."""
+        """Multiplier and shrink; else 1/sin θ and tan(θ/2).
+
+        Source:
+            catalog/rules-of-thumb.csv.
+        """
         radians = math.radians(angle)
         return _printed_row("rules-of-thumb", angle) or (
             1 / math.sin(radians),
@@ -26,7 +30,8 @@ class PrintedRule:
     def saddle(self, angle: float) -> tuple[float, float]:
         """Distance of an outer and shrink, by the centre angle; else as an offset of half of it.
 
-        Source: catalog/rules-of-thumb-saddle.csv.
+        Source:
+            catalog/rules-of-thumb-saddle.csv.
         """
         half = math.radians(angle) / 2
         usual = (1 / math.sin(half), math.tan(half / 2))

@@ -25,8 +25,12 @@ def working(
 ) -> tuple[Working, ...]:
     """A row a bend, in order along the pipe.
 
-    Args: pipe, as the marks make it, exact or printed; sequence, the bends as they are made.
-    Source: docs/at-the-bender.md, three ways of working.
+    Args:
+        pipe: as the marks make it, exact or printed.
+        sequence: the bends as they are made.
+
+    Source:
+        docs/at-the-bender.md, three ways of working.
     """
     words = run.lengths
     bender, warm = run.bender, run.bender.traits.warms
@@ -71,6 +75,9 @@ def on_the_scale(bend_to: float, angle: float) -> str:
     Args:
         bend_to: degrees, with what springs back.
         angle: degrees that have to stay.
+
+    Returns:
+        Degrees, with their sign.
     """
     halves = math.floor(round(bend_to * 2, 6) + 0.5) / 2
     if halves < angle - 1e-9:
@@ -79,15 +86,27 @@ def on_the_scale(bend_to: float, angle: float) -> str:
 
 
 def warmed_beyond(unit: Unit) -> float:
-    """How far plastic is warmed on both sides of its arc. Source: catalog/limits.toml."""
+    """How far plastic is warmed on both sides of its arc.
+
+    Returns:
+        In the unit.
+
+    Source:
+        catalog/limits.toml.
+    """
     return limits().warmed_beyond_the_arc.of(unit)
 
 
 def set_depth(angle: float, radius: float, straight: float) -> float:
     """Rise of two equal opposite bends with a straight between: (straight + 2 T) sin θ.
 
-    Args: angle, of both bends in degrees; radius and straight, between their arcs: lengths in one
-    unit.
+    Args:
+        angle: of both bends in degrees.
+        radius: between their arcs: lengths in one unit.
+        straight: between their arcs: lengths in one unit.
+
+    Returns:
+        In that unit.
     """
     slope = straight + 2 * tangent_length(radius, angle)
     return slope * math.sin(math.radians(angle))

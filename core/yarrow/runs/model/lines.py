@@ -13,7 +13,11 @@ from yarrow.wording.phrase import Phrase, count
 def place_field(run: ResolvedRun, feature: int) -> str:
     """The path of the field that says where a line is; of the whole path where there is no walk.
 
-    Args: feature, the line's number, from 0.
+    Args:
+        feature: the line's number, from 0.
+
+    Returns:
+        A path in the document.
     """
     if not run.walk:
         return "path"
@@ -23,15 +27,20 @@ def place_field(run: ResolvedRun, feature: int) -> str:
 
 
 def placed_at(line: Feature) -> float:
-    """The number that says where a line is, in its own field."""
+    """The number that says where a line is, in its own field.
+
+    Returns:
+        In the document's unit.
+    """
     return float(getattr(line, line.place_field))
 
 
 def move(run: ResolvedRun, feature: int, by: float) -> Remedy | None:
     """The fix that sets a line's place further along, to the next mark of the tape.
 
-    Args: feature, the line's number, from 0; by, at least so far along the leg, in the document's
-    unit.
+    Args:
+        feature: the line's number, from 0.
+        by: at least so far along the leg, in the document's unit.
     """
     words = run.lengths
     if not run.walk or feature in run.answers or math.isinf(by):
@@ -44,7 +53,8 @@ def move(run: ResolvedRun, feature: int, by: float) -> Remedy | None:
 def line_phrase(run: ResolvedRun, feature: int) -> Phrase:
     """``line 2 (ledge)``: as it is numbered on the page, with its label where it has one.
 
-    Args: feature, the line's number, from 0.
+    Args:
+        feature: the line's number, from 0.
     """
     if not run.walk and not run.corners:
         return Phrase("corner", {"number": count(feature + 1)})
@@ -54,7 +64,8 @@ def line_phrase(run: ResolvedRun, feature: int) -> Phrase:
 def labelled_line(run: ResolvedRun, feature: int) -> Phrase:
     """A line by its number, with its label where the walk has one for it.
 
-    Args: feature, the line's number, from 0.
+    Args:
+        feature: the line's number, from 0.
     """
     number = count(feature + 1)
     label = run.walk[feature].label if feature < len(run.walk) else ""

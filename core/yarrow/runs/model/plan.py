@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from yarrow.benders.bender import Hook, Reference
-from yarrow.benders.kinds import BenderKind, PartingOption
+from yarrow.benders.kinds import BenderKind, BendingMethod
 from yarrow.findings.finding import Finding, nothing_wrong
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import Unit
@@ -242,7 +242,7 @@ class PlannedBender:
     id: str
     name: str
     kind: BenderKind
-    way: PartingOption
+    way: BendingMethod
     radius: float
     take_up: float
     least_stub: float

@@ -97,7 +97,11 @@ class Candidate:
 
     @property
     def pull(self) -> float:
-        """e^(μ θ): what it multiplies the force of a pull by. Source: catalog/limits.toml."""
+        """e^(μ θ): what it multiplies the force of a pull by.
+
+        Source:
+            catalog/limits.toml.
+        """
         return math.exp(limits().pulling.friction * math.radians(self.degrees))
 
 
@@ -114,7 +118,11 @@ class Placement:
 def answers(
     obstacle: Obstacle, place: Placement, extra: tuple[tuple[str, float], ...]
 ) -> list[Candidate]:
-    """Every kind of bends, at every usual angle and the extra ones, that could answer it."""
+    """Every kind of bends, at every usual angle and the extra ones, that could answer it.
+
+    Args:
+        extra: kinds and angles in degrees besides.
+    """
     setting = place.setting
     sections = _sections(obstacle, setting)
     wanted = [
@@ -138,8 +146,15 @@ def _sections(obstacle: Obstacle, setting: Setting) -> list[Section]:
 def usual_angle(kind: str, size: float, unit: Unit) -> float:
     """The habit of the trade for a move of that size.
 
-    Args: kind, of bends; size, how far the pipe has to move, in a unit.
-    Source: catalog/usual-angles.toml.
+    Args:
+        kind: of bends.
+        size: how far the pipe has to move, in a unit.
+
+    Returns:
+        Degrees.
+
+    Source:
+        catalog/usual-angles.toml.
     """
     millimetres = convert_length(size, unit, "mm")
     rows = usual_angles(kind).usual
@@ -159,9 +174,13 @@ def tried(
 ) -> Candidate:
     """A line of bends, tried where it would lie.
 
-    Args: kind and angle, of the bends, in degrees; sections, what it must not touch, all of it;
-    usual, whether it is the habit for this size; together, whether it takes the next thing too;
-    lift, by how much it goes higher than its top.
+    Args:
+        kind: of the bends.
+        angle: of the bends, in degrees.
+        sections: what it must not touch, all of it.
+        usual: whether it is the habit for this size.
+        together: whether it takes the next thing too.
+        lift: by how much it goes higher than its top.
     """
     leg, pipe = place.setting.leg, place.setting.pipe
     laid = lay(line, leg, pipe)
@@ -284,7 +303,11 @@ def _air(bent: _Bent, leg: Leg, pipe: Pipe, section: Section) -> Air:
 def picked(text: str) -> tuple[str, float, bool] | None:
     """``saddle3 45``, ``saddle4 30 both`` as kind, angle and whether both are taken in one.
 
-    Args: text, as a document has it.
+    Args:
+        text: as a document has it.
+
+    Returns:
+        The angle in degrees; None where it says nothing of that kind.
     """
     words = text.split()
     if words == ["straight"]:

@@ -70,7 +70,8 @@ def choose(survey: Survey, words: LengthFormatter) -> Chosen:
     """Bends for everything on the walk: the person's pick where there is one, else the usual that
     fits; where the run would bend too far between pull points, the least that fits.
 
-    Source: docs/geometry.md, what is there.
+    Source:
+        docs/geometry.md, what is there.
     """
     lines, taken, degrees = _go(survey, thrifty=False)
     limit = survey.setup.most_degrees or USUAL_DEGREES

@@ -24,7 +24,9 @@ def worded(
 ) -> tuple[CandidateView, ...]:
     """Candidates as a plan tells them, each with its reason.
 
-    Args: path, the field that picks one; thrifty, whether the run is at its limit of degrees.
+    Args:
+        path: the field that picks one.
+        thrifty: whether the run is at its limit of degrees.
     """
     return tuple(
         CandidateView(

@@ -19,7 +19,11 @@ class Command(BaseCommand):
     help = __doc__
 
     def handle(self, *args: Any, **options: Any) -> None:
-        """Check all there is. Raises: CommandError, where something can't be read."""
+        """Check all there is.
+
+        Raises:
+            CommandError, where something can't be read.
+        """
         read = 0
         broken = 0
         for kind in every_kind():

@@ -43,7 +43,11 @@ class RunToClose:
         return fittings()[start], fittings()[end]
 
     def at_ends(self) -> tuple[tuple[int, Fitting, EndState], ...]:
-        """Its end and its start: the number of the connection, its fitting, how that is held."""
+        """Its end and its start: the number of the connection, its fitting, how that is held.
+
+        Returns:
+            The end first.
+        """
         start, end = self.fittings
         return ((self.last, end, self.ends[1]), (0, start, self.ends[0]))
 
@@ -94,6 +98,9 @@ def box_reach(run: RunToClose, fitting: Fitting) -> float:
     Args:
         run: for its unit.
         fitting: the box.
+
+    Returns:
+        In the run's unit.
     """
     return float(convert_length(fitting.drawn_mm, "mm", run.parted.run.unit)) / 2**0.5
 
