@@ -43,6 +43,8 @@ def contract() -> int:
             path = WEB / "src" / file
             path.write_text(run([PYTHON, "-c", asking], cwd=ROOT, environment=CORE))
             run(["npx", "biome", "format", "--write", path], cwd=WEB, environment=node)
+    with step("The documents of each format, for type checkers"):
+        run([PYTHON, "-m", "core.tests.documents.typed_shapes"], cwd=ROOT, environment=CORE)
     with step("The list of findings"):
         run([PYTHON, "-m", "core.tests.findings.listing"], cwd=ROOT, environment=CORE)
     return 0

@@ -62,7 +62,8 @@ class Lazily(unittest.TestCase):
         self.assertEqual(set(verbs), listed)
         self.assertEqual({*names, *listed}, {*yarrow.__all__, "__all__"})
         for name, verb in yarrow.VERBS.items():
-            self.assertEqual(verbs[name], f"Verb[{verb.result}]")
+            takes = f"{verb.takes.capitalize()}Document"
+            self.assertEqual(verbs[name], f"Verb[{takes}, {verb.result}]")
             self.assertIs(getattr(yarrow, name), verb)
         for name, module in names.items():
             assert module is not None

@@ -77,6 +77,11 @@ _ROOMS: Final = {
     "runs.model.plan": "ArcToDraw Mark SiteObject Step WrittenPlan",
     "runs.model.wires": "PlannedPull PlannedWires",
     "runs.recalibrated": "Recalibrated",
+    "shapes": (
+        "BenchDocument BenderDocument BendsDocument BoxDocument EntriesDocument "
+        "FillDocument FittingsDocument JobstockDocument PullboxDocument QuickDocument "
+        "RunDocument SiteDocument SiteboxDocument StockDocument WallDocument"
+    ),
     "site.site": "DuctSite PlanPoint",
     "site.site_plan": "SiteCable SitePlan SiteStretch",
     "stock.cut_list": "CutList",

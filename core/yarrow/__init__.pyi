@@ -96,6 +96,21 @@ from yarrow.runs.model.plan import WrittenPlan as WrittenPlan
 from yarrow.runs.model.wires import PlannedPull as PlannedPull
 from yarrow.runs.model.wires import PlannedWires as PlannedWires
 from yarrow.runs.recalibrated import Recalibrated as Recalibrated
+from yarrow.shapes import BenchDocument as BenchDocument
+from yarrow.shapes import BenderDocument as BenderDocument
+from yarrow.shapes import BendsDocument as BendsDocument
+from yarrow.shapes import BoxDocument as BoxDocument
+from yarrow.shapes import EntriesDocument as EntriesDocument
+from yarrow.shapes import FillDocument as FillDocument
+from yarrow.shapes import FittingsDocument as FittingsDocument
+from yarrow.shapes import JobstockDocument as JobstockDocument
+from yarrow.shapes import PullboxDocument as PullboxDocument
+from yarrow.shapes import QuickDocument as QuickDocument
+from yarrow.shapes import RunDocument as RunDocument
+from yarrow.shapes import SiteboxDocument as SiteboxDocument
+from yarrow.shapes import SiteDocument as SiteDocument
+from yarrow.shapes import StockDocument as StockDocument
+from yarrow.shapes import WallDocument as WallDocument
 from yarrow.site.site import DuctSite as DuctSite
 from yarrow.site.site import PlanPoint as PlanPoint
 from yarrow.site.site_plan import SiteCable as SiteCable
@@ -120,21 +135,21 @@ from yarrow.wording.wording import Wording as Wording
 __version__: str
 __all__: list[str]
 
-bench: Verb[BenchPlan]
-bench_fit: Verb[BenchFit]
-bender: Verb[BenderNumbers]
-box: Verb[BoxResult]
-cut: Verb[CutList]
-entries: Verb[EntriesResult]
-fill: Verb[FillResult]
-fold: Verb[FoldedPipe]
-handle: Verb[Handling]
-pieces: Verb[PiecesOfRun]
-plan: Verb[WrittenPlan]
-plan_in_pieces: Verb[PlanInPieces]
-pullbox: Verb[PullBoxResult]
-rack: Verb[RackPlan]
-site: Verb[SitePlan]
-sitebox: Verb[SiteBoxResult]
-wall: Verb[WallPlan]
-work: Verb[OrderOfWork]
+bench: Verb[RunDocument, BenchPlan]
+bench_fit: Verb[RunDocument, BenchFit]
+bender: Verb[BenderDocument, BenderNumbers]
+box: Verb[BoxDocument, BoxResult]
+cut: Verb[StockDocument, CutList]
+entries: Verb[EntriesDocument, EntriesResult]
+fill: Verb[FillDocument, FillResult]
+fold: Verb[BendsDocument, FoldedPipe]
+handle: Verb[RunDocument, Handling]
+pieces: Verb[RunDocument, PiecesOfRun]
+plan: Verb[RunDocument, WrittenPlan]
+plan_in_pieces: Verb[RunDocument, PlanInPieces]
+pullbox: Verb[PullboxDocument, PullBoxResult]
+rack: Verb[RunDocument, RackPlan]
+site: Verb[SiteDocument, SitePlan]
+sitebox: Verb[SiteboxDocument, SiteBoxResult]
+wall: Verb[WallDocument, WallPlan]
+work: Verb[RunDocument, OrderOfWork]

@@ -149,7 +149,7 @@ def _written(answer: yarrow.Written) -> int:
     return 0 if answer.can_be_made else 3
 
 
-def _add_verb(commands: Any, verb: yarrow.Verb[Any]) -> None:
+def _add_verb(commands: Any, verb: yarrow.Verb[Any, Any]) -> None:
     """A command that asks one thing of a document, and of what that takes beside it."""
     command = commands.add_parser(verb.name.replace("_", "-"), help=verb.words)
     command.add_argument("file", help=f"yarrow.{verb.takes}/1; - reads standard input")
@@ -168,7 +168,7 @@ def _add_verb(commands: Any, verb: yarrow.Verb[Any]) -> None:
 
 
 def _ask(options: argparse.Namespace) -> int:
-    verb: yarrow.Verb[Any] = options.verb
+    verb: yarrow.Verb[Any, Any] = options.verb
     document = _document(options.file)
     if options.format != "json":
         return _written(verb.written(document, options.format, options.language))

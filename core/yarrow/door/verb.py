@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field
-from typing import Any, Generic, NamedTuple, TypeVar
+from typing import Any, Generic, NamedTuple, TypeVar, cast
 
 from yarrow.by_name import function_named
-from yarrow.door.shared import Answer, wording_for
+from yarrow.door.shared import Answer, Document, wording_for
 from yarrow.wording.wording import EN_US, Language, Wording
 
+Asked = TypeVar("Asked")
 Values = TypeVar("Values")
 
 
@@ -43,7 +44,7 @@ class Option:
 
 
 @dataclass(frozen=True, slots=True)
-class Verb(Generic[Values]):
+class Verb(Generic[Asked, Values]):
     """What is asked of the core. Called with a document it gives plain JSON, in a ``language``
     (left out: the one that is spoken where the document's units are usual).
 
@@ -70,7 +71,11 @@ class Verb(Generic[Values]):
     asked_by_everyone: bool = True
 
     def __call__(
-        self, document: Any, *beside: Any, language: Language | None = None, **options: Any
+        self,
+        document: Asked | Document,
+        *beside: Any,
+        language: Language | None = None,
+        **options: Any,
     ) -> Answer:
         """The answer as JSON.
 
@@ -88,10 +93,10 @@ class Verb(Generic[Values]):
         """
         values = self.values(document, *beside, **options)
         plain = function_named("documents.writing:plain")
-        answer: Answer = plain(values, wording_for(document, language))
+        answer: Answer = plain(values, wording_for(cast(Document, document), language))
         return answer
 
-    def values(self, document: Any, *beside: Any, **options: Any) -> Values:
+    def values(self, document: Asked | Document, *beside: Any, **options: Any) -> Values:
         """The same answer as frozen values, for who draws it.
 
         Args:
@@ -105,7 +110,9 @@ class Verb(Generic[Values]):
         found: Values = function_named(self.room)(document, *beside, **options)
         return found
 
-    def written(self, document: Any, form: str, language: Language | None = None) -> Written:
+    def written(
+        self, document: Asked | Document, form: str, language: Language | None = None
+    ) -> Written:
         """The same answer as text.
 
         Args:
@@ -117,7 +124,7 @@ class Verb(Generic[Values]):
             DocumentError.
         """
         made: Any = self.values(document)
-        text = self.text(made, form, wording_for(document, language))
+        text = self.text(made, form, wording_for(cast(Document, document), language))
         return Written(text, getattr(made, "can_be_made", True))
 
     def text(self, values: Values, form: str, wording: Wording = EN_US) -> str:

@@ -10,7 +10,7 @@ _PIECE = Option("piece", int, "of which of its pieces, counted from 1; left out,
 _SECONDS = Option("seconds", float, "for looking for fewer sticks than by first fit", 4.0)
 _CAME_OUT = Argument("came_out", "what was read of its bends (yarrow.bench/1)")
 
-_ROWS: Final[tuple[Verb[Any], ...]] = (
+_ROWS: Final[tuple[Verb[Any, Any], ...]] = (
     Verb(
         "plan",
         "run",

@@ -20,7 +20,7 @@ from yarrow import VERBS, Language, Verb
 router = Router(tags=["verbs"], throttle=CHECKS)
 
 
-def _ask_at(verb: Verb[Any]) -> None:
+def _ask_at(verb: Verb[Any, Any]) -> None:
     def ask(request: MemberRequest, *, document: Any, language: Any, **told: Any) -> HttpResponse:
         return answered(verb(document, language=language, **told))
 
