@@ -13,5 +13,20 @@ export default defineConfig(({ command }) => ({
     host: "127.0.0.1",
     proxy: { "/api": process.env.YARROW_API ?? "http://127.0.0.1:8601" },
   },
-  test: { include: ["src/**/*.test.ts"], isolate: false },
+  test: {
+    projects: [
+      // Functions alone, and what is drawn, in a pretended browser.
+      { extends: true, test: { name: "functions", include: ["src/**/*.test.ts"], isolate: false } },
+      {
+        extends: true,
+        test: {
+          name: "drawn",
+          include: ["src/**/*.test.tsx"],
+          environment: "jsdom",
+          isolate: false,
+          setupFiles: ["src/testing/setup.ts"],
+        },
+      },
+    ],
+  },
 }));

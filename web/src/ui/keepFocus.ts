@@ -16,27 +16,42 @@ type Place = {
 
 let last: Place | null = null;
 
-/** Begins to look after the focus; once for the page. */
-export function keepFocus(): void {
-  addEventListener("focusin", ({ target }) => {
-    if (target instanceof Element && target !== document.body) {
-      last = placeOf(target);
-    }
-  });
-  // A press beside everything gives the focus up on purpose.
-  addEventListener("focusout", ({ target, relatedTarget }) => {
-    queueMicrotask(() => {
-      if (relatedTarget === null && target instanceof Node && target.isConnected) {
-        last = last?.of === target ? null : last;
+/** Begins to look after the focus, once for the page; what ends that again. */
+export function keepFocus(): () => void {
+  const ended = new AbortController();
+  const { signal } = ended;
+  addEventListener(
+    "focusin",
+    ({ target }) => {
+      if (target instanceof Element && target !== document.body) {
+        last = placeOf(target);
       }
-    });
-  });
-  new MutationObserver(() => {
+    },
+    { signal },
+  );
+  // A press beside everything gives the focus up on purpose.
+  addEventListener(
+    "focusout",
+    ({ target, relatedTarget }) => {
+      queueMicrotask(() => {
+        if (relatedTarget === null && target instanceof Node && target.isConnected) {
+          last = last?.of === target ? null : last;
+        }
+      });
+    },
+    { signal },
+  );
+  const watcher = new MutationObserver(() => {
     if (last && !last.of.isConnected && isLost()) {
       // A window that closes gives its focus back a moment later: that goes first.
       setTimeout(rescue, 30);
     }
-  }).observe(document.documentElement, { childList: true, subtree: true });
+  });
+  watcher.observe(document.documentElement, { childList: true, subtree: true });
+  return () => {
+    ended.abort();
+    watcher.disconnect();
+  };
 }
 
 function isLost(): boolean {
