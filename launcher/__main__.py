@@ -33,13 +33,14 @@ def main() -> int:
             return gauge(
                 seed=options.seed, lines_port=options.port, buttons_port=options.buttons_port
             )
+        if options.command == "mutants":
+            return mutants(options.wanted)
         others = {
             "dev": dev,
             "bench": bench,
             "check-data": check_data,
             "contract": contract,
             "coverage": coverage,
-            "mutants": mutants,
             "pictures": pictures,
         }
         return others[options.command]()
@@ -70,7 +71,10 @@ def _parser() -> argparse.ArgumentParser:
     )
     commands.add_parser("contract", help="write the API's contract and the page's types anew")
     commands.add_parser("coverage", help="what no test of core and server runs")
-    commands.add_parser("mutants", help="whether the core's tests notice small bugs (ten minutes)")
+    mutants_command = commands.add_parser(
+        "mutants", help="whether the tests notice small bugs (an hour)"
+    )
+    mutants_command.add_argument("wanted", nargs="*", help="words of the paths of some")
     commands.add_parser("pictures", help="take docs/screenshots anew")
     return parser
 

@@ -12,18 +12,25 @@ from typing import Any
 
 from django.core.management import call_command
 from django.db import connection
+from django.db.migrations.autodetector import MigrationAutodetector
 from django.db.migrations.executor import MigrationExecutor
-from django.test import TransactionTestCase
+from django.db.migrations.loader import MigrationLoader
+from django.test import SimpleTestCase, TransactionTestCase
 from django.utils.dateparse import parse_datetime
 
 from server.tests.people import CrewTest
 from versions.models import Revision
 
 STORED = Path(__file__).parent / "stored"
-BEFORE = [
+BEFORE: list[tuple[str, str | None]] = [
     ("jobs", "0013_what_runs_take"),
     ("crib", "0004_a_crews_own_fittings"),
     ("versions", None),
+]
+AFTER: list[tuple[str, str | None]] = [
+    ("versions", "0001_one_table_of_revisions"),
+    ("jobs", "0014_revisions_in_one_table"),
+    ("crib", "0005_revisions_in_one_table"),
 ]
 TABLES = (
     *("accounts_crew", "accounts_member", "jobs_job", "jobs_jobwall", "jobs_run", "jobs_sitebox"),
@@ -43,7 +50,9 @@ REVISIONS = {
 
 
 def migrate(targets: list[tuple[str, str | None]]) -> None:
+    """Step by step, as a database that has been through some goes on."""
     executor = MigrationExecutor(connection)
+    executor.loader = MigrationLoader(connection, replace_migrations=False)
     executor.migrate(targets)
 
 
@@ -67,13 +76,12 @@ class InPlace(TransactionTestCase):
     def test_revisions_of_a_table_a_kind_come_into_one_and_none_is_lost(self) -> None:
         packed = (STORED / "revisions-by-kind.json.gz").read_bytes()
         stored: dict[str, Any] = json.loads(gzip.decompress(packed))
-        newest = MigrationExecutor(connection).loader.graph.leaf_nodes()
         migrate(BEFORE)
         try:
             for table in (*TABLES, *REVISIONS):
                 put_in(table, stored[table]["columns"], stored[table]["rows"])
         finally:
-            migrate(newest)
+            migrate(AFTER)
         found = 0
         for table, (kind, column) in REVISIONS.items():
             for row in stored[table]["rows"]:
@@ -92,6 +100,17 @@ class InPlace(TransactionTestCase):
         told = io.StringIO()
         call_command("check_data", stdout=told)
         self.assertRegex(told.getvalue(), r"All \d+ documents can be read\.")
+
+
+class AtOnce(SimpleTestCase):
+    def test_all_steps_as_one_come_to_the_same_tables_as_step_by_step(self) -> None:
+        loader = MigrationLoader(None, replace_migrations=False)
+        at_once = [(app, f"0001_squashed_{step}") for app, step in AFTER if app != "versions"]
+        one_by_one = loader.project_state(AFTER)
+        together = loader.project_state([*at_once, AFTER[0]])
+        for before, after in ((one_by_one, together), (together, one_by_one)):
+            found = MigrationAutodetector(before, after).changes(graph=loader.graph)
+            self.assertEqual(found, {})
 
 
 class Files(CrewTest):

@@ -1,6 +1,6 @@
-"""Run the core's tests against each small bug, and say which are not noticed.
+"""Run the tests against each small bug, and say which are not noticed.
 
-Each is put into a copy of the core; its own rooms of tests are run first, then all of them.
+Each is put into a copy of the project; what it says is run first, then all tests of its layer.
 """
 
 from __future__ import annotations
@@ -10,10 +10,11 @@ import shutil
 import subprocess
 import sys
 import tempfile
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from concurrent.futures import ThreadPoolExecutor
 from contextlib import contextmanager
 from pathlib import Path
+from threading import Lock
 
 from core.tests.mutants.mutants import MUTANTS, Mutant
 
@@ -22,6 +23,12 @@ TESTS = ROOT / "core" / "tests"
 AT_ONCE = 2
 LONGEST = 600
 """Seconds after which tests that do not end have noticed."""
+
+LINKED = ("web/node_modules", "web/dist")
+"""What a copy has in common with the project: what was installed and built."""
+
+ONE_DATABASE = Lock()
+"""The server's tests are run one after the other: their database has one name."""
 
 KNOWN: dict[str, str] = {
     "missed > 0.5 * last": "equivalent: Newton's steps here bring the end nearer by more than half",
@@ -35,12 +42,15 @@ KNOWN: dict[str, str] = {
 
 @contextmanager
 def copied() -> Iterator[Path]:
-    """A copy of all that the core's tests read."""
+    """A copy of all that tests read."""
     with tempfile.TemporaryDirectory(prefix="yarrow-mutant-") as name:
         copy = Path(name)
-        skip = shutil.ignore_patterns("__pycache__", "mutants", "node_modules")
-        for folder in ("core", "contracts", "docs"):
+        skip = shutil.ignore_patterns("__pycache__", "node_modules", "dist")
+        for folder in ("core", "contracts", "docs", "server", "web"):
             shutil.copytree(ROOT / folder, copy / folder, ignore=skip)
+        for linked in LINKED:
+            (copy / linked).symlink_to(ROOT / linked)
+        shutil.copy(ROOT / "pyproject.toml", copy)
         yield copy
 
 
@@ -48,7 +58,7 @@ def copied() -> Iterator[Path]:
 def bugged(mutant: Mutant) -> Iterator[Path]:
     """A copy with one bug in it. Raises: ValueError where what it changes stands there no more."""
     with copied() as copy:
-        file = copy / "core" / "yarrow" / mutant.file
+        file = copy / mutant.path
         text = file.read_text("utf-8")
         if text.count(mutant.old) != 1:
             raise ValueError(f"{mutant.file}: stands {text.count(mutant.old)} times: {mutant.old}")
@@ -57,9 +67,9 @@ def bugged(mutant: Mutant) -> Iterator[Path]:
 
 
 def noticed(mutant: Mutant) -> bool:
-    """Whether a test of the core fails with the bug in it."""
+    """Whether a test of its layer fails with the bug in it."""
     with bugged(mutant) as copy:
-        return any(_fails(copy, room) for room in dict.fromkeys((*mutant.rooms, *every_room())))
+        return FAILS[mutant.layer](copy, mutant.tests)
 
 
 def every_room() -> list[str]:
@@ -68,13 +78,37 @@ def every_room() -> list[str]:
     return [room for room in rooms if room != "mutants"]
 
 
-def _fails(copy: Path, room: str) -> bool:
-    command = [sys.executable, "-m", "unittest", "discover", "-f", "-s", f"core/tests/{room}"]
+def _core_fails(copy: Path, rooms: Sequence[str]) -> bool:
+    return any(_room_fails(copy, room) for room in dict.fromkeys((*rooms, *every_room())))
+
+
+def _room_fails(copy: Path, room: str) -> bool:
+    tests = ("-m", "unittest", "discover", "-f", "-s", f"core/tests/{room}", "-t", ".")
+    return _fails([sys.executable, *tests], copy, {"PYTHONPATH": str(copy / "core")})
+
+
+def _server_fails(copy: Path, labels: Sequence[str]) -> bool:
+    test = [sys.executable, "server/manage.py", "test", "--failfast", "--top-level", "."]
+    hosts = {"YARROW_HOSTS": "127.0.0.1,localhost,testserver"}
+    with ONE_DATABASE:
+        return any(
+            _fails([*test, "--noinput", label], copy, hosts) for label in (*labels, "server")
+        )
+
+
+def _page_fails(copy: Path, files: Sequence[str]) -> bool:
+    return any(
+        _fails(["npx", "vitest", "run", "--bail", "1", *some], copy / "web") for some in (files, ())
+    )
+
+
+def _fails(command: Sequence[str], folder: Path, more: dict[str, str] | None = None) -> bool:
+    environment = {**os.environ, "PYTHONDONTWRITEBYTECODE": "1", **(more or {})}
     try:
         done = subprocess.run(
-            [*command, "-t", "."],
-            cwd=copy,
-            env={**os.environ, "PYTHONPATH": str(copy / "core"), "PYTHONDONTWRITEBYTECODE": "1"},
+            command,
+            cwd=folder,
+            env=environment,
             capture_output=True,
             check=False,
             timeout=LONGEST,
@@ -84,22 +118,29 @@ def _fails(copy: Path, room: str) -> bool:
     return done.returncode != 0
 
 
-def main() -> int:
-    """Returns the exit status: 0 where all but the known ones are noticed."""
+FAILS = {"core": _core_fails, "server": _server_fails, "web": _page_fails}
+"""Whether a layer's tests fail in a copy: those that are said first, then all."""
+
+
+def main(wanted: Sequence[str]) -> int:
+    """Returns the exit status: 0 where all but the known ones are noticed. Those are tried whose
+    path has one of the words in it that are wanted; all, where none are."""
+    mutants = [each for each in MUTANTS if any(word in each.path for word in wanted or ("",))]
     with copied() as copy:
-        failing = [room for room in every_room() if _fails(copy, room)]
+        layers = {each.layer for each in mutants}
+        failing = [layer for layer in sorted(layers) if FAILS[layer](copy, ())]
     if failing:
-        print(f"these rooms fail without any bug: {', '.join(failing)}")
+        print(f"these fail without any bug: {', '.join(failing)}")
         return 1
     with ThreadPoolExecutor(AT_ONCE) as pool:
-        results = list(pool.map(noticed, MUTANTS))
-    missed = [mutant for mutant, seen in zip(MUTANTS, results, strict=True) if not seen]
+        results = list(pool.map(noticed, mutants))
+    missed = [mutant for mutant, seen in zip(mutants, results, strict=True) if not seen]
     for mutant in missed:
         why = KNOWN.get(mutant.new, "NOT KNOWN")
         print(f"not noticed: {mutant.file}: {mutant.old!r} -> {mutant.new!r}: {why}")
-    print(f"{len(MUTANTS) - len(missed)} of {len(MUTANTS)} small bugs noticed")
+    print(f"{len(mutants) - len(missed)} of {len(mutants)} small bugs noticed")
     return 1 if any(mutant.new not in KNOWN for mutant in missed) else 0
 
 
 if __name__ == "__main__":
-    sys.exit(main())
+    sys.exit(main(sys.argv[1:]))

@@ -1,4 +1,4 @@
-"""The small bugs: a file of the core, what stands there once, what it becomes."""
+"""The small bugs: a file, what stands there once, what it becomes."""
 
 from __future__ import annotations
 
@@ -6,12 +6,24 @@ from typing import NamedTuple
 
 
 class Mutant(NamedTuple):
-    """One small bug. ``rooms`` are the folders of tests that are run first."""
+    """One small bug, in a file of the core, or of ``server/`` or ``web/``. ``tests`` are run first:
+    rooms of the core's tests, labels of the server's, files of the page's."""
 
     file: str
     old: str
     new: str
-    rooms: tuple[str, ...]
+    tests: tuple[str, ...]
+
+    @property
+    def layer(self) -> str:
+        """``core``, ``server`` or ``web``."""
+        first = self.file.partition("/")[0]
+        return first if first in ("server", "web") else "core"
+
+    @property
+    def path(self) -> str:
+        """The file, from the project's own folder."""
+        return self.file if self.layer != "core" else f"core/yarrow/{self.file}"
 
 
 _BENDS = ("worked", "published", "obstacles", "runs")
@@ -24,6 +36,8 @@ _PIECES = ("pieces", "findings")
 _STOCK = ("stock",)
 _BENCH = ("bench",)
 _WALLS = ("walls",)
+_RACKS = ("racks",)
+_CATALOG = ("catalog",)
 
 MUTANTS: tuple[Mutant, ...] = (
     # lengths, units, rounding
@@ -478,5 +492,346 @@ MUTANTS: tuple[Mutant, ...] = (
         ("documents",),
     ),
     Mutant("benders/habits.py", "arc_behind_front) + _HAIR", "arc_behind_front)", ("documents",)),
+    # what many rooms work out
+    Mutant(
+        "walls/knockouts.py",
+        '("top", "bottom") else box.tall) / 2',
+        '("top", "bottom") else box.tall) * 2',
+        _WALLS,
+    ),
+    Mutant(
+        "walls/volume.py",
+        "feed.start.place != feed.end.place and",
+        "feed.start.place == feed.end.place and",
+        _WALLS,
+    ),
+    Mutant(
+        "walls/wall.py",
+        "self.deep - self.proud - self.knockout",
+        "self.deep + self.proud - self.knockout",
+        _WALLS,
+    ),
+    Mutant("walls/choosing.py", "if not wrong:", "if wrong:", _WALLS),
+    Mutant(
+        "pieces/pieces.py",
+        'plan.resolution.run.method == "table"',
+        'plan.resolution.run.method != "table"',
+        _PIECES,
+    ),
+    Mutant("pieces/pieces.py", "longest = max(b - a for", "longest = max(b + a for", _PIECES),
+    Mutant(
+        "pieces/supports.py",
+        "JointRoom(each.begins + half,",
+        "JointRoom(each.begins - half,",
+        _PIECES,
+    ),
+    Mutant(
+        "pieces/getting_in/ways.py", 'each.turned.meets or ""', 'each.turned.meets and ""', _PIECES
+    ),
+    Mutant("stock/solver.py", "sum(of_kind) <= number", "sum(of_kind) < number", _STOCK),
+    Mutant(
+        "stock/solver.py",
+        "at == len(self.lengths) or room",
+        "at == len(self.lengths) and room",
+        _STOCK,
+    ),
+    Mutant("stock/bars.py", "alone = max(bisect_right", "alone = min(bisect_right", _STOCK),
+    Mutant(
+        "stock/cut_list.py",
+        "kept=left >= float(stock.keep)",
+        "kept=left > float(stock.keep)",
+        _STOCK,
+    ),
+    Mutant("stock/taken.py", "made.materials if pieces else ()", "made.materials", _STOCK),
+    Mutant("stock/materials.py", "free[what] -= taken", "free[what] -= count", _STOCK),
+    Mutant("stock/materials.py", "taken, count - taken)", "taken, count)", _STOCK),
+    Mutant(
+        "racks/pipe_paths.py", "if number == 0 or number >", "if number != 0 or number >", _RACKS
+    ),
+    Mutant("racks/segment_bends.py", "angle / rack.shot - 1e-9", "angle / rack.shot + 1", _RACKS),
+    Mutant(
+        "racks/gaps.py",
+        "base = line.real or line.vertices",
+        "base = line.real and line.vertices",
+        _RACKS,
+    ),
+    Mutant(
+        "racks/gaps.py",
+        "Role.SEGMENT and bend.feature ==",
+        "Role.SEGMENT or bend.feature ==",
+        _RACKS,
+    ),
+    Mutant(
+        "bench/calibration_reading.py",
+        '(placing.hook == "start") == (bend == 0)',
+        '(placing.hook == "start") != (bend == 0)',
+        _BENCH,
+    ),
+    Mutant("bench/before_bending.py", "if at == 0 else ()", "if at != 0 else ()", _BENCH),
+    Mutant(
+        "bench/recovery.py",
+        'if piece.hooks[bend] == "end":',
+        'if piece.hooks[bend] != "end":',
+        _BENCH,
+    ),
+    Mutant("bench/refit.py", "by = held or 0", "by = held and 0", _BENCH),
+    Mutant("site/section.py", "cover_mm + row * pitch", "cover_mm + row / pitch", _SITE),
+    Mutant("site/site.py", "return max(length_m / longest", "return min(length_m / longest", _SITE),
+    Mutant("documents/site/geojson.py", "len(point) > 1 and", "len(point) > 0 and", _SITE),
+    Mutant("catalog/rulebooks.toml", 'wires = { method = "area" }', "wires = {}", _CATALOG),
+    Mutant("catalog/rulebooks.py", "if book.units == wanted", "if book.units != wanted", _CATALOG),
+    Mutant("features/in_document.py", "max(stick - reached,", "min(stick - reached,", _DOCUMENTS),
+    # what is kept and drawn by the server
+    Mutant(
+        "server/jobs/at_bench.py",
+        "stage__in=STAGES[:2]",
+        "stage__in=STAGES[:3]",
+        ("server.tests.test_at_bench",),
+    ),
+    Mutant(
+        "server/jobs/boxes.py",
+        "if boxes and not problem_of(document):",
+        "if boxes:",
+        ("server.tests.test_site_boxes",),
+    ),
+    Mutant(
+        "server/jobs/redrawn.py",
+        "if pixels > most_pixels:",
+        "if pixels < most_pixels:",
+        ("server.tests.test_racks_and_pictures",),
+    ),
+    Mutant(
+        "server/jobs/sites.py",
+        "timezone.now()) <= _A_DAY",
+        "timezone.now()) >= _A_DAY",
+        ("server.tests.test_ducts",),
+    ),
+    Mutant(
+        "server/jobs/stock.py",
+        "if not by_run.complete:",
+        "if by_run.complete:",
+        ("server.tests.test_cut_lists",),
+    ),
+    Mutant(
+        "server/jobs/services.py",
+        "{**wires, **job.rulebook.wires}",
+        "dict(wires)",
+        ("server.tests.test_job_as_a_place_of_work",),
+    ),
+    Mutant(
+        "server/jobs/wall_runs.py",
+        "run.removed_at or wanted != run.document",
+        "run.removed_at and wanted != run.document",
+        ("server.tests.test_walls",),
+    ),
+    Mutant(
+        "server/versions/folders.py",
+        "1 <= number <= len(rows)",
+        "0 <= number <= len(rows)",
+        ("server.tests.test_job_archive",),
+    ),
+    Mutant(
+        "server/versions/kinds.py",
+        "if there.count() >= self.most:",
+        "if there.count() > self.most:",
+        ("server.tests.test_kinds",),
+    ),
+    Mutant(
+        "server/versions/services.py",
+        "return next_one and row.document == document",
+        "return next_one",
+        ("server.tests.test_versions",),
+    ),
+    Mutant(
+        "server/versions/services.py",
+        "row.version + 1 if row.pk else 1",
+        "row.version if row.pk else 1",
+        ("server.tests.test_versions",),
+    ),
+    Mutant(
+        "server/gauge/pairing.py",
+        "if not shown or not constant_time_compare(shown, code.strip()):",
+        "if not shown:",
+        ("server.tests.test_gauge",),
+    ),
+    Mutant(
+        "server/gauge/readings.py",
+        "if low <= angle <= high else None",
+        "if low <= angle else None",
+        ("server.tests.test_gauge",),
+    ),
+    Mutant("server/api/limits.py", "<= self.times", "< self.times", ("server.tests.test_limits",)),
+    Mutant(
+        "server/accounts/sessions.py",
+        "session.expire_date > %s",
+        "session.expire_date < %s",
+        ("server.tests.test_session",),
+    ),
+    Mutant(
+        "server/accounts/sessions.py",
+        "!= user_id or not member.is_active:",
+        "!= user_id:",
+        ("server.tests.test_session",),
+    ),
+    Mutant(
+        "server/exports/labels.py",
+        "and other.left < self.right",
+        "and other.left > self.right",
+        ("server.tests.test_ducts",),
+    ),
+    Mutant(
+        "server/exports/layout.py", "if out < 1e-6:", "if out > 1e-6:", ("server.tests.test_sheet",)
+    ),
+    # what the page shows and does
+    Mutant(
+        "web/src/geometry/ruler.ts",
+        "Math.floor(to / step + 1e-9)",
+        "Math.floor(to * step + 1e-9)",
+        ("src/geometry/ruler.test.ts",),
+    ),
+    Mutant(
+        "web/src/model/sites.ts",
+        "?? 0) * Math.PI) / 180",
+        "?? 0) * Math.PI) * 180",
+        ("src/model/sites.test.ts",),
+    ),
+    Mutant(
+        "web/src/model/snapping.ts",
+        "Math.round(turn / (Math.PI / 2))",
+        "Math.round(turn * (Math.PI / 2))",
+        ("src/model/snapping.test.ts",),
+    ),
+    Mutant(
+        "web/src/model/wallPlaces.ts",
+        "Math.abs(other - height) < NEAR",
+        "Math.abs(other - height) > NEAR",
+        ("src/model/wallPlaces.test.ts",),
+    ),
+    Mutant(
+        "web/src/model/references.ts",
+        "|| before === after)",
+        "|| before !== after)",
+        ("src/model/references.test.ts",),
+    ),
+    Mutant(
+        "web/src/geometry/spread.ts",
+        "wish: centre - width / 2,",
+        "wish: centre + width / 2,",
+        ("src/geometry/spread.test.ts",),
+    ),
+    Mutant(
+        "web/src/drawing/boxWalls.ts",
+        "const run = along * view.scale;",
+        "const run = along / view.scale;",
+        ("src/drawing/boxWalls.test.ts",),
+    ),
+    Mutant(
+        "web/src/drawing/site/usePointers.ts",
+        "if (travelled.current >= MOVED)",
+        "if (travelled.current < MOVED)",
+        ("src/drawing/site/usePointers.test.tsx",),
+    ),
+    Mutant(
+        "web/src/drawing/site/usePointers.ts",
+        "if (alone && travelled.current",
+        "if (alone || travelled.current",
+        ("src/drawing/site/usePointers.test.tsx",),
+    ),
+    Mutant(
+        "web/src/ui/keepFocus.ts",
+        "near.before : 0, there.length - 1)",
+        "near.before : 0, there.length)",
+        ("src/ui/keepFocus.test.tsx",),
+    ),
+    Mutant(
+        "web/src/ui/HoldButton.tsx",
+        'event.key === " " ||',
+        'event.key !== " " ||',
+        ("src/ui/HoldButton.test.tsx",),
+    ),
+    Mutant(
+        "web/src/ui/useSavedDocument.ts",
+        "readable ? PAUSE_MS : UNKNOWN_MS",
+        "readable ? UNKNOWN_MS : PAUSE_MS",
+        ("src/ui/useSavedDocument.test.tsx",),
+    ),
+    Mutant(
+        "web/src/features/bench/useBench.ts",
+        "at: Math.max(progress.at, at)",
+        "at: Math.min(progress.at, at)",
+        ("src/features/bench/useBench.test.tsx",),
+    ),
+    Mutant(
+        "web/src/features/bench/useKeptAtBench.ts",
+        "begun && !elsewhere && version",
+        "begun && version",
+        ("src/features/bench/useBench.test.tsx",),
+    ),
+    Mutant(
+        "web/src/model/bench.ts",
+        "|| there.version === seen)",
+        "|| there.version !== seen)",
+        ("src/model/bench.test.ts",),
+    ),
+    Mutant(
+        "web/src/features/planner/WalkLine.tsx",
+        "if (!event.altKey || last)",
+        "if (!event.altKey && last)",
+        ("src/features/planner/WalkLine.test.tsx",),
+    ),
+    Mutant(
+        "web/src/features/planner/MarksPane.tsx",
+        "const over = bent > limit;",
+        "const over = bent < limit;",
+        ("src/features/planner/MarksPane.test.tsx",),
+    ),
+    Mutant(
+        "web/src/features/cuts/CutBars.tsx",
+        "if (cut.length <= room)",
+        "if (cut.length >= room)",
+        ("src/features/cuts/CutBars.test.tsx",),
+    ),
+    Mutant(
+        "web/src/features/rack/RackTable.tsx",
+        "mark.bend < bend + count",
+        "mark.bend <= bend + count",
+        ("src/features/rack/RackTable.test.tsx",),
+    ),
+    Mutant(
+        "web/src/features/wires/FillVerdict.tsx",
+        'spareLost && stands === "fits"',
+        "spareLost",
+        ("src/features/wires/FillVerdict.test.tsx",),
+    ),
+    Mutant(
+        "web/src/features/wires/CountField.tsx",
+        "Math.max(value + step, least)",
+        "Math.min(value + step, least)",
+        ("src/features/wires/CountField.test.tsx",),
+    ),
+    Mutant(
+        "web/src/features/walls/WallFeeds.tsx",
+        "&& along === undefined,",
+        "&& along !== undefined,",
+        ("src/features/walls/WallFeeds.test.tsx",),
+    ),
+    Mutant(
+        "web/src/state/usePlan.ts",
+        "error.status !== 0 && fields",
+        "error.status !== 0 || fields",
+        ("src/state/usePlan.test.tsx",),
+    ),
+    Mutant(
+        "web/src/drawing/Stick.tsx",
+        'mark.hook === "end" ? 1 : -1',
+        'mark.hook === "end" ? -1 : 1',
+        ("src/drawing/Stick.test.tsx",),
+    ),
+    Mutant(
+        "web/src/features/planner/Candidates.tsx",
+        "[...fitting, ...others]",
+        "[...others, ...fitting]",
+        ("src/features/planner/Candidates.test.tsx",),
+    ),
 )
-"""Close on a hundred of them, of the kind that slipped through once."""
+"""Of the kind that slipped through once."""

@@ -37,6 +37,11 @@ class ByHand(unittest.TestCase):
         self.assertEqual(cut(stock(60, 60))["sticks"], 2)
         self.assertEqual(cut(stock(60, 60, kerf=0))["sticks"], 1)
 
+    def test_what_is_just_as_long_as_is_kept_is_kept(self) -> None:
+        for length, kept in ((96, True), ("96 1/16", False)):
+            (bar,) = cut(stock(length, kerf=0, keep=24))["bars"]
+            self.assertEqual(bar["kept"], kept)
+
     def test_offcuts_go_before_a_new_stick_the_shortest_that_does(self) -> None:
         hand = [{"length": 40, "name": "by the door"}, {"length": 90}, {"length": 34}]
         answer = cut(stock(33, offcuts=hand))
@@ -106,10 +111,33 @@ class Fewest(unittest.TestCase):
             answer, least = cut(document, seconds=5), fewest(lengths, hand)
             with self.subTest(number=number, lengths=lengths, hand=hand):
                 self.assertEqual((answer["sticks"], answer["how"]), (least, "proven"))
+                self.assertEqual(answer["bound"], least)
                 self.whole(answer, lengths)
-            better += cut(document, seconds=0)["sticks"] > least
+                quick = cut(document, seconds=0)
+                self.assertLessEqual(quick["bound"], least)
+            better += quick["sticks"] > least
         # Else nothing was looked for.
         self.assertGreater(better, 0)
+
+    def test_a_bound_by_prices_is_never_more_than_can_be(self) -> None:
+        rng = random.Random(23)
+        # As of a list with more patterns than are looked at one by one.
+        with mock.patch.object(solver, "MOST_PATTERNS", 0):
+            for number in range(60):
+                lengths = [rng.randint(12, 70) for _ in range(rng.randint(3, 7))]
+                answer, least = cut(stock(*lengths, stick=100, kerf=1)), fewest(lengths, [])
+                with self.subTest(number=number, lengths=lengths):
+                    self.assertLessEqual(answer["bound"], least)
+                    self.assertGreaterEqual(answer["sticks"], least)
+                    self.whole(answer, lengths)
+
+    def test_what_can_go_beside_a_long_piece_asks_for_no_stick_of_its_own(self) -> None:
+        # 45 goes beside 52, not beside 60; the other two share a stick: three in all. Four 45s find
+        # no room beside three 60s, and two sticks more are the least.
+        three = stock(52, 60, 45, 45, 45, stick=100, kerf=0)
+        self.assertEqual((cut(three, seconds=0)["bound"], cut(three)["sticks"]), (3, 3))
+        five = stock(60, 60, 60, 45, 45, 45, 45, stick=100, kerf=0)
+        self.assertEqual(cut(five, seconds=0)["bound"], 5)
 
     def test_without_the_solver_first_fit_says_what_it_is(self) -> None:
         lengths, hand = HARD

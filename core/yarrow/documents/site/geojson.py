@@ -117,5 +117,9 @@ def _all_points(document: Mapping[str, Any]) -> Iterator[tuple[float, float]]:
         for drawn in document[room]:
             points = drawn[field] if kind == "trench" else [drawn[field]]
             for point in points if isinstance(points, list) else ():
-                if isinstance(point, list) and all(isinstance(each, int | float) for each in point):
-                    yield float(point[0]), float(point[1])
+                if isinstance(point, list) and len(point) > 1 and _are_numbers(point):
+                    yield point[0], point[1]
+
+
+def _are_numbers(point: list[Any]) -> bool:
+    return all(isinstance(each, int | float) for each in point)
