@@ -1,6 +1,6 @@
 import "fake-indexeddb/auto";
 import { act, renderHook, waitFor } from "@testing-library/react";
-import { describe, expect, it } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import type { BenchRun } from "@/api/bench";
 import { benchHere, type KeptHere } from "@/model/bench";
 import { type Asked, RUN, refusal, serve, within } from "@/testing/page";
@@ -92,7 +92,10 @@ describe("another device at the same piece", () => {
     const path = "GET /api/runs/6/bench/0";
     const piece = bench(6, { [path]: there(4, theirs) });
     await waitFor(() => expect(piece.at().elsewhere?.who).toBe("Robin"));
+    vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout"] });
     act(() => piece.at().go(2));
+    await act(() => vi.advanceTimersByTimeAsync(5000));
+    vi.useRealTimers();
     expect(piece.kept()).toEqual([]);
     act(() => piece.at().goOnHere());
     await waitFor(() => expect(piece.kept()).toHaveLength(1), { timeout: 3000 });
