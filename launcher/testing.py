@@ -14,6 +14,7 @@ from launcher.postgres import cluster
 from launcher.processes import run
 from launcher.python_env import ensure_python
 from launcher.setup import ensure_browser, ensure_proxy, set_up
+from launcher.told import stale
 
 _LABELS = ("core/tests", "server/tests", "launcher/tests", "e2e")
 _AT_ONCE = 2
@@ -117,6 +118,7 @@ def _checks(node: dict[str, str]) -> list[str]:
             environment={"PYTHONPATH": f"{ROOT / 'core'}{os.pathsep}{ROOT / 'server'}"},
         ),
         "the page's types are current": lambda: _current_types(node),
+        "what the page is told is current": _current_files,
         "TypeScript": npm("types"),
         "Biome": npm("lint"),
         "the page's own tests": npm("test"),
@@ -147,6 +149,12 @@ def _current_types(node: dict[str, str]) -> None:
     schema = WEB / "src" / "api" / "schema.d.ts"
     if api_types(node) != schema.read_text():
         raise LauncherError("web/src/api/schema.d.ts is stale. Run: ./yarrow contract")
+
+
+def _current_files() -> None:
+    """Raises: LauncherError, where the page was told what the core no longer says."""
+    if files := stale():
+        raise LauncherError(f"stale: {', '.join(files)}. Run: ./yarrow contract")
 
 
 def api_types(node: dict[str, str]) -> str:

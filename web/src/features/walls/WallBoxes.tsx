@@ -1,6 +1,8 @@
 // The boxes of a framed wall as a list: their kind, their stud and side, their height.
+
 import { memo } from "react";
 import { useCatalogue } from "@/api/queries";
+import { usual } from "@/documents/usual";
 import { addBox, type BoxSize, removeBox, setBox, sizeBox, type WallBox } from "@/model/walls";
 import { wholeNumber } from "@/model/wholeNumber";
 import { Button } from "@/ui/Button";
@@ -119,7 +121,7 @@ const BoxRow = memo(function BoxRow({ box, at }: { box: WallBox; at: number }) {
       <WallField
         path={`boxes[${at}].proud`}
         label={`How far ${box.name} stands proud`}
-        value={box.proud ?? PROUD[units]}
+        value={box.proud ?? usual("wall", "box", units).proud}
         onType={(proud) => set({ proud })}
       />
       <RemoveButton label={`Take out ${box.name}`} run={() => change(removeBox(at))} />
@@ -127,7 +129,6 @@ const BoxRow = memo(function BoxRow({ box, at }: { box: WallBox; at: number }) {
   );
 });
 
-const PROUD = { in: "1/2", mm: 12 } as const;
 const SIZES: Record<BoxSize, string> = { width: "wide", tall: "tall", deep: "deep" };
 
 function OwnSize({ box, at }: { box: WallBox; at: number }) {

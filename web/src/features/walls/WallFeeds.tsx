@@ -1,5 +1,7 @@
 // The lines of holes, the ways out and the feeds of a framed wall as lists.
+
 import { memo } from "react";
+import { usual } from "@/documents/usual";
 import {
   addFeed,
   addLine,
@@ -59,14 +61,14 @@ export function WallLines() {
             <WallField
               path={`lines[${at}].bit`}
               label={`Bit of line ${line.name}`}
-              value={line.bit ?? BIT[wall.units]}
+              value={line.bit ?? usual("wall", "line", wall.units).bit}
               onType={(bit) => change(setLine(at, { bit }))}
             />
             <span className="text-soft">, </span>
             <WallField
               path={`lines[${at}].setback`}
               label={`How deep line ${line.name} is`}
-              value={line.setback ?? SETBACK[wall.units]}
+              value={line.setback ?? usual("wall", "line", wall.units).setback}
               onType={(setback) => change(setLine(at, { setback }))}
             />
             <span className="text-soft"> behind the face</span>
@@ -233,6 +235,3 @@ function Knockout({ end, feed, at }: { end: "from" | "to"; feed: Feed; at: numbe
     </span>
   );
 }
-
-const BIT = { in: 1, mm: 28 } as const;
-const SETBACK = { in: "1 3/4", mm: 44 } as const;

@@ -1,5 +1,6 @@
 // What a framed wall is built of, as a list: its size, its studs, its openings, its corners.
 import { useState } from "react";
+import { usual } from "@/documents/usual";
 import { useKeptBenders } from "@/features/benders/useKeptBenders";
 import { ConduitOnBender } from "@/features/catalogue/ConduitOnBender";
 import {
@@ -83,7 +84,7 @@ function Size() {
         <WallField
           path="studs.spacing"
           label="Spacing of the studs"
-          value={wall.studs.spacing ?? USUAL[wall.units]}
+          value={wall.studs.spacing ?? usual("wall", "studs", wall.units).spacing}
           onType={(spacing) => change(setStuds({ spacing }))}
         />
         , and they{" "}
@@ -105,20 +106,22 @@ function Studs() {
   // As it is typed: what is half typed names no studs yet.
   const [typed, setTyped] = useState(() => middles.join(", "));
   const wall = useWallDocument(({ units, studs, plates }) => ({ units, studs, plates }));
+  const stud = usual("wall", "studs", wall.units);
+  const plates = usual("wall", "plates", wall.units);
   return (
     <p>
       <span className="text-soft">Studs </span>
       <WallField
         path="studs.width"
         label="How wide a stud is"
-        value={wall.studs.width ?? STUD[wall.units].width}
+        value={wall.studs.width ?? stud.width}
         onType={(width) => change(setStuds({ width }))}
       />
       <span className="text-soft"> by </span>
       <WallField
         path="studs.depth"
         label="How deep a stud is"
-        value={wall.studs.depth ?? STUD[wall.units].depth}
+        value={wall.studs.depth ?? stud.depth}
         onType={(depth) => change(setStuds({ depth }))}
       />
       <span className="text-soft">, the middle of the first </span>
@@ -145,14 +148,14 @@ function Studs() {
       <WallField
         path="plates.bottom"
         label="How thick the bottom plate is"
-        value={wall.plates?.bottom ?? STUD[wall.units].bottom}
+        value={wall.plates?.bottom ?? plates.bottom}
         onType={(bottom) => change(setWall({ plates: { ...wall.plates, bottom } }))}
       />
       <span className="text-soft"> and </span>
       <WallField
         path="plates.top"
         label="How thick the top plates are"
-        value={wall.plates?.top ?? STUD[wall.units].top}
+        value={wall.plates?.top ?? plates.top}
         onType={(top) => change(setWall({ plates: { ...wall.plates, top } }))}
       />
       .
@@ -197,7 +200,7 @@ function Openings() {
       <WallField
         path={`openings[${at}].head`}
         label={`Head of ${opening.name}`}
-        value={opening.head ?? HEAD[wall.units]}
+        value={opening.head ?? usual("wall", "opening", wall.units).head}
         onType={(head) => change(setOpening(at, { head }))}
       />
       <RemoveButton label={`Take out ${opening.name}`} run={() => change(removeOpening(at))} />
@@ -243,10 +246,3 @@ function AddToWall() {
     </div>
   );
 }
-
-const USUAL = { in: 16, mm: 400 } as const;
-const STUD = {
-  in: { width: "1 1/2", depth: "3 1/2", bottom: "1 1/2", top: 3 },
-  mm: { width: 38, depth: 89, bottom: 38, top: 76 },
-} as const;
-const HEAD = { in: 80, mm: 2040 } as const;
