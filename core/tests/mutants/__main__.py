@@ -90,10 +90,9 @@ def _room_fails(copy: Path, room: str) -> bool:
 def _server_fails(copy: Path, labels: Sequence[str]) -> bool:
     test = [sys.executable, "server/manage.py", "test", "--failfast", "--top-level", "."]
     hosts = {"YARROW_HOSTS": "127.0.0.1,localhost,testserver"}
+    every = (*labels, "server/tests")
     with ONE_DATABASE:
-        return any(
-            _fails([*test, "--noinput", label], copy, hosts) for label in (*labels, "server")
-        )
+        return any(_fails([*test, "--noinput", label], copy, hosts) for label in every)
 
 
 def _page_fails(copy: Path, files: Sequence[str]) -> bool:
