@@ -44,7 +44,7 @@ class LaidDuct:
     inner: int = 0
 
 
-def duct_as_holder(size: str) -> Raceway:
+def duct_as_raceway(size: str) -> Raceway:
     """A duct as the fill rules have it.
 
     Args:
@@ -160,7 +160,7 @@ def _more_go_in(size: str, loads: tuple[Load, ...], each: float, most: int) -> i
     """How many more go into a duct, of so many at most. Two may fill it more than three do, by
     the rule, so that fewer than the most that go in may be too many. One stretch's ducts fill as
     the next one's do."""
-    raceway = duct_as_holder(size)
+    raceway = duct_as_raceway(size)
     more = min(additional_count(_BY_AREA, raceway, [*loads, Load(0, each)], len(loads)), most)
     while more and not fits(_BY_AREA, raceway, _with(loads, each, more)):
         more -= 1
@@ -178,7 +178,7 @@ def _with(loads: Sequence[Load], each: float, more: int) -> list[Load]:
 def _share_taken(size: str, loads: tuple[Load, ...]) -> float:
     """What cables take of what the rule allows. Alike ones are counted, and their last may lie a
     little over the area (docs/ducts.md): then it is all."""
-    raceway = duct_as_holder(size)
+    raceway = duct_as_raceway(size)
     limit = _BY_AREA.limit(raceway, sum(load.count for load in loads))
     share = used_by(loads) / limit
     return min(share, 1.0) if fits(_BY_AREA, raceway, loads) else share

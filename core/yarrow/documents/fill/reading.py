@@ -8,7 +8,7 @@ from typing import Any
 from yarrow.catalog.wiring import trunkings
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run.reading import read_unit
-from yarrow.documents.run.wires import read_conductors, read_holder, usual_method
+from yarrow.documents.run.wires import read_conductors, read_raceway, usual_method
 from yarrow.documents.schema import reader
 from yarrow.fill.area import Area
 from yarrow.fill.cable_factor import CableFactorFill
@@ -39,7 +39,7 @@ def fill_document(document: object) -> FillResult:
     conductors = read_conductors(shape, "", name, unit)
     if not conductors:
         raise DocumentError("conductors", "at least one conductor, or a circuit")
-    raceway, choose = _holder(shape, name)
+    raceway, choose = _raceway_of(shape, name)
     length = shape.get("length")
     length_m = convert(length.value, length.unit, "mm") / 1000 if length else None
     try:
@@ -63,9 +63,9 @@ def _method_name(shape: dict[str, Any]) -> MethodName:
     return name
 
 
-def _holder(shape: dict[str, Any], name: MethodName) -> tuple[Raceway, bool]:
+def _raceway_of(shape: dict[str, Any], name: MethodName) -> tuple[Raceway, bool]:
     if name != "space":
-        return read_holder(shape["conduit"]["type"], shape["conduit"].get("size"), name)
+        return read_raceway(shape["conduit"]["type"], shape["conduit"].get("size"), name)
     sides = shape["trunking"]
     if ("width" in sides) != ("height" in sides):
         missing = "height" if "width" in sides else "width"

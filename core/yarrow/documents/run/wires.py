@@ -214,7 +214,7 @@ def _read_circuit(shape: dict[str, Any], path: str) -> Circuit:
     )
 
 
-def read_holder(
+def read_raceway(
     kind: str, size: str | None, method: MethodName, path: str = "conduit"
 ) -> tuple[Raceway, bool]:
     """A conduit to fill, and whether its size is to be chosen.
@@ -260,7 +260,7 @@ def read_wires(shape: dict[str, Any], conduit: Conduit, unit: Unit) -> Wires:
     method: MethodName = shape.get("method") or usual_method(conduit.type)
     # The conduit's own fields are the run's; what is asked of factors for US pipe is the method's.
     try:
-        raceway, _ = read_holder(conduit.type, conduit.size, method)
+        raceway, _ = read_raceway(conduit.type, conduit.size, method)
     except DocumentError as refusal:
         raise DocumentError("wires.method", f"area: {refusal.expected}") from None
     pull = shape["pull"]
