@@ -9,7 +9,7 @@ from types import MappingProxyType, ModuleType
 from typing import Any, NamedTuple
 from unittest import mock
 
-from django.core.exceptions import ObjectDoesNotExist
+from django.core.exceptions import ImproperlyConfigured, ObjectDoesNotExist
 from django.core.management import CommandError, call_command
 from django.db import connection
 from django.test import override_settings
@@ -20,6 +20,7 @@ from api.api import add_plain_kind, new_api
 from exports.job_archive import pack, unpack
 from jobs.bringing_in import bring_in_job
 from jobs.models import Job
+from jobs.policy import NamedInJob
 from server.tests.example_kind import FORMAT, SnagList, SnagLists
 from server.tests.people import BENDER, DOCUMENT, CrewTest, changed
 from versions import kinds
@@ -251,6 +252,18 @@ class EveryKind(CrewTest):
         self.job.delete()
         self.assertEqual(Revision.objects.exclude(kind__in=of_crew).count(), 0)
         self.assertGreater(Revision.objects.count(), 0)
+
+    def test_a_kind_that_does_not_say_all_of_itself_is_an_error_before_anything_starts(
+        self,
+    ) -> None:
+        class Half(NamedInJob[SnagList]):
+            one, many, called = "half", "halves", "half"
+            model = SnagList
+            format = "snags"
+
+        with self.assertRaisesMessage(ImproperlyConfigured, "Half does not say most_bytes."):
+            kinds.register(Half())
+        self.assertNotIn("half", [kind.one for kind in every_kind()])
 
     def test_a_model_without_a_kind_is_an_error_before_anything_starts(self) -> None:
         self.assertEqual(every_model_has_its_kind(), [])

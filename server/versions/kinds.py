@@ -7,6 +7,7 @@ from abc import ABC, abstractmethod
 from collections.abc import Sequence
 from typing import Any, ClassVar, Generic, TypeVar
 
+from django.core.exceptions import ImproperlyConfigured
 from django.db import transaction
 from django.db.models import Model, QuerySet
 
@@ -314,11 +315,20 @@ class SavedKind(ABC, Generic[Row]):
 
 
 _KINDS: list[SavedKind[Any]] = []
+_SAID = ("one", "many", "called", "model", "format", "owner", "crew", "most_bytes")
+"""What every kind has to say of itself."""
 
 
 def register(*kinds: SavedKind[Any]) -> None:
     """Kinds that everything goes by which goes by all kinds: routes, a job's file, lists of what
-    was removed, the check of all that is stored."""
+    was removed, the check of all that is stored.
+
+    Raises:
+        ImproperlyConfigured, where one leaves out what it has to say of itself.
+    """
+    for kind in kinds:
+        if unsaid := [name for name in _SAID if not hasattr(kind, name)]:
+            raise ImproperlyConfigured(f"{type(kind).__name__} does not say {', '.join(unsaid)}.")
     _KINDS.extend(kinds)
 
 

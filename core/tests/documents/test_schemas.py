@@ -16,6 +16,7 @@ from core.tests.builders import end as end_line
 from core.tests.builders import metric, offset, run, turn
 from core.tests.properties.strategies import json_junk, makeable_runs
 from yarrow.documents.errors import DocumentError
+from yarrow.documents.registry import Format
 from yarrow.documents.run.reading import read_run
 from yarrow.documents.schema import _compile, schema
 from yarrow.features.registry import KINDS
@@ -45,6 +46,13 @@ class AgainstAFullValidator(unittest.TestCase):
         if not validates(document, "run"):
             with self.assertRaises(DocumentError):
                 read_run(document)
+
+    def test_a_format_without_lengths_says_no_unit_and_one_with_them_does(self) -> None:
+        plain = Format("fittings", "fittings").read({"format": "yarrow.fittings/1"})
+        self.assertEqual(plain["fittings"], [])
+        with self.assertRaises(DocumentError) as caught:
+            Format("stock", "stock").read({"format": "yarrow.stock/1", "stick": 10, "pieces": []})
+        self.assertEqual(caught.exception.path, "units")
 
     def test_a_keyword_that_we_would_not_check_is_an_error(self) -> None:
         node = {"type": "string", "pattern": "^a"}

@@ -55,7 +55,7 @@ def convert_document(document: object, to: Unit, *, half_typed: bool = False) ->
     """
     unit = read_unit(document)
     found: dict[str, Any] = upgrade(document)
-    of = format_of(found, lambda row: row.has_units)
+    of = format_of(found, lambda row: row.converts)
     read = reader(of.schema, of.part)
     if not half_typed:
         read(found, "", unit)

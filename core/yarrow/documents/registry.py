@@ -9,7 +9,7 @@ from typing import Any, Final
 from yarrow.by_name import function_named
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run.reading import read_unit
-from yarrow.documents.schema import newest_format, reader
+from yarrow.documents.schema import newest_format, reader, schema
 
 
 @dataclass(frozen=True, slots=True)
@@ -22,14 +22,14 @@ class Format:
             one of its definitions.
         read_by: the room of ``documents`` and its function that reads one wholly, with all that it
             names looked up; empty, where its schema says all.
-        has_units: whether its lengths are in a unit of its own, so that it can be converted.
+        converts: whether one can be written in the other unit.
     """
 
     name: str
     schema: str
     part: str = ""
     read_by: str = ""
-    has_units: bool = True
+    converts: bool = True
 
     @property
     def newest(self) -> str:
@@ -50,27 +50,31 @@ class Format:
         """
         if self.read_by:
             return function_named(f"documents.{self.read_by}")(document)
-        return reader(self.schema, self.part)(document, "", read_unit(document))
+        root = schema(self.schema)
+        fields = (root["$defs"][self.part] if self.part else root)["properties"]
+        # Where nothing is a length, no unit is said.
+        unit = read_unit(document) if "units" in fields else "in"
+        return reader(self.schema, self.part)(document, "", unit)
 
 
 FORMATS: Final = {
     row.name: row
     for row in (
         Format("run", "run", read_by="run.reading:read_run"),
-        Format("quick", "run", "quick_file", has_units=False),
-        Format("wall", "wall", read_by="wall.reading:read_framed_wall", has_units=False),
-        Format("site", "site", read_by="site.reading:read_site", has_units=False),
+        Format("quick", "run", "quick_file", converts=False),
+        Format("wall", "wall", read_by="wall.reading:read_framed_wall", converts=False),
+        Format("site", "site", read_by="site.reading:read_site", converts=False),
         Format("sitebox", "sitebox", read_by="boxes.sitebox:read_site_box"),
-        Format("box", "box", read_by="boxes.reading:read_box", has_units=False),
+        Format("box", "box", read_by="boxes.reading:read_box", converts=False),
         Format("pullbox", "pullbox"),
         Format("entries", "entries"),
         Format("fill", "run", "fill_file"),
         Format("bends", "bends"),
         Format("bender", "run", "bender_file", "bender.reading:bender_numbers"),
-        Format("fittings", "fittings", read_by="fittings.reading:read_fittings", has_units=False),
-        Format("bench", "bench", has_units=False),
+        Format("fittings", "fittings", read_by="fittings.reading:read_fittings", converts=False),
+        Format("bench", "bench", converts=False),
         Format("stock", "stock"),
-        Format("jobstock", "jobstock", read_by="jobstock.in_hand:read_job_stock", has_units=False),
+        Format("jobstock", "jobstock", read_by="jobstock.in_hand:read_job_stock", converts=False),
     )
 }
 

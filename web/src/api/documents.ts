@@ -1,19 +1,19 @@
 // The documents that a job has some of, kind by kind: listed, made, opened and saved.
 import { useQuery } from "@tanstack/react-query";
-import { DOCUMENTS, type InJob } from "@/documents/registry";
-import { client, type Schemas, unwrap } from "./client";
+import { DOCUMENTS, type InJob, type Kind } from "@/documents/registry";
+import { client, unwrap } from "./client";
 import { keys } from "./queries";
+import type { paths } from "./schema";
 
-/** The answer that has the document of one. */
-export type Details = {
-  run: Schemas["RunDetail"];
-  box: Schemas["JobBoxDetail"];
-  wall: Schemas["WallDetail"];
-  site: Schemas["SiteDetail"];
-  stock: Schemas["JobStockDetail"];
-  bender: Schemas["BenderDetail"];
-  fittings: Schemas["FittingsDetail"];
-};
+/** What is answered at an address of the contract. */
+type Got<At> = At extends keyof paths
+  ? paths[At] extends { get: { responses: { 200: { content: { "application/json": infer T } } } } }
+    ? T
+    : never
+  : never;
+
+/** The answer that has the document of one, as the contract has it at the kind's address. */
+export type Details = { [K in Kind]: Got<(typeof DOCUMENTS)[K]["at"]> };
 
 type Listed = { readonly id: number; readonly name: string };
 
@@ -23,7 +23,7 @@ function addressOf(kind: InJob) {
   return {
     one: at as typeof DOCUMENTS.wall.at,
     all: `/api/jobs/{job_id}/${removed.list}` as "/api/jobs/{job_id}/walls",
-    path: (id: number) => ({ [`${kind}_id`]: id }) as never,
+    path: (id: number) => ({ [at.slice(at.indexOf("{") + 1, at.indexOf("}"))]: id }) as never,
   };
 }
 
