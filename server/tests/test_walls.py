@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Any, ClassVar
 
 from django.test import Client
 
@@ -10,10 +10,12 @@ import yarrow
 from api.api import api
 from exports.dxf import plan_dxf
 from exports.site_dxf import site_dxf
-from jobs.models import JobSite, JobWall, SitePicture
-from jobs.sites import SITES, add_picture
-from jobs.walls import WALLS
+from jobs.models import SitePicture
+from jobs.policy import NamedInJob
+from jobs.sites import add_picture
 from server.tests.people import BENDER, DOCUMENT, CrewTest, a_picture, archive, packed
+from server.tests.test_kinds import SAMPLES
+from versions.kinds import SavedKind, every_kind
 
 ARCHIVE = packed(archive(DOCUMENT))
 DXF = plan_dxf(yarrow.plan.values(DOCUMENT)).decode()
@@ -123,23 +125,9 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("get", "/api/jobs/{job_id}"): (None, 200),
     ("put", "/api/jobs/{job_id}"): ({"name": "Renamed"}, 200),
     ("get", "/api/jobs/{job_id}/archive"): (None, 200),
-    ("get", "/api/jobs/{job_id}/walls"): (None, 200),
-    ("post", "/api/jobs/{job_id}/walls"): (FRAMED, 201),
-    ("get", "/api/walls/{wall_id}"): (None, 200),
-    ("put", "/api/walls/{wall_id}"): ({"document": FRAMED, "base_version": 1}, 200),
-    ("get", "/api/walls/{wall_id}/revisions"): (None, 200),
-    ("post", "/api/walls/{wall_id}/revisions/{version}/restore"): ({"base_version": 2}, 200),
     ("get", "/api/walls/{wall_id}/runs"): (None, 200),
     ("get", "/api/walls/{wall_id}/sheet.svg"): (None, 200),
     ("get", "/api/walls/{wall_id}/sheet.pdf"): (None, 200),
-    ("delete", "/api/walls/{wall_id}"): (None, 200),
-    ("post", "/api/walls/{wall_id}/bring-back"): (None, 200),
-    ("get", "/api/jobs/{job_id}/sites"): (None, 200),
-    ("post", "/api/jobs/{job_id}/sites"): (DUCTS, 201),
-    ("get", "/api/sites/{site_id}"): (None, 200),
-    ("put", "/api/sites/{site_id}"): ({"document": DUCTS, "base_version": 1}, 200),
-    ("get", "/api/sites/{site_id}/revisions"): (None, 200),
-    ("post", "/api/sites/{site_id}/revisions/{version}/restore"): ({"base_version": 2}, 200),
     ("post", "/api/sites/{site_id}/picture"): (PICTURE, 201),
     ("get", "/api/sites/{site_id}/pictures/{key}"): (None, 200),
     ("get", "/api/sites/{site_id}/plan.geojson"): (None, 200),
@@ -147,8 +135,6 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
     ("get", "/api/sites/{site_id}/sheet.svg"): (None, 200),
     ("get", "/api/sites/{site_id}/sheet.pdf"): (None, 200),
     ("get", "/api/sites/{site_id}/quantities.csv"): (None, 200),
-    ("delete", "/api/sites/{site_id}"): (None, 200),
-    ("post", "/api/sites/{site_id}/bring-back"): (None, 200),
     ("post", "/api/jobs/{job_id}/cuts"): ({"document": STOCK}, 200),
     ("get", "/api/jobs/{job_id}/stock"): (None, 200),
     ("put", "/api/jobs/{job_id}/stock"): ({"document": STOCK, "base_version": 0}, 200),
@@ -208,30 +194,52 @@ FOR_THE_CREW: dict[tuple[str, str], Any] = {
 }
 
 
+def plain_kinds() -> list[SavedKind[Any]]:
+    """Those of a job that have the routes that all have."""
+    return [kind for kind in every_kind() if isinstance(kind, NamedInJob)]
+
+
+def routes_of(kind: SavedKind[Any]) -> dict[tuple[str, str], Any]:
+    """Their routes as above; what takes one away comes last."""
+    document = SAMPLES[kind.one].first
+    there, one = f"/api/jobs/{{job_id}}/{kind.many}", f"/api/{kind.many}/{{{kind.one}_id}}"
+    return {
+        ("get", there): (None, 200),
+        ("post", there): (document, 201),
+        ("get", one): (None, 200),
+        ("put", one): ({"document": document, "base_version": 1}, 200),
+        ("get", f"{one}/revisions"): (None, 200),
+        ("post", f"{one}/revisions/{{version}}/restore"): ({"base_version": 2}, 200),
+        ("delete", one): (None, 200),
+        ("post", f"{one}/bring-back"): (None, 200),
+    }
+
+
+for plain in plain_kinds():
+    FOR_THE_CREW |= routes_of(plain)
+
+
 class Walls(CrewTest):
-    wall: JobWall
-    their_wall: JobWall
-    site: JobSite
-    their_site: JobSite
+    own: ClassVar[dict[str, int]]
+    theirs: ClassVar[dict[str, int]]
     picture: SitePicture
 
     @classmethod
     def setUpTestData(cls) -> None:
         super().setUpTestData()
-        cls.wall = WALLS.create(cls.wren, cls.job.id, FRAMED)
-        cls.their_wall = WALLS.create(cls.tern, cls.their_job.id, FRAMED)
-        cls.site = SITES.create(cls.wren, cls.job.id, DUCTS)
-        cls.their_site = SITES.create(cls.tern, cls.their_job.id, DUCTS)
-        cls.picture = add_picture(cls.wren, cls.site.id, PICTURE)
+        documents = {kind: SAMPLES[kind.one].first for kind in plain_kinds()}
+        cls.own, cls.theirs = (
+            {f"{kind.one}_id": kind.create(who, job.id, documents[kind]).id for kind in documents}
+            for who, job in ((cls.wren, cls.job), (cls.tern, cls.their_job))
+        )
+        cls.picture = add_picture(cls.wren, cls.own["site_id"], PICTURE)
 
     def address(self, path: str, job_id: int, run_id: int, bender_id: int) -> str:
-        ours = job_id == self.job.id
         return path.format(
             job_id=job_id,
             run_id=run_id,
             bender_id=bender_id,
-            wall_id=(self.wall if ours else self.their_wall).id,
-            site_id=(self.site if ours else self.their_site).id,
+            **(self.own if job_id == self.job.id else self.theirs),
             key=self.picture.key,
             version=1,
             piece=0,
