@@ -9,7 +9,7 @@ from typing import Any
 
 from exports.job_archive import FORMAT
 from jobs.bringing_in import bring_in_job
-from jobs.models import Job, Run
+from jobs.models import Job, PieceAtBench, Run
 from server.tests.people import DOCUMENT, CrewTest, archive, changed, packed
 
 
@@ -90,6 +90,19 @@ class JobArchive(CrewTest):
     def test_one_run_that_can_t_be_read_leaves_nothing_behind(self) -> None:
         bad = packed(archive(DOCUMENT, {**DOCUMENT, "units": "ft"}))
         self.refused(bad, "run 2, units", "in, mm")
+
+    def test_a_piece_at_the_bench_is_of_a_run_that_is_in_the_file(self) -> None:
+        came_out = {"format": "yarrow.bench/1", "units": "in", "made": []}
+        for number, there in ((0, False), (1, True), (2, True), (3, False), ("1", False)):
+            piece = {"run": number, "piece": 0, "came_out": came_out}
+            data = packed(archive(DOCUMENT, changed(name="Second"), bench=[piece]))
+            with self.subTest(number):
+                if there:
+                    made = self.send("post", "/api/jobs/archive", data).json()["id"]
+                    (at,) = PieceAtBench.objects.filter(run__job=made)
+                    self.assertEqual(at.run.name, ("Press hall feed", "Second")[int(number) - 1])
+                else:
+                    self.refused(data, "piece at the bench 1, run", "one of 2 runs")
 
     def told(self, data: bytes) -> list[dict[str, Any]]:
         answer = self.send("post", "/api/jobs/archive/progress", data)

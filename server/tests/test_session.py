@@ -5,6 +5,7 @@ from __future__ import annotations
 from django.contrib.auth.hashers import identify_hasher
 from django.test import Client, override_settings
 
+from accounts.models import Member
 from server.tests.people import PASSWORD, CrewTest
 
 
@@ -21,6 +22,14 @@ class Session(CrewTest):
         self.assertEqual(client.get("/api/jobs").status_code, 200)
         self.assertIsNone(client.delete("/api/session").json()["member"])
         self.assertEqual(client.get("/api/jobs").status_code, 401)
+
+    def test_who_was_put_out_is_so_at_once_in_a_session_that_was_open(self) -> None:
+        client = Client()
+        self.sign_in(client, PASSWORD)
+        self.assertEqual(client.get("/api/jobs").status_code, 200)
+        Member.objects.filter(pk=self.wren.pk).update(is_active=False)
+        self.assertEqual(client.get("/api/jobs").status_code, 401)
+        self.assertIsNone(client.get("/api/session").json()["member"])
 
     def test_what_was_under_way_while_they_signed_in_again_leaves_their_new_cookie(self) -> None:
         client = Client()
