@@ -787,8 +787,8 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "web/src/features/cuts/CutBars.tsx",
-        "if (cut.length <= room)",
-        "if (cut.length >= room)",
+        "if (cut.takes <= room)",
+        "if (cut.takes >= room)",
         ("src/features/cuts/CutBars.test.tsx",),
     ),
     Mutant(

@@ -37,6 +37,15 @@ class ByHand(unittest.TestCase):
         self.assertEqual(cut(stock(60, 60))["sticks"], 2)
         self.assertEqual(cut(stock(60, 60, kerf=0))["sticks"], 1)
 
+    def test_pieces_with_their_cuts_fill_a_bar_to_its_last_cut(self) -> None:
+        lost = cut(stock(60, "57 15/16", end=2))
+        (bar,) = lost["bars"]
+        # 118 of the stick, and a cut of 1/16 that may lie beyond it.
+        self.assertEqual(bar["room"], 118.0625)
+        self.assertEqual([each["takes"] for each in bar["cuts"]], [60.0625, 58.0])
+        (offcut,) = cut(stock(33, offcuts=[{"length": 34}]))["bars"]
+        self.assertEqual(offcut["room"], 34.0625)
+
     def test_what_is_just_as_long_as_is_kept_is_kept(self) -> None:
         for length, kept in ((96, True), ("96 1/16", False)):
             (bar,) = cut(stock(length, kerf=0, keep=24))["bars"]

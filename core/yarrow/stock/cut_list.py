@@ -61,25 +61,28 @@ class Stock:
 @dataclass(frozen=True, slots=True)
 class Cut:
     """A piece on its bar: its place in the list that was asked for, where it begins, how long it
-    is."""
+    is, and what it ``takes`` with the cut behind it."""
 
     piece: int
     name: str
     begins: float
     length: float
+    takes: float
     text: Shown
 
 
 @dataclass(frozen=True, slots=True)
 class BarToCut:
     """A stick or an offcut (``offcut``: its place among those in hand, None for a stick) with what
-    is cut from it; ``kept``: what is left is worth keeping."""
+    is cut from it; ``kept``: what is left is worth keeping. ``room``: what all that is cut from it
+    may take, its last cut too, which may lie beyond its end."""
 
     source: Literal["stick", "offcut"]
     offcut: int | None
     name: str
     length: float
     length_text: Shown
+    room: float
     cuts: tuple[Cut, ...]
     left: float
     left_text: Shown
@@ -198,7 +201,8 @@ def _bar_to_cut(each: CutBar, stock: Stock, kerf: int, words: LengthFormatter) -
     for piece in each.pieces:
         named = stock.pieces[piece.number]
         size = float(named.length)
-        cuts.append(Cut(piece.number, named.name, begins, size, words.reading(size)))
+        takes = (piece.length + kerf) / _SCALE
+        cuts.append(Cut(piece.number, named.name, begins, size, takes, words.reading(size)))
         begins += size + float(stock.kerf)
     left = max(each.left(kerf) / _SCALE, 0.0)
     return BarToCut(
@@ -207,6 +211,7 @@ def _bar_to_cut(each: CutBar, stock: Stock, kerf: int, words: LengthFormatter) -
         name="" if offcut is None else stock.offcuts[offcut].name,
         length=length,
         length_text=words.reading(length),
+        room=(each.bar.length + kerf) / _SCALE,
         cuts=tuple(cuts),
         left=left,
         left_text=words.reading(left),

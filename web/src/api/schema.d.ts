@@ -2177,7 +2177,8 @@ export interface components {
         /**
          * BarToCut
          * @description A stick or an offcut (``offcut``: its place among those in hand, None for a stick) with what
-         *     is cut from it; ``kept``: what is left is worth keeping.
+         *     is cut from it; ``kept``: what is left is worth keeping. ``room``: what all that is cut from it
+         *     may take, its last cut too, which may lie beyond its end.
          */
         BarToCut: {
             /** Cuts */
@@ -2196,6 +2197,8 @@ export interface components {
             name: string;
             /** Offcut */
             offcut: number | null;
+            /** Room */
+            room: number;
             /**
              * Source
              * @enum {string}
@@ -3155,7 +3158,7 @@ export interface components {
         /**
          * Cut
          * @description A piece on its bar: its place in the list that was asked for, where it begins, how long it
-         *     is.
+         *     is, and what it ``takes`` with the cut behind it.
          */
         Cut: {
             /** Begins */
@@ -3166,6 +3169,8 @@ export interface components {
             name: string;
             /** Piece */
             piece: number;
+            /** Takes */
+            takes: number;
             /** Text */
             text: string;
         };

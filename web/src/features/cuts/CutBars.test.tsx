@@ -10,11 +10,11 @@ type Bar = Cuts["bars"][number];
 const LOFT = golden as unknown as Cuts;
 
 const cut = (piece: number, name: string, begins: number, length: number) => ({
-  ...{ piece, name, begins, length, text: `${length}` },
+  ...{ piece, name, begins, length, takes: length + 0.0625, text: `${length}` },
 });
 const bar = (cuts: ReturnType<typeof cut>[], more: Partial<Bar> = {}): Bar => ({
   ...{ source: "stick", offcut: null, name: "", length: 120, length_text: "10'", kept: false },
-  ...{ left: 10, left_text: "10", cuts },
+  ...{ left: 10, left_text: "10", room: 120.0625, cuts },
   ...more,
 });
 const listed = () => [...document.querySelectorAll("[data-bar] > p:first-child")].map(said);
@@ -73,6 +73,13 @@ it("a piece of another bar is put on one with those of its own that there is roo
   await user.click(screen.getByRole("menuitem"));
   // 120 less 50 is 70: 60 goes beside it; of the rest neither 40 nor 15 does.
   expect(together).toHaveBeenCalledWith(["a", "d"]);
+});
+
+it("between two pieces there is a cut", async () => {
+  const [half, less] = [cut(0, "a", 0, 60), cut(1, "b", 0, 60)];
+  expect((await puts([bar([half]), bar([less])], 0)).menus).toEqual([]);
+  const just = bar([cut(2, "c", 0, 59.9375)]);
+  expect((await puts([bar([half]), just], 0)).names).toEqual([expect.stringContaining("c")]);
 });
 
 it("nothing is offered that no piece of this bar has room beside", async () => {

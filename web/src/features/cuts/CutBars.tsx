@@ -98,14 +98,17 @@ function PutHere({ bar, cuts, together }: Props & { bar: BarOf }) {
   );
 }
 
+/** Figures of the core that are alike but for the last place of a number. */
+const HAIR = 1e-9;
+
 /** The pieces of a bar that there is room for beside another, longest first. */
-function beside(bar: BarOf, { length }: BarOf["cuts"][number]): string[] {
-  let room = bar.length - length;
+function beside(bar: BarOf, { takes }: BarOf["cuts"][number]): string[] {
+  let room = bar.room - takes + HAIR;
   const names = [];
   for (const cut of bar.cuts.toSorted((a, b) => b.length - a.length)) {
-    if (cut.length <= room) {
+    if (cut.takes <= room) {
       names.push(cut.name);
-      room -= cut.length;
+      room -= cut.takes;
     }
   }
   return names;
