@@ -45,12 +45,10 @@ def copied() -> Iterator[Path]:
     """A copy of all that tests read."""
     with tempfile.TemporaryDirectory(prefix="yarrow-mutant-") as name:
         copy = Path(name)
-        skip = shutil.ignore_patterns("__pycache__", "node_modules", "dist")
-        for folder in ("core", "contracts", "docs", "server", "web"):
-            shutil.copytree(ROOT / folder, copy / folder, ignore=skip)
+        skip = shutil.ignore_patterns("__pycache__", "node_modules", "dist", ".*")
+        shutil.copytree(ROOT, copy, ignore=skip, dirs_exist_ok=True)
         for linked in LINKED:
             (copy / linked).symlink_to(ROOT / linked)
-        shutil.copy(ROOT / "pyproject.toml", copy)
         yield copy
 
 
