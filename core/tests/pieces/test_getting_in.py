@@ -6,10 +6,12 @@ import math
 import random
 import unittest
 from typing import Any
+from unittest import mock
 
 import yarrow
 from core.tests.builders import end, metric, offset, run, saddle4, turn
 from yarrow import DocumentError
+from yarrow.pieces import pieces
 from yarrow.pieces.piece_plan import PiecesOfRun, WayIn
 from yarrow.wording.wording import EN_US
 
@@ -50,6 +52,16 @@ class Quiet(unittest.TestCase):
         straight = made(end(200), **HUB)
         self.assertEqual(codes(straight), [])
         self.assertEqual((taken(straight).by, taken(straight).turned), ("last-piece", ()))
+
+
+class LookedAt(unittest.TestCase):
+    def test_up_to_so_many_bends_and_from_one_more_on_that_is_said(self) -> None:
+        for most, looked in ((2, True), (1, False)):
+            with self.subTest(most), mock.patch.object(pieces, "MOST_BENDS_TURNED", most):
+                answer = made(turn(60), turn(60, "out"), end(60), **HUB)
+                said = [str(each.code) for each in answer.findings]
+                self.assertEqual("getting-in-not-looked-at" in said, not looked)
+                self.assertEqual(bool(answer.ways_in), looked)
 
 
 class Turned(unittest.TestCase):

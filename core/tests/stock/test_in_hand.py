@@ -100,6 +100,19 @@ class AfterCutting(unittest.TestCase):
         thrice = {what: 3 * count for what, count in one["materials"].items()}
         self.assertEqual(three["materials"], thrice)
 
+    def test_a_rack_that_can_t_be_made_takes_nothing_though_its_first_pipe_could(self) -> None:
+        run = {
+            "format": "yarrow.run/1",
+            "units": "in",
+            "conduit": EMT,
+            "bender": "hand-emt-1/2",
+            "walk": [{"kind": "end", "at": 150}],
+            "rack": {"count": 3, "side": "right", "spacing": "1/4"},
+        }
+        taken = taken_by_run(run, "in")
+        assert taken is not None
+        self.assertEqual((taken["pieces"], taken["materials"]), ([], {}))
+
     def test_an_offcut_is_gone_and_what_is_left_lies_there(self) -> None:
         stock = in_hand(offcut(40, name="by the door"), offcut(30, count=2), offcut(8))
         answer = cut_of_job(self.wanted(39, 85), stock)

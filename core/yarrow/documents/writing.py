@@ -39,7 +39,7 @@ def plain(answer: Any, wording: Wording = EN_US) -> dict[str, Any]:
     kind: type = type(answer)
     names, values_of = _fields_of(kind)
     return {
-        name: value if type(value) in _AS_IT_IS else _written_value(value, wording)
+        name: value if type(value) in _AS_IT_IS else _WRITERS[type(value)](value, wording)
         for name, value in zip(names, values_of(answer), strict=True)
     }
 
@@ -49,9 +49,18 @@ _Writer = Callable[[Any, Wording], Any]
 _AS_IT_IS = frozenset({str, int, float, bool, type(None)})
 
 
-@cache
-def _writer_of(kind: type) -> _Writer:
+class _Writers(dict[type, _Writer]):
     """What makes JSON of a value, by its type: found once a type."""
+
+    def __missing__(self, kind: type) -> _Writer:
+        self[kind] = found = _writer_of(kind)
+        return found
+
+
+_WRITERS = _Writers()
+
+
+def _writer_of(kind: type) -> _Writer:
     if kind is TapeReading:
         return lambda value, _: str(value)
     if kind is Phrase:
@@ -67,13 +76,9 @@ def _writer_of(kind: type) -> _Writer:
 
 def _each(values: Iterable[Any], wording: Wording) -> list[Any]:
     return [
-        value if type(value) in _AS_IT_IS else _written_value(value, wording) for value in values
+        value if type(value) in _AS_IT_IS else _WRITERS[type(value)](value, wording)
+        for value in values
     ]
-
-
-def _written_value(value: Any, wording: Wording) -> Any:
-    kind: type = type(value)
-    return _writer_of(kind)(value, wording)
 
 
 @cache

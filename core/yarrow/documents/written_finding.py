@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import cast
 
 from yarrow.findings.code import FindingCode, Level
 from yarrow.findings.finding import Finding
@@ -65,8 +66,9 @@ def written(finding: Finding, wording: Wording) -> WrittenFinding:
 
 
 def _figures(value: Value, wording: Wording) -> Figure | tuple[Figure, ...]:
-    if isinstance(value, tuple):
-        return tuple(_written_figure(each, wording) for each in value)
+    if type(value) is tuple:
+        several = cast("tuple[Value, ...]", value)
+        return tuple(_written_figure(each, wording) for each in several)
     return _written_figure(value, wording)
 
 

@@ -197,13 +197,14 @@ def _bar_to_cut(each: CutBar, stock: Stock, kerf: int, words: LengthFormatter) -
     offcut = each.bar.offcut
     length = float(stock.stick if offcut is None else stock.offcuts[offcut].length)
     begins = float(stock.end) if offcut is None else 0.0
+    saw = float(stock.kerf)
     cuts = []
     for piece in each.pieces:
         named = stock.pieces[piece.number]
         size = float(named.length)
         takes = (piece.length + kerf) / _SCALE
         cuts.append(Cut(piece.number, named.name, begins, size, takes, words.reading(size)))
-        begins += size + float(stock.kerf)
+        begins += size + saw
     left = max(each.left(kerf) / _SCALE, 0.0)
     return BarToCut(
         source="stick" if offcut is None else "offcut",

@@ -5,13 +5,13 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from fractions import Fraction
+from typing import NamedTuple
 
 from yarrow.measure.rounding import mark_text
 from yarrow.measure.units import Unit
 
 
-@dataclass(frozen=True, slots=True)
-class TapeReading:
+class TapeReading(NamedTuple):
     """A length as a job's tape reads it: ``value`` in ``unit``, to the nearest mark of ``step``.
     It is made into text when that is asked for: ``with_unit`` behind it, or ``signed``, as a
     difference is, which is 0 where it is less than half a mark."""
@@ -23,10 +23,11 @@ class TapeReading:
     signed: bool = False
 
     def __str__(self) -> str:
-        text = mark_text(abs(self.value) if self.signed else self.value, self.step)
-        if self.signed and text != "0":
-            return f"{'+' if self.value > 0 else '−'}{text}"
-        return f"{text} {self.unit}" if self.with_unit else text
+        if not self.signed:
+            text = mark_text(self.value, self.step)
+            return f"{text} {self.unit}" if self.with_unit else text
+        text = mark_text(abs(self.value), self.step)
+        return text if text == "0" else f"{'+' if self.value > 0 else '−'}{text}"
 
     @property
     def is_zero(self) -> bool:

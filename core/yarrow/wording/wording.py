@@ -63,12 +63,12 @@ class Wording:
             return str(value)
         if isinstance(value, Term):
             return self.templates.get(value.key, value.usual)
-        if isinstance(value, tuple):
-            return between.join(self._worded(each, " ") for each in value)
-        return "".join(
-            literal if name is None else literal + self._placed(value, name, between, conversion)
-            for literal, name, between, conversion in self._parts[value.key]
-        )
+        if isinstance(value, Phrase):
+            return "".join(
+                literal if name is None else literal + self._placed(value, name, parts, conversion)
+                for literal, name, parts, conversion in self._parts[value.key]
+            )
+        return between.join(self._worded(each, " ") for each in value)
 
     def _placed(
         self, phrase: Phrase, name: str, between: str | None, conversion: str | None

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from itertools import accumulate
 
 from yarrow.bend_simulation.order import SAME_PLANE, Handled, flipped, normalised
@@ -229,7 +229,7 @@ def _how_to_check(piece: PieceToBend, each: Handled, made: set[int], row: Workin
     bend = pipe.bends[index]
     pair = index + role.partner in made if role.partner else False
     if pair and isinstance(row.depth, TapeReading):
-        depth = {"depth": replace(row.depth, with_unit=True)}
+        depth = {"depth": row.depth._replace(with_unit=True)}
         return in_turn(Phrase("check/parallel-gauged", depth), _parallel_within(words))
     if pair:
         return Phrase("check/in-one-line")
