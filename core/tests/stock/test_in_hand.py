@@ -68,6 +68,19 @@ class Together(unittest.TestCase):
         self.assertEqual(cut({**pieces(a=60, b=59.9), "together": [["a", "b"]]})["sticks"], 1)
 
 
+STRAIGHT: dict[str, Any] = {
+    "format": "yarrow.run/1",
+    "units": "in",
+    "conduit": EMT,
+    "bender": "hand-emt-1/2",
+    "walk": [{"kind": "end", "at": 150}],
+}
+
+
+def racked(**rack: Any) -> dict[str, Any]:
+    return {**STRAIGHT, "rack": {"count": 3, "side": "right", **rack}}
+
+
 class AfterCutting(unittest.TestCase):
     def wanted(self, *ends: Any) -> Any:
         runs = [
@@ -85,15 +98,7 @@ class AfterCutting(unittest.TestCase):
         return found
 
     def test_a_rack_takes_for_each_of_its_pipes(self) -> None:
-        run = {
-            "format": "yarrow.run/1",
-            "units": "in",
-            "conduit": EMT,
-            "bender": "hand-emt-1/2",
-            "walk": [{"kind": "end", "at": 150}],
-        }
-        one = taken_by_run(run, "in")
-        three = taken_by_run({**run, "rack": {"count": 3, "side": "right", "spacing": 3}}, "in")
+        one, three = taken_by_run(STRAIGHT, "in"), taken_by_run(racked(spacing=3), "in")
         assert one is not None
         assert three is not None
         self.assertTrue(one["materials"])
@@ -101,15 +106,7 @@ class AfterCutting(unittest.TestCase):
         self.assertEqual(three["materials"], thrice)
 
     def test_a_rack_that_can_t_be_made_takes_nothing_though_its_first_pipe_could(self) -> None:
-        run = {
-            "format": "yarrow.run/1",
-            "units": "in",
-            "conduit": EMT,
-            "bender": "hand-emt-1/2",
-            "walk": [{"kind": "end", "at": 150}],
-            "rack": {"count": 3, "side": "right", "spacing": "1/4"},
-        }
-        taken = taken_by_run(run, "in")
+        taken = taken_by_run(racked(spacing="1/4"), "in")
         assert taken is not None
         self.assertEqual((taken["pieces"], taken["materials"]), ([], {}))
 
