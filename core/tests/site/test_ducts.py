@@ -8,7 +8,7 @@ import unittest
 from typing import Any
 
 import yarrow
-from core.tests.site.helpers import building, fibre, hole, site, trench
+from core.tests.site.helpers import between_holes, building, fibre, hole, site, trench
 from yarrow import DocumentError
 
 PLACES = [hole("A", 0, 0), hole("B", 100, 0)]
@@ -29,6 +29,14 @@ class Counts(unittest.TestCase):
         two = ducts([fibre("A", "B", count=30)], future=0)
         self.assertEqual([each["cables"] for each in two], [[[0, 29]], [[0, 1]]])
         self.assertEqual(two[0]["used_text"], "100 %")
+
+    def test_every_duct_has_a_rope_of_its_own(self) -> None:
+        cables = [fibre("A", "B")] * 2 + [{**fibre("A", "B"), "kind": "power", "diameter": 60}]
+        answer = yarrow.site(between_holes((0, 0), (80, 0), cables=cables))
+        amounts = {each["what"]: each["amount"] for each in answer["quantities"]}
+        laid = len(answer["stretches"][0]["ducts"])
+        self.assertGreater(laid, 1)
+        self.assertEqual(amounts["pull rope"], 80.0 * laid)
 
     def test_as_many_again_are_kept_for_later_with_a_rope_in_them(self) -> None:
         laid = ducts([fibre("A", "B")])

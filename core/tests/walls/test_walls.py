@@ -32,6 +32,15 @@ class Placed(unittest.TestCase):
         (alike,) = answer["to_bore"]
         self.assertEqual((alike["bit_text"], alike["height_text"], alike["count"]), ("1", "40", 3))
 
+    def test_a_stud_where_an_opening_s_frame_stands_is_left_out(self) -> None:
+        # The fourth, 47 1/4 to 48 3/4, is in the way of two studs from 48 to 51.
+        door = {"name": "Door", "begins": 51, "width": 32}
+        studs = yarrow.wall(wall(boxes=[box("A", 3)], openings=[door]))["studs"]
+        spans = [(each["begins"], each["ends"]) for each in studs]
+        self.assertIn((48.0, 49.5), spans)
+        for (_, ends), (begins, _) in pairwise(sorted(spans)):
+            self.assertLessEqual(ends, begins)
+
     def test_a_height_goes_to_the_edge_that_was_measured(self) -> None:
         for to, bottom in (("top", 12.25), ("middle", 14.125), ("bottom", 16.0)):
             answer = yarrow.wall(wall(boxes=[box("A", 3, to=to)]))
