@@ -11,6 +11,7 @@ import re
 import unittest
 from collections.abc import Iterator
 from dataclasses import dataclass
+from functools import cache
 from pathlib import Path
 
 ROOT = Path(__file__).parents[2]
@@ -118,11 +119,14 @@ def _is_protocol(each: ast.ClassDef) -> bool:
     return any(ast.unparse(base).startswith(("Protocol", "ABC")) for base in each.bases)
 
 
-def public() -> Iterator[Public]:
+@cache
+def public() -> tuple[Public, ...]:
     """Those whose docstrings are held to this."""
-    for each in functions("core/yarrow", "server"):
-        if not each.node.name.startswith("_") and not each.is_route:
-            yield each
+    return tuple(
+        each
+        for each in functions("core/yarrow", "server")
+        if not each.node.name.startswith("_") and not each.is_route
+    )
 
 
 class Docstrings(unittest.TestCase):

@@ -95,7 +95,8 @@ def _server_fails(copy: Path, labels: Sequence[str]) -> bool:
 
 def _page_fails(copy: Path, files: Sequence[str]) -> bool:
     return any(
-        _fails(["npx", "vitest", "run", "--bail", "1", *some], copy / "web") for some in (files, ())
+        _fails(["npx", "vitest", "run", "--bail", "1", *some], copy / "web")
+        for some in dict.fromkeys((tuple(files), ()))
     )
 
 

@@ -2,17 +2,10 @@
 
 import django.db.models.deletion
 from django.conf import settings
-from django.core.management import call_command
 from django.db import migrations, models
-from django.db.backends.base.schema import BaseDatabaseSchemaEditor
-from django.db.migrations.state import StateApps
 
 import jobs.models
-
-
-def make_table(apps: StateApps, schema_editor: BaseDatabaseSchemaEditor) -> None:
-    """The table of the cache that what runs take is kept in."""
-    call_command("createcachetable", "worked_out", database=schema_editor.connection.alias)
+from jobs.migrations._cache_table import make_cache_table
 
 
 class Migration(migrations.Migration):
@@ -364,5 +357,5 @@ class Migration(migrations.Migration):
             model_name="sitepicture",
             constraint=models.UniqueConstraint(fields=("site", "key"), name="one_picture_a_key"),
         ),
-        migrations.RunPython(make_table, migrations.RunPython.noop),
+        make_cache_table(),
     ]
