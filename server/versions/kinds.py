@@ -194,8 +194,9 @@ class SavedKind(ABC, Generic[Row]):
         """A new one.
 
         Args:
-            owner_id: of what it belongs to; columns, what else its row is made with.
+            owner_id: of what it belongs to.
             document: as it was sent.
+            columns: what else its row is made with.
 
         Raises:
             DoesNotExist; DocumentError, also where there is no room.

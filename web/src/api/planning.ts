@@ -1,14 +1,11 @@
 // What the core makes of a run that is on the screen: nothing of it is saved.
 import { client, type Schemas, unwrap } from "./client";
-import type { paths } from "./schema";
 
 /** Whose code holds on a job. */
 export type Rules = Schemas["JobDetail"]["rules"];
 
 /** One that answers are told in. */
-export type Language = NonNullable<
-  NonNullable<paths["/api/plan"]["post"]["parameters"]["query"]>["language"]
->;
+export type Language = Schemas["RunDetail"]["job_language"];
 
 /** The plan of a document, unsaved, in the words of a language. */
 export async function planRun(
