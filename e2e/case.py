@@ -161,6 +161,15 @@ class PageTest(LiveServerTestCase):
         """Load an address of the page."""
         (browser or self.browser).driver.get(f"{self.live_server_url}{path}")
 
+    def follow(self, path: str) -> None:
+        """Go to an address as a link in the page does; the screen before is gone then."""
+        self.browser.ask(
+            "window.left = all('main')[0]; history.pushState({}, '', arguments[0]);"
+            "dispatchEvent(new PopStateEvent('popstate'))",
+            path,
+        )
+        self.browser.until(lambda: self.browser.ask("return !left.isConnected"), path)
+
     def sign_in(self, name: str = "wren", browser: Browser | None = None) -> None:
         """Sign in through the door."""
         browser = browser or self.browser

@@ -61,15 +61,6 @@ class EveryScreen(PageTest):
         own = urlsplit(self.live_server_url).netloc
         self.assertEqual({urlsplit(address).netloc for address in asked} - {own}, set(), screen)
 
-    def follow(self, path: str) -> None:
-        """Go to an address as a link in the page does; the screen before is gone then."""
-        self.browser.ask(
-            "window.left = all('main')[0]; history.pushState({}, '', arguments[0]);"
-            "dispatchEvent(new PopStateEvent('popstate'))",
-            path,
-        )
-        self.browser.until(lambda: self.browser.ask("return !left.isConnected"), path)
-
     def tour(self) -> None:
         self.tour_of_a_run()
         self.tour_of_the_bench()

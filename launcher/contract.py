@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 from launcher.console import step
+from launcher.page_files import CORE, FILES, ask
 from launcher.paths import CONTRACT, MANAGE, PYTHON, ROOT, WEB
 from launcher.processes import run
 from launcher.setup import set_up
 from launcher.testing import WITHOUT_DATABASE, api_types
-from launcher.told import CORE, FILES, ask
 
 
 def contract() -> int:

@@ -28,13 +28,13 @@ _LOOK_EVERY_S = 1.0
 
 def ensure_postgres() -> Path:
     """The folder of PostgreSQL's programs, after installing it where it is missing."""
-    found = _programs()
-    if found is None:
+    result = _programs()
+    if result is None:
         ensure_packages(["postgresql"])
-        found = _programs()
-    if found is None:
+        result = _programs()
+    if result is None:
         raise LauncherError("PostgreSQL's initdb is not to be found under /usr/lib/postgresql.")
-    return found
+    return result
 
 
 def _programs() -> Path | None:
@@ -178,8 +178,8 @@ class _Tool:
         """The database in the cluster."""
         ask = ["-h", "127.0.0.1", "-p", str(port), "-U", "yarrow", "-w"]
         query = "select 1 from pg_database where datname = 'yarrow'"
-        found = self._run("psql", *ask, "-d", "postgres", "-Atc", query)
-        if found.strip() != "1":
+        result = self._run("psql", *ask, "-d", "postgres", "-Atc", query)
+        if result.strip() != "1":
             self._run("createdb", *ask, "yarrow")
 
     def stop(self) -> None:

@@ -89,5 +89,5 @@ def _major_version(program: str) -> str | None:
     """``156`` of a browser or its driver; None where it is not there."""
     if shutil.which(program) is None:
         return None
-    found = re.search(r"(\d+)\.", run([program, "--version"], what=program))
-    return found[1] if found else None
+    result = re.search(r"(\d+)\.", run([program, "--version"], what=program))
+    return result[1] if result else None

@@ -9,12 +9,12 @@ from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
 from launcher.console import LauncherError, step, write_error, write_line
+from launcher.page_files import stale
 from launcher.paths import API_TYPES, MANAGE, PYTHON, ROOT, VENV, WEB
 from launcher.postgres import cluster
 from launcher.processes import run
 from launcher.python_env import ensure_python
 from launcher.setup import ensure_browser, ensure_proxy, set_up
-from launcher.told import stale
 
 _LABELS = ("core/tests", "server/tests", "launcher/tests", "e2e")
 _AT_ONCE = 2
@@ -53,8 +53,8 @@ def _rooms_of_core(labels: Sequence[str]) -> list[Path]:
     (``core.walls``): those need no page, no browser and no database."""
     rooms = [label.partition(".")[2] for label in labels if label.startswith("core.")]
     folders = [ROOT / "core" / "tests" / room for room in rooms]
-    found = [folder for folder in folders if folder.is_dir() and folder.name != "tests"]
-    return found if labels and len(found) == len(labels) else []
+    result = [folder for folder in folders if folder.is_dir() and folder.name != "tests"]
+    return result if labels and len(result) == len(labels) else []
 
 
 def _test_core(rooms: Sequence[Path]) -> int:

@@ -103,8 +103,8 @@ def __getattr__(name: str) -> Any:
     if name not in _HOME:
         raise AttributeError(f"module {__name__!r} has no attribute {name!r}")
     room = import_module(f"{__name__}.{_HOME[name]}")
-    globals()[name] = found = room.VERBS[name] if _is_verb(name) else getattr(room, name)
-    return found
+    globals()[name] = result = room.VERBS[name] if _is_verb(name) else getattr(room, name)
+    return result
 
 
 def _is_verb(name: str) -> bool:

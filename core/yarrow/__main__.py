@@ -49,8 +49,10 @@ def main(arguments: list[str] | None = None) -> int:
         with _no_more_than(options.work):
             return int(options.run(options))
     except _WorkOver:
-        told = f"This takes more than {options.work:g} s of work. Make it smaller, or say --work."
-        print(told, file=sys.stderr)
+        message = (
+            f"This takes more than {options.work:g} s of work. Make it smaller, or say --work."
+        )
+        print(message, file=sys.stderr)
         return 2
     except DocumentError as refusal:
         print(refusal, file=sys.stderr)
@@ -172,9 +174,9 @@ def _ask(options: argparse.Namespace) -> int:
     document = _document(options.file)
     if options.format != "json":
         return _written(verb.written(document, options.format, options.language))
-    beside = [_read_beside(getattr(options, each.name)) for each in verb.beside]
-    told = {option.name: getattr(options, option.name) for option in verb.options}
-    return _print_answer(verb(document, *beside, language=options.language, **told))
+    beside = [_read_beside(getattr(options, argument.name)) for argument in verb.beside]
+    given = {option.name: getattr(options, option.name) for option in verb.options}
+    return _print_answer(verb(document, *beside, language=options.language, **given))
 
 
 def _read_beside(names: str | list[str]) -> Any:
@@ -186,8 +188,8 @@ def _schedule(options: argparse.Namespace) -> int:
     try:
         checked = yarrow.schedule(_bytes(options.file), options.units)
     except TableError as error:
-        for each in error.errors:
-            print(each, file=sys.stderr)
+        for document_error in error.errors:
+            print(document_error, file=sys.stderr)
         return 2
     sys.stdout.write(checked["csv"])
     return 0 if all(row["passes"] for row in checked["rows"]) else 3
@@ -216,7 +218,7 @@ USUAL = {
 
 def _quick(options: argparse.Namespace) -> int:
     usual = USUAL[options.units]
-    found = yarrow.quick(
+    result = yarrow.quick(
         {
             "format": "yarrow.quick/1",
             "units": options.units,
@@ -228,9 +230,9 @@ def _quick(options: argparse.Namespace) -> int:
             "bender": options.bender or usual["bender"],
         }
     )
-    if found["run"] is None:
-        raise DocumentError("said", found["expected"])
-    return _written(yarrow.plan.written(found["run"], "text"))
+    if result["run"] is None:
+        raise DocumentError("said", result["expected"])
+    return _written(yarrow.plan.written(result["run"], "text"))
 
 
 def _catalog(options: argparse.Namespace) -> int:

@@ -1275,13 +1275,13 @@ FittingsDocument = TypedDict(
 BenchMade = TypedDict(
     "BenchMade",
     {
-        "bend": "int",
         "angle": NotRequired["float"],
+        "slid": NotRequired["str | float"],
         "stub": NotRequired["str | float"],
         "height": NotRequired["str | float"],
         "distance": NotRequired["str | float"],
-        "slid": NotRequired["str | float"],
         "twist": NotRequired["float"],
+        "bend": "int",
         "mended": NotRequired["bool"],
         "as_is": NotRequired["bool"],
         "done": NotRequired["bool"],

@@ -144,5 +144,5 @@ def _member(request: HttpRequest) -> Member | AnonymousUser:
     if not constant_time_compare(session.get(HASH_SESSION_KEY, ""), member.get_session_auth_hash()):
         session.flush()
         return AnonymousUser()
-    found: Member = member
-    return found
+    result: Member = member
+    return result

@@ -122,15 +122,15 @@ def _placed(node: Any, title: str) -> Any:
     if "x-document" in node:
         part = f"_{node['x-part']}" if "x-part" in node else ""
         return {"$ref": f"#/components/schemas/{node['x-document'].capitalize()}Document{part}"}
-    found = {
+    result = {
         key: _placed(value, title)
         for key, value in node.items()
         if key not in (_READERS_OWN if title else ())
     }
-    reference = found.get("$ref", "")
+    reference = result.get("$ref", "")
     if isinstance(reference, str) and reference.startswith("#/$defs/"):
-        found["$ref"] = f"#/components/schemas/{title}_{reference.removeprefix('#/$defs/')}"
-    return found
+        result["$ref"] = f"#/components/schemas/{title}_{reference.removeprefix('#/$defs/')}"
+    return result
 
 
 _READERS_OWN = (

@@ -85,7 +85,7 @@ def unreadable_table(error: TableError) -> dict[str, Any]:
     Returns:
         As RFC 9457 has it, with ``errors``.
     """
-    fields = [{"path": each.path, "expected": each.expected} for each in error.errors]
+    fields = [{"path": problem.path, "expected": problem.expected} for problem in error.errors]
     return {"code": "unreadable", "message": str(error.errors[0]), "errors": fields}
 
 

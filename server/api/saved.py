@@ -83,8 +83,8 @@ def add_routes(router: Router, routes: SavedRoutes) -> None:
         routes: of that kind.
     """
     adders = {OPEN: _open, SAVE: _save, PUT_AWAY: _put_away, HISTORY: _history}
-    for each in routes.has:
-        adders[each](router, routes)
+    for route in routes.has:
+        adders[route](router, routes)
 
 
 def routes_in_a_job(router: Router, kind: SavedKind[Any]) -> SavedRoutes:

@@ -31,7 +31,7 @@ class FittingsFolder(KindFolder):
             return FITTINGS.put(arrival.member, crew_id, document, 0)
         there = row.document.get("fittings", [])
         names = {fitting["name"] for fitting in there}
-        new = [each for each in document.get("fittings", []) if each["name"] not in names]
+        new = [fitting for fitting in document.get("fittings", []) if fitting["name"] not in names]
         if not new:
             return row
         both = {**row.document, "fittings": [*there, *new]}

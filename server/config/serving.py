@@ -60,10 +60,10 @@ class Channel(HTTPChannel):
         """
         if self.began is None:
             self.began = time.time()
-        found = super().received(data)
+        result = super().received(data)
         if self.request is None:
             self.began = None
-        return found
+        return result
 
 
 class Server(TcpWSGIServer):

@@ -108,7 +108,9 @@ CSRF_COOKIE_HTTPONLY = True
 CSRF_COOKIE_SAMESITE = "Lax"
 # On a site that is reached by HTTPS, the start command says so, and by which addresses.
 SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = os.environ.get("YARROW_HTTPS") == "1"
-CSRF_TRUSTED_ORIGINS = [each for each in os.environ.get("YARROW_ORIGINS", "").split(",") if each]
+CSRF_TRUSTED_ORIGINS = [
+    origin for origin in os.environ.get("YARROW_ORIGINS", "").split(",") if origin
+]
 """Where the page comes from as a browser names it, with https, where a proxy ends TLS."""
 PROXIES = int(os.environ.get("YARROW_PROXIES", "0"))
 """How many proxies of our own stand before this: so many of the last addresses that a request is

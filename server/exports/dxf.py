@@ -102,10 +102,10 @@ def read_path(text: str, units: Unit | None, into: Unit) -> ReadPath:
     document = read_drawing(text)
     lines = drawn(document.modelspace())
     named = [line for line in lines if line.dxf.layer == "CENTRELINE_3D"]
-    found = named or lines
-    if not found:
+    result = named or lines
+    if not result:
         raise DocumentError("dxf", "a drawing with a polyline in its model space")
-    pieces = [pieces_of(line) for line in found]
+    pieces = [pieces_of(line) for line in result]
     if any(not math.isfinite(n) for group in pieces for piece in group for n in piece.end):
         raise DocumentError("dxf", "coordinates that are numbers")
     chains = joined(pieces)

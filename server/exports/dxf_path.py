@@ -150,14 +150,14 @@ def pieces_of(entity: DXFEntity) -> list[DrawnPiece]:
         flat = [(Vec3(x, y, high), float(b)) for x, y, b in line.get_points("xyb")]
     if line.is_closed:
         flat.append((flat[0][0], 0.0))
-    found: list[DrawnPiece] = []
+    result: list[DrawnPiece] = []
     for (start, bulge), (end, _) in _pairs(flat):
         one, other = ocs.to_wcs(start), ocs.to_wcs(end)
         if bulge:
-            found.append(_arc(one, other, 4 * math.atan(bulge), ocs))
+            result.append(_arc(one, other, 4 * math.atan(bulge), ocs))
         else:
-            found += _straight(one, other)
-    return found
+            result += _straight(one, other)
+    return result
 
 
 def joined(groups: Sequence[Sequence[DrawnPiece]]) -> list[list[DrawnPiece]]:
@@ -170,7 +170,7 @@ def joined(groups: Sequence[Sequence[DrawnPiece]]) -> list[list[DrawnPiece]]:
     left = [list(group) for group in groups if group]
     size = max((piece.start.magnitude for group in left for piece in group), default=1.0)
     ends = _Ends(left, max(size * _JOIN, 1e-9))
-    found: list[list[DrawnPiece]] = []
+    result: list[list[DrawnPiece]] = []
     for number, group in enumerate(left):
         if not ends.take(number):
             continue
@@ -180,8 +180,8 @@ def joined(groups: Sequence[Sequence[DrawnPiece]]) -> list[list[DrawnPiece]]:
         back = _turned_round(chain)
         while (then := ends.after(back)) is not None:
             back = [*back, *then]
-        found.append(_turned_round(back))
-    return found
+        result.append(_turned_round(back))
+    return result
 
 
 def _turned_round(chain: Sequence[DrawnPiece]) -> list[DrawnPiece]:

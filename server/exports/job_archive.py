@@ -138,7 +138,7 @@ def _check_names(infos: Sequence[zipfile.ZipInfo], folders: Sequence[Folder]) ->
         expected = folder in known and file == f"{plain}.json" and plain.isalnum()
         if name != MANIFEST and not expected:
             shown = name if len(name) <= 60 and name.isprintable() else "…"
-            listed = ", ".join(f"{each.name}/….json" for each in folders)
+            listed = ", ".join(f"{folder.name}/….json" for folder in folders)
             raise DocumentError("archive", f"{MANIFEST}, {listed} alone, not {shown}")
 
 

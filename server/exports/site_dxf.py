@@ -83,10 +83,10 @@ def read_site_dxf(text: str) -> dict[str, Any]:
     unit, times = drawn_in
     scale = convert_length(times, unit, "mm") / 1000
     model = drawing.modelspace()
-    found = [(entity, beside) for entity in model if (beside := _data_beside(entity)) is not None]
-    if found:
-        features = [_feature(entity, beside) for entity, beside in found if "site" not in beside]
-        sites = [beside["site"] for _, beside in found if "site" in beside]
+    result = [(entity, beside) for entity in model if (beside := _data_beside(entity)) is not None]
+    if result:
+        features = [_feature(entity, beside) for entity, beside in result if "site" not in beside]
+        sites = [beside["site"] for _, beside in result if "site" in beside]
         site = sites[0] if sites else {}
     else:
         features, site = list(_trenches(drawn(model), scale)), {"name": "From a drawing"}
@@ -141,7 +141,7 @@ def _data_beside(entity: DXFEntity) -> dict[str, Any] | None:
         return None
     chunks = [tag.value for tag in entity.get_xdata(_APP) if tag.code == _TEXT]
     try:
-        found = json.loads("".join(chunks))
+        result = json.loads("".join(chunks))
     except ValueError:
         raise DocumentError("dxf", "what Yarrow said beside its lines, as it was") from None
-    return found if isinstance(found, dict) else None
+    return result if isinstance(result, dict) else None

@@ -47,7 +47,7 @@ def compose_site_sheet(
     Args:
         paper: its width and height in millimetres.
     """
-    metres = sum(each.length_m for each in plan.stretches)
+    metres = sum(stretch.length_m for stretch in plan.stretches)
     put = plan.points.branches + plan.points.on_the_way
     facts = f"{len(plan.stretches)} stretches · {put} pull points put by Yarrow"
     first = Drawing(*paper, f"{heading.run}, {heading.job}: the plan")
@@ -75,8 +75,8 @@ def _plan(drawing: Drawing, site: DuctSite, plan: SitePlan, top: float, bottom: 
     points += [point for trench in site.trenches for point in trench.line]
     if not points:
         return
-    left, low = (min(each[at] for each in points) for at in (0, 1))
-    right, high = (max(each[at] for each in points) for at in (0, 1))
+    left, low = (min(point[at] for point in points) for at in (0, 1))
+    right, high = (max(point[at] for point in points) for at in (0, 1))
     wide, tall = max(right - left, _LEAST_M), max(high - low, _LEAST_M)
     room = drawing.width - 2 * MARGIN
     scale = min((room - 24) / wide, (bottom - top - 16) / tall)
@@ -166,7 +166,7 @@ def _north(drawing: Drawing, turned: float, top: float) -> None:
 def _scale_bar(drawing: Drawing, scale: float, bottom: float, *, feet: bool) -> None:
     """Args: scale, mm of paper a metre."""
     unit = _M_A_FOOT if feet else 1.0
-    bar = max((each for each in _BARS if each * unit * scale <= 45), default=_BARS[0])
+    bar = max((bar for bar in _BARS if bar * unit * scale <= 45), default=_BARS[0])
     long = bar * unit * scale
     drawing.line((MARGIN, bottom - 1.5), (MARGIN, bottom + 1.5), width=0.3)
     drawing.line((MARGIN, bottom), (MARGIN + long, bottom), width=0.3)
@@ -208,8 +208,8 @@ def _schedule_lines(plan: SitePlan, wording: Wording) -> Iterator[ListedLine]:
         if cable.pull:
             yield ListedLine(wording.text(cable.pull), beside=True)
     yield ListedLine("What it takes", title=True)
-    for each in plan.quantities:
-        yield ListedLine(f"{wording.text(each.what)}: {each.text}")
+    for quantity in plan.quantities:
+        yield ListedLine(f"{wording.text(quantity.what)}: {quantity.text}")
 
 
 def _cables(cable: SiteCable, count: int, wording: Wording) -> str:

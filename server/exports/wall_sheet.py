@@ -32,9 +32,9 @@ def compose_wall_sheet(
     pieces = sum(len(feed.pieces) for feed in plan.feeds)
     facts = (
         f"{len(plan.boxes)} boxes · {len(plan.feeds)} feeds · "
-        f"{sum(each.count for each in plan.to_bore)} holes"
+        f"{sum(hole.count for hole in plan.to_bore)} holes"
     )
-    findings = [*plan.findings, *(found for feed in plan.feeds for found in feed.findings)]
+    findings = [*plan.findings, *(result for feed in plan.feeds for result in feed.findings)]
     left: Sequence[ListedLine] = tuple(_lines(plan, heading.wording))
     pages: list[Drawing] = []
     while not pages or left:
@@ -120,9 +120,9 @@ def _lines(plan: WallPlan, wording: Wording) -> Iterator[ListedLine]:
         proud = f", proud {box.proud_text}"
         yield ListedLine(f"{box.name}: {wording.text(box.on)}, top at {box.top_text}{proud}")
     yield ListedLine("Holes to bore", title=True)
-    for each in plan.to_bore:
-        where = f"in the {each.plate} plate" if each.plate else f"at {each.height_text}"
-        yield ListedLine(f"{each.count} × {each.bit_text} {where}")
+    for bored in plan.to_bore:
+        where = f"in the {bored.plate} plate" if bored.plate else f"at {bored.height_text}"
+        yield ListedLine(f"{bored.count} × {bored.bit_text} {where}")
     for hole in plan.plate_holes:
         where = f"at {hole.along_text}, {hole.deep_text} behind the face"
         yield ListedLine(f"{hole.plate} plate {where}", beside=True)

@@ -95,9 +95,9 @@ def _verdict(drawing: Drawing, fill: FillResult, wording: Wording, y: float) -> 
 
 def _conductors(drawing: Drawing, fill: FillResult, wording: Wording, y: float) -> float:
     left, right = MARGIN, drawing.width - MARGIN
-    each, all_ = right - 62, right - 30
+    one_each, all_ = right - 62, right - 30
     unit = _UNITS[fill.amount]
-    for text, x in ((f"each, {unit}", each), (f"all, {unit}", all_), ("more go in", right)):
+    for text, x in ((f"each, {unit}", one_each), (f"all, {unit}", all_), ("more go in", right)):
         drawing.text(x, y, text, 2.7, anchor="end", colour=SOFT)
     drawing.text(left, y, "what goes in", 2.7, colour=SOFT)
     y += 1.6
@@ -107,7 +107,7 @@ def _conductors(drawing: Drawing, fill: FillResult, wording: Wording, y: float) 
         role = wording.text(Phrase("earth")) if part.role == "earth" else part.role
         name = f"{part.name}, {role}" if role != "cable" else part.name
         drawing.text(left, y, f"{part.count} × {name}", _TEXT)
-        drawing.text(each, y, _figure(part.each, fill), _TEXT, anchor="end")
+        drawing.text(one_each, y, _figure(part.each, fill), _TEXT, anchor="end")
         drawing.text(all_, y, _figure(part.total, fill), _TEXT, anchor="end")
         drawing.text(right, y, str(part.room), _TEXT, anchor="end")
         y += 1.4
@@ -128,7 +128,10 @@ def _conductors(drawing: Drawing, fill: FillResult, wording: Wording, y: float) 
 def _remaining_notes(drawing: Drawing, fill: FillResult, wording: Wording, y: float) -> float:
     """The smallest that passes, and the other country's way."""
     wide = drawing.width - 2 * MARGIN
-    sizes = [f"{each.name} {(each.size or 'none').replace('-', ' ')}" for each in fill.by_type]
+    sizes = [
+        f"{conductor.name} {(conductor.size or 'none').replace('-', ' ')}"
+        for conductor in fill.by_type
+    ]
     smallest = ", ".join(sizes) or (fill.smallest or "none of the table")
     y = drawing.paragraph(MARGIN, y, wide, f"Smallest that passes: {smallest}.", _TEXT)
     other = fill.beside
@@ -144,7 +147,7 @@ def _pull(drawing: Drawing, wires: PlannedWires, y: float, wording: Wording) -> 
     drawing.text(MARGIN, y, "The pull", 4, bold=True)
     points = wires.points
     bent = f"{degrees(points.degrees)} of {degrees(points.limit)} between pull points."
-    lines = [bent, *(wording.text(each.text) for each in wires.breaks)]
+    lines = [bent, *(wording.text(place.text) for place in wires.breaks)]
     if wires.pull is not None:
         lines += [wording.text(wires.pull.text), *_ways(wires.pull)]
     y += 1

@@ -50,12 +50,12 @@ def reading_of(line: bytes) -> GaugeReading | None:
     Args:
         line: without its end.
     """
-    found = _LINE.fullmatch(line.strip()) if len(line) <= _LONGEST else None
-    if found is None:
+    result = _LINE.fullmatch(line.strip()) if len(line) <= _LONGEST else None
+    if result is None:
         return None
-    angle = float(found[1])
+    angle = float(result[1])
     low, high = _CAN_BE
-    return GaugeReading("reading", angle, found[2] == b"L") if low <= angle <= high else None
+    return GaugeReading("reading", angle, result[2] == b"L") if low <= angle <= high else None
 
 
 def shown_code(address: Address) -> str:
@@ -78,8 +78,8 @@ def shown_code(address: Address) -> str:
                 if not more:
                     break
                 said += more
-    found = _HELLO.fullmatch(said.partition(b"\n")[0])
-    return found[1].decode() if found else ""
+    result = _HELLO.fullmatch(said.partition(b"\n")[0])
+    return result[1].decode() if result else ""
 
 
 def readings(address: Address, seconds: float) -> Iterator[GaugeReading]:
@@ -112,8 +112,8 @@ def readings(address: Address, seconds: float) -> Iterator[GaugeReading]:
                 return
             *lines, rest = (rest + (more or b"")).split(b"\n")
             rest = rest[-_LONGEST:]
-            found = [each for each in map(reading_of, lines[-20:]) if each]
-            newest = found[-1] if found else newest
+            result = [reading for reading in map(reading_of, lines[-20:]) if reading]
+            newest = result[-1] if result else newest
             if newest and now >= due_at - _EARLY_S:
                 yield newest
                 sent_at, newest = now, None

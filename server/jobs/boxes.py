@@ -99,17 +99,17 @@ def runs_by_box(job: Job) -> dict[str, RunsAtBox]:
     Returns:
         By the box's key.
     """
-    found: dict[str, RunsAtBox] = {}
+    result: dict[str, RunsAtBox] = {}
     live = job.runs.filter(removed_at=None).order_by("id")
     for document, run_key, run_id in live.values_list("document", "key", "id"):
         boxes = dict.fromkeys(box_key(name) for _, name in ends_named(document))
         if boxes and not problem_of(document):
             for key in boxes:
-                at_box = found.setdefault(key, RunsAtBox())
+                at_box = result.setdefault(key, RunsAtBox())
                 at_box.runs.append(document)
                 at_box.keys.append(run_key)
                 at_box.ids.append(run_id)
-    return found
+    return result
 
 
 def check_box(job: Job, document: dict[str, Any]) -> dict[str, Any]:

@@ -53,8 +53,8 @@ OLD_HALF_INCH: dict[str, Any] = {
         {"mark": "13 3/8", "stick": "40", "stub": "18 7/16", "tail": "24 1/4"},
         {"mark": "13 3/8", "stick": "40", "stub": "18 3/8", "tail": "24 5/16"},
         *(
-            {**_measured(*each), "of": f"the old crib, bend {number}"}
-            for number, each in enumerate(_MADE, 1)
+            {**_measured(*made), "of": f"the old crib, bend {number}"}
+            for number, made in enumerate(_MADE, 1)
         ),
     ],
     "marks": {"front": "arrow"},

@@ -169,8 +169,8 @@ def keep_picture(member: Member, site_id: int, picture: Redrawn) -> SitePicture:
         defaults={"data": picture.data, "width": picture.width, "height": picture.height},
     )
     old = site.pictures.exclude(key=site.document.get("plan", {}).get("picture", ""))
-    for each in old.exclude(id=kept.id).order_by("-id")[MOST_PICTURES - 2 :]:
-        each.delete()
+    for dropped in old.exclude(id=kept.id).order_by("-id")[MOST_PICTURES - 2 :]:
+        dropped.delete()
     return kept
 
 
@@ -197,7 +197,7 @@ def pictures_under(sites: QuerySet[JobSite]) -> PicturesUnderSites:
     ids = {(site_id, key): picture_id for site_id, key, picture_id in kept}
     laid = sites.order_by("id").values_list("id", "document__plan__picture")
     return PicturesUnderSites(
-        [(number, ids[each]) for number, each in enumerate(laid, 1) if each in ids]
+        [(number, ids[trench]) for number, trench in enumerate(laid, 1) if trench in ids]
     )
 
 

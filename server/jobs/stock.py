@@ -84,7 +84,7 @@ def cut_now(
     """
     job = jobs_for(member).get(id=job_id)
     lists = cuts_of(job, document, seconds).complete()
-    cut = [(each.of.type, each.of.size, each.cuts) for each in lists if each.cuts]
+    cut = [(row.of.type, row.of.size, row.cuts) for row in lists if row.cuts]
     return STOCKS.put(member, job_id, yarrow.after_cutting(document, cut), base_version)
 
 
@@ -138,10 +138,10 @@ def cuts_of(job: Job, stock: dict[str, Any], seconds: float = 0.0) -> CutsOfRuns
     wanted = yarrow.stock_of_taken(zip(names, by_run.taken, strict=True), job.unit)
     held = yarrow.materials_of_job(wanted, stock)
     lists = []
-    to_cut = sum(bool(each.document["pieces"]) for each in wanted)
+    to_cut = sum(bool(run.document["pieces"]) for run in wanted)
     language = job.rulebook.language
-    for each, materials in zip(wanted, held["by_conduit"], strict=True):
-        there = bool(each.document["pieces"])
-        cuts = yarrow.cut_of_job(each, stock, language, seconds / to_cut) if there else None
-        lists.append(CutOfConduit(each, cuts, materials))
+    for run, materials in zip(wanted, held["by_conduit"], strict=True):
+        there = bool(run.document["pieces"])
+        cuts = yarrow.cut_of_job(run, stock, language, seconds / to_cut) if there else None
+        lists.append(CutOfConduit(run, cuts, materials))
     return CutsOfRuns(len(documents), len(documents), lists, held["spare"])

@@ -57,16 +57,16 @@ def taken_by_runs(job: Job, documents: Sequence[dict[str, Any]]) -> TakenByRuns:
     """
     kept = caches["worked_out"]
     keys = [_key(job, document) for document in documents]
-    found: dict[str, Any] = kept.get_many(keys)
+    result: dict[str, Any] = kept.get_many(keys)
     end = time.thread_time() + PLANNING_S
     for key, document in zip(keys, documents, strict=True):
-        if key not in found:
+        if key not in result:
             if time.thread_time() > end:
                 break
-            found[key] = [yarrow.taken_by_run(document, job.unit, job.wording)]
-            kept.set(key, found[key], _KEPT_S)
-    worked_out = sum(key in found for key in keys)
-    return TakenByRuns([found.get(key, [None])[0] for key in keys], worked_out)
+            result[key] = [yarrow.taken_by_run(document, job.unit, job.wording)]
+            kept.set(key, result[key], _KEPT_S)
+    worked_out = sum(key in result for key in keys)
+    return TakenByRuns([result.get(key, [None])[0] for key in keys], worked_out)
 
 
 def _key(job: Job, document: dict[str, Any]) -> str:

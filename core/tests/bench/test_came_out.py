@@ -15,7 +15,7 @@ from yarrow import DocumentError
 from yarrow.geometry.pipe import PipeBend, fold, fold_anyhow
 from yarrow.geometry.vectors import Vector, cross, length, subtract, unit
 
-_SLIPS = int(os.environ.get("YARROW_SLIPS", "200"))
+_SLIPS = int(os.environ.get("YARROW_SLIPS", "120"))
 """More where somebody wants to be sure: 2,000 take a few minutes."""
 
 

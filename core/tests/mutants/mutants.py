@@ -236,8 +236,8 @@ MUTANTS: tuple[Mutant, ...] = (
     ),
     Mutant(
         "runs/instructions/steps.py",
-        'way = "clockwise" if each.turned > 0 else "anticlockwise"',
-        'way = "anticlockwise" if each.turned > 0 else "clockwise"',
+        'way = "clockwise" if handled.turned > 0 else "anticlockwise"',
+        'way = "anticlockwise" if handled.turned > 0 else "clockwise"',
         ("runs", "bend_simulation", "benders", "documents"),
     ),
     Mutant(
@@ -336,8 +336,8 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant("fill/area.py", "min(max(count, 1), 3) - 1", "min(max(count, 1), 2) - 1", _FILL),
     Mutant(
         "fill/pull_points.py",
-        "so_far + each > limit + 1e-6",
-        "so_far + each >= limit - 1e-6",
+        "so_far + turned > limit + 1e-6",
+        "so_far + turned >= limit - 1e-6",
         _FILL,
     ),
     # documents and tables
@@ -388,8 +388,8 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant("features/leg.py", "else max(margin, self.heel)", "else margin", _TOOLS),
     Mutant(
         "runs/instructions/steps.py",
-        "(not hooked or each.placing.hook",
-        "(hooked or each.placing.hook",
+        "(not hooked or handled.placing.hook",
+        "(hooked or handled.placing.hook",
         _TOOLS,
     ),
     Mutant(
@@ -399,7 +399,7 @@ MUTANTS: tuple[Mutant, ...] = (
         _TOOLS,
     ),
     Mutant("pieces/by_hand.py", "- closed.middle) < _SAME", "- closed.middle) > _SAME", _PIECES),
-    Mutant("pieces/materials.py", "found[name] += brought.count", "found[us, uk] += 1", _PIECES),
+    Mutant("pieces/materials.py", "result[name] += brought.count", "result[name] += 1", _PIECES),
     Mutant("pieces/planned_pieces.py", "if self.left <= 0:", "if False:", _PIECES),
     Mutant("stock/bars.py", "half = bisect_right(sizes, room // 2)", "half = 0", _STOCK),
     Mutant("bench/readings/height.py", "other.angle) < STUB_FROM", "other.angle) < 180", _BENCH),
@@ -463,7 +463,7 @@ MUTANTS: tuple[Mutant, ...] = (
         "groove = bender.radius",
         _TOOLS,
     ),
-    Mutant("stock/taken.py", "each.count * pipes", "each.count", _STOCK),
+    Mutant("stock/taken.py", "material.count * pipes", "material.count", _STOCK),
     Mutant(
         "runs/planner.py",
         "if len(pipe.bends) > most_bends",
@@ -521,12 +521,12 @@ MUTANTS: tuple[Mutant, ...] = (
     Mutant("pieces/pieces.py", "longest = max(b - a for", "longest = max(b + a for", _PIECES),
     Mutant(
         "pieces/supports.py",
-        "JointRoom(each.begins + half,",
-        "JointRoom(each.begins - half,",
+        "JointRoom(straight.begins + half,",
+        "JointRoom(straight.begins - half,",
         _PIECES,
     ),
     Mutant(
-        "pieces/getting_in/ways.py", 'each.turned.meets or ""', 'each.turned.meets and ""', _PIECES
+        "pieces/getting_in/ways.py", 'turn.turned.meets or ""', 'turn.turned.meets and ""', _PIECES
     ),
     Mutant("stock/solver.py", "sum(of_kind) <= number", "sum(of_kind) < number", _STOCK),
     Mutant(

@@ -3,6 +3,7 @@ joint is in a bend or in the bender's reach of one."""
 
 from __future__ import annotations
 
+import os
 import random
 import unittest
 from collections.abc import Iterator
@@ -18,7 +19,7 @@ from yarrow.pieces.planned_pieces import Parting
 from yarrow.runs.planner import plan_resolved, resolve_run
 from yarrow.runs.stages import BuildablePlan
 
-PARTINGS = 10_000
+PARTINGS = int(os.environ.get("YARROW_PARTINGS", "3000"))
 OF_A_RUN = 25
 
 

@@ -94,7 +94,7 @@ class Straps(unittest.TestCase):
         rng = random.Random(3)
         for units, conduit, bender, scale in KINDS:
             rule = support_rule(conduits()[conduit["type"], conduit["size"]], units)
-            for number in range(25):
+            for number in range(15):
                 made = yarrow.pieces.values(random_run(rng, units, conduit, bender, scale))
                 if made.supports is None:
                     continue

@@ -5,7 +5,7 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from hypothesis import given
+from hypothesis import given, settings
 
 import yarrow
 from core.tests.builders import end, kick, metric, offset, planned, saddle3, text_of, turn
@@ -49,6 +49,7 @@ class PrintedMarks(unittest.TestCase):
             edge = row.warm_from if mark.hook == "start" else row.warm_to
             self.assertAlmostEqual(float(str(edge)), mark.position + beyond, delta=0.51)
 
+    @settings(max_examples=50)
     @given(makeable_runs())
     def test_by_either_method_the_figures_of_a_row_are_one_pipe(self, run: dict[str, Any]) -> None:
         for method in ("exact", "table"):

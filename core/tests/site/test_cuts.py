@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+import os
 import random
 import unittest
 from collections.abc import Collection, Iterator
@@ -11,7 +12,7 @@ from typing import Any
 import yarrow
 from core.tests.site.helpers import fibre, hole, random_network, site, trench
 
-_SITES = 2000
+_SITES = int(os.environ.get("YARROW_SITES", "800"))
 
 
 def reached(answer: dict[str, Any], start: int, without: Collection[int]) -> set[int]:

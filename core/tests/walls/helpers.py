@@ -7,14 +7,14 @@ from typing import Any
 from core.tests.builders import framed_wall
 from yarrow.documents.wall.reading import read_framed_wall
 from yarrow.walls.laying import LaidWall
-from yarrow.walls.laying import lay_wall as lay_told_wall
+from yarrow.walls.laying import lay_wall as lay_read_wall
 
 OPEN = 1.6 / 25.4
 """What a set-screw coupling's stop holds apart."""
 
 
 def lay_wall(document: dict[str, Any]) -> LaidWall:
-    return lay_told_wall(read_framed_wall(document).told)
+    return lay_read_wall(read_framed_wall(document).to_lay)
 
 
 def wall(*feeds: dict[str, Any], **more: Any) -> dict[str, Any]:

@@ -21,7 +21,7 @@ from yarrow.runs.written_plan import write_plan
 from yarrow.walls.laying import LaidWall, survey_of_feed
 from yarrow.walls.wall_plan import PlannedFeed
 
-WALLS = int(os.environ.get("YARROW_WALLS", "300"))
+WALLS = int(os.environ.get("YARROW_WALLS", "150"))
 
 
 class AtRandom(unittest.TestCase):

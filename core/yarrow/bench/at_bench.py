@@ -153,7 +153,7 @@ class _PieceSoFar:
 
     made: tuple[int, ...]
     read: bool
-    found: Refit
+    refit: Refit
     fit: BenchFit
 
 
@@ -183,7 +183,7 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
     """
     run = plan.resolution.run
     bent = _so_far(plan, made, held)
-    pipe = bent.found.pipe(plan.placed.pipe) if bent.read else plan.placed.pipe
+    pipe = bent.refit.pipe(plan.placed.pipe) if bent.read else plan.placed.pipe
     order = as_it_came_out(plan, pipe)
     fit = bent.fit
     return BenchPlan(
@@ -201,14 +201,14 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
                 bend.radius,
                 tuple(
                     name
-                    for name in that_apply(bent.found.bent, number)
+                    for name in that_apply(bent.refit.bent, number)
                     # No plane is there yet that the first bend could be out of.
                     if name != "twist" or number != order.bends[0].bend
                 ),
             )
             for number, bend in enumerate(pipe.bends)
         ),
-        path=bent.found.path,
+        path=bent.refit.path,
         order=order,
         before=before_bending(run, order),
         warming=warm_bends(run, order, pipe),
@@ -228,55 +228,55 @@ def _so_far(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> 
     run, words = plan.resolution.run, plan.placed.words
     planned, hung = bent_as_planned(plan), hung_as_planned(plan)
     opened, step = opened_at_most(run.conduit.type), float(run.round_to)
-    found = hung_up(planned, hung, held)
+    refit = hung_up(planned, hung, held)
     by = RecoveryWay.NONE
     bends: list[int] = []
     learnt: list[BendForBender] = []
-    told: list[Phrase] = []
+    messages: list[Phrase] = []
     mend: list[MendAtBench] = []
     cut_short = False
-    for each in made:
-        bends.append(each.bend)
-        if not each.readings:
+    for made_bend in made:
+        bends.append(made_bend.bend)
+        if not made_bend.readings:
             continue
-        aimed = found.bent
-        placing = plan.placed.placings[each.bend]
+        aimed = refit.bent
+        placing = plan.placed.placings[made_bend.bend]
         of_the_bender = calibration_reading(
-            run, aimed, planned.cut, placing, each.bend, each.readings
+            run, aimed, planned.cut, placing, made_bend.bend, made_bend.readings
         )
         # A bend that was bent on or opened is no longer what the bender made of it.
-        learnt += [of_the_bender] if of_the_bender and not each.mended else []
-        readings = dict(each.readings)
-        if "angle" in readings and not each.mended:
-            wanted = aimed.bends[each.bend].angle
+        learnt += [of_the_bender] if of_the_bender and not made_bend.mended else []
+        readings = dict(made_bend.readings)
+        if "angle" in readings and not made_bend.mended:
+            wanted = aimed.bends[made_bend.bend].angle
             readings["angle"] = plausible_angle(run.bender, wanted, readings["angle"])
-            told += _believed(each, readings["angle"])
-        piece = _with_readings(aimed, readings, each.bend)
+            messages += _believed(made_bend, readings["angle"])
+        piece = _with_readings(aimed, readings, made_bend.bend)
         after = Recovery(hung, opened, held, step)
-        done = recovered(aimed, piece, tuple(bends), after, as_is=each.as_is)
-        found, by = done.piece, max(by, done.by, key=list(RecoveryWay).index)
-        if not each.done:
+        done = recovered(aimed, piece, tuple(bends), after, as_is=made_bend.as_is)
+        refit, by = done.piece, max(by, done.by, key=list(RecoveryWay).index)
+        if not made_bend.done:
             mend += [_mend_at_bench(run.bender, mending) for mending in done.mendings]
-        told += _nothing_done(aimed, piece, each, opened, done.mendings)
+        messages += _nothing_done(aimed, piece, made_bend, opened, done.mendings)
         cut_short = cut_short or done.cut_short
     if cut_short:
-        told.append(Phrase("bench/not-all-looked-at"))
-    legs = _legs(found, hung, step, words)
-    read = any(each.readings for each in made)
-    straight = straight_left([found.bent.bends[bend] for bend in bends], planned.cut)
-    sentences = _fit_sentences(found, planned, legs, words) if read else ()
+        messages.append(Phrase("bench/not-all-looked-at"))
+    legs = _legs(refit, hung, step, words)
+    read = any(made_bend.readings for made_bend in made)
+    straight = straight_left([refit.bent.bends[bend] for bend in bends], planned.cut)
+    sentences = _fit_sentences(refit, planned, legs, words) if read else ()
     fit = BenchFit(
         format=FIT_FORMAT,
         legs=legs,
-        verdict=_verdict(found, legs, by),
+        verdict=_verdict(refit, legs, by),
         mend=tuple(mend),
         by=by,
-        told=(*told, *sentences),
+        told=(*messages, *sentences),
         learnt=tuple(learnt),
         straight_left_mm=convert_length(straight, run.unit, "mm"),
         straight_left_text=words.length(words.down(straight)),
     )
-    return _PieceSoFar(tuple(bends), read, found, fit)
+    return _PieceSoFar(tuple(bends), read, refit, fit)
 
 
 def _mend_at_bench(bender: Bender, mending: Mending) -> MendAtBench:
@@ -287,8 +287,8 @@ def _mend_at_bench(bender: Bender, mending: Mending) -> MendAtBench:
         "by": _half_degrees(mending.by),
         "to": text,
     }
-    told = Phrase(f"bench/{mending.how}", values)
-    return MendAtBench(mending.bend, mending.to, bend_to, text, mending.how, told)
+    message = Phrase(f"bench/{mending.how}", values)
+    return MendAtBench(mending.bend, mending.to, bend_to, text, mending.how, message)
 
 
 def _nothing_done(
@@ -300,7 +300,7 @@ def _nothing_done(
 ) -> Iterator[Phrase]:
     """What is said of an angle that nothing is done about."""
     over = piece.bends[made.bend].angle - aimed.bends[made.bend].angle
-    if abs(over) <= SAME or any(each.how != MendingWay.PRESS_FLAT for each in mendings):
+    if abs(over) <= SAME or any(mending.how != MendingWay.PRESS_FLAT for mending in mendings):
         return
     values: dict[str, Value] = {"bend": count(made.bend + 1), "by": _half_degrees(abs(over))}
     if over > opened:
@@ -363,12 +363,12 @@ def hung_as_planned(plan: BuildablePlan) -> HungPiece:
 
 
 def _legs(
-    found: Refit, hung: HungPiece, step: float, words: LengthFormatter
+    refit: Refit, hung: HungPiece, step: float, words: LengthFormatter
 ) -> tuple[LegAsBent, ...]:
     """How its legs come to lie. Args: step, of the tape: what is off by no more, holds."""
-    last = len(found.off) - 1
+    last = len(refit.off) - 1
     legs = []
-    for at, off in enumerate(found.off):
+    for at, off in enumerate(refit.off):
         name = Phrase("bench/leg-between", {"one": count(at), "other": count(at + 1)})
         if at == 0:
             name = Phrase("bench/leg-first")
@@ -378,9 +378,9 @@ def _legs(
     return tuple(legs)
 
 
-def _verdict(found: Refit, legs: Sequence[LegAsBent], by: RecoveryWay) -> Verdict:
+def _verdict(refit: Refit, legs: Sequence[LegAsBent], by: RecoveryWay) -> Verdict:
     worst = max((leg.off for leg in legs if leg.matters), default=0.0)
-    if found.overlap or by is RecoveryWay.SCRAP or worst > SCRAP * found.bent.diameter:
+    if refit.overlap or by is RecoveryWay.SCRAP or worst > SCRAP * refit.bent.diameter:
         return "scrap"
     return "fits" if all(leg.holds for leg in legs if leg.matters) else "gives"
 
@@ -403,17 +403,17 @@ def _half_degrees(angle: float) -> str:
 
 
 def _fit_sentences(
-    found: Refit, planned: BentPiece, legs: Sequence[LegAsBent], words: LengthFormatter
+    refit: Refit, planned: BentPiece, legs: Sequence[LegAsBent], words: LengthFormatter
 ) -> list[Phrase]:
     sentences = []
-    if found.overlap:
-        sentences.append(Phrase("bench/no-room", {"by": words.needed(found.overlap)}))
+    if refit.overlap:
+        sentences.append(Phrase("bench/no-room", {"by": words.needed(refit.overlap)}))
     for leg in legs:
         if leg.matters and not leg.holds:
             sentences.append(
                 Phrase("bench/leg-off", {"leg": leg.name, "by": words.measured(leg.off)})
             )
-    for end, over in (("start", found.over_start), ("end", planned.cut - found.bent.cut)):
+    for end, over in (("start", refit.over_start), ("end", planned.cut - refit.bent.cut)):
         if not words.off(over).is_zero:
             way = "cut-off" if over > 0 else "short"
             sentences.append(Phrase(f"bench/{way}-at-{end}", {"by": words.measured(abs(over))}))

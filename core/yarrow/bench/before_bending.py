@@ -63,7 +63,7 @@ def _of_the_tool(run: ResolvedRun) -> Iterator[Phrase]:
 def _of_the_bend(
     bender: Bender, order: OrderHandling, bend: BendHandling, words: LengthFormatter, *, first: bool
 ) -> Iterator[Phrase]:
-    mark = next(each for each in order.marks if each.bend == bend.bend)
+    mark = next(mark for mark in order.marks if mark.bend == bend.bend)
     hook = Phrase(f"pipe-end/{mark.hook}")
     in_former = bender.traits.goes_in_first or bender.traits.warms
     which = "in-former" if in_former else "on-mark"

@@ -158,11 +158,11 @@ def recovered(
     left = [at for at in range(len(piece.bends)) if at not in made]
     work = Work.of_reading(len(piece.bends))
     tried: list[Refit] = []
-    for by, found in _ways(aimed, mended, hung, made, left, held, work):
-        tried.append(found)
-        if _holds(found, hung, to.step):
+    for by, refit in _ways(aimed, mended, hung, made, left, held, work):
+        tried.append(refit)
+        if _holds(refit, hung, to.step):
             done = RecoveryWay.MEND if mendings and by is RecoveryWay.NONE else by
-            return Recovered(mendings, found, done)
+            return Recovered(mendings, refit, done)
     under = aimed.bends[bend].angle - mended.bends[bend].angle
     if not as_is and under > SAME + _ALIKE:
         # Nothing else does: it goes on bending on the same mark as far as it has to.
@@ -171,7 +171,7 @@ def recovered(
         by = RecoveryWay.MEND if again.by is RecoveryWay.NONE else again.by
         return Recovered((*mendings, on), again.piece, by, again.cut_short or work.cut_short)
     most = SCRAP * piece.diameter
-    least_off = min(tried, key=lambda found: _badness(found, hung))
+    least_off = min(tried, key=lambda refit: _badness(refit, hung))
     if not least_off.overlap and least_off.worst(hung) <= most:
         return Recovered(mendings, least_off, RecoveryWay.GIVE, work.cut_short)
     if left:
@@ -181,13 +181,13 @@ def recovered(
     return Recovered(mendings, least_off, RecoveryWay.SCRAP, work.cut_short)
 
 
-def _holds(found: Refit, hung: HungPiece, step: float) -> bool:
-    return not found.overlap and found.worst(hung) <= step
+def _holds(refit: Refit, hung: HungPiece, step: float) -> bool:
+    return not refit.overlap and refit.worst(hung) <= step
 
 
-def _badness(found: Refit, hung: HungPiece) -> tuple[float, float]:
+def _badness(refit: Refit, hung: HungPiece) -> tuple[float, float]:
     """Overlap before legs that lie off, the sum of these where the worst are alike."""
-    return found.overlap, found.worst(hung) + math.fsum(found.off) * 1e-3
+    return refit.overlap, refit.worst(hung) + math.fsum(refit.off) * 1e-3
 
 
 def _twist(aimed: BentPiece, piece: BentPiece, bend: int) -> float:
@@ -199,7 +199,7 @@ def _once_mended(
 ) -> BentPiece:
     """The piece with a bend mended; what no level tells is as it was to be. The arc keeps its end
     on the hook's side, where the bender's mark was put."""
-    hows = {each.how for each in mendings}
+    hows = {mending.how for mending in mendings}
     was, wanted = piece.bends[bend], aimed.bends[bend].angle
     angle, arc_start, roll = was.angle, was.arc_start, piece.rolls[bend]
     bent_again = hows & {MendingWay.BEND_ON, MendingWay.OPEN}
@@ -268,7 +268,7 @@ def _matched(
 ) -> _Matched | None:
     """The other bends of a set, or of a saddle of three, by the angle of the one that is made;
     None where it belongs to neither, or another of them is made too."""
-    group = next((each for each in _sets(piece, hung) if bend in each), None)
+    group = next((bends for bends in _sets(piece, hung) if bend in bends), None)
     if group is None or not all(other in left for other in group if other != bend):
         return None
     lengths = hung.lengths
@@ -296,12 +296,12 @@ def _matched(
     angles = {first: angle, last: angle}
     if len(group) == 3:
         angles[group[1]] = 2 * angle
-    found = piece
+    bent = piece
     for other, turns in angles.items():
         if other != bend:
-            was_at = found.bends[other]
-            found = found.with_bend(other, was_at.arc_start, turns, found.rolls[other])
-    return _Matched(found, taken)
+            was_at = bent.bends[other]
+            bent = bent.with_bend(other, was_at.arc_start, turns, bent.rolls[other])
+    return _Matched(bent, taken)
 
 
 def _planned_angle(hung: HungPiece, bend: int) -> float:
@@ -335,19 +335,19 @@ def _laid_out(
 ) -> BentPiece:
     """The piece with each bend that is left as far from the bends beside it as its legs are to be
     long: from those that are made on to either end. Between two that are made, from the first."""
-    found = piece
+    bent = piece
     tangents = [tangent_length(bend.radius, bend.angle) for bend in piece.bends]
     for at in range(min(made) - 1, -1, -1):
-        after = found.bends[at + 1]
+        after = bent.bends[at + 1]
         straight = lengths[at + 1] - tangents[at] - tangents[at + 1]
-        arc = arc_length(found.bends[at].radius, found.bends[at].angle)
+        arc = arc_length(bent.bends[at].radius, bent.bends[at].angle)
         begins = after.arc_start - straight - arc
-        found = found.with_bend(at, begins, found.bends[at].angle, found.rolls[at])
+        bent = bent.with_bend(at, begins, bent.bends[at].angle, bent.rolls[at])
     for at in range(min(made) + 1, len(piece.bends)):
         if at in left:
             straight = lengths[at] - tangents[at - 1] - tangents[at]
-            begins = found.bends[at - 1].arc_end + straight
-            found = found.with_bend(at, begins, found.bends[at].angle, found.rolls[at])
+            begins = bent.bends[at - 1].arc_end + straight
+            bent = bent.with_bend(at, begins, bent.bends[at].angle, bent.rolls[at])
     last = len(piece.bends) - 1
-    cut = found.bends[last].arc_end + lengths[last + 1] - tangents[last]
-    return replace(found, cut=cut)
+    cut = bent.bends[last].arc_end + lengths[last + 1] - tangents[last]
+    return replace(bent, cut=cut)

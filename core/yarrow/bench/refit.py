@@ -287,7 +287,7 @@ def _with_moves(
 
 def _overlap(piece: BentPiece) -> float:
     inner = straights_beside(piece.bends, piece.cut)[:-1]
-    return _OVERLAP * math.fsum(max(-each, 0.0) for each in inner) / piece.diameter
+    return _OVERLAP * math.fsum(max(-depth, 0.0) for depth in inner) / piece.diameter
 
 
 def _folded(piece: BentPiece) -> tuple[Vector, ...]:
@@ -319,14 +319,14 @@ def _hung_by(
     )
     origin = along(hung.vertices[by + end], there[0], along_leg)
     from_here = folded[by + end]
-    found = []
+    result = []
     for vertex in folded:
         off = subtract(vertex, from_here)
         place = origin
         for axis, own in zip(axes, here, strict=True):
             place = along(place, axis, dot(off, own))
-        found.append(place)
-    return tuple(found)
+        result.append(place)
+    return tuple(result)
 
 
 def _frame(vertices: Sequence[Vector], by: int) -> tuple[Vector, Vector, Vector]:
@@ -348,15 +348,15 @@ def _frame(vertices: Sequence[Vector], by: int) -> tuple[Vector, Vector, Vector]
 def _errors(path: Sequence[Vector], hung: HungPiece, diameter: float) -> list[float]:
     """By how much legs lie off, in diameters: every end of a leg that was planned from the line of
     the leg that is there. One that leads back is off by its length."""
-    found = []
+    result = []
     for at, (leg, now) in enumerate(zip(hung.legs, pairwise(path), strict=True)):
         weight = (_SLOPE if at in hung.slopes else 1.0) / diameter
         way = _direction(now)
         for point in leg:
-            found += [weight * part for part in _aside(point, now[0], way)]
+            result += [weight * part for part in _aside(point, now[0], way)]
         leads = dot(way, subtract(leg[1], leg[0]))
-        found.append(weight * max(-leads, 0.0))
-    return found
+        result.append(weight * max(-leads, 0.0))
+    return result
 
 
 def _at_start(path: Sequence[Vector], hung: HungPiece, diameter: float) -> float:

@@ -69,14 +69,20 @@ def find_collisions(
         return ()
     moves = moving(pipe, made, index, hook)
     floor = _in_the_air if stance.in_air else _on_the_floor
-    found = [floor(moves, bender, stance, unit)]
+    collisions = [floor(moves, bender, stance, unit)]
     table = top(bender, stance, unit)
     if table:
-        found.append(_on_table(moves, table, bender.diameter / 2, _LYING * bender.diameter))
+        collisions.append(_on_table(moves, table, bender.diameter / 2, _LYING * bender.diameter))
     tool = bars(bender, stance, unit)
-    found += [_on_bar(moves, tool[what], what, bender.diameter) for what in TOOL if what in tool]
+    collisions += [
+        _on_bar(moves, tool[what], what, bender.diameter) for what in TOOL if what in tool
+    ]
     give = convert_length(stance_give_mm(), "mm", unit)
-    return tuple(each for each in found if each and (each.what in TOOL or each.by > give))
+    return tuple(
+        collision
+        for collision in collisions
+        if collision and (collision.what in TOOL or collision.by > give)
+    )
 
 
 def _on_the_floor(moves: Moving, bender: Bender, stance: Stance, unit: Unit) -> Collision | None:
@@ -107,7 +113,7 @@ def _floor(
     still: FloorPenetration | None, moved: FloorPenetration | None, lies: float
 ) -> Collision | None:
     """The worse of two ways to reach a floor, where it is more than lying on it."""
-    worst = max(filter(None, (still, moved)), key=lambda each: each.under, default=None)
+    worst = max(filter(None, (still, moved)), key=lambda through: through.under, default=None)
     if worst is None or worst.under <= lies:
         return None
     return Collision("floor", worst.under, worst.at, math.degrees(worst.moment))
@@ -119,7 +125,7 @@ def _on_table(moves: Moving, table: Top, half: float, lies: float) -> Collision 
     under, place = replace(table, low=table.low - moves.drawn(moves.angle)).lowest(
         moves.behind, half
     )
-    found = [Collision("bench", under, place, 0.0)]
+    collisions = [Collision("bench", under, place, 0.0)]
     low = swept(moves.ahead, half, table.height, moves.radius, moves.turn)
     if low and low.under > lies:
 
@@ -130,8 +136,8 @@ def _on_table(moves: Moving, table: Top, half: float, lies: float) -> Collision 
             return Collision("bench", under, place, angle_so_far), could + moved
 
         reach = math.hypot(max(-table.low, table.high), table.aside)
-        found += _worst(moves.angle, look, reach, 2 * _NEAR * half, lies)
-    worst = max(found, key=lambda collision: collision.by)
+        collisions += _worst(moves.angle, look, reach, 2 * _NEAR * half, lies)
+    worst = max(collisions, key=lambda collision: collision.by)
     return worst if worst.by > lies else None
 
 
@@ -144,15 +150,15 @@ def _on_bar(moves: Moving, bar: Bar, what: InTheWay, diameter: float) -> Collisi
         return Collision(what, bar.apart - distance, place, angle_so_far)
 
     def look(angle_so_far: float, moved: float) -> Look:
-        found = collision(moves.behind_at(angle_so_far), angle_so_far)
-        return found, min(found.by + moved, bar.apart)
+        result = collision(moves.behind_at(angle_so_far), angle_so_far)
+        return result, min(result.by + moved, bar.apart)
 
-    found = [collision(moves.ahead, 0.0)]
+    collisions = [collision(moves.ahead, 0.0)]
     middle = (0.0, 0.0, moves.radius)
     nearest = min((piece.at_least_off(middle) for piece in moves.behind), default=math.inf)
     if nearest - moves.drawn(moves.angle) < bar.far + bar.apart:
-        found += _worst(moves.angle, look, bar.speed(), _NEAR * diameter, 0.0)
-    worst = max(found, key=lambda each: each.by)
+        collisions += _worst(moves.angle, look, bar.speed(), _NEAR * diameter, 0.0)
+    worst = max(collisions, key=lambda collision: collision.by)
     return worst if worst.by > 0 else None
 
 

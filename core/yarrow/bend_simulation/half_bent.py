@@ -67,30 +67,37 @@ def half_bent(
     first = last = 0
     lies: tuple[Vector, Vector, Vector] | None = None
     for number in sorted({*made, index}):
-        each = forming if number == index else pipe.bends[number]
-        ends = along(place, ahead, each.arc_start - reached)
+        pipe_bend = forming if number == index else pipe.bends[number]
+        ends = along(place, ahead, pipe_bend.arc_start - reached)
         pieces.append(StraightSegment(place, ends, reached))
         first = len(pieces) - 1 if number == index else first
         place = ends
         toward, _ = turned(reference, cross(ahead, reference), rolls[number])
         if number == index and hook == "end":
             lies = (place, ahead, toward)
-        angle = math.radians(each.angle)
+        angle = math.radians(pipe_bend.angle)
         if angle > 0:
-            middle = along(place, toward, each.radius)
+            middle = along(place, toward, pipe_bend.radius)
             pieces.append(
-                ArcSegment(middle, scaled(toward, -1.0), ahead, each.radius, angle, each.arc_start)
+                ArcSegment(
+                    middle,
+                    scaled(toward, -1.0),
+                    ahead,
+                    pipe_bend.radius,
+                    angle,
+                    pipe_bend.arc_start,
+                )
             )
             place = pieces[-1].ends
             side = cross(ahead, toward)
             inward = dot(reference, toward)
             across = dot(reference, side)
-            ahead, toward = turned(ahead, toward, each.angle)
+            ahead, toward = turned(ahead, toward, pipe_bend.angle)
             reference = add(scaled(toward, inward), scaled(side, across))
         if number == index and hook == "start":
             lies = (place, scaled(ahead, -1.0), toward)
         last = len(pieces) if number == index else last
-        reached = each.arc_end
+        reached = pipe_bend.arc_end
     pieces.append(
         StraightSegment(place, along(place, ahead, max(pipe.cut_length - reached, 0.0)), reached)
     )

@@ -82,8 +82,8 @@ class Order:
     @property
     def placings(self) -> tuple[Placing, ...]:
         """The bender on each bend, in order along the pipe."""
-        by_bend = sorted(self.bends, key=lambda each: each.bend)
-        return tuple(each.placing for each in by_bend)
+        by_bend = sorted(self.bends, key=lambda handled: handled.bend)
+        return tuple(handled.placing for handled in by_bend)
 
     @property
     def turns(self) -> int:
@@ -103,13 +103,13 @@ class Order:
     @property
     def blocks(self) -> float:
         """The highest that the bender has to be put up; 0 where nothing is met below."""
-        return max((each.low for each in self.bends), default=0.0)
+        return max((bend.low for bend in self.bends), default=0.0)
 
     @property
     def works(self) -> bool:
         """Whether the bender has room at every bend and the tool is not met: with what is put
         under it, where something would be met below."""
-        return all(each.works for each in self.bends)
+        return all(bend.works for bend in self.bends)
 
 
 NO_BENDS = Order("as marked", (), Cost())

@@ -21,18 +21,18 @@ def best_order(piece: Piece, hooks: Mapping[int, Hook] | None = None) -> Order:
         hooks: of bends whose marks leave no choice; any, where it is not said.
     """
     search = Search(piece, hooks or {})
-    found = search.best_from_one_end()
-    if search.may_be_bettered(found):
-        found = min((found, *_other_ways(search, found)), key=lambda each: each.cost)
-    return found
+    order = search.best_from_one_end()
+    if search.may_be_bettered(order):
+        order = min((order, *_other_ways(search, order)), key=lambda order: order.cost)
+    return order
 
 
-def _other_ways(search: Search, found: Order) -> Iterator[Order]:
+def _other_ways(search: Search, order: Order) -> Iterator[Order]:
     """Orders that are bound to neither end."""
-    yield from search.from_anywhere(found.cost)
-    yield from search.bend_by_bend(found.cost)
+    yield from search.from_anywhere(order.cost)
+    yield from search.bend_by_bend(order.cost)
     one_side = search.with_saddles_from_one_side()
-    if one_side is not None and one_side.cost < found.cost:
+    if one_side is not None and one_side.cost < order.cost:
         yield replace(one_side, name="from both ends")
 
 
@@ -45,11 +45,11 @@ def orders(piece: Piece) -> tuple[Order, ...]:
     if not piece.pipe.bends:
         return ()
     search = Search(piece, {})
-    found = [search.best(name) for name in search.ends()]
-    best = min(found, key=lambda each: each.cost)
+    result = [search.best(name) for name in search.ends()]
+    best = min(result, key=lambda order: order.cost)
     if search.may_be_bettered(best):
-        found += _other_ways(search, best)
-    return tuple(sorted(found, key=lambda each: each.cost))
+        result += _other_ways(search, best)
+    return tuple(sorted(result, key=lambda order: order.cost))
 
 
 def as_given(piece: Piece, sequence: Sequence[tuple[int, Hook]]) -> Order:

@@ -105,9 +105,9 @@ def tool_shapes(
     shapes = bender.traits.drawn(tool)
     if bender.way == "mark":
         shapes += [
-            ToolShape("mark", mark_on_shoe(tool, bender.behind_front(each)))
-            for each in _SHOWN_MARKS
-            if each != reference
+            ToolShape("mark", mark_on_shoe(tool, bender.behind_front(mark)))
+            for mark in _SHOWN_MARKS
+            if mark != reference
         ]
     used = mark_on_shoe(tool, bender.behind_front(reference))
     return [*shapes, ToolShape("used", used, text=bender.mark_name(reference))]

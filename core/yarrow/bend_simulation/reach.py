@@ -37,8 +37,8 @@ def lying(pieces: Iterable[Segment], half: float, floor: float) -> FloorPenetrat
         half: the pipe's half thickness, in their unit.
         floor: its height in that frame.
     """
-    found = [(floor - piece.lowest(half), piece.at) for piece in pieces]
-    return FloorPenetration(*max(found), 0.0) if found else None
+    result = [(floor - piece.lowest(half), piece.at) for piece in pieces]
+    return FloorPenetration(*max(result), 0.0) if result else None
 
 
 def swept(
@@ -100,8 +100,8 @@ def hanging(
         pieces, half, radius: as for swept.
         floor: how far it lies beyond the shoe's centre, in the same unit.
     """
-    found = [(piece.highest(half) - radius - floor, piece.at) for piece in pieces]
-    return FloorPenetration(*max(found), 0.0) if found else None
+    result = [(piece.highest(half) - radius - floor, piece.at) for piece in pieces]
+    return FloorPenetration(*max(result), 0.0) if result else None
 
 
 def _edges(piece: Segment) -> Iterator[tuple[Vector, Vector | None]]:

@@ -88,11 +88,11 @@ class _Way(NamedTuple):
 
     def steps(self) -> list[_Way]:
         """The ways to each of its bends, in the order they are made."""
-        found, way = [self], self.before
+        result, way = [self], self.before
         while way is not None:
-            found.append(way)
+            result.append(way)
             way = way.before
-        return found[::-1]
+        return result[::-1]
 
 
 Made = int
@@ -125,12 +125,12 @@ class Search:
         self.groups = worked_together(self.piece.roles, self.piece.lines)
         self.rolls = self.piece.pipe.rolls_from_start
 
-    def may_be_bettered(self, found: Order) -> bool:
+    def may_be_bettered(self, order: Order) -> bool:
         """Whether an order that is bound to neither end may work where this does not, or take fewer
         flips. Saddles by hand take one, where their bends are not made on a pipe that lies.
 
         Args:
-            found: the best from either end.
+            order: the best from either end.
         """
         stances, bends = self.piece.stances, self.piece.pipe.bends
         by_hand = self.piece.bender.traits.centre_first
@@ -139,7 +139,7 @@ class Search:
             and not any(stances.of(bend, bends[bend].angle)[0].pipe_lies for bend in group)
             for group in self.groups
         )
-        return found.cost.works_at > Cost(flips=int(flips)).works_at
+        return order.cost.works_at > Cost(flips=int(flips)).works_at
 
     def ends(self) -> tuple[OrderName, ...]:
         """The ends that one can begin at: one bend alone has no other."""
@@ -149,14 +149,14 @@ class Search:
     def best_from_one_end(self) -> Order:
         """The best order from the start, or from the end where that may be better."""
         first, *others = self.ends()
-        found = self.best(first)
+        order = self.best(first)
         for name in others:
             try:
-                better = self._best(name, self._from(name), found.cost.weight)
+                better = self._best(name, self._from(name), order.cost.weight)
             except NoneBetter:
                 continue
-            found = min(found, better, key=_cost_of)
-        return found
+            order = min(order, better, key=_cost_of)
+        return order
 
     def believed(self, name: OrderName) -> _Way:
         """The cheapest way from one end, as far as is known."""
@@ -245,48 +245,48 @@ class Search:
         Args:
             bend: its number along the pipe, from 0.
         """
-        found = self.offered.get((made, bend))
-        if found is None:
-            found = []
+        result = self.offered.get((made, bend))
+        if result is None:
+            result = []
             stances = self.piece.stances.of(bend, self.piece.pipe.bends[bend].angle)
             for hook in (self.hooks[bend],) if bend in self.hooks else HOOKS:
                 for stance in stances:
                     key = (made, bend, hook, stance.place)
                     if key not in self.known:
                         self.known[key] = self._option(made, bend, hook, stance, ())
-                    found.append(self.known[key])
+                    result.append(self.known[key])
                     if not self.known[key].collisions:
                         break
-            self.offered[made, bend] = found
-        return found
+            self.offered[made, bend] = result
+        return result
 
-    def step(self, before: _Way | None, each: _Option, backward: int) -> _Way:
+    def step(self, before: _Way | None, option: _Option, backward: int) -> _Way:
         """One bend further: what it costs by itself, and after the one before it.
 
         Args:
             before: the way so far, if any bend is made.
-            each: how the next bend is made.
+            option: how the next bend is made.
             backward: 1 where it begins a group against the tape's way, else 0.
         """
         if before is None:
-            return _Way(each.weight + Cost(reach=self._reach(each)).weight, each, 0, None)
+            return _Way(option.weight + Cost(reach=self._reach(option)).weight, option, 0, None)
         last = before.last
-        weight = before.weight + each.weight + backward * _BACKWARD
-        if last.state != each.state:
-            if last.state[0] != each.state[0] and not (last.pipe_lies or each.pipe_lies):
+        weight = before.weight + option.weight + backward * _BACKWARD
+        if last.state != option.state:
+            if last.state[0] != option.state[0] and not (last.pipe_lies or option.pipe_lies):
                 weight += _FLIP
-            if last.state[1] != each.state[1]:
+            if last.state[1] != option.state[1]:
                 weight += _STANCE
-        half_over = 180.0 if last.in_air != each.in_air else 0.0
-        turned = (each.roll - last.roll + half_over) % 360.0
+        half_over = 180.0 if last.in_air != option.in_air else 0.0
+        turned = (option.roll - last.roll + half_over) % 360.0
         if SAME_PLANE < turned < 360.0 - SAME_PLANE:
             weight += _TURN
-        return _Way(weight, each, backward, before)
+        return _Way(weight, option, backward, before)
 
-    def _reach(self, each: _Option) -> int:
+    def _reach(self, option: _Option) -> int:
         """How far a bend is from the end that it is hooked to, in tenths of the pipe's length."""
-        bend, length = self.piece.pipe.bends[each.bend], self.piece.pipe.cut_length
-        leg = bend.arc_start if each.placing.hook == "start" else length - bend.arc_end
+        bend, length = self.piece.pipe.bends[option.bend], self.piece.pipe.cut_length
+        leg = bend.arc_start if option.placing.hook == "start" else length - bend.arc_end
         return int(10 * leg / length + _HALF_OF_A_TENTH)
 
     def order_of(self, name: OrderName, way: _Way) -> Order:
@@ -294,23 +294,25 @@ class Search:
         bends: list[Handled] = []
         cost = Cost(reach=self._reach(way.steps()[0].last))
         for step in way.steps():
-            each = step.last
+            option = step.last
             rolled = turned = 0.0
             if bends:
                 last = bends[-1]
-                rolled = normalised(each.roll - self.rolls[last.bend])
-                turned = brought_up(rolled, last.stance, each.stance)
+                rolled = normalised(option.roll - self.rolls[last.bend])
+                turned = brought_up(rolled, last.stance, option.stance)
                 cost = cost.plus(
                     Cost(
-                        flips=int(flipped(last, each)),
-                        stances=int(last.stance.place != each.stance.place),
+                        flips=int(flipped(last, option)),
+                        stances=int(last.stance.place != option.stance.place),
                         turns=int(abs(turned) > SAME_PLANE),
                         backward=step.backward,
                     )
                 )
-            cost = cost.plus(each.cost)
+            cost = cost.plus(option.cost)
             bends.append(
-                Handled(each.bend, each.placing, each.stance, rolled, turned, each.collisions)
+                Handled(
+                    option.bend, option.placing, option.stance, rolled, turned, option.collisions
+                )
             )
         return Order(name, tuple(bends), cost)
 
@@ -334,8 +336,8 @@ class Search:
             if not self._simulate(way):
                 best = way
                 break
-            found = self._as_known(way)
-            best = found if best is None or found.weight < best.weight else best
+            result = self._as_known(way)
+            best = result if best is None or result.weight < best.weight else best
         assert best is not None
         return self.order_of(self._name(name, best), best)
 
@@ -344,9 +346,9 @@ class Search:
         again: _Way | None = None
         made = 0
         for step in way.steps():
-            each = step.last
-            again = self.step(again, self.known[made, each.bend, *each.state], step.backward)
-            made |= 1 << each.bend
+            option = step.last
+            again = self.step(again, self.known[made, option.bend, *option.state], step.backward)
+            made |= 1 << option.bend
         assert again is not None
         return again
 
@@ -361,19 +363,19 @@ class Search:
         """Looks at every bend of a way that was not looked at yet: whether anything was met."""
         news = False
         made = 0
-        for each in (step.last for step in way.steps()):
-            key = (made, each.bend, *each.state)
+        for option in (step.last for step in way.steps()):
+            key = (made, option.bend, *option.state)
             if key not in self.simulated:
                 self.simulated.add(key)
-                hook, stance, piece = each.placing.hook, each.stance, self.piece
+                hook, stance, piece = option.placing.hook, option.stance, self.piece
                 collisions = find_collisions(
-                    piece.pipe, _members(made), each.bend, hook, piece.bender, stance, piece.unit
+                    piece.pipe, _members(made), option.bend, hook, piece.bender, stance, piece.unit
                 )
                 if collisions:
                     news = True
-                    self.known[key] = self._option(made, each.bend, hook, stance, collisions)
-                    self.offered.pop((made, each.bend), None)
-            made |= 1 << each.bend
+                    self.known[key] = self._option(made, option.bend, hook, stance, collisions)
+                    self.offered.pop((made, option.bend), None)
+            made |= 1 << option.bend
         return news
 
     def _cheapest(self, following: Following, better_than: int | None) -> _Way:
@@ -399,7 +401,7 @@ class Search:
         ways = [way for way, _ in reached.values() if way is not None]
         if not ways:
             raise NoneBetter
-        return min(ways, key=lambda each: each.weight)
+        return min(ways, key=lambda way: way.weight)
 
     def _through(
         self, number: int, before: _Way | None, made: Made, backward: int
@@ -410,12 +412,12 @@ class Search:
             now = made
             for place_in_group, bend in enumerate(sequence):
                 reached: dict[tuple[Hook, Place], _Way] = {}
-                for each in self.options(now, bend):
+                for option in self.options(now, bend):
                     for way in ways:
-                        step = self.step(way, each, 0 if place_in_group else backward)
-                        best = reached.get(each.state)
+                        step = self.step(way, option, 0 if place_in_group else backward)
+                        best = reached.get(option.state)
                         if best is None or step.weight < best.weight:
-                            reached[each.state] = step
+                            reached[option.state] = step
                 ways = [*reached.values()]
                 now |= 1 << bend
             yield from (way for way in ways if way is not None)

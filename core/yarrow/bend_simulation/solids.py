@@ -86,16 +86,16 @@ def bars(bender: Bender, stance: Stance, unit: Unit) -> dict[str, Bar]:
     """
     apart = bender.diameter / 2 + convert_length(_BAR_HALF_MM, "mm", unit)
     groove = bender.radius + bender.diameter / 2
-    found = {}
+    result = {}
     if stance.handle_mm:
         reach = convert_length(stance.handle_mm, "mm", unit)
         near = 2 * bender.radius
         if reach > near:
-            found["handle"] = Bar(HANDLE_LEANS, near, reach, apart, bender.radius)
+            result["handle"] = Bar(HANDLE_LEANS, near, reach, apart, bender.radius)
     if stance.heel_mm:
         reach = groove + convert_length(stance.heel_mm, "mm", unit)
-        found["heel"] = Bar(_HEEL_LEANS, bender.radius, reach, apart, bender.radius)
-    return found
+        result["heel"] = Bar(_HEEL_LEANS, bender.radius, reach, apart, bender.radius)
+    return result
 
 
 @dataclass(frozen=True, slots=True)

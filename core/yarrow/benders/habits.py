@@ -36,7 +36,7 @@ def worked_together(roles: Sequence[Role], lines: Sequence[int]) -> tuple[tuple[
     Returns:
         Each group's bends, by their number along the pipe.
     """
-    found: list[tuple[int, ...]] = []
+    result: list[tuple[int, ...]] = []
     index = 0
     while index < len(roles):
         size = 1
@@ -45,9 +45,9 @@ def worked_together(roles: Sequence[Role], lines: Sequence[int]) -> tuple[tuple[
             if tuple(roles[index : index + len(parts)]) == parts and same_line:
                 size = len(parts)
                 break
-        found.append(tuple(range(index, index + size)))
+        result.append(tuple(range(index, index + size)))
         index += size
-    return tuple(found)
+    return tuple(result)
 
 
 def inner_orders(

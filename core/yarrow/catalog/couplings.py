@@ -119,6 +119,6 @@ def usual_coupling(conduit: Conduit) -> str:
     """
     return next(
         kind
-        for kind, each in couplings().items()
-        if each.goes_on(conduit) and conduit.unit in each.units
+        for kind, coupling in couplings().items()
+        if coupling.goes_on(conduit) and conduit.unit in coupling.units
     )

@@ -22,8 +22,8 @@ def least_elastic_radius(conduit: Conduit, unit: Unit) -> float:
     Returns:
         Of the centreline, in the unit.
     """
-    materials = (each for each in toml("elastic").values() if isinstance(each, dict))
-    row = next(each for each in materials if conduit.type in each["of"])
+    materials = (material for material in toml("elastic").values() if isinstance(material, dict))
+    row = next(material for material in materials if conduit.type in material["of"])
     diameter = float(convert(conduit.diameter, conduit.unit, unit))
     return float(1000 * row["stiffness_gpa"] * diameter / (2 * row["stress_mpa"]))
 

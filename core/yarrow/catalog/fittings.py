@@ -89,7 +89,7 @@ def fittings() -> dict[str, Fitting]:
             coupling=row.get("coupling", ""),
             beyond_mm=tuple((float(most), float(mm)) for most, mm in row.get("beyond_mm", [])),
             source=row.get("source", ""),
-            brings=tuple(Brought(**each) for each in row.get("brings", [])),
+            brings=tuple(Brought(**brought) for brought in row.get("brings", [])),
         )
         for kind, row in toml("fittings").items()
     }

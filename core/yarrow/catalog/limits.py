@@ -299,8 +299,8 @@ def _read(kind: type[T], table: Mapping[str, Any]) -> T:
     known = {field.name for field in fields(kind)}
     if unknown := set(table) - known:
         raise ValueError(f"{kind.__name__} has no {', '.join(sorted(unknown))}")
-    found = {name: _value(types[name], value) for name, value in table.items()}
-    return kind(**found)
+    result = {name: _value(types[name], value) for name, value in table.items()}
+    return kind(**result)
 
 
 def _value(kind: Any, value: Any) -> Any:

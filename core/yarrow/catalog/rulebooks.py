@@ -43,8 +43,8 @@ def rulebooks() -> dict[Rules, RuleBook]:
     Returns:
         In the order of ``rulebooks.toml``.
     """
-    found = {name: RuleBook(**row) for name, row in toml("rulebooks").items()}
-    return cast(dict[Rules, RuleBook], found)
+    result = {name: RuleBook(**row) for name, row in toml("rulebooks").items()}
+    return cast(dict[Rules, RuleBook], result)
 
 
 def usual_rules(units: object) -> Rules:

@@ -108,7 +108,7 @@ class Stances:
             return stance if stance.in_air else stance.raised(height_mm)
 
         usual = own(self.usual)
-        takes = tuple(usual if each.place == usual.place else each for each in self.takes)
+        takes = tuple(usual if take.place == usual.place else take for take in self.takes)
         return replace(self, usual=usual, small=own(self.small), takes=takes)
 
     def of(self, bend: int, angle: float) -> tuple[Stance, ...]:

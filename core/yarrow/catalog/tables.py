@@ -83,7 +83,7 @@ def conduits() -> dict[tuple[str, str], Conduit]:
         In the order of the tables: by type, then by size.
     """
     types = toml("conduit-types")
-    found: dict[tuple[str, str], Conduit] = {}
+    result: dict[tuple[str, str], Conduit] = {}
     for table, unit in (("conduit-us", "in"), ("conduit-metric", "mm")):
         region = table.removeprefix("conduit-")
         engaged = {
@@ -95,7 +95,7 @@ def conduits() -> dict[tuple[str, str], Conduit]:
             kind = types[row["type"]]
             size = TradeSize(row["size"])
             diameter = Fraction(row[f"od_{unit}"])
-            found[row["type"], size] = Conduit(
+            result[row["type"], size] = Conduit(
                 type=row["type"],
                 size=size,
                 name=f"{kind['name']} {size.replace('-', ' ')}",
@@ -111,7 +111,7 @@ def conduits() -> dict[tuple[str, str], Conduit]:
                 least_radius=_least_radius(size, diameter, unit),
                 source=source_of(table),
             )
-    return found
+    return result
 
 
 def _pitches(region: str) -> dict[str, Fraction]:
@@ -133,17 +133,17 @@ def benders() -> dict[str, BenderEntry]:
     shoes: dict[str, list[dict[str, str]]] = {}
     for row in rows("benders"):
         shoes.setdefault(row["id"], []).append(row)
-    found = {}
+    result = {}
     for bender, shoe in shoes.items():
         family = families[shoe[0]["family"]]
-        found[bender] = BenderEntry(
+        result[bender] = BenderEntry(
             id=bender,
             kind=family["kind"],
             name=f"{family['name']} {shoe[0]['label'].replace('-', ' ', 1)}".strip(),
             fits=tuple(_shoe_fit(row) for row in shoe),
             source=family["source"],
         )
-    return found
+    return result
 
 
 @cache

@@ -46,8 +46,8 @@ def wall_boxes() -> Mapping[str, WallBoxKind]:
         In the order of ``wall-boxes.toml``.
     """
     return {
-        each: WallBoxKind(
-            each,
+        kind: WallBoxKind(
+            kind,
             row["name"],
             row["unit"],
             {size: float(row[size]) for size in ("width", "tall", "deep", "knockout")},
@@ -57,5 +57,5 @@ def wall_boxes() -> Mapping[str, WallBoxKind]:
             row.get("box", ""),
             row["devices"],
         )
-        for each, row in toml("wall-boxes").items()
+        for kind, row in toml("wall-boxes").items()
     }

@@ -155,12 +155,12 @@ def us_wires() -> dict[tuple[str, str], UsWire]:
     Returns:
         In the order of the tables.
     """
-    found: dict[tuple[str, str], UsWire] = {}
+    result: dict[tuple[str, str], UsWire] = {}
     for table in ("conductors-us", "conductors-bare-us"):
         for row in rows(table):
             size = WireSize(row["size"])
             name = f"{wire_name(size)} {insulations()[row['insulation']]}"
-            found[row["insulation"], size] = UsWire(
+            result[row["insulation"], size] = UsWire(
                 row["insulation"],
                 size,
                 name,
@@ -168,7 +168,7 @@ def us_wires() -> dict[tuple[str, str], UsWire]:
                 Fraction(row["area_in2"]),
                 source_of(table),
             )
-    return found
+    return result
 
 
 @cache
@@ -204,10 +204,10 @@ def uk_cables() -> dict[tuple[Fraction, str], UkCable]:
     Returns:
         In the order of the tables.
     """
-    found = {}
+    result = {}
     for row in rows("cables-uk"):
         csa = Fraction(row["csa_mm2"])
-        found[csa, row["build"]] = UkCable(
+        result[csa, row["build"]] = UkCable(
             csa,
             row["build"],
             f"{row['csa_mm2']} mm² {row['build']}",
@@ -217,7 +217,7 @@ def uk_cables() -> dict[tuple[Fraction, str], UkCable]:
             _figure_or_none(row["trunking"]),
             _figure_or_none(row["trunking_thermosetting"]),
         )
-    return found
+    return result
 
 
 def _figure_or_none(figure: str) -> Fraction | None:
@@ -231,7 +231,7 @@ def bores() -> dict[tuple[str, str], Bore]:
     Returns:
         In the order of the tables.
     """
-    found = {
+    result = {
         (row["type"], row["size"]): Bore(
             row["type"],
             TradeSize(row["size"]),
@@ -244,7 +244,7 @@ def bores() -> dict[tuple[str, str], Bore]:
         for row in rows("conduit-us")
     }
     for row in rows("bores-metric"):
-        found[row["type"], row["size"]] = Bore(
+        result[row["type"], row["size"]] = Bore(
             row["type"],
             TradeSize(row["size"]),
             conduits()[row["type"], row["size"]].name,
@@ -253,7 +253,7 @@ def bores() -> dict[tuple[str, str], Bore]:
             None,
             source_of("bores-metric"),
         )
-    return found
+    return result
 
 
 @cache
@@ -288,7 +288,7 @@ def trunkings() -> dict[str, Trunking]:
     Returns:
         By the size as it is said: ``50x50``.
     """
-    found = [
+    result = [
         Trunking(
             TradeSize(row["size"]),
             int(row["width_mm"]),
@@ -297,7 +297,9 @@ def trunkings() -> dict[str, Trunking]:
         )
         for row in rows("trunking-uk")
     ]
-    return {each.size: each for each in sorted(found, key=lambda each: each.factor)}
+    return {
+        trunking.size: trunking for trunking in sorted(result, key=lambda trunking: trunking.factor)
+    }
 
 
 @cache

@@ -54,18 +54,18 @@ def convert_document(document: object, to: Unit, *, half_typed: bool = False) ->
         DocumentError, with the field's path and what was expected.
     """
     unit = read_unit(document)
-    found: dict[str, Any] = upgrade(document)
-    of = format_of(found, lambda row: row.converts)
+    result: dict[str, Any] = upgrade(document)
+    of = format_of(result, lambda row: row.converts)
     read = reader(of.schema, of.part)
     if not half_typed:
-        read(found, "", unit)
+        read(result, "", unit)
     if unit == to:
-        return dict(found)
+        return dict(result)
     root = schema(of.schema)
     node = root["$defs"][of.part] if of.part else root
-    converted = _Converting(unit, root).object(node, found)
+    converted = _Converting(unit, root).object(node, result)
     converted["units"] = to
-    if of.name == "bender" and "round_to" not in found:
+    if of.name == "bender" and "round_to" not in result:
         # How well its bends were measured goes by the tape that they were measured with.
         converted["round_to"] = f"{USUAL_STEP[unit]} {unit}"
     if not half_typed:
@@ -92,20 +92,20 @@ class _Converting:
         if node.get("type") == "object" and isinstance(value, dict):
             return self.object(node, value)
         if node.get("type") == "array" and isinstance(value, list):
-            return [self.value(node["items"], each) for each in value]
+            return [self.value(node["items"], item) for item in value]
         return value
 
     def object(self, node: dict[str, Any], value: dict[str, Any]) -> dict[str, Any]:
         properties = node["properties"]
-        found = {
+        result = {
             key: self.value(properties[key], item) if key in properties else item
             for key, item in value.items()
         }
         for key, child in properties.items():
             usual = usual_values(resolved(child, self.root))
             if key not in value and usual is not None and usual["in"] != usual["mm"]:
-                found[key] = self._quantity("length", usual[self.unit])
-        return found
+                result[key] = self._quantity("length", usual[self.unit])
+        return result
 
     def _quantity(self, name: str, value: Any) -> Any:
         try:
@@ -142,9 +142,9 @@ def _plain_number(value: Fraction) -> str:
 def _scaled(per_us: Fraction) -> Callable[[Any, Unit], float]:
     def converted(value: Any, unit: Unit) -> float:
         exactly = _number_as_fraction(value)
-        found = float(exactly * per_us if unit == "in" else exactly / per_us)
-        shorter = (float(f"{found:.{digits}g}") for digits in range(1, 17))
-        return next((n for n in shorter if abs(n - found) <= _NOISE * abs(found)), found)
+        result = float(exactly * per_us if unit == "in" else exactly / per_us)
+        shorter = (float(f"{result:.{digits}g}") for digits in range(1, 17))
+        return next((n for n in shorter if abs(n - result) <= _NOISE * abs(result)), result)
 
     return converted
 

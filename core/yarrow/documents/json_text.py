@@ -55,8 +55,8 @@ def items_of(data: bytes) -> int:
 
 def _check_depth(data: bytes) -> None:
     depth = 0
-    for found in _STRUCTURE.finditer(data):
-        sign = found[0][:1]
+    for match in _STRUCTURE.finditer(data):
+        sign = match[0][:1]
         if sign in b"[{":
             depth += 1
             if depth > DEEPEST:

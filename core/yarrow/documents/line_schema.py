@@ -20,15 +20,15 @@ def line_definitions() -> dict[str, dict[str, Any]]:
     documents = [kind.document for kind in (*KINDS.values(), *OBSTACLES.values())]
     # An end comes last, as in a walk.
     documents.sort(key=lambda document: document.kind == "end")
-    found = {document.kind: _definition(document) for document in documents}
-    kinds = [{"$ref": f"#/$defs/{kind}"} for kind in found]
+    result = {document.kind: _definition(document) for document in documents}
+    kinds = [{"$ref": f"#/$defs/{kind}"} for kind in result]
     line = {"oneOf": kinds, "discriminator": {"propertyName": "kind"}}
-    return {"fitting": {"type": "string", "enum": list(fittings())}, "line": line, **found}
+    return {"fitting": {"type": "string", "enum": list(fittings())}, "line": line, **result}
 
 
 def _definition(document: InDocument) -> dict[str, Any]:
     *fields, label = document.fields
-    properties = {each.name: _property(each) for each in fields}
+    properties = {field.name: _property(field) for field in fields}
     if document.loose:
         properties["loose"] = {
             "type": "array",
@@ -42,7 +42,7 @@ def _definition(document: InDocument) -> dict[str, Any]:
         **({"description": document.about} if document.about else {}),
         "type": "object",
         "additionalProperties": False,
-        "required": ["kind", *(each.name for each in document.fields if each.required)],
+        "required": ["kind", *(field.name for field in document.fields if field.required)],
         "properties": {"kind": {"const": document.kind}, **properties},
     }
 

@@ -36,13 +36,13 @@ def references(of: str) -> tuple[Reference, ...]:
     row = FORMATS[of]
     root = schema(row.schema)
     whole = root["$defs"][row.part] if row.part else root
-    found = []
-    for inside, each in whole["properties"].items():
-        entry = resolved(each.get("items", {}), root)
+    result = []
+    for inside, listed in whole["properties"].items():
+        entry = resolved(listed.get("items", {}), root)
         for by, field in entry.get("properties", {}).items():
             if "x-names" in field:
-                found.append(Reference(inside, by, tuple(field["x-names"]), field["x-gone"]))
-    return tuple(found)
+                result.append(Reference(inside, by, tuple(field["x-names"]), field["x-gone"]))
+    return tuple(result)
 
 
 def follow(document: Mapping[str, Any], named: str, before: str, after: str | None) -> Any:
@@ -60,15 +60,15 @@ def follow(document: Mapping[str, Any], named: str, before: str, after: str | No
     Raises:
         KeyError: for a document of no known format.
     """
-    found = dict(document)
+    result = dict(document)
     for reference in references(format_name(document["format"])):
-        if named in reference.to and isinstance(found.get(reference.inside), list):
-            found[reference.inside] = [
+        if named in reference.to and isinstance(result.get(reference.inside), list):
+            result[reference.inside] = [
                 kept
-                for entry in found[reference.inside]
+                for entry in result[reference.inside]
                 for kept in _followed_entry(entry, reference, before, after)
             ]
-    return found
+    return result
 
 
 def _followed_entry(

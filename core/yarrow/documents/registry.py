@@ -120,6 +120,6 @@ def format_of(document: object, wanted: Callable[[Format], bool]) -> Format:
     said = document.get("format") if isinstance(document, dict) else None
     row = FORMATS.get(format_name(said))
     if row is None or not wanted(row) or not str(said).startswith("yarrow."):
-        known = ", ".join(each.newest for each in FORMATS.values() if wanted(each))
+        known = ", ".join(one.newest for one in FORMATS.values() if wanted(one))
         raise DocumentError("format", f"one of {known}")
     return row

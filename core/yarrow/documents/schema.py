@@ -21,6 +21,7 @@ from pathlib import Path
 from typing import Any
 from unicodedata import category
 
+from yarrow.bench.readings.registry import READINGS
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.line_schema import line_definitions
 from yarrow.documents.upgrading import refuse_newer, upgrade
@@ -60,25 +61,29 @@ def schema(name: str) -> dict[str, Any]:
     Returns:
         The whole of it, with its ``$defs``.
     """
-    found: dict[str, Any] = json.loads((_HERE / f"{name}.schema.json").read_text("utf-8"))
+    result: dict[str, Any] = json.loads((_HERE / f"{name}.schema.json").read_text("utf-8"))
     if name == "run":
-        found["$defs"] |= line_definitions()
+        result["$defs"] |= line_definitions()
+    if name == "bench":
+        made = result["$defs"]["made"]["properties"]
+        readings = {kind.field: dict(kind.schema) for kind in READINGS}
+        result["$defs"]["made"]["properties"] = {**readings, **made}
     if name == "wall":
-        found["$defs"] = {**_of_a_bender(), **found["$defs"]}
-    return found
+        result["$defs"] = {**_of_a_bender(), **result["$defs"]}
+    return result
 
 
 def _of_a_bender() -> dict[str, Any]:
     """What a run's bender is told by, with all that this refers to: a wall's is told likewise."""
     of_run = schema("run")["$defs"]
-    found: dict[str, Any] = {}
+    result: dict[str, Any] = {}
     waiting = ["bender"]
     while waiting:
         name = waiting.pop()
-        if name not in found:
-            found[name] = of_run[name]
+        if name not in result:
+            result[name] = of_run[name]
             waiting += re.findall(r'"#/\$defs/(\w+)"', json.dumps(of_run[name]))
-    return found
+    return result
 
 
 @cache
@@ -116,8 +121,8 @@ def newest_format(name: str, part: str = "") -> str | None:
     """
     document = schema(name)
     properties = (document["$defs"][part] if part else document).get("properties", {})
-    found: str | None = properties.get("format", {}).get("const")
-    return found
+    result: str | None = properties.get("format", {}).get("const")
+    return result
 
 
 def _compile(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
@@ -146,20 +151,20 @@ def _object(node: dict[str, Any], root: dict[str, Any]) -> ReadValue:
         if not isinstance(value, dict):
             raise DocumentError(path, _WORDS["object"])
         prefix = f"{path}." if path else ""
-        found = {}
+        result = {}
         for key, item in value.items():
             property_reader = properties.get(key)
             if property_reader is None:
                 name = key if len(key) <= 40 and key.isprintable() else "…"
                 raise DocumentError(f"{prefix}{name}", f"no such field; one of {known}")
-            found[key] = property_reader(item, f"{prefix}{key}", unit)
+            result[key] = property_reader(item, f"{prefix}{key}", unit)
         for key in required:
-            if key not in found:
+            if key not in result:
                 raise DocumentError(f"{prefix}{key}", "a value; it is missing")
         for key, default in defaults.items():
-            if key not in found:
-                found[key] = properties[key](default[unit], f"{prefix}{key}", unit)
-        return found
+            if key not in result:
+                result[key] = properties[key](default[unit], f"{prefix}{key}", unit)
+        return result
 
     return read
 

@@ -48,8 +48,8 @@ def refuse_newer(document: Any, newest: str | None) -> None:
     Raises:
         DocumentError.
     """
-    found = document.get("format") if isinstance(document, dict) and newest else None
-    if _version(found, str(newest)) > _version(newest, str(newest)):
+    result = document.get("format") if isinstance(document, dict) and newest else None
+    if _version(result, str(newest)) > _version(newest, str(newest)):
         raise DocumentError("format", f"{newest} or older; a newer Yarrow wrote this")
 
 

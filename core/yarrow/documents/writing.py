@@ -53,8 +53,8 @@ class _Writers(dict[type, _Writer]):
     """What makes JSON of a value, by its type: found once a type."""
 
     def __missing__(self, kind: type) -> _Writer:
-        self[kind] = found = _writer_of(kind)
-        return found
+        self[kind] = result = _writer_of(kind)
+        return result
 
 
 _WRITERS = _Writers()
@@ -168,7 +168,7 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
         ]
         for strap in supports.straps:
             lines.append(f"     {strap.number}. leg {strap.leg} at {strap.at_text}")
-    lines += ["", *(f"{each.count} x {say(each.what)}" for each in made.materials)]
+    lines += ["", *(f"{material.count} x {say(material.what)}" for material in made.materials)]
     lines.append("")
     for way in made.ways:
         taken = " (taken)" if way.taken else ""
@@ -187,19 +187,19 @@ def pieces_text(made: PiecesOfRun, wording: Wording = EN_US) -> str:
     return "\n".join(lines) + "\n"
 
 
-def work_text(found: OrderOfWork, wording: Wording = EN_US) -> str:
+def work_text(work: OrderOfWork, wording: Wording = EN_US) -> str:
     """The order of work as a list to tick with a pencil.
 
     Args:
-        found: the order.
+        work: the order.
         wording: of the job's language.
 
     Returns:
         Lines of text.
     """
     say = wording.text
-    lines = [found.name or "Run", say(found.takes_up), ""]
-    for item in found.items:
+    lines = [work.name or "Run", say(work.takes_up), ""]
+    for item in work.items:
         piece = f"Piece {item.piece}, " if item.piece else ""
         lines.append(f"[{'x' if item.done else ' '}] {piece}{say(item.title)}: {say(item.do)}")
         lines.append(f"        Check: {say(item.check)}")
@@ -209,9 +209,9 @@ def work_text(found: OrderOfWork, wording: Wording = EN_US) -> str:
     lines.append("")
     lines += [
         f"{say(point.name)}: {'yes' if point.ready else f'{point.open} of {point.items} open'}"
-        for point in found.inspection
+        for point in work.inspection
     ]
-    for finding in found.findings:
+    for finding in work.findings:
         lines.append(f"{finding.level.upper()}: {finding.sentence(wording)}")
     lines += ["", "A plan, for a licensed electrician to check; local code decides."]
     return "\n".join(lines) + "\n"
@@ -254,9 +254,9 @@ def site_csv(plan: SitePlan, wording: Wording = EN_US) -> str:
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
     table.writerow(["what", "amount", "unit", "as read"])
-    for each in (plain(quantity, wording) for quantity in plan.quantities):
-        amount = round(each["amount"], 2)
-        table.writerow([each["what"], f"{amount:g}", each["unit"], each["text"]])
+    for row in (plain(quantity, wording) for quantity in plan.quantities):
+        amount = round(row["amount"], 2)
+        table.writerow([row["what"], f"{amount:g}", row["unit"], row["text"]])
     return out.getvalue()
 
 

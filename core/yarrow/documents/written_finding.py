@@ -68,7 +68,7 @@ def written(finding: Finding, wording: Wording) -> WrittenFinding:
 def _figures(value: Value, wording: Wording) -> Figure | tuple[Figure, ...]:
     if type(value) is tuple:
         several = cast("tuple[Value, ...]", value)
-        return tuple(_written_figure(each, wording) for each in several)
+        return tuple(_written_figure(part, wording) for part in several)
     return _written_figure(value, wording)
 
 

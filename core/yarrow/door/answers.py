@@ -14,9 +14,9 @@ def can_be_made(answer: Answer) -> bool:
         answer: of any function here.
     """
     parts = [answer, *answer.get("pipes", ())]
-    found = [finding for part in parts for finding in part.get("findings", ())]
+    result = [finding for part in parts for finding in part.get("findings", ())]
     if answer.get("format") == HANDLING:
-        return not found  # none of its orders works
+        return not result  # none of its orders works
     # No box at hand passes nothing and fails nothing: None.
     fits = answer.get("passes") is not False and answer.get("verdict") != "scrap"
-    return fits and all(finding["level"] != "error" for finding in found)
+    return fits and all(finding["level"] != "error" for finding in result)

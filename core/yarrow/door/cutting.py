@@ -52,5 +52,5 @@ def materials_of_job(wanted: Sequence[StockOfConduit], stock: Document) -> Answe
         ``by_conduit``, a list for each, in which a thing has ``what``, ``count``, ``in_hand`` and
         ``to_get``; ``spare``, what lies there and no run takes.
     """
-    wants = [each.materials for each in wanted]
+    wants = [stock.materials for stock in wanted]
     return plain(allocate_materials(wants, things_in_hand(stock)))

@@ -107,8 +107,8 @@ class Verb(Generic[Asked, Values]):
         Raises:
             DocumentError.
         """
-        found: Values = function_named(self.room)(document, *beside, **options)
-        return found
+        result: Values = function_named(self.room)(document, *beside, **options)
+        return result
 
     def written(
         self, document: Asked | Document, form: str, language: Language | None = None

@@ -122,11 +122,11 @@ class InDocument:
     @property
     def alike(self) -> tuple[tuple[str, str], ...]:
         """Fields that are as much as another where nothing stands in them."""
-        return tuple((each.name, each.like) for each in self.fields if each.like)
+        return tuple((one.name, one.like) for one in self.fields if one.like)
 
     def field(self, name: str) -> Field | None:
         """Its field of a name; None where it has none."""
-        return next((each for each in self.fields if each.name == name), None)
+        return next((one for one in self.fields if one.name == name), None)
 
 
 AT = Field("at", "length")

@@ -86,8 +86,8 @@ class Area:
 
     def raceways(self, like: Raceway) -> tuple[Raceway, ...]:
         """All sizes of its type."""
-        found = [as_raceway(bore) for bore in bores().values() if bore.type == like.type]
-        return tuple(sorted(found, key=lambda raceway: raceway.cross_section or 0))
+        result = [as_raceway(bore) for bore in bores().values() if bore.type == like.type]
+        return tuple(sorted(result, key=lambda raceway: raceway.cross_section or 0))
 
     def rule(self, count: int) -> FillRule:
         """Table 1, or the note on nipples."""
@@ -126,10 +126,10 @@ class Area:
 
     def findings(self, raceway: Raceway) -> list[Finding]:
         """A warning where a nipple is none, a note where the inside is not out of a standard."""
-        found = []
+        result = []
         if self.nipple and not self.is_nipple:
             limits = fill_limits().nipple
-            found.append(
+            result.append(
                 Finding(
                     FindingCode.NOT_A_NIPPLE,
                     {"most": Quantity(limits.inches, "in", f"{limits.inches} in")},
@@ -138,7 +138,7 @@ class Area:
                 )
             )
         if raceway.area is None:
-            found.append(
+            result.append(
                 Finding(
                     FindingCode.INSIDE_IS_A_WORKING_FIGURE,
                     {"conduit": raceway.name},
@@ -146,7 +146,7 @@ class Area:
                     source=raceway.source,
                 )
             )
-        return found
+        return result
 
 
 def as_raceway(bore: Bore) -> Raceway:

@@ -116,7 +116,7 @@ def check_box(box: OutletBox) -> BoxResult:
     volume = own + sum(box.added, Fraction(0))
     enough = _large_enough(needed)
     smallest = next(iter(enough), None)
-    alike = [each for each in enough if _same_shape(box, each)]
+    alike = [standard_box for standard_box in enough if _same_shape(box, standard_box)]
     passes = needed <= volume
     limits = fill_limits().box
     rule = FillRule(Phrase("fill-rule/box"), limits.source, limits.edition)
@@ -148,8 +148,8 @@ def check_box(box: OutletBox) -> BoxResult:
 
 def _large_enough(needed: Fraction) -> list[StandardBox]:
     """Every standard box that holds so many cubic inches, the smallest first."""
-    found = [each for each in standard_boxes().values() if each.volume >= needed]
-    return sorted(found, key=lambda each: each.volume)
+    result = [box for box in standard_boxes().values() if box.volume >= needed]
+    return sorted(result, key=lambda box: box.volume)
 
 
 def _same_shape(box: OutletBox, other: StandardBox) -> bool:
@@ -173,11 +173,11 @@ class _Line:
 
 def _lines(box: OutletBox) -> list[_Line]:
     limits = fill_limits().box
-    found: list[_Line] = []
+    result: list[_Line] = []
 
     def add(what: Phrase, allowances: float | Fraction, size: WireSize | None) -> None:
         if allowances and size is not None:
-            found.append(_Line(what, Fraction(allowances), size))
+            result.append(_Line(what, Fraction(allowances), size))
 
     for wires in box.wires:
         ends, passes, loops = wires.ends, wires.passes, wires.loops
@@ -204,7 +204,7 @@ def _lines(box: OutletBox) -> list[_Line]:
         allowances = terminals.count * limits.terminals
         blocks = Phrase("box-line/terminals", _counting(terminals.count))
         add(blocks, allowances, terminals.size)
-    return found
+    return result
 
 
 def _counting(number: int) -> dict[str, Value]:
@@ -243,22 +243,22 @@ def _volume_of(volume: float, to_places: Callable[[float, int], str]) -> Quantit
 def _to_pass(box: OutletBox, short: Fraction) -> tuple[Phrase, ...]:
     """What would make a box do that is ``short`` of so many cubic inches, the least work first."""
     limits = fill_limits().box
-    found: list[Phrase] = []
+    phrases: list[Phrase] = []
     largest = _largest_conductor(box)
     if box.clamps and largest and box_allowances()[largest] * limits.clamps >= short:
-        found.append(Phrase("box-passes/clamps-outside"))
-    found.append(Phrase("box-passes/ring", {"least": _volume_of(float(short), trimmed_up)}))
-    for wires in sorted(box.wires, key=lambda each: -box_allowances()[each.size]):
-        each = box_allowances()[wires.size]
-        fewer = -(-short // each)
+        phrases.append(Phrase("box-passes/clamps-outside"))
+    phrases.append(Phrase("box-passes/ring", {"least": _volume_of(float(short), trimmed_up)}))
+    for wires in sorted(box.wires, key=lambda wires: -box_allowances()[wires.size]):
+        allowance = box_allowances()[wires.size]
+        fewer = -(-short // allowance)
         if wires.ends >= fewer:
             values: dict[str, Value] = {
                 "fewer": count(int(fewer)),
                 "size": wire_name(wires.size),
-                "each": _volume_of(float(each), trimmed),
+                "each": _volume_of(float(allowance), trimmed),
             }
-            found.append(Phrase("box-passes/fewer", values))
-    return tuple(found)
+            phrases.append(Phrase("box-passes/fewer", values))
+    return tuple(phrases)
 
 
 def _too_small(

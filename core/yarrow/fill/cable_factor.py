@@ -59,10 +59,10 @@ class CableFactorFill:
             what = "short straight runs" if self.is_short else "this run"
             known = ", ".join(
                 dict.fromkeys(
-                    trimmed(float(each.csa), 1)
-                    for each in uk_cables().values()
-                    if each.build == (conductor.build or each.build)
-                    and (each.short if self.is_short else each.long)
+                    trimmed(float(cable.csa), 1)
+                    for cable in uk_cables().values()
+                    if cable.build == (conductor.build or cable.build)
+                    and (cable.short if self.is_short else cable.long)
                 )
             )
             kind = (

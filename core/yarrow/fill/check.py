@@ -48,7 +48,7 @@ def check_fill(
     Source:
         docs/fill.md.
     """
-    loads = [Load(each.count, method.each(each)) for each in conductors]
+    loads = [Load(conductor.count, method.each(conductor)) for conductor in conductors]
     fitting = _passing(method, method.raceways(raceway), conductors, loads, spare)
     if choose:
         raceway = fitting or method.raceways(raceway)[-1]
@@ -74,8 +74,8 @@ def check_fill(
         conduit=_summary(raceway),
         count=count,
         conductors=tuple(
-            _fill_part(each, load, raceway, m, r)
-            for each, load, m, r in zip(conductors, loads, most, room, strict=True)
+            _fill_part(conductor, load, raceway, m, r)
+            for conductor, load, m, r in zip(conductors, loads, most, room, strict=True)
         ),
         most=most,
         room=room,
@@ -89,8 +89,8 @@ def check_fill(
         findings=(),
     )
     kept = passes and fits(method, raceway, loads, spare)
-    found = fill_findings(result, method, raceway, conductors, kept)
-    return replace(result, passes=passes and _wide_enough(raceway, conductors), findings=found)
+    findings = fill_findings(result, method, raceway, conductors, kept)
+    return replace(result, passes=passes and _wide_enough(raceway, conductors), findings=findings)
 
 
 def _passing(
@@ -103,20 +103,20 @@ def _passing(
     """The first that takes all together, and is as wide as the widest."""
     return next(
         (
-            each
-            for each in raceways
-            if fits(method, each, loads, spare) and _wide_enough(each, conductors)
+            raceway
+            for raceway in raceways
+            if fits(method, raceway, loads, spare) and _wide_enough(raceway, conductors)
         ),
         None,
     )
 
 
 def _wide_enough(raceway: Raceway, conductors: Sequence[Conductor]) -> bool:
-    return not any(is_wider(each, raceway) for each in conductors)
+    return not any(is_wider(conductor, raceway) for conductor in conductors)
 
 
 def _next_size(method: FillMethod, raceway: Raceway) -> str | None:
-    sizes = [each.size for each in method.raceways(raceway)]
+    sizes = [one.size for one in method.raceways(raceway)]
     after = sizes[sizes.index(raceway.size) + 1 :] if raceway.size in sizes else []
     return after[0] if after else None
 
@@ -129,13 +129,13 @@ def _smallest_by_type(
     spare: float,
 ) -> tuple[Smallest, ...]:
     """The smallest per material that shares the raceway's unit."""
-    found = []
+    result = []
     for type_ in method.types(raceway):
         sizes = method.raceways(replace(raceway, type=type_))
         passing = _passing(method, sizes, conductors, loads, spare)
         name = sizes[0].name.rsplit(" ", 1)[0]
-        found.append(Smallest(type_, passing.size if passing else None, name))
-    return tuple(found)
+        result.append(Smallest(type_, passing.size if passing else None, name))
+    return tuple(result)
 
 
 def _summary(raceway: Raceway) -> RacewaySummary:
@@ -185,7 +185,7 @@ def _fill_part(conductor: Conductor, load: Load, raceway: Raceway, most: int, ro
 
 def _jam(raceway: Raceway, conductors: Sequence[Conductor]) -> float | None:
     """The ratio that three alike jam by: of the widest, where there are three of them."""
-    widths = [(each.across(raceway.unit), each.count) for each in conductors]
+    widths = [(conductor.across(raceway.unit), conductor.count) for conductor in conductors]
     known = [(width, count) for width, count in widths if width]
     if raceway.inside is None or not known:
         return None
@@ -197,7 +197,7 @@ def _jam(raceway: Raceway, conductors: Sequence[Conductor]) -> float | None:
 
 
 def _heat(method: FillMethod, conductors: Sequence[Conductor]) -> AmpacityAdjustment:
-    carrying = sum(each.count for each in conductors if each.carries)
+    carrying = sum(conductor.count for conductor in conductors if conductor.carries)
     percent = method.ampacity_percent(carrying)
     values: dict[str, Value] = {"carrying": count(carrying)}
     if percent is None:

@@ -53,7 +53,7 @@ def conductors_of(circuits: Sequence[Circuit], one_earth: bool) -> tuple[Conduct
             (2023), 250.122(C)); else each has its own. Of two travellers one at a time carries
             current.
     """
-    found: list[Conductor] = []
+    conductors: list[Conductor] = []
     earths: list[Conductor] = []
     for index, circuit in enumerate(circuits):
         kind = circuit_kinds()[circuit.kind]
@@ -61,7 +61,7 @@ def conductors_of(circuits: Sequence[Circuit], one_earth: bool) -> tuple[Conduct
 
         def add(role: ConductorRole, count: int, carries: bool, of: Conductor = wire) -> None:
             if count:
-                found.append(replace(of, count=count, role=role, carries=carries))
+                conductors.append(replace(of, count=count, role=role, carries=carries))
 
         add("line", kind.lines * circuit.count, True)
         if circuit.neutral:
@@ -75,4 +75,4 @@ def conductors_of(circuits: Sequence[Circuit], one_earth: bool) -> tuple[Conduct
     if one_earth and earths:
         largest = max(earths, key=lambda earth: float(earth.across("mm") or earth.csa or 0))
         earths = [replace(largest, count=1, circuit=None)]
-    return (*found, *earths)
+    return (*conductors, *earths)

@@ -44,7 +44,9 @@ def compare_methods(
         if method.name == "factor":
             return _compared(Area(raceway.unit), raceway, conductors)
         other = CableFactorFill(length_m, bends)
-        return _compared(other, _metric(raceway), [_as_cable(each) for each in conductors], raceway)
+        return _compared(
+            other, _metric(raceway), [_as_cable(conductor) for conductor in conductors], raceway
+        )
     except MissingTableValue as missing:
         name: MethodName = "area" if method.name == "factor" else "factor"
         text = Phrase("other-way/no-figure", {"expected": missing.expected})
@@ -58,7 +60,7 @@ def _compared(
     stands_for: Raceway | None = None,
 ) -> OtherWay:
     """What a way says; ``stands_for``, the raceway that this one is read for."""
-    loads = [Load(each.count, method.each(each)) for each in conductors]
+    loads = [Load(conductor.count, method.each(conductor)) for conductor in conductors]
     count = sum(load.count for load in loads)
     limit, used = has_limit(method, raceway, count), used_by(loads)
     rule = method.rule(count)

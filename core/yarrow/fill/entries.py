@@ -99,7 +99,9 @@ def check_entries(box: OpenBox) -> EntriesResult:
         docs/fill.md, working figures of the catalogue.
     """
     placed = _all_placed(box)
-    found = [finding for at, entry in enumerate(placed) for finding in _over_edge(box, entry, at)]
+    findings = [
+        finding for at, entry in enumerate(placed) for finding in _over_edge(box, entry, at)
+    ]
     spacings = []
     for (_, one), (at, other) in combinations(enumerate(placed), 2):
         if one.wall == other.wall:
@@ -107,14 +109,14 @@ def check_entries(box: OpenBox) -> EntriesResult:
             is_now = math.dist((one.along, one.deep), (other.along, other.deep))
             spacings.append(Spacing((one.id, other.id), one.wall, is_now, least))
             if is_now < least - 1e-9:
-                found.append(_meeting(box, one, other, at, least))
+                findings.append(_meeting(box, one, other, at, least))
         elif _collides_round_the_corner(box, one, other):
             pair = {"one": one.id, "other": other.id}
-            found.append(Finding(FindingCode.MEET_AT_CORNER, pair, path=f"entries[{at}].at"))
+            findings.append(Finding(FindingCode.MEET_AT_CORNER, pair, path=f"entries[{at}].at"))
     if box.device:
-        found += [f for at, entry in enumerate(placed) for f in _at_device(box, entry, at)]
+        findings += [f for at, entry in enumerate(placed) for f in _at_device(box, entry, at)]
     limits = fill_limits().entries
-    passes = nothing_wrong(found)
+    passes = nothing_wrong(findings)
     return EntriesResult(
         "yarrow.entries-result/1",
         box.unit,
@@ -124,7 +126,7 @@ def check_entries(box: OpenBox) -> EntriesResult:
         tuple(placed),
         tuple(spacings),
         FillRule(Phrase("fill-rule/entries"), limits.source, limits.edition),
-        gravest_first(found),
+        gravest_first(findings),
     )
 
 
@@ -144,10 +146,10 @@ def _all_placed(box: OpenBox) -> list[PlacedEntry]:
     """Every entry in its place; those without one in a row in the middle of their wall."""
     along: dict[str, float] = {}
     for wall in dict.fromkeys(entry.wall for entry in box.entries):
-        unplaced = [each for each in box.entries if each.wall == wall and each.along is None]
-        *middles, taken = row_of_holes([each.size for each in unplaced], box.unit)
+        unplaced = [entry for entry in box.entries if entry.wall == wall and entry.along is None]
+        *middles, taken = row_of_holes([entry.size for entry in unplaced], box.unit)
         spare = (_wall_length(box, wall) - taken) / 2
-        along |= {each.id: spare + at for each, at in zip(unplaced, middles, strict=True)}
+        along |= {entry.id: spare + at for entry, at in zip(unplaced, middles, strict=True)}
     return [_placed(entry, box, along.get(entry.id, 0.0)) for entry in box.entries]
 
 

@@ -39,14 +39,14 @@ def fill_findings(
     """
     written = result.rule.written
     places = PLACES[result.amount]
-    found = []
-    if any(each.cover == "thermosetting" for each in conductors):
+    findings = []
+    if any(conductor.cover == "thermosetting" for conductor in conductors):
         source = source_of("cables-uk")
-        found.append(Finding(FindingCode.FIGURE_TO_CHECK, path="conductors", source=source))
-    for each in conductors:
-        if is_wider(each, raceway):
-            wide = {"conductor": each.name, "raceway": raceway.name}
-            found.append(Finding(FindingCode.WIDER_THAN_INSIDE, wide, path=each.path))
+        findings.append(Finding(FindingCode.FIGURE_TO_CHECK, path="conductors", source=source))
+    for conductor in conductors:
+        if is_wider(conductor, raceway):
+            wide = {"conductor": conductor.name, "raceway": raceway.name}
+            findings.append(Finding(FindingCode.WIDER_THAN_INSIDE, wide, path=conductor.path))
     limit = f"{trimmed_down(result.limit, places)} {_square(result.amount)}"
     taken: dict[str, Value] = {
         "used": Quantity(result.used, result.amount, trimmed_up(result.used, places)),
@@ -58,16 +58,16 @@ def fill_findings(
     remedy = _remedy(result)
     if not result.passes:
         code = FindingCode.DOES_NOT_FIT
-        found.append(Finding(code, taken, path="conductors", remedy=remedy, source=written))
+        findings.append(Finding(code, taken, path="conductors", remedy=remedy, source=written))
     elif not kept:
         code = FindingCode.SPARE_NOT_KEPT
-        found.append(Finding(code, taken, path="spare", remedy=remedy, source=written))
+        findings.append(Finding(code, taken, path="spare", remedy=remedy, source=written))
     elif result.used > result.limit:
         source = fill_limits().rounding.cited
-        found.append(Finding(FindingCode.ROUNDED_UP, path="conductors", source=source))
+        findings.append(Finding(FindingCode.ROUNDED_UP, path="conductors", source=source))
     if result.passes and result.share > fill_limits().tight.share:
         source = fill_limits().tight.source
-        found.append(Finding(FindingCode.TIGHT, taken, path="conductors", source=source))
+        findings.append(Finding(FindingCode.TIGHT, taken, path="conductors", source=source))
     jam = fill_limits().jam
     if result.jam is not None and _may_jam(result.jam):
         raw = result.jam / jam.stretched
@@ -78,11 +78,11 @@ def fill_findings(
             "most": Quantity(jam.to_ratio, "", str(jam.to_ratio)),
         }
         code = FindingCode.MAY_JAM
-        found.append(Finding(code, ratios, path="conduit.size", source=jam.cited))
-    found += method.findings(raceway)
+        findings.append(Finding(code, ratios, path="conduit.size", source=jam.cited))
+    findings += method.findings(raceway)
     heat = {"heat": result.heat.text}
-    found.append(Finding(FindingCode.HEAT_IS_SEPARATE, heat, source=result.heat.source))
-    return gravest_first(found)
+    findings.append(Finding(FindingCode.HEAT_IS_SEPARATE, heat, source=result.heat.source))
+    return gravest_first(findings)
 
 
 def _may_jam(stretched: float) -> bool:

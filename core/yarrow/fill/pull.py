@@ -83,17 +83,17 @@ def stretches(
     def rise(way: Vector) -> float:
         return dot(way, up) if up is not None else 0.0
 
-    found: list[Stretch] = []
+    result: list[Stretch] = []
     place = 0.0
     for index, bend in enumerate(pipe.bends):
-        found.append(Stretch(place, bend.arc_start, rise(ways[index])))
+        result.append(Stretch(place, bend.arc_start, rise(ways[index])))
         chord = unit(add(ways[index], ways[index + 1]))
-        found.append(
+        result.append(
             Stretch(bend.arc_start, bend.arc_end, rise(chord), bend.angle, bend.radius, index)
         )
         place = bend.arc_end
-    found.append(Stretch(place, pipe.cut_length, rise(ways[-1])))
-    return tuple(found)
+    result.append(Stretch(place, pipe.cut_length, rise(ways[-1])))
+    return tuple(result)
 
 
 def reversed_run(run: Sequence[Stretch]) -> tuple[Stretch, ...]:
@@ -101,9 +101,14 @@ def reversed_run(run: Sequence[Stretch]) -> tuple[Stretch, ...]:
     whole = run[-1].ends
     return tuple(
         Stretch(
-            whole - each.ends, whole - each.begins, -each.rise, each.degrees, each.radius, each.bend
+            whole - stretch.ends,
+            whole - stretch.begins,
+            -stretch.rise,
+            stretch.degrees,
+            stretch.radius,
+            stretch.bend,
         )
-        for each in reversed(run)
+        for stretch in reversed(run)
     )
 
 
@@ -154,8 +159,8 @@ def pull_both_ways(
 
     def fed_in(feed: FeedEnd, stretches: Sequence[Stretch]) -> OneWay:
         along = _along(stretches, weight, friction, per, half_bore)
-        most = max(each.tension for each in along)
-        pressed = max(each.side_wall for each in along)
+        most = max(pulled.tension for pulled in along)
+        pressed = max(pulled.side_wall for pulled in along)
         light = tension_limit is None or most <= tension_limit
         within = light and pressed <= side_wall_limit
         return OneWay(feed, along, along[-1].tension, most, pressed, within)
@@ -174,11 +179,11 @@ def _along(
 ) -> tuple[Pulled, ...]:
     """Tension and pressure at the end of each stretch, one after the other."""
     tension = 0.0
-    found = []
+    result = []
     for stretch in run:
         tension = tension_after(tension, stretch, weight, friction)
         pressure = 0.0
         if stretch.bend is not None:
             pressure = tension / max(stretch.radius - half_bore, _LEAST) * per
-        found.append(Pulled(stretch.ends, stretch.bend, tension, pressure))
-    return tuple(found)
+        result.append(Pulled(stretch.ends, stretch.bend, tension, pressure))
+    return tuple(result)

@@ -172,7 +172,7 @@ def check_pull_box(box: PullBox) -> PullBoxResult:
     least = Sides(_longest(reasons, "width"), _longest(reasons, "height"))
     apart = tuple(limits.apart * _larger(box, by_id, pull) for pull in box.pulls)
     drawn, placed = _draw(box, least, apart)
-    where = {each.id: each for each in placed}
+    where = {entry.id: entry for entry in placed}
     pulls = tuple(
         PullLine(
             pull, _kind(by_id[pull[0]], by_id[pull[1]]), distance, _edge_to_edge(where, pull, drawn)
@@ -216,7 +216,7 @@ def _across(wall: str) -> Literal["width", "height"]:
 
 def _straight(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
     times = fill_limits().pull_box.straight
-    found = []
+    reasons = []
     for pull in box.pulls:
         one, other = (by_id[end] for end in pull)
         if _kind(one, other) != "straight":
@@ -229,8 +229,8 @@ def _straight(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
             "larger": Quantity(larger, box.unit, trimmed(larger, 2)),
         }
         text = Phrase("pull-box/straight", values)
-        found.append(Reason(_across(one.wall), one.wall, one.row, text, times * larger))
-    return found
+        reasons.append(Reason(_across(one.wall), one.wall, one.row, text, times * larger))
+    return reasons
 
 
 def _angled(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
@@ -244,7 +244,7 @@ def _angled(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
     # Conductors that are spliced here are not pulled through: the rule counts them as it does an
     # angle pull.
     turning |= {(raceway.wall, raceway.row) for raceway in _spliced(box)}
-    found = []
+    reasons = []
     for wall, row in sorted(turning):
         sizes = sorted(
             (nominal(r.size, box.unit) for r in box.raceways if (r.wall, r.row) == (wall, row)),
@@ -257,8 +257,8 @@ def _angled(box: PullBox, by_id: dict[str, RacewayInWall]) -> list[Reason]:
             "sum": (Phrase("times", {"times": count(times), "size": largest}), *others),
         }
         text = Phrase("pull-box/angled", values)
-        found.append(Reason(_across(wall), wall, row, text, times * sizes[0] + sum(sizes[1:])))
-    return found
+        reasons.append(Reason(_across(wall), wall, row, text, times * sizes[0] + sum(sizes[1:])))
+    return reasons
 
 
 def _longest(reasons: Sequence[Reason], side: str) -> float:
@@ -279,7 +279,7 @@ def _draw(box: PullBox, least: Sides, apart: Sequence[float]) -> tuple[Sides, tu
         if need.width > width + 1e-9 or need.height > height + 1e-9:
             width, height = max(width, need.width), max(height, need.height)
             continue
-        where = {each.id: each for each in placed}
+        where = {entry.id: entry for entry in placed}
         lacking = max(
             (
                 distance - _edge_to_edge(where, pull, Sides(width, height))
@@ -315,7 +315,7 @@ def _place_raceways(
             u_pulls.setdefault(one.id, []).append((other.id, distance))
             u_pulls.setdefault(other.id, []).append((one.id, distance))
     # Beside a corner there is room for the bushes of the wall round it.
-    corner = max((lock_ring(each.size, box.unit)[2] for each in box.raceways), default=0.0)
+    corner = max((lock_ring(raceway.size, box.unit)[2] for raceway in box.raceways), default=0.0)
     placed: list[Placed] = []
     need = {"width": 0.0, "height": 0.0}
     for wall in dict.fromkeys(raceway.wall for raceway in box.raceways):
@@ -334,8 +334,8 @@ def _place_raceways(
         sides = 2 * max(from_low, from_high) if middle else from_low + from_high
         need[along_side] = max(need[along_side], sides + across + ring_gap(box.unit))
         placed += low
-        placed += [replace(each, along=long - each.along) for each in high]
-        placed += [replace(each, along=(long - across) / 2 + each.along) for each in middle]
+        placed += [replace(placed, along=long - placed.along) for placed in high]
+        placed += [replace(placed, along=(long - across) / 2 + placed.along) for placed in middle]
     return placed, Sides(need["width"], need["height"])
 
 
@@ -399,20 +399,22 @@ def _pull_box_findings(
     rule: FillRule,
 ) -> list[Finding]:
     source = rule.written
-    found = []
+    findings = []
     if box.body is not None:
-        found.append(_by_its_marking(box.body, source))
+        findings.append(_by_its_marking(box.body, source))
     elif have is not None and (have.width < least.width or have.height < least.height):
         sides = _sides(least, box.unit)
-        found.append(Finding(FindingCode.PULL_BOX_TOO_SMALL, sides, path="have", source=source))
+        findings.append(Finding(FindingCode.PULL_BOX_TOO_SMALL, sides, path="have", source=source))
     if drawn.width > least.width + 1e-6 or drawn.height > least.height + 1e-6:
         sides = _sides(drawn, box.unit)
-        found.append(Finding(FindingCode.RULE_LEAVES_NO_ROOM, sides, path="entries", source=source))
+        findings.append(
+            Finding(FindingCode.RULE_LEAVES_NO_ROOM, sides, path="entries", source=source)
+        )
     spliced = tuple(raceway.id for raceway in _spliced(box))
     if spliced:
         values = {"raceways": spliced}
-        found.append(Finding(FindingCode.NO_PULL, values, path="pulls", source=source))
-    return found
+        findings.append(Finding(FindingCode.NO_PULL, values, path="pulls", source=source))
+    return findings
 
 
 def _sides(sides: Sides, unit: Unit) -> dict[str, Value]:

@@ -62,9 +62,9 @@ def pull_points(bends: Sequence[BendOnPipe], most_degrees: float | None = None) 
     points = []
     for last, bend in pairwise([0, *breaks]):
         begins, ends = bends[bend - 1].end, bends[bend].start
-        before = sum(each.degrees for each in bends[last:bend])
+        before = sum(placed.degrees for placed in bends[last:bend])
         points.append(PullPoint(bend, (begins + ends) / 2, begins, ends, before))
-    after = sum(each.degrees for each in bends[breaks[-1] if breaks else 0 :])
+    after = sum(bend.degrees for bend in bends[breaks[-1] if breaks else 0 :])
     return PullPoints(
         total, limit, limit - total, tuple(points), after, fill_limits().pull_points.source
     )
@@ -89,11 +89,11 @@ _HALVINGS = 30
 
 def _breaks(degrees: Sequence[float], limit: float) -> list[int]:
     """As late as possible each time. A bend that is over the limit by itself stands alone."""
-    found: list[int] = []
+    result: list[int] = []
     so_far = 0.0
-    for index, each in enumerate(degrees):
-        if so_far and so_far + each > limit + 1e-6:
-            found.append(index)
+    for index, turned in enumerate(degrees):
+        if so_far and so_far + turned > limit + 1e-6:
+            result.append(index)
             so_far = 0.0
-        so_far += each
-    return found
+        so_far += turned
+    return result

@@ -33,7 +33,8 @@ def lock_ring(size: str, unit: Unit) -> tuple[float, float, float]:
     ring, of = lock_rings()[size]
     own_unit: Unit = "in" if of == "in" else "mm"
     hole, across, reach = (
-        convert_length(float(each), own_unit, unit) for each in (ring.hole, ring.ring, ring.reach)
+        convert_length(float(length), own_unit, unit)
+        for length in (ring.hole, ring.ring, ring.reach)
     )
     return hole, across, reach
 

@@ -133,9 +133,9 @@ def check_site_box(box: BoxOnSite) -> SiteBoxResult:
 
 def _meeting_run(meeting: Meeting) -> MeetingRun:
     counts: dict[tuple[str, bool], int] = {}
-    for each in meeting.wires:
-        alike = each.name, each.role == "earth"
-        counts[alike] = counts.get(alike, 0) + each.count
+    for wire in meeting.wires:
+        alike = wire.name, wire.role == "earth"
+        counts[alike] = counts.get(alike, 0) + wire.count
     wires = tuple(
         Phrase(
             "meeting-wires/earth" if earth else "meeting-wires",
@@ -205,17 +205,17 @@ def _grounds(own: Sized | None, of_runs: dict[WireSize, int]) -> Sized | None:
 
 def _merged(wires: Sequence[BoxWires]) -> tuple[BoxWires, ...]:
     """One line a size."""
-    found: dict[WireSize, BoxWires] = {}
-    for each in wires:
-        old = found.get(each.size, BoxWires(each.size))
-        found[each.size] = BoxWires(
-            each.size,
-            old.ends + each.ends,
-            old.passes + each.passes,
-            old.loops + each.loops,
-            old.inside + each.inside,
+    result: dict[WireSize, BoxWires] = {}
+    for wire in wires:
+        old = result.get(wire.size, BoxWires(wire.size))
+        result[wire.size] = BoxWires(
+            wire.size,
+            old.ends + wire.ends,
+            old.passes + wire.passes,
+            old.loops + wire.loops,
+            old.inside + wire.inside,
         )
-    return tuple(found.values())
+    return tuple(result.values())
 
 
 def _pull_box(box: BoxOnSite) -> PullBoxResult | None:

@@ -35,15 +35,15 @@ def mass_of(conductors: Sequence[Conductor]) -> float:
     """
     limits = fill_limits().mass
     total = 0.0
-    for each in conductors:
-        whole = each.area_in("mm") or 0.0
-        copper = copper_mm2(each)
+    for conductor in conductors:
+        whole = conductor.area_in("mm") or 0.0
+        copper = copper_mm2(conductor)
         if copper is None:
             one = whole * limits.cable_kg_m3
         else:
             cover = max(whole - copper, 0.0)
             one = copper * limits.copper_kg_m3 + cover * limits.cover_kg_m3
-        total += each.count * one * 1e-6
+        total += conductor.count * one * 1e-6
     return total
 
 
@@ -54,7 +54,7 @@ def tension_limit_of(conductors: Sequence[Conductor]) -> float | None:
     Returns:
         Pounds of force.
     """
-    metal = [(each.count, copper_mm2(each)) for each in conductors]
+    metal = [(conductor.count, copper_mm2(conductor)) for conductor in conductors]
     if any(copper is None for _, copper in metal):
         return None
     kcmil = sum(count * (copper or 0.0) for count, copper in metal) / MM2_PER_KCMIL

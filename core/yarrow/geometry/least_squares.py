@@ -55,14 +55,14 @@ def least_squares_in(errors: Errors, begin: Sequence[float], most: int) -> tuple
     """
     taken = 0
     values = list(begin)
-    found = errors(values)
-    if found is None:
+    result = errors(values)
+    if result is None:
         raise ValueError("the values to begin with can't be")
-    least, damping = _squares(found), _DAMPING[0]
+    least, damping = _squares(result), _DAMPING[0]
     while taken < min(most, ROUNDS) and least > _NOTHING:
         taken += 1
-        slopes = _slopes(errors, values, found)
-        pulls = [sum(map(mul, slope, found)) for slope in slopes]
+        slopes = _slopes(errors, values, result)
+        pulls = [sum(map(mul, slope, result)) for slope in slopes]
         square = _products(slopes)
         before = least
         while damping < _DAMPING[1]:
@@ -76,7 +76,7 @@ def least_squares_in(errors: Errors, begin: Sequence[float], most: int) -> tuple
             tried = [value + by for value, by in zip(values, step, strict=True)]
             there = errors(tried)
             if there is not None and (sum_there := _squares(there)) <= least:
-                values, found, least = tried, there, sum_there
+                values, result, least = tried, there, sum_there
                 damping = max(damping / 10, 1e-12)
                 break
             damping *= 10
@@ -107,17 +107,17 @@ def solved(rows: Sequence[Sequence[float]], right: Sequence[float]) -> list[floa
             share = table[row][column] / table[column][column]
             if share:
                 table[row] = [a - share * b for a, b in zip(table[row], table[column], strict=True)]
-    found = [0.0] * size
+    result = [0.0] * size
     for row in range(size - 1, -1, -1):
         if abs(table[row][row]) >= 1e-300:
-            known = sum(table[row][at] * found[at] for at in range(row + 1, size))
-            found[row] = (table[row][size] - known) / table[row][row]
-    return found
+            known = sum(table[row][at] * result[at] for at in range(row + 1, size))
+            result[row] = (table[row][size] - known) / table[row][row]
+    return result
 
 
 def _slopes(errors: Errors, values: Sequence[float], here: Sequence[float]) -> list[list[float]]:
     """For each unknown, how fast each error grows with it."""
-    found = []
+    result = []
     for at in range(len(values)):
         moved, step = list(values), _STEP
         moved[at] += step
@@ -127,10 +127,10 @@ def _slopes(errors: Errors, values: Sequence[float], here: Sequence[float]) -> l
             moved[at] = values[at] + step
             there = errors(moved)
         if there is None:
-            found.append([0.0] * len(here))
+            result.append([0.0] * len(here))
         else:
-            found.append([(b - a) / step for a, b in zip(here, there, strict=True)])
-    return found
+            result.append([(b - a) / step for a, b in zip(here, there, strict=True)])
+    return result
 
 
 def _squares(errors: Sequence[float]) -> float:

@@ -69,18 +69,18 @@ def offset_polyline(
         GeometryError("leg-reversed", leg) where a leg would have no length left.
     """
     directions = _directions(vertices)
-    found = [along(vertices[0], side.ways[0], distance)]
+    result = [along(vertices[0], side.ways[0], distance)]
     for corner in range(1, len(vertices) - 1):
         arriving, leaving = directions[corner - 1], directions[corner]
         # The tangent of half the angle between two unit vectors, without finding the angle.
         half = length(subtract(leaving, arriving)) / max(length(add(leaving, arriving)), 1e-12)
         moved = along(vertices[corner], side.ways[corner - 1], distance)
-        found.append(along(moved, arriving, side.outward[corner - 1] * distance * half))
-    found.append(along(vertices[-1], side.ways[-1], distance))
+        result.append(along(moved, arriving, side.outward[corner - 1] * distance * half))
+    result.append(along(vertices[-1], side.ways[-1], distance))
     for leg, direction in enumerate(directions):
-        if dot(subtract(found[leg + 1], found[leg]), direction) <= 0:
+        if dot(subtract(result[leg + 1], result[leg]), direction) <= 0:
             raise GeometryError("leg-reversed", leg)
-    return tuple(found)
+    return tuple(result)
 
 
 def chamfered(corner: Sequence[Vector], radius: float, count: int) -> tuple[Vector, ...]:
@@ -101,15 +101,15 @@ def chamfered(corner: Sequence[Vector], radius: float, count: int) -> tuple[Vect
         return (vertex,)
     step = bent.turn / count
     flat = radius * math.tan(step / 2)
-    found = []
+    result = []
     place, way = bent.begins, bent.ahead
     for number in range(count):
         place = along(place, way, flat)
-        found.append(place)
+        result.append(place)
         turned = step * (number + 1)
         way = add(scaled(bent.ahead, math.cos(turned)), scaled(bent.inside, math.sin(turned)))
         place = along(place, way, flat)
-    return tuple(found)
+    return tuple(result)
 
 
 def _directions(vertices: Sequence[Vector]) -> list[Vector]:

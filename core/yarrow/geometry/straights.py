@@ -67,7 +67,7 @@ def straight_at(straights: Sequence[StraightPart], place: float) -> StraightPart
         straights: of a pipe.
         place: from the straight pipe's start, in its unit.
     """
-    return min(straights, key=lambda each: max(each.begins - place, place - each.ends))
+    return min(straights, key=lambda part: max(part.begins - place, place - part.ends))
 
 
 _SQUARE = 1e-3
@@ -83,16 +83,16 @@ def straights_of(vertices: Sequence[Vector], pipe: StraightPipe) -> tuple[Straig
         vertices: with both ends, in the frame that the pipe was developed from.
         pipe: that it was developed to.
     """
-    found = []
+    straight_parts = []
     begins, point, after = 0.0, vertices[0], 0.0
     corners = [*pipe.corners, len(vertices) - 1]
     for index, corner in enumerate(corners):
         leg = subtract(vertices[corner], point)
         ahead = scaled(leg, 1 / length(leg))
         ends = pipe.bends[index].arc_start if index < len(pipe.bends) else pipe.cut_length
-        found.append(StraightPart(begins, ends, along(point, ahead, after), ahead))
+        straight_parts.append(StraightPart(begins, ends, along(point, ahead, after), ahead))
         if index < len(pipe.bends):
             bend = pipe.bends[index]
             begins, after = bend.arc_end, tangent_length(bend.radius, bend.angle)
             point = vertices[corner]
-    return tuple(found)
+    return tuple(straight_parts)

@@ -84,15 +84,15 @@ def rods_of(segments: Iterable[Segment]) -> tuple[Rod, ...]:
     Args:
         segments: of it, in order.
     """
-    found = []
+    rods = []
     for segment in segments:
         off = 0.0
         if segment.bent:
             off = segment.radius * (1.0 - math.cos(segment.turn / _ARC_STEPS / 2))
         for begins, ends in pairwise(segment.points(_ARC_STEPS)):
             if begins != ends:
-                found.append(Rod(begins, ends, off))
-    return tuple(found)
+                rods.append(Rod(begins, ends, off))
+    return tuple(rods)
 
 
 @dataclass(frozen=True, slots=True)
@@ -198,12 +198,12 @@ class Block:
         def slope(share: float) -> float:
             """Of half the distance's square: it never falls along the rod, and goes straight from
             one place where the rod comes level with a face to the next."""
-            found = 0.0
+            result = 0.0
             for begins, runs, half in seen:
                 at = begins + share * runs
                 if abs(at) > half:
-                    found += runs * (at - math.copysign(half, at))
-            return found
+                    result += runs * (at - math.copysign(half, at))
+            return result
 
         levels = (
             (face - begins) / runs for begins, runs, half in seen if runs for face in (-half, half)
@@ -270,7 +270,7 @@ class Sweep:
             rods: in any order.
         """
         beside = ((rod, rod.beside(axis)) for rod in rods)
-        moving = [each for each in beside if each[1].most > _ON_THE_LINE]
+        moving = [moved for moved in beside if moved[1].most > _ON_THE_LINE]
         rings = [ring for _, ring in moving]
         off = max((rod.off for rod, _ in moving), default=0.0)
         all_of_it = Ring(
@@ -279,7 +279,7 @@ class Sweep:
             min((ring.least for ring in rings), default=0.0) - off,
             max((ring.most for ring in rings), default=0.0) + off,
         )
-        return cls(axis, tuple(sorted(moving, key=lambda each: -each[1].most)), all_of_it)
+        return cls(axis, tuple(sorted(moving, key=lambda moved: -moved[1].most)), all_of_it)
 
     def meets(self, solid: Block | Rod, apart: float, near: float) -> bool:
         """Whether anything comes nearer to a solid than it has to stay. What is said to stay clear
@@ -324,10 +324,10 @@ class Sweep:
             begins, ends = waiting.pop()
             moved = reach * (ends - begins) / 2
             middle = (begins + ends) / 2
-            found = solid.nearest(self.axis.turned(rod, middle))
-            if found >= kept + moved:
+            result = solid.nearest(self.axis.turned(rod, middle))
+            if result >= kept + moved:
                 continue
-            if found < kept or moved <= near:
+            if result < kept or moved <= near:
                 return True
             waiting += [(begins, middle), (middle, ends)]
         return False

@@ -165,30 +165,30 @@ def in_other_unit(text: str, unit: Unit) -> str:
     to = other_unit(unit)
     terms = _terms(_plainly(text))
     counts = {at - 1 for at, term in enumerate(terms) if term == "x"}
-    found = "".join(
+    result = "".join(
         term if at in counts else _term_in_other_unit(term, unit) for at, term in enumerate(terms)
     )
-    if len(found) <= LONGEST_TEXT and convert(wanted, unit, to) == read_length(found, to).value:
-        return found
+    if len(result) <= LONGEST_TEXT and convert(wanted, unit, to) == read_length(result, to).value:
+        return result
     return f"{'-' if wanted < 0 else ''}{abs(wanted.numerator)}/{wanted.denominator} {unit}"
 
 
 def _terms(text: str) -> list[str]:
     """A sum in pieces: its terms, with what stands between them."""
-    found: list[str] = []
+    result: list[str] = []
     place = 0
     while place < len(text):
-        name = _NAME.match(text, place) if _begins_term(found) else None
+        name = _NAME.match(text, place) if _begins_term(result) else None
         match = name or (None if text[place] in "+-x" else _TERM.match(text, place))
         ends = match.end() if match else place + 1
-        found.append(text[place:ends])
+        result.append(text[place:ends])
         place = ends
-    return found
+    return result
 
 
-def _begins_term(found: list[str]) -> bool:
+def _begins_term(result: list[str]) -> bool:
     """Whether a term, with its name, comes next."""
-    return not found or found[-1].strip() in ("+", "-")
+    return not result or result[-1].strip() in ("+", "-")
 
 
 def _term_in_other_unit(term: str, unit: Unit) -> str:

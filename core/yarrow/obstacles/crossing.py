@@ -87,8 +87,8 @@ class CrossingProfile:
         if self.toward != first.toward:
             return None
         stretches = [
-            (leg.place(float(each.begins), each.measured_from), float(each.width))
-            for each in (first, self)
+            (leg.place(float(profile.begins), profile.measured_from), float(profile.width))
+            for profile in (first, self)
         ]
         begins = min(at for at, _ in stretches)
         ends = max(at + width for at, width in stretches)

@@ -45,24 +45,24 @@ def joints_by_hand(
     places: list[float] = []
     findings: list[Finding] = []
     asked_for = parted.run.joints.places if parted.run.joints else None
-    for number, each in enumerate(asked_for or ()):
-        legs = taped_legs(parted, each.measured_from)
+    for number, place in enumerate(asked_for or ()):
+        legs = taped_legs(parted, place.measured_from)
         path = f"joints.places[{number}]"
-        if each.leg >= len(legs):
-            values: dict[str, Value] = {"leg": count(each.leg + 1), "legs": count(len(legs))}
+        if place.leg >= len(legs):
+            values: dict[str, Value] = {"leg": count(place.leg + 1), "legs": count(len(legs))}
             findings.append(Finding(FindingCode.JOINT_OFF_THE_RUN, values, path=f"{path}.leg"))
             continue
-        leg = legs[each.leg]
-        own, joint = parted, leg.place(_middle(each, parted))
+        leg = legs[place.leg]
+        own, joint = parted, leg.place(_middle(place, parted))
         if closed and joint is not None and abs(joint - closed.middle) < _SAME:
             parted_so = replace(parted, coupling=closed.coupling)
-            findings.append(_closes(parted, parted_so, each, number))
-            own, joint = parted_so, leg.place(_middle(each, parted_so))
+            findings.append(_closes(parted, parted_so, place, number))
+            own, joint = parted_so, leg.place(_middle(place, parted_so))
         if joint is None:
-            findings.append(_no_straight(own, rooms, leg, each, number))
+            findings.append(_no_straight(own, rooms, leg, place, number))
             continue
         places.append(joint)
-        findings += _in_the_way(own, rooms, leg, each, number, joint)
+        findings += _in_the_way(own, rooms, leg, place, number, joint)
     order = sorted(places)
     apart = parted.coupling.length
     for before, after in pairwise(order):
@@ -73,33 +73,33 @@ def joints_by_hand(
     return tuple(order), tuple(findings)
 
 
-def _closes(parted: RunToPart, closing: RunToPart, each: JointPlace, number: int) -> Finding:
+def _closes(parted: RunToPart, closing: RunToPart, place: JointPlace, number: int) -> Finding:
     """That another coupling is there, as the run is closed at this joint."""
     values: dict[str, Value] = {
         "joint": count(number + 1),
         "coupling": closing.coupling.of.name,
         "own": parted.coupling.of.name,
         "length": parted.words.measured(closing.coupling.length),
-        "measured": Phrase(f"joint-to/{each.to}"),
+        "measured": Phrase(f"joint-to/{place.to}"),
     }
     return Finding(FindingCode.JOINT_CLOSES_THE_RUN, values, path=f"joints.places[{number}].to")
 
 
-def _middle(each: JointPlace, parted: RunToPart) -> float:
+def _middle(place: JointPlace, parted: RunToPart) -> float:
     """What the tape reads to the coupling's middle, whatever of it was measured to."""
     half = parted.coupling.length / 2
-    return float(each.at) + {"near": half, "middle": 0.0, "far": -half}[each.to]
+    return float(place.at) + {"near": half, "middle": 0.0, "far": -half}[place.to]
 
 
 def _no_straight(
     parted: RunToPart,
     rooms: Sequence[JointRoom],
     leg: TapedLeg,
-    each: JointPlace,
+    place: JointPlace,
     number: int,
 ) -> Finding:
     """A place that is in a bend, or beyond the leg."""
-    middle = _middle(each, parted)
+    middle = _middle(place, parted)
     ends = [point for part in leg.straights for point in (part.point, part.at(part.ends))]
     reads = [leg.reads(point) for point in ends]
     # The arcs at the leg's ends are of it too.
@@ -111,7 +111,7 @@ def _no_straight(
         code,
         values,
         path=f"joints.places[{number}].at",
-        remedy=_move(parted, rooms, leg, each, number),
+        remedy=_move(parted, rooms, leg, place, number),
         variant="beyond" if beyond else "",
     )
 
@@ -120,14 +120,14 @@ def _in_the_way(
     parted: RunToPart,
     rooms: Sequence[JointRoom],
     leg: TapedLeg,
-    each: JointPlace,
+    joint_place: JointPlace,
     number: int,
     place: float,
 ) -> list[Finding]:
     """A bend's arc that the coupling would lie on, one that the bender could not hold beside it, a
     hole that hides it."""
     coupling, words = parted.coupling, parted.words
-    path, remedy = f"joints.places[{number}].at", _move(parted, rooms, leg, each, number)
+    path, remedy = f"joints.places[{number}].at", _move(parted, rooms, leg, joint_place, number)
     straights = parted.straights
     at = next(n for n, part in enumerate(straights) if place <= part.ends + 1e-9)
     beside = []
@@ -135,7 +135,7 @@ def _in_the_way(
         beside.append((place - straights[at].begins, at - 1))
     if at < len(straights) - 1:
         beside.append((straights[at].ends - place, at))
-    found = []
+    findings = []
     half, reach = coupling.open / 2, reach_of(parted.run.bender)
     for room, bend in beside:
         straight = room - half
@@ -148,40 +148,40 @@ def _in_the_way(
         }
         if straight < coupling.takes - 1e-6:
             code = FindingCode.JOINT_IN_BEND
-            found.append(Finding(code, values, None, path, (bend,), remedy, variant="coupling"))
+            findings.append(Finding(code, values, None, path, (bend,), remedy, variant="coupling"))
         elif straight < reach - 1e-6:
             code = FindingCode.JOINT_IN_REACH
-            found.append(Finding(code, values, None, path, (bend,), remedy))
+            findings.append(Finding(code, values, None, path, (bend,), remedy))
     for feature, begins, ends in hidden(parted):
         if feature is not None and begins < place < ends:
             line: dict[str, Value] = {
                 "joint": count(number + 1),
                 "line": labelled_line(parted.run, feature),
             }
-            found.append(Finding(FindingCode.JOINT_IN_HOLE, line, feature, path, remedy=remedy))
-    return found
+            findings.append(Finding(FindingCode.JOINT_IN_HOLE, line, feature, path, remedy=remedy))
+    return findings
 
 
 def _move(
     parted: RunToPart,
     rooms: Sequence[JointRoom],
     leg: TapedLeg,
-    each: JointPlace,
+    place: JointPlace,
     number: int,
 ) -> Remedy | None:
     """The nearest place on the leg that a joint may have, as its own datum has it."""
-    middle = _middle(each, parted)
+    middle = _middle(place, parted)
     step = float(parted.words.step)
-    found = []
+    result = []
     for part in leg.straights:
         for room in rooms:
             low, high = max(room.begins, part.begins), min(room.ends, part.ends)
             if high - low > 2 * step:
                 reads = sorted((leg.reads(part.at(low)), leg.reads(part.at(high))))
                 inside = min(max(middle, reads[0] + step), reads[1] - step)
-                found.append((abs(inside - middle), inside))
-    if not found:
+                result.append((abs(inside - middle), inside))
+    if not result:
         return None
-    at = min(found)[1] + float(each.at) - middle
+    at = min(result)[1] + float(place.at) - middle
     text = parted.words.reading(at)
     return Remedy(Phrase("move-to", {"place": text}), f"joints.places[{number}].at", str(text))

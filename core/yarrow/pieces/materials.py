@@ -14,16 +14,16 @@ from yarrow.wording.phrase import Phrase, Term, Value
 
 def _brought(fitting: Fitting, conduit: Conduit) -> Counter[Term | str]:
     """What is brought for a fitting, by its names."""
-    found: Counter[Term | str] = Counter()
+    result: Counter[Term | str] = Counter()
     if not fitting.brings:
-        found[fitting.term] += 1
+        result[fitting.term] += 1
     for brought in fitting.brings:
         name: Term | str = brought.term
         if brought.coupling:
             usual = brought.coupling == "usual"
             name = couplings()[usual_coupling(conduit) if usual else brought.coupling].name
-        found[name] += brought.count
-    return found
+        result[name] += brought.count
+    return result
 
 
 def materials_of(

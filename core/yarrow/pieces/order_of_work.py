@@ -72,13 +72,15 @@ def order_of_work(survey: Survey) -> OrderOfWork:
 
 
 def _inspection(items: Sequence[WorkItem]) -> tuple[InspectionPoint, ...]:
-    found = []
+    inspection_points = []
     for name, done in _ASKED:
         rests_on = [item for item in items if _first(item.do).key in done]
         if rests_on:
             waiting = sum(not item.done for item in rests_on)
-            found.append(InspectionPoint(Phrase(f"inspect/{name}"), len(rests_on), waiting))
-    return tuple(found)
+            inspection_points.append(
+                InspectionPoint(Phrase(f"inspect/{name}"), len(rests_on), waiting)
+            )
+    return tuple(inspection_points)
 
 
 def _first(phrase: Phrase) -> Phrase:
@@ -197,7 +199,7 @@ def _identified(item: WorkItem) -> WorkItem:
 def _as_read(value: Value) -> str:
     """A phrase by its key and what is read in it: its figures as the tape has them."""
     if isinstance(value, Phrase):
-        inside = ",".join(f"{name}={_as_read(each)}" for name, each in value.values.items())
+        inside = ",".join(f"{name}={_as_read(figure)}" for name, figure in value.values.items())
         return f"{value.key}({inside})"
     if isinstance(value, Quantity):
         return value.text

@@ -156,7 +156,7 @@ def _onward(
     lengths."""
     furthest = sticks.furthest(begins)
     nearest = begins + 2 * sticks.coupling.length
-    found = []
+    result = []
     first = bisect_left(stretches, nearest, key=lambda stretch: stretch.ends)
     for stretch in stretches[first:]:
         if stretch.begins > furthest + _HAIR:
@@ -167,5 +167,5 @@ def _onward(
                 off = min(place - stretch.begins, stretch.ends - place)
                 cut = 0.0 if abs(place - furthest) <= sticks.within else _CUT
                 beside = max(off, 0.0) / sticks.coupling.length
-                found.append((place, cut + _CLOSE / (1.0 + beside)))
-    return found
+                result.append((place, cut + _CLOSE / (1.0 + beside)))
+    return result

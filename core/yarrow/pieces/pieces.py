@@ -71,7 +71,9 @@ def pieces_of_plan(plan: Plan) -> PiecesOfRun:
         return _answer(resolution, settings, parted)
     parting, hung, taken = parted.parting, parted.hung, parted.taken
     ways = parted.ways or parting.ways(parted.rooms)
-    compared = tuple(parting.way(each, each == taken) for each in dict.fromkeys((taken, *ways)))
+    compared = tuple(
+        parting.way(joints, joints == taken) for joints in dict.fromkeys((taken, *ways))
+    )
     joints = hung.parting.joints(hung.middles)
     pieces = hung.parting.pieces(hung.middles, Hanging(parting.parted, joints, hung.by).steps())
     supports, unheld = supports_of(parting.parted, hung.middles)
@@ -83,7 +85,7 @@ def pieces_of_plan(plan: Plan) -> PiecesOfRun:
         joints=joints,
         rooms=_may_lie(parting.parted, parted.rooms),
         ways=compared,
-        ways_in=tuple(_way_in(parting, each, hung.by) for each in hung.shown),
+        ways_in=tuple(_way_in(parting, shown, hung.by) for shown in hung.shown),
         supports=supports,
         materials=materials_of(parting.parted, pieces, joints, supports),
     )
@@ -190,13 +192,13 @@ class Hung:
 
 def _may_lie(parted: RunToPart, rooms: Sequence[JointRoom]) -> tuple[JointMayLie, ...]:
     """Where a joint may lie, as the tape has it."""
-    legs, found = taped_legs(parted), []
+    legs, result = taped_legs(parted), []
     for room in rooms:
         leg, part = on_leg(legs, room.middle)
         places = (room.begins, room.ends, room.middle)
         begins, ends, middle = (parted.words.reading(leg.reads(part.at(place))) for place in places)
-        found.append(JointMayLie(leg.number + 1, begins, ends, middle, part.at(room.middle)))
-    return tuple(found)
+        result.append(JointMayLie(leg.number + 1, begins, ends, middle, part.at(room.middle)))
+    return tuple(result)
 
 
 def _way_in(parting: Parting, way: WayToGetIn, taken: WayToGetIn | None) -> WayIn:
@@ -253,9 +255,9 @@ def _answer(resolution: Resolution, joints: Joints, findings: Sequence[Finding])
         coupling_name=couplings()[joints.coupling].name,
         end_fittings=(resolution.run.start.fitting, ended.fitting if ended else "open"),
         offered=tuple(
-            CouplingOffered(each.kind, each.name, each.source)
-            for each in couplings().values()
-            if each.goes_on(resolution.run.conduit)
+            CouplingOffered(coupling.kind, coupling.name, coupling.source)
+            for coupling in couplings().values()
+            if coupling.goes_on(resolution.run.conduit)
         ),
         stick=stick,
         stick_text=resolution.lengths.reading(stick),

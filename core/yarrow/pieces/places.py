@@ -80,8 +80,8 @@ class TapedLeg:
         Returns:
             From the pipe's start, in the run's unit.
         """
-        found = (each.level_with(self.origin, self.ahead, at) for each in self.straights)
-        return next((place for place in found if place is not None), None)
+        result = (straight.level_with(self.origin, self.ahead, at) for straight in self.straights)
+        return next((place for place in result if place is not None), None)
 
 
 def taped_legs(parted: RunToPart, datum: Datum = "back") -> tuple[TapedLeg, ...]:
@@ -99,13 +99,13 @@ def taped_legs(parted: RunToPart, datum: Datum = "back") -> tuple[TapedLeg, ...]
             TapedLeg(number, layout.vertices[begins], part.ahead, (part,))
             for number, ((begins, _), part) in enumerate(spans)
         )
-    found = []
+    result = []
     limits = [*layout.leg_vertices, len(layout.vertices) - 1]
     for number, (first, last) in enumerate(pairwise(limits)):
         leg = next(line.leg for line in layout.lines if line.leg.number == number)
         on_leg = tuple(part for (a, b), part in spans if a < last and b > first)
-        found.append(TapedLeg(number, leg.point(leg.datum(datum)), leg.frame.ahead, on_leg))
-    return tuple(found)
+        result.append(TapedLeg(number, leg.point(leg.datum(datum)), leg.frame.ahead, on_leg))
+    return tuple(result)
 
 
 def on_leg(legs: Sequence[TapedLeg], place: float) -> tuple[TapedLeg, StraightPart]:
@@ -173,16 +173,16 @@ def allowed(parted: RunToPart) -> tuple[JointRoom, ...]:
     lines = parted.layout.features_of(parted.pipe)
     beside_bend = max(reach_of(parted.run.bender), coupling.takes) + coupling.open / 2
     at_end = 2 * coupling.length
-    found: list[JointRoom] = []
-    for number, each in enumerate(straights):
-        begins = each.begins + (at_end if number == 0 else beside_bend)
-        ends = each.ends - (at_end if number == len(straights) - 1 else beside_bend)
+    joint_rooms: list[JointRoom] = []
+    for number, straight in enumerate(straights):
+        begins = straight.begins + (at_end if number == 0 else beside_bend)
+        ends = straight.ends - (at_end if number == len(straights) - 1 else beside_bend)
         if ends > begins:
             inner = 0 < number < len(lines) and lines[number - 1] == lines[number]
-            found.append(JointRoom(begins, ends, inner))
+            joint_rooms.append(JointRoom(begins, ends, inner))
     for _, begins, ends in hidden(parted):
-        found = [part for room in found for part in room.without(begins, ends)]
-    return tuple(found)
+        joint_rooms = [part for room in joint_rooms for part in room.without(begins, ends)]
+    return tuple(joint_rooms)
 
 
 def hidden(parted: RunToPart) -> list[tuple[int | None, float, float]]:
@@ -196,10 +196,10 @@ def hidden(parted: RunToPart) -> list[tuple[int | None, float, float]]:
         The line's number on the walk (None: it is of none), and both ends of the stretch in the
         run's unit.
     """
-    found = []
+    result = []
     for thing in parted.things:
         if thing.kind in _HIDES:
-            _, place = min(each.nearest(thing.at) for each in parted.straights)
+            _, place = min(straight.nearest(thing.at) for straight in parted.straights)
             half = parted.coupling.length / 2 + thing.height
-            found.append((thing.feature, place - half, place + half))
-    return found
+            result.append((thing.feature, place - half, place + half))
+    return result

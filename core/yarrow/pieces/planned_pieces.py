@@ -70,8 +70,8 @@ class OrdersLookedFor:
         if self.left <= 0:
             self.by_habit.add(span)
             return False
-        each = 4 ** min(max(lines - 2, 0), 4)
-        self.left -= max(each, _BEND_BY_BEND) if bend_by_bend else each
+        tries = 4 ** min(max(lines - 2, 0), 4)
+        self.left -= max(tries, _BEND_BY_BEND) if bend_by_bend else tries
         return True
 
 
@@ -268,9 +268,9 @@ class Parting:
             start=replace(run.start, allowance=Fraction(0)),
             conduit=replace(run.conduit, stick=stick),
             order=tuple(
-                OrderedBend(each.bend - first, each.hook)
-                for each in run.order
-                if each.bend in inside
+                OrderedBend(ordered.bend - first, ordered.hook)
+                for ordered in run.order
+                if ordered.bend in inside
             ),
             stances=_of_bends(run.stances, inside),
             not_taken=(),
@@ -290,7 +290,7 @@ class Parting:
             joining: what is done to join each piece, by its number.
         """
         words = self.parted.words
-        found = []
+        result = []
         for number, span in enumerate(self.spans(middles), 1):
             written = write_plan(self.plan(*span))
             ends = self._ends(span)
@@ -298,7 +298,7 @@ class Parting:
             whole = self.sticks.is_whole(*span)
             spare = 0.0 if whole else max(self.parted.stick - written.cut_length, 0.0)
             begins, finishes = self.sticks.cut_between(*span)
-            found.append(
+            result.append(
                 PieceOfRun(
                     number=number,
                     begins=begins,
@@ -306,14 +306,14 @@ class Parting:
                     whole=whole,
                     spare=spare,
                     spare_text=words.reading(spare),
-                    threads=tuple(words.reading(words.up(each)) for each in ends.threads),
+                    threads=tuple(words.reading(words.up(thread)) for thread in ends.threads),
                     works=self.can_be_bent(span),
                     before=before_bending(ends, written, words),
                     after=tuple(replace(step, number=at) for at, step in enumerate(after, 1)),
                     plan=written,
                 )
             )
-        return tuple(found)
+        return tuple(result)
 
     def _ends(self, span: tuple[float, float]) -> PieceEnds:
         """The threads that a piece needs, but for those that its stick has: one where it is cut,
@@ -357,12 +357,12 @@ class Parting:
         """
         words = self.parted.words
         legs = taped_legs(self.parted)
-        found = []
+        result = []
         for number, middle in enumerate(middles, 1):
             leg, part = on_leg(legs, middle)
             coupling = self.sticks.coupling_at(middle)
             at = leg.reads(part.at(middle))
-            found.append(
+            result.append(
                 Joint(
                     number=number,
                     place=middle,
@@ -378,7 +378,7 @@ class Parting:
                     open_text=words.reading(coupling.open),
                 )
             )
-        return tuple(found)
+        return tuple(result)
 
     def way(self, middles: Middles, taken: bool) -> PartingOption:
         """A way to part the run, with its price.
@@ -412,7 +412,7 @@ class Parting:
             works=self.works(middles),
             waste=waste,
             waste_text=self.parted.words.reading(waste),
-            minutes=round(sum(times[each] * times_done for each, times_done in done.items())),
+            minutes=round(sum(times[kind] * times_done for kind, times_done in done.items())),
             taken=taken,
             value=tuple(PlaceOfJoint(joint.leg, joint.at_text) for joint in joints),
         )
@@ -423,7 +423,7 @@ class Parting:
         Args:
             middles: of the joints.
         """
-        found = []
+        findings = []
         words = self.parted.words
         for number, span in enumerate(self.spans(middles), 1):
             over = self.sticks.piece(*span) - self.parted.stick
@@ -434,15 +434,15 @@ class Parting:
                     "over": words.needed(over),
                     "stick": words.measured(self.parted.stick),
                 }
-                found.append(Finding(FindingCode.PIECE_TOO_LONG, values, path="joints"))
+                findings.append(Finding(FindingCode.PIECE_TOO_LONG, values, path="joints"))
             elif not self.can_be_bent(span):
-                found.append(Finding(FindingCode.PIECE_CANNOT_BE_BENT, piece, path="joints"))
-            found += self._threads_too_long(number, span)
+                findings.append(Finding(FindingCode.PIECE_CANNOT_BE_BENT, piece, path="joints"))
+            findings += self._threads_too_long(number, span)
         habitual = sum(span in self.work.by_habit for span in self.spans(middles))
         if habitual:
             unlooked: dict[str, Value] = {"pieces": count(habitual)}
-            found.append(Finding(FindingCode.PIECES_BY_HABIT, unlooked))
-        return found
+            findings.append(Finding(FindingCode.PIECES_BY_HABIT, unlooked))
+        return findings
 
     def _threads_too_long(self, number: int, span: tuple[float, float]) -> list[Finding]:
         """Threads of a piece that its straights have no room for, cut or as it is sold."""
@@ -452,7 +452,7 @@ class Parting:
             return []
         words, threads = self.parted.words, self._thread_lengths(span)
         straights = (bends[0].arc_start - begins, ends - bends[-1].arc_end)
-        found = []
+        findings = []
         for end, thread, straight in zip(("start", "end"), threads, straights, strict=True):
             if thread > straight + 1e-6:
                 values: dict[str, Value] = {
@@ -462,8 +462,8 @@ class Parting:
                     "end": Phrase(f"pipe-end/{end}"),
                 }
                 code = FindingCode.THREAD_LONGER_THAN_LEG
-                found.append(Finding(code, values, path="joints"))
-        return found
+                findings.append(Finding(code, values, path="joints"))
+        return findings
 
 
 @lru_cache(maxsize=200)
@@ -486,11 +486,11 @@ def _whole_ones(
     another piece is a bend like any other."""
     lines = layout.features_of(pipe)
     roles = layout.roles_of(pipe)
-    found = []
+    result = []
     for bend in inside:
         whole = lines.count(lines[bend]) == sum(lines[other] == lines[bend] for other in inside)
-        found.append((lines[bend], roles[bend] if whole else Role.CORNER))
-    return tuple(found)
+        result.append((lines[bend], roles[bend] if whole else Role.CORNER))
+    return tuple(result)
 
 
 def _of_bends(stances: Stances, inside: Sequence[int]) -> Stances:

@@ -103,7 +103,10 @@ class StrapSpacing:
 def _strap_rooms(parted: RunToPart, middles: Sequence[float], rule: SupportRule) -> list[JointRoom]:
     """Where the middle of a strap may lie."""
     half = rule.strap / 2
-    rooms = [JointRoom(each.begins + half, each.ends - half, False) for each in parted.straights]
+    rooms = [
+        JointRoom(straight.begins + half, straight.ends - half, False)
+        for straight in parted.straights
+    ]
     beside = parted.coupling.length / 2 + half
     taken = [(middle - beside, middle + beside) for middle in middles]
     taken += [(begins, ends) for _, begins, ends in hidden(parted)]
@@ -117,7 +120,7 @@ def _next_strap(
 ) -> float | None:
     """The next strap's place: one that holds the run's end too, no further along than that takes;
     else the furthest. A short run is held in its middle."""
-    found = None
+    result = None
     wanted = max(holds_end, (holds_end + upto) / 2 if after == 0.0 else holds_end)
     for room in rooms:
         low, high = max(room.begins, after + _HAIR), min(room.ends, upto)
@@ -125,8 +128,8 @@ def _next_strap(
             continue
         if high >= holds_end:
             return min(max(wanted, low), high)
-        found = high
-    return found
+        result = high
+    return result
 
 
 def _evened(
@@ -144,17 +147,17 @@ def _evened(
         before = earliest[-1] - rule.spacing
     earliest.reverse()
     step = (latest[-1] - latest[0]) / max(len(latest) - 1, 1)
-    found: list[float] = []
+    result: list[float] = []
     for number, (low, high) in enumerate(zip(earliest, latest, strict=True)):
-        most = min(high, found[-1] + rule.spacing) if found else high
+        most = min(high, result[-1] + rule.spacing) if result else high
         wanted = latest[0] + number * step
         fits = [
             min(max(wanted, room.begins, low), room.ends, most)
             for room in rooms
             if room.begins <= most and room.ends >= low
         ]
-        found.append(min(fits, key=lambda place: abs(place - wanted), default=high))
-    return found
+        result.append(min(fits, key=lambda place: abs(place - wanted), default=high))
+    return result
 
 
 def _strap(legs: Sequence[TapedLeg], words: LengthFormatter, number: int, place: float) -> Strap:

@@ -22,7 +22,7 @@ class PieceEnds:
     @property
     def threads(self) -> tuple[float, ...]:
         """The threads that are cut on it."""
-        return tuple(each for each in (self.start_thread, self.end_thread) if each)
+        return tuple(thread for thread in (self.start_thread, self.end_thread) if thread)
 
 
 def before_bending(ends: PieceEnds, plan: WrittenPlan, words: LengthFormatter) -> tuple[Step, ...]:

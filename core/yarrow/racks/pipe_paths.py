@@ -50,13 +50,13 @@ def pipe_lines(setup: ResolvedRun, rack: Rack, layout: Layout) -> list[RackPipeP
     way, up = frame.toward(rack.side), frame.out
     flat = rack.side in ("left", "right")
     base, reached, owners = layout.vertices, 0.0, layout.owners
-    found: list[RackPipePath] = []
+    rack_pipe_paths: list[RackPipePath] = []
     for number in range(rack.count):
         run = _like(setup, rack, number)
         vertices, problem = base, None
         outward = tuple(0.0 for _ in base[1:-1])
         if number:
-            last = found[-1]
+            last = rack_pipe_paths[-1]
             step = _spacing(rack, last.run, run)
             raised = (run.bender.diameter - last.run.bender.diameter) / 2 if flat else 0.0
             reached += step
@@ -64,17 +64,19 @@ def pipe_lines(setup: ResolvedRun, rack: Rack, layout: Layout) -> list[RackPipeP
                 aside = carried(base, way)
                 vertices = _beside(base, aside, step, up, raised)
                 outward = tuple(
-                    before + each * step
-                    for before, each in zip(last.outward, aside.outward, strict=True)
+                    before + at * step
+                    for before, at in zip(last.outward, aside.outward, strict=True)
                 )
             except GeometryError as error:
                 problem = error
         real = _built(run, rack, number, vertices, owners) if not problem else ()
-        found.append(RackPipePath(number, run, vertices, reached, outward, owners, real, problem))
+        rack_pipe_paths.append(
+            RackPipePath(number, run, vertices, reached, outward, owners, real, problem)
+        )
         if problem:
             break
         base = real or vertices
-    return found
+    return rack_pipe_paths
 
 
 def _beside(
@@ -126,7 +128,7 @@ def _built(
     owners: tuple[tuple[int, Role], ...],
 ) -> tuple[Vector, ...]:
     """The vertices of a pipe as it was really built; none where nothing is told of it."""
-    built: Built | None = next((each for each in rack.built if each.pipe == number), None)
+    built: Built | None = next((built for built in rack.built if built.pipe == number), None)
     if built is None:
         return ()
     plan = plan_path(run, vertices, owners)
@@ -134,17 +136,17 @@ def _built(
         return ()
     pipe = plan.placed.pipe
     bends = list(pipe.bends)
-    for each in built.bends:
-        if each.bend >= len(bends):
+    for built_bend in built.bends:
+        if built_bend.bend >= len(bends):
             continue
-        bend = bends[each.bend]
-        angle = bend.angle if each.angle is None else each.angle
-        mark = plan.marked.marks[each.bend]
-        position = mark.position if each.mark is None else each.mark
+        bend = bends[built_bend.bend]
+        angle = bend.angle if built_bend.angle is None else built_bend.angle
+        mark = plan.marked.marks[built_bend.bend]
+        position = mark.position if built_bend.mark is None else built_bend.mark
         starts = run.bender.arc_start(
             position, arc_length(bend.radius, angle), mark.hook, mark.reference
         )
-        bends[each.bend] = PipeBend(starts, angle, bend.roll, bend.radius)
+        bends[built_bend.bend] = PipeBend(starts, angle, bend.roll, bend.radius)
     # What a bend takes more or less of pipe moves what comes after it, as it does on the stick.
     try:
         return fold(
@@ -160,20 +162,20 @@ def _built(
 
 def built_findings(rack: Rack, lines: Sequence[RackPipePath]) -> list[Finding]:
     """What was told of a pipe as built and can't be so."""
-    found = []
+    findings = []
     for number, built in enumerate(rack.built):
         path = f"rack.built[{number}]"
-        line = next((each for each in lines if each.pipe == built.pipe and not each.problem), None)
+        line = next((line for line in lines if line.pipe == built.pipe and not line.problem), None)
         if line is None:
             continue
         bends = len(develop(line.vertices, line.run.bender.radius).bends)
-        if any(each.bend >= bends for each in built.bends):
+        if any(bend.bend >= bends for bend in built.bends):
             values = {"pipe": count(built.pipe + 1), "bends": count(bends)}
-            found.append(Finding(FindingCode.BUILT_BEND_UNKNOWN, values, path=path))
+            findings.append(Finding(FindingCode.BUILT_BEND_UNKNOWN, values, path=path))
         if not line.real:
             pipe = {"pipe": count(built.pipe + 1)}
-            found.append(Finding(FindingCode.BUILT_NOT_POSSIBLE, pipe, path=path))
-    return found
+            findings.append(Finding(FindingCode.BUILT_NOT_POSSIBLE, pipe, path=path))
+    return findings
 
 
 def no_leg(line: RackPipePath, words: LengthFormatter) -> Finding:

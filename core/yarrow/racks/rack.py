@@ -56,7 +56,7 @@ def plan_rack(survey: Survey) -> RackPlan:
     lines = pipe_lines(setup, rack, layout)
     laid = [line for line in lines if not line.problem]
     bent = [radii(line, laid, rack) for line in laid]
-    bends = sum(bends_of(line, each, rack) for line, each in zip(laid, bent, strict=True))
+    bends = sum(bends_of(line, angles, rack) for line, angles in zip(laid, bent, strict=True))
     if bends > MOST_BENDS:
         findings.append(_too_large(bends))
         return _rack_plan(setup, rack, (), (), findings)
@@ -88,7 +88,7 @@ def _pipe(
     planned = plan_path(run, vertices, owners)
     if planned.placed and not wide and not order:
         bends = planned.placed.order.bends
-        order = tuple(OrderedBend(each.bend, each.placing.hook) for each in bends)
+        order = tuple(OrderedBend(bend.bend, bend.placing.hook) for bend in bends)
     plan = write_plan(planned)
     made = plan.working_marks
     moved: tuple[Shown, ...] = ()
@@ -112,7 +112,7 @@ def _pipe(
         bends=plan.bends,
         marks=made,
         moved=moved,
-        shots=tuple(segment_bend_of(plan, *each, words) for each in wide),
+        shots=tuple(segment_bend_of(plan, *turn, words) for turn in wide),
         findings=gravest_first((*plan.findings, *_tight(run, wide))),
     )
     return rack_pipe, order

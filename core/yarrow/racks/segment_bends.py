@@ -31,14 +31,14 @@ def radii(line: RackPipePath, laid: Sequence[RackPipePath], rack: Rack) -> list[
     own = line.run.bender.radius
     if rack.corners == "same":
         return [own] * len(line.outward)
-    found = []
+    result = []
     for corner, outward in enumerate(line.outward):
         if not line.owners[corner][1].turns:
-            found.append(own)
+            result.append(own)
             continue
-        centre = max(each.run.bender.radius - each.outward[corner] for each in laid)
-        found.append(centre + outward)
-    return found
+        centre = max(path.run.bender.radius - path.outward[corner] for path in laid)
+        result.append(centre + outward)
+    return result
 
 
 Wide = list[tuple[int, float, int]]

@@ -135,9 +135,9 @@ def handle_plan(plan: Plan) -> Handling:
     run = plan.resolution.run
     where = run.stances.picked.place if run.stances.picked else ""
 
-    def answered(found: tuple[OrderHandling, ...], findings: tuple[Finding, ...]) -> Handling:
+    def answered(result: tuple[OrderHandling, ...], findings: tuple[Finding, ...]) -> Handling:
         return Handling(
-            FORMAT, where, tuple(stance.place for stance in run.stances.takes), found, findings
+            FORMAT, where, tuple(stance.place for stance in run.stances.takes), result, findings
         )
 
     if isinstance(plan, UnbuildablePlan):
@@ -152,11 +152,11 @@ def handle_plan(plan: Plan) -> Handling:
     piece = piece_to_bend(placed, placed.pipe, cut)
     if placed.pipe.cut_length > stick_of(run):
         # Bent in parts: what the whole of it would meet says nothing.
-        found: tuple[Order, ...] = (replace(placed.order, name="as marked"),)
+        shown: tuple[Order, ...] = (replace(placed.order, name="as marked"),)
     else:
-        found = _with_own(_different(orders(piece)), piece, placed.order)
-    handled = tuple(_handling(order, found, piece, plan) for order in found)
-    return answered(handled, no_order(found[0], piece))
+        shown = _with_own(_different(orders(piece)), piece, placed.order)
+    handled = tuple(_handling(order, shown, piece, plan) for order in shown)
+    return answered(handled, no_order(shown[0], piece))
 
 
 def as_it_came_out(plan: BuildablePlan, pipe: StraightPipe) -> OrderHandling:
@@ -173,38 +173,38 @@ def as_it_came_out(plan: BuildablePlan, pipe: StraightPipe) -> OrderHandling:
     return _handling(order, (order,), piece, plan, planned=planned)
 
 
-def _different(found: Sequence[Order]) -> tuple[Order, ...]:
+def _different(result: Sequence[Order]) -> tuple[Order, ...]:
     """Each order once: a single bend is the same from either end."""
     once: dict[tuple[OrderedBend, ...], Order] = {}
-    for order in found:
+    for order in result:
         once.setdefault(_order_of(order), order)
     return tuple(once.values())
 
 
-def _with_own(found: tuple[Order, ...], piece: PieceToBend, own: Order) -> tuple[Order, ...]:
+def _with_own(result: tuple[Order, ...], piece: PieceToBend, own: Order) -> tuple[Order, ...]:
     """The orders found and, last, the plan's own, where it is none of them: simulated then, as a
     plan that goes by habit or by a picked order has it not."""
-    if any(_order_of(order) == _order_of(own) for order in found):
-        return found
-    return (*found, _simulated(own, piece, where_planned=True))
+    if any(_order_of(order) == _order_of(own) for order in result):
+        return result
+    return (*result, _simulated(own, piece, where_planned=True))
 
 
 def _simulated(own: Order, piece: PieceToBend, *, where_planned: bool) -> Order:
     """The plan's own order with what it meets; each bend where it was planned to be made, if so,
     else where that is best."""
     if where_planned:
-        places = tuple((each.bend, each.stance) for each in own.bends)
+        places = tuple((bend.bend, bend.stance) for bend in own.bends)
         piece = replace(piece, stances=replace(piece.stances, by_bend=places))
-    return as_given(piece, [(each.bend, each.placing.hook) for each in own.bends])
+    return as_given(piece, [(bend.bend, bend.placing.hook) for bend in own.bends])
 
 
 def _order_of(order: Order) -> tuple[OrderedBend, ...]:
-    return tuple(OrderedBend(each.bend, each.placing.hook) for each in order.bends)
+    return tuple(OrderedBend(bend.bend, bend.placing.hook) for bend in order.bends)
 
 
 def _handling(
     order: Order,
-    found: Sequence[Order],
+    result: Sequence[Order],
     piece: PieceToBend,
     plan: BuildablePlan,
     *,
@@ -218,20 +218,20 @@ def _handling(
         marks, rows, work = plan.marked.marks, plan.working, plan.steps
     else:
         marks = exact_marks(placed.run, piece.pipe, order.placings)
-        sequence = [each.bend for each in order.bends]
+        sequence = [bend.bend for bend in order.bends]
         rows = working(placed.run, piece.pipe, piece.roles, marks, sequence)
         work = steps(piece, marks, rows, order.bends)
     return OrderHandling(
         name=order.name,
-        chosen=order is found[0],
+        chosen=order is result[0],
         taken=taken,
         works=order.works,
-        reason=reason(order, found),
+        reason=reason(order, result),
         turns=order.turns,
         flips=order.flips,
         changes=order.changes,
         blocks_text=words.reading(words.up(order.blocks)) if order.blocks else "",
-        bends=_handled_bends(order, found, plan.layout, piece, work),
+        bends=_handled_bends(order, result, plan.layout, piece, work),
         marks=marks,
         working=rows,
         steps=work,
@@ -241,7 +241,7 @@ def _handling(
 
 def _handled_bends(
     order: Order,
-    found: Sequence[Order],
+    result: Sequence[Order],
     layout: Layout,
     piece: PieceToBend,
     work: Sequence[Step],
@@ -249,13 +249,13 @@ def _handled_bends(
     made: list[int] = []
     handled = []
     step_of = {step.bend: step.number for step in work}
-    lies = accumulate(each.turned for each in order.bends)
+    lies = accumulate(bend.turned for bend in order.bends)
     unit = piece.words.unit
-    for each, line in zip(order.bends, lies, strict=True):
-        pipe, hook, stance = piece.pipe, each.placing.hook, each.stance
-        bend = pipe.bends[each.bend]
-        before = half_bent(pipe, made, each.bend, 0.0, hook)
-        after = half_bent(pipe, made, each.bend, bend.angle, hook)
+    for handled_bend, line in zip(order.bends, lies, strict=True):
+        pipe, hook, stance = piece.pipe, handled_bend.placing.hook, handled_bend.stance
+        bend = pipe.bends[handled_bend.bend]
+        before = half_bent(pipe, made, handled_bend.bend, 0.0, hook)
+        after = half_bent(pipe, made, handled_bend.bend, bend.angle, hook)
         seen = BenderView(stance, bend.radius, bend.angle)
         high, drop = (
             convert_length(value, "mm", unit) for value in (stance.height_mm, stance.drop_mm)
@@ -264,32 +264,33 @@ def _handled_bends(
         table = top(piece.bender, stance, unit)
         tail = after.tail.points(1)
         pencil = pencil_line((seen.place(tail[0]), seen.place(tail[-1])), line, hook, half)
-        tool = seen.tool(tool_shapes(piece.bender, stance, each.placing.reference, unit))
+        tool = seen.tool(tool_shapes(piece.bender, stance, handled_bend.placing.reference, unit))
         if pencil and made:
             tool = (*tool, pencil)
         handled.append(
             BendHandling(
-                bend=each.bend,
-                step=step_of[each.bend],
+                bend=handled_bend.bend,
+                step=step_of[handled_bend.bend],
                 hook=hook,
                 place=stance.place,
-                turned=each.turned,
+                turned=handled_bend.turned,
                 meets=tuple(
-                    interference(collision, made, each.bend, piece) for collision in each.collisions
+                    interference(collision, made, handled_bend.bend, piece)
+                    for collision in handled_bend.collisions
                 ),
-                helps=helps_of(each, made, order, found, piece),
+                helps=helps_of(handled_bend, made, order, result, piece),
                 before=_drawn(replace(seen, angle=0.0).pipe(before)),
                 after=_drawn(seen.pipe(after)),
                 bands=tuple(map(_drawn, seen.bands(after))),
                 tool=tuple(shape.moved(_as_fine) for shape in tool),
-                wall=_drawn(on_wall(centreline(after), layout, pipe, each.bend, hook)),
+                wall=_drawn(on_wall(centreline(after), layout, pipe, handled_bend.bend, hook)),
                 floor=-(bend.radius + high) if stance.in_air else -high - half,
                 drop=drop,
                 shoe=-bend.radius if stance.in_air else bend.radius,
                 bench=_ends_of(table) if table else (),
             )
         )
-        made.append(each.bend)
+        made.append(handled_bend.bend)
     return tuple(handled)
 
 

@@ -97,7 +97,9 @@ def close_run(run: ResolvedRun, target: Vector) -> ClosureResult:
     if unreached or wrong:
         return ClosureResult(run, (), (_not_reached(run, loose, target, off, wrong, solved),))
     moved = tuple(_solved(number, run, solved) for number in loose)
-    notes = tuple(_note(solved, each) for each in moved if each.said_text != each.became_text)
+    notes = tuple(
+        _note(solved, number) for number in moved if number.said_text != number.became_text
+    )
     return ClosureResult(solved, moved, notes)
 
 
@@ -136,8 +138,8 @@ def _columns(run: ResolvedRun, numbers: Sequence[_Number]) -> list[Vector]:
     """Where the end goes when each number is moved by one, by its weight."""
     here = _end(run)
     return [
-        scaled(subtract(_end(each.moved(run, each.trial)), here), each.weight / each.trial)
-        for each in numbers
+        scaled(subtract(_end(number.moved(run, number.trial)), here), number.weight / number.trial)
+        for number in numbers
     ]
 
 
@@ -157,13 +159,13 @@ def _solve(square: list[list[float]], right: Vector) -> Vector:
     whole = _determinant(a, b, c)
     if whole == 0.0:
         return (0.0, 0.0, 0.0)
-    found = []
+    result = []
     for column in range(3):
         rows = [list(row) for row in square]
         for row, value in zip(rows, right, strict=True):
             row[column] = value
-        found.append(_determinant(*rows) / whole)
-    return (found[0], found[1], found[2])
+        result.append(_determinant(*rows) / whole)
+    return (result[0], result[1], result[2])
 
 
 def _determinant(a: Sequence[float], b: Sequence[float], c: Sequence[float]) -> float:
@@ -260,14 +262,14 @@ def _solved(number: _Number, run: ResolvedRun, solved: ResolvedRun) -> Solved:
     return Solved(number.feature, number.field, before, texts[0], became, texts[1])
 
 
-def _note(run: ResolvedRun, each: Solved) -> Finding:
+def _note(run: ResolvedRun, solved: Solved) -> Finding:
     return Finding(
         FindingCode.FREE_DIMENSION,
         {
-            **_field_and_line(run, each.feature, each.field),
-            "became": each.became_text,
-            "said": each.said_text,
+            **_field_and_line(run, solved.feature, solved.field),
+            "became": solved.became_text,
+            "said": solved.said_text,
         },
-        each.feature,
-        f"walk[{each.feature}].{each.field}",
+        solved.feature,
+        f"walk[{solved.feature}].{solved.field}",
     )

@@ -124,13 +124,13 @@ def plan_resolved(
         overlaps = [replace(finding, still=still) for finding in overlaps]
     findings = (*straight.findings, *check(placed, overlaps))
     wires = _check_wires(placed)
-    found = (*findings, *(wire_findings(wires) if wires else ()))
+    result = (*findings, *(wire_findings(wires) if wires else ()))
     if marked is None or not nothing_wrong(findings):
-        return UnbuildablePlan(resolution, straight.layout, placed, wires, found)
+        return UnbuildablePlan(resolution, straight.layout, placed, wires, result)
     rows, piece = _at_the_bender(placed, marked)
     work = steps(piece, marked.marks, rows, placed.order.bends)
     return BuildablePlan(
-        resolution, straight.layout, placed, marked, rows, work, other_method, wires, found
+        resolution, straight.layout, placed, marked, rows, work, other_method, wires, result
     )
 
 
@@ -227,7 +227,7 @@ def run_order(
     bends = len(pipe.bends)
     picked: list[tuple[int, Hook]] = []
     if not picked_order_findings(run, bends):
-        picked = [(each.bend, each.hook) for each in run.order]
+        picked = [(ordered.bend, ordered.hook) for ordered in run.order]
     by_habit = (
         by_habit
         or bends > MOST_SIMULATED
@@ -315,7 +315,7 @@ def _at_the_bender(
     if marked.method == "table":
         pipe = pipe_by_marks(placed.run.bender, pipe, marked.marks, marked.cut_length)
     piece = piece_to_bend(placed, pipe, marked.cut_length_text)
-    sequence = [each.bend for each in placed.order.bends]
+    sequence = [bend.bend for bend in placed.order.bends]
     rows = working(placed.run, pipe, piece.roles, marked.marks, sequence)
     return rows, piece
 

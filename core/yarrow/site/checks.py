@@ -109,10 +109,10 @@ def _of_sweeps(planned: PlannedSite) -> Iterator[Finding]:
     for number, cable in enumerate(planned.cables):
         wants = figures.cable_diameters * cable.need.diameter_mm
         bent = [
-            planned.radii[each]
+            planned.radii[trench]
             for way in cable.ways
-            for each in way
-            if planned.parted.stretches[each].bends
+            for trench in way
+            if planned.parted.stretches[trench].bends
         ]
         if bent and min(bent) * 1000 < wants - 1e-6:
             values = {
@@ -132,10 +132,10 @@ def _of_places(planned: PlannedSite) -> Iterator[Finding]:
         if number not in reached:
             values: dict[str, Value] = {"place": place.name}
             yield Finding(FindingCode.PLACE_NOT_REACHED, values, path=f"places[{number}].at")
-        held = [each for each, places in cuts.held_by_stretch.items() if number in places]
+        held = [cut for cut, places in cuts.held_by_stretch.items() if number in places]
         if held:
-            names = tuple(stretch_name(planned, each) for each in sorted(held))
-            way = next((each for each in cuts.second_ways if number in each.frees), None)
+            names = tuple(stretch_name(planned, number) for number in sorted(held))
+            way = next((way for way in cuts.second_ways if number in way.frees), None)
             variant = "" if way else "no-trench"
             values = {
                 "place": place.name,
@@ -176,7 +176,7 @@ def _too_few_ducts(planned: PlannedSite, place: int) -> str:
     )
     for size, wanted in enough:
         inside = sizes[size].inside_mm
-        if sum(sizes[each].inside_mm >= inside for each in leading) >= wanted:
+        if sum(sizes[size].inside_mm >= inside for size in leading) >= wanted:
             return ""
     by_size = Counter(leading)
     return ", ".join(f"{by_size[size]} × {size}" for size in sizes if by_size[size])
@@ -193,11 +193,11 @@ def _of_cables(planned: PlannedSite) -> Iterator[Finding]:
             variant = "picked" if need.via else ""
             code, at = FindingCode.NO_SECOND_WAY, f"{path}.second"
             yield Finding(code, named, path=at, variant=variant)
-        small = {_smallest_duct(planned, need.kind, each) for way in cable.ways for each in way}
+        small = {_smallest_duct(planned, need.kind, number) for way in cable.ways for number in way}
         small = {size for size in small if not takes(size, need.diameter_mm)}
         if small:
-            size = min(small, key=lambda each: duct_sizes()[each].inside_mm)
-            enough = next((each for each in duct_sizes() if takes(each, need.diameter_mm)), "")
+            size = min(small, key=lambda size: duct_sizes()[size].inside_mm)
+            enough = next((size for size in duct_sizes() if takes(size, need.diameter_mm)), "")
             values = {**named, "size": size, "enough": enough}
             variant = "" if enough else "none"
             code = FindingCode.DUCT_TOO_SMALL

@@ -90,8 +90,8 @@ def cuts_of(cables: Sequence[RoutedCable], graph: SiteGraph, parted: StretchesOf
     )
 
 
-def _in_order(found: Mapping[int, set[int]]) -> Places:
-    return {number: tuple(sorted(places)) for number, places in found.items()}
+def _in_order(result: Mapping[int, set[int]]) -> Places:
+    return {number: tuple(sorted(places)) for number, places in result.items()}
 
 
 def second_ways(
@@ -115,7 +115,7 @@ def second_ways(
         hub: {stop: frozenset(stretches) for stop, stretches in of_stop.items()}
         for hub, of_stop in hang_on.items()
     }
-    found: dict[tuple[int, int], SecondWay] = {}
+    result: dict[tuple[int, int], SecondWay] = {}
     nearest: dict[frozenset[int], tuple[int, int, float] | None] = {}
     for place in sorted(needs):
         need = needs[place]
@@ -128,8 +128,8 @@ def second_ways(
         one, other, long = pair
         covered = parted_by[one] ^ parted_by[other]
         frees = tuple(stop for stop in sorted(needs) if needs[stop].through <= covered)
-        found.setdefault((one, other), SecondWay((one, other), long, frees))
-    return tuple(sorted(found.values(), key=lambda way: way.length))
+        result.setdefault((one, other), SecondWay((one, other), long, frees))
+    return tuple(sorted(result.values(), key=lambda way: way.length))
 
 
 def _nearest_across(

@@ -85,20 +85,20 @@ def laid_ducts(
     Source:
         Fill by area; catalog/ducts.toml.
     """
-    found: list[LaidDuct] = []
+    result: list[LaidDuct] = []
     for kind in CableKind:
-        of_kind = [each for each in cables if each[1].kind is kind]
+        of_kind = [cable for cable in cables if cable[1].kind is kind]
         if inner and kind.takes_inner:
             filled = _gathered(size, inner, _filled(inner, kind, of_kind))
         else:
             filled = _filled(size, kind, of_kind)
         spare = math.ceil(len(filled) * future / 100 - 1e-9)
-        found += filled + [LaidDuct(size, None, kind.is_power, (), 0.0)] * spare
+        result += filled + [LaidDuct(size, None, kind.is_power, (), 0.0)] * spare
     least = _least_count(size) if leads_to_building else 1
-    found += [LaidDuct(size, None, False, (), 0.0)] * (least - len(found))
+    result += [LaidDuct(size, None, False, (), 0.0)] * (least - len(result))
     # Those in use first, power on its own behind all others.
-    found.sort(key=lambda duct: (duct.power, duct.kind is None))
-    return tuple(found)
+    result.sort(key=lambda duct: (duct.power, duct.kind is None))
+    return tuple(result)
 
 
 def _least_count(size: str) -> int:
@@ -110,7 +110,7 @@ def _least_count(size: str) -> int:
 def _filled(size: str, kind: CableKind, cables: Iterable[tuple[int, CableNeed]]) -> list[LaidDuct]:
     """The widest cables first, each into the first duct that has room."""
     ducts: list[tuple[Counter[float], list[CablesInDuct]]] = []
-    for number, need in sorted(cables, key=lambda each: -each[1].diameter_mm):
+    for number, need in sorted(cables, key=lambda counted: -counted[1].diameter_mm):
         each, left, at = _cross_section(need.diameter_mm), need.count, 0
         while left:
             if at == len(ducts):
@@ -142,17 +142,17 @@ def inner_count(size: str, inner: str) -> int:
 def _gathered(size: str, inner: str, filled: list[LaidDuct]) -> list[LaidDuct]:
     """Inner ducts drawn into ducts, as many into each as go in: the empty ones too."""
     each = max(inner_count(size, inner), 1)
-    found = []
+    result = []
     for at in range(0, len(filled), each):
         some = filled[at : at + each]
         cables = tuple(cable for duct in some for cable in duct.cables)
         used = max(duct.used for duct in some)
-        found.append(LaidDuct(size, some[0].kind, some[0].power, cables, used, each))
-    return found
+        result.append(LaidDuct(size, some[0].kind, some[0].power, cables, used, each))
+    return result
 
 
 def _loads_of(areas: Counter[float]) -> tuple[Load, ...]:
-    return tuple(Load(count, each) for each, count in areas.items())
+    return tuple(Load(count, area) for area, count in areas.items())
 
 
 @lru_cache(maxsize=5000)

@@ -107,7 +107,7 @@ class SiteGraph:
             The stretches in order; None where there is no way.
         """
         graph = self._simple(fewest_bends, without) if without else self._best[fewest_bends]
-        found: list[int] = []
+        result: list[int] = []
         for one, other in pairwise(stops):
             if one not in graph or other not in graph:
                 return None
@@ -115,8 +115,8 @@ class SiteGraph:
                 path = networkx.dijkstra_path(graph, one, other)
             except networkx.NetworkXNoPath:
                 return None
-            found += [graph[a][b]["number"] for a, b in pairwise(path)]
-        return tuple(found)
+            result += [graph[a][b]["number"] for a, b in pairwise(path)]
+        return tuple(result)
 
     def ways_to(
         self, hub: int, stops: Collection[int], *, fewest_bends: bool = False
@@ -185,13 +185,13 @@ class SiteGraph:
 
     def _taken(self, used: set[tuple[int, int, int]], start: int, end: int) -> StretchSequence:
         """A way along some arcs, which are used up."""
-        found, at = [], start
+        result, at = [], start
         while at != end:
-            arc = min(each for each in used if each[0] == at)
+            arc = min(arc_used for arc_used in used if arc_used[0] == at)
             used.remove(arc)
             at = arc[1]
-            found.append(arc[2])
-        return tuple(found)
+            result.append(arc[2])
+        return tuple(result)
 
     def _long(self, way: StretchSequence) -> float:
         return sum(self._edges[number].length for number in way)
@@ -216,12 +216,12 @@ class SiteGraph:
                 arcs.add_edge(("stop", stop), ("stretch", number))
                 arcs.add_edge(("stretch", number), ("stop", stop))
         above = networkx.immediate_dominators(arcs, ("stop", hub))
-        found: dict[int, StretchSequence] = {hub: ()}
+        result: dict[int, StretchSequence] = {hub: ()}
         for kind, stop in above:
             if kind == "stop" and stop != hub:
                 through, node = [], ("stop", stop)
                 while (node := above.get(node)) and node != ("stop", hub):
                     if node[0] == "stretch":
                         through.append(node[1])
-                found[stop] = tuple(reversed(through))
-        return found
+                result[stop] = tuple(reversed(through))
+        return result

@@ -107,13 +107,13 @@ class _Nodes:
         Args:
             point: in metres.
         """
-        found = self.at(point)
-        if found is None:
-            found = len(self.points)
+        result = self.at(point)
+        if result is None:
+            result = len(self.points)
             self.points.append(point)
             self.places.append(place)
-            self._near[round(point[0] / MEETS_M), round(point[1] / MEETS_M)].append(found)
-        return found
+            self._near[round(point[0] / MEETS_M), round(point[1] / MEETS_M)].append(result)
+        return result
 
 
 def network_of(site: DuctSite) -> TrenchNetwork:
@@ -152,13 +152,13 @@ def network_of(site: DuctSite) -> TrenchNetwork:
     for number, part in enumerate(parts):
         for side in (0, 1):
             ends[part.ends[side]].append((number, side))
-    found = tuple(
+    site_nodes = tuple(
         SiteNode(point, nodes.places[number], len(ends[number]))
         for number, point in enumerate(nodes.points)
     )
     return TrenchNetwork(
-        found,
-        tuple(_chains(parts, ends, found)),
+        site_nodes,
+        tuple(_chains(parts, ends, site_nodes)),
         tuple(islice(_where_crossed(lines, squares.near, nodes), _MOST_CROSSINGS)),
         tuple(number for number, line in enumerate(lines) if len(line) < 2),
     )
@@ -166,11 +166,11 @@ def network_of(site: DuctSite) -> TrenchNetwork:
 
 def _cleaned(line: Sequence[PlanPoint]) -> list[PlanPoint]:
     """Without points that lie on the one before them."""
-    found = [line[0]]
+    result = [line[0]]
     for point in line[1:]:
-        if math.dist(point, found[-1]) > MEETS_M:
-            found.append(point)
-    return found
+        if math.dist(point, result[-1]) > MEETS_M:
+            result.append(point)
+    return result
 
 
 class _Squares:
@@ -179,7 +179,7 @@ class _Squares:
     def __init__(self, lines: Sequence[Sequence[PlanPoint]]) -> None:
         points = [point for line in lines for point in line] or [(0.0, 0.0)]
         across = max(
-            max(each[at] for each in points) - min(each[at] for each in points) for at in (0, 1)
+            max(point[at] for point in points) - min(point[at] for point in points) for at in (0, 1)
         )
         self._side = max(across / _CELLS, _LEAST_CELL_M)
         self._lines = lines
@@ -248,12 +248,12 @@ def part_of(line: Sequence[PlanPoint], begins: float, ends: float) -> list[PlanP
         begins: metres along it.
         ends: likewise, beyond it.
     """
-    found, along = [point_along(line, begins)], 0.0
+    result, along = [point_along(line, begins)], 0.0
     for one, other in pairwise(line):
         along += math.dist(one, other)
         if begins + 1e-9 < along < ends - 1e-9:
-            found.append(other)
-    return [*found, point_along(line, ends)]
+            result.append(other)
+    return [*result, point_along(line, ends)]
 
 
 def point_along(line: Sequence[PlanPoint], at: float) -> PlanPoint:
@@ -304,7 +304,7 @@ def _chains(
             node = parts[part].ends[1 - side]
             if not goes_on(node) or node == begun:
                 return Chain((begun, node), tuple(line), tuple(trenches))
-            part, side = next(each for each in ends[node] if each != (part, 1 - side))
+            part, side = next(end for end in ends[node] if end != (part, 1 - side))
 
     for number, part in enumerate(parts):
         for side in (0, 1):

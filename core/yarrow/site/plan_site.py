@@ -45,10 +45,12 @@ def planned_site(site: DuctSite) -> PlannedSite:
     network = network_of(site)
     parted = stretches_of(site, network)
     stretches = parted.stretches
-    graph = SiteGraph([Edge(each.ends, each.length, each.degrees) for each in stretches])
+    graph = SiteGraph(
+        [Edge(stretch.ends, stretch.length, stretch.degrees) for stretch in stretches]
+    )
     sizes = tuple(_size_of(site, stretch) for stretch in stretches)
     radii = tuple(_radius_of(site, stretch) for stretch in stretches)
-    inner = tuple(_inner_of(site, each, sizes[each.number]) for each in stretches)
+    inner = tuple(_inner_of(site, stretch, sizes[stretch.number]) for stretch in stretches)
     cables = routed(site, graph, stretches, radii)
     lying: dict[int, list[tuple[int, CableNeed]]] = defaultdict(list)
     for number, cable in enumerate(cables):
@@ -75,7 +77,8 @@ def planned_site(site: DuctSite) -> PlannedSite:
         inner=inner,
         radii=radii,
         covers=tuple(
-            max(site.trenches[trench].cover_mm for trench, _ in each.trenches) for each in stretches
+            max(site.trenches[trench].cover_mm for trench, _ in stretch.trenches)
+            for stretch in stretches
         ),
         cuts=cuts_of(cables, graph, parted),
     )
@@ -90,7 +93,7 @@ def _size_of(site: DuctSite, stretch: DuctStretch) -> str:
 def _inner_of(site: DuctSite, stretch: DuctStretch, size: str) -> str:
     """What is drawn into the ducts of a stretch: where one of its trenches has some that go in."""
     inner = [site.trenches[trench].inner for trench, _ in stretch.trenches]
-    return next((each for each in inner if each and inner_count(size, each)), "")
+    return next((name for name in inner if name and inner_count(size, name)), "")
 
 
 def _radius_of(site: DuctSite, stretch: DuctStretch) -> float:

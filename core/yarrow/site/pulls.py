@@ -81,7 +81,7 @@ class Pulls:
                 together += self._corner(before, (number, forth), whole, len(together))
             before = number, forth
             parts = self._parts_on(number, forth)
-            together += [_moved_on(each, whole) for each in parts]
+            together += [_moved_on(part, whole) for part in parts]
             whole += parts[-1].ends
             pull = self._by_itself(need, number, forth)
             if hardest is None or _of_its_limits(pull) > _of_its_limits(hardest[1]):
@@ -152,7 +152,7 @@ def _straights_and_bends(stretch: DuctStretch, forth: bool, radius: float) -> It
     at = 0.0
 
     def straight(begins: float, ends: float) -> Iterator[Stretch]:
-        edges = [begins, *(each for each in (rises[0], top) if begins < each < ends), ends]
+        edges = [begins, *(rise for rise in (rises[0], top) if begins < rise < ends), ends]
         for one, other in pairwise(edges):
             middle = (one + other) / 2
             rise = -1.0 if middle < rises[0] else 1.0 if middle > top else 0.0

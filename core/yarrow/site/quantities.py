@@ -81,23 +81,23 @@ class _Amounts:
 
 def _amounts(planned: PlannedSite, sections: tuple[TrenchSection, ...]) -> _Amounts:
     site, duct_m = planned.site, duct_figures().duct_m
-    found = _Amounts(
+    amounts = _Amounts(
         defaultdict(float), defaultdict(float), defaultdict(float), Counter(), Counter()
     )
     for stretch, section in zip(planned.parted.stretches, sections, strict=True):
         laid = planned.ducts[stretch.number]
         for trench, metres in stretch.trenches:
-            found.dug[site.trenches[trench].surface, round(section.depth, -1)] += metres
-        found.tape += sum(metres for _, metres in stretch.trenches)
-        found.ropes += len(laid) * stretch.length
+            amounts.dug[site.trenches[trench].surface, round(section.depth, -1)] += metres
+        amounts.tape += sum(metres for _, metres in stretch.trenches)
+        amounts.ropes += len(laid) * stretch.length
         for duct in laid:
-            found.ducts[duct.size] += stretch.length
-            found.inner[planned.inner[stretch.number]] += duct.inner * stretch.length
-            found.couplings[duct.size] += max(math.ceil(stretch.length / duct_m) - 1, 0)
+            amounts.ducts[duct.size] += stretch.length
+            amounts.inner[planned.inner[stretch.number]] += duct.inner * stretch.length
+            amounts.couplings[duct.size] += max(math.ceil(stretch.length / duct_m) - 1, 0)
             for bend in stretch.bends:
                 bought = max(round(bend.degrees / _NEAREST), 1) * _NEAREST
-                found.bends[duct.size, bought] += 1
-    return found
+                amounts.bends[duct.size, bought] += 1
+    return amounts
 
 
 def _hand_holes(planned: PlannedSite) -> Iterator[SiteQuantity]:
@@ -136,13 +136,13 @@ def cable_metres(planned: PlannedSite, cable: RoutedCable) -> float:
     Returns:
         Metres.
     """
-    figures, found = duct_figures(), 0.0
+    figures, result = duct_figures(), 0.0
     stretches = planned.parted.stretches
     for way in cable.ways:
         between = len(list(stops_on(way, stretches, cable.need.start))) - 2
-        found += sum(stretches[number].length for number in way)
-        found += between * figures.slack_m + 2 * figures.end_m
-    return found
+        result += sum(stretches[number].length for number in way)
+        result += between * figures.slack_m + 2 * figures.end_m
+    return result
 
 
 def _measured_off(what: Phrase, metres: float, unit: Unit) -> SiteQuantity:

@@ -44,7 +44,7 @@ def routed(
     """
     eased = {number for number, place in enumerate(site.places) if place.feeding != "none"}
     plain, pulls = _plain_ways(site, graph), Pulls(stretches, radii, eased)
-    found = []
+    routed_cables = []
     for number, need in enumerate(site.cables):
         ends, way, second = (need.start, need.end), plain.get(number), None
         if need.via:
@@ -54,8 +54,8 @@ def routed(
                 second = graph.way(ends, fewest_bends=need.fewest_bends, without=way)
         elif need.second and (both := graph.two_apart(*ends)):
             way, second = both
-        found.append(RoutedCable(need, way, second, pulls.of(need, way) if way else None))
-    return tuple(found)
+        routed_cables.append(RoutedCable(need, way, second, pulls.of(need, way) if way else None))
+    return tuple(routed_cables)
 
 
 def _plain_ways(site: DuctSite, graph: SiteGraph) -> dict[int, StretchSequence]:
@@ -63,14 +63,14 @@ def _plain_ways(site: DuctSite, graph: SiteGraph) -> dict[int, StretchSequence]:
     by_hub: dict[tuple[int, bool], list[int]] = defaultdict(list)
     for number, need in enumerate(site.cables):
         by_hub[need.end, need.fewest_bends].append(number)
-    found = {}
+    result = {}
     for (hub, fewest_bends), numbers in by_hub.items():
         starts = {site.cables[number].start for number in numbers}
         ways = graph.ways_to(hub, starts, fewest_bends=fewest_bends)
         for number in numbers:
             if site.cables[number].start in ways:
-                found[number] = ways[site.cables[number].start]
-    return found
+                result[number] = ways[site.cables[number].start]
+    return result
 
 
 def stops_on(way: StretchSequence, stretches: Sequence[DuctStretch], start: int) -> Iterator[int]:

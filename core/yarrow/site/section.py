@@ -59,7 +59,7 @@ def section_of(ducts: Sequence[LaidDuct], cover_mm: float) -> TrenchSection:
             deep = cover_mm + row * pitch + max(bank) / 2
             placed.append(DuctInSection(across, deep, outside))
         left += columns * pitch - figures.between_ducts_mm
-        lowest = max(each.deep + each.outside / 2 for each in placed)
+        lowest = max(duct.deep + duct.outside / 2 for duct in placed)
     return TrenchSection(
         width=left + figures.beside_mm,
         depth=lowest + figures.beside_mm,

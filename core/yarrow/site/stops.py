@@ -61,7 +61,7 @@ class DuctWay:
             ends: likewise.
         """
         first, beyond = self._between(begins, ends)
-        return tuple(replace(each, along=each.along - begins) for each in self.bends[first:beyond])
+        return tuple(replace(bend, along=bend.along - begins) for bend in self.bends[first:beyond])
 
     def _between(self, begins: float, ends: float) -> tuple[int, int]:
         first = bisect_right(self.places, begins + _EXACT)
@@ -210,7 +210,7 @@ def _as_far_as_can_be(
 ) -> tuple[list[float], bool]:
     """Pull points each as far along as it can be, and whether all stretches keep within a share of
     their limit. Args: most, when more are found it is given up."""
-    found: list[float] = []
+    result: list[float] = []
     at, kept = 0.0, True
     while (reach := _furthest_reach(way, rules, share, at)) < way.whole - _EXACT:
         stands = [
@@ -222,10 +222,10 @@ def _as_far_as_can_be(
             if not stands:
                 break
         at = stands[-1]
-        found.append(at)
-        if most is not None and len(found) > most:
+        result.append(at)
+        if most is not None and len(result) > most:
             break
-    return found, kept
+    return result, kept
 
 
 def _furthest_reach(way: DuctWay, rules: PullRules, share: float, begins: float) -> float:
@@ -244,16 +244,16 @@ def _furthest_reach(way: DuctWay, rules: PullRules, share: float, begins: float)
 
 def _whole_metres(way: DuctWay, rules: PullRules, places: Sequence[float]) -> tuple[float, ...]:
     """The same, each on a whole metre of trench where that keeps within the limits too."""
-    found = list(places)
-    for number, at in enumerate(found):
+    result = list(places)
+    for number, at in enumerate(result):
         metre = way.rises[0] + round(at - way.rises[0])
-        before = found[number - 1] if number else 0.0
-        after = found[number + 1] if number + 1 < len(found) else way.whole
+        before = result[number - 1] if number else 0.0
+        after = result[number + 1] if number + 1 < len(result) else way.whole
         keeps = all(
             rules.use(ends - begins, way.degrees(begins, ends)) <= 1 + _EXACT
             for begins, ends in ((before, metre), (metre, after))
         )
         at_bend = any(abs(bend.along - at) < 1e-6 for bend in way.bends)
         if keeps and not at_bend and any(low <= metre <= high for low, high in way.may_stand):
-            found[number] = metre
-    return tuple(found)
+            result[number] = metre
+    return tuple(result)

@@ -149,16 +149,16 @@ def _by_trench(way: DuctWay, low: float, high: float) -> Iterator[tuple[int, flo
 def _codes(places: Sequence[SitePlace]) -> list[str]:
     """What each place is called on a label: its name where that is short, else the first letters of
     its words; with a number where another is called so."""
-    found: list[str] = []
+    result: list[str] = []
     for place in places:
         words = place.name.split()
         short = "".join(word[0] for word in words[:3]).upper() if len(words) > 1 else words[0][:3]
         code = place.name if len(place.name) <= 4 else short.upper()
         number = 2
-        while code in found:
+        while code in result:
             code, number = f"{short.upper()}{number}", number + 1
-        found.append(code)
-    return found
+        result.append(code)
+    return result
 
 
 def _new_names(taken: set[str]) -> Iterator[str]:

@@ -63,11 +63,11 @@ def written_site(planned: PlannedSite) -> SitePlan:
             _site_stretch(planned, stretch, section)
             for stretch, section in zip(parted.stretches, sections, strict=True)
         ),
-        cables=tuple(_site_cable(planned, *each) for each in enumerate(planned.cables)),
+        cables=tuple(_site_cable(planned, *cable) for cable in enumerate(planned.cables)),
         points=_fewest_points(planned),
         second_ways=_site_second_ways(planned),
         quantities=quantities_of(planned, sections),
-        checklist=tuple(SiteCheck(each, Phrase(f"site/check/{each}")) for each in _CHECKLIST),
+        checklist=tuple(SiteCheck(name, Phrase(f"site/check/{name}")) for name in _CHECKLIST),
         rules=Phrase("site/rules", rules),
         schools=(
             PullSchool(
@@ -162,7 +162,9 @@ def _site_stretch(
         no_way_round=_place_names(planned, planned.cuts.held_by_stretch.get(number, ())),
         cut=_cut_phrase(planned, dark),
         seen=tuple(
-            SiteSeen(each.item, each.by, each.at) for each in site.seen if each.stretch == name
+            SiteSeen(seen_before_filling.item, seen_before_filling.by, seen_before_filling.at)
+            for seen_before_filling in site.seen
+            if seen_before_filling.stretch == name
         ),
     )
 
@@ -193,7 +195,7 @@ def _site_duct(name: str, duct: LaidDuct, at: int, of: int, inner: str) -> SiteD
         label=f"{name} · {at} of {of} · {duct.size}",
         kind=kind_phrase(duct.kind) if duct.kind else Phrase("site/kind/spare"),
         power=duct.power,
-        cables=tuple((each.need, each.count) for each in duct.cables),
+        cables=tuple((cable.need, cable.count) for cable in duct.cables),
         used=duct.used,
         used_text=f"{trimmed(duct.used * 100, 0)} %" if duct.cables else "",
         inner_text=f"{duct.inner} × {inner}" if duct.inner else "",
@@ -256,7 +258,7 @@ def _fewest_points(planned: PlannedSite) -> FewestPoints:
 
 
 def _site_second_ways(planned: PlannedSite) -> tuple[SiteSecondWay, ...]:
-    found = []
+    result = []
     for way in planned.cuts.second_ways:
         one, other = (planned.parted.stops[end] for end in way.ends)
         frees = _place_names(planned, way.frees)
@@ -266,7 +268,7 @@ def _site_second_ways(planned: PlannedSite) -> tuple[SiteSecondWay, ...]:
             "length": distance(way.length, planned.site.unit),
             "places": frees,
         }
-        found.append(
+        result.append(
             SiteSecondWay(
                 ends=way.ends,
                 line=(one.at, other.at),
@@ -276,4 +278,4 @@ def _site_second_ways(planned: PlannedSite) -> tuple[SiteSecondWay, ...]:
                 told=Phrase("site/second-way", values),
             )
         )
-    return tuple(found)
+    return tuple(result)

@@ -117,7 +117,7 @@ def sticks_in(bars: Sequence[CutBar]) -> int:
     Returns:
         So many, offcuts not counted.
     """
-    return sum(1 for each in bars if each.bar.offcut is None)
+    return sum(1 for bar in bars if bar.bar.offcut is None)
 
 
 def first_fit(
@@ -134,7 +134,7 @@ def first_fit(
     open_bars: list[tuple[StockBar, list[PieceToCut]]] = []
     free: list[tuple[int, int]] = []  # of every open bar, with its place, the least first
     in_hand = sorted(offcuts, key=lambda bar: bar.length)
-    for piece in sorted(pieces, key=lambda each: -each.length):
+    for piece in sorted(pieces, key=lambda piece: -piece.length):
         first = bisect_left(free, (piece.length, 0))
         if first < len(free):
             left, number = free.pop(first)
@@ -160,7 +160,7 @@ def without_offcut(
     """
     long = [piece for piece in pieces if piece.length > stick]
     bars = first_fit(long, offcuts, stick, kerf)
-    return [piece for each in bars if each.left(kerf) < 0 for piece in each.pieces]
+    return [piece for bar in bars if bar.left(kerf) < 0 for piece in bar.pieces]
 
 
 def fewest_sticks(
@@ -193,13 +193,12 @@ def fewest_sticks(
 def in_order(bars: Sequence[CutBar]) -> list[CutBar]:
     """Whole sticks first, those with most on them first; pieces longest first."""
     sorted_bars = [
-        CutBar(each.bar, tuple(sorted(each.pieces, key=lambda piece: -piece.length)))
-        for each in bars
+        CutBar(bar.bar, tuple(sorted(bar.pieces, key=lambda piece: -piece.length))) for bar in bars
     ]
     return sorted(
         sorted_bars,
-        key=lambda each: (
-            each.bar.offcut is not None,
-            -sum(piece.length for piece in each.pieces),
+        key=lambda bar: (
+            bar.bar.offcut is not None,
+            -sum(piece.length for piece in bar.pieces),
         ),
     )

@@ -130,9 +130,11 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
     """
     stick = _down(stock.stick - stock.end)
     kerf = _up(stock.kerf)
-    offcuts = [StockBar(_down(each.length), number) for number, each in enumerate(stock.offcuts)]
+    offcuts = [
+        StockBar(_down(offcut.length), number) for number, offcut in enumerate(stock.offcuts)
+    ]
     longest = max([stick, *(bar.length for bar in offcuts)])
-    every = [PieceToCut(number, _up(each.length)) for number, each in enumerate(stock.pieces)]
+    every = [PieceToCut(number, _up(piece.length)) for number, piece in enumerate(stock.pieces)]
     too_long = without_offcut(every, offcuts, stick, kerf)
     findings = [_too_long(stock.pieces[piece.number], longest, words) for piece in too_long]
     longer = {piece.number for piece in too_long}
@@ -146,7 +148,7 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
     if stock.sticks is not None and sticks > stock.sticks:
         short: dict[str, Value] = {"more": count(sticks - stock.sticks), "sticks": count(sticks)}
         findings.append(Finding(FindingCode.STICKS_RUN_OUT, short, path="sticks"))
-    written = tuple(_bar_to_cut(each, stock, kerf, words) for each in bars)
+    written = tuple(_bar_to_cut(bar, stock, kerf, words) for bar in bars)
     kept = sum(bar.left for bar in written if bar.kept)
     waste = sum(bar.left for bar in written if not bar.kept)
     return CutList(
@@ -193,26 +195,26 @@ def _found(
     return in_order(bars), "proven" if sticks_in(bars) <= bound else "within", bound
 
 
-def _bar_to_cut(each: CutBar, stock: Stock, kerf: int, words: LengthFormatter) -> BarToCut:
-    offcut = each.bar.offcut
+def _bar_to_cut(bar: CutBar, stock: Stock, kerf: int, words: LengthFormatter) -> BarToCut:
+    offcut = bar.bar.offcut
     length = float(stock.stick if offcut is None else stock.offcuts[offcut].length)
     begins = float(stock.end) if offcut is None else 0.0
     saw = float(stock.kerf)
     cuts = []
-    for piece in each.pieces:
+    for piece in bar.pieces:
         named = stock.pieces[piece.number]
         size = float(named.length)
         takes = (piece.length + kerf) / _SCALE
         cuts.append(Cut(piece.number, named.name, begins, size, takes, words.reading(size)))
         begins += size + saw
-    left = max(each.left(kerf) / _SCALE, 0.0)
+    left = max(bar.left(kerf) / _SCALE, 0.0)
     return BarToCut(
         source="stick" if offcut is None else "offcut",
         offcut=offcut,
         name="" if offcut is None else stock.offcuts[offcut].name,
         length=length,
         length_text=words.reading(length),
-        room=(each.bar.length + kerf) / _SCALE,
+        room=(bar.bar.length + kerf) / _SCALE,
         cuts=tuple(cuts),
         left=left,
         left_text=words.reading(left),
@@ -225,15 +227,15 @@ def _not_together(stock: Stock, group: Sequence[int]) -> Finding:
     return Finding(FindingCode.NOT_FROM_ONE_STICK, {"names": names}, path="together")
 
 
-def _too_long(each: NamedBar, longest: int, words: LengthFormatter) -> Finding:
+def _too_long(bar: NamedBar, longest: int, words: LengthFormatter) -> Finding:
     values: dict[str, Value] = {
-        "name": each.name or words.measured(float(each.length)),
-        "over": words.needed(float(each.length) - longest / _SCALE),
+        "name": bar.name or words.measured(float(bar.length)),
+        "over": words.needed(float(bar.length) - longest / _SCALE),
         "longest": words.available(longest / _SCALE),
     }
-    variant = "" if each.length > longest / _SCALE else "none-left"
+    variant = "" if bar.length > longest / _SCALE else "none-left"
     code = FindingCode.PIECE_LONGER_THAN_STOCK
-    return Finding(code, values, path=f"{each.path}.length", variant=variant)
+    return Finding(code, values, path=f"{bar.path}.length", variant=variant)
 
 
 def _up(length: Fraction) -> int:

@@ -103,15 +103,15 @@ class _Patterns:
     def every_pattern(self) -> list[tuple[int, Pattern]] | None:
         """All patterns that nothing more could be cut from, each with its kind of bar; None where
         they are too many."""
-        found: list[tuple[int, Pattern]] = []
+        result: list[tuple[int, Pattern]] = []
         for kind, length in enumerate(self.kinds):
             stack: list[tuple[int, int, Pattern]] = [(0, length + self.kerf, ())]
             while stack:
                 at, room, cut = stack.pop()
                 if at == len(self.lengths) or room < self.lengths[-1] + self.kerf:
                     if any(cut):
-                        found.append((kind, (*cut, *[0] * (len(self.lengths) - at))))
-                    if len(found) > MOST_PATTERNS:
+                        result.append((kind, (*cut, *[0] * (len(self.lengths) - at))))
+                    if len(result) > MOST_PATTERNS:
                         return None
                     continue
                 size = self.lengths[at] + self.kerf
@@ -119,18 +119,18 @@ class _Patterns:
                 stack += [(at + 1, room - n * size, (*cut, n)) for n in range(most + 1)]
                 if len(stack) > MOST_PATTERNS:
                     return None
-        return found
+        return result
 
     def patterns_of(self, known: Sequence[CutBar]) -> list[tuple[int, Pattern]]:
         """The patterns of bars that do, and each length by itself."""
-        found = set()
-        for each in known:
-            cut = Counter(piece.length for piece in each.pieces)
-            kind = 0 if each.bar.offcut is None else self.kinds.index(each.bar.length, 1)
-            found.add((kind, tuple(cut[length] for length in self.lengths)))
+        result = set()
+        for bar in known:
+            cut = Counter(piece.length for piece in bar.pieces)
+            kind = 0 if bar.bar.offcut is None else self.kinds.index(bar.bar.length, 1)
+            result.add((kind, tuple(cut[length] for length in self.lengths)))
         for at in range(len(self.lengths)):
-            found.add((0, tuple(int(n == at) for n in range(len(self.lengths)))))
-        return list(found)
+            result.add((0, tuple(int(n == at) for n in range(len(self.lengths)))))
+        return list(result)
 
     def priced(
         self, patterns: list[tuple[int, Pattern]], end: float
@@ -243,7 +243,7 @@ def _with_pieces(
     """Patterns with the pieces themselves; what a pattern has too many of is not cut."""
     waiting = {length: [p for p in pieces if p.length == length] for length in lengths}
     in_hand = {length: [bar for bar in offcuts if bar.length == length] for length in kinds[1:]}
-    found = []
+    cut_bars = []
     for kind, cut in chosen:
         on = []
         for length, number in zip(lengths, cut, strict=True):
@@ -251,5 +251,5 @@ def _with_pieces(
                 on.append(waiting[length].pop())
         if on:
             bar = in_hand[kinds[kind]].pop() if kind else StockBar(kinds[0])
-            found.append(CutBar(bar, tuple(on)))
-    return found
+            cut_bars.append(CutBar(bar, tuple(on)))
+    return cut_bars

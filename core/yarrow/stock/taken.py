@@ -50,9 +50,9 @@ def taken_by(survey: Survey, wording: Wording) -> ConduitTaken:
     pieces = _rack_pieces(survey) if survey.rack else _pieces(made)
     pipes = survey.rack.count if survey.rack else 1
     materials: Counter[str] = Counter()
-    for each in made.materials if pieces else ():
-        if each.what.key != _STICKS:
-            materials[wording.text(each.what)] += each.count * pipes
+    for material in made.materials if pieces else ():
+        if material.what.key != _STICKS:
+            materials[wording.text(material.what)] += material.count * pipes
     return ConduitTaken(survey.setup.conduit, pieces, materials)
 
 
@@ -61,8 +61,8 @@ def _pieces(made: PiecesOfRun) -> tuple[PieceTaken, ...]:
         return ()
     several = len(made.pieces) > 1
     return tuple(
-        PieceTaken(f", piece {each.number}" if several else "", each.plan.cut_length_text)
-        for each in made.pieces
+        PieceTaken(f", piece {piece.number}" if several else "", piece.plan.cut_length_text)
+        for piece in made.pieces
     )
 
 
@@ -70,4 +70,4 @@ def _rack_pieces(survey: Survey) -> tuple[PieceTaken, ...]:
     plan = plan_rack(survey)
     if errors_of(plan.findings):
         return ()
-    return tuple(PieceTaken(f", pipe {each.pipe + 1}", each.cut_length_text) for each in plan.pipes)
+    return tuple(PieceTaken(f", pipe {pipe.pipe + 1}", pipe.cut_length_text) for pipe in plan.pipes)

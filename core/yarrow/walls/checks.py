@@ -32,8 +32,8 @@ def _studs(wall: FramedWall) -> list[Finding]:
     """Studs so near to each other that no bit goes between them."""
     words = wall.lengths
     bit = max((line.bit for line in wall.lines), default=0.0)
-    spaced = [stud for stud in wall.studs.each if stud.number]
-    found = []
+    spaced = [stud for stud in wall.studs.all if stud.number]
+    findings = []
     for one, other in pairwise(spaced):
         apart = other.begins - one.ends
         if other.number == one.number + 1 and apart < bit:
@@ -43,13 +43,13 @@ def _studs(wall: FramedWall) -> list[Finding]:
                 "apart": words.available(max(apart, 0.0)),
                 "bit": words.measured(bit),
             }
-            found.append(Finding(FindingCode.STUDS_TOO_CLOSE, values, path="studs"))
-    return found[:1]
+            findings.append(Finding(FindingCode.STUDS_TOO_CLOSE, values, path="studs"))
+    return findings[:1]
 
 
 def _boxes(wall: FramedWall) -> list[Finding]:
     words = wall.lengths
-    found = []
+    findings = []
     floor, ceiling = wall.upright
     for number, box in enumerate(wall.boxes):
         over = max(box.top - ceiling, floor - box.bottom)
@@ -58,20 +58,20 @@ def _boxes(wall: FramedWall) -> list[Finding]:
         if over > 0 or begins < 0 or ends > wall.length:
             values: dict[str, Value] = {"box": box.name, "by": words.needed(max(over, 0.0))}
             code = FindingCode.BOX_BEYOND_THE_WALL
-            found.append(Finding(code, values, path=f"boxes[{number}].height"))
+            findings.append(Finding(code, values, path=f"boxes[{number}].height"))
         elif begins < low - 1e-6 or ends > high + 1e-6:
             room: dict[str, Value] = {"box": box.name, "room": words.available(high - low)}
             code = FindingCode.BOX_WIDER_THAN_ITS_BAY
-            found.append(Finding(code, room, path=f"boxes[{number}].width"))
+            findings.append(Finding(code, room, path=f"boxes[{number}].width"))
         elif not all(_has_wood_at(wall, box, height) for height in (box.bottom, box.top)):
             named: dict[str, Value] = {"box": box.name}
-            found.append(Finding(FindingCode.BOX_WITHOUT_A_STUD, named, path=f"boxes[{number}]"))
+            findings.append(Finding(FindingCode.BOX_WITHOUT_A_STUD, named, path=f"boxes[{number}]"))
     for (_, box), (at, other) in combinations(enumerate(wall.boxes), 2):
         level = box.bottom < other.top and other.bottom < box.top
         if level and box.begins < other.ends and other.begins < box.ends:
             names: dict[str, Value] = {"one": box.name, "other": other.name}
-            found.append(Finding(FindingCode.BOXES_OVERLAP, names, path=f"boxes[{at}].height"))
-    return found
+            findings.append(Finding(FindingCode.BOXES_OVERLAP, names, path=f"boxes[{at}].height"))
+    return findings
 
 
 def _has_wood_at(wall: FramedWall, box: WallBox, height: float) -> bool:
@@ -82,13 +82,13 @@ def _has_wood_at(wall: FramedWall, box: WallBox, height: float) -> bool:
 def _bits(wall: FramedWall) -> list[Finding]:
     """Bits, edges and how much of a stud may be bored away."""
     words = wall.lengths
-    rules, found = toml("framing"), []
+    rules, findings = toml("framing"), []
     for number, line in enumerate(wall.lines):
         path = f"lines[{number}]"
         values: dict[str, Value] = {"line": line.name, "bit": words.measured(line.bit)}
         if line.bit <= wall.diameter:
             values["pipe"] = words.measured(wall.diameter)
-            found.append(Finding(FindingCode.BIT_TOO_SMALL, values, path=f"{path}.bit"))
+            findings.append(Finding(FindingCode.BIT_TOO_SMALL, values, path=f"{path}.bit"))
             continue
         share = rules["bearing_share" if wall.studs.bearing else "other_share"]
         most = share / 100 * wall.studs.depth
@@ -99,12 +99,12 @@ def _bits(wall: FramedWall) -> list[Finding]:
             values |= {"most": words.available(most), "edge": words.available(max(edge, 0.0))}
             values["left"] = words.needed(left)
             code = FindingCode.HOLE_TOO_LARGE
-            found.append(Finding(code, values, path=f"{path}.bit", source=rules["bored_source"]))
+            findings.append(Finding(code, values, path=f"{path}.bit", source=rules["bored_source"]))
         elif edge < plate - 1e-6 and wall.conduit.unit == "in":
             values |= {"edge": words.available(edge), "least": words.needed(plate)}
             code = FindingCode.HOLE_NEAR_EDGE
             exempt = wall.conduit.type in rules["plate_exempt"]
-            found.append(
+            findings.append(
                 Finding(
                     code,
                     values,
@@ -113,12 +113,12 @@ def _bits(wall: FramedWall) -> list[Finding]:
                     variant="habit" if exempt else "",
                 )
             )
-    return found
+    return findings
 
 
 def _feeds(wall: FramedWall) -> list[Finding]:
     """Feeds from a box to itself, and those that come round to where they began."""
-    found = []
+    findings = []
     fed_by: dict[int, int] = {}
     for number, feed in enumerate(wall.feeds):
         names: dict[str, Value] = {
@@ -128,16 +128,16 @@ def _feeds(wall: FramedWall) -> list[Finding]:
         path = f"feeds[{number}]"
         start, end = feed.start.place, feed.end.place
         if start == end:
-            found.append(Finding(FindingCode.FEED_TO_ITSELF, names, path=f"{path}.to"))
+            findings.append(Finding(FindingCode.FEED_TO_ITSELF, names, path=f"{path}.to"))
             continue
         at: int | None = start
         while at is not None and at != end:
             at = fed_by.get(at)
         if at is not None or end in fed_by:
-            found.append(Finding(FindingCode.FEED_LOOP, names, path=f"{path}.to"))
+            findings.append(Finding(FindingCode.FEED_LOOP, names, path=f"{path}.to"))
             continue
         fed_by[end] = start
-    return found
+    return findings
 
 
 def knockout_findings(wall: FramedWall, knockouts: KnockoutExits) -> list[Finding]:
@@ -148,10 +148,10 @@ def knockout_findings(wall: FramedWall, knockouts: KnockoutExits) -> list[Findin
         knockouts: that its feeds leave boxes by.
     """
     words = wall.lengths
-    found = []
+    findings = []
     left_by: dict[int, list[KnockoutExit]] = {}
-    for (number, _), each in knockouts.items():
-        left_by.setdefault(number, []).append(each)
+    for (number, _), leaving in knockouts.items():
+        left_by.setdefault(number, []).append(leaving)
     for number, here in sorted(left_by.items()):
         box = wall.boxes[number]
         room = too_close(wall, box, here)
@@ -163,10 +163,10 @@ def knockout_findings(wall: FramedWall, knockouts: KnockoutExits) -> list[Findin
                 "room": words.available(room),
             }
             code = FindingCode.KNOCKOUTS_TOO_CLOSE
-            found.append(Finding(code, many, path=f"boxes[{number}].width"))
-        for each in here:
-            found += findings_of_leaving(box, each)
-    return found
+            findings.append(Finding(code, many, path=f"boxes[{number}].width"))
+        for knockout_exit in here:
+            findings += findings_of_leaving(box, knockout_exit)
+    return findings
 
 
 def findings_of_leaving(box: WallBox, leaving: KnockoutExit) -> Iterator[Finding]:

@@ -145,18 +145,18 @@ class _WaySearch:
             if leaving is not None
         }
         way = route(self.wall, feed, there, self.room)
-        found = [*findings_of_route(self.wall, way)]
+        findings = [*findings_of_route(self.wall, way)]
         for (place, _), leaving in there.items():
-            found += findings_of_leaving(self.wall.boxes[place], leaving)
-        return _FeedOption(feed, leaves, way, _counted(found) + rather_not, Pipework.of(way))
+            findings += findings_of_leaving(self.wall.boxes[place], leaving)
+        return _FeedOption(feed, leaves, way, _counted(findings) + rather_not, Pipework.of(way))
 
     def wrong(self, taken: Mapping[int, _FeedOption]) -> set[int]:
         """The feeds that something is wrong with, by themselves or beside another."""
-        found = {number for number, option in taken.items() if option.cost >= _WRONG}
+        result = {number for number, option in taken.items() if option.cost >= _WRONG}
         for one, other in combinations(taken.values(), 2):
             if self.beside(one, other) >= _WRONG:
-                found |= {one.feed.number, other.feed.number}
-        return found
+                result |= {one.feed.number, other.feed.number}
+        return result
 
     def groups(self, taken: Mapping[int, _FeedOption], wrong: set[int]) -> list[list[Feed]]:
         """The feeds that hang together with one that is wrong: by a box, or as they meet."""
@@ -168,8 +168,8 @@ class _WaySearch:
                 whole = group_of[one.feed.number] | group_of[other.feed.number]
                 for number in whole:
                     group_of[number] = whole
-        found = {min(group): group for number, group in group_of.items() if group & wrong}
-        return [[feed for feed in self.feeds if feed.number in group] for group in found.values()]
+        result = {min(group): group for number, group in group_of.items() if group & wrong}
+        return [[feed for feed in self.feeds if feed.number in group] for group in result.values()]
 
     def options_of(self, feed: Feed) -> list[_FeedOption]:
         """All ways that a feed may go, the best by themselves first; last, none."""
@@ -181,15 +181,15 @@ class _WaySearch:
                 ends = [list(self._leaves(on_line, end)) for end in feed.ends]
                 for (one, by_one), (other, by_other) in product(*ends):
                     wanted.append((by_one + by_other + _LINE * line, on_line, (one, other)))
-            wanted.sort(key=lambda each: each[0])
-            share = _ROUTES * _OF_STUDS / max(len(self.wall.studs.each), _OF_STUDS)
+            wanted.sort(key=lambda pair: pair[0])
+            share = _ROUTES * _OF_STUDS / max(len(self.wall.studs.all), _OF_STUDS)
             most = max(int(share / len(self.feeds)), _FEWEST_ROUTES)
-            found = [
+            result = [
                 self._option(on_line, leaves, rather_not)
                 for rather_not, on_line, leaves in wanted[:most]
             ]
-            found.sort(key=lambda option: option.cost)
-            self.options[feed.number] = [*found[:_OPTIONS], _FeedOption.without_a_way(feed)]
+            result.sort(key=lambda option: option.cost)
+            self.options[feed.number] = [*result[:_OPTIONS], _FeedOption.without_a_way(feed)]
         return self.options[feed.number]
 
     def _leaves(self, feed: Feed, end: FeedEnd) -> Iterator[tuple[KnockoutExit | None, float]]:
@@ -204,9 +204,9 @@ class _WaySearch:
             if not end.knockout:
                 # Places of no kind's box can be changed with the others of that edge.
                 others = {
-                    each.off: each
-                    for (place, number), each in self.first.items()
-                    if place == end.place and each.edge == first.edge and number != feed.number
+                    leaving.off: leaving
+                    for (place, number), leaving in self.first.items()
+                    if place == end.place and leaving.edge == first.edge and number != feed.number
                 }
                 for another in others.values():
                     yield replace(another, feed=feed.number), _OTHER
@@ -340,5 +340,5 @@ _WRONG = _BY_LEVEL["warning"]
 """From so much on something is wrong."""
 
 
-def _counted(found: Sequence[Finding]) -> float:
-    return sum(_BY_LEVEL[each.level] for each in found)
+def _counted(findings: Sequence[Finding]) -> float:
+    return sum(_BY_LEVEL[finding.level] for finding in findings)

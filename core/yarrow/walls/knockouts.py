@@ -64,26 +64,26 @@ def leavings(wall: FramedWall) -> KnockoutExits:
     for feed in wall.feeds:
         for end, other in (feed.ends, feed.ends[::-1]):
             if wall.box_of(end) and feed.start.place != feed.end.place:
-                each = _wanted(wall, feed, end, other)
-                wanted.setdefault((end.place, each.edge), []).append(each)
+                own = _wanted(wall, feed, end, other)
+                wanted.setdefault((end.place, own.edge), []).append(own)
     return {
-        (number, each.feed): each
+        (number, leaving.feed): leaving
         for (number, edge), here in wanted.items()
-        for each in _on_edge(wall, wall.boxes[number], edge, here)
+        for leaving in _on_edge(wall, wall.boxes[number], edge, here)
     }
 
 
 def _on_edge(
     wall: FramedWall, box: WallBox, edge: Edge, wanted: Sequence[_Wanted]
 ) -> Iterator[KnockoutExit]:
-    free = sorted((each for each in wanted if each.off is None), key=lambda each: each.order)
-    taken = {each.off for each in wanted if each.off is not None}
+    free = sorted((one for one in wanted if one.off is None), key=lambda wanted: wanted.order)
+    taken = {one.off for one in wanted if one.off is not None}
     places = _spread(wall, box, edge, len(free), taken)
-    for each, (name, off) in zip(free, places, strict=True):
-        yield KnockoutExit(each.feed, edge, name, off, _at(box, edge, off))
-    for each in wanted:
-        if each.off is not None:
-            yield KnockoutExit(each.feed, edge, each.name, each.off, _at(box, edge, each.off))
+    for placed, (name, off) in zip(free, places, strict=True):
+        yield KnockoutExit(placed.feed, edge, name, off, _at(box, edge, off))
+    for one in wanted:
+        if one.off is not None:
+            yield KnockoutExit(one.feed, edge, one.name, one.off, _at(box, edge, one.off))
 
 
 def leavings_of_edge(box: WallBox, edge: Edge, feed: int) -> Iterator[KnockoutExit]:
@@ -98,25 +98,27 @@ def leavings_of_edge(box: WallBox, edge: Edge, feed: int) -> Iterator[KnockoutEx
         yield KnockoutExit(feed, edge, f"{edge} {name}", off, _at(box, edge, off))
 
 
-def too_close(wall: FramedWall, box: WallBox, found: Sequence[KnockoutExit]) -> float | None:
+def too_close(
+    wall: FramedWall, box: WallBox, knockout_exits: Sequence[KnockoutExit]
+) -> float | None:
     """How much room each pipe has on an edge of a box where their lock rings meet; None where they
     do not.
 
     Args:
         wall: with its feeds.
         box: of it.
-        found: the knockouts that pipes leave this box by.
+        knockout_exits: the knockouts that pipes leave this box by.
 
     Returns:
         In the wall's unit.
     """
     gaps: list[float] = []
     for edge in _AWAY:
-        here = [each for each in found if each.edge == edge]
-        offs = sorted(each.off for each in here)
+        here = [leaving for leaving in knockout_exits if leaving.edge == edge]
+        offs = sorted(leaving.off for leaving in here)
         gaps += [after - before for before, after in pairwise(offs)]
         reach = (box.width if edge in ("top", "bottom") else box.tall) / 2
-        if any(not each.name for each in here) and len(offs) > 1:
+        if any(not leaving.name for leaving in here) and len(offs) > 1:
             gaps.append(2 * reach / len(offs))
     least = min(gaps, default=wall.apart)
     return least if least < wall.apart - _HAIR else None
@@ -161,7 +163,7 @@ def _spread(
     wall: FramedWall, box: WallBox, edge: Edge, pipes: int, taken: set[float]
 ) -> list[tuple[str, float]]:
     """Knockouts for so many pipes, from the left."""
-    row = sorted(_of_edge(box, edge), key=lambda each: each[1])
+    row = sorted(_of_edge(box, edge), key=lambda placed: placed[1])
     free = [(f"{edge} {name}", off) for name, off in row if off not in taken]
     best: tuple[float, list[tuple[str, float]]] | None = None
     for chosen in combinations(free, pipes):

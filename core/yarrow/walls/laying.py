@@ -55,7 +55,7 @@ class LaidWall:
     """A wall with the ways of its feeds, before a pipe is planned: the knockouts that they leave
     by, and what is wrong so far."""
 
-    told: WallToLay
+    to_lay: WallToLay
     words: LengthFormatter
     knockouts: KnockoutExits
     routes: tuple[Route, ...]
@@ -64,28 +64,28 @@ class LaidWall:
     @property
     def wall(self) -> FramedWall:
         """The wall itself."""
-        return self.told.wall
+        return self.to_lay.wall
 
 
-def lay_wall(told: WallToLay) -> LaidWall:
+def lay_wall(to_lay: WallToLay) -> LaidWall:
     """A framed wall with the way of every feed.
 
     Args:
-        told: the wall as it was read.
+        to_lay: the wall as it was read.
 
     Source:
         docs/pieces-and-walls.md, framed walls.
     """
-    wall = told.wall
+    wall = to_lay.wall
     words = LengthFormatter(wall.unit, STEPS[wall.unit][USUAL_STEP[wall.unit]])
-    chosen = chosen_ways(wall, _bender_room(wall, told.setup.bender))
-    found = (
+    chosen = chosen_ways(wall, _bender_room(wall, to_lay.setup.bender))
+    findings = (
         *wall_findings(wall),
         *knockout_findings(wall, chosen.knockouts),
         *without_a_knockout(wall, chosen.without),
         *route_findings(wall, chosen.routes),
     )
-    return LaidWall(told, words, chosen.knockouts, chosen.routes, found)
+    return LaidWall(to_lay, words, chosen.knockouts, chosen.routes, findings)
 
 
 def _bender_room(wall: FramedWall, bender: Bender) -> BenderRoom:
@@ -111,20 +111,20 @@ def survey_of_feed(laid: LaidWall, way: Route, path: Sequence[Vector]) -> Survey
         way: its own.
         path: the corners of its pipe, in the wall's unit, as path_of_feed answers them.
     """
-    told, feed = laid.told, way.feed
-    conduit = told.wall.conduit
+    to_lay, feed = laid.to_lay, way.feed
+    conduit = to_lay.wall.conduit
     joints = None
     if way.joints:
-        stick = convert(conduit.stick, conduit.unit, told.wall.unit)
+        stick = convert(conduit.stick, conduit.unit, to_lay.wall.unit)
         places = tuple(
-            JointPlace(each.leg - 1, _exact(each.at), "centre", "middle") for each in way.joints
+            JointPlace(joint.leg - 1, _exact(joint.at), "centre", "middle") for joint in way.joints
         )
         joints = Joints(usual_coupling(conduit), stick, places)
     setup = replace(
-        told.setup,
+        to_lay.setup,
         path=tuple((_exact(x), _exact(y), _exact(z)) for x, y, z in path),
         joints=joints,
-        wires=told.wires.get(feed.number),
+        wires=to_lay.wires.get(feed.number),
     )
     return Survey(setup, ())
 
@@ -141,7 +141,7 @@ def path_of_feed(laid: LaidWall, way: Route) -> tuple[Vector, ...]:
         Corners in the frame of a run, in the wall's unit.
     """
     first, *inner, last = way.folded
-    taken_in = -pipe_of(laid.told.setup, None).begins
+    taken_in = -pipe_of(laid.to_lay.setup, None).begins
     if laid.wall.box_of(way.feed.start):
         first = along(first, unit(subtract(first, way.folded[1])), taken_in)
     if laid.wall.box_of(way.feed.end):

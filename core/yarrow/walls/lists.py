@@ -32,10 +32,10 @@ def holes_of(wall: FramedWall, routes: Sequence[Route]) -> tuple[BoredHole, ...]
         for member in way.members:
             through.setdefault((way.feed.line, member.begins), []).append(way.feed.number)
             members[way.feed.line, member.begins] = member
-    found = []
+    bored_holes = []
     for (line, begins), feeds in sorted(through.items()):
         member, bored = members[line, begins], wall.lines[line]
-        found.append(
+        bored_holes.append(
             BoredHole(
                 stud=next((stud.number for stud in member.studs if stud.number), 0),
                 line=bored.name,
@@ -47,7 +47,7 @@ def holes_of(wall: FramedWall, routes: Sequence[Route]) -> tuple[BoredHole, ...]
                 feeds=tuple(feeds),
             )
         )
-    return tuple(found)
+    return tuple(bored_holes)
 
 
 def plate_holes_of(routes: Sequence[Route], words: LengthFormatter) -> tuple[PlateHoleBored, ...]:
@@ -81,10 +81,10 @@ def to_bore(
         holes, through_plates: all of them.
     """
     words = wall.lengths
-    bored = Counter((each.bit_text, each.height_text, "") for each in holes)
-    for each in through_plates:
-        bit = wall.lines[wall.feeds[each.feed].line].bit
-        bored[words.reading(bit), "", each.plate] += 1
+    bored = Counter((hole.bit_text, hole.height_text, "") for hole in holes)
+    for plate in through_plates:
+        bit = wall.lines[wall.feeds[plate.feed].line].bit
+        bored[words.reading(bit), "", plate.plate] += 1
     return tuple(ToBore(*alike, count) for alike, count in bored.items())
 
 
@@ -108,7 +108,7 @@ def needed(
     ends = sum(wall.box_of(end) is not None for way in routes for end in way.feed.ends)
     outs = sum(len(way.plate_holes) for way in routes)
     first = words.available(support_rule(wall.conduit, wall.unit).first)
-    found = [
+    result = [
         Needed(Phrase("wall/connectors"), ends),
         # What goes out through a plate is joined to what comes there.
         Needed(Phrase("wall/couplings"), sum(len(feed.pieces) - 1 for feed in feeds) + outs),
@@ -116,15 +116,15 @@ def needed(
     ]
     for variant in ("", "habit"):
         lines = {
-            each.values["line"]
-            for each in findings
-            if each.code == FindingCode.HOLE_NEAR_EDGE and each.variant == variant
+            finding.values["line"]
+            for finding in findings
+            if finding.code == FindingCode.HOLE_NEAR_EDGE and finding.variant == variant
         }
-        plates = sum(each.line in lines for each in holes)
+        plates = sum(hole.line in lines for hole in holes)
         if plates:
             key = "wall/steel-plates-habit" if variant else "wall/steel-plates"
-            found.append(Needed(Phrase(key), plates))
-    return tuple(found)
+            result.append(Needed(Phrase(key), plates))
+    return tuple(result)
 
 
 def order_of_work() -> tuple[Phrase, ...]:
@@ -133,4 +133,4 @@ def order_of_work() -> tuple[Phrase, ...]:
     Source:
         docs/pieces-and-walls.md, framed walls; the habit of crews who rough in.
     """
-    return tuple(Phrase(f"wall/order-{each}") for each in ORDER)
+    return tuple(Phrase(f"wall/order-{part}") for part in ORDER)

@@ -28,7 +28,7 @@ def insertion_order(way: Route, pieces: int) -> tuple[GoesIn, ...]:
         pieces: that it is made in: where its way has no joints, Yarrow may have to part it all the
             same.
     """
-    bored = any(each.members for each in way.stretches)
+    bored = any(stretch.members for stretch in way.stretches)
     if not bored or pieces != len(way.joints) + 1:
         return tuple(GoesIn(at + 1, Phrase("wall/plain-in")) for at in range(pieces))
     straight: list[tuple[int, float, int, Phrase]] = []
@@ -39,22 +39,22 @@ def insertion_order(way: Route, pieces: int) -> tuple[GoesIn, ...]:
             bent.append(piece)
             continue
         number = before.leg - way.first_leg
-        each = way.stretches[number]
+        bored_stretch = way.stretches[number]
         middle = (before.along + after.along) / 2
-        off = abs(middle - sum(each.bays[each.entry]) / 2)
-        straight.append((number, -off, piece, _slid(each, middle)))
-    hows = [(piece, how) for *_, piece, how in sorted(straight, key=lambda found: found[:3])]
+        off = abs(middle - sum(bored_stretch.bays[bored_stretch.entry]) / 2)
+        straight.append((number, -off, piece, _slid(bored_stretch, middle)))
+    hows = [(piece, how) for *_, piece, how in sorted(straight, key=lambda result: result[:3])]
     last = Phrase("wall/bent-in" if straight else "wall/bent-alone")
     hows += [(piece, last) for piece in bent]
     turns = {piece: GoesIn(turn, how) for turn, (piece, how) in enumerate(hows, 1)}
     return tuple(turns[piece] for piece in range(len(way.joints) + 1))
 
 
-def _slid(each: BoredStretch, middle: float) -> Phrase:
-    ahead = each.slid_ahead(middle)
-    right = ahead == (each.ends > each.begins)
-    beside = [each.members[each.entry - 1]] if each.entry else []
-    beside += each.members[each.entry : each.entry + 1]
+def _slid(bored: BoredStretch, middle: float) -> Phrase:
+    ahead = bored.slid_ahead(middle)
+    right = ahead == (bored.ends > bored.begins)
+    beside = [bored.members[bored.entry - 1]] if bored.entry else []
+    beside += bored.members[bored.entry : bored.entry + 1]
     beside.sort(key=lambda member: member.begins)
     values: dict[str, Value] = {
         "bay": tuple(name_of_member(member) for member in beside),

@@ -47,7 +47,7 @@ def plan_wall(laid: LaidWall, runs: Sequence[Mapping[str, Any]]) -> WallPlan:
     """
     wall, words, routes = laid.wall, laid.words, laid.routes
     holes, in_plates = holes_of(wall, routes), plate_holes_of(routes, words)
-    conductors = laid.told.conductors
+    conductors = laid.to_lay.conductors
     volumes = [volume_of(wall, number, conductors) for number in range(len(wall.boxes))]
     findings = [*laid.findings, *_too_full(wall, volumes)]
     feeds = tuple(
@@ -60,7 +60,7 @@ def plan_wall(laid: LaidWall, runs: Sequence[Mapping[str, Any]]) -> WallPlan:
         length=wall.length,
         height=wall.height,
         plates=wall.plates,
-        studs=wall.studs.each,
+        studs=wall.studs.all,
         openings=wall.openings,
         corners=tuple(corner.at for corner in wall.corners),
         boxes=tuple(
@@ -80,7 +80,7 @@ def plan_wall(laid: LaidWall, runs: Sequence[Mapping[str, Any]]) -> WallPlan:
 
 
 def _too_full(wall: FramedWall, volumes: Sequence[BoxResult | None]) -> list[Finding]:
-    found = []
+    findings = []
     for number, volume in enumerate(volumes):
         if volume and not volume.passes:
             values: dict[str, Value] = {
@@ -89,15 +89,15 @@ def _too_full(wall: FramedWall, volumes: Sequence[BoxResult | None]) -> list[Fin
                 "volume": f"{volume.volume:g}",
             }
             code, path = FindingCode.BOX_OF_WALL_TOO_FULL, f"boxes[{number}]"
-            found.append(Finding(code, values, path=path, source=volume.rule.written))
-    return found
+            findings.append(Finding(code, values, path=path, source=volume.rule.written))
+    return findings
 
 
 def _planned_feed(laid: LaidWall, way: Route, run: dict[str, Any]) -> PlannedFeed:
     wall, feed, words = laid.wall, way.feed, laid.words
     survey = survey_of_feed(laid, way, run["path"])
     setup = survey.setup
-    said = (laid.told.known_by, setup.path, setup.joints, feed.wires.strip())
+    said = (laid.to_lay.known_by, setup.path, setup.joints, feed.wires.strip())
     made, findings = _pieces_of(_FeedToPlan(said, survey))
     turns = insertion_order(way, len(made))
     pieces = tuple(

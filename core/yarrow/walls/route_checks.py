@@ -27,8 +27,8 @@ def route_findings(wall: FramedWall, routes: Sequence[Route]) -> list[Finding]:
         wall: as it was read.
         routes: of its feeds.
     """
-    found = [each for way in routes for each in findings_of_route(wall, way)]
-    found += _crossings(wall, routes)
+    findings = [finding for way in routes for finding in findings_of_route(wall, way)]
+    findings += _crossings(wall, routes)
     wanted = Counter((way.feed.line, member) for way in routes for member in way.members)
     for (at, member), pipes in wanted.items():
         if pipes > 1:
@@ -37,8 +37,8 @@ def route_findings(wall: FramedWall, routes: Sequence[Route]) -> list[Finding]:
                 "stud": name_of_member(member),
                 "pipes": count(pipes),
             }
-            found.append(Finding(FindingCode.HOLE_SHARED, shared, path=f"lines[{at}]"))
-    return found
+            findings.append(Finding(FindingCode.HOLE_SHARED, shared, path=f"lines[{at}]"))
+    return findings
 
 
 def findings_of_route(wall: FramedWall, way: Route) -> list[Finding]:
@@ -69,7 +69,7 @@ def name_of_member(member: BoredThrough) -> Phrase:
 def _crossings(wall: FramedWall, routes: Sequence[Route]) -> list[Finding]:
     """Pipes that lie across each other, nearer than they are thick."""
     pipes = [Pipework.of(way) for way in routes]
-    found = []
+    findings = []
     for one, other in combinations(pipes, 2):
         if one.meets(other, wall.diameter):
             values: dict[str, Value] = {
@@ -77,8 +77,8 @@ def _crossings(wall: FramedWall, routes: Sequence[Route]) -> list[Finding]:
                 "other": _name_of_feed(wall, other.feed),
             }
             path = f"feeds[{other.feed.number}].line"
-            found.append(Finding(FindingCode.PIPES_CROSS, values, path=path))
-    return found
+            findings.append(Finding(FindingCode.PIPES_CROSS, values, path=path))
+    return findings
 
 
 Extent = tuple[Vector, Vector]
@@ -171,45 +171,47 @@ def _names(wall: FramedWall, way: Route) -> dict[str, Value]:
 
 def _rises(wall: FramedWall, way: Route) -> list[Finding]:
     words = wall.lengths
-    found = []
+    findings = []
     # One that goes straight out of the wall has none.
     ends = way.feed.ends if way.approaches else ()
-    for end, each in zip(ends, way.approaches, strict=True):
+    for end, approach in zip(ends, way.approaches, strict=True):
         box = wall.box_of(end)
-        if box and way.line and each.rise < each.least - 1e-6:
-            up = way.line.height > each.vertices[0][2]
+        if box and way.line and approach.rise < approach.least - 1e-6:
+            up = way.line.height > approach.vertices[0][2]
             values: dict[str, Value] = {
                 "line": way.line.name,
                 "box": box.name,
-                "rise": words.available(each.rise),
-                "least": words.needed(each.least),
-                "height": words.needed(each.vertices[0][2] + (1 if up else -1) * each.least),
+                "rise": words.available(approach.rise),
+                "least": words.needed(approach.least),
+                "height": words.needed(
+                    approach.vertices[0][2] + (1 if up else -1) * approach.least
+                ),
             }
             path = f"lines[{way.feed.line}].height"
             variant = "" if up else "under"
-            found.append(Finding(FindingCode.HOLE_TOO_LOW, values, path=path, variant=variant))
-    return found
+            findings.append(Finding(FindingCode.HOLE_TOO_LOW, values, path=path, variant=variant))
+    return findings
 
 
 def _bent_or_blocked(wall: FramedWall, way: Route) -> list[Finding]:
     """Studs that a bend would lie in, and openings that the pipe would cross."""
-    found = []
+    findings = []
     path = f"feeds[{way.feed.number}]"
     for member in way.bent_in:
         values = {**_names(wall, way), "stud": name_of_member(member)}
-        found.append(Finding(FindingCode.BEND_IN_A_HOLE, values, path=path))
+        findings.append(Finding(FindingCode.BEND_IN_A_HOLE, values, path=path))
     for opening in wall.openings:
         legs = pairwise(way.vertices)
         if any(opening.meets(one, other) for one, other in legs):
             values = {**_names(wall, way), "opening": opening.name}
-            found.append(Finding(FindingCode.THROUGH_AN_OPENING, values, path=path))
-    return found
+            findings.append(Finding(FindingCode.THROUGH_AN_OPENING, values, path=path))
+    return findings
 
 
 def _plates(wall: FramedWall, way: Route) -> list[Finding]:
     """Ways out of the wall that come down on a stud."""
     words = wall.lengths
-    found = []
+    findings = []
     path = f"feeds[{way.feed.number}].to"
     for hole in way.plate_holes:
         level = wall.upright[1 if hole.out.plate == "top" else 0]
@@ -221,31 +223,31 @@ def _plates(wall: FramedWall, way: Route) -> list[Finding]:
                     "along": words.measured(hole.along),
                     "stud": name_of_member(member),
                 }
-                found.append(Finding(FindingCode.WAY_OUT_IN_A_STUD, values, path=path))
-    return found
+                findings.append(Finding(FindingCode.WAY_OUT_IN_A_STUD, values, path=path))
+    return findings
 
 
 def _sliding(wall: FramedWall, way: Route) -> list[Finding]:
     """Pieces that do not go into their holes from a bay."""
     words = wall.lengths
     path = f"feeds[{way.feed.number}]"
-    found = []
-    for at, each in enumerate(way.stretches):
+    findings = []
+    for at, stretch in enumerate(way.stretches):
         joints = [joint.along for joint in way.joints_on(at)]
-        if not each.members:
+        if not stretch.members:
             continue
         if not joints:
             code = FindingCode.CANNOT_BE_SLID
-            found.append(Finding(code, _names(wall, way), path=path, variant="both-bent"))
+            findings.append(Finding(code, _names(wall, way), path=path, variant="both-bent"))
             continue
-        places = [each.begins, *joints, each.ends]
+        places = [stretch.begins, *joints, stretch.ends]
         before = sum(len(way.joints_on(earlier)) for earlier in range(at))
         for piece, (one, other) in enumerate(pairwise(places)):
-            most = each.longest
+            most = stretch.longest
             if piece == 0:
-                most = each.first
+                most = stretch.first
             elif piece == len(places) - 2:
-                most = each.last
+                most = stretch.last
             if abs(other - one) > most + 1e-6:
                 values = {
                     **_names(wall, way),
@@ -255,5 +257,5 @@ def _sliding(wall: FramedWall, way: Route) -> list[Finding]:
                 }
                 source = toml("framing")["slid_source"]
                 code = FindingCode.CANNOT_BE_SLID
-                found.append(Finding(code, values, path=path, source=source))
-    return found
+                findings.append(Finding(code, values, path=path, source=source))
+    return findings

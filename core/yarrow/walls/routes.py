@@ -113,12 +113,12 @@ class Route:
         Args:
             stretch: counted from 0.
         """
-        return tuple(each for each in self.joints if each.leg == self.first_leg + stretch)
+        return tuple(joint for joint in self.joints if joint.leg == self.first_leg + stretch)
 
     @property
     def members(self) -> tuple[BoredThrough, ...]:
         """All that it is bored through, in its order."""
-        return tuple(member for each in self.stretches for member in each.members)
+        return tuple(member for bored in self.stretches for member in bored.members)
 
 
 def route(wall: FramedWall, feed: Feed, knockouts: KnockoutExits, room: BenderRoom) -> Route:
@@ -138,25 +138,27 @@ def route(wall: FramedWall, feed: Feed, knockouts: KnockoutExits, room: BenderRo
     line = wall.lines[feed.line]
     first, last = _approaches(wall, feed, line, knockouts, room)
     begins, ends = first.vertices[-1][0], last.vertices[-1][0]
-    turned = [each for each in wall.corners if min(begins, ends) < each.at < max(begins, ends)]
-    turned.sort(key=lambda each: each.at, reverse=begins > ends)
-    round_corners = [(each.at, -line.setback, line.height) for each in turned]
+    turned = [
+        corner for corner in wall.corners if min(begins, ends) < corner.at < max(begins, ends)
+    ]
+    turned.sort(key=lambda corner: corner.at, reverse=begins > ends)
+    round_corners = [(corner.at, -line.setback, line.height) for corner in turned]
     vertices = (*first.vertices, *round_corners, *reversed(last.vertices))
     folded = tuple(_fold(wall, vertex) for vertex in vertices)
     bends = [
         BentEnd(begins, 0.0, first.tangent),
-        *(BentEnd(each.at, _further(line, each), room.radius) for each in turned),
+        *(BentEnd(corner.at, _further(line, corner), room.radius) for corner in turned),
         BentEnd(ends, 0.0, last.tangent),
     ]
     stretches: list[BoredStretch] = []
     joints: list[PlacedJoint] = []
     bent_in: list[BoredThrough] = []
     for at, (one, other) in enumerate(pairwise(bends)):
-        each = stretch(wall, line, one.along, other.along)
-        stretches.append(each)
-        bent_in += _bent_in(each, one, other)
+        bored = stretch(wall, line, one.along, other.along)
+        stretches.append(bored)
+        bent_in += _bent_in(bored, one, other)
         leg = len(first.vertices) + at
-        for along in _joints(each, one, other, room, after_corner=at > 0):
+        for along in _joints(bored, one, other, room, after_corner=at > 0):
             place = math.dist(folded[leg - 1], _fold(wall, (along, -line.setback, line.height)))
             joints.append(PlacedJoint(along, leg, place))
     holes = tuple(
@@ -209,16 +211,16 @@ def _approaches(
     """Both ends' ways to the line, each leaning aside as far as the stud beside it asks."""
     places = [_begins_at(wall, feed, end, knockouts) for end in feed.ends]
     way = 1.0 if places[1] >= places[0] else -1.0
-    found = []
+    approaches = []
     for end, x, toward in zip(feed.ends, places, (way, -way), strict=True):
         out = wall.way_out_of(end)
         if out:
             ends = (x, -line.setback, _beyond(wall, out)), (x, -line.setback, line.height)
-            found.append(Approach(ends, 0.0, room.radius, 0.0, 0.0))
+            approaches.append(Approach(ends, 0.0, room.radius, 0.0, 0.0))
         else:
             leaving = knockouts[end.place, feed.number]
-            found.append(_from_knockout(wall, leaving, toward, line, room))
-    return found[0], found[1]
+            approaches.append(_from_knockout(wall, leaving, toward, line, room))
+    return approaches[0], approaches[1]
 
 
 def _begins_at(wall: FramedWall, feed: Feed, end: FeedEnd, knockouts: KnockoutExits) -> float:
@@ -227,17 +229,17 @@ def _begins_at(wall: FramedWall, feed: Feed, end: FeedEnd, knockouts: KnockoutEx
 
 
 def _from_knockout(
-    wall: FramedWall, found: KnockoutExit, toward: float, line: HoleLine, room: BenderRoom
+    wall: FramedWall, leaving: KnockoutExit, toward: float, line: HoleLine, room: BenderRoom
 ) -> Approach:
     """Out of a knockout, up or down, straight as far as the bender wants, then leaning to the
     holes' depth; and aside, where the bend on the line would lie in the stud beside the box.
 
     Args: toward, which way along the wall it goes on the line, 1 or -1.
     """
-    x, y, z = found.at
-    begun, straight = [found.at], room.end
-    if found.edge in ("left", "right"):
-        x += found.way[0] * room.square
+    x, y, z = leaving.at
+    begun, straight = [leaving.at], room.end
+    if leaving.edge in ("left", "right"):
+        x += leaving.way[0] * room.square
         begun.append((x, y, z))
         straight = room.square
     up = 1.0 if line.height > z else -1.0
@@ -266,34 +268,34 @@ _LEANS = 12
 """Rounds until how far a pipe leans aside and what its bend takes agree."""
 
 
-def _bent_in(each: BoredStretch, one: BentEnd, other: BentEnd) -> tuple[BoredThrough, ...]:
+def _bent_in(bored: BoredStretch, one: BentEnd, other: BentEnd) -> tuple[BoredThrough, ...]:
     """What the bends at the ends of a stretch would lie in."""
-    way = 1.0 if each.ends > each.begins else -1.0
-    found = []
-    for member in each.members:
+    way = 1.0 if bored.ends > bored.begins else -1.0
+    result = []
+    for member in bored.members:
         near, far = (member.begins, member.ends)[:: int(way)]
         before = (near - one.along) * way < one.taken - _HAIR
         after = (other.along - far) * way < other.taken - _HAIR
         if before or after:
-            found.append(member)
-    return tuple(found)
+            result.append(member)
+    return tuple(result)
 
 
 def _joints(
-    each: BoredStretch, one: BentEnd, other: BentEnd, room: BenderRoom, *, after_corner: bool
+    bored: BoredStretch, one: BentEnd, other: BentEnd, room: BenderRoom, *, after_corner: bool
 ) -> tuple[float, ...]:
     """Where along the wall the joints of a stretch lie: in the middle of bays, as near as what is
     bent beside them allows, each piece between two of them as long as can be slid in; none where it
     goes through nothing."""
-    if not each.members:
+    if not bored.members:
         return ()
-    way = 1.0 if each.ends > each.begins else -1.0
-    inner = each.bays[:-1] if after_corner else each.bays[1:-1]
+    way = 1.0 if bored.ends > bored.begins else -1.0
+    inner = bored.bays[:-1] if after_corner else bored.bays[1:-1]
     half = room.coupling / 2
     ends = sorted(
         (
-            each.begins + way * (one.taken + room.beside),
-            each.ends - way * (other.taken + room.beside),
+            bored.begins + way * (one.taken + room.beside),
+            bored.ends - way * (other.taken + room.beside),
         )
     )
     free = []
@@ -303,7 +305,7 @@ def _joints(
             free.append(min(max((bay[0] + bay[1]) / 2, low), high))
     if not free:
         return ()
-    longest = each.longest + _HAIR
+    longest = bored.longest + _HAIR
     taken = [free[0]]
     for at, following in pairwise([*free[1:], free[-1]]):
         # The last that a piece reaches, and the next where it reaches none.
@@ -320,7 +322,7 @@ def _fold(wall: FramedWall, point: Vector) -> Vector:
     """
     x, y, z = point
     origin, ahead, begins = (0.0, 0.0), (1.0, 0.0), 0.0
-    for corner in sorted(wall.corners, key=lambda each: each.at):
+    for corner in sorted(wall.corners, key=lambda corner: corner.at):
         if x < corner.at:
             break
         origin = _on(origin, ahead, corner.at - begins)

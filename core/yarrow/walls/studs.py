@@ -79,7 +79,7 @@ class Studs:
     """All studs from the left, with their ``width`` along the wall and ``depth`` into it, and
     whether they carry what is above. What was found at a height is kept."""
 
-    each: tuple[Stud, ...]
+    all: tuple[Stud, ...]
     width: float
     depth: float
     bearing: bool
@@ -91,7 +91,7 @@ class Studs:
         Args:
             number: counted from 1.
         """
-        return next(stud for stud in self.each if stud.number == number)
+        return next(stud for stud in self.all if stud.number == number)
 
     def members(self, height: float) -> tuple[BoredThrough, ...]:
         """What stands at a height, from the left, studs that touch as one.
@@ -104,17 +104,17 @@ class Studs:
         return self.known[height]
 
     def _members(self, height: float) -> tuple[BoredThrough, ...]:
-        found: list[BoredThrough] = []
-        for stud in self.each:
+        result: list[BoredThrough] = []
+        for stud in self.all:
             if not stud.stands_at(height):
                 continue
-            if found and stud.begins <= found[-1].ends + _HAIR:
-                before = found.pop()
+            if result and stud.begins <= result[-1].ends + _HAIR:
+                before = result.pop()
                 ends = max(before.ends, stud.ends)
-                found.append(BoredThrough(before.begins, ends, (*before.studs, stud)))
+                result.append(BoredThrough(before.begins, ends, (*before.studs, stud)))
             else:
-                found.append(BoredThrough(stud.begins, stud.ends, (stud,)))
-        return tuple(found)
+                result.append(BoredThrough(stud.begins, stud.ends, (stud,)))
+        return tuple(result)
 
     def between(self, one: float, other: float, height: float) -> tuple[BoredThrough, ...]:
         """What is bored through from one place to another at a height, from the left.
@@ -125,7 +125,9 @@ class Studs:
         """
         low, high = min(one, other), max(one, other)
         return tuple(
-            each for each in self.members(height) if low < (each.begins + each.ends) / 2 < high
+            member
+            for member in self.members(height)
+            if low < (member.begins + member.ends) / 2 < high
         )
 
     def bay(self, place: float, height: float) -> tuple[float, float]:
@@ -161,7 +163,7 @@ def framed(
         openings: in any order.
     """
     low, high = upright
-    found = []
+    studs = []
     for number, middle in enumerate(middles, 1):
         begins, ends = middle - width / 2, middle + width / 2
         parts = [(low, high)]
@@ -171,13 +173,13 @@ def framed(
             within = opening.begins <= begins and ends <= opening.ends
             parts = _cut_off(opening, low, high) if within else []
         if parts:
-            found.append(Stud(number, begins, ends, tuple(parts)))
+            studs.append(Stud(number, begins, ends, tuple(parts)))
     for opening in openings:
         for king in (opening.begins - 2 * width, opening.ends + width):
-            found.append(Stud(0, king, king + width, ((low, high),)))
+            studs.append(Stud(0, king, king + width, ((low, high),)))
         for jack in (opening.begins - width, opening.ends):
-            found.append(Stud(0, jack, jack + width, ((low, min(opening.head, high)),)))
-    return tuple(sorted(found, key=lambda stud: stud.begins))
+            studs.append(Stud(0, jack, jack + width, ((low, min(opening.head, high)),)))
+    return tuple(sorted(studs, key=lambda stud: stud.begins))
 
 
 def _cut_off(opening: Opening, low: float, high: float) -> list[tuple[float, float]]:

@@ -28,8 +28,8 @@ def volume_of(wall: FramedWall, number: int, wires: Wires) -> BoxResult | None:
     feeding = [
         (feed, end)
         for feed in wall.feeds
-        for end, each in zip(("start", "end"), feed.ends, strict=True)
-        if each.place == number and feed.start.place != feed.end.place and feed.number in wires
+        for end, feed_end in zip(("start", "end"), feed.ends, strict=True)
+        if feed_end.place == number and feed.start.place != feed.end.place and feed.number in wires
     ]
     if not feeding:
         return None

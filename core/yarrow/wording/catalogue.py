@@ -27,14 +27,14 @@ def read_catalogue(language: str) -> dict[str, str]:
         FileNotFoundError, for a language that has none; ValueError, for a key that is twice.
     """
     text = (_HERE / f"{language}.po").read_text("utf-8")
-    found: dict[str, str] = {}
+    result: dict[str, str] = {}
     for entry in _ENTRY.finditer(text):
         key = _unquoted(entry["key"])
-        if key in found:
+        if key in result:
             raise ValueError(f"{language}: {key} stands there twice")
-        found[key] = _unquoted(entry["text"])
-    del found[""]
-    return found
+        result[key] = _unquoted(entry["text"])
+    del result[""]
+    return result
 
 
 def _unquoted(parts: str) -> str:

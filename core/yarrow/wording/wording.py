@@ -34,10 +34,10 @@ class Wording:
     @cached_property
     def templates(self) -> Mapping[str, str]:
         """Every sentence by its key."""
-        found: dict[str, str] = {}
+        result: dict[str, str] = {}
         for language in (*reversed(LANGUAGES[self.language]), self.language):
-            found |= read_catalogue(language)
-        return found
+            result |= read_catalogue(language)
+        return result
 
     @cached_property
     def _parts(self) -> dict[str, tuple[tuple[str, str | None, str | None, str | None], ...]]:
@@ -68,7 +68,7 @@ class Wording:
                 literal if name is None else literal + self._placed(value, name, parts, conversion)
                 for literal, name, parts, conversion in self._parts[value.key]
             )
-        return between.join(self._worded(each, " ") for each in value)
+        return between.join(self._worded(part, " ") for part in value)
 
     def _placed(
         self, phrase: Phrase, name: str, between: str | None, conversion: str | None

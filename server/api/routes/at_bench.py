@@ -51,8 +51,8 @@ def could_become(
     request: MemberRequest, run_id: Path[Id], straight_mm: Query[StraightMm]
 ) -> list[RunSummary]:
     """What of the same job and conduit is still to be bent and cut no longer than a straight."""
-    found = services.could_become(request.user, run_id, straight_mm)
-    return [run_summary(run) for run in found]
+    result = services.could_become(request.user, run_id, straight_mm)
+    return [run_summary(run) for run in result]
 
 
 @router.put(

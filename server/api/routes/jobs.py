@@ -216,7 +216,7 @@ _BY: dict[RunsBy, tuple[Any, ...]] = {
     "longest": ("-cut_length_mm", "id"),
     "bends": ("-bend_degrees", "id"),
     "stage": (
-        Case(*(When(stage=each, then=at) for at, each in enumerate(STAGES))),
+        Case(*(When(stage=stage, then=at) for at, stage in enumerate(STAGES))),
         "name",
         "id",
     ),

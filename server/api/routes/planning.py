@@ -75,8 +75,8 @@ def convert(request: MemberRequest, body: Conversion) -> HttpResponse:
 )
 def read_dxf(request: MemberRequest, body: DxfText) -> PathShape:
     """The one line of a DXF as the vertices of a run's path; nothing is saved."""
-    found = read_path(body.dxf, body.units, body.into)
-    return PathShape(path=found.path, radii=found.radii)
+    result = read_path(body.dxf, body.units, body.into)
+    return PathShape(path=result.path, radii=result.radii)
 
 
 @router.get("/catalogue", response={200: Catalogue, **REFUSALS}, operation_id="get_catalogue")

@@ -170,8 +170,8 @@ def get_drawing_dxf(request: MemberRequest, run_id: Path[Id]) -> HttpResponse:
 
 
 def _run_of(request: MemberRequest, run_id: int) -> Run:
-    found: Run = RUNS.there(request.user).get(id=run_id)
-    return found
+    result: Run = RUNS.there(request.user).get(id=run_id)
+    return result
 
 
 def _sheet(run: Run, paper: Paper, what: What, piece: int) -> Drawing:
@@ -184,7 +184,7 @@ def _sheet(run: Run, paper: Paper, what: What, piece: int) -> Drawing:
     shown = _shown(run, piece)
     plan, heading = shown.plan, replace(heading, run=shown.title(run.name))
     handled = yarrow.handle.values(run.document, shown.number or None)
-    order = next((each for each in handled.orders if each.taken), None)
+    order = next((order for order in handled.orders if order.taken), None)
     hooks = {bend.bend: bend.hook for bend in order.bends} if order else {}
     # A printed mark may ask for the hook the other way round: then no picture is better than one.
     if any(hooks.get(mark.bend) != mark.hook for mark in plan.marks):

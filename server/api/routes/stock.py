@@ -76,26 +76,26 @@ def cut_list_of_job(request: MemberRequest, job_id: Path[Id], body: CutsRequest)
     job = jobs_for(request.user).get(id=job_id)
     stock = body.document or services.no_stock(job)
     yarrow.read(stock, "jobstock")
-    found = services.cuts_of(job, stock, body.seconds)
+    result = services.cuts_of(job, stock, body.seconds)
     conduits = [
         {
-            "type": each.of.type,
-            "size": each.of.size,
-            "name": each.of.name,
-            "left_out": each.of.left_out,
-            "cuts": each.cuts,
-            "materials": each.materials,
+            "type": row.of.type,
+            "size": row.of.size,
+            "name": row.of.name,
+            "left_out": row.of.left_out,
+            "cuts": row.cuts,
+            "materials": row.materials,
         }
-        for each in found.lists
+        for row in result.lists
     ]
     bent = RUNS.there(request.user).filter(job=job, stage__in=services.CUT).count()
     return answered(
         {
-            "runs": found.runs,
-            "worked_out": found.worked_out,
+            "runs": result.runs,
+            "worked_out": result.worked_out,
             "conduits": conduits,
             "bent": bent,
-            "spare": found.spare,
+            "spare": result.spare,
         }
     )
 
@@ -115,15 +115,15 @@ def get_job_materials(request: MemberRequest, job_id: Path[Id]) -> HttpResponse:
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
     table.writerow(["conduit", "what", "count", "in hand", "to get"])
-    for each in services.cuts_of(job, stock).complete():
-        name = each.of.name
-        if each.cuts:
-            sticks = each.cuts["sticks"]
-            table.writerow([name, f"stick of {each.of.document['stick']}", sticks, 0, sticks])
-            for bar in each.cuts["bars"]:
+    for cut in services.cuts_of(job, stock).complete():
+        name = cut.of.name
+        if cut.cuts:
+            sticks = cut.cuts["sticks"]
+            table.writerow([name, f"stick of {cut.of.document['stick']}", sticks, 0, sticks])
+            for bar in cut.cuts["bars"]:
                 if bar["source"] == "offcut":
                     table.writerow([name, f"offcut of {bar['length_text']}", 1, 1, 0])
-        for of in each.materials:
+        for of in cut.materials:
             table.writerow([name, of["what"], of["count"], of["in_hand"], of["to_get"]])
     answer = HttpResponse(out.getvalue(), content_type="text/csv")
     answer["Content-Disposition"] = f'attachment; filename="{slugify(job.name)}-materials.csv"'

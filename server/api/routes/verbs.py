@@ -21,8 +21,8 @@ router = Router(tags=["verbs"], throttle=CHECKS)
 
 
 def _ask_at(verb: Verb[Any, Any]) -> None:
-    def ask(request: MemberRequest, *, document: Any, language: Any, **told: Any) -> HttpResponse:
-        return answered(verb(document, language=language, **told))
+    def ask(request: MemberRequest, *, document: Any, language: Any, **values: Any) -> HttpResponse:
+        return answered(verb(document, language=language, **values))
 
     document = document_of(verb.takes)
     body: Any = Body[document]  # type: ignore[misc, valid-type]  # one of each verb

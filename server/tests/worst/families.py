@@ -381,7 +381,15 @@ FAMILIES: Final[Mapping[tuple[str, str], Sized]] = _families()
 _WORST: Final = Path(__file__).parent / "worst.tsv"
 
 
-def worst() -> list[tuple[str, str, int]]:
-    """Doors, families and sizes as the search found them, worst first."""
+def worst(*, few: bool = False) -> list[tuple[str, str, int]]:
+    """Doors, families and sizes as the search found them, the longest answers first; of a ``few``,
+    each door's two longest and the one that takes longest."""
     with _WORST.open(encoding="utf-8", newline="") as lines:
-        return [(row[0], row[1], int(row[2])) for row in csv.reader(lines, delimiter="\t")]
+        rows = list(csv.reader(lines, delimiter="\t"))
+    of_door: dict[str, list[list[str]]] = {}
+    for row in rows:
+        of_door.setdefault(row[0], []).append(row)
+    if few:
+        chosen = [[*own[:2], max(own, key=lambda row: float(row[3]))] for own in of_door.values()]
+        rows = [row for row in rows if any(row in own for own in chosen)]
+    return [(door, family, int(size)) for door, family, size, *_ in rows]

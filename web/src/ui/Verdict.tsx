@@ -1,5 +1,7 @@
 // A check's answer in large: whether it does, in words, with the rule it goes by.
+
 import type { ReactNode } from "react";
+import { sentence } from "@/model/wording";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
 
@@ -59,8 +61,4 @@ export function Verdict({ passes, findings, word, children, rule }: Props) {
       </p>
     </div>
   );
-}
-
-export function sentence(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

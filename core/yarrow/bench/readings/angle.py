@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import ClassVar
 
-from yarrow.bench.readings.reading import BentPiece
+from yarrow.bench.readings.reading import BentPiece, ReadingSchema, number_schema
 from yarrow.geometry.arcs import arc_length
 
 
@@ -13,6 +14,7 @@ class Angle:
     """Degrees. The arc keeps its end on the hook's side, where the bender's mark was put."""
 
     field: str = "angle"
+    schema: ClassVar[ReadingSchema] = number_schema("Degrees that stayed.", 0.5, 170)
 
     def applies(self, piece: BentPiece, bend: int) -> bool:
         """Of every bend."""

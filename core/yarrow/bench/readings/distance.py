@@ -4,9 +4,10 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass
+from typing import ClassVar
 
 from yarrow.bench.readings.pairs import OfPair
-from yarrow.bench.readings.reading import BentPiece
+from yarrow.bench.readings.reading import BentPiece, ReadingSchema, length_schema
 
 
 @dataclass(frozen=True, slots=True)
@@ -14,12 +15,15 @@ class Distance(OfPair):
     """A length, over the outside of both."""
 
     field: str = "distance"
+    schema: ClassVar[ReadingSchema] = length_schema(
+        "Of a bend beside one that turns the same way: from back to back."
+    )
     turned: float = 0.0
     none: str = "nothing: no bend beside this one turns the same way"
 
     def apart(self, piece: BentPiece, bend: int, other: int, value: float) -> float:
         """The back's corner lies (D/2) tan(θ/2) beyond that of the centreline."""
         return value - sum(
-            piece.diameter / 2 * math.tan(math.radians(piece.bends[each].angle) / 2)
-            for each in (bend, other)
+            piece.diameter / 2 * math.tan(math.radians(piece.bends[number].angle) / 2)
+            for number in (bend, other)
         )

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass
+from typing import ClassVar
 
 from yarrow.bench.readings.pairs import OfPair
-from yarrow.bench.readings.reading import BentPiece
+from yarrow.bench.readings.reading import BentPiece, ReadingSchema, length_schema
 from yarrow.benders.habits import STUB_FROM
 from yarrow.geometry.pipe import PipeBend
 
@@ -19,6 +20,9 @@ class Height(OfPair):
     """A length, of either bend of a set, centre to centre."""
 
     field: str = "height"
+    schema: ClassVar[ReadingSchema] = length_schema(
+        "Of a bend of a set: how deep that is, centre to centre."
+    )
     turned: float = 180.0
     none: str = "nothing: only the bends of a set have a height"
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from typing import Any, Protocol
 
@@ -36,12 +37,53 @@ class BentPiece:
         return replace(self, bends=bends, rolls=rolls)
 
 
+ReadingSchema = Mapping[str, str | float | list[str]]
+"""A reading's JSON Schema."""
+
+
+def number_schema(description: str, least: float, most: float) -> ReadingSchema:
+    """Of a reading in degrees.
+
+    Args:
+        description: of what is read.
+        least: it may be, degrees.
+        most: it may be, degrees.
+
+    Returns:
+        Its JSON Schema.
+    """
+    return {"type": "number", "minimum": least, "maximum": most, "description": description}
+
+
+def length_schema(description: str, *, signed: bool = False) -> ReadingSchema:
+    """Of a reading by the tape.
+
+    Args:
+        description: of what is read.
+        signed: whether it may be 0 and below.
+
+    Returns:
+        Its JSON Schema.
+    """
+    result: dict[str, str | float | list[str]] = {
+        "format": "length",
+        "type": ["string", "number"],
+        "maxLength": 60,
+        "description": description,
+    }
+    return result if signed else {**result, "x-above": 0}
+
+
 class ReadingKind(Protocol):
     """A kind of reading of a bend."""
 
     @property
     def field(self) -> str:
         """Its name in a document."""
+
+    @property
+    def schema(self) -> ReadingSchema:
+        """How it stands in a document."""
 
     def applies(self, piece: BentPiece, bend: int) -> bool:
         """Whether it can be read of a bend.

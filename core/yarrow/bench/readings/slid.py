@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import ClassVar
 
-from yarrow.bench.readings.reading import BentPiece
+from yarrow.bench.readings.reading import BentPiece, ReadingSchema, length_schema
 
 
 @dataclass(frozen=True, slots=True)
@@ -12,6 +13,9 @@ class Slid:
     """A length: the bend lies so much nearer to the pipe's end, or to its start where below 0."""
 
     field: str = "slid"
+    schema: ClassVar[ReadingSchema] = length_schema(
+        "How far the mark slid toward the pipe's end; below 0, toward its start.", signed=True
+    )
 
     def applies(self, piece: BentPiece, bend: int) -> bool:
         """Of every bend."""

@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import ClassVar
 
-from yarrow.bench.readings.reading import BentPiece
+from yarrow.bench.readings.reading import BentPiece, ReadingSchema, length_schema
 from yarrow.geometry.arcs import tangent_length
 
 
@@ -13,6 +14,9 @@ class Stub:
     """A length, of the first bend from the pipe's start, of the last one from its end."""
 
     field: str = "stub"
+    schema: ClassVar[ReadingSchema] = length_schema(
+        "Of the first bend from the start, or of the last from the end: to its back."
+    )
 
     def applies(self, piece: BentPiece, bend: int) -> bool:
         """To the first bend and the last."""

@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import ClassVar
 
-from yarrow.bench.readings.reading import BentPiece
+from yarrow.bench.readings.reading import BentPiece, ReadingSchema, number_schema
 
 
 @dataclass(frozen=True, slots=True)
@@ -12,6 +13,12 @@ class Twist:
     """Degrees clockwise, seen along the pipe from its start; 180 is the wrong way round."""
 
     field: str = "twist"
+    schema: ClassVar[ReadingSchema] = number_schema(
+        "Degrees clockwise seen along the pipe from its start, out of the plane that it was to "
+        "lie in; 180 is the wrong way round.",
+        -180,
+        180,
+    )
 
     def applies(self, piece: BentPiece, bend: int) -> bool:
         """Of every bend."""

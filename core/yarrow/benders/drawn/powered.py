@@ -29,8 +29,10 @@ def draw(tool: ToolNumbers) -> list[ToolShape]:
         tool.radius,
     )
     scale = [
-        ToolShape("degree", (polar(tool, tool.groove * 0.9, each), polar(tool, tool.groove, each)))
-        for each in range(0, 360, 15)
+        ToolShape(
+            "degree", (polar(tool, tool.groove * 0.9, degrees), polar(tool, tool.groove, degrees))
+        )
+        for degrees in range(0, 360, 15)
     ]
     return [
         ToolShape("guide", base, closed=True),

@@ -172,12 +172,12 @@ def degree_lines(tool: ToolNumbers, degrees: Sequence[float]) -> list[ToolShape]
         degrees: of bend.
     """
     lines = []
-    for each in degrees:
-        inner, outer = (polar(tool, tool.groove * share, -90 - each) for share in (0.66, 0.79))
+    for angle in degrees:
+        inner, outer = (polar(tool, tool.groove * share, -90 - angle) for share in (0.66, 0.79))
         lines.append(ToolShape("degree", (inner, outer)))
-        if each in (30, 45, 60, 90):
-            place = polar(tool, tool.groove * 0.89, -90 - each)
-            lines.append(ToolShape("degree", (place,), text=f"{each:g}"))
+        if angle in (30, 45, 60, 90):
+            place = polar(tool, tool.groove * 0.89, -90 - angle)
+            lines.append(ToolShape("degree", (place,), text=f"{angle:g}"))
     return lines
 
 

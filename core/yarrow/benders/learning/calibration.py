@@ -123,7 +123,9 @@ class Calibration:
     @property
     def known_to(self) -> KnownTo:
         """How well take-up, radius and springback are known."""
-        at_90 = next((each.known_to for each in self.bent_to or () if each.angle == SQUARE), None)
+        at_90 = next(
+            (bent_to.known_to for bent_to in self.bent_to or () if bent_to.angle == SQUARE), None
+        )
         return KnownTo(self.take_up_known_to, self.radius_known_to, self.together, at_90)
 
     def springback(self, usual: Springback) -> Springback:
@@ -135,10 +137,10 @@ class Calibration:
         if self.bent_to is None:
             return usual
         points: list[tuple[float, float]] = []
-        for each in self.bent_to:
+        for bent_to in self.bent_to:
             # No pipe goes on bending by itself, and none keeps less the further it was bent.
-            bend_to = max(each.bend_to - (self.scale_offset or 0.0), each.angle)
-            points.append((max(bend_to, points[-1][0] + 0.1) if points else bend_to, each.angle))
+            bend_to = max(bent_to.bend_to - (self.scale_offset or 0.0), bent_to.angle)
+            points.append((max(bend_to, points[-1][0] + 0.1) if points else bend_to, bent_to.angle))
         return Springback(tuple(points), typical=False)
 
 
@@ -177,7 +179,7 @@ def calibrate(
     angles, angle_drift = followed(turns, of_angles, without, certain)
     likely = _likely_angles(bends, turns, angles)
     legs = list(length_equations(bends, likely, tape, guess))
-    if not _are_known([each for each in legs if each.bend not in without], label):
+    if not _are_known([leg for leg in legs if leg.bend not in without], label):
         raise GeometryError("radius-untold", 0)
     if label.radius is None and any(bend.angle is not None for bend in bends):
         radius = fitted(legs, believed, without, certain).values[1]
@@ -187,9 +189,9 @@ def calibrate(
     if lengths.left_out - angles.left_out:
         angles, angle_drift = followed(turns, of_angles, lengths.left_out, certain)
     read = list(lengths_read(bends, likely, tape, lengths.values[1]))
-    found = _Found(lengths, angles, length_drift or angle_drift)
+    result = _Found(lengths, angles, length_drift or angle_drift)
     beside = _all_beside(bends, why, [(read, lengths), (turns, angles)])
-    return _of_found(bends, found, tape, label, usual if turns else None, beside)
+    return _of_found(bends, result, tape, label, usual if turns else None, beside)
 
 
 class _Found(NamedTuple):
@@ -215,7 +217,7 @@ def _believed_of_angles(label: Stamped) -> tuple[Prior, ...]:
 
 def _of_found(
     bends: Sequence[MeasuredBend],
-    found: _Found,
+    result: _Found,
     tape: Tape,
     label: Stamped,
     usual: Springback | None,
@@ -225,7 +227,7 @@ def _of_found(
 
     Args: usual, springback of the material, where any bend told an angle.
     """
-    lengths, angles = found.lengths, found.angles
+    lengths, angles = result.lengths, result.angles
     take_up, radius = lengths.values[:2]
     radius_width = lengths.known_to((0.0, 1.0))
     clicked = any(bend.clicks for bend in bends)
@@ -249,7 +251,7 @@ def _of_found(
         degrees_per_click=angles.values[3] if clicked else label.degrees_per_click,
         degrees_per_click_known_to=angles.known_to((0.0, 0.0, 0.0, 1.0)) if clicked else None,
         bends=beside,
-        drift=found.drift,
+        drift=result.drift,
         next=next_test(lengths, angles, tape),
     )
 
@@ -259,19 +261,19 @@ def _likely_angles(
 ) -> list[KeptAngle]:
     """What bends most likely are. Read angles scatter more than bends do: taken as they are, they
     would make legs tell a radius that is too small."""
-    found = angles_read(bends)
+    kept_angles = angles_read(bends)
     # Of a bend that has both, its scale tells more than its clicks: that one comes first.
-    for each in {each.bend: each for each in reversed(turns)}.values():
-        bend = bends[each.bend]
-        if bend.angle is not None and each.bend not in angles.left_out:
-            off = angles.off(each)
+    for equation in {turn.bend: turn for turn in reversed(turns)}.values():
+        bend = bends[equation.bend]
+        if bend.angle is not None and equation.bend not in angles.left_out:
+            off = angles.off(equation)
             expected = bend.angle + (off if bend.commanded is not None else -off)
             share = bend.angle / SQUARE
             known_to = angles.known_to((1.0, share, share * share))
             likely = likely_angle(bend.angle, expected, known_to)
             # The curve was learnt from these very readings: in the mean it knows no better.
-            found[each.bend] = KeptAngle(likely, ANGLE_READING)
-    return found
+            kept_angles[equation.bend] = KeptAngle(likely, ANGLE_READING)
+    return kept_angles
 
 
 def _settled_turns(
@@ -284,7 +286,7 @@ def _settled_turns(
     known = AngleUnknowns.at_first(bends, usual, believed[-1].value)
     turns = list(angle_equations(bends, usual, known))
     for _ in range(_SETTLED_AFTER if turns else 0):
-        counted = [each for each in turns if each.bend not in without]
+        counted = [turn for turn in turns if turn.bend not in without]
         known = AngleUnknowns(*estimated_values(counted, believed))
         turns = list(angle_equations(bends, usual, known))
     return turns
@@ -303,37 +305,37 @@ def _impossible_bends(
     """The bends that no bender made as they were read, by more than readings scatter; a person's
     word counts for more. ``radius``: about."""
     read = list(lengths_read(bends, angles_read(bends), tape, radius))
-    found: dict[int, Impossible] = {}
-    told = {each.bend for each in read}
+    result: dict[int, Impossible] = {}
+    measured = {equation.bend for equation in read}
     for number, bend in enumerate(bends):
-        if number not in told and bend.commanded is None and not bend.clicks:
-            found[number] = "tells-nothing"
+        if number not in measured and bend.commanded is None and not bend.clicks:
+            result[number] = "tells-nothing"
     for equation in read:
         bend, surely = bends[equation.bend], _SURELY * equation.error
         if bend.use == "put-back":
             continue
         # No legs save less than nothing, and no take-up of a 90 or more is less than nothing.
         if equation.group == "gain" and equation.value <= -surely:
-            found[equation.bend] = "gain-too-small"
+            result[equation.bend] = "gain-too-small"
         elif (
             bend.mark is not None
             and bend.stub is not None
             and bend.kept >= SQUARE
             and float(bend.stub - bend.mark) <= -surely
         ):
-            found[equation.bend] = "stub-under-mark"
-    return found
+            result[equation.bend] = "stub-under-mark"
+    return result
 
 
 def _are_known(legs: Sequence[Equation], label: Stamped) -> bool:
     """Whether bends or label tell both take-up and radius."""
-    take_up = label.take_up is not None or any(each.group == "stub" for each in legs)
-    radius = label.radius is not None or any(each.group == "gain" for each in legs)
+    take_up = label.take_up is not None or any(leg.group == "stub" for leg in legs)
+    radius = label.radius is not None or any(leg.group == "gain" for leg in legs)
     return take_up and radius
 
 
-def _correlation(found: Fitted) -> float:
-    (take_up, both, *_), (_, radius, *_) = found.covariance[:2]
+def _correlation(result: Fitted) -> float:
+    (take_up, both, *_), (_, radius, *_) = result.covariance[:2]
     spread = math.sqrt(take_up * radius)
     return max(-1.0, min(1.0, both / spread)) if spread else 0.0
 
@@ -356,13 +358,15 @@ def _all_beside(
     """Every bend beside what was found."""
     off: dict[tuple[int, str], float] = {}
     left_out = set(why)
-    for equations, found in fits:
-        left_out |= found.left_out
-        for each in equations:
-            stub = each.group == "stub"
-            by = found.off(each)
+    for equations, result in fits:
+        left_out |= result.left_out
+        for equation in equations:
+            stub = equation.group == "stub"
+            by = result.off(equation)
             # A tail alone says it the other way round.
-            off.setdefault((each.bend, each.group), by * each.factors[0] if stub else by)
+            off.setdefault(
+                (equation.bend, equation.group), by * equation.factors[0] if stub else by
+            )
     return tuple(
         BendOff(
             number,

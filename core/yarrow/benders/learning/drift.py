@@ -78,28 +78,30 @@ def followed(
         docs/at-the-bender.md, learning a bender.
     """
     still = fitted(equations, believed, without, certain)
-    counted = [each for each in equations if each.bend not in without and each.factors[0]]
+    counted = [
+        equation for equation in equations if equation.bend not in without and equation.factors[0]
+    ]
     bends = _bends_off(still, counted, certain)
     if len(bends) < _FEWEST:
         return still, None
     unchanged, *changes = _histories(bends)
-    likeliest = max(changes, key=lambda each: each.evidence)
+    likeliest = max(changes, key=lambda history: history.evidence)
     against = math.fsum(
-        math.exp(min(each.evidence - unchanged.evidence, _CERTAIN)) for each in changes
+        math.exp(min(change.evidence - unchanged.evidence, _CERTAIN)) for change in changes
     )
     if against < 1 or likeliest.explains < _CLEAR:
         return _widened(still, unchanged, (unchanged, *changes)), None
     more = (*believed, Prior(0.0, None))
-    found = fitted(_moving(equations, likeliest.left), more, without, certain)
-    drift = Drift(counted[0].group, -found.values[-1], likeliest.bends, likeliest.creeps)
-    return _widened(found, likeliest, (unchanged, *changes)), drift
+    result = fitted(_moving(equations, likeliest.left), more, without, certain)
+    drift = Drift(counted[0].group, -result.values[-1], likeliest.bends, likeliest.creeps)
+    return _widened(result, likeliest, (unchanged, *changes)), drift
 
 
 def _moving(equations: Sequence[Equation], left: Left) -> list[Equation]:
     """The same with how much of a movement was still to come as another unknown."""
     return [
-        replace(each, factors=(*each.factors, each.factors[0] * left(each.bend)))
-        for each in equations
+        replace(equation, factors=(*equation.factors, equation.factors[0] * left(equation.bend)))
+        for equation in equations
     ]
 
 
@@ -122,8 +124,8 @@ def _bends_off(
         by_bend.setdefault(equation.bend, []).append(equation)
     bends = []
     for bend, equations in sorted(by_bend.items()):
-        weights = [(each.factors[0] / each.error) ** 2 for each in equations]
-        offs = [still.off(each) / each.factors[0] for each in equations]
+        weights = [(equation.factors[0] / equation.error) ** 2 for equation in equations]
+        offs = [still.off(equation) / equation.factors[0] for equation in equations]
         whole = math.fsum(weights)
         off = math.fsum(map(float.__mul__, weights, offs)) / whole
         bends.append(_BendOff(bend, off, whole))
@@ -135,13 +137,13 @@ def _bends_off(
         for one, other in pairwise(bends)
     ]
     scale = max(_MAD * median(differences), 1.0)
-    scaled = [replace(each, weight=each.weight / scale**2) for each in bends]
+    scaled = [replace(bend, weight=bend.weight / scale**2) for bend in bends]
     return [
-        each
-        for at, each in enumerate(scaled)
-        if each.bend in certain
+        off
+        for at, off in enumerate(scaled)
+        if off.bend in certain
         or any(
-            abs(each.off - median(one.off for one in some)) <= FAR / math.sqrt(each.weight)
+            abs(off.off - median(one.off for one in some)) <= FAR / math.sqrt(off.weight)
             for side in (scaled[max(at - _NEIGHBOURS, 0) : at][::-1], scaled[at + 1 :])
             for some in (side[:1], side[:_NEIGHBOURS])
             if some
@@ -167,8 +169,8 @@ class _History:
 def _histories(bends: Sequence[_BendOff]) -> list[_History]:
     """That nothing changed, then every way in which it may have: at once before any bend, or little
     by little from the first."""
-    whole = math.fsum(each.weight for each in bends)
-    mean = math.fsum(each.weight * each.off for each in bends) / whole
+    whole = math.fsum(bend.weight for bend in bends)
+    mean = math.fsum(bend.weight * bend.off for bend in bends) / whole
     stays = _History(
         lambda _: 0.0,
         0,
@@ -181,15 +183,15 @@ def _histories(bends: Sequence[_BendOff]) -> list[_History]:
     moves_by = _MOVES_BY / math.sqrt(whole / len(bends))
     first, last = bends[0].bend, bends[-1].bend
     creeping: Left = lambda bend: (last - bend) / (last - first)  # noqa: E731
-    found = [stays, _creep(bends, creeping, mean, moves_by)]
-    weights = list(accumulate(each.weight for each in bends))
-    sums = list(accumulate(each.weight * each.off for each in bends))
+    result = [stays, _creep(bends, creeping, mean, moves_by)]
+    weights = list(accumulate(bend.weight for bend in bends))
+    sums = list(accumulate(bend.weight * bend.off for bend in bends))
     for at in range(2, len(bends) - 1):
         before, after = weights[at - 1], whole - weights[at - 1]
         was = sums[at - 1] / before
         now = (sums[-1] - sums[at - 1]) / after
         variance = 1 / before + 1 / after
-        found.append(
+        result.append(
             _History(
                 partial(_before, bends[at].bend),
                 len(bends) - at,
@@ -201,15 +203,15 @@ def _histories(bends: Sequence[_BendOff]) -> list[_History]:
                 after**-0.5,
             )
         )
-    return found
+    return result
 
 
 def _creep(bends: Sequence[_BendOff], left: Left, mean: float, moves_by: float) -> _History:
-    whole = math.fsum(each.weight for each in bends)
-    middle = math.fsum(each.weight * left(each.bend) for each in bends) / whole
-    spread = math.fsum(each.weight * (left(each.bend) - middle) ** 2 for each in bends)
+    whole = math.fsum(bend.weight for bend in bends)
+    middle = math.fsum(bend.weight * left(bend.bend) for bend in bends) / whole
+    spread = math.fsum(bend.weight * (left(bend.bend) - middle) ** 2 for bend in bends)
     slope = (
-        math.fsum(each.weight * (left(each.bend) - middle) * each.off for each in bends) / spread
+        math.fsum(bend.weight * (left(bend.bend) - middle) * bend.off for bend in bends) / spread
     )
     return _History(
         left,
@@ -234,16 +236,16 @@ def _before(step: int, bend: int) -> float:
     return 1.0 if bend < step else 0.0
 
 
-def _widened(found: Fitted, taken: _History, histories: Sequence[_History]) -> Fitted:
+def _widened(result: Fitted, taken: _History, histories: Sequence[_History]) -> Fitted:
     """The same with the first unknown's interval as wide as holds 19 of 20 cases over all that may
     have happened."""
-    best = max(each.evidence for each in histories)
+    best = max(history.evidence for history in histories)
     fine = taken.error / _FINE
     # Most say nearly the same: together they are one.
     alike: dict[tuple[int, int], float] = defaultdict(float)
-    for each in histories:
-        alike[round((each.now - taken.now) / fine), round(each.error / fine)] += math.exp(
-            each.evidence - best
+    for history in histories:
+        alike[round((history.now - taken.now) / fine), round(history.error / fine)] += math.exp(
+            history.evidence - best
         )
     likely = [
         (weight, now * fine, max(wide, 1) * fine)
@@ -260,7 +262,7 @@ def _widened(found: Fitted, taken: _History, histories: Sequence[_History]) -> F
         )
         low, high = (half, high) if held < _HELD * whole else (low, half)
     wider = max(high / (_NORMAL * taken.error), 1.0)
-    return replace(found, widths=(found.widths[0] * wider, *found.widths[1:]))
+    return replace(result, widths=(result.widths[0] * wider, *result.widths[1:]))
 
 
 def _below(deviations: float) -> float:

@@ -116,10 +116,10 @@ def fitted(
     """
     left_out = set(without)
     while True:
-        counted = [each for each in equations if each.bend not in left_out]
-        found, wrong = _once(counted, believed, certain)
+        counted = [equation for equation in equations if equation.bend not in left_out]
+        result, wrong = _once(counted, believed, certain)
         if not wrong:
-            return replace(found, left_out=frozenset(left_out))
+            return replace(result, left_out=frozenset(left_out))
         left_out |= wrong
 
 
@@ -141,7 +141,7 @@ def _once(
 ) -> tuple[Fitted, set[int]]:
     """What all of them tell, and the bends that are too far from the others: the worst, and what is
     nearly as bad."""
-    groups = sorted({each.group for each in equations})
+    groups = sorted({equation.group for equation in equations})
     scales = dict.fromkeys(groups, 1.0)
     for _ in range(2):
         values, covariance = _estimated(equations, believed, scales)
@@ -168,9 +168,9 @@ def _once(
 def _width(at: int, equations: Sequence[Equation], spreads: Mapping[Group, _Spread]) -> float:
     """How many standard errors hold an unknown in 19 of 20 cases: by the group that tells it."""
     weights: dict[Group, float] = {}
-    for each in equations:
-        weight = (each.factors[at] / each.error) ** 2
-        weights[each.group] = weights.get(each.group, 0.0) + weight
+    for equation in equations:
+        weight = (equation.factors[at] / equation.error) ** 2
+        weights[equation.group] = weights.get(equation.group, 0.0) + weight
     group = max(weights, key=weights.__getitem__, default=None)
     return spreads[group].width if group and weights[group] else _NORMAL
 
@@ -190,14 +190,14 @@ def _all_off(
     covariance: Sequence[Sequence[float]],
     scales: Mapping[Group, float],
 ) -> list[_Off]:
-    found = []
+    result = []
     for equation in equations:
         factors, error = equation.factors, equation.error
         off = abs(equation.value - _product(factors, values)) / error
         pulled = _product(factors, [_product(factors, row) for row in covariance])
         share = pulled / (error * scales[equation.group]) ** 2
-        found.append(_Off(equation, off, min(share, 1.0)))
-    return found
+        result.append(_Off(equation, off, min(share, 1.0)))
+    return result
 
 
 @dataclass(frozen=True, slots=True)
@@ -262,10 +262,10 @@ def _estimated(
     size = len(believed)
     square = [[0.0] * size for _ in range(size)]
     right = [0.0] * size
-    for at, each in enumerate(believed):
-        weight = 1 / (_UNKNOWN if each.give_or_take is None else each.give_or_take) ** 2
+    for at, prior in enumerate(believed):
+        weight = 1 / (_UNKNOWN if prior.give_or_take is None else prior.give_or_take) ** 2
         square[at][at] += weight
-        right[at] += weight * each.value
+        right[at] += weight * prior.value
     for equation in equations:
         weight = 1 / (equation.error * scales[equation.group]) ** 2
         factors = equation.factors

@@ -82,27 +82,27 @@ def next_test(lengths: Fitted, angles: Fitted, tape: Tape) -> NextTest:
             id(angles): list(angle_equations([test], UNMEASURED, _AS_SET)),
         }
         gains = []
-        for number, found, factors, weight in wanted:
-            now = found.known_to(factors)
-            then = _then(found, known[id(found)], factors)
+        for number, fitted, factors, weight in wanted:
+            now = fitted.known_to(factors)
+            then = _then(fitted, known[id(fitted)], factors)
             saved = weight**2 * (now**2 - then**2)
             gains.append((saved, NextTest(test.kept, read, number, now, then)))
-        saved = math.fsum(each for each, _ in gains)
-        most = max(gains, key=lambda each: each[0])[1]
+        saved = math.fsum(saving for saving, _ in gains)
+        most = max(gains, key=lambda gain: gain[0])[1]
         if best is None or saved > best[0]:
             best = (saved, most)
     assert best is not None
     return best[1]
 
 
-def _then(found: Fitted, equations: Sequence[Equation], factors: Sequence[float]) -> float:
+def _then(fitted: Fitted, equations: Sequence[Equation], factors: Sequence[float]) -> float:
     """The half-width after more equations: each takes its share off what is not known."""
-    covariance = [list(row) for row in found.covariance]
-    for each in equations:
-        along = [sum(map(mul, each.factors, row)) for row in covariance]
-        whole = sum(map(mul, each.factors, along)) + each.error**2
+    covariance = [list(row) for row in fitted.covariance]
+    for equation in equations:
+        along = [sum(map(mul, equation.factors, row)) for row in covariance]
+        whole = sum(map(mul, equation.factors, along)) + equation.error**2
         covariance = [
             [cell - one * other / whole for cell, other in zip(row, along, strict=True)]
             for row, one in zip(covariance, along, strict=True)
         ]
-    return replace(found, covariance=tuple(map(tuple, covariance))).known_to(factors)
+    return replace(fitted, covariance=tuple(map(tuple, covariance))).known_to(factors)

@@ -74,14 +74,16 @@ def _read_came_out(plan: Plan, document: object) -> _CameOut:
         raise DocumentError("held", f"a leg of this piece, 0 to {bends}")
     piece = bent_as_planned(plan)
     made: list[MadeBend] = []
-    for at, each in enumerate(shape["made"]):
+    for at, entry in enumerate(shape["made"]):
         path = f"made[{at}]"
-        if each["bend"] >= bends or any(each["bend"] == other.bend for other in made):
+        if entry["bend"] >= bends or any(entry["bend"] == other.bend for other in made):
             expected = f"a bend of this piece, 0 to {bends - 1}, once" if bends else "none"
             raise DocumentError(f"{path}.bend", expected)
-        readings = {name: _number(value) for name, value in each.items() if name in READING_NAMES}
-        piece = _with_checked(piece, each["bend"], readings, path)
-        made.append(MadeBend(each["bend"], readings, each["mended"], each["as_is"], each["done"]))
+        readings = {name: _number(value) for name, value in entry.items() if name in READING_NAMES}
+        piece = _with_checked(piece, entry["bend"], readings, path)
+        made.append(
+            MadeBend(entry["bend"], readings, entry["mended"], entry["as_is"], entry["done"])
+        )
     return _CameOut(plan, made, held)
 
 

@@ -103,10 +103,10 @@ def _bends(shapes: list[dict[str, Any]]) -> list[MeasuredBend]:
     """Measured bends, as the schema's test_bend reads them. Args: shapes, one a bend."""
     return [
         MeasuredBend(
-            **{name: each[name].value for name in _LENGTHS if name in each},
-            **{name: each[name] for name in _COUNTS if name in each},
+            **{name: shape[name].value for name in _LENGTHS if name in shape},
+            **{name: shape[name] for name in _COUNTS if name in shape},
         )
-        for each in shapes
+        for shape in shapes
     ]
 
 

@@ -95,9 +95,9 @@ def carried_bender(document: object, to: Unit) -> dict[str, Any]:
     bender, known = read.bender, read.calibration
     assert known is not None
     digits = _DIGITS[to]
-    days = [each["when"] for each in own["tests"] if "when" in each]
-    found = {name: value for name, value in own.items() if name not in _LEARNT}
-    found |= {
+    days = [test["when"] for test in own["tests"] if "when" in test]
+    result = {name: value for name, value in own.items() if name not in _LEARNT}
+    result |= {
         "radius": round(bender.radius, digits),
         "take_up": round(bender.take_up, digits),
         "known_to": {
@@ -109,15 +109,15 @@ def carried_bender(document: object, to: Unit) -> dict[str, Any]:
         "learnt": {"bends": known.tests, **({"until": max(days)} if days else {})},
     }
     if not bender.springback.typical:
-        found["springback"] = [
+        result["springback"] = [
             {"commanded": round(commanded, 2), "kept": kept}
             for commanded, kept in bender.springback.points
         ]
     if bender.scale_offset:
-        found["scale_offset"] = round(bender.scale_offset, 2)
+        result["scale_offset"] = round(bender.scale_offset, 2)
     if bender.degrees_per_click is not None:
-        found["degrees_per_click"] = round(bender.degrees_per_click, 3)
-    return found
+        result["degrees_per_click"] = round(bender.degrees_per_click, 3)
+    return result
 
 
 def with_bends(document: dict[str, Any], bends: Sequence[dict[str, Any]]) -> dict[str, Any]:
@@ -137,7 +137,7 @@ def with_bends(document: dict[str, Any], bends: Sequence[dict[str, Any]]) -> dic
     bender_numbers(document)
     own: dict[str, Any] = document["bender"]
     tests = list(own.get("tests", ()))
-    places = {each["of"]: at for at, each in enumerate(tests) if "of" in each}
+    places = {test["of"]: at for at, test in enumerate(tests) if "of" in test}
     if isinstance(bends, str) or not isinstance(bends, Sequence):
         raise DocumentError("bends", "a list of bends")
     for number, bend in enumerate(bends):
@@ -149,9 +149,9 @@ def with_bends(document: dict[str, Any], bends: Sequence[dict[str, Any]]) -> dic
             tests[at] = {**bend, **kept}
         else:
             tests.append(bend)
-    found = {**document, "bender": {**own, "tests": tests[-MOST_MEASURED:]}}
-    bender_numbers(found)
-    return found
+    result = {**document, "bender": {**own, "tests": tests[-MOST_MEASURED:]}}
+    bender_numbers(result)
+    return result
 
 
 def _springback_known_to(known: KnownTo) -> dict[str, float]:

@@ -55,27 +55,27 @@ def read_box(document: object) -> OutletBox:
         id=box_id,
         volume=volume,
         gangs=shape["gangs"],
-        added=tuple(_as_written(each) for each in shape["rings"]),
+        added=tuple(_as_written(ring) for ring in shape["rings"]),
         wires=tuple(
             BoxWires(
-                _size(each, f"conductors[{at}]"),
-                each["ends"],
-                each["passes"],
-                each["loops"],
-                each["inside"],
+                _size(conductor, f"conductors[{at}]"),
+                conductor["ends"],
+                conductor["passes"],
+                conductor["loops"],
+                conductor["inside"],
             )
-            for at, each in enumerate(shape["conductors"])
+            for at, conductor in enumerate(shape["conductors"])
         ),
         grounds=Sized(_size(grounds, "grounds"), grounds["count"]) if grounds else None,
         devices=tuple(
-            Devices(_size(each, f"devices[{at}]"), each["count"], each["gangs"])
-            for at, each in enumerate(shape["devices"])
+            Devices(_size(device, f"devices[{at}]"), device["count"], device["gangs"])
+            for at, device in enumerate(shape["devices"])
         ),
         clamps=shape["clamps"],
         fittings=shape["fittings"],
         terminals=tuple(
-            Sized(_size(each, f"terminals[{at}]"), each["count"])
-            for at, each in enumerate(shape["terminals"])
+            Sized(_size(terminal, f"terminals[{at}]"), terminal["count"])
+            for at, terminal in enumerate(shape["terminals"])
         ),
         body=body,
     )
@@ -122,14 +122,14 @@ def pull_box_document(document: object) -> PullBoxResult:
     shape = reader("pullbox")(document, "", unit)
     entries = [
         RacewayInWall(
-            each["id"],
-            each["wall"],
-            each["row"],
-            _trade_size(each["size"], f"entries[{at}].size"),
+            knockout["id"],
+            knockout["wall"],
+            knockout["row"],
+            _trade_size(knockout["size"], f"entries[{at}].size"),
         )
-        for at, each in enumerate(shape["entries"])
+        for at, knockout in enumerate(shape["entries"])
     ]
-    known = _distinct([each.id for each in entries])
+    known = _distinct([entry.id for entry in entries])
     pulls = []
     for at, (one, other) in enumerate(shape["pulls"]):
         for place, end in enumerate((one, other)):
@@ -168,16 +168,16 @@ def entries_document(document: object) -> EntriesResult:
     """
     unit = read_unit(document)
     shape = reader("entries")(document, "", unit)
-    _distinct([each["id"] for each in shape["entries"]])
+    _distinct([entry["id"] for entry in shape["entries"]])
     entries = tuple(
         Entry(
-            each["id"],
-            each["wall"],
-            float(each["at"].value) if "at" in each else None,
-            float(each["deep"].value) if "deep" in each else None,
-            _trade_size(each["size"], f"entries[{at}].size"),
+            entry["id"],
+            entry["wall"],
+            float(entry["at"].value) if "at" in entry else None,
+            float(entry["deep"].value) if "deep" in entry else None,
+            _trade_size(entry["size"], f"entries[{at}].size"),
         )
-        for at, each in enumerate(shape["entries"])
+        for at, entry in enumerate(shape["entries"])
     )
     width, height, depth = (float(shape["box"][s].value) for s in ("width", "height", "depth"))
     return check_entries(OpenBox(unit, width, height, depth, entries, shape["device"]))
@@ -192,9 +192,7 @@ def _trade_size(size: str, path: str) -> TradeSize:
 
 def _distinct(ids: Sequence[str]) -> list[str]:
     """Raises: DocumentError where one name stands for two entries, as on two walls it would."""
-    for at, each in enumerate(ids):
-        if each in ids[:at]:
-            raise DocumentError(
-                f"entries[{at}].id", f"a name of its own; {each} is on another wall"
-            )
+    for at, id_ in enumerate(ids):
+        if id_ in ids[:at]:
+            raise DocumentError(f"entries[{at}].id", f"a name of its own; {id_} is on another wall")
     return list(ids)

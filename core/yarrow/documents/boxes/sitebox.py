@@ -72,7 +72,7 @@ def site_box_document(
         unit=unit,
         name=shape["name"],
         contents=_contents(contents) if contents else None,
-        through=tuple(_through(each, at) for at, each in enumerate(shape["through"])),
+        through=tuple(_through(wire, at) for at, wire in enumerate(shape["through"])),
         sides=(
             float(sides["width"].value),
             float(sides["height"].value),
@@ -135,8 +135,8 @@ def _meetings(
     entries: Sequence[dict[str, Any]],
     unit: Unit,
 ) -> Iterator[Meeting]:
-    by_key = {(each.get("run_key"), each["end"]): each for each in entries}
-    by_name = {(each["run"], each["end"]): each for each in entries if not each.get("run_key")}
+    by_key = {(entry.get("run_key"), entry["end"]): entry for entry in entries}
+    by_name = {(entry["run"], entry["end"]): entry for entry in entries if not entry.get("run_key")}
     count = 0
     for run, key in runs:
         for end, box in ends_named(run):

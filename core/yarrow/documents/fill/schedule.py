@@ -81,17 +81,17 @@ def read_schedule(data: bytes, unit: Unit) -> list[ScheduleRow]:
     _check_columns(columns, head)
     if len(filled) - 1 > MOST_ROWS:
         raise TableError([DocumentError("table", f"at most {MOST_ROWS} rows")])
-    found, refusals = [], []
+    schedule_rows, refusals = [], []
     for at, cells in filled[1:]:
         try:
-            found.append(_read_row(at, columns, cells, unit))
+            schedule_rows.append(_read_row(at, columns, cells, unit))
         except DocumentError as refusal:
             refusals.append(refusal)
-    if not found and not refusals:
+    if not schedule_rows and not refusals:
         refusals = [DocumentError(f"line {head + 1}", "at least one row below the columns")]
     if refusals:
         raise TableError(refusals[:MOST_TOLD])
-    return found
+    return schedule_rows
 
 
 def check_schedule(rows: Sequence[ScheduleRow]) -> Iterator[CheckedRow]:
@@ -244,17 +244,17 @@ def _decoded(data: bytes) -> str:
 def _filled_lines(text: str) -> list[tuple[int, list[str]]]:
     """Every record that is not empty, with the line of the file that it begins on."""
     reader = csv.reader(io.StringIO(text), delimiter=_delimiter(text))
-    found = []
+    result = []
     begins = 1
     try:
         for cells in reader:
             if any(map(str.strip, cells)):
-                found.append((begins, cells))
+                result.append((begins, cells))
             begins = reader.line_num + 1
     except csv.Error:
         expected = f"cells of at most {LONGEST_CELL} letters, every quote closed"
         raise TableError([DocumentError(f"line {begins}", expected)]) from None
-    return found
+    return result
 
 
 def _delimiter(text: str) -> str:
@@ -329,10 +329,10 @@ def placed_in_row(refusal: DocumentError, row: ScheduleRow) -> DocumentError:
 
 
 def _read_wires_cell(cells: dict[str, str], unit: Unit, place: str) -> list[dict[str, Any]]:
-    found = read_wire_text(cells.get("wires", ""), unit, place)
-    if not found:
+    result = read_wire_text(cells.get("wires", ""), unit, place)
+    if not result:
         raise DocumentError(place, "at least one conductor")
-    return found
+    return result
 
 
 def _cell_number(cell: str, place: str) -> int | float:
@@ -395,7 +395,7 @@ def _is_escaped(cell: str) -> bool:
 
 def _checked(row: ScheduleRow, result: FillResult) -> CheckedRow:
     wording = wording_of(None, row.document.get("units"))
-    grave = [found.sentence(wording) for found in result.findings if found.level != "note"]
+    grave = [finding.sentence(wording) for finding in result.findings if finding.level != "note"]
     return CheckedRow(
         line=row.line,
         name=row.cells["name"],

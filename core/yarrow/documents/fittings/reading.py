@@ -35,17 +35,17 @@ def read_fittings(document: object) -> tuple[OwnFitting, ...]:
     """
     whole = reader("fittings")(document, "", "in")
     listed: list[Any] = dict(cast("dict[str, Any]", document)).get("fittings", [])
-    found: list[OwnFitting] = []
+    result: list[OwnFitting] = []
     names: set[str] = set()
-    for number, (each, raw) in enumerate(zip(whole["fittings"], listed, strict=True)):
+    for number, (fitting, raw) in enumerate(zip(whole["fittings"], listed, strict=True)):
         path = f"fittings[{number}]"
         # Its length is in its own unit.
-        own = reader("fittings", "own_fitting")(raw, path, each["units"])
+        own = reader("fittings", "own_fitting")(raw, path, fitting["units"])
         name = own["name"].strip()
         if not name or name in names:
             raise DocumentError(f"{path}.name", "a name that no other has")
         if own["like"] not in fittings():
             raise DocumentError(f"{path}.like", f"one of {', '.join(fittings())}")
         names.add(name)
-        found.append(OwnFitting(name, own["like"], own["units"], own["beyond"].value))
-    return tuple(found)
+        result.append(OwnFitting(name, own["like"], own["units"], own["beyond"].value))
+    return tuple(result)

@@ -33,8 +33,8 @@ def read_job_stock(document: object) -> dict[str, Any]:
     unit = read_unit(document)
     shape: dict[str, Any] = reader("jobstock")(document, "", unit)
     for field in ("offcuts", "together"):
-        for number, each in enumerate(shape[field]):
-            if (each["type"], each["size"]) not in conduits():
+        for number, entry in enumerate(shape[field]):
+            if (entry["type"], entry["size"]) not in conduits():
                 raise DocumentError(f"{field}[{number}].size", "a conduit of the catalogue")
     return shape
 
@@ -48,10 +48,10 @@ def things_in_hand(stock: Document) -> Counter[str]:
     Returns:
         Counts above 0.
     """
-    found: Counter[str] = Counter()
-    for each in stock.get("things", ()):
-        found[each["what"]] += each["count"]
-    return found
+    result: Counter[str] = Counter()
+    for thing in stock.get("things", ()):
+        result[thing["what"]] += thing["count"]
+    return result
 
 
 def cut_from(wanted: Document, stock: Document, type: str, size: str) -> dict[str, Any]:
@@ -68,14 +68,14 @@ def cut_from(wanted: Document, stock: Document, type: str, size: str) -> dict[st
     """
     saw = {field: stock[field] for field in _SAW if field in stock}
     hand = [
-        {field: value for field, value in each.items() if field not in ("type", "size")}
-        for each in stock.get("offcuts", ())
-        if (each["type"], each["size"]) == (type, size)
+        {field: value for field, value in offcut.items() if field not in ("type", "size")}
+        for offcut in stock.get("offcuts", ())
+        if (offcut["type"], offcut["size"]) == (type, size)
     ]
     together = [
-        each["names"]
-        for each in stock.get("together", ())
-        if (each["type"], each["size"]) == (type, size)
+        cut["names"]
+        for cut in stock.get("together", ())
+        if (cut["type"], cut["size"]) == (type, size)
     ]
     return {**wanted, **saw, "offcuts": hand, "together": together}
 
@@ -98,8 +98,8 @@ def place_in_stock(path: str, stock: Document, type: str, size: str) -> str:
     number, _, rest = rest.partition("]")
     own = [
         at
-        for at, each in enumerate(stock.get(field, ()))
-        if (each["type"], each["size"]) == (type, size)
+        for at, entry in enumerate(stock.get(field, ()))
+        if (entry["type"], entry["size"]) == (type, size)
     ]
     return f"{field}[{own[int(number)]}]{rest}"
 
@@ -116,12 +116,12 @@ def after_cutting(stock: Document, cut: Sequence[tuple[str, str, Answer]]) -> di
     Returns:
         ``yarrow.jobstock/1``.
     """
-    offcuts = [dict(each) for each in stock.get("offcuts", ())]
+    offcuts = [dict(offcut) for offcut in stock.get("offcuts", ())]
     done = {(type, size) for type, size, _ in cut}
     fresh: list[dict[str, Any]] = []
     for type, size, answer in cut:
-        own = [each for each in offcuts if (each["type"], each["size"]) == (type, size)]
-        lying = [each for each in own for _ in range(each.get("count", 1))]
+        own = [offcut for offcut in offcuts if (offcut["type"], offcut["size"]) == (type, size)]
+        lying = [offcut for offcut in own for _ in range(offcut.get("count", 1))]
         for bar in answer["bars"]:
             if bar["offcut"] is not None:
                 used = lying[bar["offcut"]]
@@ -131,11 +131,13 @@ def after_cutting(stock: Document, cut: Sequence[tuple[str, str, Answer]]) -> di
                 name = f"left of {last}"[:120] if last else ""
                 left = bar["left_text"]
                 fresh.append({"type": type, "size": size, "name": name, "length": left})
-    kept = [each for each in offcuts if each.get("count", 1) > 0]
-    for each in kept:
-        if each.get("count") == 1:
-            del each["count"]
+    kept = [offcut for offcut in offcuts if offcut.get("count", 1) > 0]
+    for offcut in kept:
+        if offcut.get("count") == 1:
+            del offcut["count"]
     others = [
-        each for each in stock.get("together", ()) if (each["type"], each["size"]) not in done
+        bundle
+        for bundle in stock.get("together", ())
+        if (bundle["type"], bundle["size"]) not in done
     ]
     return {**stock, "offcuts": [*kept, *fresh], "together": others}

@@ -60,7 +60,7 @@ def taken_by_run(document: Document, unit: Unit, wording: Wording = EN_US) -> Ta
     return TakenByRun(
         type=taken.conduit.type,
         size=taken.conduit.size,
-        pieces=[(each.called, each.cut_length) for each in taken.pieces],
+        pieces=[(piece.called, piece.cut_length) for piece in taken.pieces],
         materials=dict(taken.materials),
     )
 
@@ -74,22 +74,22 @@ def stock_of_taken(
         runs: the name of each and what it takes; those that can't be read are left out.
         unit: of the job.
     """
-    found: dict[tuple[str, str], StockOfConduit] = {}
+    result: dict[tuple[str, str], StockOfConduit] = {}
     for number, (said, taken) in enumerate(runs, 1):
         if taken is None:
             continue
         name, of_conduit = said or f"run {number}", (taken["type"], taken["size"])
-        if of_conduit not in found:
-            found[of_conduit] = _empty(conduits()[of_conduit], unit)
-        of = found[of_conduit]
+        if of_conduit not in result:
+            result[of_conduit] = _empty(conduits()[of_conduit], unit)
+        of = result[of_conduit]
         if not taken["pieces"]:
             of.left_out.append(name)
         of.materials.update(taken["materials"])
         for label, length in taken["pieces"]:
             of.document["pieces"].append({"name": f"{name}{label}", "length": length})
-    for of in found.values():
+    for of in result.values():
         of.materials = Counter(dict(sorted(of.materials.items())))
-    return [found[key] for key in conduits() if key in found]
+    return [result[key] for key in conduits() if key in result]
 
 
 def _empty(conduit: Conduit, unit: Unit) -> StockOfConduit:

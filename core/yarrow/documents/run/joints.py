@@ -28,7 +28,7 @@ def read_joints(
     """
     kind = shape.get("coupling", usual_coupling(conduit))
     if not couplings()[kind].goes_on(conduit):
-        taken = [other for other, each in couplings().items() if each.goes_on(conduit)]
+        taken = [other for other, coupling in couplings().items() if coupling.goes_on(conduit)]
         raise DocumentError(
             "joints.coupling", f"one that goes on {conduit.name}: {', '.join(taken)}"
         )
@@ -39,12 +39,12 @@ def read_joints(
     )
     places = tuple(
         JointPlace(
-            each["leg"] - 1,
-            record_sum(each["at"], f"joints.places[{number}].at", sums),
-            each["from"],
-            each["to"],
+            joint["leg"] - 1,
+            record_sum(joint["at"], f"joints.places[{number}].at", sums),
+            joint["from"],
+            joint["to"],
         )
-        for number, each in enumerate(shape.get("places", []))
+        for number, joint in enumerate(shape.get("places", []))
     )
     ends = shape.get("ends", {})
     closing = shape.get("closing")
@@ -58,10 +58,10 @@ def read_joints(
         tuple(leg - 1 for leg in shape.get("upright", ())),
         tuple(
             StandsNear(
-                each["what"],
-                each["toward"],
-                record_sum(each["off"], f"joints.near[{at}].off", sums),
+                item["what"],
+                item["toward"],
+                record_sum(item["off"], f"joints.near[{at}].off", sums),
             )
-            for at, each in enumerate(shape.get("near", ()))
+            for at, item in enumerate(shape.get("near", ()))
         ),
     )

@@ -121,7 +121,7 @@ def read_typed_line(text: str, unit: Unit, *, alone: bool = False) -> LineInItsF
     if expected:
         return LineInItsForm(TypedLine(None, expected, ()))
     words = _split(typed)
-    forms = {word: found for word, found in _forms().items() if found[1].alone or not alone}
+    forms = {word: result for word, result in _forms().items() if result[1].alone or not alone}
     phrase, rest = _beginning(words, forms)
     if not phrase:
         return LineInItsForm(_not_begun(words, forms))
@@ -249,62 +249,62 @@ def _typed_fields(
 ) -> tuple[dict[str, Any], str]:
     """The fields that words and numbers say, and what can't be read or is in doubt (empty:
     nothing)."""
-    found: dict[str, Any] = {}
+    result: dict[str, Any] = {}
     unnamed: list[_Said] = []
     for said in _typed_values(form, words):
         if not said.name:
             unnamed.append(said)
             continue
         if said.name not in (*form.needs, *form.also, "toward", "from"):
-            return found, f"no {said.name} for a {document.kind}"
-        if said.name in found:
-            return found, f"{said.name} only once"
+            return result, f"no {said.name} for a {document.kind}"
+        if said.name in result:
+            return result, f"{said.name} only once"
         # ``2 by 6`` is how a block is said, and ``by 30`` an angle.
         by = said.name == "angle" and said.across and form.second == "width"
         if by and not is_usual_angle(said.value):
-            return found, _wide_or_degrees(said.value)
-        found[said.name] = said.value
-    trouble = _put_in_fields(form, phrase, found, unnamed, unit)
+            return result, _wide_or_degrees(said.value)
+        result[said.name] = said.value
+    trouble = _put_in_fields(form, phrase, result, unnamed, unit)
     if trouble:
-        return found, trouble
-    if found.get("toward") in ("up", "down"):
-        return found, "a side: left, right, out or in (up and down depend on the wall)"
-    if found.get("from", "back") not in _DATUMS:
-        return found, "from back, centre or inside"
-    if "angle" in found:
-        degrees = as_degrees(found["angle"])
+        return result, trouble
+    if result.get("toward") in ("up", "down"):
+        return result, "a side: left, right, out or in (up and down depend on the wall)"
+    if result.get("from", "back") not in _DATUMS:
+        return result, "from back, centre or inside"
+    if "angle" in result:
+        degrees = as_degrees(result["angle"])
         if degrees is None:
-            return found, "degrees as a number"
-        found["angle"] = int(degrees) if degrees.denominator == 1 else float(degrees)
+            return result, "degrees as a number"
+        result["angle"] = int(degrees) if degrees.denominator == 1 else float(degrees)
     if form.firm:
-        found = {name: value for name, value in found.items() if name not in form.given}
-    return found, ""
+        result = {name: value for name, value in result.items() if name not in form.given}
+    return result, ""
 
 
 def _put_in_fields(
-    form: TypedForm, phrase: str, found: dict[str, Any], unnamed: list[_Said], unit: Unit
+    form: TypedForm, phrase: str, result: dict[str, Any], unnamed: list[_Said], unit: Unit
 ) -> str:
     """Puts numbers without a word to their fields: a usual angle behind a rise is an angle, in
     every kind. What stays in doubt is asked: what would settle it, else empty."""
     fields = (*form.needs, *form.also)
-    angled = "angle" in fields and "angle" not in found
+    angled = "angle" in fields and "angle" not in result
     for said in unnamed:
         usual = is_usual_angle(said.value)
-        if form.main not in found and not (form.main == "at" and "at" in found):
-            found[form.main] = said.value
-        elif angled and "angle" not in found and not said.across and usual:
-            found["angle"] = said.value
-        elif form.main == "at" and angled and "angle" not in found and not said.across:
+        if form.main not in result and not (form.main == "at" and "at" in result):
+            result[form.main] = said.value
+        elif angled and "angle" not in result and not said.across and usual:
+            result["angle"] = said.value
+        elif form.main == "at" and angled and "angle" not in result and not said.across:
             return f"{said.value} with a word: {said.value} degrees, or at {said.value}"
-        elif form.second == "angle" and "angle" not in found:
-            found["angle"] = said.value
-        elif form.second and form.second not in found and (said.across or not angled):
-            found[form.second] = said.value
-        elif form.second and form.second not in found:
+        elif form.second == "angle" and "angle" not in result:
+            result["angle"] = said.value
+        elif form.second and form.second not in result and (said.across or not angled):
+            result[form.second] = said.value
+        elif form.second and form.second not in result:
             return _wide_or_degrees(said.value)
         else:
             return "one number less, or a word to each"
-    return _doubt(form, phrase, found, unnamed, unit)
+    return _doubt(form, phrase, result, unnamed, unit)
 
 
 def _wide_or_degrees(number: str) -> str:
@@ -312,18 +312,18 @@ def _wide_or_degrees(number: str) -> str:
 
 
 def _doubt(
-    form: TypedForm, phrase: str, found: dict[str, Any], unnamed: list[_Said], unit: Unit
+    form: TypedForm, phrase: str, result: dict[str, Any], unnamed: list[_Said], unit: Unit
 ) -> str:
     """What two people would read in two ways: a number that may be degrees or a length."""
     first = unnamed[0].value if unnamed else ""
-    angled = "angle" in (*form.needs, *form.also) and "angle" not in found
+    angled = "angle" in (*form.needs, *form.also) and "angle" not in result
     turns = form.main == "at" and angled and phrase in (*_SIDES, "in", _TURN, "bend")
-    if turns and found.get("at") == first and first in _TURNS_BY:
+    if turns and result.get("at") == first and first in _TURNS_BY:
         return f"{first} degrees at …, or at {first} {unit}"
-    if form.main == "rise" and "at" in found and angled and is_usual_angle(found["at"]):
-        place = found["at"]
+    if form.main == "rise" and "at" in result and angled and is_usual_angle(result["at"]):
+        place = result["at"]
         return f"{place} degrees and where, or at {place} {unit}"
-    if form.main == "rise" and found.get("rise") == first and unit == "in":
+    if form.main == "rise" and result.get("rise") == first and unit == "in":
         leans = not {"angle", "width"} & set(fields_of(form))
         degrees = as_degrees(first) or 0
         few = is_usual_angle(first) and (leans or degrees >= _NO_RISE)
@@ -447,16 +447,16 @@ def _completions(
         return (Completion(f"{base} x ", f"then {_WORDS[missing[0]]}"),)
     if missing or "," in text:
         return ()
-    found = []
+    completions = []
     if "clearance" in form.also and "clearance" not in line:
-        found.append(Completion(f"{base} clear ", "then the air over it"))
+        completions.append(Completion(f"{base} clear ", "then the air over it"))
     if "angle" in form.also and "angle" not in line:
-        found.append(Completion(f"{base} by ", "then the angle"))
+        completions.append(Completion(f"{base} by ", "then the angle"))
     if document.field("toward") and not form.firm:
-        found += [
+        completions += [
             Completion(f"{base} {word}", f"going {side}")
             for word, side in _SIDES.items()
             if line.get("toward") != side and word != "outward"
         ]
-    found.append(Completion(f"{base}, ", "then what it is called"))
-    return tuple(found)
+    completions.append(Completion(f"{base}, ", "then what it is called"))
+    return tuple(completions)

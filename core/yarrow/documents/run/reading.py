@@ -101,7 +101,7 @@ def read_run(document: object) -> Survey:
         path=_path(shape, sums),
         worked=tuple(sums),
         own_allowances=tuple(own_allowances),
-        order=tuple(OrderedBend(**each) for each in shape.get("order", [])),
+        order=tuple(OrderedBend(**bend) for bend in shape.get("order", [])),
         stances=places.stances,
         not_taken=places.not_taken,
         wires=read_wires(shape["wires"], conduit, unit) if "wires" in shape else None,
@@ -136,17 +136,17 @@ def _read_rack(
             raise DocumentError(
                 f"rack.built[{number}].pipe", f"less than the count of {shape['count']}"
             )
-        marked = [at for at, each in enumerate(pipe["bends"]) if "mark" in each]
+        marked = [at for at, bend in enumerate(pipe["bends"]) if "mark" in bend]
         if marked and shape["corners"] == "concentric":
             expected = "no mark where corners are concentric: tell the angle of the whole bend"
             raise DocumentError(f"rack.built[{number}].bends[{marked[0]}].mark", expected)
         bends = tuple(
             BuiltBend(
-                each["bend"],
-                each.get("angle"),
-                float(each["mark"].value) if "mark" in each else None,
+                bend["bend"],
+                bend.get("angle"),
+                float(bend["mark"].value) if "mark" in bend else None,
             )
-            for each in pipe["bends"]
+            for bend in pipe["bends"]
         )
         built.append(Built(pipe["pipe"], bends))
     return Rack(
@@ -323,7 +323,10 @@ def _walk(
             beyond = _allowance(fields, fields["fitting"], path, conduit, unit, sums, own)
             fields["allowance"] = beyond
             if "meet" in fields:
-                x, y, z = (record_sum(each, f"{path}.meet", sums) for each in fields.pop("meet"))
+                x, y, z = (
+                    record_sum(coordinate, f"{path}.meet", sums)
+                    for coordinate in fields.pop("meet")
+                )
                 meet = (float(x), float(y), float(z))
         # The fields of a schema's line and of its dataclass are the same by design and by a test.
         features.append(_line_type(kind, fields)(**_exact_fields(fields, path, sums)))

@@ -32,7 +32,7 @@ def read_stances(shape: Mapping[str, Any], kind: str, sums: list[EvaluatedSum]) 
         kind: of its bender.
         sums: the sums so far.
     """
-    found = stances(kind)
+    result = stances(kind)
     not_taken: list[tuple[str, Place]] = []
     bender = shape["bender"]
     own = bender.get("stance") if isinstance(bender, dict) else None
@@ -40,33 +40,33 @@ def read_stances(shape: Mapping[str, Any], kind: str, sums: list[EvaluatedSum]) 
         if stance is None:
             continue
         if "handle" in stance:
-            found = found.with_handle(_in_mm(stance["handle"], f"{path}.handle", sums))
-        picked = _picked(found, stance, path, sums)
+            result = result.with_handle(_in_mm(stance["handle"], f"{path}.handle", sums))
+        picked = _picked(result, stance, path, sums)
         if picked:
-            found = replace(found, picked=picked)
+            result = replace(result, picked=picked)
         elif "place" in stance:
             not_taken.append((f"{path}.place", stance["place"]))
         elif "height" in stance:
-            found = found.at_height(_in_mm(stance["height"], f"{path}.height", sums))
+            result = result.at_height(_in_mm(stance["height"], f"{path}.height", sums))
     by_bend: list[tuple[int, Stance]] = []
     for number, stance in enumerate(shape.get("stances", [])):
         path = f"stances[{number}]"
-        picked = _picked(found, stance, path, sums)
+        picked = _picked(result, stance, path, sums)
         if picked:
             by_bend.append((stance["bend"], picked))
         else:
             not_taken.append((f"{path}.place", stance["place"]))
-    return ReadStances(replace(found, by_bend=tuple(by_bend)), tuple(not_taken))
+    return ReadStances(replace(result, by_bend=tuple(by_bend)), tuple(not_taken))
 
 
 def _picked(
-    found: Stances, shape: Mapping[str, Any], path: str, sums: list[EvaluatedSum]
+    result: Stances, shape: Mapping[str, Any], path: str, sums: list[EvaluatedSum]
 ) -> Stance | None:
     """The one place that was said, of this piece or of the bender before; None where none was, or
     the tool can't be worked there."""
-    stance = found.picked if "height" in shape else None
+    stance = result.picked if "height" in shape else None
     if "place" in shape:
-        stance = found.at(shape["place"])
+        stance = result.at(shape["place"])
     if stance and "height" in shape:
         return stance.raised(_in_mm(shape["height"], f"{path}.height", sums))
     return stance

@@ -76,7 +76,7 @@ def wires_in_other_unit(text: str, unit: Unit, path: str = "typed") -> str:
             return text
     except DocumentError:
         pass  # said in a way that only this unit has
-    return ", ".join(_item_text(each) for each in wanted)
+    return ", ".join(_item_text(item) for item in wanted)
 
 
 def _item_text(item: dict[str, Any]) -> str:
@@ -90,16 +90,16 @@ def _item_text(item: dict[str, Any]) -> str:
 
 
 def _item(item: str, unit: Unit, path: str) -> dict[str, Any]:
-    found = _ITEM.match(item)
-    if found is None:
+    match = _ITEM.match(item)
+    if match is None:
         raise _refused(item, unit, path)
-    figure, rest = found["figure"], found["rest"].lower().split()
-    wire: dict[str, Any] = {"count": int(found["count"] or 1)}
+    figure, rest = match["figure"], match["rest"].lower().split()
+    wire: dict[str, Any] = {"count": int(match["count"] or 1)}
     for word in [word for word in rest if word in _ROLES]:
         wire["role"] = _ROLES[word]
         rest.remove(word)
     across = next((word for word in rest if word in ("in", "mm", '"')), None)
-    if found["round"] or across:
+    if match["round"] or across:
         kept = {across, *_IGNORED}
         if any(word not in kept for word in rest):
             raise _refused(item, unit, path)
@@ -117,7 +117,7 @@ def _item(item: str, unit: Unit, path: str) -> dict[str, Any]:
 
 
 def _insulation(words: list[str]) -> str | None:
-    return next((found for word in words if (found := insulation_called(word))), None)
+    return next((result for word in words if (result := insulation_called(word))), None)
 
 
 def _refused(item: str, unit: Unit, path: str) -> DocumentError:
@@ -134,9 +134,9 @@ def wire_text(conductors: Sequence[Conductor]) -> str:
         To be typed as it is.
     """
     counts: dict[str, int] = {}
-    for each in conductors:
-        kind = _kind_text(each)
-        counts[kind] = counts.get(kind, 0) + each.count
+    for conductor in conductors:
+        kind = _kind_text(conductor)
+        counts[kind] = counts.get(kind, 0) + conductor.count
     return "; ".join(f"{count} x {kind}" for kind, count in counts.items())
 
 

@@ -50,20 +50,22 @@ def read_conductors(
         DocumentError.
     """
     listed = [
-        _conductor(each, f"{base}conductors[{at}]") for at, each in enumerate(shape["conductors"])
+        _conductor(conductor, f"{base}conductors[{at}]")
+        for at, conductor in enumerate(shape["conductors"])
     ]
     typed = reader("run", "conductors")(
         read_wire_text(shape["typed"], unit, f"{base}typed"), f"{base}typed", unit
     )
-    listed += [_conductor(each, f"{base}typed") for each in typed]
+    listed += [_conductor(item, f"{base}typed") for item in typed]
     circuits = [
-        _read_circuit(each, f"{base}circuits[{at}]") for at, each in enumerate(shape["circuits"])
+        _read_circuit(circuit, f"{base}circuits[{at}]")
+        for at, circuit in enumerate(shape["circuits"])
     ]
     shared = shape.get("one_earth", method == "area")
-    found = (*listed, *conductors_of(circuits, shared))
-    if sum(each.count for each in found) > MOST_CONDUCTORS:
+    conductors = (*listed, *conductors_of(circuits, shared))
+    if sum(conductor.count for conductor in conductors) > MOST_CONDUCTORS:
         raise DocumentError(f"{base}conductors", f"at most {MOST_CONDUCTORS} conductors together")
-    return found
+    return conductors
 
 
 def _conductor(shape: dict[str, Any], path: str) -> Conductor:
@@ -146,7 +148,7 @@ def uk_cable(shape: dict[str, Any], path: str, count: int, field: str = "csa") -
     cable = uk_cables().get((csa, shape["build"]))
     if cable is None:
         known = [c.csa for c in uk_cables().values() if c.build == shape["build"]]
-        sizes = ", ".join(trimmed(float(each), 1) for each in known)
+        sizes = ", ".join(trimmed(float(size), 1) for size in known)
         raise DocumentError(f"{path}.{field}", f"a {shape['build']} single core: one of {sizes}")
     cover = shape["cover"]
     if cover == "thermoplastic":

@@ -122,4 +122,4 @@ def _all_points(document: Mapping[str, Any]) -> Iterator[tuple[float, float]]:
 
 
 def _are_numbers(point: list[Any]) -> bool:
-    return all(isinstance(each, int | float) for each in point)
+    return all(isinstance(coordinate, int | float) for coordinate in point)

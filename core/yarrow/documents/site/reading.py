@@ -122,8 +122,8 @@ def read_site(document: object) -> DuctSite:
             SitePlace(
                 name,
                 PlaceKind(place["kind"]),
-                tuple(_read_point(each) for each in (place["at"], *place["entries"])),
-                tuple(_read_point(each) for each in place["outline"]),
+                tuple(_read_point(point) for point in (place["at"], *place["entries"])),
+                tuple(_read_point(point) for point in place["outline"]),
                 place["floor"],
                 place["planned"],
                 place["feeding"],
@@ -153,7 +153,7 @@ def _check_size(shape: Mapping[str, Any], most_straight_m: float) -> None:
     if sum(len(trench["line"]) for trench in shape["trenches"]) > _MOST_POINTS:
         raise DocumentError("trenches", f"at most {_MOST_POINTS:,} points in all")
     whole = sum(
-        length_m([_read_point(each) for each in trench["line"]]) for trench in shape["trenches"]
+        length_m([_read_point(point) for point in trench["line"]]) for trench in shape["trenches"]
     )
     points = whole / most_straight_m
     if points > _MOST_PULL_POINTS:
@@ -184,7 +184,7 @@ def _read_trench(shape: Mapping[str, Any], number: int, site_duct: str, unit: Un
     least = figures.radius_per_outside * duct_sizes()[duct].outside_mm
     return Trench(
         name=shape["name"].strip(),
-        line=tuple(_read_point(each) for each in shape["line"]),
+        line=tuple(_read_point(point) for point in shape["line"]),
         surface=shape["surface"],
         cover_mm=_read_mm(shape["cover"], unit)
         if "cover" in shape

@@ -60,17 +60,17 @@ def _together(wanted: list[list[str]], pieces: tuple[NamedBar, ...]) -> tuple[tu
     free: dict[str, list[int]] = {}
     for number, piece in enumerate(pieces):
         free.setdefault(piece.name, []).append(number)
-    found = []
+    result = []
     for names in wanted:
         group = tuple(free[name].pop(0) for name in names if free.get(name))
         if len(group) > 1:
-            found.append(group)
-    return tuple(found)
+            result.append(group)
+    return tuple(result)
 
 
 def _named(shapes: list[dict[str, Any]], field: str) -> tuple[NamedBar, ...]:
     return tuple(
-        NamedBar(each["name"], each["length"].value, f"{field}[{number}]")
-        for number, each in enumerate(shapes)
-        for _ in range(each["count"])
+        NamedBar(shape["name"], shape["length"].value, f"{field}[{number}]")
+        for number, shape in enumerate(shapes)
+        for _ in range(shape["count"])
     )

@@ -32,7 +32,7 @@ Bent = str | dict[str, Any]
 class ReadWall:
     """A wall as its document says it, and its bender as it was said there."""
 
-    told: WallToLay
+    to_lay: WallToLay
     said_bender: Bent
 
 
@@ -156,8 +156,8 @@ def _hole_line(name: str, shape: Mapping[str, Any]) -> HoleLine:
 
 def _names_of(shape: Mapping[str, Any], field: str, others: list[str] | None = None) -> list[str]:
     names: list[str] = []
-    for number, each in enumerate(shape[field]):
-        name = each["name"].strip()
+    for number, entry in enumerate(shape[field]):
+        name = entry["name"].strip()
         if not name or name in names or name in (others or ()):
             raise DocumentError(f"{field}[{number}].name", "a name that no other has")
         names.append(name)
@@ -165,7 +165,7 @@ def _names_of(shape: Mapping[str, Any], field: str, others: list[str] | None = N
 
 
 def _middles(studs: Mapping[str, Any], length: float) -> tuple[float, ...]:
-    middles = tuple(float(each.value) for each in studs["at"]) or _spaced(studs, length)
+    middles = tuple(float(stud.value) for stud in studs["at"]) or _spaced(studs, length)
     if list(middles) != sorted(set(middles)) or middles[-1] > length:
         raise DocumentError("studs.at", "the middles of studs in order, within the wall")
     width = float(studs["width"].value)
@@ -184,22 +184,22 @@ def _spaced(studs: Mapping[str, Any], length: float) -> tuple[float, ...]:
         raise DocumentError("length", f"at most {_MOST_STUDS} studs long")
     if length <= 2 * width:
         raise DocumentError("length", "more than the two studs at its ends are wide")
-    found, last = [], length - width / 2
+    result, last = [], length - width / 2
     middle = float(studs["first"].value) if "first" in studs else width / 2
     while middle <= length + 1e-9:
-        found.append(middle)
+        result.append(middle)
         # From one end on, so that boards meet in the middle of a stud.
-        middle = middle + spacing if "first" in studs else len(found) * spacing
-    if not found:
+        middle = middle + spacing if "first" in studs else len(result) * spacing
+    if not result:
         raise DocumentError("studs.first", "within the wall")
     # The last stands flush with the end; one that would stand in it is left out.
-    return (*(each for each in found if each <= last - width + 1e-9), last)
+    return (*(place for place in result if place <= last - width + 1e-9), last)
 
 
 def _openings(
     shapes: list[dict[str, Any]], length: float, height: float, stud: float
 ) -> tuple[Opening, ...]:
-    found: list[Opening] = []
+    result: list[Opening] = []
     for number, shape in enumerate(shapes):
         begins, width, sill, head, header = (
             float(shape[field].value) for field in ("begins", "width", "sill", "head", "header")
@@ -209,20 +209,22 @@ def _openings(
             raise DocumentError(f"{path}.begins", "within the wall, with two studs on either side")
         if not sill < head < height:
             raise DocumentError(f"{path}.head", "over its sill, and under the top of the wall")
-        found.append(Opening(shape["name"].strip(), begins, begins + width, sill, head, header))
-    for one, other in pairwise(sorted(found, key=lambda each: each.begins)):
+        result.append(Opening(shape["name"].strip(), begins, begins + width, sill, head, header))
+    for one, other in pairwise(sorted(result, key=lambda opening: opening.begins)):
         if other.begins - one.ends < 4 * stud:
-            at = found.index(other)
+            at = result.index(other)
             raise DocumentError(f"openings[{at}].begins", "beyond the frame of the one before it")
-    return tuple(found)
+    return tuple(result)
 
 
 def _wall_corners(shapes: list[dict[str, Any]], length: float) -> tuple[WallCorner, ...]:
-    found = tuple(WallCorner(float(each["at"].value), each["turns"] == "inside") for each in shapes)
-    places = [each.at for each in found]
+    wall_corners = tuple(
+        WallCorner(float(shape["at"].value), shape["turns"] == "inside") for shape in shapes
+    )
+    places = [corner.at for corner in wall_corners]
     if places != sorted(set(places)) or (places and places[-1] >= length):
         raise DocumentError("corners", "in order along the wall, within it")
-    return found
+    return wall_corners
 
 
 def _box(shape: dict[str, Any], path: str, studs: Studs, openings: tuple[Opening, ...]) -> WallBox:
@@ -231,14 +233,14 @@ def _box(shape: dict[str, Any], path: str, studs: Studs, openings: tuple[Opening
     sizes = {name: float(shape[name].value) for name in ("height", "proud", *_SIZES)}
     side, beside = shape["side"], shape["beside"].strip()
     if beside:
-        opening = next((each for each in openings if each.name == beside), None)
+        opening = next((opening for opening in openings if opening.name == beside), None)
         if opening is None:
-            names = ", ".join(each.name for each in openings) or "none is there"
+            names = ", ".join(opening.name for opening in openings) or "none is there"
             raise DocumentError(f"{path}.beside", f"an opening: {names}")
         frame = 2 * studs.width
         face = opening.ends + frame if side == "right" else opening.begins - frame
     else:
-        numbers = [stud.number for stud in studs.each if stud.number]
+        numbers = [stud.number for stud in studs.all if stud.number]
         if shape["stud"] not in numbers:
             expected = f"one of {max(numbers, default=0)} studs, not in an opening's frame"
             raise DocumentError(f"{path}.stud", expected)

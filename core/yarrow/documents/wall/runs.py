@@ -29,7 +29,7 @@ def plan_wall_document(document: object) -> WallPlan:
         DocumentError; also for a stud, a box or a line that is not there.
     """
     read = read_framed_wall(document)
-    laid = lay_wall(read.told)
+    laid = lay_wall(read.to_lay)
     return plan_wall(laid, [_run_of_feed(read, laid, way) for way in laid.routes])
 
 
@@ -46,7 +46,7 @@ def runs_of_wall(document: object) -> dict[str, dict[str, Any]]:
         DocumentError.
     """
     read = read_framed_wall(document)
-    laid = lay_wall(read.told)
+    laid = lay_wall(read.to_lay)
     return {way.feed.key: _run_of_feed(read, laid, way) for way in laid.routes}
 
 

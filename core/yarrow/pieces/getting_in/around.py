@@ -112,17 +112,17 @@ def surfaces_of(parted: RunToPart) -> tuple[Surface, ...]:
         parted: the run.
     """
     layout, pipe = parted.layout, parted.layout.pipe
-    found: list[Surface] = []
+    surfaces: list[Surface] = []
     for line in layout.lines:
         leg, begins, ends = line.leg, _arrives(layout.lines, line), line.laid.begins
         if ends - begins > _HAIR:
             rest = leg.rest_above_surface(pipe, "out")
             surface = Surface(leg.number, leg.frame, leg.origin, rest, begins, ends)
-            if found and found[-1].goes_on_as(surface):
-                found[-1] = replace(found[-1], ends=ends)
+            if surfaces and surfaces[-1].goes_on_as(surface):
+                surfaces[-1] = replace(surfaces[-1], ends=ends)
             else:
-                found.append(surface)
-    return tuple(found)
+                surfaces.append(surface)
+    return tuple(surfaces)
 
 
 def _arrives(lines: Sequence[LaidLine], line: LaidLine) -> float:
@@ -144,13 +144,13 @@ def near_of(parted: RunToPart, wide: float) -> tuple[Stands, ...]:
     if joints is None or not lines:
         return ()
     frame = lines[0].leg.frame
-    found = []
-    for each in joints.near:
-        side = frame.toward(each.toward)
-        middle = along(lines[0].leg.origin, side, float(each.off) + wide / 2)
+    result = []
+    for stands_near in joints.near:
+        side = frame.toward(stands_near.toward)
+        middle = along(lines[0].leg.origin, side, float(stands_near.off) + wide / 2)
         block = Block(middle, (frame.ahead, cross(side, frame.ahead), side), (wide, wide, wide / 2))
-        found.append(Stands(Phrase("getting-in/near", {"what": each.what}), block))
-    return tuple(found)
+        result.append(Stands(Phrase("getting-in/near", {"what": stands_near.what}), block))
+    return tuple(result)
 
 
 def things_of(parted: RunToPart, wide: float) -> tuple[Stands, ...]:
@@ -195,7 +195,7 @@ def walls_of(
         run: all of its rods, where they hang.
         wide: how far a surface goes on, in the run's unit.
     """
-    found = []
+    result = []
     for at, surface in enumerate(surfaces):
         before = _reaches_on(surface, surfaces[at - 1] if at else None, wide, -1.0)
         after = _reaches_on(
@@ -205,8 +205,8 @@ def walls_of(
         if any(block.distance(rod.ends) < half - _HAIR for rod in run):
             block = surface.block(0.0, 0.0, half, wide)
         name = Phrase("getting-in/surface", {"leg": count(surface.leg + 1)})
-        found.append(Stands(name, block))
-    return tuple(found)
+        result.append(Stands(name, block))
+    return tuple(result)
 
 
 def _reaches_on(surface: Surface, beside: Surface | None, wide: float, way: float) -> float:

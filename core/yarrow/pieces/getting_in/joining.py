@@ -80,7 +80,7 @@ class Hanging:
 
     def _turn(self, number: int) -> TurnOfPiece | None:
         turns = self.taken.turns if self.taken else ()
-        return next((each for each in turns if each.piece == number), None)
+        return next((turn for turn in turns if turn.piece == number), None)
 
     def _made_room(self, turned: Turned) -> Iterator[Step]:
         """What is done first so that it can be turned."""

@@ -150,7 +150,7 @@ class HungRun:
         elif collision and surface:
             lift = self._wanted(piece, surface)
             up = scaled(surface.frame.out, -lift)
-            lower = tuple(each.moved(up) for each in self.around)
+            lower = tuple(surface.moved(up) for surface in self.around)
             works = (
                 lift <= self._gives(place, side, at_end=at_end)
                 and self._collision(piece, hung, lower, up) is None
@@ -252,18 +252,18 @@ class HungRun:
 def _under(surfaces: Sequence[Surface], part: StraightPart) -> Surface | None:
     """What a straight of the run lies on; None on its way from one surface to another."""
     middle = part.at((part.begins + part.ends) / 2)
-    return next((each for each in surfaces if each.lies_under(middle)), None)
+    return next((surface for surface in surfaces if surface.lies_under(middle)), None)
 
 
 def _corners(straights: Sequence[StraightPart], surfaces: Sequence[Surface]) -> tuple[float, ...]:
-    found: list[float] = []
+    result: list[float] = []
     before: Surface | None = None
     for part in straights:
         surface = _under(surfaces, part)
         if surface and before and not surface.faces_as(before):
-            found.append(part.begins)
+            result.append(part.begins)
         before = surface or before
-    return tuple(found)
+    return tuple(result)
 
 
 def _neighbours(parted: RunToPart, radii: Mapping[int, float]) -> tuple[Rod, ...]:
@@ -273,15 +273,15 @@ def _neighbours(parted: RunToPart, radii: Mapping[int, float]) -> tuple[Rod, ...
         return ()
     apart = rack.spacing + (parted.layout.pipe.diameter if rack.between == "air" else 0.0)
     side = carried(vertices, parted.layout.lines[0].leg.frame.toward(rack.side))
-    found: list[Rod] = []
+    rods: list[Rod] = []
     for number in range(1, rack.count):
         try:
             line = offset_polyline(vertices, side, number * apart)
         except GeometryError:
             continue
         inner = range(1, len(line) - 1)
-        found += rods_of(rounded(line, [radii.get(n, 0.0) for n in inner]).segments)
-    return tuple(found)
+        rods += rods_of(rounded(line, [radii.get(n, 0.0) for n in inner]).segments)
+    return tuple(rods)
 
 
 def _part_between(segment: Segment, begins: float, ends: float) -> Segment | None:

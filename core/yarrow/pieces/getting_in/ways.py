@@ -43,7 +43,7 @@ class WayToGetIn:
     @property
     def works(self) -> bool:
         """Whether everything that is turned can be."""
-        return all(each.turned.works for each in self.turns) and (not self.box or self.box.works)
+        return all(turn.turned.works for turn in self.turns) and (not self.box or self.box.works)
 
     @property
     def closing(self) -> Closing:
@@ -66,8 +66,8 @@ def ways_in(run: RunToClose) -> tuple[WayToGetIn, ...]:
     as_parted = [_way_to_close(run, hung, offer) for offer in offers if not offer.split]
     more = len(run.middles) < MOST_COMPARED and not any(way.works for way in as_parted)
     split = [_way_to_close(run, hung, offer) for offer in offers if offer.split and more]
-    found = as_parted + split
-    return tuple(sorted(found, key=lambda way: (not way.works, way.minutes)))
+    result = as_parted + split
+    return tuple(sorted(result, key=lambda way: (not way.works, way.minutes)))
 
 
 def picked(
@@ -147,10 +147,10 @@ def _minutes_beyond(offer: Offer, turns: Sequence[TurnOfPiece], box: Turned | No
     """What a way takes beyond putting pieces together that stand free."""
     times = toml("work-times")
     done = [offer.by, *(_A_JOINT_MORE if offer.split else ())]
-    done += ["lifted" if each.turned.lift else "swung" for each in turns]
+    done += ["lifted" if turn.turned.lift else "swung" for turn in turns]
     if box and box.lift and math.isfinite(box.lift):
         done.append("lifted")
-    return float(sum(times[each] for each in done))
+    return float(sum(times[kind] for kind in done))
 
 
 def troubles_in(
@@ -168,20 +168,20 @@ def troubles_in(
     does: Value = name_of(cure) if cure else Phrase("getting-in/take-off")
     if taken is None:
         return (Finding(FindingCode.BOTH_ENDS_HELD, {"cure": does}, path="joints.ends"),)
-    blocked = [each for each in taken.turns if not each.turned.works]
-    found = []
-    for each in blocked:
+    blocked = [turn for turn in taken.turns if not turn.turned.works]
+    findings = []
+    for turn in blocked:
         values = {
-            "piece": count(each.piece),
-            "reach": words.needed(each.turned.reach),
-            "what": each.turned.meets or "",
+            "piece": count(turn.piece),
+            "reach": words.needed(turn.turned.reach),
+            "what": turn.turned.meets or "",
             "cure": does,
         }
-        found.append(Finding(FindingCode.CANNOT_BE_TURNED, values, path="joints.ends"))
+        findings.append(Finding(FindingCode.CANNOT_BE_TURNED, values, path="joints.ends"))
     if taken.box and not taken.box.works:
         lift: dict[str, Value] = {"lift": words.needed(taken.box.lift), "cure": does}
-        found.append(Finding(FindingCode.BOX_CANNOT_BE_TURNED, lift, path="joints.ends"))
-    return tuple(found)
+        findings.append(Finding(FindingCode.BOX_CANNOT_BE_TURNED, lift, path="joints.ends"))
+    return tuple(findings)
 
 
 def turn_phrases(way: WayToGetIn, words: LengthFormatter) -> tuple[Phrase, ...]:
@@ -191,23 +191,23 @@ def turn_phrases(way: WayToGetIn, words: LengthFormatter) -> tuple[Phrase, ...]:
         way: of the run.
         words: how the job tells its lengths.
     """
-    away = [each for each in way.turns if each.turned.works and math.isinf(each.turned.lift)]
-    found = [
+    away = [turn for turn in way.turns if turn.turned.works and math.isinf(turn.turned.lift)]
+    phrases = [
         Phrase(
             "getting-in/piece",
-            {"piece": count(each.piece), "how": _turn_phrase(each.turned, words)},
+            {"piece": count(turn.piece), "how": _turn_phrase(turn.turned, words)},
         )
-        for each in way.turns
-        if each not in away
+        for turn in way.turns
+        if turn not in away
     ]
     if away:
-        numbers = tuple(count(each.piece) for each in away)
-        found.append(Phrase("getting-in/away", {"pieces": numbers}))
+        numbers = tuple(count(turn.piece) for turn in away)
+        phrases.append(Phrase("getting-in/away", {"pieces": numbers}))
     if way.box and math.isinf(way.box.lift):
-        found.append(Phrase("getting-in/box-away"))
+        phrases.append(Phrase("getting-in/box-away"))
     elif way.box:
-        found.append(Phrase("getting-in/the-box", {"how": _turn_phrase(way.box, words)}))
-    return tuple(found)
+        phrases.append(Phrase("getting-in/the-box", {"how": _turn_phrase(way.box, words)}))
+    return tuple(phrases)
 
 
 def _turn_phrase(turned: Turned, words: LengthFormatter) -> Phrase:

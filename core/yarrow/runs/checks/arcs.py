@@ -16,17 +16,17 @@ _HAIR = 1e-9
 def arc_findings(placed: PlacedPipe) -> list[Finding]:
     """An error for every straight of the pipe that would be shorter than nothing."""
     bends = len(placed.pipe.bends)
-    found = []
+    findings = []
     for index, straight in enumerate(placed.pipe.straights):
         if straight >= -_HAIR:
             continue
         if index == 0 and bends:
-            found.append(_before_start(placed))
+            findings.append(_before_start(placed))
         elif index == bends:
-            found.append(_beyond_end(placed))
+            findings.append(_beyond_end(placed))
         else:
-            found.append(_arcs_overlap(placed, index, -straight))
-    return found
+            findings.append(_arcs_overlap(placed, index, -straight))
+    return findings
 
 
 def _before_start(placed: PlacedPipe) -> Finding:

@@ -17,7 +17,7 @@ _HAIR = 1e-9
 def order_findings(run: ResolvedRun, layout: Layout) -> list[Finding]:
     """An error for every line whose first corner does not come after the corner before it."""
     words = run.lengths
-    found = []
+    findings = []
     reached, leg = -float(run.start.allowance), 0
     before: int | None = None
     last = len(layout.lines) - 1
@@ -30,7 +30,7 @@ def order_findings(run: ResolvedRun, layout: Layout) -> list[Finding]:
         if behind >= -_HAIR:
             first = before is None
             code = FindingCode.BEFORE_START if first else FindingCode.OUT_OF_ORDER
-            found.append(
+            findings.append(
                 Finding(
                     FindingCode.END_SHORT if feature == last else code,
                     {
@@ -45,7 +45,7 @@ def order_findings(run: ResolvedRun, layout: Layout) -> list[Finding]:
             )
         reached = line.laid.ends if line.laid.after.number == leg else reached
         before = feature
-    return [*found, *_kick_findings(run, layout)]
+    return [*findings, *_kick_findings(run, layout)]
 
 
 def _end_of(run: ResolvedRun, feature: int | None) -> Phrase:

@@ -49,7 +49,7 @@ def degree_findings(placed: PlacedPipe) -> list[Finding]:
                 "degrees": angle(points.degrees),
                 "limit": angle(points.limit),
                 "line": line_phrase(placed.run, feature),
-                "breaks": tuple(pull_point_phrase(each, placed.words) for each in points.points),
+                "breaks": tuple(pull_point_phrase(point, placed.words) for point in points.points),
             },
             feature,
             "",
@@ -67,7 +67,7 @@ def picked_order_findings(run: ResolvedRun, bends: int) -> list[Finding]:
     """
     if not run.order:
         return []
-    if sorted(each.bend for each in run.order) != list(range(bends)):
+    if sorted(ordered.bend for ordered in run.order) != list(range(bends)):
         values = {"bends": count(bends)}
         return [Finding(FindingCode.ORDER_NOT_OF_THESE_BENDS, values, path="order")]
     if run.method == "table":
@@ -128,15 +128,15 @@ def _gentler(placed: PlacedPipe, stick: float) -> tuple[int, float] | None:
         return None
     for feature, line in enumerate(run.walk):
         gentler = usual_gentler(line) if feature not in run.answers else ()
-        for each in gentler:
-            walk = (*run.walk[:feature], changed(line, angle=each), *run.walk[feature + 1 :])
+        for eased in gentler:
+            walk = (*run.walk[:feature], changed(line, angle=eased), *run.walk[feature + 1 :])
             try:
                 layout = lay_out(replace(run, walk=walk))
                 pipe = develop(layout.vertices, layout.pipe.radius)
             except GeometryError:
                 continue
             if pipe.cut_length <= stick and min(pipe.straights) >= 0.0:
-                return feature, each
+                return feature, eased
     return None
 
 
@@ -144,7 +144,7 @@ def slip_findings(run: ResolvedRun) -> list[Finding]:
     """A warning for every number that looks like a slip of the pen or the tape."""
     words = run.lengths
     stick = stick_of(run)
-    found = []
+    findings = []
     for feature, line in enumerate(run.walk):
         if line.place_field != "at" or feature in run.answers:
             continue
@@ -152,14 +152,14 @@ def slip_findings(run: ResolvedRun) -> list[Finding]:
         rise = float(line.move.rise) if line.move else 0.0
         figures = {"at": at, "rise": rise, "stick": stick}
         if at == 0:
-            found.append(_slip(feature, "at", "zero", words, figures))
+            findings.append(_slip(feature, "at", "zero", words, figures))
         elif at > stick and not run.joints:
-            found.append(_slip(feature, "at", "place", words, figures))
+            findings.append(_slip(feature, "at", "place", words, figures))
         if rise > stick:
-            found.append(_slip(feature, "rise", "rise", words, figures))
+            findings.append(_slip(feature, "rise", "rise", words, figures))
         elif rise > at > 0:
-            found.append(_slip(feature, "rise", "turned-round", words, figures))
-    return found
+            findings.append(_slip(feature, "rise", "turned-round", words, figures))
+    return findings
 
 
 def stand_off_findings(run: ResolvedRun, layout: Layout) -> list[Finding]:
@@ -169,7 +169,7 @@ def stand_off_findings(run: ResolvedRun, layout: Layout) -> list[Finding]:
     if not run.stand_off:
         return []
     off = {"stand_off": words.measured(float(run.stand_off))}
-    found = [Finding(FindingCode.STAND_OFF_TAKEN, off, path="stand_off")]
+    findings = [Finding(FindingCode.STAND_OFF_TAKEN, off, path="stand_off")]
     for feature, item in enumerate(layout.lines):
         move = item.line.move
         if move is None or move.rise_from == "pipe":
@@ -177,7 +177,7 @@ def stand_off_findings(run: ResolvedRun, layout: Layout) -> list[Finding]:
         rise = move.rise + move.clearance
         if item.leg.carried(layout.pipe, rise, move.toward, move.rise_from) <= 0:
             carried = item.leg.off_surface(layout.pipe) if move.toward == "out" else run.stand_off
-            found.append(
+            findings.append(
                 Finding(
                     FindingCode.STAND_OFF_CARRIES,
                     {
@@ -190,7 +190,7 @@ def stand_off_findings(run: ResolvedRun, layout: Layout) -> list[Finding]:
                     Remedy(Phrase("measured-from-pipe"), f"walk[{feature}].rise_from", "pipe"),
                 )
             )
-    return found
+    return findings
 
 
 def _slip(

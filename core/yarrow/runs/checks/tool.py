@@ -89,7 +89,7 @@ def _out_of_proportion(run: ResolvedRun) -> list[Finding]:
         for stance, path in places
         if stance.place in ("blocks", "floor")
     )
-    return [*long, *(finding for each in high for finding in each)]
+    return [*long, *(finding for findings in high for finding in findings)]
 
 
 def radius_findings(run: ResolvedRun) -> list[Finding]:
@@ -132,7 +132,7 @@ def _under_code(run: ResolvedRun, radius: float, least: Fraction | None) -> list
 
 def room_findings(placed: PlacedPipe) -> list[Finding]:
     """Marks off the pipe, and straights that are shorter than the shoe needs on either side."""
-    found = []
+    findings = []
     for mark in placed.marks:
         off = max(-mark.position, mark.position - placed.pipe.cut_length)
         placing = placed.placings[mark.bend]
@@ -140,20 +140,20 @@ def room_findings(placed: PlacedPipe) -> list[Finding]:
             # The shoe sits on what the last shot left, which is as good as straight.
             continue
         if off > _HAIR:
-            found.append(_mark_off(placed, mark.bend, off))
+            findings.append(_mark_off(placed, mark.bend, off))
         elif placing.short_before > _HAIR:
             if placing.before is None:
-                found.append(_near_start(placed, mark.bend, placing.room, placing.need))
+                findings.append(_near_start(placed, mark.bend, placing.room, placing.need))
             else:
                 pair = (placing.before, mark.bend)
-                found.append(_too_close(placed, pair, placing))
+                findings.append(_too_close(placed, pair, placing))
         elif placing.short_after > _HAIR:
             if placing.after is None:
-                found.append(_tight_after(placed, mark.bend))
+                findings.append(_tight_after(placed, mark.bend))
             else:
                 pair = (mark.bend, placing.after)
-                found.append(_too_close(placed, pair, placing))
-    return found
+                findings.append(_too_close(placed, pair, placing))
+    return findings
 
 
 def _mark_off(placed: PlacedPipe, bend: int, off: float) -> Finding:

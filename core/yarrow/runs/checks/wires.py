@@ -131,12 +131,12 @@ def right_angles(pipe: StraightPipe, features: Sequence[int]) -> int:
     Args:
         features: the line of the walk of each bend.
     """
-    found = 0
+    result = 0
     for feature in dict.fromkeys(features):
         own = [bend.angle for bend, of in zip(pipe.bends, features, strict=True) if of == feature]
         turning = -(-max(own) // 90.0000001)
-        found += max(int(turning), (len(own) + 1) // 2)
-    return found
+        result += max(int(turning), (len(own) + 1) // 2)
+    return result
 
 
 def bends_on(pipe: StraightPipe) -> list[BendOnPipe]:
@@ -250,7 +250,7 @@ LARGE_FORCE = 10
 
 
 def _pull_findings(pull: Pull, force: str, pressure: str) -> list[Finding]:
-    limits, found = fill_limits(), []
+    limits, findings = fill_limits(), []
     easier = pull.easier
     if pull.tension_limit is not None and easier.most_tension > pull.tension_limit:
         pulled: dict[str, Value] = {
@@ -258,7 +258,7 @@ def _pull_findings(pull: Pull, force: str, pressure: str) -> list[Finding]:
             "limit": _at_most(pull.tension_limit, force),
         }
         source = limits.tension.source
-        found.append(Finding(FindingCode.PULL_TENSION, pulled, path="wires.pull", source=source))
+        findings.append(Finding(FindingCode.PULL_TENSION, pulled, path="wires.pull", source=source))
     if easier.most_side_wall > pull.side_wall_limit:
         pressed: dict[str, Value] = {
             "pressure": _with_unit(easier.most_side_wall, pressure),
@@ -266,8 +266,8 @@ def _pull_findings(pull: Pull, force: str, pressure: str) -> list[Finding]:
         }
         source = limits.side_wall.source
         code = FindingCode.SIDEWALL_PRESSURE
-        found.append(Finding(code, pressed, path="wires.pull", source=source))
-    return found
+        findings.append(Finding(code, pressed, path="wires.pull", source=source))
+    return findings
 
 
 def _with_unit(value: float, unit: str) -> Quantity:

@@ -64,16 +64,16 @@ _MORE = {
 _COUNTED = ("hangs-at", "more-flips", "more-stances", "more-turns")
 
 
-def reason(order: Order, found: Sequence[Order]) -> Phrase:
+def reason(order: Order, orders: Sequence[Order]) -> Phrase:
     """Why an order is first, or what it costs against the first.
 
     Args:
         order: one of those found.
-        found: best first, but for one that a person picked, which is last.
+        orders: best first, but for one that a person picked, which is last.
     """
-    first = found[0]
+    first = orders[0]
     if order is first:
-        return _why_first(order, found)
+        return _why_first(order, orders)
     if order.works < first.works:
         return Phrase("order/no-room-or-hits")
     here, there = order.cost._asdict(), first.cost._asdict()
@@ -86,11 +86,11 @@ def reason(order: Order, found: Sequence[Order]) -> Phrase:
     return Phrase("order/as-good")
 
 
-def _why_first(order: Order, found: Sequence[Order]) -> Phrase:
+def _why_first(order: Order, orders: Sequence[Order]) -> Phrase:
     if not order.works:
         return Phrase("order/least-trouble")
-    if len(found) > 1:
-        here, there = order.cost._asdict(), found[1].cost._asdict()
+    if len(orders) > 1:
+        here, there = order.cost._asdict(), orders[1].cost._asdict()
         for item, key in _LESS.items():
             if here[item] < there[item]:
                 return Phrase(f"order/{key}")
@@ -134,66 +134,66 @@ _OTHER_PLACES: tuple[tuple[Place, str], ...] = (("air", "in-the-air"), ("edge", 
 
 
 def helps_of(
-    each: Handled,
+    handled: Handled,
     made: Collection[int],
     order: Order,
-    found: Sequence[Order],
+    orders: Sequence[Order],
     piece: PieceToBend,
 ) -> tuple[Phrase, ...]:
     """What frees a bend that meets something: simplest first. An order that was searched for would
     have its hook the other way, if that helped.
 
     Args:
-        each: the bend, with what it meets.
+        handled: the bend, with what it meets.
         made: the bends that are in the pipe.
         order: the one that it is part of.
-        found: all that were found.
+        orders: all that were found.
         piece: what is bent.
     """
-    if not each.collisions:
+    if not handled.collisions:
         return ()
     helps = []
     words = piece.words
 
     def clear(hook: Hook, stance: Stance) -> bool:
         return not find_collisions(
-            piece.pipe, made, each.bend, hook, piece.bender, stance, words.unit
+            piece.pipe, made, handled.bend, hook, piece.bender, stance, words.unit
         )
 
-    other = other_end(each.placing.hook)
-    if order.name == "as marked" and clear(other, each.stance):
+    other = other_end(handled.placing.hook)
+    if order.name == "as marked" and clear(other, handled.stance):
         helps.append(Phrase("helps/other-hook", {"end": Phrase(f"pipe-end/{other}")}))
     for place, key in _OTHER_PLACES:
         stance = piece.stances.at(place)
-        if stance and stance.place != each.stance.place and clear(each.placing.hook, stance):
+        if stance and stance.place != handled.stance.place and clear(handled.placing.hook, stance):
             helps.append(Phrase(f"helps/{key}"))
-    depths = {collision.what: collision.by for collision in each.collisions}
+    depths = {collision.what: collision.by for collision in handled.collisions}
     if "floor" in depths:
         helps.append(Phrase("helps/blocks", {"by": words.needed(depths["floor"])}))
     if "bench" in depths:
         helps.append(Phrase("helps/over-the-edge", {"by": words.needed(depths["bench"])}))
     if "handle" in depths:
-        helps.append(_shorter(each, made, piece))
+        helps.append(_shorter(handled, made, piece))
     if "heel" in depths:
         helps.append(Phrase("helps/more-straight"))
-    for another in found:
+    for another in orders:
         if another is not order and another.works and not any(h.collisions for h in another.bends):
             helps.append(Phrase("helps/other-order", {"order": _order_name(another)}))
     return tuple(helps)
 
 
-def _shorter(each: Handled, made: Collection[int], piece: PieceToBend) -> Phrase:
+def _shorter(handled: Handled, made: Collection[int], piece: PieceToBend) -> Phrase:
     """The longest handle that clears the pipe: what a longer one meets, a shorter one may not."""
     words = piece.words
 
     def collides(reach_mm: float) -> bool:
-        stance = replace(each.stance, handle_mm=reach_mm)
-        found = find_collisions(
-            piece.pipe, made, each.bend, each.placing.hook, piece.bender, stance, words.unit
+        stance = replace(handled.stance, handle_mm=reach_mm)
+        collisions = find_collisions(
+            piece.pipe, made, handled.bend, handled.placing.hook, piece.bender, stance, words.unit
         )
-        return any(collision.what == "handle" for collision in found)
+        return any(collision.what == "handle" for collision in collisions)
 
-    clear, colliding = 0.0, each.stance.handle_mm
+    clear, colliding = 0.0, handled.stance.handle_mm
     while colliding - clear > _HANDLE_WITHIN_MM:
         middle = (clear + colliding) / 2
         clear, colliding = (clear, middle) if collides(middle) else (middle, colliding)
@@ -206,7 +206,7 @@ def no_order(best: Order, piece: PieceToBend) -> tuple[Finding, ...]:
     if best.works:
         return ()
     words = piece.words
-    bad = next(each for each in best.bends if each.blocked or not each.placing.fits)
+    bad = next(bend for bend in best.bends if bend.blocked or not bend.placing.fits)
     at: dict[str, Value] = {
         "bend": Phrase("bend", {"number": count(bad.bend + 1)}),
         "room": words.available(max(bad.placing.room, 0.0)),
@@ -233,7 +233,9 @@ def no_order(best: Order, piece: PieceToBend) -> tuple[Finding, ...]:
         frees = Phrase("no-order/more-straight")
     values: dict[str, Value] = {"why": why, "frees": frees}
     if handle:
-        made = [each.bend for each in takewhile(lambda each: each is not bad, best.bends)]
+        made = [
+            handled.bend for handled in takewhile(lambda handled: handled is not bad, best.bends)
+        ]
         values["shorter"] = _shorter(bad, made, piece)
     variant = "handle" if handle else ""
     return (Finding(FindingCode.NO_ORDER, values, bends=(bad.bend,), variant=variant),)

@@ -44,59 +44,59 @@ def steps(
     """
     if not marks and piece.pipe.bends:
         return ()
-    found = []
+    result = []
     if marks:
-        found.append(_mark_step(piece, marks))
+        result.append(_mark_step(piece, marks))
     if marks and piece.bender.traits.warms:
-        found.append(_form_step(piece.bender, piece.words))
+        result.append(_form_step(piece.bender, piece.words))
     made: set[int] = set()
-    lies = [*accumulate(each.turned for each in sequence)]
-    lined = any(abs(each.turned) >= SAME_PLANE for each in sequence)
+    lies = [*accumulate(handled.turned for handled in sequence)]
+    lined = any(abs(handled.turned) >= SAME_PLANE for handled in sequence)
     before: Handled | None = None
-    for each, turned in zip(sequence, lies, strict=True):
-        mark, bend, row = marks[each.bend], piece.pipe.bends[each.bend], rows[each.bend]
+    for handled, turned in zip(sequence, lies, strict=True):
+        mark, bend, row = marks[handled.bend], piece.pipe.bends[handled.bend], rows[handled.bend]
         parts = [
-            *_where(piece, each, before),
-            *((_turn(each, hooked=not piece.bender.traits.warms),) if before else ()),
+            *_where(piece, handled, before),
+            *((_turn(handled, hooked=not piece.bender.traits.warms),) if before else ()),
             *_set_up(piece.bender, mark, bend, row, piece.words),
             *((_line(normalised(turned)),) if lined and before else ()),
             _bend(piece.bender, bend, row, first=before is None),
             *((Phrase("step/pencil-line"),) if lined and before is None else ()),
         ]
-        found.append(
+        result.append(
             Step(
-                len(found) + 1,
-                Phrase("step/bend-number", {"number": count(each.bend + 1)}),
+                len(result) + 1,
+                Phrase("step/bend-number", {"number": count(handled.bend + 1)}),
                 in_turn(*parts),
-                _how_to_check(piece, each, made, row),
+                _how_to_check(piece, handled, made, row),
                 Phrase(f"caution/{piece.bender.kind}"),
-                each.bend,
+                handled.bend,
             )
         )
-        made.add(each.bend)
-        before = each
+        made.add(handled.bend)
+        before = handled
     cut = Phrase("step/cut-after-bends" if marks else "step/cut-straight", {"at": piece.cut_text})
     caution = Phrase("caution/cutting")
-    found.append(
-        Step(len(found) + 1, Phrase("step/cut"), cut, Phrase("check/offer-up"), caution, None)
+    result.append(
+        Step(len(result) + 1, Phrase("step/cut"), cut, Phrase("check/offer-up"), caution, None)
     )
-    return tuple(found)
+    return tuple(result)
 
 
-def _where(piece: PieceToBend, each: Handled, before: Handled | None) -> tuple[Phrase, ...]:
+def _where(piece: PieceToBend, handled: Handled, before: Handled | None) -> tuple[Phrase, ...]:
     """Where the bend is made, where that is not as it was or not the only way; what is put under
     it, and that the tool or the pipe is carried round."""
-    words, stance = piece.words, each.stance
+    words, stance = piece.words, handled.stance
     parts = []
     one_way = piece.stances.usual == piece.stances.small == stance
     if before.stance != stance if before else not one_way:
         high = words.measured(convert_length(stance.height_mm, "mm", words.unit))
         parts.append(Phrase(f"stance/{stance.place}", {"height": high}))
-    if each.low:
-        parts.append(Phrase("stance/put-up", {"by": words.needed(each.low)}))
-    if before and before.placing.hook != each.placing.hook:
+    if handled.low:
+        parts.append(Phrase("stance/put-up", {"by": words.needed(handled.low)}))
+    if before and before.placing.hook != handled.placing.hook:
         lies = before.stance.pipe_lies and stance.pipe_lies
-        if flipped(before, each):
+        if flipped(before, handled):
             parts.append(Phrase("step/flip"))
         elif lies:
             parts.append(Phrase("step/bender-round"))
@@ -189,18 +189,18 @@ def _bend(bender: Bender, bend: PipeBend, row: Working, *, first: bool) -> Phras
     return Phrase("step/bend-to", values)
 
 
-def _turn(each: Handled, *, hooked: bool) -> Phrase:
+def _turn(handled: Handled, *, hooked: bool) -> Phrase:
     """How the pipe is turned since the last bend: as seen from its start, and by who stands with
     the hook on the right; where nothing is hooked, with the pipe's start on the left."""
-    if abs(each.turned) < SAME_PLANE:
+    if abs(handled.turned) < SAME_PLANE:
         return Phrase("step/stays")
-    if _opposite(each.turned):
+    if _opposite(handled.turned):
         return Phrase("step/half-over")
-    way = "clockwise" if each.turned > 0 else "anticlockwise"
-    comes = (each.turned > 0) == (not hooked or each.placing.hook == "end")
+    way = "clockwise" if handled.turned > 0 else "anticlockwise"
+    comes = (handled.turned > 0) == (not hooked or handled.placing.hook == "end")
     seen = "hook" if hooked else "start"
     values: dict[str, Value] = {
-        "angle": angle(abs(each.turned)),
+        "angle": angle(abs(handled.turned)),
         "top": Phrase(f"step/top-{'toward-you' if comes else 'away'}/{seen}"),
     }
     return Phrase(f"step/turn-{way}", values)
@@ -222,9 +222,9 @@ def _line(lies: float) -> Phrase:
     return Phrase(f"step/line-off-top-{side}", {"angle": angle(abs(lies))})
 
 
-def _how_to_check(piece: PieceToBend, each: Handled, made: set[int], row: Working) -> Phrase:
+def _how_to_check(piece: PieceToBend, handled: Handled, made: set[int], row: Working) -> Phrase:
     """How to see that this bend is right, with a figure where one can be put to it."""
-    index, roll = each.bend, each.rolled
+    index, roll = handled.bend, handled.rolled
     pipe, words, role = piece.pipe, piece.words, piece.roles[index]
     bend = pipe.bends[index]
     pair = index + role.partner in made if role.partner else False
@@ -241,7 +241,9 @@ def _how_to_check(piece: PieceToBend, each: Handled, made: set[int], row: Workin
 def _parallel_within(words: LengthFormatter) -> Phrase:
     """How parallel is parallel. Source: catalog/limits.toml."""
     limit = limits().parallel_within
-    within, over = (words.measured(each.of(words.unit)) for each in (limit.within, limit.over))
+    within, over = (
+        words.measured(by_unit.of(words.unit)) for by_unit in (limit.within, limit.over)
+    )
     return Phrase("check/parallel-within", {"within": within, "over": over})
 
 

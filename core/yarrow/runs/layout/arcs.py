@@ -20,4 +20,6 @@ def arcs_to_draw(vertices: Sequence[Vector], radius: float) -> tuple[ArcToDraw, 
         round_corner(vertices[at - 1], vertices[at], vertices[at + 1], radius)
         for at in range(1, len(vertices) - 1)
     )
-    return tuple(ArcToDraw(each.begins, each.middle, each.ends) for each in corners if each)
+    return tuple(
+        ArcToDraw(corner.begins, corner.middle, corner.ends) for corner in corners if corner
+    )

@@ -22,9 +22,15 @@ def site_dimensions(
 ) -> tuple[SiteDimension, ...]:
     """Every number that was measured, between the two places that the tape was held to."""
     return tuple(
-        SiteDimension(feature, each.field, words.reading(each.value), each.begins, each.ends)
+        SiteDimension(
+            feature,
+            dimension.field,
+            words.reading(dimension.value),
+            dimension.begins,
+            dimension.ends,
+        )
         for feature, line in enumerate(features[: len(layout.lines)])
-        for each in line.dimensions(_spot_of(layout, feature))
+        for dimension in line.dimensions(_spot_of(layout, feature))
     )
 
 
@@ -40,38 +46,38 @@ def things(
     """What the run starts from, steps over and ends at, to be drawn to scale."""
     if not layout.lines:
         return ()
-    found = []
+    site_objects = []
     first = layout.lines[0]
     began = _fitting(run, run.start.fitting, None, run.start.label, first, first.laid.hooked, -1.0)
     if features[0].implied_fitting:
         label = run.start.label or features[0].label
         began = _fitting(run, features[0].implied_fitting, 0, label, first, FIRST_LEG.origin, -1.0)
     if began:
-        found.append(began)
+        site_objects.append(began)
     for feature, item in enumerate(layout.lines):
         # What was put to a thing may have been moved to meet an end; the thing stays where it is.
         obstacle = features[feature] if features[feature].is_obstacle else item.line
-        each = obstacle.site_object(_spot_of(layout, feature))
-        if each is not None:
-            found.append(_thing(feature, each))
+        shape = obstacle.site_object(_spot_of(layout, feature))
+        if shape is not None:
+            site_objects.append(_thing(feature, shape))
         end = item.line.ends_run()
         if end:
             ended = _fitting(run, end.fitting, feature, end.label, item, item.laid.reached, 1.0)
             if ended:
-                found.append(ended)
-    return tuple(found)
+                site_objects.append(ended)
+    return tuple(site_objects)
 
 
-def _thing(feature: int, each: ObjectShape) -> SiteObject:
+def _thing(feature: int, shape: ObjectShape) -> SiteObject:
     return SiteObject(
         feature,
-        each.kind,
-        each.label,
-        each.at,
-        each.ahead,
-        each.toward,
-        each.along,
-        each.height,
+        shape.kind,
+        shape.label,
+        shape.at,
+        shape.ahead,
+        shape.toward,
+        shape.along,
+        shape.height,
     )
 
 

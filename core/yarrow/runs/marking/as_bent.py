@@ -55,13 +55,13 @@ def predict_as_bent(
         return Outcome((), ())
     lead = float(run.start.allowance)
     passed = (*vertices[:-1], _face(layout, vertices))
-    found = []
+    result = []
     for feature, line in enumerate(layout.lines):
         own = passed[line.first_vertex : line.first_vertex + len(line.laid.corners) + 1]
         origin = leg_origin(layout, line.leg.number, vertices, lead)
         for read in line.line.read_back(line.leg, layout.pipe, origin, own):
             off = read.comes_out - read.asked
-            found.append(
+            result.append(
                 DimensionAsBent(
                     feature=feature,
                     field=read.field,
@@ -73,7 +73,7 @@ def predict_as_bent(
                     loose=read.field in line.line.loose,
                 )
             )
-    return Outcome(tuple(found), vertices)
+    return Outcome(tuple(result), vertices)
 
 
 def _face(layout: Layout, vertices: Sequence[Vector]) -> Vector:

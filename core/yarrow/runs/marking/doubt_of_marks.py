@@ -46,12 +46,12 @@ def known_to(
     except GeometryError:
         # No room for an arc that is wider by a hair: what it would move is not told.
         moved = planned = pipe
-    found = []
+    result = []
     for bend, was, there, how in zip(pipe.bends, planned.bends, moved.bends, placings, strict=True):
         on = (how.hook, how.reference)
         here = bender.mark_position(bend.arc_start, bend.arc_end, *on)
         by_take_up = longer.mark_position(bend.arc_start, bend.arc_end, *on) - here
         before = bender.mark_position(was.arc_start, was.arc_end, *on)
         by_radius = wider.mark_position(there.arc_start, there.arc_end, *on) - before
-        found.append(known.of_sum(by_take_up / hair, by_radius / hair))
-    return tuple(found)
+        result.append(known.of_sum(by_take_up / hair, by_radius / hair))
+    return tuple(result)

@@ -164,7 +164,7 @@ class RunSetup:
             answers: the lines, by their number, that Yarrow put bends to.
             corners: of a path that was worked out from a walk, each corner's line and part.
         """
-        values = {each.name: getattr(self, each.name) for each in fields(RunSetup)}
+        values = {field.name: getattr(self, field.name) for field in fields(RunSetup)}
         return ResolvedRun(**values, walk=walk, answers=answers, corners=corners)
 
 

@@ -88,7 +88,7 @@ class Candidate:
             wanting.append(self.needs - self.after)
         if self.air is not None:
             wanting.append(-self.air.least)
-        return sum(max(each, 0.0) for each in [*wanting, self.too_long, self.too_shallow])
+        return sum(max(amount, 0.0) for amount in [*wanting, self.too_long, self.too_shallow])
 
     @property
     def room(self) -> float:
@@ -128,14 +128,14 @@ def answers(
     wanted = [
         (kind, angle) for kind in obstacle.kinds(setting) for angle in usual_angles(kind).angles
     ]
-    found = []
+    candidates = []
     for kind, angle in dict.fromkeys((*wanted, *extra)):
         line = obstacle.answer(kind, angle, setting)
         if line is not None:
             usual = angle == usual_angle(kind, obstacle.size(), place.unit)
             lift = obstacle.lift(kind, angle, setting)
-            found.append(tried(kind, angle, line, place, sections, usual=usual, lift=lift))
-    return found
+            candidates.append(tried(kind, angle, line, place, sections, usual=usual, lift=lift))
+    return candidates
 
 
 def _sections(obstacle: Obstacle, setting: Setting) -> list[Section]:
@@ -190,7 +190,7 @@ def tried(
     air = None
     if sections and bent and room.own >= -_HAIR:
         airs = [_air(bent, leg, pipe, section) for section in sections]
-        air = min(airs, key=lambda each: each.least)
+        air = min(airs, key=lambda air: air.least)
     return Candidate(
         id=name,
         kind=kind,

@@ -80,16 +80,16 @@ def choose(survey: Survey, words: LengthFormatter) -> Chosen:
         lines, taken, degrees = _go(survey, thrifty=True)
     choices: list[Choice] = []
     findings: list[Finding] = []
-    for each in taken:
-        path = f"walk[{each.feature}].{each.obstacle.pick_field}"
-        candidates = worded(each.all, each.best, path, words, thrifty=thrifty)
-        choices.append(Choice(each.feature, each.by, None, candidates))
-        if each.best.together:
-            choices.append(Choice(each.feature + 1, each.by, each.feature, ()))
-        before = survey.features[: each.feature]
+    for one in taken:
+        path = f"walk[{one.feature}].{one.obstacle.pick_field}"
+        candidates = worded(one.all, one.best, path, words, thrifty=thrifty)
+        choices.append(Choice(one.feature, one.by, None, candidates))
+        if one.best.together:
+            choices.append(Choice(one.feature + 1, one.by, one.feature, ()))
+        before = survey.features[: one.feature]
         risen = any(line.toward in ("out", "in") for line in before)
-        findings += _choice_findings(each, words, risen=risen)
-    free = {each.feature for each in taken if each.obstacle.pick_field == "angle"}
+        findings += _choice_findings(one, words, risen=risen)
+    free = {one.feature for one in taken if one.obstacle.pick_field == "angle"}
     answered = tuple(choice.feature for choice in choices if choice.feature not in free)
     run = survey.setup.resolved(tuple(lines), answered)
     return Chosen(run, tuple(choices), tuple(findings))
@@ -103,10 +103,10 @@ def _go(survey: Survey, *, thrifty: bool) -> tuple[list[Feature], list[_Taken], 
     leg, reached, degrees = FIRST_LEG, pipe.begins, 0.0
     lines: list[Feature] = []
     taken: list[_Taken] = []
-    open_from = max((n for n, each in enumerate(features) if each.is_obstacle), default=-1)
+    open_from = max((n for n, feature in enumerate(features) if feature.is_obstacle), default=-1)
     while len(lines) < len(features):
         feature = len(lines)
-        each = features[feature]
+        feature_line = features[feature]
         if feature > open_from:
             # Nothing is left to choose, so nothing needs to know where these lines lie.
             lines += [line for line in features[feature:] if not line.is_obstacle]
@@ -117,11 +117,11 @@ def _go(survey: Survey, *, thrifty: bool) -> tuple[list[Feature], list[_Taken], 
             setup.bender,
             setup.unit,
         )
-        if not each.is_obstacle:
-            best = tried("line", 0.0, each, place, (), usual=True)
-            lines.append(each)
+        if not feature_line.is_obstacle:
+            best = tried("line", 0.0, feature_line, place, (), usual=True)
+            lines.append(feature_line)
         else:
-            choice = _choose_one(features, feature, each, place, thrifty=thrifty)
+            choice = _choose_one(features, feature, feature_line, place, thrifty=thrifty)
             taken.append(choice)
             best = choice.best
             lines.append(best.line)
@@ -146,11 +146,11 @@ def _choose_one(
     thrifty: bool,
 ) -> _Taken:
     own, both = _alternatives(features, feature, obstacle, place)
-    found = (*own, *both)
+    candidates = (*own, *both)
     pick = picked(obstacle.pick)
-    for each in found:
-        if (each.kind, each.angle, each.together) == pick:
-            return _Taken(feature, obstacle, each, found, "person")
+    for candidate in candidates:
+        if (candidate.kind, candidate.angle, candidate.together) == pick:
+            return _Taken(feature, obstacle, candidate, candidates, "person")
     # What must fit into a length is to be as shallow as that allows.
     thrifty = thrifty or obstacle.room_given is not None
     best = _best(own, thrifty=thrifty)
@@ -158,7 +158,7 @@ def _choose_one(
         together = _best(both, thrifty=thrifty)
         if together.fits and _better_together(features, feature + 1, best, place):
             best = together
-    return _Taken(feature, obstacle, best, found, "yarrow")
+    return _Taken(feature, obstacle, best, candidates, "yarrow")
 
 
 _Tried = tuple[tuple[Candidate, ...], tuple[Candidate, ...]]
@@ -193,8 +193,8 @@ def _after(
     own = _alone(obstacle, setting, bender, unit)
     both = _both(obstacle, following, beyond, setting, bender, unit) if following else ()
     return (
-        tuple(replace(each, reached=reached) for each in own),
-        tuple(replace(each, reached=reached) for each in both),
+        tuple(replace(candidate, reached=reached) for candidate in own),
+        tuple(replace(candidate, reached=reached) for candidate in both),
     )
 
 
@@ -209,27 +209,27 @@ def _alone(
     own = answers(obstacle, place, (*extra, *obstacle.further_angles(setting)))
     if obstacle.room_given is not None:
         room = float(obstacle.room_given)
-        own = [replace(each, too_long=each.room - room) for each in own]
+        own = [replace(candidate, too_long=candidate.room - room) for candidate in own]
     return tuple(own)
 
 
-def _best(found: Sequence[Candidate], *, thrifty: bool) -> Candidate:
+def _best(candidates: Sequence[Candidate], *, thrifty: bool) -> Candidate:
     """What fits before what does not, then the usual kind, then what is nearest the usual angle and
     pulls easiest; of what does not fit, what lacks least. What differs by float noise is equal: the
     first is taken, in either unit."""
-    kinds = list(dict.fromkeys(each.kind for each in found))
-    usual = {each.kind: each.angle for each in found if each.usual}
+    kinds = list(dict.fromkeys(candidate.kind for candidate in candidates))
+    usual = {candidate.kind: candidate.angle for candidate in candidates if candidate.usual}
 
-    def rank(each: Candidate) -> tuple[float, ...]:
-        degrees = round(each.degrees, 6)
-        if not each.fits:
-            return (1.0, round(each.lacks, 6))
+    def rank(candidate: Candidate) -> tuple[float, ...]:
+        degrees = round(candidate.degrees, 6)
+        if not candidate.fits:
+            return (1.0, round(candidate.lacks, 6))
         if thrifty:
             return (0.0, degrees)
-        off = abs(each.angle - usual.get(each.kind, each.angle))
-        return (0.0, kinds.index(each.kind), off, degrees)
+        off = abs(candidate.angle - usual.get(candidate.kind, candidate.angle))
+        return (0.0, kinds.index(candidate.kind), off, degrees)
 
-    return min(found, key=rank)
+    return min(candidates, key=rank)
 
 
 @lru_cache(maxsize=512)
@@ -252,22 +252,24 @@ def _both(
     kind, profile = over
     pick = picked(obstacle.pick)
     place = Placement(replace(setting, following=beyond), -math.inf, bender, unit)
-    sections = [section for each in (obstacle, following) if (section := each.section(setting))]
+    sections = [
+        section for crossed in (obstacle, following) if (section := crossed.section(setting))
+    ]
     size = float(profile.height + profile.clearance)
     usual = usual_angle(kind, size, place.unit)
     angles = dict.fromkeys(usual_angles(kind).angles)
     if pick and pick[2] and pick[0] == kind:
         angles[pick[1]] = None
-    found = []
+    candidates = []
     for angle in angles:
         line = (
             profile.line(kind, angle, setting) if kind == "saddle4" else _stays_up(profile, angle)
         )
         if line is not None:
-            found.append(
+            candidates.append(
                 tried(kind, angle, line, place, sections, usual=angle == usual, together=True)
             )
-    return tuple(found)
+    return tuple(candidates)
 
 
 def _stays_up(profile: CrossingProfile, angle: float) -> OffsetOnto:
@@ -322,30 +324,30 @@ def _following(
 def _choice_findings(taken: _Taken, words: LengthFormatter, *, risen: bool) -> list[Finding]:
     """What to say of a choice. Args: risen, whether a line before it left the surface."""
     feature, obstacle, best = taken.feature, taken.obstacle, taken.best
-    found = []
+    findings = []
     path = f"walk[{feature}].pick"
     bent = Quantity(best.angle, "°", f"{best.angle:g}°")
     if obstacle.pick and taken.by == "yarrow":
         values = {"pick": obstacle.pick, "taken": best.id}
         remedy = _take(path, best.id)
-        found.append(Finding(FindingCode.PICK_NOT_OFFERED, values, feature, path, remedy=remedy))
+        findings.append(Finding(FindingCode.PICK_NOT_OFFERED, values, feature, path, remedy=remedy))
     if best.air is not None and best.air.least < -1e-6:
         clash: dict[str, Value] = {
             "angle": bent,
             "cut": words.needed(-best.air.least),
             "at": words.reading(best.air.at),
         }
-        found.append(Finding(FindingCode.OBSTACLE_CLASH, clash, feature, path))
+        findings.append(Finding(FindingCode.OBSTACLE_CLASH, clash, feature, path))
     if best.too_shallow > 1e-6:
         deep = words.length(words.up(float(obstacle.size()) + best.too_shallow))
         hole: dict[str, Value] = {"angle": bent, "deep": deep}
-        better = [each for each in taken.all if each.fits]
+        better = [candidate for candidate in taken.all if candidate.fits]
         other = _take(path, _best(better, thrifty=False).id) if better else None
-        found.append(Finding(FindingCode.ARC_IN_HOLE, hole, feature, path, remedy=other))
+        findings.append(Finding(FindingCode.ARC_IN_HOLE, hole, feature, path, remedy=other))
     if obstacle.leads_in and not risen:
         where = f"walk[{feature}].toward"
         remedy = Remedy(Phrase("go-out"), where, "out")
-        found.append(Finding(FindingCode.INTO_THE_SURFACE, {}, feature, where, remedy=remedy))
+        findings.append(Finding(FindingCode.INTO_THE_SURFACE, {}, feature, where, remedy=remedy))
     if obstacle.room_given is not None and best.too_long > 1e-6:
         path = f"walk[{feature}].within"
         least = words.reading(words.up(best.room))
@@ -354,8 +356,10 @@ def _choice_findings(taken: _Taken, words: LengthFormatter, *, risen: bool) -> l
             "least": words.length(least.value),
         }
         remedy = Remedy(Phrase("give-room", {"room": least}), path, str(least))
-        found.append(Finding(FindingCode.DOES_NOT_FIT_WITHIN, room, feature, path, remedy=remedy))
-    return found
+        findings.append(
+            Finding(FindingCode.DOES_NOT_FIT_WITHIN, room, feature, path, remedy=remedy)
+        )
+    return findings
 
 
 def _take(path: str, name: str) -> Remedy:

@@ -15,7 +15,7 @@ _HAIR = 1e-6
 
 @lru_cache(maxsize=512)
 def worded(
-    found: tuple[Candidate, ...],
+    candidates: tuple[Candidate, ...],
     best: Candidate,
     path: str,
     words: LengthFormatter,
@@ -30,105 +30,107 @@ def worded(
     """
     return tuple(
         CandidateView(
-            id=each.id,
-            kind=each.kind,
-            angle=each.angle,
-            together=each.together,
-            bends=each.bends,
-            degrees=each.degrees,
-            room=each.room,
-            room_text=words.reading(each.room),
-            before=each.before,
-            before_text=words.reading(each.before),
-            after=each.after,
-            after_text="" if each.after is None else words.reading(each.after),
-            pipe=each.pipe,
-            pipe_text=words.off(each.pipe),
-            pull=each.pull,
-            air=None if each.air is None else each.air.least,
-            air_text="" if each.air is None else words.reading(max(each.air.least, 0.0)),
-            lift=each.lift,
-            fits=each.fits,
-            usual=each.usual,
-            taken=each is best,
-            reason=_reason(each, best, found, words, thrifty=thrifty),
+            id=candidate.id,
+            kind=candidate.kind,
+            angle=candidate.angle,
+            together=candidate.together,
+            bends=candidate.bends,
+            degrees=candidate.degrees,
+            room=candidate.room,
+            room_text=words.reading(candidate.room),
+            before=candidate.before,
+            before_text=words.reading(candidate.before),
+            after=candidate.after,
+            after_text="" if candidate.after is None else words.reading(candidate.after),
+            pipe=candidate.pipe,
+            pipe_text=words.off(candidate.pipe),
+            pull=candidate.pull,
+            air=None if candidate.air is None else candidate.air.least,
+            air_text="" if candidate.air is None else words.reading(max(candidate.air.least, 0.0)),
+            lift=candidate.lift,
+            fits=candidate.fits,
+            usual=candidate.usual,
+            taken=candidate is best,
+            reason=_reason(candidate, best, candidates, words, thrifty=thrifty),
             path=path,
-            value=each.angle if path.endswith(".angle") else each.id,
+            value=candidate.angle if path.endswith(".angle") else candidate.id,
         )
-        for each in found
+        for candidate in candidates
     )
 
 
 def _reason(
-    each: Candidate,
+    candidate: Candidate,
     best: Candidate,
-    found: Sequence[Candidate],
+    candidates: Sequence[Candidate],
     words: LengthFormatter,
     *,
     thrifty: bool,
 ) -> Phrase:
-    if not each.bends and each.fits:
+    if not candidate.bends and candidate.fits:
         return Phrase("candidate/straight-on")
-    if not each.fits:
-        return _obstruction(each, words)
-    merit = _merit(each, best, found, words, thrifty=thrifty)
-    if each.lift <= _HAIR:
+    if not candidate.fits:
+        return _obstruction(candidate, words)
+    merit = _merit(candidate, best, candidates, words, thrifty=thrifty)
+    if candidate.lift <= _HAIR:
         return merit
-    return in_turn(merit, Phrase("candidate/stands-higher", {"lift": words.measured(each.lift)}))
+    return in_turn(
+        merit, Phrase("candidate/stands-higher", {"lift": words.measured(candidate.lift)})
+    )
 
 
-def _obstruction(each: Candidate, words: LengthFormatter) -> Phrase:
+def _obstruction(candidate: Candidate, words: LengthFormatter) -> Phrase:
     """The first thing that is in the way, gravest first."""
-    if each.own_room < -_HAIR:
+    if candidate.own_room < -_HAIR:
         return Phrase("candidate/too-steep")
-    if each.air is not None and each.air.least < -_HAIR:
+    if candidate.air is not None and candidate.air.least < -_HAIR:
         cut: dict[str, Value] = {
-            "cut": words.needed(-each.air.least),
-            "at": words.reading(each.air.at),
+            "cut": words.needed(-candidate.air.least),
+            "at": words.reading(candidate.air.at),
         }
         return Phrase("candidate/cuts-in", cut)
-    if each.too_shallow > _HAIR:
-        return Phrase("candidate/too-shallow", {"short": words.needed(each.too_shallow)})
-    if each.too_long > _HAIR:
-        room = {"room": words.measured(each.room), "long": words.measured(each.too_long)}
+    if candidate.too_shallow > _HAIR:
+        return Phrase("candidate/too-shallow", {"short": words.needed(candidate.too_shallow)})
+    if candidate.too_long > _HAIR:
+        room = {"room": words.measured(candidate.room), "long": words.measured(candidate.too_long)}
         return Phrase("candidate/too-long", room)
-    if each.before < -_HAIR:
-        return Phrase("candidate/begins-before", {"behind": words.measured(-each.before)})
-    if each.after is not None and each.after < -_HAIR:
-        return Phrase("candidate/runs-into-end", {"beyond": words.measured(-each.after)})
-    if each.shoe_short > _HAIR:
-        return Phrase("candidate/shoe-between", {"more": words.needed(each.shoe_short)})
-    side, left = ("before", each.before)
-    if each.after is not None and each.after < each.needs - _HAIR:
-        side, left = "after", each.after
-    room = {"left": words.available(left), "needs": words.needed(each.needs)}
+    if candidate.before < -_HAIR:
+        return Phrase("candidate/begins-before", {"behind": words.measured(-candidate.before)})
+    if candidate.after is not None and candidate.after < -_HAIR:
+        return Phrase("candidate/runs-into-end", {"beyond": words.measured(-candidate.after)})
+    if candidate.shoe_short > _HAIR:
+        return Phrase("candidate/shoe-between", {"more": words.needed(candidate.shoe_short)})
+    side, left = ("before", candidate.before)
+    if candidate.after is not None and candidate.after < candidate.needs - _HAIR:
+        side, left = "after", candidate.after
+    room = {"left": words.available(left), "needs": words.needed(candidate.needs)}
     return Phrase(f"candidate/leaves-{side}", room)
 
 
 def _merit(
-    each: Candidate,
+    candidate: Candidate,
     best: Candidate,
-    found: Sequence[Candidate],
+    candidates: Sequence[Candidate],
     words: LengthFormatter,
     *,
     thrifty: bool,
 ) -> Phrase:
     """What speaks for one that fits, against the usual or the taken one."""
-    fitting = [other for other in found if other.fits]
-    if each is best and thrifty:
+    fitting = [other for other in candidates if other.fits]
+    if candidate is best and thrifty:
         return Phrase("candidate/fewest-degrees")
-    degrees = angle(each.degrees)
-    if each.together:
-        return Phrase("candidate/over-both", {"bends": count(each.bends), "degrees": degrees})
-    if each.usual and each is best:
+    degrees = angle(candidate.degrees)
+    if candidate.together:
+        return Phrase("candidate/over-both", {"bends": count(candidate.bends), "degrees": degrees})
+    if candidate.usual and candidate is best:
         return Phrase("candidate/usual")
-    if each.degrees <= min(other.degrees for other in fitting):
+    if candidate.degrees <= min(other.degrees for other in fitting):
         return Phrase("candidate/pulls-easiest", {"degrees": degrees})
-    if each.room <= min(other.room for other in fitting):
-        return Phrase("candidate/least-room", {"room": words.measured(each.room)})
-    if each is best:
+    if candidate.room <= min(other.room for other in fitting):
+        return Phrase("candidate/least-room", {"room": words.measured(candidate.room)})
+    if candidate is best:
         return Phrase("candidate/nearest-usual")
-    saved = best.room - each.room
+    saved = best.room - candidate.room
     room = "less" if saved > 0 else "more"
-    pulls = "harder" if each.degrees > best.degrees else "easier"
+    pulls = "harder" if candidate.degrees > best.degrees else "easier"
     return Phrase(f"candidate/{room}-room-{pulls}", {"room": words.measured(abs(saved))})

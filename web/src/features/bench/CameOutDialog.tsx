@@ -4,19 +4,18 @@ import { type FormEvent, useState } from "react";
 import type { BenchFit, BenchPlan, BenchRun } from "@/api/bench";
 import { Refused } from "@/api/client";
 import type { CameOut, Readings } from "@/model/bench";
-import { term, wordFor } from "@/model/wording";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { Figures } from "@/ui/Figures";
 import { HoldButton } from "@/ui/HoldButton";
-import { TextField } from "@/ui/TextField";
-import { sentence } from "@/ui/Verdict";
 import { CouldBecome } from "./CouldBecome";
 import { MendLine } from "./MendStep";
 import { Verdict } from "./OfferUp";
+import { ReadingField } from "./ReadingField";
+import { READINGS, type Reading, readingsOf } from "./readings";
 import { useBenchFit } from "./useBench";
 
-type Typed = Readonly<Partial<Record<Field, string>>>;
+type Typed = Readonly<Partial<Record<Reading, string>>>;
 /** What was typed of each bend and not kept, by its number: a window that is closed loses nothing. */
 export type Drafts = Map<number, Typed>;
 
@@ -34,9 +33,6 @@ type Props = {
   keep: (readings: Readings) => void;
 };
 
-type Field = "angle" | "stub" | "height" | "distance" | "slid" | "twist";
-
-const DEGREES: readonly Field[] = ["angle", "twist"];
 const WRONG_WAY = "180";
 
 export function CameOutDialog(props: Props) {
@@ -55,27 +51,11 @@ export function CameOutDialog(props: Props) {
     type(next);
   };
   const [mended, setMended] = useState(kept.mended ?? false);
-  const readings = { ...read(typed), ...(mended ? { mended } : {}) };
+  const readings = { ...readingsOf(typed), ...(mended ? { mended } : {}) };
   const reading = open && Object.keys(readings).length > 0 ? tried(bend, readings) : null;
   const there = useBenchFit({ run, piece }, reading);
   const problems = there.error instanceof Refused ? there.error.problem.errors : [];
   const planned = plan.planned.bends[bend];
-  const reads = (name: Field) => plan.bends[bend]?.readings.includes(name) ?? false;
-  const field = (name: Field, label: string, placeholder: string) => {
-    const problem = problems.find(({ path }) => path.endsWith(`.${name}`));
-    return (
-      <TextField
-        label={label}
-        data-path={`read.${name}`}
-        value={typed[name] ?? ""}
-        placeholder={placeholder}
-        inputMode={DEGREES.includes(name) ? "decimal" : "text"}
-        autoComplete="off"
-        {...(problem ? { problem: `Expected ${problem.expected}` } : {})}
-        onChange={({ target }) => setTyped({ ...typed, [name]: target.value })}
-      />
-    );
-  };
   // What makes a pipe scrap is not kept by a touch in passing.
   const scrap = reading !== null && !there.error && there.data?.verdict === "scrap";
   const keepIt = () => {
@@ -88,8 +68,6 @@ export function CameOutDialog(props: Props) {
       keepIt();
     }
   };
-  const stub = wordFor(term("stub"), run.job_language);
-  const offset = wordFor(term("offset"), run.job_language);
   return (
     <Dialog
       title={`Bend ${bend + 1} came out different`}
@@ -99,12 +77,16 @@ export function CameOutDialog(props: Props) {
     >
       <form onSubmit={submit} className="grid gap-4">
         <div className="grid grid-cols-2 items-end gap-3">
-          {field("angle", "Angle that stayed, °", planned ? degrees(planned.angle) : "")}
-          {reads("stub") ? field("stub", `${sentence(stub)}, to its back`, "as marked") : null}
-          {reads("height") ? field("height", `Height of the ${offset}`, "centre to centre") : null}
-          {reads("distance") ? field("distance", "Back to back", "of the two") : null}
-          {field("slid", `Mark slid to the end, ${run.document.units}`, "− to the start")}
-          {reads("twist") ? field("twist", "Twisted, ° clockwise", "from its start") : null}
+          {READINGS.filter((name) => plan.bends[bend]?.readings.includes(name)).map((name) => (
+            <ReadingField
+              key={name}
+              name={name}
+              of={{ language: run.job_language, units: run.document.units, angle: planned?.angle }}
+              typed={typed[name] ?? ""}
+              problem={problems.find(({ path }) => path.endsWith(`.${name}`))?.expected}
+              type={(text) => setTyped({ ...typed, [name]: text })}
+            />
+          ))}
         </div>
         <div className="flex flex-wrap gap-2">
           <Button
@@ -167,19 +149,4 @@ function Tried({ fit, old, bend, runId }: TriedProps) {
       {fit.verdict === "scrap" ? <CouldBecome fit={fit} runId={runId} /> : null}
     </div>
   );
-}
-
-/** What was typed, without what is empty: degrees as numbers where they are some. */
-function read(typed: Typed): Readings {
-  const filled = Object.entries(typed).filter(([, text]) => text.trim());
-  return Object.fromEntries(
-    filled.map(([name, text]) => {
-      const number = Number(text.replace(",", ".").replace("°", "").replace("−", "-"));
-      return [name, DEGREES.includes(name as Field) && !Number.isNaN(number) ? number : text];
-    }),
-  ) as Readings;
-}
-
-function degrees(value: number): string {
-  return String(Number(value.toFixed(2)));
 }

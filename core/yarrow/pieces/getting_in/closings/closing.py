@@ -115,7 +115,9 @@ def standing_kinds(run: RunToClose) -> tuple[CouplingKind, ...]:
     conduit, unit = run.parted.run.conduit, run.parted.run.unit
     own = run.parted.coupling.of
     return tuple(
-        each
-        for each in couplings().values()
-        if each.stands and each.goes_on(conduit) and (unit in each.units or each == own)
+        coupling
+        for coupling in couplings().values()
+        if coupling.stands
+        and coupling.goes_on(conduit)
+        and (unit in coupling.units or coupling == own)
     )

@@ -13,7 +13,7 @@ _KINDS: tuple[ClosingKind, ...] = (
     LastPiece(),
     BoxOff(),
     WindBack(),
-    *(StandingCoupling(each.kind) for each in couplings().values() if each.stands),
+    *(StandingCoupling(coupling.kind) for coupling in couplings().values() if coupling.stands),
 )
 
-CLOSINGS = {each.kind: each for each in _KINDS}
+CLOSINGS = {kind.kind: kind for kind in _KINDS}

@@ -25,7 +25,7 @@ class StandingCoupling:
         return tuple(self._offers(run))
 
     def _offers(self, run: RunToClose) -> Iterator[Offer]:
-        kind = next((each for each in standing_kinds(run) if each.kind == self.kind), None)
+        kind = next((kind for kind in standing_kinds(run) if kind.kind == self.kind), None)
         if kind is None:
             return
         own = run.parted.coupling

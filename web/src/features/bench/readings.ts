@@ -1,0 +1,63 @@
+// What can be read of a bend that is made: what it is called, and how it is typed.
+import type { Language } from "@/api/planning";
+import type { Readings } from "@/model/bench";
+import type { Units } from "@/model/document";
+import { sentence, term, wordFor } from "@/model/wording";
+
+/** A reading by its name in a document. */
+export type Reading = Exclude<keyof Readings, "mended" | "as_is" | "done">;
+
+/** What a reading's words go by: the job, and how far the bend is to turn, degrees. */
+export type ReadOf = { language: Language; units: Units; angle: number | undefined };
+
+type Typing = {
+  label: (of: ReadOf) => string;
+  placeholder: (of: ReadOf) => string;
+  degrees?: true;
+};
+
+const ROWS: Record<Reading, Typing> = {
+  angle: {
+    label: () => "Angle that stayed, °",
+    placeholder: ({ angle }) => (angle === undefined ? "" : String(Number(angle.toFixed(2)))),
+    degrees: true,
+  },
+  stub: {
+    label: ({ language }) => `${sentence(wordFor(term("stub"), language))}, to its back`,
+    placeholder: () => "as marked",
+  },
+  height: {
+    label: ({ language }) => `Height of the ${wordFor(term("offset"), language)}`,
+    placeholder: () => "centre to centre",
+  },
+  distance: { label: () => "Back to back", placeholder: () => "of the two" },
+  slid: {
+    label: ({ units }) => `Mark slid to the end, ${units}`,
+    placeholder: () => "− to the start",
+  },
+  twist: {
+    label: () => "Twisted, ° clockwise",
+    placeholder: () => "from its start",
+    degrees: true,
+  },
+};
+
+/** In the order that they are asked in. */
+export const READINGS = Object.keys(ROWS) as Reading[];
+
+/** How a reading is asked for. */
+export function typingOf(name: Reading): Typing {
+  return ROWS[name];
+}
+
+/** What was typed, without what is empty: degrees as numbers where they are some. */
+export function readingsOf(typed: Readonly<Partial<Record<Reading, string>>>): Readings {
+  const filled = READINGS.filter((name) => typed[name]?.trim());
+  return Object.fromEntries(
+    filled.map((name) => {
+      const text = typed[name] ?? "";
+      const number = Number(text.replace(",", ".").replace("°", "").replace("−", "-"));
+      return [name, ROWS[name].degrees && !Number.isNaN(number) ? number : text];
+    }),
+  );
+}
