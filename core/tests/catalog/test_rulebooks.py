@@ -17,11 +17,15 @@ class Rulebooks(unittest.TestCase):
         for name, book in yarrow.rulebooks().items():
             with self.subTest(name):
                 self.assertIn(book.language, yarrow.LANGUAGES)
-                self.assertEqual(yarrow.wording_of(None, book.units).language, book.language)
+
+    def test_a_document_alone_is_answered_as_its_units_are_usual(self) -> None:
+        spoken = [yarrow.wording_of(None, unit).language for unit in ("in", "mm")]
+        self.assertEqual(spoken, ["en-US", "en-GB"])
 
     def test_wire_is_checked_by_area_in_the_us_whatever_the_conduit(self) -> None:
-        wires = {name: dict(book.wires) for name, book in yarrow.rulebooks().items()}
-        self.assertEqual(wires, {"us": {"method": "area"}, "uk": {}})
+        books = yarrow.rulebooks()
+        self.assertEqual(books["us"].wires, {"method": "area"})
+        self.assertEqual(books["uk"].wires, {})
 
 
 if __name__ == "__main__":
