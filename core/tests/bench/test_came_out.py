@@ -53,6 +53,13 @@ class CameOut(unittest.TestCase):
         self.assertAlmostEqual(spacing, 8.189, places=3)
         self.assertAlmostEqual(second["arc_start"] - first["arc_start"], spacing, places=3)
         self.assertEqual(third["angle"], 90)
+        # The set is shorter along the wall by h (cot 30 − cot 32): the leg after it is so much
+        # longer, from corner to corner.
+        planned = self.bench(self.SET, {"bend": 0})["bends"]
+        tans = {angle: math.tan(math.radians(angle)) for angle in (15, 16, 30, 32)}
+        longer = 4.375 * (1 / tans[30] - 1 / tans[32]) - RADIUS * (tans[16] - tans[15])
+        before = planned[2]["arc_start"] - planned[1]["arc_end"]
+        self.assertAlmostEqual(third["arc_start"] - second["arc_end"], before + longer, places=3)
         self.assertEqual(answer["verdict"], "fits")
         self.assertIn("Bend 1 is 2° over, and stays so", answer["told"][0])
         self.assertTrue(first["made"])

@@ -32,6 +32,13 @@ class SetUp(unittest.TestCase):
         for words in ("not the readout", "roller set", "Hands are off"):
             self.assertIn(words, told)
 
+    def test_what_swings_up_is_said_as_high_as_it_comes_over_the_floor(self) -> None:
+        # A stub of 12 stands 12 over the floor that the bend's back lies on; the other side of the
+        # mark, rounded to 1/16, may make it one mark more.
+        for walk in ((turn(12), end(40)), (turn(40), end(12))):
+            answer: Any = yarrow.bench(run(*walk), CAME_OUT)
+            self.assertRegex(answer["before"][0]["checks"][-1], r"swings up, 12( 1/16)? in over")
+
     def test_a_hand_bender_has_nothing_to_set(self) -> None:
         self.assertNotIn(
             "groove is the one", " ".join(self.checks("emt", "hand-emt-1/2", "1/2")[0])

@@ -833,5 +833,48 @@ MUTANTS: tuple[Mutant, ...] = (
         "[...others, ...fitting]",
         ("src/features/planner/Candidates.test.tsx",),
     ),
+    # fresh ones that went through
+    Mutant(
+        "walls/knockouts.py",
+        "if not wall.goes_straight(feed):",
+        "if wall.goes_straight(feed):",
+        _WALLS,
+    ),
+    Mutant(
+        "walls/route_checks.py",
+        'wall.upright[1 if hole.out.plate == "top" else 0]',
+        'wall.upright[0 if hole.out.plate == "top" else 1]',
+        _WALLS,
+    ),
+    Mutant(
+        "site/network.py",
+        "one[1] + share * (other[1] - one[1])",
+        "one[1] + share * (other[1] + one[1])",
+        _SITE,
+    ),
+    Mutant(
+        "site/plan_site.py",
+        "            max(site.trenches[trench].cover_mm",
+        "            min(site.trenches[trench].cover_mm",
+        _SITE,
+    ),
+    Mutant(
+        "bench/recovery.py",
+        "else (last + 1 if bend == first",
+        "else (last - 1 if bend == first",
+        _BENCH,
+    ),
+    Mutant(
+        "bench/before_bending.py",
+        "for point in bend.after) - bend.floor",
+        "for point in bend.after) + bend.floor",
+        _BENCH,
+    ),
+    Mutant(
+        "stock/bars.py",
+        "-(-max(upto[-1] - in_hand, 0)",
+        "-(-min(upto[-1] - in_hand, 0)",
+        _STOCK,
+    ),
 )
 """Of the kind that slipped through once."""

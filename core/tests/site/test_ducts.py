@@ -30,6 +30,13 @@ class Counts(unittest.TestCase):
         self.assertEqual([each["cables"] for each in two], [[[0, 29]], [[0, 1]]])
         self.assertEqual(two[0]["used_text"], "100 %")
 
+    def test_a_duct_through_two_trenches_lies_as_deep_as_the_deeper(self) -> None:
+        line = [trench("T", (0, 0), (40, 0), cover=600), trench("U", (40, 0), (80, 0), cover=900)]
+        for trenches in (line, line[::-1]):
+            places = [hole("A", 0, 0), hole("B", 80, 0)]
+            (stretch,) = yarrow.site(site(places, trenches, [fibre("A", "B")]))["stretches"]
+            self.assertEqual(stretch["section"]["cover"], 900)
+
     def test_every_duct_has_a_rope_of_its_own(self) -> None:
         cables = [fibre("A", "B")] * 2 + [{**fibre("A", "B"), "kind": "power", "diameter": 60}]
         answer = yarrow.site(between_holes((0, 0), (80, 0), cables=cables))

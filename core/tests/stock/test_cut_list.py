@@ -148,6 +148,12 @@ class Fewest(unittest.TestCase):
         five = stock(60, 60, 60, 45, 45, 45, 45, stick=100, kerf=0)
         self.assertEqual(cut(five, seconds=0)["bound"], 5)
 
+    def test_offcuts_take_no_more_off_the_bound_than_they_are_long(self) -> None:
+        # 5 of 40 are 200; ten ends of 5 have 50 of it at most: 150 is two sticks still.
+        ends = [{"length": 5, "count": 10}]
+        short = stock(*(40,) * 5, stick=100, kerf=0, offcuts=ends)
+        self.assertEqual(cut(short, seconds=0)["bound"], 2)
+
     def test_without_the_solver_first_fit_says_what_it_is(self) -> None:
         lengths, hand = HARD
         document = stock(*lengths, stick=100, kerf=1, offcuts=[{"length": each} for each in hand])

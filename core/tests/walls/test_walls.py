@@ -120,6 +120,14 @@ class Worked(unittest.TestCase):
         middle = answer["boxes"][1]["knockout"]
         self.assertAlmostEqual((out[0][0] + into[-1][0]) / 2, middle)
 
+    def test_of_two_pipes_to_one_side_the_lower_leaves_further_to_that_side(self) -> None:
+        # Else the one that goes on up would cross the one that bends away under it.
+        for ends, way in ((("B", "C"), 1), (("B", "A"), -1)):
+            with self.subTest(ends=ends):
+                feeds = (feed(*ends, "high"), feed(*ends, "low"))
+                high, low = (each["path"][0] for each in yarrow.wall(wall(*feeds))["feeds"])
+                self.assertGreater(way * (low[0] - high[0]), 1.13)
+
     def test_metric(self) -> None:
         answer = yarrow.wall(
             wall(
@@ -468,6 +476,18 @@ class WaysOut(unittest.TestCase):
     def test_one_that_comes_down_on_a_stud_is_told(self) -> None:
         out = {"name": "Light", "at": 65}
         answer = yarrow.wall(wall(feed("A", "Light"), ways_out=[out]))
+        self.assertIn("way-out-in-a-stud", codes(answer))
+
+    def test_over_a_door_it_is_in_the_stud_over_the_header(self) -> None:
+        # Over the header, from 87 1/4 up, the fifth stud stands still, at 64 to 65 1/2; at the
+        # floor the door is open there.
+        door = {"name": "Door", "begins": 60, "width": 32}
+        out = {"name": "Light", "at": 64.75}
+        boxes = [box("A", 2), box("B", 3)]
+        answer = yarrow.wall(
+            wall(feed("A", "Light", "high"), ways_out=[out], boxes=boxes, openings=[door],
+                 lines=[{"name": "high", "height": 90}])
+        )  # fmt: skip
         self.assertIn("way-out-in-a-stud", codes(answer))
 
 

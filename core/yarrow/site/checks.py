@@ -134,7 +134,7 @@ def _of_places(planned: PlannedSite) -> Iterator[Finding]:
             yield Finding(FindingCode.PLACE_NOT_REACHED, values, path=f"places[{number}].at")
         held = [cut for cut, places in cuts.held_by_stretch.items() if number in places]
         if held:
-            names = tuple(stretch_name(planned, number) for number in sorted(held))
+            names = tuple(stretch_name(planned, cut) for cut in sorted(held))
             way = next((way for way in cuts.second_ways if number in way.frees), None)
             variant = "" if way else "no-trench"
             values = {
