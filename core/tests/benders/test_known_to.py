@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+import math
 import random
 import unittest
 from fractions import Fraction
 
 from yarrow.benders.learning.calibration import calibrate
+from yarrow.benders.learning.equations import KeptAngle, Tape, _leg_tilted
 from yarrow.benders.learning.measured_bend import MeasuredBend
 
 CASES = 800
@@ -37,6 +39,19 @@ def held(tests: int, error: float, mark: float, scatter: float = 0.0) -> tuple[f
         take_up += abs(known.take_up - TAKE_UP) <= known.take_up_known_to
         radius += abs(known.radius - RADIUS) <= known.radius_known_to
     return take_up / CASES, radius / CASES
+
+
+class AngleInALeg(unittest.TestCase):
+    def test_a_leg_is_off_by_what_its_corner_moves(self) -> None:
+        # From the arc to the back's corner is (R + D/2) tan(θ/2): with 5 and 1/2 in, by half a
+        # degree more and half a degree less.
+        def corner(angle: float) -> float:
+            return (5 + 0.25) * math.tan(math.radians(angle / 2))
+
+        for angle in (30.0, 90.0):
+            wanted = corner(angle + 0.5) - corner(angle - 0.5)
+            off = _leg_tilted(KeptAngle(angle, 1.0), Tape(0.5, 1 / 16), 5)
+            self.assertAlmostEqual(off, wanted, places=4)
 
 
 class NineteenOfTwenty(unittest.TestCase):

@@ -11,9 +11,9 @@ from hypothesis import strategies as st
 
 from core.tests.builders import end, planned, saddle3, saddle4, text_of, turn
 from yarrow.benders.bender import Bender, Hook
-from yarrow.benders.habits import inner_orders, worked_together
+from yarrow.benders.habits import _at_a_box, inner_orders, worked_together
 from yarrow.benders.placing import Placing, made_neighbours, place
-from yarrow.geometry.pipe import develop
+from yarrow.geometry.pipe import PipeBend, StraightPipe, develop
 from yarrow.role import SADDLE, Role
 from yarrow.runs.model.plan import WrittenPlan
 
@@ -23,6 +23,18 @@ BENDER = Bender("test", "Test", "hand", 4.0, 4.75, 2.0, 1.0, 0.7)
 
 def made(plan: WrittenPlan) -> list[int]:
     return [step.bend + 1 for step in plan.steps if step.bend is not None]
+
+
+class AtABox(unittest.TestCase):
+    def test_both_bends_of_a_set_are_worked_from_the_end_that_it_is_close_to(self) -> None:
+        # Close is half as far again as the hook's 2.4: 3.6.
+        roles = (Role.NEAR, Role.FAR)
+        bends = (PipeBend(10, 30, 0, 4), PipeBend(16, 30, 180, 4))
+        for straights, hook in (((10, 4, 3.5), "end"), ((3.5, 4, 10), "start"), ((4, 4, 4), None)):
+            pipe = StraightPipe(22, straights, bends, (1, 2), (1, 0, 0), (0, 1, 0))
+            with self.subTest(straights=straights):
+                found = [_at_a_box(BENDER, pipe, roles, index) for index in (0, 1)]
+                self.assertEqual(found, [hook, hook])
 
 
 class Together(unittest.TestCase):

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 import math
 import unittest
+from types import SimpleNamespace
+from typing import Any
 
 from core.tests.builders import (
     RADIUS,
@@ -27,10 +29,29 @@ from core.tests.builders import (
 )
 from core.tests.walking import walked
 from yarrow.runs.model.plan import WrittenPlan
+from yarrow.runs.selection.candidates import Candidate
 
 
 def free(at: object, rise: object, **more: object) -> dict[str, object]:
     return {"kind": "offset", "at": at, "rise": rise, "toward": "left", **more}
+
+
+class Lacks(unittest.TestCase):
+    def test_all_that_is_in_its_way_adds_up_and_room_to_spare_takes_nothing_off(self) -> None:
+        room: dict[str, Any] = {"own_room": 3.0, "shoe_short": -1.0, "before": 5.0, "after": 6.0}
+        fits = {**room, "needs": 4.0, "air": None, "too_long": 0.0, "too_shallow": 0.0}
+        lacks: Any = Candidate.lacks
+        for said, by in (
+            ({}, 0.0),
+            ({"own_room": -2.0}, 2.0),
+            ({"shoe_short": 0.5, "own_room": -2.0}, 2.5),
+            ({"before": 1.0, "after": 3.0}, 4.0),
+            ({"after": None, "before": 3.0}, 1.0),
+            ({"air": SimpleNamespace(least=-0.25)}, 0.25),
+            ({"too_long": 7.0, "too_shallow": 0.125}, 7.125),
+        ):
+            with self.subTest(said=said):
+                self.assertAlmostEqual(lacks.fget(SimpleNamespace(**{**fits, **said})), by)
 
 
 class Usual(unittest.TestCase):

@@ -309,6 +309,12 @@ class Network(unittest.TestCase):
         with self.assertRaisesRegex(DocumentError, "lie on one another"):
             yarrow.site(site([], alike))
 
+    def test_a_cable_to_a_place_that_is_not_there_is_told_which_are(self) -> None:
+        line = [trench("T", (0, 0), (100, 0))]
+        for places, said in ((PLACES, "a place: A, B"), ([], "a place: none is there")):
+            with self.subTest(said), self.assertRaisesRegex(DocumentError, said):
+                yarrow.site(site(places, line, [fibre("A" if places else "B", "C")]))
+
     def test_a_building_with_two_entries_is_one_place(self) -> None:
         both = building("Hut", 50, 10, entries=[[50, -10]])
         places = [hole("A", 0, 10), hole("B", 0, -10), both]

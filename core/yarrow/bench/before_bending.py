@@ -6,11 +6,9 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from yarrow.benders.bender import Bender
 from yarrow.catalog.reading import toml
 from yarrow.runs.bending_sequence import BendHandling, OrderHandling
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Value
 
 
@@ -33,12 +31,11 @@ def before_bending(run: ResolvedRun, order: OrderHandling) -> tuple[BeforeBendin
     Source:
         docs/pieces-and-walls.md, at the bench.
     """
-    words = run.lengths
     steps = []
     for at, bend in enumerate(order.bends):
         checks = (
             *(_of_the_tool(run) if at == 0 else ()),
-            *_of_the_bend(run.bender, order, bend, words, first=at == 0),
+            *_of_the_bend(run, order, bend, first=at == 0),
         )
         steps.append(BeforeBending(bend.bend, checks))
     return tuple(steps)
@@ -61,8 +58,9 @@ def _of_the_tool(run: ResolvedRun) -> Iterator[Phrase]:
 
 
 def _of_the_bend(
-    bender: Bender, order: OrderHandling, bend: BendHandling, words: LengthFormatter, *, first: bool
+    run: ResolvedRun, order: OrderHandling, bend: BendHandling, *, first: bool
 ) -> Iterator[Phrase]:
+    bender = run.bender
     mark = next(mark for mark in order.marks if mark.bend == bend.bend)
     hook = Phrase(f"pipe-end/{mark.hook}")
     in_former = bender.traits.goes_in_first or bender.traits.warms
@@ -73,4 +71,4 @@ def _of_the_bend(
     if bender.kind == "mechanical":
         yield Phrase("before/handle-in-bend")
     rises = max(point[2] for point in bend.after) - bend.floor
-    yield Phrase("before/end-rises", {"high": words.needed(rises)})
+    yield Phrase("before/end-rises", {"high": run.lengths.needed(rises)})

@@ -260,7 +260,7 @@ def _answer(resolution: Resolution, joints: Joints, findings: Sequence[Finding])
             if coupling.goes_on(resolution.run.conduit)
         ),
         stick=stick,
-        stick_text=resolution.lengths.reading(stick),
+        stick_text=resolution.run.lengths.reading(stick),
         parted="",
         pieces=(),
         joints=(),

@@ -35,12 +35,16 @@ class RunToPart:
     things: tuple[SiteObject, ...]
     coupling: Coupling
     stick: float
-    words: LengthFormatter
     rack: Rack | None = None
     straights: tuple[StraightPart, ...] = field(init=False)
 
     def __post_init__(self) -> None:
         object.__setattr__(self, "straights", straights_of(self.layout.vertices, self.pipe))
+
+    @property
+    def words(self) -> LengthFormatter:
+        """How the job tells its lengths."""
+        return self.run.lengths
 
     @property
     def end_fittings(self) -> tuple[str, str]:

@@ -96,10 +96,9 @@ class Parting:
         on_site = things(run, layout, plan.resolution.survey.features)
         coupling = couplings()[joints.coupling].on(run.conduit, run.unit)
         stick = float(joints.stick)
-        words = plan.resolution.lengths
         rack = plan.resolution.survey.rack
-        parted = RunToPart(run, layout, pipe, on_site, coupling, stick, words, rack)
-        return cls(parted, Sticks(pipe.cut_length, stick, coupling, float(words.step) / 2))
+        parted = RunToPart(run, layout, pipe, on_site, coupling, stick, rack)
+        return cls(parted, Sticks(pipe.cut_length, stick, coupling, float(run.round_to) / 2))
 
     def closed(self, way: WayToGetIn) -> Parting:
         """The same with the coupling that closes it, where that is another than its own.

@@ -14,7 +14,6 @@ from yarrow.racks.rack_plan import Gap, RackPipe
 from yarrow.role import Role
 from yarrow.runs.model.lines import labelled_line
 from yarrow.runs.model.run import Rack, ResolvedRun
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, count
 from yarrow.wording.wording import EN_US
 
@@ -95,13 +94,13 @@ def _apart(begins: Vector, ends: Vector, other_begins: Vector, other_ends: Vecto
     return length(cross(subtract(middle, begins), way)) / (length(way) or 1.0)
 
 
-def touching(gaps: Sequence[Gap], rack: Rack, words: LengthFormatter) -> list[Finding]:
+def touching(gaps: Sequence[Gap], rack: Rack, setup: ResolvedRun) -> list[Finding]:
     """Where pipes would cut into each other: the worst of them, and the spacing that frees all."""
     overlapping = [gap for gap in gaps if gap.air < -_HAIR]
     if not overlapping:
         return []
     worst = min(overlapping, key=lambda gap: gap.air)
-    others = len(overlapping) - 1
+    words, others = setup.lengths, len(overlapping) - 1
     wider = words.reading(words.up(rack.spacing - worst.air))
     return [
         Finding(

@@ -22,7 +22,6 @@ from yarrow.runs.model.lines import labelled_line
 from yarrow.runs.model.run import Built, OtherPipe, Rack, ResolvedRun
 from yarrow.runs.planner import plan_path
 from yarrow.runs.stages import UnbuildablePlan
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Value, count
 
 _HAIR = 1e-6
@@ -178,13 +177,13 @@ def built_findings(rack: Rack, lines: Sequence[RackPipePath]) -> list[Finding]:
     return findings
 
 
-def no_leg(line: RackPipePath, words: LengthFormatter) -> Finding:
+def no_leg(line: RackPipePath) -> Finding:
     """An error for a pipe that turns before its leg has begun."""
     leg = line.problem.index if line.problem else 0
     values: dict[str, Value] = {
         "pipe": count(line.pipe + 1),
         "line": labelled_line(line.run, line.owners[leg][0]),
-        "offset": words.measured(line.offset),
+        "offset": line.run.lengths.measured(line.offset),
         "frees": FREES,
     }
     return Finding(FindingCode.RACK_LEG_GONE, values, path="rack.spacing")

@@ -24,7 +24,6 @@ from yarrow.runs.layout.walk import lay_out
 from yarrow.runs.model.run import OrderedBend, Rack, ResolvedRun, Survey
 from yarrow.runs.planner import plan_path, plan_resolved, resolve_run
 from yarrow.runs.written_plan import write_plan
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Shown, count
 
 MOST_BENDS = 2000
@@ -46,7 +45,6 @@ def plan_rack(survey: Survey) -> RackPlan:
     rack = survey.rack or Rack(1, "left", 1.0, "centres", "same", 1.0, (), ())
     setup = resolution.run
     first = write_plan(plan_resolved(resolution))
-    words = resolution.lengths
     findings: list[Finding] = []
     if setup.method == "table":
         findings.append(Finding(FindingCode.RACK_IS_EXACT, path="method"))
@@ -65,12 +63,12 @@ def plan_rack(survey: Survey) -> RackPlan:
     # All of them are bent in one order, the first one's.
     order = setup.order
     for line, own in zip(laid, bent, strict=True):
-        pipe, order = _pipe(rack, line, own, words, pipes[-1] if pipes else None, order)
+        pipe, order = _pipe(rack, line, own, pipes[-1] if pipes else None, order)
         findings += _pipe_errors(pipe)
         pipes.append(pipe)
-    findings += [no_leg(line, words) for line in lines[len(laid) :]]
+    findings += [no_leg(line) for line in lines[len(laid) :]]
     gaps = [gap_between(one, other, laid, bent, setup) for one, other in pairwise(pipes)]
-    findings += touching(gaps, rack, words)
+    findings += touching(gaps, rack, setup)
     return _rack_plan(setup, rack, tuple(pipes), tuple(gaps), findings)
 
 
@@ -78,7 +76,6 @@ def _pipe(
     rack: Rack,
     line: RackPipePath,
     radii: Sequence[float],
-    words: LengthFormatter,
     before: RackPipe | None,
     order: tuple[OrderedBend, ...],
 ) -> tuple[RackPipe, tuple[OrderedBend, ...]]:
@@ -89,7 +86,7 @@ def _pipe(
     if planned.placed and not wide and not order:
         bends = planned.placed.order.bends
         order = tuple(OrderedBend(bend.bend, bend.placing.hook) for bend in bends)
-    plan = write_plan(planned)
+    plan, words = write_plan(planned), run.lengths
     made = plan.working_marks
     moved: tuple[Shown, ...] = ()
     if before and len(before.marks) == len(made) and len(before.bends) == len(plan.bends):

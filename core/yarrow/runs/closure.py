@@ -16,7 +16,6 @@ from yarrow.runs.layout.walk import lay_out
 from yarrow.runs.model.lines import line_phrase
 from yarrow.runs.model.plan import Solved
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Shown, Value
 
 FLOATING = ("at", "rise", "width", "angle")
@@ -199,7 +198,7 @@ def _not_reached(
             "value": words.measured(wrong[0].read(solved)),
         }
     else:
-        variant, values = "off" if loose else "tight", {"off": _missed(off, words)}
+        variant, values = "off" if loose else "tight", {"off": _missed(off, run)}
     helper, remedy = _helper(run, loose, target), None
     values["helps"] = Phrase("no-number-runs-that-way")
     if helper is not None:
@@ -216,7 +215,8 @@ def _field_and_line(run: ResolvedRun, feature: int, field: str) -> dict[str, Val
     return {"field": Phrase(f"field/{field}"), "line": line_phrase(run, feature)}
 
 
-def _missed(off: Vector, words: LengthFormatter) -> tuple[Phrase, ...]:
+def _missed(off: Vector, run: ResolvedRun) -> tuple[Phrase, ...]:
+    words = run.lengths
     sides = (("back", "ahead"), ("right", "left"), ("in", "out"))
     parts = tuple(
         Phrase(f"too-far/{names[value < 0]}", {"far": words.measured(abs(value))})

@@ -60,7 +60,6 @@ from yarrow.runs.stages import (
     StraightenedRun,
     UnbuildablePlan,
 )
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, count
 
 MOST_SIMULATED = 30
@@ -90,13 +89,12 @@ def resolve_run(survey: Survey) -> Resolution:
     Args:
         survey: the run as it was read.
     """
-    lengths = LengthFormatter(survey.setup.unit, survey.setup.round_to)
-    chosen = choose(survey, lengths)
+    chosen = choose(survey)
     if survey.meet is None:
-        return Resolution(survey, chosen.run, chosen.choices, (), chosen.findings, lengths)
+        return Resolution(survey, chosen.run, chosen.choices, (), chosen.findings)
     closed = close_run(chosen.run, survey.meet)
     findings = (*chosen.findings, *closed.findings)
-    return Resolution(survey, closed.run, chosen.choices, closed.solved, findings, lengths)
+    return Resolution(survey, closed.run, chosen.choices, closed.solved, findings)
 
 
 def plan_resolved(
@@ -151,8 +149,7 @@ def plan_path(
     """
     path = tuple((Fraction(x), Fraction(y), Fraction(z)) for x, y, z in vertices)
     laid = replace(run, path=path, corners=owners)
-    lengths = LengthFormatter(run.unit, run.round_to)
-    resolution = Resolution(Survey(laid, ()), laid, (), (), (), lengths)
+    resolution = Resolution(Survey(laid, ()), laid, (), (), ())
     # Bends in shots are many, and their pipe's own most has been looked at.
     return plan_resolved(resolution, by_habit=by_habit, most_bends=len(vertices))
 
@@ -207,7 +204,7 @@ def place(
     run, layout, pipe = resolution.run, straight.layout, straight.pipe
     order = run_order(run, layout, pipe, by_habit=by_habit) if pipe.bends else NO_BENDS
     marks = exact_marks(run, pipe, order.placings)
-    return PlacedPipe(run, layout, pipe, order, order.placings, marks, resolution.lengths)
+    return PlacedPipe(run, layout, pipe, order, order.placings, marks)
 
 
 def run_order(
@@ -342,7 +339,7 @@ def _check_wires(placed: PlacedPipe) -> PlannedWires | None:
         return None
     points = pull_points(bends_on(pipe), run.most_degrees)
     features = layout.features_of(pipe)
-    return plan_wires(run.wires, run.unit, pipe, layout.vertices, features, points, placed.words)
+    return plan_wires(run.wires, run, pipe, layout.vertices, features, points)
 
 
 @dataclass(frozen=True, slots=True)

@@ -11,7 +11,6 @@ from yarrow.runs.layout.walk import Layout
 from yarrow.runs.model.plan import Choice, MarkedPipe, Solved, Step, Working
 from yarrow.runs.model.run import ResolvedRun, Survey
 from yarrow.runs.model.wires import PlannedWires
-from yarrow.wording.lengths import LengthFormatter
 
 
 @dataclass(frozen=True, slots=True)
@@ -24,7 +23,6 @@ class Resolution:
     choices: tuple[Choice, ...]
     solved: tuple[Solved, ...]
     findings: tuple[Finding, ...]
-    lengths: LengthFormatter
 
 
 @dataclass(frozen=True, slots=True)

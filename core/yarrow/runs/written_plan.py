@@ -58,7 +58,7 @@ def write_plan(plan: Plan) -> WrittenPlan:
         totals=_totals(run, layout, pipe),
         dimensions=marked.dimensions,
         beside=built.other_method if built else None,
-        site=site_dimensions(layout, survey.features, resolution.lengths),
+        site=site_dimensions(layout, survey.features, resolution.run),
         things=things(run, layout, survey.features),
         comes_out_as=marked.path,
         comes_out_arcs=marked.arcs,

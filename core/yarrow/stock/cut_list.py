@@ -57,6 +57,11 @@ class Stock:
     offcuts: tuple[NamedBar, ...]
     together: tuple[tuple[int, ...], ...] = ()
 
+    @property
+    def lengths(self) -> LengthFormatter:
+        """How its lengths are written: to the marks that are usual with its unit."""
+        return LengthFormatter.usual(self.unit)
+
 
 @dataclass(frozen=True, slots=True)
 class Cut:
@@ -117,12 +122,11 @@ class CutList:
         return nothing_wrong(self.findings)
 
 
-def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
+def cut_list(stock: Stock, seconds: float) -> CutList:
     """What is cut from what, of as few sticks as are found in a time.
 
     Args:
         stock: what there is, and what it is wanted for.
-        words: how the job tells its lengths.
         seconds: that looking for fewer may take; 0: first fit alone.
 
     Source:
@@ -136,7 +140,7 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
     longest = max([stick, *(bar.length for bar in offcuts)])
     every = [PieceToCut(number, _up(piece.length)) for number, piece in enumerate(stock.pieces)]
     too_long = without_offcut(every, offcuts, stick, kerf)
-    findings = [_too_long(stock.pieces[piece.number], longest, words) for piece in too_long]
+    findings = [_too_long(stock, stock.pieces[piece.number], longest) for piece in too_long]
     longer = {piece.number for piece in too_long}
     pieces = [piece for piece in every if piece.number not in longer]
     joined = put_together(pieces, stock.together, longest, kerf)
@@ -148,7 +152,7 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
     if stock.sticks is not None and sticks > stock.sticks:
         short: dict[str, Value] = {"more": count(sticks - stock.sticks), "sticks": count(sticks)}
         findings.append(Finding(FindingCode.STICKS_RUN_OUT, short, path="sticks"))
-    written = tuple(_bar_to_cut(bar, stock, kerf, words) for bar in bars)
+    written = tuple(_bar_to_cut(bar, stock, kerf) for bar in bars)
     kept = sum(bar.left for bar in written if bar.kept)
     waste = sum(bar.left for bar in written if not bar.kept)
     return CutList(
@@ -165,9 +169,9 @@ def cut_list(stock: Stock, words: LengthFormatter, seconds: float) -> CutList:
         moved=max(moved, 0),
         bars=written,
         waste=waste,
-        waste_text=words.reading(waste),
+        waste_text=stock.lengths.reading(waste),
         kept=kept,
-        kept_text=words.reading(kept),
+        kept_text=stock.lengths.reading(kept),
         findings=gravest_first(findings),
     )
 
@@ -195,7 +199,8 @@ def _found(
     return in_order(bars), "proven" if sticks_in(bars) <= bound else "within", bound
 
 
-def _bar_to_cut(bar: CutBar, stock: Stock, kerf: int, words: LengthFormatter) -> BarToCut:
+def _bar_to_cut(bar: CutBar, stock: Stock, kerf: int) -> BarToCut:
+    words = stock.lengths
     offcut = bar.bar.offcut
     length = float(stock.stick if offcut is None else stock.offcuts[offcut].length)
     begins = float(stock.end) if offcut is None else 0.0
@@ -227,7 +232,8 @@ def _not_together(stock: Stock, group: Sequence[int]) -> Finding:
     return Finding(FindingCode.NOT_FROM_ONE_STICK, {"names": names}, path="together")
 
 
-def _too_long(bar: NamedBar, longest: int, words: LengthFormatter) -> Finding:
+def _too_long(stock: Stock, bar: NamedBar, longest: int) -> Finding:
+    words = stock.lengths
     values: dict[str, Value] = {
         "name": bar.name or words.measured(float(bar.length)),
         "over": words.needed(float(bar.length) - longest / _SCALE),

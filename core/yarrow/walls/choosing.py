@@ -14,7 +14,6 @@ from yarrow.walls.knockouts import KnockoutExit, KnockoutExits, leavings, leavin
 from yarrow.walls.route_checks import Pipework, findings_of_route
 from yarrow.walls.routes import BenderRoom, Route, route
 from yarrow.walls.wall import Edge, Feed, FeedEnd, FramedWall, WallBox
-from yarrow.wording.lengths import LengthFormatter
 
 _BY_LEVEL: dict[Level, float] = {"error": 1000.0, "warning": 30.0, "note": 0.0}
 """What a finding counts against others: no number of warnings that a wall has is worth an error."""
@@ -88,8 +87,7 @@ def chosen_ways(wall: FramedWall, room: BenderRoom) -> ChosenWays:
     Source:
         docs/pieces-and-walls.md, framed walls.
     """
-    words = wall.lengths
-    search = _WaySearch(wall, room, words)
+    search = _WaySearch(wall, room)
     taken = {feed.number: search.at_first(feed) for feed in search.feeds}
     for _ in range(_ROUNDS):
         wrong = search.wrong(taken)
@@ -113,7 +111,6 @@ class _WaySearch:
 
     wall: FramedWall
     room: BenderRoom
-    words: LengthFormatter
     feeds: tuple[Feed, ...] = ()
     first: KnockoutExits = field(default_factory=dict)
     work: int = _WORK

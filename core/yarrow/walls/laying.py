@@ -12,7 +12,6 @@ from yarrow.catalog.reading import toml
 from yarrow.fill.conductor import Conductor
 from yarrow.findings.finding import Finding
 from yarrow.geometry.vectors import Vector, along, subtract, unit
-from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.units import convert, convert_length
 from yarrow.pieces.places import reach_of
 from yarrow.runs.layout.walk import pipe_of
@@ -24,7 +23,6 @@ from yarrow.walls.knockouts import KnockoutExits
 from yarrow.walls.route_checks import route_findings
 from yarrow.walls.routes import BenderRoom, Route
 from yarrow.walls.wall import FramedWall
-from yarrow.wording.lengths import LengthFormatter
 
 _KICK = 0.2
 """Tangent of half of a kick's angle that room is left for: a kick is gentler than 22 degrees."""
@@ -56,7 +54,6 @@ class LaidWall:
     by, and what is wrong so far."""
 
     to_lay: WallToLay
-    words: LengthFormatter
     knockouts: KnockoutExits
     routes: tuple[Route, ...]
     findings: tuple[Finding, ...]
@@ -77,7 +74,6 @@ def lay_wall(to_lay: WallToLay) -> LaidWall:
         docs/pieces-and-walls.md, framed walls.
     """
     wall = to_lay.wall
-    words = LengthFormatter(wall.unit, STEPS[wall.unit][USUAL_STEP[wall.unit]])
     chosen = chosen_ways(wall, _bender_room(wall, to_lay.setup.bender))
     findings = (
         *wall_findings(wall),
@@ -85,7 +81,7 @@ def lay_wall(to_lay: WallToLay) -> LaidWall:
         *without_a_knockout(wall, chosen.without),
         *route_findings(wall, chosen.routes),
     )
-    return LaidWall(to_lay, words, chosen.knockouts, chosen.routes, findings)
+    return LaidWall(to_lay, chosen.knockouts, chosen.routes, findings)
 
 
 def _bender_room(wall: FramedWall, bender: Bender) -> BenderRoom:

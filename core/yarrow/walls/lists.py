@@ -11,7 +11,6 @@ from yarrow.findings.finding import Finding
 from yarrow.walls.routes import Route
 from yarrow.walls.wall import FramedWall
 from yarrow.walls.wall_plan import BoredHole, Needed, PlannedFeed, PlateHoleBored, ToBore
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase
 
 ORDER = ("boxes", "connectors", "holes", "pipe", "straps")
@@ -50,7 +49,7 @@ def holes_of(wall: FramedWall, routes: Sequence[Route]) -> tuple[BoredHole, ...]
     return tuple(bored_holes)
 
 
-def plate_holes_of(routes: Sequence[Route], words: LengthFormatter) -> tuple[PlateHoleBored, ...]:
+def plate_holes_of(wall: FramedWall, routes: Sequence[Route]) -> tuple[PlateHoleBored, ...]:
     """The holes through plates, in order of the feeds.
 
     Args:
@@ -61,8 +60,8 @@ def plate_holes_of(routes: Sequence[Route], words: LengthFormatter) -> tuple[Pla
             feed=way.feed.number,
             plate=hole.out.plate,
             along=hole.along,
-            along_text=words.reading(hole.along),
-            deep_text=words.reading(hole.deep),
+            along_text=wall.lengths.reading(hole.along),
+            deep_text=wall.lengths.reading(hole.deep),
         )
         for way in routes
         for hole in way.plate_holes

@@ -26,7 +26,7 @@ from yarrow.walls.wall_plan import (
     WallPiece,
     WallPlan,
 )
-from yarrow.wording.lengths import LengthFormatter, degrees
+from yarrow.wording.lengths import degrees
 from yarrow.wording.phrase import Phrase, Shown, Value, count
 
 FORMAT = "yarrow.wall-plan/1"
@@ -45,8 +45,8 @@ def plan_wall(laid: LaidWall, runs: Sequence[Mapping[str, Any]]) -> WallPlan:
     Source:
         docs/pieces-and-walls.md, framed walls.
     """
-    wall, words, routes = laid.wall, laid.words, laid.routes
-    holes, in_plates = holes_of(wall, routes), plate_holes_of(routes, words)
+    wall, words, routes = laid.wall, laid.wall.lengths, laid.routes
+    holes, in_plates = holes_of(wall, routes), plate_holes_of(wall, routes)
     conductors = laid.to_lay.conductors
     volumes = [volume_of(wall, number, conductors) for number in range(len(wall.boxes))]
     findings = [*laid.findings, *_too_full(wall, volumes)]
@@ -64,7 +64,7 @@ def plan_wall(laid: LaidWall, runs: Sequence[Mapping[str, Any]]) -> WallPlan:
         openings=wall.openings,
         corners=tuple(corner.at for corner in wall.corners),
         boxes=tuple(
-            _placed_box(box, words, volume) for box, volume in zip(wall.boxes, volumes, strict=True)
+            _placed_box(wall, box, volume) for box, volume in zip(wall.boxes, volumes, strict=True)
         ),
         lines=tuple(
             PlacedLine(line.name, line.height, words.reading(line.height)) for line in wall.lines
@@ -94,7 +94,7 @@ def _too_full(wall: FramedWall, volumes: Sequence[BoxResult | None]) -> list[Fin
 
 
 def _planned_feed(laid: LaidWall, way: Route, run: dict[str, Any]) -> PlannedFeed:
-    wall, feed, words = laid.wall, way.feed, laid.words
+    wall, feed, words = laid.wall, way.feed, laid.wall.lengths
     survey = survey_of_feed(laid, way, run["path"])
     setup = survey.setup
     said = (laid.to_lay.known_by, setup.path, setup.joints, feed.wires.strip())
@@ -166,7 +166,8 @@ def _pieces_of(feed: _FeedToPlan) -> tuple[tuple[_Made, ...], tuple[Finding, ...
     return made, tuple(worst)
 
 
-def _placed_box(box: WallBox, words: LengthFormatter, volume: BoxResult | None) -> PlacedBox:
+def _placed_box(wall: FramedWall, box: WallBox, volume: BoxResult | None) -> PlacedBox:
+    words = wall.lengths
     side = Phrase(f"wall/{box.side}")
     on = Phrase("wall/on-stud", {"side": side, "number": count(box.stud)})
     return PlacedBox(

@@ -9,7 +9,6 @@ from typing import Literal
 
 from yarrow.catalog.tables import Conduit
 from yarrow.catalog.wall_boxes import WallBoxKind
-from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.units import Unit
 from yarrow.walls.studs import Opening, Studs
 from yarrow.wording.lengths import LengthFormatter
@@ -155,7 +154,7 @@ class FramedWall:
     @property
     def lengths(self) -> LengthFormatter:
         """How its tape is read: in its unit, to the usual marks."""
-        return LengthFormatter(self.unit, STEPS[self.unit][USUAL_STEP[self.unit]])
+        return LengthFormatter.usual(self.unit)
 
     @property
     def upright(self) -> tuple[float, float]:

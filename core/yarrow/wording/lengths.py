@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
+from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.measure.units import Unit
 from yarrow.wording.phrase import Quantity, TapeReading
 
@@ -15,6 +16,11 @@ class LengthFormatter:
 
     unit: Unit
     step: Fraction
+
+    @classmethod
+    def usual(cls, unit: Unit) -> LengthFormatter:
+        """To the marks that are usual with a unit."""
+        return cls(unit, STEPS[unit][USUAL_STEP[unit]])
 
     def length(self, value: float) -> TapeReading:
         """To the nearest mark, with the unit.

@@ -7,9 +7,7 @@ from typing import Any
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run.reading import read_unit
 from yarrow.documents.schema import reader
-from yarrow.measure.rounding import STEPS, USUAL_STEP
 from yarrow.stock.cut_list import CutList, NamedBar, Stock, cut_list
-from yarrow.wording.lengths import LengthFormatter
 
 MOST_PIECES = 10_000
 """Pieces of a list, counts multiplied out: more than any job has, few enough to be answered."""
@@ -51,7 +49,7 @@ def stock_document(document: object, seconds: float = 4.0) -> CutList:
         offcuts=offcuts,
         together=together,
     )
-    return cut_list(stock, LengthFormatter(unit, STEPS[unit][USUAL_STEP[unit]]), seconds)
+    return cut_list(stock, seconds)
 
 
 def _together(wanted: list[list[str]], pieces: tuple[NamedBar, ...]) -> tuple[tuple[int, ...], ...]:

@@ -37,7 +37,11 @@ class PlacedPipe:
     order: Order
     placings: tuple[Placing, ...]
     marks: tuple[Mark, ...]
-    words: LengthFormatter
+
+    @property
+    def words(self) -> LengthFormatter:
+        """How the job tells its lengths."""
+        return self.run.lengths
 
     def feature(self, bend: int) -> int:
         """The line of the walk that a bend belongs to.

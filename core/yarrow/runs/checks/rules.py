@@ -20,7 +20,7 @@ from yarrow.runs.checks.wires import bends_on, pull_point_phrase
 from yarrow.runs.layout.walk import Layout, lay_out
 from yarrow.runs.model.lines import line_phrase, placed_at
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import LengthFormatter, angle
+from yarrow.wording.lengths import angle
 from yarrow.wording.phrase import Phrase, Value, count
 
 
@@ -49,7 +49,7 @@ def degree_findings(placed: PlacedPipe) -> list[Finding]:
                 "degrees": angle(points.degrees),
                 "limit": angle(points.limit),
                 "line": line_phrase(placed.run, feature),
-                "breaks": tuple(pull_point_phrase(point, placed.words) for point in points.points),
+                "breaks": tuple(pull_point_phrase(point, placed.run) for point in points.points),
             },
             feature,
             "",
@@ -142,7 +142,6 @@ def _gentler(placed: PlacedPipe, stick: float) -> tuple[int, float] | None:
 
 def slip_findings(run: ResolvedRun) -> list[Finding]:
     """A warning for every number that looks like a slip of the pen or the tape."""
-    words = run.lengths
     stick = stick_of(run)
     findings = []
     for feature, line in enumerate(run.walk):
@@ -152,13 +151,13 @@ def slip_findings(run: ResolvedRun) -> list[Finding]:
         rise = float(line.move.rise) if line.move else 0.0
         figures = {"at": at, "rise": rise, "stick": stick}
         if at == 0:
-            findings.append(_slip(feature, "at", "zero", words, figures))
+            findings.append(_slip(feature, "at", "zero", run, figures))
         elif at > stick and not run.joints:
-            findings.append(_slip(feature, "at", "place", words, figures))
+            findings.append(_slip(feature, "at", "place", run, figures))
         if rise > stick:
-            findings.append(_slip(feature, "rise", "rise", words, figures))
+            findings.append(_slip(feature, "rise", "rise", run, figures))
         elif rise > at > 0:
-            findings.append(_slip(feature, "rise", "turned-round", words, figures))
+            findings.append(_slip(feature, "rise", "turned-round", run, figures))
     return findings
 
 
@@ -194,10 +193,10 @@ def stand_off_findings(run: ResolvedRun, layout: Layout) -> list[Finding]:
 
 
 def _slip(
-    feature: int, field: str, variant: str, words: LengthFormatter, figures: Mapping[str, float]
+    feature: int, field: str, variant: str, run: ResolvedRun, figures: Mapping[str, float]
 ) -> Finding:
     path = f"walk[{feature}].{field}"
-    values = {name: words.measured(figure) for name, figure in figures.items()}
+    values = {name: run.lengths.measured(figure) for name, figure in figures.items()}
     return Finding(FindingCode.SUSPECT_DIMENSION, values, feature, path, variant=variant)
 
 

@@ -22,37 +22,37 @@ from yarrow.findings.finding import Finding, errors_of
 from yarrow.geometry.pipe import StraightPipe
 from yarrow.geometry.vectors import Vector
 from yarrow.measure.units import MM_PER_INCH, Unit, convert, convert_length
+from yarrow.runs.model.run import ResolvedRun
 from yarrow.runs.model.wires import Break, PlannedPull, PlannedWires, Wires
 from yarrow.wording.distances import distance, distance_text
 from yarrow.wording.figures import trimmed_down, trimmed_up
-from yarrow.wording.lengths import LengthFormatter, angle
+from yarrow.wording.lengths import angle
 from yarrow.wording.phrase import Phrase, Quantity, Value, count, in_turn
 
 
 def plan_wires(
     wires: Wires,
-    unit: Unit,
+    run: ResolvedRun,
     pipe: StraightPipe,
     vertices: Sequence[Vector],
     features: Sequence[int],
     points: PullPoints,
-    words: LengthFormatter,
 ) -> PlannedWires:
     """The check of a run's wire by the run's own length and bends.
 
     Args:
         wires: of the run.
-        unit: of the run.
-        pipe: of its centreline.
-        vertices: of its centreline.
+        run: that it is drawn into.
+        pipe: of its centreline, in the run's unit.
+        vertices: of its centreline, in the run's unit.
         features: the line of the walk of each bend.
         points: its bends between pull points.
-        words: how lengths are written.
 
     Source:
         docs/fill.md.
     """
     bends = right_angles(pipe, features)
+    unit = run.unit
     length_mm = convert_length(pipe.cut_length, unit, "mm")
     length_m = Fraction(round(length_mm)) / 1000
     fill, findings = None, []
@@ -76,7 +76,7 @@ def plan_wires(
         bends=bends,
         length_m=float(length_m),
         points=points,
-        breaks=tuple(_break(wires, point, words) for point in points.points),
+        breaks=tuple(_break(wires, point, run) for point in points.points),
         pull=_pull(wires, unit, pipe, vertices) if wires.conductors else None,
         duct_m=duct_metres(points.degrees) if wires.duct else None,
         length_text=distance_text(float(length_m), unit),
@@ -144,23 +144,23 @@ def bends_on(pipe: StraightPipe) -> list[BendOnPipe]:
     return [BendOnPipe(bend.arc_start, bend.arc_end, bend.angle) for bend in pipe.bends]
 
 
-def pull_point_phrase(point: PullPoint, words: LengthFormatter) -> Phrase:
+def pull_point_phrase(point: PullPoint, run: ResolvedRun) -> Phrase:
     """Where to break a run."""
     return Phrase(
         "pull-point",
         {
-            "at": words.measured(point.at),
+            "at": run.lengths.measured(point.at),
             "one": count(point.bend),
             "other": count(point.bend + 1),
         },
     )
 
 
-def _break(wires: Wires, point: PullPoint, words: LengthFormatter) -> Break:
+def _break(wires: Wires, point: PullPoint, run: ResolvedRun) -> Break:
     kind = point_kind(wires)
     values: dict[str, Value] = {
         "kind": kind,
-        "place": pull_point_phrase(point, words),
+        "place": pull_point_phrase(point, run),
         "before": angle(point.degrees_before),
     }
     return Break(point, kind, Phrase("break", values))

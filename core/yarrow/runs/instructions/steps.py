@@ -48,7 +48,7 @@ def steps(
     if marks:
         result.append(_mark_step(piece, marks))
     if marks and piece.bender.traits.warms:
-        result.append(_form_step(piece.bender, piece.words))
+        result.append(_form_step(piece))
     made: set[int] = set()
     lies = [*accumulate(handled.turned for handled in sequence)]
     lined = any(abs(handled.turned) >= SAME_PLANE for handled in sequence)
@@ -58,7 +58,7 @@ def steps(
         parts = [
             *_where(piece, handled, before),
             *((_turn(handled, hooked=not piece.bender.traits.warms),) if before else ()),
-            *_set_up(piece.bender, mark, bend, row, piece.words),
+            *_set_up(piece, mark, bend, row),
             *((_line(normalised(turned)),) if lined and before else ()),
             _bend(piece.bender, bend, row, first=before is None),
             *((Phrase("step/pencil-line"),) if lined and before is None else ()),
@@ -115,8 +115,8 @@ def _mark_step(piece: PieceToBend, marks: Sequence[Mark]) -> Step:
     )
 
 
-def _form_step(bender: Bender, words: LengthFormatter) -> Step:
-    held = words.needed(max(bender.hook, bender.heel))
+def _form_step(piece: PieceToBend) -> Step:
+    held = piece.words.needed(max(piece.bender.hook, piece.bender.heel))
     return Step(
         2,
         Phrase("step/form"),
@@ -127,10 +127,9 @@ def _form_step(bender: Bender, words: LengthFormatter) -> Step:
     )
 
 
-def _set_up(
-    bender: Bender, mark: Mark, bend: PipeBend, row: Working, words: LengthFormatter
-) -> tuple[Phrase, ...]:
+def _set_up(piece: PieceToBend, mark: Mark, bend: PipeBend, row: Working) -> tuple[Phrase, ...]:
     """How the pipe goes into the bender, in the words of the way of working."""
+    bender = piece.bender
     at: dict[str, Value] = {
         "name": mark.name,
         "mark": mark.text,
@@ -143,7 +142,7 @@ def _set_up(
             return Phrase("step/warm", warm), Phrase("step/warm-mark", toward)
         arc = {**at, "begins": row.start_of_bend, "ends": row.end_of_bend}
         return Phrase("step/warm", warm), Phrase("step/warm-mark/elsewhere", arc)
-    deduct = _deduct(bender, mark, bend, words)
+    deduct = _deduct(piece, mark, bend)
     if bender.follows_chart:
         chart: dict[str, Value] = {
             "begins": row.start_of_bend,
@@ -160,16 +159,14 @@ def _set_up(
     return Phrase("step/put", at), *deduct
 
 
-def _deduct(
-    bender: Bender, mark: Mark, bend: PipeBend, words: LengthFormatter
-) -> tuple[Phrase, ...]:
+def _deduct(piece: PieceToBend, mark: Mark, bend: PipeBend) -> tuple[Phrase, ...]:
     """How a stub's mark comes of its height, where it is hooked toward its end."""
     at_start = mark.bend == 0 and mark.hook == "start"
     if not at_start or mark.reference != "front" or bend.angle < STUB_FROM:
         return ()
     hung: dict[str, Value] = {
-        "take_up": words.reading(bender.take_up),
-        "stub": words.reading(mark.position + bender.take_up),
+        "take_up": piece.words.reading(piece.bender.take_up),
+        "stub": piece.words.reading(mark.position + piece.bender.take_up),
     }
     return (Phrase("step/hang-take-up", hung),)
 
@@ -225,12 +222,12 @@ def _line(lies: float) -> Phrase:
 def _how_to_check(piece: PieceToBend, handled: Handled, made: set[int], row: Working) -> Phrase:
     """How to see that this bend is right, with a figure where one can be put to it."""
     index, roll = handled.bend, handled.rolled
-    pipe, words, role = piece.pipe, piece.words, piece.roles[index]
+    pipe, role = piece.pipe, piece.roles[index]
     bend = pipe.bends[index]
     pair = index + role.partner in made if role.partner else False
     if pair and isinstance(row.depth, TapeReading):
         depth = {"depth": row.depth._replace(with_unit=True)}
-        return in_turn(Phrase("check/parallel-gauged", depth), _parallel_within(words))
+        return in_turn(Phrase("check/parallel-gauged", depth), _parallel_within(piece))
     if pair:
         return Phrase("check/in-one-line")
     twists = abs(roll) > SAME_PLANE and not _opposite(roll)
@@ -238,11 +235,11 @@ def _how_to_check(piece: PieceToBend, handled: Handled, made: set[int], row: Wor
     return in_turn(level, _measured_check(piece, index, made))
 
 
-def _parallel_within(words: LengthFormatter) -> Phrase:
+def _parallel_within(piece: PieceToBend) -> Phrase:
     """How parallel is parallel. Source: catalog/limits.toml."""
     limit = limits().parallel_within
     within, over = (
-        words.measured(by_unit.of(words.unit)) for by_unit in (limit.within, limit.over)
+        piece.words.measured(by_unit.of(piece.unit)) for by_unit in (limit.within, limit.over)
     )
     return Phrase("check/parallel-within", {"within": within, "over": over})
 

@@ -14,18 +14,17 @@ from yarrow.obstacles.obstacle import Obstacle
 from yarrow.runs.layout.walk import LaidLine, Layout
 from yarrow.runs.model.plan import SiteDimension, SiteObject
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import LengthFormatter
 
 
 def site_dimensions(
-    layout: Layout, features: Sequence[Feature | Obstacle], words: LengthFormatter
+    layout: Layout, features: Sequence[Feature | Obstacle], run: ResolvedRun
 ) -> tuple[SiteDimension, ...]:
     """Every number that was measured, between the two places that the tape was held to."""
     return tuple(
         SiteDimension(
             feature,
             dimension.field,
-            words.reading(dimension.value),
+            run.lengths.reading(dimension.value),
             dimension.begins,
             dimension.ends,
         )

@@ -14,7 +14,6 @@ from yarrow.runs.marking.doubt_of_marks import known_to
 from yarrow.runs.marking.printed_rule import RuleWork
 from yarrow.runs.model.plan import Mark
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import LengthFormatter
 
 
 def exact_marks(
@@ -30,7 +29,7 @@ def exact_marks(
     if known is None:
         return marks
     bands = known_to(known, run, pipe, placings)
-    words = LengthFormatter(run.unit, run.round_to)
+    words = run.lengths
     return tuple(
         replace(mark, known_to=band, known_to_text=words.reading(words.up(band)))
         for mark, band in zip(marks, bands, strict=True)

@@ -35,7 +35,6 @@ from yarrow.runs.selection.candidates import (
     usual_angle,
 )
 from yarrow.runs.selection.reasons import worded
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Quantity, Value
 
 _NEAR = 3.0
@@ -66,7 +65,7 @@ class _Taken:
     by: Literal["yarrow", "person"]
 
 
-def choose(survey: Survey, words: LengthFormatter) -> Chosen:
+def choose(survey: Survey) -> Chosen:
     """Bends for everything on the walk: the person's pick where there is one, else the usual that
     fits; where the run would bend too far between pull points, the least that fits.
 
@@ -82,13 +81,13 @@ def choose(survey: Survey, words: LengthFormatter) -> Chosen:
     findings: list[Finding] = []
     for one in taken:
         path = f"walk[{one.feature}].{one.obstacle.pick_field}"
-        candidates = worded(one.all, one.best, path, words, thrifty=thrifty)
+        candidates = worded(one.all, one.best, path, survey.setup.lengths, thrifty=thrifty)
         choices.append(Choice(one.feature, one.by, None, candidates))
         if one.best.together:
             choices.append(Choice(one.feature + 1, one.by, one.feature, ()))
         before = survey.features[: one.feature]
         risen = any(line.toward in ("out", "in") for line in before)
-        findings += _choice_findings(one, words, risen=risen)
+        findings += _choice_findings(survey, one, risen=risen)
     free = {one.feature for one in taken if one.obstacle.pick_field == "angle"}
     answered = tuple(choice.feature for choice in choices if choice.feature not in free)
     run = survey.setup.resolved(tuple(lines), answered)
@@ -321,8 +320,9 @@ def _following(
     return features[feature].ends_leg(leg, pipe)
 
 
-def _choice_findings(taken: _Taken, words: LengthFormatter, *, risen: bool) -> list[Finding]:
+def _choice_findings(survey: Survey, taken: _Taken, *, risen: bool) -> list[Finding]:
     """What to say of a choice. Args: risen, whether a line before it left the surface."""
+    words = survey.setup.lengths
     feature, obstacle, best = taken.feature, taken.obstacle, taken.best
     findings = []
     path = f"walk[{feature}].pick"
