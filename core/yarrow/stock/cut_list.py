@@ -245,8 +245,8 @@ def _too_long(stock: Stock, bar: NamedBar, longest: int) -> Finding:
 
 
 def _up(length: Fraction) -> int:
-    return -int(-(length * _SCALE) // 1)
+    return -(-length.numerator * _SCALE // length.denominator)
 
 
 def _down(length: Fraction) -> int:
-    return int(length * _SCALE // 1)
+    return length.numerator * _SCALE // length.denominator
