@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import ClassVar, Literal, cast
+from typing import Any, ClassVar, Literal, cast
 from uuid import uuid4
 
 from django.db import models
@@ -34,6 +34,19 @@ class Job(models.Model):
     def __str__(self) -> str:
         return self.name
 
+    def save(self, *args: Any, **kwargs: Any) -> None:
+        """Under rules that there are alone.
+
+        Args:
+            args, kwargs: as Django's own takes them.
+
+        Raises:
+            ValueError: where the catalogue has no such rules.
+        """
+        if self.rules not in rulebooks():
+            raise ValueError(f"rules {self.rules!r}: expected one of {', '.join(rulebooks())}")
+        super().save(*args, **kwargs)
+
     @property
     def unit(self) -> Unit:
         """What its lengths are in."""
@@ -41,7 +54,7 @@ class Job(models.Model):
 
     @property
     def rule_set(self) -> Rules:
-        """Whose rules hold there, by their short name: the API takes no other."""
+        """Whose rules hold there, by their short name: no other is saved."""
         return cast(Rules, self.rules)
 
     @property

@@ -30,6 +30,8 @@ class Words(CrewTest):
 
 class Rules(CrewTest):
     def test_no_job_is_kept_under_rules_or_units_that_nobody_has(self) -> None:
-        for field in ("rules", "units"):
-            with self.assertRaises(IntegrityError), transaction.atomic():
-                Job.objects.update(**{field: "xx"})
+        with self.assertRaises(IntegrityError), transaction.atomic():
+            Job.objects.update(units="xx")
+        self.job.rules = "xx"
+        with self.assertRaisesRegex(ValueError, "us, uk"):
+            self.job.save()
