@@ -72,6 +72,8 @@ class WhatMeets(unittest.TestCase):
         volume = site_box(A, B, contents={"box": "square-4-1-1/2"}).volume
         assert volume is not None
         self.assertEqual((volume.needed, volume.passes), (18.25, True))
+        # A 4 in square of 1 1/2 holds 21 in³.
+        self.assertEqual(volume.left, 2.75)
 
     def test_what_passes_through_comes_with_two_runs_and_counts_once(self) -> None:
         contents = {"box": "square-4-1-1/2"}
