@@ -32,9 +32,10 @@ from yarrow.measure.units import convert_length
 from yarrow.runs.bending_sequence import OrderHandling, as_it_came_out
 from yarrow.runs.marking.working import on_the_scale
 from yarrow.runs.model.plan import WrittenPlan
+from yarrow.runs.model.run import ResolvedRun
 from yarrow.runs.stages import BuildablePlan
 from yarrow.runs.written_plan import write_plan
-from yarrow.wording.lengths import LengthFormatter, degrees
+from yarrow.wording.lengths import degrees
 from yarrow.wording.phrase import Phrase, Shown, Value, count
 
 FORMAT = "yarrow.bench-plan/1"
@@ -261,10 +262,10 @@ def _so_far(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> 
         cut_short = cut_short or done.cut_short
     if cut_short:
         messages.append(Phrase("bench/not-all-looked-at"))
-    legs = _legs(refit, hung, step, words)
+    legs = _legs(run, refit, hung)
     read = any(made_bend.readings for made_bend in made)
     straight = straight_left([refit.bent.bends[bend] for bend in bends], planned.cut)
-    sentences = _fit_sentences(refit, planned, legs, words) if read else ()
+    sentences = _fit_sentences(run, refit, planned, legs) if read else ()
     fit = BenchFit(
         format=FIT_FORMAT,
         legs=legs,
@@ -362,10 +363,9 @@ def hung_as_planned(plan: BuildablePlan) -> HungPiece:
     return HungPiece(vertices, slopes, groups)
 
 
-def _legs(
-    refit: Refit, hung: HungPiece, step: float, words: LengthFormatter
-) -> tuple[LegAsBent, ...]:
-    """How its legs come to lie. Args: step, of the tape: what is off by no more, holds."""
+def _legs(run: ResolvedRun, refit: Refit, hung: HungPiece) -> tuple[LegAsBent, ...]:
+    """How its legs come to lie: what is off by no more than a step of the tape, holds."""
+    words, step = run.lengths, float(run.round_to)
     last = len(refit.off) - 1
     legs = []
     for at, off in enumerate(refit.off):
@@ -403,8 +403,9 @@ def _half_degrees(angle: float) -> str:
 
 
 def _fit_sentences(
-    refit: Refit, planned: BentPiece, legs: Sequence[LegAsBent], words: LengthFormatter
+    run: ResolvedRun, refit: Refit, planned: BentPiece, legs: Sequence[LegAsBent]
 ) -> list[Phrase]:
+    words = run.lengths
     sentences = []
     if refit.overlap:
         sentences.append(Phrase("bench/no-room", {"by": words.needed(refit.overlap)}))

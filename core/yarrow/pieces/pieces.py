@@ -173,7 +173,7 @@ class Hung:
             return cls(parting, run.middles, findings=(unlooked,))
         ways = ways_in(run)
         by, findings = picked(ways, joints.closing)
-        findings = (*findings, *troubles_in(by, ways, parting.parted.words))
+        findings = (*findings, *troubles_in(by, ways, parting.parted.run))
         shown = of_each_kind(ways, by)
         if by is None:
             return cls(parting, run.middles, None, shown, findings)
@@ -210,7 +210,7 @@ def _way_in(parting: Parting, way: WayToGetIn, taken: WayToGetIn | None) -> WayI
         name=name_of(way),
         works=way.works,
         minutes=round(way.minutes),
-        turned=turn_phrases(way, parting.parted.words),
+        turned=turn_phrases(way, parting.parted.run),
         taken=way == taken,
         more=more,
         places=tuple(PlaceOfJoint(joint.leg, joint.at_text) for joint in joints),

@@ -293,7 +293,7 @@ class Parting:
         for number, span in enumerate(self.spans(middles), 1):
             written = write_plan(self.plan(*span))
             ends = self._ends(span)
-            after = (*after_bending(ends, written, words), *joining.get(number, ()))
+            after = (*after_bending(ends, written, self.parted.run), *joining.get(number, ()))
             whole = self.sticks.is_whole(*span)
             spare = 0.0 if whole else max(self.parted.stick - written.cut_length, 0.0)
             begins, finishes = self.sticks.cut_between(*span)
@@ -307,7 +307,7 @@ class Parting:
                     spare_text=words.reading(spare),
                     threads=tuple(words.reading(words.up(thread)) for thread in ends.threads),
                     works=self.can_be_bent(span),
-                    before=before_bending(ends, written, words),
+                    before=before_bending(ends, written, self.parted.run),
                     after=tuple(replace(step, number=at) for at, step in enumerate(after, 1)),
                     plan=written,
                 )

@@ -11,7 +11,6 @@ from yarrow.findings.code import FindingCode
 from yarrow.findings.finding import Finding
 from yarrow.pieces.piece_plan import Strap, Supports
 from yarrow.pieces.places import JointRoom, RunToPart, TapedLeg, hidden, on_leg, taped_legs
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Value
 
 _HAIR = 1e-6
@@ -59,7 +58,7 @@ def supports_of(
         upright_text=words.reading(rule.upright) if rule.upright != rule.spacing else "",
         law=rule.law,
         source=rule.source,
-        straps=tuple(_strap(legs, words, number, place) for number, place in enumerate(places, 1)),
+        straps=tuple(_strap(parted, legs, number, place) for number, place in enumerate(places, 1)),
     )
     return supports, tuple(findings)
 
@@ -160,7 +159,8 @@ def _evened(
     return result
 
 
-def _strap(legs: Sequence[TapedLeg], words: LengthFormatter, number: int, place: float) -> Strap:
+def _strap(parted: RunToPart, legs: Sequence[TapedLeg], number: int, place: float) -> Strap:
+    words = parted.words
     leg, part = on_leg(legs, place)
     at = part.at(place)
     return Strap(number, place, leg.number + 1, words.reading(leg.reads(at)), at, part.ahead)

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from yarrow.catalog.limits import limits
 from yarrow.runs.model.plan import Step, WrittenPlan
-from yarrow.wording.lengths import LengthFormatter
+from yarrow.runs.model.run import ResolvedRun
 from yarrow.wording.phrase import Phrase, Value, count
 
 
@@ -25,38 +25,38 @@ class PieceEnds:
         return tuple(thread for thread in (self.start_thread, self.end_thread) if thread)
 
 
-def before_bending(ends: PieceEnds, plan: WrittenPlan, words: LengthFormatter) -> tuple[Step, ...]:
+def before_bending(ends: PieceEnds, plan: WrittenPlan, run: ResolvedRun) -> tuple[Step, ...]:
     """Threads that are cut before the piece is bent: where a bend leaves less straight than the
     threader's jaws hold.
 
     Args:
         ends: of the piece.
         plan: of it.
-        words: how the job tells its lengths.
+        run: that it is a piece of.
     """
     return tuple(
-        _thread(number, end, length, ends.turns, words, "first")
-        for number, (end, length) in enumerate(_threaded(ends, plan, words, short=True), 1)
+        _thread(number, end, length, ends.turns, run, "first")
+        for number, (end, length) in enumerate(_threaded(ends, plan, run, short=True), 1)
     )
 
 
-def after_bending(ends: PieceEnds, plan: WrittenPlan, words: LengthFormatter) -> tuple[Step, ...]:
+def after_bending(ends: PieceEnds, plan: WrittenPlan, run: ResolvedRun) -> tuple[Step, ...]:
     """The other threads.
 
     Args:
-        ends, plan, words: as for before_bending.
+        ends, plan, run: as for before_bending.
     """
     return tuple(
-        _thread(number, end, length, ends.turns, words, "after")
-        for number, (end, length) in enumerate(_threaded(ends, plan, words, short=False), 1)
+        _thread(number, end, length, ends.turns, run, "after")
+        for number, (end, length) in enumerate(_threaded(ends, plan, run, short=False), 1)
     )
 
 
 def _threaded(
-    ends: PieceEnds, plan: WrittenPlan, words: LengthFormatter, *, short: bool
+    ends: PieceEnds, plan: WrittenPlan, run: ResolvedRun, *, short: bool
 ) -> list[tuple[str, float]]:
     """The ends that are threaded, whose straight is too short for the jaws, or long enough."""
-    least = limits().least_to_thread.of(words.unit)
+    least = limits().least_to_thread.of(run.unit)
     bends = plan.bends
     straights = (
         ("start", ends.start_thread, bends[0].arc_start if bends else plan.cut_length),
@@ -74,12 +74,12 @@ def _thread(
     end: str,
     length: float,
     turns: tuple[int, int],
-    words: LengthFormatter,
+    run: ResolvedRun,
     when: str,
 ) -> Step:
     values: dict[str, Value] = {
         "end": Phrase(f"pipe-end/{end}"),
-        "length": words.needed(length),
+        "length": run.lengths.needed(length),
         "least": count(turns[0]),
         "most": count(turns[1]),
     }

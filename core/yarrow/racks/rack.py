@@ -109,7 +109,7 @@ def _pipe(
         bends=plan.bends,
         marks=made,
         moved=moved,
-        shots=tuple(segment_bend_of(plan, *turn, words) for turn in wide),
+        shots=tuple(segment_bend_of(run, plan, *turn) for turn in wide),
         findings=gravest_first((*plan.findings, *_tight(run, wide))),
     )
     return rack_pipe, order

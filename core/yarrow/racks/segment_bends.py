@@ -12,8 +12,7 @@ from yarrow.racks.pipe_paths import RackPipePath
 from yarrow.racks.rack_plan import SegmentBend
 from yarrow.role import Role
 from yarrow.runs.model.plan import WrittenPlan
-from yarrow.runs.model.run import Rack
-from yarrow.wording.lengths import LengthFormatter
+from yarrow.runs.model.run import Rack, ResolvedRun
 
 _HAIR = 1e-6
 
@@ -98,15 +97,17 @@ def _angle(around: Sequence[Vector]) -> float:
 
 
 def segment_bend_of(
-    plan: WrittenPlan, feature: int, radius: float, count: int, words: LengthFormatter
+    run: ResolvedRun, plan: WrittenPlan, feature: int, radius: float, count: int
 ) -> SegmentBend:
     """A wide bend's figures, as they are read off on the pipe.
 
     Args:
+        run: of the pipe.
         feature: the line of the walk that the bend is of.
         radius: of the whole, in the run's unit.
         count: of its segments.
     """
+    words = run.lengths
     own = [
         n
         for n, bend in enumerate(plan.bends)

@@ -328,7 +328,7 @@ def piece_to_bend(placed: PlacedPipe, pipe: StraightPipe, cut_text: str) -> Piec
     run, roles = placed.run, placed.layout.roles_of(placed.pipe)
     lines = placed.layout.features_of(placed.pipe)
     return PieceToBend(
-        run.bender, run.stances, pipe, roles, lines, run.unit, cut_text, placed.words
+        run.bender, run.stances, pipe, roles, lines, run.unit, cut_text, run.round_to
     )
 
 

@@ -12,8 +12,7 @@ from yarrow.findings.finding import Finding
 from yarrow.pieces.getting_in.closings.closing import Offer, RunToClose
 from yarrow.pieces.getting_in.closings.registry import CLOSINGS
 from yarrow.pieces.getting_in.turning import HungRun, Side, Turned
-from yarrow.runs.model.run import Closing
-from yarrow.wording.lengths import LengthFormatter
+from yarrow.runs.model.run import Closing, ResolvedRun
 from yarrow.wording.phrase import Phrase, Value, count
 
 MOST_COMPARED = 6
@@ -154,7 +153,7 @@ def _minutes_beyond(offer: Offer, turns: Sequence[TurnOfPiece], box: Turned | No
 
 
 def troubles_in(
-    taken: WayToGetIn | None, ways: Sequence[WayToGetIn], words: LengthFormatter
+    taken: WayToGetIn | None, ways: Sequence[WayToGetIn], run: ResolvedRun
 ) -> tuple[Finding, ...]:
     """What keeps a threaded run from being got in as it is: nobody who could turn the last joint,
     a piece that meets something.
@@ -162,7 +161,7 @@ def troubles_in(
     Args:
         taken: the way that is taken, if there is any.
         ways: all of them.
-        words: how the job tells its lengths.
+        run: that is got in.
     """
     cure = next((way for way in ways if way.works and way != taken), None)
     does: Value = name_of(cure) if cure else Phrase("getting-in/take-off")
@@ -173,29 +172,29 @@ def troubles_in(
     for turn in blocked:
         values = {
             "piece": count(turn.piece),
-            "reach": words.needed(turn.turned.reach),
+            "reach": run.lengths.needed(turn.turned.reach),
             "what": turn.turned.meets or "",
             "cure": does,
         }
         findings.append(Finding(FindingCode.CANNOT_BE_TURNED, values, path="joints.ends"))
     if taken.box and not taken.box.works:
-        lift: dict[str, Value] = {"lift": words.needed(taken.box.lift), "cure": does}
+        lift: dict[str, Value] = {"lift": run.lengths.needed(taken.box.lift), "cure": does}
         findings.append(Finding(FindingCode.BOX_CANNOT_BE_TURNED, lift, path="joints.ends"))
     return tuple(findings)
 
 
-def turn_phrases(way: WayToGetIn, words: LengthFormatter) -> tuple[Phrase, ...]:
+def turn_phrases(way: WayToGetIn, run: ResolvedRun) -> tuple[Phrase, ...]:
     """What is turned on a way, a sentence each: how wide it sweeps, what that meets, what helps.
 
     Args:
         way: of the run.
-        words: how the job tells its lengths.
+        run: that is got in.
     """
     away = [turn for turn in way.turns if turn.turned.works and math.isinf(turn.turned.lift)]
     phrases = [
         Phrase(
             "getting-in/piece",
-            {"piece": count(turn.piece), "how": _turn_phrase(turn.turned, words)},
+            {"piece": count(turn.piece), "how": _turn_phrase(turn.turned, run)},
         )
         for turn in way.turns
         if turn not in away
@@ -206,18 +205,18 @@ def turn_phrases(way: WayToGetIn, words: LengthFormatter) -> tuple[Phrase, ...]:
     if way.box and math.isinf(way.box.lift):
         phrases.append(Phrase("getting-in/box-away"))
     elif way.box:
-        phrases.append(Phrase("getting-in/the-box", {"how": _turn_phrase(way.box, words)}))
+        phrases.append(Phrase("getting-in/the-box", {"how": _turn_phrase(way.box, run)}))
     return tuple(phrases)
 
 
-def _turn_phrase(turned: Turned, words: LengthFormatter) -> Phrase:
-    values: dict[str, Value] = {"reach": words.needed(turned.reach)}
+def _turn_phrase(turned: Turned, run: ResolvedRun) -> Phrase:
+    values: dict[str, Value] = {"reach": run.lengths.needed(turned.reach)}
     if turned.meets is None:
         return Phrase("getting-in/clears", values)
     values["what"] = turned.meets
     if not turned.works:
         return Phrase("getting-in/blocked", values)
-    values |= {"lift": words.needed(turned.lift), "over": words.needed(turned.over)}
+    values |= {"lift": run.lengths.needed(turned.lift), "over": run.lengths.needed(turned.over)}
     return Phrase("getting-in/lifted", values)
 
 

@@ -92,7 +92,7 @@ def _line_too_steep(placed: PlacedPipe, feature: int, line: Feature, index: int)
         FindingCode.ARCS_OVERLAP,
         {
             "angle": angle(getattr(line, "angle", 0.0)),
-            "least": rise_needed(line, pipe, placed.words),
+            "least": rise_needed(placed.run, line, pipe),
             "rise": placed.words.measured(float(getattr(line, "rise", 0))),
             "advice": advice,
         },

@@ -10,7 +10,6 @@ from yarrow.features.leg import FIRST_LEG, Pipe
 from yarrow.findings.finding import Remedy
 from yarrow.geometry.pipe import develop
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.lengths import angle as angle_quantity
 from yarrow.wording.phrase import Phrase, Value
 
@@ -105,8 +104,8 @@ def usual_gentler(line: Feature) -> tuple[float, ...]:
     return tuple(angle for angle in USUAL_ANGLES if angle < own)
 
 
-def rise_needed(line: Feature, pipe: Pipe, words: LengthFormatter) -> Value:
+def rise_needed(run: ResolvedRun, line: Feature, pipe: Pipe) -> Value:
     """The least rise at the line's own angle; empty for a line without one."""
     if line.own_angle is None:
         return ""
-    return words.needed(least_rise(line, pipe, 0.0))
+    return run.lengths.needed(least_rise(line, pipe, 0.0))

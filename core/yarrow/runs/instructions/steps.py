@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+from fractions import Fraction
 from itertools import accumulate
 
 from yarrow.bend_simulation.order import SAME_PLANE, Handled, flipped, normalised
@@ -25,7 +26,12 @@ class PieceToBend(Piece):
     """A piece with its cut as the tape reads, and how the job tells its numbers."""
 
     cut_text: Shown
-    words: LengthFormatter
+    step: Fraction
+
+    @property
+    def words(self) -> LengthFormatter:
+        """How the job tells its lengths: to the marks of its tape, a ``step`` apart."""
+        return LengthFormatter(self.unit, self.step)
 
 
 def steps(
