@@ -1,4 +1,4 @@
-"""A shift at the bench, on the page: sixteen pieces, three benders that are not what their labels
+"""A shift at the bench, on the page: twenty pieces, three benders that are not what their labels
 say, one of which wears; every reading has a tape's and a level's error."""
 
 from __future__ import annotations
@@ -32,11 +32,11 @@ TRULY = {
     "Long": TrueBender(take_up=5.75, radius=4.80, scale=2.0, springs=6.0),
     "Short": TrueBender(take_up=4.35, radius=4.20, scale=-3.0, springs=5.0),
 }
-TURNS = ("Wearing", "Long", "Wearing", "Short") * 4
+TURNS = ("Wearing", "Long", "Wearing", "Short") * 5
 
 
 class AShift(PageTest):
-    def test_sixteen_pieces_teach_three_benders(self) -> None:
+    def test_twenty_pieces_teach_three_benders(self) -> None:
         self.enter()
         rng = random.Random(2026)
         member, job = Member.objects.get(username="wren"), Job.objects.get(name__startswith="Salt")

@@ -2,11 +2,15 @@
 
 from __future__ import annotations
 
+from unittest import mock
+
 from django.db import IntegrityError, transaction
 
 from core.tests.builders import end, run, turn
 from jobs.models import Job
+from jobs.services import by_rules
 from server.tests.people import CrewTest
+from yarrow import RuleBook, rulebooks
 
 FIVE_TURNS = run(*(turn(40, side) for side in ("left", "out", "left", "out", "left")), end(40))
 
@@ -29,6 +33,15 @@ class Words(CrewTest):
 
 
 class Rules(CrewTest):
+    def test_a_code_that_is_put_into_the_catalogue_holds_on_jobs(self) -> None:
+        book = RuleBook("XY 1", "X", "mm", "en-GB", {"method": "area"}, "made up")
+        with mock.patch.dict(rulebooks(), {"xy": book}):
+            self.job.rules = "xy"
+            self.job.save()
+            job = Job.objects.get(id=self.job.id)
+            self.assertEqual((job.rulebook.code, job.wording.language), ("XY 1", "en-GB"))
+            self.assertEqual(by_rules(job, {})["method"], "area")
+
     def test_no_job_is_kept_under_rules_or_units_that_nobody_has(self) -> None:
         with self.assertRaises(IntegrityError), transaction.atomic():
             Job.objects.update(units="xx")

@@ -1,13 +1,17 @@
-"""A fitting, a bender and a way of filling that Yarrow does not have, each put in one place."""
+"""A fitting, a bender, a way of filling and a reading at the bench that Yarrow does not have, each
+put in one place."""
 
 from __future__ import annotations
 
 import unittest
 from dataclasses import dataclass, replace
+from typing import ClassVar
 from unittest import mock
 
 import yarrow
 from core.tests.builders import end, run, turn
+from yarrow.bench.readings.reading import BentPiece, ReadingSchema, number_schema
+from yarrow.bench.readings.registry import READINGS
 from yarrow.catalog.fittings import Fitting, fittings
 from yarrow.catalog.tables import benders
 from yarrow.documents.run.wires import us_wire
@@ -73,6 +77,41 @@ class AWayOfFilling(unittest.TestCase):
         self.assertEqual((whole.smallest, half.smallest), ("1/2", "3/4"))
         self.assertEqual((half.rows, half.heat.percent), ((PrintedRow(1.0, 2.0),), None))
         self.assertIn("does-not-fit", [each.code for each in half.findings])
+
+
+@dataclass(frozen=True, slots=True)
+class HalfAngle:
+    """Read from the bend's middle to one leg."""
+
+    field: str = "half"
+    schema: ClassVar[ReadingSchema] = number_schema("Half of the angle that stayed.", 1, 85)
+
+    def applies(self, piece: BentPiece, bend: int) -> bool:
+        return True
+
+    def refused(self, piece: BentPiece, bend: int, value: float) -> str:
+        return "" if value < 80 else "half of a bend"
+
+    def applied(self, piece: BentPiece, bend: int, value: float) -> BentPiece:
+        was = piece.bends[bend]
+        return piece.with_bend(bend, was.arc_start, 2 * value, piece.rolls[bend])
+
+
+class AReadingAtTheBench(unittest.TestCase):
+    def test_it_is_read_offered_refused_and_taken_in(self) -> None:
+        document = run(turn(30), end(30))
+        for forget in (schema.cache_clear, reader.cache_clear):
+            forget()
+            self.addCleanup(forget)
+        came_out = {"format": "yarrow.bench/1", "units": "in"}
+        read = {"bend": 0, "half": 44, "as_is": True}
+        with mock.patch.dict(READINGS, {"half": HalfAngle()}):
+            answer = yarrow.bench(document, {**came_out, "made": [read]})
+            with self.assertRaisesRegex(yarrow.DocumentError, r"made\[0\].half"):
+                yarrow.bench(document, {**came_out, "made": [{**read, "half": 81}]})
+        (bend,) = answer["bends"]
+        self.assertEqual(bend["angle"], 88)
+        self.assertEqual(bend["readings"][-1], "half")
 
 
 if __name__ == "__main__":

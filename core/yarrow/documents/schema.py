@@ -66,7 +66,7 @@ def schema(name: str) -> dict[str, Any]:
         result["$defs"] |= line_definitions()
     if name == "bench":
         made = result["$defs"]["made"]["properties"]
-        readings = {kind.field: dict(kind.schema) for kind in READINGS}
+        readings = {name: dict(kind.schema) for name, kind in READINGS.items()}
         result["$defs"]["made"]["properties"] = {**readings, **made}
     if name == "wall":
         result["$defs"] = {**_of_a_bender(), **result["$defs"]}

@@ -13,9 +13,9 @@ from yarrow.bench.readings.slid import Slid
 from yarrow.bench.readings.stub import Stub
 from yarrow.bench.readings.twist import Twist
 
-READINGS: tuple[ReadingKind, ...] = (Angle(), Slid(), Stub(), Height(), Distance(), Twist())
+_KINDS: tuple[ReadingKind, ...] = (Angle(), Slid(), Stub(), Height(), Distance(), Twist())
 
-READING_NAMES = frozenset(kind.field for kind in READINGS)
+READINGS: dict[str, ReadingKind] = {kind.field: kind for kind in _KINDS}
 
 
 def in_order(readings: Mapping[str, float]) -> Iterator[tuple[ReadingKind, float]]:
@@ -27,7 +27,7 @@ def in_order(readings: Mapping[str, float]) -> Iterator[tuple[ReadingKind, float
     Returns:
         Kind and value, as ``readings`` has it, in the registry's order.
     """
-    return ((kind, readings[kind.field]) for kind in READINGS if kind.field in readings)
+    return ((kind, readings[name]) for name, kind in READINGS.items() if name in readings)
 
 
 def that_apply(piece: BentPiece, bend: int) -> tuple[str, ...]:
@@ -40,4 +40,4 @@ def that_apply(piece: BentPiece, bend: int) -> tuple[str, ...]:
     Returns:
         In the registry's order.
     """
-    return tuple(kind.field for kind in READINGS if kind.applies(piece, bend))
+    return tuple(name for name, kind in READINGS.items() if kind.applies(piece, bend))

@@ -13,7 +13,7 @@ from yarrow.bench.at_bench import (
     bent_as_planned,
 )
 from yarrow.bench.readings.reading import BentPiece
-from yarrow.bench.readings.registry import READING_NAMES, in_order
+from yarrow.bench.readings.registry import READINGS, in_order
 from yarrow.documents.errors import DocumentError
 from yarrow.documents.run.reading import read_unit
 from yarrow.documents.schema import reader
@@ -79,7 +79,7 @@ def _read_came_out(plan: Plan, document: object) -> _CameOut:
         if entry["bend"] >= bends or any(entry["bend"] == other.bend for other in made):
             expected = f"a bend of this piece, 0 to {bends - 1}, once" if bends else "none"
             raise DocumentError(f"{path}.bend", expected)
-        readings = {name: _number(value) for name, value in entry.items() if name in READING_NAMES}
+        readings = {name: _number(value) for name, value in entry.items() if name in READINGS}
         piece = _with_checked(piece, entry["bend"], readings, path)
         made.append(
             MadeBend(entry["bend"], readings, entry["mended"], entry["as_is"], entry["done"])
