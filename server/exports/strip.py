@@ -53,7 +53,7 @@ def bend_by_bend(drawing: Drawing, order: OrderHandling, room: Room) -> None:
         wall = [from_the_front(point) for point in bend.wall]
         _piece(drawing, wall, wall, (x, upper, x + width, lower))
         _in_bender(drawing, bend, (x, lower, x + width, lower + high))
-        collision = next((met for met in bend.meets), None)
+        collision = next(iter(bend.meets), None)
         if collision:
             below = "under the floor" if collision.what == "floor" else f"into the {collision.what}"
             text = (

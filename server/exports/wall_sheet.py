@@ -34,7 +34,7 @@ def compose_wall_sheet(
         f"{len(plan.boxes)} boxes · {len(plan.feeds)} feeds · "
         f"{sum(hole.count for hole in plan.to_bore)} holes"
     )
-    findings = [*plan.findings, *(result for feed in plan.feeds for result in feed.findings)]
+    findings = [*plan.findings, *(finding for feed in plan.feeds for finding in feed.findings)]
     left: Sequence[ListedLine] = tuple(_lines(plan, heading.wording))
     pages: list[Drawing] = []
     while not pages or left:

@@ -101,8 +101,8 @@ def picture_of_the_grounds() -> bytes:
         points: ``x y, x y`` in metres.
         width: likewise.
         """
-        result = [tuple(map(float, point.split())) for point in points.split(",")]
-        pixels = [(x * _PIXELS, tall - y * _PIXELS) for x, y in result]
+        corners = [tuple(map(float, point.split())) for point in points.split(",")]
+        pixels = [(x * _PIXELS, tall - y * _PIXELS) for x, y in corners]
         draw.line(pixels, colour, round(width * _PIXELS), joint="curve")
 
     line("0 104, 70 101, 150 108, 230 118, 340 112", 26, _WATER)

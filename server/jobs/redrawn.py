@@ -49,13 +49,13 @@ def redrawn(data: bytes, most_pixels: int = MOST_PIXELS) -> Redrawn:
     try:
         with warnings.catch_warnings():
             warnings.simplefilter("error", Image.DecompressionBombWarning)
-            with Image.open(io.BytesIO(data), formats=_FORMATS) as result:
-                pixels = result.width * result.height
+            with Image.open(io.BytesIO(data), formats=_FORMATS) as picture:
+                pixels = picture.width * picture.height
                 if pixels > most_pixels:
                     raise DocumentError("picture", f"at most {most_pixels // 1_000_000} megapixels")
                 # A JPEG is read no larger than it is kept.
-                result.draft("RGB", (LONGEST_SIDE, LONGEST_SIDE))
-                whole = ImageOps.exif_transpose(result).convert("RGB")
+                picture.draft("RGB", (LONGEST_SIDE, LONGEST_SIDE))
+                whole = ImageOps.exif_transpose(picture).convert("RGB")
                 whole.info.clear()
     except (Image.DecompressionBombError, Image.DecompressionBombWarning):
         most = most_pixels // 1_000_000

@@ -138,10 +138,10 @@ def cuts_of(job: Job, stock: dict[str, Any], seconds: float = 0.0) -> CutsOfRuns
     wanted = yarrow.stock_of_taken(zip(names, by_run.taken, strict=True), job.unit)
     held = yarrow.materials_of_job(wanted, stock)
     lists = []
-    to_cut = sum(bool(run.document["pieces"]) for run in wanted)
+    to_cut = sum(bool(of.document["pieces"]) for of in wanted)
     language = job.rulebook.language
-    for run, materials in zip(wanted, held["by_conduit"], strict=True):
-        there = bool(run.document["pieces"])
-        cuts = yarrow.cut_of_job(run, stock, language, seconds / to_cut) if there else None
-        lists.append(CutOfConduit(run, cuts, materials))
+    for of, materials in zip(wanted, held["by_conduit"], strict=True):
+        there = bool(of.document["pieces"])
+        cuts = yarrow.cut_of_job(of, stock, language, seconds / to_cut) if there else None
+        lists.append(CutOfConduit(of, cuts, materials))
     return CutsOfRuns(len(documents), len(documents), lists, held["spare"])

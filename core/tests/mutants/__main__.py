@@ -1,4 +1,4 @@
-"""Run the tests against each small bug, and say which are not noticed.
+"""Run the tests against each small bug, and say as it goes which are noticed.
 
 Each is put into a copy of the project; what it says is run first, then all tests of its layer.
 """
@@ -11,7 +11,7 @@ import subprocess
 import sys
 import tempfile
 from collections.abc import Iterator, Sequence
-from concurrent.futures import ThreadPoolExecutor
+from concurrent.futures import ThreadPoolExecutor, as_completed
 from contextlib import contextmanager
 from pathlib import Path
 from threading import Lock
@@ -130,12 +130,17 @@ def main(wanted: Sequence[str]) -> int:
     if failing:
         print(f"these fail without any bug: {', '.join(failing)}")
         return 1
+    missed = []
     with ThreadPoolExecutor(AT_ONCE) as pool:
-        results = list(pool.map(noticed, mutants))
-    missed = [mutant for mutant, seen in zip(mutants, results, strict=True) if not seen]
-    for mutant in missed:
-        why = KNOWN.get(mutant.new, "NOT KNOWN")
-        print(f"not noticed: {mutant.file}: {mutant.old!r} -> {mutant.new!r}: {why}")
+        trials = {pool.submit(noticed, mutant): mutant for mutant in mutants}
+        for count, trial in enumerate(as_completed(trials), start=1):
+            mutant = trials[trial]
+            seen = "noticed"
+            if not trial.result():
+                missed.append(mutant)
+                seen = f"NOT noticed ({KNOWN.get(mutant.new, 'why is not known')})"
+            change = f"{mutant.file}: {mutant.old!r} -> {mutant.new!r}"
+            print(f"{count} of {len(mutants)}: {seen}: {change}", flush=True)
     print(f"{len(mutants) - len(missed)} of {len(mutants)} small bugs noticed")
     return 1 if any(mutant.new not in KNOWN for mutant in missed) else 0
 

@@ -226,7 +226,7 @@ def at_bench(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None = N
 
 def _so_far(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> _PieceSoFar:
     """A piece with what was read of it. Args: made and held, as of at_bench."""
-    run, words = plan.resolution.run, plan.placed.words
+    run = plan.resolution.run
     planned, hung = bent_as_planned(plan), hung_as_planned(plan)
     opened, step = opened_at_most(run.conduit.type), float(run.round_to)
     refit = hung_up(planned, hung, held)
@@ -275,7 +275,7 @@ def _so_far(plan: BuildablePlan, made: Sequence[MadeBend], held: int | None) -> 
         told=(*messages, *sentences),
         learnt=tuple(learnt),
         straight_left_mm=convert_length(straight, run.unit, "mm"),
-        straight_left_text=words.length(words.down(straight)),
+        straight_left_text=run.lengths.length(run.lengths.down(straight)),
     )
     return _PieceSoFar(tuple(bends), read, refit, fit)
 

@@ -62,14 +62,8 @@ def schema(name: str) -> dict[str, Any]:
         The whole of it, with its ``$defs``.
     """
     result: dict[str, Any] = json.loads((_HERE / f"{name}.schema.json").read_text("utf-8"))
-    if name == "run":
-        result["$defs"] |= line_definitions()
-    if name == "bench":
-        made = result["$defs"]["made"]["properties"]
-        readings = {name: dict(kind.schema) for name, kind in READINGS.items()}
-        result["$defs"]["made"]["properties"] = {**readings, **made}
-    if name == "wall":
-        result["$defs"] = {**_of_a_bender(), **result["$defs"]}
+    if name in _FROM_REGISTRIES:
+        result["$defs"] = _FROM_REGISTRIES[name](result["$defs"])
     return result
 
 
@@ -84,6 +78,21 @@ def _of_a_bender() -> dict[str, Any]:
             result[name] = of_run[name]
             waiting += re.findall(r'"#/\$defs/(\w+)"', json.dumps(of_run[name]))
     return result
+
+
+def _bend_as_read(own: dict[str, Any]) -> dict[str, Any]:
+    """A bend that is made, with all that can be read of one."""
+    made = own["made"]
+    readings = {name: dict(kind.schema) for name, kind in READINGS.items()}
+    return {**own, "made": {**made, "properties": {**readings, **made["properties"]}}}
+
+
+_FROM_REGISTRIES: dict[str, Callable[[dict[str, Any]], dict[str, Any]]] = {
+    "run": lambda own: {**own, **line_definitions()},
+    "wall": lambda own: {**_of_a_bender(), **own},
+    "bench": _bend_as_read,
+}
+"""What a shipped schema's definitions are with the kinds that registries have, by its name."""
 
 
 @cache

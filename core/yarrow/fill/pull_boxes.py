@@ -334,8 +334,8 @@ def _place_raceways(
         sides = 2 * max(from_low, from_high) if middle else from_low + from_high
         need[along_side] = max(need[along_side], sides + across + ring_gap(box.unit))
         placed += low
-        placed += [replace(placed, along=long - placed.along) for placed in high]
-        placed += [replace(placed, along=(long - across) / 2 + placed.along) for placed in middle]
+        placed += [replace(entry, along=long - entry.along) for entry in high]
+        placed += [replace(entry, along=(long - across) / 2 + entry.along) for entry in middle]
     return placed, Sides(need["width"], need["height"])
 
 

@@ -62,7 +62,7 @@ def pull_points(bends: Sequence[BendOnPipe], most_degrees: float | None = None) 
     points = []
     for last, bend in pairwise([0, *breaks]):
         begins, ends = bends[bend - 1].end, bends[bend].start
-        before = sum(placed.degrees for placed in bends[last:bend])
+        before = sum(passed.degrees for passed in bends[last:bend])
         points.append(PullPoint(bend, (begins + ends) / 2, begins, ends, before))
     after = sum(bend.degrees for bend in bends[breaks[-1] if breaks else 0 :])
     return PullPoints(

@@ -67,7 +67,7 @@ def joints_by_hand(
     apart = parted.coupling.length
     for before, after in pairwise(order):
         if after - before < apart:
-            needed = {"apart": parted.words.needed(apart)}
+            needed = {"apart": parted.run.lengths.needed(apart)}
             findings.append(Finding(FindingCode.JOINTS_TOO_CLOSE, needed, path="joints.places"))
             order.remove(after)
     return tuple(order), tuple(findings)
@@ -79,7 +79,7 @@ def _closes(parted: RunToPart, closing: RunToPart, place: JointPlace, number: in
         "joint": count(number + 1),
         "coupling": closing.coupling.of.name,
         "own": parted.coupling.of.name,
-        "length": parted.words.measured(closing.coupling.length),
+        "length": parted.run.lengths.measured(closing.coupling.length),
         "measured": Phrase(f"joint-to/{place.to}"),
     }
     return Finding(FindingCode.JOINT_CLOSES_THE_RUN, values, path=f"joints.places[{number}].to")
@@ -126,7 +126,7 @@ def _in_the_way(
 ) -> list[Finding]:
     """A bend's arc that the coupling would lie on, one that the bender could not hold beside it, a
     hole that hides it."""
-    coupling, words = parted.coupling, parted.words
+    coupling, words = parted.coupling, parted.run.lengths
     path, remedy = f"joints.places[{number}].at", _move(parted, rooms, leg, joint_place, number)
     straights = parted.straights
     at = next(n for n, part in enumerate(straights) if place <= part.ends + 1e-9)
@@ -171,7 +171,7 @@ def _move(
 ) -> Remedy | None:
     """The nearest place on the leg that a joint may have, as its own datum has it."""
     middle = _middle(place, parted)
-    step = float(parted.words.step)
+    step = float(parted.run.round_to)
     result = []
     for part in leg.straights:
         for room in rooms:
@@ -183,5 +183,5 @@ def _move(
     if not result:
         return None
     at = min(result)[1] + float(place.at) - middle
-    text = parted.words.reading(at)
+    text = parted.run.lengths.reading(at)
     return Remedy(Phrase("move-to", {"place": text}), f"joints.places[{number}].at", str(text))

@@ -43,7 +43,7 @@ def materials_of(
     threads = sum(len(piece.threads) for piece in pieces)
     size = run.conduit.size
     stick: dict[str, Value] = {
-        "stick": parted.words.measured(parted.stick),
+        "stick": parted.run.lengths.measured(parted.stick),
         "conduit": run.conduit.name,
     }
     lines = [Material(Phrase("material/sticks", stick), len(pieces))]

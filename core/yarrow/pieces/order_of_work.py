@@ -16,7 +16,6 @@ from yarrow.pieces.pieces import pieces_of
 from yarrow.pieces.work_plan import InspectionPoint, OrderOfWork, WorkItem
 from yarrow.runs.model.plan import Step
 from yarrow.runs.model.run import EndState, Joints, RunSetup, Survey
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase, Quantity, TapeReading, Term, Value, count
 
 FORMAT = "yarrow.work/1"
@@ -97,10 +96,6 @@ class _Work:
     made: PiecesOfRun
 
     @property
-    def words(self) -> LengthFormatter:
-        return LengthFormatter(self.run.unit, self.run.round_to)
-
-    @property
     def joints(self) -> Joints | None:
         return self.run.joints
 
@@ -152,7 +147,7 @@ class _Work:
     def _offered_up(self, step: Step) -> Step:
         """The cut of the piece that goes up last, once it was held where it belongs."""
         at_joint = 0 < self.at < len(self.made.pieces)
-        words = self.words
+        words = self.run.lengths
         hand = convert_length(_HAND_MM, "mm", self.run.unit)
         values: dict[str, Value] = {
             "hand": words.measured(hand),
@@ -171,10 +166,10 @@ class _Work:
         conduit, unit = self.run.conduit, self.run.unit
         if at_joint:
             coupling = couplings()[self.made.joints[self.at - 1].coupling].on(conduit, unit)
-            return Phrase("work/take-off", {"by": self.words.measured(coupling.open / 2)})
+            return Phrase("work/take-off", {"by": self.run.lengths.measured(coupling.open / 2)})
         engaged = float(convert(conduit.engaged, conduit.unit, unit))
         if engaged and fittings()[self.made.end_fittings[1]].takes(conduit):
-            return Phrase("work/add-on", {"by": self.words.measured(engaged)})
+            return Phrase("work/add-on", {"by": self.run.lengths.measured(engaged)})
         return Phrase("work/at-the-mark")
 
     def _step(self, piece: int, step: Step) -> WorkItem:
@@ -212,7 +207,7 @@ def _as_read(value: Value) -> str:
 
 def _takes_up(run: RunSetup, made: PiecesOfRun) -> Phrase:
     """Which dimension takes up what is off, by what the run is closed with."""
-    words = LengthFormatter(run.unit, run.round_to)
+    words = run.lengths
     taken = made.way_in
     by = taken.by if taken else "last-piece" if made.end_fittings[1] == "open" else "pushed"
     pitch = float(convert(run.conduit.pitch, run.conduit.unit, run.unit))

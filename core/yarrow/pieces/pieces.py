@@ -196,7 +196,9 @@ def _may_lie(parted: RunToPart, rooms: Sequence[JointRoom]) -> tuple[JointMayLie
     for room in rooms:
         leg, part = on_leg(legs, room.middle)
         places = (room.begins, room.ends, room.middle)
-        begins, ends, middle = (parted.words.reading(leg.reads(part.at(place))) for place in places)
+        begins, ends, middle = (
+            parted.run.lengths.reading(leg.reads(part.at(place))) for place in places
+        )
         result.append(JointMayLie(leg.number + 1, begins, ends, middle, part.at(room.middle)))
     return tuple(result)
 
@@ -224,7 +226,7 @@ def _unsaid(run: ResolvedRun) -> Joints:
 
 def _too_many(parted: RunToPart) -> Finding:
     values: dict[str, Value] = {
-        "stick": parted.words.measured(parted.stick),
+        "stick": parted.run.lengths.measured(parted.stick),
         "pieces": count(math.ceil(parted.pipe.cut_length / parted.stick)),
         "most": count(MOST_PIECES),
     }
@@ -237,8 +239,8 @@ def _no_room(parted: RunToPart, rooms: Sequence[JointRoom]) -> Finding:
     ends.append(parted.pipe.cut_length)
     longest = max(b - a for a, b in list(pairwise(ends))[::2])
     values: dict[str, Value] = {
-        "stick": parted.words.measured(parted.stick),
-        "between": parted.words.measured(longest),
+        "stick": parted.run.lengths.measured(parted.stick),
+        "between": parted.run.lengths.measured(longest),
     }
     return Finding(FindingCode.NO_ROOM_FOR_A_JOINT, values, path="joints")
 

@@ -15,7 +15,6 @@ from yarrow.geometry.vectors import Vector, dot, subtract
 from yarrow.runs.layout.walk import Layout
 from yarrow.runs.model.plan import SiteObject
 from yarrow.runs.model.run import Rack, ResolvedRun
-from yarrow.wording.lengths import LengthFormatter
 
 _HAIR = 1e-6
 
@@ -40,11 +39,6 @@ class RunToPart:
 
     def __post_init__(self) -> None:
         object.__setattr__(self, "straights", straights_of(self.layout.vertices, self.pipe))
-
-    @property
-    def words(self) -> LengthFormatter:
-        """How the job tells its lengths."""
-        return self.run.lengths
 
     @property
     def end_fittings(self) -> tuple[str, str]:

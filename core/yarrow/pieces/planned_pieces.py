@@ -288,7 +288,7 @@ class Parting:
             middles: of the joints.
             joining: what is done to join each piece, by its number.
         """
-        words = self.parted.words
+        words = self.parted.run.lengths
         result = []
         for number, span in enumerate(self.spans(middles), 1):
             written = write_plan(self.plan(*span))
@@ -354,7 +354,7 @@ class Parting:
         Args:
             middles: of the joints.
         """
-        words = self.parted.words
+        words = self.parted.run.lengths
         legs = taped_legs(self.parted)
         result = []
         for number, middle in enumerate(middles, 1):
@@ -410,7 +410,7 @@ class Parting:
             flips=flips,
             works=self.works(middles),
             waste=waste,
-            waste_text=self.parted.words.reading(waste),
+            waste_text=self.parted.run.lengths.reading(waste),
             minutes=round(sum(times[kind] * times_done for kind, times_done in done.items())),
             taken=taken,
             value=tuple(PlaceOfJoint(joint.leg, joint.at_text) for joint in joints),
@@ -423,7 +423,7 @@ class Parting:
             middles: of the joints.
         """
         findings = []
-        words = self.parted.words
+        words = self.parted.run.lengths
         for number, span in enumerate(self.spans(middles), 1):
             over = self.sticks.piece(*span) - self.parted.stick
             piece: dict[str, Value] = {"piece": count(number)}
@@ -449,7 +449,7 @@ class Parting:
         bends = [self.parted.pipe.bends[bend] for bend in self._inside(*span)]
         if not bends:
             return []
-        words, threads = self.parted.words, self._thread_lengths(span)
+        words, threads = self.parted.run.lengths, self._thread_lengths(span)
         straights = (bends[0].arc_start - begins, ends - bends[-1].arc_end)
         findings = []
         for end, thread, straight in zip(("start", "end"), threads, straights, strict=True):

@@ -51,7 +51,7 @@ def supports_of(
         reached = place
     if not findings and not apart.upright:
         places = _evened(rooms, places, rule, length)
-    words, legs = parted.words, taped_legs(parted)
+    words, legs = parted.run.lengths, taped_legs(parted)
     supports = Supports(
         first_text=words.reading(rule.first),
         spacing_text=words.reading(rule.spacing),
@@ -160,7 +160,7 @@ def _evened(
 
 
 def _strap(parted: RunToPart, legs: Sequence[TapedLeg], number: int, place: float) -> Strap:
-    words = parted.words
+    words = parted.run.lengths
     leg, part = on_leg(legs, place)
     at = part.at(place)
     return Strap(number, place, leg.number + 1, words.reading(leg.reads(at)), at, part.ahead)
@@ -168,8 +168,8 @@ def _strap(parted: RunToPart, legs: Sequence[TapedLeg], number: int, place: floa
 
 def _too_far(parted: RunToPart, rule: SupportRule, apart: float, *, first: bool) -> Finding:
     values: dict[str, Value] = {
-        "apart": parted.words.measured(apart),
-        "most": parted.words.measured(rule.first if first else rule.spacing),
+        "apart": parted.run.lengths.measured(apart),
+        "most": parted.run.lengths.measured(rule.first if first else rule.spacing),
     }
     code, variant = FindingCode.STRAP_TOO_FAR, "first" if first else ""
     source = rule.first_source if first else rule.source

@@ -162,9 +162,7 @@ def _site_stretch(
         no_way_round=_place_names(planned, planned.cuts.held_by_stretch.get(number, ())),
         cut=_cut_phrase(planned, dark),
         seen=tuple(
-            SiteSeen(seen_before_filling.item, seen_before_filling.by, seen_before_filling.at)
-            for seen_before_filling in site.seen
-            if seen_before_filling.stretch == name
+            SiteSeen(seen.item, seen.by, seen.at) for seen in site.seen if seen.stretch == name
         ),
     )
 

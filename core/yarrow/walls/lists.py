@@ -55,13 +55,14 @@ def plate_holes_of(wall: FramedWall, routes: Sequence[Route]) -> tuple[PlateHole
     Args:
         routes: of the wall's feeds.
     """
+    words = wall.lengths
     return tuple(
         PlateHoleBored(
             feed=way.feed.number,
             plate=hole.out.plate,
             along=hole.along,
-            along_text=wall.lengths.reading(hole.along),
-            deep_text=wall.lengths.reading(hole.deep),
+            along_text=words.reading(hole.along),
+            deep_text=words.reading(hole.deep),
         )
         for way in routes
         for hole in way.plate_holes

@@ -115,15 +115,15 @@ def get_job_materials(request: MemberRequest, job_id: Path[Id]) -> HttpResponse:
     out = io.StringIO()
     table = csv.writer(out, lineterminator="\n")
     table.writerow(["conduit", "what", "count", "in hand", "to get"])
-    for cut in services.cuts_of(job, stock).complete():
-        name = cut.of.name
-        if cut.cuts:
-            sticks = cut.cuts["sticks"]
-            table.writerow([name, f"stick of {cut.of.document['stick']}", sticks, 0, sticks])
-            for bar in cut.cuts["bars"]:
+    for row in services.cuts_of(job, stock).complete():
+        name = row.of.name
+        if row.cuts:
+            sticks = row.cuts["sticks"]
+            table.writerow([name, f"stick of {row.of.document['stick']}", sticks, 0, sticks])
+            for bar in row.cuts["bars"]:
                 if bar["source"] == "offcut":
                     table.writerow([name, f"offcut of {bar['length_text']}", 1, 1, 0])
-        for of in cut.materials:
+        for of in row.materials:
             table.writerow([name, of["what"], of["count"], of["in_hand"], of["to_get"]])
     answer = HttpResponse(out.getvalue(), content_type="text/csv")
     answer["Content-Disposition"] = f'attachment; filename="{slugify(job.name)}-materials.csv"'

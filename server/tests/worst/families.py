@@ -386,10 +386,10 @@ def worst(*, few: bool = False) -> list[tuple[str, str, int]]:
     each door's two longest and the one that takes longest."""
     with _WORST.open(encoding="utf-8", newline="") as lines:
         rows = list(csv.reader(lines, delimiter="\t"))
-    of_door: dict[str, list[list[str]]] = {}
-    for row in rows:
-        of_door.setdefault(row[0], []).append(row)
     if few:
-        chosen = [[*own[:2], max(own, key=lambda row: float(row[3]))] for own in of_door.values()]
-        rows = [row for row in rows if any(row in own for own in chosen)]
+        of_door = {
+            door: [row for row in rows if row[0] == door] for door in {row[0] for row in rows}
+        }
+        slowest = [max(own, key=lambda row: float(row[3])) for own in of_door.values()]
+        rows = [row for row in rows if row in of_door[row[0]][:2] or row in slowest]
     return [(door, family, int(size)) for door, family, size, *_ in rows]

@@ -1,4 +1,5 @@
 // Where something is, as a person calls it: what the server names by its path in a document.
+import { sentence } from "@/words/text";
 
 const ROWS: Readonly<Record<string, string>> = {
   boxes: "box",
@@ -52,8 +53,7 @@ export function placeInWords(path: string, document?: unknown): string {
       parts.push(`${row} ${named(at) || Number(index) + 1}`);
     }
   }
-  const said = parts.filter(Boolean).join(", ");
-  return said.charAt(0).toUpperCase() + said.slice(1);
+  return sentence(parts.filter(Boolean).join(", "));
 }
 
 /** What was expected at a place, as a sentence. */

@@ -1,6 +1,7 @@
 // A pull box to scale: raceways on its walls, what is pulled from which to which, and its sides.
 import type { Schemas } from "@/api/client";
 import { LANGUAGE_OF, term, wordFor } from "@/model/wording";
+import { trimmed } from "@/words/text";
 import { BoxFrame } from "./BoxFrame";
 import { type BoxView, onWall, outside, standing } from "./boxWalls";
 
@@ -34,12 +35,12 @@ export function PullBoxDrawing({ answer }: { answer: Answer }) {
             y={room.height - 8}
             textAnchor="middle"
             fill="var(--ink)"
-          >{`${length(drawn.width)} ${units} wide as drawn, at least ${length(least.width)}`}</text>
+          >{`${trimmed(drawn.width)} ${units} wide as drawn, at least ${trimmed(least.width)}`}</text>
           <text
             transform={`translate(14 ${view.top + view.height / 2}) rotate(-90)`}
             textAnchor="middle"
             fill="var(--ink)"
-          >{`${length(drawn.height)} ${units} high, at least ${length(least.height)}`}</text>
+          >{`${trimmed(drawn.height)} ${units} high, at least ${trimmed(least.height)}`}</text>
         </>
       )}
     </BoxFrame>
@@ -101,12 +102,8 @@ function Pull({ pull, view, answer }: Props & { pull: Answer["pulls"][number] })
         strokeWidth={4}
         paintOrder="stroke"
       >
-        {`${length(pull.drawn)} apart, at least ${length(pull.apart)}`}
+        {`${trimmed(pull.drawn)} apart, at least ${trimmed(pull.apart)}`}
       </text>
     </g>
   );
-}
-
-function length(value: number): string {
-  return String(Number(value.toFixed(2)));
 }

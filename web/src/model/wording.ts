@@ -48,8 +48,3 @@ export function wordFor(words: Words, language: Language): string {
 export function nameIn(names: Readonly<Record<string, string>>, language: Language): string {
   return names[language] ?? "";
 }
-
-/** A word or a phrase as a sentence begins with it. */
-export function sentence(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}

@@ -1,9 +1,8 @@
 // A check's answer in large: whether it does, in words, with the rule it goes by.
-
 import type { ReactNode } from "react";
-import { sentence } from "@/model/wording";
 import { classes } from "@/ui/classes";
 import { Icon } from "@/ui/Icon";
+import { sentence } from "@/words/text";
 
 type Standing = "fits" | "warned" | "spare" | "full";
 

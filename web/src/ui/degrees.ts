@@ -1,5 +1,6 @@
 // An angle as it is read at the bender.
+import { trimmed } from "@/words/text";
 
 export function degrees(value: number): string {
-  return `${Number(value.toFixed(2))}°`;
+  return `${trimmed(value)}°`;
 }

@@ -139,11 +139,11 @@ def _bends_off(
     scale = max(_MAD * median(differences), 1.0)
     scaled = [replace(bend, weight=bend.weight / scale**2) for bend in bends]
     return [
-        off
-        for at, off in enumerate(scaled)
-        if off.bend in certain
+        bend
+        for at, bend in enumerate(scaled)
+        if bend.bend in certain
         or any(
-            abs(off.off - median(one.off for one in some)) <= FAR / math.sqrt(off.weight)
+            abs(bend.off - median(one.off for one in some)) <= FAR / math.sqrt(bend.weight)
             for side in (scaled[max(at - _NEIGHBOURS, 0) : at][::-1], scaled[at + 1 :])
             for some in (side[:1], side[:_NEIGHBOURS])
             if some

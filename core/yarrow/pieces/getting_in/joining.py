@@ -89,7 +89,7 @@ class Hanging:
         if math.isinf(turned.lift):
             key, values = "away", {}
         else:
-            words = self.parted.words
+            words = self.parted.run.lengths
             key = "lift"
             values = {"lift": words.needed(turned.lift), "over": words.needed(turned.over)}
         yield _step(
@@ -112,7 +112,7 @@ class Hanging:
             "piece": count(number),
             "before": count(other),
             "coupling": coupling.of.name,
-            "takes": self.parted.words.measured(coupling.takes),
+            "takes": self.parted.run.lengths.measured(coupling.takes),
             "least": count(coupling.of.turns[0]),
             "most": count(coupling.of.turns[1]),
         }
@@ -131,7 +131,7 @@ class Hanging:
             pitch = float(convert(conduit.pitch, conduit.unit, unit))
             least, most = self.parted.coupling.of.turns
             values: dict[str, Value] = {
-                "pitch": self.parted.words.pitch(pitch),
+                "pitch": self.parted.run.lengths.pitch(pitch),
                 "least": count(least),
                 "most": count(most),
             }
@@ -144,8 +144,8 @@ class Hanging:
         values: dict[str, Value] = {
             "piece": count(joint.number + 1),
             "before": count(joint.number),
-            "takes": self.parted.words.measured(coupling.takes),
-            "open": self.parted.words.measured(coupling.open),
+            "takes": self.parted.run.lengths.measured(coupling.takes),
+            "open": self.parted.run.lengths.measured(coupling.open),
         }
         do = Phrase(f"step/close-{coupling.of.kind}", values)
         caution = Phrase("caution/join-wind")
@@ -153,7 +153,7 @@ class Hanging:
 
     def _reads(self, joint: Joint) -> Phrase:
         """What the tape has to read once it is joined."""
-        at = self.parted.words.measured(joint.at)
+        at = self.parted.run.lengths.measured(joint.at)
         return Phrase("check/joined", {"leg": count(joint.leg), "at": at})
 
     def _closed_at_end(self) -> Iterator[Step]:

@@ -35,7 +35,7 @@ def _before_start(placed: PlacedPipe) -> Finding:
     return Finding(
         FindingCode.BEFORE_START,
         {
-            "behind": placed.words.needed(-placed.pipe.straights[0]),
+            "behind": placed.run.lengths.needed(-placed.pipe.straights[0]),
             "advice": placed.advise(short, "measure-further"),
         },
         feature,
@@ -53,7 +53,7 @@ def _beyond_end(placed: PlacedPipe) -> Finding:
     return Finding(
         FindingCode.END_SHORT,
         {
-            "behind": placed.words.needed(-placed.pipe.straights[-1]),
+            "behind": placed.run.lengths.needed(-placed.pipe.straights[-1]),
             "advice": placed.advise(short, "end-further"),
         },
         last if placed.run.walk else None,
@@ -75,7 +75,7 @@ def _arcs_overlap(placed: PlacedPipe, index: int, short: float) -> Finding:
         {
             "line": line_phrase(placed.run, after),
             "before": line_phrase(placed.run, before),
-            "overlap": placed.words.needed(short),
+            "overlap": placed.run.lengths.needed(short),
             "advice": placed.advise(further, "move-further"),
         },
         after,
@@ -93,7 +93,7 @@ def _line_too_steep(placed: PlacedPipe, feature: int, line: Feature, index: int)
         {
             "angle": angle(getattr(line, "angle", 0.0)),
             "least": rise_needed(placed.run, line, pipe),
-            "rise": placed.words.measured(float(getattr(line, "rise", 0))),
+            "rise": placed.run.lengths.measured(float(getattr(line, "rise", 0))),
             "advice": advice,
         },
         feature,

@@ -16,7 +16,6 @@ from yarrow.runs.layout.walk import Layout
 from yarrow.runs.model.lines import move, place_field
 from yarrow.runs.model.plan import Mark
 from yarrow.runs.model.run import ResolvedRun
-from yarrow.wording.lengths import LengthFormatter
 from yarrow.wording.phrase import Phrase
 
 _HAIR = 1e-6
@@ -37,11 +36,6 @@ class PlacedPipe:
     order: Order
     placings: tuple[Placing, ...]
     marks: tuple[Mark, ...]
-
-    @property
-    def words(self) -> LengthFormatter:
-        """How the job tells its lengths."""
-        return self.run.lengths
 
     def feature(self, bend: int) -> int:
         """The line of the walk that a bend belongs to.
@@ -132,7 +126,7 @@ class PlacedPipe:
         """
         if math.isinf(by):
             return Phrase("no-place-far-enough")
-        return Phrase(key, {"more": self.words.needed(by)})
+        return Phrase(key, {"more": self.run.lengths.needed(by)})
 
     def move(self, feature: int, by: float) -> Remedy | None:
         """The fix that moves a line further along by at least so much; None on a path run, and

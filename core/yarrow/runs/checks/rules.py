@@ -30,7 +30,7 @@ def kind_findings(placed: PlacedPipe) -> list[Finding]:
         finding
         for feature, line in enumerate(placed.run.walk)
         if feature not in placed.run.answers
-        for finding in line.warnings(Context(feature, placed.layout.pipe, placed.words))
+        for finding in line.warnings(Context(feature, placed.layout.pipe, placed.run.lengths))
     ]
 
 
@@ -91,7 +91,7 @@ def stick_findings(placed: PlacedPipe) -> list[Finding]:
     one do; none where it is parted."""
     if placed.run.joints:
         return []
-    words, stick = placed.words, stick_of(placed.run)
+    words, stick = placed.run.lengths, stick_of(placed.run)
     over = placed.pipe.cut_length - stick
     if over <= 1e-6:
         return []

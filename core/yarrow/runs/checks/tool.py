@@ -162,7 +162,7 @@ def _mark_off(placed: PlacedPipe, bend: int, off: float) -> Finding:
     moved = feature if at_start else len(placed.run.walk) - 1
     return Finding(
         FindingCode.MARK_OFF_PIPE,
-        {"mark": count(bend + 1), "off": placed.words.needed(off)},
+        {"mark": count(bend + 1), "off": placed.run.lengths.needed(off)},
         feature,
         placed.field(moved),
         (bend,),
@@ -173,7 +173,7 @@ def _mark_off(placed: PlacedPipe, bend: int, off: float) -> Finding:
 
 def _too_close(placed: PlacedPipe, pair: tuple[int, int], placing: Placing) -> Finding:
     """Two bends with less straight between them than the shoe takes when the second is made."""
-    words = placed.words
+    words = placed.run.lengths
     before, after = (placed.feature(bend) for bend in pair)
     path = placed.field(after)
     if placed.run.walk and before == after:
@@ -201,7 +201,7 @@ def _too_close(placed: PlacedPipe, pair: tuple[int, int], placing: Placing) -> F
 
 def _near_start(placed: PlacedPipe, bend: int, has: float, need: float) -> Finding:
     feature = placed.feature(bend)
-    words = placed.words
+    words = placed.run.lengths
     short = placed.further(feature, 0, need) if bend == 0 else need - has
     remedy = placed.move(feature, short)
     bender = placed.run.bender
@@ -225,7 +225,7 @@ def _near_start(placed: PlacedPipe, bend: int, has: float, need: float) -> Findi
 
 
 def _tight_after(placed: PlacedPipe, bend: int) -> Finding:
-    words, placing = placed.words, placed.placings[bend]
+    words, placing = placed.run.lengths, placed.placings[bend]
     variant = "heel" if placing.hook == "start" else "hook"
     if placed.run.bender.traits.warms:
         variant = "form"

@@ -20,11 +20,12 @@ def site_dimensions(
     layout: Layout, features: Sequence[Feature | Obstacle], run: ResolvedRun
 ) -> tuple[SiteDimension, ...]:
     """Every number that was measured, between the two places that the tape was held to."""
+    words = run.lengths
     return tuple(
         SiteDimension(
             feature,
             dimension.field,
-            run.lengths.reading(dimension.value),
+            words.reading(dimension.value),
             dimension.begins,
             dimension.ends,
         )

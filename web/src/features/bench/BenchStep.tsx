@@ -4,6 +4,7 @@ import type { ReactNode } from "react";
 import type { BenchPlan } from "@/api/bench";
 import { InBender } from "@/drawing/InBender";
 import { classes } from "@/ui/classes";
+import { degrees } from "@/ui/degrees";
 import { Figures } from "@/ui/Figures";
 import { ScrollArea } from "@/ui/ScrollArea";
 import { useSize } from "@/ui/useSize";
@@ -90,7 +91,8 @@ function BendStep({ plan, step, bend, gauge, keepAngle }: BendProps) {
               {work.bend_to_text}
             </span>
             <span className="text-lg">
-              stays at {Number(stays.toFixed(2))}°{work.clicks ? `, ${work.clicks} clicks` : ""}
+              stays at {degrees(stays)}
+              {work.clicks ? `, ${work.clicks} clicks` : ""}
             </span>
           </p>
         ) : null}

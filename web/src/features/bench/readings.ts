@@ -2,7 +2,8 @@
 import type { Language } from "@/api/planning";
 import type { Readings } from "@/model/bench";
 import type { Units } from "@/model/document";
-import { sentence, term, wordFor } from "@/model/wording";
+import { term, wordFor } from "@/model/wording";
+import { sentence, trimmed } from "@/words/text";
 
 /** A reading by its name in a document. */
 export type Reading = Exclude<keyof Readings, "mended" | "as_is" | "done">;
@@ -19,7 +20,7 @@ type Typing = {
 const ROWS: Record<Reading, Typing> = {
   angle: {
     label: () => "Angle that stayed, °",
-    placeholder: ({ angle }) => (angle === undefined ? "" : String(Number(angle.toFixed(2)))),
+    placeholder: ({ angle }) => (angle === undefined ? "" : trimmed(angle)),
     degrees: true,
   },
   stub: {

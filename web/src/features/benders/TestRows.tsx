@@ -1,9 +1,10 @@
 // The tests of a bender as they are typed: both legs, and what stayed of what it was bent to.
 import { type BenderForm as Form, NO_TEST, type TestRow, TYPED } from "@/model/benders";
 import type { Units } from "@/model/document";
-import { LANGUAGE_OF, sentence, term, type Words, wordFor } from "@/model/wording";
+import { LANGUAGE_OF, term, type Words, wordFor } from "@/model/wording";
 import { classes } from "@/ui/classes";
 import { TextField } from "@/ui/TextField";
+import { sentence } from "@/words/text";
 
 type Props = { form: Form; put: (fields: Partial<Form>) => void; units: Units };
 

@@ -11,6 +11,7 @@ import { Button } from "@/ui/Button";
 import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
+import { sentence } from "@/words/text";
 import type { SiteBoxDocument, SiteBoxResult } from "./useSiteBox";
 
 type Props = {
@@ -176,7 +177,7 @@ function Sides({ document, change }: Part) {
         {SIDES.map((side) => (
           <TextField
             key={side}
-            label={`${side[0]?.toUpperCase()}${side.slice(1)}, ${units}`}
+            label={`${sentence(side)}, ${units}`}
             value={String(sides[side])}
             onChange={(event) => change({ sides: { ...sides, [side]: event.target.value } })}
           />

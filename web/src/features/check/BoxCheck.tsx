@@ -1,5 +1,4 @@
 // A box by volume: what is in it, the sum worked out line by line, and what would do.
-
 import { CHECKS } from "@/api/boxes";
 import { BoxDrawing } from "@/drawing/BoxDrawing";
 import { FillFindings } from "@/features/wires/FillFindings";
@@ -7,9 +6,10 @@ import type { Fields } from "@/model/wires";
 import { withoutEmpty } from "@/model/without";
 import { useCheck } from "@/state/useCheck";
 import { Headline, standing, Verdict } from "@/ui/Verdict";
+import { trimmed } from "@/words/text";
 import { type BoxDocument, BoxFields } from "./BoxFields";
 import { BoxSum } from "./BoxSum";
-import { type BoxResult, trimmed } from "./boxResult";
+import type { BoxResult } from "./boxResult";
 import { Problems } from "./Problems";
 import { SplitPane } from "./SplitPane";
 import { useRemembered } from "./useRemembered";

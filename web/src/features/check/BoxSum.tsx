@@ -1,6 +1,7 @@
 // The worked sum of a box, so that an inspector can follow it, and what would make it do.
 import { Button } from "@/ui/Button";
-import { type BoxResult, trimmed } from "./boxResult";
+import { trimmed } from "@/words/text";
+import type { BoxResult } from "./boxResult";
 
 export function BoxSum({ answer, take }: { answer: BoxResult; take?: (box: string) => void }) {
   const other = answer.passes ? null : (answer.smallest_alike ?? answer.smallest);

@@ -1,5 +1,4 @@
 // Holes in a box: where raceways enter, whether lock rings meet, and how far apart a row has to be.
-
 import { CHECKS } from "@/api/boxes";
 import type { Schemas } from "@/api/client";
 import { EntriesDrawing } from "@/drawing/EntriesDrawing";
@@ -13,6 +12,7 @@ import { Checkbox } from "@/ui/Checkbox";
 import { InlineInput } from "@/ui/InlineInput";
 import { TextField } from "@/ui/TextField";
 import { Headline, standing, Verdict } from "@/ui/Verdict";
+import { sentence } from "@/words/text";
 import { Problems } from "./Problems";
 import { Rows } from "./Rows";
 import { SplitPane } from "./SplitPane";
@@ -56,7 +56,7 @@ export default function EntriesCheck() {
             {(["width", "height", "depth"] as const).map((side) => (
               <TextField
                 key={side}
-                label={`${side[0]?.toUpperCase()}${side.slice(1)}, ${units}`}
+                label={`${sentence(side)}, ${units}`}
                 value={String(box[side])}
                 onChange={(event) => change({ box: { ...box, [side]: event.target.value } })}
               />

@@ -1,5 +1,4 @@
 // A pull box: raceways, what is pulled, and the least box, drawn to scale.
-
 import { CHECKS } from "@/api/boxes";
 import type { Schemas } from "@/api/client";
 import { useCatalogue } from "@/api/queries";
@@ -8,12 +7,13 @@ import { CountField } from "@/features/wires/CountField";
 import { FillFindings } from "@/features/wires/FillFindings";
 import { type Fields, sizeName } from "@/model/wires";
 import { withoutEmpty } from "@/model/without";
-import { LANGUAGE_OF, sentence, term, wordFor } from "@/model/wording";
+import { LANGUAGE_OF, term, wordFor } from "@/model/wording";
 import { useCheck } from "@/state/useCheck";
 import { Checkbox } from "@/ui/Checkbox";
 import { Select } from "@/ui/Select";
 import { TextField } from "@/ui/TextField";
 import { Headline, standing, Verdict } from "@/ui/Verdict";
+import { sentence } from "@/words/text";
 import { Problems } from "./Problems";
 import { Rows } from "./Rows";
 import { SplitPane } from "./SplitPane";

@@ -1,8 +1,4 @@
-// What a box check answers, and how its volumes are read.
+// What a box check answers.
 import type { Schemas } from "@/api/client";
 
 export type BoxResult = Schemas["BoxResult"];
-
-export function trimmed(value: number): string {
-  return String(Number(value.toFixed(2)));
-}

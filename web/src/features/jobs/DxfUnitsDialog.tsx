@@ -8,6 +8,7 @@ import { lastHabit } from "@/model/remembered";
 import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { SegmentedControl } from "@/ui/SegmentedControl";
+import { trimmed } from "@/words/text";
 
 type Props = {
   drawing: { name: string; dxf: string };
@@ -21,11 +22,9 @@ type Drawn = typeof FILE | Units;
 
 const LONGEST_MS = 30_000;
 
-const figure = (length: number) => String(Number(length.toFixed(2)));
-
 function span(radii: readonly number[]): string {
-  const least = figure(Math.min(...radii));
-  const most = figure(Math.max(...radii));
+  const least = trimmed(Math.min(...radii));
+  const most = trimmed(Math.max(...radii));
   return least === most ? least : `${least} to ${most}`;
 }
 
@@ -83,7 +82,7 @@ export function DxfUnitsDialog({ drawing, units, close, take }: Props) {
         {arcs ? (
           <p role="status" className="rounded-md bg-raised px-3 py-2">
             {`Its arcs are drawn with a radius of ${span(arcs.radii)} ${units}. Each becomes one bend with
-            the radius of ${arcs.bender.name}, ${figure(arcs.bender.radius)} ${units}; the corners
+            the radius of ${arcs.bender.name}, ${trimmed(arcs.bender.radius)} ${units}; the corners
             stay where they are.`}
           </p>
         ) : null}

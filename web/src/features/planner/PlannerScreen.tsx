@@ -15,6 +15,7 @@ import type { OpenDocument } from "@/model/savedDocuments";
 import { createPlannerStore, type PlannerStore } from "@/model/store";
 import { tabName } from "@/model/tab";
 import { Broken } from "@/ui/Broken";
+import { sentence } from "@/words/text";
 import { Planner } from "./Planner";
 
 export default function PlannerScreen() {
@@ -38,7 +39,7 @@ function Readable({ run, unsaved }: Props) {
   return why ? (
     <Broken
       title={`${run.name} can't be opened`}
-      why={`${why[0]?.toUpperCase()}${why.slice(1)}.`}
+      why={`${sentence(why)}.`}
       document={run.document}
       name={run.name}
     />

@@ -15,6 +15,7 @@ import { Button } from "@/ui/Button";
 import { classes } from "@/ui/classes";
 import { Figures } from "@/ui/Figures";
 import { SegmentedControl } from "@/ui/SegmentedControl";
+import { sentence } from "@/words/text";
 import { StanceLine } from "./StanceLine";
 
 export const StepsPane = memo(function StepsPane() {
@@ -53,7 +54,7 @@ export const StepsPane = memo(function StepsPane() {
         <Figures text={order.reason} /> {counted(order.turns, "turn")},{" "}
         {counted(order.flips, "flip")} end for end
         {order.changes > 0 ? `, ${counted(order.changes, "change")} of stance` : ""}.
-        {order.taken && better && better !== order ? ` ${capital(better.name)} costs less.` : ""}
+        {order.taken && better && better !== order ? ` ${sentence(better.name)} costs less.` : ""}
       </p>
       {order.taken ? null : (
         <div
@@ -224,8 +225,4 @@ function BendStance({ bend, takes }: { bend: number; takes: readonly Place[] }) 
 
 function counted(count: number, word: string): string {
   return `${count} ${word}${count === 1 ? "" : "s"}`;
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

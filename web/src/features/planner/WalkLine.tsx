@@ -10,6 +10,7 @@ import { Figures } from "@/ui/Figures";
 import { focusField } from "@/ui/focusField";
 import { Icon } from "@/ui/Icon";
 import { Menu } from "@/ui/Menu";
+import { sentence } from "@/words/text";
 import { Candidates } from "./Candidates";
 import { Floating, floats } from "./Floating";
 import { Sentence } from "./Sentence";
@@ -181,6 +182,5 @@ function fieldAt(index: number): string {
 }
 
 function fieldName(path: string): string {
-  const field = path.split(".").at(-1) ?? path;
-  return field.charAt(0).toUpperCase() + field.slice(1);
+  return sentence(path.split(".").at(-1) ?? path);
 }

@@ -10,6 +10,7 @@ import { Button } from "@/ui/Button";
 import { Dialog } from "@/ui/Dialog";
 import { degrees } from "@/ui/degrees";
 import { TextField } from "@/ui/TextField";
+import { trimmed } from "@/words/text";
 
 type Props = { pipe: RackPlan["pipes"][number]; rack: Rack; close: () => void };
 type ReadBend = { readonly bend: number; readonly mark: string; readonly angle: string };
@@ -62,7 +63,7 @@ export function BuiltDialog({ pipe, rack, close }: Props) {
             <TextField
               label="It kept, degrees"
               value={read[bend]?.angle ?? ""}
-              placeholder={String(Number(angle.toFixed(2)))}
+              placeholder={trimmed(angle)}
               onChange={(event) => write(bend, { angle: event.target.value })}
             />
           </fieldset>

@@ -2,10 +2,11 @@
 import type { Language } from "@/api/planning";
 import { useCatalogue } from "@/api/queries";
 import { type Circuit, sizeName } from "@/model/wires";
-import { sentence, term, wordFor } from "@/model/wording";
+import { term, wordFor } from "@/model/wording";
 import { IconButton } from "@/ui/Button";
 import { Icon } from "@/ui/Icon";
 import { Select } from "@/ui/Select";
+import { sentence } from "@/words/text";
 import { CountField } from "./CountField";
 
 const YES_NO = (what: string) => [

@@ -1,9 +1,8 @@
 // Whether it goes in, in large; then the figures, what else would do, and what it does not say.
-
 import type { ReactNode } from "react";
 import type { FillResult } from "@/model/wires";
-import { sentence } from "@/model/wording";
 import { Headline, standing } from "@/ui/Verdict";
+import { sentence } from "@/words/text";
 
 /** Whether it goes in, in a few words: what is lost of the spare is a warning that says so. */
 export function fillHeadline({ passes, findings }: FillResult) {
