@@ -18,7 +18,7 @@ from typing import Any
 from benchmarks.row import Row, at_most
 from benchmarks.runs import random_run
 
-PEOPLE = (10, 50, 100)
+PEOPLE = (10, 50, 100, 200)
 PROMISED = 50
 _MULTIPLE = 25
 _SECONDS = 30.0

@@ -5,8 +5,9 @@ from __future__ import annotations
 import json
 from functools import partial
 
-from benchmarks.core import rack_of, run_of
+from benchmarks.core import rack_of
 from benchmarks.row import Row, within
+from benchmarks.runs import run_of
 from benchmarks.server import Client
 from benchmarks.unit import InUnits, in_units
 

@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
-import statistics
-
-from benchmarks.page import FLOOR, WATCH, late, press, sign_in
-from benchmarks.row import Row, at_most
+from benchmarks.page import FLOOR, WATCH, in_floors, press, sign_in
+from benchmarks.row import Row
 from e2e.browser import Browser
 
 _PRESSES = 60
-_LIMIT_MS = 100
+_MEDIAN = 5
+"""Floors of a key."""
 
 
 def measure(address: str, username: str, password: str, name: str, run_id: int) -> list[Row]:
@@ -23,15 +22,8 @@ def measure(address: str, username: str, password: str, name: str, run_id: int) 
         browser.see("[data-pieces][data-current=true]")
         browser.driver.execute_script(WATCH, "[data-pieces]")
         browser.driver.execute_script(FLOOR)
-        taken, _ = press(browser, field, _PRESSES)
+        taken, floor = press(browser, field, _PRESSES)
     finally:
         browser.close()
-    return [
-        at_most(
-            f"key press to the pieces of {name} on the page, median",
-            statistics.median(taken),
-            _LIMIT_MS,
-            "ms",
-        ),
-        Row(f"… 95th percentile over {_PRESSES} presses", f"{late(taken):.0f} ms"),
-    ]
+    what = f"key press to the pieces of {name} on the page"
+    return in_floors(what, taken, floor, median_most=_MEDIAN)

@@ -1,4 +1,4 @@
-"""Runs that are measured: the one with twelve features, and random ones that a crew could meet."""
+"""What is measured: runs, pieces to cut, ducts; and random runs that a crew could meet."""
 
 from __future__ import annotations
 
@@ -27,6 +27,92 @@ TWELVE: dict[str, Any] = {
         {"kind": "end", "at": "33 5/8"},
     ],
 }
+
+
+def run_of(bends: int) -> dict[str, Any]:
+    """A run of offsets, left and right, with so many bends."""
+    walk: list[dict[str, Any]] = [
+        {
+            "kind": "offset",
+            "at": f"{24 * (n + 1)} 3/8",
+            "rise": "4 3/8",
+            "toward": "left" if n % 2 else "right",
+            "angle": 30,
+        }
+        for n in range(bends // 2)
+    ]
+    walk.append({"kind": "end", "at": 24 * (bends // 2 + 1)})
+    return {
+        "format": "yarrow.run/1",
+        "units": "in",
+        "conduit": {"type": "emt", "size": "1/2"},
+        "bender": "hand-emt-1/2",
+        "walk": walk,
+    }
+
+
+IN_A_STICK: dict[str, Any] = {
+    **run_of(0),
+    "walk": [
+        *(
+            {
+                "kind": "offset",
+                "at": f"{9 * (n + 1)} 3/8",
+                "rise": "1 1/2",
+                "toward": "left" if n % 2 else "right",
+                "angle": 22.5,
+            }
+            for n in range(6)
+        ),
+        {"kind": "end", "at": 70},
+    ],
+}
+"""Twelve bends of a pipe of 6 ft."""
+
+RUN: dict[str, Any] = {
+    **run_of(0),
+    "joints": {},
+    "walk": [
+        *(
+            {
+                "kind": "offset",
+                "at": f"{105 * (n + 1)} 3/8",
+                "rise": "4 3/8",
+                "toward": "left" if n % 2 else "right",
+                "angle": 30,
+            }
+            for n in range(12)
+        ),
+        {"kind": "end", "at": 1365},
+    ],
+}
+"""Twelve sticks' length, with a set on each."""
+
+THREADED: dict[str, Any] = {
+    **RUN,
+    "conduit": {"type": "rmc", "size": "3/4"},
+    "bender": "ratchet-1",
+    "start": {"kind": "hub"},
+    "walk": [*RUN["walk"][:-1], {**RUN["walk"][-1], "fitting": "hub"}],
+}
+"""The same in threaded pipe between two boxes that are fixed."""
+
+SIX_BENDS: dict[str, Any] = {
+    "format": "yarrow.run/1",
+    "units": "in",
+    "conduit": {"type": "rmc", "size": "3/4"},
+    "bender": "ratchet-1",
+    "start": {"kind": "hub"},
+    "joints": {"places": [{"at": 24}]},
+    "walk": [
+        {"kind": "offset", "at": 40, "rise": 3, "toward": "out", "angle": 30},
+        {"kind": "turn", "at": 70, "toward": "left"},
+        {"kind": "offset", "at": 24, "rise": 3, "toward": "left", "angle": 30},
+        {"kind": "turn", "at": 44, "toward": "out"},
+        {"kind": "end", "at": 20, "fitting": "hub"},
+    ],
+}
+"""A threaded piece of six bends, joined to a straight one, between two boxes."""
 
 
 def random_run(
@@ -63,4 +149,52 @@ def random_run(
         "conduit": conduit,
         "bender": bender,
         "walk": walk,
+    }
+
+
+def stock_of(pieces: int) -> dict[str, Any]:
+    """So many pieces of 10 to 90 in., none like another."""
+    rng = random.Random(12)
+    lengths = [rng.randint(160, 1440) / 16 for _ in range(pieces)]
+    return {
+        "format": "yarrow.stock/1",
+        "units": "in",
+        "stick": 120,
+        "pieces": [{"length": length} for length in lengths],
+    }
+
+
+def grounds(stretches: int, buildings: int) -> dict[str, Any]:
+    """Streets of trench, every one 60 m from the next and bent a little, with buildings along them:
+    about so many stretches, some of the ways closed to rings and some not."""
+    rng = random.Random(17)
+    side = max(round((stretches / 1.95) ** 0.5), 2)
+    trenches, places = [], []
+    for row in range(side):
+        line = [[60.0 * x, 60.0 * row] for x in range(side)]
+        line[0][0] -= 20.0
+        trenches.append({"name": f"row {row}", "line": line})
+    for column in range(1, side):
+        for row in range(side - 1):
+            if rng.random() < 0.75:
+                x, y = 60.0 * column, 60.0 * row
+                line = [[x, y], [x + 5.0, y + 30.0], [x, y + 60.0]]
+                trenches.append({"name": f"link {column} {row}", "line": line})
+    spots = [(column, row) for column in range(side - 1) for row in range(side)]
+    for number, (column, row) in enumerate(rng.sample(spots, min(buildings, len(spots)))):
+        x, y = 60.0 * column + 25.0, 60.0 * row
+        name = f"Building {number + 1}"
+        places.append({"name": name, "kind": "building", "at": [x, y + 15.0], "floor": number % 3})
+        trenches.append({"name": f"to {name}", "line": [[x, y], [x, y + 15.0]]})
+    cables = [
+        {"from": place["name"], "to": "Building 1", "kind": kind, "diameter": across, "count": 2}
+        for place in places[1:]
+        for kind, across in (("fibre", 12), ("power", 28))
+    ]
+    return {
+        "format": "yarrow.site/1",
+        "units": "mm",
+        "places": places,
+        "trenches": trenches,
+        "cables": cables,
     }

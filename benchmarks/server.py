@@ -8,8 +8,8 @@ import statistics
 import time
 from typing import Any
 
-from benchmarks.core import run_of
 from benchmarks.row import Row, at_most
+from benchmarks.runs import run_of
 
 _TIMES = 300
 _MULTIPLE = 4

@@ -35,9 +35,10 @@ def main() -> int:
             )
         if options.command == "mutants":
             return mutants(options.wanted)
+        if options.command == "bench":
+            return bench(options.commit)
         others = {
             "dev": dev,
-            "bench": bench,
             "check-data": check_data,
             "contract": contract,
             "coverage": coverage,
@@ -65,7 +66,12 @@ def _parser() -> argparse.ArgumentParser:
     test_command = commands.add_parser("test", help="run every check and test")
     test_command.add_argument("labels", nargs="*", help="tests to run alone, without the checks")
     commands.add_parser("dev", help="a server and page that reload")
-    commands.add_parser("bench", help="measure the speed and write docs/benchmarks.md")
+    bench_command = commands.add_parser(
+        "bench", help="measure the speed and write docs/benchmarks.md"
+    )
+    bench_command.add_argument(
+        "commit", nargs="?", help="time the core beside that of a commit, in turns, and no more"
+    )
     commands.add_parser(
         "check-data", help="read all that the demo's database holds, say what fails"
     )

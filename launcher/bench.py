@@ -10,14 +10,16 @@ from launcher.postgres import cluster
 from launcher.setup import ensure_browser, set_up
 
 
-def bench() -> int:
-    """Run the benchmarks and write docs/benchmarks.md. Returns the exit status. Raises:
-    LauncherError."""
+def bench(commit: str | None = None) -> int:
+    """Run the benchmarks and write docs/benchmarks.md; or time the core beside that of a commit.
+
+    Returns the exit status. Raises: LauncherError.
+    """
     set_up(for_tests=True)
     ensure_browser()
     with cluster("bench", durable=False, fresh=True) as environment:
         done = subprocess.run(
-            [str(PYTHON), "-m", "benchmarks"],
+            [str(PYTHON), "-m", "benchmarks", *([commit] if commit else [])],
             cwd=ROOT,
             env={**os.environ, **environment},
             check=False,
