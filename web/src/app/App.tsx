@@ -4,8 +4,6 @@ import { type ReactNode, Suspense, useEffect, useState } from "react";
 import { BrowserRouter, Navigate, Route, Routes, useLocation } from "react-router";
 import { onSignedOut, Refused } from "@/api/client";
 import { useSession } from "@/api/queries";
-import { JobScreen } from "@/features/jobs/JobScreen";
-import { JobsScreen } from "@/features/jobs/JobsScreen";
 import { SignIn } from "@/features/signin/SignIn";
 import { SignInAgain } from "@/features/signin/SignInAgain";
 import { bringOver } from "@/model/oldDrafts";
@@ -63,8 +61,6 @@ function Screens() {
   return (
     <Suspense fallback={<LoadingScreen what="Opening" />}>
       <Routes>
-        <Route path="/" element={screen(<JobsScreen />)} />
-        <Route path="/jobs/:jobId" element={screen(<JobScreen />)} />
         {SCREENS.map(({ path, Screen }) => (
           <Route key={path} path={path} element={screen(<Screen />)} />
         ))}

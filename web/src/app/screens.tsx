@@ -42,6 +42,8 @@ const of = (path: string, load: () => Promise<Loaded>) => ({ path, ...inItsOwnFi
 
 /** Their addresses, as the router has them. */
 export const SCREENS = [
+  of("/", () => import("@/features/jobs/JobsScreen")),
+  of("/jobs/:jobId", () => import("@/features/jobs/JobScreen")),
   ...KINDS.flatMap((kind) => {
     const { path } = kindOf(kind);
     const load = OF_KIND[kind];

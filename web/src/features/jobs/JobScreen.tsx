@@ -27,7 +27,7 @@ import { Runs } from "./Runs";
 const LARGEST = 900_000;
 const MOST_POINTS = "2,000";
 
-export function JobScreen() {
+export default function JobScreen() {
   const jobId = Number(useParams().jobId);
   const job = useJob(jobId);
   const queries = useQueryClient();

@@ -16,7 +16,7 @@ import { TextField } from "@/ui/TextField";
 import { TopBar } from "@/ui/TopBar";
 import { ImportJob } from "./ImportJob";
 
-export function JobsScreen() {
+export default function JobsScreen() {
   const jobs = useJobs();
   const crew = useSession().data?.member?.crew;
   const [adding, setAdding] = useState(false);

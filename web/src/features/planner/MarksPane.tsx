@@ -1,9 +1,8 @@
 // The marks as a table, what they add up to, and what holds for the run as a whole.
-import { memo } from "react";
+import { lazy, memo, Suspense } from "react";
 import { BenderMoved } from "@/features/benders/BenderMoved";
 import { PiecePager } from "@/features/pieces/PiecePager";
 import { Findings } from "@/features/walk/Findings";
-import { WorkPane } from "@/features/work/WorkPane";
 import { canBeMade, type Mark, type Plan, workingMarks } from "@/model/document";
 import { usePlanner } from "@/state/PlannerContext";
 import { useShownPiece } from "@/state/usePieces";
@@ -14,6 +13,8 @@ import { Reading } from "@/ui/Reading";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { Comparison } from "./Comparison";
 import { StepsPane } from "./StepsPane";
+
+const WorkPane = lazy(() => import("@/features/work/WorkPane"));
 
 export const MarksPane = memo(function MarksPane() {
   const { plan, stale, offline, problems, refusal, number, count, bendsBefore } = useShownPiece();
@@ -60,7 +61,11 @@ export const MarksPane = memo(function MarksPane() {
       ) : null}
       <BenderMoved />
       {plan && shown === "steps" ? <StepsPane /> : null}
-      {plan && shown === "work" ? <WorkPane /> : null}
+      {plan && shown === "work" ? (
+        <Suspense fallback={null}>
+          <WorkPane />
+        </Suspense>
+      ) : null}
       {plan && shown === "marks" ? (
         <>
           <MarksTable plan={plan} before={bendsBefore} />

@@ -1,9 +1,7 @@
 // What the run is bent from and with, and how its numbers are read.
 import { memo, useState } from "react";
 import { useCatalogue } from "@/api/queries";
-import { BendersDialog } from "@/features/benders/BendersDialog";
 import { useKeptBenders } from "@/features/benders/useKeptBenders";
-import { FittingsDialog } from "@/features/fittings/FittingsDialog";
 import { InlineField } from "@/features/walk/fields";
 import { WAY } from "@/kinds/words";
 import { set } from "@/model/commands";
@@ -11,9 +9,17 @@ import { takeConduit, takes } from "@/model/conduit";
 import { ROUNDINGS, roundingOf, type Units, type Way } from "@/model/document";
 import { sameDocument } from "@/model/sameDocument";
 import { usePlanner, usePlanState } from "@/state/PlannerContext";
+import { onceOpened } from "@/ui/onceOpened";
 import { SegmentedControl } from "@/ui/SegmentedControl";
 import { Select } from "@/ui/Select";
 import { useUnitsChange } from "./useUnitsChange";
+
+const BendersDialog = onceOpened(
+  async () => (await import("@/features/benders/BendersDialog")).BendersDialog,
+);
+const FittingsDialog = onceOpened(
+  async () => (await import("@/features/fittings/FittingsDialog")).FittingsDialog,
+);
 
 export const SettingsBar = memo(function SettingsBar() {
   const conduit = usePlanner((state) => state.history.present.conduit);

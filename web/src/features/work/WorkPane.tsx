@@ -13,7 +13,7 @@ import { Icon } from "@/ui/Icon";
 
 const CUT = { plan: "by its figure", offered: "once it was offered up" } as const;
 
-export function WorkPane() {
+export default function WorkPane() {
   const { work, old } = useWork();
   const done = useDocument().done ?? [];
   const cut = useDocument().joints?.cut ?? "plan";
