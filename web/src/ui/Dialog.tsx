@@ -1,6 +1,6 @@
 // A window over the page: Radix Dialog with Yarrow's title and close.
 import { Dialog as Radix } from "radix-ui";
-import type { ReactNode } from "react";
+import { type ReactNode, useRef } from "react";
 import { IconButton } from "./Button";
 import { classes } from "./classes";
 import { Icon } from "./Icon";
@@ -17,6 +17,7 @@ type Props = {
 };
 
 export function Dialog({ title, description, open, onOpenChange, wide, children }: Props) {
+  const openedFrom = useRef<Element | null>(null);
   return (
     <Radix.Root open={open} {...(onOpenChange ? { onOpenChange } : {})}>
       <Radix.Portal>
@@ -26,7 +27,17 @@ export function Dialog({ title, description, open, onOpenChange, wide, children 
             "fixed top-1/2 left-1/2 z-50 max-h-[88vh] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg border border-line bg-paper p-5 shadow-lift",
             wide ? "w-[min(46rem,94vw)]" : "w-[min(34rem,94vw)]",
           )}
-          onOpenAutoFocus={toFirstField}
+          onOpenAutoFocus={(event) => {
+            openedFrom.current = document.activeElement;
+            toFirstField(event);
+          }}
+          onCloseAutoFocus={(event) => {
+            const before = openedFrom.current;
+            if (before instanceof HTMLElement && before.isConnected) {
+              event.preventDefault();
+              before.focus({ preventScroll: true });
+            }
+          }}
           {...(description ? {} : { "aria-describedby": undefined })}
         >
           <div className="mb-3 flex items-start justify-between gap-4">
