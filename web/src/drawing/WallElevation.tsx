@@ -10,7 +10,7 @@ import { useSize } from "@/ui/useSize";
 import { WallBoxHandle } from "./WallBoxHandle";
 import { WallFrameDrawing } from "./WallFrameDrawing";
 import { WallLineHandle } from "./WallLineHandle";
-import { type OnPaper, onPaper } from "./wallOnPaper";
+import { asideOf, type OnPaper, onPaper } from "./wallOnPaper";
 
 type Props = {
   plan: WallPlan;
@@ -45,6 +45,7 @@ export const WallElevation = memo(function WallElevation({ plan, change }: Props
     [change],
   );
   const paper = onPaper(plan, width);
+  const asides = asideOf(plan.lines.map(({ height }) => paper.y(height)));
   const tapped = (event: MouseEvent<SVGRectElement>) => {
     if (begun.current) {
       choose(begun.current);
@@ -107,6 +108,7 @@ export const WallElevation = memo(function WallElevation({ plan, change }: Props
               read={read}
               scale={paper.scale}
               top={paper.y(line.height)}
+              aside={asides[at] ?? 0}
               move={moveLine}
             />
           ))}

@@ -13,11 +13,13 @@ type Props = {
   read: () => WallPlan;
   scale: number;
   top: number;
+  /** How far its label is from it, where another line's is in the way. */
+  aside: number;
   move: (line: number, height: number) => void;
 };
 
 export const WallLineHandle = memo(function WallLineHandle(props: Props) {
-  const { line, at, read, scale, top, move } = props;
+  const { line, at, read, scale, top, aside, move } = props;
   const [now, ask] = useAsked(line, () => line.height);
   const put = (height: number) => {
     ask(height);
@@ -53,7 +55,7 @@ export const WallLineHandle = memo(function WallLineHandle(props: Props) {
     >
       <rect x={-44} y={-14} width={54} height={28} className="fill-transparent" />
       <path d="M0 -6 L10 0 L0 6 Z" className="fill-ink" />
-      <text x={-3} y={4} textAnchor="end" className="fill-soft text-xs">
+      <text x={-3} y={4 + aside} textAnchor="end" className="fill-soft text-xs">
         {line.height_text}
       </text>
     </g>

@@ -1,4 +1,5 @@
 // Where a place of a framed wall lies in its drawing.
+import { spread } from "@/geometry/spread";
 
 const MARGIN = 34;
 
@@ -21,4 +22,26 @@ export function onPaper(wall: { length: number; height: number }, width: number)
     x: (along) => WALL_LEFT + along * scale,
     y: (up) => MARGIN + (wall.height - up) * scale,
   };
+}
+
+const LABEL = 13;
+
+/** How far each line's label goes from its line so that none lies on another, by where they are. */
+export function asideOf(places: readonly number[]): number[] {
+  const order = places.map((_, at) => at).sort((one, other) => place(one) - place(other));
+  const labels = spread(
+    order.map(place),
+    order.map(() => LABEL),
+    -Infinity,
+    Infinity,
+  );
+  const result = new Array<number>(places.length).fill(0);
+  order.forEach((at, rank) => {
+    result[at] = (labels[rank] ?? 0) - place(at);
+  });
+  return result;
+
+  function place(at: number): number {
+    return places[at] ?? 0;
+  }
 }
