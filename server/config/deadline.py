@@ -20,6 +20,9 @@ from api.problem_answers import problem_answer
 
 _LOOKS_EVERY_S = 0.05
 
+_NOBODY_WAITS = 499
+"""Nobody reads it but who reads the log."""
+
 
 class WorkOver(BaseException):
     """A request has had all the work that it may have. No handler of errors takes it for one."""
@@ -114,6 +117,10 @@ class WorkDeadline:
         """Pass the request on, for as long as it may take."""
         if not request.path.startswith("/api/"):
             return self.get_response(request)
+        left = request.META.get("waitress.client_disconnected", _stays)
+        if left():
+            # It waited for its turn for longer than whoever asked: another key has been pressed.
+            return HttpResponse(status=_NOBODY_WAITS)
         files = any(part in request.path for part in settings.LONG_WORK)
         who = request.COOKIES.get(settings.SESSION_COOKIE_NAME) or request.META["REMOTE_ADDR"]
         with _counting:
@@ -123,7 +130,6 @@ class WorkDeadline:
                 )
             _under_way[who] += 1
         try:
-            left = request.META.get("waitress.client_disconnected", _stays)
             with _WATCH.over_after(settings.WORK_S[files], left):
                 response = self.get_response(request)
         except WorkOver:

@@ -24,6 +24,8 @@ from waitress.channel import HTTPChannel
 from waitress.server import TcpWSGIServer
 from waitress.task import ThreadedTaskDispatcher
 
+import yarrow
+
 PROCESSES = min(2 * (os.cpu_count() or 1), 8)
 """Two for each core: a sheet that is worked out in one holds up few of the others' answers."""
 
@@ -169,6 +171,8 @@ def _loaded() -> Any:
     from config.wsgi import application
 
     _ = get_resolver().url_patterns
+    for verb in yarrow.VERBS.values():
+        verb.load()
     # What was loaded stays: no process looks through it for what can be thrown away.
     gc.collect()
     gc.freeze()

@@ -111,6 +111,15 @@ class WorstRequests(CrewTest):
             )
         self.assertEqual(answer.json()["code"], "too-much-work")
 
+    def test_what_nobody_waits_for_any_more_is_not_begun(self) -> None:
+        # As where another key was pressed while this one's plan waited for its turn.
+        gone = {"waitress.client_disconnected": lambda: True}
+        with mock.patch("yarrow.door.runs.plan") as plan:
+            self.client.post(
+                "/api/plan", json.dumps(DOCUMENT), content_type="application/json", **gone
+            )
+        plan.assert_not_called()
+
     def test_an_answer_is_no_longer_than_is_sent(self) -> None:
         with override_settings(LONGEST_ANSWER=100):
             answer = self.send("post", "/api/plan", DOCUMENT)
